@@ -1,0 +1,1 @@
+"""The rules of the job: pure Python, no interface, no clock, no network."""

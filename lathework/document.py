@@ -1,0 +1,214 @@
+"""Reads a job document (format "conch-job", version 1) and reports every field that cannot be used.
+
+The published schema is docs/formats/job-1.schema.json. Lengths stay text as typed ("5/8", "12 mm"), so that
+nothing a person wrote is lost; a bare number is in the job's own unit.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from typing import Any
+
+from lathework.errors import InputError, InvalidDocument
+from lathework.lengths import Length, Span, read_length, within
+from lathework.part import DRIVES, EDGES, FINISHES, PART_KINDS, Job, Method, Part, Setup
+from lathework.rules.blank import SCHOOLS
+from lathework.rules.materials import materials
+from lathework.rules.turning import DIALS
+from lathework.threads.designation import read_designation
+from lathework.threads.thread import Thread
+from lathework.units import LENGTH_UNITS
+
+FORMAT, VERSION = "conch-job", 1
+KEYS = ("format", "version", "title", "needed_by", "fits", "quantity", "unit", "material", "pressure", "part", "method", "setup", "notes", "record")  # fmt: skip
+PART_KEYS = ("kind", "thread", "stock_diameter", "thread_length", "overall_length", "shank_diameter", "shank_length")
+METHOD_KEYS = ("blank_school", "blank_fraction", "finish", "drive")
+SETUP_KEYS = ("dial", "groove_blade", "groove_edge", "parting_blade", "parting_edge")
+LONGEST_LINE, LONGEST_NOTE, MOST_PIECES = 120, 2000, 500
+STOCK = Span("A bar diameter", 1, 150)
+ALONG = Span("A length", 1, 600)
+BLADE = Span("A blade width", 0.4, 8)
+LOWEST_FRACTION, HIGHEST_FRACTION = -0.1, 0.3
+
+
+class Reader:
+    """Takes fields out of a document one by one, collecting what is wrong instead of stopping at the first."""
+
+    def __init__(self, document: Mapping[str, Any]) -> None:
+        self.document = document
+        self.errors: list[InputError] = []
+
+    def fail(self, code: str, field: str, message: str, choices: Sequence[str] = ()) -> None:
+        """Note an error of `field`."""
+        self.errors.append(InputError(code, field, message, tuple(choices)))
+
+    def section(self, name: str, keys: Sequence[str]) -> None:
+        """Check that a section is an object with known keys only; "" is the document itself."""
+        value = self.document if name == "" else self.document.get(name)
+        if not isinstance(value, Mapping):
+            self.fail("wrong-type", name, f"{name} must be an object.")
+            return
+        for key in value:
+            if key not in keys:
+                self.fail("unknown-field", f"{name}.{key}".strip("."), f"There is no field “{str(key)[:40]}” here.", keys)
+
+    def raw(self, field: str) -> Any:
+        """The value at a dotted path, or None."""
+        value: Any = self.document
+        for key in field.split("."):
+            value = value.get(key) if isinstance(value, Mapping) else None
+        return value
+
+    def text(self, field: str, *, longest: int = LONGEST_LINE, required: bool = False) -> str:
+        """A line of text; missing is empty."""
+        value = self.raw(field)
+        value = "" if value is None else value
+        if not isinstance(value, str):
+            self.fail("wrong-type", field, "This must be text.")
+            return ""
+        if len(value) > longest:
+            self.fail("too-long", field, f"At most {longest} characters fit here; this has {len(value)}.")
+        if "\x00" in value:
+            self.fail("unreadable", field, "This holds a character that cannot be kept.")
+        if required and not value.strip():
+            self.fail("empty", field, "Nothing is entered here.")
+        return value.strip()
+
+    def choice(self, field: str, allowed: Sequence[str], default: str | None = None) -> str:
+        """One of `allowed`; `default` when the field is missing."""
+        value = self.raw(field)
+        if value is None and default is not None:
+            return default
+        if not isinstance(value, str) or value not in allowed:
+            self.fail("unknown-choice", field, f"Choose one of {', '.join(allowed)}.", allowed)
+            return default or allowed[0]
+        return value
+
+    def length(self, field: str, span: Span) -> Length | None:
+        """A length within `span`, or None with the error noted."""
+        before = len(self.errors)
+        text = self.text(field)
+        if len(self.errors) > before:
+            return None
+        unit = self.raw("unit")
+        try:
+            return within(read_length(text, "mm" if unit == "mm" else "in", field), span, field)
+        except InputError as error:
+            self.errors.append(error)
+            return None
+
+    def thread(self, field: str) -> Thread | None:
+        """A thread designation, or None with the error noted."""
+        try:
+            return read_designation(self.text(field))
+        except InputError as error:
+            self.errors.append(error.at(field))
+            return None
+
+    def whole(self, field: str, low: int, high: int) -> int:
+        """A whole number, as a number or as text."""
+        value = self.raw(field)
+        if isinstance(value, str) and value.strip().isascii() and value.strip().isdigit() and len(value.strip()) < 9:
+            value = int(value)
+        if not isinstance(value, int) or isinstance(value, bool) or not low <= value <= high:
+            self.fail("not-a-count", field, f"This must be a whole number from {low} to {high}.")
+            return low
+        return value
+
+    def fraction(self, field: str, default: float) -> float:
+        """A share of the pitch written as a decimal; empty is the metal's own."""
+        text = self.text(field)
+        if not text:
+            return default
+        try:
+            value = float(text.replace(",", "."))
+        except ValueError:
+            value = float("nan")
+        if not LOWEST_FRACTION <= value <= HIGHEST_FRACTION:
+            self.fail("out-of-range", field, f"A share of the pitch from {LOWEST_FRACTION} to {HIGHEST_FRACTION}, such as 0.10.")
+            return default
+        return value
+
+    def flag(self, field: str) -> bool:
+        """True or false; missing is false."""
+        value = self.raw(field)
+        if value is not None and not isinstance(value, bool):
+            self.fail("wrong-type", field, "This must be true or false.")
+        return value is True
+
+
+def _head(reader: Reader) -> None:
+    if reader.raw("format") != FORMAT:
+        reader.fail("wrong-format", "format", f"This is no job file: format must be “{FORMAT}”.", (FORMAT,))
+    version = reader.raw("version")
+    if version != VERSION or isinstance(version, bool):
+        reader.fail("wrong-version", "version", f"Version {VERSION} is read here.", (str(VERSION),))
+    reader.section("", KEYS)
+    for name, keys in (("part", PART_KEYS), ("method", METHOD_KEYS), ("setup", SETUP_KEYS)):
+        reader.section(name, keys)
+
+
+def _part(reader: Reader) -> Part | None:
+    kind = reader.choice("part.kind", PART_KINDS)
+    thread, stock = reader.thread("part.thread"), reader.length("part.stock_diameter", STOCK)
+    threaded, overall = reader.length("part.thread_length", ALONG), reader.length("part.overall_length", ALONG)
+    shouldered = kind == "shouldered-screw"
+    shank = reader.length("part.shank_diameter", STOCK) if shouldered else None
+    shank_length = reader.length("part.shank_length", ALONG) if shouldered else None
+    if not (thread and stock and threaded and overall) or (shouldered and not (shank and shank_length)):
+        return None
+    part = Part("shouldered-screw" if shouldered else "stud", thread, stock, threaded, overall, shank, shank_length)
+    _check_part(reader, part)
+    return part
+
+
+def _check_part(reader: Reader, part: Part) -> None:
+    """What one field alone cannot know: the sizes must fit each other."""
+    body, body_field = part.stock_diameter, "part.stock_diameter"
+    if part.shank_diameter is not None and part.shank_length is not None:
+        if part.shank_diameter.mm >= part.stock_diameter.mm:
+            reader.fail("does-not-fit", "part.shank_diameter", "The shank must be smaller than the bar, or there is no head.")
+        if not part.thread_length.mm <= part.shank_length.mm < part.overall_length.mm:
+            reader.fail("does-not-fit", "part.shank_length", "The head begins behind the thread and before the parted end.")
+        body, body_field = part.shank_diameter, "part.shank_diameter"
+    elif part.thread_length.mm >= part.overall_length.mm:
+        reader.fail("does-not-fit", "part.thread_length", "The thread must be shorter than the part.")
+    if part.thread.major_mm > body.mm * 1.0001:
+        need = f"{part.thread.major:.4g} {part.thread.unit}"
+        reader.fail("does-not-fit", body_field, f"{part.thread.designation} measures {need} across the crests: this is too small.")
+    if part.thread_length.mm < 4 * part.thread.pitch_mm:
+        reader.fail("does-not-fit", "part.thread_length", "Shorter than four threads: the die's lead alone takes three.")
+
+
+def read_document(document: object) -> Job:
+    """Read a version 1 job document. Raises InvalidDocument with every field that cannot be used."""
+    if not isinstance(document, Mapping):
+        raise InvalidDocument((InputError("wrong-type", "", "A job file is a JSON object."),))
+    reader = Reader(document)
+    _head(reader)
+    unit = reader.choice("unit", LENGTH_UNITS)
+    metal = materials()[reader.choice("material", tuple(materials()))]
+    part = _part(reader)
+    blade, parting = reader.length("setup.groove_blade", BLADE), reader.length("setup.parting_blade", BLADE)
+    job = dict(
+        title=reader.text("title", required=True),
+        needed_by=reader.text("needed_by"),
+        fits=reader.text("fits"),
+        quantity=reader.whole("quantity", 1, MOST_PIECES),
+        unit=unit,
+        material=metal,
+        pressure=reader.flag("pressure"),
+        method=Method(
+            blank_school=reader.choice("method.blank_school", SCHOOLS),  # type: ignore[arg-type]  # checked by choice
+            blank_fraction=reader.fraction("method.blank_fraction", metal.blank_fraction),
+            finish=reader.choice("method.finish", FINISHES),  # type: ignore[arg-type]  # checked by choice
+            drive=reader.choice("method.drive", DRIVES),  # type: ignore[arg-type]  # checked by choice
+        ),
+        notes=reader.text("notes", longest=LONGEST_NOTE),
+    )
+    dial = reader.choice("setup.dial", DIALS)
+    edges = [reader.choice(f"setup.{name}", EDGES, "left") for name in ("groove_edge", "parting_edge")]
+    if reader.errors or part is None or blade is None or parting is None:
+        raise InvalidDocument(tuple(reader.errors))
+    setup = Setup(dial, blade, edges[0], parting, edges[1])  # type: ignore[arg-type]  # checked by choice
+    return Job(part=part, setup=setup, **job)  # type: ignore[arg-type]  # the dict holds just these fields

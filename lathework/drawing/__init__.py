@@ -1,0 +1,1 @@
+"""A part as plain shapes on a sheet: screen, SVG and PDF draw the same ones."""

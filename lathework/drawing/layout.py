@@ -1,0 +1,66 @@
+"""Where the part lies on the sheet: scale, axis, and millimetres to sheet units."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from lathework.drawing.shapes import Line
+from lathework.planning.work import Work
+
+CHAR = 8.5
+"""Advance of one character of a 14 unit tabular face."""
+ROW = 30.0
+"""Height of one row of dimensions."""
+
+
+@dataclass(frozen=True, slots=True)
+class Frame:
+    """What the drawing must fit: the sheet and the room around the work."""
+
+    width: float
+    height: float
+    chuck: float
+    right: float
+    top: float
+    bottom: float
+
+
+WIDE = Frame(width=1160, height=320, chuck=128, right=116, top=34, bottom=100)
+SMALL = Frame(width=400, height=190, chuck=44, right=44, top=34, bottom=16)
+
+
+@dataclass(frozen=True, slots=True)
+class Layout:
+    """Maps the work to the sheet: z in millimetres behind the face, d a diameter in millimetres."""
+
+    frame: Frame
+    scale: float
+    face_x: float
+    axis_y: float
+
+    def x(self, behind_mm: float) -> float:
+        """Sheet x of a plane `behind_mm` behind the face (chuck to the left)."""
+        return self.face_x - behind_mm * self.scale
+
+    def top(self, diameter_mm: float) -> float:
+        """Sheet y of the upper side of a diameter."""
+        return self.axis_y - diameter_mm / 2 * self.scale
+
+    def bottom(self, diameter_mm: float) -> float:
+        """Sheet y of the lower side of a diameter."""
+        return self.axis_y + diameter_mm / 2 * self.scale
+
+    def rim(self, *points: tuple[float, float]) -> Line:
+        """Points (behind_mm, diameter_mm) along the upper side."""
+        return tuple((self.x(z), self.top(d)) for z, d in points)
+
+
+def lay_out(work: Work, frame: Frame) -> Layout:
+    """The largest scale at which stick-out and bar fit the frame, work to the right of the chuck."""
+    across = frame.height - frame.top - frame.bottom
+    along = frame.width - frame.chuck - frame.right
+    scale = min(along / work.stick_out_mm, across / work.job.part.stock_diameter.mm)
+    face = frame.chuck + work.stick_out_mm * scale
+    spare = along - work.stick_out_mm * scale
+    return Layout(frame, scale, face + spare / 2, frame.top + across / 2)
+

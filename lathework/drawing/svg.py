@@ -1,0 +1,62 @@
+"""A sheet as a stand-alone SVG file, in black and white line weights for paper."""
+
+from __future__ import annotations
+
+from xml.sax.saxutils import escape, quoteattr
+
+from lathework.drawing.shapes import Line, Path, Role, Sheet
+from lathework.units import LengthUnit
+
+_STYLE: dict[Role, str] = {
+    "part": "fill:#fff;stroke:none",
+    "outline": "fill:none;stroke:#000;stroke-width:1.8;stroke-linejoin:round",
+    "edge": "fill:none;stroke:#000;stroke-width:1.4",
+    "thread": "fill:none;stroke:#000;stroke-width:.7",
+    "centre": "fill:none;stroke:#000;stroke-width:.7;stroke-dasharray:16 4 3 4",
+    "hatch": "fill:none;stroke:#777;stroke-width:.5",
+    "chuck": "fill:#fff;stroke:#000;stroke-width:1.4",
+    "jaw": "fill:#fff;stroke:#000;stroke-width:1.4",
+    "ghost": "fill:none;stroke:#777;stroke-width:.8;stroke-dasharray:5 4",
+    "dimension": "fill:none;stroke:#000;stroke-width:.7",
+    "arrow": "fill:#000;stroke:none",
+    "removal": "",
+    "tool": "",
+}
+
+
+def path_data(lines: tuple[Line, ...], *, closed: bool) -> str:
+    """The `d` attribute of polylines, coordinates to a tenth of a unit.
+
+    >>> path_data((((0, 0), (1.25, 2)),), closed=True)
+    'M0.0 0.0L1.2 2.0Z'
+    """
+    end = "Z" if closed else ""
+    return "".join(["M" + "L".join(["%.1f %.1f" % point for point in line]) + end for line in lines])
+
+
+def _path(path: Path) -> str:
+    return f'<path style="{_STYLE[path.role]}" d="{path_data(path.lines, closed=path.closed)}"/>'
+
+
+def sheet_svg(sheet: Sheet, unit: LengthUnit) -> str:
+    """The finished part with its dimensions in `unit`; what belongs to a single step is left out."""
+    paths = [_path(p) for p in sheet.paths if not p.step]
+    labels = [
+        f'<text x="{label.x:.1f}" y="{label.y:.1f}" text-anchor="{label.anchor}" paint-order="stroke" '
+        f'stroke="#fff" stroke-width="4">{escape(label.inch if unit == "in" else label.mm)}</text>'
+        for label in sheet.labels
+        if not label.step
+    ]
+    size = f"{sheet.width:g} {sheet.height:g}"
+    return "\n".join(
+        [
+            '<?xml version="1.0" encoding="UTF-8"?>',
+            f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {size}" role="img" aria-label={quoteattr(sheet.title)} '
+            'font-family="monospace" font-size="14">',
+            f"<title>{escape(sheet.title)}; lengths in {unit}</title>",
+            *paths,
+            *labels,
+            "</svg>",
+            "",
+        ]
+    )

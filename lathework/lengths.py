@@ -1,0 +1,106 @@
+"""Reads a length as a machinist writes it; never guesses, never clamps."""
+
+from __future__ import annotations
+
+import math
+import re
+from dataclasses import dataclass
+from fractions import Fraction
+
+from lathework.errors import InputError, OutOfRange
+from lathework.tables.drills import gauge_drills
+from lathework.units import LengthUnit, convert
+
+HOW = "Write a length like 5/16, 1-1/4, .3125, 8 mm, 6,35 or a drill such as #7 or F."
+_FORM = re.compile(
+    r"^(?:(?P<whole>\d{1,9})[\s-]+)?(?P<num>\d{1,9})/(?P<den>\d{1,9})$|^(?P<decimal>\d{0,9}[.,]?\d{0,12})$",
+    re.ASCII,
+)
+_UNIT = re.compile(r"^(?P<number>.*?)\s*(?P<unit>inches|inch|in\.?|mm|thou|\"|″|”|'')?$", re.IGNORECASE)
+_LONGEST_TEXT = 40
+
+
+@dataclass(frozen=True, slots=True)
+class Length:
+    """A length with the unit it was given in, and the text it was typed as."""
+
+    value: float
+    unit: LengthUnit
+    typed: str
+
+    @property
+    def mm(self) -> float:
+        """The length in millimetres."""
+        return convert(self.value, self.unit, "mm")
+
+
+@dataclass(frozen=True, slots=True)
+class Span:
+    """What a field allows, in millimetres, and what the field is called."""
+
+    name: str
+    low_mm: float
+    high_mm: float
+
+
+def _number(text: str, field: str) -> float:
+    match = _FORM.match(text)
+    if match is None or not any(ch.isdigit() for ch in text):
+        raise InputError("not-a-length", field, f"“{text}” is not a length. {HOW}")
+    if match["decimal"] is not None:
+        return float(match["decimal"].replace(",", "."))
+    if int(match["den"]) == 0:
+        raise InputError("divided-by-zero", field, f"“{text}” divides by zero. {HOW}")
+    return float(int(match["whole"] or 0) + Fraction(int(match["num"]), int(match["den"])))
+
+
+def read_length(text: str, unit: LengthUnit, field: str = "length") -> Length:
+    """Read `text` as a length; a bare number is in `unit`.
+
+    Returns the length in the unit it was written in. Raises InputError ("empty", "not-a-length",
+    "divided-by-zero") that names `field`.
+
+    >>> read_length("1-1/4", "in").value, read_length("6,35", "mm").mm, read_length("F", "mm").value
+    (1.25, 6.35, 0.257)
+    """
+    typed = text.strip()
+    if not typed:
+        raise InputError("empty", field, f"Nothing is entered here. {HOW}")
+    if len(typed) > _LONGEST_TEXT:
+        raise InputError("not-a-length", field, f"That is too long for a length. {HOW}")
+    drill = gauge_drills().get(typed.upper())
+    if drill is not None:
+        return Length(drill.diameter, "in", typed)
+    match = _UNIT.match(typed)
+    assert match is not None  # the pattern admits any text
+    suffix = (match["unit"] or "").lower()
+    number = _number(match["number"], field)
+    if suffix == "thou":
+        return Length(number / 1000, "in", typed)
+    written: LengthUnit = unit if not suffix else "mm" if suffix == "mm" else "in"
+    return Length(number, written, typed)
+
+
+def _plain(mm: float, unit: LengthUnit) -> str:
+    return f"{convert(mm, 'mm', unit):.4g} {unit}"
+
+
+def within(length: Length, span: Span, field: str) -> Length:
+    """Pass `length` on when it lies within `span`; else OutOfRange, with a hint when a unit or a point slipped."""
+    if math.isfinite(length.value) and span.low_mm <= length.mm <= span.high_mm:
+        return length
+    other: LengthUnit = "mm" if length.unit == "in" else "in"
+    guesses = [(length.value, other), (length.value / 10, length.unit), (length.value * 10, length.unit)]
+    hints = tuple(
+        f"{value:.6g} {unit}"
+        for value, unit in guesses
+        if value > 0 and span.low_mm <= convert(value, unit, "mm") <= span.high_mm
+    )
+    raise OutOfRange(
+        field=field,
+        name=span.name,
+        shown=f"{length.value:.6g} {length.unit}",
+        low=_plain(span.low_mm, length.unit),
+        high=_plain(span.high_mm, length.unit),
+        choices=hints[:2],
+    )

@@ -1,0 +1,1 @@
+"""From a job to its ordered operations, with positions, figures and cautions; and through them on the bench."""

@@ -1,0 +1,213 @@
+"""Where a job stands on the bench: derived from its plan and what was recorded, never stored beside it."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass, field
+from typing import Literal, get_args
+
+from lathework.errors import InputError
+from lathework.lengths import Length, Span, within
+from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan
+from lathework.rules.dies import DieAdvice, advise
+from lathework.rules.gauging import MEANINGS, VERDICTS, Verdict
+from lathework.rules.turning import NextCut, PassMade, next_cut
+
+Kind = Literal["reading", "verdict", "setting", "done", "accept", "scrap", "again", "note"]
+KINDS: tuple[Kind, ...] = get_args(Kind)
+_REMEMBERED_PASSES = 8
+_GROWN_MM = 0.1
+
+
+@dataclass(frozen=True, slots=True)
+class Entry:
+    """One thing recorded at the bench.
+
+    `value_mm` a reading; `dialled_mm` what had been dialled on the diameter before it; `word` a verdict or the
+    way the die was moved; `eighths` how far its middle screw went; `text` a note or a reason.
+    """
+
+    kind: Kind
+    piece: int
+    step: str
+    value_mm: float | None = None
+    dialled_mm: float | None = None
+    word: str = ""
+    eighths: float | None = None
+    text: str = ""
+
+
+@dataclass(slots=True)
+class _Tally:
+    """The fold in progress: the piece in hand and what is finished."""
+
+    piece: int = 1
+    good: int = 0
+    scrapped: int = 0
+    done: set[str] = field(default_factory=set)
+    readings: dict[str, list[Entry]] = field(default_factory=dict)
+    verdict: Verdict | None = None
+    adjusted: bool = False
+    gauged_pieces: int = 0
+    passes: dict[str, list[PassMade]] = field(default_factory=dict)
+    opened_eighths: float = 0.0
+
+    def next_piece(self, *, good: bool) -> None:
+        """Take up the next piece."""
+        self.good += good
+        self.scrapped += not good
+        self.piece += 1
+        self.done, self.readings, self.verdict, self.adjusted = set(), {}, None, False
+
+
+@dataclass(frozen=True, slots=True)
+class Bench:
+    """Where the job stands: the piece in hand, the step, and all that the step needs."""
+
+    plan: Plan
+    piece: int
+    good: int
+    scrapped: int
+    gauged_pieces: int
+    done: frozenset[str]
+    step: Operation | None
+    readings: tuple[Entry, ...]
+    cut: NextCut | None
+    verdict: Verdict | None
+    adjusted: bool
+    advice: DieAdvice | None
+    opened_eighths: float
+
+    @property
+    def finished(self) -> bool:
+        """Every piece wanted is made."""
+        return self.step is None
+
+    @property
+    def hindrance(self) -> str:
+        """Why the step cannot be ticked off without a reason; empty when it can."""
+        if self.cut is not None and self.readings and self.cut.state != "on-size":
+            if self.cut.state == "under-size":
+                return "The last reading is under size. Scrap the piece, or say why it will do."
+            return "The last reading is still over size. Cut again, or say why it will do."
+        if self.step is not None and self.step.measure == "verdict" and not self._passed():
+            return "Gauge the thread first, or say why not."
+        return ""
+
+    def _passed(self) -> bool:
+        return self.verdict is not None and MEANINGS[self.verdict].passes
+
+
+def _fold_reading(tally: _Tally, entry: Entry) -> None:
+    earlier = tally.readings.setdefault(entry.step, [])
+    if earlier and entry.dialled_mm and entry.value_mm is not None and earlier[-1].value_mm is not None:
+        made = PassMade(entry.dialled_mm, earlier[-1].value_mm - entry.value_mm)
+        if made.came_off_mm > 0:
+            tally.passes.setdefault(entry.step, []).append(made)
+    earlier.append(entry)
+
+
+def _fold_one(tally: _Tally, entry: Entry, wanted: frozenset[str]) -> None:
+    match entry.kind:
+        case "reading":
+            _fold_reading(tally, entry)
+        case "verdict":
+            tally.verdict = next((v for v in VERDICTS if v == entry.word), None)
+            tally.gauged_pieces += 1
+            tally.adjusted = False
+        case "setting":
+            tally.opened_eighths += (entry.eighths or 0.0) * (1 if entry.word == "open" else -1)
+            tally.adjusted = True
+        case "done" | "accept":
+            tally.done.add(entry.step)
+            if wanted <= tally.done:
+                tally.next_piece(good=True)
+        case "scrap":
+            tally.next_piece(good=False)
+        case "again":
+            tally.done.discard(entry.step)
+            tally.readings.pop(entry.step, None)
+        case "note":
+            pass
+
+
+def _next_cut(plan: Plan, step: Operation, tally: _Tally) -> NextCut | None:
+    if step.target is None or step.start_mm is None or step.max_cut_mm is None:
+        return None
+    readings = tally.readings.get(step.key, [])
+    last = readings[-1].value_mm if readings else None
+    return next_cut(
+        last_mm=step.start_mm if last is None else last,
+        target=step.target,
+        passes=tally.passes.get(step.key, [])[-_REMEMBERED_PASSES:],
+        dial=plan.job.setup.dial,
+        max_cut_mm=step.max_cut_mm,
+        unit=plan.job.unit,
+    )
+
+
+def bench(plan: Plan, entries: Iterable[Entry]) -> Bench:
+    """Fold what was recorded over the plan. Entries of steps the plan no longer has are kept but do not count."""
+    wanted = frozenset(o.key for o in plan.operations)
+    tally = _Tally()
+    for entry in entries:
+        _fold_one(tally, entry, wanted)
+    finished = tally.good >= plan.job.quantity
+    step = None if finished else next(o for o in plan.operations if o.key not in tally.done)
+    gauging = step is not None and step.measure == "verdict"
+    return Bench(
+        plan=plan,
+        piece=tally.piece,
+        good=tally.good,
+        scrapped=tally.scrapped,
+        gauged_pieces=tally.gauged_pieces,
+        done=frozenset(tally.done),
+        step=step,
+        readings=tuple(tally.readings.get(step.key, ())) if step else (),
+        cut=_next_cut(plan, step, tally) if step else None,
+        verdict=tally.verdict if gauging else None,
+        adjusted=tally.adjusted,
+        advice=advise(plan.job.part.thread, tally.verdict) if gauging and tally.verdict else None,
+        opened_eighths=tally.opened_eighths,
+    )
+
+
+def reading_entry(now: Bench, length: Length) -> Entry:
+    """A measured diameter for the step in hand, with what had been dialled. Raises InputError on "reading"."""
+    step = now.step
+    if step is None or step.target is None or step.start_mm is None:
+        raise InputError("not-asked", "reading", "This step takes no diameter.")
+    within(length, Span("A reading here", step.target.aim_mm / 2, step.start_mm * 1.05 + 0.2), "reading")
+    last = now.readings[-1].value_mm if now.readings else None
+    if last is not None and length.mm > last + _GROWN_MM:
+        raise InputError("grew", "reading", "That is larger than the last reading: metal does not come back. Measure again.")
+    dialled = now.cut.diameter_mm if now.cut is not None and now.readings else None
+    return Entry("reading", now.piece, step.key, value_mm=length.mm, dialled_mm=dialled or None)
+
+
+def check_done(now: Bench, kind: Kind, reason: str) -> None:
+    """Whether the step in hand may be ticked off. Raises InputError on "reason" or "step"."""
+    if now.step is None:
+        raise InputError("finished", "step", "Every piece is made: close the job.")
+    if kind == "done" and now.hindrance:
+        raise InputError("needs-reason", "reason", now.hindrance)
+    if kind in ("accept", "scrap") and not reason.strip():
+        raise InputError("empty", "reason", "Say why, in a few words.")
+
+
+def verdict_of(word: str) -> Verdict:
+    """The verdict of that code. Raises InputError on "verdict"."""
+    for verdict in VERDICTS:
+        if verdict == word:
+            return verdict
+    raise InputError("unknown-choice", "verdict", "Choose what the nut said.", VERDICTS)
+
+
+def steps_of(now: Bench) -> Sequence[tuple[Operation, str]]:
+    """The steps of the piece in hand with their state: "done", "now" or "to do"."""
+    here = now.step.key if now.step else ""
+    return [
+        (o, "now" if o.key == here else "done" if o.key in now.done or now.finished else "to do")
+        for o in now.plan.operations
+    ]

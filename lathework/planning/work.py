@@ -1,0 +1,63 @@
+"""The facts of a job that several operations share, worked out once."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from lathework.figures import Figure
+from lathework.part import Job
+from lathework.rules.blank import BlankChoice, blank_choices
+from lathework.rules.relief import Groove, chamfer_diameter, groove
+from lathework.threads.limits import MajorLimits, major_limits
+from lathework.units import LengthUnit, convert
+
+HOLD_CLEARANCE_MM = 6.0
+"""Kept between the parting blade and the jaws (practice)."""
+
+
+@dataclass(frozen=True, slots=True)
+class Work:
+    """A job with its derived sizes; lengths ending in `_mm` are millimetres, behind the face where along the bed."""
+
+    job: Job
+    blanks: tuple[BlankChoice, ...]
+    blank: BlankChoice
+    limits: MajorLimits
+    groove: Groove | None
+    chamfer: Figure
+
+    def in_mm(self, figure: Figure) -> float:
+        """A length figure in millimetres."""
+        unit: LengthUnit = "in" if figure.unit == "in" else "mm"
+        return convert(figure.value, unit, "mm")
+
+    @property
+    def blank_mm(self) -> float:
+        """Blank diameter."""
+        return self.in_mm(self.blank.diameter)
+
+    @property
+    def body_mm(self) -> float:
+        """Diameter behind the thread: the turned shank, or the bar as bought."""
+        part = self.job.part
+        return part.shank_diameter.mm if part.shank_diameter is not None else part.stock_diameter.mm
+
+    @property
+    def stick_out_mm(self) -> float:
+        """What must stand out of the jaws: part, kerf and clearance."""
+        return self.job.part.overall_length.mm + self.job.setup.parting_blade.mm + HOLD_CLEARANCE_MM
+
+
+def work_out(job: Job) -> Work:
+    """Derive what the operations share."""
+    thread = job.part.thread
+    blanks = blank_choices(thread, job.method.blank_fraction)
+    blade = convert(job.setup.groove_blade.mm, "mm", thread.unit)
+    return Work(
+        job=job,
+        blanks=blanks,
+        blank=next(b for b in blanks if b.school == job.method.blank_school),
+        limits=major_limits(thread),
+        groove=groove(thread, blade) if job.method.finish == "groove" else None,
+        chamfer=chamfer_diameter(thread),
+    )

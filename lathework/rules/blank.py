@@ -1,0 +1,110 @@
+"""The blank (turn-down) diameter for a die, by three schools, and what each leaves of the crest."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+from lathework.figures import PRACTICE, Answer, Figure, Given
+from lathework.threads.limits import MajorLimits, major_limits
+from lathework.threads.thread import Thread
+from lathework.units import round_half_up
+
+School = Literal["nominal", "pitch-fraction", "mid-limits"]
+SCHOOLS: tuple[School, ...] = get_args(School)
+DEFAULT_FRACTION = 0.10
+SCHOOL_NAMES: dict[School, str] = {
+    "nominal": "nominal size",
+    "pitch-fraction": "a fraction of the pitch under",
+    "mid-limits": "middle of the class limits",
+}
+REMARKS: dict[School, str] = {
+    "nominal": "Full crests, but the metal that flows up loads the die and may tear.",
+    "pitch-fraction": "Leaves room for the metal the die raises; the fraction suits the metal.",
+    "mid-limits": "Aims between the standard's own limits for the finished crest.",
+}
+
+
+@dataclass(frozen=True, slots=True)
+class BlankChoice:
+    """One school's blank: its diameter, the crest it leaves (% of full depth), and whether the class allows it."""
+
+    school: School
+    diameter: Figure
+    crest_percent: Figure
+    within_class: bool
+    verdict: str
+
+
+def crest_percent(thread: Thread, diameter: float) -> Figure:
+    """Remaining crest height in per cent of the full depth for a blank `diameter` in the thread's unit.
+
+    100 (blank - d1) / (d - d1). Source: geometry of the form.
+    """
+    return Figure(
+        name="crest height left",
+        value=100 * (diameter - thread.minor) / (thread.major - thread.minor),
+        unit="%",
+        formula="100 × (blank − minor) ÷ (major − minor)",
+        source=thread.form.source,
+        inputs=(
+            Given("blank", diameter, thread.unit),
+            Given("major", thread.major, thread.unit),
+            Given("minor", thread.minor, thread.unit),
+        ),
+    )
+
+
+def class_verdict(limits: MajorLimits, diameter: float) -> tuple[bool, str]:
+    """Whether a crest of `diameter` (the limits' unit) is within the class, and the sentence that says so."""
+    if diameter > limits.maximum:
+        return False, f"Above the largest crest of class {limits.class_name}: a tight nut may bind."
+    if diameter < limits.minimum:
+        return False, f"Below the smallest crest of class {limits.class_name}: flat, weak crests."
+    return True, f"Within class {limits.class_name}."
+
+
+def _diameter(thread: Thread, school: School, fraction: float, limits: MajorLimits) -> Figure:
+    unit, places = thread.unit, 4 if thread.unit == "in" else 3
+    major = Given("nominal major", thread.major, unit)
+    if school == "nominal":
+        return Figure("blank diameter", thread.major, unit, "the nominal major diameter", thread.source, (major,))
+    if school == "pitch-fraction":
+        return Figure(
+            "blank diameter",
+            round_half_up(thread.major - fraction * thread.pitch, places),
+            unit,
+            "nominal major − fraction × pitch",
+            PRACTICE,
+            (major, Given("fraction", fraction), Given("pitch", thread.pitch, unit)),
+        )
+    return Figure(
+        "blank diameter",
+        round_half_up(limits.middle, places),
+        unit,
+        f"middle of the class {limits.class_name} limits: {limits.formula}",
+        limits.source,
+        (Given("largest", limits.maximum, unit), Given("smallest", limits.minimum, unit), *limits.inputs),
+    )
+
+
+def blank_choices(thread: Thread, fraction: float = DEFAULT_FRACTION) -> tuple[BlankChoice, ...]:
+    """The three schools compared, each figure naming the others' answers.
+
+    `fraction` is the share of the pitch that the second school goes under nominal (0 to 0.3). Diameters are in
+    the thread's unit, to its standard's printed digits. Source: practice; class limits by `major_limits`.
+    """
+    limits = major_limits(thread)
+    plain = {school: _diameter(thread, school, fraction, limits) for school in SCHOOLS}
+    choices = []
+    for school, figure in plain.items():
+        within, verdict = class_verdict(limits, figure.value)
+        others = tuple(
+            Answer(SCHOOL_NAMES[s], f.value, f.unit, REMARKS[s]) for s, f in plain.items() if s != school
+        )
+        told = Figure(
+            figure.name, figure.value, figure.unit, figure.formula, figure.source, figure.inputs,
+            others=others, note=f"{REMARKS[school]} {verdict}",
+        )  # fmt: skip
+        choices.append(BlankChoice(school, told, crest_percent(thread, figure.value), within, verdict))
+    return tuple(choices)

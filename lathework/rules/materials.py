@@ -1,0 +1,43 @@
+"""What each metal asks of the die and the tool (starting values, practice)."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from functools import cache
+
+from lathework.tables.loader import load
+
+
+@dataclass(frozen=True, slots=True)
+class Material:
+    """Starting values: blank fraction of the pitch under nominal; speeds in m/min; largest cut on diameter in mm.
+
+    `back_off_turns` is how far the die goes on before it is turned back to break the chip.
+    """
+
+    code: str
+    name: str
+    blank_fraction: float
+    thread_speed: float
+    turning_speed: float
+    back_off_turns: float
+    max_cut_mm: float
+    lubricant: str
+
+
+@cache
+def materials() -> dict[str, Material]:
+    """The metals by code. Source: practice."""
+    return {
+        row.text("code"): Material(
+            code=row.text("code"),
+            name=row.text("name"),
+            blank_fraction=float(row.number("blank_fraction")),
+            thread_speed=float(row.number("thread_speed")),
+            turning_speed=float(row.number("turning_speed")),
+            back_off_turns=float(row.number("back_off_turns")),
+            max_cut_mm=float(row.number("max_cut")),
+            lubricant=row.text("lubricant"),
+        )
+        for row in load("materials").rows
+    }

@@ -1,0 +1,140 @@
+"""Relief groove, lead chamfer, and the threads a die leaves unfinished."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+
+from lathework.figures import PRACTICE, Figure, Given, Source
+from lathework.threads.thread import Thread
+from lathework.units import round_half_up
+
+GROOVE_CLEARANCE = 0.1
+"""Clearance under the minor diameter on each side, in pitches (practice)."""
+UNFINISHED_THREADS = 3.0
+"""Threads a die's lead leaves unfinished, in pitches: 2 to 3, cheap dies more (practice)."""
+TURNED_ROUND_GROOVE = 1.5
+"""Narrowest groove when the die is turned round, in pitches (practice)."""
+TURNED_ROUND_STOP = 1.0
+"""How near to a shoulder the turned die finishes, in pitches (practice)."""
+CHAMFER_UNDER = 0.05
+"""How far under the minor diameter the lead chamfer ends, in pitches on each side (practice)."""
+H28 = Source("handbook", "FED-STD-H28/2B, tensile stress area")
+SECTION = Source("practice", "area of the mean of pitch and minor diameter")
+
+
+@dataclass(frozen=True, slots=True)
+class Groove:
+    """A relief groove in the thread's unit, with the share of the thread's own section its root keeps."""
+
+    diameter: Figure
+    width: Figure
+    section_percent: Figure
+
+
+def groove_diameter(thread: Thread) -> Figure:
+    """Groove diameter: minor less 0.1 P each side, in the thread's unit. Source: practice."""
+    places = 4 if thread.unit == "in" else 3
+    return Figure(
+        "groove diameter",
+        round_half_up(thread.minor - 2 * GROOVE_CLEARANCE * thread.pitch, places),
+        thread.unit,
+        "minor − 2 × clearance × pitch",
+        PRACTICE,
+        (
+            Given("minor", thread.minor, thread.unit),
+            Given("clearance", GROOVE_CLEARANCE),
+            Given("pitch", thread.pitch, thread.unit),
+        ),
+        note="A groove above the minor diameter would not let the die run out.",
+    )
+
+
+def unfinished_length(thread: Thread) -> Figure:
+    """Length the die's lead leaves unfinished: 3 P, in the thread's unit. Source: practice."""
+    return Figure(
+        "unfinished threads",
+        UNFINISHED_THREADS * thread.pitch,
+        thread.unit,
+        "unfinished turns × pitch",
+        PRACTICE,
+        (Given("unfinished turns", UNFINISHED_THREADS), Given("pitch", thread.pitch, thread.unit)),
+        fine=False,
+    )
+
+
+def groove_width(thread: Thread, blade: float | None = None, *, turned_round: bool = False) -> Figure:
+    """Groove width in the thread's unit: the unfinished length (1.5 P if the die is turned round), one blade at least.
+
+    `blade` is the blade's width in the thread's unit, or None when no blade is chosen. Source: practice.
+    """
+    turns = TURNED_ROUND_GROOVE if turned_round else UNFINISHED_THREADS
+    wanted = turns * thread.pitch
+    inputs = [Given("turns", turns), Given("pitch", thread.pitch, thread.unit)]
+    if blade is not None:
+        inputs.append(Given("blade width", blade, thread.unit))
+    return Figure(
+        "groove width",
+        max(wanted, blade or 0.0),
+        thread.unit,
+        "unfinished turns × pitch" + ("" if blade is None else ", one blade width at least"),
+        PRACTICE,
+        tuple(inputs),
+        fine=False,
+    )
+
+
+def stress_area(thread: Thread) -> Figure:
+    """Tensile stress area in the square of the thread's unit.
+
+    60 degree forms: pi/4 (d - 0.938194 P)^2 (FED-STD-H28/2B); others: pi/4 ((d2 + d1)/2)^2 (practice).
+    """
+    if thread.form.angle_deg == 60:
+        across = thread.major - 0.938194 * thread.pitch
+        formula, source = "π/4 × (major − 0.938194 × pitch)²", H28
+    else:
+        across = (thread.pitch_diameter + thread.minor) / 2
+        formula, source = "π/4 × ((pitch diameter + minor) ÷ 2)²", SECTION
+    return Figure(
+        "stress area",
+        math.pi / 4 * across**2,
+        f"{thread.unit}²",
+        formula,
+        source,
+        (Given("diameter of the section", across, thread.unit),),
+        places=4 if thread.unit == "in" else 2,
+    )
+
+
+def section_percent(thread: Thread, diameter: float) -> Figure:
+    """Share of the thread's stress area that a groove of `diameter` (thread's unit) keeps, in per cent."""
+    area = stress_area(thread)
+    return Figure(
+        "root left",
+        100 * math.pi / 4 * diameter**2 / area.value,
+        "% of stress area",
+        "100 × π/4 × groove² ÷ stress area",
+        area.source,
+        (Given("groove", diameter, thread.unit), Given("stress area", area.value, area.unit)),
+    )
+
+
+def groove(thread: Thread, blade: float | None = None, *, turned_round: bool = False) -> Groove:
+    """The relief groove for a thread, cut with a blade of width `blade` (thread's unit)."""
+    diameter = groove_diameter(thread)
+    width = groove_width(thread, blade, turned_round=turned_round)
+    return Groove(diameter, width, section_percent(thread, diameter.value))
+
+
+def chamfer_diameter(thread: Thread) -> Figure:
+    """Small end of the 45 degree lead chamfer, a little under the minor diameter, in the thread's unit."""
+    places = 4 if thread.unit == "in" else 3
+    return Figure(
+        "chamfer to diameter",
+        round_half_up(thread.minor - 2 * CHAMFER_UNDER * thread.pitch, places),
+        thread.unit,
+        "minor − 2 × 0.05 × pitch",
+        PRACTICE,
+        (Given("minor", thread.minor, thread.unit), Given("pitch", thread.pitch, thread.unit)),
+        note="A longer lead lets the die slip instead of catching.",
+    )

@@ -1,0 +1,132 @@
+"""The next cut from the last reading, in the dial's own terms."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+from lathework.figures import PRACTICE, Figure, Given
+from lathework.units import LengthUnit, convert
+
+Dial = Literal["diameter", "radius"]
+DIALS: tuple[Dial, ...] = get_args(Dial)
+FINISH_MM = 0.5
+"""Left on the diameter for the finishing cut (practice)."""
+_PRIOR_MM = 0.5
+"""How much dialled metal it takes to outweigh the belief that what is dialled comes off."""
+_SCATTER = 0.05
+_SCATTER_FLOOR_MM = 0.01
+CutState = Literal["first", "rough", "finish", "on-size", "under-size"]
+
+
+@dataclass(frozen=True, slots=True)
+class Target:
+    """A diameter to turn to, and the band that counts as on size, in millimetres."""
+
+    low_mm: float
+    aim_mm: float
+    high_mm: float
+
+
+@dataclass(frozen=True, slots=True)
+class PassMade:
+    """One pass on the diameter: what was dialled and what came off, in millimetres."""
+
+    dialled_mm: float
+    came_off_mm: float
+
+
+@dataclass(frozen=True, slots=True)
+class NextCut:
+    """What to do now: the state, what to dial (None when there is nothing to dial), what is left, what to expect."""
+
+    state: CutState
+    dial: Figure | None
+    diameter_mm: float
+    left: Figure
+    ratio: Figure
+    expect: Figure | None
+    give_or_take: Figure | None
+
+
+def ratio_of(passes: Sequence[PassMade]) -> float:
+    """What comes off per what is dialled, learned from `passes`, starting at 1. Source: practice.
+
+    >>> ratio_of([])
+    1.0
+    """
+    dialled = sum(p.dialled_mm for p in passes)
+    came = sum(p.came_off_mm for p in passes)
+    return (came + _PRIOR_MM) / (dialled + _PRIOR_MM)
+
+
+def _length(name: str, mm: float, unit: LengthUnit, formula: str, inputs: tuple[Given, ...]) -> Figure:
+    return Figure(name, convert(mm, "mm", unit), unit, formula, PRACTICE, inputs)
+
+
+def _depth(left_mm: float, ratio: float, max_cut_mm: float) -> tuple[CutState, float]:
+    """State and what to dial on the diameter: rough to within the finishing cut, then finish."""
+    if left_mm > 1.5 * FINISH_MM:
+        return "rough", min(max_cut_mm, (left_mm - FINISH_MM) / ratio)
+    return "finish", left_mm / ratio
+
+
+def next_cut(
+    *,
+    last_mm: float,
+    target: Target,
+    passes: Sequence[PassMade],
+    dial: Dial,
+    max_cut_mm: float,
+    unit: LengthUnit,
+) -> NextCut:
+    """The next cut after a reading of `last_mm`, told in `unit` and for the dial (half on a radius dial).
+
+    Roughing cuts are capped at `max_cut_mm` on the diameter; a finishing cut takes all that is left, divided by
+    the learned ratio. Overshoot is final: "under-size" has nothing to dial. Source: practice.
+    """
+    ratio = ratio_of(passes)
+    left_mm = last_mm - target.aim_mm
+    left = _length(
+        "left to come off", left_mm, unit, "last reading − target",
+        (Given("last reading", convert(last_mm, "mm", unit), unit), Given("target", convert(target.aim_mm, "mm", unit), unit)),
+    )  # fmt: skip
+    share = Figure(
+        "comes off per dialled", ratio, "", "what came off ÷ what was dialled, starting from 1", PRACTICE,
+        tuple(Given(f"pass {n}: came off per dialled", p.came_off_mm / p.dialled_mm) for n, p in enumerate(passes, 1)),
+        places=2,
+    )  # fmt: skip
+    if last_mm <= target.high_mm:
+        state: CutState = "on-size" if last_mm >= target.low_mm else "under-size"
+        return NextCut(state, None, 0.0, left, share, None, None)
+    state, depth = _depth(left_mm, ratio, max_cut_mm)
+    expected = last_mm - depth * ratio
+    return NextCut(
+        state=state,
+        dial=_dial(depth, dial, unit, left, ratio),
+        diameter_mm=depth,
+        left=left,
+        ratio=share,
+        expect=_length("expect", expected, unit, "last reading − dialled × ratio", left.inputs),
+        give_or_take=_length(
+            "give or take", _SCATTER * depth + _SCATTER_FLOOR_MM, unit, "5 % of the cut and 0.01 mm", ()
+        ),
+    )
+
+
+def _dial(depth_mm: float, dial: Dial, unit: LengthUnit, left: Figure, ratio: float) -> Figure:
+    share = 1.0 if dial == "diameter" else 0.5
+    where = "on the diameter" if dial == "diameter" else "on the radius"
+    return Figure(
+        f"dial in, {where}",
+        convert(depth_mm * share, "mm", unit),
+        unit,
+        "metal to take now ÷ what comes off per dialled" + ("" if share == 1 else ", halved for a radius dial"),
+        PRACTICE,
+        (
+            Given("left to come off", left.value, unit),
+            Given("kept for the finishing cut", convert(FINISH_MM, "mm", unit), unit),
+            Given("comes off per dialled", ratio),
+        ),
+    )

@@ -1,0 +1,1 @@
+"""Published tables as text files, each with its provenance, and the loader that checks them."""

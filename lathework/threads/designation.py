@@ -1,0 +1,266 @@
+"""Reads a thread designation as people type it: forgiving in form, strict about what it could mean."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Callable, Iterable
+from decimal import Decimal
+from fractions import Fraction
+from functools import cache, lru_cache
+
+from lathework.errors import InputError
+from lathework.threads.series import library, special_metric, special_unified, special_whitworth, trim
+from lathework.threads.thread import Thread
+
+HOW = "Write a thread like 3/8-16, M8x1, 1/4 BSW, G3/8 or 2 BA."
+_LONGEST_TEXT = 40
+_INCH_SERIES = {
+    "unc": "UNC", "nc": "UNC", "unf": "UNF", "nf": "UNF", "unef": "UNEF", "nef": "UNEF",
+    "uns": "UNS", "un": "unified", "unified": "unified",
+    "bsw": "BSW", "bsf": "BSF", "whitworth": "whitworth", "whit": "whitworth", "ww": "whitworth",
+    "me": "ME", "model engineer": "ME",
+    "bsp": "G", "bspp": "G", "g": "G",
+}  # fmt: skip
+_WORDS = "|".join(sorted(_INCH_SERIES, key=len, reverse=True))
+_SIZE = r"(?:#|no\.?\s*)?\d{1,3}(?:[\s-]\d{1,2}/\d{1,3}|/\d{1,3})?|\d{0,2}\.\d{1,5}"
+_INCH = re.compile(
+    rf"^(?P<size>{_SIZE})(?:\s*[-x*]\s*|\s+)?(?:(?P<tpi>(?<=[\s\-x*])\d{{1,3}}(?:\.\d{{1,2}})?)\s*(?:tpi)?)?"
+    rf"\s*(?P<series>{_WORDS})?(?P<special>\s+special)?$",
+    re.ASCII,
+)
+_PIPE = re.compile(rf"^g\s*(?P<size>{_SIZE})$", re.ASCII)
+_BA = re.compile(r"^(?:no\.?\s*)?(?P<number>\d{1,3})\s*ba$|^ba\s*(?P<after>\d{1,3})$", re.ASCII)
+_METRIC = re.compile(
+    r"^m\s*(?P<diameter>\d{1,4}(?:\.\d{1,4})?)(?:\s*[-x*]\s*(?P<pitch>\d{1,3}(?:\.\d{1,4})?|\.\d{1,4}))?"
+    r"\s*(?P<word>coarse|fine|special)?$",
+    re.ASCII,
+)
+_TAPER = re.compile(r"^(?:r|rc|rp)\s*\d|bspt|npt|nps")
+_SUFFIX = re.compile(r"[\s-](?P<suffix>lh|left|left hand|[123][ab]|\d[egfh]\d?[egfh]?)$")
+_DEFAULT_CLASS = {"unified": "2a", "metric": "6g"}
+_SMALLEST, _LARGEST = Decimal("0.02"), Decimal(12)
+"""Inches, for a special unified or Whitworth size."""
+
+
+def _tidy(text: str) -> str:
+    out = text.strip().lower().replace("×", "x").replace("”", "").replace("″", "").replace('"', "")
+    return re.sub(r"\s+", " ", out.replace(",", ".").replace("–", "-"))
+
+
+def _fail(code: str, message: str, choices: Iterable[str] = ()) -> InputError:
+    return InputError(code, "designation", message, tuple(choices))
+
+
+@cache
+def _by_size() -> dict[Decimal, list[Thread]]:
+    """Threads by the number their size is written with: inches as printed, metric and BA left out."""
+    out: dict[Decimal, list[Thread]] = {}
+    for thread in library():
+        if thread.family == "bsp":
+            out.setdefault(_fraction(thread.designation[1:]), []).append(thread)
+        elif thread.unit == "in":
+            out.setdefault(Decimal(repr(thread.major)), []).append(thread)
+    return out
+
+
+@cache
+def _number_sizes() -> dict[str, Decimal]:
+    """#10 and its like: the number to its diameter in inches."""
+    return {
+        t.designation.split("-")[0]: Decimal(repr(t.major)) for t in library() if t.designation.startswith("#")
+    }
+
+
+def _fraction(size: str) -> Decimal:
+    parts = [Fraction(part) for part in re.split(r"[\s-]", size)]
+    total = sum(parts, Fraction(0))
+    return Decimal(total.numerator) / Decimal(total.denominator)
+
+
+def _size(text: str, series: str | None, tpi: Decimal | None) -> tuple[str, Decimal]:
+    """The size as it is printed, and its inches. A small whole number is a number size: 10-32 is #10-32."""
+    bare = re.sub(r"^(#|no\.?\s*)", "", text)
+    if "/" in bare:
+        if re.search(r"/0+$", bare):
+            raise _fail("divided-by-zero", f"“{text}” divides by zero. {HOW}")
+        return bare.replace(" ", "-"), _fraction(bare)
+    if "." in bare:
+        return bare if not bare.startswith(".") else "0" + bare, Decimal(bare)
+    numbered = _number_sizes().get(f"#{int(bare)}")
+    explicit = text != bare
+    unified = series in (None, "UNC", "UNF", "UNEF", "UNS", "unified")
+    if explicit or (numbered is not None and unified and (int(bare) > 4 or (tpi or 0) > 16)):
+        if numbered is None:
+            raise _fail("unknown-size", f"There is no number size {text}.", sorted(_number_sizes()))
+        return f"#{int(bare)}", numbered
+    return str(int(bare)), Decimal(bare)
+
+
+def _ask(text: str, found: Iterable[Thread | str]) -> InputError:
+    names = [t if isinstance(t, str) else t.designation for t in found]
+    return _fail("ambiguous", f"“{text}” could be {' or '.join(names) if len(names) < 4 else 'several threads'}: say which.", names)
+
+
+def _specials(label: str, tpi: Decimal) -> list[str]:
+    count = trim(tpi)
+    return [f"{label}-{count} UNS", f"{label}-{count} Whitworth special"]
+
+
+def _special(label: str, inches: Decimal, tpi: Decimal | None, series: str) -> Thread:
+    if tpi is None:
+        raise _fail("incomplete", "A special thread needs its threads per inch, as in 0.51-20 UNS.")
+    if not _SMALLEST <= inches <= _LARGEST or inches * tpi < 2:
+        raise _fail("unknown-size", f"{label}-{trim(tpi)} is no size a thread can have.")
+    make: Callable[[str, Decimal, Decimal], Thread] = special_unified if series == "UNS" else special_whitworth
+    return make(label, inches, tpi)
+
+
+def _named_series(
+    text: str, label: str, tpi: Decimal | None, series: str, at_size: list[Thread]
+) -> Thread:
+    """The size in the series that was named; a count that contradicts it is asked about."""
+    wanted = {"whitworth": ("BSW", "BSF"), "unified": ("UNC", "UNF", "UNEF")}.get(series, (series,))
+    listed = [t for t in at_size if t.series in wanted]
+    if not listed:
+        raise _fail("unknown-size", f"{series} has no size {label} in its table.", [t.designation for t in at_size])
+    found = [t for t in listed if tpi is None or t.tpi == float(tpi)]
+    if len(found) == 1:
+        return found[0]
+    if found:
+        raise _ask(text, found)
+    counts = ", ".join(trim(t.tpi) for t in listed if t.tpi)
+    specials = _specials(label, tpi) if tpi is not None else []
+    raise _fail(
+        "count-mismatch",
+        f"{label} {series} has {counts} threads per inch.",
+        [*(t.designation for t in listed), *(t.designation for t in at_size if t.tpi == float(tpi or 0)), *specials],
+    )
+
+
+def _unnamed(text: str, label: str, tpi: Decimal | None, at_size: list[Thread]) -> Thread:
+    """No series named: a unified size stands for itself; anything else is offered, not guessed."""
+    if tpi is None:
+        if not at_size:
+            raise _fail("incomplete", f"“{text}” lacks threads per inch or a series. {HOW}")
+        raise _ask(text, at_size)
+    found = [t for t in at_size if t.tpi == float(tpi)]
+    # 1/8-40 is BSW written as a fraction; only "#5-40" or a decimal names the number size of that diameter.
+    own = f"{label}-"
+    unified = [t for t in found if t.family == "unified" and (t.designation.startswith(own) or "." in label)]
+    if unified:
+        return unified[0]
+    if found and found[0].family == "bsp":
+        raise _fail(
+            "ambiguous", f"{label} with {trim(tpi)} to the inch is the pipe thread. {found[0].notes[0]}",
+            [*(t.designation for t in found), *_specials(label, tpi)],
+        )  # fmt: skip
+    raise _ask(text, [*found, *_specials(label, tpi)])
+
+
+def _inch(text: str, match: re.Match[str]) -> Thread:
+    series = _INCH_SERIES.get(match["series"] or "")
+    tpi = Decimal(match["tpi"]) if match["tpi"] else None
+    if tpi is not None and not 0 < tpi <= 200:
+        raise _fail("unreadable", f"{trim(tpi)} threads per inch is no count. {HOW}")
+    label, inches = _size(match["size"], series, tpi)
+    if inches <= 0:
+        raise _fail("unknown-size", f"“{text}” has no size. {HOW}")
+    if series == "UNS" or match["special"]:
+        return _special(label, inches, tpi, series or "unified")
+    at_size = [t for t in _by_size().get(inches, []) if tpi is None or t.family != "bsp" or t.tpi == float(tpi)]
+    if series is None:
+        return _unnamed(text, label, tpi, at_size)
+    return _named_series(text, label, tpi, series, at_size)
+
+
+def _metric(match: re.Match[str]) -> Thread:
+    diameter = Decimal(match["diameter"])
+    sizes = [t for t in library() if t.family == "metric" and t.major == float(diameter)]
+    pitch = Decimal(match["pitch"]) if match["pitch"] else None
+    name = f"M{trim(diameter)}"
+    if match["word"] == "special":
+        if pitch is None or not 0 < pitch * 2 < diameter or not 1 <= diameter <= 300:
+            raise _fail("incomplete", "A special metric thread needs diameter and pitch, as in M8x1.3 special.")
+        return special_metric(diameter, pitch)
+    if not sizes:
+        listed = {t.major for t in library() if t.family == "metric"}
+        near = sorted(listed, key=lambda m: abs(m - float(diameter)))[:3]
+        also = [f"{name}x{trim(pitch)} special"] if pitch and 0 < pitch * 2 < diameter else []
+        raise _fail("unknown-size", f"{name} is not a standard metric size.", [*(f"M{trim(m)}" for m in near), *also])
+    if match["word"] == "fine" and pitch is None:
+        sizes = [t for t in sizes if t.series == "fine"]
+        if len(sizes) == 1:
+            return sizes[0]
+        raise _ask(f"{name} fine", sizes)
+    for thread in sizes:
+        if (pitch is None and thread.series == "coarse") or (pitch is not None and thread.pitch == float(pitch)):
+            return thread
+    if pitch is None:
+        raise _ask(name, sizes)
+    standard = ", ".join(trim(p) for p in sorted(t.pitch for t in sizes))
+    also = [f"{name}x{trim(pitch)} special"] if 0 < pitch * 2 < diameter else []
+    raise _fail(
+        "non-standard-pitch",
+        f"{name} has the standard pitches {standard} mm; {trim(pitch)} mm is none of them.",
+        [*(t.designation for t in sizes), *also],
+    )  # fmt: skip
+
+
+def _named(name: str, what: str, family: str) -> Thread:
+    for thread in library():
+        if thread.designation == name:
+            return thread
+    raise _fail("unknown-size", f"There is no {what}.", [t.designation for t in library() if t.family == family])
+
+
+def _without_suffix(text: str) -> tuple[str, str | None]:
+    match = _SUFFIX.search(text)
+    if match is None:
+        return text, None
+    if match["suffix"].startswith("l"):
+        raise _fail(
+            "left-hand", "Left-hand threads are not covered: these steps and dies are right-hand.",
+            [text[: match.start()].strip()],
+        )  # fmt: skip
+    return text[: match.start()].strip(" -"), match["suffix"]
+
+
+def _read(text: str) -> Thread:
+    if _TAPER.search(text):
+        raise _fail(
+            "taper-pipe",
+            f"“{text}” is a taper or American pipe thread: not a parallel thread, and not covered by this table.",
+        )
+    if match := _BA.match(text):
+        number = int(match["number"] or match["after"])
+        return _named(f"{number} BA", f"{number} BA: the series runs 0 to 16", "ba")
+    if match := _METRIC.match(text):
+        return _metric(match)
+    if match := _PIPE.match(text):
+        return _named(f"G{match['size'].replace(' ', '-')}", f"G{match['size']}", "bsp")
+    if match := _INCH.match(text):
+        return _inch(text, match)
+    raise _fail("unreadable", f"“{text}” is not a thread designation. {HOW}")
+
+
+@lru_cache(maxsize=4096)
+def read_designation(text: str) -> Thread:
+    """Read a designation and return the one thread it can mean.
+
+    Raises InputError on field "designation": "empty", "unreadable", "incomplete", "ambiguous",
+    "unknown-size", "count-mismatch", "non-standard-pitch", "class-not-covered", "left-hand",
+    "taper-pipe", "divided-by-zero"; its `choices` can be typed instead.
+
+    >>> read_designation("3/8 x 16 unc").designation, read_designation("m8x1").pitch
+    ('3/8-16 UNC', 1.0)
+    """
+    if len(text) > _LONGEST_TEXT:
+        raise _fail("unreadable", f"That is too long for a thread. {HOW}")
+    tidy = _tidy(text)
+    if not tidy:
+        raise _fail("empty", f"No thread is entered. {HOW}")
+    bare, suffix = _without_suffix(tidy)
+    thread = _read(bare)
+    if suffix is not None and suffix != _DEFAULT_CLASS.get(thread.family):
+        raise _fail("class-not-covered", f"Class {suffix.upper()} is not covered for {thread.designation}.", [thread.designation])
+    return thread

@@ -1,0 +1,186 @@
+"""The standard series, from the tables, and special sizes of a standard form."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from decimal import Decimal
+from functools import cache
+
+from lathework.figures import PRACTICE, Source
+from lathework.tables.loader import Row, Table, load
+from lathework.threads.forms import BA_FORM, METRIC, UNIFIED, WHITWORTH, Form
+from lathework.threads.thread import Family, Thread
+from lathework.units import LengthUnit, round_half_up
+
+PIPE_NOTE = "A pipe size is no diameter: G{size} measures {major:.3f} mm across the crests."
+_PLACES: dict[LengthUnit, int] = {"in": 4, "mm": 3}
+
+
+def trim(number: Decimal | float) -> str:
+    """A number without idle zeros: 20, 4.5, 0.75.
+
+    >>> trim(Decimal("20.0")), trim(4.5)
+    ('20', '4.5')
+    """
+    return f"{float(number):.6g}"
+
+
+def basic(
+    *,
+    designation: str,
+    family: Family,
+    series: str,
+    form: Form,
+    unit: LengthUnit,
+    major: Decimal,
+    pitch: Decimal,
+    source: Source,
+    tpi: Decimal | None = None,
+    special: bool = False,
+) -> Thread:
+    """A thread from its form: pitch and minor diameters to the standard's printed digits.
+
+    d2 = d - pitch_depth P, d1 = d - full_depth P, rounded half up to 4 decimals of an inch or 3 of a
+    millimetre. `major` and `pitch` are in `unit`. Source: the form's standard.
+    """
+    places = _PLACES[unit]
+    return Thread(
+        designation=designation,
+        family=family,
+        series=series,
+        form=form,
+        unit=unit,
+        major=float(major),
+        pitch=float(pitch),
+        pitch_diameter=round_half_up(major - form.pitch_depth * pitch, places),
+        minor=round_half_up(major - form.full_depth * pitch, places),
+        source=source,
+        tpi=None if tpi is None else float(tpi),
+        special=special,
+    )
+
+
+def _inch_row(row: Row, table: Table, family: Family, form: Form) -> Thread:
+    size, series, tpi = row.text("size"), row.text("series"), row.number("tpi")
+    counted = family in ("unified", "model-engineer")
+    return basic(
+        designation=f"{size}-{trim(tpi)} {series}" if counted else f"{size} {series}",
+        family=family,
+        series=series,
+        form=form,
+        unit="in",
+        major=row.number("major"),
+        pitch=1 / tpi,
+        tpi=tpi,
+        source=table.source,
+    )
+
+
+def _metric_row(row: Row, table: Table) -> Thread:
+    diameter, pitch, series = row.number("diameter"), row.number("pitch"), row.text("series")
+    name = f"M{trim(diameter)}" if series == "coarse" else f"M{trim(diameter)}x{trim(pitch)}"
+    return basic(
+        designation=name,
+        family="metric",
+        series=series,
+        form=METRIC,
+        unit="mm",
+        major=diameter,
+        pitch=pitch,
+        source=table.source,
+    )
+
+
+def _tabulated(row: Row, table: Table, *, designation: str, family: Family, series: str, form: Form) -> Thread:
+    tpi = row.number("tpi") if family == "bsp" else None
+    note = PIPE_NOTE.format(size=row.text("size"), major=row.number("major")) if family == "bsp" else ""
+    return Thread(
+        designation=designation,
+        family=family,
+        series=series,
+        form=form,
+        unit="mm",
+        major=float(row.number("major")),
+        pitch=float(Decimal("25.4") / tpi if tpi is not None else row.number("pitch")),
+        pitch_diameter=float(row.number("pitch_diameter")),
+        minor=float(row.number("minor")),
+        source=table.source,
+        tpi=None if tpi is None else float(tpi),
+        notes=(note,) if note else (),
+    )
+
+
+def _inch(name: str, family: Family, form: Form) -> Iterable[Thread]:
+    table = load(name)
+    return (_inch_row(row, table, family, form) for row in table.rows)
+
+
+@cache
+def library() -> tuple[Thread, ...]:
+    """Every thread of the tables, in the order of the tables."""
+    metric, pipes, ba = load("metric"), load("bsp_parallel"), load("ba")
+    return (
+        *_inch("unified", "unified", UNIFIED),
+        *(_metric_row(row, metric) for row in metric.rows),
+        *_inch("whitworth", "whitworth", WHITWORTH),
+        *_inch("model_engineer", "model-engineer", WHITWORTH),
+        *(
+            _tabulated(
+                row, pipes, designation=f"G{row.text('size')}", family="bsp", series="G", form=WHITWORTH
+            )
+            for row in pipes.rows
+        ),
+        *(
+            _tabulated(
+                row, ba, designation=f"{row.text('number')} BA", family="ba", series="BA", form=BA_FORM
+            )
+            for row in ba.rows
+        ),
+    )
+
+
+def special_unified(size: str, major: Decimal, tpi: Decimal) -> Thread:
+    """A unified thread that no series lists; `major` in inches, named by `size`."""
+    return basic(
+        designation=f"{size}-{trim(tpi)} UNS",
+        family="unified",
+        series="UNS",
+        form=UNIFIED,
+        unit="in",
+        major=major,
+        pitch=1 / tpi,
+        tpi=tpi,
+        source=UNIFIED.source,
+        special=True,
+    )
+
+
+def special_whitworth(size: str, major: Decimal, tpi: Decimal) -> Thread:
+    """A thread of Whitworth form that no series lists; `major` in inches, named by `size`."""
+    return basic(
+        designation=f"{size}-{trim(tpi)} Whitworth special",
+        family="whitworth",
+        series="special",
+        form=WHITWORTH,
+        unit="in",
+        major=major,
+        pitch=1 / tpi,
+        tpi=tpi,
+        source=Source(PRACTICE.kind, "Whitworth form at a chosen size; form from BS 84"),
+        special=True,
+    )
+
+
+def special_metric(major: Decimal, pitch: Decimal) -> Thread:
+    """A metric thread that ISO 261 does not list; millimetres."""
+    return basic(
+        designation=f"M{trim(major)}x{trim(pitch)} special",
+        family="metric",
+        series="special",
+        form=METRIC,
+        unit="mm",
+        major=major,
+        pitch=pitch,
+        source=METRIC.source,
+        special=True,
+    )

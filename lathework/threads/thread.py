@@ -1,0 +1,55 @@
+"""What a thread is: its basic size in the unit of its own standard."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal
+
+from lathework.figures import Source
+from lathework.threads.forms import Form
+from lathework.units import LengthUnit, convert
+
+Family = Literal["unified", "metric", "whitworth", "model-engineer", "bsp", "ba"]
+
+
+@dataclass(frozen=True, slots=True)
+class Thread:
+    """A parallel, single-start, right-hand thread; lengths are in `unit`, that of its standard.
+
+    `tpi` is None where the standard gives a pitch; `special` marks a size that no series lists; `notes` are
+    sentences for the person (a look-alike, a nominal size that is no diameter).
+    """
+
+    designation: str
+    family: Family
+    series: str
+    form: Form
+    unit: LengthUnit
+    major: float
+    pitch: float
+    pitch_diameter: float
+    minor: float
+    source: Source
+    tpi: float | None = None
+    special: bool = False
+    notes: tuple[str, ...] = ()
+
+    @property
+    def pitch_mm(self) -> float:
+        """Pitch in millimetres."""
+        return convert(self.pitch, self.unit, "mm")
+
+    @property
+    def major_mm(self) -> float:
+        """Basic major diameter in millimetres."""
+        return convert(self.major, self.unit, "mm")
+
+    @property
+    def minor_mm(self) -> float:
+        """Basic minor diameter in millimetres."""
+        return convert(self.minor, self.unit, "mm")
+
+    @property
+    def pitch_diameter_mm(self) -> float:
+        """Basic pitch diameter in millimetres."""
+        return convert(self.pitch_diameter, self.unit, "mm")

@@ -1,0 +1,56 @@
+"""Units of length, the one conversion, the one rounding to printed digits, the one format for people."""
+
+from __future__ import annotations
+
+from decimal import ROUND_HALF_UP, Decimal
+from typing import Literal
+
+LengthUnit = Literal["in", "mm"]
+MM_PER_INCH = 25.4
+"""Exact by definition (1959 international inch)."""
+
+#: Decimals shown to a person: (fine, coarse) by unit. Fine is a diameter, coarse a length along the bed.
+PLACES: dict[str, tuple[int, int]] = {"in": (4, 3), "mm": (3, 2)}
+LENGTH_UNITS: tuple[LengthUnit, LengthUnit] = ("in", "mm")
+
+
+def convert(value: float, unit: LengthUnit, into: LengthUnit) -> float:
+    """A length `value` in `unit`, told in `into`.
+
+    >>> convert(1.0, "in", "mm")
+    25.4
+    """
+    if unit == into:
+        return value
+    return value * MM_PER_INCH if into == "mm" else value / MM_PER_INCH
+
+
+def round_half_up(value: Decimal | float, places: int) -> float:
+    """Round to `places` decimals, halves away from zero, as printed tables do.
+
+    >>> round_half_up(Decimal("0.21745"), 4)
+    0.2175
+    """
+    exact = value if isinstance(value, Decimal) else Decimal(repr(value))
+    return float(exact.quantize(Decimal(1).scaleb(-places), rounding=ROUND_HALF_UP))
+
+
+def show_number(value: float, places: int) -> str:
+    """A number with `places` decimals and a true minus sign; never "-0".
+
+    >>> show_number(-1.5, 3), show_number(-0.00001, 3)
+    ('−1.500', '0.000')
+    """
+    text = f"{value:.{places}f}"
+    if text[0] != "-":
+        return text
+    return text[1:] if float(text) == 0 else "−" + text[1:]
+
+
+def show_length(value: float, unit: LengthUnit, into: LengthUnit, *, fine: bool = True) -> str:
+    """A length for a person, without its unit: inches with 4 or 3 decimals, millimetres with 3 or 2.
+
+    >>> show_length(0.3125, "in", "in"), show_length(0.3125, "in", "mm", fine=False)
+    ('0.3125', '7.94')
+    """
+    return show_number(convert(value, unit, into), PLACES[into][0 if fine else 1])

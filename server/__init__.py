@@ -1,0 +1,1 @@
+"""The web server: thin endpoints over small actions over the core."""

@@ -1,0 +1,1 @@
+"""Jobs and what happened to them at the bench."""

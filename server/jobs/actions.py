@@ -1,0 +1,261 @@
+"""Each change to stored jobs is one small action in one transaction, used alike by API, commands and import."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import Any
+
+from django.db import transaction
+from django.http import Http404
+from django.utils import timezone
+
+from lathework.document import LONGEST_LINE, LONGEST_NOTE, read_document
+from lathework.errors import InputError
+from lathework.lengths import read_length
+from lathework.part import Job as JobSpec
+from lathework.planning.bench import Bench, check_done, reading_entry, verdict_of
+from lathework.planning.bench import Entry as Recorded
+from lathework.record import Record, read_record
+from server.jobs.models import Entry, Job
+from server.jobs.standing import Standing, standing
+from server.site.problems import Conflict, Refused
+
+Document = dict[str, Any]
+MOVED_ON = "This job was changed elsewhere since you opened it. Your entry is still here: reload, then enter it again."
+_LARGEST_ID = 2**63 - 1
+
+
+def find_job(job_id: int) -> Job:
+    """The job of that number, with its entries. Raises Http404."""
+    jobs = Job.objects.prefetch_related("entries")
+    job = jobs.filter(pk=job_id).first() if 0 < job_id <= _LARGEST_ID else None
+    if job is None:
+        raise Http404
+    return job
+
+
+def _head(document: Document, spec: JobSpec) -> dict[str, Any]:
+    return {"document": document, "title": spec.title, "thread": spec.part.thread.designation}
+
+
+def _without_record(document: Document) -> Document:
+    return {key: value for key, value in document.items() if key != "record"}
+
+
+@transaction.atomic
+def start_job(document: Document) -> Job:
+    """Store a new job. Raises InvalidDocument."""
+    spec, now = read_document(document), timezone.now()
+    return Job.objects.create(**_head(_without_record(document), spec), created_at=now, changed_at=now)
+
+
+@transaction.atomic
+def change_job(job_id: int, document: Document, revision: int) -> Job:
+    """Replace a job's document. Raises InvalidDocument; Conflict when it was changed elsewhere; Refused when closed."""
+    job = find_job(job_id)
+    spec = read_document(document)
+    _still_open(job)
+    if job.revision != revision:
+        raise Conflict(MOVED_ON)
+    for name, value in _head(_without_record(document), spec).items():
+        setattr(job, name, value)
+    job.revision += 1
+    job.changed_at = timezone.now()
+    job.save()
+    return job
+
+
+@transaction.atomic
+def import_job(document: Document) -> Job:
+    """Store a job file with its record; nothing is stored when any of it is wrong. Raises InvalidDocument."""
+    spec = read_document(document)
+    record: Record = read_record(document.get("record"))
+    moments = [kept.at for kept in record.entries] or [timezone.now()]
+    job = Job.objects.create(
+        **_head(_without_record(document), spec),
+        held=record.held,
+        closed=record.closed,
+        closed_at=moments[-1] if record.closed else None,
+        created_at=moments[0],
+        changed_at=moments[-1],
+    )
+    Entry.objects.bulk_create(_stored(job, kept.entry, kept.typed, kept.at) for kept in record.entries)
+    return job
+
+
+def _stored(job: Job, entry: Recorded, typed: str, at: Any) -> Entry:
+    return Entry(
+        job=job,
+        kind=entry.kind,
+        piece=entry.piece,
+        step=entry.step,
+        value_mm=entry.value_mm,
+        dialled_mm=entry.dialled_mm,
+        word=entry.word,
+        eighths=entry.eighths,
+        text=entry.text,
+        typed=typed,
+        at=at,
+    )
+
+
+def _still_open(job: Job) -> None:
+    if job.closed_at is not None:
+        raise Refused(InputError("closed", "job", "This job is closed. Open it again first."))
+
+
+def _record(job_id: int, seen: int, make: Callable[[Bench], Recorded], typed: str = "") -> Standing:
+    """Add the entry that `make` returns for the bench as it stands, if the caller saw it so."""
+    job = find_job(job_id)
+    _still_open(job)
+    now = standing(job)
+    if now.seen != seen:
+        raise Conflict(MOVED_ON)
+    moment = timezone.now()
+    _stored(job, make(now.bench), typed, moment).save()
+    Job.objects.filter(pk=job.pk).update(changed_at=moment, held="")
+    return standing(find_job(job_id))
+
+
+@transaction.atomic
+def record_reading(job_id: int, seen: int, text: str) -> Standing:
+    """Record a measured diameter. Raises InputError on "reading"."""
+
+    def make(now: Bench) -> Recorded:
+        return reading_entry(now, read_length(text, now.plan.job.unit, "reading"))
+
+    return _record(job_id, seen, make, text.strip())
+
+
+@transaction.atomic
+def record_verdict(job_id: int, seen: int, word: str) -> Standing:
+    """Record what the nut said. Raises InputError on "verdict"."""
+
+    def make(now: Bench) -> Recorded:
+        verdict = verdict_of(word)
+        if now.step is None or now.step.measure != "verdict":
+            raise InputError("not-asked", "verdict", "This step is not gauged.")
+        return Recorded("verdict", now.piece, now.step.key, word=verdict)
+
+    return _record(job_id, seen, make)
+
+
+@transaction.atomic
+def record_setting(job_id: int, seen: int) -> Standing:
+    """Record that the die was moved as advised. Raises InputError on "setting"."""
+
+    def make(now: Bench) -> Recorded:
+        if now.step is None or now.advice is None or now.advice.eighths is None or now.adjusted:
+            raise InputError("not-asked", "setting", "There is no advice to move the die: gauge first.")
+        return Recorded("setting", now.piece, now.step.key, word=now.advice.move, eighths=now.advice.eighths.value)
+
+    return _record(job_id, seen, make)
+
+
+@transaction.atomic
+def record_done(job_id: int, seen: int) -> Standing:
+    """Tick off the step in hand. Raises InputError when something must be said first."""
+
+    def make(now: Bench) -> Recorded:
+        check_done(now, "done", "")
+        return Recorded("done", now.piece, now.step.key if now.step else "")
+
+    return _record(job_id, seen, make)
+
+
+@transaction.atomic
+def record_with_reason(job_id: int, seen: int, kind: str, reason: str) -> Standing:
+    """Accept the step as it is ("accept"), scrap the piece ("scrap"), or add a note ("note"), saying why."""
+    words = _reason(reason, "reason")
+
+    def make(now: Bench) -> Recorded:
+        step = now.step.key if now.step else ""
+        if kind == "note":
+            return Recorded("note", now.piece, step, text=words)
+        chosen = "accept" if kind == "accept" else "scrap"
+        check_done(now, chosen, words)
+        return Recorded(chosen, now.piece, step, text=words)
+
+    return _record(job_id, seen, make)
+
+
+@transaction.atomic
+def record_again(job_id: int, seen: int, step: str) -> Standing:
+    """Take a finished step of the piece in hand up again. Raises InputError on "step"."""
+
+    def make(now: Bench) -> Recorded:
+        if step not in now.done:
+            raise InputError("not-done", "step", "That step of this piece is not done yet.")
+        return Recorded("again", now.piece, step)
+
+    return _record(job_id, seen, make)
+
+
+@transaction.atomic
+def undo_last(job_id: int, seen: int) -> Standing:
+    """Take back the last entry that counts; it stays in the store, marked. Raises Refused when there is none."""
+    job = find_job(job_id)
+    _still_open(job)
+    live = [e for e in job.entries.all() if e.undone_at is None]
+    if len(live) != seen:
+        raise Conflict(MOVED_ON)
+    if not live:
+        raise Refused(InputError("nothing-to-undo", "job", "Nothing has been recorded yet."))
+    last = live[-1]
+    last.undone_at = timezone.now()
+    last.save(update_fields=["undone_at"])
+    return standing(find_job(job_id))
+
+
+def _reason(text: str, field: str) -> str:
+    words = text.strip()
+    if not words:
+        raise InputError("empty", field, "Say why, in a few words.")
+    if len(words) > LONGEST_NOTE or "\x00" in words:
+        raise InputError("too-long", field, f"At most {LONGEST_NOTE} characters fit here.")
+    return words
+
+
+@transaction.atomic
+def hold_job(job_id: int, reason: str) -> Standing:
+    """Put a job aside, saying what it waits for."""
+    job = find_job(job_id)
+    _still_open(job)
+    job.held = _reason(reason, "reason")[:LONGEST_LINE]
+    job.changed_at = timezone.now()
+    job.save(update_fields=["held", "changed_at"])
+    return standing(job)
+
+
+@transaction.atomic
+def release_job(job_id: int) -> Standing:
+    """Take a held job up again."""
+    job = find_job(job_id)
+    job.held = ""
+    job.save(update_fields=["held"])
+    return standing(job)
+
+
+@transaction.atomic
+def close_job(job_id: int, reason: str) -> Standing:
+    """Close a job. One that is unfinished or was never gauged needs a reason."""
+    job = find_job(job_id)
+    _still_open(job)
+    now = standing(job).bench
+    if not reason.strip() and not (now.finished and now.gauged_pieces):
+        missing = "no piece was gauged" if not now.gauged_pieces else f"{now.good} of {now.plan.job.quantity} pieces are made"
+        raise InputError("needs-reason", "reason", f"Say why the job ends here: {missing}.")
+    job.closed = _reason(reason, "reason") if reason.strip() else "all pieces made and gauged"
+    job.closed_at = timezone.now()
+    job.held = ""
+    job.save(update_fields=["closed", "closed_at", "held"])
+    return standing(job)
+
+
+@transaction.atomic
+def reopen_job(job_id: int) -> Standing:
+    """Open a closed job again."""
+    job = find_job(job_id)
+    job.closed, job.closed_at = "", None
+    job.save(update_fields=["closed", "closed_at"])
+    return standing(job)

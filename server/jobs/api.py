@@ -1,0 +1,167 @@
+"""Jobs: list, start, change, plan, bench, files. Parse, act, answer."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import Any
+
+import orjson
+from django.http import HttpRequest, HttpResponse
+from ninja import Body, Router
+
+from lathework.drawing.layout import WIDE
+from lathework.drawing.part_view import part_sheet
+from lathework.drawing.svg import sheet_svg
+from lathework.errors import InputError, InvalidDocument
+from lathework.present import plan_json
+from server.jobs import actions
+from server.jobs.models import Job
+from server.jobs.present import bench_screen, card_json, job_file, job_json
+from server.jobs.schemas import (
+    BenchOut,
+    ChangeIn,
+    EntryIn,
+    JobCard,
+    JobDocument,
+    JobOut,
+    PlanOut,
+    ReasonIn,
+    SeenIn,
+)
+from server.jobs.standing import Standing, plan_of, standing
+from server.logbook.readings import readings_csv
+from server.paper.setup_sheet import setup_sheet
+from server.site.problems import PROBLEMS, answer
+
+router = Router(tags=["jobs"], by_alias=True)
+
+
+def _document(document: JobDocument) -> dict[str, Any]:
+    return document.model_dump()
+
+
+@router.get("", response=list[JobCard])
+def list_jobs(request: HttpRequest) -> HttpResponse:
+    """Every job, last touched first."""
+    return answer([card_json(standing(job)) for job in Job.objects.prefetch_related("entries")])
+
+
+@router.post("", response={201: JobOut, **PROBLEMS})
+def start_job(request: HttpRequest, document: JobDocument) -> HttpResponse:
+    """Start a job."""
+    return answer(job_json(standing(actions.start_job(_document(document)))), 201)
+
+
+@router.post("/import", response={201: JobOut, **PROBLEMS})
+def import_job(request: HttpRequest, payload: Any = Body(...)) -> HttpResponse:
+    """Read a job file with its record; a wrong one changes nothing."""
+    if not isinstance(payload, dict):
+        raise InvalidDocument((InputError("wrong-type", "", "A job file is a JSON object."),))
+    return answer(job_json(standing(actions.import_job(payload))), 201)
+
+
+@router.post("/plan", response={200: PlanOut, **PROBLEMS})
+def plan(request: HttpRequest, document: JobDocument) -> HttpResponse:
+    """The plan of a document that is not stored: the answer to a keystroke."""
+    return answer(plan_json(plan_of(_document(document))))
+
+
+@router.get("/{job_id}", response={200: JobOut, **PROBLEMS})
+def read_job(request: HttpRequest, job_id: int) -> HttpResponse:
+    """One job with its plan."""
+    return answer(job_json(standing(actions.find_job(job_id))))
+
+
+@router.put("/{job_id}", response={200: JobOut, **PROBLEMS})
+def change_job(request: HttpRequest, job_id: int, payload: ChangeIn) -> HttpResponse:
+    """Replace a job's document."""
+    job = actions.change_job(job_id, _document(payload.document), payload.revision)
+    return answer(job_json(standing(job)))
+
+
+@router.get("/{job_id}/bench", response={200: BenchOut, **PROBLEMS})
+def read_bench(request: HttpRequest, job_id: int) -> HttpResponse:
+    """The bench screen as it stands."""
+    return answer(bench_screen(standing(actions.find_job(job_id))))
+
+
+_RECORD: dict[str, Callable[[int, EntryIn], Standing]] = {
+    "reading": lambda job, e: actions.record_reading(job, e.seen, e.reading),
+    "verdict": lambda job, e: actions.record_verdict(job, e.seen, e.verdict),
+    "setting": lambda job, e: actions.record_setting(job, e.seen),
+    "done": lambda job, e: actions.record_done(job, e.seen),
+    "again": lambda job, e: actions.record_again(job, e.seen, e.step),
+}
+
+
+@router.post("/{job_id}/entries", response={200: BenchOut, **PROBLEMS})
+def record(request: HttpRequest, job_id: int, payload: EntryIn) -> HttpResponse:
+    """Record one thing at the bench; the answer is the next screen."""
+    act = _RECORD.get(payload.kind)
+    if act is None:
+        return answer(bench_screen(actions.record_with_reason(job_id, payload.seen, payload.kind, payload.reason)))
+    return answer(bench_screen(act(job_id, payload)))
+
+
+@router.post("/{job_id}/undo", response={200: BenchOut, **PROBLEMS})
+def undo(request: HttpRequest, job_id: int, payload: SeenIn) -> HttpResponse:
+    """Take back the last entry."""
+    return answer(bench_screen(actions.undo_last(job_id, payload.seen)))
+
+
+@router.post("/{job_id}/hold", response={200: BenchOut, **PROBLEMS})
+def hold(request: HttpRequest, job_id: int, payload: ReasonIn) -> HttpResponse:
+    """Put the job aside."""
+    return answer(bench_screen(actions.hold_job(job_id, payload.reason)))
+
+
+@router.post("/{job_id}/release", response={200: BenchOut, **PROBLEMS})
+def release(request: HttpRequest, job_id: int) -> HttpResponse:
+    """Take the job up again."""
+    return answer(bench_screen(actions.release_job(job_id)))
+
+
+@router.post("/{job_id}/close", response={200: BenchOut, **PROBLEMS})
+def close(request: HttpRequest, job_id: int, payload: ReasonIn) -> HttpResponse:
+    """Close the job; without gauging or pieces it needs a reason."""
+    return answer(bench_screen(actions.close_job(job_id, payload.reason)))
+
+
+@router.post("/{job_id}/reopen", response={200: BenchOut, **PROBLEMS})
+def reopen(request: HttpRequest, job_id: int) -> HttpResponse:
+    """Open a closed job again."""
+    return answer(bench_screen(actions.reopen_job(job_id)))
+
+
+def _file(content: bytes | str, name: str, content_type: str) -> HttpResponse:
+    response = HttpResponse(content, content_type=content_type)
+    response["Content-Disposition"] = f'attachment; filename="{name}"'
+    return response
+
+
+@router.get("/{job_id}/job.json", response={200: dict[str, Any], **PROBLEMS})
+def job_as_file(request: HttpRequest, job_id: int) -> HttpResponse:
+    """The job as a version 1 file, with its record."""
+    content = orjson.dumps(job_file(actions.find_job(job_id)), option=orjson.OPT_INDENT_2)
+    return _file(content, f"job-{job_id}.json", "application/json")
+
+
+@router.get("/{job_id}/readings.csv", response={200: str, **PROBLEMS})
+def readings_as_csv(request: HttpRequest, job_id: int) -> HttpResponse:
+    """Everything recorded, as CSV."""
+    return _file(readings_csv(actions.find_job(job_id)), f"job-{job_id}-readings.csv", "text/csv; charset=utf-8")
+
+
+@router.get("/{job_id}/sheet.pdf", response={200: str, **PROBLEMS})
+def sheet_as_pdf(request: HttpRequest, job_id: int) -> HttpResponse:
+    """The set-up sheet."""
+    now = standing(actions.find_job(job_id))
+    return _file(setup_sheet(now.plan), f"job-{job_id}-sheet.pdf", "application/pdf")
+
+
+@router.get("/{job_id}/part.svg", response={200: str, **PROBLEMS})
+def part_as_svg(request: HttpRequest, job_id: int) -> HttpResponse:
+    """The part's drawing."""
+    now = standing(actions.find_job(job_id))
+    drawing = sheet_svg(part_sheet(now.plan, WIDE), now.plan.job.unit)
+    return _file(drawing, f"job-{job_id}-part.svg", "image/svg+xml")

@@ -1,0 +1,75 @@
+"""Stored jobs as the shapes the endpoints answer with."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from lathework.present import bench_json, plan_json
+from server.jobs.models import Entry, Job
+from server.jobs.standing import Standing
+
+Json = dict[str, Any]
+
+
+def card_json(now: Standing) -> Json:
+    """A job on the list."""
+    spec, bench = now.plan.job, now.bench
+    return {
+        "id": now.job.pk,
+        "title": spec.title,
+        "needed_by": spec.needed_by,
+        "thread": spec.part.thread.designation,
+        "material": spec.material.name,
+        "state": now.state,
+        "quantity": spec.quantity,
+        "good": bench.good,
+        "scrapped": bench.scrapped,
+        "piece": bench.piece,
+        "step_number": len(bench.done) + (0 if bench.finished else 1),
+        "step_count": len(now.plan.operations),
+        "next_step": bench.step.title if bench.step else "",
+        "held": now.job.held,
+        "closed": now.job.closed,
+        "changed_at": now.job.changed_at.isoformat(),
+    }
+
+
+def job_json(now: Standing) -> Json:
+    """A job with its document and plan."""
+    return card_json(now) | {
+        "revision": now.job.revision,
+        "seen": now.seen,
+        "document": now.job.document,
+        "plan": plan_json(now.plan),
+    }
+
+
+def bench_screen(now: Standing) -> Json:
+    """The bench screen of a job."""
+    return {
+        "id": now.job.pk,
+        "title": now.plan.job.title,
+        "unit": now.plan.job.unit,
+        "state": now.state,
+        "seen": now.seen,
+    } | bench_json(now.bench)
+
+
+def _entry_file(entry: Entry) -> Json:
+    out: Json = {"kind": entry.kind, "piece": entry.piece, "step": entry.step, "at": entry.at.isoformat()}
+    optional: Json = {
+        "value_mm": entry.value_mm,
+        "dialled_mm": entry.dialled_mm,
+        "word": entry.word,
+        "eighths": entry.eighths,
+        "text": entry.text,
+        "typed": entry.typed,
+    }
+    return out | {key: value for key, value in optional.items() if value not in (None, "")}
+
+
+def job_file(job: Job) -> Json:
+    """A job as a version 1 file, with what was recorded."""
+    live = [e for e in job.entries.all() if e.undone_at is None]
+    record = {"entries": [_entry_file(e) for e in live], "held": job.held, "closed": job.closed}
+    return job.document | {"record": record}

@@ -1,0 +1,229 @@
+"""What the jobs endpoints take and give. Lengths come as text; the core reads them."""
+
+from __future__ import annotations
+
+from typing import Literal
+
+from ninja import Field, Schema
+from pydantic import ConfigDict
+
+from server.site.schemas import CautionOut, FigureOut, OperationOut, SheetOut, Shown, ThreadOut
+
+
+class Strict(Schema):
+    """Refuses fields it does not know: a misspelt one must not vanish."""
+
+    model_config = ConfigDict(extra="forbid")
+
+
+class PartIn(Strict):
+    """The part, as typed."""
+
+    kind: str
+    thread: str
+    stock_diameter: str
+    thread_length: str
+    overall_length: str
+    shank_diameter: str = ""
+    shank_length: str = ""
+
+
+class MethodIn(Strict):
+    """The schools chosen."""
+
+    blank_school: str
+    blank_fraction: str = ""
+    finish: str
+    drive: str
+
+
+class SetupIn(Strict):
+    """The lathe and its blades."""
+
+    dial: str
+    groove_blade: str
+    groove_edge: str = "left"
+    parting_blade: str
+    parting_edge: str = "left"
+
+
+class JobDocument(Strict):
+    """A version 1 job document, as typed; docs/formats/job-1.schema.json says what the core accepts."""
+
+    format: str = "conch-job"
+    version: int = 1
+    title: str
+    needed_by: str = ""
+    fits: str = ""
+    quantity: int | str
+    unit: str
+    material: str
+    pressure: bool = False
+    part: PartIn
+    method: MethodIn
+    setup: SetupIn
+    notes: str = ""
+
+
+class ChangeIn(Strict):
+    """A changed document, and the revision it was made from."""
+
+    document: JobDocument
+    revision: int
+
+
+class EntryIn(Strict):
+    """One thing to record; `seen` is how many entries the screen had when it was typed."""
+
+    seen: int
+    kind: Literal["reading", "verdict", "setting", "done", "accept", "scrap", "again", "note"]
+    reading: str = Field("", max_length=200)
+    verdict: str = ""
+    reason: str = ""
+    step: str = ""
+
+
+class SeenIn(Strict):
+    """How many entries the screen had."""
+
+    seen: int
+
+
+class ReasonIn(Strict):
+    """A reason in words."""
+
+    reason: str = ""
+
+
+class BlankOut(Schema):
+    """One school's blank."""
+
+    school: Literal["nominal", "pitch-fraction", "mid-limits"]
+    name: str
+    figure: FigureOut
+    within_class: bool
+    verdict: str
+
+
+class NoticeOut(Schema):
+    """A remark on the job, by field."""
+
+    code: str
+    field: str
+    text: str
+
+
+class PlanOut(Schema):
+    """A plan with its drawing."""
+
+    thread: ThreadOut
+    quantity: int
+    unit: Literal["in", "mm"]
+    operations: list[OperationOut]
+    blanks: list[BlankOut]
+    notices: list[NoticeOut]
+    cautions: list[CautionOut]
+    drawing: SheetOut
+
+
+JobState = Literal["planned", "on the bench", "held", "finished", "closed"]
+
+
+class JobCard(Schema):
+    """A job on the list: what it is, where it stands, what is next."""
+
+    id: int
+    title: str
+    needed_by: str
+    thread: str
+    material: str
+    state: JobState
+    quantity: int
+    good: int
+    scrapped: int
+    piece: int
+    step_number: int
+    step_count: int
+    next_step: str
+    held: str
+    closed: str
+    changed_at: str
+
+
+class JobOut(JobCard):
+    """A job with its document and plan."""
+
+    revision: int
+    seen: int
+    document: JobDocument
+    plan: PlanOut
+
+
+class StepState(Schema):
+    """A step of the piece in hand."""
+
+    key: str
+    title: str
+    state: Literal["done", "now", "to do"]
+
+
+class CutOut(Schema):
+    """The next cut."""
+
+    state: Literal["first", "rough", "finish", "on-size", "under-size"]
+    dial: FigureOut | None
+    left: FigureOut
+    ratio: FigureOut
+    expect: FigureOut | None
+    give_or_take: FigureOut | None
+
+
+class ReadingOut(Schema):
+    """A reading with the pass before it."""
+
+    reading: Shown
+    dialled: Shown | None
+    came_off: Shown | None
+
+
+class VerdictOut(Schema):
+    """What the nut said."""
+
+    code: str
+    words: str
+    passes: bool
+
+
+class AdviceOut(Schema):
+    """What to do with the die."""
+
+    move: Literal["close", "open", "leave"]
+    order: str
+    recut: bool
+    eighths: FigureOut | None
+
+
+class BenchOut(Schema):
+    """The bench screen."""
+
+    id: int
+    title: str
+    unit: Literal["in", "mm"]
+    state: JobState
+    seen: int
+    piece: int
+    good: int
+    scrapped: int
+    quantity: int
+    finished: bool
+    gauged_pieces: int
+    steps: list[StepState]
+    step: OperationOut | None
+    cut: CutOut | None
+    readings: list[ReadingOut]
+    hindrance: str
+    verdict: VerdictOut | None
+    adjusted: bool
+    advice: AdviceOut | None
+    opened_eighths: float
+    drawing: SheetOut

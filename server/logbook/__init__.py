@@ -1,0 +1,1 @@
+"""Everything recorded, searched and exported."""

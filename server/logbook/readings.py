@@ -1,0 +1,40 @@
+"""Everything recorded for a job as CSV."""
+
+from __future__ import annotations
+
+import csv
+import io
+
+from lathework.units import convert
+from server.jobs.models import Job
+
+COLUMNS = (
+    "at", "job", "thread", "piece", "step", "kind", "typed", "reading_mm", "reading_in", "dialled_mm", "word", "eighths", "text",
+)  # fmt: skip
+_FORMULA_STARTS = ("=", "+", "-", "@", "\t", "\r")
+
+
+def _safe(text: str) -> str:
+    """Keeps a spreadsheet from running text that a person typed as a formula."""
+    return f"'{text}" if text.startswith(_FORMULA_STARTS) else text
+
+
+def readings_csv(job: Job) -> str:
+    """The live entries of `job`, oldest first; diameters in millimetres and inches."""
+    out = io.StringIO()
+    writer = csv.writer(out, lineterminator="\r\n")
+    writer.writerow(COLUMNS)
+    for entry in job.entries.all():
+        if entry.undone_at is not None:
+            continue
+        mm = entry.value_mm
+        writer.writerow(
+            [
+                entry.at.isoformat(), _safe(job.title), job.thread, entry.piece, entry.step, entry.kind, _safe(entry.typed),
+                "" if mm is None else f"{mm:.4f}",
+                "" if mm is None else f"{convert(mm, 'mm', 'in'):.5f}",
+                "" if entry.dialled_mm is None else f"{entry.dialled_mm:.4f}",
+                entry.word, "" if entry.eighths is None else f"{entry.eighths:g}", _safe(entry.text),
+            ]
+        )  # fmt: skip
+    return out.getvalue()

@@ -1,0 +1,1 @@
+"""The set-up sheet as PDF."""

@@ -1,0 +1,126 @@
+"""The set-up sheet: one page a person reads at arm's length, in black and white."""
+
+from __future__ import annotations
+
+from io import BytesIO
+from xml.sax.saxutils import escape
+
+from reportlab.lib.pagesizes import A4
+from reportlab.lib.styles import ParagraphStyle
+from reportlab.lib.units import mm
+from reportlab.platypus import Flowable, KeepTogether, Paragraph, SimpleDocTemplate, Spacer, Table
+
+from lathework.drawing.layout import WIDE
+from lathework.drawing.part_view import part_sheet
+from lathework.drawing.shapes import Role, Sheet
+from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan
+from lathework.present import headline_text, sentence_text
+from lathework.units import LengthUnit
+from server.paper.fonts import BOLD, FIGURES, WORDS, fonts
+
+_MARGIN = 14 * mm
+_WEIGHT: dict[Role, float] = {"outline": 1.3, "edge": 1.0, "chuck": 1.0, "jaw": 1.0, "hatch": 0.25}
+_FILLED: tuple[Role, ...] = ("part", "chuck", "jaw")
+_TITLE = ParagraphStyle("title", fontName=BOLD, fontSize=20, leading=24)
+_LINE = ParagraphStyle("line", fontName=WORDS, fontSize=11, leading=15)
+_STEP = ParagraphStyle("step", fontName=BOLD, fontSize=13, leading=16)
+_DO = ParagraphStyle("do", fontName=WORDS, fontSize=12, leading=15.5)
+_CARE = ParagraphStyle("care", fontName=WORDS, fontSize=10, leading=13, leftIndent=6)
+_KEY = ParagraphStyle("key", fontName=FIGURES, fontSize=15, leading=18, alignment=2)
+
+
+class PartDrawing(Flowable):
+    """The part's sheet, scaled to the page."""
+
+    def __init__(self, sheet: Sheet, unit: LengthUnit, width: float) -> None:
+        super().__init__()
+        self.sheet, self.unit, self.ratio = sheet, unit, width / sheet.width
+        self.width, self.height = width, sheet.height * self.ratio
+
+    def draw(self) -> None:
+        """Draw every path and label that belongs to no single step."""
+        canvas = self.canv
+        canvas.saveState()
+        canvas.translate(0, self.height)
+        canvas.scale(self.ratio, self.ratio)
+        for path in self.sheet.paths:
+            if path.step:
+                continue
+            canvas.setLineWidth(_WEIGHT.get(path.role, 0.5) / self.ratio)
+            canvas.setDash([5, 4] if path.role == "ghost" else [16, 4, 3, 4] if path.role == "centre" else [])
+            canvas.setFillGray(0 if path.role == "arrow" else 1)
+            for line in path.lines:
+                shape = canvas.beginPath()
+                shape.moveTo(line[0][0], -line[0][1])
+                for x, y in line[1:]:
+                    shape.lineTo(x, -y)
+                if path.closed:
+                    shape.close()
+                filled = path.role in _FILLED or path.role == "arrow"
+                canvas.drawPath(shape, stroke=0 if path.role in ("part", "arrow") else 1, fill=1 if filled else 0)
+        self._labels()
+        canvas.restoreState()
+
+    def _labels(self) -> None:
+        canvas, size = self.canv, 9.5 / self.ratio
+        canvas.setFillGray(0)
+        canvas.setFont(FIGURES, size)
+        put = {"start": canvas.drawString, "middle": canvas.drawCentredString, "end": canvas.drawRightString}
+        for label in self.sheet.labels:
+            if label.step:
+                continue
+            text = label.inch if self.unit == "in" else label.mm
+            width = canvas.stringWidth(text, FIGURES, size)
+            left = {"start": label.x, "middle": label.x - width / 2, "end": label.x - width}[label.anchor]
+            canvas.setFillGray(1)
+            canvas.rect(left - 2, -label.y - 3, width + 4, size + 1, stroke=0, fill=1)
+            canvas.setFillGray(0)
+            put[label.anchor](label.x, -label.y, text)
+
+
+def _paragraph(text: str, style: ParagraphStyle) -> Paragraph:
+    return Paragraph(escape(text), style)
+
+
+def _step(number: int, operation: Operation, unit: LengthUnit, width: float) -> Flowable:
+    says: list[Flowable] = [
+        _paragraph(f"{number}  {operation.title}", _STEP),
+        _paragraph(sentence_text(operation, unit), _DO),
+    ]
+    says += [_paragraph(f"Care: {c.do}", _CARE) for c in operation.cautions]
+    says += [_paragraph(note, _CARE) for note in operation.notes]
+    row = [[_square(), says, _paragraph(headline_text(operation, unit), _KEY)]]
+    style = [("VALIGN", (0, 0), (-1, -1), "TOP"), ("LINEBELOW", (0, 0), (-1, -1), 0.4, "#000000")]
+    return KeepTogether(Table(row, colWidths=[9 * mm, width - 9 * mm - 44 * mm, 44 * mm], style=style))
+
+
+def _square() -> Flowable:
+    return Table([[""]], colWidths=[5.5 * mm], rowHeights=[5.5 * mm], style=[("BOX", (0, 0), (-1, -1), 1.1, "#000000")])
+
+
+def setup_sheet(plan: Plan) -> bytes:
+    """The set-up sheet of `plan` as PDF bytes, lengths in the job's own unit."""
+    fonts()
+    job, unit = plan.job, plan.job.unit
+    out = BytesIO()
+    page = SimpleDocTemplate(
+        out, pagesize=A4, leftMargin=_MARGIN, rightMargin=_MARGIN, topMargin=_MARGIN, bottomMargin=_MARGIN,
+        title=f"Set-up sheet: {job.title}", author="Conch",
+    )  # fmt: skip
+    setup = job.setup
+    facts = (
+        f"{job.quantity} pieces · {job.part.thread.designation} · {job.material.name} · bar {job.part.stock_diameter.typed} · "
+        f"{setup.dial} dial · groove blade {setup.groove_blade.typed} ({setup.groove_edge} edge) · "
+        f"parting blade {setup.parting_blade.typed} ({setup.parting_edge} edge) · lengths in {unit}"
+    )
+    story: list[Flowable] = [_paragraph(job.title, _TITLE), Spacer(1, 4), _paragraph(facts, _LINE)]
+    if job.needed_by or job.fits:
+        story.append(_paragraph(f"For: {job.needed_by or 'not said'}. Fits: {job.fits or 'not said'}.", _LINE))
+    story += [_paragraph(f"Care: {c.do}", _LINE) for c in plan.cautions]
+    story += [Spacer(1, 6), PartDrawing(part_sheet(plan, WIDE), unit, page.width), Spacer(1, 6)]
+    story += [_step(n, o, unit, page.width) for n, o in enumerate(plan.operations, 1)]
+    if job.notes:
+        story += [Spacer(1, 6), _paragraph(job.notes, _LINE)]
+    page.build(story)
+    return out.getvalue()

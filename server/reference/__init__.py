@@ -1,0 +1,1 @@
+"""Threads and choices: nothing stored."""

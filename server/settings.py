@@ -1,0 +1,92 @@
+"""Django settings. Everything that differs between installations comes from CONCH_* variables."""
+
+from __future__ import annotations
+
+import os
+import secrets
+from pathlib import Path
+
+from csp.constants import NONCE, NONE, SELF
+
+ROOT = Path(__file__).resolve().parent.parent
+DATA = Path(os.environ.get("CONCH_DATA", ROOT / ".conch" / "data"))
+BUILT_PAGE = Path(os.environ.get("CONCH_WEB", ROOT / "web" / "dist"))
+
+
+def _secret_key() -> str:
+    """A key of this installation's own, made on the first start."""
+    file = DATA / "secret-key"
+    if not file.exists():
+        DATA.mkdir(parents=True, exist_ok=True)
+        file.touch(mode=0o600)
+        file.write_text(secrets.token_urlsafe(48), encoding="ascii")
+    return file.read_text(encoding="ascii")
+
+
+SECRET_KEY = _secret_key()
+DEBUG = False
+ALLOWED_HOSTS = ["127.0.0.1", "localhost", "[::1]"]
+INSTALLED_APPS = ["django.contrib.staticfiles", "csp", "server.jobs"]
+MIDDLEWARE = [
+    "django.middleware.security.SecurityMiddleware",
+    "whitenoise.middleware.WhiteNoiseMiddleware",
+    "csp.middleware.CSPMiddleware",
+    "django.middleware.common.CommonMiddleware",
+    "server.site.csrf.ApiCsrfMiddleware",
+    "django.middleware.clickjacking.XFrameOptionsMiddleware",
+]
+ROOT_URLCONF = "server.urls"
+WSGI_APPLICATION = "server.wsgi.application"
+TEMPLATES = [
+    {
+        "BACKEND": "django.template.backends.django.DjangoTemplates",
+        "DIRS": [BUILT_PAGE],
+        "OPTIONS": {"context_processors": ["django.template.context_processors.request"]},
+    }
+]
+DATABASES = {
+    "default": {
+        "ENGINE": "server.site.sqlite",
+        "NAME": DATA / "conch.sqlite3",
+        "CONN_MAX_AGE": None,
+        "OPTIONS": {
+            "timeout": 20,
+            "transaction_mode": "IMMEDIATE",
+            "init_command": "PRAGMA journal_mode=WAL; PRAGMA synchronous=NORMAL;",
+        },
+        "TEST": {"NAME": DATA / "test.sqlite3"},
+    }
+}
+DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
+USE_TZ = True
+TIME_ZONE = "UTC"
+STATIC_URL = "/static/"
+STATIC_ROOT = BUILT_PAGE
+WHITENOISE_KEEP_ONLY_HASHED_FILES = False
+TEST_RUNNER = "django.test.runner.DiscoverRunner"
+
+CSRF_FAILURE_VIEW = "server.site.problems.csrf_failure"
+CSRF_COOKIE_SAMESITE = "Strict"
+X_FRAME_OPTIONS = "DENY"
+SECURE_REFERRER_POLICY = "no-referrer"
+DATA_UPLOAD_MAX_MEMORY_SIZE = 8 * 1024 * 1024
+CONTENT_SECURITY_POLICY = {
+    "DIRECTIVES": {
+        "default-src": [NONE],
+        "script-src": [SELF, NONCE],
+        "style-src": [SELF, NONCE],
+        "font-src": [SELF],
+        "img-src": [SELF, "data:"],
+        "connect-src": [SELF],
+        "base-uri": [NONE],
+        "form-action": [SELF],
+        "frame-ancestors": [NONE],
+        "object-src": [NONE],
+    }
+}
+LOGGING = {
+    "version": 1,
+    "disable_existing_loggers": False,
+    "handlers": {"console": {"class": "logging.StreamHandler"}},
+    "root": {"handlers": ["console"], "level": os.environ.get("CONCH_LOG", "WARNING")},
+}

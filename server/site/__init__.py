@@ -1,0 +1,1 @@
+"""What every endpoint shares: the page, errors, CSRF, the database backend."""

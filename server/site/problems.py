@@ -1,0 +1,113 @@
+"""Errors of every kind as HTTP problem details with the field's path: the only place that knows status codes."""
+
+from __future__ import annotations
+
+from typing import Any
+
+import orjson
+from django.http import Http404, HttpRequest, HttpResponse
+from ninja import NinjaAPI, Schema
+from ninja.errors import HttpError, ValidationError
+
+from lathework.errors import InputError, InvalidDocument
+from lathework.present import error_json
+
+
+class FieldError(Schema):
+    """What is wrong with one field, and what may be typed instead."""
+
+    code: str
+    field: str
+    message: str
+    choices: list[str]
+
+
+class Problem(Schema):
+    """Problem details (RFC 9457) with the errors of the fields."""
+
+    title: str
+    status: int
+    code: str
+    detail: str
+    errors: list[FieldError]
+
+
+class Conflict(Exception):
+    """The stored state moved on since the person's screen was drawn."""
+
+
+class Refused(Exception):
+    """The request makes sense, but not now: what must be done first is in the message."""
+
+    def __init__(self, error: InputError) -> None:
+        super().__init__(error.message)
+        self.error = error
+
+
+#: Declared by every endpoint that can fail.
+PROBLEMS = {400: Problem, 403: Problem, 404: Problem, 409: Problem, 422: Problem}
+
+
+def problem(status: int, code: str, detail: str, errors: list[dict[str, Any]] | None = None) -> HttpResponse:
+    """One problem answer."""
+    titles = {400: "Unreadable request", 403: "Not allowed", 404: "Not found", 409: "Not now", 422: "Check the fields"}
+    body = {
+        "title": titles.get(status, "Error"),
+        "status": status,
+        "code": code,
+        "detail": detail,
+        "errors": errors or [],
+    }
+    return HttpResponse(orjson.dumps(body), status=status, content_type="application/problem+json")
+
+
+def answer(data: object, status: int = 200) -> HttpResponse:
+    """A plain answer, serialised once; its shape is that of the endpoint's declared schema."""
+    return HttpResponse(orjson.dumps(data), status=status, content_type="application/json")
+
+
+def csrf_failure(request: HttpRequest, reason: str = "") -> HttpResponse:
+    """A request without this site's own token."""
+    return problem(403, "csrf", "This request did not come from the page. Reload it and try again.")
+
+
+def _field(location: tuple[Any, ...]) -> str:
+    """The path of a field from where the framework found it: ("body", "document", "title") is "title"."""
+    skipped = {"body", "query", "path", "document", "payload"}
+    return ".".join(str(part) for part in location if part not in skipped)
+
+
+def register_problems(api: NinjaAPI) -> None:
+    """Map the families of errors to answers."""
+
+    @api.exception_handler(InputError)
+    def _input(request: HttpRequest, error: InputError) -> HttpResponse:
+        return problem(422, error.code, error.message, [error_json(error)])
+
+    @api.exception_handler(InvalidDocument)
+    def _document(request: HttpRequest, error: InvalidDocument) -> HttpResponse:
+        first = error.errors[0]
+        return problem(422, first.code, first.message, [error_json(e) for e in error.errors])
+
+    @api.exception_handler(ValidationError)
+    def _validation(request: HttpRequest, error: ValidationError) -> HttpResponse:
+        errors = [
+            {"code": e["type"], "field": _field(e["loc"]), "message": e["msg"], "choices": []} for e in error.errors
+        ]
+        return problem(422, "invalid", "The request does not have the expected shape.", errors)
+
+    @api.exception_handler(HttpError)
+    def _http(request: HttpRequest, error: HttpError) -> HttpResponse:
+        return problem(error.status_code, "unreadable", str(error))
+
+    @api.exception_handler(Http404)
+    def _missing(request: HttpRequest, error: Http404) -> HttpResponse:
+        return problem(404, "not-found", "There is no such job here.")
+
+    @api.exception_handler(Conflict)
+    def _conflict(request: HttpRequest, error: Conflict) -> HttpResponse:
+        return problem(409, "moved-on", str(error))
+
+    @api.exception_handler(Refused)
+    def _refused(request: HttpRequest, error: Refused) -> HttpResponse:
+        return problem(409, error.error.code, error.error.message, [error_json(error.error)])

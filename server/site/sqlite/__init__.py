@@ -1,0 +1,1 @@
+"""SQLite in WAL mode, cloned whole for parallel test runs."""

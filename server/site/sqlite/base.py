@@ -1,0 +1,27 @@
+"""Django's SQLite backend, with test clones that hold what the write-ahead log still keeps."""
+
+from __future__ import annotations
+
+from pathlib import Path
+from typing import Any
+
+from django.db.backends.sqlite3 import base
+from django.db.backends.sqlite3.creation import DatabaseCreation as SqliteCreation
+
+
+class DatabaseCreation(SqliteCreation):
+    """Checkpoints before Django copies the main file, and drops stale side files of the copy."""
+
+    def _clone_test_db(self, suffix: str, verbosity: int, keepdb: bool = False) -> None:
+        with self.connection.cursor() as cursor:
+            cursor.execute("PRAGMA wal_checkpoint(TRUNCATE)")
+        clone = self.get_test_db_clone_settings(suffix)["NAME"]
+        for side in ("-wal", "-shm"):
+            Path(f"{clone}{side}").unlink(missing_ok=True)
+        super()._clone_test_db(suffix, verbosity, keepdb)
+
+
+class DatabaseWrapper(base.DatabaseWrapper):
+    """The stock wrapper with the clone above."""
+
+    creation_class: Any = DatabaseCreation
