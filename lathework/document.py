@@ -13,14 +13,17 @@ from lathework.errors import InputError, InvalidDocument
 from lathework.lengths import Length, Span, read_length, within
 from lathework.part import DRIVES, EDGES, FINISHES, PART_KINDS, Job, Method, Part, Setup
 from lathework.rules.blank import SCHOOLS
-from lathework.rules.materials import materials
+from lathework.rules.materials import Material, materials
 from lathework.rules.turning import DIALS
 from lathework.threads.designation import read_designation
 from lathework.threads.thread import Thread
 from lathework.units import LENGTH_UNITS
 
 FORMAT, VERSION = "conch-job", 1
-KEYS = ("format", "version", "title", "needed_by", "fits", "quantity", "unit", "material", "pressure", "part", "method", "setup", "notes", "record")  # fmt: skip
+KEYS = (
+    *("format", "version", "title", "needed_by", "fits", "quantity", "unit", "material", "pressure"),
+    *("part", "method", "setup", "notes", "record"),
+)
 PART_KEYS = ("kind", "thread", "stock_diameter", "thread_length", "overall_length", "shank_diameter", "shank_length")
 METHOD_KEYS = ("blank_school", "blank_fraction", "finish", "drive")
 SETUP_KEYS = ("dial", "groove_blade", "groove_edge", "parting_blade", "parting_edge")
@@ -50,7 +53,9 @@ class Reader:
             return
         for key in value:
             if key not in keys:
-                self.fail("unknown-field", f"{name}.{key}".strip("."), f"There is no field “{str(key)[:40]}” here.", keys)
+                self.fail(
+                    "unknown-field", f"{name}.{key}".strip("."), f"There is no field “{str(key)[:40]}” here.", keys
+                )
 
     def raw(self, field: str) -> Any:
         """The value at a dotted path, or None."""
@@ -125,7 +130,11 @@ class Reader:
         except ValueError:
             value = float("nan")
         if not LOWEST_FRACTION <= value <= HIGHEST_FRACTION:
-            self.fail("out-of-range", field, f"A share of the pitch from {LOWEST_FRACTION} to {HIGHEST_FRACTION}, such as 0.10.")
+            self.fail(
+                "out-of-range",
+                field,
+                f"A share of the pitch from {LOWEST_FRACTION} to {HIGHEST_FRACTION}, such as 0.10.",
+            )
             return default
         return value
 
@@ -167,17 +176,36 @@ def _check_part(reader: Reader, part: Part) -> None:
     body, body_field = part.stock_diameter, "part.stock_diameter"
     if part.shank_diameter is not None and part.shank_length is not None:
         if part.shank_diameter.mm >= part.stock_diameter.mm:
-            reader.fail("does-not-fit", "part.shank_diameter", "The shank must be smaller than the bar, or there is no head.")
+            reader.fail(
+                "does-not-fit", "part.shank_diameter", "The shank must be smaller than the bar, or there is no head."
+            )
         if not part.thread_length.mm <= part.shank_length.mm < part.overall_length.mm:
-            reader.fail("does-not-fit", "part.shank_length", "The head begins behind the thread and before the parted end.")
+            reader.fail(
+                "does-not-fit", "part.shank_length", "The head begins behind the thread and before the parted end."
+            )
         body, body_field = part.shank_diameter, "part.shank_diameter"
     elif part.thread_length.mm >= part.overall_length.mm:
         reader.fail("does-not-fit", "part.thread_length", "The thread must be shorter than the part.")
     if part.thread.major_mm > body.mm * 1.0001:
         need = f"{part.thread.major:.4g} {part.thread.unit}"
-        reader.fail("does-not-fit", body_field, f"{part.thread.designation} measures {need} across the crests: this is too small.")
+        reader.fail(
+            "does-not-fit",
+            body_field,
+            f"{part.thread.designation} measures {need} across the crests: this is too small.",
+        )
     if part.thread_length.mm < 4 * part.thread.pitch_mm:
-        reader.fail("does-not-fit", "part.thread_length", "Shorter than four threads: the die's lead alone takes three.")
+        reader.fail(
+            "does-not-fit", "part.thread_length", "Shorter than four threads: the die's lead alone takes three."
+        )
+
+
+def _method(reader: Reader, metal: Material) -> Method:
+    return Method(
+        blank_school=reader.choice("method.blank_school", SCHOOLS),  # type: ignore[arg-type]  # checked by choice
+        blank_fraction=reader.fraction("method.blank_fraction", metal.blank_fraction),
+        finish=reader.choice("method.finish", FINISHES),  # type: ignore[arg-type]  # checked by choice
+        drive=reader.choice("method.drive", DRIVES),  # type: ignore[arg-type]  # checked by choice
+    )
 
 
 def read_document(document: object) -> Job:
@@ -190,25 +218,20 @@ def read_document(document: object) -> Job:
     metal = materials()[reader.choice("material", tuple(materials()))]
     part = _part(reader)
     blade, parting = reader.length("setup.groove_blade", BLADE), reader.length("setup.parting_blade", BLADE)
-    job = dict(
-        title=reader.text("title", required=True),
-        needed_by=reader.text("needed_by"),
-        fits=reader.text("fits"),
-        quantity=reader.whole("quantity", 1, MOST_PIECES),
-        unit=unit,
-        material=metal,
-        pressure=reader.flag("pressure"),
-        method=Method(
-            blank_school=reader.choice("method.blank_school", SCHOOLS),  # type: ignore[arg-type]  # checked by choice
-            blank_fraction=reader.fraction("method.blank_fraction", metal.blank_fraction),
-            finish=reader.choice("method.finish", FINISHES),  # type: ignore[arg-type]  # checked by choice
-            drive=reader.choice("method.drive", DRIVES),  # type: ignore[arg-type]  # checked by choice
-        ),
-        notes=reader.text("notes", longest=LONGEST_NOTE),
-    )
+    head: dict[str, Any] = {
+        "title": reader.text("title", required=True),
+        "needed_by": reader.text("needed_by"),
+        "fits": reader.text("fits"),
+        "quantity": reader.whole("quantity", 1, MOST_PIECES),
+        "unit": unit,
+        "material": metal,
+        "pressure": reader.flag("pressure"),
+        "method": _method(reader, metal),
+        "notes": reader.text("notes", longest=LONGEST_NOTE),
+    }
     dial = reader.choice("setup.dial", DIALS)
     edges = [reader.choice(f"setup.{name}", EDGES, "left") for name in ("groove_edge", "parting_edge")]
     if reader.errors or part is None or blade is None or parting is None:
         raise InvalidDocument(tuple(reader.errors))
     setup = Setup(dial, blade, edges[0], parting, edges[1])  # type: ignore[arg-type]  # checked by choice
-    return Job(part=part, setup=setup, **job)  # type: ignore[arg-type]  # the dict holds just these fields
+    return Job(part=part, setup=setup, **head)

@@ -16,6 +16,15 @@ class Source:
     title: str = ""
 
 
+def counted(number: float, one: str) -> str:
+    """The unit of a count, singular for one.
+
+    >>> counted(1, "turn"), counted(17, "turn")
+    ('turn', 'turns')
+    """
+    return one if number == 1 else f"{one}s"
+
+
 PRACTICE = Source("practice", "workshop practice")
 GEOMETRY = Source("handbook", "plane geometry")
 AS_TYPED = Source("practice", "as you entered it")

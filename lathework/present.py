@@ -192,14 +192,20 @@ def sheet_json(sheet: Sheet) -> Json:
         "width": sheet.width,
         "height": sheet.height,
         "title": sheet.title,
-        "paths": [
-            {"role": p.role, "d": path_data(p.lines, closed=p.closed), "step": p.step} for p in sheet.paths
-        ],
+        "paths": [{"role": p.role, "d": path_data(p.lines, closed=p.closed), "step": p.step} for p in sheet.paths],
         "labels": [
-            {"x": round(v.x, 1), "y": round(v.y, 1), "in": v.inch, "mm": v.mm, "anchor": v.anchor, "field": v.field, "step": v.step}
+            {
+                "x": round(v.x, 1),
+                "y": round(v.y, 1),
+                "in": v.inch,
+                "mm": v.mm,
+                "anchor": v.anchor,
+                "field": v.field,
+                "step": v.step,
+            }
             for v in sheet.labels
         ],
-    }  # fmt: skip
+    }
 
 
 def operation_json(operation: Operation) -> Json:

@@ -94,7 +94,9 @@ def read_record(value: object) -> Record:
     if value is None:
         return Record((), "", "")
     if not isinstance(value, Mapping) or any(key not in RECORD_KEYS for key in value):
-        raise InvalidDocument((InputError("wrong-type", "record", f"record holds {', '.join(RECORD_KEYS)}.", RECORD_KEYS),))
+        raise InvalidDocument(
+            (InputError("wrong-type", "record", f"record holds {', '.join(RECORD_KEYS)}.", RECORD_KEYS),)
+        )
     entries = value.get("entries", [])
     if not isinstance(entries, list) or len(entries) > _MOST_ENTRIES:
         raise InvalidDocument((InputError("wrong-type", "record.entries", "entries is a list."),))

@@ -16,7 +16,10 @@ _GAP = 6.0
 
 
 def _both(length: Length, *, fine: bool) -> tuple[str, str]:
-    return (show_length(length.value, length.unit, "in", fine=fine), show_length(length.value, length.unit, "mm", fine=fine))
+    return (
+        show_length(length.value, length.unit, "in", fine=fine),
+        show_length(length.value, length.unit, "mm", fine=fine),
+    )
 
 
 def _arrow(tip: float, y: float, *, toward_right: bool) -> Line:
@@ -63,7 +66,11 @@ def _step_labels(layout: Layout, operations: Iterable[Operation]) -> list[Label]
     for operation in operations:
         if operation.cut is None:
             continue
-        words = operation.tool if not operation.edge or operation.key in ("thread", "finish") else f"{operation.tool}, {operation.edge}"
+        words = (
+            operation.tool
+            if not operation.edge or operation.key in ("thread", "finish")
+            else f"{operation.tool}, {operation.edge}"
+        )
         x = layout.x(operation.cut.left_mm) + 44
         room = layout.frame.width - x
         anchor, at = ("start", x) if room > CHAR * len(words) else ("end", layout.x(operation.cut.left_mm) - 8)
@@ -93,9 +100,13 @@ def dimensions(layout: Layout, work: Work, operations: Iterable[Operation]) -> t
         )  # fmt: skip
         body_from = part.shank_length.mm
     labels.append(
-        _diameter(layout, from_mm=body_from, to_mm=end, length=part.stock_diameter, field="part.stock_diameter", words=" bar")
+        _diameter(
+            layout, from_mm=body_from, to_mm=end, length=part.stock_diameter, field="part.stock_diameter", words=" bar"
+        )
     )
     name = part.thread.designation
-    labels.append(Label(layout.face_x + 12, layout.top(part.thread.major_mm) - 2, name, name, anchor="start", field="part.thread"))
+    labels.append(
+        Label(layout.face_x + 12, layout.top(part.thread.major_mm) - 2, name, name, anchor="start", field="part.thread")
+    )
     labels.append(Label(layout.face_x + 12, layout.bottom(part.thread.major_mm) + 12, "Z 0", "Z 0", anchor="start"))
     return paths, [*labels, *_step_labels(layout, operations)]

@@ -63,4 +63,3 @@ def lay_out(work: Work, frame: Frame) -> Layout:
     face = frame.chuck + work.stick_out_mm * scale
     spare = along - work.stick_out_mm * scale
     return Layout(frame, scale, face + spare / 2, frame.top + across / 2)
-

@@ -108,6 +108,7 @@ def _body(layout: Layout, work: Work) -> list[Path]:
     )
     return [
         Path("part", (rest,), closed=True),
+        Path("edge", (rest,), closed=True),
         Path("ghost", (ghost, kerf), closed=True),
         Path("part", (profile + tuple(reversed(under)),), closed=True),
         Path("outline", (profile, under)),

@@ -8,8 +8,20 @@ from typing import Literal
 Point = tuple[float, float]
 Line = tuple[Point, ...]
 Role = Literal[
-    "outline", "edge", "thread", "centre", "hatch", "chuck", "jaw", "ghost", "dimension", "arrow", "removal", "tool", "part"
-]  # fmt: skip
+    "outline",
+    "edge",
+    "thread",
+    "centre",
+    "hatch",
+    "chuck",
+    "jaw",
+    "ghost",
+    "dimension",
+    "arrow",
+    "removal",
+    "tool",
+    "part",
+]
 
 
 @dataclass(frozen=True, slots=True)

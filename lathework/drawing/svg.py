@@ -31,7 +31,7 @@ def path_data(lines: tuple[Line, ...], *, closed: bool) -> str:
     'M0.0 0.0L1.2 2.0Z'
     """
     end = "Z" if closed else ""
-    return "".join(["M" + "L".join(["%.1f %.1f" % point for point in line]) + end for line in lines])
+    return "".join(["M" + "L".join([f"{x:.1f} {y:.1f}" for x, y in line]) + end for line in lines])
 
 
 def _path(path: Path) -> str:
@@ -51,7 +51,8 @@ def sheet_svg(sheet: Sheet, unit: LengthUnit) -> str:
     return "\n".join(
         [
             '<?xml version="1.0" encoding="UTF-8"?>',
-            f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {size}" role="img" aria-label={quoteattr(sheet.title)} '
+            f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {size}" role="img" '
+            f"aria-label={quoteattr(sheet.title)} "
             'font-family="monospace" font-size="14">',
             f"<title>{escape(sheet.title)}; lengths in {unit}</title>",
             *paths,

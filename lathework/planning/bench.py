@@ -181,7 +181,9 @@ def reading_entry(now: Bench, length: Length) -> Entry:
     within(length, Span("A reading here", step.target.aim_mm / 2, step.start_mm * 1.05 + 0.2), "reading")
     last = now.readings[-1].value_mm if now.readings else None
     if last is not None and length.mm > last + _GROWN_MM:
-        raise InputError("grew", "reading", "That is larger than the last reading: metal does not come back. Measure again.")
+        raise InputError(
+            "grew", "reading", "That is larger than the last reading: metal does not come back. Measure again."
+        )
     dialled = now.cut.diameter_mm if now.cut is not None and now.readings else None
     return Entry("reading", now.piece, step.key, value_mm=length.mm, dialled_mm=dialled or None)
 

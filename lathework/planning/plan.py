@@ -52,7 +52,9 @@ def _notices(work: Work) -> tuple[Notice, ...]:
         out.append(Notice("bar-under-blank", "part.stock_diameter", "The bar is already under the blank diameter."))
     if work.groove is not None and work.in_mm(work.groove.width) * SHORT_THREAD > part.thread_length.mm:
         out.append(
-            Notice("groove-eats-thread", "method.finish", "The groove takes half the thread: turn the die round instead.")
+            Notice(
+                "groove-eats-thread", "method.finish", "The groove takes half the thread: turn the die round instead."
+            )
         )
     out += [Notice("thread-note", "part.thread", note) for note in part.thread.notes]
     return tuple(out)

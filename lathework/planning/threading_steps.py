@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 
-from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.planning.operation import Cut, Operation
 from lathework.planning.work import Work
 from lathework.rules import cautions
@@ -18,10 +18,11 @@ SHORT_OF_SHOULDER = 0.5
 
 def _turns(work: Work, length_mm: float) -> Figure:
     pitch = work.job.part.thread.pitch_mm
+    turns = math.floor(length_mm / pitch - SHORT_OF_SHOULDER)
     return Figure(
         "turns",
-        math.floor(length_mm / pitch - SHORT_OF_SHOULDER),
-        "turns",
+        turns,
+        counted(turns, "turn"),
         "thread length ÷ pitch, half a turn short of the shoulder, in whole turns",
         GEOMETRY,
         (
@@ -36,7 +37,7 @@ def _rhythm(work: Work) -> Figure:
     return Figure(
         "turn back after",
         work.job.material.back_off_turns,
-        "turns",
+        counted(work.job.material.back_off_turns, "turn"),
         "by the metal",
         PRACTICE,
         places=0 if work.job.material.back_off_turns >= 1 else 1,

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 
-from lathework.figures import AS_TYPED, GEOMETRY, PRACTICE, Figure, Given
+from lathework.figures import AS_TYPED, GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.lengths import Length
 from lathework.planning.operation import Cut, Operation
 from lathework.planning.work import HOLD_CLEARANCE_MM, Work
@@ -42,7 +42,7 @@ def _cuts(work: Work, start_mm: float, end_mm: float) -> Figure:
     return Figure(
         "cuts",
         rough + 1,
-        "cuts",
+        counted(rough + 1, "cut"),
         "roughing cuts no deeper than the limit, then one finishing cut",
         PRACTICE,
         (
@@ -157,10 +157,22 @@ def turn_blank(work: Work) -> Operation:
 
 def _blade_position(work: Work, *, cut_end_mm: float, blade: Length, edge: str, name: str) -> Figure:
     """Readout of the touched edge when the blade's left edge stands `cut_end_mm` behind the face."""
-    end, width = Given("cut ends behind the face", convert(cut_end_mm, "mm", work.job.unit), work.job.unit), _given("blade width", blade)
+    end, width = (
+        Given("cut ends behind the face", convert(cut_end_mm, "mm", work.job.unit), work.job.unit),
+        _given("blade width", blade),
+    )
     if edge == "left":
-        return _along(work, name, -cut_end_mm, "− distance of the cut's far side; the left edge was touched off", end, width)
-    return _along(work, name, blade.mm - cut_end_mm, "blade width − distance of the cut's far side; the right edge was touched off", end, width)
+        return _along(
+            work, name, -cut_end_mm, "− distance of the cut's far side; the left edge was touched off", end, width
+        )
+    return _along(
+        work,
+        name,
+        blade.mm - cut_end_mm,
+        "blade width − distance of the cut's far side; the right edge was touched off",
+        end,
+        width,
+    )
 
 
 def _dial_from(work: Work, start_mm: float, end_mm: float) -> Figure:

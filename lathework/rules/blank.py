@@ -99,9 +99,7 @@ def blank_choices(thread: Thread, fraction: float = DEFAULT_FRACTION) -> tuple[B
     choices = []
     for school, figure in plain.items():
         within, verdict = class_verdict(limits, figure.value)
-        others = tuple(
-            Answer(SCHOOL_NAMES[s], f.value, f.unit, REMARKS[s]) for s, f in plain.items() if s != school
-        )
+        others = tuple(Answer(SCHOOL_NAMES[s], f.value, f.unit, REMARKS[s]) for s, f in plain.items() if s != school)
         told = Figure(
             figure.name, figure.value, figure.unit, figure.formula, figure.source, figure.inputs,
             others=others, note=f"{REMARKS[school]} {verdict}",

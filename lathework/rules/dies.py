@@ -63,7 +63,9 @@ def advise(thread: Thread, verdict: Verdict) -> DieAdvice:
             "then bring the middle one up to touch. Run the die on again."
         )
         return DieAdvice("close", order, figure, True)
-    again = "This piece passes." if verdict == "slight-shake" else "This piece stays as it is: metal cannot be put back."
+    again = (
+        "This piece passes." if verdict == "slight-shake" else "This piece stays as it is: metal cannot be put back."
+    )
     order = (
         f"{again} For the next, open the die: slacken both outer screws, "
         f"turn the middle one in {turns}, then nip the outers."

@@ -89,9 +89,15 @@ def next_cut(
     ratio = ratio_of(passes)
     left_mm = last_mm - target.aim_mm
     left = _length(
-        "left to come off", left_mm, unit, "last reading − target",
-        (Given("last reading", convert(last_mm, "mm", unit), unit), Given("target", convert(target.aim_mm, "mm", unit), unit)),
-    )  # fmt: skip
+        "left to come off",
+        left_mm,
+        unit,
+        "last reading − target",
+        (
+            Given("last reading", convert(last_mm, "mm", unit), unit),
+            Given("target", convert(target.aim_mm, "mm", unit), unit),
+        ),
+    )
     share = Figure(
         "comes off per dialled", ratio, "", "what came off ÷ what was dialled, starting from 1", PRACTICE,
         tuple(Given(f"pass {n}: came off per dialled", p.came_off_mm / p.dialled_mm) for n, p in enumerate(passes, 1)),

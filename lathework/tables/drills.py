@@ -46,9 +46,7 @@ def gauge_drills() -> dict[str, Drill]:
     """Number and letter drills by name ("#7", "F")."""
     table = load("drills")
     return {
-        row.text("name"): Drill(
-            row.text("rack"), row.text("name"), float(row.number("diameter")), "in", table.source
-        )
+        row.text("name"): Drill(row.text("rack"), row.text("name"), float(row.number("diameter")), "in", table.source)
         for row in table.rows
     }
 
@@ -56,8 +54,6 @@ def gauge_drills() -> dict[str, Drill]:
 @cache
 def all_drills() -> tuple[Drill, ...]:
     """Every drill of the four racks, by diameter."""
-    fractions = [
-        Drill("fraction", _mixed(n), n / 64, "in", FRACTIONAL) for n in range(1, _LARGEST_FRACTION + 1)
-    ]
+    fractions = [Drill("fraction", _mixed(n), n / 64, "in", FRACTIONAL) for n in range(1, _LARGEST_FRACTION + 1)]
     metric = [Drill("metric", f"{n / 10:.1f} mm", n / 10, "mm", METRIC) for n in _METRIC_TENTHS]
     return tuple(sorted([*gauge_drills().values(), *fractions, *metric], key=lambda d: d.diameter_mm))

@@ -66,9 +66,7 @@ def _by_size() -> dict[Decimal, list[Thread]]:
 @cache
 def _number_sizes() -> dict[str, Decimal]:
     """#10 and its like: the number to its diameter in inches."""
-    return {
-        t.designation.split("-")[0]: Decimal(repr(t.major)) for t in library() if t.designation.startswith("#")
-    }
+    return {t.designation.split("-")[0]: Decimal(repr(t.major)) for t in library() if t.designation.startswith("#")}
 
 
 def _fraction(size: str) -> Decimal:
@@ -98,7 +96,11 @@ def _size(text: str, series: str | None, tpi: Decimal | None) -> tuple[str, Deci
 
 def _ask(text: str, found: Iterable[Thread | str]) -> InputError:
     names = [t if isinstance(t, str) else t.designation for t in found]
-    return _fail("ambiguous", f"“{text}” could be {' or '.join(names) if len(names) < 4 else 'several threads'}: say which.", names)
+    return _fail(
+        "ambiguous",
+        f"“{text}” could be {' or '.join(names) if len(names) < 4 else 'several threads'}: say which.",
+        names,
+    )
 
 
 def _specials(label: str, tpi: Decimal) -> list[str]:
@@ -115,9 +117,7 @@ def _special(label: str, inches: Decimal, tpi: Decimal | None, series: str) -> T
     return make(label, inches, tpi)
 
 
-def _named_series(
-    text: str, label: str, tpi: Decimal | None, series: str, at_size: list[Thread]
-) -> Thread:
+def _named_series(text: str, label: str, tpi: Decimal | None, series: str, at_size: list[Thread]) -> Thread:
     """The size in the series that was named; a count that contradicts it is asked about."""
     wanted = {"whitworth": ("BSW", "BSF"), "unified": ("UNC", "UNF", "UNEF")}.get(series, (series,))
     listed = [t for t in at_size if t.series in wanted]
@@ -262,5 +262,9 @@ def read_designation(text: str) -> Thread:
     bare, suffix = _without_suffix(tidy)
     thread = _read(bare)
     if suffix is not None and suffix != _DEFAULT_CLASS.get(thread.family):
-        raise _fail("class-not-covered", f"Class {suffix.upper()} is not covered for {thread.designation}.", [thread.designation])
+        raise _fail(
+            "class-not-covered",
+            f"Class {suffix.upper()} is not covered for {thread.designation}.",
+            [thread.designation],
+        )
     return thread

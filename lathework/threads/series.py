@@ -125,15 +125,11 @@ def library() -> tuple[Thread, ...]:
         *_inch("whitworth", "whitworth", WHITWORTH),
         *_inch("model_engineer", "model-engineer", WHITWORTH),
         *(
-            _tabulated(
-                row, pipes, designation=f"G{row.text('size')}", family="bsp", series="G", form=WHITWORTH
-            )
+            _tabulated(row, pipes, designation=f"G{row.text('size')}", family="bsp", series="G", form=WHITWORTH)
             for row in pipes.rows
         ),
         *(
-            _tabulated(
-                row, ba, designation=f"{row.text('number')} BA", family="ba", series="BA", form=BA_FORM
-            )
+            _tabulated(row, ba, designation=f"{row.text('number')} BA", family="ba", series="BA", form=BA_FORM)
             for row in ba.rows
         ),
     )

@@ -243,7 +243,9 @@ def close_job(job_id: int, reason: str) -> Standing:
     _still_open(job)
     now = standing(job).bench
     if not reason.strip() and not (now.finished and now.gauged_pieces):
-        missing = "no piece was gauged" if not now.gauged_pieces else f"{now.good} of {now.plan.job.quantity} pieces are made"
+        missing = (
+            "no piece was gauged" if not now.gauged_pieces else f"{now.good} of {now.plan.job.quantity} pieces are made"
+        )
         raise InputError("needs-reason", "reason", f"Say why the job ends here: {missing}.")
     job.closed = _reason(reason, "reason") if reason.strip() else "all pieces made and gauged"
     job.closed_at = timezone.now()

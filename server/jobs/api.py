@@ -53,7 +53,7 @@ def start_job(request: HttpRequest, document: JobDocument) -> HttpResponse:
 
 
 @router.post("/import", response={201: JobOut, **PROBLEMS})
-def import_job(request: HttpRequest, payload: Any = Body(...)) -> HttpResponse:
+def import_job(request: HttpRequest, payload: Body[Any]) -> HttpResponse:
     """Read a job file with its record; a wrong one changes nothing."""
     if not isinstance(payload, dict):
         raise InvalidDocument((InputError("wrong-type", "", "A job file is a JSON object."),))

@@ -9,14 +9,19 @@ from lathework.units import convert
 from server.jobs.models import Job
 
 COLUMNS = (
-    "at", "job", "thread", "piece", "step", "kind", "typed", "reading_mm", "reading_in", "dialled_mm", "word", "eighths", "text",
-)  # fmt: skip
+    *("at", "job", "thread", "piece", "step", "kind", "typed"),
+    *("reading_mm", "reading_in", "dialled_mm", "word", "eighths", "text"),
+)
 _FORMULA_STARTS = ("=", "+", "-", "@", "\t", "\r")
 
 
 def _safe(text: str) -> str:
     """Keeps a spreadsheet from running text that a person typed as a formula."""
     return f"'{text}" if text.startswith(_FORMULA_STARTS) else text
+
+
+def _number(value: float | None, places: int) -> str:
+    return "" if value is None else f"{value:.{places}f}"
 
 
 def readings_csv(job: Job) -> str:
@@ -28,13 +33,12 @@ def readings_csv(job: Job) -> str:
         if entry.undone_at is not None:
             continue
         mm = entry.value_mm
-        writer.writerow(
-            [
-                entry.at.isoformat(), _safe(job.title), job.thread, entry.piece, entry.step, entry.kind, _safe(entry.typed),
-                "" if mm is None else f"{mm:.4f}",
-                "" if mm is None else f"{convert(mm, 'mm', 'in'):.5f}",
-                "" if entry.dialled_mm is None else f"{entry.dialled_mm:.4f}",
-                entry.word, "" if entry.eighths is None else f"{entry.eighths:g}", _safe(entry.text),
-            ]
-        )  # fmt: skip
+        told = [entry.at.isoformat(), _safe(job.title), job.thread, entry.piece, entry.step, entry.kind]
+        lengths = [
+            _number(mm, 4),
+            _number(None if mm is None else convert(mm, "mm", "in"), 5),
+            _number(entry.dialled_mm, 4),
+        ]
+        said = [entry.word, "" if entry.eighths is None else f"{entry.eighths:g}", _safe(entry.text)]
+        writer.writerow([*told, _safe(entry.typed), *lengths, *said])
     return out.getvalue()

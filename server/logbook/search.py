@@ -89,7 +89,8 @@ def _jobs(words: list[str]) -> list[Standing]:
     jobs: QuerySet[Job] = Job.objects.prefetch_related("entries")
     for word in words:
         jobs = jobs.filter(
-            _any(word, _JOB_FIELDS) | Q(pk__in=Entry.objects.filter(_any(word, _ENTRY_FIELDS), undone_at=None).values("job_id"))
+            _any(word, _JOB_FIELDS)
+            | Q(pk__in=Entry.objects.filter(_any(word, _ENTRY_FIELDS), undone_at=None).values("job_id"))
         )
     return [standing(job) for job in jobs[:PAGE]]
 

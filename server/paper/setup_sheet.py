@@ -110,7 +110,8 @@ def setup_sheet(plan: Plan) -> bytes:
     )  # fmt: skip
     setup = job.setup
     facts = (
-        f"{job.quantity} pieces · {job.part.thread.designation} · {job.material.name} · bar {job.part.stock_diameter.typed} · "
+        f"{job.quantity} pieces · {job.part.thread.designation} · {job.material.name} · "
+        f"bar {job.part.stock_diameter.typed} · "
         f"{setup.dial} dial · groove blade {setup.groove_blade.typed} ({setup.groove_edge} edge) · "
         f"parting blade {setup.parting_blade.typed} ({setup.parting_edge} edge) · lengths in {unit}"
     )

@@ -92,8 +92,8 @@ class SizeOut(ThreadOut):
     chamfer: ChamferOut
     wires: WiresOut
     stress_area: float
-    external: None
-    internal: None
+    external: dict[str, float] | None
+    internal: dict[str, float] | None
     figures: SizeFigures
 
 

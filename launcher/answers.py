@@ -1,0 +1,87 @@
+"""`conch size` and `conch plan`: the core's answers on the command line, nothing installed for them."""
+
+from __future__ import annotations
+
+import json
+import sys
+from pathlib import Path
+from typing import Any
+
+from lathework.document import read_document
+from lathework.errors import InputError, InvalidDocument
+from lathework.planning.plan import Plan, make_plan
+from lathework.present import error_json, headline_text, plan_json, sentence_text, size_json
+from lathework.rules.blank import SCHOOL_NAMES
+from lathework.size import Size, size
+from launcher.messages import stop
+
+
+def _size_text(found: Size) -> str:
+    t = found.thread
+    count = f"{t.tpi:g} threads per inch, " if t.tpi else ""
+    lines = [
+        f"{t.designation}  {t.form.name}, {count}pitch {t.pitch:.5g} {t.unit}  ({t.source.title})",
+        f"  basic           major {t.major:g}, pitch diameter {t.pitch_diameter:g}, minor {t.minor:g} {t.unit}",
+    ]
+    for blank in found.blanks:
+        lines.append(
+            f"  blank           {blank.diameter.value:g} {t.unit}  {SCHOOL_NAMES[blank.school]}. {blank.verdict}"
+        )
+    for drill in found.drills:
+        lines.append(f"  tapping drill   {drill.drill.name}  {drill.percent:.0f} %  ({drill.convention})")
+    groove = found.groove
+    lines.append(f"  relief groove   {groove.diameter.value:g} {t.unit}, {groove.width.value:.4g} {t.unit} wide")
+    lines.append(f"  best wire       {found.wire.value:.4f} {t.unit}")
+    return "\n".join([*lines, *(f"  note            {note}" for note in t.notes)])
+
+
+def print_sizes(designations: list[str], *, as_json: bool) -> int:
+    """Print one answer for each designation, in order; 1 when any could not be read."""
+    failed = False
+    for text in designations:
+        try:
+            found = size(text)
+            print(json.dumps(size_json(found), ensure_ascii=False) if as_json else _size_text(found))
+        except InputError as error:
+            failed = True
+            told = error_json(error)
+            if as_json:
+                problem = {key: told[key] for key in ("code", "message", "choices")}
+                print(json.dumps({"designation": text, "error": problem}, ensure_ascii=False))
+            else:
+                offer = f"  Try: {', '.join(error.choices[:8])}" if error.choices else ""
+                print(f"{text}: {error.message}{offer}")
+    return 1 if failed else 0
+
+
+def _plan_text(plan: Plan) -> str:
+    job = plan.job
+    lines = [f"{job.title}: {job.quantity} of {job.material.name}, {job.part.thread.designation}", ""]
+    for number, step in enumerate(plan.operations, 1):
+        lines.append(f"{number:2}. {step.title}  [{headline_text(step, job.unit)}]")
+        lines.append(f"    {sentence_text(step, job.unit)}")
+        lines += [f"    Care: {caution.do}" for caution in step.cautions]
+        lines += [f"    {note}" for note in step.notes]
+    return "\n".join([*lines, *(f"Note: {notice.text}" for notice in plan.notices)])
+
+
+def _read_json(file: str) -> Any:
+    try:
+        return json.loads(sys.stdin.read() if file == "-" else Path(file).read_text(encoding="utf-8"))
+    except OSError as error:
+        stop(f"cannot read {file}: {error.strerror}")
+    except ValueError as error:
+        stop(f"{file} is not a JSON file: {error}")
+
+
+def print_plan(file: str, *, as_json: bool) -> int:
+    """Print the plan of a job file; 1 when the job cannot be read."""
+    try:
+        plan = make_plan(read_document(_read_json(file)))
+    except InvalidDocument as error:
+        told = [error_json(e) for e in error.errors]
+        text = "\n".join(f"{e['field'] or 'file'}: {e['message']}" for e in told)
+        print(json.dumps({"errors": told}, ensure_ascii=False) if as_json else text)
+        return 1
+    print(json.dumps(plan_json(plan), ensure_ascii=False) if as_json else _plan_text(plan))
+    return 0

@@ -1,0 +1,138 @@
+"""Makes what the product needs: a Python environment with the locked requirements, and the built page."""
+
+from __future__ import annotations
+
+import hashlib
+import os
+import re
+import shutil
+import subprocess
+import sys
+from collections.abc import Iterable, Mapping, Sequence
+from pathlib import Path
+
+from launcher.messages import say, stop
+
+ROOT = Path(__file__).resolve().parent.parent
+HOME = ROOT / ".conch"
+WEB = ROOT / "web"
+OLDEST_PYTHON = (3, 11)
+OLDEST_NODE = (20, 19)
+REFERENCE = "bd-warehouse==0.4.0"
+"""Tables that tests compare with; installed without its dependencies, none of its code is run."""
+
+
+def check_python() -> None:
+    """Stop unless this Python is new enough."""
+    if sys.version_info < OLDEST_PYTHON:
+        wanted = ".".join(map(str, OLDEST_PYTHON))
+        stop(f"needs Python {wanted} or newer; this is {sys.version.split()[0]}")
+
+
+def check_node() -> None:
+    """Stop unless Node and npm are there and new enough."""
+    node = shutil.which("node")
+    if node is None or shutil.which("npm") is None:
+        stop(f"needs Node {'.'.join(map(str, OLDEST_NODE))} or newer with npm to build the page; none was found")
+    told = subprocess.run([node, "--version"], capture_output=True, text=True, check=False).stdout
+    version = tuple(int(n) for n in re.findall(r"\d+", told)[:2])
+    if version < OLDEST_NODE:
+        stop(f"needs Node {'.'.join(map(str, OLDEST_NODE))} or newer; this is {told.strip() or 'unreadable'}")
+
+
+def make_folder(folder: Path) -> Path:
+    """Make a folder, or stop when it cannot be written."""
+    try:
+        folder.mkdir(parents=True, exist_ok=True)
+        probe = folder / ".writable"
+        probe.touch()
+        probe.unlink()
+    except OSError as error:
+        stop(f"cannot write in {folder}: {error.strerror}")
+    return folder
+
+
+def _digest(files: Iterable[Path]) -> str:
+    total = hashlib.sha256(sys.version.encode())
+    for file in sorted(files):
+        total.update(str(file.relative_to(ROOT)).encode())
+        total.update(file.read_bytes())
+    return total.hexdigest()
+
+
+def _fresh(stamp: Path, digest: str) -> bool:
+    return stamp.exists() and stamp.read_text(encoding="ascii") == digest
+
+
+def _run(command: Sequence[str | Path], what: str, cwd: Path = ROOT, env: Mapping[str, str] | None = None) -> None:
+    """Run a preparing command quietly; show what it printed when it fails."""
+    done = subprocess.run(
+        [str(part) for part in command],
+        cwd=cwd,
+        env=dict(env) if env else None,
+        capture_output=True,
+        text=True,
+        check=False,
+    )
+    if done.returncode:
+        say(done.stdout[-4000:] + done.stderr[-4000:])
+        stop(f"{what} failed")
+
+
+def venv_python(*, dev: bool = False) -> Path:
+    """The environment's Python, with the locked requirements installed."""
+    check_python()
+    make_folder(HOME)
+    name = "dev" if dev else "run"
+    folder = HOME / f"python-{name}"
+    python = folder / "bin" / "python"
+    locked = ROOT / "requirements" / f"{name}.txt"
+    stamp = folder / "stamp"
+    digest = _digest([locked])
+    if python.exists() and _fresh(stamp, digest):
+        return python
+    say(f"Installing the Python packages ({name}); about a minute, once ...")
+    shutil.rmtree(folder, ignore_errors=True)
+    _run([sys.executable, "-m", "venv", folder], "making the Python environment")
+    install: list[str | Path] = [python, "-m", "pip", "install", "--quiet", "--disable-pip-version-check"]
+    _run([*install, "--require-hashes", "-r", locked], "installing the Python packages")
+    if dev:
+        _run([*install, "--no-deps", REFERENCE], "installing the reference tables")
+    stamp.write_text(digest, encoding="ascii")
+    return python
+
+
+def node_modules() -> None:
+    """The front end's packages, as locked."""
+    check_node()
+    stamp = WEB / "node_modules" / ".conch-stamp"
+    digest = _digest([WEB / "package.json", WEB / "package-lock.json"])
+    if _fresh(stamp, digest):
+        return
+    say("Installing the front end's packages; about a minute, once ...")
+    _run(["npm", "ci", "--no-audit", "--no-fund"], "installing the front end's packages", cwd=WEB)
+    stamp.write_text(digest, encoding="ascii")
+
+
+def _sources() -> list[Path]:
+    files = [WEB / n for n in ("index.html", "vite.config.ts", "package-lock.json", "tsconfig.json")]
+    folders = (WEB / "src", WEB / "public", WEB / "bare")
+    return files + [file for folder in folders for file in folder.rglob("*") if file.is_file()]
+
+
+def built_page(*, bare: bool = False) -> Path:
+    """The built front end, built again when its sources changed; `bare` is the page sizes are measured against."""
+    node_modules()
+    out = WEB / ("dist-bare" if bare else "dist")
+    stamp = out / ".stamp"
+    digest = _digest(_sources())
+    if _fresh(stamp, digest):
+        return out
+    if not bare:
+        say("Building the page ...")
+    env = {**os.environ, "CONCH_BARE": "1" if bare else "0"}
+    _run(["npm", "run", "--silent", "build"], "building the page", cwd=WEB, env=env)
+    if not bare:
+        _run([venv_python(), "-m", "whitenoise.compress", "--quiet", out], "compressing the page")
+    stamp.write_text(digest, encoding="ascii")
+    return out

@@ -1,0 +1,88 @@
+"""The command line."""
+
+from __future__ import annotations
+
+import argparse
+import subprocess
+import tempfile
+
+from launcher.environment import ROOT, check_python
+
+DEFAULT_PORT = 8420
+
+
+def _parser() -> argparse.ArgumentParser:
+    parser = argparse.ArgumentParser(prog="conch", description="Threads cut on the lathe: sizes, plans, bench and log.")
+    commands = parser.add_subparsers(dest="command", required=True, metavar="COMMAND")
+
+    start = commands.add_parser("start", help="prepare everything and serve on 127.0.0.1")
+    start.add_argument("--port", type=int, default=DEFAULT_PORT)
+    start.add_argument("--data", metavar="DIR", help="folder of the store (default: inside the checkout)")
+    start.add_argument("--empty", action="store_true", help="no demo data on the first run")
+
+    test = commands.add_parser("test", help="run every check and test")
+    test.add_argument("only", nargs="*", metavar="TEST", help="Django test labels to run alone")
+
+    benchmark = commands.add_parser("benchmark", help="measure speed and size, as ratios within one run")
+    benchmark.add_argument("--json", action="store_true")
+
+    size = commands.add_parser("size", help="blank, drills, groove and wires of threads")
+    size.add_argument("designation", nargs="+")
+    size.add_argument("--json", action="store_true", help="one object a line")
+
+    plan = commands.add_parser("plan", help="the plan of a job file")
+    plan.add_argument("file", metavar="JOB.json", help="a job file, or - for standard input")
+    plan.add_argument("--json", action="store_true")
+
+    for name, words in (("backup", "copy the store to FILE"), ("restore", "put the store in FILE in place")):
+        command = commands.add_parser(name, help=words)
+        command.add_argument("file", metavar="FILE")
+        command.add_argument("--data", metavar="DIR", help="folder of the store")
+    return parser
+
+
+def _benchmark(*, as_json: bool) -> int:
+    from launcher.environment import built_page, venv_python
+    from launcher.serve import server_environment
+
+    python = venv_python()
+    built_page()
+    built_page(bare=True)
+    with tempfile.TemporaryDirectory(prefix="conch-benchmark-") as data:
+        from pathlib import Path
+
+        command = [str(python), "-m", "benchmarks.run", *(["--json"] if as_json else [])]
+        return subprocess.run(command, cwd=ROOT, env=server_environment(Path(data)), check=False).returncode
+
+
+def main(arguments: list[str]) -> int:
+    """Run one subcommand; its exit status."""
+    check_python()
+    options = _parser().parse_args(arguments)
+    match options.command:
+        case "start":
+            from launcher.serve import start
+
+            return start(options.port, options.data, empty=options.empty)
+        case "test":
+            from launcher.check import run_tests
+
+            return run_tests(options.only)
+        case "benchmark":
+            return _benchmark(as_json=options.json)
+        case "size":
+            from launcher.answers import print_sizes
+
+            return print_sizes(options.designation, as_json=options.json)
+        case "plan":
+            from launcher.answers import print_plan
+
+            return print_plan(options.file, as_json=options.json)
+        case "backup":
+            from launcher.store import backup
+
+            return backup(options.file, options.data)
+        case _:
+            from launcher.store import restore
+
+            return restore(options.file, options.data)

@@ -1,0 +1,54 @@
+"""`conch start`: prepare, migrate, load the demo on a first run, serve."""
+
+from __future__ import annotations
+
+import errno
+import os
+import socket
+import subprocess
+from pathlib import Path
+
+from launcher.environment import HOME, ROOT, built_page, make_folder, venv_python
+from launcher.messages import say, stop
+
+HOST = "127.0.0.1"
+
+
+def data_folder(chosen: str | None) -> Path:
+    """The folder that holds the database: `chosen`, or the one inside the checkout."""
+    return make_folder(Path(chosen).resolve() if chosen else HOME / "data")
+
+
+def server_environment(data: Path) -> dict[str, str]:
+    """The variables the server reads."""
+    return {**os.environ, "CONCH_DATA": str(data), "DJANGO_SETTINGS_MODULE": "server.settings", "PYTHONPATH": str(ROOT)}
+
+
+def check_port(port: int) -> None:
+    """Stop unless the port is free."""
+    if not 0 < port < 65536:
+        stop(f"{port} is no port: take one from 1024 to 65535")
+    with socket.socket(socket.AF_INET, socket.SOCK_STREAM) as probe:
+        probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        try:
+            probe.bind((HOST, port))
+        except OSError as error:
+            if error.errno == errno.EADDRINUSE:
+                stop(f"port {port} is in use: choose another with --port")
+            stop(f"cannot listen on port {port}: {error.strerror}")
+
+
+def start(port: int, data: str | None, *, empty: bool) -> int:
+    """Prepare everything and serve until interrupted."""
+    check_port(port)
+    folder = data_folder(data)
+    python = venv_python()
+    built_page()
+    say("Starting ...")
+    command = [str(python), "-m", "server.serve", "--port", str(port), *(["--empty"] if empty else [])]
+    server = subprocess.Popen(command, cwd=ROOT, env=server_environment(folder))
+    try:
+        return server.wait()
+    except KeyboardInterrupt:
+        server.wait()
+        return 0

@@ -1,0 +1,22 @@
+"""Loads the demo: jobs of the Gull Rock light station, as job files."""
+
+from __future__ import annotations
+
+from typing import Any
+
+import orjson
+from django.conf import settings
+from django.core.management.base import BaseCommand
+
+from server.jobs.actions import import_job
+
+
+class Command(BaseCommand):
+    """`manage.py load_demo`"""
+
+    help = "Load the demo jobs."
+
+    def handle(self, *args: Any, **options: Any) -> None:
+        """Import every job file of the demo folder, in order."""
+        for file in sorted((settings.ROOT / "demo").glob("*.json")):
+            import_job(orjson.loads(file.read_bytes()))

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, ref } from 'vue'
+import { useRoute } from 'vue-router'
+
+import AppRail from '@/components/AppRail.vue'
+import SizeLine from '@/components/SizeLine.vue'
+import { useKeys } from '@/composables/useKeys'
+import { useShopTheme } from '@/composables/useShopTheme'
+import { useUnits } from '@/composables/useUnits'
+
+const KeysHelp = defineAsyncComponent(() => import('@/components/KeysHelp.vue'))
+
+const route = useRoute()
+const atBench = computed(() => route.meta.bench === true)
+const theme = useShopTheme(() => atBench.value)
+const { unit, toggle } = useUnits()
+const sizing = ref(false)
+const helping = ref(false)
+
+useKeys([
+  { key: '/', label: 'size line', run: () => (sizing.value = true), whenEmpty: true },
+  { key: '?', label: 'keys', run: () => (helping.value = !helping.value), whenEmpty: true },
+  { key: 'u', label: 'inches or millimetres', run: toggle, whenEmpty: true },
+  { key: 'Escape', label: 'close what is open', run: () => (helping.value = false) },
+])
+</script>
+
+<template>
+  <v-app>
+    <a class="sr skip" href="#main">To the content</a>
+    <div class="frame" :class="{ bench: atBench }">
+      <AppRail v-if="!atBench" />
+      <div class="page">
+        <header v-if="!atBench || sizing" class="top" :class="{ over: atBench }">
+          <SizeLine v-model:open="sizing" />
+          <div class="units" role="group" aria-label="Units shown">
+            <button
+              v-for="name in ['in', 'mm'] as const"
+              :key="name"
+              type="button"
+              :aria-pressed="unit === name"
+              @click="unit = name"
+            >
+              {{ name }}
+            </button>
+          </div>
+          <button type="button" class="plain" @click="theme.toggle()">
+            {{ theme.name() === 'shell' ? 'Dark' : 'Light' }}
+          </button>
+          <button type="button" class="plain" aria-label="Keys" @click="helping = true"><kbd>?</kbd></button>
+        </header>
+        <main id="main" tabindex="-1"><router-view :key="route.path" /></main>
+      </div>
+    </div>
+    <KeysHelp v-if="helping" @close="helping = false" />
+  </v-app>
+</template>
+
+<style scoped>
+.frame {
+  display: grid;
+  grid-template-columns: 84px minmax(0, 1fr);
+  min-height: 100vh;
+}
+.frame.bench {
+  grid-template-columns: minmax(0, 1fr);
+}
+.top {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  padding: 8px 24px;
+  border-bottom: 1px solid var(--line);
+}
+.top.over {
+  position: fixed;
+  inset: 0 0 auto;
+  z-index: 5;
+  background: var(--ground);
+}
+.units {
+  margin-left: auto;
+  display: flex;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  overflow: hidden;
+}
+.units button {
+  border: 0;
+  background: var(--surface);
+  padding: 6px 14px;
+  cursor: pointer;
+  font-family: var(--figures);
+}
+.units button[aria-pressed='true'] {
+  background: var(--lagoon);
+  color: var(--ground);
+  font-weight: 700;
+}
+main {
+  padding: 20px 24px 32px;
+  outline: none;
+}
+.bench main {
+  padding: 0;
+}
+.skip:focus {
+  clip-path: none;
+  width: auto;
+  height: auto;
+  padding: 8px;
+  background: var(--surface);
+  z-index: 9;
+}
+@media (max-width: 900px) {
+  .frame:not(.bench) {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: minmax(0, 1fr) auto;
+  }
+  .frame:not(.bench) > :first-child {
+    order: 2;
+  }
+  .top,
+  main {
+    padding-inline: 16px;
+  }
+}
+</style>

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { computed, useId } from 'vue'
+
+import type { FieldError } from '@/api/client'
+
+/** A value edited where it stands, as text: what was typed stays typed, with the error beside it. */
+const props = defineProps<{
+  label: string
+  modelValue: string
+  error?: FieldError
+  readonly?: boolean
+  figure?: boolean
+  before?: string
+  after?: string
+}>()
+const emit = defineEmits<{ 'update:modelValue': [string]; commit: []; focused: [] }>()
+const id = useId()
+const size = computed(() => Math.max(3, Math.min(40, props.modelValue.length + 1)))
+
+function pick(choice: string) {
+  emit('update:modelValue', choice)
+  emit('commit')
+}
+</script>
+
+<template>
+  <span class="inline" :class="{ wrong: error }">
+    <label :for="id" class="sr">{{ label }}</label>
+    <span v-if="before" class="muted" aria-hidden="true">{{ before }}</span>
+    <input
+      :id="id"
+      :value="modelValue"
+      :size="size"
+      :class="{ fig: figure }"
+      :readonly="readonly"
+      :aria-invalid="error !== undefined"
+      :aria-describedby="error ? `${id}-error` : undefined"
+      autocomplete="off"
+      spellcheck="false"
+      maxlength="2000"
+      @focus="emit('focused')"
+      @input="emit('update:modelValue', ($event.target as HTMLInputElement).value)"
+      @change="emit('commit')"
+      @keydown.enter="($event.target as HTMLInputElement).blur()"
+    />
+    <span v-if="after" class="muted" aria-hidden="true">{{ after }}</span>
+    <span v-if="error" :id="`${id}-error`" class="field-error" role="alert">
+      {{ error.message }}
+      <button
+        v-for="choice in error.choices.slice(0, 6)"
+        :key="choice"
+        type="button"
+        class="plain fig"
+        @mousedown.prevent
+        @click="pick(choice)"
+      >
+        {{ choice }}
+      </button>
+    </span>
+  </span>
+</template>
+
+<style scoped>
+.inline {
+  display: inline-flex;
+  align-items: baseline;
+  gap: 5px;
+  flex-wrap: wrap;
+}
+input {
+  font: inherit;
+  color: inherit;
+  border: 0;
+  border-bottom: 2px dotted var(--line);
+  background: none;
+  padding: 2px 1px;
+  min-width: 0;
+  max-width: 100%;
+}
+input.fig {
+  font-family: var(--figures);
+}
+input:hover:not(:read-only) {
+  border-bottom-color: var(--lagoon);
+}
+input:focus {
+  background: var(--surface);
+  border-bottom: 2px solid var(--lagoon);
+}
+.wrong input {
+  border-bottom: 2px solid var(--stop);
+}
+.field-error {
+  flex-basis: 100%;
+}
+</style>

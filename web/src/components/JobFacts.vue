@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import type { FieldError } from '@/api/client'
+import InlineChoice from '@/components/InlineChoice.vue'
+import InlineField from '@/components/InlineField.vue'
+import { useChoices } from '@/composables/useChoices'
+
+/** The job's facts in quiet lines, each edited in place. */
+const props = defineProps<{
+  value: (field: string) => string
+  errors: Record<string, FieldError>
+  closed: boolean
+}>()
+const emit = defineEmits<{ set: [field: string, value: string]; commit: [] }>()
+const { data: choices } = useChoices()
+
+interface Fact {
+  field: string
+  label: string
+  before?: string
+  after?: string
+  figure?: boolean
+  from?: 'materials' | 'schools' | 'kinds' | 'finishes' | 'drives' | 'dials' | 'edges' | 'units'
+  when?: () => boolean
+}
+const shouldered = () => props.value('part.kind') === 'shouldered-screw'
+const grooved = () => props.value('method.finish') === 'groove'
+const UNITS = [
+  { code: 'in', name: 'inches', remark: 'bare numbers are inches' },
+  { code: 'mm', name: 'millimetres', remark: 'bare numbers are millimetres' },
+]
+const LINES: { name: string; facts: Fact[] }[] = [
+  {
+    name: 'Part',
+    facts: [
+      { field: 'quantity', label: 'Pieces', after: 'of', figure: true },
+      { field: 'part.kind', label: 'Kind of part', from: 'kinds' },
+      { field: 'part.thread', label: 'Thread', before: 'thread', figure: true },
+      { field: 'part.thread_length', label: 'Thread length', before: 'over', figure: true },
+      {
+        field: 'part.shank_diameter',
+        label: 'Shank diameter',
+        before: 'shank',
+        figure: true,
+        when: shouldered,
+      },
+      { field: 'part.shank_length', label: 'Shank length', before: 'to', figure: true, when: shouldered },
+      { field: 'part.overall_length', label: 'Overall length', before: 'overall', figure: true },
+      { field: 'part.stock_diameter', label: 'Bar diameter', before: 'from bar', figure: true },
+      { field: 'material', label: 'Metal', before: 'in', from: 'materials' },
+      { field: 'unit', label: 'Unit of bare numbers', from: 'units' },
+    ],
+  },
+  {
+    name: 'Method',
+    facts: [
+      { field: 'method.blank_school', label: 'Blank diameter', before: 'blank', from: 'schools' },
+      {
+        field: 'method.blank_fraction',
+        label: 'Fraction of the pitch (empty: the metal’s own)',
+        before: 'fraction',
+        figure: true,
+        when: () => props.value('method.blank_school') === 'pitch-fraction',
+      },
+      { field: 'method.finish', label: 'At the shoulder', from: 'finishes' },
+      { field: 'method.drive', label: 'Spindle for the die', from: 'drives' },
+    ],
+  },
+  {
+    name: 'Lathe',
+    facts: [
+      { field: 'setup.dial', label: 'Cross-slide dial', from: 'dials' },
+      {
+        field: 'setup.groove_blade',
+        label: 'Groove blade width',
+        before: 'groove blade',
+        figure: true,
+        when: grooved,
+      },
+      { field: 'setup.groove_edge', label: 'Groove blade edge touched off', from: 'edges', when: grooved },
+      { field: 'setup.parting_blade', label: 'Parting blade width', before: 'parting blade', figure: true },
+      { field: 'setup.parting_edge', label: 'Parting blade edge touched off', from: 'edges' },
+    ],
+  },
+  {
+    name: 'For',
+    facts: [
+      { field: 'needed_by', label: 'Needed by', before: 'needed by' },
+      { field: 'fits', label: 'Mating part', before: 'fits' },
+      { field: 'notes', label: 'Notes', before: 'notes' },
+    ],
+  },
+]
+const choicesOf = (fact: Fact) =>
+  fact.from === 'units' ? UNITS : fact.from ? (choices.value?.[fact.from] ?? []) : []
+</script>
+
+<template>
+  <div class="facts">
+    <p v-for="line in LINES" :key="line.name" class="line">
+      <span class="name muted small">{{ line.name }}</span>
+      <template v-for="fact in line.facts" :key="fact.field">
+        <template v-if="!fact.when || fact.when()">
+          <InlineChoice
+            v-if="fact.from"
+            :label="fact.label"
+            :before="fact.before"
+            :model-value="value(fact.field)"
+            :choices="choicesOf(fact)"
+            :error="errors[fact.field]"
+            :readonly="closed"
+            @update:model-value="emit('set', fact.field, $event)"
+            @commit="emit('commit')"
+          />
+          <InlineField
+            v-else
+            :label="fact.label"
+            :before="fact.before"
+            :after="fact.after"
+            :figure="fact.figure"
+            :model-value="value(fact.field)"
+            :error="errors[fact.field]"
+            :readonly="closed"
+            @update:model-value="emit('set', fact.field, $event)"
+            @commit="emit('commit')"
+          />
+        </template>
+      </template>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.facts {
+  display: grid;
+  gap: 2px;
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 14px;
+  align-items: baseline;
+}
+.name {
+  width: 52px;
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client'
+import { useUnits } from '@/composables/useUnits'
+
+/** Entries newest first: when, which job and piece, what was said. */
+defineProps<{ entries: Schemas['LogEntry'][] }>()
+const { text } = useUnits()
+const WORDS: Record<string, string> = {
+  reading: 'measured',
+  verdict: 'nut',
+  setting: 'die',
+  done: 'done',
+  accept: 'accepted',
+  scrap: 'scrapped',
+  again: 'taken up again',
+  note: 'note',
+}
+const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
+</script>
+
+<template>
+  <table>
+    <thead class="sr">
+      <tr>
+        <th scope="col">When</th>
+        <th scope="col">Job</th>
+        <th scope="col">Piece</th>
+        <th scope="col">Step</th>
+        <th scope="col">What</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="entry in entries" :key="entry.id">
+        <td class="muted small when">{{ when.format(new Date(entry.at)) }}</td>
+        <td>
+          <router-link :to="{ name: 'plan', params: { id: entry.job_id } }">{{ entry.job }}</router-link>
+          <span class="fig small muted"> {{ entry.thread }}</span>
+        </td>
+        <td class="muted">piece {{ entry.piece }}</td>
+        <td class="muted">{{ entry.step }}</td>
+        <td>
+          {{ WORDS[entry.kind] ?? entry.kind }}
+          <span v-if="entry.reading" class="fig strong">{{ text(entry.reading) }}</span>
+          <span v-if="entry.dialled" class="muted small"> after dialling {{ text(entry.dialled) }}</span>
+          <strong v-if="entry.said">{{ entry.said }}</strong>
+        </td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+td {
+  padding: 7px 12px 7px 0;
+  border-bottom: 1px solid var(--line);
+  vertical-align: baseline;
+}
+.when {
+  white-space: nowrap;
+}
+.strong {
+  font-weight: 700;
+}
+a {
+  color: var(--ink);
+}
+</style>

@@ -1,0 +1,183 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+
+import { asProblem, ask, client, type FieldError, type JobDocument } from '@/api/client'
+import { stored } from '@/composables/stored'
+import { useChoices } from '@/composables/useChoices'
+import { useUnits } from '@/composables/useUnits'
+
+/** The few things a job cannot start without; the rest is on the plan, edited in place. */
+const props = defineProps<{ thread?: string }>()
+const emit = defineEmits<{ close: [] }>()
+
+const router = useRouter()
+const { unit } = useUnits()
+const { data: choices } = useChoices()
+
+const isText = (v: unknown): v is string => typeof v === 'string'
+/** Typed text outlives a closed form and a lost server. */
+const kept = stored('newjob', '', isText)
+const first: Record<string, string> = {
+  title: '',
+  thread: '',
+  quantity: '',
+  material: 'mild-steel',
+  stock: '',
+  threaded: '',
+  overall: '',
+}
+const typed = ref({ ...first, ...(kept.value ? (JSON.parse(kept.value) as typeof first) : {}) })
+const errors = ref<Record<string, FieldError>>({})
+const trouble = ref('')
+const busy = ref(false)
+
+const fields = computed(() => [
+  { key: 'title', path: 'title', label: 'What is it, in words', wide: true },
+  { key: 'thread', path: 'part.thread', label: 'Thread: 3/8-16, M8x1, 1/4 bsw' },
+  { key: 'quantity', path: 'quantity', label: 'How many' },
+  { key: 'stock', path: 'part.stock_diameter', label: `Bar diameter, ${unit.value}` },
+  { key: 'threaded', path: 'part.thread_length', label: `Thread length, ${unit.value}` },
+  { key: 'overall', path: 'part.overall_length', label: `Overall length, ${unit.value}` },
+])
+
+onMounted(() => {
+  if (props.thread) typed.value.thread = props.thread
+})
+
+function document(): JobDocument {
+  const t = typed.value as Record<string, string>
+  const mm = unit.value === 'mm'
+  return {
+    format: 'conch-job',
+    version: 1,
+    title: t.title ?? '',
+    needed_by: '',
+    fits: '',
+    quantity: t.quantity ?? '',
+    unit: unit.value,
+    material: t.material ?? '',
+    pressure: false,
+    part: {
+      kind: 'stud',
+      thread: t.thread ?? '',
+      stock_diameter: t.stock ?? '',
+      thread_length: t.threaded ?? '',
+      overall_length: t.overall ?? '',
+      shank_diameter: '',
+      shank_length: '',
+    },
+    method: { blank_school: 'pitch-fraction', blank_fraction: '', finish: 'groove', drive: 'hand' },
+    setup: {
+      dial: 'diameter',
+      groove_blade: mm ? '3' : '1/8',
+      groove_edge: 'left',
+      parting_blade: mm ? '2.5' : '3/32',
+      parting_edge: 'left',
+    },
+    notes: '',
+  }
+}
+
+function remember() {
+  kept.value = JSON.stringify(typed.value)
+}
+
+async function start() {
+  busy.value = true
+  trouble.value = ''
+  try {
+    const job = await ask(client.POST('/api/jobs', { body: document() }))
+    kept.value = ''
+    await router.push({ name: 'plan', params: { id: job.id } })
+  } catch (error) {
+    const problem = asProblem(error)
+    errors.value = Object.fromEntries(problem.errors.map((e) => [e.field, e]))
+    trouble.value = problem.errors.length ? '' : problem.message
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <form class="new" aria-label="Start a job" novalidate @submit.prevent="start" @input="remember">
+    <div class="fields">
+      <div v-for="field in fields" :key="field.key" :class="{ wide: field.wide }">
+        <v-text-field
+          v-model="typed[field.key]"
+          :label="field.label"
+          :error-messages="errors[field.path]?.message"
+          autocomplete="off"
+          :autofocus="field.key === 'title'"
+        />
+        <p v-if="errors[field.path]?.choices.length" class="choices">
+          <button
+            v-for="choice in errors[field.path]?.choices.slice(0, 6)"
+            :key="choice"
+            type="button"
+            class="plain fig"
+            @click="typed[field.key] = choice"
+          >
+            {{ choice }}
+          </button>
+        </p>
+      </div>
+      <label class="metal">
+        <span class="small muted">Metal</span>
+        <select v-model="typed.material" @change="remember">
+          <option v-for="metal in choices?.materials" :key="metal.code" :value="metal.code">
+            {{ metal.name }}
+          </option>
+        </select>
+      </label>
+    </div>
+    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <p class="act">
+      <v-btn type="submit" color="secondary" :loading="busy">Start the job</v-btn>
+      <button type="button" class="plain" @click="emit('close')">Not now</button>
+      <span class="muted small">A plain stud with a relief groove; change anything on its plan.</span>
+    </p>
+  </form>
+</template>
+
+<style scoped>
+.new {
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: var(--surface);
+  padding: 18px 20px;
+  margin: 14px 0;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
+  gap: 14px;
+}
+.wide {
+  grid-column: span 2;
+}
+.metal {
+  display: grid;
+}
+select {
+  font: inherit;
+  color: inherit;
+  background: var(--surface);
+  border: 0;
+  border-bottom: 2px dotted var(--line);
+  padding: 6px 2px;
+}
+.act {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  margin-top: 16px;
+  flex-wrap: wrap;
+}
+@media (max-width: 520px) {
+  .wide {
+    grid-column: auto;
+  }
+}
+</style>

@@ -1,0 +1,204 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue'
+
+import type { FieldError, Schemas, Sheet } from '@/api/client'
+import { useUnits } from '@/composables/useUnits'
+
+/** The part in the chuck: hover or choose metal to see its step, press a dimension to type over it. */
+const props = defineProps<{
+  sheet: Sheet
+  step?: string
+  values?: Record<string, string>
+  errors?: Record<string, FieldError>
+  fixed?: boolean
+}>()
+const emit = defineEmits<{ step: [string]; edit: [field: string, value: string]; commit: [] }>()
+
+const { unit } = useUnits()
+const editing = ref<Schemas['LabelOut'] | null>(null)
+const input = ref<HTMLInputElement[]>([])
+
+const still = computed(() => props.sheet.paths.filter((p) => !p.step))
+const removals = computed(() => props.sheet.paths.filter((p) => p.role === 'removal'))
+const tools = computed(() => props.sheet.paths.filter((p) => p.role === 'tool' && p.step === props.step))
+const labels = computed(() => props.sheet.labels.filter((l) => !l.step || l.step === props.step))
+const place = (label: Schemas['LabelOut']) => ({
+  left: `${(label.x / props.sheet.width) * 100}%`,
+  top: `${((label.y - 5) / props.sheet.height) * 100}%`,
+})
+const editable = (label: Schemas['LabelOut']) => !props.fixed && label.field !== ''
+
+async function edit(label: Schemas['LabelOut']) {
+  if (!editable(label)) return
+  editing.value = label
+  await nextTick()
+  input.value[0]?.select()
+}
+function leave() {
+  editing.value = null
+  emit('commit')
+}
+</script>
+
+<template>
+  <div class="drawing">
+    <svg :viewBox="`0 0 ${sheet.width} ${sheet.height}`" role="group" :aria-label="sheet.title">
+      <path v-for="(p, n) in still" :key="`s${n}`" :d="p.d" :class="p.role" />
+      <path
+        v-for="(p, n) in removals"
+        :key="`r${n}`"
+        :d="p.d"
+        class="removal"
+        :class="{ chosen: p.step === step }"
+        @click="emit('step', p.step)"
+      />
+      <path v-for="(p, n) in tools" :key="`t${n}`" :d="p.d" class="tool" />
+      <g
+        v-for="(label, n) in labels"
+        :key="`l${n}`"
+        :class="{ editable: editable(label), note: label.step }"
+        :role="editable(label) ? 'button' : undefined"
+        :tabindex="editable(label) ? 0 : undefined"
+        :aria-label="editable(label) ? `Change ${label[unit]}` : undefined"
+        @click="edit(label)"
+        @keydown.enter.prevent="edit(label)"
+      >
+        <text :x="label.x" :y="label.y" :text-anchor="label.anchor">{{ label[unit] }}</text>
+      </g>
+    </svg>
+    <div v-if="editing" class="over" :style="place(editing)">
+      <input
+        ref="input"
+        class="fig"
+        aria-label="New value"
+        :value="values?.[editing.field] ?? ''"
+        :aria-invalid="errors?.[editing.field] !== undefined"
+        maxlength="60"
+        @input="emit('edit', editing.field, ($event.target as HTMLInputElement).value)"
+        @keydown.enter="leave"
+        @keydown.esc="leave"
+        @blur="leave"
+      />
+      <p v-if="errors?.[editing.field]" class="field-error">{{ errors[editing.field]?.message }}</p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.drawing {
+  position: relative;
+}
+svg {
+  display: block;
+  width: 100%;
+  height: auto;
+}
+path {
+  fill: none;
+  stroke-linejoin: round;
+}
+.part {
+  fill: var(--quiet);
+}
+.outline {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.edge {
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.thread {
+  stroke: var(--ink);
+  stroke-width: 0.8;
+}
+.centre {
+  stroke: var(--muted);
+  stroke-width: 0.9;
+  stroke-dasharray: 16 4 3 4;
+}
+.hatch {
+  stroke: var(--muted);
+  stroke-width: 0.6;
+  opacity: 0.6;
+}
+.chuck,
+.jaw {
+  fill: var(--surface);
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.ghost {
+  stroke: var(--coral);
+  stroke-width: 1;
+  stroke-dasharray: 5 4;
+  opacity: 0.75;
+}
+.dimension {
+  stroke: var(--muted);
+  stroke-width: 0.9;
+}
+.arrow {
+  fill: var(--muted);
+}
+.removal {
+  fill: transparent;
+  cursor: pointer;
+}
+.removal:hover {
+  fill: var(--shade);
+}
+.removal.chosen {
+  fill: var(--shade);
+  stroke: var(--coral);
+  stroke-width: 1.6;
+}
+.tool {
+  fill: var(--coral);
+  pointer-events: none;
+}
+text {
+  font: 14px var(--figures);
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--surface);
+  stroke-width: 5px;
+  stroke-linejoin: round;
+}
+.note text {
+  font-family: var(--words);
+  fill: var(--coral);
+}
+.editable {
+  cursor: text;
+}
+.editable text {
+  text-decoration: underline dotted var(--lagoon);
+  text-underline-offset: 4px;
+}
+.editable:hover text,
+.editable:focus-visible text {
+  fill: var(--lagoon);
+}
+.over {
+  position: absolute;
+  transform: translate(-50%, -50%);
+  z-index: 2;
+}
+.over input {
+  width: 9em;
+  font-size: var(--s16);
+  text-align: center;
+  padding: 4px;
+  border: 2px solid var(--lagoon);
+  border-radius: 6px;
+  background: var(--surface);
+  color: var(--ink);
+}
+.over .field-error {
+  position: absolute;
+  width: 22em;
+  background: var(--surface);
+  padding: 4px 6px;
+}
+</style>

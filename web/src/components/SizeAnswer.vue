@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+
+import type { Figure, Schemas } from '@/api/client'
+import FigureValue from '@/components/FigureValue.vue'
+import WorkingPanel from '@/components/WorkingPanel.vue'
+
+/** A thread at a glance: what to turn, what to drill, what to relieve, what to measure over. */
+const props = defineProps<{ size: Schemas['SizeOut'] }>()
+const emit = defineEmits<{ close: [] }>()
+const router = useRouter()
+const chosen = ref<string>('')
+
+const figures = computed<Record<string, Figure>>(() => {
+  const f = props.size.figures
+  return Object.fromEntries([
+    ...f.blank.map((b) => [b.school, b.figure]),
+    ...f.basic.map((b) => [b.name, b]),
+    ...f.groove.map((g) => [g.name, g]),
+    ['chamfer', f.chamfer],
+    ['wire', f.wire],
+  ]) as Record<string, Figure>
+})
+const working = computed(() => figures.value[chosen.value])
+const pick = (key: string) => (chosen.value = chosen.value === key ? '' : key)
+
+async function startJob() {
+  emit('close')
+  await router.push({ name: 'jobs', query: { thread: props.size.designation } })
+}
+</script>
+
+<template>
+  <div class="answer">
+    <header>
+      <h2>{{ size.designation }}</h2>
+      <p class="muted small">
+        {{ size.angle_deg }}° · <template v-if="size.tpi">{{ size.tpi }} threads per inch · </template>pitch
+        <span class="fig">{{ size.pitch.toPrecision(4) }} {{ size.unit }}</span> · {{ size.source.title }}
+      </p>
+      <p v-for="note in size.notes" :key="note" class="small">{{ note }}</p>
+    </header>
+
+    <section class="blank">
+      <h3>Turn the blank to</h3>
+      <div class="row">
+        <FigureValue
+          v-for="blank in size.figures.blank"
+          :key="blank.school"
+          :figure="blank.figure"
+          :label="`${blank.school}${blank.within_class ? '' : ' ▲'}`"
+          :strong="blank.school.startsWith('a fraction')"
+          :open="chosen === blank.school"
+          @working="pick(blank.school)"
+        />
+      </div>
+    </section>
+
+    <section>
+      <h3>Tapping drill</h3>
+      <ul class="drills">
+        <li v-for="drill in size.tapping_drills" :key="drill.name">
+          <span class="fig name">{{ drill.name }}</span><span class="muted small"
+            >{{ Math.round(drill.percent) }} %</span
+          >
+        </li>
+        <li v-if="!size.tapping_drills.length" class="muted">no rack drill leaves 60 to 80 %</li>
+      </ul>
+      <p v-if="size.tapping_drills[0]" class="muted small">{{ size.tapping_drills[0].convention }}</p>
+    </section>
+
+    <section>
+      <h3>Relief, lead, wires</h3>
+      <div class="row">
+        <FigureValue
+          v-for="groove in size.figures.groove"
+          :key="groove.name"
+          :figure="groove"
+          :label="groove.name"
+          :open="chosen === groove.name"
+          @working="pick(groove.name)"
+        />
+        <FigureValue
+          :figure="size.figures.chamfer"
+          label="chamfer to"
+          :open="chosen === 'chamfer'"
+          @working="pick('chamfer')"
+        />
+        <FigureValue
+          :figure="size.figures.wire"
+          label="best wire"
+          :open="chosen === 'wire'"
+          @working="pick('wire')"
+        />
+      </div>
+    </section>
+
+    <section>
+      <h3>Basic diameters</h3>
+      <div class="row">
+        <FigureValue
+          v-for="basic in size.figures.basic"
+          :key="basic.name"
+          :figure="basic"
+          :label="basic.name"
+          :open="chosen === basic.name"
+          @working="pick(basic.name)"
+        />
+      </div>
+    </section>
+    <WorkingPanel v-if="working" :figure="working" />
+    <footer><v-btn color="secondary" @click="startJob">Start a job with it</v-btn></footer>
+  </div>
+</template>
+
+<style scoped>
+.answer {
+  display: grid;
+  gap: 14px;
+}
+h3 {
+  font-size: var(--s14);
+  color: var(--muted);
+  font-weight: 700;
+  margin-bottom: 4px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 34px;
+  align-items: end;
+}
+.drills {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 26px;
+}
+.name {
+  font-size: 1.25em;
+  font-weight: 700;
+  margin-right: 6px;
+}
+</style>

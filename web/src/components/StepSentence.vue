@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import type { Operation } from '@/api/client'
+import { useUnits } from '@/composables/useUnits'
+
+/** The sentence to do, its figures put in where the braces stand. */
+const props = defineProps<{ step: Operation }>()
+const { text } = useUnits()
+const parts = computed(() => {
+  const figures = new Map(props.step.figures.map((f) => [f.key, f.figure]))
+  return props.step.sentence.split(/\{(\w+)\}/).map((piece, index) => {
+    const figure = index % 2 ? figures.get(piece) : undefined
+    return { text: figure ? text(figure.shown) : piece, figure: figure !== undefined }
+  })
+})
+</script>
+
+<template>
+  <span
+    ><template v-for="(part, n) in parts" :key="n"
+      ><span v-if="part.figure" class="fig number">{{ part.text }}</span
+      ><template v-else>{{ part.text }}</template></template
+    ></span
+  >
+</template>
+
+<style scoped>
+.number {
+  color: var(--coral);
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,111 @@
+import { computed, onScopeDispose, ref, shallowRef } from 'vue'
+
+import {
+  asProblem,
+  ask,
+  client,
+  type FieldError,
+  type Job,
+  type JobDocument,
+  type Plan,
+  Problem,
+} from '@/api/client'
+import { readField, writeField } from '@/composables/fields'
+
+const PAUSE_MS = 60
+const kept = (id: number) => `conch.draft.${id}`
+
+/** A job's document while it is edited: the plan follows each keystroke, a commit stores it, nothing typed is lost. */
+export function useDocument(id: number) {
+  const job = shallowRef<Job | null>(null)
+  const plan = shallowRef<Plan | null>(null)
+  const draft = ref<JobDocument | null>(null)
+  const errors = ref<Record<string, FieldError>>({})
+  const trouble = ref('')
+  const dirty = ref(false)
+  const missing = ref(false)
+  let asked = 0
+  let timer = 0
+
+  function take(fresh: Job) {
+    job.value = fresh
+    plan.value = fresh.plan
+    draft.value = structuredClone(fresh.document)
+    errors.value = {}
+    trouble.value = ''
+    dirty.value = false
+    localStorage.removeItem(kept(id))
+  }
+  function fail(error: unknown) {
+    const problem = asProblem(error)
+    errors.value = Object.fromEntries(problem.errors.map((e) => [e.field, e]))
+    trouble.value = problem.errors.length ? '' : problem.message
+    missing.value = problem.status === 404
+  }
+  async function load() {
+    try {
+      take(await ask(client.GET('/api/jobs/{job_id}', { params: { path: { job_id: id } } })))
+      restore()
+    } catch (error) {
+      fail(error)
+    }
+  }
+  /** Put back what an earlier visit typed and could not store. */
+  function restore() {
+    const left = localStorage.getItem(kept(id))
+    if (!left || job.value?.state === 'closed') return
+    draft.value = JSON.parse(left) as JobDocument
+    dirty.value = true
+    trouble.value = 'These are changes you typed earlier that were not stored.'
+    void preview()
+  }
+  async function preview() {
+    if (!draft.value) return
+    const mine = ++asked
+    try {
+      const found = await ask(client.POST('/api/jobs/plan', { body: draft.value }))
+      if (mine !== asked) return
+      plan.value = found
+      errors.value = {}
+    } catch (error) {
+      if (mine === asked) fail(error)
+    }
+  }
+  function set(field: string, value: string | boolean) {
+    if (!draft.value || readField(draft.value, field) === value) return
+    writeField(draft.value, field, value)
+    dirty.value = true
+    localStorage.setItem(kept(id), JSON.stringify(draft.value))
+    window.clearTimeout(timer)
+    timer = window.setTimeout(() => void preview(), PAUSE_MS)
+  }
+  async function commit() {
+    if (!draft.value || !job.value || !dirty.value) return
+    window.clearTimeout(timer)
+    const mine = ++asked
+    const body = { document: draft.value, revision: job.value.revision }
+    const sent = JSON.stringify(body.document)
+    try {
+      const fresh = await ask(client.PUT('/api/jobs/{job_id}', { params: { path: { job_id: id } }, body }))
+      if (JSON.stringify(draft.value) === sent) take(fresh)
+      else job.value = fresh
+    } catch (error) {
+      if (mine === asked || error instanceof Problem) fail(error)
+    }
+  }
+  onScopeDispose(() => window.clearTimeout(timer))
+  return {
+    job,
+    plan,
+    draft,
+    errors,
+    trouble,
+    dirty,
+    missing,
+    closed: computed(() => job.value?.state === 'closed'),
+    load,
+    set,
+    commit,
+    value: (field: string) => String((draft.value && readField(draft.value, field)) ?? ''),
+  }
+}

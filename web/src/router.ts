@@ -1,0 +1,34 @@
+import { createRouter, createWebHistory } from 'vue-router'
+
+/** The views; `bench` fills the screen, without the rail. */
+export const router = createRouter({
+  history: createWebHistory('/'),
+  routes: [
+    { path: '/', name: 'jobs', component: () => import('@/views/JobsView.vue'), meta: { title: 'Jobs' } },
+    {
+      path: '/jobs/:id(\\d+)',
+      name: 'plan',
+      component: () => import('@/views/PlanView.vue'),
+      props: (to) => ({ id: Number(to.params.id) }),
+      meta: { title: 'Job plan' },
+    },
+    {
+      path: '/jobs/:id(\\d+)/bench',
+      name: 'bench',
+      component: () => import('@/views/BenchView.vue'),
+      props: (to) => ({ id: Number(to.params.id) }),
+      meta: { title: 'Bench', bench: true },
+    },
+    { path: '/log', name: 'log', component: () => import('@/views/LogView.vue'), meta: { title: 'Log' } },
+    {
+      path: '/:rest(.*)',
+      name: 'lost',
+      component: () => import('@/views/LostView.vue'),
+      meta: { title: 'Not here' },
+    },
+  ],
+})
+
+router.afterEach((to) => {
+  document.title = `${String(to.meta.title ?? 'Conch')} · Conch`
+})

@@ -1,0 +1,43 @@
+import { createVuetify } from 'vuetify'
+
+/** The two themes; theme.css holds the same colours for what is not a library component. */
+const shell = {
+  dark: false,
+  colors: {
+    background: '#fbf6f0',
+    surface: '#ffffff',
+    primary: '#0e5a63',
+    secondary: '#b8432d',
+    error: '#a3201d',
+    'on-background': '#1f2a2e',
+    'on-surface': '#1f2a2e',
+    'on-primary': '#ffffff',
+    'on-secondary': '#ffffff',
+  },
+  variables: { 'medium-emphasis-opacity': 0.76 },
+}
+const deep = {
+  dark: true,
+  colors: {
+    background: '#0c1a1e',
+    surface: '#12252a',
+    primary: '#6ccbd3',
+    secondary: '#ff8f75',
+    error: '#ff8080',
+    'on-background': '#eaf2f2',
+    'on-surface': '#eaf2f2',
+    'on-primary': '#0c1a1e',
+    'on-secondary': '#0c1a1e',
+  },
+  variables: { 'medium-emphasis-opacity': 0.8 },
+}
+
+const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce
+
+export const vuetify = createVuetify({
+  theme: { defaultTheme: 'shell', themes: { shell, deep }, cspNonce: nonce, utilities: false },
+  defaults: {
+    VBtn: { variant: 'flat', ripple: false, class: 'btn' },
+    VTextField: { variant: 'outlined', hideDetails: 'auto', density: 'comfortable', color: 'primary' },
+  },
+})

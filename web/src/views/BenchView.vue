@@ -1,0 +1,197 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+
+import BenchFigure from '@/components/BenchFigure.vue'
+import BenchGauge from '@/components/BenchGauge.vue'
+import BenchTop from '@/components/BenchTop.vue'
+import CautionLine from '@/components/CautionLine.vue'
+import EmptyShell from '@/components/EmptyShell.vue'
+import PartDrawing from '@/components/PartDrawing.vue'
+import ReadingsTable from '@/components/ReadingsTable.vue'
+import ReasonField from '@/components/ReasonField.vue'
+import StepSentence from '@/components/StepSentence.vue'
+import { useBench } from '@/composables/useBench'
+import { useChoices } from '@/composables/useChoices'
+import { useKeys } from '@/composables/useKeys'
+import { useUnits } from '@/composables/useUnits'
+
+const props = defineProps<{ id: number }>()
+const router = useRouter()
+const { bench, problem, busy, moved, load, record, undo, close } = useBench(props.id)
+const { unit, toggle } = useUnits()
+const { data: choices } = useChoices()
+const typed = ref('')
+const asking = ref<'' | 'reason' | 'note' | 'close'>('')
+const field = ref<HTMLInputElement>()
+const button = ref<{ $el: HTMLElement }>()
+
+const step = computed(() => bench.value?.step ?? null)
+const measuring = computed(() => step.value?.measure === 'diameter')
+const gauging = computed(() => step.value?.measure === 'verdict')
+const mustMove = computed(
+  () =>
+    gauging.value &&
+    bench.value?.advice?.recut === true &&
+    !bench.value.adjusted &&
+    !bench.value.verdict?.passes,
+)
+/** The one large button: what it says is what Enter does. */
+const action = computed<{ label: string; run: () => unknown } | null>(() => {
+  const now = bench.value
+  if (!now || now.state === 'closed') return null
+  if (now.finished) return { label: 'Close the job', run: finish }
+  if (measuring.value && typed.value.trim()) return { label: 'Record', run: read }
+  if (mustMove.value) return { label: 'I moved the die', run: () => record('setting') }
+  if (now.hindrance && !(gauging.value && !now.verdict)) return { label: 'Say why it will do', run: askWhy }
+  if (gauging.value && !now.verdict) return { label: 'Not gauged: say why', run: askWhy }
+  if (measuring.value && !now.readings.length)
+    return { label: 'Done, not measured', run: () => record('done') }
+  return {
+    label: now.steps.at(-1)?.key === step.value?.key ? 'Piece done' : 'Done',
+    run: () => record('done'),
+  }
+})
+
+async function read() {
+  if (await record('reading', { reading: typed.value })) typed.value = ''
+}
+const askWhy = () => (asking.value = 'reason')
+async function finish() {
+  if (!(await close(''))) asking.value = 'close'
+  else await router.push({ name: 'plan', params: { id: props.id } })
+}
+async function say(code: string, words: string) {
+  const done = code === 'close' ? await close(words) : await record(code as 'note', { reason: words })
+  if (done) asking.value = ''
+}
+function back() {
+  const done = bench.value?.steps.filter((s) => s.state === 'done').at(-1)
+  if (done) void record('again', { step: done.key })
+}
+async function openAsk(what: 'note') {
+  asking.value = what
+}
+watch([bench, asking], async () => {
+  if (asking.value) return
+  await nextTick()
+  if (measuring.value) field.value?.focus()
+  else button.value?.$el.focus()
+})
+const verdict = (n: number) => {
+  const said = choices.value?.verdicts[n]
+  if (gauging.value && said) void record('verdict', { verdict: said.code })
+}
+useKeys([
+  { key: 'k', label: 'back one step', run: back, whenEmpty: true },
+  { key: 'z', label: 'undo', run: undo, whenEmpty: true },
+  { key: 'n', label: 'note', run: () => void openAsk('note'), whenEmpty: true },
+  { key: 'u', label: 'inches or millimetres', run: toggle, whenEmpty: true },
+  {
+    key: 'p',
+    label: 'the whole plan',
+    run: () => void router.push({ name: 'plan', params: { id: props.id } }),
+    whenEmpty: true,
+  },
+  ...[0, 1, 2, 3, 4].map((n) => ({ key: String(n + 1), label: 'what the nut says', run: () => verdict(n) })),
+])
+void load()
+</script>
+
+<template>
+  <div v-if="bench" class="bench">
+    <BenchTop :bench="bench" />
+    <template v-if="step">
+      <h1><StepSentence :step="step" /></h1>
+      <div class="middle">
+        <BenchGauge
+          v-if="gauging"
+          :bench="bench"
+          :busy="busy"
+          @verdict="record('verdict', { verdict: $event })"
+        />
+        <BenchFigure v-else :bench="bench" />
+        <aside>
+          <PartDrawing :sheet="bench.drawing" :step="step.key" fixed />
+          <ReadingsTable v-if="bench.readings.length" :readings="bench.readings" />
+          <ul v-if="step.notes.length" class="notes muted">
+            <li v-for="note in step.notes" :key="note">{{ note }}</li>
+          </ul>
+        </aside>
+      </div>
+    </template>
+    <EmptyShell v-else>
+      <strong class="made">{{ bench.good }} of {{ bench.quantity }} made</strong>
+      <br />{{ bench.gauged_pieces ? `${bench.gauged_pieces} gaugings recorded.` : 'No piece was gauged.' }}
+      <template v-if="bench.opened_eighths">
+        Die {{ bench.opened_eighths > 0 ? 'opened' : 'closed' }} {{ Math.abs(bench.opened_eighths) }}/8 turn
+        in all.</template
+      >
+    </EmptyShell>
+    <footer>
+      <p v-if="bench.state === 'closed'" class="good">✓ This job is closed.</p>
+      <p v-if="problem" class="field-error big-error" role="alert">
+        {{ problem.message }}
+        <button v-if="moved" type="button" class="plain" @click="load">Reload</button>
+      </p>
+      <CautionLine v-if="step" :cautions="step.cautions" />
+      <ReasonField
+        v-if="asking"
+        :ask="
+          asking === 'note'
+            ? 'Note'
+            : asking === 'close'
+              ? 'Why does it end here?'
+              : bench.hindrance || 'Say why'
+        "
+        :actions="
+          asking === 'note'
+            ? [{ code: 'note', label: 'Keep the note' }]
+            : asking === 'close'
+              ? [{ code: 'close', label: 'Close the job' }]
+              : [
+                  { code: 'accept', label: 'It will do' },
+                  { code: 'scrap', label: 'Scrap the piece' },
+                ]
+        "
+        @say="say"
+        @close="asking = ''"
+      />
+      <form v-else-if="action" class="act" novalidate @submit.prevent="action.run()">
+        <label v-if="measuring" class="reading" :class="{ wrong: problem?.of('reading') }">
+          <span class="sr">New reading in {{ unit }}</span>
+          <input
+            ref="field"
+            v-model="typed"
+            class="fig"
+            data-keys="empty"
+            inputmode="decimal"
+            placeholder="new reading"
+            autocomplete="off"
+            maxlength="60"
+            :aria-invalid="problem?.of('reading') !== undefined"
+          />
+          <span class="muted">{{ bench.unit }}</span>
+        </label>
+        <v-btn ref="button" type="submit" color="secondary" class="go" :loading="busy" size="x-large">{{
+          action.label
+        }}</v-btn>
+      </form>
+      <div class="row">
+        <button type="button" class="key" @click="back">back <kbd>k</kbd></button>
+        <button type="button" class="key" @click="undo">undo <kbd>z</kbd></button>
+        <button type="button" class="key" @click="openAsk('note')">note <kbd>n</kbd></button>
+        <button type="button" class="key" @click="toggle">{{ unit }} <kbd>u</kbd></button>
+        <button v-if="step" type="button" class="key" @click="askWhy">scrap or accept</button>
+        <router-link class="key" :to="{ name: 'plan', params: { id } }"
+          >the whole plan <kbd>p</kbd></router-link
+        >
+      </div>
+    </footer>
+  </div>
+  <EmptyShell v-else-if="problem">
+    {{ problem.message }} <router-link to="/">Back to the jobs</router-link>
+  </EmptyShell>
+</template>
+
+<style scoped src="./bench.css"></style>

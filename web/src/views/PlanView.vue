@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+
+import CautionLine from '@/components/CautionLine.vue'
+import EmptyShell from '@/components/EmptyShell.vue'
+import InlineField from '@/components/InlineField.vue'
+import JobEnd from '@/components/JobEnd.vue'
+import JobFacts from '@/components/JobFacts.vue'
+import PartDrawing from '@/components/PartDrawing.vue'
+import StepDetail from '@/components/StepDetail.vue'
+import StepList from '@/components/StepList.vue'
+import ThreadBar from '@/components/ThreadBar.vue'
+import { readField } from '@/composables/fields'
+import { useDocument } from '@/composables/useDocument'
+import { useKeys } from '@/composables/useKeys'
+
+const props = defineProps<{ id: number }>()
+const router = useRouter()
+const { job, plan, draft, errors, trouble, dirty, missing, closed, load, set, commit, value } = useDocument(
+  props.id,
+)
+void load()
+
+const picked = ref('')
+const steps = computed(() => plan.value?.operations ?? [])
+const chosen = computed(
+  () =>
+    steps.value.find((s) => s.key === picked.value) ??
+    steps.value.find((s) => s.key === 'turn-blank') ??
+    steps.value[0],
+)
+const values = computed(() => {
+  const fields = (plan.value?.drawing.labels ?? []).map((l) => l.field).filter(Boolean)
+  return Object.fromEntries(fields.map((f) => [f, String((draft.value && readField(draft.value, f)) ?? '')]))
+})
+const quiet = computed(() => {
+  const shown = new Set(plan.value?.notices.map((n) => n.text))
+  return [...shown]
+})
+
+function move(by: number) {
+  const at = steps.value.findIndex((s) => s.key === chosen.value?.key)
+  picked.value = steps.value[Math.max(0, Math.min(steps.value.length - 1, at + by))]?.key ?? ''
+}
+const toBench = () => void router.push({ name: 'bench', params: { id: props.id } })
+useKeys([
+  { key: 'j', label: 'next step', run: () => move(1) },
+  { key: 'k', label: 'step before', run: () => move(-1) },
+  { key: 'b', label: 'to the bench', run: toBench },
+])
+</script>
+
+<template>
+  <EmptyShell v-if="missing"
+    >There is no such job here. <router-link to="/">Back to the jobs</router-link></EmptyShell
+  >
+  <div v-else-if="job && plan && draft" class="plan">
+    <header class="head">
+      <div class="title">
+        <h1>
+          <InlineField
+            label="Title"
+            :model-value="value('title')"
+            :error="errors.title"
+            :readonly="closed"
+            @update:model-value="set('title', $event)"
+            @commit="commit"
+          />
+        </h1>
+      </div>
+      <div class="progress">
+        <p class="small muted">{{ job.good }} of {{ job.quantity }} pieces</p>
+        <ThreadBar
+          :total="job.quantity * job.step_count"
+          :done="Math.min(job.quantity * job.step_count, job.good * job.step_count + job.step_number - 1)"
+          :now="1"
+          :label="`${job.good} of ${job.quantity} pieces made`"
+        />
+      </div>
+      <v-btn v-if="!closed" color="secondary" size="large" @click="toBench">To the bench</v-btn>
+    </header>
+    <JobFacts :value="value" :errors="errors" :closed="closed" @set="set" @commit="commit" />
+    <p v-if="trouble" class="field-error" role="alert">
+      {{ trouble }} <button v-if="dirty" type="button" class="plain" @click="commit">Store again</button>
+    </p>
+    <p class="sr" role="status">{{ dirty ? 'not stored yet' : 'stored' }}</p>
+    <label v-if="!closed" class="small muted pressure">
+      <input
+        type="checkbox"
+        :checked="draft.pressure"
+        @change="(set('pressure', ($event.target as HTMLInputElement).checked), commit())"
+      />
+      carries air, gas or steam under pressure
+    </label>
+    <CautionLine :cautions="plan.cautions" />
+    <div class="sheet">
+      <PartDrawing
+        :sheet="plan.drawing"
+        :step="chosen?.key"
+        :values="values"
+        :errors="errors"
+        :fixed="closed"
+        @step="picked = $event"
+        @edit="set"
+        @commit="commit"
+      />
+    </div>
+    <p v-for="note in quiet" :key="note" class="notice">◆ {{ note }}</p>
+    <div class="below">
+      <StepList :steps="steps" :chosen="chosen?.key ?? ''" @choose="picked = $event" />
+      <StepDetail v-if="chosen" :step="chosen" />
+    </div>
+    <JobEnd :job="job" @changed="load" />
+  </div>
+  <p v-else-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+</template>
+
+<style scoped>
+.plan {
+  display: grid;
+  gap: 12px;
+  max-width: 1280px;
+}
+.head {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 260px auto;
+  gap: 24px;
+  align-items: center;
+}
+.sheet {
+  background: var(--surface);
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  overflow: visible;
+}
+.below {
+  display: grid;
+  grid-template-columns: minmax(0, 5fr) minmax(0, 8fr);
+  gap: 24px;
+}
+.notice {
+  color: var(--caution);
+}
+.pressure {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+@media (max-width: 900px) {
+  .head,
+  .below {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 14px;
+  }
+}
+</style>
