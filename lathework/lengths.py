@@ -65,7 +65,7 @@ def read_length(text: str, unit: LengthUnit, field: str = "length") -> Length:
     """
     typed = text.strip()
     if not typed:
-        raise InputError("empty", field, f"Nothing is entered here. {HOW}")
+        raise InputError("empty", field, "Nothing is entered here.")
     if len(typed) > _LONGEST_TEXT:
         raise InputError("not-a-length", field, f"That is too long for a length. {HOW}")
     drill = gauge_drills().get(typed.upper())

@@ -2,14 +2,13 @@ import { fileURLToPath } from 'node:url'
 
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
-import vuetify from 'vite-plugin-vuetify'
 
 /** CONCH_BARE builds the page that the first page's size is measured against. */
 const bare = process.env.CONCH_BARE === '1'
 
 export default defineConfig({
   base: '/static/',
-  plugins: [vue(), vuetify({ autoImport: true })],
+  plugins: [vue()],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   html: { cspNonce: '{{ request.csp_nonce }}' },
   build: {

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from lathework.drawing.shapes import Line
 from lathework.planning.work import Work
@@ -23,10 +23,11 @@ class Frame:
     right: float
     top: float
     bottom: float
+    dimensioned: bool
 
 
-WIDE = Frame(width=1160, height=320, chuck=128, right=116, top=34, bottom=100)
-SMALL = Frame(width=400, height=190, chuck=44, right=44, top=34, bottom=16)
+WIDE = Frame(width=1160, height=310, chuck=128, right=116, top=34, bottom=78, dimensioned=True)
+SMALL = Frame(width=400, height=200, chuck=44, right=30, top=34, bottom=16, dimensioned=False)
 
 
 @dataclass(frozen=True, slots=True)
@@ -57,6 +58,8 @@ class Layout:
 
 def lay_out(work: Work, frame: Frame) -> Layout:
     """The largest scale at which stick-out and bar fit the frame, work to the right of the chuck."""
+    if frame.dimensioned and work.job.part.shank_length is not None:
+        frame = replace(frame, bottom=frame.bottom + ROW)
     across = frame.height - frame.top - frame.bottom
     along = frame.width - frame.chuck - frame.right
     scale = min(along / work.stick_out_mm, across / work.job.part.stock_diameter.mm)

@@ -12,6 +12,8 @@ from lathework.planning.work import Work
 TRUE_PITCH = 5.0
 """Sheet units per pitch from which a thread is drawn true; under it, by convention."""
 _JAW_SHARE = 0.55
+_CHUCK_BODY = 96.0
+"""Widest chuck body drawn, in sheet units; behind it the spindle nose."""
 
 
 def _profile(work: Work) -> list[tuple[float, float]]:
@@ -41,7 +43,8 @@ def _chuck(layout: Layout, work: Work) -> list[Path]:
     body_right = jaw_x - jaw * 0.75
     height = min(layout.axis_y - 8, layout.frame.height - layout.axis_y - 8, stock * layout.scale / 2 + 62)
     top, bottom = layout.axis_y - height, layout.axis_y + height
-    left = 0.0
+    left = max(0.0, body_right - _CHUCK_BODY)
+    nose = box(0.0, layout.axis_y - height * 0.45, left, layout.axis_y + height * 0.45)
     jaw_height = min(40.0, height - stock * layout.scale / 2 - 6)
     upper = box(jaw_x - jaw, layout.top(stock) - jaw_height, jaw_x, layout.top(stock))
     lower = mirrored(upper, layout.axis_y)
@@ -54,6 +57,7 @@ def _chuck(layout: Layout, work: Work) -> list[Path]:
         )
     ]
     return [
+        *([Path("chuck", (nose,), closed=True)] if left > 1 else []),
         Path("chuck", (box(left, top, body_right, bottom),), closed=True),
         Path("hatch", hatch(left, top, body_right, bottom, 11)),
         *jaws,
@@ -97,7 +101,8 @@ def _body(layout: Layout, work: Work) -> list[Path]:
     stock = work.job.part.stock_diameter.mm
     far, jaw = work.job.part.overall_length.mm, work.stick_out_mm
     kerf_end = far + work.job.setup.parting_blade.mm
-    rest = box(layout.x(jaw), layout.top(stock), layout.x(kerf_end), layout.bottom(stock))
+    behind = layout.x(jaw) - layout.frame.chuck
+    rest = box(behind, layout.top(stock), layout.x(kerf_end), layout.bottom(stock))
     kerf = box(layout.x(kerf_end), layout.top(stock), layout.x(far), layout.bottom(stock))
     ghost = box(layout.x(far), layout.top(stock), layout.x(0), layout.bottom(stock))
     shoulders = tuple(
@@ -111,7 +116,7 @@ def _body(layout: Layout, work: Work) -> list[Path]:
         Path("edge", (rest,), closed=True),
         Path("ghost", (ghost, kerf), closed=True),
         Path("part", (profile + tuple(reversed(under)),), closed=True),
-        Path("outline", (profile, under)),
+        Path("outline", (profile, under, (profile[0], under[0]), (profile[-1], under[-1]))),
         Path("edge", shoulders),
     ]
 
@@ -160,7 +165,7 @@ def part_sheet(plan: Plan, frame: Frame) -> Sheet:
     for operation in plan.operations:
         paths += [*_removal(layout, operation), *_tool(layout, operation)]
     labels: list[Label] = []
-    if frame.bottom > 40:
+    if frame.dimensioned:
         dimension_paths, labels = dimensions(layout, work, plan.operations)
         paths += dimension_paths
     part = work.job.part

@@ -61,7 +61,7 @@ def class_verdict(limits: MajorLimits, diameter: float) -> tuple[bool, str]:
         return False, f"Above the largest crest of class {limits.class_name}: a tight nut may bind."
     if diameter < limits.minimum:
         return False, f"Below the smallest crest of class {limits.class_name}: flat, weak crests."
-    return True, f"Within class {limits.class_name}."
+    return True, f"The crest is within class {limits.class_name}."
 
 
 def _diameter(thread: Thread, school: School, fraction: float, limits: MajorLimits) -> Figure:

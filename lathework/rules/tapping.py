@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from bisect import bisect_left, bisect_right
 from dataclasses import dataclass
 
 from lathework.tables.drills import Drill, all_drills
@@ -46,13 +47,19 @@ def percent_thread(thread: Thread, drill_diameter: float) -> float:
     return 100 * (thread.major - drill_diameter) / (convention(thread)[0] * thread.pitch)
 
 
+def _hole(thread: Thread, percent: float) -> float:
+    """Hole in millimetres that leaves `percent`."""
+    return thread.major_mm - percent / 100 * convention(thread)[0] * thread.pitch_mm
+
+
 def tapping_drills(thread: Thread) -> tuple[TappingDrill, ...]:
     """Up to six drills that leave 60 to 80 per cent, nearest to 75 first."""
     words = convention(thread)[1]
+    rack = all_drills()
+    first = bisect_left(rack, _hole(thread, HIGHEST), key=lambda d: d.diameter_mm)
+    last = bisect_right(rack, _hole(thread, LOWEST), key=lambda d: d.diameter_mm)
     found = []
-    for drill in all_drills():
+    for drill in rack[first:last]:
         diameter = convert(drill.diameter, drill.unit, thread.unit)
-        percent = percent_thread(thread, diameter)
-        if LOWEST <= percent <= HIGHEST:
-            found.append(TappingDrill(drill, diameter, percent, words))
+        found.append(TappingDrill(drill, diameter, percent_thread(thread, diameter), words))
     return tuple(sorted(found, key=lambda d: abs(d.percent - WANTED))[:_MOST])

@@ -21,6 +21,7 @@ _INCH_SERIES = {
     "me": "ME", "model engineer": "ME",
     "bsp": "G", "bspp": "G", "g": "G",
 }  # fmt: skip
+_SEVERAL = {"whitworth": ("BSW", "BSF"), "unified": ("UNC", "UNF", "UNEF")}
 _WORDS = "|".join(sorted(_INCH_SERIES, key=len, reverse=True))
 _SIZE = r"(?:#|no\.?\s*)?\d{1,3}(?:[\s-]\d{1,2}/\d{1,3}|/\d{1,3})?|\d{0,2}\.\d{1,5}"
 _INCH = re.compile(
@@ -40,6 +41,8 @@ _SUFFIX = re.compile(r"[\s-](?P<suffix>lh|left|left hand|[123][ab]|\d[egfh]\d?[e
 _DEFAULT_CLASS = {"unified": "2a", "metric": "6g"}
 _SMALLEST, _LARGEST = Decimal("0.02"), Decimal(12)
 """Inches, for a special unified or Whitworth size."""
+_FEWEST_TURNS = 2
+"""A thread's diameter is at least this many pitches."""
 
 
 def _tidy(text: str) -> str:
@@ -75,8 +78,19 @@ def _fraction(size: str) -> Decimal:
     return Decimal(total.numerator) / Decimal(total.denominator)
 
 
+def _is_listed(inches: Decimal, series: str | None, tpi: Decimal | None) -> bool:
+    wanted = _SEVERAL.get(series or "", (series,))
+    return any(
+        (series is None or t.series in wanted) and (tpi is None or t.tpi == float(tpi)) and t.family != "bsp"
+        for t in _by_size().get(inches, [])
+    )
+
+
 def _size(text: str, series: str | None, tpi: Decimal | None) -> tuple[str, Decimal]:
-    """The size as it is printed, and its inches. A small whole number is a number size: 10-32 is #10-32."""
+    """The size as it is printed, and its inches.
+
+    A whole number may be a number size or inches; whichever a series lists is meant: 10-32 is #10-32, 1-8 an inch.
+    """
     bare = re.sub(r"^(#|no\.?\s*)", "", text)
     if "/" in bare:
         if re.search(r"/0+$", bare):
@@ -84,14 +98,22 @@ def _size(text: str, series: str | None, tpi: Decimal | None) -> tuple[str, Deci
         return bare.replace(" ", "-"), _fraction(bare)
     if "." in bare:
         return bare if not bare.startswith(".") else "0" + bare, Decimal(bare)
-    numbered = _number_sizes().get(f"#{int(bare)}")
-    explicit = text != bare
-    unified = series in (None, "UNC", "UNF", "UNEF", "UNS", "unified")
-    if explicit or (numbered is not None and unified and (int(bare) > 4 or (tpi or 0) > 16)):
-        if numbered is None:
-            raise _fail("unknown-size", f"There is no number size {text}.", sorted(_number_sizes()))
-        return f"#{int(bare)}", numbered
-    return str(int(bare)), Decimal(bare)
+    label = str(int(bare))
+    numbered = _number_sizes().get(f"#{label}")
+    if text != bare and numbered is None:
+        raise _fail("unknown-size", f"There is no number size {text}.", sorted(_number_sizes()))
+    if numbered is None or (text == bare and not _means_number(numbered, Decimal(label), series, tpi)):
+        return label, Decimal(label)
+    return f"#{label}", numbered
+
+
+def _means_number(numbered: Decimal, inches: Decimal, series: str | None, tpi: Decimal | None) -> bool:
+    """Whether a bare whole number is a number size: when a series lists it so, or could not be inches."""
+    if series not in (None, "UNS", *_SEVERAL["unified"], "unified"):
+        return False
+    if _is_listed(numbered, series, tpi):
+        return True
+    return not _is_listed(inches, series, tpi) and (tpi is None or numbered * tpi > _FEWEST_TURNS)
 
 
 def _ask(text: str, found: Iterable[Thread | str]) -> InputError:
@@ -111,7 +133,7 @@ def _specials(label: str, tpi: Decimal) -> list[str]:
 def _special(label: str, inches: Decimal, tpi: Decimal | None, series: str) -> Thread:
     if tpi is None:
         raise _fail("incomplete", "A special thread needs its threads per inch, as in 0.51-20 UNS.")
-    if not _SMALLEST <= inches <= _LARGEST or inches * tpi < 2:
+    if not _SMALLEST <= inches <= _LARGEST or inches * tpi < _FEWEST_TURNS:
         raise _fail("unknown-size", f"{label}-{trim(tpi)} is no size a thread can have.")
     make: Callable[[str, Decimal, Decimal], Thread] = special_unified if series == "UNS" else special_whitworth
     return make(label, inches, tpi)
@@ -119,7 +141,7 @@ def _special(label: str, inches: Decimal, tpi: Decimal | None, series: str) -> T
 
 def _named_series(text: str, label: str, tpi: Decimal | None, series: str, at_size: list[Thread]) -> Thread:
     """The size in the series that was named; a count that contradicts it is asked about."""
-    wanted = {"whitworth": ("BSW", "BSF"), "unified": ("UNC", "UNF", "UNEF")}.get(series, (series,))
+    wanted = _SEVERAL.get(series, (series,))
     listed = [t for t in at_size if t.series in wanted]
     if not listed:
         raise _fail("unknown-size", f"{series} has no size {label} in its table.", [t.designation for t in at_size])
@@ -258,7 +280,7 @@ def read_designation(text: str) -> Thread:
         raise _fail("unreadable", f"That is too long for a thread. {HOW}")
     tidy = _tidy(text)
     if not tidy:
-        raise _fail("empty", f"No thread is entered. {HOW}")
+        raise _fail("empty", "No thread is entered.")
     bare, suffix = _without_suffix(tidy)
     thread = _read(bare)
     if suffix is not None and suffix != _DEFAULT_CLASS.get(thread.family):

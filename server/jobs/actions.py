@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from typing import Any
+from typing import Any, Literal
 
 from django.db import transaction
 from django.http import Http404
@@ -16,6 +16,7 @@ from lathework.part import Job as JobSpec
 from lathework.planning.bench import Bench, check_done, reading_entry, verdict_of
 from lathework.planning.bench import Entry as Recorded
 from lathework.record import Record, read_record
+from lathework.units import LengthUnit
 from server.jobs.models import Entry, Job
 from server.jobs.standing import Standing, standing
 from server.site.problems import Conflict, Refused
@@ -118,11 +119,11 @@ def _record(job_id: int, seen: int, make: Callable[[Bench], Recorded], typed: st
 
 
 @transaction.atomic
-def record_reading(job_id: int, seen: int, text: str) -> Standing:
-    """Record a measured diameter. Raises InputError on "reading"."""
+def record_reading(job_id: int, seen: int, text: str, unit: LengthUnit | Literal[""] = "") -> Standing:
+    """Record a measured diameter; a bare number is in `unit`, or the job's own. Raises InputError on "reading"."""
 
     def make(now: Bench) -> Recorded:
-        return reading_entry(now, read_length(text, now.plan.job.unit, "reading"))
+        return reading_entry(now, read_length(text, unit or now.plan.job.unit, "reading"))
 
     return _record(job_id, seen, make, text.strip())
 

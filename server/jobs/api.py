@@ -86,7 +86,7 @@ def read_bench(request: HttpRequest, job_id: int) -> HttpResponse:
 
 
 _RECORD: dict[str, Callable[[int, EntryIn], Standing]] = {
-    "reading": lambda job, e: actions.record_reading(job, e.seen, e.reading),
+    "reading": lambda job, e: actions.record_reading(job, e.seen, e.reading, e.unit),
     "verdict": lambda job, e: actions.record_verdict(job, e.seen, e.verdict),
     "setting": lambda job, e: actions.record_setting(job, e.seen),
     "done": lambda job, e: actions.record_done(job, e.seen),

@@ -73,11 +73,15 @@ class ChangeIn(Strict):
 
 
 class EntryIn(Strict):
-    """One thing to record; `seen` is how many entries the screen had when it was typed."""
+    """One thing to record; `seen` is how many entries the screen had when it was typed.
+
+    `unit` is that of a bare number, the job's own when empty.
+    """
 
     seen: int
     kind: Literal["reading", "verdict", "setting", "done", "accept", "scrap", "again", "note"]
     reading: str = Field("", max_length=200)
+    unit: Literal["in", "mm", ""] = ""
     verdict: str = ""
     reason: str = ""
     step: str = ""

@@ -627,6 +627,8 @@ export interface components {
         /**
          * EntryIn
          * @description One thing to record; `seen` is how many entries the screen had when it was typed.
+         *
+         *     `unit` is that of a bare number, the job's own when empty.
          */
         EntryIn: {
             /**
@@ -651,6 +653,12 @@ export interface components {
              * @default
              */
             step?: string;
+            /**
+             * Unit
+             * @default
+             * @enum {string}
+             */
+            unit?: "in" | "mm" | "";
             /**
              * Verdict
              * @default

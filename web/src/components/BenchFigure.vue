@@ -130,8 +130,9 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 40px;
-  font-size: var(--s20);
+  gap: 14px 44px;
+  font-size: var(--s28);
+  margin-top: 10px;
 }
 .last {
   display: grid;

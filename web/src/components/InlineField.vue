@@ -12,10 +12,13 @@ const props = defineProps<{
   figure?: boolean
   before?: string
   after?: string
+  placeholder?: string
 }>()
 const emit = defineEmits<{ 'update:modelValue': [string]; commit: []; focused: [] }>()
 const id = useId()
-const size = computed(() => Math.max(3, Math.min(40, props.modelValue.length + 1)))
+const size = computed(() =>
+  Math.max(3, Math.min(40, (props.modelValue || props.placeholder || '').length + 1)),
+)
 
 function pick(choice: string) {
   emit('update:modelValue', choice)
@@ -33,6 +36,7 @@ function pick(choice: string) {
       :size="size"
       :class="{ fig: figure }"
       :readonly="readonly"
+      :placeholder="placeholder"
       :aria-invalid="error !== undefined"
       :aria-describedby="error ? `${id}-error` : undefined"
       autocomplete="off"

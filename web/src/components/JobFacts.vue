@@ -9,6 +9,9 @@ const props = defineProps<{
   value: (field: string) => string
   errors: Record<string, FieldError>
   closed: boolean
+  lines: string[]
+  /** The fraction that stands when none is typed. */
+  fraction?: string
 }>()
 const emit = defineEmits<{ set: [field: string, value: string]; commit: [] }>()
 const { data: choices } = useChoices()
@@ -96,7 +99,7 @@ const choicesOf = (fact: Fact) =>
 
 <template>
   <div class="facts">
-    <p v-for="line in LINES" :key="line.name" class="line">
+    <p v-for="line in LINES.filter((l) => lines.includes(l.name))" :key="line.name" class="line">
       <span class="name muted small">{{ line.name }}</span>
       <template v-for="fact in line.facts" :key="fact.field">
         <template v-if="!fact.when || fact.when()">
@@ -117,6 +120,7 @@ const choicesOf = (fact: Fact) =>
             :before="fact.before"
             :after="fact.after"
             :figure="fact.figure"
+            :placeholder="fact.field === 'method.blank_fraction' ? fraction : undefined"
             :model-value="value(fact.field)"
             :error="errors[fact.field]"
             :readonly="closed"
@@ -141,7 +145,7 @@ const choicesOf = (fact: Fact) =>
   align-items: baseline;
 }
 .name {
-  width: 52px;
+  flex: 0 0 52px;
   font-weight: 700;
 }
 </style>

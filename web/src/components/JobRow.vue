@@ -37,7 +37,12 @@ const words = computed(() => {
       </p>
     </div>
     <div class="how">
-      <ThreadBar :total="total" :done="done" :now="1" :label="`${job.good} of ${job.quantity} pieces made`" />
+      <ThreadBar
+        :total="total"
+        :done="done"
+        :now="job.state === 'on the bench' ? 1 : 0"
+        :label="`${job.good} of ${job.quantity} pieces made`"
+      />
       <p class="small">
         <span class="state">{{ SHAPES[job.state] }} {{ job.state }}</span
         >, {{ job.good }} of {{ job.quantity

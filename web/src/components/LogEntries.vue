@@ -24,6 +24,7 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
       <tr>
         <th scope="col">When</th>
         <th scope="col">Job</th>
+        <th scope="col">Thread</th>
         <th scope="col">Piece</th>
         <th scope="col">Step</th>
         <th scope="col">What</th>
@@ -34,9 +35,9 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
         <td class="muted small when">{{ when.format(new Date(entry.at)) }}</td>
         <td>
           <router-link :to="{ name: 'plan', params: { id: entry.job_id } }">{{ entry.job }}</router-link>
-          <span class="fig small muted"> {{ entry.thread }}</span>
         </td>
-        <td class="muted">piece {{ entry.piece }}</td>
+        <td class="fig small when">{{ entry.thread }}</td>
+        <td class="muted when">piece {{ entry.piece }}</td>
         <td class="muted">{{ entry.step }}</td>
         <td>
           {{ WORDS[entry.kind] ?? entry.kind }}

@@ -34,9 +34,14 @@ const busy = ref(false)
 
 const fields = computed(() => [
   { key: 'title', path: 'title', label: 'What is it, in words', wide: true },
-  { key: 'thread', path: 'part.thread', label: 'Thread: 3/8-16, M8x1, 1/4 bsw' },
+  { key: 'thread', path: 'part.thread', label: 'Thread', hint: '3/8-16, M8x1, 1/4 bsw' },
   { key: 'quantity', path: 'quantity', label: 'How many' },
-  { key: 'stock', path: 'part.stock_diameter', label: `Bar diameter, ${unit.value}` },
+  {
+    key: 'stock',
+    path: 'part.stock_diameter',
+    label: `Bar diameter, ${unit.value}`,
+    hint: '5/8, .625, 16 mm',
+  },
   { key: 'threaded', path: 'part.thread_length', label: `Thread length, ${unit.value}` },
   { key: 'overall', path: 'part.overall_length', label: `Overall length, ${unit.value}` },
 ])
@@ -107,6 +112,7 @@ async function start() {
         <v-text-field
           v-model="typed[field.key]"
           :label="field.label"
+          :placeholder="field.hint"
           :error-messages="errors[field.path]?.message"
           autocomplete="off"
           :autofocus="field.key === 'title'"
@@ -159,6 +165,7 @@ async function start() {
 }
 .metal {
   display: grid;
+  align-content: start;
 }
 select {
   font: inherit;

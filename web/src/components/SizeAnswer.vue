@@ -32,7 +32,7 @@ async function startJob() {
 </script>
 
 <template>
-  <div class="answer">
+  <div class="glance">
     <header>
       <h2>{{ size.designation }}</h2>
       <p class="muted small">
@@ -115,7 +115,7 @@ async function startJob() {
 </template>
 
 <style scoped>
-.answer {
+.glance {
   display: grid;
   gap: 14px;
 }

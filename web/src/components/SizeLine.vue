@@ -3,7 +3,8 @@ import { defineAsyncComponent, nextTick, ref, watch } from 'vue'
 
 import { useSize } from '@/composables/useSize'
 
-const SizeAnswer = defineAsyncComponent(() => import('@/components/SizeAnswer.vue'))
+const answerPart = () => import('@/components/SizeAnswer.vue')
+const SizeAnswer = defineAsyncComponent(answerPart)
 
 const open = defineModel<boolean>('open', { required: true })
 const text = ref('')
@@ -14,6 +15,7 @@ watch(
   open,
   async (now) => {
     if (!now) return
+    void answerPart()
     await nextTick()
     field.value?.focus()
   },

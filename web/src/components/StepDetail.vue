@@ -38,7 +38,6 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
     <ul v-if="step.notes.length">
       <li v-for="note in step.notes" :key="note">{{ note }}</li>
     </ul>
-    <p class="muted small">Press a figure for its working.</p>
   </section>
 </template>
 

@@ -6,18 +6,19 @@ const props = defineProps<{ total: number; done: number; now?: number; label: st
 
 const LENGTH = 320
 const DEEP = 14
-const MOST_TURNS = 64
+const TURNS = 48
+const PITCH = LENGTH / TURNS
 
-/** Turns drawn: long runs are drawn to fewer turns, in proportion. */
-const turns = computed(() => Math.max(1, Math.min(props.total, MOST_TURNS)))
-const cut = computed(() => (props.done / Math.max(1, props.total)) * turns.value)
-const pitch = computed(() => LENGTH / turns.value)
+/** Turns drawn are always as many, in proportion: a thread looks like a thread on any bar. */
+const at = (units: number) => Math.round((units / Math.max(1, props.total)) * TURNS)
+const cut = computed(() => at(props.done))
+const next = computed(() => Math.max(cut.value + 1, at(props.done + (props.now ?? 0))))
 
 function teeth(from: number, to: number): string {
   let path = ''
-  for (let turn = Math.floor(from); turn < Math.ceil(to - 1e-9); turn++) {
-    const x = turn * pitch.value
-    path += `M${x} 20L${x + pitch.value / 2} ${20 - DEEP}L${x + pitch.value} 20Z`
+  for (let turn = from; turn < to; turn++) {
+    const x = turn * PITCH
+    path += `M${x} 20L${x + PITCH / 2} ${20 - DEEP}L${x + PITCH} 20Z`
   }
   return path
 }
@@ -26,8 +27,8 @@ function teeth(from: number, to: number): string {
 <template>
   <svg class="bar" viewBox="0 0 320 24" preserveAspectRatio="none" role="img" :aria-label="label">
     <rect x="0" y="6" width="320" height="16" rx="2" class="stock" />
-    <path :d="teeth(0, Math.floor(cut))" class="done" />
-    <path v-if="now && done < total" :d="teeth(Math.floor(cut), Math.floor(cut) + 1)" class="now" />
+    <path :d="teeth(0, cut)" class="done" />
+    <path v-if="now && done < total" :d="teeth(cut, next)" class="now" />
   </svg>
 </template>
 

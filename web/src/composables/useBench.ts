@@ -31,7 +31,7 @@ export function useBench(id: number) {
       ask(
         client.POST('/api/jobs/{job_id}/entries', {
           ...path,
-          body: { reading: '', verdict: '', reason: '', step: '', ...more, kind, seen: seen() },
+          body: { reading: '', unit: '', verdict: '', reason: '', step: '', ...more, kind, seen: seen() },
         }),
       ),
     )

@@ -2,6 +2,9 @@ import { type Ref, ref, watch } from 'vue'
 
 import { asProblem, ask, client, type Problem, type Schemas } from '@/api/client'
 
+/** How long a text may stay unreadable before it is said: half a thread is no error while one types. */
+const PATIENCE_MS = 350
+
 /** The size of the thread in `text`, asked at each keystroke; an answer that comes late is dropped. */
 export function useSize(text: Ref<string>) {
   const size = ref<Schemas['SizeOut'] | null>(null)
@@ -20,6 +23,7 @@ export function useSize(text: Ref<string>) {
       size.value = found
       problem.value = null
     } catch (error) {
+      await new Promise((done) => window.setTimeout(done, PATIENCE_MS))
       if (mine === asked) problem.value = asProblem(error)
     }
   })

@@ -1,4 +1,7 @@
 import { createVuetify } from 'vuetify'
+import { VApp } from 'vuetify/components/VApp'
+import { VBtn } from 'vuetify/components/VBtn'
+import { VTextField } from 'vuetify/components/VTextField'
 
 /** The two themes; theme.css holds the same colours for what is not a library component. */
 const shell = {
@@ -35,7 +38,8 @@ const deep = {
 const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce
 
 export const vuetify = createVuetify({
-  theme: { defaultTheme: 'shell', themes: { shell, deep }, cspNonce: nonce, utilities: false },
+  components: { VApp, VBtn, VTextField },
+  theme: { defaultTheme: 'shell', themes: { shell, deep }, cspNonce: nonce },
   defaults: {
     VBtn: { variant: 'flat', ripple: false, class: 'btn' },
     VTextField: { variant: 'outlined', hideDetails: 'auto', density: 'comfortable', color: 'primary' },

@@ -43,7 +43,10 @@ const action = computed<{ label: string; run: () => unknown } | null>(() => {
   if (now.finished) return { label: 'Close the job', run: finish }
   if (measuring.value && typed.value.trim()) return { label: 'Record', run: read }
   if (mustMove.value) return { label: 'I moved the die', run: () => record('setting') }
-  if (now.hindrance && !(gauging.value && !now.verdict)) return { label: 'Say why it will do', run: askWhy }
+  if (now.cut && now.readings.length && !['on-size', 'under-size'].includes(now.cut.state))
+    return { label: 'Record', run: () => field.value?.focus() }
+  if (now.hindrance && now.verdict) return { label: 'Say why, or scrap it', run: askWhy }
+  if (now.hindrance && !gauging.value) return { label: 'Say why, or scrap it', run: askWhy }
   if (gauging.value && !now.verdict) return { label: 'Not gauged: say why', run: askWhy }
   if (measuring.value && !now.readings.length)
     return { label: 'Done, not measured', run: () => record('done') }
@@ -54,7 +57,7 @@ const action = computed<{ label: string; run: () => unknown } | null>(() => {
 })
 
 async function read() {
-  if (await record('reading', { reading: typed.value })) typed.value = ''
+  if (await record('reading', { reading: typed.value, unit: unit.value })) typed.value = ''
 }
 const askWhy = () => (asking.value = 'reason')
 async function finish() {
@@ -171,7 +174,7 @@ void load()
             maxlength="60"
             :aria-invalid="problem?.of('reading') !== undefined"
           />
-          <span class="muted">{{ bench.unit }}</span>
+          <span class="muted">{{ unit }}</span>
         </label>
         <v-btn ref="button" type="submit" color="secondary" class="go" :loading="busy" size="x-large">{{
           action.label

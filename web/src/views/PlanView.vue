@@ -34,10 +34,13 @@ const values = computed(() => {
   const fields = (plan.value?.drawing.labels ?? []).map((l) => l.field).filter(Boolean)
   return Object.fromEntries(fields.map((f) => [f, String((draft.value && readField(draft.value, f)) ?? '')]))
 })
-const quiet = computed(() => {
-  const shown = new Set(plan.value?.notices.map((n) => n.text))
-  return [...shown]
-})
+/** The metal's own fraction, as the plan worked with it. */
+const fraction = computed(
+  () =>
+    plan.value?.blanks
+      .find((b) => b.school === 'pitch-fraction')
+      ?.figure.inputs.find((given) => given.name === 'fraction')?.in,
+)
 
 function move(by: number) {
   const at = steps.value.findIndex((s) => s.key === chosen.value?.key)
@@ -80,19 +83,18 @@ useKeys([
       </div>
       <v-btn v-if="!closed" color="secondary" size="large" @click="toBench">To the bench</v-btn>
     </header>
-    <JobFacts :value="value" :errors="errors" :closed="closed" @set="set" @commit="commit" />
+    <JobFacts
+      :lines="['Part']"
+      :value="value"
+      :errors="errors"
+      :closed="closed"
+      @set="set"
+      @commit="commit"
+    />
     <p v-if="trouble" class="field-error" role="alert">
       {{ trouble }} <button v-if="dirty" type="button" class="plain" @click="commit">Store again</button>
     </p>
     <p class="sr" role="status">{{ dirty ? 'not stored yet' : 'stored' }}</p>
-    <label v-if="!closed" class="small muted pressure">
-      <input
-        type="checkbox"
-        :checked="draft.pressure"
-        @change="(set('pressure', ($event.target as HTMLInputElement).checked), commit())"
-      />
-      carries air, gas or steam under pressure
-    </label>
     <CautionLine :cautions="plan.cautions" />
     <div class="sheet">
       <PartDrawing
@@ -106,9 +108,28 @@ useKeys([
         @commit="commit"
       />
     </div>
-    <p v-for="note in quiet" :key="note" class="notice">◆ {{ note }}</p>
+    <p v-for="note in plan.notices" :key="note.code" class="notice">◆ {{ note.text }}</p>
     <div class="below">
-      <StepList :steps="steps" :chosen="chosen?.key ?? ''" @choose="picked = $event" />
+      <div class="left">
+        <StepList :steps="steps" :chosen="chosen?.key ?? ''" @choose="picked = $event" />
+        <JobFacts
+          :lines="['Method', 'Lathe', 'For']"
+          :value="value"
+          :errors="errors"
+          :closed="closed"
+          :fraction="fraction"
+          @set="set"
+          @commit="commit"
+        />
+        <label v-if="!closed" class="small pressure">
+          <input
+            type="checkbox"
+            :checked="draft.pressure"
+            @change="(set('pressure', ($event.target as HTMLInputElement).checked), commit())"
+          />
+          carries air, gas or steam under pressure
+        </label>
+      </div>
       <StepDetail v-if="chosen" :step="chosen" />
     </div>
     <JobEnd :job="job" @changed="load" />
@@ -138,6 +159,11 @@ useKeys([
   display: grid;
   grid-template-columns: minmax(0, 5fr) minmax(0, 8fr);
   gap: 24px;
+}
+.left {
+  display: grid;
+  gap: 18px;
+  align-content: start;
 }
 .notice {
   color: var(--caution);

@@ -1,0 +1,1 @@
+"""Speed and size, measured as ratios within one run."""

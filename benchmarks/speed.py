@@ -1,0 +1,106 @@
+"""Times answers of a live server against an endpoint that returns a constant through the same stack."""
+
+from __future__ import annotations
+
+import http.client
+import json
+import os
+import re
+import subprocess
+import sys
+import time
+from collections.abc import Callable
+from pathlib import Path
+from statistics import median
+from urllib.parse import quote
+
+ROUNDS = 400
+WARM_UP = 40
+
+
+class LiveServer:
+    """The real server on a free port, over one kept connection."""
+
+    def __init__(self, root: Path) -> None:
+        command = [sys.executable, "-m", "server.serve", "--port", str(_free_port())]
+        self.port = int(command[-1])
+        self.process = subprocess.Popen(command, cwd=root, env=dict(os.environ), stdout=subprocess.PIPE, text=True)
+        assert self.process.stdout is not None
+        if "Conch is at" not in self.process.stdout.readline():
+            raise RuntimeError("the server did not start")
+        self.connection = http.client.HTTPConnection("127.0.0.1", self.port, timeout=30)
+        self.connection.request("GET", "/")
+        page = self.connection.getresponse()
+        cookie = page.headers["Set-Cookie"]
+        page.read()
+        found = re.search(r"csrftoken=([^;]+)", cookie)
+        assert found is not None
+        self.headers = {"Cookie": f"csrftoken={found[1]}", "X-CSRFToken": found[1], "Content-Type": "application/json"}
+
+    def get(self, path: str) -> bytes:
+        """The body of an answer that must be 200."""
+        return self._ask("GET", path, None)
+
+    def post(self, path: str, body: bytes) -> bytes:
+        """The body of an answer that must be 200."""
+        return self._ask("POST", path, body)
+
+    def _ask(self, method: str, path: str, body: bytes | None) -> bytes:
+        self.connection.request(method, path, body, self.headers)
+        answer = self.connection.getresponse()
+        content = answer.read()
+        if answer.status != 200:
+            raise RuntimeError(f"{path}: {answer.status} {content[:200]!r}")
+        return content
+
+    def stop(self) -> None:
+        """End the server."""
+        self.connection.close()
+        self.process.terminate()
+        self.process.wait(timeout=20)
+
+
+def _free_port() -> int:
+    import socket
+
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        return int(probe.getsockname()[1])
+
+
+def _interleaved(asks: dict[str, Callable[[int], object]]) -> dict[str, float]:
+    """Median seconds of each, asked in turn so that noise falls on all alike."""
+    times: dict[str, list[float]] = {name: [] for name in asks}
+    for number in range(ROUNDS + WARM_UP):
+        for name, ask in asks.items():
+            begun = time.perf_counter()
+            ask(number)
+            if number >= WARM_UP:
+                times[name].append(time.perf_counter() - begun)
+    return {name: median(values) for name, values in times.items()}
+
+
+def measure(root: Path, designations: list[str]) -> dict[str, float]:
+    """Seconds of the constant, of the size line over all designations, and of a plan that changes at each keystroke."""
+    server = LiveServer(root)
+    try:
+        jobs = json.loads(server.get("/api/jobs"))
+        largest = max(
+            (json.loads(server.get(f"/api/jobs/{job['id']}")) for job in jobs), key=lambda j: len(json.dumps(j))
+        )
+        document = largest["document"]
+
+        def plan(number: int) -> bytes:
+            # Another length each time: an answer that was kept would not count.
+            document["part"]["overall_length"] = f"{4 + number / 1000:.3f} in"
+            return server.post("/api/jobs/plan", json.dumps(document).encode())
+
+        return _interleaved(
+            {
+                "null": lambda number: server.get("/api/alive"),
+                "size": lambda number: server.get(f"/api/size?q={quote(designations[number % len(designations)])}"),
+                "plan": plan,
+            }
+        )
+    finally:
+        server.stop()
