@@ -62,8 +62,8 @@ USE_TZ = True
 TIME_ZONE = "UTC"
 STATIC_URL = "/static/"
 STATIC_ROOT = BUILT_PAGE
-WHITENOISE_KEEP_ONLY_HASHED_FILES = False
-TEST_RUNNER = "django.test.runner.DiscoverRunner"
+WHITENOISE_IMMUTABLE_FILE_TEST = r"/assets/.+-[\w-]{8}\.\w+$"
+"""The build names its files by their content."""
 
 CSRF_FAILURE_VIEW = "server.site.problems.csrf_failure"
 CSRF_COOKIE_SAMESITE = "Strict"

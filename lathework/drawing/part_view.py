@@ -24,7 +24,7 @@ def _profile(work: Work) -> list[tuple[float, float]]:
     points = [(0.0, small), (lead, crest)]
     shoulder = part.thread_length.mm
     if work.groove is not None:
-        start, deep = shoulder - work.in_mm(work.groove.width), work.in_mm(work.groove.diameter)
+        start, deep = work.thread_end_mm, work.in_mm(work.groove.diameter)
         points += [(start, crest), (start, deep), (shoulder, deep)]
     else:
         points.append((shoulder, crest))
@@ -68,7 +68,7 @@ def _zigzag(layout: Layout, work: Work) -> list[Path]:
     """The thread: true to pitch when there is room, else thin lines at the minor diameter."""
     part = work.job.part
     thread = part.thread
-    end = part.thread_length.mm - (work.in_mm(work.groove.width) if work.groove is not None else 0.0)
+    end = work.thread_end_mm
     start = (thread.major_mm - work.in_mm(work.chamfer)) / 2
     if thread.pitch_mm * layout.scale < TRUE_PITCH:
         thin = layout.rim((start, thread.minor_mm), (end, thread.minor_mm))

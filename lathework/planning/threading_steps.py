@@ -70,7 +70,7 @@ def run_die(work: Work) -> Operation:
             f"Lubricant: {job.material.lubricant}.",
             "Keep light pressure with the tailstock until it draws itself on.",
         ),
-        cut=Cut(part.thread_length.mm, 0.0, part.thread.major_mm, part.thread.minor_mm),
+        cut=Cut(work.thread_end_mm, 0.0, part.thread.major_mm, part.thread.minor_mm),
     )
 
 

@@ -37,6 +37,12 @@ class Work:
         return self.in_mm(self.blank.diameter)
 
     @property
+    def thread_end_mm(self) -> float:
+        """Where the thread ends behind the face: at the groove, or at the shoulder."""
+        length = self.job.part.thread_length.mm
+        return length if self.groove is None else length - self.in_mm(self.groove.width)
+
+    @property
     def body_mm(self) -> float:
         """Diameter behind the thread: the turned shank, or the bar as bought."""
         part = self.job.part

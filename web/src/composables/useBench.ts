@@ -11,11 +11,12 @@ export function useBench(id: number) {
   const busy = ref(false)
   const path = { params: { path: { job_id: id } } }
 
-  async function take(request: Promise<Bench>): Promise<boolean> {
+  /** Sends one request at a time: a second press while the first is under way does nothing. */
+  async function take(request: () => Promise<Bench>): Promise<boolean> {
     if (busy.value) return false
     busy.value = true
     try {
-      bench.value = await request
+      bench.value = await request()
       problem.value = null
       return true
     } catch (error) {
@@ -27,7 +28,7 @@ export function useBench(id: number) {
   }
   const seen = () => bench.value?.seen ?? 0
   const record = (kind: EntryKind, more: Partial<Schemas['EntryIn']> = {}) =>
-    take(
+    take(() =>
       ask(
         client.POST('/api/jobs/{job_id}/entries', {
           ...path,
@@ -40,10 +41,10 @@ export function useBench(id: number) {
     problem,
     busy,
     moved: computed(() => problem.value?.status === 409),
-    load: () => take(ask(client.GET('/api/jobs/{job_id}/bench', path))),
+    load: () => take(() => ask(client.GET('/api/jobs/{job_id}/bench', path))),
     record,
-    undo: () => take(ask(client.POST('/api/jobs/{job_id}/undo', { ...path, body: { seen: seen() } }))),
+    undo: () => take(() => ask(client.POST('/api/jobs/{job_id}/undo', { ...path, body: { seen: seen() } }))),
     close: (reason: string) =>
-      take(ask(client.POST('/api/jobs/{job_id}/close', { ...path, body: { reason } }))),
+      take(() => ask(client.POST('/api/jobs/{job_id}/close', { ...path, body: { reason } }))),
   }
 }

@@ -43,19 +43,20 @@ export function useDocument(id: number) {
     missing.value = problem.status === 404
   }
   async function load() {
+    const left = localStorage.getItem(kept(id))
     try {
       take(await ask(client.GET('/api/jobs/{job_id}', { params: { path: { job_id: id } } })))
-      restore()
+      restore(left)
     } catch (error) {
       fail(error)
     }
   }
   /** Put back what an earlier visit typed and could not store. */
-  function restore() {
-    const left = localStorage.getItem(kept(id))
+  function restore(left: string | null) {
     if (!left || job.value?.state === 'closed') return
     draft.value = JSON.parse(left) as JobDocument
     dirty.value = true
+    localStorage.setItem(kept(id), left)
     trouble.value = 'These are changes you typed earlier that were not stored.'
     void preview()
   }

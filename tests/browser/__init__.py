@@ -1,0 +1,1 @@
+"""The real interface on the real server, driven in headless Chromium."""

@@ -1,0 +1,96 @@
+"""One server and one browser a class, one context a test; console errors and foreign requests fail the test."""
+
+from __future__ import annotations
+
+import os
+import tempfile
+import unittest
+from pathlib import Path
+from typing import ClassVar
+from urllib.parse import urlsplit
+
+from playwright.sync_api import Browser, Page, Playwright, Request, expect, sync_playwright
+
+from tests.browser.server import Server
+
+FLAGS = [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+]
+ACTION_MS, LAUNCH_MS = 30_000, 120_000
+#: A refused request is written to the console by the browser itself; the screen's answer to it is what is tested.
+EXPECTED = (
+    "status of 422",
+    "status of 409",
+    "status of 404",
+    "ERR_FAILED", "ERR_CONNECTION_REFUSED",
+    "ERR_CONNECTION_RESET",
+    "ERR_EMPTY_RESPONSE",
+)
+
+
+class BrowserCase(unittest.TestCase):
+    """Base of the browser tests."""
+
+    empty: ClassVar[bool] = False
+    size: ClassVar[tuple[int, int]] = (1280, 800)
+    playwright: ClassVar[Playwright]
+    browser: ClassVar[Browser]
+    server: ClassVar[Server]
+
+    @classmethod
+    def setUpClass(cls) -> None:
+        super().setUpClass()
+        folder = tempfile.TemporaryDirectory(prefix="conch-browser-")
+        cls.addClassCleanup(folder.cleanup)
+        cls.server = Server(Path(folder.name), empty=cls.empty)
+        cls.server.start()
+        cls.addClassCleanup(cls.server.stop)
+        cls.playwright = sync_playwright().start()
+        cls.addClassCleanup(cls.playwright.stop)
+        cls.browser = cls.playwright.chromium.launch(
+            executable_path=os.environ.get("CONCH_CHROMIUM", "/usr/bin/chromium"), args=FLAGS, timeout=LAUNCH_MS
+        )
+        cls.addClassCleanup(cls.browser.close)
+
+    def setUp(self) -> None:
+        self.errors: list[str] = []
+        self.hosts: set[str] = set()
+        self.page = self.new_page()
+
+    def tearDown(self) -> None:
+        self.assertEqual(self.errors, [], "the browser's console holds errors")
+        self.assertLessEqual(self.hosts, {f"127.0.0.1:{self.server.port}"}, "a request went to another host")
+
+    def new_page(self, size: tuple[int, int] | None = None) -> Page:
+        """A page in a context of its own, watched."""
+        width, height = size or self.size
+        context = self.browser.new_context(viewport={"width": width, "height": height}, base_url=self.server.url)
+        self.addCleanup(context.close)
+        context.set_default_timeout(ACTION_MS)
+        expect.set_options(timeout=ACTION_MS)
+        page = context.new_page()
+        page.on("console", lambda m: self._console(m.type, m.text))
+        page.on("pageerror", lambda error: self.errors.append(str(error)))
+        page.on("request", self._request)
+        return page
+
+    def _console(self, kind: str, text: str) -> None:
+        if kind in ("error", "warning") and not any(part in text for part in EXPECTED):
+            self.errors.append(f"{kind}: {text}")
+
+    def _request(self, request: Request) -> None:
+        url = urlsplit(request.url)
+        if url.scheme in ("http", "https", "ws", "wss"):
+            self.hosts.add(url.netloc)
+
+    def fill_job(self, typed: dict[str, str]) -> None:
+        """Fill the form that starts a job, by its labels."""
+        form = self.page.get_by_role("form", name="Start a job")
+        for label, value in typed.items():
+            form.get_by_role("textbox", name=label, exact=True).fill(value)

@@ -1,0 +1,132 @@
+"""The bench by keys alone and by touch alone, what it refuses, and how it fits the screens it is used on."""
+
+from __future__ import annotations
+
+from playwright.sync_api import expect
+
+from tests.browser.base import BrowserCase
+
+TABLETS = ((1280, 800), (820, 1180), (1024, 768))
+
+
+class Bench(BrowserCase):
+    """On the demo's levelling studs: piece 3, half way down to the blank."""
+
+    def open(self, title: str = "Levelling studs, lamp carriage") -> None:
+        self.page.goto("/")
+        row = self.page.get_by_role("article").filter(has_text=title)
+        row.get_by_role("link", name="Go on").or_(row.get_by_role("link", name="To the bench")).click()
+        expect(self.page).to_have_title("Bench · Conch")
+
+    def test_resumes_where_one_was(self) -> None:
+        self.open()
+        expect(self.page.get_by_text("piece 3 of 6")).to_be_visible()
+        expect(self.page.get_by_role("heading", level=1)).to_contain_text("Turn to 0.4933 in")
+
+    def test_keyboard_alone_is_enough(self) -> None:
+        """A reading, the step, the notes and the undo, without the mouse."""
+        self.open("Cover screws")
+        keys = self.page.keyboard
+        expect(self.page.get_by_role("textbox", name="New reading")).to_be_focused()
+        keys.type("0.1881")
+        keys.press("Enter")
+        expect(self.page.get_by_text("On size")).to_be_visible()
+        keys.press("Enter")
+        expect(self.page.get_by_role("heading", level=1)).to_contain_text("Chamfer")
+        keys.press("k")
+        expect(self.page.get_by_role("heading", level=1)).to_contain_text("Turn to")
+        keys.press("z")
+        expect(self.page.get_by_role("heading", level=1)).to_contain_text("Chamfer")
+        keys.press("n")
+        keys.type("new bar from here")
+        keys.press("Enter")
+        expect(self.page.get_by_label("Note")).to_have_count(0)
+        for words in ("Run the die on", "Turn the die round", "Clean the thread"):
+            keys.press("Enter")
+            expect(self.page.get_by_role("heading", level=1)).to_contain_text(words)
+        keys.press("5")
+        expect(self.page.get_by_role("status")).to_contain_text("metal cannot be put back")
+        keys.press("3")
+        expect(self.page.get_by_role("status")).to_contain_text("Leave the die as it is")
+        for _ in range(7):
+            keys.press("z")
+            self.page.wait_for_timeout(150)
+        expect(self.page.get_by_role("heading", level=1)).to_contain_text("Turn to")
+
+    def test_an_undersize_reading_asks_for_a_decision(self) -> None:
+        self.open("Governor adjusting screws")
+        page = self.page
+        page.get_by_role("button", name="in u").click()
+        page.get_by_role("button", name="Done", exact=True).click()
+        field = page.get_by_role("textbox", name="New reading")
+        for value in ("16.00", "9.80"):
+            field.fill(value)
+            field.press("Enter")
+            expect(page.get_by_role("table")).to_contain_text(value)
+        expect(page.get_by_text("Under size").first).to_be_visible()
+        page.get_by_role("button", name="Say why, or scrap it").click()
+        page.get_by_role("button", name="Scrap the piece").click()
+        expect(page.get_by_role("alert")).to_contain_text("Say why")
+        page.get_by_label("The last reading is under size").fill("slipped on the dial")
+        page.get_by_role("button", name="Scrap the piece").click()
+        expect(page.get_by_text("1 scrapped")).to_be_visible()
+        expect(page.get_by_text("piece 1 of 2")).to_be_visible()
+
+    def test_slips_are_caught_and_the_text_stays(self) -> None:
+        self.open()
+        field = self.page.get_by_role("textbox", name="New reading")
+        for typed, told in (
+            ("12.6", "Did you mean 12.6 mm"),
+            ("0.6", "metal does not come back"),
+            ("abc", "is not a length"),
+        ):
+            with self.subTest(typed=typed):
+                field.fill(typed)
+                field.press("Enter")
+                expect(self.page.get_by_role("alert")).to_contain_text(told)
+                expect(field).to_have_value(typed)
+
+    def test_two_screens_do_not_overwrite_each_other(self) -> None:
+        """The other screen recorded something first: this one is told, keeps its text, and can reload."""
+        self.open()
+        other = self.new_page()
+        other.goto(self.page.url)
+        other.get_by_role("button", name="note n").click()
+        other.get_by_label("Note").fill("from the other tablet")
+        other.get_by_role("button", name="Keep the note").click()
+        expect(other.get_by_label("Note")).to_have_count(0)
+        field = self.page.get_by_role("textbox", name="New reading")
+        field.fill("0.5000")
+        field.press("Enter")
+        expect(self.page.get_by_role("alert")).to_contain_text("changed elsewhere")
+        expect(field).to_have_value("0.5000")
+        self.page.get_by_role("button", name="Reload").click()
+        expect(self.page.get_by_role("alert")).to_have_count(0)
+        other.get_by_role("button", name="undo z").click()
+
+    def test_holds_on_a_tablet_either_way_round(self) -> None:
+        """No scrolling, no overlap of the figure and the field, and the big figure is big."""
+        for size in TABLETS:
+            with self.subTest(size=size):
+                page = self.new_page(size)
+                page.goto("/")
+                page.goto("/jobs/2/bench")
+                figure = page.locator(".big .fig")
+                expect(figure).to_be_visible()
+                box, field = figure.bounding_box(), page.get_by_role("textbox", name="New reading").bounding_box()
+                assert box is not None and field is not None
+                self.assertGreaterEqual(box["height"], 90)
+                self.assertLess(box["y"] + box["height"], field["y"])
+                height, width = page.evaluate(
+                    "() => [document.documentElement.scrollHeight, document.documentElement.scrollWidth]"
+                )
+                self.assertLessEqual(height, size[1])
+                self.assertLessEqual(width, size[0])
+
+    def test_touch_targets_are_thumb_wide(self) -> None:
+        """Every control of the bench is at least 44 high (the least a thumb hits surely)."""
+        self.open()
+        for control in self.page.locator(".bench footer button, .bench footer a").all():
+            box = control.bounding_box()
+            assert box is not None
+            self.assertGreaterEqual(box["height"], 44, control.inner_text())

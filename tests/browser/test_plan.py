@@ -1,0 +1,172 @@
+"""The plan page: edited in place, every figure following, nothing typed ever lost."""
+
+from __future__ import annotations
+
+from playwright.sync_api import Route, expect
+
+from tests.browser.base import BrowserCase
+
+
+class PlanPage(BrowserCase):
+    """On the demo's governor screws (M8x1, millimetres) and levelling studs."""
+
+    def open(self, title: str) -> None:
+        self.page.goto("/")
+        self.page.get_by_role("link", name=title).click()
+        expect(self.page.get_by_role("textbox", name="Title")).to_have_value(title)
+
+    def field(self, name: str):
+        return self.page.get_by_role("textbox", name=name, exact=True)
+
+    def test_a_changed_length_changes_the_drawing_and_the_steps(self) -> None:
+        self.open("Governor adjusting screws")
+        self.page.get_by_role("button", name="mm", exact=True).click()
+        self.page.get_by_role("button", name="Part off").click()
+        detail = self.page.get_by_role("region", name="Part off")
+        expect(detail).to_contain_text("Z −40.50 mm")
+        self.field("Overall length").fill("45")
+        expect(detail).to_contain_text("Z −47.50 mm")
+        expect(self.page.get_by_role("button", name="Change 45.00")).to_be_visible()
+
+    def test_a_dimension_is_typed_over_on_the_drawing(self) -> None:
+        self.open("Governor adjusting screws")
+        self.page.get_by_role("button", name="mm", exact=True).click()
+        self.page.get_by_role("button", name="Change 18.00").click()
+        over = self.page.get_by_role("textbox", name="New value")
+        over.fill("20")
+        over.press("Enter")
+        expect(self.field("Thread length")).to_have_value("20")
+        self.page.reload()
+        expect(self.field("Thread length")).to_have_value("20")
+
+    def test_choosing_metal_on_the_drawing_chooses_the_step(self) -> None:
+        self.open("Levelling studs, lamp carriage")
+        band = self.page.locator("path.removal").nth(2).bounding_box()
+        assert band is not None
+        self.page.mouse.click(band["x"] + band["width"] * 0.8, band["y"] + 3)
+        expect(self.page.locator("[aria-current=step]")).to_contain_text("Relief groove")
+
+    def test_keys_walk_the_steps(self) -> None:
+        self.open("Levelling studs, lamp carriage")
+        self.page.keyboard.press("j")
+        expect(self.page.locator("[aria-current=step]")).to_contain_text("Relief groove")
+        self.page.keyboard.press("k")
+        expect(self.page.locator("[aria-current=step]")).to_contain_text("Turn the thread blank")
+        self.page.keyboard.press("b")
+        expect(self.page).to_have_title("Bench · Conch")
+
+    def test_bad_input_is_told_beside_the_field_and_kept(self) -> None:
+        """The commonest slips, each answered where it was typed; the stored job stays as it was."""
+        self.open("Cover screws, generator terminal box")
+        for typed, told in (
+            ("0", "outside"),
+            ("-1", "is not a length"),
+            ("1/0", "divides by zero"),
+            ("nan", "is not a length"),
+            ("9" * 30, "is not a length"),
+            ("28", "Did you mean 28 mm"),
+            ("<script>alert(1)</script>", "is not a length"),
+            ("", "Nothing is entered"),
+        ):
+            with self.subTest(typed=typed):
+                field = self.field("Overall length")
+                field.fill(typed)
+                alert = self.page.get_by_role("alert").filter(has_text=told)
+                expect(alert).to_be_visible()
+                expect(field).to_have_value(typed)
+        self.page.reload()
+        expect(self.page.get_by_role("button", name="Change 1.125")).to_be_visible()
+
+    def test_an_offered_choice_mends_the_field(self) -> None:
+        self.open("Cover screws, generator terminal box")
+        self.field("Thread").fill("10 whitworth")
+        self.field("Thread").fill("M5x0.7")
+        alert = self.page.get_by_role("alert").filter(has_text="has the standard pitches")
+        alert.get_by_role("button", name="M5x0.5").click()
+        expect(self.field("Thread")).to_have_value("M5x0.5")
+        expect(self.page.get_by_role("alert")).to_have_count(0)
+        self.field("Thread").fill("10-32")
+        self.field("Thread").press("Enter")
+        expect(self.page.get_by_role("button", name="Change #10-32 UNF")).to_be_visible()
+
+    def test_a_failed_save_loses_nothing(self) -> None:
+        """The store is out of reach: what was typed stays, also over a reload, and can be stored again."""
+
+        def refuse(route: Route) -> None:
+            route.abort() if route.request.method == "PUT" else route.continue_()
+
+        self.open("Shutter pivot screws")
+        self.page.route("**/api/jobs/*", refuse)
+        self.field("Title").fill("Shutter pivot screws, north side")
+        self.field("Title").press("Enter")
+        expect(self.page.get_by_role("alert")).to_contain_text("The server does not answer")
+        expect(self.field("Title")).to_have_value("Shutter pivot screws, north side")
+        self.page.reload()
+        expect(self.field("Title")).to_have_value("Shutter pivot screws, north side")
+        self.page.unroute("**/api/jobs/*", refuse)
+        self.page.get_by_role("button", name="Store again").click()
+        expect(self.page.get_by_role("alert")).to_have_count(0)
+        self.field("Title").fill("Shutter pivot screws")
+        self.field("Title").press("Enter")
+        expect(self.page.get_by_role("status")).to_have_text("stored")
+
+    def test_script_in_a_name_stays_text(self) -> None:
+        name = "<img src=x onerror=alert(1)>"
+        self.open("Blanking plugs, fog-signal air line")
+        self.field("Title").fill(name)
+        self.field("Title").press("Enter")
+        expect(self.page.get_by_role("status")).to_have_text("stored")
+        self.page.get_by_role("link", name="Jobs").click()
+        expect(self.page.get_by_role("link", name=name)).to_be_visible()
+        self.assertEqual(self.page.locator("img").count(), 0)
+        self.page.get_by_role("link", name=name).click()
+        self.field("Title").fill("Blanking plugs, fog-signal air line")
+        self.field("Title").press("Enter")
+        expect(self.page.get_by_role("status")).to_have_text("stored")
+
+    def test_pressure_work_carries_its_caution(self) -> None:
+        self.open("Blanking plugs, fog-signal air line")
+        expect(self.page.get_by_text("local codes, an inspector or a licensed trade decide").first).to_be_visible()
+        expect(self.page.get_by_text("A pipe size is no diameter: G1/4 measures 13.157 mm")).to_be_visible()
+
+    def test_setting_aside_and_closing_ask_for_a_reason(self) -> None:
+        self.open("Governor adjusting screws")
+        self.page.get_by_role("button", name="Set aside").click()
+        reason = self.page.get_by_label("What does it wait for?")
+        reason.press("Enter")
+        expect(self.page.get_by_text("Say why, in a few words.")).to_be_visible()
+        reason.fill("the 10 mm reamer")
+        reason.press("Enter")
+        expect(self.page.get_by_text("waits for the 10 mm reamer")).to_be_visible()
+        self.page.get_by_role("button", name="Take up again").click()
+        self.page.get_by_role("button", name="Close the job").click()
+        expect(self.page.get_by_text("no piece was gauged")).to_be_visible()
+
+    def test_files_are_offered_and_read_back(self) -> None:
+        self.open("Terminal studs, fog-signal timer")
+        with self.page.expect_download() as waiting:
+            self.page.get_by_role("link", name="Job file").click()
+        file = waiting.value.path()
+        self.page.goto("/")
+        self.page.get_by_label("Job file").set_input_files(
+            {"name": "again.json", "mimeType": "application/json", "buffer": file.read_bytes()}
+        )
+        expect(self.page).to_have_title("Job plan · Conch")
+        expect(self.page.get_by_text("closed: all pieces made and gauged")).to_be_visible()
+
+    def test_a_broken_file_changes_nothing_and_says_where(self) -> None:
+        self.page.goto("/")
+        before = self.page.get_by_role("article").count()
+        for content, told in (
+            (b"{not json", "is not a JSON file"),
+            (b'{"format": "conch-job", "version": 1, "title": "x"}', "part.thread"),
+            (b"[1]", "A job file is a JSON object"),
+        ):
+            with self.subTest(told=told):
+                self.page.get_by_label("Job file").set_input_files(
+                    {"name": "bad.json", "mimeType": "application/json", "buffer": content}
+                )
+                expect(self.page.get_by_role("alert")).to_contain_text(told)
+        self.page.reload()
+        expect(self.page.get_by_role("article").first).to_be_visible()
+        self.assertEqual(self.page.get_by_role("article").count(), before)

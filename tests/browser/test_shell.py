@@ -1,0 +1,119 @@
+"""The shell: themes, keys, accessibility, addresses that lead nowhere, what the page may load."""
+
+from __future__ import annotations
+
+import json
+import urllib.request
+from pathlib import Path
+
+from axe_playwright_python.sync_playwright import Axe
+from playwright.sync_api import expect
+
+from tests.browser.base import BrowserCase
+
+PAGES = ("/", "/jobs/2", "/jobs/2/bench", "/jobs/4/bench", "/log")
+
+
+class Shell(BrowserCase):
+    """Every view of the demo."""
+
+    def visit(self, address: str, theme: str) -> None:
+        self.page.goto("/")
+        self.page.evaluate(
+            "t => { localStorage.setItem('conch.theme.desk', JSON.stringify(t));"
+            " localStorage.setItem('conch.theme.bench', JSON.stringify(t)) }",
+            theme,
+        )
+        self.page.goto(address)
+        self.page.wait_for_load_state("networkidle")
+
+    def test_every_view_is_accessible_in_both_themes(self) -> None:
+        """axe-core, WCAG 2 A and AA: names, roles, contrast."""
+        axe = Axe()
+        options = {"runOnly": ["wcag2a", "wcag2aa", "wcag21aa"]}
+        for theme in ("shell", "deep"):
+            for address in PAGES:
+                with self.subTest(theme=theme, address=address):
+                    self.visit(address, theme)
+                    found = axe.run(self.page, options=options)
+                    told = [(v["id"], [n["html"][:120] for n in v["nodes"]][:4]) for v in found.response["violations"]]
+                    self.assertEqual(told, [])
+
+    def test_the_bench_is_dark_and_the_desk_light_until_chosen(self) -> None:
+        page = self.page
+        page.goto("/jobs/2/bench")
+        expect(page.locator("html")).to_have_attribute("data-theme", "deep")
+        page.goto("/")
+        expect(page.locator("html")).to_have_attribute("data-theme", "shell")
+        page.get_by_role("button", name="Dark").click()
+        page.reload()
+        expect(page.locator("html")).to_have_attribute("data-theme", "deep")
+
+    def test_keys_are_told(self) -> None:
+        self.page.goto("/jobs/2/bench")
+        expect(self.page.get_by_role("heading", level=1)).to_be_visible()
+        self.page.keyboard.press("?")
+        keys = self.page.get_by_role("complementary", name="Keys that act here")
+        for words in ("size line", "undo", "back one step", "the whole plan"):
+            expect(keys).to_contain_text(words)
+        self.page.keyboard.press("Escape")
+        expect(keys).to_have_count(0)
+
+    def test_an_unknown_address_says_so(self) -> None:
+        self.page.goto("/nowhere")
+        expect(self.page.get_by_text("There is nothing at this address")).to_be_visible()
+        self.page.goto("/jobs/999")
+        expect(self.page.get_by_text("There is no such job here")).to_be_visible()
+
+    def test_fonts_ship_with_the_page(self) -> None:
+        self.page.goto("/")
+        expect(self.page.get_by_role("article").first).to_be_visible()
+        loaded = self.page.evaluate(
+            "() => document.fonts.ready.then(() => [...document.fonts].filter(f => f.status === 'loaded').map(f => f.family))"
+        )
+        self.assertTrue(any("Next" in family for family in loaded), loaded)
+        self.assertTrue(any("Mono" in family for family in loaded), loaded)
+
+    def test_strict_policy_holds(self) -> None:
+        """No inline script or style without the nonce, no other origin, no framing."""
+        with urllib.request.urlopen(self.server.url) as answer:
+            policy = answer.headers["Content-Security-Policy"]
+        self.assertNotIn("unsafe", policy)
+        directives = {part.split()[0]: set(part.split()[1:]) for part in policy.split(";")}
+        self.assertEqual(directives["default-src"], {"'none'"})
+        self.assertEqual(directives["connect-src"], {"'self'"})
+        self.assertEqual(directives["frame-ancestors"], {"'none'"})
+
+    def test_hashed_files_are_kept_and_the_page_is_not(self) -> None:
+        built = json.loads((Path(__file__).parents[2] / "web/dist/.vite/manifest.json").read_text())
+        script = next(chunk["file"] for chunk in built.values() if chunk.get("isEntry"))
+        with urllib.request.urlopen(f"{self.server.url}/static/{script}") as answer:
+            self.assertIn("immutable", answer.headers["Cache-Control"])
+        with urllib.request.urlopen(self.server.url) as answer:
+            self.assertIn("no-store", answer.headers["Cache-Control"])
+
+
+class EmptyStore(BrowserCase):
+    """A first start without the demo."""
+
+    empty = True
+
+    def test_says_what_to_do_first(self) -> None:
+        self.page.goto("/")
+        expect(self.page.get_by_text("No jobs yet.")).to_be_visible()
+        self.page.goto("/log")
+        expect(self.page.get_by_text("Nothing is recorded yet.")).to_be_visible()
+
+    def test_typed_text_outlives_a_refused_start(self) -> None:
+        """Every empty field is told at once; what was typed stays, also over a reload."""
+        self.page.goto("/")
+        self.page.get_by_role("button", name="Start a job").click()
+        self.fill_job({"What is it, in words": "Shutter latch pin", "Thread": "5/16 whitworth", "How many": "six"})
+        self.page.get_by_role("button", name="Start the job").click()
+        form = self.page.get_by_role("form", name="Start a job")
+        for told in ("5/16 BSW or 5/16 BSF", "whole number from 1 to 500", "Nothing is entered here."):
+            expect(form).to_contain_text(told)
+        form.get_by_role("button", name="5/16 BSF").click()
+        self.page.reload()
+        self.page.get_by_role("button", name="Start a job").click()
+        expect(form.get_by_role("textbox", name="What is it, in words")).to_have_value("Shutter latch pin")

@@ -1,0 +1,159 @@
+"""The whole job of six studs as a person makes it: plan, bench with a die adjustment, a restart in the middle, log."""
+
+from __future__ import annotations
+
+from playwright.sync_api import expect
+
+from tests.browser.base import BrowserCase
+
+
+class SixStuds(BrowserCase):
+    """From an empty store to a closed job in the log."""
+
+    empty = True
+
+    def test_from_thread_to_log(self) -> None:
+        self.start_the_job()
+        self.read_the_plan()
+        self.press("To the bench")
+        self.make_first_piece()
+        self.make_plain_piece(2)
+        self.lose_the_server_in_the_middle()
+        for piece in (4, 5, 6):
+            self.make_plain_piece(piece)
+        self.close_and_find_it()
+
+    def start_the_job(self) -> None:
+        page = self.page
+        page.goto("/")
+        page.get_by_role("button", name="Start a job").click()
+        self.fill_job(
+            {
+                "What is it, in words": "Levelling studs",
+                "Thread": "3/8-16",
+                "How many": "6",
+                "Bar diameter, in": "1/2",
+                "Thread length, in": "1.25",
+                "Overall length, in": "2-1/2",
+            }
+        )
+        page.get_by_label("Metal").select_option("mild-steel")
+        page.get_by_role("button", name="Start the job").click()
+        expect(page).to_have_title("Job plan · Conch")
+
+    def read_the_plan(self) -> None:
+        """0.375 less a tenth of the pitch 0.0625 is 0.36875: 0.3688 to four decimals, halves up."""
+        page = self.page
+        detail = page.get_by_role("region", name="Turn the thread blank")
+        expect(detail).to_contain_text("Turn to 0.3688 in over 1.250 in")
+        detail.get_by_role("button", name="0.3688").click()
+        working = page.get_by_role("region", name="Working of blank diameter")
+        expect(working).to_contain_text("nominal major − fraction × pitch")
+        expect(working).to_contain_text("0.3750")
+        expect(working).to_contain_text("middle of the class limits")
+        page.get_by_role("button", name="Part off").click()
+        # Parting a 2.5 in piece with a 3/32 in blade: the left edge stands at 2.5 + 0.09375.
+        expect(page.get_by_role("region", name="Part off")).to_contain_text("Z −2.594 in")
+
+    def press(self, name: str) -> None:
+        self.page.get_by_role("button", name=name, exact=True).click()
+
+    def at_step(self, words: str) -> None:
+        expect(self.page.get_by_role("heading", level=1)).to_contain_text(words)
+
+    def read(self, value: str) -> None:
+        field = self.page.get_by_role("textbox", name="New reading")
+        field.fill(value)
+        field.press("Enter")
+        expect(self.page.get_by_role("table")).to_contain_text(value)
+        expect(field).to_have_value("")
+
+    def up_to_the_nut(self, *readings: str) -> None:
+        self.at_step("Face the end")
+        self.press("Done")
+        self.at_step("Turn to 0.3688 in")
+        for value in readings:
+            self.read(value)
+        expect(self.page.get_by_text("On size")).to_be_visible()
+        self.press("Done")
+        self.at_step("Plunge the relief groove")
+        self.press("Done")
+        self.at_step("Chamfer the end")
+        self.press("Done")
+        self.at_step("Run the die on")
+        self.press("Done")
+        self.at_step("Clean the thread")
+
+    def make_first_piece(self) -> None:
+        page = self.page
+        self.at_step("Face the end")
+        expect(page.get_by_text("piece 1 of 6")).to_be_visible()
+        self.up_to_the_nut("0.5000", "0.4252", "0.3890", "0.3686")
+        page.get_by_role("button", name="starts, then binds").click()
+        expect(page.get_by_role("status")).to_contain_text("Close the die: slacken the middle screw")
+        self.press("I moved the die")
+        expect(page.get_by_role("status")).to_contain_text("The die is moved. Run it on again")
+        page.get_by_role("button", name="snug, turns by hand, no shake").click()
+        self.press("Done")
+        self.at_step("Part off")
+        self.press("Piece done")
+        expect(page.get_by_text("piece 2 of 6")).to_be_visible()
+
+    def make_plain_piece(self, number: int) -> None:
+        expect(self.page.get_by_text(f"piece {number} of 6")).to_be_visible()
+        self.up_to_the_nut("0.5001", "0.3687")
+        self.finish_piece()
+
+    def finish_piece(self) -> None:
+        self.page.get_by_role("button", name="snug, turns by hand, no shake").click()
+        self.press("Done")
+        self.at_step("Part off")
+        self.press("Piece done")
+
+    def lose_the_server_in_the_middle(self) -> None:
+        """The server dies while a reading is typed: the text stays, and after a restart everything recorded is there."""
+        page = self.page
+        self.at_step("Face the end")
+        self.press("Done")
+        self.read("0.5002")
+        self.server.stop()
+        field = page.get_by_role("textbox", name="New reading")
+        field.fill("0.4404")
+        field.press("Enter")
+        expect(page.get_by_role("alert")).to_contain_text("The server does not answer")
+        expect(field).to_have_value("0.4404")
+        self.server.start()
+        field.press("Enter")
+        expect(page.get_by_role("table")).to_contain_text("0.4404")
+        address = page.url
+        page.close()
+        self.page = self.new_page()
+        self.page.goto(address)
+        expect(self.page.get_by_text("piece 3 of 6")).to_be_visible()
+        expect(self.page.get_by_role("table")).to_contain_text("0.5002")
+        expect(self.page.get_by_role("table")).to_contain_text("0.4404")
+        self.read("0.3688")
+        self.press("Done")
+        for words in ("Plunge the relief groove", "Chamfer the end", "Run the die on"):
+            self.at_step(words)
+            self.press("Done")
+        self.at_step("Clean the thread")
+        self.finish_piece()
+
+    def close_and_find_it(self) -> None:
+        page = self.page
+        expect(page.get_by_text("6 of 6 made")).to_be_visible()
+        self.press("Close the job")
+        expect(page).to_have_title("Job plan · Conch")
+        expect(page.get_by_text("closed: all pieces made and gauged")).to_be_visible()
+        page.get_by_role("link", name="Log").click()
+        page.get_by_role("textbox", name="Find a job").fill("levelling close")
+        jobs = page.get_by_role("region", name="Jobs")
+        expect(jobs).to_contain_text("Levelling studs")
+        expect(jobs).to_contain_text("6 of 6")
+        expect(jobs).to_contain_text("die closed")
+        entries = page.get_by_role("region", name="Entries")
+        expect(entries.get_by_role("row")).to_have_count(2)  # the heading row, and the one setting
+        expect(entries).to_contain_text("close 1/8 turn")
+        page.get_by_role("textbox", name="Find a job").fill("0.4404")
+        expect(entries).to_contain_text("0.4404 in")

@@ -1,0 +1,68 @@
+"""The size line: one key from anywhere, an answer at each keystroke, choices where the text is not one thread."""
+
+from __future__ import annotations
+
+from playwright.sync_api import expect
+
+from tests.browser.base import BrowserCase
+
+
+class SizeLine(BrowserCase):
+    """Typing threads on every page."""
+
+    def ask(self, text: str) -> None:
+        self.page.keyboard.press("/")
+        field = self.page.get_by_role("textbox", name="Size a thread")
+        expect(field).to_be_focused()
+        field.fill(text)
+
+    def test_is_one_key_away_on_every_page(self) -> None:
+        for address in ("/", "/jobs/2", "/jobs/2/bench", "/log"):
+            with self.subTest(address=address):
+                self.page.goto(address)
+                self.page.wait_for_load_state("networkidle")
+                self.ask("2ba")
+                expect(self.page.get_by_role("heading", name="2 BA")).to_be_visible()
+
+    def test_gives_the_published_sizes(self) -> None:
+        """1/4 BSW: BS 84 prints effective 0.2180 and core 0.1860 in; G1/4 measures 13.157 mm (ISO 228-1)."""
+        self.page.goto("/")
+        self.ask("1/4 bsw")
+        answer = self.page.get_by_role("search")
+        expect(answer).to_contain_text("0.2180")
+        expect(answer).to_contain_text("0.1860")
+        self.ask("G1/4")
+        expect(answer).to_contain_text("13.157 mm")
+
+    def test_follows_the_units_shown(self) -> None:
+        self.page.goto("/")
+        self.ask("M8")
+        answer = self.page.get_by_role("search")
+        expect(answer).to_contain_text("0.3150")
+        self.page.get_by_role("button", name="mm", exact=True).click()
+        self.ask("M8")
+        expect(answer).to_contain_text("7.188")
+
+    def test_offers_what_an_unclear_text_may_mean(self) -> None:
+        self.page.goto("/")
+        self.ask("7/16 whitworth")
+        answer = self.page.get_by_role("search")
+        expect(answer).to_contain_text("say which")
+        answer.get_by_role("button", name="7/16 BSF").click()
+        expect(answer.get_by_role("heading", name="7/16 BSF")).to_be_visible()
+
+    def test_shows_the_working_of_a_figure(self) -> None:
+        self.page.goto("/")
+        self.ask("3/8-16")
+        answer = self.page.get_by_role("search")
+        answer.get_by_role("button", name="0.0361").click()
+        working = self.page.get_by_role("region", name="Working of best wire")
+        expect(working).to_contain_text("pitch ÷ (2 cos(half the flank angle))")
+        expect(working).to_contain_text("60 °")
+
+    def test_starts_a_job_with_the_thread(self) -> None:
+        self.page.goto("/log")
+        self.ask("1/2-13")
+        self.page.get_by_role("button", name="Start a job with it").click()
+        form = self.page.get_by_role("form", name="Start a job")
+        expect(form.get_by_role("textbox", name="Thread", exact=True)).to_have_value("1/2-13 UNC")
