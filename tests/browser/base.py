@@ -28,7 +28,8 @@ EXPECTED = (
     "status of 422",
     "status of 409",
     "status of 404",
-    "ERR_FAILED", "ERR_CONNECTION_REFUSED",
+    "ERR_FAILED",
+    "ERR_CONNECTION_REFUSED",
     "ERR_CONNECTION_RESET",
     "ERR_EMPTY_RESPONSE",
 )
@@ -93,4 +94,6 @@ class BrowserCase(unittest.TestCase):
         """Fill the form that starts a job, by its labels."""
         form = self.page.get_by_role("form", name="Start a job")
         for label, value in typed.items():
-            form.get_by_role("textbox", name=label, exact=True).fill(value)
+            field = form.get_by_role("textbox", name=label, exact=True)
+            field.fill(value)
+            expect(field).to_have_value(value)

@@ -111,7 +111,7 @@ class SixStuds(BrowserCase):
         self.press("Piece done")
 
     def lose_the_server_in_the_middle(self) -> None:
-        """The server dies while a reading is typed: the text stays, and after a restart everything recorded is there."""
+        """The server dies while a reading is typed: the text stays, and a restart finds everything recorded."""
         page = self.page
         self.at_step("Face the end")
         self.press("Done")
