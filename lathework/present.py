@@ -19,6 +19,7 @@ from lathework.rules.gauging import MEANINGS
 from lathework.rules.turning import NextCut
 from lathework.size import Size
 from lathework.threads.thread import Thread
+from lathework.threads.working import basic_figures
 from lathework.units import LENGTH_UNITS, MM_PER_INCH, LengthUnit, round_half_up, show_length, show_number
 
 Json = dict[str, Any]
@@ -163,18 +164,9 @@ def size_json(size: Size) -> Json:
 
 def size_shown(size: Size) -> Json:
     """The size answer for a screen: the numbers, and the figures with their working."""
-    thread = size.thread
-    basic = [
-        Figure(name, value, thread.unit, formula, thread.form.source, (Given("pitch", thread.pitch, thread.unit),))
-        for name, value, formula in (
-            ("major", thread.major, "nominal size"),
-            ("pitch diameter", thread.pitch_diameter, f"major − {thread.form.pitch_depth} × pitch, or as tabulated"),
-            ("minor", thread.minor, f"major − {thread.form.full_depth} × pitch, or as tabulated"),
-        )
-    ]
     return size_json(size) | {
         "figures": {
-            "basic": [figure_json(f) for f in basic],
+            "basic": [figure_json(f) for f in basic_figures(size.thread)],
             "blank": [
                 {"school": SCHOOL_NAMES[b.school], "figure": figure_json(b.diameter), "within_class": b.within_class}
                 for b in size.blanks

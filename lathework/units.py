@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from decimal import ROUND_HALF_UP, Decimal
+from decimal import ROUND_HALF_EVEN, ROUND_HALF_UP, Decimal
 from typing import Literal
 
 LengthUnit = Literal["in", "mm"]
@@ -25,14 +25,27 @@ def convert(value: float, unit: LengthUnit, into: LengthUnit) -> float:
     return value * MM_PER_INCH if into == "mm" else value / MM_PER_INCH
 
 
+def _rounded(value: Decimal | float, places: int, rounding: str) -> float:
+    exact = value if isinstance(value, Decimal) else Decimal(repr(value))
+    return float(exact.quantize(Decimal(1).scaleb(-places), rounding=rounding))
+
+
 def round_half_up(value: Decimal | float, places: int) -> float:
     """Round to `places` decimals, halves away from zero, as printed tables do.
 
     >>> round_half_up(Decimal("0.21745"), 4)
     0.2175
     """
-    exact = value if isinstance(value, Decimal) else Decimal(repr(value))
-    return float(exact.quantize(Decimal(1).scaleb(-places), rounding=ROUND_HALF_UP))
+    return _rounded(value, places, ROUND_HALF_UP)
+
+
+def round_half_even(value: Decimal | float, places: int) -> float:
+    """Round to `places` decimals, halves to the even digit, as inch tables print fractional sizes.
+
+    >>> round_half_even(0.28125, 4), round_half_even(0.21875, 4)
+    (0.2812, 0.2188)
+    """
+    return _rounded(value, places, ROUND_HALF_EVEN)
 
 
 def show_number(value: float, places: int) -> str:

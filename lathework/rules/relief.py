@@ -19,7 +19,8 @@ TURNED_ROUND_STOP = 1.0
 """How near to a shoulder the turned die finishes, in pitches (practice)."""
 CHAMFER_UNDER = 0.05
 """How far under the minor diameter the lead chamfer ends, in pitches on each side (practice)."""
-H28 = Source("handbook", "FED-STD-H28/2B, tensile stress area")
+H28 = Source("standard", "ASME B1.1 and FED-STD-H28/2B, tensile stress area")
+ISO_898 = Source("standard", "ISO 898-1, nominal stress area")
 SECTION = Source("practice", "area of the mean of pitch and minor diameter")
 
 
@@ -84,17 +85,22 @@ def groove_width(thread: Thread, blade: float | None = None, *, turned_round: bo
     )
 
 
+def _section(thread: Thread) -> tuple[float, str, Source]:
+    """Diameter of the stressed section in the thread's unit, the area's formula, its source."""
+    if thread.family == "unified":
+        return thread.major - 0.974279 * thread.pitch, "π/4 × (major − 0.974279 × pitch)²", H28
+    if thread.family == "metric":
+        return thread.major - 0.938194 * thread.pitch, "π/4 × (major − 0.938194 × pitch)²", ISO_898
+    return (thread.pitch_diameter + thread.minor) / 2, "π/4 × ((pitch diameter + minor) ÷ 2)²", SECTION
+
+
 def stress_area(thread: Thread) -> Figure:
     """Tensile stress area in the square of the thread's unit.
 
-    60 degree forms: pi/4 (d - 0.938194 P)^2 (FED-STD-H28/2B); others: pi/4 ((d2 + d1)/2)^2 (practice).
+    Unified: pi/4 (d - 0.974279 P)^2 (FED-STD-H28/2B); metric: pi/4 (d - 0.938194 P)^2 (ISO 898-1);
+    others: pi/4 ((d2 + d1)/2)^2 (practice).
     """
-    if thread.form.angle_deg == 60:
-        across = thread.major - 0.938194 * thread.pitch
-        formula, source = "π/4 × (major − 0.938194 × pitch)²", H28
-    else:
-        across = (thread.pitch_diameter + thread.minor) / 2
-        formula, source = "π/4 × ((pitch diameter + minor) ÷ 2)²", SECTION
+    across, formula, source = _section(thread)
     return Figure(
         "stress area",
         math.pi / 4 * across**2,

@@ -1,4 +1,4 @@
-"""The thread forms: flank angle, depth factors, the standard that fixes them.
+"""The thread forms: flank angle, depth factors, how the standard rounds, the standard that fixes them.
 
 Depths are multiples of the pitch: the pitch diameter lies one `pitch_depth` under the major, the minor
 diameter one `full_depth`.
@@ -11,17 +11,40 @@ from dataclasses import dataclass
 from decimal import Decimal
 
 from lathework.figures import Source
+from lathework.units import round_half_even, round_half_up
 
 
 @dataclass(frozen=True, slots=True)
 class Form:
-    """A symmetrical thread form; `angle_deg` is the included flank angle."""
+    """A symmetrical thread form; `angle_deg` is the included flank angle.
+
+    `depth_rounded_first` marks a standard whose table rounds the depth of thread and takes it off the printed
+    major diameter once and twice, so that a printed diameter may differ by one digit from the bare formula.
+    """
 
     name: str
     angle_deg: float
     pitch_depth: Decimal
     full_depth: Decimal
     source: Source
+    depth_rounded_first: bool = False
+
+    def diameters(self, major: Decimal, pitch: Decimal, places: int) -> tuple[float, float]:
+        """Pitch and minor diameter to `places` decimals, as the form's standard prints them.
+
+        d2 = d - pitch_depth P, d1 = d - full_depth P, in the unit of `major` and `pitch`.
+
+        >>> WHITWORTH.diameters(Decimal("0.75"), Decimal("0.1"), 4)
+        (0.686, 0.622)
+        """
+        if self.depth_rounded_first:
+            depth = Decimal(str(round_half_up(self.pitch_depth * pitch, places)))
+            printed = Decimal(str(round_half_even(major, places)))
+            return float(printed - depth), float(printed - 2 * depth)
+        return (
+            round_half_up(major - self.pitch_depth * pitch, places),
+            round_half_up(major - self.full_depth * pitch, places),
+        )
 
     @property
     def best_wire(self) -> float:
@@ -53,6 +76,7 @@ WHITWORTH = Form(
     Decimal("0.640327"),
     Decimal("1.280654"),
     Source("standard", "BS 84:1956, basic form"),
+    depth_rounded_first=True,
 )
 BA_FORM = Form(
     "British Association, 47.5 degree",

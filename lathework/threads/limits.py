@@ -12,7 +12,7 @@ from functools import cache
 from lathework.figures import Given, Source
 from lathework.tables.loader import load
 from lathework.threads.thread import Thread
-from lathework.units import round_half_up
+from lathework.units import round_half_even, round_half_up
 
 B1_1 = Source("standard", "ASME B1.1:2019, formulas for class 2A")
 BS_84 = Source("standard", "BS 84:1956, medium class formulas")
@@ -60,6 +60,14 @@ def _limits(
     )
 
 
+def _allowance_2a(pitch_tolerance: float) -> float:
+    """Allowance 0.3 Td2 as the table prints it, in inches.
+
+    The tolerance is taken to 5 decimals and a half goes to the even digit: so 5/8-11 gets its printed 0.0016.
+    """
+    return round_half_even(Decimal(str(round_half_up(pitch_tolerance, 5))) * Decimal("0.3"), 4)
+
+
 def _unified(thread: Thread) -> MajorLimits:
     engaged = thread.major if thread.series in ("UNC", "UNF") else 9 * thread.pitch
     grade = thread.pitch ** (2 / 3)
@@ -67,7 +75,7 @@ def _unified(thread: Thread) -> MajorLimits:
     return _limits(
         thread,
         "2A",
-        round_half_up(0.3 * pitch_tolerance, 4),
+        _allowance_2a(pitch_tolerance),
         0.06 * grade,
         "maximum = d − 0.3 Td2, minimum = maximum − 0.06 P^(2/3)",
         B1_1,

@@ -10,7 +10,7 @@ from lathework.figures import PRACTICE, Source
 from lathework.tables.loader import Row, Table, load
 from lathework.threads.forms import BA_FORM, METRIC, UNIFIED, WHITWORTH, Form
 from lathework.threads.thread import Family, Thread
-from lathework.units import LengthUnit, round_half_up
+from lathework.units import LengthUnit
 
 PIPE_NOTE = "A pipe size is no diameter: G{size} measures {major:.3f} mm across the crests."
 _PLACES: dict[LengthUnit, int] = {"in": 4, "mm": 3}
@@ -40,10 +40,10 @@ def basic(
 ) -> Thread:
     """A thread from its form: pitch and minor diameters to the standard's printed digits.
 
-    d2 = d - pitch_depth P, d1 = d - full_depth P, rounded half up to 4 decimals of an inch or 3 of a
-    millimetre. `major` and `pitch` are in `unit`. Source: the form's standard.
+    4 decimals of an inch or 3 of a millimetre, by `Form.diameters`. `major` and `pitch` are in `unit`.
+    Source: the form's standard.
     """
-    places = _PLACES[unit]
+    pitch_diameter, minor = form.diameters(major, pitch, _PLACES[unit])
     return Thread(
         designation=designation,
         family=family,
@@ -52,8 +52,8 @@ def basic(
         unit=unit,
         major=float(major),
         pitch=float(pitch),
-        pitch_diameter=round_half_up(major - form.pitch_depth * pitch, places),
-        minor=round_half_up(major - form.full_depth * pitch, places),
+        pitch_diameter=pitch_diameter,
+        minor=minor,
         source=source,
         tpi=None if tpi is None else float(tpi),
         special=special,
@@ -106,6 +106,7 @@ def _tabulated(row: Row, table: Table, *, designation: str, family: Family, seri
         minor=float(row.number("minor")),
         source=table.source,
         tpi=None if tpi is None else float(tpi),
+        tabulated=True,
         notes=(note,) if note else (),
     )
 

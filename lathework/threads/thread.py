@@ -16,8 +16,9 @@ Family = Literal["unified", "metric", "whitworth", "model-engineer", "bsp", "ba"
 class Thread:
     """A parallel, single-start, right-hand thread; lengths are in `unit`, that of its standard.
 
-    `tpi` is None where the standard gives a pitch; `special` marks a size that no series lists; `notes` are
-    sentences for the person (a look-alike, a nominal size that is no diameter).
+    `tpi` is None where the standard gives a pitch; `special` marks a size that no series lists; `tabulated` one whose
+    diameters the standard prints instead of deriving; `notes` are sentences for the person (a look-alike, a nominal
+    size that is no diameter).
     """
 
     designation: str
@@ -32,6 +33,7 @@ class Thread:
     source: Source
     tpi: float | None = None
     special: bool = False
+    tabulated: bool = False
     notes: tuple[str, ...] = ()
 
     @property

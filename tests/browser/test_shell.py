@@ -69,7 +69,8 @@ class Shell(BrowserCase):
         self.page.goto("/")
         expect(self.page.get_by_role("article").first).to_be_visible()
         loaded = self.page.evaluate(
-            "() => document.fonts.ready.then(() => [...document.fonts].filter(f => f.status === 'loaded').map(f => f.family))"
+            "() => document.fonts.ready.then(() =>"
+            " [...document.fonts].filter(f => f.status === 'loaded').map(f => f.family))"
         )
         self.assertTrue(any("Next" in family for family in loaded), loaded)
         self.assertTrue(any("Mono" in family for family in loaded), loaded)
