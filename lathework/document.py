@@ -14,10 +14,11 @@ from lathework.lengths import Length, Span, read_length, within
 from lathework.part import DRIVES, EDGES, FINISHES, PART_KINDS, Job, Method, Part, Setup
 from lathework.rules.blank import SCHOOLS
 from lathework.rules.materials import Material, materials
+from lathework.rules.relief import groove_width
 from lathework.rules.turning import DIALS
 from lathework.threads.designation import read_designation
 from lathework.threads.thread import Thread
-from lathework.units import LENGTH_UNITS
+from lathework.units import LENGTH_UNITS, convert, show_length
 
 FORMAT, VERSION = "conch-job", 1
 KEYS = (
@@ -31,6 +32,8 @@ LONGEST_LINE, LONGEST_NOTE, MOST_PIECES = 120, 2000, 500
 STOCK = Span("A bar diameter", 1, 150)
 ALONG = Span("A length", 1, 600)
 BLADE = Span("A blade width", 0.4, 8)
+FEWEST_TURNS = 2
+"""Full threads that must stand before a relief groove."""
 LOWEST_FRACTION, HIGHEST_FRACTION = -0.1, 0.3
 
 
@@ -199,6 +202,21 @@ def _check_part(reader: Reader, part: Part) -> None:
         )
 
 
+def _check_groove(reader: Reader, part: Part, blade: Length) -> None:
+    """A relief groove must leave a thread in front of it."""
+    thread = part.thread
+    width = groove_width(thread, convert(blade.mm, "mm", thread.unit))
+    left_mm = part.thread_length.mm - convert(width.value, thread.unit, "mm")
+    if left_mm < FEWEST_TURNS * thread.pitch_mm:
+        told = show_length(width.value, thread.unit, thread.unit, fine=False)
+        reader.fail(
+            "does-not-fit",
+            "method.finish",
+            f"The relief groove, {told} {thread.unit} wide, leaves no thread: turn the die round, "
+            "take a narrower blade or a longer thread.",
+        )
+
+
 def _method(reader: Reader, metal: Material) -> Method:
     return Method(
         blank_school=reader.choice("method.blank_school", SCHOOLS),  # type: ignore[arg-type]  # checked by choice
@@ -229,6 +247,8 @@ def read_document(document: object) -> Job:
         "method": _method(reader, metal),
         "notes": reader.text("notes", longest=LONGEST_NOTE),
     }
+    if part is not None and blade is not None and head["method"].finish == "groove":
+        _check_groove(reader, part, blade)
     dial = reader.choice("setup.dial", DIALS)
     edges = [reader.choice(f"setup.{name}", EDGES, "left") for name in ("groove_edge", "parting_edge")]
     if reader.errors or part is None or blade is None or parting is None:

@@ -16,7 +16,7 @@ _FORM = re.compile(
     r"^(?:(?P<whole>\d{1,9})[\s-]+)?(?P<num>\d{1,9})/(?P<den>\d{1,9})$|^(?P<decimal>\d{0,9}[.,]?\d{0,12})$",
     re.ASCII,
 )
-_UNIT = re.compile(r"^(?P<number>.*?)\s*(?P<unit>inches|inch|in\.?|mm|thou|\"|″|”|'')?$", re.IGNORECASE)
+_UNIT = re.compile(r"^(?P<number>.*?)\s*(?P<unit>inches|inch|in\.?|mm|thou|\"|″|”|'')?$", re.IGNORECASE | re.DOTALL)
 _LONGEST_TEXT = 40
 
 

@@ -1,0 +1,1 @@
+"""The core, tested on its own."""

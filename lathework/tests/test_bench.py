@@ -1,0 +1,178 @@
+"""The bench: derived from what was recorded, and strict about what may be ticked off."""
+
+from __future__ import annotations
+
+import unittest
+from typing import Any
+
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from lathework.errors import InputError
+from lathework.lengths import read_length
+from lathework.planning.bench import KINDS, Bench, Entry, bench, check_done, reading_entry, steps_of, verdict_of
+from lathework.planning.plan import Plan
+from lathework.tests.samples import plan
+
+PLAN = plan()
+STEPS = [o.key for o in PLAN.operations]
+
+
+def entry(kind: str, piece: int = 1, step: str = "", **more: Any) -> Entry:
+    return Entry(kind, piece, step, **more)  # type: ignore[arg-type]
+
+
+def done(*steps: str, piece: int = 1) -> list[Entry]:
+    return [entry("done", piece, step) for step in steps]
+
+
+def at(*entries: Entry, made: Plan = PLAN) -> Bench:
+    return bench(made, entries)
+
+
+def read(now: Bench, text: str) -> Entry:
+    return reading_entry(now, read_length(text, "in", "reading"))
+
+
+class Walking(unittest.TestCase):
+    def test_starts_at_the_first_step_of_the_first_piece(self) -> None:
+        now = at()
+        assert now.step is not None
+        self.assertEqual((now.piece, now.step.key, now.good), (1, "face", 0))
+
+    def test_a_piece_is_good_when_all_its_steps_are(self) -> None:
+        now = at(*done(*STEPS))
+        assert now.step is not None
+        self.assertEqual((now.piece, now.good, now.step.key), (2, 1, "face"))
+
+    def test_a_scrapped_piece_does_not_count(self) -> None:
+        now = at(*done("face"), entry("scrap", text="slipped"))
+        self.assertEqual((now.piece, now.good, now.scrapped), (2, 0, 1))
+
+    def test_a_step_taken_up_again_comes_first(self) -> None:
+        now = at(*done("face", "turn-blank"), entry("again", step="face"))
+        assert now.step is not None
+        self.assertEqual(now.step.key, "face")
+        self.assertIn("turn-blank", now.done)
+
+    def test_finished_when_every_piece_is_made(self) -> None:
+        now = at(*(e for piece in range(1, 7) for e in done(*STEPS, piece=piece)))
+        self.assertTrue(now.finished)
+        self.assertEqual({state for _, state in steps_of(now)}, {"done"})
+
+    def test_entries_of_steps_the_plan_no_longer_has_do_not_count(self) -> None:
+        self.assertEqual(at(*done("knurl")).good, 0)
+
+    @settings(max_examples=60)
+    @given(st.lists(st.builds(entry, st.sampled_from(KINDS), st.just(1), st.sampled_from(STEPS)), max_size=60))
+    def test_any_history_folds(self, entries: list[Entry]) -> None:
+        """Whatever was recorded: pieces are good, scrapped or in hand, and a step is done, now or to do."""
+        now = at(*entries)
+        self.assertEqual(now.piece, now.good + now.scrapped + 1)
+        self.assertLessEqual([s for _, s in steps_of(now)].count("now"), 1)
+
+
+class Measuring(unittest.TestCase):
+    def turning(self, *texts: str) -> Bench:
+        now, entries = at(*done("face")), done("face")
+        for text in texts:
+            entries.append(read(now, text))
+            now = at(*entries)
+        return now
+
+    def test_the_next_cut_follows_the_reading(self) -> None:
+        """Blank 0.3688; 0.3890 leaves 0.0202, and nothing learned yet says it all comes off."""
+        now = self.turning("0.3890")
+        assert now.cut is not None and now.cut.dial is not None
+        self.assertAlmostEqual(now.cut.dial.value, 0.0202, places=4)
+
+    def test_what_was_dialled_is_kept_with_the_reading_that_followed(self) -> None:
+        now = self.turning("0.5", "0.43")
+        first, second = now.readings
+        self.assertIsNone(first.dialled_mm)
+        assert second.dialled_mm is not None
+        self.assertGreater(second.dialled_mm, 1.0)
+
+    def test_what_was_learned_serves_the_next_piece(self) -> None:
+        entries = done("face")
+        for text in ("0.5000", "0.4300", "0.3688"):
+            entries.append(read(at(*entries), text))
+        entries += done(*STEPS[1:])
+        now = at(*entries, *done("face", piece=2))
+        assert now.cut is not None
+        self.assertNotEqual(now.cut.ratio.value, 1.0)
+
+    def test_on_size_may_be_ticked_off(self) -> None:
+        now = self.turning("0.5", "0.3687")
+        self.assertEqual(now.hindrance, "")
+        check_done(now, "done", "")
+
+    def test_over_and_under_size_want_a_reason(self) -> None:
+        for text, words in (("0.3750", "over size"), ("0.3500", "under size")):
+            now = self.turning(text)
+            with self.subTest(text), self.assertRaises(InputError) as told:
+                check_done(now, "done", "")
+            self.assertIn(words, told.exception.message)
+            check_done(now, "accept", "the nut is slack")
+
+    def test_readings_that_cannot_be(self) -> None:
+        now = self.turning("0.4300")
+        for text, code in (("0.4600", "grew"), ("12.7", "out-of-range"), ("0.1", "out-of-range")):
+            with self.subTest(text), self.assertRaises(InputError) as told:
+                read(now, text)
+            self.assertEqual((told.exception.code, told.exception.field), (code, "reading"))
+
+    def test_a_step_without_a_diameter_takes_none(self) -> None:
+        with self.assertRaises(InputError) as told:
+            read(at(), "0.5")
+        self.assertEqual(told.exception.code, "not-asked")
+
+
+class Gauging(unittest.TestCase):
+    BEFORE = STEPS[: STEPS.index("gauge")]
+
+    def gauging(self, *entries: Entry) -> Bench:
+        return at(*done(*self.BEFORE), *entries)
+
+    def said(self, word: str) -> Entry:
+        return entry("verdict", step="gauge", word=word)
+
+    def test_gauge_first(self) -> None:
+        self.assertIn("Gauge the thread first", self.gauging().hindrance)
+
+    def test_a_tight_nut_asks_for_the_die(self) -> None:
+        now = self.gauging(self.said("binds"))
+        assert now.advice is not None
+        self.assertEqual((now.advice.move, now.adjusted), ("close", False))
+        self.assertTrue(now.hindrance)
+
+    def test_moving_the_die_is_kept_and_the_nut_tried_again(self) -> None:
+        moved = entry("setting", step="gauge", word="close", eighths=1.0)
+        now = self.gauging(self.said("binds"), moved)
+        self.assertEqual((now.adjusted, now.opened_eighths), (True, -1.0))
+        now = self.gauging(self.said("binds"), moved, self.said("snug"))
+        self.assertEqual((now.hindrance, now.gauged_pieces), ("", 2))
+
+    def test_the_setting_stays_with_the_die_over_pieces(self) -> None:
+        moved = entry("setting", step="gauge", word="close", eighths=2.0)
+        self.assertEqual(self.gauging(moved, *done("gauge", "part-off")).opened_eighths, -2.0)
+
+    def test_only_known_verdicts(self) -> None:
+        self.assertEqual(verdict_of("snug"), "snug")
+        with self.assertRaises(InputError) as told:
+            verdict_of("fine")
+        self.assertIn("snug", told.exception.choices)
+
+
+class Reasons(unittest.TestCase):
+    def test_accepting_and_scrapping_want_words(self) -> None:
+        for kind in ("accept", "scrap"):
+            with self.assertRaises(InputError) as told:
+                check_done(at(), kind, "  ")
+            self.assertEqual(told.exception.field, "reason")
+
+    def test_nothing_to_tick_off_when_all_is_made(self) -> None:
+        made = plan({"quantity": 1})
+        with self.assertRaises(InputError) as told:
+            check_done(at(*done(*STEPS), made=made), "done", "")
+        self.assertEqual(told.exception.code, "finished")

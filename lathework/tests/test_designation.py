@@ -1,0 +1,134 @@
+"""Designations: forgiving in form, strict about what they could mean."""
+
+from __future__ import annotations
+
+import unittest
+
+from hypothesis import given
+from hypothesis import strategies as st
+
+from lathework.errors import InputError
+from lathework.threads.designation import read_designation
+from lathework.threads.series import library
+
+READ = (
+    ("3/8-16", "3/8-16 UNC"),
+    ("3/8 x 16 unc", "3/8-16 UNC"),
+    ("3/8×16", "3/8-16 UNC"),
+    ("3/8-16 tpi", "3/8-16 UNC"),
+    ("3/8 UNC", "3/8-16 UNC"),
+    ("3/8 nc", "3/8-16 UNC"),
+    ('3/8"-16', "3/8-16 UNC"),
+    (".375-16", "3/8-16 UNC"),
+    ("3/8-16 UNC-2A", "3/8-16 UNC"),
+    ("3/8 unf", "3/8-24 UNF"),
+    ("1-8", "1-8 UNC"),
+    ("1-1/4-7", "1-1/4-7 UNC"),
+    ("1 1/4-7", "1-1/4-7 UNC"),
+    ("10-32", "#10-32 UNF"),
+    ("#10-32", "#10-32 UNF"),
+    ("no. 10-24", "#10-24 UNC"),
+    ("4-40", "#4-40 UNC"),
+    ("M8", "M8"),
+    ("m8x1", "M8x1"),
+    ("M 8 x 1", "M8x1"),
+    ("m8-1.25", "M8"),
+    ("M8x1,0", "M8x1"),
+    ("M8 coarse", "M8"),
+    ("M10x1.25-6g", "M10x1.25"),
+    ("M8x1.3 special", "M8x1.3 special"),
+    ("1/4 bsw", "1/4 BSW"),
+    ("1/4 BSF", "1/4 BSF"),
+    ("1/2-12 bsw", "1/2 BSW"),
+    ("5/16-18 whit", "5/16 BSW"),
+    ("G3/8", "G3/8"),
+    ("g 3/8", "G3/8"),
+    ("3/8 bsp", "G3/8"),
+    ("1-1/2 bsp", "G1-1/2"),
+    ("3/8-19 bsp", "G3/8"),
+    ("2 BA", "2 BA"),
+    ("2ba", "2 BA"),
+    ("BA 2", "2 BA"),
+    ("0ba", "0 BA"),
+    ("1/4-40 me", "1/4-40 ME"),
+    ("1/4x32 model engineer", "1/4-32 ME"),
+    ("0.51-20 uns", "0.51-20 UNS"),
+)
+#: Text, code, choices that must be offered.
+ASKED = (
+    ("7/16 whitworth", "ambiguous", ("7/16 BSW", "7/16 BSF")),
+    ("1/4-19", "ambiguous", ("G1/4",)),
+    ("M8x1.3", "non-standard-pitch", ("M8", "M8x1", "M8x0.75", "M8x1.3 special")),
+    ("1/2-12", "ambiguous", ("1/2 BSW",)),
+    ("1/4-26", "ambiguous", ("1/4 BSF",)),
+    ("3/8", "ambiguous", ("3/8-16 UNC", "3/8-24 UNF", "3/8 BSW", "3/8 BSF")),
+    ("3/8-20", "ambiguous", ("3/8 BSF", "3/8-20 UNS")),
+    ("1/4-20 bsf", "count-mismatch", ("1/4 BSF", "1/4 BSW")),
+    ("M8.3", "unknown-size", ("M8",)),
+    ("M10 fine", "ambiguous", ("M10x1.25", "M10x1", "M10x0.75")),
+    ("17 BA", "unknown-size", ("16 BA",)),
+    ("1/4-20 lh", "left-hand", ("1/4-20",)),
+    ("1/4 npt", "taper-pipe", ()),
+    ("r 1/2", "taper-pipe", ()),
+    ("M8-4h", "class-not-covered", ("M8",)),
+    ("3/8-16 UNC-3A", "class-not-covered", ("3/8-16 UNC",)),
+    ("1/0-20", "divided-by-zero", ()),
+    ("", "empty", ()),
+    ("bolt", "unreadable", ()),
+    ("<script>alert(1)</script>", "unreadable", ()),
+    ("1/4-0", "unreadable", ()),
+    ("1/4-999", "unreadable", ()),
+    ("M8x0", "non-standard-pitch", ("M8",)),
+    ("M8x9 special", "incomplete", ()),
+    ("9/10 uns", "incomplete", ()),
+    ("m" * 60, "unreadable", ()),
+)
+
+
+class Designation(unittest.TestCase):
+    def test_forgiving_in_form(self) -> None:
+        for text, designation in READ:
+            with self.subTest(text):
+                self.assertEqual(read_designation(text).designation, designation)
+
+    def test_strict_in_meaning(self) -> None:
+        for text, code, choices in ASKED:
+            with self.subTest(text), self.assertRaises(InputError) as told:
+                read_designation(text)
+            with self.subTest(text):
+                self.assertEqual(told.exception.code, code)
+                self.assertLessEqual(set(choices), set(told.exception.choices))
+
+    def test_every_choice_offered_can_be_typed(self) -> None:
+        for text, _, _ in ASKED:
+            with self.assertRaises(InputError) as told:
+                read_designation(text)
+            for choice in told.exception.choices:
+                with self.subTest(text=text, choice=choice):
+                    self.assertTrue(read_designation(choice).designation)
+
+    def test_every_thread_reads_back_from_its_own_designation(self) -> None:
+        for thread in library():
+            with self.subTest(thread.designation):
+                self.assertEqual(read_designation(thread.designation), thread)
+
+    def test_bare_threads_of_a_unified_series_need_no_series(self) -> None:
+        for thread in library():
+            if thread.series in ("UNC", "UNF", "UNEF"):
+                bare = thread.designation.rpartition(" ")[0]
+                with self.subTest(bare):
+                    self.assertEqual(read_designation(bare).designation, thread.designation)
+
+    @given(st.text(alphabet="mMgGbB#ba wsfunc0123456789/.-x ", max_size=16))
+    def test_any_text_is_one_thread_or_a_question(self, text: str) -> None:
+        try:
+            thread = read_designation(text)
+        except InputError as error:
+            self.assertEqual(error.field, "designation")
+        else:
+            self.assertLess(thread.minor, thread.pitch_diameter)
+            self.assertLess(thread.pitch_diameter, thread.major)
+
+    def test_a_pipe_size_is_explained_where_it_trips(self) -> None:
+        """ISO 228-1: G1/4 measures 13.157 mm across the crests."""
+        self.assertIn("13.157 mm across the crests", read_designation("1/4 bsp").notes[0])

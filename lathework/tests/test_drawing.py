@@ -1,0 +1,121 @@
+"""The drawing: to scale, chuck on the left, dimensions that do not overlap, sound SVG."""
+
+from __future__ import annotations
+
+import unittest
+from itertools import combinations
+from typing import Any
+from xml.etree import ElementTree
+
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from lathework.drawing.layout import CHAR, SMALL, WIDE, lay_out
+from lathework.drawing.part_view import part_sheet
+from lathework.drawing.shapes import Label, Sheet, box, hatch, mirrored
+from lathework.drawing.svg import sheet_svg
+from lathework.tests.samples import SCREW, plan
+
+SVG = "{http://www.w3.org/2000/svg}"
+
+
+def extent(label: Label) -> tuple[float, float, float, float]:
+    """Left, right, top and bottom of a label's longer text at 14 units."""
+    width = CHAR * max(len(label.inch), len(label.mm))
+    left = {"start": label.x, "middle": label.x - width / 2, "end": label.x - width}[label.anchor]
+    return left, left + width, label.y - 11, label.y + 3
+
+
+def points(sheet: Sheet, *roles: str) -> list[tuple[float, float]]:
+    return [p for path in sheet.paths if path.role in roles for line in path.lines for p in line]
+
+
+class Drawing(unittest.TestCase):
+    CASES: tuple[dict[str, Any], ...] = (
+        {},
+        SCREW,
+        {"part.thread_length": "0.4", "part.overall_length": "0.8"},
+        {"part.overall_length": "9"},
+        {"part.thread": "3/8-32", "method.finish": "die-turned-round"},
+        {"part.stock_diameter": "2"},
+    )
+
+    def test_proportions_are_real(self) -> None:
+        """Thread length over bar diameter on the sheet is 1.25 over 0.5 as in the job."""
+        made = plan()
+        layout = lay_out(made.work, WIDE)
+        along = layout.x(0) - layout.x(1.25 * 25.4)
+        across = layout.bottom(12.7) - layout.top(12.7)
+        self.assertAlmostEqual(along / across, 2.5)
+
+    def test_the_chuck_is_on_the_left_and_everything_on_the_sheet(self) -> None:
+        for change in self.CASES:
+            for frame in (WIDE, SMALL):
+                sheet = part_sheet(plan(change), frame)
+                with self.subTest(change=change, frame=frame.width):
+                    jaw = max(x for x, _ in points(sheet, "jaw"))
+                    self.assertLess(jaw, max(x for x, _ in points(sheet, "outline")))
+                    for x, y in points(sheet, "outline", "part", "chuck", "jaw", "dimension", "ghost"):
+                        self.assertTrue(-0.5 <= x <= frame.width + 0.5 and -0.5 <= y <= frame.height + 0.5, (x, y))
+
+    def test_labels_do_not_overlap_and_stay_on_the_sheet(self) -> None:
+        for change in self.CASES:
+            sheet = part_sheet(plan(change), WIDE)
+            still = [label for label in sheet.labels if not label.step]
+            for one, other in combinations(still, 2):
+                a, b = extent(one), extent(other)
+                apart = a[1] <= b[0] or b[1] <= a[0] or a[3] <= b[2] or b[3] <= a[2]
+                with self.subTest(change=change, labels=(one.inch, other.inch)):
+                    self.assertTrue(apart)
+            for label in sheet.labels:
+                left, right, top, bottom = extent(label)
+                with self.subTest(change=change, label=label.inch):
+                    self.assertTrue(left >= 0 and right <= sheet.width and top >= 0 and bottom <= sheet.height)
+
+    def test_every_cutting_step_has_its_metal_and_its_tool(self) -> None:
+        made = plan(SCREW)
+        sheet = part_sheet(made, WIDE)
+        for operation in made.operations:
+            roles = {path.role for path in sheet.paths if path.step == operation.key}
+            with self.subTest(operation.key):
+                self.assertEqual(roles, {"removal", "tool"} if operation.cut else set())
+
+    def test_every_dimension_can_be_typed_over(self) -> None:
+        fields = {label.field for label in part_sheet(plan(SCREW), WIDE).labels if label.field}
+        wanted = {"thread", "stock_diameter", "thread_length", "overall_length", "shank_diameter", "shank_length"}
+        self.assertEqual(fields, {f"part.{name}" for name in wanted})
+
+    def test_svg_is_sound_and_safe(self) -> None:
+        made = plan({"part.thread": "1/4 bsp", "part.stock_diameter": "5/8"})
+        for unit in ("in", "mm"):
+            root = ElementTree.fromstring(sheet_svg(part_sheet(made, WIDE), unit))
+            self.assertEqual(root.tag, f"{SVG}svg")
+            texts = [node.text for node in root.iter(f"{SVG}text")]
+            self.assertIn("2.500" if unit == "in" else "63.50", texts)
+            self.assertIn("G1/4", texts)
+
+    @settings(max_examples=80)
+    @given(st.floats(0.35, 5), st.floats(0.4, 10), st.floats(1.1, 3))
+    def test_any_proportion_fits_its_frame(self, length: float, bar: float, more: float) -> None:
+        made = plan(
+            {
+                "part.stock_diameter": f"{max(bar, 0.38):.3f}"[:6] if bar < 5.9 else "5.9",
+                "part.thread_length": f"{length:.3f}",
+                "part.overall_length": f"{length * more + 0.1:.3f}",
+            }
+        )
+        for frame in (WIDE, SMALL):
+            sheet = part_sheet(made, frame)
+            for x, y in points(sheet, "outline", "part", "jaw"):
+                self.assertTrue(-0.5 <= x <= frame.width + 0.5 and -0.5 <= y <= frame.height + 0.5, (x, y))
+
+
+class Shapes(unittest.TestCase):
+    def test_hatching_stays_in_its_box(self) -> None:
+        for line in hatch(10, 20, 60, 50):
+            for x, y in line:
+                self.assertTrue(10 <= x <= 60 and 20 - 1e-9 <= y <= 50 + 1e-9)
+
+    def test_mirrored_twice_is_the_same(self) -> None:
+        corners = box(1, 2, 3, 4)
+        self.assertEqual(mirrored(mirrored(corners, 7), 7), corners)

@@ -1,0 +1,177 @@
+"""Plans: the order of work, positions for the edge that was touched off, cautions beside their step."""
+
+from __future__ import annotations
+
+import re
+import unittest
+from typing import Any
+
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from lathework.figures import Figure
+from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan
+from lathework.present import plan_json, sentence_text
+from lathework.rules.materials import materials
+from lathework.tests.samples import SCREW, plan
+from lathework.threads.series import library
+from lathework.threads.thread import Thread
+
+
+def step(made: Plan, key: str) -> Operation:
+    """The operation of that key, which must be there."""
+    found = made.operation(key)
+    assert found is not None, key
+    return found
+
+
+def keys(made: Plan) -> list[str]:
+    """The order of work."""
+    return [operation.key for operation in made.operations]
+
+
+class Order(unittest.TestCase):
+    def test_a_grooved_stud(self) -> None:
+        self.assertEqual(keys(plan()), ["face", "turn-blank", "groove", "chamfer", "thread", "gauge", "part-off"])
+
+    def test_a_shouldered_screw_with_the_die_turned_round(self) -> None:
+        made = plan({**SCREW, "method.finish": "die-turned-round"})
+        wanted = ["face", "turn-shank", "turn-blank", "chamfer", "thread", "finish", "gauge", "part-off"]
+        self.assertEqual(keys(made), wanted)
+
+
+class Positions(unittest.TestCase):
+    """By hand, from the face at Z 0 with the chuck to the left: a blade cuts from its edge one width on."""
+
+    def value(self, key: str, figure: str, changes: dict[str, Any] | None = None) -> float:
+        return step(plan(changes), key).figures[figure].value
+
+    def test_parting_a_length_wants_the_left_edge_at_length_plus_width(self) -> None:
+        self.assertAlmostEqual(self.value("part-off", "position"), -(2.5 + 3 / 32))
+
+    def test_with_the_right_edge_touched_off_it_is_the_length(self) -> None:
+        self.assertAlmostEqual(self.value("part-off", "position", {"setup.parting_edge": "right"}), -2.5)
+
+    def test_a_groove_at_a_shoulder_wants_the_left_edge_at_the_shoulder(self) -> None:
+        self.assertAlmostEqual(self.value("groove", "position"), -1.25)
+
+    def test_with_the_right_edge_it_is_one_blade_nearer(self) -> None:
+        self.assertAlmostEqual(self.value("groove", "position", {"setup.groove_edge": "right"}), -1.125)
+
+    def test_a_groove_wider_than_the_blade_is_stepped_over(self) -> None:
+        """3/8-16: three pitches are 0.1875; the last plunge of a 1/8 blade ends at 1.25 - 0.1875 = 1.0625."""
+        self.assertAlmostEqual(self.value("groove", "last"), -(1.0625 + 0.125))
+        wide = step(plan({"setup.groove_blade": "0.2"}), "groove")
+        self.assertNotIn("last", wide.figures)
+
+    def test_the_dial_is_halved_when_it_reads_radius(self) -> None:
+        """3/8-16 in mild steel: blank 0.3688, groove 0.3073 - 0.2/16 = 0.2948."""
+        self.assertAlmostEqual(self.value("groove", "dial"), 0.3688 - 0.2948, places=4)
+        self.assertAlmostEqual(self.value("groove", "dial", {"setup.dial": "radius"}), 0.037, places=4)
+
+    def test_turning_stops_at_the_shoulder(self) -> None:
+        self.assertAlmostEqual(self.value("turn-blank", "stop"), -1.25)
+        self.assertAlmostEqual(self.value("turn-shank", "stop", SCREW), -1.75)
+
+    def test_turns_of_the_die_end_short_of_the_shoulder(self) -> None:
+        """1-1/4 in of 16 to the inch is 20 turns; half a turn is kept, whole turns are counted."""
+        self.assertEqual(self.value("thread", "turns"), 19)
+
+    def test_stick_out_holds_part_kerf_and_clearance(self) -> None:
+        self.assertAlmostEqual(self.value("face", "stick_out"), 2.5 + 3 / 32 + 6 / 25.4)
+
+    def test_lengths_are_told_in_the_jobs_unit(self) -> None:
+        made = plan({"unit": "mm", "part.overall_length": "60", "part.thread_length": "30",
+                     "part.stock_diameter": "12", "setup.groove_blade": "3", "setup.parting_blade": "2.5"})  # fmt: skip
+        self.assertIn("−62.50 mm", sentence_text(step(made, "part-off"), "mm"))
+
+
+class Said(unittest.TestCase):
+    def test_a_long_stick_out_wants_a_centre(self) -> None:
+        codes = [c.code for c in step(plan({"part.overall_length": "4"}), "face").cautions]
+        self.assertIn("stick-out", codes)
+        self.assertNotIn("stick-out", [c.code for c in step(plan({"part.overall_length": "1.5"}), "face").cautions])
+
+    def test_pressure_defers_to_those_who_decide(self) -> None:
+        made = plan({"pressure": True})
+        self.assertIn("an inspector or a licensed trade", made.cautions[0].do)
+        self.assertIn("pressure", [c.code for c in step(made, "thread").cautions])
+
+    def test_power_and_hand_each_have_their_caution(self) -> None:
+        by_hand, by_power = step(plan(), "thread"), step(plan({"method.drive": "power"}), "thread")
+        self.assertEqual([c.code for c in by_hand.cautions], ["die-snatch"])
+        self.assertEqual([c.code for c in by_power.cautions], ["die-power"])
+        self.assertIn("speed", by_power.figures)
+
+    def test_the_lubricant_of_the_metal(self) -> None:
+        self.assertIn("Lubricant: none: cut dry.", step(plan({"material": "brass"}), "thread").notes)
+
+    def test_notices_name_their_field(self) -> None:
+        for change, code, field in (
+            ({"method.blank_fraction": "0.3"}, "blank-outside-class", "method.blank_school"),
+            (
+                {"part.stock_diameter": "3/8", "method.blank_school": "nominal"},
+                "blank-outside-class",
+                "method.blank_school",
+            ),
+            ({"part.thread_length": "0.35"}, "groove-eats-thread", "method.finish"),
+            ({"part.thread": "G1/8"}, "thread-note", "part.thread"),
+        ):
+            with self.subTest(code):
+                self.assertIn((code, field), [(n.code, n.field) for n in plan(change).notices])
+
+    def test_no_naked_numbers(self) -> None:
+        """Every figure of every step has a formula, a named source, and a unit or a reason to have none."""
+        for change in ({}, SCREW, {"method.drive": "power", "method.finish": "die-turned-round"}):
+            for operation in plan(change).operations:
+                for figure in operation.figures.values():
+                    with self.subTest(operation=operation.key, figure=figure.name):
+                        self.assertIsInstance(figure, Figure)
+                        self.assertTrue(figure.formula and figure.source.title and figure.name)
+
+    def test_sentences_use_only_figures_they_have(self) -> None:
+        for change in ({}, SCREW, {"method.drive": "power"}, {"method.finish": "die-turned-round"}):
+            for operation in plan(change).operations:
+                self.assertLessEqual(set(re.findall(r"{(\w+)}", operation.sentence)), set(operation.figures))
+                if operation.headline:
+                    self.assertIn(operation.headline, operation.figures)
+
+
+class AnyJob(unittest.TestCase):
+    @settings(max_examples=150)
+    @given(
+        st.sampled_from([t for t in library() if 2 < t.major_mm < 60]),
+        st.sampled_from(sorted(materials())),
+        st.sampled_from(["groove", "die-turned-round"]),
+        st.sampled_from(["in", "mm"]),
+        st.floats(6, 12),
+    )
+    def test_cuts_nest_and_nothing_reaches_the_chuck(
+        self, thread: Thread, metal: str, finish: str, unit: str, pitches: float
+    ) -> None:
+        """For any thread: each step takes metal off the last, between the face and the stick-out."""
+        length = thread.pitch_mm * pitches + 2
+        made = plan(
+            {
+                "unit": unit,
+                "material": metal,
+                "method.finish": finish,
+                "part.thread": thread.designation,
+                "part.stock_diameter": f"{thread.major_mm + 2:.3f} mm",
+                "part.thread_length": f"{length:.3f} mm",
+                "part.overall_length": f"{length * 2:.3f} mm",
+                "setup.groove_blade": "1 mm",
+                "setup.parting_blade": "2 mm",
+            }
+        )
+        for operation in made.operations:
+            cut = operation.cut
+            if cut is None:
+                continue
+            self.assertGreaterEqual(cut.outer_mm, cut.inner_mm)
+            self.assertLess(cut.left_mm, made.work.stick_out_mm)
+            if operation.key != "face":
+                self.assertGreaterEqual(cut.left_mm, cut.right_mm)
+        self.assertLess(made.work.thread_end_mm, length + 0.001)
+        self.assertEqual(plan_json(made)["quantity"], 6)

@@ -1,0 +1,226 @@
+"""Single rules: blank, relief, wires, cuts, die advice. Published values stand in tests/validation."""
+
+from __future__ import annotations
+
+import math
+import unittest
+
+from hypothesis import given
+from hypothesis import strategies as st
+
+from lathework.rules.blank import SCHOOLS, BlankChoice, blank_choices, crest_percent
+from lathework.rules.dies import WANTED, advise
+from lathework.rules.gauging import MEANINGS, VERDICTS, best_wire, over_wires
+from lathework.rules.materials import materials
+from lathework.rules.relief import chamfer_diameter, groove, section_percent
+from lathework.rules.speeds import spindle_speed
+from lathework.rules.turning import FINISH_MM, NextCut, PassMade, Target, next_cut, ratio_of
+from lathework.size import size, size_of
+from lathework.threads.designation import read_designation
+from lathework.threads.limits import major_limits
+from lathework.threads.series import library
+from lathework.threads.thread import Thread
+
+HALF_DIGIT = 0.0000500001
+"""Inch tables print four decimals: 3/32 as 0.0938."""
+THREADS = st.sampled_from(library())
+
+
+class Blank(unittest.TestCase):
+    def by_school(self, thread: Thread, fraction: float = 0.1) -> dict[str, BlankChoice]:
+        return {choice.school: choice for choice in blank_choices(thread, fraction)}
+
+    def test_three_schools_of_a_common_thread(self) -> None:
+        """3/8-16 by hand: 0.375; 0.375 - 0.1/16 = 0.36875; ASME B1.1 2A crest 0.3643 to 0.3737, middle 0.3690."""
+        blank = self.by_school(read_designation("3/8-16"))
+        self.assertEqual([blank[s].diameter.value for s in SCHOOLS], [0.375, 0.3688, 0.369])
+        self.assertEqual([blank[s].within_class for s in SCHOOLS], [False, True, True])
+
+    def test_a_pipe_blank_follows_the_gauge_diameter(self) -> None:
+        """ISO 228-1: G1/4 is 13.157 mm across the crests, 19 to the inch."""
+        blank = self.by_school(read_designation("G1/4"))
+        self.assertEqual(blank["nominal"].diameter.value, 13.157)
+        self.assertAlmostEqual(blank["pitch-fraction"].diameter.value, 13.157 - 2.54 / 19, places=3)
+
+    def test_below_the_class_is_said(self) -> None:
+        choice = self.by_school(read_designation("M10"), fraction=0.3)["pitch-fraction"]
+        self.assertFalse(choice.within_class)
+        self.assertIn("Below the smallest crest of class 6g", choice.verdict)
+
+    @given(THREADS, st.floats(0, 0.3))
+    def test_schools_keep_their_order(self, thread: Thread, fraction: float) -> None:
+        """No blank is above nominal, the fraction school falls as the fraction grows, crests stay above half depth."""
+        blank = self.by_school(thread, fraction)
+        for choice in blank.values():
+            self.assertLessEqual(choice.diameter.value, thread.major + HALF_DIGIT)
+            self.assertGreater(choice.crest_percent.value, 50)
+            self.assertEqual(len(choice.diameter.others), 2)
+        more = self.by_school(thread, fraction + 0.05)
+        self.assertLessEqual(more["pitch-fraction"].diameter.value, blank["pitch-fraction"].diameter.value)
+
+    def test_the_middle_lies_between_the_limits(self) -> None:
+        for thread in library():
+            limits = major_limits(thread)
+            self.assertLess(limits.minimum, limits.maximum, thread.designation)
+            self.assertLessEqual(limits.maximum, thread.major + HALF_DIGIT)
+            self.assertTrue(self.by_school(thread)["mid-limits"].within_class, thread.designation)
+
+    def test_full_crest_is_all_and_minor_is_none(self) -> None:
+        thread = read_designation("M8")
+        self.assertAlmostEqual(crest_percent(thread, 8).value, 100)
+        self.assertAlmostEqual(crest_percent(thread, thread.minor).value, 0)
+
+
+class Relief(unittest.TestCase):
+    def test_groove_of_a_half_inch_whitworth(self) -> None:
+        """By hand: minor 0.3932 (BS 84) less 0.2 x 1/12 is 0.3765; three pitches are 0.250."""
+        found = groove(read_designation("1/2 BSW"))
+        self.assertEqual(found.diameter.value, 0.3765)
+        self.assertAlmostEqual(found.width.value, 0.25)
+
+    def test_one_blade_at_least(self) -> None:
+        thread = read_designation("2 BA")
+        self.assertEqual(groove(thread, 3.0).width.value, 3.0)
+        self.assertAlmostEqual(groove(thread, 1.0).width.value, 3 * 0.81)
+        self.assertAlmostEqual(groove(thread, 1.0, turned_round=True).width.value, 1.5 * 0.81)
+
+    @given(THREADS)
+    def test_groove_and_lead_clear_the_thread(self, thread: Thread) -> None:
+        found = groove(thread)
+        self.assertLess(found.diameter.value, thread.minor)
+        self.assertGreater(found.diameter.value, 0)
+        self.assertLess(chamfer_diameter(thread).value, thread.minor)
+        self.assertTrue(0 < found.section_percent.value < 100)
+
+    def test_section_is_the_ratio_of_areas(self) -> None:
+        """M10 by hand: ISO 898-1 stress area 58.0 mm2; a groove of 8 mm keeps pi/4 64 / 58.0 = 86.7 %."""
+        self.assertAlmostEqual(section_percent(read_designation("M10"), 8.0).value, 86.7, places=1)
+
+
+class Wires(unittest.TestCase):
+    def test_over_best_wires_by_the_handbook_constants(self) -> None:
+        """60 degrees: M = d2 + 3 W - 0.866025 P; 55 degrees: M = d2 + 3.16568 W - 0.960491 P."""
+        for name, factor, depth in (("1/2-13", 3.0, 0.866025), ("M10", 3.0, 0.866025), ("1/2 BSW", 3.16568, 0.960491)):
+            thread = read_designation(name)
+            wire = best_wire(thread).value
+            by_hand = thread.pitch_diameter + factor * wire - depth * thread.pitch
+            with self.subTest(name):
+                self.assertAlmostEqual(over_wires(thread, wire, thread.pitch_diameter).value, by_hand, places=5)
+
+    @given(THREADS)
+    def test_the_best_wire_stands_above_the_crests(self, thread: Thread) -> None:
+        wire = best_wire(thread).value
+        self.assertGreater(over_wires(thread, wire, thread.pitch_diameter).value, thread.major)
+
+
+class Cuts(unittest.TestCase):
+    TARGET = Target(low_mm=9.95, aim_mm=10.0, high_mm=10.02)
+
+    def cut(
+        self, last: float, passes: tuple[PassMade, ...] = (), dial: str = "diameter", limit: float = 2.0
+    ) -> NextCut:
+        return next_cut(
+            last_mm=last, target=self.TARGET, passes=passes, dial=dial, max_cut_mm=limit, unit="mm"  # type: ignore[arg-type]
+        )  # fmt: skip
+
+    def test_states(self) -> None:
+        for last, state in (
+            (16, "rough"),
+            (10.6, "finish"),
+            (10.02, "on-size"),
+            (9.95, "on-size"),
+            (9.94, "under-size"),
+        ):
+            with self.subTest(last):
+                self.assertEqual(self.cut(last).state, state)
+
+    def test_half_on_a_radius_dial(self) -> None:
+        on_diameter, on_radius = self.cut(10.4).dial, self.cut(10.4, dial="radius").dial
+        assert on_diameter is not None and on_radius is not None
+        self.assertAlmostEqual(on_diameter.value, 0.4)
+        self.assertAlmostEqual(on_radius.value, 0.2)
+        self.assertIn("halved", on_radius.formula)
+
+    def test_the_dial_learns_what_comes_off(self) -> None:
+        """0.95 came off per dialled over long passes: the finishing cut is dialled a twentieth deeper."""
+        passes = (PassMade(50.0, 47.5),)
+        found = self.cut(10.4, passes)
+        assert found.dial is not None
+        self.assertAlmostEqual(ratio_of(passes), 0.95, places=2)
+        self.assertAlmostEqual(found.dial.value, 0.4 / 0.95, places=2)
+
+    def test_nothing_to_dial_at_or_under_size(self) -> None:
+        for last in (10.0, 9.5):
+            self.assertIsNone(self.cut(last).dial)
+        self.assertLess(self.cut(9.5).left.value, 0)
+
+    @given(st.floats(10.03, 80), st.floats(0.8, 1.2), st.floats(0.3, 4))
+    def test_a_cut_never_aims_past_the_target(self, last: float, ratio: float, limit: float) -> None:
+        found = self.cut(last, (PassMade(10.0, 10.0 * ratio),), limit=limit)
+        assert found.expect is not None
+        self.assertGreaterEqual(found.expect.value, self.TARGET.aim_mm - 1e-6)
+        if found.state == "rough":
+            self.assertLessEqual(found.diameter_mm, limit + 1e-9)
+            self.assertGreaterEqual(found.expect.value, self.TARGET.aim_mm + FINISH_MM - 1e-6)
+
+
+class Die(unittest.TestCase):
+    def test_a_tight_thread_closes_the_die_and_cuts_again(self) -> None:
+        """Too big a thread wants a smaller die: slacken the middle screw before the outers are turned in."""
+        for verdict in ("will-not-start", "binds"):
+            found = advise(read_designation("3/8-16"), verdict)
+            self.assertEqual((found.move, found.recut), ("close", True))
+            self.assertLess(found.order.index("slacken the middle"), found.order.index("outer screws in"))
+
+    def test_a_loose_thread_opens_it_for_the_next_piece(self) -> None:
+        """Metal cannot be put back; both outers are slackened before the middle one opens the split."""
+        found = advise(read_designation("3/8-16"), "loose")
+        self.assertEqual((found.move, found.recut), ("open", False))
+        self.assertLess(found.order.index("slacken both outer"), found.order.index("middle one in"))
+        self.assertIn("metal cannot be put back", found.order)
+
+    def test_snug_is_left_alone(self) -> None:
+        self.assertEqual(advise(read_designation("M8"), "snug").move, "leave")
+
+    def test_the_screw_follows_the_wedge(self) -> None:
+        """By hand, M20x2.5 binds: 0.03 x 2.5 mm x pi / 2 = 0.118 mm; over 0.8 mm a turn is 1.2 eighths, so 1."""
+        found = advise(read_designation("M20"), "binds").eighths
+        assert found is not None
+        self.assertEqual(found.value, round(8 * (0.03 * 2.5 * math.pi / 2) / 0.8))
+
+    @given(THREADS, st.sampled_from([v for v in VERDICTS if v != "snug"]))
+    def test_always_an_eighth_at_least(self, thread: Thread, verdict: str) -> None:
+        found = advise(thread, verdict).eighths  # type: ignore[arg-type]
+        assert found is not None
+        self.assertGreaterEqual(found.value, 1)
+
+    def test_worse_verdicts_move_it_further(self) -> None:
+        self.assertLess(WANTED["will-not-start"], WANTED["binds"])
+        self.assertLess(WANTED["slight-shake"], WANTED["loose"])
+        self.assertEqual([v for v in VERDICTS if MEANINGS[v].passes], ["snug", "slight-shake"])
+
+
+class Speed(unittest.TestCase):
+    def test_rev_per_min(self) -> None:
+        """By hand: 30 m/min on 25 mm is 30000 / 78.54 = 382 rev/min."""
+        self.assertAlmostEqual(spindle_speed(30, 25, name="speed").value, 382, places=0)
+
+    def test_every_metal_threads_far_slower_than_it_turns(self) -> None:
+        for metal in materials().values():
+            with self.subTest(metal.name):
+                self.assertLess(metal.thread_speed * 5, metal.turning_speed)
+                self.assertTrue(0.03 <= metal.blank_fraction <= 0.2)
+                self.assertTrue(metal.lubricant)
+
+
+class Size(unittest.TestCase):
+    def test_every_thread_of_the_library_sizes(self) -> None:
+        for thread in library():
+            found = size_of(thread)
+            self.assertEqual(len(found.blanks), 3)
+            for drill in found.drills:
+                self.assertTrue(60 <= drill.percent <= 80.0001, thread.designation)
+                self.assertTrue(thread.minor * 0.9 < drill.diameter < thread.major, thread.designation)
+
+    def test_by_what_was_typed(self) -> None:
+        self.assertEqual(size("m8x1").thread.designation, "M8x1")
