@@ -124,7 +124,7 @@ class Reader:
         return value
 
     def fraction(self, field: str, default: float) -> float:
-        """A share of the pitch written as a decimal; empty is the metal's own."""
+        """A share of the pitch (a bare number) written as a decimal; empty is `default`, the metal's own."""
         text = self.text(field)
         if not text:
             return default
@@ -160,13 +160,20 @@ def _head(reader: Reader) -> None:
         reader.section(name, keys)
 
 
+def _shank(reader: Reader) -> tuple[Length | None, Length | None]:
+    return reader.length("part.shank_diameter", STOCK), reader.length("part.shank_length", ALONG)
+
+
 def _part(reader: Reader) -> Part | None:
     kind = reader.choice("part.kind", PART_KINDS)
     thread, stock = reader.thread("part.thread"), reader.length("part.stock_diameter", STOCK)
     threaded, overall = reader.length("part.thread_length", ALONG), reader.length("part.overall_length", ALONG)
     shouldered = kind == "shouldered-screw"
-    shank = reader.length("part.shank_diameter", STOCK) if shouldered else None
-    shank_length = reader.length("part.shank_length", ALONG) if shouldered else None
+    shank, shank_length = _shank(reader) if shouldered else (None, None)
+    if not shouldered:
+        # Kept as typed for when the part becomes a shouldered screw again.
+        for field in ("part.shank_diameter", "part.shank_length"):
+            reader.text(field)
     if not (thread and stock and threaded and overall) or (shouldered and not (shank and shank_length)):
         return None
     part = Part("shouldered-screw" if shouldered else "stud", thread, stock, threaded, overall, shank, shank_length)

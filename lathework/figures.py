@@ -17,7 +17,7 @@ class Source:
 
 
 def counted(number: float, one: str) -> str:
-    """The unit of a count, singular for one.
+    """The unit of a count: `one` for a `number` of 1, else its plural.
 
     >>> counted(1, "turn"), counted(17, "turn")
     ('turn', 'turns')

@@ -303,5 +303,5 @@ def bench_json(now: Bench) -> Json:
 
 
 def length_shown(mm: float) -> Json:
-    """A diameter in millimetres, shown in both units."""
+    """A diameter of `mm` millimetres, shown in both units."""
     return _both(mm, "mm")

@@ -31,7 +31,7 @@ def _rounded(value: Decimal | float, places: int, rounding: str) -> float:
 
 
 def round_half_up(value: Decimal | float, places: int) -> float:
-    """Round to `places` decimals, halves away from zero, as printed tables do.
+    """Round `value` to `places` decimals, halves away from zero, as printed tables do.
 
     >>> round_half_up(Decimal("0.21745"), 4)
     0.2175
@@ -40,7 +40,7 @@ def round_half_up(value: Decimal | float, places: int) -> float:
 
 
 def round_half_even(value: Decimal | float, places: int) -> float:
-    """Round to `places` decimals, halves to the even digit, as inch tables print fractional sizes.
+    """Round `value` to `places` decimals, halves to the even digit, as inch tables print fractional sizes.
 
     >>> round_half_even(0.28125, 4), round_half_even(0.21875, 4)
     (0.2812, 0.2188)
@@ -49,7 +49,7 @@ def round_half_even(value: Decimal | float, places: int) -> float:
 
 
 def show_number(value: float, places: int) -> str:
-    """A number with `places` decimals and a true minus sign; never "-0".
+    """The number `value` with `places` decimals and a true minus sign; never "-0".
 
     >>> show_number(-1.5, 3), show_number(-0.00001, 3)
     ('−1.500', '0.000')
@@ -61,7 +61,9 @@ def show_number(value: float, places: int) -> str:
 
 
 def show_length(value: float, unit: LengthUnit, into: LengthUnit, *, fine: bool = True) -> str:
-    """A length for a person, without its unit: inches with 4 or 3 decimals, millimetres with 3 or 2.
+    """A length of `value` in `unit` for a person, told in `into`, without the unit's name.
+
+    Inches with 4 decimals (3 unless `fine`), millimetres with 3 (2).
 
     >>> show_length(0.3125, "in", "in"), show_length(0.3125, "in", "mm", fine=False)
     ('0.3125', '7.94')

@@ -37,6 +37,7 @@ def _checks(python: Path) -> list[tuple[str, list[str], Path]]:
         ("prettier", ["npx", "--no-install", "prettier", "--check", "src", "bare"], WEB),
         ("eslint", ["npm", "run", "--silent", "lint"], WEB),
         ("vue-tsc", ["npm", "run", "--silent", "types"], WEB),
+        ("api types", ["npm", "run", "--silent", "api", "--", "--check"], WEB),
         (
             "tests",
             [str(python), "server/manage.py", "test", "--parallel", "2", "lathework", "launcher", "server", "tests"],
@@ -53,7 +54,7 @@ def run_tests(only: list[str]) -> int:
     started = time.monotonic()
     failed = []
     with tempfile.TemporaryDirectory(prefix="conch-test-") as data:
-        env = {**server_environment(Path(data)), "CONCH_CHROMIUM": chromium(), "PYTHONWARNINGS": "default"}
+        env = {**server_environment(Path(data)), "CONCH_CHROMIUM": chromium()}
         checks = _checks(python)
         if only:
             checks = [("tests", [*checks[-1][1][:3], *only], ROOT)]

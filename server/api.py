@@ -2,14 +2,32 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 from ninja import NinjaAPI
+from ninja.openapi.schema import OpenAPISchema
 
 from server.jobs.api import router as jobs
 from server.logbook.api import router as logbook
 from server.reference.api import router as reference
-from server.site.problems import register_problems
+from server.site.problems import PROBLEM_TYPE, register_problems
 
-api = NinjaAPI(
+
+class Api(NinjaAPI):
+    """The API whose schema names the media type that errors really have."""
+
+    def get_openapi_schema(self, **options: Any) -> OpenAPISchema:
+        """The OpenAPI schema, errors as problem details."""
+        schema = super().get_openapi_schema(**options)
+        for path in schema["paths"].values():
+            for operation in path.values():
+                for status, response in operation["responses"].items():
+                    if int(status) >= 400:
+                        response["content"] = {PROBLEM_TYPE: next(iter(response["content"].values()))}
+        return schema
+
+
+api = Api(
     title="Conch",
     version="1",
     description="Threads cut on the lathe with dies and taps: sizes, plans, bench and log.",

@@ -87,6 +87,7 @@ CONTENT_SECURITY_POLICY = {
 LOGGING = {
     "version": 1,
     "disable_existing_loggers": False,
-    "handlers": {"console": {"class": "logging.StreamHandler"}},
-    "root": {"handlers": ["console"], "level": os.environ.get("CONCH_LOG", "WARNING")},
+    # A refused keystroke is an answer, not a fault: only errors reach the terminal.
+    "handlers": {"console": {"class": "logging.StreamHandler", "level": os.environ.get("CONCH_LOG", "ERROR")}},
+    "root": {"handlers": ["console"]},
 }

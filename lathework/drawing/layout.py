@@ -52,7 +52,7 @@ class Layout:
         return self.axis_y + diameter_mm / 2 * self.scale
 
     def rim(self, *points: tuple[float, float]) -> Line:
-        """Points (behind_mm, diameter_mm) along the upper side."""
+        """The sheet's line through `points` (behind_mm, diameter_mm) along the upper side."""
         return tuple((self.x(z), self.top(d)) for z, d in points)
 
 

@@ -61,17 +61,20 @@ class Sheet:
 
 
 def box(left: float, top: float, right: float, bottom: float) -> Line:
-    """The corners of a rectangle, in order."""
+    """The corners, in order, of the rectangle between `left`, `top`, `right` and `bottom` (sheet units)."""
     return ((left, top), (right, top), (right, bottom), (left, bottom))
 
 
 def mirrored(line: Line, axis_y: float) -> Line:
-    """The same line on the other side of a horizontal axis."""
+    """The same line on the other side of the horizontal axis at `axis_y` (sheet units)."""
     return tuple((x, 2 * axis_y - y) for x, y in line)
 
 
 def hatch(left: float, top: float, right: float, bottom: float, gap: float = 8.0) -> tuple[Line, ...]:
-    """Section lines at 45 degrees clipped to a rectangle."""
+    """Section lines at 45 degrees, `gap` apart along the sheet, clipped to a rectangle.
+
+    `left`, `top`, `right`, `bottom` and `gap` are sheet units.
+    """
     lines: list[Line] = []
     height = bottom - top
     start = left - height

@@ -9,7 +9,7 @@ from django.db import transaction
 from django.http import Http404
 from django.utils import timezone
 
-from lathework.document import LONGEST_LINE, LONGEST_NOTE, read_document
+from lathework.document import LONGEST_NOTE, read_document
 from lathework.errors import InputError
 from lathework.lengths import read_length
 from lathework.part import Job as JobSpec
@@ -212,8 +212,10 @@ def _reason(text: str, field: str) -> str:
     words = text.strip()
     if not words:
         raise InputError("empty", field, "Say why, in a few words.")
-    if len(words) > LONGEST_NOTE or "\x00" in words:
-        raise InputError("too-long", field, f"At most {LONGEST_NOTE} characters fit here.")
+    if len(words) > LONGEST_NOTE:
+        raise InputError("too-long", field, f"At most {LONGEST_NOTE} characters fit here; this has {len(words)}.")
+    if "\x00" in words:
+        raise InputError("unreadable", field, "This holds a character that cannot be kept.")
     return words
 
 
@@ -222,7 +224,7 @@ def hold_job(job_id: int, reason: str) -> Standing:
     """Put a job aside, saying what it waits for."""
     job = find_job(job_id)
     _still_open(job)
-    job.held = _reason(reason, "reason")[:LONGEST_LINE]
+    job.held = _reason(reason, "reason")
     job.changed_at = timezone.now()
     job.save(update_fields=["held", "changed_at"])
     return standing(job)

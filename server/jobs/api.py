@@ -133,6 +133,12 @@ def reopen(request: HttpRequest, job_id: int) -> HttpResponse:
     return answer(bench_screen(actions.reopen_job(job_id)))
 
 
+def _in_schema(content_type: str) -> dict[str, Any]:
+    """How the schema tells of a file."""
+    content = {content_type: {"schema": {"type": "string", "format": "binary"}}}
+    return {"responses": {200: {"description": "The file", "content": content}}}
+
+
 def _file(content: bytes | str, name: str, content_type: str) -> HttpResponse:
     response = HttpResponse(content, content_type=content_type)
     response["Content-Disposition"] = f'attachment; filename="{name}"'
@@ -146,20 +152,20 @@ def job_as_file(request: HttpRequest, job_id: int) -> HttpResponse:
     return _file(content, f"job-{job_id}.json", "application/json")
 
 
-@router.get("/{job_id}/readings.csv", response={200: str, **PROBLEMS})
+@router.get("/{job_id}/readings.csv", response=PROBLEMS, openapi_extra=_in_schema("text/csv"))
 def readings_as_csv(request: HttpRequest, job_id: int) -> HttpResponse:
     """Everything recorded, as CSV."""
     return _file(readings_csv(actions.find_job(job_id)), f"job-{job_id}-readings.csv", "text/csv; charset=utf-8")
 
 
-@router.get("/{job_id}/sheet.pdf", response={200: str, **PROBLEMS})
+@router.get("/{job_id}/sheet.pdf", response=PROBLEMS, openapi_extra=_in_schema("application/pdf"))
 def sheet_as_pdf(request: HttpRequest, job_id: int) -> HttpResponse:
     """The set-up sheet."""
     now = standing(actions.find_job(job_id))
     return _file(setup_sheet(now.plan), f"job-{job_id}-sheet.pdf", "application/pdf")
 
 
-@router.get("/{job_id}/part.svg", response={200: str, **PROBLEMS})
+@router.get("/{job_id}/part.svg", response=PROBLEMS, openapi_extra=_in_schema("image/svg+xml"))
 def part_as_svg(request: HttpRequest, job_id: int) -> HttpResponse:
     """The part's drawing."""
     now = standing(actions.find_job(job_id))

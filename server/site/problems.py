@@ -44,6 +44,7 @@ class Refused(Exception):
         self.error = error
 
 
+PROBLEM_TYPE = "application/problem+json"
 #: Declared by every endpoint that can fail.
 PROBLEMS = {400: Problem, 403: Problem, 404: Problem, 409: Problem, 422: Problem}
 
@@ -58,7 +59,7 @@ def problem(status: int, code: str, detail: str, errors: list[dict[str, Any]] | 
         "detail": detail,
         "errors": errors or [],
     }
-    return HttpResponse(orjson.dumps(body), status=status, content_type="application/problem+json")
+    return HttpResponse(orjson.dumps(body), status=status, content_type=PROBLEM_TYPE)
 
 
 def answer(data: object, status: int = 200) -> HttpResponse:

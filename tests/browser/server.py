@@ -34,7 +34,7 @@ class Server:
         command = [sys.executable, "-m", "server.serve", "--port", str(self.port)]
         if self.empty:
             command.append("--empty")
-        environment = {**os.environ, "CONCH_DATA": str(self.data), "CONCH_LOG": "ERROR"}
+        environment = {**os.environ, "CONCH_DATA": str(self.data)}
         self.process = subprocess.Popen(command, cwd=ROOT, env=environment, stdout=subprocess.PIPE, text=True)
         assert self.process.stdout is not None
         line = self.process.stdout.readline()

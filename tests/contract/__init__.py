@@ -1,0 +1,1 @@
+"""What the product promises about itself: its interfaces, its documents, its docstrings."""

@@ -1,0 +1,1 @@
+"""The jobs app: actions and endpoints over a real database."""

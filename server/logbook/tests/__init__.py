@@ -1,0 +1,1 @@
+"""The log: searched over a real database."""

@@ -26,6 +26,7 @@ const first: Record<string, string> = {
   stock: '',
   threaded: '',
   overall: '',
+  finish: 'groove',
 }
 const typed = ref({ ...first, ...(kept.value ? (JSON.parse(kept.value) as typeof first) : {}) })
 const errors = ref<Record<string, FieldError>>({})
@@ -72,7 +73,7 @@ function document(): JobDocument {
       shank_diameter: '',
       shank_length: '',
     },
-    method: { blank_school: 'pitch-fraction', blank_fraction: '', finish: 'groove', drive: 'hand' },
+    method: { blank_school: 'pitch-fraction', blank_fraction: '', finish: t.finish ?? 'groove', drive: 'hand' },
     setup: {
       dial: 'diameter',
       groove_blade: mm ? '3' : '1/8',
@@ -98,7 +99,14 @@ async function start() {
   } catch (error) {
     const problem = asProblem(error)
     errors.value = Object.fromEntries(problem.errors.map((e) => [e.field, e]))
-    trouble.value = problem.errors.length ? '' : problem.message
+    // What no field here can show is told under the form.
+    const beside = [...fields.value.map((f) => f.path), 'method.finish']
+    trouble.value = problem.errors.length
+      ? problem.errors
+          .filter((e) => !beside.includes(e.field))
+          .map((e) => e.message)
+          .join(' ')
+      : problem.message
   } finally {
     busy.value = false
   }
@@ -137,12 +145,23 @@ async function start() {
           </option>
         </select>
       </label>
+      <label class="metal">
+        <span class="small muted">At the shoulder</span>
+        <select v-model="typed.finish" @change="remember">
+          <option v-for="finish in choices?.finishes" :key="finish.code" :value="finish.code">
+            {{ finish.name }}
+          </option>
+        </select>
+        <span v-if="errors['method.finish']" class="field-error" role="alert">{{
+          errors['method.finish'].message
+        }}</span>
+      </label>
     </div>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <p class="act">
       <v-btn type="submit" color="secondary" :loading="busy">Start the job</v-btn>
       <button type="button" class="plain" @click="emit('close')">Not now</button>
-      <span class="muted small">A plain stud with a relief groove; change anything on its plan.</span>
+      <span class="muted small">A plain stud; change anything on its plan.</span>
     </p>
   </form>
 </template>

@@ -1,0 +1,106 @@
+"""`conch size` and `conch plan`: the contract for checks from outside."""
+
+from __future__ import annotations
+
+import json
+
+from jsonschema import Draft202012Validator
+
+from lathework.tests.samples import document
+from lathework.threads.series import library
+from launcher.tests.case import CommandCase
+
+LENGTH = {"type": "number", "exclusiveMinimum": 0}
+SIZE = Draft202012Validator(
+    {
+        "type": "object",
+        "required": [
+            *("designation", "family", "series", "angle_deg", "unit", "tpi", "pitch", "basic"),
+            *("blank", "tapping_drills", "groove", "wires"),
+        ],
+        "properties": {
+            "family": {"enum": ["unified", "metric", "whitworth", "model-engineer", "bsp", "ba"]},
+            "unit": {"enum": ["in", "mm"]},
+            "angle_deg": {"enum": [47.5, 55, 60]},
+            "tpi": {"type": ["number", "null"]},
+            "pitch": LENGTH,
+            "basic": {"required": ["major", "pitch_diameter", "minor"], "additionalProperties": LENGTH},
+            "blank": {
+                "minItems": 3,
+                "maxItems": 3,
+                "items": {
+                    "required": ["school", "diameter"],
+                    "properties": {"school": {"enum": ["nominal", "pitch-fraction", "mid-limits"]}, "diameter": LENGTH},
+                },
+            },
+            "tapping_drills": {
+                "items": {"required": ["name", "diameter", "percent", "convention"], "properties": {"diameter": LENGTH}}
+            },
+            "groove": {"required": ["diameter", "width"], "additionalProperties": LENGTH},
+            "wires": {"required": ["best"], "properties": {"best": LENGTH}},
+        },
+    }
+)
+
+
+class Size(CommandCase):
+    def test_one_object_a_line_in_the_order_asked(self) -> None:
+        names = [thread.designation for thread in library()]
+        status, out, _ = self.run_command("size", "--json", *names)
+        lines = [json.loads(line) for line in out.splitlines()]
+        self.assertEqual((status, [line["designation"] for line in lines]), (0, names))
+        for line in lines:
+            with self.subTest(line["designation"]):
+                SIZE.validate(line)
+
+    def test_lengths_are_in_the_standards_own_unit(self) -> None:
+        """ASME B1.1: 3/8-16 pitch diameter 0.3344 in. ISO 724: M8 7.188 mm."""
+        _, out, _ = self.run_command("size", "--json", "3/8-16", "m8")
+        inch, metric = (json.loads(line) for line in out.splitlines())
+        self.assertEqual((inch["unit"], inch["basic"]["pitch_diameter"]), ("in", 0.3344))
+        self.assertEqual((metric["unit"], metric["basic"]["pitch_diameter"]), ("mm", 7.188))
+
+    def test_what_cannot_be_read_is_told_and_the_rest_answered(self) -> None:
+        status, out, _ = self.run_command("size", "--json", "7/16 whitworth", "bolt", "M8")
+        asked, wrong, sound = (json.loads(line) for line in out.splitlines())
+        self.assertEqual(status, 1)
+        self.assertEqual(set(asked["error"]), {"code", "message", "choices"})
+        self.assertEqual(asked["error"]["choices"], ["7/16 BSW", "7/16 BSF"])
+        self.assertEqual(wrong["error"]["code"], "unreadable")
+        SIZE.validate(sound)
+
+    def test_for_people(self) -> None:
+        status, out, _ = self.run_command("size", "G1/4", "nonsense")
+        self.assertEqual(status, 1)
+        for words in ("13.157 mm", "best wire", "relief groove", "A pipe size is no diameter", "nonsense: "):
+            self.assertIn(words, out)
+
+
+class Plan(CommandCase):
+    def write(self, value: object) -> str:
+        file = self.folder / "job.json"
+        file.write_text(value if isinstance(value, str) else json.dumps(value))
+        return str(file)
+
+    def test_for_people_and_for_programs(self) -> None:
+        file = self.write(document())
+        status, out, _ = self.run_command("plan", file)
+        self.assertEqual(status, 0)
+        for words in ("Turn to 0.3688 in over 1.250 in", "Z −2.594 in", "Care: "):
+            self.assertIn(words, out)
+        status, out, _ = self.run_command("plan", file, "--json")
+        self.assertEqual(len(json.loads(out)["operations"]), 7)
+
+    def test_a_wrong_job_names_its_fields(self) -> None:
+        file = self.write(document({"quantity": 0, "part.thread": "bolt"}))
+        status, out, _ = self.run_command("plan", file, "--json")
+        self.assertEqual(status, 1)
+        self.assertEqual({e["field"] for e in json.loads(out)["errors"]}, {"quantity", "part.thread"})
+        self.assertIn("part.thread: “bolt” is not a thread designation", self.run_command("plan", file)[1])
+
+    def test_what_is_no_file(self) -> None:
+        self.assertIn("cannot read", self.stopped("plan", str(self.folder / "none.json")))
+        self.assertIn("is not a JSON file", self.stopped("plan", self.write("{nope")))
+        self.assertIn("cannot read", self.stopped("plan", str(self.folder)))
+        (self.folder / "binary.json").write_bytes(b"\xff\xfe\x00")
+        self.assertIn("is not a JSON file", self.stopped("plan", str(self.folder / "binary.json")))

@@ -1,0 +1,69 @@
+"""What the server's tests share: a job in the store and short ways to ask."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.http import HttpResponse
+from django.test import TestCase
+
+from lathework.tests.samples import document
+from server.jobs.actions import start_job
+from server.jobs.models import Job
+
+
+class ApiCase(TestCase):
+    """A store with one job, "Levelling studs" (3/8-16, six pieces, inches)."""
+
+    def setUp(self) -> None:
+        self.job = start_job(document())
+
+    def url(self, tail: str = "") -> str:
+        """The job's own address."""
+        return f"/api/jobs/{self.job.pk}{tail}"
+
+    def send(self, method: str, path: str, body: object = None) -> HttpResponse:
+        """One request with a JSON body."""
+        return self.client.generic(method, path, _json(body), content_type="application/json")
+
+    def get(self, path: str) -> Any:
+        """The JSON of an answer that must be 200."""
+        answer = self.client.get(path)
+        self.assertEqual(answer.status_code, 200, answer.content[:300])
+        return answer.json()
+
+    def record(self, kind: str, **more: object) -> HttpResponse:
+        """Record an entry as a screen that is up to date would."""
+        return self.send("POST", self.url("/entries"), {"seen": self.seen(), "kind": kind, **more})
+
+    def seen(self) -> int:
+        """How many entries count."""
+        return int(self.get(self.url("/bench"))["seen"])
+
+    def told(self, answer: HttpResponse, status: int) -> dict[str, str]:
+        """The problem's codes by field, after checking its shape."""
+        self.assertEqual(answer.status_code, status, answer.content[:300])
+        self.assertEqual(answer["Content-Type"], "application/problem+json")
+        problem = answer.json()  # type: ignore[attr-defined]
+        self.assertEqual(problem["status"], status)
+        self.assertTrue(problem["detail"] and problem["code"])
+        return {error["field"]: error["code"] for error in problem["errors"]}
+
+    def walk_to(self, step: str) -> None:
+        """Tick off steps, measuring on size where a diameter is asked, until `step` is in hand."""
+        while (now := self.get(self.url("/bench")))["step"]["key"] != step:
+            if now["step"]["measure"] == "diameter":
+                self.record("reading", reading="0.3687")
+            if now["step"]["measure"] == "verdict":
+                self.record("verdict", verdict="snug")
+            self.assertEqual(self.record("done").status_code, 200)
+
+    def stored(self) -> Job:
+        """The job as it stands in the store."""
+        return Job.objects.get(pk=self.job.pk)
+
+
+def _json(body: object) -> str:
+    import json
+
+    return "" if body is None else json.dumps(body)

@@ -1,0 +1,75 @@
+"""The bench through the API: what is recorded, what is refused, what is taken back."""
+
+from __future__ import annotations
+
+from server.jobs.models import Entry
+from server.jobs.tests.case import ApiCase
+
+
+class Bench(ApiCase):
+    def test_a_whole_piece(self) -> None:
+        self.walk_to("gauge")
+        self.record("verdict", verdict="binds")
+        now = self.get(self.url("/bench"))
+        self.assertEqual(now["advice"]["move"], "close")
+        self.assertEqual(self.record("setting").json()["opened_eighths"], -1)  # type: ignore[attr-defined]
+        self.record("verdict", verdict="snug")
+        self.record("done")
+        now = self.record("done").json()  # type: ignore[attr-defined]
+        self.assertEqual((now["piece"], now["good"], now["step"]["key"]), (2, 1, "face"))
+        self.assertEqual(now["opened_eighths"], -1)
+
+    def test_a_bare_reading_is_in_the_unit_shown(self) -> None:
+        self.walk_to("turn-blank")
+        now = self.record("reading", reading="11.43", unit="mm").json()  # type: ignore[attr-defined]
+        self.assertEqual(now["readings"][-1]["reading"]["in"]["text"], "0.4500")
+        self.assertEqual(Entry.objects.last().typed, "11.43")  # type: ignore[union-attr]
+
+    def test_refused_entries_store_nothing(self) -> None:
+        self.walk_to("turn-blank")
+        before = Entry.objects.count()
+        for more, field, code in (
+            ({"kind": "reading", "reading": "abc"}, "reading", "not-a-length"),
+            ({"kind": "reading", "reading": ""}, "reading", "empty"),
+            ({"kind": "reading", "reading": "12.6"}, "reading", "out-of-range"),
+            ({"kind": "reading", "reading": "0\n0"}, "reading", "not-a-length"),
+            ({"kind": "verdict", "verdict": "snug"}, "verdict", "not-asked"),
+            ({"kind": "verdict", "verdict": "fine"}, "verdict", "unknown-choice"),
+            ({"kind": "setting"}, "setting", "not-asked"),
+            ({"kind": "again", "step": "gauge"}, "step", "not-done"),
+            ({"kind": "scrap", "reason": ""}, "reason", "empty"),
+            ({"kind": "note", "reason": "x" * 2001}, "reason", "too-long"),
+            ({"kind": "note", "reason": "a\x00b"}, "reason", "unreadable"),
+        ):
+            with self.subTest(more):
+                told = self.told(self.record(**more), 422)  # type: ignore[arg-type]
+                self.assertEqual(told, {field: code})
+        self.assertEqual(Entry.objects.count(), before)
+
+    def test_a_screen_that_is_behind_is_told(self) -> None:
+        answer = self.send("POST", self.url("/entries"), {"seen": 4, "kind": "done"})
+        self.told(answer, 409)
+        self.assertEqual(Entry.objects.count(), 0)
+
+    def test_undo_takes_back_the_last_and_keeps_it(self) -> None:
+        self.assertEqual(self.told(self.send("POST", self.url("/undo"), {"seen": 0}), 409), {"job": "nothing-to-undo"})
+        self.record("done")
+        now = self.send("POST", self.url("/undo"), {"seen": 1}).json()  # type: ignore[attr-defined]
+        self.assertEqual((now["step"]["key"], now["seen"]), ("face", 0))
+        self.assertIsNotNone(Entry.objects.get().undone_at)
+
+    def test_a_step_is_not_ticked_off_under_size(self) -> None:
+        self.walk_to("turn-blank")
+        self.record("reading", reading="0.3500")
+        self.assertEqual(self.told(self.record("done"), 422), {"reason": "needs-reason"})
+        self.assertEqual(self.record("accept", reason="a loose nut is wanted").status_code, 200)
+
+    def test_a_changed_plan_keeps_what_was_recorded(self) -> None:
+        """The groove is given up half way: its entry stays in the log and the piece goes on without it."""
+        from lathework.tests.samples import document
+
+        self.walk_to("chamfer")
+        changed = document({"method.finish": "die-turned-round"})
+        self.assertEqual(self.send("PUT", self.url(), {"document": changed, "revision": 1}).status_code, 200)
+        self.assertEqual(self.get(self.url("/bench"))["step"]["key"], "chamfer")
+        self.assertTrue(Entry.objects.filter(step="groove").exists())

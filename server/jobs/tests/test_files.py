@@ -1,0 +1,99 @@
+"""Job files, readings, sheet and drawing; and a round trip that changes nothing."""
+
+from __future__ import annotations
+
+import csv
+import io
+import json
+from pathlib import Path
+from xml.etree import ElementTree
+
+from django.conf import settings
+from django.core.management import call_command
+from jsonschema import Draft202012Validator
+from pypdf import PdfReader
+
+from lathework.tests.samples import document
+from server.jobs.models import Entry, Job
+from server.jobs.tests.case import ApiCase
+
+SCHEMA = Draft202012Validator(json.loads((Path(settings.ROOT) / "docs/formats/job-1.schema.json").read_text()))
+
+
+class JobFile(ApiCase):
+    def test_round_trip(self) -> None:
+        """Written, read and written again: the same file, and valid by the published schema."""
+        self.walk_to("gauge")
+        self.record("verdict", verdict="binds")
+        self.record("setting")
+        self.record("note", reason="=1+1; the die is dull")
+        first = self.get(self.url("/job.json"))
+        SCHEMA.validate(first)
+        answer = self.send("POST", "/api/jobs/import", first)
+        self.assertEqual(answer.status_code, 201)
+        number = answer.json()["id"]  # type: ignore[attr-defined]
+        self.assertEqual(self.get(f"/api/jobs/{number}/job.json"), first)
+        one, two = self.get(self.url("/bench")), self.get(f"/api/jobs/{number}/bench")
+        self.assertEqual(one | {"id": 0}, two | {"id": 0})
+
+    def test_a_broken_file_changes_nothing_and_is_told_where(self) -> None:
+        sound = self.get(self.url("/job.json"))
+        before = Job.objects.count(), Entry.objects.count()
+        for value, field in (
+            (sound | {"version": 9}, "version"),
+            (sound | {"record": {"entries": [{"kind": "done"}]}}, "record.entries.0.piece"),
+            (sound | {"quantity": 0}, "quantity"),
+            ([sound], ""),
+            ("text", ""),
+        ):
+            with self.subTest(field):
+                self.assertIn(field, self.told(self.send("POST", "/api/jobs/import", value), 422))
+        self.told(self.client.post("/api/jobs/import", "{nope", content_type="application/json"), 400)
+        self.assertEqual((Job.objects.count(), Entry.objects.count()), before)
+
+    def test_the_demo_is_valid_and_loads(self) -> None:
+        files = sorted((Path(settings.ROOT) / "demo").glob("*.json"))
+        self.assertGreaterEqual(len(files), 5)
+        for file in files:
+            SCHEMA.validate(json.loads(file.read_text()))
+        Job.objects.all().delete()
+        call_command("load_demo")
+        cards = self.get("/api/jobs")
+        self.assertEqual(len(cards), len(files))
+        self.assertGreaterEqual(len({card["state"] for card in cards}), 4)
+        families = {self.get(f"/api/jobs/{card['id']}")["plan"]["thread"]["family"] for card in cards}
+        self.assertGreaterEqual(len(families), 4)
+
+
+class OtherFiles(ApiCase):
+    def test_readings_as_csv(self) -> None:
+        self.walk_to("turn-blank")
+        self.record("reading", reading="12.1 mm")
+        self.record("note", reason="=HYPERLINK(1)")
+        answer = self.client.get(self.url("/readings.csv"))
+        self.assertIn("attachment", answer["Content-Disposition"])
+        rows = list(csv.DictReader(io.StringIO(answer.content.decode())))
+        self.assertEqual([row["kind"] for row in rows], ["done", "reading", "note"])
+        self.assertEqual(
+            (rows[1]["reading_mm"], rows[1]["reading_in"], rows[1]["typed"]), ("12.1000", "0.47638", "12.1 mm")
+        )
+        self.assertEqual(rows[2]["text"], "'=HYPERLINK(1)", "a spreadsheet must not run it")
+
+    def test_the_set_up_sheet_holds_the_figures(self) -> None:
+        answer = self.client.get(self.url("/sheet.pdf"))
+        text = " ".join(page.extract_text() for page in PdfReader(io.BytesIO(answer.content)).pages)
+        for words in ("Levelling studs", "0.3688", "−2.594 in", "Care: Key out of the chuck", "Gauge with the nut"):
+            self.assertIn(words, text)
+
+    def test_the_sheet_of_every_kind_of_job(self) -> None:
+        for number, change in enumerate(
+            ({"pressure": True, "notes": "Ω & <b>", "title": "x" * 120}, {"method.finish": "die-turned-round"})
+        ):
+            job = self.send("POST", "/api/jobs", document(change)).json()  # type: ignore[attr-defined]
+            with self.subTest(number):
+                self.assertTrue(self.client.get(f"/api/jobs/{job['id']}/sheet.pdf").content.startswith(b"%PDF"))
+
+    def test_the_drawing_as_svg(self) -> None:
+        answer = self.client.get(self.url("/part.svg"))
+        self.assertEqual(answer["Content-Type"], "image/svg+xml")
+        self.assertIn("2.500", [node.text for node in ElementTree.fromstring(answer.content).iter() if node.text])

@@ -1,0 +1,111 @@
+"""Starting, listing, planning and changing jobs."""
+
+from __future__ import annotations
+
+from lathework.tests.samples import document
+from server.jobs.models import Job
+from server.jobs.tests.case import ApiCase
+
+
+class Jobs(ApiCase):
+    def test_a_started_job_is_listed_with_what_is_next(self) -> None:
+        answer = self.send("POST", "/api/jobs", document({"title": "Pivot pins"}))
+        self.assertEqual(answer.status_code, 201)
+        cards = self.get("/api/jobs")
+        self.assertEqual([card["title"] for card in cards], ["Pivot pins", "Levelling studs"])
+        self.assertEqual((cards[0]["state"], cards[0]["next_step"]), ("planned", "Face the end, set Z zero"))
+
+    def test_errors_name_every_field_and_nothing_is_stored(self) -> None:
+        wrong = document({"title": "", "part.thread": "7/16 whitworth", "part.stock_diameter": "1/0"})
+        told = self.told(self.send("POST", "/api/jobs", wrong), 422)
+        self.assertEqual(told, {"title": "empty", "part.thread": "ambiguous", "part.stock_diameter": "divided-by-zero"})
+        self.assertEqual(Job.objects.count(), 1)
+
+    def test_what_is_no_document_is_told(self) -> None:
+        self.assertTrue(self.told(self.send("POST", "/api/jobs", {"title": "x"}), 422))
+        self.assertTrue(self.told(self.send("POST", "/api/jobs", document({"colour": "red"})), 422))
+        answer = self.client.post("/api/jobs", "{broken", content_type="application/json")
+        self.told(answer, 400)
+
+    def test_a_plan_follows_a_document_that_is_not_stored(self) -> None:
+        """0.375 less a twentieth of 1/16 (brass) is 0.371875."""
+        answer = self.send("POST", "/api/jobs/plan", document({"material": "brass"}))
+        figures = {f["key"]: f["figure"] for f in answer.json()["operations"][1]["figures"]}  # type: ignore[attr-defined]
+        self.assertEqual(figures["diameter"]["shown"]["in"]["text"], "0.3719")
+        self.assertEqual(Job.objects.count(), 1)
+
+    def test_a_change_is_stored_with_a_new_revision(self) -> None:
+        answer = self.send("PUT", self.url(), {"document": document({"quantity": 8}), "revision": 1})
+        self.assertEqual((answer.status_code, answer.json()["revision"]), (200, 2))  # type: ignore[attr-defined]
+        self.assertEqual(self.stored().document["quantity"], 8)
+
+    def test_a_change_over_another_is_refused(self) -> None:
+        """Two screens changed the same job: the later one is told, and the first one's change stands."""
+        self.send("PUT", self.url(), {"document": document({"quantity": 8}), "revision": 1})
+        answer = self.send("PUT", self.url(), {"document": document({"quantity": 9}), "revision": 1})
+        self.told(answer, 409)
+        self.assertEqual(self.stored().document["quantity"], 8)
+
+    def test_a_wrong_change_leaves_the_job_as_it_was(self) -> None:
+        wrong = document({"part.thread_length": "9"})
+        told = self.told(self.send("PUT", self.url(), {"document": wrong, "revision": 1}), 422)
+        self.assertEqual(told, {"part.thread_length": "does-not-fit"})
+        self.assertEqual((self.stored().document, self.stored().revision), (document(), 1))
+
+    def test_no_such_job(self) -> None:
+        for number in ("999", "0", "-3", str(2**70)):
+            for tail in ("", "/bench", "/job.json", "/sheet.pdf"):
+                with self.subTest(number=number, tail=tail):
+                    self.told(self.client.get(f"/api/jobs/{number}{tail}"), 404)
+        self.told(self.client.get("/api/jobs/abc"), 422)
+
+    def test_what_was_typed_comes_back_as_it_was(self) -> None:
+        typed = document({"part.stock_diameter": " 12,7 mm ", "title": "Größe “3/8” <b>x</b>"})
+        number = self.send("POST", "/api/jobs", typed).json()["id"]  # type: ignore[attr-defined]
+        self.assertEqual(self.get(f"/api/jobs/{number}")["document"], typed)
+
+
+class HoldingAndClosing(ApiCase):
+    def test_held_until_taken_up_again(self) -> None:
+        self.told(self.send("POST", self.url("/hold"), {"reason": " "}), 422)
+        self.send("POST", self.url("/hold"), {"reason": "a new die"})
+        self.assertEqual(self.get("/api/jobs")[0]["state"], "held")
+        self.send("POST", self.url("/release"))
+        self.assertEqual(self.get("/api/jobs")[0]["state"], "planned")
+
+    def test_a_long_reason_is_kept_whole_or_refused(self) -> None:
+        self.send("POST", self.url("/hold"), {"reason": "x" * 2000})
+        self.assertEqual(len(self.stored().held), 2000)
+        self.told(self.send("POST", self.url("/hold"), {"reason": "x" * 2001}), 422)
+
+    def test_work_takes_a_held_job_up(self) -> None:
+        self.send("POST", self.url("/hold"), {"reason": "a new die"})
+        self.record("done")
+        self.assertEqual(self.stored().held, "")
+
+    def test_closing_wants_gauging_or_a_reason(self) -> None:
+        self.assertEqual(self.told(self.send("POST", self.url("/close"), {}), 422), {"reason": "needs-reason"})
+        self.assertIsNone(self.stored().closed_at)
+        answer = self.send("POST", self.url("/close"), {"reason": "drawing withdrawn"})
+        self.assertEqual(answer.json()["state"], "closed")  # type: ignore[attr-defined]
+        self.assertEqual(self.stored().closed, "drawing withdrawn")
+
+    def test_a_finished_and_gauged_job_closes_without_words(self) -> None:
+        self.send("PUT", self.url(), {"document": document({"quantity": 1}), "revision": 1})
+        self.walk_to("part-off")
+        self.record("done")
+        self.assertEqual(self.send("POST", self.url("/close"), {}).status_code, 200)
+        self.assertEqual(self.stored().closed, "all pieces made and gauged")
+
+    def test_a_closed_job_stays_as_it_is_until_opened(self) -> None:
+        self.send("POST", self.url("/close"), {"reason": "enough"})
+        for answer in (
+            self.record("done"),
+            self.send("PUT", self.url(), {"document": document(), "revision": 1}),
+            self.send("POST", self.url("/undo"), {"seen": 0}),
+            self.send("POST", self.url("/hold"), {"reason": "x"}),
+            self.send("POST", self.url("/close"), {"reason": "twice"}),
+        ):
+            self.assertEqual(self.told(answer, 409), {"job": "closed"})
+        self.send("POST", self.url("/reopen"))
+        self.assertEqual(self.record("done").status_code, 200)

@@ -1,0 +1,76 @@
+"""Finding jobs and entries by any of their words; pages; kinds."""
+
+from __future__ import annotations
+
+from typing import Any
+from urllib.parse import urlencode
+
+from lathework.tests.samples import document
+from server.jobs.actions import start_job
+from server.jobs.tests.case import ApiCase
+
+
+class Log(ApiCase):
+    def setUp(self) -> None:
+        super().setUp()
+        start_job(document({"title": "Shutter pins", "part.thread": "5/16 BSF", "material": "brass"}))
+        self.walk_to("gauge")
+        self.record("verdict", verdict="binds")
+        self.record("setting")
+        self.record("verdict", verdict="snug")
+        self.record("note", reason="chips packed in the die")
+
+    def log(self, q: str = "", **more: object) -> dict[str, Any]:
+        return self.get(f"/api/log?{urlencode({'q': q, **more})}")  # type: ignore[no-any-return]
+
+    def test_everything_newest_first(self) -> None:
+        found = self.log()
+        self.assertEqual([job["title"] for job in found["jobs"]], ["Levelling studs", "Shutter pins"])
+        self.assertEqual(found["entries"][0]["said"], "chips packed in the die")
+        self.assertEqual(found["entries"][-1]["step"], "Face the end, set Z zero")
+
+    def test_every_word_must_be_found(self) -> None:
+        for words, jobs in (
+            ("shutter", ["Shutter pins"]),
+            ("BSF brass", ["Shutter pins"]),
+            ("chips packed", ["Levelling studs"]),
+            ("levelling close", ["Levelling studs"]),
+            ("shutter chips", []),
+            ("3/8-16", ["Levelling studs"]),
+            ("carriage", ["Levelling studs", "Shutter pins"]),
+            ("100%", []),
+        ):
+            with self.subTest(words):
+                self.assertEqual([job["title"] for job in self.log(words)["jobs"]], jobs)
+
+    def test_a_reading_is_found_as_it_was_typed(self) -> None:
+        found = self.log("0.3687")["entries"]
+        self.assertEqual([(e["kind"], e["typed"]) for e in found], [("reading", "0.3687")])
+        self.assertEqual(found[0]["reading"]["in"]["text"], "0.3687")
+
+    def test_settings_and_verdicts_are_told_in_words(self) -> None:
+        self.assertEqual([e["said"] for e in self.log(kind="setting")["entries"]], ["close 1/8 turn"])
+        self.assertEqual(
+            [e["said"] for e in self.log(kind="verdict")["entries"]],
+            ["snug, turns by hand, no shake", "starts, then binds"],
+        )
+        self.assertEqual(self.log()["jobs"][0]["setting"], "die closed 1/8 turn in all")
+
+    def test_what_was_undone_is_not_shown(self) -> None:
+        self.send("POST", self.url("/undo"), {"seen": self.seen()})
+        self.assertEqual(self.log("chips")["entries"], [])
+
+    def test_pages_follow_one_another(self) -> None:
+        for number in range(110):
+            self.record("note", reason=f"note {number}")
+        first = self.log()
+        self.assertEqual((len(first["entries"]), first["more"]), (100, True))
+        second = self.log(before=first["entries"][-1]["id"])
+        self.assertEqual(second["more"], False)
+        together = [e["id"] for e in first["entries"] + second["entries"]]
+        self.assertEqual(together, sorted(set(together), reverse=True))
+
+    def test_wrong_questions(self) -> None:
+        self.told(self.client.get("/api/log?kind=rumour"), 422)
+        self.told(self.client.get(f"/api/log?q={'x' * 101}"), 422)
+        self.assertEqual(self.log("\x00")["more"], False)

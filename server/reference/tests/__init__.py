@@ -1,0 +1,1 @@
+"""The size line and the choices."""

@@ -1,0 +1,52 @@
+"""The size line answers every thread and explains every text that is none; choices name all that a form offers."""
+
+from __future__ import annotations
+
+from urllib.parse import quote
+
+from django.test import SimpleTestCase
+
+from lathework.document import read_document
+from lathework.rules.gauging import VERDICTS
+from lathework.tests.samples import document
+from lathework.threads.series import library
+
+
+class Reference(SimpleTestCase):
+    def test_every_thread_is_answered(self) -> None:
+        for thread in library():
+            answer = self.client.get(f"/api/size?q={quote(thread.designation)}")
+            with self.subTest(thread.designation):
+                self.assertEqual(answer.status_code, 200)
+                self.assertEqual(answer.json()["designation"], thread.designation)
+
+    def test_the_figures_carry_their_working(self) -> None:
+        """ISO 228-1: G1/4 measures 13.157 mm, told in both units."""
+        found = self.client.get("/api/size?q=G1/4").json()
+        major = found["figures"]["basic"][0]
+        self.assertEqual(
+            major["shown"], {"in": {"text": "0.5180", "unit": "in"}, "mm": {"text": "13.157", "unit": "mm"}}
+        )
+        for figure in (*found["figures"]["basic"], found["figures"]["wire"], *found["figures"]["groove"]):
+            self.assertTrue(figure["formula"] and figure["source"]["title"])
+
+    def test_an_unclear_text_gets_its_choices(self) -> None:
+        answer = self.client.get("/api/size?q=7/16%20whitworth")
+        self.assertEqual(answer.status_code, 422)
+        self.assertEqual(answer.json()["errors"][0]["choices"], ["7/16 BSW", "7/16 BSF"])
+
+    def test_every_choice_of_a_form_makes_a_job(self) -> None:
+        found = self.client.get("/api/choices").json()
+        for field, name in (
+            ("material", "materials"),
+            ("method.blank_school", "schools"),
+            ("method.finish", "finishes"),
+            ("method.drive", "drives"),
+            ("setup.dial", "dials"),
+            ("setup.groove_edge", "edges"),
+        ):
+            for choice in found[name]:
+                with self.subTest(choice["code"]):
+                    self.assertTrue(choice["name"])
+                    read_document(document({field: choice["code"]}))
+        self.assertEqual([v["code"] for v in found["verdicts"]], list(VERDICTS))

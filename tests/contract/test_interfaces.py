@@ -1,0 +1,95 @@
+"""Published interfaces are those of the code: OpenAPI, job schema."""
+
+from __future__ import annotations
+
+import json
+import unittest
+from pathlib import Path
+from typing import Any
+
+from hypothesis import given, settings
+from hypothesis import strategies as st
+from jsonschema import Draft202012Validator
+
+from lathework import document as reader
+from lathework.errors import InvalidDocument
+from lathework.part import DRIVES, EDGES, FINISHES, PART_KINDS
+from lathework.planning.bench import KINDS
+from lathework.record import ENTRY_KEYS, RECORD_KEYS, read_record
+from lathework.rules.blank import SCHOOLS
+from lathework.rules.materials import materials
+from lathework.rules.turning import DIALS
+from lathework.tests.samples import SCREW, document
+from lathework.units import LENGTH_UNITS
+from server.api import api
+
+FORMATS = Path(__file__).resolve().parents[2] / "docs" / "formats"
+SCHEMA: dict[str, Any] = json.loads((FORMATS / "job-1.schema.json").read_text(encoding="utf-8"))
+VALIDATOR = Draft202012Validator(SCHEMA)
+
+
+class OpenApi(unittest.TestCase):
+    def test_the_published_schema_is_fresh(self) -> None:
+        """`docs/formats/README.md` says how to write it again."""
+        published = json.loads((FORMATS / "openapi.json").read_text(encoding="utf-8"))
+        self.assertEqual(published, json.loads(json.dumps(api.get_openapi_schema())))
+
+
+class JobSchema(unittest.TestCase):
+    def test_it_is_a_schema(self) -> None:
+        Draft202012Validator.check_schema(SCHEMA)
+
+    def test_fields_are_those_that_are_read(self) -> None:
+        part, method, setup = (SCHEMA["properties"][name]["properties"] for name in ("part", "method", "setup"))
+        for properties, keys in (
+            (SCHEMA["properties"], reader.KEYS),
+            (part, reader.PART_KEYS),
+            (method, reader.METHOD_KEYS),
+            (setup, reader.SETUP_KEYS),
+            (SCHEMA["$defs"]["record"]["properties"], RECORD_KEYS),
+            (SCHEMA["$defs"]["entry"]["properties"], ENTRY_KEYS),
+        ):
+            self.assertEqual(set(properties), set(keys))
+
+    def test_choices_are_those_of_the_rules(self) -> None:
+        at = SCHEMA["properties"]
+        for found, choices in (
+            (at["unit"], LENGTH_UNITS),
+            (at["material"], tuple(materials())),
+            (at["part"]["properties"]["kind"], PART_KINDS),
+            (at["method"]["properties"]["blank_school"], SCHOOLS),
+            (at["method"]["properties"]["finish"], FINISHES),
+            (at["method"]["properties"]["drive"], DRIVES),
+            (at["setup"]["properties"]["dial"], DIALS),
+            (SCHEMA["$defs"]["edge"], (*EDGES, None)),
+            (SCHEMA["$defs"]["entry"]["properties"]["kind"], KINDS),
+        ):
+            self.assertEqual(set(found["enum"]), set(choices))
+
+    def test_limits_are_those_of_the_reader(self) -> None:
+        defs = SCHEMA["$defs"]
+        self.assertEqual(defs["line"]["maxLength"], reader.LONGEST_LINE)
+        self.assertEqual(defs["note"]["maxLength"], reader.LONGEST_NOTE)
+        self.assertEqual(SCHEMA["properties"]["quantity"]["oneOf"][0]["maximum"], reader.MOST_PIECES)
+
+    @settings(max_examples=300)
+    @given(
+        st.sampled_from(
+            [
+                *("format", "version", "title", "quantity", "unit", "material", "pressure", "notes", "needed_by"),
+                *("part.kind", "part.thread", "part.stock_diameter", "part.shank_length", "setup.groove_edge"),
+                *("method.blank_fraction", "method.finish", "setup.dial", "setup.parting_blade", "record"),
+            ]
+        ),
+        st.none() | st.booleans() | st.integers(-3, 600) | st.text(max_size=12) | st.just([]) | st.just({}),
+        st.sampled_from([{}, SCREW]),
+    )
+    def test_what_is_read_is_valid(self, path: str, value: object, base: dict[str, Any]) -> None:
+        """The schema never refuses what the reader takes (the reader may refuse more: sizes that do not fit)."""
+        changed = document({**base, path: value}) if value is not None else document(base)
+        try:
+            reader.read_document(changed)
+            read_record(changed.get("record"))
+        except InvalidDocument:
+            return
+        self.assertEqual([error.message for error in VALIDATOR.iter_errors(changed)], [])
