@@ -9,8 +9,10 @@ LengthUnit = Literal["in", "mm"]
 MM_PER_INCH = 25.4
 """Exact by definition (1959 international inch)."""
 
-#: Decimals shown to a person: (fine, coarse) by unit. Fine is a diameter, coarse a length along the bed.
-PLACES: dict[str, tuple[int, int]] = {"in": (4, 3), "mm": (3, 2)}
+#: Decimals shown to a person: (coarse, fine) by unit. Fine is a diameter, coarse a length along the bed.
+PLACES: dict[LengthUnit, tuple[int, int]] = {"in": (3, 4), "mm": (2, 3)}
+#: Format codes made once: a plan shows some two hundred numbers at each keystroke.
+_FORMATS = tuple(f".{places}f" for places in range(16))
 LENGTH_UNITS: tuple[LengthUnit, LengthUnit] = ("in", "mm")
 
 
@@ -54,7 +56,7 @@ def show_number(value: float, places: int) -> str:
     >>> show_number(-1.5, 3), show_number(-0.00001, 3)
     ('−1.500', '0.000')
     """
-    text = f"{value:.{places}f}"
+    text = format(value, _FORMATS[places])
     if text[0] != "-":
         return text
     return text[1:] if float(text) == 0 else "−" + text[1:]
@@ -68,4 +70,4 @@ def show_length(value: float, unit: LengthUnit, into: LengthUnit, *, fine: bool 
     >>> show_length(0.3125, "in", "in"), show_length(0.3125, "in", "mm", fine=False)
     ('0.3125', '7.94')
     """
-    return show_number(convert(value, unit, into), PLACES[into][0 if fine else 1])
+    return show_number(convert(value, unit, into), PLACES[into][fine])

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import errno
 import os
+import signal
 import socket
 import subprocess
 from pathlib import Path
@@ -47,6 +48,8 @@ def start(port: int, data: str | None, *, empty: bool) -> int:
     say("Starting ...")
     command = [str(python), "-m", "server.serve", "--port", str(port), *(["--empty"] if empty else [])]
     server = subprocess.Popen(command, cwd=ROOT, env=server_environment(folder))
+    # Told to end, the launcher takes the server with it: nothing is left listening.
+    signal.signal(signal.SIGTERM, lambda *_: server.terminate())
     try:
         return server.wait()
     except KeyboardInterrupt:

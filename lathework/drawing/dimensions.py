@@ -9,7 +9,7 @@ from lathework.drawing.shapes import Label, Line, Path
 from lathework.lengths import Length
 from lathework.planning.operation import Operation
 from lathework.planning.work import Work
-from lathework.units import show_length
+from lathework.units import LENGTH_UNITS, show_length
 
 _ARROW = 7.0
 _GAP = 6.0
@@ -27,11 +27,13 @@ def _arrow(tip: float, y: float, *, toward_right: bool) -> Line:
     return ((tip, y), (back, y - 2.6), (back, y + 2.6))
 
 
-def _along(layout: Layout, *, to_mm: float, row: int, length: Length, field: str) -> tuple[list[Path], Label]:
+def _along(
+    layout: Layout, *, to_mm: float, row: int, said: tuple[str, str], field: str = ""
+) -> tuple[list[Path], Label]:
     """A dimension from the face to a plane, on its row under the part; the figure stands in the gap of its line."""
     y = layout.frame.height - layout.frame.bottom + 20 + row * ROW
     left, right = layout.x(to_mm), layout.x(0)
-    inch, mm = _both(length, fine=False)
+    inch, mm = said
     middle = (left + right) / 2
     room = CHAR * max(len(inch), len(mm)) / 2 + _GAP
     fits = right - left > 2 * room + 2 * _ARROW + 4
@@ -48,6 +50,13 @@ def _along(layout: Layout, *, to_mm: float, row: int, length: Length, field: str
         [Path("dimension", lines + extension), Path("arrow", arrows, closed=True)],
         Label(label_x, y + 5, inch, mm, field=field),
     )
+
+
+def _stick_out(work: Work) -> tuple[str, str]:
+    """What stands out of the jaws, and how many bar diameters that is."""
+    inch, mm = (show_length(work.stick_out_mm, "mm", into, fine=False) for into in LENGTH_UNITS)
+    words = f"stick-out, {work.stick_out_ratio:.1f} × bar"
+    return f"{inch} {words}", f"{mm} {words}"
 
 
 def _diameter(layout: Layout, *, from_mm: float, to_mm: float, length: Length, field: str, words: str) -> Label:
@@ -88,9 +97,12 @@ def dimensions(layout: Layout, work: Work, operations: Iterable[Operation]) -> t
     paths: list[Path] = []
     labels: list[Label] = []
     for row, (length, field) in enumerate(rows):
-        made, label = _along(layout, to_mm=length.mm, row=row, length=length, field=field)
+        made, label = _along(layout, to_mm=length.mm, row=row, said=_both(length, fine=False), field=field)
         paths += made
         labels.append(label)
+    made, label = _along(layout, to_mm=work.stick_out_mm, row=len(rows), said=_stick_out(work))
+    paths += made
+    labels.append(label)
     end = part.overall_length.mm
     body_from = part.thread_length.mm
     if part.shank_length is not None and part.shank_diameter is not None:

@@ -26,7 +26,7 @@ class Frame:
     dimensioned: bool
 
 
-WIDE = Frame(width=1160, height=310, chuck=128, right=116, top=34, bottom=78, dimensioned=True)
+WIDE = Frame(width=1160, height=330, chuck=128, right=116, top=34, bottom=106, dimensioned=True)
 SMALL = Frame(width=400, height=200, chuck=44, right=30, top=34, bottom=16, dimensioned=False)
 
 

@@ -4,35 +4,62 @@ from __future__ import annotations
 
 from lathework.drawing.dimensions import dimensions
 from lathework.drawing.layout import Frame, Layout, lay_out
-from lathework.drawing.shapes import Label, Line, Path, Sheet, box, hatch, mirrored
+from lathework.drawing.shapes import Label, Line, Path, Sheet, box, mirrored
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.planning.work import Work
 
 TRUE_PITCH = 5.0
 """Sheet units per pitch from which a thread is drawn true; under it, by convention."""
+Side = list[tuple[float, float]]
 _JAW_SHARE = 0.55
 _CHUCK_BODY = 96.0
 """Widest chuck body drawn, in sheet units; behind it the spindle nose."""
 
 
-def _profile(work: Work) -> list[tuple[float, float]]:
-    """The finished part's upper side as (behind_mm, diameter_mm), from the face to the parted end."""
+def _side(work: Work, *, thread_side: Side) -> Side:
+    """One side of the finished part as (behind_mm, diameter_mm), from the face to the parted end."""
     part = work.job.part
-    small, crest = work.in_mm(work.chamfer), part.thread.major_mm
-    lead = (crest - small) / 2
-    points = [(0.0, small), (lead, crest)]
     shoulder = part.thread_length.mm
+    points = [(0.0, work.in_mm(work.chamfer)), *thread_side]
     if work.groove is not None:
         start, deep = work.thread_end_mm, work.in_mm(work.groove.diameter)
-        points += [(start, crest), (start, deep), (shoulder, deep)]
-    else:
-        points.append((shoulder, crest))
+        points += [(start, deep), (shoulder, deep)]
     points.append((shoulder, work.body_mm))
     if part.shank_length is not None:
         points += [(part.shank_length.mm, work.body_mm), (part.shank_length.mm, part.stock_diameter.mm)]
     points.append((part.overall_length.mm, part.stock_diameter.mm))
     return points
+
+
+def _lead_mm(work: Work) -> float:
+    """Length of the 45 degree lead chamfer."""
+    return (work.job.part.thread.major_mm - work.in_mm(work.chamfer)) / 2
+
+
+def _plain(work: Work) -> Side:
+    """The thread by convention: its crest as one line."""
+    crest = work.job.part.thread.major_mm
+    return [(_lead_mm(work), crest), (work.thread_end_mm, crest)]
+
+
+def _turns(work: Work) -> tuple[Side, Side]:
+    """The thread true to pitch, upper and lower side: a helix seen from the side.
+
+    The lower side runs half a pitch behind. Crests and roots are drawn sharp, at major and minor diameter.
+    """
+    thread, lead, end = work.job.part.thread, _lead_mm(work), work.thread_end_mm
+    half, crest, root = thread.pitch_mm / 2, thread.major_mm, thread.minor_mm
+    slope = (crest - root) / half
+    corners = [(lead + half * n, n) for n in range(int((end - lead) / half) + 1)]
+    upper = [(z, root if n % 2 else crest) for z, n in corners]
+    # Where the chamfer, 2 on the diameter for each 1 along, meets the flank that falls to the first lower root.
+    meet = 2 * half / (2 + slope)
+    lower = [(lead - half + meet, crest - slope * meet), *((z, crest if n % 2 else root) for z, n in corners)]
+    for side in (upper, lower):
+        z, d = side[-1]
+        side.append((end, d + slope * (end - z) * (1 if d == root else -1)))
+    return upper, lower
 
 
 def _chuck(layout: Layout, work: Work) -> list[Path]:
@@ -48,56 +75,39 @@ def _chuck(layout: Layout, work: Work) -> list[Path]:
     jaw_height = min(40.0, height - stock * layout.scale / 2 - 6)
     upper = box(jaw_x - jaw, layout.top(stock) - jaw_height, jaw_x, layout.top(stock))
     lower = mirrored(upper, layout.axis_y)
-    jaws = [
-        piece
-        for line in (upper, lower)
-        for piece in (
-            Path("jaw", (line,), closed=True),
-            Path("hatch", hatch(jaw_x - jaw, min(p[1] for p in line), jaw_x, max(p[1] for p in line), 7)),
-        )
-    ]
+    body = box(left, top, body_right, bottom)
     return [
         *([Path("chuck", (nose,), closed=True)] if left > 1 else []),
-        Path("chuck", (box(left, top, body_right, bottom),), closed=True),
-        Path("hatch", hatch(left, top, body_right, bottom, 11)),
-        *jaws,
+        Path("chuck", (body,), closed=True),
+        Path("hatch", (body,), closed=True),
+        Path("jaw", (upper, lower), closed=True),
+        Path("hatch", (upper, lower), closed=True),
     ]
 
 
-def _zigzag(layout: Layout, work: Work) -> list[Path]:
-    """The thread: true to pitch when there is room, else thin lines at the minor diameter."""
-    part = work.job.part
-    thread = part.thread
-    end = work.thread_end_mm
-    start = (thread.major_mm - work.in_mm(work.chamfer)) / 2
-    if thread.pitch_mm * layout.scale < TRUE_PITCH:
-        thin = layout.rim((start, thread.minor_mm), (end, thread.minor_mm))
-        return [Path("thread", (thin, mirrored(thin, layout.axis_y)))]
+def _thread_lines(layout: Layout, work: Work, upper: Side) -> Path:
+    """Crest and root lines across a thread drawn true; else the thin lines at the minor diameter."""
+    thread, end = work.job.part.thread, work.thread_end_mm
+    if not _true_to_pitch(layout, work):
+        thin = layout.rim((_lead_mm(work), thread.minor_mm), (end, thread.minor_mm))
+        return Path("thread", (thin, mirrored(thin, layout.axis_y)))
     half = thread.pitch_mm / 2
-    turns = int((end - start) / thread.pitch_mm)
-    crest, root = thread.major_mm, thread.minor_mm
-    upper = [(start + half * n, crest if n % 2 == 0 else root) for n in range(2 * turns + 1)]
-    # The lower side runs half a pitch behind: a helix seen from the side.
-    lower = [(z, root if d == crest else crest) for z, d in upper]
-    crests = tuple(
-        ((layout.x(z), layout.top(crest)), (layout.x(z + half), layout.bottom(crest)))
-        for z, d in upper
-        if d == crest and z + half <= end
-    )
-    roots = tuple(
-        ((layout.x(z), layout.top(root)), (layout.x(z + half), layout.bottom(root)))
-        for z, d in upper
-        if d == root and z + half <= end
-    )
-    return [
-        Path("outline", (layout.rim(*upper), mirrored(layout.rim(*lower), layout.axis_y))),
-        Path("thread", crests + roots),
+    across = [
+        ((layout.x(z), layout.top(d)), (layout.x(z + half), layout.bottom(d))) for z, d in upper if z + half <= end
     ]
+    return Path("thread", tuple(across))
+
+
+def _true_to_pitch(layout: Layout, work: Work) -> bool:
+    return work.job.part.thread.pitch_mm * layout.scale >= TRUE_PITCH
 
 
 def _body(layout: Layout, work: Work) -> list[Path]:
-    profile = layout.rim(*_profile(work))
-    under = mirrored(profile, layout.axis_y)
+    plain = _plain(work)
+    sides = _turns(work) if _true_to_pitch(layout, work) else (plain, plain)
+    profile = layout.rim(*_side(work, thread_side=sides[0]))
+    under = mirrored(layout.rim(*_side(work, thread_side=sides[1])), layout.axis_y)
+    outline = layout.rim(*_side(work, thread_side=plain))
     stock = work.job.part.stock_diameter.mm
     far, jaw = work.job.part.overall_length.mm, work.stick_out_mm
     kerf_end = far + work.job.setup.parting_blade.mm
@@ -107,17 +117,16 @@ def _body(layout: Layout, work: Work) -> list[Path]:
     ghost = box(layout.x(far), layout.top(stock), layout.x(0), layout.bottom(stock))
     shoulders = tuple(
         ((x, y), (x, 2 * layout.axis_y - y))
-        for (x, y), (nx, ny) in zip(profile, profile[1:], strict=False)
+        for (x, y), (nx, ny) in zip(outline, outline[1:], strict=False)
         for x, y in [(x, min(y, ny))]
         if abs(x - nx) < 0.01
     )
     return [
         Path("part", (rest,), closed=True),
-        Path("edge", (rest,), closed=True),
         Path("ghost", (ghost, kerf), closed=True),
         Path("part", (profile + tuple(reversed(under)),), closed=True),
-        Path("outline", (profile, under, (profile[0], under[0]), (profile[-1], under[-1]))),
         Path("edge", shoulders),
+        _thread_lines(layout, work, sides[0]),
     ]
 
 
@@ -161,7 +170,7 @@ def part_sheet(plan: Plan, frame: Frame) -> Sheet:
     """The part of `plan` drawn to scale into `frame`; a small frame carries no dimensions."""
     work = plan.work
     layout = lay_out(work, frame)
-    paths = [*_body(layout, work), *_zigzag(layout, work), *_chuck(layout, work), _centre_line(layout, work)]
+    paths = [*_body(layout, work), *_chuck(layout, work), _centre_line(layout, work)]
     for operation in plan.operations:
         paths += [*_removal(layout, operation), *_tool(layout, operation)]
     labels: list[Label] = []

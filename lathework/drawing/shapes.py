@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
+import math
 from dataclasses import dataclass
 from typing import Literal
 
 Point = tuple[float, float]
 Line = tuple[Point, ...]
 Role = Literal[
-    "outline",
     "edge",
     "thread",
     "centre",
@@ -24,9 +24,16 @@ Role = Literal[
 ]
 
 
+HATCH_GAP = 7.0
+"""Sheet units between section lines, square to them."""
+
+
 @dataclass(frozen=True, slots=True)
 class Path:
-    """One or more polylines drawn alike; `step` ties it to an operation, `closed` fills it."""
+    """One or more polylines drawn alike; `step` ties it to an operation, `closed` fills it.
+
+    The lines of role "hatch" are the boxes to be filled with section lines.
+    """
 
     role: Role
     lines: tuple[Line, ...]
@@ -70,17 +77,18 @@ def mirrored(line: Line, axis_y: float) -> Line:
     return tuple((x, 2 * axis_y - y) for x, y in line)
 
 
-def hatch(left: float, top: float, right: float, bottom: float, gap: float = 8.0) -> tuple[Line, ...]:
-    """Section lines at 45 degrees, `gap` apart along the sheet, clipped to a rectangle.
+def hatch(area: Line, gap: float = HATCH_GAP) -> tuple[Line, ...]:
+    """Section lines at 45 degrees over a box, for paper that knows no patterns.
 
-    `left`, `top`, `right`, `bottom` and `gap` are sheet units.
+    `area` is a box of sheet units; `gap` is the distance square to the lines.
     """
+    left, right = min(x for x, _ in area), max(x for x, _ in area)
+    top, bottom = min(y for _, y in area), max(y for _, y in area)
     lines: list[Line] = []
-    height = bottom - top
-    start = left - height
+    start = left - (bottom - top)
     while start < right:
-        x0, x1 = max(start, left), min(start + height, right)
+        x0, x1 = max(start, left), min(start + bottom - top, right)
         if x1 > x0:
             lines.append(((x0, bottom - (x0 - start)), (x1, bottom - (x1 - start))))
-        start += gap
+        start += gap * math.sqrt(2)
     return tuple(lines)

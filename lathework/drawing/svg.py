@@ -4,16 +4,15 @@ from __future__ import annotations
 
 from xml.sax.saxutils import escape, quoteattr
 
-from lathework.drawing.shapes import Line, Path, Role, Sheet
+from lathework.drawing.shapes import HATCH_GAP, Line, Path, Role, Sheet
 from lathework.units import LengthUnit
 
 _STYLE: dict[Role, str] = {
-    "part": "fill:#fff;stroke:none",
-    "outline": "fill:none;stroke:#000;stroke-width:1.8;stroke-linejoin:round",
+    "part": "fill:#fff;stroke:#000;stroke-width:1.8;stroke-linejoin:round",
     "edge": "fill:none;stroke:#000;stroke-width:1.4",
     "thread": "fill:none;stroke:#000;stroke-width:.7",
     "centre": "fill:none;stroke:#000;stroke-width:.7;stroke-dasharray:16 4 3 4",
-    "hatch": "fill:none;stroke:#777;stroke-width:.5",
+    "hatch": "fill:url(#hatch);stroke:none",
     "chuck": "fill:#fff;stroke:#000;stroke-width:1.4",
     "jaw": "fill:#fff;stroke:#000;stroke-width:1.4",
     "ghost": "fill:none;stroke:#777;stroke-width:.8;stroke-dasharray:5 4",
@@ -22,6 +21,11 @@ _STYLE: dict[Role, str] = {
     "removal": "",
     "tool": "",
 }
+
+_HATCH = (
+    f'<defs><pattern id="hatch" width="{HATCH_GAP:g}" height="{HATCH_GAP:g}" patternUnits="userSpaceOnUse" '
+    f'patternTransform="rotate(45)"><path style="stroke:#777;stroke-width:1" d="M0 0V{HATCH_GAP:g}"/></pattern></defs>'
+)
 
 
 def path_data(lines: tuple[Line, ...], *, closed: bool) -> str:
@@ -55,6 +59,7 @@ def sheet_svg(sheet: Sheet, unit: LengthUnit) -> str:
             f"aria-label={quoteattr(sheet.title)} "
             'font-family="monospace" font-size="14">',
             f"<title>{escape(sheet.title)}; lengths in {unit}</title>",
+            _HATCH,
             *paths,
             *labels,
             "</svg>",

@@ -60,7 +60,7 @@ def _speed(work: Work, diameter_mm: float) -> Figure:
 def face(work: Work) -> Operation:
     """Face the end, set Z zero, and say how far the bar stands out."""
     stock, part = work.job.part.stock_diameter, work.job.part
-    ratio = work.stick_out_mm / stock.mm
+    ratio = work.stick_out_ratio
     figures = {
         "zero": _along(work, "face at", 0.0, "the faced end is Z 0"),
         "stick_out": _along(

@@ -53,6 +53,11 @@ class Work:
         """What must stand out of the jaws: part, kerf and clearance."""
         return self.job.part.overall_length.mm + self.job.setup.parting_blade.mm + HOLD_CLEARANCE_MM
 
+    @property
+    def stick_out_ratio(self) -> float:
+        """Stick-out over the bar's diameter."""
+        return self.stick_out_mm / self.job.part.stock_diameter.mm
+
 
 def work_out(job: Job) -> Work:
     """Derive what the operations share."""

@@ -54,8 +54,8 @@ class Drawing(unittest.TestCase):
                 sheet = part_sheet(plan(change), frame)
                 with self.subTest(change=change, frame=frame.width):
                     jaw = max(x for x, _ in points(sheet, "jaw"))
-                    self.assertLess(jaw, max(x for x, _ in points(sheet, "outline")))
-                    for x, y in points(sheet, "outline", "part", "chuck", "jaw", "dimension", "ghost"):
+                    self.assertLess(jaw, max(x for x, _ in points(sheet, "part")))
+                    for x, y in points(sheet, "part", "chuck", "jaw", "dimension", "ghost"):
                         self.assertTrue(-0.5 <= x <= frame.width + 0.5 and -0.5 <= y <= frame.height + 0.5, (x, y))
 
     def test_labels_do_not_overlap_and_stay_on_the_sheet(self) -> None:
@@ -106,13 +106,13 @@ class Drawing(unittest.TestCase):
         )
         for frame in (WIDE, SMALL):
             sheet = part_sheet(made, frame)
-            for x, y in points(sheet, "outline", "part", "jaw"):
+            for x, y in points(sheet, "part", "jaw"):
                 self.assertTrue(-0.5 <= x <= frame.width + 0.5 and -0.5 <= y <= frame.height + 0.5, (x, y))
 
 
 class Shapes(unittest.TestCase):
     def test_hatching_stays_in_its_box(self) -> None:
-        for line in hatch(10, 20, 60, 50):
+        for line in hatch(box(10, 20, 60, 50)):
             for x, y in line:
                 self.assertTrue(10 <= x <= 60 and 20 - 1e-9 <= y <= 50 + 1e-9)
 

@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 import errno
+import io
 import os
 import socket
 import sqlite3
 import sys
-from contextlib import closing
+from contextlib import closing, redirect_stderr
 from pathlib import Path
 from unittest import mock
 
@@ -25,11 +26,16 @@ class Stops(CommandCase):
         old.write_text("#!/bin/sh\necho v12.1.0\n")
         old.chmod(0o755)
         (self.folder / "npm").symlink_to("/bin/true")
-        with mock.patch.dict(os.environ, {"PATH": str(self.folder)}), self.assertRaises(SystemExit) as told:
-            environment.check_node()
-        self.assertEqual(told.exception.code, 2)
-        with mock.patch.dict(os.environ, {"PATH": "/nowhere"}), self.assertRaises(SystemExit):
-            environment.check_node()
+        for path, told in ((str(self.folder), "this is v12.1.0"), ("/nowhere", "none was found")):
+            said = io.StringIO()
+            with (
+                mock.patch.dict(os.environ, {"PATH": path}),
+                redirect_stderr(said),
+                self.assertRaises(SystemExit) as left,
+            ):
+                environment.check_node()
+            self.assertEqual(left.exception.code, 2)
+            self.assertIn(told, said.getvalue())
 
     def test_a_port_in_use_or_that_is_none(self) -> None:
         with socket.socket() as taken:

@@ -5,13 +5,16 @@ from __future__ import annotations
 from typing import Literal
 
 from ninja import Field, Schema
-from pydantic import ConfigDict
+from pydantic import BaseModel, ConfigDict
 
 from server.site.schemas import CautionOut, FigureOut, OperationOut, SheetOut, Shown, ThreadOut
 
 
-class Strict(Schema):
-    """Refuses fields it does not know: a misspelt one must not vanish."""
+class Strict(BaseModel):
+    """Refuses fields it does not know: a misspelt one must not vanish.
+
+    A plain model: what is read from a body needs none of the attribute lookups that ninja's own schemas do.
+    """
 
     model_config = ConfigDict(extra="forbid")
 

@@ -12,7 +12,7 @@ from reportlab.platypus import Flowable, KeepTogether, Paragraph, SimpleDocTempl
 
 from lathework.drawing.layout import WIDE
 from lathework.drawing.part_view import part_sheet
-from lathework.drawing.shapes import Role, Sheet
+from lathework.drawing.shapes import Role, Sheet, hatch
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.present import headline_text, sentence_text
@@ -20,7 +20,7 @@ from lathework.units import LengthUnit
 from server.paper.fonts import BOLD, FIGURES, WORDS, fonts
 
 _MARGIN = 14 * mm
-_WEIGHT: dict[Role, float] = {"outline": 1.3, "edge": 1.0, "chuck": 1.0, "jaw": 1.0, "hatch": 0.25}
+_WEIGHT: dict[Role, float] = {"part": 1.3, "edge": 1.0, "chuck": 1.0, "jaw": 1.0, "hatch": 0.25}
 _FILLED: tuple[Role, ...] = ("part", "chuck", "jaw")
 _TITLE = ParagraphStyle("title", fontName=BOLD, fontSize=20, leading=24)
 _LINE = ParagraphStyle("line", fontName=WORDS, fontSize=11, leading=15)
@@ -50,15 +50,16 @@ class PartDrawing(Flowable):
             canvas.setLineWidth(_WEIGHT.get(path.role, 0.5) / self.ratio)
             canvas.setDash([5, 4] if path.role == "ghost" else [16, 4, 3, 4] if path.role == "centre" else [])
             canvas.setFillGray(0 if path.role == "arrow" else 1)
-            for line in path.lines:
+            lines = [ruled for area in path.lines for ruled in hatch(area)] if path.role == "hatch" else path.lines
+            for line in lines:
                 shape = canvas.beginPath()
                 shape.moveTo(line[0][0], -line[0][1])
                 for x, y in line[1:]:
                     shape.lineTo(x, -y)
-                if path.closed:
+                if path.closed and len(line) > 2:
                     shape.close()
                 filled = path.role in _FILLED or path.role == "arrow"
-                canvas.drawPath(shape, stroke=0 if path.role in ("part", "arrow") else 1, fill=1 if filled else 0)
+                canvas.drawPath(shape, stroke=0 if path.role == "arrow" else 1, fill=1 if filled else 0)
         self._labels()
         canvas.restoreState()
 

@@ -156,6 +156,7 @@ class PlanPage(BrowserCase):
 
     def test_a_broken_file_changes_nothing_and_says_where(self) -> None:
         self.page.goto("/")
+        expect(self.page.get_by_role("article").first).to_be_visible()
         before = self.page.get_by_role("article").count()
         for content, told in (
             (b"{not json", "is not a JSON file"),

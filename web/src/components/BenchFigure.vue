@@ -69,7 +69,10 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
     <div class="row">
       <span v-if="cut" class="last">
         <span class="muted small">last reading</span>
-        <span class="fig read">{{ last ? told(last.reading).text : '—' }}</span>
+        <span>
+          <span class="fig read">{{ last ? told(last.reading).text : '—' }}</span>
+          <span v-if="last" class="muted small">{{ told(last.reading).unit }}</span>
+        </span>
       </span>
       <FigureValue
         v-for="s in small"
@@ -130,8 +133,8 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 14px 44px;
-  font-size: var(--s28);
+  gap: 14px clamp(18px, 2.2vw, 36px);
+  font-size: clamp(20px, 1.7vw, 26px);
   margin-top: 10px;
 }
 .last {

@@ -33,7 +33,7 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
     <tbody>
       <tr v-for="entry in entries" :key="entry.id">
         <td class="muted small when">{{ when.format(new Date(entry.at)) }}</td>
-        <td>
+        <td class="job">
           <router-link :to="{ name: 'plan', params: { id: entry.job_id } }">{{ entry.job }}</router-link>
         </td>
         <td class="fig small when">{{ entry.thread }}</td>
@@ -62,6 +62,9 @@ td {
 }
 .when {
   white-space: nowrap;
+}
+.job {
+  min-width: 16.8em;
 }
 .strong {
   font-weight: 700;

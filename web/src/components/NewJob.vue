@@ -73,7 +73,12 @@ function document(): JobDocument {
       shank_diameter: '',
       shank_length: '',
     },
-    method: { blank_school: 'pitch-fraction', blank_fraction: '', finish: t.finish ?? 'groove', drive: 'hand' },
+    method: {
+      blank_school: 'pitch-fraction',
+      blank_fraction: '',
+      finish: t.finish ?? 'groove',
+      drive: 'hand',
+    },
     setup: {
       dial: 'diameter',
       groove_blade: mm ? '3' : '1/8',

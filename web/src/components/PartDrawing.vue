@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, ref, useId } from 'vue'
 
 import type { FieldError, Schemas, Sheet } from '@/api/client'
 import { useUnits } from '@/composables/useUnits'
@@ -15,6 +15,7 @@ const props = defineProps<{
 const emit = defineEmits<{ step: [string]; edit: [field: string, value: string]; commit: [] }>()
 
 const { unit } = useUnits()
+const section = useId()
 const editing = ref<Schemas['LabelOut'] | null>(null)
 const input = ref<HTMLInputElement[]>([])
 
@@ -43,7 +44,16 @@ function leave() {
 <template>
   <div class="drawing">
     <svg :viewBox="`0 0 ${sheet.width} ${sheet.height}`" role="group" :aria-label="sheet.title">
-      <path v-for="(p, n) in still" :key="`s${n}`" :d="p.d" :class="p.role" />
+      <pattern :id="section" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <path d="M0 0V7" class="section" />
+      </pattern>
+      <path
+        v-for="(p, n) in still"
+        :key="`s${n}`"
+        :d="p.d"
+        :class="p.role"
+        :fill="p.role === 'hatch' ? `url(#${section})` : undefined"
+      />
       <path
         v-for="(p, n) in removals"
         :key="`r${n}`"
@@ -93,14 +103,12 @@ svg {
   width: 100%;
   height: auto;
 }
-path {
+path:where(:not(.hatch)) {
   fill: none;
   stroke-linejoin: round;
 }
 .part {
   fill: var(--quiet);
-}
-.outline {
   stroke: var(--ink);
   stroke-width: 2;
 }
@@ -117,10 +125,10 @@ path {
   stroke-width: 0.9;
   stroke-dasharray: 16 4 3 4;
 }
-.hatch {
+.section {
   stroke: var(--muted);
-  stroke-width: 0.6;
-  opacity: 0.6;
+  stroke-width: 0.9;
+  opacity: 0.55;
 }
 .chuck,
 .jaw {

@@ -49,7 +49,7 @@ async function startJob() {
           v-for="blank in size.figures.blank"
           :key="blank.school"
           :figure="blank.figure"
-          :label="`${blank.school}${blank.within_class ? '' : ' ▲'}`"
+          :label="`${blank.school}${blank.within_class ? '' : ' ▲ outside the class'}`"
           :strong="blank.school.startsWith('a fraction')"
           :open="chosen === blank.school"
           @working="pick(blank.school)"

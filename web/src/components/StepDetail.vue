@@ -44,7 +44,7 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
 <style scoped>
 .detail {
   display: grid;
-  gap: 12px;
+  gap: 10px;
   align-content: start;
   background: var(--surface);
   border: 1px solid var(--line);
@@ -54,6 +54,6 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
 .figures {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 32px;
+  gap: 10px 24px;
 }
 </style>
