@@ -16,8 +16,8 @@ from lathework.rules.blank import SCHOOLS
 from lathework.rules.materials import Material, materials
 from lathework.rules.relief import groove_width
 from lathework.rules.turning import DIALS
-from lathework.threads.designation import read_designation
-from lathework.threads.thread import Thread
+from lathework.threads.designation import Called, read_called
+from lathework.threads.limits import external_classes, is_internal_class
 from lathework.units import LENGTH_UNITS, convert, show_length
 
 FORMAT, VERSION = "conch-job", 1
@@ -105,13 +105,23 @@ class Reader:
             self.errors.append(error)
             return None
 
-    def thread(self, field: str) -> Thread | None:
-        """A thread designation, or None with the error noted."""
+    def thread(self, field: str) -> Called | None:
+        """A thread that can be cut outside on a parallel blank, with its class; or None with the error noted."""
         try:
-            return read_designation(self.text(field))
+            called = read_called(self.text(field))
+            thread = called.thread
+            if not external_classes(thread):
+                raise InputError(
+                    "not-for-a-die", field, f"{thread.designation} is not cut outside on a parallel blank."
+                )
+            if called.class_name and is_internal_class(thread, called.class_name, field):
+                raise InputError(
+                    "internal-class", field, f"{called.class_name} is a class of the nut.", (thread.designation,)
+                )
         except InputError as error:
             self.errors.append(error.at(field))
             return None
+        return called
 
     def whole(self, field: str, low: int, high: int) -> int:
         """A whole number, as a number or as text."""
@@ -166,7 +176,7 @@ def _shank(reader: Reader) -> tuple[Length | None, Length | None]:
 
 def _part(reader: Reader) -> Part | None:
     kind = reader.choice("part.kind", PART_KINDS)
-    thread, stock = reader.thread("part.thread"), reader.length("part.stock_diameter", STOCK)
+    called, stock = reader.thread("part.thread"), reader.length("part.stock_diameter", STOCK)
     threaded, overall = reader.length("part.thread_length", ALONG), reader.length("part.overall_length", ALONG)
     shouldered = kind == "shouldered-screw"
     shank, shank_length = _shank(reader) if shouldered else (None, None)
@@ -174,9 +184,12 @@ def _part(reader: Reader) -> Part | None:
         # Kept as typed for when the part becomes a shouldered screw again.
         for field in ("part.shank_diameter", "part.shank_length"):
             reader.text(field)
-    if not (thread and stock and threaded and overall) or (shouldered and not (shank and shank_length)):
+    if not (called and stock and threaded and overall) or (shouldered and not (shank and shank_length)):
         return None
-    part = Part("shouldered-screw" if shouldered else "stud", thread, stock, threaded, overall, shank, shank_length)
+    part = Part(
+        "shouldered-screw" if shouldered else "stud", called.thread, stock, threaded, overall, shank, shank_length,
+        called.class_name,
+    )  # fmt: skip
     _check_part(reader, part)
     return part
 

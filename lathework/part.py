@@ -27,7 +27,8 @@ class Part:
     """A plain stud (thread, then the bar as bought) or a shouldered screw (thread, turned shank, head of bar size).
 
     Lengths run from the faced right-hand end toward the chuck: `thread_length` to the shoulder behind the thread,
-    `shank_length` to the underside of the head, `overall_length` to the parted end.
+    `shank_length` to the underside of the head, `overall_length` to the parted end. `class_name` is the class of the
+    thread, "" for the usual one.
     """
 
     kind: PartKind
@@ -37,6 +38,7 @@ class Part:
     overall_length: Length
     shank_diameter: Length | None
     shank_length: Length | None
+    class_name: str = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -18,6 +18,8 @@ from lathework.rules.cautions import Caution
 from lathework.rules.gauging import MEANINGS
 from lathework.rules.turning import NextCut
 from lathework.size import Size
+from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits
+from lathework.threads.taper import TaperLengths
 from lathework.threads.thread import Thread
 from lathework.threads.working import basic_figures
 from lathework.units import LENGTH_UNITS, MM_PER_INCH, LengthUnit, round_half_up, show_length, show_number
@@ -119,6 +121,10 @@ def thread_json(thread: Thread) -> Json:
         "pitch": thread.pitch,
         "basic": {"major": thread.major, "pitch_diameter": thread.pitch_diameter, "minor": thread.minor},
         "special": thread.special,
+        "hand": thread.hand,
+        "starts": thread.starts,
+        "lead": thread.lead,
+        "taper": thread.taper,
         "notes": list(thread.notes),
         "source": {"kind": thread.source.kind, "title": thread.source.title},
     }
@@ -139,9 +145,48 @@ def _blank_numbers(choice: BlankChoice) -> Json:
     }
 
 
+def _limits(band: Band) -> list[float]:
+    return [band.minimum, band.maximum]
+
+
+def _external(limits: ExternalLimits | None) -> Json | None:
+    if limits is None:
+        return None
+    return {
+        "class": limits.class_name,
+        "major": _limits(limits.major),
+        "pitch_diameter": _limits(limits.pitch_diameter),
+        "minor_max": limits.minor_max.value,
+        "notes": list(limits.notes),
+    }
+
+
+def _internal(limits: InternalLimits | None) -> Json | None:
+    if limits is None:
+        return None
+    return {
+        "class": limits.class_name,
+        "minor": _limits(limits.minor),
+        "pitch_diameter": _limits(limits.pitch_diameter),
+        "major_min": limits.major_min.value,
+        "notes": list(limits.notes),
+    }
+
+
+def _taper(lengths: TaperLengths | None) -> Json | None:
+    if lengths is None:
+        return None
+    return {
+        "gauge_length": lengths.gauge_length.value,
+        "gauge_tolerance": lengths.gauge_tolerance.value if lengths.gauge_tolerance else None,
+        "useful_length": lengths.useful_length.value,
+    }
+
+
 def size_json(size: Size) -> Json:
     """The size answer in numbers: the command line's contract. Lengths in the thread's own unit."""
     unit = size.thread.unit
+    groove, over = size.groove, size.over_wires
     return thread_json(size.thread) | {
         "blank": [_blank_numbers(b) for b in size.blanks],
         "tapping_drills": [
@@ -153,12 +198,16 @@ def size_json(size: Size) -> Json:
             }
             for d in size.drills
         ],
-        "groove": {"diameter": size.groove.diameter.value, "width": _places(size.groove.width.value, unit)},
-        "chamfer": {"diameter": size.chamfer.value},
-        "wires": {"best": _places(size.wire.value, unit)},
-        "stress_area": round(size.stress_area.value, 5),
-        "external": None,
-        "internal": None,
+        "groove": {"diameter": groove.diameter.value, "width": _places(groove.width.value, unit)} if groove else None,
+        "chamfer": {"diameter": size.chamfer.value} if size.chamfer else None,
+        "wires": {
+            "best": _places(size.wire.value, unit),
+            "over_wires": [_places(figure.value, unit) for figure in over] if over else None,
+        },
+        "stress_area": round(size.stress_area.value, 5) if size.stress_area else None,
+        "external": _external(size.external),
+        "internal": _internal(size.internal),
+        "taper_lengths": _taper(size.taper),
     }
 
 
@@ -171,8 +220,8 @@ def size_shown(size: Size) -> Json:
                 {"school": SCHOOL_NAMES[b.school], "figure": figure_json(b.diameter), "within_class": b.within_class}
                 for b in size.blanks
             ],
-            "groove": [figure_json(size.groove.diameter), figure_json(size.groove.width)],
-            "chamfer": figure_json(size.chamfer),
+            "groove": [figure_json(size.groove.diameter), figure_json(size.groove.width)] if size.groove else [],
+            "chamfer": figure_json(size.chamfer) if size.chamfer else None,
             "wire": figure_json(size.wire),
         },
     }

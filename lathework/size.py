@@ -1,4 +1,4 @@
-"""A thread sized at a glance: blank, drills, groove, wires, from its designation alone."""
+"""A thread sized at a glance: limits, blank, drills, groove, wires, from its designation alone."""
 
 from __future__ import annotations
 
@@ -6,44 +6,85 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 from lathework.figures import Figure
+from lathework.lengths import Span, read_length, within
 from lathework.rules.blank import BlankChoice, blank_choices
-from lathework.rules.gauging import best_wire
+from lathework.rules.gauging import best_wire, over_wires
 from lathework.rules.relief import Groove, chamfer_diameter, groove, stress_area
 from lathework.rules.tapping import TappingDrill, tapping_drills
-from lathework.threads.designation import read_designation
-from lathework.threads.limits import MajorLimits, major_limits
+from lathework.threads.designation import read_called
+from lathework.threads.limits import external_limits, internal_limits, is_internal_class
+from lathework.threads.limits.bands import ExternalLimits, InternalLimits
+from lathework.threads.taper import TaperLengths, taper_lengths
 from lathework.threads.thread import Thread
+from lathework.units import convert
+
+ENGAGED = Span("A length of engagement", 0.2, 600)
 
 
 @dataclass(frozen=True, slots=True)
 class Size:
-    """All that can be said of a thread before there is a job."""
+    """All that can be said of a thread before there is a job; None where its standard or its kind has no answer."""
 
     thread: Thread
-    limits: MajorLimits
+    external: ExternalLimits | None
+    internal: InternalLimits | None
     blanks: tuple[BlankChoice, ...]
     drills: tuple[TappingDrill, ...]
-    groove: Groove
-    chamfer: Figure
+    groove: Groove | None
+    chamfer: Figure | None
     wire: Figure
-    stress_area: Figure
+    over_wires: tuple[Figure, Figure] | None
+    stress_area: Figure | None
+    taper: TaperLengths | None
 
 
-@lru_cache(maxsize=1024)
-def size_of(thread: Thread) -> Size:
-    """Size `thread`; lengths in its own unit."""
-    return Size(
-        thread=thread,
-        limits=major_limits(thread),
-        blanks=blank_choices(thread),
-        drills=tapping_drills(thread),
-        groove=groove(thread),
-        chamfer=chamfer_diameter(thread),
-        wire=best_wire(thread),
-        stress_area=stress_area(thread),
+def _over(thread: Thread, wire: Figure, limits: ExternalLimits | None) -> tuple[Figure, Figure] | None:
+    if limits is None:
+        return None
+    band = limits.pitch_diameter
+    return (
+        over_wires(thread, wire.value, band.minimum, "over the wires, at least"),
+        over_wires(thread, wire.value, band.maximum, "over the wires, at most"),
     )
 
 
-def size(text: str) -> Size:
-    """Size the thread that `text` designates. Raises InputError on "designation"."""
-    return size_of(read_designation(text))
+@lru_cache(maxsize=2048)
+def size_of(thread: Thread, class_name: str = "", internal_class: str = "", engagement: float | None = None) -> Size:
+    """Size `thread`; lengths, `engagement` among them, in its own unit; "" is the usual class.
+
+    Raises InputError on "class" or "internal_class" when the standard does not cover it.
+    """
+    external = external_limits(thread, class_name, engagement)
+    parallel, wire = not thread.taper, best_wire(thread)
+    return Size(
+        thread=thread,
+        external=external,
+        internal=internal_limits(thread, internal_class, engagement),
+        blanks=blank_choices(thread, external.major if external else None),
+        drills=tapping_drills(thread) if parallel else (),
+        groove=groove(thread) if external else None,
+        chamfer=chamfer_diameter(thread) if external else None,
+        wire=wire,
+        over_wires=_over(thread, wire, external),
+        stress_area=stress_area(thread) if parallel else None,
+        taper=taper_lengths(thread),
+    )
+
+
+def size(text: str, *, class_name: str = "", internal_class: str = "", engagement: str = "") -> Size:
+    """Size the thread that `text` designates; a class said with it stands unless another is asked for.
+
+    `engagement` is a length as typed, a bare number in the thread's unit; "" is the standard's own assumption.
+    Raises InputError on "designation", "class", "internal_class", "engagement".
+    """
+    called = read_called(text)
+    if called.class_name:
+        if is_internal_class(called.thread, called.class_name):
+            internal_class = internal_class or called.class_name
+        else:
+            class_name = class_name or called.class_name
+    unit, length = called.thread.unit, None
+    if engagement.strip():
+        read = within(read_length(engagement, unit, "engagement"), ENGAGED, "engagement")
+        length = convert(read.mm, "mm", unit)
+    return size_of(called.thread, class_name, internal_class, length)

@@ -13,6 +13,7 @@ from lathework.planning.plan import Plan, make_plan
 from lathework.present import error_json, headline_text, plan_json, sentence_text, size_json
 from lathework.rules.blank import SCHOOL_NAMES
 from lathework.size import Size, size
+from lathework.threads.limits.bands import ExternalLimits
 from launcher.messages import stop
 
 
@@ -29,18 +30,42 @@ def _size_text(found: Size) -> str:
         )
     for drill in found.drills:
         lines.append(f"  tapping drill   {drill.drill.name}  {drill.percent:.0f} %  ({drill.convention})")
-    groove = found.groove
-    lines.append(f"  relief groove   {groove.diameter.value:g} {t.unit}, {groove.width.value:.4g} {t.unit} wide")
-    lines.append(f"  best wire       {found.wire.value:.4f} {t.unit}")
+    if found.groove is not None:
+        across, wide = found.groove.diameter.value, found.groove.width.value
+        lines.append(f"  relief groove   {across:g} {t.unit}, {wide:.4g} {t.unit} wide")
+    over = "" if found.over_wires is None else " to ".join(_number(f.value, t.unit) for f in found.over_wires)
+    lines.append(f"  best wire       {found.wire.value:.4f} {t.unit}{', over the wires ' + over if over else ''}")
+    lines += _limit_lines(found)
     return "\n".join([*lines, *(f"  note            {note}" for note in t.notes)])
 
 
-def print_sizes(designations: list[str], *, as_json: bool) -> int:
+def _number(value: float, unit: str) -> str:
+    return f"{value:.4f}" if unit == "in" else f"{value:.3f}"
+
+
+def _limit_lines(found: Size) -> list[str]:
+    unit, lines, notes = found.thread.unit, [], []
+    for side in (found.external, found.internal):
+        if side is None:
+            continue
+        bands = (side.major if isinstance(side, ExternalLimits) else side.minor, side.pitch_diameter)
+        told = [f"{b.name} {_number(b.minimum, unit)} to {_number(b.maximum, unit)}" for b in bands]
+        lines.append(f"  class {side.class_name:<9} {', '.join(told)} {unit}")
+        notes += [note for note in side.notes if note not in notes]
+    if found.taper is not None:
+        gauge, useful = found.taper.gauge_length.value, found.taper.useful_length.value
+        lines.append(f"  gauge length    {gauge:g} {unit}, useful thread {useful:g} {unit}")
+    return lines + [f"  note            {note}" for note in notes]
+
+
+def print_sizes(
+    designations: list[str], *, class_name: str, internal_class: str, engagement: str, as_json: bool
+) -> int:
     """Print one answer for each designation, in order; 1 when any could not be read."""
     failed = False
     for text in designations:
         try:
-            found = size(text)
+            found = size(text, class_name=class_name, internal_class=internal_class, engagement=engagement)
             print(json.dumps(size_json(found), ensure_ascii=False) if as_json else _size_text(found))
         except InputError as error:
             failed = True

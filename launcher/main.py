@@ -26,8 +26,11 @@ def _parser() -> argparse.ArgumentParser:
     benchmark = commands.add_parser("benchmark", help="measure speed and size, as ratios within one run")
     benchmark.add_argument("--json", action="store_true")
 
-    size = commands.add_parser("size", help="blank, drills, groove and wires of threads")
+    size = commands.add_parser("size", help="limits, blank, drills, groove and wires of threads")
     size.add_argument("designation", nargs="+")
+    size.add_argument("--class", dest="class_name", default="", metavar="CLASS", help="of the external thread")
+    size.add_argument("--internal-class", default="", metavar="CLASS", help="of the internal thread")
+    size.add_argument("--engagement", default="", metavar="LENGTH", help="length of engagement")
     size.add_argument("--json", action="store_true", help="one object a line")
 
     plan = commands.add_parser("plan", help="the plan of a job file")
@@ -73,7 +76,13 @@ def main(arguments: list[str]) -> int:
         case "size":
             from launcher.answers import print_sizes
 
-            return print_sizes(options.designation, as_json=options.json)
+            return print_sizes(
+                options.designation,
+                class_name=options.class_name,
+                internal_class=options.internal_class,
+                engagement=options.engagement,
+                as_json=options.json,
+            )
         case "plan":
             from launcher.answers import print_plan
 

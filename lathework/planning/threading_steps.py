@@ -11,23 +11,25 @@ from lathework.rules import cautions
 from lathework.rules.gauging import best_wire, over_wires
 from lathework.rules.relief import TURNED_ROUND_STOP, UNFINISHED_THREADS, unfinished_length
 from lathework.rules.speeds import spindle_speed
+from lathework.units import convert
 
 SHORT_OF_SHOULDER = 0.5
 """Pitches kept between the die and the shoulder (practice)."""
 
 
 def _turns(work: Work, length_mm: float) -> Figure:
-    pitch = work.job.part.thread.pitch_mm
-    turns = math.floor(length_mm / pitch - SHORT_OF_SHOULDER)
+    thread = work.job.part.thread
+    lead = convert(thread.lead, thread.unit, "mm")
+    turns = math.floor(length_mm / lead - SHORT_OF_SHOULDER)
     return Figure(
         "turns",
         turns,
         counted(turns, "turn"),
-        "thread length ÷ pitch, half a turn short of the shoulder, in whole turns",
+        "thread length ÷ lead, half a turn short of the shoulder, in whole turns",
         GEOMETRY,
         (
             Given("thread length", length_mm, "mm"),
-            Given("pitch", pitch, "mm"),
+            Given("lead", lead, "mm"),
             Given("kept short", SHORT_OF_SHOULDER, "turns"),
         ),
     )
@@ -114,17 +116,21 @@ def finish_to_shoulder(work: Work) -> Operation | None:
 def gauge(work: Work) -> Operation:
     """Try the mating part, and adjust the die by what it says."""
     thread = work.job.part.thread
-    wire = best_wire(thread)
+    wire, band = best_wire(thread), work.limits.pitch_diameter
     return Operation(
         key="gauge",
         title="Gauge with the nut",
         sentence=f"Clean the thread and try {work.job.fits or 'the nut'}: snug, no shake.",
         headline="",
         figure_words="snug",
-        figures={"wires": over_wires(thread, wire.value, thread.pitch_diameter), "wire": wire},
+        figures={
+            "wires_most": over_wires(thread, wire.value, band.maximum, "over the wires, at most"),
+            "wires_least": over_wires(thread, wire.value, band.minimum, "over the wires, at least"),
+            "wire": wire,
+        },
         tool=work.job.fits or "mating nut",
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
-        notes=("No nut? Measure over three wires: the figure is for the basic pitch diameter.",),
+        notes=(f"No nut? Measure over three wires: class {band.class_name} lies between the two figures.",),
         measure="verdict",
     )

@@ -122,7 +122,7 @@ def turn_shank(work: Work) -> Operation | None:
 def _blank_target(work: Work) -> Target:
     """On size for a die: a little over, or under as long as the class allows."""
     aim, pitch = work.blank_mm, work.job.part.thread.pitch_mm
-    smallest = convert(work.limits.minimum, work.job.part.thread.unit, "mm")
+    smallest = convert(work.limits.major.minimum, work.job.part.thread.unit, "mm")
     low = max(aim - BLANK_UNDER * pitch, min(smallest, aim - 0.01))
     return Target(low, aim, aim + BLANK_OVER * pitch)
 

@@ -8,7 +8,8 @@ from lathework.figures import Figure
 from lathework.part import Job
 from lathework.rules.blank import BlankChoice, blank_choices
 from lathework.rules.relief import Groove, chamfer_diameter, groove
-from lathework.threads.limits import MajorLimits, major_limits
+from lathework.threads.limits import external_limits
+from lathework.threads.limits.bands import ExternalLimits
 from lathework.units import LengthUnit, convert
 
 HOLD_CLEARANCE_MM = 6.0
@@ -22,7 +23,7 @@ class Work:
     job: Job
     blanks: tuple[BlankChoice, ...]
     blank: BlankChoice
-    limits: MajorLimits
+    limits: ExternalLimits
     groove: Groove | None
     chamfer: Figure
 
@@ -62,13 +63,16 @@ class Work:
 def work_out(job: Job) -> Work:
     """Derive what the operations share."""
     thread = job.part.thread
-    blanks = blank_choices(thread, job.method.blank_fraction)
+    limits = external_limits(thread, job.part.class_name)
+    if limits is None:
+        raise TypeError(f"{thread.designation} has no parallel external thread to plan")
+    blanks = blank_choices(thread, limits.major, job.method.blank_fraction)
     blade = convert(job.setup.groove_blade.mm, "mm", thread.unit)
     return Work(
         job=job,
         blanks=blanks,
         blank=next(b for b in blanks if b.school == job.method.blank_school),
-        limits=major_limits(thread),
+        limits=limits,
         groove=groove(thread, blade) if job.method.finish == "groove" else None,
         chamfer=chamfer_diameter(thread),
     )

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from typing import Literal, get_args
 
 from lathework.figures import PRACTICE, Answer, Figure, Given
-from lathework.threads.limits import MajorLimits, major_limits
+from lathework.threads.limits.bands import Band
 from lathework.threads.thread import Thread
 from lathework.units import round_half_up
 
@@ -55,7 +55,7 @@ def crest_percent(thread: Thread, diameter: float) -> Figure:
     )
 
 
-def class_verdict(limits: MajorLimits, diameter: float) -> tuple[bool, str]:
+def class_verdict(limits: Band, diameter: float) -> tuple[bool, str]:
     """Whether a crest of `diameter` (the limits' unit) is within the class, and the sentence that says so."""
     if diameter > limits.maximum:
         return False, f"Above the largest crest of class {limits.class_name}: a tight nut may bind."
@@ -64,7 +64,7 @@ def class_verdict(limits: MajorLimits, diameter: float) -> tuple[bool, str]:
     return True, f"The crest is within class {limits.class_name}."
 
 
-def _diameter(thread: Thread, school: School, fraction: float, limits: MajorLimits) -> Figure:
+def _diameter(thread: Thread, school: School, fraction: float, limits: Band) -> Figure:
     unit, places = thread.unit, 4 if thread.unit == "in" else 3
     major = Given("nominal major", thread.major, unit)
     if school == "nominal":
@@ -88,13 +88,15 @@ def _diameter(thread: Thread, school: School, fraction: float, limits: MajorLimi
     )
 
 
-def blank_choices(thread: Thread, fraction: float = DEFAULT_FRACTION) -> tuple[BlankChoice, ...]:
+def blank_choices(thread: Thread, limits: Band | None, fraction: float = DEFAULT_FRACTION) -> tuple[BlankChoice, ...]:
     """The three schools compared, each figure naming the others' answers.
 
+    `limits` are those of the external major of the class wanted; None (a taper or internal thread) gives no blank.
     `fraction` is the share of the pitch that the second school goes under nominal (0 to 0.3). Diameters are in
-    the thread's unit, to its standard's printed digits. Source: practice; class limits by `major_limits`.
+    the thread's unit, to its standard's printed digits. Source: practice; the class by its standard.
     """
-    limits = major_limits(thread)
+    if limits is None:
+        return ()
     plain = {school: _diameter(thread, school, fraction, limits) for school in SCHOOLS}
     choices = []
     for school, figure in plain.items():

@@ -44,14 +44,14 @@ def best_wire(thread: Thread) -> Figure:
     )
 
 
-def over_wires(thread: Thread, wire: float, pitch_diameter: float) -> Figure:
-    """Measurement over three wires of diameter `wire` at `pitch_diameter`, all in the thread's unit.
+def over_wires(thread: Thread, wire: float, pitch_diameter: float, name: str = "over the wires") -> Figure:
+    """Measurement over three wires of diameter `wire` at `pitch_diameter`, all in the thread's unit; called `name`.
 
     M = d2 + W (1 + 1/sin(a/2)) - (P/2) cot(a/2).
     """
     half = math.radians(thread.form.angle_deg / 2)
     return Figure(
-        "over the wires",
+        name,
         pitch_diameter + wire * (1 + 1 / math.sin(half)) - thread.pitch / 2 / math.tan(half),
         thread.unit,
         "pitch diameter + wire × (1 + 1 ÷ sin(a/2)) − pitch/2 × cot(a/2)",

@@ -8,7 +8,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from lathework.errors import InputError
-from lathework.threads.designation import read_designation
+from lathework.threads.designation import read_called, read_designation
 from lathework.threads.series import library
 
 READ = (
@@ -53,6 +53,19 @@ READ = (
     ("1/4-40 me", "1/4-40 ME"),
     ("1/4x32 model engineer", "1/4-32 ME"),
     ("0.51-20 uns", "0.51-20 UNS"),
+    ("1-1/8-8 un", "1-1/8-8 UN"),
+    ("1-1/8-8", "1-1/8-8 UN"),
+    ("1/4-20 lh", "1/4-20 UNC LH"),
+    ("M8x1-6g LH", "M8x1 LH"),
+    ("m16xph3p1.5", "M16x1.5 2-start"),
+    ("3/8-16 2 start left", "3/8-16 UNC 2-start LH"),
+    ("1/4 npt", "1/4-18 NPT"),
+    ("1/2-14 NPSM", "1/2-14 NPSM"),
+    ("r 1/2", "R1/2"),
+    ("Rp 3/4", "Rp3/4"),
+    ("1/2 bspt", "R1/2"),
+    ("M70x6", "M70x6"),
+    ("1/4-26 brass", "1/4-26 Brass"),
 )
 #: Text, code, choices that must be offered.
 ASKED = (
@@ -67,11 +80,12 @@ ASKED = (
     ("M8.3", "unknown-size", ("M8",)),
     ("M10 fine", "ambiguous", ("M10x1.25", "M10x1", "M10x0.75")),
     ("17 BA", "unknown-size", ("16 BA",)),
-    ("1/4-20 lh", "left-hand", ("1/4-20",)),
-    ("1/4 npt", "taper-pipe", ()),
-    ("r 1/2", "taper-pipe", ()),
-    ("M8-4h", "class-not-covered", ("M8",)),
-    ("3/8-16 UNC-3A", "class-not-covered", ("3/8-16 UNC",)),
+    ("1/4 nptf", "taper-pipe", ()),
+    ("9 npt", "unknown-size", ("1/2-14 NPT",)),
+    ("r 9", "unknown-size", ("R1/2",)),
+    ("1/8-27", "ambiguous", ("1/8-27 NPT", "1/8-27 UNS")),
+    ("M16xPh4P1.5", "unreadable", ()),
+    ("M8 12 start", "unreadable", ()),
     ("1/0-20", "divided-by-zero", ()),
     ("", "empty", ()),
     ("bolt", "unreadable", ()),
@@ -107,6 +121,20 @@ class Designation(unittest.TestCase):
                 with self.subTest(text=text, choice=choice):
                     self.assertTrue(read_designation(choice).designation)
 
+    def test_a_class_said_with_the_thread_is_kept(self) -> None:
+        for text, name in (
+            ("3/8-16 UNC-2A", "2A"),
+            ("3/8-16 unc 3b", "3B"),
+            ("M10x1.25-5g6g", "5g6g"),
+            ("M8 6H", "6H"),
+            ("G1/2A", "A"),
+            ("1/2 BSW close", "close"),
+            ("M8-6g LH", "6g"),
+            ("2 BA", ""),
+        ):
+            with self.subTest(text):
+                self.assertEqual(read_called(text).class_name, name)
+
     def test_every_thread_reads_back_from_its_own_designation(self) -> None:
         for thread in library():
             with self.subTest(thread.designation):
@@ -126,6 +154,7 @@ class Designation(unittest.TestCase):
         except InputError as error:
             self.assertEqual(error.field, "designation")
         else:
+            self.assertEqual(read_designation(thread.designation), thread)
             self.assertLess(thread.minor, thread.pitch_diameter)
             self.assertLess(thread.pitch_diameter, thread.major)
 

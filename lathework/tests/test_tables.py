@@ -28,7 +28,14 @@ KEYED_TWICE = (
     ("ba", {"number": "16"}, "major", "0.79"),
     ("drills", {"name": "#80"}, "diameter", "0.0135"),
     ("drills", {"name": "Z"}, "diameter", "0.4130"),
-    ("metric_major_tolerance", {"pitch": "1.5"}, "td_6", "236"),
+    ("metric_crest_tolerances", {"pitch": "1.5"}, "external_6", "236"),
+    ("metric_crest_tolerances", {"pitch": "6"}, "internal_6", "800"),
+    ("metric_pitch_tolerances", {"over": "5.6", "pitch": "1.5"}, "internal_6", "180"),
+    ("metric_pitch_tolerances", {"over": "22.4", "pitch": "3"}, "external_6", "200"),
+    ("metric_deviations", {"pitch": "1"}, "g", "26"),
+    ("metric_deviations", {"pitch": "3"}, "e", "85"),
+    ("bsp_taper", {"size": "3/4"}, "gauge_length", "9.5"),
+    ("npt", {"size": "1/2"}, "gauge_length", "0.320"),
 )
 
 
@@ -59,7 +66,7 @@ class EveryRow(unittest.TestCase):
             with self.subTest(family=family, series=series):
                 if family == "ba":
                     majors.reverse()
-                if family != "model-engineer":
+                if family != "model-engineer" and series != "UN":
                     self.assertEqual(majors, sorted(majors))
         names = [t.designation for t in library()]
         self.assertEqual(len(names), len(set(names)))

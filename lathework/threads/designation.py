@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Callable, Iterable
+from dataclasses import dataclass, replace
 from decimal import Decimal
 from fractions import Fraction
 from functools import cache, lru_cache
@@ -16,12 +17,13 @@ HOW = "Write a thread like 3/8-16, M8x1, 1/4 BSW, G3/8 or 2 BA."
 _LONGEST_TEXT = 40
 _INCH_SERIES = {
     "unc": "UNC", "nc": "UNC", "unf": "UNF", "nf": "UNF", "unef": "UNEF", "nef": "UNEF",
-    "uns": "UNS", "un": "unified", "unified": "unified",
+    "uns": "UNS", "un": "unified", "unr": "unified", "unified": "unified",
+    "unrc": "UNC", "unrf": "UNF", "unref": "UNEF", "brass": "Brass",
     "bsw": "BSW", "bsf": "BSF", "whitworth": "whitworth", "whit": "whitworth", "ww": "whitworth",
     "me": "ME", "model engineer": "ME",
     "bsp": "G", "bspp": "G", "g": "G",
 }  # fmt: skip
-_SEVERAL = {"whitworth": ("BSW", "BSF"), "unified": ("UNC", "UNF", "UNEF")}
+_SEVERAL = {"whitworth": ("BSW", "BSF"), "unified": ("UNC", "UNF", "UNEF", "UN")}
 _WORDS = "|".join(sorted(_INCH_SERIES, key=len, reverse=True))
 _SIZE = r"(?:#|no\.?\s*)?\d{1,3}(?:[\s-]\d{1,2}/\d{1,3}|/\d{1,3})?|\d{0,2}\.\d{1,5}"
 _INCH = re.compile(
@@ -36,9 +38,20 @@ _METRIC = re.compile(
     r"\s*(?P<word>coarse|fine|special)?$",
     re.ASCII,
 )
-_TAPER = re.compile(r"^(?:r|rc|rp)\s*\d|bspt|npt|nps")
-_SUFFIX = re.compile(r"[\s-](?P<suffix>lh|left|left hand|[123][ab]|\d[egfh]\d?[egfh]?)$")
-_DEFAULT_CLASS = {"unified": "2a", "metric": "6g"}
+_SEALING = re.compile(rf"^(?P<series>rc|rp|r)\s*(?P<size>{_SIZE})$|^(?P<bspt>{_SIZE})\s*bspt$", re.ASCII)
+_AMERICAN = re.compile(
+    rf"^(?P<size>{_SIZE})(?:\s*[-x]\s*(?P<tpi>\d{{1,2}}(?:\.\d)?)|\s)?\s*(?P<series>npt|npsm)$", re.ASCII
+)
+_DRYSEAL = re.compile(r"\b(?:nptf|npsf|npsl|npsc|nps)$")
+_HAND = re.compile(r"[\s-]+(?:lh|left|left[\s-]hand)$", re.IGNORECASE)
+_STARTS = re.compile(r"[\s-]+(?P<starts>\d{1,2})[\s-]*starts?$", re.IGNORECASE)
+_LEAD = re.compile(r"x\s*ph\s*(?P<lead>\d{1,3}(?:\.\d{1,4})?)\s*p\s*(?P<pitch>\d{1,3}(?:\.\d{1,4})?)", re.IGNORECASE)
+_CLASS = re.compile(
+    r"[\s-]+(?P<class>[123][abAB]|\d[efghGH](?:\d[efghGH])?|close|medium|free|normal)$"
+    r"|(?<=\d)[\s-]*(?P<pipe>[ABab])$"
+)
+_MOST_STARTS = 8
+_PIPES = ("G", "NPT")
 _SMALLEST, _LARGEST = Decimal("0.02"), Decimal(12)
 """Inches, for a special unified or Whitworth size."""
 _FEWEST_TURNS = 2
@@ -46,7 +59,7 @@ _FEWEST_TURNS = 2
 
 
 def _tidy(text: str) -> str:
-    out = text.strip().lower().replace("×", "x").replace("”", "").replace("″", "").replace('"', "")
+    out = text.strip().replace("×", "x").replace("”", "").replace("″", "").replace('"', "")
     return re.sub(r"\s+", " ", out.replace(",", ".").replace("–", "-"))
 
 
@@ -59,9 +72,12 @@ def _by_size() -> dict[Decimal, list[Thread]]:
     """Threads by the number their size is written with: inches as printed, metric and BA left out."""
     out: dict[Decimal, list[Thread]] = {}
     for thread in library():
-        if thread.family == "bsp":
-            out.setdefault(_fraction(thread.designation[1:]), []).append(thread)
-        elif thread.unit == "in":
+        if thread.series in _PIPES:
+            size = (
+                thread.designation.removeprefix("G") if thread.series == "G" else thread.designation.rsplit("-", 1)[0]
+            )
+            out.setdefault(_fraction(size), []).append(thread)
+        elif thread.unit == "in" and thread.family != "npt":
             out.setdefault(Decimal(repr(thread.major)), []).append(thread)
     return out
 
@@ -81,7 +97,7 @@ def _fraction(size: str) -> Decimal:
 def _is_listed(inches: Decimal, series: str | None, tpi: Decimal | None) -> bool:
     wanted = _SEVERAL.get(series or "", (series,))
     return any(
-        (series is None or t.series in wanted) and (tpi is None or t.tpi == float(tpi)) and t.family != "bsp"
+        (series is None or t.series in wanted) and (tpi is None or t.tpi == float(tpi)) and t.series not in _PIPES
         for t in _by_size().get(inches, [])
     )
 
@@ -169,9 +185,10 @@ def _unnamed(text: str, label: str, tpi: Decimal | None, at_size: list[Thread]) 
     # 1/8-40 is BSW written as a fraction; only "#5-40" or a decimal names the number size of that diameter.
     own = f"{label}-"
     unified = [t for t in found if t.family == "unified" and (t.designation.startswith(own) or "." in label)]
-    if unified:
+    # The constant-pitch series is rare: where another family has the same size and count, ask.
+    if unified and (unified[0].series != "UN" or all(t.family == "unified" for t in found)):
         return unified[0]
-    if found and found[0].family == "bsp":
+    if found and all(t.series in _PIPES for t in found):
         raise _fail(
             "ambiguous", f"{label} with {trim(tpi)} to the inch is the pipe thread. {found[0].notes[0]}",
             [*(t.designation for t in found), *_specials(label, tpi)],
@@ -189,7 +206,7 @@ def _inch(text: str, match: re.Match[str]) -> Thread:
         raise _fail("unknown-size", f"“{text}” has no size. {HOW}")
     if series == "UNS" or match["special"]:
         return _special(label, inches, tpi, series or "unified")
-    at_size = [t for t in _by_size().get(inches, []) if tpi is None or t.family != "bsp" or t.tpi == float(tpi)]
+    at_size = [t for t in _by_size().get(inches, []) if tpi is None or t.series not in _PIPES or t.tpi == float(tpi)]
     if series is None:
         return _unnamed(text, label, tpi, at_size)
     return _named_series(text, label, tpi, series, at_size)
@@ -235,58 +252,120 @@ def _named(name: str, what: str, family: str) -> Thread:
     raise _fail("unknown-size", f"There is no {what}.", [t.designation for t in library() if t.family == family])
 
 
-def _without_suffix(text: str) -> tuple[str, str | None]:
-    match = _SUFFIX.search(text)
-    if match is None:
-        return text, None
-    if match["suffix"].startswith("l"):
+def _pipe(text: str) -> Thread | None:
+    """A pipe thread, or None when the text names none."""
+    if match := _SEALING.match(text):
+        series = (match["series"] or "r").capitalize()
+        name = f"{series}{(match['size'] or match['bspt']).replace(' ', '-')}"
+        return _named(name, name, "bsp")
+    if match := _AMERICAN.match(text):
+        size, series = match["size"].replace(" ", "-"), match["series"].upper()
+        for thread in library():
+            if thread.series == series and thread.designation.rsplit("-", 1)[0] == size:
+                if match["tpi"] and float(match["tpi"]) != thread.tpi:
+                    break
+                return thread
         raise _fail(
-            "left-hand", "Left-hand threads are not covered: these steps and dies are right-hand.",
-            [text[: match.start()].strip()],
-        )  # fmt: skip
-    return text[: match.start()].strip(" -"), match["suffix"]
+            "unknown-size", f"There is no such {series}.", [t.designation for t in library() if t.series == series]
+        )
+    if match := _PIPE.match(text):
+        return _named(f"G{match['size'].replace(' ', '-')}", f"G{match['size']}", "bsp")
+    return None
 
 
 def _read(text: str) -> Thread:
-    if _TAPER.search(text):
-        raise _fail(
-            "taper-pipe",
-            f"“{text}” is a taper or American pipe thread: not a parallel thread, and not covered by this table.",
-        )
+    if _DRYSEAL.search(text):
+        raise _fail("taper-pipe", f"“{text}” is an American pipe thread that is not covered; NPT and NPSM are.")
     if match := _BA.match(text):
         number = int(match["number"] or match["after"])
         return _named(f"{number} BA", f"{number} BA: the series runs 0 to 16", "ba")
     if match := _METRIC.match(text):
         return _metric(match)
-    if match := _PIPE.match(text):
-        return _named(f"G{match['size'].replace(' ', '-')}", f"G{match['size']}", "bsp")
+    if (pipe := _pipe(text)) is not None:
+        return pipe
     if match := _INCH.match(text):
         return _inch(text, match)
     raise _fail("unreadable", f"“{text}” is not a thread designation. {HOW}")
 
 
+@dataclass(frozen=True, slots=True)
+class Called:
+    """What a text calls for: the thread, and its class ("" when none is said)."""
+
+    thread: Thread
+    class_name: str = ""
+
+
+def _starts(text: str) -> tuple[str, int]:
+    """The text without its word on starts, and how many there are."""
+    if match := _LEAD.search(text):
+        lead, pitch = Decimal(match["lead"]), Decimal(match["pitch"])
+        if not pitch or lead % pitch or not 0 < lead / pitch <= _MOST_STARTS:
+            raise _fail("unreadable", f"A lead of {trim(lead)} is no whole number of pitches of {trim(pitch)}.")
+        return text[: match.start()] + f"x{match['pitch']}" + text[match.end() :], int(lead / pitch)
+    if match := _STARTS.search(text):
+        starts = int(match["starts"])
+        if not 0 < starts <= _MOST_STARTS:
+            raise _fail("unreadable", f"A thread has 1 to {_MOST_STARTS} starts.")
+        return text[: match.start()], starts
+    return text, 1
+
+
+def _with_hand_and_starts(thread: Thread, *, left: bool, starts: int) -> Thread:
+    if not left and starts == 1:
+        return thread
+    name, notes = thread.designation, thread.notes
+    if starts > 1:
+        name += f" {starts}-start"
+        notes += (f"{starts} starts: one turn advances {trim(thread.pitch * starts)} {thread.unit}.",)
+    if left:
+        name += " LH"
+        notes += ("Left-hand: tightens anticlockwise, and wants left-hand dies and taps.",)
+    return replace(thread, designation=name, notes=notes, hand="left" if left else "right", starts=starts)
+
+
+def _class_said(match: re.Match[str] | None) -> str:
+    if match is None:
+        return ""
+    said = match["class"] or match["pipe"]
+    return said.upper() if said[-1] in "abAB" else said
+
+
 @lru_cache(maxsize=4096)
+def read_called(text: str) -> Called:
+    """Read a designation with what may stand behind it: class, hand, starts. Raises as `read_designation`.
+
+    >>> read_called("M8x1-6g LH").thread.designation, read_called("M8x1-6g LH").class_name
+    ('M8x1 LH', '6g')
+    """
+    if len(text) > _LONGEST_TEXT:
+        raise _fail("unreadable", f"That is too long for a thread. {HOW}")
+    rest = _tidy(text)
+    if not rest:
+        raise _fail("empty", "No thread is entered.")
+    rest, starts = _starts(rest)
+    bare = _HAND.sub("", rest)
+    left = bare != rest
+    bare, again = _starts(bare)
+    match = _CLASS.search(bare) if not re.search(r"^\s*[a-z]*\s*\d+\s*ba$", bare, re.IGNORECASE) else None
+    if match is not None and match["pipe"] and not bare.lower().startswith("g"):
+        match = None
+    bare = bare if match is None else bare[: match.start()]
+    if not left:
+        shorter = _HAND.sub("", bare)
+        left, bare = shorter != bare, shorter
+    thread = _with_hand_and_starts(_read(bare.strip(" -").lower()), left=left, starts=max(starts, again))
+    return Called(thread, _class_said(match))
+
+
 def read_designation(text: str) -> Thread:
-    """Read a designation and return the one thread it can mean.
+    """Read a designation and return the one thread it can mean, without its class.
 
     Raises InputError on field "designation": "empty", "unreadable", "incomplete", "ambiguous",
-    "unknown-size", "count-mismatch", "non-standard-pitch", "class-not-covered", "left-hand",
-    "taper-pipe", "divided-by-zero"; its `choices` can be typed instead.
+    "unknown-size", "count-mismatch", "non-standard-pitch", "taper-pipe", "divided-by-zero"; its `choices` can be
+    typed instead.
 
     >>> read_designation("3/8 x 16 unc").designation, read_designation("m8x1").pitch
     ('3/8-16 UNC', 1.0)
     """
-    if len(text) > _LONGEST_TEXT:
-        raise _fail("unreadable", f"That is too long for a thread. {HOW}")
-    tidy = _tidy(text)
-    if not tidy:
-        raise _fail("empty", "No thread is entered.")
-    bare, suffix = _without_suffix(tidy)
-    thread = _read(bare)
-    if suffix is not None and suffix != _DEFAULT_CLASS.get(thread.family):
-        raise _fail(
-            "class-not-covered",
-            f"Class {suffix.upper()} is not covered for {thread.designation}.",
-            [thread.designation],
-        )
-    return thread
+    return read_called(text).thread

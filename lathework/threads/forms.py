@@ -85,3 +85,10 @@ BA_FORM = Form(
     Decimal("1.2"),
     Source("standard", "BS 93:1951, basic form"),
 )
+AMERICAN_PIPE = Form(
+    "American pipe, 60 degree, 1 in 16",
+    60,
+    Decimal("0.8"),
+    Decimal("1.6"),
+    Source("standard", "ASME B1.20.1, basic form"),
+)

@@ -3,16 +3,21 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
+from dataclasses import replace
 from decimal import Decimal
 from functools import cache
 
 from lathework.figures import PRACTICE, Source
 from lathework.tables.loader import Row, Table, load
-from lathework.threads.forms import BA_FORM, METRIC, UNIFIED, WHITWORTH, Form
+from lathework.threads.forms import AMERICAN_PIPE, BA_FORM, METRIC, UNIFIED, WHITWORTH, Form
 from lathework.threads.thread import Family, Thread
-from lathework.units import LengthUnit
+from lathework.units import LengthUnit, round_half_up
 
-PIPE_NOTE = "A pipe size is no diameter: G{size} measures {major:.3f} mm across the crests."
+PIPE_NOTE = "A pipe size is no diameter: {name} measures {major:.3f} mm across the crests."
+TAPER = 1 / 16
+"""Taper of sealing pipe threads, on the diameter."""
+SEALING_NOTE = "A taper pipe thread, 1 in 16: the diameters are those of the gauge plane, {length}."
+AMERICAN_NOTE = "Not BSP: 60 degree flanks, and at most sizes another count. The two do not seal together."
 _PLACES: dict[LengthUnit, int] = {"in": 4, "mm": 3}
 
 
@@ -93,7 +98,7 @@ def _metric_row(row: Row, table: Table) -> Thread:
 
 def _tabulated(row: Row, table: Table, *, designation: str, family: Family, series: str, form: Form) -> Thread:
     tpi = row.number("tpi") if family == "bsp" else None
-    note = PIPE_NOTE.format(size=row.text("size"), major=row.number("major")) if family == "bsp" else ""
+    note = PIPE_NOTE.format(name=designation, major=row.number("major")) if family == "bsp" else ""
     return Thread(
         designation=designation,
         family=family,
@@ -111,6 +116,41 @@ def _tabulated(row: Row, table: Table, *, designation: str, family: Family, seri
     )
 
 
+def _sealing(row: Row, table: Table) -> Iterable[Thread]:
+    """R, Rc and Rp of one size: taper outside, taper inside, parallel inside."""
+    size = row.text("size")
+    for series in ("R", "Rc", "Rp"):
+        thread = _tabulated(row, table, designation=f"{series}{size}", family="bsp", series=series, form=WHITWORTH)
+        length = f"{row.number('gauge_length')} mm from the small end" if series == "R" else "at the mouth of the hole"
+        notes = thread.notes if series == "Rp" else (*thread.notes, SEALING_NOTE.format(length=length))
+        yield replace(thread, taper=0.0 if series == "Rp" else TAPER, notes=notes)
+
+
+def _american(row: Row, table: Table) -> Iterable[Thread]:
+    """NPT and NPSM of one size; diameters in the gauge plane."""
+    size, tpi, across = row.text("size"), row.number("tpi"), row.number("pitch_diameter")
+    depth = AMERICAN_PIPE.pitch_depth / tpi
+    for series in ("NPT", "NPSM"):
+        taper = series == "NPT"
+        length = f"{row.number('gauge_length')} in from the small end"
+        yield Thread(
+            designation=f"{size}-{trim(tpi)} {series}",
+            family="npt",
+            series=series,
+            form=AMERICAN_PIPE,
+            unit="in",
+            major=round_half_up(across + depth, 5),
+            pitch=float(1 / tpi),
+            pitch_diameter=float(across),
+            minor=round_half_up(across - depth, 5),
+            source=table.source,
+            tpi=float(tpi),
+            tabulated=True,
+            notes=(AMERICAN_NOTE, *((SEALING_NOTE.format(length=length),) if taper else ())),
+            taper=TAPER if taper else 0.0,
+        )
+
+
 def _inch(name: str, family: Family, form: Form) -> Iterable[Thread]:
     table = load(name)
     return (_inch_row(row, table, family, form) for row in table.rows)
@@ -120,6 +160,7 @@ def _inch(name: str, family: Family, form: Form) -> Iterable[Thread]:
 def library() -> tuple[Thread, ...]:
     """Every thread of the tables, in the order of the tables."""
     metric, pipes, ba = load("metric"), load("bsp_parallel"), load("ba")
+    sealing, american = load("bsp_taper"), load("npt")
     return (
         *_inch("unified", "unified", UNIFIED),
         *(_metric_row(row, metric) for row in metric.rows),
@@ -133,6 +174,8 @@ def library() -> tuple[Thread, ...]:
             _tabulated(row, ba, designation=f"{row.text('number')} BA", family="ba", series="BA", form=BA_FORM)
             for row in ba.rows
         ),
+        *(thread for row in sealing.rows for thread in _sealing(row, sealing)),
+        *(thread for row in american.rows for thread in _american(row, american)),
     )
 
 

@@ -9,16 +9,18 @@ from lathework.figures import Source
 from lathework.threads.forms import Form
 from lathework.units import LengthUnit, convert
 
-Family = Literal["unified", "metric", "whitworth", "model-engineer", "bsp", "ba"]
+Family = Literal["unified", "metric", "whitworth", "model-engineer", "bsp", "ba", "npt"]
+Hand = Literal["right", "left"]
 
 
 @dataclass(frozen=True, slots=True)
 class Thread:
-    """A parallel, single-start, right-hand thread; lengths are in `unit`, that of its standard.
+    """A thread; lengths are in `unit`, that of its standard.
 
     `tpi` is None where the standard gives a pitch; `special` marks a size that no series lists; `tabulated` one whose
-    diameters the standard prints instead of deriving; `notes` are sentences for the person (a look-alike, a nominal
-    size that is no diameter).
+    diameters the standard prints instead of deriving; `taper` is that on the diameter (1/16 for sealing pipe threads,
+    whose diameters are those of the gauge plane); `notes` are sentences for the person (a look-alike, a nominal size
+    that is no diameter).
     """
 
     designation: str
@@ -35,6 +37,14 @@ class Thread:
     special: bool = False
     tabulated: bool = False
     notes: tuple[str, ...] = ()
+    hand: Hand = "right"
+    starts: int = 1
+    taper: float = 0.0
+
+    @property
+    def lead(self) -> float:
+        """Advance of one turn: the pitch times the starts, in `unit`."""
+        return self.pitch * self.starts
 
     @property
     def pitch_mm(self) -> float:

@@ -11,22 +11,22 @@ from lathework.threads.series import library
 from launcher.tests.case import CommandCase
 
 LENGTH = {"type": "number", "exclusiveMinimum": 0}
+PAIR = {"type": "array", "items": LENGTH, "minItems": 2, "maxItems": 2}
 SIZE = Draft202012Validator(
     {
         "type": "object",
         "required": [
             *("designation", "family", "series", "angle_deg", "unit", "tpi", "pitch", "basic"),
-            *("blank", "tapping_drills", "groove", "wires"),
+            *("blank", "tapping_drills", "groove", "wires", "external", "internal", "stress_area"),
         ],
         "properties": {
-            "family": {"enum": ["unified", "metric", "whitworth", "model-engineer", "bsp", "ba"]},
+            "family": {"enum": ["unified", "metric", "whitworth", "model-engineer", "bsp", "ba", "npt"]},
             "unit": {"enum": ["in", "mm"]},
             "angle_deg": {"enum": [47.5, 55, 60]},
             "tpi": {"type": ["number", "null"]},
             "pitch": LENGTH,
             "basic": {"required": ["major", "pitch_diameter", "minor"], "additionalProperties": LENGTH},
             "blank": {
-                "minItems": 3,
                 "maxItems": 3,
                 "items": {
                     "required": ["school", "diameter"],
@@ -36,8 +36,19 @@ SIZE = Draft202012Validator(
             "tapping_drills": {
                 "items": {"required": ["name", "diameter", "percent", "convention"], "properties": {"diameter": LENGTH}}
             },
-            "groove": {"required": ["diameter", "width"], "additionalProperties": LENGTH},
-            "wires": {"required": ["best"], "properties": {"best": LENGTH}},
+            "groove": {"type": ["object", "null"], "required": ["diameter", "width"], "additionalProperties": LENGTH},
+            "wires": {"required": ["best", "over_wires"], "properties": {"best": LENGTH}},
+            "external": {
+                "type": ["object", "null"],
+                "required": ["class", "major", "pitch_diameter", "minor_max"],
+                "properties": {"major": PAIR, "pitch_diameter": PAIR, "minor_max": LENGTH},
+            },
+            "internal": {
+                "type": ["object", "null"],
+                "required": ["class", "minor", "pitch_diameter", "major_min"],
+                "properties": {"minor": PAIR, "pitch_diameter": PAIR, "major_min": LENGTH},
+            },
+            "stress_area": {"type": ["number", "null"]},
         },
     }
 )
@@ -59,6 +70,20 @@ class Size(CommandCase):
         inch, metric = (json.loads(line) for line in out.splitlines())
         self.assertEqual((inch["unit"], inch["basic"]["pitch_diameter"]), ("in", 0.3344))
         self.assertEqual((metric["unit"], metric["basic"]["pitch_diameter"]), ("mm", 7.188))
+
+    def test_classes_and_engagement(self) -> None:
+        """ASME B1.1: 1-8 UNC class 1A pitch diameter 0.9067 to 0.9168, class 3B to 0.9254 in."""
+        status, out, _ = self.run_command("size", "--json", "1-8", "--class", "1A", "--internal-class", "3B")
+        told = json.loads(out)
+        self.assertEqual(status, 0)
+        self.assertEqual(told["external"]["pitch_diameter"], [0.9067, 0.9168])
+        self.assertEqual(told["internal"]["pitch_diameter"], [0.9188, 0.9254])
+        _, longer, _ = self.run_command("size", "--json", "1-8", "--engagement", "2")
+        self.assertLess(json.loads(longer)["external"]["pitch_diameter"][0], 0.9100)
+        for wrong in (("--class", "9A"), ("--internal-class", "6H"), ("--engagement", "far"), ("--engagement", "0")):
+            status, out, _ = self.run_command("size", "--json", "1-8", *wrong)
+            self.assertEqual(status, 1, wrong)
+            self.assertIn("error", json.loads(out))
 
     def test_what_cannot_be_read_is_told_and_the_rest_answered(self) -> None:
         status, out, _ = self.run_command("size", "--json", "7/16 whitworth", "bolt", "M8")

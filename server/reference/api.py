@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Literal
 
 from django.http import HttpRequest, HttpResponse
-from ninja import Query, Router, Schema
+from ninja import Field, Query, Router, Schema
 
 from lathework.part import DRIVES, EDGES, FINISHES, PART_KINDS
 from lathework.present import size_shown
@@ -60,9 +60,38 @@ class ChamferOut(Schema):
 
 
 class WiresOut(Schema):
-    """Best wires."""
+    """Best wires, and the measurement over them at the limits of the external pitch diameter."""
 
     best: float
+    over_wires: list[float] | None
+
+
+class ExternalOut(Schema):
+    """Limits of the external thread: least and greatest of each diameter."""
+
+    class_name: str = Field(alias="class")
+    major: list[float]
+    pitch_diameter: list[float]
+    minor_max: float
+    notes: list[str]
+
+
+class InternalOut(Schema):
+    """Limits of the internal thread: least and greatest of each diameter."""
+
+    class_name: str = Field(alias="class")
+    minor: list[float]
+    pitch_diameter: list[float]
+    major_min: float
+    notes: list[str]
+
+
+class TaperOut(Schema):
+    """Lengths of a taper pipe thread."""
+
+    gauge_length: float
+    gauge_tolerance: float | None
+    useful_length: float
 
 
 class SchoolFigure(Schema):
@@ -79,7 +108,7 @@ class SizeFigures(Schema):
     basic: list[FigureOut]
     blank: list[SchoolFigure]
     groove: list[FigureOut]
-    chamfer: FigureOut
+    chamfer: FigureOut | None
     wire: FigureOut
 
 
@@ -88,12 +117,13 @@ class SizeOut(ThreadOut):
 
     blank: list[BlankNumbers]
     tapping_drills: list[DrillOut]
-    groove: GrooveOut
-    chamfer: ChamferOut
+    groove: GrooveOut | None
+    chamfer: ChamferOut | None
     wires: WiresOut
-    stress_area: float
-    external: dict[str, float] | None
-    internal: dict[str, float] | None
+    stress_area: float | None
+    external: ExternalOut | None
+    internal: InternalOut | None
+    taper_lengths: TaperOut | None
     figures: SizeFigures
 
 

@@ -2,9 +2,40 @@
 
 from __future__ import annotations
 
-from lathework.threads.limits import major_limits
+from lathework.threads.designation import read_designation
+from lathework.threads.taper import taper_lengths
 from tests.validation.published import PublishedCase
 from tests.validation.reference import reference_rows
+
+#: ISO 7-1: size, gauge length, useful thread for the basic gauge length (millimetres).
+SEALING = (
+    ("1/16", "4.0", "6.5"),
+    ("1/8", "4.0", "6.5"),
+    ("1/4", "6.0", "9.7"),
+    ("3/8", "6.4", "10.1"),
+    ("1/2", "8.2", "13.2"),
+    ("3/4", "9.5", "14.5"),
+    ("1", "10.4", "16.8"),
+    ("1-1/4", "12.7", "19.1"),
+    ("1-1/2", "12.7", "19.1"),
+    ("2", "15.9", "23.4"),
+    ("2-1/2", "17.5", "26.7"),
+    ("3", "20.6", "29.8"),
+    ("4", "25.4", "35.8"),
+    ("5", "28.6", "40.1"),
+    ("6", "28.6", "40.1"),
+)
+#: ASME B1.20.1: size, threads per inch, outside diameter of the pipe, E1, L1 (inches).
+AMERICAN = (
+    ("1/8", 27, 0.405, "0.37360", "0.1615"),
+    ("1/4", 18, 0.540, "0.49163", "0.2278"),
+    ("3/8", 18, 0.675, "0.62701", "0.240"),
+    ("1/2", 14, 0.840, "0.77843", "0.320"),
+    ("3/4", 14, 1.050, "0.98887", "0.339"),
+    ("1", 11.5, 1.315, "1.23863", "0.400"),
+    ("2", 11.5, 2.375, "2.29627", "0.436"),
+    ("3", 8, 3.5, "3.38850", "0.766"),
+)
 
 
 class ParallelPipe(PublishedCase):
@@ -17,5 +48,48 @@ class ParallelPipe(PublishedCase):
                 name, (row["major_diameter"], row["pitch_diameter"], row["minor_diameter"]), (0.640327, 1.280654)
             )
             self.assertEqual(thread.tpi, float(row["tpi"]), name)
-            least = thread.major - float(row["external_major_tolerance"])
-            self.compare(f"{name} least crest", printed=f"{least:.3f}", by_hand=None, ours=major_limits(thread).minimum)
+            out, inside = self.external(thread, "A"), self.internal(thread)
+            for what, printed, ours in (
+                ("major tolerance", row["external_major_tolerance"], out.major.maximum - out.major.minimum),
+                ("pitch tolerance", row["pitch_tolerance"], out.pitch_diameter.maximum - out.pitch_diameter.minimum),
+                ("internal minor tolerance", row["internal_minor_tolerance"], inside.minor.maximum - thread.minor),
+            ):
+                self.compare(f"{name} {what}", printed=printed, by_hand=None, ours=ours)
+            twice = self.external(thread, "B").pitch_diameter
+            self.compare(
+                f"{name} B", printed=f"{2 * float(row['pitch_tolerance']):.3f}", by_hand=None,
+                ours=twice.maximum - twice.minimum,
+            )  # fmt: skip
+
+
+class TaperPipe(PublishedCase):
+    """ISO 7-1 lengths as recalled; ASME B1.20.1 by the standard's own formulas."""
+
+    def test_gauge_and_useful_lengths(self) -> None:
+        for size, gauge, useful in SEALING:
+            lengths = taper_lengths(read_designation(f"R{size}"))
+            assert lengths is not None
+            self.compare(f"R{size} gauge length", printed=gauge, by_hand=None, ours=lengths.gauge_length.value)
+            self.compare(f"R{size} useful", printed=useful, by_hand=None, ours=lengths.useful_length.value)
+
+    def test_tolerance_is_a_turn_and_a_quarter_of_taper(self) -> None:
+        """ISO 7-1: Rp may be off by 1 1/4 turns of the gauge (1 1/2 from 2-1/2 up), a sixteenth of that on diameter."""
+        for size, _, _ in SEALING:
+            thread = read_designation(f"Rp{size}")
+            turns = 1.5 if size in ("2-1/2", "3", "4", "5", "6") else 1.25
+            band = self.internal(thread).pitch_diameter
+            self.assertAlmostEqual((band.maximum - band.minimum) / 2, turns * thread.pitch / 16, delta=0.0006)
+
+    def test_american_pipe_by_its_formulas(self) -> None:
+        """B1.20.1: E0 = D - (0.05 D + 1.1)/n, E1 = E0 + L1/16, L2 = (0.8 D + 6.8)/n."""
+        for size, tpi, outside, printed_e1, gauge in AMERICAN:
+            thread = read_designation(f"{size} NPT")
+            lengths = taper_lengths(thread)
+            assert lengths is not None
+            small = outside - (0.05 * outside + 1.1) / tpi
+            self.compare(
+                f"{size} NPT E1", printed=printed_e1, by_hand=small + float(gauge) / 16, ours=thread.pitch_diameter
+            )
+            self.compare(f"{size} NPT L1", printed=gauge, by_hand=None, ours=lengths.gauge_length.value)
+            useful = (0.8 * outside + 6.8) / tpi
+            self.assertAlmostEqual(lengths.useful_length.value, useful, delta=0.00006)

@@ -1,11 +1,12 @@
-"""ASME B1.1: basic diameters, class 2A crest limits, stress areas. Rows recalled from the printed tables."""
+"""ASME B1.1: basic diameters, limits of size, stress areas. Rows recalled from the printed tables."""
 
 from __future__ import annotations
 
 from lathework.rules.relief import stress_area
 from lathework.threads.designation import read_designation
-from lathework.threads.limits import major_limits
-from tests.validation.published import PublishedCase
+from lathework.threads.limits import external_limits
+from lathework.threads.thread import Thread
+from tests.validation.published import PublishedCase, printed_rows
 
 #: ASME B1.1, basic dimensions of the coarse, fine and extra-fine series: designation, major, pitch, minor (inches).
 BASIC = (
@@ -69,34 +70,6 @@ BASIC = (
     ("3/4-20 UNEF", "0.7500", "0.7175", "0.6959"),
     ("1-20 UNEF", "1.0000", "0.9675", "0.9459"),
 )
-#: ASME B1.1, limits of size, class 2A external: designation, largest and smallest major (inches).
-CREST_2A = (
-    ("#4-40 UNC", "0.1112", "0.1061"),
-    ("#6-32 UNC", "0.1372", "0.1312"),
-    ("#8-32 UNC", "0.1631", "0.1571"),
-    ("#10-24 UNC", "0.1890", "0.1818"),
-    ("1/4-20 UNC", "0.2489", "0.2408"),
-    ("5/16-18 UNC", "0.3113", "0.3026"),
-    ("3/8-16 UNC", "0.3737", "0.3643"),
-    ("7/16-14 UNC", "0.4361", "0.4258"),
-    ("1/2-13 UNC", "0.4985", "0.4876"),
-    ("9/16-12 UNC", "0.5609", "0.5495"),
-    ("5/8-11 UNC", "0.6234", "0.6113"),
-    ("3/4-10 UNC", "0.7482", "0.7353"),
-    ("7/8-9 UNC", "0.8731", "0.8592"),
-    ("1-8 UNC", "0.9980", "0.9830"),
-    ("#10-32 UNF", "0.1891", "0.1831"),
-    ("1/4-28 UNF", "0.2490", "0.2425"),
-    ("5/16-24 UNF", "0.3114", "0.3042"),
-    ("3/8-24 UNF", "0.3739", "0.3667"),
-    ("7/16-20 UNF", "0.4362", "0.4281"),
-    ("1/2-20 UNF", "0.4987", "0.4906"),
-    ("9/16-18 UNF", "0.5611", "0.5524"),
-    ("5/8-18 UNF", "0.6236", "0.6149"),
-    ("3/4-16 UNF", "0.7485", "0.7391"),
-    ("7/8-14 UNF", "0.8734", "0.8631"),
-    ("1-12 UNF", "0.9982", "0.9868"),
-)
 #: Tensile stress areas, square inches, as handbooks print them.
 STRESS_AREA = (
     ("#10-32", "0.0200"),
@@ -108,21 +81,89 @@ STRESS_AREA = (
 )
 
 
+#: ASME B1.1-2003 and later, minor diameter of the rounded-root external thread, greatest (inches).
+UNR_MINOR = (
+    ("#0-80 UNF", "2A", "0.0446"),
+    ("#1-64 UNC", "2A", "0.0538"),
+    ("1/4-20 UNC", "2A", "0.1894"),
+    ("1/4-20 UNC", "3A", "0.1905"),
+)
+
+
 class Unified(PublishedCase):
     def test_basic_diameters(self) -> None:
         for designation, *printed in BASIC:
             self.compare_basic(designation, (printed[0], printed[1], printed[2]), (0.649519, 1.082532))
 
-    def test_class_2a_crests(self) -> None:
-        """By hand: max = d - 0.3 Td2, min = max - 0.06 P^(2/3)."""
-        for designation, largest, smallest in CREST_2A:
-            thread = read_designation(designation)
-            limits = major_limits(thread)
-            grade = thread.pitch ** (2 / 3)
-            tolerance = 0.0015 * (thread.major ** (1 / 3) + thread.major**0.5) + 0.015 * grade
-            top = thread.major - 0.3 * tolerance
-            self.compare(f"{designation} max", printed=largest, by_hand=top, ours=limits.maximum)
-            self.compare(f"{designation} min", printed=smallest, by_hand=top - 0.06 * grade, ours=limits.minimum)
+    def test_limits_of_size(self) -> None:
+        """Every printed limit of classes 1A to 3A and 1B to 3B; the pitch tolerance by hand beside each."""
+        rows = printed_rows("unified_limits")
+        self.assertGreaterEqual(len(rows), 50)
+        for row in rows:
+            self.external_row(read_designation(row["designation"]), row)
+            self.internal_row(read_designation(row["designation"]), row)
+
+    def tolerance(self, thread: Thread) -> float:
+        """Td2 by hand: one diameter of engagement for UNC, UNF and 1-14, nine pitches for the others."""
+        long = thread.series in ("UNC", "UNF") or thread.designation == "1-14 UNS"
+        engaged = thread.major if long else 9 * thread.pitch
+        return float(0.0015 * thread.major ** (1 / 3) + 0.0015 * engaged**0.5 + 0.015 * thread.pitch ** (2 / 3))
+
+    def external_row(self, thread: Thread, row: dict[str, str]) -> None:
+        tolerance, grade = self.tolerance(thread), thread.pitch ** (2 / 3)
+        less = float(row["allowance"])
+        for name, allowance, crest, share in (
+            ("1A", less, 0.09, 1.5),
+            ("2A", less, 0.06, 1.0),
+            ("3A", 0.0, 0.06, 0.75),
+        ):
+            limits = self.external(thread, name)
+            what = f"{thread.designation} {name}"
+            self.assertAlmostEqual(limits.major.allowance, allowance, places=6, msg=what)
+            top = thread.pitch_diameter - allowance
+            self.compare(
+                f"{what} major",
+                printed=row[f"{name} major min"],
+                ours=limits.major.minimum,
+                by_hand=thread.major - allowance - crest * grade,
+            )
+            self.compare(
+                f"{what} pitch",
+                printed=row[f"{name} pitch min"],
+                ours=limits.pitch_diameter.minimum,
+                by_hand=top - share * tolerance,
+            )
+            self.assertAlmostEqual(limits.pitch_diameter.maximum, top, places=6)
+            self.assertAlmostEqual(limits.major.maximum, thread.major - allowance, places=6)
+
+    def internal_row(self, thread: Thread, row: dict[str, str]) -> None:
+        tolerance, basic = self.tolerance(thread), thread.pitch_diameter
+        for name, share in (("1B", 1.95), ("2B", 1.3), ("3B", 0.975)):
+            limits = self.internal(thread, name)
+            what = f"{thread.designation} {name}"
+            self.compare(
+                f"{what} pitch",
+                printed=row[f"{name} pitch max"],
+                ours=limits.pitch_diameter.maximum,
+                by_hand=basic + share * tolerance,
+            )
+            self.compare(f"{what} pitch least", printed=row["B pitch min"], by_hand=None, ours=basic)
+            self.compare(f"{what} minor least", printed=row["B minor min"], by_hand=None, ours=limits.minor.minimum)
+        for name in ("2B", "3B"):
+            printed, ours = row[f"{name} minor max"], self.internal(thread, name).minor.maximum
+            self.compare(f"{thread.designation} {name} minor", printed=printed, by_hand=None, ours=ours)
+
+    def test_rounded_root_minors(self) -> None:
+        """Greatest minor of the external thread with rounded root, as recalled from the printed tables."""
+        for designation, class_name, printed in UNR_MINOR:
+            limits = self.external(read_designation(designation), class_name)
+            self.compare(designation, printed=printed, by_hand=None, ours=limits.minor_max.value)
+
+    def test_engagement_enters_where_the_standard_makes_it_an_input(self) -> None:
+        """3/8-16 over 1 in by hand: 0.0015 x 0.72112 + 0.0015 x 1 + 0.015 x 0.15749 = 0.0049441."""
+        limits = external_limits(read_designation("3/8-16"), "2A", 1.0)
+        assert limits is not None
+        self.assertAlmostEqual(limits.pitch_diameter.tolerance, 0.004944, places=6)
 
     def test_stress_areas(self) -> None:
         for designation, printed in STRESS_AREA:

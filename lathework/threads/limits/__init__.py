@@ -1,0 +1,102 @@
+"""Limits of size by class, each family from its own standard, to that standard's printed digits."""
+
+from __future__ import annotations
+
+from lathework.errors import InputError
+from lathework.threads.limits import british_association, metric, pipe, unified, whitworth
+from lathework.threads.limits.bands import ExternalLimits, InternalLimits
+from lathework.threads.limits.rules import Rules
+from lathework.threads.thread import Family, Thread
+
+_RULES: dict[Family, Rules] = {
+    "unified": unified.RULES,
+    "metric": metric.RULES,
+    "whitworth": whitworth.RULES,
+    "model-engineer": whitworth.RULES,
+    "bsp": pipe.PARALLEL,
+    "ba": british_association.RULES,
+}
+
+
+def _rules(thread: Thread) -> Rules | None:
+    if thread.series in ("R", "Rc", "Rp"):
+        return pipe.SEALING if thread.series == "Rp" else None
+    return _RULES.get(thread.family)
+
+
+def external_classes(thread: Thread) -> tuple[str, ...]:
+    """Classes the standard gives for the external thread, the usual one first; empty for a taper thread."""
+    rules = _rules(thread)
+    return rules.external_classes(thread) if rules else ()
+
+
+def internal_classes(thread: Thread) -> tuple[str, ...]:
+    """Classes the standard gives for the internal thread, the usual one first; empty for a taper thread."""
+    rules = _rules(thread)
+    return rules.internal_classes(thread) if rules else ()
+
+
+def _not_covered(thread: Thread, class_name: str, field: str, choices: tuple[str, ...]) -> InputError:
+    told = f"Class {class_name} is not covered for {thread.designation}."
+    return InputError("class-not-covered", field, told if choices else f"{thread.designation} has no classes.", choices)
+
+
+def external_limits(
+    thread: Thread, class_name: str = "", engagement: float | None = None, field: str = "class"
+) -> ExternalLimits | None:
+    """Limits of the external thread in its own unit; None where the standard has none (a taper thread).
+
+    `class_name` "" is the usual class; `engagement` is the length of engagement in the thread's unit, None for the
+    standard's own assumption. Raises InputError on `field` when the standard does not cover the class.
+
+    Source: ASME B1.1, ISO 965-1, BS 84, ISO 228-1, BS 93, as named in the result.
+    """
+    rules = _rules(thread)
+    if rules is None or rules.external is None:
+        if class_name:
+            raise _not_covered(thread, class_name, field, ())
+        return None
+    wanted = class_name or rules.external_classes(thread)[0]
+    found = rules.external(thread, wanted, engagement)
+    if found is None:
+        raise _not_covered(thread, wanted, field, rules.external_classes(thread))
+    return found
+
+
+def internal_limits(
+    thread: Thread, class_name: str = "", engagement: float | None = None, field: str = "internal_class"
+) -> InternalLimits | None:
+    """Limits of the internal thread in its own unit; None where the standard has none (a taper thread).
+
+    `class_name`, `engagement` (the thread's unit) and `field` as for `external_limits`.
+    """
+    rules = _rules(thread)
+    if rules is None:
+        if class_name:
+            raise _not_covered(thread, class_name, field, ())
+        return None
+    wanted = class_name or rules.internal_classes(thread)[0]
+    found = rules.internal(thread, wanted, engagement)
+    if found is None:
+        raise _not_covered(thread, wanted, field, rules.internal_classes(thread))
+    return found
+
+
+def is_internal_class(thread: Thread, class_name: str, field: str = "designation") -> bool:
+    """Whether a class said with a designation is one of the internal thread.
+
+    Raises InputError on `field` when it is a class of neither.
+    """
+    rules = _rules(thread)
+    if rules is not None:
+        if rules.external is not None and rules.external(thread, class_name, None) is not None:
+            return False
+        if rules.internal(thread, class_name, None) is not None:
+            return True
+    choices = (*external_classes(thread), *internal_classes(thread))
+    raise InputError(
+        "class-not-covered",
+        field,
+        f"Class {class_name} is not covered for {thread.designation}.",
+        (thread.designation, *(f"{thread.designation}-{name}" for name in choices)),
+    )

@@ -1,0 +1,77 @@
+"""Limits of BA threads: the tolerance formulas of BS 93."""
+
+from __future__ import annotations
+
+from decimal import Decimal
+
+from lathework.figures import Source
+from lathework.threads.limits.bands import ExternalLimits, InternalLimits, bound, exact, external_band, internal_band
+from lathework.threads.limits.rules import Rules
+from lathework.threads.thread import Thread
+from lathework.units import round_half_up
+
+SOURCE = Source("handbook", "BS 93:1951 tolerance formulas, as a machinist's handbook gives them")
+LARGEST_CLOSE = 10
+"""Close class, and the allowance of the normal class, end with 10 BA."""
+NORMAL_ALLOWANCE = Decimal("0.025")
+
+
+def number(thread: Thread) -> int:
+    """The BA number, 0 to 16."""
+    return int(thread.designation.split()[0])
+
+
+def external_classes(thread: Thread) -> tuple[str, ...]:
+    """Normal; close as well from 0 to 10 BA."""
+    return ("normal", "close") if number(thread) <= LARGEST_CLOSE else ("normal",)
+
+
+def external(thread: Thread, class_name: str, engagement: float | None) -> ExternalLimits | None:
+    """Limits of a BA bolt, millimetres: close (0 to 10 BA) or normal; `engagement` plays no part."""
+    if class_name not in external_classes(thread):
+        return None
+    large, pitch = number(thread) <= LARGEST_CLOSE, exact(thread.pitch)
+    if class_name == "close":
+        less, crest, share, constant = Decimal(0), Decimal("0.15"), Decimal("0.08"), Decimal("0.02")
+    else:
+        less = NORMAL_ALLOWANCE if large else Decimal(0)
+        crest, share, constant = Decimal("0.20") if large else Decimal("0.25"), Decimal("0.10"), Decimal("0.025")
+    return ExternalLimits(
+        class_name=class_name,
+        major=external_band(
+            thread, "major", class_name, basic=thread.major, allowance=less, tolerance=crest * pitch,
+            formula=f"greatest = d − allowance, least = greatest − {crest} P", source=SOURCE,
+        ),
+        pitch_diameter=external_band(
+            thread, "pitch diameter", class_name, basic=thread.pitch_diameter, allowance=less,
+            tolerance=share * pitch + constant, source=SOURCE,
+            formula=f"greatest = d2 − allowance, least = greatest − ({share} P + {constant})",
+        ),
+        minor_max=bound(
+            thread, "minor, greatest", round_half_up(exact(thread.minor) - less, 3), "d1 − allowance", SOURCE,
+            thread.minor,
+        ),
+    )  # fmt: skip
+
+
+def internal(thread: Thread, class_name: str, engagement: float | None) -> InternalLimits | None:
+    """Limits of a BA nut, millimetres; `engagement` plays no part."""
+    if class_name != "normal":
+        return None
+    pitch = exact(thread.pitch)
+    return InternalLimits(
+        class_name=class_name,
+        minor=internal_band(
+            thread, "minor", class_name, basic=thread.minor, allowance=Decimal(0), tolerance=Decimal("0.375") * pitch,
+            formula="least = D1, greatest = D1 + 0.375 P", source=SOURCE,
+        ),
+        pitch_diameter=internal_band(
+            thread, "pitch diameter", class_name, basic=thread.pitch_diameter, allowance=Decimal(0),
+            tolerance=Decimal("0.12") * pitch + Decimal("0.03"),
+            formula="least = D2, greatest = D2 + 0.12 P + 0.03", source=SOURCE,
+        ),
+        major_min=bound(thread, "major, least", thread.major, "basic major", SOURCE, thread.major),
+    )  # fmt: skip
+
+
+RULES = Rules(external_classes, lambda _: ("normal",), external, internal)

@@ -1,0 +1,95 @@
+"""Limits of BSP threads: ISO 228-1 for G, ISO 7-1 for the parallel internal Rp."""
+
+from __future__ import annotations
+
+from decimal import Decimal
+from functools import cache
+
+from lathework.figures import Source
+from lathework.tables.loader import Row, load
+from lathework.threads.limits.bands import ExternalLimits, InternalLimits, bound, exact, external_band, internal_band
+from lathework.threads.limits.rules import Rules
+from lathework.threads.thread import Thread
+from lathework.units import round_half_up
+
+SOURCE = Source("standard", "ISO 228-1:2000, tolerances of G threads")
+SEALING_SOURCE = Source("standard", "ISO 7-1:1994, tolerance of Rp")
+_COLUMNS = {"A": "pitch_tolerance_a", "B": "pitch_tolerance_b"}
+ONE_CLASS = "G"
+"""ISO 228-1 gives internal threads a single tolerance, without a letter."""
+
+
+@cache
+def _rows() -> dict[str, Row]:
+    return {f"G{row.text('size')}": row for row in load("bsp_parallel").rows}
+
+
+@cache
+def _sealing() -> dict[str, Decimal]:
+    return {f"Rp{row.text('size')}": row.number("internal_tolerance") for row in load("bsp_taper").rows}
+
+
+def external(thread: Thread, class_name: str, engagement: float | None) -> ExternalLimits | None:
+    """Limits of an external G thread of class A or B, millimetres; `engagement` plays no part."""
+    column = _COLUMNS.get(class_name)
+    if column is None:
+        return None
+    row = _rows()[thread.designation]
+    return ExternalLimits(
+        class_name=class_name,
+        major=external_band(
+            thread, "major", class_name, basic=thread.major, allowance=Decimal(0),
+            tolerance=row.number("major_tolerance"), formula="greatest = d, least = d − Td", source=SOURCE,
+        ),
+        pitch_diameter=external_band(
+            thread, "pitch diameter", class_name, basic=thread.pitch_diameter, allowance=Decimal(0),
+            tolerance=row.number(column), formula="greatest = d2, least = d2 − Td2", source=SOURCE,
+        ),
+        minor_max=bound(thread, "minor, greatest", thread.minor, "basic minor", SOURCE, thread.minor),
+    )  # fmt: skip
+
+
+def internal(thread: Thread, class_name: str, engagement: float | None) -> InternalLimits | None:
+    """Limits of an internal G thread, millimetres; `engagement` plays no part."""
+    if class_name != ONE_CLASS:
+        return None
+    row = _rows()[thread.designation]
+    return InternalLimits(
+        class_name=class_name,
+        minor=internal_band(
+            thread, "minor", class_name, basic=thread.minor, allowance=Decimal(0),
+            tolerance=row.number("internal_minor_tolerance"), formula="least = D1, greatest = D1 + TD1", source=SOURCE,
+        ),
+        pitch_diameter=internal_band(
+            thread, "pitch diameter", class_name, basic=thread.pitch_diameter, allowance=Decimal(0),
+            tolerance=row.number("pitch_tolerance_a"), formula="least = D2, greatest = D2 + TD2", source=SOURCE,
+        ),
+        major_min=bound(thread, "major, least", thread.major, "basic major", SOURCE, thread.major),
+    )  # fmt: skip
+
+
+def sealing(thread: Thread, class_name: str, engagement: float | None) -> InternalLimits | None:
+    """Limits of an internal Rp thread, millimetres: basic, plus and minus one tolerance; `engagement` plays no part."""
+    if class_name != "Rp":
+        return None
+    tolerance = _sealing()[thread.designation]
+    words = "least = basic − T, greatest = basic + T"
+    least = exact(thread.major) - tolerance
+    return InternalLimits(
+        class_name=class_name,
+        minor=internal_band(
+            thread, "minor", class_name, basic=thread.minor, allowance=-tolerance, tolerance=2 * tolerance,
+            formula=words, source=SEALING_SOURCE,
+        ),
+        pitch_diameter=internal_band(
+            thread, "pitch diameter", class_name, basic=thread.pitch_diameter, allowance=-tolerance,
+            tolerance=2 * tolerance, formula=words, source=SEALING_SOURCE,
+        ),
+        major_min=bound(
+            thread, "major, least", round_half_up(least, 3), "basic major − T", SEALING_SOURCE, thread.major
+        ),
+    )  # fmt: skip
+
+
+PARALLEL = Rules(lambda _: tuple(_COLUMNS), lambda _: (ONE_CLASS,), external, internal)
+SEALING = Rules(lambda _: (), lambda _: ("Rp",), None, sealing)

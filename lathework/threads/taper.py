@@ -1,0 +1,47 @@
+"""Lengths of taper pipe threads: where the gauge plane lies and how far the useful thread runs."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from functools import cache
+
+from lathework.figures import Figure, Given
+from lathework.tables.loader import Row, Table, load
+from lathework.threads.thread import Thread
+
+
+@dataclass(frozen=True, slots=True)
+class TaperLengths:
+    """Gauge length from the small end, its tolerance (None where not tabulated) and the useful length."""
+
+    gauge_length: Figure
+    gauge_tolerance: Figure | None
+    useful_length: Figure
+
+
+@cache
+def _rows() -> dict[str, tuple[Row, Table]]:
+    sealing, american = load("bsp_taper"), load("npt")
+    out = {f"{series}{row.text('size')}": (row, sealing) for row in sealing.rows for series in ("R", "Rc")}
+    return out | {f"{row.text('size')}-{float(row.number('tpi')):g} NPT": (row, american) for row in american.rows}
+
+
+def taper_lengths(thread: Thread) -> TaperLengths | None:
+    """Lengths of a taper thread in its own unit, or None for a parallel one. Source: ISO 7-1, ASME B1.20.1."""
+    found = _rows().get(thread.designation)
+    if found is None:
+        return None
+    row, table = found
+
+    def figure(name: str, column: str) -> Figure:
+        value = float(row.number(column))
+        given = (Given("size", value, thread.unit),)
+        return Figure(name, value, thread.unit, "as the standard's table prints it", table.source, given, fine=False)
+
+    return TaperLengths(
+        gauge_length=figure("gauge length", "gauge_length"),
+        gauge_tolerance=figure("gauge length, plus and minus", "gauge_tolerance")
+        if "gauge_tolerance" in row.cells
+        else None,
+        useful_length=figure("useful thread", "useful_length"),
+    )
