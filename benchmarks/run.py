@@ -8,7 +8,7 @@ from pathlib import Path
 
 from benchmarks import lines
 from benchmarks.page import weigh
-from benchmarks.speed import measure
+from benchmarks.speed import core_times, measure
 from lathework.threads.series import library
 
 ROOT = Path(__file__).resolve().parent.parent
@@ -34,6 +34,7 @@ def results() -> dict[str, float | int | str]:
         "css_bytes": style,
         "bare_js_bytes": bare_script,
         "bare_css_bytes": bare_style,
+        **core_times(),
         "test_lines": tests,
         "code_lines": total,
         "test_share_counts": lines.HOW,

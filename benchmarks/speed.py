@@ -104,3 +104,17 @@ def measure(root: Path, designations: list[str]) -> dict[str, float]:
         )
     finally:
         server.stop()
+
+
+def core_times() -> dict[str, float]:
+    """Seconds for every size of the library with its default classes, and milliseconds for one, nothing kept."""
+    from lathework.size import size_of
+    from lathework.threads.series import library
+
+    threads = library()
+    size_of.cache_clear()
+    begun = time.perf_counter()
+    for thread in threads:
+        size_of(thread)
+    whole = time.perf_counter() - begun
+    return {"library_seconds": round(whole, 3), "one_size_ms": round(whole / len(threads) * 1000, 3)}

@@ -27,9 +27,13 @@ def convert(value: float, unit: LengthUnit, into: LengthUnit) -> float:
     return value * MM_PER_INCH if into == "mm" else value / MM_PER_INCH
 
 
+#: One unit of the last digit, by how many decimals are kept.
+_QUANTA = tuple(Decimal(1).scaleb(-places) for places in range(16))
+
+
 def _rounded(value: Decimal | float, places: int, rounding: str) -> float:
     exact = value if isinstance(value, Decimal) else Decimal(repr(value))
-    return float(exact.quantize(Decimal(1).scaleb(-places), rounding=rounding))
+    return float(exact.quantize(_QUANTA[places], rounding=rounding))
 
 
 def round_half_up(value: Decimal | float, places: int) -> float:

@@ -10,7 +10,9 @@ from typing import Any
 from lathework.document import read_document
 from lathework.errors import InputError, InvalidDocument
 from lathework.planning.plan import Plan, make_plan
-from lathework.present import error_json, headline_text, plan_json, sentence_text, size_json
+from lathework.present.plans import headline_text, plan_json, sentence_text
+from lathework.present.threads import size_json
+from lathework.present.values import error_json
 from lathework.rules.blank import SCHOOL_NAMES
 from lathework.size import Size, size
 from lathework.threads.limits.bands import ExternalLimits

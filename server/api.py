@@ -7,6 +7,7 @@ from typing import Any
 from ninja import NinjaAPI
 from ninja.openapi.schema import OpenAPISchema
 
+from server.book.api import router as book
 from server.jobs.api import router as jobs
 from server.logbook.api import router as logbook
 from server.reference.api import router as reference
@@ -34,6 +35,7 @@ api = Api(
     docs_url=None,
 )
 api.add_router("", reference)
+api.add_router("/threads", book)
 api.add_router("/jobs", jobs)
 api.add_router("", logbook)
 register_problems(api)

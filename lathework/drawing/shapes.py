@@ -21,6 +21,11 @@ Role = Literal[
     "removal",
     "tool",
     "part",
+    "nut",
+    "zone",
+    "nut-zone",
+    "clash",
+    "leader",
 ]
 
 

@@ -18,6 +18,11 @@ _STYLE: dict[Role, str] = {
     "ghost": "fill:none;stroke:#777;stroke-width:.8;stroke-dasharray:5 4",
     "dimension": "fill:none;stroke:#000;stroke-width:.7",
     "arrow": "fill:#000;stroke:none",
+    "nut": "fill:#fff;stroke:#000;stroke-width:1.8;stroke-linejoin:round",
+    "zone": "fill:#bbb;stroke:#000;stroke-width:.5",
+    "nut-zone": "fill:#ddd;stroke:#000;stroke-width:.5",
+    "clash": "fill:#000;stroke:none",
+    "leader": "fill:none;stroke:#000;stroke-width:.5",
     "removal": "",
     "tool": "",
 }

@@ -7,9 +7,13 @@ from dataclasses import dataclass
 from typing import Literal, get_args
 
 from lathework.figures import Figure, Given, Source
+from lathework.tables.drills import Drill, all_drills
+from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
+from lathework.units import convert
 
 WIRES = Source("handbook", "three-wire formulas of the form's flank angle; lead angle neglected")
+MOST_WIRES = 6
 Verdict = Literal["will-not-start", "binds", "snug", "slight-shake", "loose"]
 VERDICTS: tuple[Verdict, ...] = get_args(Verdict)
 
@@ -63,3 +67,102 @@ def over_wires(thread: Thread, wire: float, pitch_diameter: float, name: str = "
             Given("flank angle a", thread.form.angle_deg, "°"),
         ),
     )
+
+
+def wire_range(thread: Thread, limits: ExternalLimits) -> tuple[Figure, Figure]:
+    """Smallest and largest wire that serves, in the thread's unit: above the crest, yet touching the flank.
+
+    Smallest: at the greatest sizes M equals the major. Largest: at the least sizes it touches at the crest.
+    Source: geometry of the wires.
+    """
+    half = math.radians(thread.form.angle_deg / 2)
+    sine, flank = math.sin(half), thread.pitch / 2 / math.tan(half)
+    d2, major, unit = limits.pitch_diameter, limits.major, thread.unit
+
+    def wire(name: str, which: str, crest: float, across: float, share: tuple[str, float]) -> Figure:
+        return Figure(
+            name,
+            (crest - across + flank) / share[1],
+            unit,
+            f"(major − d2 + pitch/2 × cot(a/2)) ÷ ({share[0]})",
+            WIRES,
+            (
+                Given(f"major, {which}", crest, unit),
+                Given(f"d2, {which}", across, unit),
+                Given("pitch", thread.pitch, unit),
+                Given("flank angle a", thread.form.angle_deg, "°"),
+            ),
+        )
+
+    return (
+        wire("smallest wire", "greatest", major.maximum, d2.maximum, ("1 + 1 ÷ sin(a/2)", 1 + 1 / sine)),
+        wire("largest wire", "least", major.minimum, d2.minimum, ("1 ÷ sin(a/2) − sin(a/2)", 1 / sine - sine)),
+    )
+
+
+def lead_angle_effect(thread: Thread, wire: float) -> Figure:
+    """What the lead angle would add to the measurement over wires of `wire`, in the thread's unit.
+
+    (W/2) tan^2(lead angle) cos(a/2) cot(a/2). Source: handbook, three-wire measurement.
+    """
+    half = math.radians(thread.form.angle_deg / 2)
+    slope = thread.lead / (math.pi * thread.pitch_diameter)
+    return Figure(
+        "lead angle, neglected",
+        wire / 2 * slope**2 * math.cos(half) / math.tan(half),
+        thread.unit,
+        "wire/2 × tan²(lead angle) × cos(a/2) × cot(a/2)",
+        WIRES,
+        (
+            Given("wire", wire, thread.unit),
+            Given("lead", thread.lead, thread.unit),
+            Given("pitch diameter", thread.pitch_diameter, thread.unit),
+        ),
+        note="Neglected in the figures over the wires: the measurement would read this much more.",
+    )
+
+
+def wires_in_the_drawer(thread: Thread, limits: ExternalLimits) -> tuple[Drill, ...]:
+    """Drill shanks that serve as wires, the nearest to the best wire first."""
+    least, greatest = (convert(f.value, thread.unit, "mm") for f in wire_range(thread, limits))
+    best = convert(thread.form.best_wire * thread.pitch, thread.unit, "mm")
+    fitting = [drill for drill in all_drills() if least < drill.diameter_mm < greatest]
+    return tuple(sorted(fitting, key=lambda drill: abs(drill.diameter_mm - best))[:MOST_WIRES])
+
+
+def micrometer_target(limits: ExternalLimits) -> Figure:
+    """What a thread micrometer set to zero should read: the middle of the pitch diameter, in the limits' unit."""
+    band = limits.pitch_diameter
+    return Figure(
+        "thread micrometer, aim",
+        band.middle,
+        band.unit,
+        "middle of the pitch diameter limits",
+        band.source,
+        (Given("least", band.minimum, band.unit), Given("greatest", band.maximum, band.unit)),
+    )
+
+
+def gauges(external: ExternalLimits | None, internal: InternalLimits | None) -> tuple[Figure, ...]:
+    """Go and no-go sizes of ring and plug gauges, in the limits' unit."""
+    out = []
+    if external is not None:
+        out += [
+            _gauge("ring, go", external.pitch_diameter, external.pitch_diameter.maximum, "greatest pitch diameter"),
+            _gauge("ring, no-go", external.pitch_diameter, external.pitch_diameter.minimum, "least pitch diameter"),
+            _gauge("plain ring, go", external.major, external.major.maximum, "greatest major"),
+            _gauge("plain ring, no-go", external.major, external.major.minimum, "least major"),
+        ]
+    if internal is not None:
+        out += [
+            _gauge("plug, go", internal.pitch_diameter, internal.pitch_diameter.minimum, "least pitch diameter"),
+            _gauge("plug, no-go", internal.pitch_diameter, internal.pitch_diameter.maximum, "greatest pitch diameter"),
+            _gauge("plain plug, go", internal.minor, internal.minor.minimum, "least minor"),
+            _gauge("plain plug, no-go", internal.minor, internal.minor.maximum, "greatest minor"),
+        ]
+    return tuple(out)
+
+
+def _gauge(name: str, band: Band, value: float, words: str) -> Figure:
+    note = f"Class {band.class_name}; without the gauge maker's own tolerance."
+    return Figure(name, value, band.unit, words, band.source, (Given(words, value, band.unit),), note=note)

@@ -5,12 +5,16 @@ from __future__ import annotations
 from bisect import bisect_left, bisect_right
 from dataclasses import dataclass
 
+from lathework.figures import Figure, Given, Source
 from lathework.tables.drills import Drill, all_drills
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
 PERCENT_60 = 1.299038
 """Full depth on the 60 degree three-quarter-height convention, in pitches on the diameter."""
+BASIC_60 = 1.082532
+"""Basic height of a 60 degree thread on the diameter, in pitches."""
+CONVENTION = Source("handbook", "per cent thread, by the convention named")
 LOWEST, HIGHEST, WANTED = 60.0, 80.0, 75.0
 """Per cent: what suits most work is 60 to 75; up to 80 is offered, dearer in torque (practice)."""
 _MOST = 6
@@ -63,3 +67,30 @@ def tapping_drills(thread: Thread) -> tuple[TappingDrill, ...]:
         diameter = convert(drill.diameter, drill.unit, thread.unit)
         found.append(TappingDrill(drill, diameter, percent_thread(thread, diameter), words))
     return tuple(sorted(found, key=lambda d: abs(d.percent - WANTED))[:_MOST])
+
+
+def percent_figures(thread: Thread, drill: float) -> tuple[Figure, ...]:
+    """Per cent thread left by a hole of `drill` (the thread's unit), on each convention in use for the form.
+
+    60 degree threads: 100 (D - drill) / (1.299038 P) in practice, / (1.082532 P) on basic height.
+    """
+    depth, words = convention(thread)
+    conventions = [(depth, words)]
+    if thread.form.angle_deg == 60:
+        conventions.append((BASIC_60, "on basic height: 1.082532 P is 100 %"))
+    return tuple(
+        Figure(
+            "thread left",
+            100 * (thread.major - drill) / (factor * thread.pitch),
+            "%",
+            f"100 × (major − drill) ÷ ({factor:g} × pitch)",
+            CONVENTION,
+            (
+                Given("major", thread.major, thread.unit),
+                Given("drill", drill, thread.unit),
+                Given("pitch", thread.pitch, thread.unit),
+            ),
+            note=told,
+        )
+        for factor, told in conventions
+    )

@@ -12,7 +12,7 @@ from hypothesis import strategies as st
 from lathework.figures import Figure
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
-from lathework.present import plan_json, sentence_text
+from lathework.present.plans import plan_json, sentence_text
 from lathework.rules.materials import materials
 from lathework.tests.samples import SCREW, plan
 from lathework.threads.limits import external_classes

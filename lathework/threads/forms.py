@@ -28,6 +28,7 @@ class Form:
     full_depth: Decimal
     source: Source
     depth_rounded_first: bool = False
+    rounded: bool = False
 
     def diameters(self, major: Decimal, pitch: Decimal, places: int) -> tuple[float, float]:
         """Pitch and minor diameter to `places` decimals, as the form's standard prints them.
@@ -77,6 +78,7 @@ WHITWORTH = Form(
     Decimal("1.280654"),
     Source("standard", "BS 84:1956, basic form"),
     depth_rounded_first=True,
+    rounded=True,
 )
 BA_FORM = Form(
     "British Association, 47.5 degree",
@@ -84,6 +86,7 @@ BA_FORM = Form(
     Decimal("0.6"),
     Decimal("1.2"),
     Source("standard", "BS 93:1951, basic form"),
+    rounded=True,
 )
 AMERICAN_PIPE = Form(
     "American pipe, 60 degree, 1 in 16",

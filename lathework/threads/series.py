@@ -18,6 +18,26 @@ TAPER = 1 / 16
 """Taper of sealing pipe threads, on the diameter."""
 SEALING_NOTE = "A taper pipe thread, 1 in 16: the diameters are those of the gauge plane, {length}."
 AMERICAN_NOTE = "Not BSP: 60 degree flanks, and at most sizes another count. The two do not seal together."
+#: What each series is called in the book, in the order of the book.
+SERIES_NAMES: dict[str, str] = {
+    "UNC": "Unified coarse",
+    "UNF": "Unified fine",
+    "UNEF": "Unified extra fine",
+    "UN": "Unified, constant pitch",
+    "coarse": "Metric coarse",
+    "fine": "Metric fine",
+    "BSW": "Whitworth",
+    "BSF": "British Standard Fine",
+    "ME": "Model engineer",
+    "Brass": "Brass, 26 to the inch",
+    "G": "BSP parallel",
+    "BA": "British Association",
+    "R": "BSP taper, external",
+    "Rc": "BSP taper, internal",
+    "Rp": "BSP parallel, internal, sealing",
+    "NPT": "American taper pipe",
+    "NPSM": "American parallel pipe",
+}
 _PLACES: dict[LengthUnit, int] = {"in": 4, "mm": 3}
 
 

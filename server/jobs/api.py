@@ -13,7 +13,7 @@ from lathework.drawing.layout import WIDE
 from lathework.drawing.part_view import part_sheet
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InputError, InvalidDocument
-from lathework.present import plan_json
+from lathework.present.plans import plan_json
 from server.jobs import actions
 from server.jobs.models import Job
 from server.jobs.present import bench_screen, card_json, job_file, job_json
@@ -31,6 +31,7 @@ from server.jobs.schemas import (
 from server.jobs.standing import Standing, plan_of, standing
 from server.logbook.readings import readings_csv
 from server.paper.setup_sheet import setup_sheet
+from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
 
 router = Router(tags=["jobs"], by_alias=True)
@@ -133,41 +134,29 @@ def reopen(request: HttpRequest, job_id: int) -> HttpResponse:
     return answer(bench_screen(actions.reopen_job(job_id)))
 
 
-def _in_schema(content_type: str) -> dict[str, Any]:
-    """How the schema tells of a file."""
-    content = {content_type: {"schema": {"type": "string", "format": "binary"}}}
-    return {"responses": {200: {"description": "The file", "content": content}}}
-
-
-def _file(content: bytes | str, name: str, content_type: str) -> HttpResponse:
-    response = HttpResponse(content, content_type=content_type)
-    response["Content-Disposition"] = f'attachment; filename="{name}"'
-    return response
-
-
 @router.get("/{job_id}/job.json", response={200: dict[str, Any], **PROBLEMS})
 def job_as_file(request: HttpRequest, job_id: int) -> HttpResponse:
     """The job as a version 1 file, with its record."""
     content = orjson.dumps(job_file(actions.find_job(job_id)), option=orjson.OPT_INDENT_2)
-    return _file(content, f"job-{job_id}.json", "application/json")
+    return file_answer(content, f"job-{job_id}.json", "application/json")
 
 
-@router.get("/{job_id}/readings.csv", response=PROBLEMS, openapi_extra=_in_schema("text/csv"))
+@router.get("/{job_id}/readings.csv", response=PROBLEMS, openapi_extra=file_in_schema("text/csv"))
 def readings_as_csv(request: HttpRequest, job_id: int) -> HttpResponse:
     """Everything recorded, as CSV."""
-    return _file(readings_csv(actions.find_job(job_id)), f"job-{job_id}-readings.csv", "text/csv; charset=utf-8")
+    return file_answer(readings_csv(actions.find_job(job_id)), f"job-{job_id}-readings.csv", "text/csv; charset=utf-8")
 
 
-@router.get("/{job_id}/sheet.pdf", response=PROBLEMS, openapi_extra=_in_schema("application/pdf"))
+@router.get("/{job_id}/sheet.pdf", response=PROBLEMS, openapi_extra=file_in_schema("application/pdf"))
 def sheet_as_pdf(request: HttpRequest, job_id: int) -> HttpResponse:
     """The set-up sheet."""
     now = standing(actions.find_job(job_id))
-    return _file(setup_sheet(now.plan), f"job-{job_id}-sheet.pdf", "application/pdf")
+    return file_answer(setup_sheet(now.plan), f"job-{job_id}-sheet.pdf", "application/pdf")
 
 
-@router.get("/{job_id}/part.svg", response=PROBLEMS, openapi_extra=_in_schema("image/svg+xml"))
+@router.get("/{job_id}/part.svg", response=PROBLEMS, openapi_extra=file_in_schema("image/svg+xml"))
 def part_as_svg(request: HttpRequest, job_id: int) -> HttpResponse:
     """The part's drawing."""
     now = standing(actions.find_job(job_id))
     drawing = sheet_svg(part_sheet(now.plan, WIDE), now.plan.job.unit)
-    return _file(drawing, f"job-{job_id}-part.svg", "image/svg+xml")
+    return file_answer(drawing, f"job-{job_id}-part.svg", "image/svg+xml")

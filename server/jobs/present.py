@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from typing import Any
 
-from lathework.present import bench_json, plan_json
+from lathework.present.bench import bench_json
+from lathework.present.plans import plan_json
 from server.jobs.models import Entry, Job
 from server.jobs.standing import Standing
 

@@ -6,7 +6,7 @@ from typing import Any
 
 from django.db.models import Q, QuerySet
 
-from lathework.present import length_shown
+from lathework.present.values import length_shown
 from lathework.rules.gauging import MEANINGS
 from server.jobs.models import Entry, Job
 from server.jobs.standing import Standing, standing

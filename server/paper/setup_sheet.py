@@ -15,7 +15,7 @@ from lathework.drawing.part_view import part_sheet
 from lathework.drawing.shapes import Role, Sheet, hatch
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
-from lathework.present import headline_text, sentence_text
+from lathework.present.plans import headline_text, sentence_text
 from lathework.units import LengthUnit
 from server.paper.fonts import BOLD, FIGURES, WORDS, fonts
 

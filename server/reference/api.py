@@ -2,20 +2,18 @@
 
 from __future__ import annotations
 
-from typing import Literal
-
 from django.http import HttpRequest, HttpResponse
-from ninja import Field, Query, Router, Schema
+from ninja import Query, Router, Schema
 
 from lathework.part import DRIVES, EDGES, FINISHES, PART_KINDS
-from lathework.present import size_shown
+from lathework.present.threads import size_shown
 from lathework.rules.blank import REMARKS, SCHOOL_NAMES
 from lathework.rules.gauging import MEANINGS
 from lathework.rules.materials import materials
 from lathework.rules.turning import DIALS
 from lathework.size import size
+from server.reference.schemas import SizeOut
 from server.site.problems import PROBLEMS, answer
-from server.site.schemas import FigureOut, ThreadOut
 
 router = Router(tags=["reference"])
 
@@ -24,107 +22,6 @@ class Alive(Schema):
     """A constant."""
 
     alive: bool
-
-
-class BlankNumbers(Schema):
-    """One school's blank in the thread's own unit."""
-
-    school: Literal["nominal", "pitch-fraction", "mid-limits"]
-    diameter: float
-    crest_percent: float
-    within_class: bool
-    verdict: str
-    source: str
-
-
-class DrillOut(Schema):
-    """A tapping drill with the per cent thread it leaves."""
-
-    name: str
-    diameter: float
-    percent: float
-    convention: str
-
-
-class GrooveOut(Schema):
-    """A relief groove."""
-
-    diameter: float
-    width: float
-
-
-class ChamferOut(Schema):
-    """A lead chamfer."""
-
-    diameter: float
-
-
-class WiresOut(Schema):
-    """Best wires, and the measurement over them at the limits of the external pitch diameter."""
-
-    best: float
-    over_wires: list[float] | None
-
-
-class ExternalOut(Schema):
-    """Limits of the external thread: least and greatest of each diameter."""
-
-    class_name: str = Field(alias="class")
-    major: list[float]
-    pitch_diameter: list[float]
-    minor_max: float
-    notes: list[str]
-
-
-class InternalOut(Schema):
-    """Limits of the internal thread: least and greatest of each diameter."""
-
-    class_name: str = Field(alias="class")
-    minor: list[float]
-    pitch_diameter: list[float]
-    major_min: float
-    notes: list[str]
-
-
-class TaperOut(Schema):
-    """Lengths of a taper pipe thread."""
-
-    gauge_length: float
-    gauge_tolerance: float | None
-    useful_length: float
-
-
-class SchoolFigure(Schema):
-    """One school's blank as a figure."""
-
-    school: str
-    figure: FigureOut
-    within_class: bool
-
-
-class SizeFigures(Schema):
-    """The figures of a size answer with their working."""
-
-    basic: list[FigureOut]
-    blank: list[SchoolFigure]
-    groove: list[FigureOut]
-    chamfer: FigureOut | None
-    wire: FigureOut
-
-
-class SizeOut(ThreadOut):
-    """A thread sized at a glance; bare numbers are in its own unit."""
-
-    blank: list[BlankNumbers]
-    tapping_drills: list[DrillOut]
-    groove: GrooveOut | None
-    chamfer: ChamferOut | None
-    wires: WiresOut
-    stress_area: float | None
-    external: ExternalOut | None
-    internal: InternalOut | None
-    taper_lengths: TaperOut | None
-    figures: SizeFigures
 
 
 class Choice(Schema):

@@ -10,7 +10,7 @@ from ninja import NinjaAPI, Schema
 from ninja.errors import HttpError, ValidationError
 
 from lathework.errors import InputError, InvalidDocument
-from lathework.present import error_json
+from lathework.present.values import error_json
 
 
 class FieldError(Schema):

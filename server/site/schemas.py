@@ -118,6 +118,10 @@ class ThreadOut(Schema):
     pitch: float
     basic: BasicOut
     special: bool
+    hand: Literal["right", "left"]
+    starts: int
+    lead: float
+    taper: float
     notes: list[str]
     source: SourceOut
 

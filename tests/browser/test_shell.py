@@ -11,7 +11,16 @@ from playwright.sync_api import expect
 
 from tests.browser.base import BrowserCase
 
-PAGES = ("/", "/jobs/2", "/jobs/2/bench", "/jobs/4/bench", "/log")
+PAGES = (
+    "/",
+    "/jobs/2",
+    "/jobs/2/bench",
+    "/jobs/4/bench",
+    "/log",
+    "/threads",
+    "/threads?q=1/4-20&over=M6",
+    "/threads?q=R1/2",
+)
 
 
 class Shell(BrowserCase):

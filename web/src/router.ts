@@ -19,6 +19,12 @@ export const router = createRouter({
       props: (to) => ({ id: Number(to.params.id) }),
       meta: { title: 'Bench', bench: true },
     },
+    {
+      path: '/threads',
+      name: 'threads',
+      component: () => import('@/views/ThreadsView.vue'),
+      meta: { title: 'Threads' },
+    },
     { path: '/log', name: 'log', component: () => import('@/views/LogView.vue'), meta: { title: 'Log' } },
     {
       path: '/:rest(.*)',

@@ -27,13 +27,17 @@ def _rules(thread: Thread) -> Rules | None:
 def external_classes(thread: Thread) -> tuple[str, ...]:
     """Classes the standard gives for the external thread, the usual one first; empty for a taper thread."""
     rules = _rules(thread)
-    return rules.external_classes(thread) if rules else ()
+    if rules is None or rules.external is None:
+        return ()
+    return tuple(name for name in rules.external_names(thread) if rules.external(thread, name, None) is not None)
 
 
 def internal_classes(thread: Thread) -> tuple[str, ...]:
     """Classes the standard gives for the internal thread, the usual one first; empty for a taper thread."""
     rules = _rules(thread)
-    return rules.internal_classes(thread) if rules else ()
+    if rules is None:
+        return ()
+    return tuple(name for name in rules.internal_names(thread) if rules.internal(thread, name, None) is not None)
 
 
 def _not_covered(thread: Thread, class_name: str, field: str, choices: tuple[str, ...]) -> InputError:
@@ -56,11 +60,12 @@ def external_limits(
         if class_name:
             raise _not_covered(thread, class_name, field, ())
         return None
-    wanted = class_name or rules.external_classes(thread)[0]
-    found = rules.external(thread, wanted, engagement)
-    if found is None:
-        raise _not_covered(thread, wanted, field, rules.external_classes(thread))
-    return found
+    names = (class_name,) if class_name else rules.external_names(thread)
+    for name in names:
+        found = rules.external(thread, name, engagement)
+        if found is not None:
+            return found
+    raise _not_covered(thread, names[0], field, external_classes(thread))
 
 
 def internal_limits(
@@ -75,11 +80,12 @@ def internal_limits(
         if class_name:
             raise _not_covered(thread, class_name, field, ())
         return None
-    wanted = class_name or rules.internal_classes(thread)[0]
-    found = rules.internal(thread, wanted, engagement)
-    if found is None:
-        raise _not_covered(thread, wanted, field, rules.internal_classes(thread))
-    return found
+    names = (class_name,) if class_name else rules.internal_names(thread)
+    for name in names:
+        found = rules.internal(thread, name, engagement)
+        if found is not None:
+            return found
+    raise _not_covered(thread, names[0], field, internal_classes(thread))
 
 
 def is_internal_class(thread: Thread, class_name: str, field: str = "designation") -> bool:

@@ -73,7 +73,7 @@ class InternalLimits:
 
 
 def exact(value: float) -> Decimal:
-    """The decimal a float is written as."""
+    """The decimal that `value`, a bare number or a length in any unit, is written as."""
     return Decimal(repr(value))
 
 
@@ -139,5 +139,5 @@ def internal_band(
 
 
 def bound(thread: Thread, name: str, value: float, formula: str, source: Source, basic: float) -> Figure:
-    """A one-sided limit (the external minor, the internal major) of a thread, in its unit."""
+    """A one-sided limit (the external minor, the internal major): `value` from `basic`, in the thread's unit."""
     return Figure(name, value, thread.unit, formula, source, (Given("basic", basic, thread.unit),))

@@ -21,14 +21,14 @@ def number(thread: Thread) -> int:
     return int(thread.designation.split()[0])
 
 
-def external_classes(thread: Thread) -> tuple[str, ...]:
+def external_names(thread: Thread) -> tuple[str, ...]:
     """Normal; close as well from 0 to 10 BA."""
     return ("normal", "close") if number(thread) <= LARGEST_CLOSE else ("normal",)
 
 
 def external(thread: Thread, class_name: str, engagement: float | None) -> ExternalLimits | None:
     """Limits of a BA bolt, millimetres: close (0 to 10 BA) or normal; `engagement` plays no part."""
-    if class_name not in external_classes(thread):
+    if class_name not in external_names(thread):
         return None
     large, pitch = number(thread) <= LARGEST_CLOSE, exact(thread.pitch)
     if class_name == "close":
@@ -74,4 +74,4 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
     )  # fmt: skip
 
 
-RULES = Rules(external_classes, lambda _: ("normal",), external, internal)
+RULES = Rules(external_names, lambda _: ("normal",), external, internal)

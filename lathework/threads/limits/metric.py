@@ -45,18 +45,17 @@ def _crests() -> dict[float, Row]:
 
 
 @cache
-def _pitches() -> dict[float, list[Row]]:
-    out: dict[float, list[Row]] = {}
+def _pitches() -> dict[float, list[tuple[float, float, Row]]]:
+    out: dict[float, list[tuple[float, float, Row]]] = {}
     for row in load("metric_pitch_tolerances").rows:
-        out.setdefault(float(row.number("pitch")), []).append(row)
+        span = (float(row.number("over")), float(row.number("up_to")), row)
+        out.setdefault(float(row.number("pitch")), []).append(span)
     return out
 
 
 def _pitch_row(thread: Thread) -> Row | None:
-    for row in _pitches().get(thread.pitch, []):
-        if float(row.number("over")) < thread.major <= float(row.number("up_to")):
-            return row
-    return None
+    rows = _pitches().get(thread.pitch, [])
+    return next((row for over, up_to, row in rows if over < thread.major <= up_to), None)
 
 
 def _preferred(micrometres: float) -> int:
@@ -154,7 +153,10 @@ def _notes(thread: Thread, engagement: float | None, *tabulated: bool) -> tuple[
 
 
 def external(thread: Thread, class_name: str, engagement: float | None) -> ExternalLimits | None:
-    """Limits of an external metric thread, millimetres: a class such as 6g, or 5g6g with pitch and crest grades."""
+    """Limits of an external metric thread, millimetres: a class such as 6g, or 5g6g with pitch and crest grades.
+
+    `engagement` in millimetres only tells its group (S, N, L): the tolerances do not depend on it.
+    """
     parts = _parts(class_name, "efgh")
     if parts is None:
         return None
@@ -184,7 +186,10 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
 
 
 def internal(thread: Thread, class_name: str, engagement: float | None) -> InternalLimits | None:
-    """Limits of an internal metric thread, millimetres: a class such as 6H, or 5H6H with pitch and crest grades."""
+    """Limits of an internal metric thread, millimetres: a class such as 6H, or 5H6H with pitch and crest grades.
+
+    `engagement` in millimetres only tells its group (S, N, L): the tolerances do not depend on it.
+    """
     parts = _parts(class_name, "GH")
     if parts is None:
         return None
@@ -213,14 +218,4 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
     )  # fmt: skip
 
 
-def external_classes(thread: Thread) -> tuple[str, ...]:
-    """Classes in common use that the standard has at this size, the usual one first."""
-    return tuple(name for name in EXTERNAL if external(thread, name, None) is not None)
-
-
-def internal_classes(thread: Thread) -> tuple[str, ...]:
-    """Classes in common use that the standard has at this size, the usual one first."""
-    return tuple(name for name in INTERNAL if internal(thread, name, None) is not None)
-
-
-RULES = Rules(external_classes, internal_classes, external, internal)
+RULES = Rules(lambda _: EXTERNAL, lambda _: INTERNAL, external, internal)

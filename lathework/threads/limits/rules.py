@@ -13,9 +13,9 @@ Classes = Callable[[Thread], tuple[str, ...]]
 
 @dataclass(frozen=True, slots=True)
 class Rules:
-    """One standard: classes (the usual first) and limits; limits of a class it does not cover are None."""
+    """One standard: names of classes (the usual first) and limits; limits of a class it does not cover are None."""
 
-    external_classes: Classes
-    internal_classes: Classes
+    external_names: Classes
+    internal_names: Classes
     external: Callable[[Thread, str, float | None], ExternalLimits | None] | None
     internal: Callable[[Thread, str, float | None], InternalLimits | None]

@@ -392,6 +392,194 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/threads/card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Page
+         * @description A thread's page.
+         */
+        get: operations["server_book_api_page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/card.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Page As Csv
+         * @description The limits as CSV.
+         */
+        get: operations["server_book_api_page_as_csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/card.dxf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Page As Dxf
+         * @description The profile as DXF, true size in millimetres.
+         */
+        get: operations["server_book_api_page_as_dxf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/card.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Page As Json
+         * @description The size answer with limits, as the command line prints it.
+         */
+        get: operations["server_book_api_page_as_json"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/card.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Page As Svg
+         * @description The profile as SVG, in the thread's own unit.
+         */
+        get: operations["server_book_api_page_as_svg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/favourites": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Favourites
+         * @description Threads the shop keeps at hand.
+         */
+        get: operations["server_book_api_favourites"];
+        /**
+         * Keep
+         * @description Keep a thread at hand.
+         */
+        put: operations["server_book_api_keep"];
+        post?: never;
+        /**
+         * Let Go
+         * @description Let a kept thread go.
+         */
+        delete: operations["server_book_api_let_go"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/mating": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Mating
+         * @description A nut of one thread on a bolt of another; a class said with either stands.
+         */
+        get: operations["server_book_api_mating"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/rows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Rows
+         * @description The threads of one series, in its table's order; none for a series that the book lacks.
+         */
+        get: operations["server_book_api_rows"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/series": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Series
+         * @description The series of the book.
+         */
+        get: operations["server_book_api_series"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -532,6 +720,117 @@ export interface components {
             within_class: boolean;
         };
         /**
+         * CardOut
+         * @description A thread's page in the book.
+         */
+        CardOut: {
+            /** Angle Deg */
+            angle_deg: number;
+            basic: components["schemas"]["BasicOut"];
+            /** Blank */
+            blank: components["schemas"]["BlankNumbers"][];
+            chamfer: components["schemas"]["ChamferOut"] | null;
+            /** Designation */
+            designation: string;
+            drawing: components["schemas"]["SheetOut"];
+            /** Drill */
+            drill: components["schemas"]["FigureOut"][];
+            external: components["schemas"]["ExternalOut"] | null;
+            /** External Classes */
+            external_classes: string[];
+            /** Family */
+            family: string;
+            figures: components["schemas"]["SizeFigures"];
+            /** Gauges */
+            gauges: components["schemas"]["FigureOut"][];
+            groove: components["schemas"]["GrooveOut"] | null;
+            /**
+             * Hand
+             * @enum {string}
+             */
+            hand: "right" | "left";
+            internal: components["schemas"]["InternalOut"] | null;
+            /** Internal Classes */
+            internal_classes: string[];
+            /** Lead */
+            lead: number;
+            /** Lengths */
+            lengths: components["schemas"]["FigureOut"][];
+            /** Letters */
+            letters: components["schemas"]["LetterOut"][];
+            /** Limits */
+            limits: components["schemas"]["LimitRow"][];
+            micrometer: components["schemas"]["FigureOut"] | null;
+            /** Notes */
+            notes: string[];
+            /** Pitch */
+            pitch: number;
+            /** Plating */
+            plating: components["schemas"]["FigureOut"][];
+            /** Series */
+            series: string;
+            source: components["schemas"]["SourceOut"];
+            /** Special */
+            special: boolean;
+            /** Starts */
+            starts: number;
+            stress: components["schemas"]["FigureOut"] | null;
+            /** Stress Area */
+            stress_area: number | null;
+            /** Taper */
+            taper: number;
+            taper_lengths: components["schemas"]["TaperOut"] | null;
+            /** Tapping Drills */
+            tapping_drills: components["schemas"]["DrillOut"][];
+            three_wires: components["schemas"]["ThreeWires"] | null;
+            /** Tpi */
+            tpi: number | null;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "mm";
+            wires: components["schemas"]["WiresOut"];
+        };
+        /**
+         * CardQuery
+         * @description A thread, its classes, and what the person has: all as typed, empty for the usual.
+         */
+        CardQuery: {
+            /**
+             * Class
+             * @default
+             */
+            class?: string;
+            /**
+             * Drill
+             * @default
+             */
+            drill?: string;
+            /**
+             * Engagement
+             * @default
+             */
+            engagement?: string;
+            /**
+             * Internal Class
+             * @default
+             */
+            internal_class?: string;
+            /**
+             * Plating
+             * @default
+             */
+            plating?: string;
+            /** Q */
+            q: string;
+            /**
+             * Wire
+             * @default
+             */
+            wire?: string;
+        };
+        /**
          * CautionOut
          * @description A caution beside a step.
          */
@@ -611,6 +910,15 @@ export interface components {
             state: "first" | "rough" | "finish" | "on-size" | "under-size";
         };
         /**
+         * DrawerWire
+         * @description A drill whose shank serves as a wire.
+         */
+        DrawerWire: {
+            /** Name */
+            name: string;
+            shown: components["schemas"]["Shown"];
+        };
+        /**
          * DrillOut
          * @description A tapping drill with the per cent thread it leaves.
          */
@@ -664,6 +972,22 @@ export interface components {
              * @default
              */
             verdict?: string;
+        };
+        /**
+         * ExternalOut
+         * @description Limits of the external thread: least and greatest of each diameter.
+         */
+        ExternalOut: {
+            /** Class */
+            class: string;
+            /** Major */
+            major: number[];
+            /** Minor Max */
+            minor_max: number;
+            /** Notes */
+            notes: string[];
+            /** Pitch Diameter */
+            pitch_diameter: number[];
         };
         /**
          * FieldError
@@ -722,6 +1046,22 @@ export interface components {
             diameter: number;
             /** Width */
             width: number;
+        };
+        /**
+         * InternalOut
+         * @description Limits of the internal thread: least and greatest of each diameter.
+         */
+        InternalOut: {
+            /** Class */
+            class: string;
+            /** Major Min */
+            major_min: number;
+            /** Minor */
+            minor: number[];
+            /** Notes */
+            notes: string[];
+            /** Pitch Diameter */
+            pitch_diameter: number[];
         };
         /**
          * JobCard
@@ -859,6 +1199,22 @@ export interface components {
             title: string;
         };
         /**
+         * KeepIn
+         * @description A thread to keep at hand.
+         */
+        KeepIn: {
+            /** Designation */
+            designation: string;
+        };
+        /**
+         * KeptOut
+         * @description Designations the shop keeps at hand.
+         */
+        KeptOut: {
+            /** Favourites */
+            favourites: string[];
+        };
+        /**
          * LabelOut
          * @description A text on the sheet; `field` is what typing over it changes.
          */
@@ -880,6 +1236,31 @@ export interface components {
             x: number;
             /** Y */
             y: number;
+        };
+        /**
+         * LetterOut
+         * @description A part of a designation and what it means.
+         */
+        LetterOut: {
+            /** Means */
+            means: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * LimitRow
+         * @description One diameter of one side at its limits; None where the standard bounds one side only.
+         */
+        LimitRow: {
+            greatest: components["schemas"]["FigureOut"] | null;
+            least: components["schemas"]["FigureOut"] | null;
+            /** Name */
+            name: string;
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "external" | "internal";
         };
         /**
          * LogEntry
@@ -948,6 +1329,42 @@ export interface components {
             jobs: components["schemas"]["LogJob"][];
             /** More */
             more: boolean;
+        };
+        /**
+         * MatingOut
+         * @description One thread laid over another.
+         */
+        MatingOut: {
+            /** Bolt */
+            bolt: string;
+            drawing: components["schemas"]["SheetOut"];
+            /** Figures */
+            figures: components["schemas"]["FigureOut"][];
+            /** Meetings */
+            meetings: components["schemas"]["MeetingOut"][];
+            /** Nut */
+            nut: string;
+            /** Sentence */
+            sentence: string;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fits" | "goes-on" | "binds" | "will-not-start" | "nothing-holds";
+        };
+        /**
+         * MeetingOut
+         * @description A bolt and a nut at one pair of sizes; `threads` engaged before they bind, None when they never do.
+         */
+        MeetingOut: {
+            clearance: components["schemas"]["FigureOut"];
+            /**
+             * Pair
+             * @enum {string}
+             */
+            pair: "tightest" | "middle" | "loosest";
+            /** Threads */
+            threads: number | null;
         };
         /**
          * MethodIn
@@ -1113,6 +1530,18 @@ export interface components {
             reason?: string;
         };
         /**
+         * RowOut
+         * @description A thread as one line of the book.
+         */
+        RowOut: {
+            /** Designation */
+            designation: string;
+            major: components["schemas"]["Shown"];
+            pitch: components["schemas"]["Shown"];
+            /** Tpi */
+            tpi: number | null;
+        };
+        /**
          * SchoolFigure
          * @description One school's blank as a figure.
          */
@@ -1130,6 +1559,20 @@ export interface components {
         SeenIn: {
             /** Seen */
             seen: number;
+        };
+        /**
+         * SeriesOut
+         * @description A series of the book: what it is called and how many sizes it holds.
+         */
+        SeriesOut: {
+            /** Count */
+            count: number;
+            /** Family */
+            family: string;
+            /** Name */
+            name: string;
+            /** Series */
+            series: string;
         };
         /**
          * SetupIn
@@ -1186,7 +1629,7 @@ export interface components {
             basic: components["schemas"]["FigureOut"][];
             /** Blank */
             blank: components["schemas"]["SchoolFigure"][];
-            chamfer: components["schemas"]["FigureOut"];
+            chamfer: components["schemas"]["FigureOut"] | null;
             /** Groove */
             groove: components["schemas"]["FigureOut"][];
             wire: components["schemas"]["FigureOut"];
@@ -1201,21 +1644,22 @@ export interface components {
             basic: components["schemas"]["BasicOut"];
             /** Blank */
             blank: components["schemas"]["BlankNumbers"][];
-            chamfer: components["schemas"]["ChamferOut"];
+            chamfer: components["schemas"]["ChamferOut"] | null;
             /** Designation */
             designation: string;
-            /** External */
-            external: {
-                [key: string]: number;
-            } | null;
+            external: components["schemas"]["ExternalOut"] | null;
             /** Family */
             family: string;
             figures: components["schemas"]["SizeFigures"];
-            groove: components["schemas"]["GrooveOut"];
-            /** Internal */
-            internal: {
-                [key: string]: number;
-            } | null;
+            groove: components["schemas"]["GrooveOut"] | null;
+            /**
+             * Hand
+             * @enum {string}
+             */
+            hand: "right" | "left";
+            internal: components["schemas"]["InternalOut"] | null;
+            /** Lead */
+            lead: number;
             /** Notes */
             notes: string[];
             /** Pitch */
@@ -1225,8 +1669,13 @@ export interface components {
             source: components["schemas"]["SourceOut"];
             /** Special */
             special: boolean;
+            /** Starts */
+            starts: number;
             /** Stress Area */
-            stress_area: number;
+            stress_area: number | null;
+            /** Taper */
+            taper: number;
+            taper_lengths: components["schemas"]["TaperOut"] | null;
             /** Tapping Drills */
             tapping_drills: components["schemas"]["DrillOut"][];
             /** Tpi */
@@ -1267,6 +1716,18 @@ export interface components {
             title: string;
         };
         /**
+         * TaperOut
+         * @description Lengths of a taper pipe thread.
+         */
+        TaperOut: {
+            /** Gauge Length */
+            gauge_length: number;
+            /** Gauge Tolerance */
+            gauge_tolerance: number | null;
+            /** Useful Length */
+            useful_length: number;
+        };
+        /**
          * ThreadOut
          * @description A thread in its own unit.
          */
@@ -1278,6 +1739,13 @@ export interface components {
             designation: string;
             /** Family */
             family: string;
+            /**
+             * Hand
+             * @enum {string}
+             */
+            hand: "right" | "left";
+            /** Lead */
+            lead: number;
             /** Notes */
             notes: string[];
             /** Pitch */
@@ -1287,6 +1755,10 @@ export interface components {
             source: components["schemas"]["SourceOut"];
             /** Special */
             special: boolean;
+            /** Starts */
+            starts: number;
+            /** Taper */
+            taper: number;
             /** Tpi */
             tpi: number | null;
             /**
@@ -1294,6 +1766,22 @@ export interface components {
              * @enum {string}
              */
             unit: "in" | "mm";
+        };
+        /**
+         * ThreeWires
+         * @description Three-wire figures for the chosen wire, and what else would serve.
+         */
+        ThreeWires: {
+            chosen: components["schemas"]["FigureOut"];
+            /** Drawer */
+            drawer: components["schemas"]["DrawerWire"][];
+            lead_angle: components["schemas"]["FigureOut"];
+            /** Over */
+            over: components["schemas"]["FigureOut"][];
+            /** Range */
+            range: components["schemas"]["FigureOut"][];
+            /** Serves */
+            serves: boolean;
         };
         /**
          * Told
@@ -1319,11 +1807,13 @@ export interface components {
         };
         /**
          * WiresOut
-         * @description Best wires.
+         * @description Best wires, and the measurement over them at the limits of the external pitch diameter.
          */
         WiresOut: {
             /** Best */
             best: number;
+            /** Over Wires */
+            over_wires: number[] | null;
         };
     };
     responses: never;
@@ -2626,6 +3116,684 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_page: {
+        parameters: {
+            query: {
+                q: string;
+                class?: string;
+                internal_class?: string;
+                engagement?: string;
+                wire?: string;
+                drill?: string;
+                plating?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_page_as_csv: {
+        parameters: {
+            query: {
+                q: string;
+                class?: string;
+                internal_class?: string;
+                engagement?: string;
+                wire?: string;
+                drill?: string;
+                plating?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_page_as_dxf: {
+        parameters: {
+            query: {
+                q: string;
+                class?: string;
+                internal_class?: string;
+                engagement?: string;
+                wire?: string;
+                drill?: string;
+                plating?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/vnd.dxf": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_page_as_json: {
+        parameters: {
+            query: {
+                q: string;
+                class?: string;
+                internal_class?: string;
+                engagement?: string;
+                wire?: string;
+                drill?: string;
+                plating?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_page_as_svg: {
+        parameters: {
+            query: {
+                q: string;
+                class?: string;
+                internal_class?: string;
+                engagement?: string;
+                wire?: string;
+                drill?: string;
+                plating?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_favourites: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptOut"];
+                };
+            };
+        };
+    };
+    server_book_api_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_let_go: {
+        parameters: {
+            query: {
+                q: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_mating: {
+        parameters: {
+            query: {
+                bolt: string;
+                nut: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MatingOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_rows: {
+        parameters: {
+            query: {
+                series: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RowOut"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_series: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesOut"][];
                 };
             };
         };

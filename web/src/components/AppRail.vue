@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { mdiFormatListBulletedSquare, mdiNotebookOutline } from '@mdi/js'
+import { mdiFormatListBulletedSquare, mdiNotebookOutline, mdiScrewMachineFlatTop } from '@mdi/js'
 
 const places = [
   { to: { name: 'jobs' }, label: 'Jobs', icon: mdiFormatListBulletedSquare, also: ['plan'] },
+  { to: { name: 'threads' }, label: 'Threads', icon: mdiScrewMachineFlatTop, also: [] as string[] },
   { to: { name: 'log' }, label: 'Log', icon: mdiNotebookOutline, also: [] as string[] },
 ]
 </script>

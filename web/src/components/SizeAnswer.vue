@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
 import type { Figure, Schemas } from '@/api/client'
+import DrillList from '@/components/DrillList.vue'
 import FigureValue from '@/components/FigureValue.vue'
 import WorkingPanel from '@/components/WorkingPanel.vue'
 
@@ -18,7 +19,7 @@ const figures = computed<Record<string, Figure>>(() => {
     ...f.blank.map((b) => [b.school, b.figure]),
     ...f.basic.map((b) => [b.name, b]),
     ...f.groove.map((g) => [g.name, g]),
-    ['chamfer', f.chamfer],
+    ...(f.chamfer ? [['chamfer', f.chamfer]] : []),
     ['wire', f.wire],
   ]) as Record<string, Figure>
 })
@@ -28,6 +29,10 @@ const pick = (key: string) => (chosen.value = chosen.value === key ? '' : key)
 async function startJob() {
   emit('close')
   await router.push({ name: 'jobs', query: { thread: props.size.designation } })
+}
+async function openPage() {
+  emit('close')
+  await router.push({ name: 'threads', query: { q: props.size.designation } })
 }
 </script>
 
@@ -42,7 +47,7 @@ async function startJob() {
       <p v-for="note in size.notes" :key="note" class="small">{{ note }}</p>
     </header>
 
-    <section class="blank">
+    <section v-if="size.figures.blank.length" class="blank">
       <h3>Turn the blank to</h3>
       <div class="row">
         <FigureValue
@@ -57,17 +62,9 @@ async function startJob() {
       </div>
     </section>
 
-    <section>
+    <section v-if="!size.taper">
       <h3>Tapping drill</h3>
-      <ul class="drills">
-        <li v-for="drill in size.tapping_drills" :key="drill.name">
-          <span class="fig name">{{ drill.name }}</span><span class="muted small"
-            >{{ Math.round(drill.percent) }} %</span
-          >
-        </li>
-        <li v-if="!size.tapping_drills.length" class="muted">no rack drill leaves 60 to 80 %</li>
-      </ul>
-      <p v-if="size.tapping_drills[0]" class="muted small">{{ size.tapping_drills[0].convention }}</p>
+      <DrillList :drills="size.tapping_drills" />
     </section>
 
     <section>
@@ -82,6 +79,7 @@ async function startJob() {
           @working="pick(groove.name)"
         />
         <FigureValue
+          v-if="size.figures.chamfer"
           :figure="size.figures.chamfer"
           label="chamfer to"
           :open="chosen === 'chamfer'"
@@ -110,7 +108,10 @@ async function startJob() {
       </div>
     </section>
     <WorkingPanel v-if="working" :figure="working" />
-    <footer><v-btn color="secondary" @click="startJob">Start a job with it</v-btn></footer>
+    <footer>
+      <v-btn v-if="size.external" color="secondary" @click="startJob">Start a job with it</v-btn>
+      <button type="button" class="plain" @click="openPage">Its page in the book</button>
+    </footer>
   </div>
 </template>
 
@@ -125,20 +126,15 @@ h3 {
   font-weight: 700;
   margin-bottom: 4px;
 }
+footer {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+}
 .row {
   display: flex;
   flex-wrap: wrap;
   gap: 8px 34px;
   align-items: end;
-}
-.drills {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 26px;
-}
-.name {
-  font-size: 1.25em;
-  font-weight: 700;
-  margin-right: 6px;
 }
 </style>

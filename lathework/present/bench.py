@@ -1,0 +1,74 @@
+"""The bench screen as plain dictionaries."""
+
+from __future__ import annotations
+
+from lathework.drawing.layout import SMALL
+from lathework.drawing.part_view import part_sheet
+from lathework.planning.bench import Bench, steps_of
+from lathework.present.plans import operation_json
+from lathework.present.sheets import sheet_json
+from lathework.present.values import Json, figure_json, length_shown
+from lathework.rules.gauging import MEANINGS
+from lathework.rules.turning import NextCut
+
+
+def _cut_json(cut: NextCut | None) -> Json | None:
+    if cut is None:
+        return None
+    return {
+        "state": cut.state,
+        "dial": figure_json(cut.dial) if cut.dial else None,
+        "left": figure_json(cut.left),
+        "ratio": figure_json(cut.ratio),
+        "expect": figure_json(cut.expect) if cut.expect else None,
+        "give_or_take": figure_json(cut.give_or_take) if cut.give_or_take else None,
+    }
+
+
+def _reading_rows(now: Bench) -> list[Json]:
+    rows: list[Json] = []
+    before: float | None = None
+    for entry in now.readings:
+        if entry.value_mm is None:
+            continue
+        rows.append(
+            {
+                "reading": length_shown(entry.value_mm),
+                "dialled": length_shown(entry.dialled_mm) if entry.dialled_mm else None,
+                "came_off": length_shown(before - entry.value_mm) if before is not None else None,
+            }
+        )
+        before = entry.value_mm
+    return rows
+
+
+def bench_json(now: Bench) -> Json:
+    """The bench screen: the piece, the step, what to do and what was read."""
+    advice = now.advice
+    return {
+        "piece": now.piece,
+        "good": now.good,
+        "scrapped": now.scrapped,
+        "quantity": now.plan.job.quantity,
+        "finished": now.finished,
+        "gauged_pieces": now.gauged_pieces,
+        "steps": [{"key": o.key, "title": o.title, "state": state} for o, state in steps_of(now)],
+        "step": operation_json(now.step) if now.step else None,
+        "cut": _cut_json(now.cut),
+        "readings": _reading_rows(now),
+        "hindrance": now.hindrance,
+        "verdict": {"code": now.verdict, "words": MEANINGS[now.verdict].words, "passes": MEANINGS[now.verdict].passes}
+        if now.verdict
+        else None,
+        "adjusted": now.adjusted,
+        "advice": {
+            "move": advice.move,
+            "order": advice.order,
+            "recut": advice.recut,
+            "eighths": figure_json(advice.eighths) if advice.eighths else None,
+        }
+        if advice
+        else None,
+        "opened_eighths": now.opened_eighths,
+        "drawing": sheet_json(part_sheet(now.plan, SMALL)),
+    }

@@ -1,0 +1,68 @@
+"""A plan with its drawing, as plain dictionaries and as sentences for print."""
+
+from __future__ import annotations
+
+from lathework.drawing.layout import WIDE
+from lathework.drawing.part_view import part_sheet
+from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan
+from lathework.present.sheets import sheet_json
+from lathework.present.threads import thread_json
+from lathework.present.values import Json, caution_json, figure_json, figure_text
+from lathework.rules.blank import SCHOOL_NAMES
+from lathework.units import LengthUnit
+
+
+def sentence_text(operation: Operation, unit: LengthUnit) -> str:
+    """The sentence of a step with its figures put in.
+
+    Figures stand in braces in the sentence, by key.
+    """
+    return operation.sentence.format(**{key: figure_text(f, unit) for key, f in operation.figures.items()})
+
+
+def headline_text(operation: Operation, unit: LengthUnit) -> str:
+    """The one key figure of a step, for print."""
+    if not operation.headline:
+        return operation.figure_words
+    return f"{operation.figure_words} {figure_text(operation.figures[operation.headline], unit)}".strip()
+
+
+def operation_json(operation: Operation) -> Json:
+    """A step with its figures."""
+    return {
+        "key": operation.key,
+        "title": operation.title,
+        "sentence": operation.sentence,
+        "headline": operation.headline,
+        "headline_words": operation.figure_words,
+        "figures": [{"key": key, "figure": figure_json(f)} for key, f in operation.figures.items()],
+        "tool": operation.tool,
+        "edge": operation.edge,
+        "cautions": [caution_json(c) for c in operation.cautions],
+        "notes": list(operation.notes),
+        "measure": operation.measure,
+    }
+
+
+def plan_json(plan: Plan) -> Json:
+    """A plan with its drawing."""
+    return {
+        "thread": thread_json(plan.job.part.thread),
+        "quantity": plan.job.quantity,
+        "unit": plan.job.unit,
+        "operations": [operation_json(o) for o in plan.operations],
+        "blanks": [
+            {
+                "school": b.school,
+                "name": SCHOOL_NAMES[b.school],
+                "figure": figure_json(b.diameter),
+                "within_class": b.within_class,
+                "verdict": b.verdict,
+            }
+            for b in plan.work.blanks
+        ],
+        "notices": [{"code": n.code, "field": n.field, "text": n.text} for n in plan.notices],
+        "cautions": [caution_json(c) for c in plan.cautions],
+        "drawing": sheet_json(part_sheet(plan, WIDE)),
+    }

@@ -1,0 +1,1 @@
+"""The book of threads: browse, look up, compare, keep."""

@@ -1,0 +1,148 @@
+"""The book of threads: browse it, open a page, take it away, lay two threads over each other."""
+
+from __future__ import annotations
+
+from typing import Any
+
+import orjson
+from django.http import HttpRequest, HttpResponse
+from ninja import Query, Router, Schema
+
+from lathework.card import Asked, Card, card
+from lathework.drawing.svg import sheet_svg
+from lathework.errors import InputError
+from lathework.present.threads import card_json, mating_json, row_json, size_json
+from lathework.rules.mating import mate
+from lathework.threads.designation import Called, read_called
+from lathework.threads.series import SERIES_NAMES, library
+from server.book import actions
+from server.book.files import limits_csv, profile_dxf
+from server.book.schemas import CardOut, KeepIn, KeptOut, MatingOut, RowOut, SeriesOut
+from server.site.files import file_answer, file_in_schema
+from server.site.problems import PROBLEMS, answer
+
+router = Router(tags=["threads"], by_alias=True)
+_LONGEST = 60
+
+
+class CardQuery(Schema):
+    """A thread, its classes, and what the person has: all as typed, empty for the usual."""
+
+    q: str = Query(..., max_length=200)
+    class_name: str = Query("", alias="class", max_length=_LONGEST)
+    internal_class: str = Query("", max_length=_LONGEST)
+    engagement: str = Query("", max_length=_LONGEST)
+    wire: str = Query("", max_length=_LONGEST)
+    drill: str = Query("", max_length=_LONGEST)
+    plating: str = Query("", max_length=_LONGEST)
+
+    def card(self) -> Card:
+        """The card asked for. Raises InputError."""
+        return card(
+            self.q,
+            class_name=self.class_name.strip(),
+            internal_class=self.internal_class.strip(),
+            engagement=self.engagement,
+            asked=Asked(self.wire, self.drill, self.plating),
+        )
+
+
+@router.get("/series", response=list[SeriesOut])
+def series(request: HttpRequest) -> HttpResponse:
+    """The series of the book."""
+    counts: dict[tuple[str, str], int] = {}
+    for thread in library():
+        counts[(thread.family, thread.series)] = counts.get((thread.family, thread.series), 0) + 1
+    return answer(
+        [
+            {"family": family, "series": name, "name": SERIES_NAMES[name], "count": count}
+            for (family, name), count in counts.items()
+        ]
+    )
+
+
+@router.get("/rows", response={200: list[RowOut], **PROBLEMS})
+def rows(request: HttpRequest, series: str = Query(..., max_length=_LONGEST)) -> HttpResponse:
+    """The threads of one series, in its table's order; none for a series that the book lacks."""
+    return answer([row_json(thread) for thread in library() if thread.series == series])
+
+
+@router.get("/card", response={200: CardOut, **PROBLEMS})
+def page(request: HttpRequest, asked: Query[CardQuery]) -> HttpResponse:
+    """A thread's page."""
+    return answer(card_json(asked.card()))
+
+
+def _called(text: str, field: str) -> Called:
+    """What a text calls for, its error told of `field`."""
+    try:
+        return read_called(text)
+    except InputError as error:
+        raise error.at(field) from None
+
+
+def _name(found: Card) -> str:
+    """A file name without characters that file systems mind."""
+    return "".join(c if c.isalnum() else "-" for c in found.size.thread.designation).strip("-")
+
+
+@router.get("/card.json", response={200: dict[str, Any], **PROBLEMS})
+def page_as_json(request: HttpRequest, asked: Query[CardQuery]) -> HttpResponse:
+    """The size answer with limits, as the command line prints it."""
+    found = asked.card()
+    content = orjson.dumps(size_json(found.size), option=orjson.OPT_INDENT_2)
+    return file_answer(content, f"{_name(found)}.json", "application/json")
+
+
+@router.get("/card.csv", response=PROBLEMS, openapi_extra=file_in_schema("text/csv"))
+def page_as_csv(request: HttpRequest, asked: Query[CardQuery]) -> HttpResponse:
+    """The limits as CSV."""
+    found = asked.card()
+    return file_answer(limits_csv(found), f"{_name(found)}.csv", "text/csv; charset=utf-8")
+
+
+@router.get("/card.svg", response=PROBLEMS, openapi_extra=file_in_schema("image/svg+xml"))
+def page_as_svg(request: HttpRequest, asked: Query[CardQuery]) -> HttpResponse:
+    """The profile as SVG, in the thread's own unit."""
+    found = asked.card()
+    drawing = sheet_svg(found.drawing, found.size.thread.unit)
+    return file_answer(drawing, f"{_name(found)}.svg", "image/svg+xml")
+
+
+@router.get("/card.dxf", response=PROBLEMS, openapi_extra=file_in_schema("image/vnd.dxf"))
+def page_as_dxf(request: HttpRequest, asked: Query[CardQuery]) -> HttpResponse:
+    """The profile as DXF, true size in millimetres."""
+    found = asked.card()
+    drawing = profile_dxf(found.drawing, found.size.thread.unit)
+    return file_answer(drawing, f"{_name(found)}.dxf", "image/vnd.dxf")
+
+
+@router.get("/mating", response={200: MatingOut, **PROBLEMS})
+def mating(
+    request: HttpRequest,
+    bolt: str = Query(..., max_length=200),
+    nut: str = Query(..., max_length=200),
+) -> HttpResponse:
+    """A nut of one thread on a bolt of another; a class said with either stands."""
+    outside, inside = (_called(text, field) for text, field in ((bolt, "bolt"), (nut, "nut")))
+    return answer(
+        mating_json(mate(outside.thread, inside.thread, bolt_class=outside.class_name, nut_class=inside.class_name))
+    )
+
+
+@router.get("/favourites", response=KeptOut)
+def favourites(request: HttpRequest) -> HttpResponse:
+    """Threads the shop keeps at hand."""
+    return answer({"favourites": actions.favourites()})
+
+
+@router.put("/favourites", response={200: KeptOut, **PROBLEMS})
+def keep(request: HttpRequest, payload: KeepIn) -> HttpResponse:
+    """Keep a thread at hand."""
+    return answer({"favourites": actions.keep(payload.designation)})
+
+
+@router.delete("/favourites", response={200: KeptOut, **PROBLEMS})
+def let_go(request: HttpRequest, q: str = Query(..., max_length=200)) -> HttpResponse:
+    """Let a kept thread go."""
+    return answer({"favourites": actions.let_go(q)})

@@ -1,0 +1,92 @@
+"""The book of threads: find by typing, change the class, compare two, keep one, take one away."""
+
+from __future__ import annotations
+
+import csv
+from pathlib import Path
+
+from playwright.sync_api import expect
+
+from tests.browser.base import BrowserCase
+
+
+class ThreadsPage(BrowserCase):
+    def open(self, text: str) -> None:
+        self.page.goto("/threads")
+        self.page.get_by_label("Find a thread").fill(text)
+
+    def limits(self) -> str:
+        return self.page.get_by_role("region", name="Limits of size").inner_text()
+
+    def test_find_by_typing_and_change_the_class(self) -> None:
+        """ASME B1.1: 3/8-16 UNC pitch diameter 2A 0.3287 to 0.3331, 3A 0.3311 to 0.3344 in."""
+        self.open("3/8 x 16")
+        expect(self.page.get_by_role("heading", name="3/8-16 UNC")).to_be_visible()
+        for printed in ("0.3287", "0.3331", "0.3344", "0.3401"):
+            self.assertIn(printed, self.limits())
+        self.page.get_by_label("Class of the bolt").select_option("3A")
+        self.page.get_by_role("button", name="0.3311", exact=True).click()
+        expect(self.page.get_by_role("region", name="Working of pitch diameter, least")).to_contain_text("0.75 Td2")
+
+    def test_an_unclear_text_offers_its_choices(self) -> None:
+        self.open("7/16 whitworth")
+        self.page.get_by_role("button", name="7/16 BSF").click()
+        expect(self.page.get_by_role("heading", name="7/16 BSF")).to_be_visible()
+
+    def test_browse_a_series(self) -> None:
+        self.page.goto("/threads")
+        self.page.get_by_label("Series").select_option("BA")
+        self.page.get_by_role("button", name="2 BA", exact=False).first.click()
+        expect(self.page.get_by_text("the BA number")).to_be_visible()
+
+    def test_compare_two(self) -> None:
+        self.open("1/4-20")
+        self.page.get_by_label("Nut of another thread").fill("M6")
+        overlay = self.page.get_by_role("region", name="Lay another thread over it")
+        expect(overlay.get_by_role("status")).to_contain_text("does not start")
+        expect(overlay.get_by_role("status")).to_contain_text("Never force it")
+        expect(overlay.get_by_role("img")).to_be_visible()
+        self.page.reload()
+        expect(overlay.get_by_role("status")).to_contain_text("M6 nut")
+
+    def test_what_the_shop_has(self) -> None:
+        """A 5/16 drill in 3/8-16 leaves 77 % in practice; a wire of 0.02 in drowns between the crests."""
+        self.open("3/8-16")
+        drills = self.page.get_by_role("region", name="Tapping drill")
+        drills.get_by_role("textbox").fill("5/16")
+        expect(drills.get_by_role("button", name="77")).to_be_visible()
+        wires = self.page.get_by_role("region", name="Three wires")
+        wires.get_by_role("textbox").fill("0.02")
+        expect(wires).to_contain_text("does not serve")
+        wires.get_by_role("textbox").fill("wide")
+        expect(wires.get_by_role("alert")).to_contain_text("is not a length")
+        expect(self.page.get_by_role("heading", name="3/8-16 UNC")).to_be_visible()
+
+    def test_keep_one_at_hand(self) -> None:
+        self.open("M8x1")
+        self.page.get_by_role("button", name="keep at hand").click()
+        expect(self.page.get_by_role("heading", name="Kept at hand")).to_be_visible()
+        self.open("G1/2")
+        self.page.get_by_role("button", name="★ M8x1").click()
+        expect(self.page.get_by_role("heading", name="M8x1")).to_be_visible()
+        self.page.get_by_role("button", name="★ kept at hand").click()
+        expect(self.page.get_by_role("heading", name="Kept at hand")).to_be_hidden()
+
+    def test_take_one_away(self) -> None:
+        self.open("M10")
+        expect(self.page.get_by_role("heading", name="M10")).to_be_visible()
+        for kind, holds in (("CSV", "8.862"), ("JSON", '"designation": "M10"'), ("SVG", "<svg"), ("DXF", "LWPOLYLINE")):
+            with self.page.expect_download() as download:
+                self.page.get_by_role("link", name=kind).click()
+            content = Path(download.value.path()).read_text(encoding="utf-8")
+            with self.subTest(kind):
+                self.assertIn(holds, content)
+                if kind == "CSV":
+                    self.assertEqual(len(list(csv.DictReader(content.splitlines()))), 10)
+
+    def test_from_the_size_line_to_its_page(self) -> None:
+        self.page.goto("/")
+        self.page.keyboard.press("/")
+        self.page.keyboard.type("1/2 bsw")
+        self.page.get_by_role("button", name="Its page in the book").click()
+        expect(self.page.get_by_role("heading", name="1/2 BSW")).to_be_visible()

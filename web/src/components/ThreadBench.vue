@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+
+import type { FieldError, Figure, Schemas } from '@/api/client'
+import DrillList from '@/components/DrillList.vue'
+import FigureValue from '@/components/FigureValue.vue'
+import InlineField from '@/components/InlineField.vue'
+import { groupsOf } from '@/components/threadGroups'
+import WorkingPanel from '@/components/WorkingPanel.vue'
+import type { CardQuery } from '@/composables/useCard'
+
+/** What the shop turns, drills and measures for this thread, with the wire, drill and plating it has. */
+const props = defineProps<{ card: Schemas['CardOut']; query: CardQuery; errors: FieldError[] }>()
+const emit = defineEmits<{ change: [field: keyof CardQuery, value: string] }>()
+const asked = ref<Figure | null>(null)
+const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : figure)
+const error = (field: string) => props.errors.find((e) => e.field === field)
+
+const groups = computed(() => groupsOf(props.card))
+</script>
+
+<template>
+  <div class="bench">
+    <section v-for="group in groups" :key="group.title" :aria-label="group.title">
+      <h2>{{ group.title }}</h2>
+      <DrillList v-if="group.drills" :drills="group.drills" />
+      <p v-if="group.field">
+        <InlineField
+          :label="`${group.title}: ${group.before}`"
+          :model-value="query[group.field]"
+          :before="group.before"
+          :placeholder="group.hint"
+          :error="error(group.field)"
+          figure
+          @update:model-value="emit('change', group.field, $event)"
+        />
+      </p>
+      <p v-if="group.note" class="small">{{ group.note }}</p>
+      <div class="figures">
+        <FigureValue
+          v-for="f in group.figures"
+          :key="f.label"
+          :figure="f.figure"
+          :label="f.label"
+          :open="asked === f.figure"
+          @working="ask(f.figure)"
+        />
+      </div>
+      <WorkingPanel v-if="asked && group.figures.some((f) => f.figure === asked)" :figure="asked" />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.bench {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(360px, 1fr));
+  gap: 20px 40px;
+  align-items: start;
+}
+section {
+  display: grid;
+  gap: 6px;
+}
+h2 {
+  font-size: var(--s16);
+  border-bottom: 2px solid var(--line);
+}
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 26px;
+}
+</style>

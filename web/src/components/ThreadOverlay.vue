@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+
+import { ask, client, type Figure } from '@/api/client'
+import FigureValue from '@/components/FigureValue.vue'
+import InlineField from '@/components/InlineField.vue'
+import SheetDrawing from '@/components/SheetDrawing.vue'
+import WorkingPanel from '@/components/WorkingPanel.vue'
+import { useLive } from '@/composables/useLive'
+
+/** Lay a nut of another thread over this bolt: a verdict, why, and the picture. */
+const props = defineProps<{ bolt: string }>()
+const nut = defineModel<string>('nut', { required: true })
+const asked = ref<Figure | null>(null)
+const { found, problem } = useLive(
+  () => (nut.value.trim() ? `${props.bolt}\n${nut.value.trim()}` : null),
+  () =>
+    ask(
+      client.GET('/api/threads/mating', { params: { query: { bolt: props.bolt, nut: nut.value.trim() } } }),
+    ),
+)
+const MARKS = {
+  fits: '✓',
+  'goes-on': '▲',
+  binds: '▲',
+  'will-not-start': '✕',
+  'nothing-holds': '✕',
+} as const
+const figures = computed<{ label: string; figure: Figure }[]>(() => [
+  ...(found.value?.figures ?? []).map((figure) => ({ label: figure.name, figure })),
+  ...(found.value?.meetings ?? []).map((met) => ({ label: met.clearance.name, figure: met.clearance })),
+])
+const ask_working = (figure: Figure) => (asked.value = asked.value === figure ? null : figure)
+</script>
+
+<template>
+  <section class="overlay" aria-label="Lay another thread over it">
+    <h2>Lay another thread over it</h2>
+    <p>
+      <InlineField
+        v-model="nut"
+        label="Nut of another thread"
+        before="a nut of"
+        :after="`on a bolt of ${bolt}`"
+        placeholder="M6"
+        figure
+        :error="
+          problem?.errors[0] ??
+          (problem ? { code: '', field: '', message: problem.message, choices: [] } : undefined)
+        "
+      />
+    </p>
+    <template v-if="found && !problem">
+      <p class="verdict" :class="found.verdict" role="status">
+        <span aria-hidden="true">{{ MARKS[found.verdict] }}</span> {{ found.sentence }}
+      </p>
+      <SheetDrawing :sheet="found.drawing" />
+      <div class="figures">
+        <FigureValue
+          v-for="f in figures"
+          :key="f.label"
+          :figure="f.figure"
+          :label="f.label"
+          :open="asked === f.figure"
+          @working="ask_working(f.figure)"
+        />
+      </div>
+      <WorkingPanel v-if="asked" :figure="asked" />
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.overlay {
+  display: grid;
+  gap: 12px;
+}
+.verdict {
+  font-size: var(--s20);
+  font-weight: 700;
+  color: var(--caution);
+}
+.verdict.fits {
+  color: var(--good);
+}
+.verdict.will-not-start,
+.verdict.nothing-holds {
+  color: var(--stop);
+}
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 28px;
+}
+</style>
