@@ -109,10 +109,12 @@ def measure(root: Path, designations: list[str]) -> dict[str, float]:
 def core_times() -> dict[str, float]:
     """Seconds for every size of the library with its default classes, and milliseconds for one, nothing kept."""
     from lathework.size import size_of
+    from lathework.threads.limits import external_limits, internal_limits
     from lathework.threads.series import library
 
     threads = library()
-    size_of.cache_clear()
+    for kept in (size_of, external_limits, internal_limits):
+        kept.cache_clear()
     begun = time.perf_counter()
     for thread in threads:
         size_of(thread)

@@ -17,7 +17,7 @@ from lathework.rules.materials import Material, materials
 from lathework.rules.relief import groove_width
 from lathework.rules.turning import DIALS
 from lathework.threads.designation import Called, read_called
-from lathework.threads.limits import external_classes, is_internal_class
+from lathework.threads.limits import has_external, is_internal_class
 from lathework.units import LENGTH_UNITS, convert, show_length
 
 FORMAT, VERSION = "conch-job", 1
@@ -110,7 +110,7 @@ class Reader:
         try:
             called = read_called(self.text(field))
             thread = called.thread
-            if not external_classes(thread):
+            if not has_external(thread):
                 raise InputError(
                     "not-for-a-die", field, f"{thread.designation} is not cut outside on a parallel blank."
                 )

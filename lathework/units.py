@@ -13,6 +13,7 @@ MM_PER_INCH = 25.4
 PLACES: dict[LengthUnit, tuple[int, int]] = {"in": (3, 4), "mm": (2, 3)}
 #: Format codes made once: a plan shows some two hundred numbers at each keystroke.
 _FORMATS = tuple(f".{places}f" for places in range(16))
+_BOTH = tuple((_FORMATS[PLACES["in"][fine]], _FORMATS[PLACES["mm"][fine]]) for fine in (False, True))
 LENGTH_UNITS: tuple[LengthUnit, LengthUnit] = ("in", "mm")
 
 
@@ -54,16 +55,20 @@ def round_half_even(value: Decimal | float, places: int) -> float:
     return _rounded(value, places, ROUND_HALF_EVEN)
 
 
+def _signed(text: str) -> str:
+    """A formatted number with a true minus sign; never "-0"."""
+    if text[0] != "-":
+        return text
+    return text[1:] if float(text) == 0 else "−" + text[1:]
+
+
 def show_number(value: float, places: int) -> str:
     """The number `value` with `places` decimals and a true minus sign; never "-0".
 
     >>> show_number(-1.5, 3), show_number(-0.00001, 3)
     ('−1.500', '0.000')
     """
-    text = format(value, _FORMATS[places])
-    if text[0] != "-":
-        return text
-    return text[1:] if float(text) == 0 else "−" + text[1:]
+    return _signed(format(value, _FORMATS[places]))
 
 
 def show_length(value: float, unit: LengthUnit, into: LengthUnit, *, fine: bool = True) -> str:
@@ -75,3 +80,14 @@ def show_length(value: float, unit: LengthUnit, into: LengthUnit, *, fine: bool 
     ('0.3125', '7.94')
     """
     return show_number(convert(value, unit, into), PLACES[into][fine])
+
+
+def show_both(value: float, unit: LengthUnit, *, fine: bool = True) -> tuple[str, str]:
+    """A length of `value` in `unit` for a person, in inches and in millimetres, as `show_length` tells each.
+
+    >>> show_both(0.3125, "in"), show_both(8.0, "mm", fine=False)
+    (('0.3125', '7.938'), ('0.315', '8.00'))
+    """
+    inch, mm = (value, value * MM_PER_INCH) if unit == "in" else (value / MM_PER_INCH, value)
+    inch_format, mm_format = _BOTH[fine]
+    return _signed(format(inch, inch_format)), _signed(format(mm, mm_format))

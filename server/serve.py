@@ -35,8 +35,12 @@ def main() -> None:
         call_command("load_demo")
     from waitress.server import create_server
 
+    from lathework.size import size_of
+    from lathework.threads.series import library
     from server.wsgi import application
 
+    for thread in library():
+        size_of(thread)  # kept, so that the first keystroke is as quick as the next
     server = create_server(application, host=HOST, port=options.port, threads=THREADS, ident=None)
     signal.signal(signal.SIGTERM, _leave)
     print(f"Conch is at http://{HOST}:{options.port}/  (stop it with Ctrl-C)", flush=True)

@@ -9,17 +9,10 @@ from lathework.drawing.shapes import Label, Line, Path
 from lathework.lengths import Length
 from lathework.planning.operation import Operation
 from lathework.planning.work import Work
-from lathework.units import LENGTH_UNITS, show_length
+from lathework.units import show_both
 
 _ARROW = 7.0
 _GAP = 6.0
-
-
-def _both(length: Length, *, fine: bool) -> tuple[str, str]:
-    return (
-        show_length(length.value, length.unit, "in", fine=fine),
-        show_length(length.value, length.unit, "mm", fine=fine),
-    )
 
 
 def _arrow(tip: float, y: float, *, toward_right: bool) -> Line:
@@ -54,14 +47,14 @@ def _along(
 
 def _stick_out(work: Work) -> tuple[str, str]:
     """What stands out of the jaws, and how many bar diameters that is."""
-    inch, mm = (show_length(work.stick_out_mm, "mm", into, fine=False) for into in LENGTH_UNITS)
+    inch, mm = show_both(work.stick_out_mm, "mm", fine=False)
     words = f"stick-out, {work.stick_out_ratio:.1f} × bar"
     return f"{inch} {words}", f"{mm} {words}"
 
 
 def _diameter(layout: Layout, *, from_mm: float, to_mm: float, length: Length, field: str, words: str) -> Label:
     """A diameter written on its own section at the axis, or above the part when the section is too narrow."""
-    inch, mm = _both(length, fine=True)
+    inch, mm = show_both(length.value, length.unit, fine=True)
     room = layout.x(from_mm) - layout.x(to_mm)
     text = max(len(inch), len(mm)) + len(words) + 5
     x = (layout.x(from_mm) + layout.x(to_mm)) / 2
@@ -97,7 +90,9 @@ def dimensions(layout: Layout, work: Work, operations: Iterable[Operation]) -> t
     paths: list[Path] = []
     labels: list[Label] = []
     for row, (length, field) in enumerate(rows):
-        made, label = _along(layout, to_mm=length.mm, row=row, said=_both(length, fine=False), field=field)
+        made, label = _along(
+            layout, to_mm=length.mm, row=row, said=show_both(length.value, length.unit, fine=False), field=field
+        )
         paths += made
         labels.append(label)
     made, label = _along(layout, to_mm=work.stick_out_mm, row=len(rows), said=_stick_out(work))

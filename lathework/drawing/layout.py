@@ -53,7 +53,8 @@ class Layout:
 
     def rim(self, *points: tuple[float, float]) -> Line:
         """The sheet's line through `points` (behind_mm, diameter_mm) along the upper side."""
-        return tuple((self.x(z), self.top(d)) for z, d in points)
+        face, axis, along, across = self.face_x, self.axis_y, self.scale, self.scale / 2
+        return tuple([(face - z * along, axis - d * across) for z, d in points])
 
 
 def lay_out(work: Work, frame: Frame) -> Layout:

@@ -8,7 +8,7 @@ from lathework.drawing.shapes import Label, Line, Path, Role, Sheet
 from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits
 from lathework.threads.profile import Point, Profile, profile
 from lathework.threads.thread import Thread
-from lathework.units import LengthUnit, show_length
+from lathework.units import LengthUnit, show_both
 
 WIDTH, HEIGHT = 1160.0, 312.0
 MARGIN = 250.0
@@ -48,12 +48,8 @@ def _metal(scale: _Scale, role: Role, outline: Profile, edge: float) -> Path:
     return Path(role, ((*line, (line[-1][0], edge), (line[0][0], edge)),), closed=True)
 
 
-def _said(value: float, unit: LengthUnit) -> tuple[str, str]:
-    return show_length(value, unit, "in"), show_length(value, unit, "mm")
-
-
 def _range(name: str, low: float, high: float, unit: LengthUnit) -> tuple[str, str]:
-    (a, b), (c, d) = _said(low, unit), _said(high, unit)
+    (a, b), (c, d) = show_both(low, unit), show_both(high, unit)
     return f"{name} {a} to {c}", f"{name} {b} to {d}"
 
 
@@ -70,7 +66,7 @@ def _figures(
         true = scale.y((low + high) / 2)
         bend = edge - 26 if left else edge + 26
         paths.append(Path("leader", (((edge, true), (bend, y - 5)),)))
-        inch, mm = _range(name, low, high, unit) if low != high else (f"{name} {t}" for t in _said(low, unit))
+        inch, mm = _range(name, low, high, unit) if low != high else (f"{name} {t}" for t in show_both(low, unit))
         x = bend - 6 if left else bend + 6
         labels.append(Label(x, y, inch, mm, anchor="end" if left else "start"))
     return paths, [*labels, words]

@@ -79,7 +79,8 @@ def box(left: float, top: float, right: float, bottom: float) -> Line:
 
 def mirrored(line: Line, axis_y: float) -> Line:
     """The same line on the other side of the horizontal axis at `axis_y` (sheet units)."""
-    return tuple((x, 2 * axis_y - y) for x, y in line)
+    twice = 2 * axis_y
+    return tuple([(x, twice - y) for x, y in line])
 
 
 def hatch(area: Line, gap: float = HATCH_GAP) -> tuple[Line, ...]:

@@ -40,7 +40,8 @@ def path_data(lines: tuple[Line, ...], *, closed: bool) -> str:
     'M0.0 0.0L1.2 2.0Z'
     """
     end = "Z" if closed else ""
-    return "".join(["M" + "L".join([f"{x:.1f} {y:.1f}" for x, y in line]) + end for line in lines])
+    # One formatting call a point: drawings are told anew at each keystroke.
+    return "".join(["M" + "L".join(["%.1f %.1f" % point for point in line]) + end for line in lines])  # noqa: UP031
 
 
 def _path(path: Path) -> str:

@@ -7,7 +7,7 @@ from typing import Any
 from lathework.errors import InputError
 from lathework.figures import Answer, Figure, Given
 from lathework.rules.cautions import Caution
-from lathework.units import LENGTH_UNITS, MM_PER_INCH, LengthUnit, show_length, show_number
+from lathework.units import LENGTH_UNITS, MM_PER_INCH, LengthUnit, show_both, show_length, show_number
 
 Json = dict[str, Any]
 _LENGTHS: dict[str, LengthUnit] = {"in": "in", "mm": "mm"}
@@ -26,6 +26,10 @@ def _told(value: float, unit: str, into: LengthUnit, *, fine: bool, places: int)
 
 
 def _both(value: float, unit: str, *, fine: bool = True, places: int = 0) -> Json:
+    length = _LENGTHS.get(unit)
+    if length is not None:
+        inch, mm = show_both(value, length, fine=fine)
+        return {"in": {"text": inch, "unit": "in"}, "mm": {"text": mm, "unit": "mm"}}
     out: Json = {}
     for into in LENGTH_UNITS:
         text, shown = _told(value, unit, into, fine=fine, places=places)
@@ -36,11 +40,8 @@ def _both(value: float, unit: str, *, fine: bool = True, places: int = 0) -> Jso
 def _given(given: Given) -> Json:
     length = _LENGTHS.get(given.unit)
     if length is not None:
-        return {
-            "name": given.name,
-            "in": show_length(given.value, length, "in") + " in",
-            "mm": show_length(given.value, length, "mm") + " mm",
-        }
+        inch, mm = show_both(given.value, length)
+        return {"name": given.name, "in": f"{inch} in", "mm": f"{mm} mm"}
     text = f"{given.value:.6g} {given.unit}".strip()
     return {"name": given.name, "in": text, "mm": text}
 

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from lathework.threads.series import trim
 from lathework.threads.thread import Thread
-from lathework.units import show_length
+from lathework.units import show_both
 
 
 @dataclass(frozen=True, slots=True)
@@ -56,7 +56,8 @@ _POSITIONS = {
 
 
 def _both(value: float, thread: Thread) -> str:
-    return f"{show_length(value, thread.unit, 'in')} in ({show_length(value, thread.unit, 'mm')} mm)"
+    inch, mm = show_both(value, thread.unit)
+    return f"{inch} in ({mm} mm)"
 
 
 def _size(thread: Thread) -> list[Letter]:

@@ -9,10 +9,12 @@ import orjson
 from django.http import HttpRequest, HttpResponse
 from ninja import Body, Router
 
+from lathework.document import read_document
 from lathework.drawing.layout import WIDE
 from lathework.drawing.part_view import part_sheet
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InputError, InvalidDocument
+from lathework.planning.plan import make_plan
 from lathework.present.plans import plan_json
 from server.jobs import actions
 from server.jobs.models import Job
@@ -28,7 +30,7 @@ from server.jobs.schemas import (
     ReasonIn,
     SeenIn,
 )
-from server.jobs.standing import Standing, plan_of, standing
+from server.jobs.standing import Standing, standing
 from server.logbook.readings import readings_csv
 from server.paper.setup_sheet import setup_sheet
 from server.site.files import file_answer, file_in_schema
@@ -64,7 +66,7 @@ def import_job(request: HttpRequest, payload: Body[Any]) -> HttpResponse:
 @router.post("/plan", response={200: PlanOut, **PROBLEMS})
 def plan(request: HttpRequest, document: JobDocument) -> HttpResponse:
     """The plan of a document that is not stored: the answer to a keystroke."""
-    return answer(plan_json(plan_of(_document(document))))
+    return answer(plan_json(make_plan(read_document(_document(document)))))
 
 
 @router.get("/{job_id}", response={200: JobOut, **PROBLEMS})

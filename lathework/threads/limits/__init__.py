@@ -2,12 +2,16 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
+
 from lathework.errors import InputError
 from lathework.threads.limits import british_association, metric, pipe, unified, whitworth
 from lathework.threads.limits.bands import ExternalLimits, InternalLimits
 from lathework.threads.limits.rules import Rules
 from lathework.threads.thread import Family, Thread
 
+KEPT = 4096
+"""Answers kept: a plan asks for the same limits at each keystroke."""
 _RULES: dict[Family, Rules] = {
     "unified": unified.RULES,
     "metric": metric.RULES,
@@ -22,6 +26,12 @@ def _rules(thread: Thread) -> Rules | None:
     if thread.series in ("R", "Rc", "Rp"):
         return pipe.SEALING if thread.series == "Rp" else None
     return _RULES.get(thread.family)
+
+
+def has_external(thread: Thread) -> bool:
+    """Whether the standard gives limits of the external thread: false for a taper or an internal one."""
+    rules = _rules(thread)
+    return rules is not None and rules.external is not None
 
 
 def external_classes(thread: Thread) -> tuple[str, ...]:
@@ -45,6 +55,7 @@ def _not_covered(thread: Thread, class_name: str, field: str, choices: tuple[str
     return InputError("class-not-covered", field, told if choices else f"{thread.designation} has no classes.", choices)
 
 
+@lru_cache(maxsize=KEPT)
 def external_limits(
     thread: Thread, class_name: str = "", engagement: float | None = None, field: str = "class"
 ) -> ExternalLimits | None:
@@ -68,6 +79,7 @@ def external_limits(
     raise _not_covered(thread, names[0], field, external_classes(thread))
 
 
+@lru_cache(maxsize=KEPT)
 def internal_limits(
     thread: Thread, class_name: str = "", engagement: float | None = None, field: str = "internal_class"
 ) -> InternalLimits | None:
