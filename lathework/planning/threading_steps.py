@@ -16,6 +16,8 @@ from lathework.units import convert
 SHORT_OF_SHOULDER = 0.5
 """Pitches kept between the die and the shoulder (practice)."""
 
+LEFT_HAND = "Left-hand die: turn the spindle backward to cut, forward to back off."
+
 
 def _turns(work: Work, length_mm: float) -> Figure:
     thread = work.job.part.thread
@@ -71,6 +73,8 @@ def run_die(work: Work) -> Operation:
         notes=(
             f"Lubricant: {job.material.lubricant}.",
             "Keep light pressure with the tailstock until it draws itself on.",
+            *((LEFT_HAND,) if part.thread.hand == "left" else ()),
+            *((f"A die of {part.thread.starts} starts.",) if part.thread.starts > 1 else ()),
         ),
         cut=Cut(work.thread_end_mm, 0.0, part.thread.major_mm, part.thread.minor_mm),
     )

@@ -42,6 +42,27 @@ class Order(unittest.TestCase):
         self.assertEqual(keys(made), wanted)
 
 
+class HandAndStarts(unittest.TestCase):
+    def test_a_left_hand_thread_turns_the_other_way(self) -> None:
+        made = plan({"part.thread": "3/8-16 LH"})
+        self.assertIn("spindle backward", " ".join(step(made, "thread").notes))
+        self.assertTrue(any("left-hand dies" in notice.text for notice in made.notices))
+        self.assertNotIn("spindle backward", " ".join(step(plan(), "thread").notes))
+
+    def test_two_starts_need_half_the_turns(self) -> None:
+        """1.25 in at a lead of 1/8 in is 10 turns, kept half a turn short: 9; at 1/16 in 20, so 19."""
+        turns = [step(plan({"part.thread": t}), "thread").figures["turns"].value for t in ("3/8-16 2-start", "3/8-16")]
+        self.assertEqual(turns, [9, 19])
+
+    def test_the_class_called_is_the_class_used(self) -> None:
+        """ASME B1.1: 3/8-16 UNC crest 2A 0.3643 to 0.3737, 3A 0.3656 to 0.3750 in: nominal suits 3A only."""
+        by_class = {
+            name: next(b for b in plan({"part.thread": f"3/8-16 UNC-{name}"}).work.blanks if b.school == "nominal")
+            for name in ("2A", "3A")
+        }
+        self.assertEqual((by_class["2A"].within_class, by_class["3A"].within_class), (False, True))
+
+
 class Positions(unittest.TestCase):
     """By hand, from the face at Z 0 with the chuck to the left: a blade cuts from its edge one width on."""
 

@@ -63,14 +63,23 @@ class ThreadsPage(BrowserCase):
         expect(self.page.get_by_role("heading", name="3/8-16 UNC")).to_be_visible()
 
     def test_keep_one_at_hand(self) -> None:
-        self.open("M8x1")
+        self.open("M12x1.25")
         self.page.get_by_role("button", name="keep at hand").click()
-        expect(self.page.get_by_role("heading", name="Kept at hand")).to_be_visible()
+        kept = self.page.get_by_role("button", name="★ M12x1.25")
+        expect(kept).to_be_visible()
         self.open("G1/2")
-        self.page.get_by_role("button", name="★ M8x1").click()
-        expect(self.page.get_by_role("heading", name="M8x1")).to_be_visible()
+        expect(self.page.get_by_role("heading", name="G1/2")).to_be_visible()
+        kept.click()
+        expect(self.page.get_by_role("heading", name="M12x1.25")).to_be_visible()
         self.page.get_by_role("button", name="★ kept at hand").click()
-        expect(self.page.get_by_role("heading", name="Kept at hand")).to_be_hidden()
+        expect(kept).to_be_hidden()
+
+    def test_another_thread_starts_with_its_own_usual_class(self) -> None:
+        self.open("3/8-16")
+        self.page.get_by_label("Class of the bolt").select_option("3A")
+        self.page.get_by_label("Find a thread").fill("M8")
+        expect(self.page.get_by_role("heading", name="M8")).to_be_visible()
+        expect(self.page.get_by_label("Class of the bolt")).to_have_value("6g")
 
     def test_take_one_away(self) -> None:
         self.open("M10")

@@ -50,7 +50,7 @@ watch(
   <div class="book">
     <aside class="side">
       <v-text-field
-        v-model="query.q"
+        :model-value="query.q"
         label="Find a thread"
         placeholder="3/8-16, M8x1, G3/8"
         density="comfortable"
@@ -59,6 +59,7 @@ watch(
         autocapitalize="off"
         spellcheck="false"
         maxlength="200"
+        @update:model-value="(typed) => Object.assign(query, { ...EMPTY, q: typed })"
         @change="remember"
       />
       <div v-if="atSearch" class="asked" role="alert">

@@ -1,4 +1,4 @@
-"""Loads the demo: jobs of the Gull Rock light station, as job files."""
+"""Loads the demo: jobs of the Gull Rock light station, as job files, and the threads it keeps at hand."""
 
 from __future__ import annotations
 
@@ -8,6 +8,7 @@ import orjson
 from django.conf import settings
 from django.core.management.base import BaseCommand
 
+from server.book.actions import keep
 from server.jobs.actions import import_job
 
 
@@ -17,6 +18,9 @@ class Command(BaseCommand):
     help = "Load the demo jobs."
 
     def handle(self, *args: Any, **options: Any) -> None:
-        """Import every job file of the demo folder, in order."""
-        for file in sorted((settings.ROOT / "demo").glob("*.json")):
+        """Import every job file of the demo folder, in order, and keep the threads it names."""
+        folder = settings.ROOT / "demo"
+        for file in sorted(folder.glob("*.json")):
             import_job(orjson.loads(file.read_bytes()))
+        for designation in (folder / "favourites.txt").read_text(encoding="utf-8").splitlines():
+            keep(designation)

@@ -1,0 +1,75 @@
+"""Reads a thread designation as people type it: forgiving in form, strict about what it could mean."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass
+from functools import lru_cache
+
+from lathework.threads.designation.common import HOW, fail, named
+from lathework.threads.designation.inch import read_inch
+from lathework.threads.designation.metric import read_metric
+from lathework.threads.designation.pipe import read_pipe
+from lathework.threads.designation.suffix import apply, split_suffix
+from lathework.threads.thread import Thread
+
+_LONGEST_TEXT = 40
+_BA = re.compile(r"^(?:no\.?\s*)?(?P<number>\d{1,3})\s*ba$|^ba\s*(?P<after>\d{1,3})$", re.ASCII)
+
+
+@dataclass(frozen=True, slots=True)
+class Called:
+    """What a text calls for: the thread, and its class ("" when none is said)."""
+
+    thread: Thread
+    class_name: str = ""
+
+
+def _tidy(text: str) -> str:
+    out = text.strip().replace("×", "x").replace("”", "").replace("″", "").replace('"', "")
+    return re.sub(r"\s+", " ", out.replace(",", ".").replace("–", "-"))
+
+
+def _read_ba(text: str) -> Thread | None:
+    match = _BA.match(text)
+    if match is None:
+        return None
+    number = int(match["number"] or match["after"])
+    return named(f"{number} BA", f"{number} BA: the series runs 0 to 16", "ba")
+
+
+def _read(text: str) -> Thread:
+    for read in (_read_ba, read_metric, read_pipe, read_inch):
+        thread = read(text)
+        if thread is not None:
+            return thread
+    raise fail("unreadable", f"“{text}” is not a thread designation. {HOW}")
+
+
+@lru_cache(maxsize=4096)
+def read_called(text: str) -> Called:
+    """Read a designation with what may stand behind it: class, hand, starts. Raises as `read_designation`.
+
+    >>> read_called("M8x1-6g LH").thread.designation, read_called("M8x1-6g LH").class_name
+    ('M8x1 LH', '6g')
+    """
+    if len(text) > _LONGEST_TEXT:
+        raise fail("unreadable", f"That is too long for a thread. {HOW}")
+    tidy = _tidy(text)
+    if not tidy:
+        raise fail("empty", "No thread is entered.")
+    suffix = split_suffix(tidy)
+    return Called(apply(_read(suffix.rest.lower()), suffix), suffix.class_name)
+
+
+def read_designation(text: str) -> Thread:
+    """Read a designation and return the one thread it can mean, without its class.
+
+    Raises InputError on field "designation": "empty", "unreadable", "incomplete", "ambiguous",
+    "unknown-size", "count-mismatch", "non-standard-pitch", "taper-pipe", "divided-by-zero"; its `choices` can be
+    typed instead.
+
+    >>> read_designation("3/8 x 16 unc").designation, read_designation("m8x1").pitch
+    ('3/8-16 UNC', 1.0)
+    """
+    return read_called(text).thread

@@ -1,0 +1,53 @@
+"""Metric designations."""
+
+from __future__ import annotations
+
+import re
+from decimal import Decimal
+
+from lathework.threads.designation.common import ask, fail
+from lathework.threads.series import library, special_metric, trim
+from lathework.threads.thread import Thread
+
+_METRIC = re.compile(
+    r"^m\s*(?P<diameter>\d{1,4}(?:\.\d{1,4})?)(?:\s*[-x*]\s*(?P<pitch>\d{1,3}(?:\.\d{1,4})?|\.\d{1,4}))?"
+    r"\s*(?P<word>coarse|fine|special)?$",
+    re.ASCII,
+)
+
+
+def read_metric(text: str) -> Thread | None:
+    """The thread a metric designation means, or None when `text` is none. Raises InputError."""
+    match = _METRIC.match(text)
+    if match is None:
+        return None
+    diameter = Decimal(match["diameter"])
+    sizes = [t for t in library() if t.family == "metric" and t.major == float(diameter)]
+    pitch = Decimal(match["pitch"]) if match["pitch"] else None
+    name = f"M{trim(diameter)}"
+    if match["word"] == "special":
+        if pitch is None or not 0 < pitch * 2 < diameter or not 1 <= diameter <= 300:
+            raise fail("incomplete", "A special metric thread needs diameter and pitch, as in M8x1.3 special.")
+        return special_metric(diameter, pitch)
+    if not sizes:
+        listed = {t.major for t in library() if t.family == "metric"}
+        near = sorted(listed, key=lambda m: abs(m - float(diameter)))[:3]
+        also = [f"{name}x{trim(pitch)} special"] if pitch and 0 < pitch * 2 < diameter else []
+        raise fail("unknown-size", f"{name} is not a standard metric size.", [*(f"M{trim(m)}" for m in near), *also])
+    if match["word"] == "fine" and pitch is None:
+        sizes = [t for t in sizes if t.series == "fine"]
+        if len(sizes) == 1:
+            return sizes[0]
+        raise ask(f"{name} fine", sizes)
+    for thread in sizes:
+        if (pitch is None and thread.series == "coarse") or (pitch is not None and thread.pitch == float(pitch)):
+            return thread
+    if pitch is None:
+        raise ask(name, sizes)
+    standard = ", ".join(trim(p) for p in sorted(t.pitch for t in sizes))
+    also = [f"{name}x{trim(pitch)} special"] if 0 < pitch * 2 < diameter else []
+    raise fail(
+        "non-standard-pitch",
+        f"{name} has the standard pitches {standard} mm; {trim(pitch)} mm is none of them.",
+        [*(t.designation for t in sizes), *also],
+    )  # fmt: skip
