@@ -10,8 +10,9 @@ from collections.abc import Mapping, Sequence
 from typing import Any
 
 from lathework.errors import InputError, InvalidDocument
+from lathework.identify.evidence import FIELDS
 from lathework.lengths import Length, Span, read_length, within
-from lathework.part import DRIVES, EDGES, FINISHES, PART_KINDS, Job, Method, Part, Setup
+from lathework.part import DRIVES, EDGES, FINISHES, PART_KINDS, Identification, Job, Method, Part, Setup
 from lathework.rules.blank import SCHOOLS
 from lathework.rules.materials import Material, materials
 from lathework.rules.relief import groove_width
@@ -23,10 +24,11 @@ from lathework.units import LENGTH_UNITS, convert, show_length
 FORMAT, VERSION = "conch-job", 1
 KEYS = (
     *("format", "version", "title", "needed_by", "fits", "quantity", "unit", "material", "pressure"),
-    *("part", "method", "setup", "notes", "record"),
+    *("part", "method", "setup", "notes", "identified", "record"),
 )
 PART_KEYS = ("kind", "thread", "stock_diameter", "thread_length", "overall_length", "shank_diameter", "shank_length")
 METHOD_KEYS = ("blank_school", "blank_fraction", "finish", "drive")
+IDENTIFIED_KEYS = ("evidence", "probability")
 SETUP_KEYS = ("dial", "groove_blade", "groove_edge", "parting_blade", "parting_edge")
 LONGEST_LINE, LONGEST_NOTE, MOST_PIECES = 120, 2000, 500
 STOCK = Span("A bar diameter", 1, 150)
@@ -50,7 +52,7 @@ class Reader:
 
     def section(self, name: str, keys: Sequence[str]) -> None:
         """Check that a section is an object with known keys only; "" is the document itself."""
-        value = self.document if name == "" else self.document.get(name)
+        value = self.document if name == "" else self.raw(name)
         if not isinstance(value, Mapping):
             self.fail("wrong-type", name, f"{name} must be an object.")
             return
@@ -157,6 +159,21 @@ class Reader:
         if value is not None and not isinstance(value, bool):
             self.fail("wrong-type", field, "This must be true or false.")
         return value is True
+
+
+def _identified(reader: Reader) -> Identification | None:
+    """How the thread was identified, when it was; missing or null when it was not."""
+    if reader.raw("identified") is None:
+        return None
+    reader.section("identified", IDENTIFIED_KEYS)
+    reader.section("identified.evidence", FIELDS)
+    told = [(field, reader.text(f"identified.evidence.{field}")) for field in FIELDS]
+    probability = reader.raw("identified.probability")
+    sound = isinstance(probability, int | float) and not isinstance(probability, bool)
+    if not sound or not 0 <= probability <= 1:
+        reader.fail("out-of-range", "identified.probability", "A probability is a number from 0 to 1.")
+        return None
+    return Identification(tuple((field, text) for field, text in told if text), float(probability))
 
 
 def _head(reader: Reader) -> None:
@@ -266,6 +283,7 @@ def read_document(document: object) -> Job:
         "pressure": reader.flag("pressure"),
         "method": _method(reader, metal),
         "notes": reader.text("notes", longest=LONGEST_NOTE),
+        "identified": _identified(reader),
     }
     if part is not None and blade is not None and head["method"].finish == "groove":
         _check_groove(reader, part, blade)

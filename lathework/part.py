@@ -63,6 +63,20 @@ class Setup:
 
 
 @dataclass(frozen=True, slots=True)
+class Identification:
+    """How the thread of a job was identified: what was measured, as typed, and how probable the thread was then."""
+
+    evidence: tuple[tuple[str, str], ...]
+    probability: float
+
+    @property
+    def words(self) -> str:
+        """One sentence for the plan and the log."""
+        told = "; ".join(f"{name} {text}" for name, text in self.evidence)
+        return f"Identified, {100 * self.probability:.0f} % certain: {told}."
+
+
+@dataclass(frozen=True, slots=True)
 class Job:
     """A job: who it is for, how many, the part, the method, the set-up; `unit` is that of bare numbers."""
 
@@ -77,3 +91,4 @@ class Job:
     method: Method
     setup: Setup
     notes: str
+    identified: Identification | None = None

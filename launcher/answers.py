@@ -9,7 +9,9 @@ from typing import Any
 
 from lathework.document import read_document
 from lathework.errors import InputError, InvalidDocument
+from lathework.identify.answer import Identified, identify
 from lathework.planning.plan import Plan, make_plan
+from lathework.present.identified import identified_json
 from lathework.present.plans import headline_text, plan_json, sentence_text
 from lathework.present.threads import size_json
 from lathework.present.values import error_json
@@ -81,6 +83,35 @@ def print_sizes(
     return 1 if failed else 0
 
 
+def _identified_text(found: Identified) -> str:
+    lines = [f"{c.probability:7.1%}  {c.thread.designation}" for c in found.ranking.candidates if c.probability > 0.001]
+    lines.append(f"{found.ranking.none_of_these:7.1%}  none of these")
+    lines += [f"         special: {name}" for name in found.ranking.specials if found.ranking.none_of_these > 0.5]
+    question = found.next.question
+    lines.append(f"Next: {found.next.sentence}")
+    if question is not None and question.how != found.next.sentence:
+        lines.append(f"      {question.how}")
+    return "\n".join([*lines, *(f"      {told}" for told in (question.meanings if question else ()))])
+
+
+def print_identified(typed: dict[str, str], *, as_json: bool) -> int:
+    """Print what thread the evidence is of; 1 when it cannot be used."""
+    try:
+        found = identify({field: text for field, text in typed.items() if text})
+    except InvalidDocument as error:
+        return _print_errors(error, as_json=as_json)
+    told = identified_json(found, drawing=False)
+    print(json.dumps(told, ensure_ascii=False) if as_json else _identified_text(found))
+    return 0
+
+
+def _print_errors(error: InvalidDocument, *, as_json: bool) -> int:
+    told = [error_json(e) for e in error.errors]
+    text = "\n".join(f"{e['field'] or 'file'}: {e['message']}" for e in told)
+    print(json.dumps({"errors": told}, ensure_ascii=False) if as_json else text)
+    return 1
+
+
 def _plan_text(plan: Plan) -> str:
     job = plan.job
     lines = [f"{job.title}: {job.quantity} of {job.material.name}, {job.part.thread.designation}", ""]
@@ -106,9 +137,6 @@ def print_plan(file: str, *, as_json: bool) -> int:
     try:
         plan = make_plan(read_document(_read_json(file)))
     except InvalidDocument as error:
-        told = [error_json(e) for e in error.errors]
-        text = "\n".join(f"{e['field'] or 'file'}: {e['message']}" for e in told)
-        print(json.dumps({"errors": told}, ensure_ascii=False) if as_json else text)
-        return 1
+        return _print_errors(error, as_json=as_json)
     print(json.dumps(plan_json(plan), ensure_ascii=False) if as_json else _plan_text(plan))
     return 0

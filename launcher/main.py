@@ -6,6 +6,7 @@ import argparse
 import subprocess
 import tempfile
 
+from lathework.identify.evidence import FIELDS
 from launcher.environment import ROOT, check_python
 
 DEFAULT_PORT = 8420
@@ -32,6 +33,11 @@ def _parser() -> argparse.ArgumentParser:
     size.add_argument("--internal-class", default="", metavar="CLASS", help="of the internal thread")
     size.add_argument("--engagement", default="", metavar="LENGTH", help="length of engagement")
     size.add_argument("--json", action="store_true", help="one object a line")
+
+    identify = commands.add_parser("identify", help="what thread is this? evidence in, ranked candidates out")
+    for field in FIELDS:
+        identify.add_argument(f"--{field}", default="", metavar="TEXT")
+    identify.add_argument("--json", action="store_true", help="one object")
 
     plan = commands.add_parser("plan", help="the plan of a job file")
     plan.add_argument("file", metavar="JOB.json", help="a job file, or - for standard input")
@@ -83,6 +89,11 @@ def main(arguments: list[str]) -> int:
                 engagement=options.engagement,
                 as_json=options.json,
             )
+        case "identify":
+            from launcher.answers import print_identified
+
+            typed = {field: getattr(options, field) for field in FIELDS}
+            return print_identified(typed, as_json=options.json)
         case "plan":
             from launcher.answers import print_plan
 

@@ -8,6 +8,7 @@ from ninja import NinjaAPI
 from ninja.openapi.schema import OpenAPISchema
 
 from server.book.api import router as book
+from server.identify.api import router as identify
 from server.jobs.api import router as jobs
 from server.logbook.api import router as logbook
 from server.reference.api import router as reference
@@ -35,6 +36,7 @@ api = Api(
     docs_url=None,
 )
 api.add_router("", reference)
+api.add_router("", identify)
 api.add_router("/threads", book)
 api.add_router("/jobs", jobs)
 api.add_router("", logbook)

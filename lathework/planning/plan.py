@@ -56,6 +56,8 @@ def _notices(work: Work) -> tuple[Notice, ...]:
                 "groove-eats-thread", "method.finish", "The groove takes half the thread: turn the die round instead."
             )
         )
+    if work.job.identified is not None:
+        out.append(Notice("identified", "part.thread", work.job.identified.words))
     out += [Notice("thread-note", "part.thread", note) for note in part.thread.notes]
     return tuple(out)
 

@@ -40,7 +40,7 @@ router = Router(tags=["jobs"], by_alias=True)
 
 
 def _document(document: JobDocument) -> dict[str, Any]:
-    return document.model_dump()
+    return document.model_dump(exclude_none=True)
 
 
 @router.get("", response=list[JobCard])

@@ -50,6 +50,13 @@ class SetupIn(Strict):
     parting_edge: str = "left"
 
 
+class IdentifiedIn(Strict):
+    """How the thread was identified: evidence as typed, by field, and how probable the thread was."""
+
+    evidence: dict[str, str]
+    probability: float
+
+
 class JobDocument(Strict):
     """A version 1 job document, as typed; docs/formats/job-1.schema.json says what the core accepts."""
 
@@ -66,6 +73,7 @@ class JobDocument(Strict):
     method: MethodIn
     setup: SetupIn
     notes: str = ""
+    identified: IdentifiedIn | None = None
 
 
 class ChangeIn(Strict):

@@ -45,6 +45,7 @@ class LogJob(Schema):
     scrapped: int
     outcome: str
     setting: str
+    identified: str
     changed_at: str
 
 

@@ -12,7 +12,16 @@ from server.jobs.models import Entry, Job
 from server.jobs.standing import Standing, standing
 
 PAGE = 100
-_JOB_FIELDS = ("title", "thread", "document__needed_by", "document__material", "document__notes", "held", "closed")
+_JOB_FIELDS = (
+    "title",
+    "thread",
+    "document__needed_by",
+    "document__material",
+    "document__notes",
+    "document__identified",
+    "held",
+    "closed",
+)
 _ENTRY_FIELDS = ("word", "text", "typed", "step", "kind")
 
 
@@ -81,6 +90,7 @@ def _job(now: Standing) -> dict[str, Any]:
         "scrapped": now.bench.scrapped,
         "outcome": _outcome(now),
         "setting": _setting(now.bench.opened_eighths),
+        "identified": spec.identified.words if spec.identified else "",
         "changed_at": now.job.changed_at.isoformat(),
     }
 

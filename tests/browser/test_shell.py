@@ -20,6 +20,7 @@ PAGES = (
     "/threads",
     "/threads?q=1/4-20&over=M6",
     "/threads?q=R1/2",
+    "/identify",
 )
 
 

@@ -13,6 +13,7 @@ from jsonschema import Draft202012Validator
 
 from lathework import document as reader
 from lathework.errors import InvalidDocument
+from lathework.identify.evidence import FIELDS
 from lathework.part import DRIVES, EDGES, FINISHES, PART_KINDS
 from lathework.planning.bench import KINDS
 from lathework.record import ENTRY_KEYS, RECORD_KEYS, read_record
@@ -46,6 +47,7 @@ class JobSchema(unittest.TestCase):
             (part, reader.PART_KEYS),
             (method, reader.METHOD_KEYS),
             (setup, reader.SETUP_KEYS),
+            (SCHEMA["properties"]["identified"]["properties"], reader.IDENTIFIED_KEYS),
             (SCHEMA["$defs"]["record"]["properties"], RECORD_KEYS),
             (SCHEMA["$defs"]["entry"]["properties"], ENTRY_KEYS),
         ):
@@ -55,6 +57,7 @@ class JobSchema(unittest.TestCase):
         at = SCHEMA["properties"]
         for found, choices in (
             (at["unit"], LENGTH_UNITS),
+            (at["identified"]["properties"]["evidence"]["propertyNames"], FIELDS),
             (at["material"], tuple(materials())),
             (at["part"]["properties"]["kind"], PART_KINDS),
             (at["method"]["properties"]["blank_school"], SCHOOLS),
@@ -78,7 +81,14 @@ class JobSchema(unittest.TestCase):
             [
                 *("format", "version", "title", "quantity", "unit", "material", "pressure", "notes", "needed_by"),
                 *("part.kind", "part.thread", "part.stock_diameter", "part.shank_length", "setup.groove_edge"),
-                *("method.blank_fraction", "method.finish", "setup.dial", "setup.parting_blade", "record"),
+                *(
+                    "method.blank_fraction",
+                    "method.finish",
+                    "setup.dial",
+                    "setup.parting_blade",
+                    "record",
+                    "identified",
+                ),
             ]
         ),
         st.none() | st.booleans() | st.integers(-3, 600) | st.text(max_size=12) | st.just([]) | st.just({}),

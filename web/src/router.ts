@@ -20,6 +20,12 @@ export const router = createRouter({
       meta: { title: 'Bench', bench: true },
     },
     {
+      path: '/identify',
+      name: 'identify',
+      component: () => import('@/views/IdentifyView.vue'),
+      meta: { title: 'Identify' },
+    },
+    {
       path: '/threads',
       name: 'threads',
       component: () => import('@/views/ThreadsView.vue'),

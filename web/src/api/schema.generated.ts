@@ -44,6 +44,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/identify": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * What Thread
+         * @description Rank the library by the evidence, and name the next best thing to measure.
+         */
+        post: operations["server_identify_api_what_thread"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -720,6 +740,30 @@ export interface components {
             within_class: boolean;
         };
         /**
+         * CandidateOut
+         * @description A thread it may be.
+         */
+        CandidateOut: {
+            /** Angle Deg */
+            angle_deg: number;
+            /** Designation */
+            designation: string;
+            /** Family */
+            family: string;
+            major: components["schemas"]["Shown"];
+            /** Notes */
+            notes: string[];
+            pitch: components["schemas"]["Shown"];
+            /** Probability */
+            probability: number;
+            /** Reasons */
+            reasons: components["schemas"]["ReasonOut"][];
+            /** Series */
+            series: string;
+            /** Tpi */
+            tpi: number | null;
+        };
+        /**
          * CardOut
          * @description A thread's page in the book.
          */
@@ -974,6 +1018,102 @@ export interface components {
             verdict?: string;
         };
         /**
+         * EvidenceIn
+         * @description Everything known of a thread, as typed; "" is not known. A bare number is in `unit`.
+         */
+        EvidenceIn: {
+            /**
+             * Angle
+             * @default
+             */
+            angle?: string;
+            /**
+             * Bore
+             * @default
+             */
+            bore?: string;
+            /**
+             * Count
+             * @default
+             */
+            count?: string;
+            /**
+             * Goes
+             * @default
+             */
+            goes?: string;
+            /**
+             * Hand
+             * @default
+             */
+            hand?: string;
+            /**
+             * Marking
+             * @default
+             */
+            marking?: string;
+            /**
+             * Mate
+             * @default
+             */
+            mate?: string;
+            /**
+             * Origin
+             * @default
+             */
+            origin?: string;
+            /**
+             * Outside
+             * @default
+             */
+            outside?: string;
+            /**
+             * Over
+             * @default
+             */
+            over?: string;
+            /**
+             * Pitch
+             * @default
+             */
+            pitch?: string;
+            /**
+             * Taper
+             * @default
+             */
+            taper?: string;
+            /**
+             * Tpi
+             * @default
+             */
+            tpi?: string;
+            /**
+             * Trade
+             * @default
+             */
+            trade?: string;
+            /**
+             * Unit
+             * @default
+             */
+            unit?: string;
+            /**
+             * Worn
+             * @default
+             */
+            worn?: string;
+        };
+        /**
+         * ExpectedOut
+         * @description What was to be expected, lengths in either unit.
+         */
+        ExpectedOut: {
+            /** In */
+            in: string;
+            /** Mm */
+            mm: string;
+        };
+        /**
          * ExternalOut
          * @description Limits of the external thread: least and greatest of each diameter.
          */
@@ -1048,6 +1188,47 @@ export interface components {
             width: number;
         };
         /**
+         * IdentifiedIn
+         * @description How the thread was identified: evidence as typed, by field, and how probable the thread was.
+         */
+        IdentifiedIn: {
+            /** Evidence */
+            evidence: {
+                [key: string]: string;
+            };
+            /** Probability */
+            probability: number;
+        };
+        /**
+         * IdentifyIn
+         * @description Evidence, and the instruments that may be asked for.
+         */
+        IdentifyIn: {
+            evidence: components["schemas"]["EvidenceIn"];
+            /** Owned */
+            owned?: string[] | null;
+        };
+        /**
+         * IdentifyOut
+         * @description Candidates, best first, and what to do next.
+         */
+        IdentifyOut: {
+            /** Candidates */
+            candidates: components["schemas"]["CandidateOut"][];
+            lookalike: components["schemas"]["MatingOut"] | null;
+            /** Mistake */
+            mistake: string;
+            next: components["schemas"]["NextOut"];
+            /** None Of These */
+            none_of_these: number;
+            /** Priors */
+            priors: components["schemas"]["PriorOut"][];
+            /** Settled */
+            settled: boolean;
+            /** Specials */
+            specials: string[];
+        };
+        /**
          * InternalOut
          * @description Limits of the internal thread: least and greatest of each diameter.
          */
@@ -1119,6 +1300,7 @@ export interface components {
              * @default conch-job
              */
             format?: string;
+            identified?: components["schemas"]["IdentifiedIn"] | null;
             /** Material */
             material: string;
             method: components["schemas"]["MethodIn"];
@@ -1301,6 +1483,8 @@ export interface components {
             good: number;
             /** Id */
             id: number;
+            /** Identified */
+            identified: string;
             /** Material */
             material: string;
             /** Outcome */
@@ -1382,6 +1566,15 @@ export interface components {
             drive: string;
             /** Finish */
             finish: string;
+        };
+        /**
+         * NextOut
+         * @description The next step in a sentence, with its question when there is one.
+         */
+        NextOut: {
+            question: components["schemas"]["QuestionOut"] | null;
+            /** Sentence */
+            sentence: string;
         };
         /**
          * NoticeOut
@@ -1494,6 +1687,16 @@ export interface components {
             unit: "in" | "mm";
         };
         /**
+         * PriorOut
+         * @description How often a series is met, where and in what the machine is.
+         */
+        PriorOut: {
+            /** Series */
+            series: string;
+            /** Share */
+            share: number;
+        };
+        /**
          * Problem
          * @description Problem details (RFC 9457) with the errors of the fields.
          */
@@ -1508,6 +1711,32 @@ export interface components {
             status: number;
             /** Title */
             title: string;
+        };
+        /**
+         * QuestionOut
+         * @description What to measure next, how, and what each answer would mean.
+         */
+        QuestionOut: {
+            /**
+             * Ask
+             * @enum {string}
+             */
+            ask: "outside" | "leaf" | "counted" | "angle" | "taper" | "mate";
+            /** Count */
+            count: number;
+            /** Gain Bits */
+            gain_bits: number;
+            /** How */
+            how: string;
+            /**
+             * Instrument
+             * @enum {string}
+             */
+            instrument: "caliper" | "pitch-leaves" | "rule" | "angle-leaves" | "mates";
+            /** Mate */
+            mate: string;
+            /** Meanings */
+            meanings: string[];
         };
         /**
          * ReadingOut
@@ -1528,6 +1757,19 @@ export interface components {
              * @default
              */
             reason?: string;
+        };
+        /**
+         * ReasonOut
+         * @description A piece of evidence on a candidate; `times` over 1 speaks for it.
+         */
+        ReasonOut: {
+            /** Evidence */
+            evidence: string;
+            expected: components["schemas"]["ExpectedOut"];
+            /** Measured */
+            measured: string;
+            /** Times */
+            times: number;
         };
         /**
          * RowOut
@@ -1860,6 +2102,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChoicesOut"];
+                };
+            };
+        };
+    };
+    server_identify_api_what_thread: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IdentifyIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IdentifyOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { mdiFormatListBulletedSquare, mdiNotebookOutline, mdiScrewMachineFlatTop } from '@mdi/js'
+import { mdiFormatListBulletedSquare, mdiMagnify, mdiNotebookOutline, mdiScrewMachineFlatTop } from '@mdi/js'
 
 const places = [
   { to: { name: 'jobs' }, label: 'Jobs', icon: mdiFormatListBulletedSquare, also: ['plan'] },
+  { to: { name: 'identify' }, label: 'Identify', icon: mdiMagnify, also: [] as string[] },
   { to: { name: 'threads' }, label: 'Threads', icon: mdiScrewMachineFlatTop, also: [] as string[] },
   { to: { name: 'log' }, label: 'Log', icon: mdiNotebookOutline, also: [] as string[] },
 ]

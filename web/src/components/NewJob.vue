@@ -8,7 +8,7 @@ import { useChoices } from '@/composables/useChoices'
 import { useUnits } from '@/composables/useUnits'
 
 /** The few things a job cannot start without; the rest is on the plan, edited in place. */
-const props = defineProps<{ thread?: string }>()
+const props = defineProps<{ thread?: string; identified?: string }>()
 const emit = defineEmits<{ close: [] }>()
 
 const router = useRouter()
@@ -51,6 +51,16 @@ onMounted(() => {
   if (props.thread) typed.value.thread = props.thread
 })
 
+/** How the thread was identified, as long as it is still that thread. */
+function identification(): JobDocument['identified'] {
+  if (!props.identified || typed.value.thread !== props.thread) return undefined
+  try {
+    return JSON.parse(props.identified) as JobDocument['identified']
+  } catch {
+    return undefined
+  }
+}
+
 function document(): JobDocument {
   const t = typed.value as Record<string, string>
   const mm = unit.value === 'mm'
@@ -87,6 +97,7 @@ function document(): JobDocument {
       parting_edge: 'left',
     },
     notes: '',
+    identified: identification(),
   }
 }
 

@@ -13,6 +13,7 @@ const EmptyShell = defineAsyncComponent(() => import('@/components/EmptyShell.vu
 
 const route = useRoute()
 const thread = computed(() => String(route.query.thread ?? ''))
+const identified = computed(() => String(route.query.identified ?? ''))
 const starting = ref(thread.value !== '')
 const { data: jobs, error } = useQuery({
   queryKey: ['jobs'],
@@ -43,7 +44,7 @@ useKeys([{ key: 'n', label: 'start a job', run: () => (starting.value = true) }]
       <ImportJob />
       <v-btn v-if="!starting" color="secondary" @click="starting = true">Start a job</v-btn>
     </header>
-    <NewJob v-if="starting" :thread="thread" @close="starting = false" />
+    <NewJob v-if="starting" :thread="thread" :identified="identified" @close="starting = false" />
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
     <section v-for="group in groups" :key="group.heading" :aria-label="group.heading">
       <h2 class="group">{{ group.heading }}</h2>

@@ -74,6 +74,7 @@ const remember = () => void router.replace({ query: text.value ? { q: text.value
           >
           <span class="muted">{{ job.setting }}</span>
           <span>{{ job.outcome }}</span>
+          <span v-if="job.identified" class="muted small identified">{{ job.identified }}</span>
         </li>
       </ul>
     </section>
@@ -117,6 +118,9 @@ h2 {
   padding: 8px 0;
   border-bottom: 1px solid var(--line);
   align-items: baseline;
+}
+.identified {
+  grid-column: 1 / -1;
 }
 .jobs a {
   font-weight: 700;

@@ -1,0 +1,1 @@
+"""What thread is this? Evidence, a ranking over the whole library, and the next best thing to measure."""

@@ -1,0 +1,87 @@
+"""The whole answer: evidence read, the library ranked, the next question, the nearest lookalike."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from lathework.errors import InputError, InvalidDocument
+from lathework.identify.evidence import Evidence, read_evidence
+from lathework.identify.question import INSTRUMENTS, Instrument, Next, next_step
+from lathework.identify.rank import Ranking, rank
+from lathework.rules.mating import Mating, mate
+from lathework.threads.thread import Thread
+
+ALIVE = 0.005
+"""Probability from which a second candidate is worth laying beside the first."""
+
+
+@dataclass(frozen=True, slots=True)
+class Identified:
+    """What the evidence says: ranking, next step, and what happens if the second candidate is taken for the first.
+
+    `lookalike` lays the second over the first where both have limits; `mistake` tells the consequence, "" when there is
+    no second candidate worth naming.
+    """
+
+    evidence: Evidence
+    ranking: Ranking
+    next: Next
+    mistake: str
+    lookalike: Mating | None
+
+
+def _second(ranking: Ranking) -> Thread | None:
+    """The second candidate, when it is likely enough to be worth naming."""
+    if len(ranking.candidates) < 2 or ranking.candidates[1].probability < ALIVE:
+        return None
+    return ranking.candidates[1].thread
+
+
+def _mistake(first: Thread, second: Thread, lookalike: Mating | None) -> str:
+    """What would happen if one were taken for the other."""
+    if lookalike is not None:
+        return lookalike.sentence
+    if "npt" in (first.family, second.family) and "bsp" in (first.family, second.family):
+        return f"{first.designation} and {second.designation} start in each other and do not seal: the joint leaks."
+    if bool(first.taper) != bool(second.taper):
+        sealing, plain = (first, second) if first.taper else (second, first)
+        return (
+            f"{sealing.designation} seals on its taper, {plain.designation} does not: "
+            "taken for each other, the joint leaks."
+        )
+    return f"{first.designation} and {second.designation} are not made to go together."
+
+
+def _lookalike(ranking: Ranking) -> Mating | None:
+    """A nut of the second candidate on a bolt of the first: what happens if one is taken for the other."""
+    second = _second(ranking)
+    if second is None:
+        return None
+    try:
+        return mate(ranking.candidates[0].thread, second)
+    except InputError:
+        return None
+
+
+def _owned(names: tuple[str, ...] | None) -> tuple[Instrument, ...]:
+    if names is None:
+        return INSTRUMENTS
+    wrong = [name for name in names if name not in INSTRUMENTS]
+    if wrong:
+        told = f"Instruments are {', '.join(INSTRUMENTS)}."
+        raise InvalidDocument((InputError("unknown-choice", "owned", told, INSTRUMENTS),))
+    return tuple(name for name in INSTRUMENTS if name in names)
+
+
+def identify(typed: Mapping[str, object], owned: tuple[str, ...] | None = None) -> Identified:
+    """Identify a thread from evidence as typed (`evidence.FIELDS`), asking only for instruments `owned` (None: all).
+
+    Raises InvalidDocument with every field that cannot be used, and with contradictions.
+    """
+    instruments = _owned(owned)
+    evidence = read_evidence(typed)
+    ranking = rank(evidence)
+    second, lookalike = _second(ranking), _lookalike(ranking)
+    mistake = _mistake(ranking.candidates[0].thread, second, lookalike) if second else ""
+    return Identified(evidence, ranking, next_step(ranking, evidence, instruments), mistake, lookalike)

@@ -1,0 +1,234 @@
+"""How well a thread explains each piece of evidence: densities per millimetre, and chances of an answer."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from functools import cache, lru_cache
+
+from lathework.identify.evidence import LEAF_SHARE, Angle, Answer, Evidence, Goes, Measured, Worn
+from lathework.rules.mating import mate
+from lathework.tables.loader import load
+from lathework.threads.designation import Called
+from lathework.threads.limits import external_limits, has_external, internal_limits
+from lathework.threads.series import TAPER, library
+from lathework.threads.taper import taper_lengths
+from lathework.threads.thread import Thread
+from lathework.units import MM_PER_INCH, convert
+
+WEAR_MM: dict[Worn, float] = {"new": 0.01, "some": 0.04, "badly": 0.15}
+"""Mean wear of a crest, on the diameter; few are worn much, so it falls off exponentially (practice)."""
+UNDERCUT = 0.6
+"""How far under the class's least crest makers are found, in tolerances: dies and old work; not on pipe threads, whose
+tolerance is wide as it is (practice)."""
+OVERSIZE = 0.3
+"""How far over the class's greatest bore makers are found, in tolerances: drills cut large (practice)."""
+SAME_LEAF_MM = 1e-4
+FLOOR = 1e-9
+"""Nothing is quite impossible: gauges slip, and people mistype."""
+#: Chance that a flank-angle leaf is said to fit, by (true angle, leaf).
+_ANGLE = {
+    (60.0, "60"): 0.86, (60.0, "55"): 0.12, (60.0, "47.5"): 0.02,
+    (55.0, "60"): 0.14, (55.0, "55"): 0.80, (55.0, "47.5"): 0.06,
+    (47.5, "60"): 0.02, (47.5, "55"): 0.18, (47.5, "47.5"): 0.80,
+}  # fmt: skip
+_TAPER_SEEN, _TAPER_IMAGINED = 0.9, 0.04
+#: Chance of what happens with a mate, by the verdict of `mate`: will not start, few turns, all the way, loose.
+_GOES: dict[str, dict[Goes, float]] = {
+    "fits": {"will-not-start": 0.03, "few-turns": 0.05, "all-the-way": 0.85, "loose": 0.07},
+    "goes-on": {"will-not-start": 0.15, "few-turns": 0.15, "all-the-way": 0.40, "loose": 0.30},
+    "binds": {"will-not-start": 0.30, "few-turns": 0.65, "all-the-way": 0.03, "loose": 0.02},
+    "will-not-start": {"will-not-start": 0.93, "few-turns": 0.05, "all-the-way": 0.01, "loose": 0.01},
+    "nothing-holds": {"will-not-start": 0.03, "few-turns": 0.02, "all-the-way": 0.05, "loose": 0.90},
+}
+
+
+@cache
+def leaves_mm() -> tuple[float, ...]:
+    """Pitches of the leaves of the usual sets, in millimetres."""
+    rows = load("pitch_leaves").rows
+    return tuple(
+        MM_PER_INCH / float(row.number("value")) if row.text("kind") == "tpi" else float(row.number("value"))
+        for row in rows
+    )
+
+
+def _sits(leaf_mm: float, pitch_mm: float) -> float:
+    """How well a leaf sits on a thread: 1 when they are alike, falling with their relative difference."""
+    return math.exp(-0.5 * ((leaf_mm / pitch_mm - 1) / LEAF_SHARE) ** 2)
+
+
+@cache
+def _all_leaves(pitch_mm: float) -> float:
+    return sum(_sits(leaf, pitch_mm) for leaf in leaves_mm())
+
+
+@lru_cache(maxsize=8192)
+def leaf_chance(pitch_mm: float, leaf_mm: float) -> float:
+    """Chance that of all leaves the one of `leaf_mm` is said to fit a thread of `pitch_mm`.
+
+    A thread between two leaves gets the nearer one: 2 BA, 0.81 mm, is called 0.8.
+    """
+    sits, whole = _sits(leaf_mm, pitch_mm), _all_leaves(pitch_mm)
+    if not any(abs(leaf_mm - leaf) < SAME_LEAF_MM for leaf in leaves_mm()):
+        whole += sits
+    return sits / whole if whole > 0 else 0.0
+
+
+@dataclass(frozen=True, slots=True)
+class Model:
+    """A thread as evidence sees it, in millimetres: where crest and bore are found, pitch, angle, taper."""
+
+    thread: Thread
+    crest_low: float
+    crest_high: float
+    bore_low: float
+    bore_high: float
+    pitch: float
+    angle: float
+    tapered: bool
+    outside: bool
+    inside: bool
+
+
+def _taper_reach(thread: Thread) -> tuple[float, float]:
+    """How far the diameter lies under and over that of the gauge plane, along the useful thread."""
+    lengths = taper_lengths(thread)
+    if lengths is None:
+        return 0.0, 0.0
+    gauge, useful = lengths.gauge_length.value, lengths.useful_length.value
+    return (convert(part * TAPER, thread.unit, "mm") for part in (gauge, useful - gauge))  # type: ignore[return-value]
+
+
+def _model(thread: Thread) -> Model:
+    def mm(value: float) -> float:
+        return convert(value, thread.unit, "mm")
+
+    outside, inside = external_limits(thread), internal_limits(thread)
+    under, over = _taper_reach(thread)
+    if outside is not None:
+        tolerance = outside.major.maximum - outside.major.minimum
+        undercut = 0.0 if thread.family == "bsp" else UNDERCUT
+        crest = (mm(outside.major.minimum - undercut * tolerance), mm(outside.major.maximum))
+    else:
+        crest = (thread.major_mm - under, thread.major_mm + over)
+    if inside is not None:
+        bore = (
+            mm(inside.minor.minimum),
+            mm(inside.minor.maximum + 0.3 * (inside.minor.maximum - inside.minor.minimum)),
+        )
+    else:
+        bore = (thread.minor_mm - under, thread.minor_mm + over)
+    return Model(
+        thread, *crest, *bore, thread.pitch_mm, thread.form.angle_deg, thread.taper > 0,
+        outside=has_external(thread) or thread.series in ("R", "NPT", "NPSM"),
+        inside=thread.series != "R",
+    )  # fmt: skip
+
+
+@cache
+def models() -> tuple[Model, ...]:
+    """Every thread of the library, as evidence sees it."""
+    return tuple(_model(thread) for thread in library())
+
+
+def _normal(x: float, sigma: float) -> float:
+    return math.exp(-0.5 * (x / sigma) ** 2) / (sigma * 2.5066282746310002)
+
+
+def crest_density(model: Model, reading_mm: float, sigma_mm: float, wear_mm: float) -> float:
+    """Density per millimetre of reading `reading_mm` over the crests, +- `sigma_mm`, worn `wear_mm` on average.
+
+    The crest as made is spread over its band, taken as a normal of the same spread; wear falls off exponentially:
+    together an exponentially modified normal.
+    """
+    centre, spread = (model.crest_low + model.crest_high) / 2, (model.crest_high - model.crest_low) / 3.4641
+    sigma = math.hypot(spread, sigma_mm)
+    rate = 1 / wear_mm
+    # Wear takes off: x = centre - reading is normal plus exponential.
+    x = centre - reading_mm
+    argument = (rate * sigma * sigma - x) / (sigma * 1.4142135623730951)
+    if argument > 12:
+        return _normal(x - wear_mm, math.hypot(sigma, wear_mm))  # wear is lost in the spread
+    exponent = rate / 2 * (rate * sigma * sigma - 2 * x)
+    return rate / 2 * math.exp(min(exponent, 300.0)) * math.erfc(argument)
+
+
+def bore_density(model: Model, reading_mm: float, sigma_mm: float) -> float:
+    """Density per millimetre of a bore reading `reading_mm`, +- `sigma_mm`."""
+    centre, spread = (model.bore_low + model.bore_high) / 2, (model.bore_high - model.bore_low) / 3.4641
+    return _normal(reading_mm - centre, math.hypot(spread, sigma_mm))
+
+
+def outside_density(model: Model, readings: tuple[Measured, ...], worn: Worn) -> float:
+    """Density of all outside readings: the largest tells the size, the spread tells a taper."""
+    largest = max(readings, key=lambda m: m.mm)
+    density = crest_density(model, largest.mm, largest.sigma_mm, WEAR_MM[worn])
+    if len(readings) > 1:
+        spread = largest.mm - min(m.mm for m in readings)
+        scale = 0.6 if model.tapered else 0.03 + WEAR_MM[worn]
+        density *= math.exp(-spread / scale) / scale
+    return density
+
+
+def angle_chance(model: Model, said: Angle) -> float:
+    """Chance that the leaf of `said` degrees is found to fit."""
+    return _ANGLE[(model.angle, said)]
+
+
+def taper_chance(model: Model, said: Answer) -> float:
+    """Chance that a taper is seen, or is not."""
+    seen = _TAPER_SEEN if model.tapered else _TAPER_IMAGINED
+    return seen if said == "yes" else 1 - seen
+
+
+@cache
+def _verdict(bolt: Thread, nut: Thread) -> str:
+    return mate(bolt, nut).verdict
+
+
+def mate_chance(model: Model, tried: Called, goes: Goes, *, part_is_nut: bool) -> float:
+    """Chance that a mate of the thread tried goes as it did; even where it cannot be laid over."""
+    bolt, nut = (tried.thread, model.thread) if part_is_nut else (model.thread, tried.thread)
+    if external_limits(bolt) is None or internal_limits(nut) is None:
+        return 0.25
+    return _GOES[_verdict(bolt, nut)][goes]
+
+
+_MARKS: dict[str, tuple[str, ...]] = {
+    "metric": ("4.6", "4.8", "5.6", "5.8", "6.8", "8.8", "10.9", "12.9", "a2", "a4", "iso"),
+    "unified": ("unc", "unf", "unified", "sae"),
+    "whitworth": ("bsw", "bsf", "whit"),
+    "bsp": ("bsp", "g1", "g2", "g3"),
+    "npt": ("npt",),
+    "ba": ("ba",),
+}
+
+
+def marking_chance(model: Model, marking: str) -> float:
+    """How a marking weighs on a family: ten to one for the family it names, even otherwise."""
+    text = marking.lower()
+    named = [family for family, marks in _MARKS.items() if any(mark in text for mark in marks)]
+    if not named:
+        return 1.0
+    return 1.0 if model.thread.family in named else 0.1
+
+
+def factors(model: Model, evidence: Evidence) -> dict[str, float]:
+    """Likelihood of each piece of evidence but the mate, by name."""
+    out: dict[str, float] = {}
+    if evidence.outside:
+        out["outside"] = outside_density(model, evidence.outside, evidence.worn)
+    if evidence.bore is not None:
+        out["bore"] = bore_density(model, evidence.bore.mm, evidence.bore.sigma_mm)
+    if evidence.leaf is not None:
+        out["leaf"] = leaf_chance(model.pitch, evidence.leaf.mm)
+    if evidence.counted is not None:
+        out["counted"] = _normal(model.pitch - evidence.counted.mm, evidence.counted.sigma_mm)
+    if evidence.angle is not None:
+        out["angle"] = angle_chance(model, evidence.angle)
+    if evidence.taper is not None:
+        out["taper"] = taper_chance(model, evidence.taper)
+    if evidence.marking:
+        out["marking"] = marking_chance(model, evidence.marking)
+    return out

@@ -1,0 +1,68 @@
+"""How likely each thread is before anything is measured: series by origin and trade, sizes within their series."""
+
+from __future__ import annotations
+
+from functools import cache
+from typing import Literal, get_args
+
+from lathework.tables.loader import load
+from lathework.threads.series import library
+from lathework.threads.thread import Thread
+
+Origin = Literal["unknown", "american", "british-old", "british-new", "european"]
+Trade = Literal["general", "pipe", "instrument", "bicycle", "model", "motor"]
+ORIGINS: tuple[Origin, ...] = get_args(Origin)
+TRADES: tuple[Trade, ...] = get_args(Trade)
+NONE_OF_THESE = 0.004
+"""Share kept for a thread that no table holds (practice)."""
+_PREFERRED_METRIC = (
+    *(1.6, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 16, 20, 24, 30, 36, 42, 48, 56, 64, 72, 80, 90, 100),
+)  # fmt: skip
+_SECOND = 0.12
+"""Weight of a second-choice size against a preferred one (practice)."""
+
+
+@cache
+def series_weights(origin: Origin, trade: Trade) -> dict[str, float]:
+    """Weight of each series, summing to 1: the origin's column, times the trade's against the unknown one.
+
+    Source: practice.
+    """
+    out = {}
+    for row in load("priors").rows:
+        usual = float(row.number("unknown"))
+        weight = float(row.number(origin))
+        if trade != "general":
+            weight *= float(row.number(trade)) / usual
+        out[row.text("series")] = weight
+    whole = sum(out.values())
+    return {series: weight / whole for series, weight in out.items()}
+
+
+def _size_weight(thread: Thread) -> float:
+    """How common a size is within its series: preferred sizes first, very large ones rarer."""
+    preferred = True
+    if thread.family == "metric":
+        preferred = thread.major in _PREFERRED_METRIC
+        if thread.designation in ("M8x1", "M10x1.25", "M10x1", "M12x1.25", "M12x1.5", "M16x1.5", "M20x1.5"):
+            return 2.0
+    elif thread.unit == "in" and thread.family in ("unified", "whitworth"):
+        sixteenths = thread.major * 16
+        preferred = thread.designation.startswith("#") or sixteenths % 2 == 0 or thread.major < 0.6
+    large = 1.0 if thread.major_mm < 26 else (26 / thread.major_mm) ** 2
+    return (1.0 if preferred else _SECOND) * large
+
+
+@cache
+def prior(origin: Origin, trade: Trade) -> dict[str, float]:
+    """Probability of each thread of the library, by designation, before any evidence.
+
+    The library's threads and `NONE_OF_THESE` sum to 1. Source: practice.
+    """
+    weights = series_weights(origin, trade)
+    totals: dict[str, float] = {}
+    for thread in library():
+        totals[thread.series] = totals.get(thread.series, 0.0) + _size_weight(thread)
+    return {
+        t.designation: (1 - NONE_OF_THESE) * weights[t.series] * _size_weight(t) / totals[t.series] for t in library()
+    }

@@ -1,0 +1,204 @@
+"""A Bayesian ranking of the whole library by the evidence, with what speaks for and against each candidate."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+
+from lathework.identify.evidence import Evidence
+from lathework.identify.likelihood import FLOOR, Model, factors, leaves_mm, mate_chance, models
+from lathework.identify.priors import NONE_OF_THESE, prior
+from lathework.threads.designation.suffix import Suffix, apply
+from lathework.threads.series import trim
+from lathework.threads.thread import Thread
+from lathework.units import show_both
+
+SHOWN = 8
+"""Candidates told."""
+KEPT = 40
+"""Candidates that further evidence (a mate, the next question) is worked out for."""
+SETTLED = 0.95
+SPECIAL_SIZES_MM = 80.0
+SPECIAL_PITCH_SPAN = 3.0
+"""Breadth over which a thread of no table is spread: diameters in millimetres, pitches in natural logarithms."""
+
+
+@dataclass(frozen=True, slots=True)
+class Reason:
+    """One piece of evidence on a candidate: measured and expected in words, and how many times it speaks for it.
+
+    `expected` tells lengths in inches, then in millimetres; alike where it is no length.
+
+    `times` over 1 speaks for the candidate, under 1 against, measured against the average of all that is possible.
+    """
+
+    evidence: str
+    measured: str
+    expected: tuple[str, str]
+    times: float
+
+
+@dataclass(frozen=True, slots=True)
+class Candidate:
+    """A thread it may be, how probable, and why."""
+
+    thread: Thread
+    probability: float
+    reasons: tuple[Reason, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Ranking:
+    """Candidates, best first; the probability that no table holds the thread; and the belief behind the next question.
+
+    `belief` is the models still in play with their probabilities, summing to at most 1.
+    """
+
+    candidates: tuple[Candidate, ...]
+    none_of_these: float
+    specials: tuple[str, ...]
+    belief: tuple[tuple[Model, float], ...]
+
+    @property
+    def settled(self) -> bool:
+        """Whether the first candidate is certain enough to go on with."""
+        return bool(self.candidates) and self.candidates[0].probability >= SETTLED
+
+
+def part_is_nut(evidence: Evidence) -> bool:
+    """A bore without an outside is a nut's."""
+    return evidence.bore is not None and not evidence.outside
+
+
+def _none_likelihood(evidence: Evidence) -> dict[str, float]:
+    """Likelihood of each piece of evidence under a thread that no table holds: spread evenly."""
+    out: dict[str, float] = {}
+    if evidence.outside:
+        out["outside"] = (1 / SPECIAL_SIZES_MM) ** min(len(evidence.outside), 2)
+    if evidence.bore is not None:
+        out["bore"] = 1 / SPECIAL_SIZES_MM
+    if evidence.leaf is not None:
+        out["leaf"] = 1 / len(leaves_mm())
+    if evidence.counted is not None:
+        out["counted"] = 1 / (evidence.counted.mm * SPECIAL_PITCH_SPAN)
+    for name, said in (("angle", evidence.angle), ("taper", evidence.taper), ("marking", evidence.marking)):
+        if said:
+            out[name] = 0.34 if name == "angle" else 0.5
+    return out
+
+
+def _span(low_mm: float, high_mm: float, words: str = "") -> tuple[str, str]:
+    (low_in, low), (high_in, high) = show_both(low_mm, "mm"), show_both(high_mm, "mm")
+    return f"{low_in} to {high_in} in{words}", f"{low} to {high} mm{words}"
+
+
+def _expected(model: Model, name: str) -> tuple[str, str]:
+    thread = model.thread
+    if name == "outside":
+        return _span(model.crest_low, model.crest_high, " across the crests")
+    if name == "bore":
+        return _span(model.bore_low, model.bore_high)
+    if name in ("leaf", "counted"):
+        count = f", {trim(thread.tpi)} to the inch" if thread.tpi else ""
+        inch, mm = show_both(model.pitch, "mm")
+        return f"{inch} in{count}", f"{mm} mm{count}"
+    if name == "angle":
+        words = f"{model.angle:g} degrees"
+    elif name == "taper":
+        words = "1 in 16" if model.tapered else "parallel"
+    elif name == "mate":
+        words = "by the sizes of both"
+    else:
+        words = thread.form.name
+    return words, words
+
+
+def _measured(name: str, evidence: Evidence) -> str:
+    if name == "outside":
+        return ", ".join(m.typed for m in evidence.outside)
+    if name in ("leaf", "counted", "bore"):
+        measured = {"leaf": evidence.leaf, "counted": evidence.counted, "bore": evidence.bore}[name]
+        return measured.typed if measured else ""
+    if name == "mate" and evidence.mate is not None and evidence.goes is not None:
+        return f"{evidence.mate.thread.designation}: {evidence.goes.replace('-', ' ')}"
+    return {
+        "angle": f"the {evidence.angle} degree leaf fits",
+        "taper": f"taper: {evidence.taper}",
+        "marking": evidence.marking,
+    }.get(name, "")
+
+
+def _with_mate(scored: list[tuple[Model, float, dict[str, float]]], evidence: Evidence) -> None:
+    """Weigh the mate in, for the candidates still in play only: laying two threads over each other costs time."""
+    if evidence.mate is None or evidence.goes is None:
+        return
+    nut = part_is_nut(evidence)
+    for at, (model, weight, found) in enumerate(scored):
+        chance = mate_chance(model, evidence.mate, evidence.goes, part_is_nut=nut) if at < KEPT else 0.25
+        scored[at] = (model, weight * chance, found | {"mate": chance})
+
+
+def _specials(evidence: Evidence) -> tuple[str, ...]:
+    """Designations of special threads that would fit: the measured diameter on the measured pitch."""
+    pitch = evidence.leaf or evidence.counted
+    if not evidence.outside or pitch is None:
+        return ()
+    mm = max(m.mm for m in evidence.outside)
+    return (
+        f"M{mm:.1f}x{round(pitch.mm * 20) / 20:g} special",
+        f"{mm / 25.4:.3f}-{round(25.4 / pitch.mm)} UNS",
+        f"{mm / 25.4:.3f}-{round(25.4 / pitch.mm)} Whitworth special",
+    )
+
+
+def _handed(thread: Thread, evidence: Evidence) -> Thread:
+    return apply(thread, Suffix("", "", left=True, starts=1)) if evidence.hand == "left" else thread
+
+
+def rank(evidence: Evidence) -> Ranking:
+    """Rank every thread of the library by `evidence`.
+
+    Posterior = prior x likelihood of each piece of evidence, each measurement with its instrument's uncertainty, the
+    crest spread over its class limits, undercut and worn. Source: Bayes; spreads by practice.
+    """
+    weights, nut = prior(evidence.origin, evidence.trade), part_is_nut(evidence)
+    scored: list[tuple[Model, float, dict[str, float]]] = []
+    for model in models():
+        if not (model.inside if nut else model.outside):
+            continue
+        found = factors(model, evidence)
+        weight = weights[model.thread.designation]
+        for likelihood in found.values():
+            weight *= max(likelihood, FLOOR)
+        scored.append((model, weight, found))
+    scored.sort(key=lambda s: -s[1])
+    _with_mate(scored, evidence)
+    if evidence.mate is not None:
+        scored.sort(key=lambda s: -s[1])
+    none_factors = _none_likelihood(evidence)
+    none = NONE_OF_THESE * math.prod(none_factors.values()) * (0.25 if evidence.mate and evidence.goes else 1.0)
+    whole = sum(weight for _, weight, _ in scored) + none
+    kept = scored[:KEPT]
+    averages = _averages(kept, none_factors)
+    candidates = tuple(
+        Candidate(
+            _handed(model.thread, evidence),
+            weight / whole,
+            tuple(
+                Reason(name, _measured(name, evidence), _expected(model, name), value / averages[name])
+                for name, value in found.items()
+            ),
+        )
+        for model, weight, found in kept[:SHOWN]
+    )
+    belief = tuple((model, weight / whole) for model, weight, _ in kept)
+    return Ranking(candidates, none / whole, _specials(evidence), belief)
+
+
+def _averages(kept: list[tuple[Model, float, dict[str, float]]], none: dict[str, float]) -> dict[str, float]:
+    """The average likelihood of each piece of evidence over what is in play, one vote each."""
+    out: dict[str, float] = {}
+    for name in kept[0][2]:
+        values = [max(found[name], FLOOR) for _, _, found in kept]
+        out[name] = (sum(values) + none.get(name, 0.25)) / (len(values) + 1)
+    return out

@@ -1,0 +1,1 @@
+"""What thread is this? Evidence in, ranked candidates out; nothing is stored."""

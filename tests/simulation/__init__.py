@@ -1,0 +1,1 @@
+"""Made-up specimens with known threads, to try the identification on."""

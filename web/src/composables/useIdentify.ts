@@ -1,0 +1,56 @@
+import { reactive } from 'vue'
+
+import { ask, client, type Schemas } from '@/api/client'
+import { stored } from '@/composables/stored'
+import { useLive } from '@/composables/useLive'
+import { useUnits } from '@/composables/useUnits'
+
+export type Evidence = Required<Schemas['EvidenceIn']>
+export type Instrument = 'caliper' | 'pitch-leaves' | 'rule' | 'angle-leaves' | 'mates'
+
+export const INSTRUMENTS: { code: Instrument; name: string }[] = [
+  { code: 'caliper', name: 'caliper' },
+  { code: 'pitch-leaves', name: 'pitch leaves' },
+  { code: 'rule', name: 'rule' },
+  { code: 'angle-leaves', name: 'flank-angle leaves' },
+  { code: 'mates', name: 'nuts and bolts to try' },
+]
+const EMPTY: Evidence = {
+  outside: '',
+  bore: '',
+  tpi: '',
+  pitch: '',
+  count: '',
+  over: '',
+  angle: '',
+  taper: '',
+  hand: '',
+  mate: '',
+  goes: '',
+  marking: '',
+  origin: '',
+  trade: '',
+  worn: '',
+  unit: '',
+}
+const isList = (v: unknown): v is Instrument[] => Array.isArray(v)
+
+/** Evidence as typed, and what it says at each keystroke; the instruments one owns are remembered. */
+export function useIdentify() {
+  const { unit } = useUnits()
+  const evidence = reactive<Evidence>({ ...EMPTY })
+  const owned = stored<Instrument[]>(
+    'owned',
+    INSTRUMENTS.map((i) => i.code),
+    isList,
+  )
+  const whole = () => ({ ...evidence, unit: unit.value })
+  const { found, problem } = useLive(
+    () => JSON.stringify([whole(), owned.value]),
+    () => ask(client.POST('/api/identify', { body: { evidence: whole(), owned: owned.value } })),
+  )
+  /** What was said, without what was not: what a job keeps. */
+  const said = () => Object.fromEntries(Object.entries(whole()).filter(([, text]) => text !== ''))
+  const forget = () => Object.assign(evidence, EMPTY)
+  return { evidence, owned, found, problem, said, forget }
+}
