@@ -7,6 +7,7 @@ import json
 from pathlib import Path
 
 from benchmarks import lines
+from benchmarks.identification import identification
 from benchmarks.page import weigh
 from benchmarks.speed import core_times, measure
 from lathework.threads.series import library
@@ -35,6 +36,7 @@ def results() -> dict[str, float | int | str]:
         "bare_js_bytes": bare_script,
         "bare_css_bytes": bare_style,
         **core_times(),
+        **identification(),
         "test_lines": tests,
         "code_lines": total,
         "test_share_counts": lines.HOW,
@@ -50,7 +52,7 @@ def main() -> None:
         print(json.dumps(found))
         return
     for name, value in found.items():
-        print(f"{name:18} {value}")
+        print(f"{name:26} {value}")
 
 
 if __name__ == "__main__":

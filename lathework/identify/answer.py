@@ -74,13 +74,19 @@ def _owned(names: tuple[str, ...] | None) -> tuple[Instrument, ...]:
     return tuple(name for name in INSTRUMENTS if name in names)
 
 
-def identify(typed: Mapping[str, object], owned: tuple[str, ...] | None = None) -> Identified:
+def identify(
+    typed: Mapping[str, object],
+    owned: tuple[str, ...] | None = None,
+    shares: Mapping[str, object] | None = None,
+) -> Identified:
     """Identify a thread from evidence as typed (`evidence.FIELDS`), asking only for instruments `owned` (None: all).
+
+    `shares` overrule how often a series is met, in per cent as typed.
 
     Raises InvalidDocument with every field that cannot be used, and with contradictions.
     """
     instruments = _owned(owned)
-    evidence = read_evidence(typed)
+    evidence = read_evidence(typed, shares)
     ranking = rank(evidence)
     second, lookalike = _second(ranking), _lookalike(ranking)
     mistake = _mistake(ranking.candidates[0].thread, second, lookalike) if second else ""

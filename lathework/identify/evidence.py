@@ -7,9 +7,10 @@ from dataclasses import dataclass
 from typing import Literal, get_args
 
 from lathework.errors import InputError, InvalidDocument
-from lathework.identify.priors import ORIGINS, TRADES, Origin, Trade
+from lathework.identify.priors import ORIGINS, TRADES, Origin, Shares, Trade
 from lathework.lengths import Span, read_length, within
 from lathework.threads.designation import Called, read_called
+from lathework.threads.series import SERIES_NAMES
 from lathework.units import LENGTH_UNITS, LengthUnit
 
 Worn = Literal["new", "some", "badly"]
@@ -63,6 +64,7 @@ class Evidence:
     origin: Origin = "unknown"
     trade: Trade = "general"
     worn: Worn = "some"
+    shares: Shares = ()
 
     @property
     def nothing(self) -> bool:
@@ -189,8 +191,31 @@ def _contradictions(reader: _Reader, found: Evidence) -> None:
             )  # fmt: skip
 
 
-def read_evidence(typed: Mapping[str, object]) -> Evidence:
-    """Read what was typed, fields of `FIELDS`, a bare number in `unit`. Raises InvalidDocument with every error."""
+def _shares(reader: _Reader, shares: Mapping[str, object]) -> Shares:
+    """The person's own shares of series, in per cent as typed; "" leaves a series as it is."""
+    out = []
+    for series, typed in shares.items():
+        text = typed.strip() if isinstance(typed, str) else "?"
+        if text == "":
+            continue
+        try:
+            share = float(text) / 100
+        except ValueError:
+            share = -1.0
+        if series not in SERIES_NAMES or not 0 <= share <= 1:
+            reader.fail("out-of-range", f"shares.{series}"[:60], "A share is a number from 0 to 100 per cent.")
+            continue
+        out.append((series, share))
+    if sum(share for _, share in out) > 1.0001:
+        reader.fail("out-of-range", f"shares.{out[0][0]}", "These shares come to more than 100 per cent.")
+    return tuple(out)
+
+
+def read_evidence(typed: Mapping[str, object], shares: Mapping[str, object] | None = None) -> Evidence:
+    """Read what was typed, fields of `FIELDS`, a bare number in `unit`. Raises InvalidDocument with every error.
+
+    `shares` are the person's own shares of series, in per cent as typed.
+    """
     reader = _Reader(typed)
     for field in typed:
         if field not in FIELDS:
@@ -212,6 +237,7 @@ def read_evidence(typed: Mapping[str, object]) -> Evidence:
         origin=reader.choice("origin", ORIGINS) or "unknown",  # type: ignore[arg-type]  # checked by choice
         trade=reader.choice("trade", TRADES) or "general",  # type: ignore[arg-type]  # checked by choice
         worn=reader.choice("worn", WORN) or "some",  # type: ignore[arg-type]  # checked by choice
+        shares=_shares(reader, shares or {}),
     )
     _contradictions(reader, found)
     if reader.errors:

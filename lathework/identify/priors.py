@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from functools import cache
+from functools import lru_cache
 from typing import Literal, get_args
 
 from lathework.tables.loader import load
@@ -22,21 +22,29 @@ _SECOND = 0.12
 """Weight of a second-choice size against a preferred one (practice)."""
 
 
-@cache
-def series_weights(origin: Origin, trade: Trade) -> dict[str, float]:
+Shares = tuple[tuple[str, float], ...]
+"""Shares of series that the person sets, by name, each from 0 to 1."""
+
+
+@lru_cache(maxsize=256)
+def series_weights(origin: Origin, trade: Trade, own: Shares = ()) -> dict[str, float]:
     """Weight of each series, summing to 1: the origin's column, times the trade's against the unknown one.
 
-    Source: practice.
+    `own` shares stand as the person sets them, the others share what is left. Source: practice.
     """
-    out = {}
+    out: dict[str, float] = {}
     for row in load("priors").rows:
         usual = float(row.number("unknown"))
         weight = float(row.number(origin))
         if trade != "general":
             weight *= float(row.number(trade)) / usual
         out[row.text("series")] = weight
-    whole = sum(out.values())
-    return {series: weight / whole for series, weight in out.items()}
+    fixed = dict(own)
+    left = max(0.0, 1 - sum(fixed.values()))
+    rest = sum(weight for series, weight in out.items() if series not in fixed)
+    told = {series: fixed.get(series, left * weight / rest if rest else 0.0) for series, weight in out.items()}
+    whole = sum(told.values())
+    return {series: weight / whole for series, weight in told.items()}
 
 
 def _size_weight(thread: Thread) -> float:
@@ -53,13 +61,13 @@ def _size_weight(thread: Thread) -> float:
     return (1.0 if preferred else _SECOND) * large
 
 
-@cache
-def prior(origin: Origin, trade: Trade) -> dict[str, float]:
-    """Probability of each thread of the library, by designation, before any evidence.
+@lru_cache(maxsize=256)
+def prior(origin: Origin, trade: Trade, own: Shares = ()) -> dict[str, float]:
+    """Probability of each thread of the library, by designation, before any evidence; `own` as for `series_weights`.
 
     The library's threads and `NONE_OF_THESE` sum to 1. Source: practice.
     """
-    weights = series_weights(origin, trade)
+    weights = series_weights(origin, trade, own)
     totals: dict[str, float] = {}
     for thread in library():
         totals[thread.series] = totals.get(thread.series, 0.0) + _size_weight(thread)

@@ -161,7 +161,7 @@ def rank(evidence: Evidence) -> Ranking:
     Posterior = prior x likelihood of each piece of evidence, each measurement with its instrument's uncertainty, the
     crest spread over its class limits, undercut and worn. Source: Bayes; spreads by practice.
     """
-    weights, nut = prior(evidence.origin, evidence.trade), part_is_nut(evidence)
+    weights, nut = prior(evidence.origin, evidence.trade, evidence.shares), part_is_nut(evidence)
     scored: list[tuple[Model, float, dict[str, float]]] = []
     for model in models():
         if not (model.inside if nut else model.outside):

@@ -10,8 +10,6 @@ from lathework.present.threads import mating_json
 from lathework.present.values import Json, length_shown
 from lathework.threads.series import SERIES_NAMES
 
-_SHOWN_PRIORS = 6
-
 
 def _candidate(candidate: Candidate) -> Json:
     thread = candidate.thread
@@ -53,8 +51,8 @@ def _question(question: Question | None) -> Json | None:
 
 def identified_json(found: Identified, *, drawing: bool = True) -> Json:
     """The ranking, best first; what to do next; the lookalike, with its drawing unless left out."""
-    weights = series_weights(found.evidence.origin, found.evidence.trade)
-    leading = sorted(weights.items(), key=lambda w: -w[1])[:_SHOWN_PRIORS]
+    evidence = found.evidence
+    weights = series_weights(evidence.origin, evidence.trade, evidence.shares)
     lookalike = mating_json(found.lookalike) if found.lookalike and drawing else None
     return {
         "candidates": [_candidate(candidate) for candidate in found.ranking.candidates],
@@ -62,7 +60,10 @@ def identified_json(found: Identified, *, drawing: bool = True) -> Json:
         "specials": list(found.ranking.specials),
         "settled": found.ranking.settled,
         "next": {"sentence": found.next.sentence, "question": _question(found.next.question)},
-        "priors": [{"series": SERIES_NAMES[series], "share": round(share, 3)} for series, share in leading],
+        "priors": [
+            {"series": series, "name": SERIES_NAMES[series], "share": round(share, 4)}
+            for series, share in sorted(weights.items(), key=lambda w: -w[1])
+        ],
         "mistake": found.mistake,
         "lookalike": lookalike,
     }

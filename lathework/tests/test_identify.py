@@ -132,6 +132,20 @@ class Evidence(unittest.TestCase):
         """ISO 965-1: M8 6H has a bore of 6.647 to 6.912 mm."""
         self.assertEqual(first(identify({"bore": "6.75 mm", "pitch": "1.25 mm"})), "M8")
 
+    def test_the_person_may_overrule_how_often_a_series_is_met(self) -> None:
+        base = {"outside": "0.2465", "tpi": "20"}
+        usual = identify(base)
+        own = identify(base, shares={"BSW": "60", "UNC": "5", "BA": ""})
+        self.assertEqual((first(usual), first(own)), ("1/4-20 UNC", "1/4 BSW"))
+        for shares, field in (
+            ({"BSW": "much"}, "shares.BSW"),
+            ({"BSW": "70", "UNC": "40"}, "shares.BSW"),
+            ({"ACME": "1"}, "shares.ACME"),
+        ):
+            with self.subTest(shares), self.assertRaises(InvalidDocument) as told:
+                identify(base, shares=shares)
+            self.assertEqual(told.exception.errors[0].field, field)
+
     @settings(max_examples=60)
     @given(st.dictionaries(st.sampled_from(FIELDS), st.text(max_size=9), max_size=5))
     def test_any_evidence_is_ranked_or_refused_by_field(self, typed: dict[str, Any]) -> None:

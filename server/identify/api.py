@@ -41,11 +41,12 @@ class EvidenceIn(BaseModel):
 
 
 class IdentifyIn(BaseModel):
-    """Evidence, and the instruments that may be asked for."""
+    """Evidence, the instruments that may be asked for, and the person's own shares of series in per cent."""
 
     model_config = ConfigDict(extra="forbid")
     evidence: EvidenceIn
     owned: list[str] | None = None
+    shares: dict[str, str] = {}
 
 
 class ExpectedOut(Schema):
@@ -102,6 +103,7 @@ class PriorOut(Schema):
     """How often a series is met, where and in what the machine is."""
 
     series: str
+    name: str
     share: float
 
 
@@ -122,4 +124,4 @@ class IdentifyOut(Schema):
 def what_thread(request: HttpRequest, payload: IdentifyIn) -> HttpResponse:
     """Rank the library by the evidence, and name the next best thing to measure."""
     owned = None if payload.owned is None else tuple(payload.owned)
-    return answer(identified_json(identify(payload.evidence.model_dump(), owned)))
+    return answer(identified_json(identify(payload.evidence.model_dump(), owned, payload.shares)))

@@ -10,9 +10,6 @@ from tests.browser.base import BrowserCase
 
 
 class IdentifyPage(BrowserCase):
-    def first(self) -> str:
-        return self.page.get_by_role("list", name="Candidates").get_by_role("listitem").first.inner_text()
-
     def type_evidence(self, label: str, value: str) -> None:
         field = self.page.get_by_label(label, exact=True)
         field.fill(value)
@@ -73,6 +70,17 @@ class IdentifyPage(BrowserCase):
         expect(asked).to_contain_text("flank-angle leaves")
         self.page.get_by_label("flank-angle leaves").uncheck()
         expect(asked).not_to_contain_text("flank-angle leaves")
+
+    def test_the_person_sets_how_often_a_series_is_met(self) -> None:
+        self.page.goto("/identify")
+        self.type_evidence("Outside, across the crests", "0.2465")
+        self.type_evidence("Pitch leaf, threads per inch", "20")
+        candidates = self.page.get_by_role("list", name="Candidates").get_by_role("listitem")
+        expect(candidates.first).to_contain_text("1/4-20 UNC")
+        self.page.get_by_role("button", name="Set it yourself").click()
+        self.type_evidence("Share of Whitworth", "60")
+        self.type_evidence("Share of Unified coarse", "5")
+        expect(candidates.first).to_contain_text("1/4 BSW")
 
     def test_nothing_fits(self) -> None:
         self.page.goto("/identify")

@@ -1201,12 +1201,19 @@ export interface components {
         };
         /**
          * IdentifyIn
-         * @description Evidence, and the instruments that may be asked for.
+         * @description Evidence, the instruments that may be asked for, and the person's own shares of series in per cent.
          */
         IdentifyIn: {
             evidence: components["schemas"]["EvidenceIn"];
             /** Owned */
             owned?: string[] | null;
+            /**
+             * Shares
+             * @default {}
+             */
+            shares?: {
+                [key: string]: string;
+            };
         };
         /**
          * IdentifyOut
@@ -1691,6 +1698,8 @@ export interface components {
          * @description How often a series is met, where and in what the machine is.
          */
         PriorOut: {
+            /** Name */
+            name: string;
             /** Series */
             series: string;
             /** Share */

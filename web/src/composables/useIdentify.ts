@@ -44,13 +44,23 @@ export function useIdentify() {
     INSTRUMENTS.map((i) => i.code),
     isList,
   )
+  /** Shares of series that the person sets, in per cent as typed. */
+  const shares = reactive<Record<string, string>>({})
   const whole = () => ({ ...evidence, unit: unit.value })
   const { found, problem } = useLive(
-    () => JSON.stringify([whole(), owned.value]),
-    () => ask(client.POST('/api/identify', { body: { evidence: whole(), owned: owned.value } })),
+    () => JSON.stringify([whole(), owned.value, shares]),
+    () =>
+      ask(
+        client.POST('/api/identify', {
+          body: { evidence: whole(), owned: owned.value, shares: { ...shares } },
+        }),
+      ),
   )
   /** What was said, without what was not: what a job keeps. */
   const said = () => Object.fromEntries(Object.entries(whole()).filter(([, text]) => text !== ''))
-  const forget = () => Object.assign(evidence, EMPTY)
-  return { evidence, owned, found, problem, said, forget }
+  function forget() {
+    Object.assign(evidence, EMPTY)
+    for (const series of Object.keys(shares)) delete shares[series]
+  }
+  return { evidence, owned, shares, found, problem, said, forget }
 }

@@ -4,11 +4,12 @@ import { useRouter } from 'vue-router'
 
 import CandidateRow from '@/components/CandidateRow.vue'
 import EvidenceForm from '@/components/EvidenceForm.vue'
+import PriorShares from '@/components/PriorShares.vue'
 import SheetDrawing from '@/components/SheetDrawing.vue'
 import { useIdentify } from '@/composables/useIdentify'
 
 /** What thread is this? Evidence on the left, the next question in front, candidates moving as one types. */
-const { evidence, owned, found, problem, said, forget } = useIdentify()
+const { evidence, owned, shares, found, problem, said, forget } = useIdentify()
 const router = useRouter()
 const opened = ref('')
 const errors = computed(() => problem.value?.errors ?? [])
@@ -65,7 +66,7 @@ async function take(designation: string, probability: number) {
           >
         </p>
       </div>
-      <ol v-else class="candidates" aria-label="Candidates">
+      <ol v-else-if="measured" class="candidates" aria-label="Candidates">
         <CandidateRow
           v-for="(c, n) in shown"
           :key="c.designation"
@@ -81,10 +82,12 @@ async function take(designation: string, probability: number) {
         <p>{{ found.mistake }}</p>
         <SheetDrawing v-if="found.lookalike" :sheet="found.lookalike.drawing" />
       </div>
-      <p class="muted small">
-        Before measuring, by where and what the machine is:
-        {{ found.priors.map((p) => `${p.series} ${Math.round(p.share * 100)} %`).join(', ') }}.
-      </p>
+      <PriorShares
+        :priors="found.priors"
+        :shares="shares"
+        :errors="errors"
+        @change="(series, share) => (shares[series] = share)"
+      />
     </section>
   </div>
 </template>
