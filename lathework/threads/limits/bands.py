@@ -82,11 +82,12 @@ def places_of(unit: LengthUnit) -> int:
     return 4 if unit == "in" else 3
 
 
-def external_band(
+def band(
     thread: Thread,
     name: str,
     class_name: str,
     *,
+    inside: bool,
     basic: float,
     allowance: Decimal,
     tolerance: Decimal,
@@ -94,47 +95,16 @@ def external_band(
     source: Source,
     rounding: Rounding = round_half_up,
 ) -> Band:
-    """Greatest = basic - allowance, least = greatest - tolerance, each rounded once; all in the thread's unit."""
-    places, top = places_of(thread.unit), exact(basic) - allowance
-    return Band(
-        name=name,
-        class_name=class_name,
-        unit=thread.unit,
-        basic=basic,
-        allowance=float(allowance),
-        tolerance=float(tolerance),
-        minimum=rounding(top - tolerance, places),
-        maximum=rounding(top, places),
-        formula=formula,
-        source=source,
-    )
+    """Limits of one diameter, each rounded once, all lengths in the thread's unit.
 
-
-def internal_band(
-    thread: Thread,
-    name: str,
-    class_name: str,
-    *,
-    basic: float,
-    allowance: Decimal,
-    tolerance: Decimal,
-    formula: str,
-    source: Source,
-    rounding: Rounding = round_half_up,
-) -> Band:
-    """Least = basic + allowance, greatest = least + tolerance, each rounded once; all in the thread's unit."""
-    places, bottom = places_of(thread.unit), exact(basic) + allowance
+    External: greatest = basic - allowance, least = greatest - tolerance. `inside`: least = basic + allowance,
+    greatest = least + tolerance.
+    """
+    places, sign = places_of(thread.unit), 1 if inside else -1
+    near = exact(basic) + sign * allowance
+    limits = sorted((rounding(near, places), rounding(near + sign * tolerance, places)))
     return Band(
-        name=name,
-        class_name=class_name,
-        unit=thread.unit,
-        basic=basic,
-        allowance=float(allowance),
-        tolerance=float(tolerance),
-        minimum=rounding(bottom, places),
-        maximum=rounding(bottom + tolerance, places),
-        formula=formula,
-        source=source,
+        name, class_name, thread.unit, basic, float(allowance), float(tolerance), limits[0], limits[1], formula, source
     )
 
 

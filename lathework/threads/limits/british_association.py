@@ -5,7 +5,7 @@ from __future__ import annotations
 from decimal import Decimal
 
 from lathework.figures import Source
-from lathework.threads.limits.bands import ExternalLimits, InternalLimits, bound, exact, external_band, internal_band
+from lathework.threads.limits.bands import ExternalLimits, InternalLimits, band, bound, exact
 from lathework.threads.limits.rules import Rules
 from lathework.threads.thread import Thread
 from lathework.units import round_half_up
@@ -38,20 +38,37 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
         crest, share, constant = Decimal("0.20") if large else Decimal("0.25"), Decimal("0.10"), Decimal("0.025")
     return ExternalLimits(
         class_name=class_name,
-        major=external_band(
-            thread, "major", class_name, basic=thread.major, allowance=less, tolerance=crest * pitch,
-            formula=f"greatest = d − allowance, least = greatest − {crest} P", source=SOURCE,
+        major=band(
+            thread,
+            "major",
+            class_name,
+            inside=False,
+            basic=thread.major,
+            allowance=less,
+            tolerance=crest * pitch,
+            formula=f"greatest = d − allowance, least = greatest − {crest} P",
+            source=SOURCE,
         ),
-        pitch_diameter=external_band(
-            thread, "pitch diameter", class_name, basic=thread.pitch_diameter, allowance=less,
-            tolerance=share * pitch + constant, source=SOURCE,
+        pitch_diameter=band(
+            thread,
+            "pitch diameter",
+            class_name,
+            inside=False,
+            basic=thread.pitch_diameter,
+            allowance=less,
+            tolerance=share * pitch + constant,
+            source=SOURCE,
             formula=f"greatest = d2 − allowance, least = greatest − ({share} P + {constant})",
         ),
         minor_max=bound(
-            thread, "minor, greatest", round_half_up(exact(thread.minor) - less, 3), "d1 − allowance", SOURCE,
+            thread,
+            "minor, greatest",
+            round_half_up(exact(thread.minor) - less, 3),
+            "d1 − allowance",
+            SOURCE,
             thread.minor,
         ),
-    )  # fmt: skip
+    )
 
 
 def internal(thread: Thread, class_name: str, engagement: float | None) -> InternalLimits | None:
@@ -61,17 +78,30 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
     pitch = exact(thread.pitch)
     return InternalLimits(
         class_name=class_name,
-        minor=internal_band(
-            thread, "minor", class_name, basic=thread.minor, allowance=Decimal(0), tolerance=Decimal("0.375") * pitch,
-            formula="least = D1, greatest = D1 + 0.375 P", source=SOURCE,
+        minor=band(
+            thread,
+            "minor",
+            class_name,
+            inside=True,
+            basic=thread.minor,
+            allowance=Decimal(0),
+            tolerance=Decimal("0.375") * pitch,
+            formula="least = D1, greatest = D1 + 0.375 P",
+            source=SOURCE,
         ),
-        pitch_diameter=internal_band(
-            thread, "pitch diameter", class_name, basic=thread.pitch_diameter, allowance=Decimal(0),
+        pitch_diameter=band(
+            thread,
+            "pitch diameter",
+            class_name,
+            inside=True,
+            basic=thread.pitch_diameter,
+            allowance=Decimal(0),
             tolerance=Decimal("0.12") * pitch + Decimal("0.03"),
-            formula="least = D2, greatest = D2 + 0.12 P + 0.03", source=SOURCE,
+            formula="least = D2, greatest = D2 + 0.12 P + 0.03",
+            source=SOURCE,
         ),
         major_min=bound(thread, "major, least", thread.major, "basic major", SOURCE, thread.major),
-    )  # fmt: skip
+    )
 
 
 RULES = Rules(external_names, lambda _: ("normal",), external, internal)

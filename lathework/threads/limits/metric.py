@@ -8,7 +8,7 @@ from functools import cache
 
 from lathework.figures import Source
 from lathework.tables.loader import Row, load
-from lathework.threads.limits.bands import ExternalLimits, InternalLimits, bound, exact, external_band, internal_band
+from lathework.threads.limits.bands import ExternalLimits, InternalLimits, band, bound, exact
 from lathework.threads.limits.rules import Rules
 from lathework.threads.thread import Thread
 from lathework.units import round_half_up
@@ -170,19 +170,33 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
     es = _mm(away[0])
     return ExternalLimits(
         class_name=class_name,
-        major=external_band(
-            thread, "major", class_name, basic=thread.major, allowance=es, tolerance=_mm(crest[0]),
-            formula="greatest = d − es, least = greatest − Td", source=SOURCE if crest[1] else FORMULAS,
+        major=band(
+            thread,
+            "major",
+            class_name,
+            inside=False,
+            basic=thread.major,
+            allowance=es,
+            tolerance=_mm(crest[0]),
+            formula="greatest = d − es, least = greatest − Td",
+            source=SOURCE if crest[1] else FORMULAS,
         ),
-        pitch_diameter=external_band(
-            thread, "pitch diameter", class_name, basic=thread.pitch_diameter, allowance=es, tolerance=_mm(pitch[0]),
-            formula="greatest = d2 − es, least = greatest − Td2", source=SOURCE if pitch[1] else FORMULAS,
+        pitch_diameter=band(
+            thread,
+            "pitch diameter",
+            class_name,
+            inside=False,
+            basic=thread.pitch_diameter,
+            allowance=es,
+            tolerance=_mm(pitch[0]),
+            formula="greatest = d2 − es, least = greatest − Td2",
+            source=SOURCE if pitch[1] else FORMULAS,
         ),
         minor_max=bound(
             thread, "minor, greatest", round_half_up(exact(thread.minor) - es, 3), "d1 − es", SOURCE, thread.minor
         ),
         notes=_notes(thread, engagement, away[1], pitch[1], crest[1]),
-    )  # fmt: skip
+    )
 
 
 def internal(thread: Thread, class_name: str, engagement: float | None) -> InternalLimits | None:
@@ -203,19 +217,33 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
     ei = _mm(away[0])
     return InternalLimits(
         class_name=class_name,
-        minor=internal_band(
-            thread, "minor", class_name, basic=thread.minor, allowance=ei, tolerance=_mm(crest[0]),
-            formula="least = D1 + EI, greatest = least + TD1", source=SOURCE if crest[1] else FORMULAS,
+        minor=band(
+            thread,
+            "minor",
+            class_name,
+            inside=True,
+            basic=thread.minor,
+            allowance=ei,
+            tolerance=_mm(crest[0]),
+            formula="least = D1 + EI, greatest = least + TD1",
+            source=SOURCE if crest[1] else FORMULAS,
         ),
-        pitch_diameter=internal_band(
-            thread, "pitch diameter", class_name, basic=thread.pitch_diameter, allowance=ei, tolerance=_mm(pitch[0]),
-            formula="least = D2 + EI, greatest = least + TD2", source=SOURCE if pitch[1] else FORMULAS,
+        pitch_diameter=band(
+            thread,
+            "pitch diameter",
+            class_name,
+            inside=True,
+            basic=thread.pitch_diameter,
+            allowance=ei,
+            tolerance=_mm(pitch[0]),
+            formula="least = D2 + EI, greatest = least + TD2",
+            source=SOURCE if pitch[1] else FORMULAS,
         ),
         major_min=bound(
             thread, "major, least", round_half_up(exact(thread.major) + ei, 3), "D + EI", SOURCE, thread.major
         ),
         notes=_notes(thread, engagement, away[1], pitch[1], crest[1]),
-    )  # fmt: skip
+    )
 
 
 RULES = Rules(lambda _: EXTERNAL, lambda _: INTERNAL, external, internal)

@@ -7,7 +7,7 @@ from functools import cache
 
 from lathework.figures import Source
 from lathework.tables.loader import Row, load
-from lathework.threads.limits.bands import ExternalLimits, InternalLimits, bound, exact, external_band, internal_band
+from lathework.threads.limits.bands import ExternalLimits, InternalLimits, band, bound, exact
 from lathework.threads.limits.rules import Rules
 from lathework.threads.thread import Thread
 from lathework.units import round_half_up
@@ -37,16 +37,30 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
     row = _rows()[thread.designation]
     return ExternalLimits(
         class_name=class_name,
-        major=external_band(
-            thread, "major", class_name, basic=thread.major, allowance=Decimal(0),
-            tolerance=row.number("major_tolerance"), formula="greatest = d, least = d − Td", source=SOURCE,
+        major=band(
+            thread,
+            "major",
+            class_name,
+            inside=False,
+            basic=thread.major,
+            allowance=Decimal(0),
+            tolerance=row.number("major_tolerance"),
+            formula="greatest = d, least = d − Td",
+            source=SOURCE,
         ),
-        pitch_diameter=external_band(
-            thread, "pitch diameter", class_name, basic=thread.pitch_diameter, allowance=Decimal(0),
-            tolerance=row.number(column), formula="greatest = d2, least = d2 − Td2", source=SOURCE,
+        pitch_diameter=band(
+            thread,
+            "pitch diameter",
+            class_name,
+            inside=False,
+            basic=thread.pitch_diameter,
+            allowance=Decimal(0),
+            tolerance=row.number(column),
+            formula="greatest = d2, least = d2 − Td2",
+            source=SOURCE,
         ),
         minor_max=bound(thread, "minor, greatest", thread.minor, "basic minor", SOURCE, thread.minor),
-    )  # fmt: skip
+    )
 
 
 def internal(thread: Thread, class_name: str, engagement: float | None) -> InternalLimits | None:
@@ -56,16 +70,30 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
     row = _rows()[thread.designation]
     return InternalLimits(
         class_name=class_name,
-        minor=internal_band(
-            thread, "minor", class_name, basic=thread.minor, allowance=Decimal(0),
-            tolerance=row.number("internal_minor_tolerance"), formula="least = D1, greatest = D1 + TD1", source=SOURCE,
+        minor=band(
+            thread,
+            "minor",
+            class_name,
+            inside=True,
+            basic=thread.minor,
+            allowance=Decimal(0),
+            tolerance=row.number("internal_minor_tolerance"),
+            formula="least = D1, greatest = D1 + TD1",
+            source=SOURCE,
         ),
-        pitch_diameter=internal_band(
-            thread, "pitch diameter", class_name, basic=thread.pitch_diameter, allowance=Decimal(0),
-            tolerance=row.number("pitch_tolerance_a"), formula="least = D2, greatest = D2 + TD2", source=SOURCE,
+        pitch_diameter=band(
+            thread,
+            "pitch diameter",
+            class_name,
+            inside=True,
+            basic=thread.pitch_diameter,
+            allowance=Decimal(0),
+            tolerance=row.number("pitch_tolerance_a"),
+            formula="least = D2, greatest = D2 + TD2",
+            source=SOURCE,
         ),
         major_min=bound(thread, "major, least", thread.major, "basic major", SOURCE, thread.major),
-    )  # fmt: skip
+    )
 
 
 def sealing(thread: Thread, class_name: str, engagement: float | None) -> InternalLimits | None:
@@ -77,18 +105,32 @@ def sealing(thread: Thread, class_name: str, engagement: float | None) -> Intern
     least = exact(thread.major) - tolerance
     return InternalLimits(
         class_name=class_name,
-        minor=internal_band(
-            thread, "minor", class_name, basic=thread.minor, allowance=-tolerance, tolerance=2 * tolerance,
-            formula=words, source=SEALING_SOURCE,
+        minor=band(
+            thread,
+            "minor",
+            class_name,
+            inside=True,
+            basic=thread.minor,
+            allowance=-tolerance,
+            tolerance=2 * tolerance,
+            formula=words,
+            source=SEALING_SOURCE,
         ),
-        pitch_diameter=internal_band(
-            thread, "pitch diameter", class_name, basic=thread.pitch_diameter, allowance=-tolerance,
-            tolerance=2 * tolerance, formula=words, source=SEALING_SOURCE,
+        pitch_diameter=band(
+            thread,
+            "pitch diameter",
+            class_name,
+            inside=True,
+            basic=thread.pitch_diameter,
+            allowance=-tolerance,
+            tolerance=2 * tolerance,
+            formula=words,
+            source=SEALING_SOURCE,
         ),
         major_min=bound(
             thread, "major, least", round_half_up(least, 3), "basic major − T", SEALING_SOURCE, thread.major
         ),
-    )  # fmt: skip
+    )
 
 
 PARALLEL = Rules(lambda _: tuple(_COLUMNS), lambda _: (ONE_CLASS,), external, internal)

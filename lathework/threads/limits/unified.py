@@ -11,15 +11,7 @@ from functools import cache
 
 from lathework.figures import Source
 from lathework.tables.loader import load
-from lathework.threads.limits.bands import (
-    Band,
-    ExternalLimits,
-    InternalLimits,
-    bound,
-    exact,
-    external_band,
-    internal_band,
-)
+from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits, band, bound, exact
 from lathework.threads.limits.rules import Rules
 from lathework.threads.thread import Thread
 from lathework.units import round_half_even, round_half_up
@@ -89,10 +81,17 @@ def _as_printed(thread: Thread, band: Band) -> Band:
     if least is None and greatest is None:
         return band
     return Band(
-        band.name, band.class_name, band.unit, band.basic, band.allowance, band.tolerance,
-        band.minimum if least is None else least, band.maximum if greatest is None else greatest,
-        f"{band.formula}; as the table prints it, which the formula misses by 0.0001 in", PRINTED,
-    )  # fmt: skip
+        band.name,
+        band.class_name,
+        band.unit,
+        band.basic,
+        band.allowance,
+        band.tolerance,
+        band.minimum if least is None else least,
+        band.maximum if greatest is None else greatest,
+        f"{band.formula}; as the table prints it, which the formula misses by 0.0001 in",
+        PRINTED,
+    )
 
 
 def _notes(thread: Thread, class_name: str) -> tuple[str, ...]:
@@ -109,15 +108,29 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
     share = Decimal("0.09") if class_name == "1A" else Decimal("0.06")
     crest = _places(float(share) * thread.pitch ** (2 / 3), 6)
     minor = round_half_up(exact(thread.major) - less - UNR_DEPTH * exact(thread.pitch), 4)
-    pitch = external_band(
-        thread, "pitch diameter", class_name, basic=thread.pitch_diameter, allowance=less,
-        tolerance=_share(thread, factor, engagement), rounding=round_half_even, source=SOURCE,
+    pitch = band(
+        thread,
+        "pitch diameter",
+        class_name,
+        inside=False,
+        basic=thread.pitch_diameter,
+        allowance=less,
+        tolerance=_share(thread, factor, engagement),
+        rounding=round_half_even,
+        source=SOURCE,
         formula=f"greatest = d2 − allowance, least = greatest − {factor} Td2; {_OF_TD2}; allowance 0.3 Td2",
-    )  # fmt: skip
+    )
     return ExternalLimits(
         class_name=class_name,
-        major=external_band(
-            thread, "major", class_name, basic=thread.major, allowance=less, tolerance=crest, rounding=round_half_even,
+        major=band(
+            thread,
+            "major",
+            class_name,
+            inside=False,
+            basic=thread.major,
+            allowance=less,
+            tolerance=crest,
+            rounding=round_half_even,
             formula=f"greatest = d − allowance, least = greatest − {share} P^(2/3); allowance 0.3 Td2; {_OF_TD2}",
             source=SOURCE,
         ),
@@ -126,7 +139,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
             thread, "minor, greatest", minor, "d − allowance − 1.190785 P, rounded root", SOURCE, thread.minor
         ),
         notes=_notes(thread, class_name),
-    )  # fmt: skip
+    )
 
 
 def minor_tolerance(thread: Thread, class_name: str) -> tuple[float, str]:
@@ -155,11 +168,17 @@ def _minor(thread: Thread, class_name: str) -> Band:
 
     top = exact(thread.minor) + _places(tolerance, 6)
     return Band(
-        "minor", class_name, "in", thread.minor, 0.0, tolerance,
+        "minor",
+        class_name,
+        "in",
+        thread.minor,
+        0.0,
+        tolerance,
         least_printed(exact(thread.minor)),
         round_half_up(top, 4) if class_name == "3B" else least_printed(top),
-        f"least = d1, greatest = d1 + {formula}", SOURCE,
-    )  # fmt: skip
+        f"least = d1, greatest = d1 + {formula}",
+        SOURCE,
+    )
 
 
 def internal(thread: Thread, class_name: str, engagement: float | None) -> InternalLimits | None:
@@ -167,20 +186,25 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
     factor = INTERNAL.get(class_name)
     if factor is None:
         return None
-    pitch = internal_band(
-        thread, "pitch diameter", class_name, basic=thread.pitch_diameter, allowance=Decimal(0),
-        tolerance=_share(thread, factor, engagement), rounding=round_half_even, source=SOURCE,
+    pitch = band(
+        thread,
+        "pitch diameter",
+        class_name,
+        inside=True,
+        basic=thread.pitch_diameter,
+        allowance=Decimal(0),
+        tolerance=_share(thread, factor, engagement),
+        rounding=round_half_even,
+        source=SOURCE,
         formula=f"least = D2, greatest = least + {factor} Td2; {_OF_TD2}",
-    )  # fmt: skip
+    )
     return InternalLimits(
         class_name=class_name,
         minor=_minor(thread, class_name),
         pitch_diameter=_as_printed(thread, pitch),
-        major_min=bound(
-            thread, "major, least", round_half_even(thread.major, 4), "basic major", SOURCE, thread.major
-        ),
+        major_min=bound(thread, "major, least", round_half_even(thread.major, 4), "basic major", SOURCE, thread.major),
         notes=_notes(thread, class_name),
-    )  # fmt: skip
+    )
 
 
 RULES = Rules(lambda _: tuple(EXTERNAL), lambda _: tuple(INTERNAL), external, internal)

@@ -5,7 +5,7 @@ from __future__ import annotations
 from decimal import Decimal
 
 from lathework.figures import Source
-from lathework.threads.limits.bands import ExternalLimits, InternalLimits, bound, exact, external_band, internal_band
+from lathework.threads.limits.bands import ExternalLimits, InternalLimits, band, bound, exact
 from lathework.threads.limits.rules import Rules
 from lathework.threads.thread import Thread
 from lathework.units import round_half_even, round_half_up
@@ -66,22 +66,38 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
     less_words = "; allowance 0.3 T" if less else ""
     return ExternalLimits(
         class_name=class_name,
-        major=external_band(
-            thread, "major", class_name, basic=_major(thread), allowance=less,
+        major=band(
+            thread,
+            "major",
+            class_name,
+            inside=False,
+            basic=_major(thread),
+            allowance=less,
             tolerance=effective + exact(0.01 * thread.pitch**0.5),
             formula=f"greatest = d − allowance, least = greatest − ({words} + 0.01 P^(1/2)); {_OF_T}{less_words}",
             source=SOURCE,
         ),
-        pitch_diameter=external_band(
-            thread, "pitch diameter", class_name, basic=thread.pitch_diameter, allowance=less, tolerance=effective,
-            formula=f"greatest = d2 − allowance, least = greatest − {words}; {_OF_T}{less_words}", source=SOURCE,
+        pitch_diameter=band(
+            thread,
+            "pitch diameter",
+            class_name,
+            inside=False,
+            basic=thread.pitch_diameter,
+            allowance=less,
+            tolerance=effective,
+            formula=f"greatest = d2 − allowance, least = greatest − {words}; {_OF_T}{less_words}",
+            source=SOURCE,
         ),
         minor_max=bound(
-            thread, "minor, greatest", round_half_up(exact(thread.minor) - less, 4), "d1 − allowance", SOURCE,
+            thread,
+            "minor, greatest",
+            round_half_up(exact(thread.minor) - less, 4),
+            "d1 − allowance",
+            SOURCE,
             thread.minor,
         ),
         notes=_notes(thread),
-    )  # fmt: skip
+    )
 
 
 def minor_tolerance(thread: Thread) -> tuple[float, str]:
@@ -100,18 +116,31 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
     minor, formula = minor_tolerance(thread)
     return InternalLimits(
         class_name=class_name,
-        minor=internal_band(
-            thread, "minor", class_name, basic=thread.minor, allowance=Decimal(0), tolerance=exact(minor),
-            formula=f"least = D1, greatest = D1 + {formula}", source=SOURCE,
+        minor=band(
+            thread,
+            "minor",
+            class_name,
+            inside=True,
+            basic=thread.minor,
+            allowance=Decimal(0),
+            tolerance=exact(minor),
+            formula=f"least = D1, greatest = D1 + {formula}",
+            source=SOURCE,
         ),
-        pitch_diameter=internal_band(
-            thread, "pitch diameter", class_name, basic=thread.pitch_diameter, allowance=Decimal(0),
+        pitch_diameter=band(
+            thread,
+            "pitch diameter",
+            class_name,
+            inside=True,
+            basic=thread.pitch_diameter,
+            allowance=Decimal(0),
             tolerance=exact(effective_tolerance(thread, engagement)) * factor,
-            formula=f"least = D2, greatest = D2 + {words}; {_OF_T}", source=SOURCE,
+            formula=f"least = D2, greatest = D2 + {words}; {_OF_T}",
+            source=SOURCE,
         ),
         major_min=bound(thread, "major, least", _major(thread), "basic major", SOURCE, thread.major),
         notes=_notes(thread),
-    )  # fmt: skip
+    )
 
 
 RULES = Rules(lambda _: tuple(EXTERNAL), lambda _: tuple(INTERNAL), external, internal)

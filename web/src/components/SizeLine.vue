@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { defineAsyncComponent, nextTick, ref, watch } from 'vue'
 
+import ChoiceList from '@/components/ChoiceList.vue'
 import { useSize } from '@/composables/useSize'
 
 const answerPart = () => import('@/components/SizeAnswer.vue')
@@ -52,17 +53,7 @@ function leave(event: FocusEvent) {
     <div v-if="open && (size || problem)" class="answer" aria-live="polite">
       <div v-if="problem" class="problem">
         <p class="field-error">{{ problem.message }}</p>
-        <p v-if="problem.errors[0]?.choices.length" class="choices">
-          <button
-            v-for="choice in problem.errors[0].choices.slice(0, 12)"
-            :key="choice"
-            type="button"
-            class="choice fig"
-            @click="text = choice"
-          >
-            {{ choice }}
-          </button>
-        </p>
+        <ChoiceList :choices="problem.errors[0]?.choices ?? []" @take="(choice) => (text = choice)" />
       </div>
       <SizeAnswer v-else-if="size" :size="size" @close="close" />
     </div>
@@ -87,18 +78,5 @@ function leave(event: FocusEvent) {
   border-radius: var(--round);
   padding: 18px 22px;
   z-index: 6;
-}
-.choices {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin-top: 10px;
-}
-.choice {
-  border: 1px solid var(--line);
-  background: var(--quiet);
-  border-radius: 8px;
-  padding: 8px 14px;
-  cursor: pointer;
 }
 </style>

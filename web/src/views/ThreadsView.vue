@@ -2,6 +2,7 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
+import ChoiceList from '@/components/ChoiceList.vue'
 import EmptyShell from '@/components/EmptyShell.vue'
 import LimitsTable from '@/components/LimitsTable.vue'
 import SheetDrawing from '@/components/SheetDrawing.vue'
@@ -64,17 +65,7 @@ watch(
       />
       <div v-if="atSearch" class="asked" role="alert">
         <p class="field-error">{{ atSearch.message }}</p>
-        <p class="choices">
-          <button
-            v-for="name in atSearch.errors[0]?.choices.slice(0, 12) ?? []"
-            :key="name"
-            type="button"
-            class="choice fig"
-            @click="choose(name)"
-          >
-            {{ name }}
-          </button>
-        </p>
+        <ChoiceList :choices="atSearch.errors[0]?.choices ?? []" @take="choose" />
       </div>
       <ThreadList :chosen="shown?.designation" :series="shown?.series" @choose="choose" />
     </aside>
@@ -125,19 +116,6 @@ watch(
 }
 .empty {
   align-self: start;
-}
-.choices {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  margin-top: 6px;
-}
-.choice {
-  border: 1px solid var(--line);
-  background: var(--quiet);
-  border-radius: 8px;
-  padding: 6px 10px;
-  cursor: pointer;
 }
 @media (max-width: 900px) {
   .book {
