@@ -15,7 +15,7 @@ from lathework.units import LENGTH_UNITS, LengthUnit
 
 Worn = Literal["new", "some", "badly"]
 Goes = Literal["will-not-start", "few-turns", "all-the-way", "loose"]
-Angle = Literal["60", "55", "47.5"]
+Angle = Literal["60", "55", "47.5", "not-60", "not-55"]
 Answer = Literal["yes", "no"]
 Hand = Literal["right", "left"]
 WORN: tuple[Worn, ...] = get_args(Worn)

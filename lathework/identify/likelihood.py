@@ -172,7 +172,9 @@ def outside_density(model: Model, readings: tuple[Measured, ...], worn: Worn) ->
 
 
 def angle_chance(model: Model, said: Angle) -> float:
-    """Chance that the leaf of `said` degrees is found to fit."""
+    """Chance that the leaf of `said` degrees is found to fit, or, with "not-", is found not to."""
+    if said.startswith("not-"):
+        return 1 - _ANGLE[(model.angle, said.removeprefix("not-"))]
     return _ANGLE[(model.angle, said)]
 
 

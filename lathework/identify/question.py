@@ -8,7 +8,6 @@ from dataclasses import dataclass
 from typing import Literal, get_args
 
 from lathework.identify.evidence import (
-    ANGLES,
     CALIPER_MM,
     GOES,
     RULE_MM,
@@ -35,6 +34,7 @@ WORTH_ASKING = 0.06
 IN_PLAY = 12
 """Candidates a question is worked out for."""
 COUNTED = 20
+_LEAVES: tuple[Angle, ...] = ("60", "55", "47.5")
 _NODES = ((-1.7320508, 1 / 6), (0.0, 2 / 3), (1.7320508, 1 / 6))
 """Three-point Gauss-Hermite rule, in standard deviations."""
 
@@ -110,7 +110,7 @@ def _leading(belief: Belief, key: Callable[[Model], object]) -> list[tuple[objec
 
 
 def _angle(belief: Belief) -> Question:
-    gain = _gain(belief, [[angle_chance(m, said) for m, _ in belief] for said in ANGLES])
+    gain = _gain(belief, [[angle_chance(m, said) for m, _ in belief] for said in _LEAVES])
     told = tuple(f"{angle:g} degrees means {_names(found)}" for angle, found in _leading(belief, lambda m: m.angle))
     how = "Hold the flank-angle leaves to the thread against the light, and see which leaves no gap."
     return Question("angle", "angle-leaves", how, told, gain)

@@ -113,6 +113,12 @@ def _expected(model: Model, name: str) -> tuple[str, str]:
     return words, words
 
 
+def _angle_words(said: str | None) -> str:
+    if said is None:
+        return ""
+    return f"the {said.removeprefix('not-')} degree leaf {'does not fit' if said.startswith('not-') else 'fits'}"
+
+
 def _measured(name: str, evidence: Evidence) -> str:
     if name == "outside":
         return ", ".join(m.typed for m in evidence.outside)
@@ -122,7 +128,7 @@ def _measured(name: str, evidence: Evidence) -> str:
     if name == "mate" and evidence.mate is not None and evidence.goes is not None:
         return f"{evidence.mate.thread.designation}: {evidence.goes.replace('-', ' ')}"
     return {
-        "angle": f"the {evidence.angle} degree leaf fits",
+        "angle": _angle_words(evidence.angle),
         "taper": f"taper: {evidence.taper}",
         "marking": evidence.marking,
     }.get(name, "")

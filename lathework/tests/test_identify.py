@@ -64,6 +64,12 @@ class Lookalikes(unittest.TestCase):
         self.assertTrue(found.next.question is None or found.next.question.instrument in ("caliper", "rule"))
         self.assertIn("only the mating part", identify({"outside": "0.2465", "tpi": "20"}, ()).next.sentence)
 
+    def test_a_leaf_that_does_not_fit_weighs_too(self) -> None:
+        base = {"outside": "0.2465", "tpi": "20"}
+        plain, other = (probability(identify({**base, **more}), "1/4 BSW") for more in ({}, {"angle": "not-60"}))
+        self.assertGreater(other, plain)
+        self.assertLess(probability(identify({**base, "angle": "not-55"}), "1/4 BSW"), plain)
+
     def test_a_mate_weighs(self) -> None:
         """A quarter-inch Whitworth nut that goes all the way says less than one of M6 that does not start."""
         base = {"outside": "0.2465"}
