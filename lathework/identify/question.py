@@ -11,6 +11,7 @@ from lathework.identify.evidence import (
     CALIPER_MM,
     GOES,
     RULE_MM,
+    Angle,
     Evidence,
 )
 from lathework.identify.likelihood import (
