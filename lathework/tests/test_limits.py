@@ -166,6 +166,18 @@ class Ends(unittest.TestCase):
         assert found.external is not None and found.internal is not None
         self.assertEqual((found.external.class_name, found.internal.class_name), ("3A", "2B"))
 
+    @given(st.sampled_from(PARALLEL), st.sampled_from((" LH", " 2-start", " 3-start LH")))
+    def test_hand_and_starts_change_no_limit(self, thread: Thread, suffix: str) -> None:
+        other = read_designation(f"{thread.designation}{suffix}")
+        self.assertEqual(other.plain_name, thread.designation)
+        self.assertEqual(external(other), external(thread))
+        self.assertEqual(internal(other), internal(thread))
+
+    def test_a_left_hand_taper_keeps_its_lengths(self) -> None:
+        found = size("R1/2 LH").taper
+        assert found is not None
+        self.assertEqual(found.gauge_length.value, 8.2)
+
     def test_outside_the_tables_the_formulas_are_named(self) -> None:
         limits = external(special_metric(Decimal("20"), Decimal("0.9")))
         self.assertIn(metric.NOT_TABULATED, limits.notes)

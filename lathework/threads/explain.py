@@ -62,10 +62,7 @@ def _both(value: float, thread: Thread) -> str:
 
 def _size(thread: Thread) -> list[Letter]:
     """The size and the count or pitch, as the family writes them."""
-    bare = thread.designation.removesuffix(" LH")
-    if thread.starts > 1:
-        bare = bare.removesuffix(f" {thread.starts}-start")
-    first = bare.split()[0]
+    first = thread.plain_name.split()[0]
     if thread.family == "metric":
         out = [
             Letter("M", "ISO metric, 60 degree flanks"),

@@ -89,7 +89,7 @@ BA_FORM = Form(
     rounded=True,
 )
 AMERICAN_PIPE = Form(
-    "American pipe, 60 degree, 1 in 16",
+    "American pipe, 60 degree",
     60,
     Decimal("0.8"),
     Decimal("1.6"),

@@ -28,7 +28,7 @@ def _rows() -> dict[str, tuple[Row, Table]]:
 
 def taper_lengths(thread: Thread) -> TaperLengths | None:
     """Lengths of a taper thread in its own unit, or None for a parallel one. Source: ISO 7-1, ASME B1.20.1."""
-    found = _rows().get(thread.designation)
+    found = _rows().get(thread.plain_name)
     if found is None:
         return None
     row, table = found

@@ -42,6 +42,12 @@ class Thread:
     taper: float = 0.0
 
     @property
+    def plain_name(self) -> str:
+        """The designation without hand and starts, as the tables hold it."""
+        name = self.designation.removesuffix(" LH") if self.hand == "left" else self.designation
+        return name.removesuffix(f" {self.starts}-start") if self.starts > 1 else name
+
+    @property
     def lead(self) -> float:
         """Advance of one turn: the pitch times the starts, in `unit`."""
         return self.pitch * self.starts

@@ -34,7 +34,7 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
     column = _COLUMNS.get(class_name)
     if column is None:
         return None
-    row = _rows()[thread.designation]
+    row = _rows()[thread.plain_name]
     return ExternalLimits(
         class_name=class_name,
         major=band(
@@ -67,7 +67,7 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
     """Limits of an internal G thread, millimetres; `engagement` plays no part."""
     if class_name != ONE_CLASS:
         return None
-    row = _rows()[thread.designation]
+    row = _rows()[thread.plain_name]
     return InternalLimits(
         class_name=class_name,
         minor=band(
@@ -100,7 +100,7 @@ def sealing(thread: Thread, class_name: str, engagement: float | None) -> Intern
     """Limits of an internal Rp thread, millimetres: basic, plus and minus one tolerance; `engagement` plays no part."""
     if class_name != "Rp":
         return None
-    tolerance = _sealing()[thread.designation]
+    tolerance = _sealing()[thread.plain_name]
     words = "least = basic − T, greatest = basic + T"
     least = exact(thread.major) - tolerance
     return InternalLimits(

@@ -33,7 +33,7 @@ _OF_TD2 = "Td2 = 0.0015 d^(1/3) + 0.0015 LE^(1/2) + 0.015 P^(2/3)"
 
 def engaged(thread: Thread) -> float:
     """Length of engagement the tables assume, inches: one diameter, or 9 pitches for UNEF, UNS and fine UN."""
-    one_diameter = thread.series in ("UNC", "UNF") or thread.designation == FORMERLY_FINE
+    one_diameter = thread.series in ("UNC", "UNF") or thread.plain_name == FORMERLY_FINE
     coarse = thread.series == "UN" and thread.tpi is not None and thread.tpi <= 8
     return thread.major if one_diameter or coarse else 9 * thread.pitch
 
@@ -76,7 +76,7 @@ def _printed() -> dict[tuple[str, str, str], float]:
 
 def _as_printed(thread: Thread, band: Band) -> Band:
     """The band with a limit that the table prints otherwise than the formula rounds."""
-    key = (thread.designation, band.class_name)
+    key = (thread.plain_name, band.class_name)
     least, greatest = _printed().get((*key, "pitch min")), _printed().get((*key, "pitch max"))
     if least is None and greatest is None:
         return band
