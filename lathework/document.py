@@ -6,19 +6,18 @@ nothing a person wrote is lost; a bare number is in the job's own unit.
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Mapping
 from typing import Any
 
 from lathework.errors import InputError, InvalidDocument
+from lathework.fields import Reader
 from lathework.identify.evidence import FIELDS
-from lathework.lengths import Length, Span, read_length, within
+from lathework.lengths import Length, Span
 from lathework.part import DRIVES, EDGES, FINISHES, PART_KINDS, Identification, Job, Method, Part, Setup
 from lathework.rules.blank import SCHOOLS
 from lathework.rules.materials import Material, materials
 from lathework.rules.relief import groove_width
 from lathework.rules.turning import DIALS
-from lathework.threads.designation import Called, read_called
-from lathework.threads.limits import has_external, is_internal_class
 from lathework.units import LENGTH_UNITS, convert, show_length
 
 FORMAT, VERSION = "conch-job", 1
@@ -30,135 +29,12 @@ PART_KEYS = ("kind", "thread", "stock_diameter", "thread_length", "overall_lengt
 METHOD_KEYS = ("blank_school", "blank_fraction", "finish", "drive")
 IDENTIFIED_KEYS = ("evidence", "probability")
 SETUP_KEYS = ("dial", "groove_blade", "groove_edge", "parting_blade", "parting_edge")
-LONGEST_LINE, LONGEST_NOTE, MOST_PIECES = 120, 2000, 500
+LONGEST_NOTE, MOST_PIECES = 2000, 500
 STOCK = Span("A bar diameter", 1, 150)
 ALONG = Span("A length", 1, 600)
 BLADE = Span("A blade width", 0.4, 8)
 FEWEST_TURNS = 2
 """Full threads that must stand before a relief groove."""
-LOWEST_FRACTION, HIGHEST_FRACTION = -0.1, 0.3
-
-
-class Reader:
-    """Takes fields out of a document one by one, collecting what is wrong instead of stopping at the first."""
-
-    def __init__(self, document: Mapping[str, Any]) -> None:
-        self.document = document
-        self.errors: list[InputError] = []
-
-    def fail(self, code: str, field: str, message: str, choices: Sequence[str] = ()) -> None:
-        """Note an error of `field`."""
-        self.errors.append(InputError(code, field, message, tuple(choices)))
-
-    def section(self, name: str, keys: Sequence[str]) -> None:
-        """Check that a section is an object with known keys only; "" is the document itself."""
-        value = self.document if name == "" else self.raw(name)
-        if not isinstance(value, Mapping):
-            self.fail("wrong-type", name, f"{name} must be an object.")
-            return
-        for key in value:
-            if key not in keys:
-                self.fail(
-                    "unknown-field", f"{name}.{key}".strip("."), f"There is no field “{str(key)[:40]}” here.", keys
-                )
-
-    def raw(self, field: str) -> Any:
-        """The value at a dotted path, or None."""
-        value: Any = self.document
-        for key in field.split("."):
-            value = value.get(key) if isinstance(value, Mapping) else None
-        return value
-
-    def text(self, field: str, *, longest: int = LONGEST_LINE, required: bool = False) -> str:
-        """A line of text; missing is empty."""
-        value = self.raw(field)
-        value = "" if value is None else value
-        if not isinstance(value, str):
-            self.fail("wrong-type", field, "This must be text.")
-            return ""
-        if len(value) > longest:
-            self.fail("too-long", field, f"At most {longest} characters fit here; this has {len(value)}.")
-        if "\x00" in value:
-            self.fail("unreadable", field, "This holds a character that cannot be kept.")
-        if required and not value.strip():
-            self.fail("empty", field, "Nothing is entered here.")
-        return value.strip()
-
-    def choice(self, field: str, allowed: Sequence[str], default: str | None = None) -> str:
-        """One of `allowed`; `default` when the field is missing."""
-        value = self.raw(field)
-        if value is None and default is not None:
-            return default
-        if not isinstance(value, str) or value not in allowed:
-            self.fail("unknown-choice", field, f"Choose one of {', '.join(allowed)}.", allowed)
-            return default or allowed[0]
-        return value
-
-    def length(self, field: str, span: Span) -> Length | None:
-        """A length within `span`, or None with the error noted."""
-        before = len(self.errors)
-        text = self.text(field)
-        if len(self.errors) > before:
-            return None
-        unit = self.raw("unit")
-        try:
-            return within(read_length(text, "mm" if unit == "mm" else "in", field), span, field)
-        except InputError as error:
-            self.errors.append(error)
-            return None
-
-    def thread(self, field: str) -> Called | None:
-        """A thread that can be cut outside on a parallel blank, with its class; or None with the error noted."""
-        try:
-            called = read_called(self.text(field))
-            thread = called.thread
-            if not has_external(thread):
-                raise InputError(
-                    "not-for-a-die", field, f"{thread.designation} is not cut outside on a parallel blank."
-                )
-            if called.class_name and is_internal_class(thread, called.class_name, field):
-                raise InputError(
-                    "internal-class", field, f"{called.class_name} is a class of the nut.", (thread.designation,)
-                )
-        except InputError as error:
-            self.errors.append(error.at(field))
-            return None
-        return called
-
-    def whole(self, field: str, low: int, high: int) -> int:
-        """A whole number, as a number or as text."""
-        value = self.raw(field)
-        if isinstance(value, str) and value.strip().isascii() and value.strip().isdigit() and len(value.strip()) < 9:
-            value = int(value)
-        if not isinstance(value, int) or isinstance(value, bool) or not low <= value <= high:
-            self.fail("not-a-count", field, f"This must be a whole number from {low} to {high}.")
-            return low
-        return value
-
-    def fraction(self, field: str, default: float) -> float:
-        """A share of the pitch (a bare number) written as a decimal; empty is `default`, the metal's own."""
-        text = self.text(field)
-        if not text:
-            return default
-        try:
-            value = float(text.replace(",", "."))
-        except ValueError:
-            value = float("nan")
-        if not LOWEST_FRACTION <= value <= HIGHEST_FRACTION:
-            self.fail(
-                "out-of-range",
-                field,
-                f"A share of the pitch from {LOWEST_FRACTION} to {HIGHEST_FRACTION}, such as 0.10.",
-            )
-            return default
-        return value
-
-    def flag(self, field: str) -> bool:
-        """True or false; missing is false."""
-        value = self.raw(field)
-        if value is not None and not isinstance(value, bool):
-            self.fail("wrong-type", field, "This must be true or false.")
-        return value is True
 
 
 def _identified(reader: Reader) -> Identification | None:

@@ -13,6 +13,7 @@ from jsonschema import Draft202012Validator
 
 from lathework import document as reader
 from lathework.errors import InvalidDocument
+from lathework.fields import LONGEST_LINE
 from lathework.identify.evidence import FIELDS
 from lathework.part import DRIVES, EDGES, FINISHES, PART_KINDS
 from lathework.planning.bench import KINDS
@@ -71,7 +72,7 @@ class JobSchema(unittest.TestCase):
 
     def test_limits_are_those_of_the_reader(self) -> None:
         defs = SCHEMA["$defs"]
-        self.assertEqual(defs["line"]["maxLength"], reader.LONGEST_LINE)
+        self.assertEqual(defs["line"]["maxLength"], LONGEST_LINE)
         self.assertEqual(defs["note"]["maxLength"], reader.LONGEST_NOTE)
         self.assertEqual(SCHEMA["properties"]["quantity"]["oneOf"][0]["maximum"], reader.MOST_PIECES)
 
