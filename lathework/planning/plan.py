@@ -4,12 +4,14 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from lathework.figures import Figure
 from lathework.part import Job
 from lathework.planning import threading_steps, turning_steps
 from lathework.planning.operation import Operation
 from lathework.planning.work import Work, work_out
 from lathework.rules import cautions
 from lathework.rules.cautions import Caution
+from lathework.rules.stock import bar_for_batch, bar_for_piece
 
 SHORT_THREAD = 2.0
 """A groove that leaves fewer full threads than this many groove widths is remarked on."""
@@ -26,10 +28,11 @@ class Notice:
 
 @dataclass(frozen=True, slots=True)
 class Plan:
-    """A job worked out: shared facts, operations in order, notices, job-level cautions."""
+    """A job worked out: shared facts, operations in order, bar for the batch, notices, job-level cautions."""
 
     work: Work
     operations: tuple[Operation, ...]
+    batch: tuple[Figure, ...]
     notices: tuple[Notice, ...]
     cautions: tuple[Caution, ...]
 
@@ -62,6 +65,11 @@ def _notices(work: Work) -> tuple[Notice, ...]:
     return tuple(out)
 
 
+def _batch(job: Job) -> tuple[Figure, ...]:
+    piece = bar_for_piece(job.part.overall_length.mm, job.setup.parting_blade.mm, job.unit)
+    return (piece, bar_for_batch(job.quantity, piece))
+
+
 def make_plan(job: Job) -> Plan:
     """Order the operations of `job`: shoulders first, then the blank, the groove, the lead, the die, the nut, the saw.
 
@@ -82,6 +90,7 @@ def make_plan(job: Job) -> Plan:
     return Plan(
         work=work,
         operations=tuple(step for step in steps if step is not None),
+        batch=_batch(job),
         notices=_notices(work),
         cautions=(cautions.PRESSURE,) if job.pressure else (),
     )

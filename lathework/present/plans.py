@@ -62,6 +62,7 @@ def plan_json(plan: Plan) -> Json:
             }
             for b in plan.work.blanks
         ],
+        "batch": [figure_json(figure) for figure in plan.batch],
         "notices": [{"code": n.code, "field": n.field, "text": n.text} for n in plan.notices],
         "cautions": [caution_json(c) for c in plan.cautions],
         "drawing": sheet_json(part_sheet(plan, WIDE)),

@@ -42,6 +42,19 @@ class Order(unittest.TestCase):
         self.assertEqual(keys(made), wanted)
 
 
+class Batch(unittest.TestCase):
+    def test_bar_by_hand(self) -> None:
+        """Six studs of 2.5 in, a 3/32 in blade, 0.5 mm faced, 30 mm gripped: 6 x 2.61344 + 1.18110 = 16.8617 in."""
+        piece, whole = plan().batch
+        self.assertAlmostEqual(piece.value, 2.5 + 0.09375 + 0.5 / 25.4, places=6)
+        self.assertAlmostEqual(whole.value, 16.86171, places=4)
+        self.assertEqual(whole.unit, "in")
+
+    def test_twice_the_pieces_need_less_than_twice_the_bar(self) -> None:
+        one, two = (plan({"quantity": n}).batch[1].value for n in (6, 12))
+        self.assertTrue(one < two < 2 * one)
+
+
 class HandAndStarts(unittest.TestCase):
     def test_a_left_hand_thread_turns_the_other_way(self) -> None:
         made = plan({"part.thread": "3/8-16 LH"})

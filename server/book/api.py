@@ -15,9 +15,11 @@ from lathework.present.threads import card_json, mating_json, row_json, size_jso
 from lathework.rules.mating import mate
 from lathework.threads.designation import Called, read_called
 from lathework.threads.series import SERIES_NAMES, library
+from lathework.units import convert
 from server.book import actions
-from server.book.files import limits_csv, profile_dxf
+from server.book.files import limits_csv
 from server.book.schemas import CardOut, KeepIn, KeptOut, MatingOut, RowOut, SeriesOut
+from server.paper.dxf import sheet_dxf
 from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
 
@@ -113,7 +115,8 @@ def page_as_svg(request: HttpRequest, asked: Query[CardQuery]) -> HttpResponse:
 def page_as_dxf(request: HttpRequest, asked: Query[CardQuery]) -> HttpResponse:
     """The profile as DXF, true size in millimetres."""
     found = asked.card()
-    drawing = profile_dxf(found.drawing, found.size.thread.unit)
+    unit = found.size.thread.unit
+    drawing = sheet_dxf(found.drawing, convert(1.0, unit, "mm"), unit)
     return file_answer(drawing, f"{_name(found)}.dxf", "image/vnd.dxf")
 
 

@@ -32,6 +32,7 @@ from server.jobs.schemas import (
 )
 from server.jobs.standing import Standing, standing
 from server.logbook.readings import readings_csv
+from server.paper.dxf import sheet_dxf
 from server.paper.setup_sheet import setup_sheet
 from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
@@ -162,3 +163,11 @@ def part_as_svg(request: HttpRequest, job_id: int) -> HttpResponse:
     now = standing(actions.find_job(job_id))
     drawing = sheet_svg(part_sheet(now.plan, WIDE), now.plan.job.unit)
     return file_answer(drawing, f"job-{job_id}-part.svg", "image/svg+xml")
+
+
+@router.get("/{job_id}/part.dxf", response=PROBLEMS, openapi_extra=file_in_schema("image/vnd.dxf"))
+def part_as_dxf(request: HttpRequest, job_id: int) -> HttpResponse:
+    """The part's drawing as DXF, true size in millimetres."""
+    now = standing(actions.find_job(job_id))
+    drawing = sheet_dxf(part_sheet(now.plan, WIDE), 1.0, now.plan.job.unit)
+    return file_answer(drawing, f"job-{job_id}-part.dxf", "image/vnd.dxf")

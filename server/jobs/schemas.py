@@ -136,6 +136,7 @@ class PlanOut(Schema):
     unit: Literal["in", "mm"]
     operations: list[OperationOut]
     blanks: list[BlankOut]
+    batch: list[FigureOut]
     notices: list[NoticeOut]
     cautions: list[CautionOut]
     drawing: SheetOut

@@ -16,6 +16,7 @@ from lathework.drawing.shapes import Role, Sheet, hatch
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.present.plans import headline_text, sentence_text
+from lathework.present.values import figure_text
 from lathework.units import LengthUnit
 from server.paper.fonts import BOLD, FIGURES, WORDS, fonts
 
@@ -112,7 +113,7 @@ def setup_sheet(plan: Plan) -> bytes:
     setup = job.setup
     facts = (
         f"{job.quantity} pieces · {job.part.thread.designation} · {job.material.name} · "
-        f"bar {job.part.stock_diameter.typed} · "
+        f"bar {job.part.stock_diameter.typed}, {figure_text(plan.batch[-1], unit)} for the batch · "
         f"{setup.dial} dial · groove blade {setup.groove_blade.typed} ({setup.groove_edge} edge) · "
         f"parting blade {setup.parting_blade.typed} ({setup.parting_edge} edge) · lengths in {unit}"
     )

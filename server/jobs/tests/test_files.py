@@ -8,6 +8,7 @@ import json
 from pathlib import Path
 from xml.etree import ElementTree
 
+import ezdxf
 from django.conf import settings
 from django.core.management import call_command
 from jsonschema import Draft202012Validator
@@ -97,3 +98,18 @@ class OtherFiles(ApiCase):
         answer = self.client.get(self.url("/part.svg"))
         self.assertEqual(answer["Content-Type"], "image/svg+xml")
         self.assertIn("2.500", [node.text for node in ElementTree.fromstring(answer.content).iter() if node.text])
+
+
+class PartDxf(ApiCase):
+    def test_the_drawing_is_true_to_size(self) -> None:
+        """The finished stud is 2.5 in long, 63.5 mm, measured in the file by the library that reads it."""
+        drawing = ezdxf.read(io.StringIO(self.client.get(self.url("/part.dxf")).content.decode()))
+        lines = drawing.modelspace().query('LWPOLYLINE[layer=="part"]')
+        spans = [max(x for x, *_ in line.get_points()) - min(x for x, *_ in line.get_points()) for line in lines]
+        self.assertTrue(any(abs(span - 63.5) < 0.01 for span in spans), spans)
+        self.assertEqual(drawing.units, ezdxf.units.MM)
+        self.assertFalse(drawing.modelspace().query('*[layer=="removal"]'))
+
+    def test_the_sheet_says_how_much_bar(self) -> None:
+        page = PdfReader(io.BytesIO(self.client.get(self.url("/sheet.pdf")).content)).pages[0].extract_text()
+        self.assertIn("16.862 in for the batch", " ".join(page.split()))

@@ -12,7 +12,8 @@ const error = ref('')
 const path = computed(() => ({ params: { path: { job_id: props.job.id } } }))
 const FILES = [
   { name: 'Set-up sheet', file: 'sheet.pdf' },
-  { name: 'Drawing', file: 'part.svg' },
+  { name: 'Drawing (SVG)', file: 'part.svg' },
+  { name: 'Drawing (DXF)', file: 'part.dxf' },
   { name: 'Readings', file: 'readings.csv' },
   { name: 'Job file', file: 'job.json' },
 ]

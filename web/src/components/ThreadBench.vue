@@ -1,19 +1,16 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 
-import type { FieldError, Figure, Schemas } from '@/api/client'
+import type { FieldError, Schemas } from '@/api/client'
 import DrillList from '@/components/DrillList.vue'
-import FigureValue from '@/components/FigureValue.vue'
+import FigureRow from '@/components/FigureRow.vue'
 import InlineField from '@/components/InlineField.vue'
 import { groupsOf } from '@/components/threadGroups'
-import WorkingPanel from '@/components/WorkingPanel.vue'
 import type { CardQuery } from '@/composables/useCard'
 
 /** What the shop turns, drills and measures for this thread, with the wire, drill and plating it has. */
 const props = defineProps<{ card: Schemas['CardOut']; query: CardQuery; errors: FieldError[] }>()
 const emit = defineEmits<{ change: [field: keyof CardQuery, value: string] }>()
-const asked = ref<Figure | null>(null)
-const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : figure)
 const error = (field: string) => props.errors.find((e) => e.field === field)
 
 const groups = computed(() => groupsOf(props.card))
@@ -36,17 +33,7 @@ const groups = computed(() => groupsOf(props.card))
         />
       </p>
       <p v-if="group.note" class="small">{{ group.note }}</p>
-      <div class="figures">
-        <FigureValue
-          v-for="f in group.figures"
-          :key="f.label"
-          :figure="f.figure"
-          :label="f.label"
-          :open="asked === f.figure"
-          @working="ask(f.figure)"
-        />
-      </div>
-      <WorkingPanel v-if="asked && group.figures.some((f) => f.figure === asked)" :figure="asked" />
+      <FigureRow :figures="group.figures" />
     </section>
   </div>
 </template>
@@ -65,10 +52,5 @@ section {
 h2 {
   font-size: var(--s16);
   border-bottom: 2px solid var(--line);
-}
-.figures {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 26px;
 }
 </style>

@@ -1,17 +1,15 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 
 import { ask, client, type Figure } from '@/api/client'
-import FigureValue from '@/components/FigureValue.vue'
+import FigureRow from '@/components/FigureRow.vue'
 import InlineField from '@/components/InlineField.vue'
 import SheetDrawing from '@/components/SheetDrawing.vue'
-import WorkingPanel from '@/components/WorkingPanel.vue'
 import { useLive } from '@/composables/useLive'
 
 /** Lay a nut of another thread over this bolt: a verdict, why, and the picture. */
 const props = defineProps<{ bolt: string }>()
 const nut = defineModel<string>('nut', { required: true })
-const asked = ref<Figure | null>(null)
 const { found, problem } = useLive(
   () => (nut.value.trim() ? `${props.bolt}\n${nut.value.trim()}` : null),
   () =>
@@ -30,7 +28,6 @@ const figures = computed<{ label: string; figure: Figure }[]>(() => [
   ...(found.value?.figures ?? []).map((figure) => ({ label: figure.name, figure })),
   ...(found.value?.meetings ?? []).map((met) => ({ label: met.clearance.name, figure: met.clearance })),
 ])
-const ask_working = (figure: Figure) => (asked.value = asked.value === figure ? null : figure)
 </script>
 
 <template>
@@ -55,17 +52,7 @@ const ask_working = (figure: Figure) => (asked.value = asked.value === figure ? 
         <span aria-hidden="true">{{ MARKS[found.verdict] }}</span> {{ found.sentence }}
       </p>
       <SheetDrawing :sheet="found.drawing" />
-      <div class="figures">
-        <FigureValue
-          v-for="f in figures"
-          :key="f.label"
-          :figure="f.figure"
-          :label="f.label"
-          :open="asked === f.figure"
-          @working="ask_working(f.figure)"
-        />
-      </div>
-      <WorkingPanel v-if="asked" :figure="asked" />
+      <FigureRow :figures="figures" />
     </template>
   </section>
 </template>
@@ -86,10 +73,5 @@ const ask_working = (figure: Figure) => (asked.value = asked.value === figure ? 
 .verdict.will-not-start,
 .verdict.nothing-holds {
   color: var(--stop);
-}
-.figures {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px 28px;
 }
 </style>

@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import CautionLine from '@/components/CautionLine.vue'
 import EmptyShell from '@/components/EmptyShell.vue'
 import InlineField from '@/components/InlineField.vue'
+import FigureRow from '@/components/FigureRow.vue'
 import JobEnd from '@/components/JobEnd.vue'
 import JobFacts from '@/components/JobFacts.vue'
 import PartDrawing from '@/components/PartDrawing.vue'
@@ -121,6 +122,7 @@ useKeys([
           @set="set"
           @commit="commit"
         />
+        <FigureRow :figures="plan.batch.map((figure) => ({ label: figure.name, figure }))" />
         <label v-if="!closed" class="small pressure">
           <input
             type="checkbox"
