@@ -154,6 +154,26 @@ class PlanPage(BrowserCase):
         expect(self.page).to_have_title("Job plan · Conch")
         expect(self.page.get_by_text("closed: all pieces made and gauged")).to_be_visible()
 
+    def test_changes_are_taken_back_and_made_again(self) -> None:
+        """Thread length 1-1/2, then 1, then 3/4: z goes back one change at a time, Z forward again."""
+        page = self.page
+        page.goto("/jobs/5")
+        over = page.get_by_label("Thread length").first
+        before = over.input_value()
+        for value in ("20 mm", "18 mm"):
+            over.fill(value)
+            over.press("Enter")
+            expect(page.get_by_role("status")).to_have_text("stored")
+        page.get_by_role("heading", level=1).click(position={"x": 2, "y": 2})
+        page.get_by_role("button", name="Undo").click()
+        expect(over).to_have_value("20 mm")
+        page.keyboard.press("z")
+        expect(over).to_have_value(before)
+        page.keyboard.press("Z")
+        expect(over).to_have_value("20 mm")
+        page.reload()
+        expect(over).to_have_value("20 mm")
+
     def test_a_broken_file_changes_nothing_and_says_where(self) -> None:
         self.page.goto("/")
         expect(self.page.get_by_role("article").first).to_be_visible()

@@ -1,4 +1,4 @@
-import { computed, onScopeDispose, ref, shallowRef } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef, toRaw } from 'vue'
 
 import {
   asProblem,
@@ -24,6 +24,9 @@ export function useDocument(id: number) {
   const trouble = ref('')
   const dirty = ref(false)
   const missing = ref(false)
+  /** Documents as they were stored before, and those taken back: for undo and redo. */
+  const past = ref<JobDocument[]>([])
+  const future = ref<JobDocument[]>([])
   let asked = 0
   let timer = 0
 
@@ -81,7 +84,31 @@ export function useDocument(id: number) {
     timer = window.setTimeout(() => void preview(), PAUSE_MS)
   }
   async function commit() {
-    if (!draft.value || !job.value || !dirty.value) return
+    if (!job.value) return
+    const before = structuredClone(job.value.document)
+    if (await store()) {
+      past.value.push(before)
+      future.value = []
+    }
+  }
+  /** One step after the other, however fast the key is pressed. */
+  let steps = Promise.resolve()
+  const inTurn = (one: () => Promise<void>) => (steps = steps.then(one))
+  /** Go back to the last document of `from`, or forward again: stored like any other change. */
+  async function step(from: JobDocument[], to: JobDocument[]) {
+    const target = from.at(-1)
+    if (!target || !job.value || job.value.state === 'closed') return
+    const before = structuredClone(job.value.document)
+    draft.value = structuredClone(toRaw(target))
+    dirty.value = true
+    if (await store()) {
+      from.pop()
+      to.push(before)
+    }
+  }
+  /** Store the draft; whether that was done. */
+  async function store(): Promise<boolean> {
+    if (!draft.value || !job.value || !dirty.value) return false
     window.clearTimeout(timer)
     const mine = ++asked
     const body = { document: draft.value, revision: job.value.revision }
@@ -90,8 +117,10 @@ export function useDocument(id: number) {
       const fresh = await ask(client.PUT('/api/jobs/{job_id}', { params: { path: { job_id: id } }, body }))
       if (JSON.stringify(draft.value) === sent) take(fresh)
       else job.value = fresh
+      return true
     } catch (error) {
       if (mine === asked || error instanceof Problem) fail(error)
+      return false
     }
   }
   onScopeDispose(() => window.clearTimeout(timer))
@@ -107,6 +136,10 @@ export function useDocument(id: number) {
     load,
     set,
     commit,
+    canUndo: computed(() => past.value.length > 0),
+    canRedo: computed(() => future.value.length > 0),
+    undo: () => inTurn(() => step(past.value, future.value)),
+    redo: () => inTurn(() => step(future.value, past.value)),
     value: (field: string) => String((draft.value && readField(draft.value, field)) ?? ''),
   }
 }

@@ -18,9 +18,9 @@ import { useKeys } from '@/composables/useKeys'
 
 const props = defineProps<{ id: number }>()
 const router = useRouter()
-const { job, plan, draft, errors, trouble, dirty, missing, closed, load, set, commit, value } = useDocument(
-  props.id,
-)
+const edited = useDocument(props.id)
+const { job, plan, draft, errors, trouble, dirty, missing, closed, load, set, commit, value } = edited
+const { canUndo, canRedo, undo, redo } = edited
 void load()
 
 const picked = ref('')
@@ -52,6 +52,8 @@ useKeys([
   { key: 'j', label: 'next step', run: () => move(1) },
   { key: 'k', label: 'step before', run: () => move(-1) },
   { key: 'b', label: 'to the bench', run: toBench },
+  { key: 'z', label: 'take the last change back', run: () => void undo() },
+  { key: 'Z', label: 'make it again', run: () => void redo() },
 ])
 </script>
 
@@ -92,6 +94,10 @@ useKeys([
       @set="set"
       @commit="commit"
     />
+    <p v-if="canUndo || canRedo" class="changes">
+      <button type="button" class="plain" :disabled="!canUndo" @click="undo">Undo <kbd>z</kbd></button>
+      <button type="button" class="plain" :disabled="!canRedo" @click="redo">Redo <kbd>Z</kbd></button>
+    </p>
     <p v-if="trouble" class="field-error" role="alert">
       {{ trouble }} <button v-if="dirty" type="button" class="plain" @click="commit">Store again</button>
     </p>
@@ -166,6 +172,14 @@ useKeys([
   display: grid;
   gap: 18px;
   align-content: start;
+}
+.changes {
+  display: flex;
+  gap: 12px;
+}
+.changes button:disabled {
+  opacity: 0.45;
+  cursor: default;
 }
 .notice {
   color: var(--caution);
