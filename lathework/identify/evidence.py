@@ -35,6 +35,7 @@ FIELDS = (
     *("outside", "bore", "tpi", "pitch", "count", "over", "angle", "taper", "hand"),
     *("mate", "goes", "marking", "origin", "trade", "worn", "unit"),
 )
+_TAPER, _NO_TAPER = ("yes", "taper", "1/16", "1 in 16", "1:16"), ("no", "none", "0", "parallel")
 LONGEST = 120
 
 
@@ -157,6 +158,19 @@ def _counted(reader: _Reader) -> Measured | None:
     return None if length is None else Measured(length / count, RULE_MM / count, f"{count:g} over {over}")
 
 
+def _taper(reader: _Reader) -> Answer | None:
+    """Whether a taper is seen, in any of the words for it."""
+    text = reader.text("taper").lower()
+    if not text:
+        return None
+    if text in _NO_TAPER:
+        return "no"
+    if text in _TAPER:
+        return "yes"
+    reader.fail("unknown-choice", "taper", "Say yes or no, or 1 in 16.", ("yes", "no"))
+    return None
+
+
 def _mate(reader: _Reader) -> tuple[Called | None, Goes | None]:
     text, goes = reader.text("mate"), reader.choice("goes", GOES)
     if not text:
@@ -229,7 +243,7 @@ def read_evidence(typed: Mapping[str, object], shares: Mapping[str, object] | No
         leaf=_leaf(reader),
         counted=_counted(reader),
         angle=reader.choice("angle", ANGLES),  # type: ignore[arg-type]  # checked by choice
-        taper=reader.choice("taper", ("yes", "no")),  # type: ignore[arg-type]  # checked by choice
+        taper=_taper(reader),
         hand=reader.choice("hand", ("right", "left")),  # type: ignore[arg-type]  # checked by choice
         mate=mate,
         goes=goes,

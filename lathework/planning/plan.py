@@ -8,6 +8,7 @@ from lathework.figures import Figure
 from lathework.part import Job
 from lathework.planning import threading_steps, turning_steps
 from lathework.planning.operation import Operation
+from lathework.planning.times import batch_time, piece_time
 from lathework.planning.work import Work, work_out
 from lathework.rules import cautions
 from lathework.rules.cautions import Caution
@@ -28,7 +29,7 @@ class Notice:
 
 @dataclass(frozen=True, slots=True)
 class Plan:
-    """A job worked out: shared facts, operations in order, bar for the batch, notices, job-level cautions."""
+    """A job worked out: shared facts, operations in order, bar and time for the batch, notices, job-level cautions."""
 
     work: Work
     operations: tuple[Operation, ...]
@@ -65,9 +66,12 @@ def _notices(work: Work) -> tuple[Notice, ...]:
     return tuple(out)
 
 
-def _batch(job: Job) -> tuple[Figure, ...]:
+def _batch(work: Work, operations: tuple[Operation, ...]) -> tuple[Figure, ...]:
+    """Bar and time, for a piece and for the batch."""
+    job = work.job
     piece = bar_for_piece(job.part.overall_length.mm, job.setup.parting_blade.mm, job.unit)
-    return (piece, bar_for_batch(job.quantity, piece))
+    minutes = piece_time(work, operations)
+    return (piece, bar_for_batch(job.quantity, piece), minutes, batch_time(job.quantity, minutes))
 
 
 def make_plan(job: Job) -> Plan:
@@ -87,10 +91,11 @@ def make_plan(job: Job) -> Plan:
         threading_steps.gauge(work),
         turning_steps.part_off(work),
     )
+    operations = tuple(step for step in steps if step is not None)
     return Plan(
         work=work,
-        operations=tuple(step for step in steps if step is not None),
-        batch=_batch(job),
+        operations=operations,
+        batch=_batch(work, operations),
         notices=_notices(work),
         cautions=(cautions.PRESSURE,) if job.pressure else (),
     )

@@ -10,7 +10,8 @@ from lathework.tables.loader import load
 
 @dataclass(frozen=True, slots=True)
 class Material:
-    """Starting values: blank fraction of the pitch under nominal; speeds in m/min; largest cut on diameter in mm.
+    """Starting values: blank fraction of the pitch under nominal; speeds in m/min; largest cut on diameter in mm;
+    feed in mm a revolution.
 
     `back_off_turns` is how far the die goes on before it is turned back to break the chip.
     """
@@ -22,6 +23,7 @@ class Material:
     turning_speed: float
     back_off_turns: float
     max_cut_mm: float
+    feed_mm: float
     lubricant: str
 
 
@@ -37,6 +39,7 @@ def materials() -> dict[str, Material]:
             turning_speed=float(row.number("turning_speed")),
             back_off_turns=float(row.number("back_off_turns")),
             max_cut_mm=float(row.number("max_cut")),
+            feed_mm=float(row.number("feed")),
             lubricant=row.text("lubricant"),
         )
         for row in load("materials").rows

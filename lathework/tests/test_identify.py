@@ -70,6 +70,12 @@ class Lookalikes(unittest.TestCase):
         self.assertGreater(other, plain)
         self.assertLess(probability(identify({**base, "angle": "not-55"}), "1/4 BSW"), plain)
 
+    def test_a_taper_in_any_words(self) -> None:
+        for yes, no in (("yes", "no"), ("1 in 16", "parallel"), ("1/16", "none")):
+            base = {"outside": "13.1 mm", "tpi": "19"}
+            self.assertEqual(first(identify({**base, "taper": yes})), "R1/4")
+            self.assertEqual(first(identify({**base, "taper": no})), "G1/4")
+
     def test_a_mate_weighs(self) -> None:
         """A quarter-inch Whitworth nut that goes all the way says less than one of M6 that does not start."""
         base = {"outside": "0.2465"}
@@ -112,6 +118,7 @@ class Evidence(unittest.TestCase):
             ({"count": "20"}, {"over": "incomplete"}),
             ({"over": "1"}, {"count": "incomplete"}),
             ({"angle": "61"}, {"angle": "unknown-choice"}),
+            ({"taper": "perhaps"}, {"taper": "unknown-choice"}),
             ({"mate": "bolt", "goes": "loose"}, {"mate": "unreadable"}),
             ({"goes": "loose"}, {"mate": "incomplete"}),
             ({"origin": "mars"}, {"origin": "unknown-choice"}),

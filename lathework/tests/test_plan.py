@@ -45,7 +45,7 @@ class Order(unittest.TestCase):
 class Batch(unittest.TestCase):
     def test_bar_by_hand(self) -> None:
         """Six studs of 2.5 in, a 3/32 in blade, 0.5 mm faced, 30 mm gripped: 6 x 2.61344 + 1.18110 = 16.8617 in."""
-        piece, whole = plan().batch
+        piece, whole = plan().batch[:2]
         self.assertAlmostEqual(piece.value, 2.5 + 0.09375 + 0.5 / 25.4, places=6)
         self.assertAlmostEqual(whole.value, 16.86171, places=4)
         self.assertEqual(whole.unit, "in")
@@ -53,6 +53,31 @@ class Batch(unittest.TestCase):
     def test_twice_the_pieces_need_less_than_twice_the_bar(self) -> None:
         one, two = (plan({"quantity": n}).batch[1].value for n in (6, 12))
         self.assertTrue(one < two < 2 * one)
+
+
+class Times(unittest.TestCase):
+    def test_a_piece_by_hand(self) -> None:
+        """3/8-16 over 1.25 in of 1/2 in mild steel at 28 m/min and 0.12 mm: 702 rev/min; by hand, step by step.
+
+        A cut over 31.75 mm: 31.75/(0.12 x 702) = 0.377. Face 6.35/(0.12 x 702) = 0.075. 19 turns of the die there and
+        back at 0.04 min: 1.52. Handling 0.75 a step.
+        """
+        made = plan({"material": "mild-steel"})
+        shares = {given.name: given.value for given in made.batch[2].inputs}
+        cuts = step(made, "turn-blank").figures["cuts"].value
+        self.assertAlmostEqual(shares["Turn the thread blank"], 0.377 * cuts + 0.75, places=2)
+        self.assertAlmostEqual(shares["Face the end, set Z zero"], 0.075 + 0.75, places=2)
+        self.assertAlmostEqual(shares["Run the die on, marked side first"], 1.52 + 0.75, places=2)
+        self.assertAlmostEqual(made.batch[2].value, sum(shares.values()), places=9)
+
+    def test_power_is_quicker_than_the_hand(self) -> None:
+        hand, power = (plan({"method.drive": drive}).batch[2].value for drive in ("hand", "power"))
+        self.assertLess(power, hand)
+
+    def test_a_batch_sets_up_once(self) -> None:
+        """Hours for six pieces by hand: (6 x piece + 15) / 60."""
+        made = plan()
+        self.assertAlmostEqual(made.batch[3].value, (6 * made.batch[2].value + 15) / 60, places=9)
 
 
 class HandAndStarts(unittest.TestCase):

@@ -113,7 +113,7 @@ def setup_sheet(plan: Plan) -> bytes:
     setup = job.setup
     facts = (
         f"{job.quantity} pieces · {job.part.thread.designation} · {job.material.name} · "
-        f"bar {job.part.stock_diameter.typed}, {figure_text(plan.batch[-1], unit)} for the batch · "
+        f"bar {job.part.stock_diameter.typed}, {figure_text(plan.batch[1], unit)} for the batch · "
         f"{setup.dial} dial · groove blade {setup.groove_blade.typed} ({setup.groove_edge} edge) · "
         f"parting blade {setup.parting_blade.typed} ({setup.parting_edge} edge) · lengths in {unit}"
     )
