@@ -206,7 +206,9 @@ def mating_json(mating: Mating) -> Json:
             {"pair": met.pair, "clearance": figure_json(met.clearance), "threads": met.threads}
             for met in mating.meetings
         ],
-        "figures": [figure_json(f) for f in (mating.pitch_mismatch, mating.flank_mismatch, mating.overlap)],
+        "figures": [
+            figure_json(f) for f in (mating.crest_room, mating.pitch_mismatch, mating.flank_mismatch, mating.overlap)
+        ],
         "drawing": sheet_json(overlay_sheet(mating)),
     }
 

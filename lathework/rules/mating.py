@@ -55,6 +55,7 @@ class Mating:
     meetings: tuple[Meeting, ...]
     pitch_mismatch: Figure
     flank_mismatch: Figure
+    crest_room: Figure
     overlap: Figure
     verdict: Verdict
     sentence: str
@@ -134,6 +135,19 @@ def _meet(pair: Pair, bolt: Thread, nut: Thread, outside: Sizes, inside: Sizes, 
     return Meeting(pair, outside, inside, clearance, threads)
 
 
+def _crest_room(outside: Sizes, inside: Sizes) -> Figure:
+    """Room over the bolt's crests at the loosest, on the diameter; negative, and the nut cannot start."""
+    return Figure(
+        "room over the crests, loosest pair",
+        inside.major - outside.major,
+        "mm",
+        "nut's major − bolt's major",
+        VIRTUAL,
+        (Given("nut's major", inside.major, "mm"), Given("bolt's major", outside.major, "mm")),
+        note="Negative: the bolt's crests are larger than the room in the nut." if inside.major < outside.major else "",
+    )
+
+
 def _turns(threads: float) -> str:
     if threads < 1:
         return "a fraction of a turn"
@@ -209,6 +223,7 @@ def mate(bolt: Thread, nut: Thread, *, bolt_class: str = "", nut_class: str = ""
             (Given("bolt's lead", bolt.lead, bolt.unit), Given("nut's lead", nut.lead, nut.unit)),
         ),
         flank_mismatch=flank_mismatch(bolt, nut, middle_overlap),
+        crest_room=_crest_room(bolts["loosest"], nuts["loosest"]),
         overlap=overlap,
         verdict=verdict,
         sentence=sentence,

@@ -112,6 +112,12 @@ class Mating(unittest.TestCase):
         self.assertAlmostEqual(middle.clearance.value, 0.3187, places=3)
         self.assertAlmostEqual(middle.threads or 0, 0.68, places=2)
 
+    def test_why_a_nut_does_not_start(self) -> None:
+        """An M6 nut has room for 6 mm; the least crest of a 1/4-20 bolt is 0.2408 in, 6.116 mm: 0.116 mm short."""
+        room = mate(read_designation("1/4-20"), read_designation("M6")).crest_room
+        self.assertAlmostEqual(room.value, -0.116, places=3)
+        self.assertIn("Negative", room.note)
+
     def test_a_class_closes_the_room(self) -> None:
         thread = read_designation("3/8-16")
         usual, close = mate(thread, thread), mate(thread, thread, bolt_class="3A", nut_class="3B")

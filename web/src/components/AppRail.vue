@@ -38,6 +38,9 @@ const places = [
   flex-direction: column;
   gap: 6px;
   padding-top: 16px;
+  position: sticky;
+  top: 0;
+  height: 100vh;
 }
 .shell {
   width: 40px;
@@ -71,7 +74,9 @@ const places = [
     justify-content: space-around;
     padding: 0;
     position: sticky;
+    top: auto;
     bottom: 0;
+    height: auto;
     border-right: 0;
     border-top: 1px solid var(--line);
     background: var(--surface);
