@@ -12,7 +12,7 @@ from lathework.rules.gauging import best_wire, over_wires
 from lathework.rules.relief import Groove, chamfer_diameter, groove, stress_area
 from lathework.rules.tapping import TappingDrill, tapping_drills
 from lathework.threads.designation import read_called
-from lathework.threads.limits import external_limits, internal_limits, is_internal_class
+from lathework.threads.limits import class_as_named, external_limits, internal_limits, is_internal_class
 from lathework.threads.limits.bands import ExternalLimits, InternalLimits
 from lathework.threads.taper import TaperLengths, taper_lengths
 from lathework.threads.thread import Thread
@@ -78,6 +78,7 @@ def size(text: str, *, class_name: str = "", internal_class: str = "", engagemen
     Raises InputError on "designation", "class", "internal_class", "engagement".
     """
     called = read_called(text)
+    class_name, internal_class = (class_as_named(called.thread, name.strip()) for name in (class_name, internal_class))
     if called.class_name:
         if is_internal_class(called.thread, called.class_name):
             internal_class = internal_class or called.class_name

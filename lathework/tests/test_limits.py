@@ -178,6 +178,14 @@ class Ends(unittest.TestCase):
         assert found is not None
         self.assertEqual(found.gauge_length.value, 8.2)
 
+    def test_a_class_may_be_typed_in_either_case(self) -> None:
+        for text, name, meant in (("3/8-16", "3a", "3A"), ("1/2 BSW", "Close", "close"), ("G1/2", "b", "B")):
+            found = size(text, class_name=name).external
+            assert found is not None
+            self.assertEqual(found.class_name, meant)
+        with self.assertRaises(InputError):
+            size("M8", class_name="6G")
+
     def test_outside_the_tables_the_formulas_are_named(self) -> None:
         limits = external(special_metric(Decimal("20"), Decimal("0.9")))
         self.assertIn(metric.NOT_TABULATED, limits.notes)

@@ -100,6 +100,17 @@ def internal_limits(
     raise _not_covered(thread, names[0], field, internal_classes(thread))
 
 
+def class_as_named(thread: Thread, typed: str) -> str:
+    """A class as the standard writes it, from how it was typed: 2a is 2A, Medium is medium.
+
+    Metric classes stay as they are: 6g and 6G are not the same.
+    """
+    if thread.family == "metric":
+        return typed
+    names = (*external_classes(thread), *internal_classes(thread))
+    return next((name for name in names if name.lower() == typed.lower()), typed)
+
+
 def is_internal_class(thread: Thread, class_name: str, field: str = "designation") -> bool:
     """Whether a class said with a designation is one of the internal thread.
 
