@@ -4,8 +4,10 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass
+from functools import cache
 
-from lathework.figures import PRACTICE, Figure, Given, Source
+from lathework.figures import PRACTICE, Answer, Figure, Given, Source
+from lathework.tables.loader import load
 from lathework.threads.thread import Thread
 from lathework.units import round_half_up
 
@@ -33,6 +35,42 @@ class Groove:
     section_percent: Figure
 
 
+@cache
+def _undercuts() -> dict[float, tuple[float, float, float, float]]:
+    return {
+        float(row.number("pitch")): (
+            float(row.number("under_major")),
+            float(row.number("width_min")),
+            float(row.number("width_max")),
+            float(row.number("radius")),
+        )
+        for row in load("din76").rows
+    }
+
+
+def _undercut(thread: Thread) -> tuple[float, float, float, float] | None:
+    """DIN 76-1 undercut of a metric thread: under the major, least and greatest width, radius (mm); None for others."""
+    return _undercuts().get(thread.pitch) if thread.family == "metric" else None
+
+
+def _standard_diameter(thread: Thread) -> tuple[Answer, ...]:
+    undercut = _undercut(thread)
+    if undercut is None:
+        return ()
+    remark = f"form A, corners of {undercut[3]:g} mm radius"
+    return (Answer("DIN 76-1 undercut", round_half_up(thread.major - undercut[0], 3), "mm", remark),)
+
+
+def _standard_width(thread: Thread) -> tuple[Answer, ...]:
+    undercut = _undercut(thread)
+    if undercut is None:
+        return ()
+    return (
+        Answer("DIN 76-1 undercut, at least", undercut[1], "mm", "form A, straight part"),
+        Answer("DIN 76-1 undercut, at most", undercut[2], "mm", "form A, over all"),
+    )
+
+
 def groove_diameter(thread: Thread) -> Figure:
     """Groove diameter: minor less 0.1 P each side, in the thread's unit. Source: practice."""
     places = 4 if thread.unit == "in" else 3
@@ -47,6 +85,7 @@ def groove_diameter(thread: Thread) -> Figure:
             Given("clearance", GROOVE_CLEARANCE),
             Given("pitch", thread.pitch, thread.unit),
         ),
+        others=_standard_diameter(thread),
         note="A groove above the minor diameter would not let the die run out.",
     )
 
@@ -82,6 +121,7 @@ def groove_width(thread: Thread, blade: float | None = None, *, turned_round: bo
         PRACTICE,
         tuple(inputs),
         fine=False,
+        others=_standard_width(thread),
     )
 
 

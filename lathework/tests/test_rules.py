@@ -82,6 +82,13 @@ class Blank(unittest.TestCase):
 
 
 class Relief(unittest.TestCase):
+    def test_the_standard_undercut_stands_beside_the_practice_groove(self) -> None:
+        """DIN 76-1, M10: 7.7 mm across, 3.2 to 5.2 mm wide; an inch thread has none."""
+        found = groove(read_designation("M10"))
+        self.assertEqual([a.value for a in found.diameter.others], [7.7])
+        self.assertEqual([a.value for a in found.width.others], [3.2, 5.2])
+        self.assertEqual(groove(read_designation("3/8-16")).diameter.others, ())
+
     def test_groove_of_a_half_inch_whitworth(self) -> None:
         """By hand: minor 0.3932 (BS 84) less 0.2 x 1/12 is 0.3765; three pitches are 0.250."""
         found = groove(read_designation("1/2 BSW"))

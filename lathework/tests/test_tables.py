@@ -35,6 +35,8 @@ KEYED_TWICE = (
     ("metric_deviations", {"pitch": "1"}, "g", "26"),
     ("metric_deviations", {"pitch": "3"}, "e", "85"),
     ("bsp_taper", {"size": "3/4"}, "gauge_length", "9.5"),
+    ("din76", {"pitch": "1.5"}, "width_min", "3.2"),
+    ("din76", {"pitch": "2"}, "under_major", "3.0"),
     ("npt", {"size": "1/2"}, "gauge_length", "0.320"),
 )
 
@@ -87,6 +89,19 @@ class EveryRow(unittest.TestCase):
             with self.subTest(table=table, where=where):
                 rows = [r for r in load(table).rows if all(r.text(k) == v for k, v in where.items())]
                 self.assertEqual([r.number(column) for r in rows], [type(rows[0].number(column))(value)])
+
+
+class Undercuts(unittest.TestCase):
+    def test_rows_ascend_and_clear_the_minor_diameter(self) -> None:
+        """DIN 76-1: the undercut lies under the minor diameter, and is wider at most than at least."""
+        before = (0.0, 0.0, 0.0, 0.0)
+        for row in load("din76").rows:
+            now = tuple(float(row.number(c)) for c in ("pitch", "under_major", "width_min", "width_max"))
+            with self.subTest(pitch=now[0]):
+                self.assertTrue(all(a < b for a, b in zip(before, now, strict=True)))
+                self.assertGreater(now[1], 1.22687 * now[0])
+                self.assertGreater(now[3], now[2])
+            before = now  # type: ignore[assignment]  # four numbers
 
 
 class WrongFiles(unittest.TestCase):
