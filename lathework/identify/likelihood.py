@@ -18,6 +18,8 @@ from lathework.units import MM_PER_INCH, convert
 
 WEAR_MM: dict[Worn, float] = {"new": 0.01, "some": 0.04, "badly": 0.15}
 """Mean wear of a crest, on the diameter; few are worn much, so it falls off exponentially (practice)."""
+FAR_WORN, FAR_WORN_SHARE = 6.0, 0.06
+"""How many times more worn than said some are, and how many are (practice)."""
 UNDERCUT = 0.6
 """How far under the class's least crest makers are found, in tolerances: dies and old work; not on pipe threads, whose
 tolerance is wide as it is (practice)."""
@@ -136,22 +138,28 @@ def _normal(x: float, sigma: float) -> float:
     return math.exp(-0.5 * (x / sigma) ** 2) / (sigma * 2.5066282746310002)
 
 
+def _worn_density(centre_mm: float, sigma_mm: float, wear_mm: float, reading_mm: float) -> float:
+    """Density of a reading: a normal about the crest as made, less an exponential wear of `wear_mm` on average."""
+    rate = 1 / wear_mm
+    x = centre_mm - reading_mm
+    argument = (rate * sigma_mm * sigma_mm - x) / (sigma_mm * 1.4142135623730951)
+    if argument > 12:
+        return _normal(x - wear_mm, math.hypot(sigma_mm, wear_mm))  # wear is lost in the spread
+    exponent = rate / 2 * (rate * sigma_mm * sigma_mm - 2 * x)
+    return rate / 2 * math.exp(min(exponent, 300.0)) * math.erfc(argument)
+
+
 def crest_density(model: Model, reading_mm: float, sigma_mm: float, wear_mm: float) -> float:
     """Density per millimetre of reading `reading_mm` over the crests, +- `sigma_mm`, worn `wear_mm` on average.
 
-    The crest as made is spread over its band, taken as a normal of the same spread; wear falls off exponentially:
-    together an exponentially modified normal.
+    The crest as made is spread over its band, taken as a normal of the same spread; wear falls off exponentially. A few
+    specimens are worn far more than they were said to be.
     """
     centre, spread = (model.crest_low + model.crest_high) / 2, (model.crest_high - model.crest_low) / 3.4641
     sigma = math.hypot(spread, sigma_mm)
-    rate = 1 / wear_mm
-    # Wear takes off: x = centre - reading is normal plus exponential.
-    x = centre - reading_mm
-    argument = (rate * sigma * sigma - x) / (sigma * 1.4142135623730951)
-    if argument > 12:
-        return _normal(x - wear_mm, math.hypot(sigma, wear_mm))  # wear is lost in the spread
-    exponent = rate / 2 * (rate * sigma * sigma - 2 * x)
-    return rate / 2 * math.exp(min(exponent, 300.0)) * math.erfc(argument)
+    usual = _worn_density(centre, sigma, wear_mm, reading_mm)
+    more = _worn_density(centre, sigma, FAR_WORN * wear_mm, reading_mm)
+    return (1 - FAR_WORN_SHARE) * usual + FAR_WORN_SHARE * more
 
 
 def bore_density(model: Model, reading_mm: float, sigma_mm: float) -> float:
