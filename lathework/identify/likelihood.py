@@ -115,10 +115,8 @@ def _model(thread: Thread) -> Model:
     else:
         crest = (thread.major_mm - under, thread.major_mm + over)
     if inside is not None:
-        bore = (
-            mm(inside.minor.minimum),
-            mm(inside.minor.maximum + 0.3 * (inside.minor.maximum - inside.minor.minimum)),
-        )
+        over_size = OVERSIZE * (inside.minor.maximum - inside.minor.minimum)
+        bore = (mm(inside.minor.minimum), mm(inside.minor.maximum + over_size))
     else:
         bore = (thread.minor_mm - under, thread.minor_mm + over)
     return Model(
