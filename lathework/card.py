@@ -13,7 +13,7 @@ from lathework.rules.gauging import (
     gauges,
     lead_angle_effect,
     micrometer_target,
-    over_wires,
+    over_wires_within,
     wire_range,
     wires_in_the_drawer,
 )
@@ -84,13 +84,9 @@ def _wires(found: Size, typed: str) -> Wires | None:
         wire = _length(typed, found, WIRE, "wire")
         chosen = Figure("your wire", wire, thread.unit, "as you entered it", found.wire.source)
     least, greatest = wire_range(thread, limits)
-    band = limits.pitch_diameter
     return Wires(
         chosen=chosen,
-        over=(
-            over_wires(thread, chosen.value, band.minimum, "over the wires, at least"),
-            over_wires(thread, chosen.value, band.maximum, "over the wires, at most"),
-        ),
+        over=over_wires_within(thread, chosen.value, limits),
         range=(least, greatest),
         lead_angle=lead_angle_effect(thread, chosen.value),
         drawer=wires_in_the_drawer(thread, limits),

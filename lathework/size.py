@@ -8,7 +8,7 @@ from functools import lru_cache
 from lathework.figures import Figure
 from lathework.lengths import Span, read_length, within
 from lathework.rules.blank import BlankChoice, blank_choices
-from lathework.rules.gauging import best_wire, over_wires
+from lathework.rules.gauging import best_wire, over_wires_within
 from lathework.rules.relief import Groove, chamfer_diameter, groove, stress_area
 from lathework.rules.tapping import TappingDrill, tapping_drills
 from lathework.threads.designation import read_called
@@ -38,16 +38,6 @@ class Size:
     taper: TaperLengths | None
 
 
-def _over(thread: Thread, wire: Figure, limits: ExternalLimits | None) -> tuple[Figure, Figure] | None:
-    if limits is None:
-        return None
-    band = limits.pitch_diameter
-    return (
-        over_wires(thread, wire.value, band.minimum, "over the wires, at least"),
-        over_wires(thread, wire.value, band.maximum, "over the wires, at most"),
-    )
-
-
 @lru_cache(maxsize=2048)
 def size_of(thread: Thread, class_name: str = "", internal_class: str = "", engagement: float | None = None) -> Size:
     """Size `thread`; lengths, `engagement` among them, in its own unit; "" is the usual class.
@@ -65,7 +55,7 @@ def size_of(thread: Thread, class_name: str = "", internal_class: str = "", enga
         groove=groove(thread) if external else None,
         chamfer=chamfer_diameter(thread) if external else None,
         wire=wire,
-        over_wires=_over(thread, wire, external),
+        over_wires=over_wires_within(thread, wire.value, external) if external else None,
         stress_area=stress_area(thread) if parallel else None,
         taper=taper_lengths(thread),
     )

@@ -11,7 +11,7 @@ from lathework.identify.priors import ORIGINS, TRADES, Origin, Shares, Trade
 from lathework.lengths import Span, read_length, within
 from lathework.threads.designation import Called, read_called
 from lathework.threads.series import SERIES_NAMES
-from lathework.units import LENGTH_UNITS, LengthUnit
+from lathework.units import LENGTH_UNITS, MM_PER_INCH, LengthUnit
 
 Worn = Literal["new", "some", "badly"]
 Goes = Literal["will-not-start", "few-turns", "all-the-way", "loose"]
@@ -140,7 +140,7 @@ def _leaf(reader: _Reader) -> Measured | None:
     if tpi is not None and pitch:
         reader.fail("one-of", "pitch", "Give the pitch or the threads per inch, not both.")
         return None
-    mm = 25.4 / tpi if tpi is not None else None
+    mm = MM_PER_INCH / tpi if tpi is not None else None
     if pitch:
         mm = reader.length("pitch", pitch, PITCH)
     return None if mm is None else Measured(mm, LEAF_SHARE * mm, pitch or f"{reader.text('tpi')} tpi")

@@ -6,7 +6,7 @@ import math
 from dataclasses import dataclass
 from functools import cache, lru_cache
 
-from lathework.identify.evidence import LEAF_SHARE, Angle, Answer, Evidence, Goes, Measured, Worn
+from lathework.identify.evidence import GOES, LEAF_SHARE, Angle, Answer, Evidence, Goes, Measured, Worn
 from lathework.rules.mating import mate
 from lathework.tables.loader import load
 from lathework.threads.designation import Called
@@ -28,21 +28,14 @@ OVERSIZE = 0.3
 SAME_LEAF_MM = 1e-4
 FLOOR = 1e-9
 """Nothing is quite impossible: gauges slip, and people mistype."""
-#: Chance that a flank-angle leaf is said to fit, by (true angle, leaf).
-_ANGLE = {
-    (60.0, "60"): 0.86, (60.0, "55"): 0.12, (60.0, "47.5"): 0.02,
-    (55.0, "60"): 0.14, (55.0, "55"): 0.80, (55.0, "47.5"): 0.06,
-    (47.5, "60"): 0.02, (47.5, "55"): 0.18, (47.5, "47.5"): 0.80,
-}  # fmt: skip
 _TAPER_SEEN, _TAPER_IMAGINED = 0.9, 0.04
-#: Chance of what happens with a mate, by the verdict of `mate`: will not start, few turns, all the way, loose.
-_GOES: dict[str, dict[Goes, float]] = {
-    "fits": {"will-not-start": 0.03, "few-turns": 0.05, "all-the-way": 0.85, "loose": 0.07},
-    "goes-on": {"will-not-start": 0.15, "few-turns": 0.15, "all-the-way": 0.40, "loose": 0.30},
-    "binds": {"will-not-start": 0.30, "few-turns": 0.65, "all-the-way": 0.03, "loose": 0.02},
-    "will-not-start": {"will-not-start": 0.93, "few-turns": 0.05, "all-the-way": 0.01, "loose": 0.01},
-    "nothing-holds": {"will-not-start": 0.03, "few-turns": 0.02, "all-the-way": 0.05, "loose": 0.90},
-}
+MATE_UNKNOWN = 1 / len(GOES)
+"""Chance of each outcome with a mate whose sizes cannot be laid over the part's."""
+MARKED_OTHERWISE = 0.1
+"""Weight of a family against the one that a marking names (practice)."""
+_ROOT_TWO, _ROOT_TAU = math.sqrt(2), math.sqrt(math.tau)
+_BAND_TO_SIGMA = 1 / math.sqrt(12)
+"""Standard deviation of an even spread over a band, per width of the band."""
 
 
 @cache
@@ -92,6 +85,16 @@ class Model:
     outside: bool
     inside: bool
 
+    @property
+    def crest(self) -> tuple[float, float]:
+        """Centre of the crest's band as made, and its spread as one standard deviation."""
+        return (self.crest_low + self.crest_high) / 2, (self.crest_high - self.crest_low) * _BAND_TO_SIGMA
+
+    @property
+    def bore(self) -> tuple[float, float]:
+        """Centre of the bore's band as made, and its spread as one standard deviation."""
+        return (self.bore_low + self.bore_high) / 2, (self.bore_high - self.bore_low) * _BAND_TO_SIGMA
+
 
 def _taper_reach(thread: Thread) -> tuple[float, float]:
     """How far the diameter lies under and over that of the gauge plane, along the useful thread."""
@@ -99,7 +102,7 @@ def _taper_reach(thread: Thread) -> tuple[float, float]:
     if lengths is None:
         return 0.0, 0.0
     gauge, useful = lengths.gauge_length.value, lengths.useful_length.value
-    return (convert(part * TAPER, thread.unit, "mm") for part in (gauge, useful - gauge))  # type: ignore[return-value]
+    return convert(gauge * TAPER, thread.unit, "mm"), convert((useful - gauge) * TAPER, thread.unit, "mm")
 
 
 def _model(thread: Thread) -> Model:
@@ -132,17 +135,18 @@ def models() -> tuple[Model, ...]:
     return tuple(_model(thread) for thread in library())
 
 
-def _normal(x: float, sigma: float) -> float:
-    return math.exp(-0.5 * (x / sigma) ** 2) / (sigma * 2.5066282746310002)
+def normal_density(x: float, sigma: float) -> float:
+    """Density of a normal of standard deviation `sigma` at `x` from its centre: all in one unit, the density per it."""
+    return math.exp(-0.5 * (x / sigma) ** 2) / (sigma * _ROOT_TAU)
 
 
 def _worn_density(centre_mm: float, sigma_mm: float, wear_mm: float, reading_mm: float) -> float:
     """Density of a reading: a normal about the crest as made, less an exponential wear of `wear_mm` on average."""
     rate = 1 / wear_mm
     x = centre_mm - reading_mm
-    argument = (rate * sigma_mm * sigma_mm - x) / (sigma_mm * 1.4142135623730951)
+    argument = (rate * sigma_mm * sigma_mm - x) / (sigma_mm * _ROOT_TWO)
     if argument > 12:
-        return _normal(x - wear_mm, math.hypot(sigma_mm, wear_mm))  # wear is lost in the spread
+        return normal_density(x - wear_mm, math.hypot(sigma_mm, wear_mm))  # wear is lost in the spread
     exponent = rate / 2 * (rate * sigma_mm * sigma_mm - 2 * x)
     return rate / 2 * math.exp(min(exponent, 300.0)) * math.erfc(argument)
 
@@ -153,7 +157,7 @@ def crest_density(model: Model, reading_mm: float, sigma_mm: float, wear_mm: flo
     The crest as made is spread over its band, taken as a normal of the same spread; wear falls off exponentially. A few
     specimens are worn far more than they were said to be.
     """
-    centre, spread = (model.crest_low + model.crest_high) / 2, (model.crest_high - model.crest_low) / 3.4641
+    centre, spread = model.crest
     sigma = math.hypot(spread, sigma_mm)
     usual = _worn_density(centre, sigma, wear_mm, reading_mm)
     more = _worn_density(centre, sigma, FAR_WORN * wear_mm, reading_mm)
@@ -162,8 +166,8 @@ def crest_density(model: Model, reading_mm: float, sigma_mm: float, wear_mm: flo
 
 def bore_density(model: Model, reading_mm: float, sigma_mm: float) -> float:
     """Density per millimetre of a bore reading `reading_mm`, +- `sigma_mm`."""
-    centre, spread = (model.bore_low + model.bore_high) / 2, (model.bore_high - model.bore_low) / 3.4641
-    return _normal(reading_mm - centre, math.hypot(spread, sigma_mm))
+    centre, spread = model.bore
+    return normal_density(reading_mm - centre, math.hypot(spread, sigma_mm))
 
 
 def outside_density(model: Model, readings: tuple[Measured, ...], worn: Worn) -> float:
@@ -177,11 +181,18 @@ def outside_density(model: Model, readings: tuple[Measured, ...], worn: Worn) ->
     return density
 
 
+@cache
+def _angle_leaves() -> dict[tuple[float, str], float]:
+    """Chance that a flank-angle leaf is said to fit, by (true angle, leaf)."""
+    rows = load("angle_leaves").rows
+    return {(float(row.number("angle")), row.text("leaf")): float(row.number("chance")) for row in rows}
+
+
 def angle_chance(model: Model, said: Angle) -> float:
     """Chance that the leaf of `said` degrees is found to fit, or, with "not-", is found not to."""
     if said.startswith("not-"):
-        return 1 - _ANGLE[(model.angle, said.removeprefix("not-"))]
-    return _ANGLE[(model.angle, said)]
+        return 1 - _angle_leaves()[(model.angle, said.removeprefix("not-"))]
+    return _angle_leaves()[(model.angle, said)]
 
 
 def taper_chance(model: Model, said: Answer) -> float:
@@ -195,31 +206,33 @@ def _verdict(bolt: Thread, nut: Thread) -> str:
     return mate(bolt, nut).verdict
 
 
+@cache
+def _mate_outcomes() -> dict[tuple[str, str], float]:
+    """Chance of what happens with a mate, by (verdict of `mate`, what happens)."""
+    rows = load("mate_outcomes").rows
+    return {(row.text("verdict"), goes): float(row.number(goes)) for row in rows for goes in GOES}
+
+
 def mate_chance(model: Model, tried: Called, goes: Goes, *, part_is_nut: bool) -> float:
     """Chance that a mate of the thread tried goes as it did; even where it cannot be laid over."""
     bolt, nut = (tried.thread, model.thread) if part_is_nut else (model.thread, tried.thread)
     if external_limits(bolt) is None or internal_limits(nut) is None:
-        return 0.25
-    return _GOES[_verdict(bolt, nut)][goes]
+        return MATE_UNKNOWN
+    return _mate_outcomes()[(_verdict(bolt, nut), goes)]
 
 
-_MARKS: dict[str, tuple[str, ...]] = {
-    "metric": ("4.6", "4.8", "5.6", "5.8", "6.8", "8.8", "10.9", "12.9", "a2", "a4", "iso"),
-    "unified": ("unc", "unf", "unified", "sae"),
-    "whitworth": ("bsw", "bsf", "whit"),
-    "bsp": ("bsp", "g1", "g2", "g3"),
-    "npt": ("npt",),
-    "ba": ("ba",),
-}
+@cache
+def _marks() -> tuple[tuple[str, str], ...]:
+    return tuple((row.text("family"), row.text("mark")) for row in load("markings").rows)
 
 
 def marking_chance(model: Model, marking: str) -> float:
     """How a marking weighs on a family: ten to one for the family it names, even otherwise."""
     text = marking.lower()
-    named = [family for family, marks in _MARKS.items() if any(mark in text for mark in marks)]
+    named = {family for family, mark in _marks() if mark in text}
     if not named:
         return 1.0
-    return 1.0 if model.thread.family in named else 0.1
+    return 1.0 if model.thread.family in named else MARKED_OTHERWISE
 
 
 def factors(model: Model, evidence: Evidence) -> dict[str, float]:
@@ -232,7 +245,7 @@ def factors(model: Model, evidence: Evidence) -> dict[str, float]:
     if evidence.leaf is not None:
         out["leaf"] = leaf_chance(model.pitch, evidence.leaf.mm)
     if evidence.counted is not None:
-        out["counted"] = _normal(model.pitch - evidence.counted.mm, evidence.counted.sigma_mm)
+        out["counted"] = normal_density(model.pitch - evidence.counted.mm, evidence.counted.sigma_mm)
     if evidence.angle is not None:
         out["angle"] = angle_chance(model, evidence.angle)
     if evidence.taper is not None:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from functools import lru_cache
+from functools import cache, lru_cache
 from typing import Literal, get_args
 
 from lathework.tables.loader import load
@@ -15,11 +15,10 @@ ORIGINS: tuple[Origin, ...] = get_args(Origin)
 TRADES: tuple[Trade, ...] = get_args(Trade)
 NONE_OF_THESE = 0.004
 """Share kept for a thread that no table holds (practice)."""
-_PREFERRED_METRIC = (
-    *(1.6, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 16, 20, 24, 30, 36, 42, 48, 56, 64, 72, 80, 90, 100),
-)  # fmt: skip
 _SECOND = 0.12
 """Weight of a second-choice size against a preferred one (practice)."""
+_DAILY = 2.0
+"""Weight of a fine thread met daily against a preferred size (practice)."""
 
 
 Shares = tuple[tuple[str, float], ...]
@@ -47,13 +46,19 @@ def series_weights(origin: Origin, trade: Trade, own: Shares = ()) -> dict[str, 
     return {series: weight / whole for series, weight in told.items()}
 
 
+@cache
+def _common(kind: str) -> frozenset[str]:
+    """First-choice metric diameters, in millimetres as written, or designations of the fine threads met daily."""
+    return frozenset(row.text("value") for row in load("common_sizes").rows if row.text("kind") == kind)
+
+
 def _size_weight(thread: Thread) -> float:
     """How common a size is within its series: preferred sizes first, very large ones rarer."""
     preferred = True
     if thread.family == "metric":
-        preferred = thread.major in _PREFERRED_METRIC
-        if thread.designation in ("M8x1", "M10x1.25", "M10x1", "M12x1.25", "M12x1.5", "M16x1.5", "M20x1.5"):
-            return 2.0
+        preferred = f"{thread.major:g}" in _common("first-choice")
+        if thread.designation in _common("daily-fine"):
+            return _DAILY
     elif thread.unit == "in" and thread.family in ("unified", "whitworth"):
         sixteenths = thread.major * 16
         preferred = thread.designation.startswith("#") or sixteenths % 2 == 0 or thread.major < 0.6

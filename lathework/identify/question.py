@@ -22,6 +22,7 @@ from lathework.identify.likelihood import (
     leaf_chance,
     leaves_mm,
     mate_chance,
+    normal_density,
     taper_chance,
 )
 from lathework.identify.rank import Ranking, part_is_nut
@@ -36,7 +37,7 @@ IN_PLAY = 12
 """Candidates a question is worked out for."""
 COUNTED = 20
 _LEAVES: tuple[Angle, ...] = ("60", "55", "47.5")
-_NODES = ((-1.7320508, 1 / 6), (0.0, 2 / 3), (1.7320508, 1 / 6))
+_NODES = ((-math.sqrt(3), 1 / 6), (0.0, 2 / 3), (math.sqrt(3), 1 / 6))
 """Three-point Gauss-Hermite rule, in standard deviations."""
 
 Belief = list[tuple[Model, float]]
@@ -94,10 +95,6 @@ def _spread(
     return max(0.0, before - after)
 
 
-def _normal(x: float, sigma: float) -> float:
-    return math.exp(-0.5 * (x / sigma) ** 2) / sigma
-
-
 def _names(models: Iterable[Model]) -> str:
     return " or ".join(dict.fromkeys(m.thread.designation for m in models))
 
@@ -143,7 +140,7 @@ def _counted(belief: Belief) -> Question:
     """Count threads over a rule: the error of the pitch falls as one over the count."""
     count = COUNTED if belief[0][0].pitch < 1.6 else COUNTED // 2
     sigma = RULE_MM / count
-    gain = _spread(belief, lambda m: m.pitch, lambda _: sigma, lambda m, x: _normal(m.pitch - x, sigma))
+    gain = _spread(belief, lambda m: m.pitch, lambda _: sigma, lambda m, x: normal_density(m.pitch - x, sigma))
     told = tuple(
         f"{found[0].pitch * count:.1f} mm means {_names(found)}"
         for _, found in _leading(belief, lambda m: round(m.pitch, 3))
@@ -156,10 +153,10 @@ def _outside(belief: Belief, evidence: Evidence) -> Question:
     wear = WEAR_MM[evidence.worn]
 
     def centre(model: Model) -> float:
-        return (model.crest_low + model.crest_high) / 2 - wear
+        return model.crest[0] - wear
 
     def sigma(model: Model) -> float:
-        return math.hypot((model.crest_high - model.crest_low) / 3.4641, CALIPER_MM, wear)
+        return math.hypot(model.crest[1], CALIPER_MM, wear)
 
     gain = _spread(belief, centre, sigma, lambda m, x: crest_density(m, x, CALIPER_MM, wear))
     told = tuple(f"{m.crest_low:.2f} to {m.crest_high:.2f} mm means {m.thread.designation}" for m, _ in belief[:2])

@@ -5,13 +5,14 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 
-from lathework.identify.evidence import Evidence
-from lathework.identify.likelihood import FLOOR, Model, factors, leaves_mm, mate_chance, models
+from lathework.identify.evidence import Evidence, Goes
+from lathework.identify.likelihood import FLOOR, MATE_UNKNOWN, Model, factors, leaves_mm, mate_chance, models
 from lathework.identify.priors import NONE_OF_THESE, prior
+from lathework.threads.designation import Called
 from lathework.threads.designation.suffix import Suffix, apply
 from lathework.threads.series import trim
 from lathework.threads.thread import Thread
-from lathework.units import show_both
+from lathework.units import MM_PER_INCH, show_both
 
 SHOWN = 8
 """Candidates told."""
@@ -21,6 +22,9 @@ SETTLED = 0.95
 SPECIAL_SIZES_MM = 80.0
 SPECIAL_PITCH_SPAN = 3.0
 """Breadth over which a thread of no table is spread: diameters in millimetres, pitches in natural logarithms."""
+
+Scored = tuple[Model, float, dict[str, float]]
+"""A thread with its weight, and the likelihood of each piece of evidence under it."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -83,7 +87,9 @@ def _none_likelihood(evidence: Evidence) -> dict[str, float]:
         out["counted"] = 1 / (evidence.counted.mm * SPECIAL_PITCH_SPAN)
     for name, said in (("angle", evidence.angle), ("taper", evidence.taper), ("marking", evidence.marking)):
         if said:
-            out[name] = 0.34 if name == "angle" else 0.5
+            out[name] = 1 / 3 if name == "angle" else 1 / 2
+    if evidence.mate is not None and evidence.goes is not None:
+        out["mate"] = MATE_UNKNOWN
     return out
 
 
@@ -134,14 +140,29 @@ def _measured(name: str, evidence: Evidence) -> str:
     }.get(name, "")
 
 
-def _with_mate(scored: list[tuple[Model, float, dict[str, float]]], evidence: Evidence) -> None:
+def _with_mate(scored: list[Scored], mate: Called, goes: Goes, *, nut: bool) -> list[Scored]:
     """Weigh the mate in, for the candidates still in play only: laying two threads over each other costs time."""
-    if evidence.mate is None or evidence.goes is None:
-        return
-    nut = part_is_nut(evidence)
+    out = []
     for at, (model, weight, found) in enumerate(scored):
-        chance = mate_chance(model, evidence.mate, evidence.goes, part_is_nut=nut) if at < KEPT else 0.25
-        scored[at] = (model, weight * chance, found | {"mate": chance})
+        chance = mate_chance(model, mate, goes, part_is_nut=nut) if at < KEPT else MATE_UNKNOWN
+        out.append((model, weight * chance, found | {"mate": chance}))
+    return sorted(out, key=lambda s: -s[1])
+
+
+def _scored(evidence: Evidence) -> list[Scored]:
+    """Every thread of the library that the part could be, the weightiest first."""
+    weights, nut = prior(evidence.origin, evidence.trade, evidence.shares), part_is_nut(evidence)
+    scored: list[Scored] = []
+    for model in models():
+        if not (model.inside if nut else model.outside):
+            continue
+        found = factors(model, evidence)
+        likelihood = math.prod(max(value, FLOOR) for value in found.values())
+        scored.append((model, weights[model.thread.designation] * likelihood, found))
+    scored.sort(key=lambda s: -s[1])
+    if evidence.mate is None or evidence.goes is None:
+        return scored
+    return _with_mate(scored, evidence.mate, evidence.goes, nut=nut)
 
 
 def _specials(evidence: Evidence) -> tuple[str, ...]:
@@ -152,13 +173,22 @@ def _specials(evidence: Evidence) -> tuple[str, ...]:
     mm = max(m.mm for m in evidence.outside)
     return (
         f"M{mm:.1f}x{round(pitch.mm * 20) / 20:g} special",
-        f"{mm / 25.4:.3f}-{round(25.4 / pitch.mm)} UNS",
-        f"{mm / 25.4:.3f}-{round(25.4 / pitch.mm)} Whitworth special",
+        f"{mm / MM_PER_INCH:.3f}-{round(MM_PER_INCH / pitch.mm)} UNS",
+        f"{mm / MM_PER_INCH:.3f}-{round(MM_PER_INCH / pitch.mm)} Whitworth special",
     )
 
 
 def _handed(thread: Thread, evidence: Evidence) -> Thread:
     return apply(thread, Suffix("", "", left=True, starts=1)) if evidence.hand == "left" else thread
+
+
+def _candidate(scored: Scored, whole: float, averages: dict[str, float], evidence: Evidence) -> Candidate:
+    model, weight, found = scored
+    reasons = tuple(
+        Reason(name, _measured(name, evidence), _expected(model, name), value / averages[name])
+        for name, value in found.items()
+    )
+    return Candidate(_handed(model.thread, evidence), weight / whole, reasons)
 
 
 def rank(evidence: Evidence) -> Ranking:
@@ -167,44 +197,21 @@ def rank(evidence: Evidence) -> Ranking:
     Posterior = prior x likelihood of each piece of evidence, each measurement with its instrument's uncertainty, the
     crest spread over its class limits, undercut and worn. Source: Bayes; spreads by practice.
     """
-    weights, nut = prior(evidence.origin, evidence.trade, evidence.shares), part_is_nut(evidence)
-    scored: list[tuple[Model, float, dict[str, float]]] = []
-    for model in models():
-        if not (model.inside if nut else model.outside):
-            continue
-        found = factors(model, evidence)
-        weight = weights[model.thread.designation]
-        for likelihood in found.values():
-            weight *= max(likelihood, FLOOR)
-        scored.append((model, weight, found))
-    scored.sort(key=lambda s: -s[1])
-    _with_mate(scored, evidence)
-    if evidence.mate is not None:
-        scored.sort(key=lambda s: -s[1])
+    scored = _scored(evidence)
     none_factors = _none_likelihood(evidence)
-    none = NONE_OF_THESE * math.prod(none_factors.values()) * (0.25 if evidence.mate and evidence.goes else 1.0)
+    none = NONE_OF_THESE * math.prod(none_factors.values())
     whole = sum(weight for _, weight, _ in scored) + none
     kept = scored[:KEPT]
     averages = _averages(kept, none_factors)
-    candidates = tuple(
-        Candidate(
-            _handed(model.thread, evidence),
-            weight / whole,
-            tuple(
-                Reason(name, _measured(name, evidence), _expected(model, name), value / averages[name])
-                for name, value in found.items()
-            ),
-        )
-        for model, weight, found in kept[:SHOWN]
-    )
+    candidates = tuple(_candidate(one, whole, averages, evidence) for one in kept[:SHOWN])
     belief = tuple((model, weight / whole) for model, weight, _ in kept)
     return Ranking(candidates, none / whole, _specials(evidence), belief)
 
 
-def _averages(kept: list[tuple[Model, float, dict[str, float]]], none: dict[str, float]) -> dict[str, float]:
+def _averages(kept: list[Scored], none: dict[str, float]) -> dict[str, float]:
     """The average likelihood of each piece of evidence over what is in play, one vote each."""
     out: dict[str, float] = {}
     for name in kept[0][2]:
         values = [max(found[name], FLOOR) for _, _, found in kept]
-        out[name] = (sum(values) + none.get(name, 0.25)) / (len(values) + 1)
+        out[name] = (sum(values) + none[name]) / (len(values) + 1)
     return out

@@ -8,7 +8,7 @@ from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.planning.operation import Cut, Operation
 from lathework.planning.work import Work
 from lathework.rules import cautions
-from lathework.rules.gauging import best_wire, over_wires
+from lathework.rules.gauging import best_wire, over_wires_within
 from lathework.rules.relief import TURNED_ROUND_STOP, UNFINISHED_THREADS, unfinished_length
 from lathework.rules.speeds import spindle_speed
 from lathework.units import convert
@@ -120,7 +120,8 @@ def finish_to_shoulder(work: Work) -> Operation | None:
 def gauge(work: Work) -> Operation:
     """Try the mating part, and adjust the die by what it says."""
     thread = work.job.part.thread
-    wire, band = best_wire(thread), work.limits.pitch_diameter
+    wire = best_wire(thread)
+    least, most = over_wires_within(thread, wire.value, work.limits)
     return Operation(
         key="gauge",
         title="Gauge with the nut",
@@ -128,13 +129,13 @@ def gauge(work: Work) -> Operation:
         headline="",
         figure_words="snug",
         figures={
-            "wires_most": over_wires(thread, wire.value, band.maximum, "over the wires, at most"),
-            "wires_least": over_wires(thread, wire.value, band.minimum, "over the wires, at least"),
+            "wires_most": most,
+            "wires_least": least,
             "wire": wire,
         },
         tool=work.job.fits or "mating nut",
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
-        notes=(f"No nut? Measure over three wires: class {band.class_name} lies between the two figures.",),
+        notes=(f"No nut? Measure over three wires: class {work.limits.class_name} lies between the two figures.",),
         measure="verdict",
     )

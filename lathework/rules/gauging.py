@@ -69,6 +69,15 @@ def over_wires(thread: Thread, wire: float, pitch_diameter: float, name: str = "
     )
 
 
+def over_wires_within(thread: Thread, wire: float, limits: ExternalLimits) -> tuple[Figure, Figure]:
+    """The least and the greatest measurement over wires of diameter `wire`, in the thread's unit, within `limits`."""
+    band = limits.pitch_diameter
+    return (
+        over_wires(thread, wire, band.minimum, "over the wires, at least"),
+        over_wires(thread, wire, band.maximum, "over the wires, at most"),
+    )
+
+
 def wire_range(thread: Thread, limits: ExternalLimits) -> tuple[Figure, Figure]:
     """Smallest and largest wire that serves, in the thread's unit: above the crest, yet touching the flank.
 

@@ -6,6 +6,7 @@ import unittest
 from itertools import groupby
 
 from lathework.figures import Figure
+from lathework.identify.evidence import GOES
 from lathework.tables.loader import FOLDER, HEADER, TableError, load, parse
 from lathework.threads.series import library
 from lathework.threads.working import basic_figures
@@ -42,6 +43,24 @@ KEYED_TWICE = (
 
 
 class EveryRow(unittest.TestCase):
+    def test_chances_sum_to_one(self) -> None:
+        told: dict[str, float] = {}
+        for row in load("angle_leaves").rows:
+            told[row.text("angle")] = told.get(row.text("angle"), 0.0) + float(row.number("chance"))
+        for row in load("mate_outcomes").rows:
+            told[row.text("verdict")] = sum(float(row.number(goes)) for goes in GOES)
+        self.assertEqual(len(told), 8)
+        for condition, whole in told.items():
+            with self.subTest(condition):
+                self.assertAlmostEqual(whole, 1.0)
+
+    def test_common_sizes_stand_in_the_library(self) -> None:
+        """A size misspelt in the table would weigh nothing, silently."""
+        known = {t.designation for t in library()} | {f"{t.major:g}" for t in library() if t.family == "metric"}
+        for row in load("common_sizes").rows:
+            with self.subTest(row.text("value")):
+                self.assertIn(row.text("value"), known)
+
     def test_diameters_nest(self) -> None:
         for t in library():
             with self.subTest(t.designation):
