@@ -40,11 +40,34 @@ class Reader:
                 )
 
     def raw(self, field: str) -> Any:
-        """The value at a dotted path, or None."""
+        """The value at a dotted path, or None; a number in the path counts from 0 in a list."""
         value: Any = self.document
         for key in field.split("."):
-            value = value.get(key) if isinstance(value, Mapping) else None
+            if isinstance(value, list) and key.isdecimal():
+                value = value[int(key)] if int(key) < len(value) else None
+            else:
+                value = value.get(key) if isinstance(value, Mapping) else None
         return value
+
+    def rows(self, field: str, most: int) -> int:
+        """How many rows a list has; 0, with the error noted, when it is none or longer than `most` (a count)."""
+        value = self.raw(field)
+        if not isinstance(value, list):
+            self.fail("wrong-type", field, "This must be a list.")
+            return 0
+        if len(value) > most:
+            self.fail("too-long", field, f"At most {most} rows fit here; this has {len(value)}.")
+            return 0
+        return len(value)
+
+    def several(self, field: str, allowed: Sequence[str]) -> tuple[str, ...]:
+        """Some of `allowed`, each once; missing is none."""
+        value = self.raw(field)
+        value = [] if value is None else value
+        if not isinstance(value, list) or any(not isinstance(one, str) or one not in allowed for one in value):
+            self.fail("unknown-choice", field, f"Choose among {', '.join(allowed)}.", allowed)
+            return ()
+        return tuple(one for one in allowed if one in value)
 
     def text(self, field: str, *, longest: int = LONGEST_LINE, required: bool = False) -> str:
         """A line of text; missing is empty."""
@@ -71,11 +94,11 @@ class Reader:
             return default or allowed[0]
         return value
 
-    def length(self, field: str, span: Span) -> Length | None:
-        """A length within `span`, or None with the error noted."""
+    def length(self, field: str, span: Span, *, optional: bool = False) -> Length | None:
+        """A length within `span`, or None with the error noted; an `optional` one may be empty."""
         before = len(self.errors)
         text = self.text(field)
-        if len(self.errors) > before:
+        if len(self.errors) > before or (optional and not text):
             return None
         unit = self.raw("unit")
         try:
@@ -112,8 +135,11 @@ class Reader:
             return low
         return value
 
-    def fraction(self, field: str, default: float) -> float:
-        """A share of the pitch (a bare number) written as a decimal; empty is `default`, the metal's own."""
+    def number(self, field: str, default: float, low: float, high: float, hint: str) -> float:
+        """A bare number from `low` to `high` written as a decimal; empty is `default`; all bare numbers.
+
+        `hint` begins the sentence that says what is wanted.
+        """
         text = self.text(field)
         if not text:
             return default
@@ -121,18 +147,11 @@ class Reader:
             value = float(text.replace(",", "."))
         except ValueError:
             value = float("nan")
-        if not LOWEST_FRACTION <= value <= HIGHEST_FRACTION:
-            self.fail(
-                "out-of-range",
-                field,
-                f"A share of the pitch from {LOWEST_FRACTION} to {HIGHEST_FRACTION}, such as 0.10.",
-            )
+        if not low <= value <= high:
+            self.fail("out-of-range", field, f"{hint} from {low:g} to {high:g}.")
             return default
         return value
 
-    def flag(self, field: str) -> bool:
-        """True or false; missing is false."""
-        value = self.raw(field)
-        if value is not None and not isinstance(value, bool):
-            self.fail("wrong-type", field, "This must be true or false.")
-        return value is True
+    def fraction(self, field: str, default: float) -> float:
+        """A share of the pitch (a bare number) written as a decimal; empty is `default`, the metal's own."""
+        return self.number(field, default, LOWEST_FRACTION, HIGHEST_FRACTION, "A share of the pitch, such as 0.10,")

@@ -7,55 +7,120 @@ from typing import Literal, get_args
 
 from lathework.lengths import Length
 from lathework.rules.blank import School
+from lathework.rules.cautions import Hazard
+from lathework.rules.die_holding import Holder
 from lathework.rules.materials import Material
+from lathework.rules.passes import Lathe
+from lathework.rules.stock import StockForm, corners_mm
 from lathework.rules.turning import Dial
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit
 
-PartKind = Literal["stud", "shouldered-screw"]
-Finish = Literal["groove", "die-turned-round"]
-Drive = Literal["hand", "power"]
+Shape = Literal["thread", "round", "bar", "hexagon", "square", "flats", "knurl"]
+Finish = Literal["groove", "die-turned-round", "run-out"]
+Order = Literal["from-the-bar", "blanks-first"]
+Support = Literal["chuck", "centre"]
+Readout = Literal["readout", "stops"]
 Edge = Literal["left", "right"]
-PART_KINDS: tuple[PartKind, ...] = get_args(PartKind)
+SHAPES: tuple[Shape, ...] = get_args(Shape)
 FINISHES: tuple[Finish, ...] = get_args(Finish)
-DRIVES: tuple[Drive, ...] = get_args(Drive)
+ORDERS: tuple[Order, ...] = get_args(Order)
+SUPPORTS: tuple[Support, ...] = get_args(Support)
+READOUTS: tuple[Readout, ...] = get_args(Readout)
 EDGES: tuple[Edge, ...] = get_args(Edge)
+MILLED: dict[str, int] = {"hexagon": 6, "square": 4, "flats": 2}
+"""Shapes that are milled or filed on what the lathe leaves, with their number of flats."""
+
+
+@dataclass(frozen=True, slots=True)
+class Stock:
+    """What the part is made from: its form and its size across (diameter, or across the flats).
+
+    A bolt to be cut down is `across` its shank; `bar_length` is how long the bars are, where that was said.
+    """
+
+    form: StockForm
+    across: Length
+    bar_length: Length | None
+
+    @property
+    def corners_mm(self) -> float:
+        """Diameter of the circle round it."""
+        return corners_mm(self.form, self.across.mm)
+
+
+@dataclass(frozen=True, slots=True)
+class Section:
+    """A stretch of the part along its axis, right end first.
+
+    `across` is its diameter, or the width across its flats; None for a thread and for bar as bought. `length` of a
+    thread runs to the shoulder behind it and so includes its relief. `chamfer` breaks the edge toward the nearer end
+    of the part. `class_name` is the class of the thread, "" for the usual one.
+    """
+
+    shape: Shape
+    length: Length
+    across: Length | None = None
+    thread: Thread | None = None
+    class_name: str = ""
+    chamfer: Length | None = None
 
 
 @dataclass(frozen=True, slots=True)
 class Part:
-    """A plain stud (thread, then the bar as bought) or a shouldered screw (thread, turned shank, head of bar size).
+    """A turned part: its stock and its sections from the right-hand end toward the chuck.
 
-    Lengths run from the faced right-hand end toward the chuck: `thread_length` to the shoulder behind the thread,
-    `shank_length` to the underside of the head, `overall_length` to the parted end. `class_name` is the class of the
-    thread, "" for the usual one.
+    `stated` is the overall length that was said, where one was; `overall_mm` is what the sections add up to.
     """
 
-    kind: PartKind
-    thread: Thread
-    stock_diameter: Length
-    thread_length: Length
-    overall_length: Length
-    shank_diameter: Length | None
-    shank_length: Length | None
-    class_name: str = ""
+    stock: Stock
+    sections: tuple[Section, ...]
+    stated: Length | None
+
+    @property
+    def overall_mm(self) -> float:
+        """What the sections add up to."""
+        return sum(section.length.mm for section in self.sections)
+
+    @property
+    def thread(self) -> Thread:
+        """The thread the job is known by: the first one."""
+        return self.threads[0]
+
+    @property
+    def threads(self) -> tuple[Thread, ...]:
+        """Every thread, right end first."""
+        return tuple(section.thread for section in self.sections if section.thread is not None)
+
+    @property
+    def designations(self) -> str:
+        """The threads by name, each once."""
+        return ", ".join(dict.fromkeys(thread.designation for thread in self.threads))
 
 
 @dataclass(frozen=True, slots=True)
 class Method:
-    """The schools chosen: blank diameter, how the shoulder is reached, what turns the spindle for the die."""
+    """What was chosen: blank, how shoulders are reached, what holds the die, the order of work, a centre or none."""
 
     blank_school: School
     blank_fraction: float
     finish: Finish
-    drive: Drive
+    holder: Holder
+    order: Order
+    support: Support
 
 
 @dataclass(frozen=True, slots=True)
 class Setup:
-    """The lathe and its blades: what the cross-slide dial reads, blade widths, which edge was touched off."""
+    """The lathe and its blades: its dial and readout, its weight, how far it runs on, which edges were touched off.
+
+    `run_down_turns` is how many turns the spindle makes after it is switched off.
+    """
 
     dial: Dial
+    readout: Readout
+    lathe: Lathe
+    run_down_turns: float
     groove_blade: Length
     groove_edge: Edge
     parting_blade: Length
@@ -78,7 +143,10 @@ class Identification:
 
 @dataclass(frozen=True, slots=True)
 class Job:
-    """A job: who it is for, how many, the part, the method, the set-up; `unit` is that of bare numbers."""
+    """A job: who it is for, how many, the part, the method, the set-up; `unit` is that of bare numbers.
+
+    `hazards` are the kinds of use in which local codes and licensed practice decide.
+    """
 
     title: str
     needed_by: str
@@ -86,7 +154,7 @@ class Job:
     quantity: int
     unit: LengthUnit
     material: Material
-    pressure: bool
+    hazards: tuple[Hazard, ...]
     part: Part
     method: Method
     setup: Setup

@@ -1,18 +1,41 @@
-"""Dimensions of the part: rows under it, diameters on it, none over another."""
+"""Dimensions of the part: a chain of lengths under it, diameters on it, none over another."""
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass
+from typing import Literal
 
-from lathework.drawing.layout import CHAR, ROW, Layout
+from lathework.drawing.layout import CHAR, LABEL_ROW, ROW, Frame, Layout, lay_out
+from lathework.drawing.outline import drawn_mm
 from lathework.drawing.shapes import Label, Line, Path
-from lathework.lengths import Length
+from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Operation
-from lathework.planning.work import Work
+from lathework.planning.plan import Plan
 from lathework.units import show_both
 
 _ARROW = 7.0
 _GAP = 6.0
+_MOST_ROWS = 8
+_TOOL_ROW = 30.0
+"""Labels of the part stay under the line that names the tool, in sheet units."""
+_SHIFTS = (0.0, 50.0, -50.0, 100.0, -100.0, 160.0, -160.0, 220.0, -220.0)
+Anchor = Literal["start", "middle", "end"]
+Spot = tuple[float, float, Anchor]
+
+
+@dataclass(frozen=True, slots=True)
+class _Run:
+    """A length to be dimensioned between two planes behind the face, with its words in both units."""
+
+    near_mm: float
+    far_mm: float
+    said: tuple[str, str]
+    field: str
+
+    def room(self) -> float:
+        """Half the width of its words, with air."""
+        return CHAR * max(len(text) for text in self.said) / 2 + _GAP
 
 
 def _arrow(tip: float, y: float, *, toward_right: bool) -> Line:
@@ -20,46 +43,168 @@ def _arrow(tip: float, y: float, *, toward_right: bool) -> Line:
     return ((tip, y), (back, y - 2.6), (back, y + 2.6))
 
 
-def _along(
-    layout: Layout, *, to_mm: float, row: int, said: tuple[str, str], field: str = ""
-) -> tuple[list[Path], Label]:
-    """A dimension from the face to a plane, on its row under the part; the figure stands in the gap of its line."""
-    y = layout.frame.height - layout.frame.bottom + 20 + row * ROW
-    left, right = layout.x(to_mm), layout.x(0)
-    inch, mm = said
+def _runs(plan: Plan, chucking: Chucking) -> tuple[list[_Run], list[_Run]]:
+    """The chain of section lengths, and what stands under it: the whole, and the stick-out."""
+    chain = [
+        _Run(p.near_mm, p.far_mm, show_both(p.section.length.mm, "mm", fine=False), f"part.sections.{p.number}.length")
+        for p in chucking.placed
+        if chucking.parted or p.far_mm <= chucking.stick_out_mm + 0.01
+    ]
+    inch, mm = show_both(chucking.stick_out_mm, "mm", fine=False)
+    words = f"stick-out, {chucking.ratio:.1f} × what is held"
+    under = [_Run(0.0, chucking.stick_out_mm, (f"{inch} {words}", f"{mm} {words}"), "")]
+    if len(chain) == len(chucking.placed) > 1:
+        said = show_both(chucking.overall_mm, "mm", fine=False)
+        under.insert(0, _Run(0.0, chucking.overall_mm, said, "part.overall_length"))
+    return chain, under
+
+
+def _chain_rows(layout: Layout, chain: list[_Run]) -> list[int]:
+    """The row of each length: the first in which its words meet no others."""
+    taken: list[list[tuple[float, float]]] = []
+    rows = []
+    for run in chain:
+        left, right = _words_extent(layout, run)
+        row = 0
+        while row < len(taken) and any(left < r and right > a for a, r in taken[row]):
+            row += 1
+        if row == len(taken):
+            taken.append([])
+        taken[row].append((left, right))
+        rows.append(row)
+    return rows
+
+
+def _fits(left: float, right: float, room: float) -> bool:
+    return right - left > 2 * room + 2 * _ARROW + 4
+
+
+def _beside(layout: Layout, run: _Run) -> float:
+    """Middle of words that do not fit into their line: to its left, or to its right where the chuck would be met."""
+    left, right, room = layout.x(run.far_mm), layout.x(run.near_mm), run.room()
+    free = left - 2 * room - 4
+    return left - room - 4 if free > layout.chuck_x or run.far_mm > run.near_mm == 0 < free else right + room + 4
+
+
+def _words_extent(layout: Layout, run: _Run) -> tuple[float, float]:
+    """What a length takes of its row: its line, and its words beside it where they do not fit in."""
+    left, right, room = layout.x(run.far_mm), layout.x(run.near_mm), run.room()
+    if _fits(left, right, room):
+        return left, right
+    middle = _beside(layout, run)
+    return min(left, middle - room), max(right, middle + room)
+
+
+def _length(layout: Layout, run: _Run, row: int) -> tuple[list[Path], Label]:
+    """A dimension line on its row; the figure stands in the gap of its line, or beside it."""
+    y = layout.bottom_y + 20 + row * ROW
+    left, right, room = layout.x(run.far_mm), layout.x(run.near_mm), run.room()
     middle = (left + right) / 2
-    room = CHAR * max(len(inch), len(mm)) / 2 + _GAP
-    fits = right - left > 2 * room + 2 * _ARROW + 4
-    if fits:
+    if _fits(left, right, room):
         lines: tuple[Line, ...] = (((left, y), (middle - room, y)), ((middle + room, y), (right, y)))
-        label_x = middle
     else:
         lines = (((left, y), (right, y)),)
-        label_x = left - room - 4
-    under = layout.frame.height - layout.frame.bottom + 4
+        middle = _beside(layout, run)
+    under = layout.bottom_y + 4
     extension: tuple[Line, ...] = (((left, under), (left, y + 5)), ((right, under), (right, y + 5)))
     arrows = (_arrow(left, y, toward_right=False), _arrow(right, y, toward_right=True))
     return (
         [Path("dimension", lines + extension), Path("arrow", arrows, closed=True)],
-        Label(label_x, y + 5, inch, mm, field=field),
+        Label(middle, y + 5, *run.said, field=run.field),
     )
 
 
-def _stick_out(work: Work) -> tuple[str, str]:
-    """What stands out of the jaws, and how many bar diameters that is."""
-    inch, mm = show_both(work.stick_out_mm, "mm", fine=False)
-    words = f"stick-out, {work.stick_out_ratio:.1f} × bar"
-    return f"{inch} {words}", f"{mm} {words}"
+def rows_needed(plan: Plan, chucking: Chucking, frame: Frame) -> int:
+    """How many rows of dimensions a chucking takes in `frame`."""
+    chain, under = _runs(plan, chucking)
+    rows = 1
+    for _ in range(_MOST_ROWS):
+        found = max(_chain_rows(lay_out(chucking, frame, rows + len(under)), chain), default=0) + 1
+        if found <= rows:
+            break
+        rows = found
+    return rows + len(under)
 
 
-def _diameter(layout: Layout, *, from_mm: float, to_mm: float, length: Length, field: str, words: str) -> Label:
-    """A diameter written on its own section at the axis, or above the part when the section is too narrow."""
-    inch, mm = show_both(length.value, length.unit, fine=True)
-    room = layout.x(from_mm) - layout.x(to_mm)
-    text = max(len(inch), len(mm)) + len(words) + 5
-    x = (layout.x(from_mm) + layout.x(to_mm)) / 2
-    y = layout.axis_y + 5 if room > CHAR * text + 8 and length.mm * layout.scale > 22 else layout.top(length.mm) - 10
-    return Label(x, y, f"dia. {inch}{words}", f"dia. {mm}{words}", field=field)
+class _Board:
+    """Labels set so that none meets another."""
+
+    def __init__(self) -> None:
+        self.labels: list[Label] = []
+        self._taken: list[tuple[float, float, float, float]] = []
+
+    def put(self, spots: Iterable[Spot], label: Label) -> Label:
+        """Set `label` at the first free one of `spots`, or at the last, and return it there."""
+        for x, y, anchor in spots:
+            placed = Label(x, y, label.inch, label.mm, anchor, label.field)
+            extent = _extent(placed)
+            if not any(_meet(extent, other) for other in self._taken):
+                break
+        self.labels.append(placed)
+        self._taken.append(extent)
+        return placed
+
+
+def _extent(label: Label) -> tuple[float, float, float, float]:
+    width = CHAR * max(len(label.inch), len(label.mm))
+    left = {"start": label.x, "middle": label.x - width / 2, "end": label.x - width}[label.anchor]
+    return left, left + width, label.y - 12, label.y + 4
+
+
+def _meet(one: tuple[float, float, float, float], other: tuple[float, float, float, float]) -> bool:
+    return one[0] < other[1] and one[1] > other[0] and one[2] < other[3] and one[3] > other[2]
+
+
+def _across_label(plan: Plan, placed: Placed) -> Label:
+    """What a section is across: its thread, its diameter, or its flats."""
+    section, path = placed.section, f"part.sections.{placed.number}"
+    if section.thread is not None:
+        name = section.thread.designation
+        return Label(0, 0, name, name, field=f"{path}.thread")
+    stock = plan.job.part.stock
+    if section.across is None:
+        inch, mm = show_both(stock.across.value, stock.across.unit)
+        word = {"hexagon": "hex bar", "square": "square bar"}.get(stock.form, "bar")
+        lead = "" if stock.form in ("hexagon", "square") else "dia. "
+        return Label(0, 0, f"{lead}{inch} {word}", f"{lead}{mm} {word}", field="part.stock.across")
+    inch, mm = show_both(section.across.value, section.across.unit)
+    lead, word = ("dia. ", "") if section.shape in ("round", "knurl") else ("", " flats")
+    if section.shape == "hexagon":
+        word = " hex"
+    return Label(0, 0, f"{lead}{inch}{word}", f"{lead}{mm}{word}", field=f"{path}.across")
+
+
+def _seen(layout: Layout, chucking: Chucking, placed: Placed) -> tuple[float, float]:
+    """Sheet x of what is seen of a section: what the chuck hides is cut off."""
+    edge = chucking.overall_mm if chucking.parted else chucking.stick_out_mm
+    return layout.x(min(placed.far_mm, max(edge, placed.near_mm))), layout.x(placed.near_mm)
+
+
+def _spots(layout: Layout, chucking: Chucking, placed: Placed, label: Label) -> Iterator[Spot]:
+    """Where a diameter may stand: on its own section, to the right of the face, or in rows above the work."""
+    left, right = _seen(layout, chucking, placed)
+    width = CHAR * max(len(label.inch), len(label.mm))
+    across, middle = drawn_mm(chucking, placed), (left + right) / 2
+    if placed.thread is not None and placed.near_mm == 0:
+        yield layout.face_x + 12, layout.top(across) - 2, "start"
+    elif right - left > width + 8 and across * layout.scale > 22 and placed.thread is None:
+        yield middle, layout.axis_y + 5, "middle"
+    least, most = layout.chuck_x + width / 2 + 4, layout.frame.width - width / 2 - 4
+    y = layout.top(max(drawn_mm(chucking, p) for p in chucking.placed)) - 8
+    while y >= _TOOL_ROW:
+        for shift in _SHIFTS:
+            yield min(most, max(least, middle + shift)), y, "middle"
+        y -= LABEL_ROW
+
+
+def _leader(layout: Layout, chucking: Chucking, placed: Placed, label: Label) -> list[Path]:
+    """A thin line from a label that stands off its section."""
+    left, right = _seen(layout, chucking, placed)
+    foot = layout.top(drawn_mm(chucking, placed))
+    beside = label.anchor == "middle" and not left <= label.x <= right
+    if label.y > foot or label.anchor != "middle" or (not beside and foot - label.y < 2 * LABEL_ROW):
+        return []
+    return [Path("leader", (((label.x, label.y + 3), ((left + right) / 2, foot)),))]
 
 
 def _step_labels(layout: Layout, operations: Iterable[Operation]) -> list[Label]:
@@ -68,52 +213,34 @@ def _step_labels(layout: Layout, operations: Iterable[Operation]) -> list[Label]
     for operation in operations:
         if operation.cut is None:
             continue
-        words = (
-            operation.tool
-            if not operation.edge or operation.key in ("thread", "finish")
-            else f"{operation.tool}, {operation.edge}"
-        )
+        words = operation.tool
+        if operation.edge and operation.kind not in ("thread", "finish"):
+            words = f"{operation.tool}, {operation.edge}"
         x = layout.x(operation.cut.left_mm) + 44
         room = layout.frame.width - x
-        anchor, at = ("start", x) if room > CHAR * len(words) else ("end", layout.x(operation.cut.left_mm) - 8)
-        labels.append(Label(at, 16, words, words, anchor=anchor, step=operation.key))  # type: ignore[arg-type]  # one of two literals
+        at, anchor = (x, "start") if room > CHAR * len(words) else (layout.x(operation.cut.left_mm) - 8, "end")
+        labels.append(Label(at, 14, words, words, anchor=anchor, step=operation.key))  # type: ignore[arg-type]  # one of two literals
     return labels
 
 
-def dimensions(layout: Layout, work: Work, operations: Iterable[Operation]) -> tuple[list[Path], list[Label]]:
-    """All dimension lines and labels of the part."""
-    part = work.job.part
-    rows = [(part.thread_length, "part.thread_length")]
-    if part.shank_length is not None and part.shank_length.mm > part.thread_length.mm:
-        rows.append((part.shank_length, "part.shank_length"))
-    rows.append((part.overall_length, "part.overall_length"))
+def dimensions(
+    layout: Layout, plan: Plan, chucking: Chucking, operations: Iterable[Operation]
+) -> tuple[list[Path], list[Label]]:
+    """All dimension lines and labels of a chucking."""
+    chain, under = _runs(plan, chucking)
+    rows = _chain_rows(layout, chain)
+    first_under = max(rows, default=-1) + 1
     paths: list[Path] = []
     labels: list[Label] = []
-    for row, (length, field) in enumerate(rows):
-        made, label = _along(
-            layout, to_mm=length.mm, row=row, said=show_both(length.value, length.unit, fine=False), field=field
-        )
+    for run, row in [*zip(chain, rows, strict=True), *((run, first_under + n) for n, run in enumerate(under))]:
+        made, label = _length(layout, run, row)
         paths += made
         labels.append(label)
-    made, label = _along(layout, to_mm=work.stick_out_mm, row=len(rows), said=_stick_out(work))
-    paths += made
-    labels.append(label)
-    end = part.overall_length.mm
-    body_from = part.thread_length.mm
-    if part.shank_length is not None and part.shank_diameter is not None:
-        labels.append(
-            _diameter(layout, from_mm=body_from, to_mm=part.shank_length.mm, length=part.shank_diameter,
-                      field="part.shank_diameter", words="")
-        )  # fmt: skip
-        body_from = part.shank_length.mm
-    labels.append(
-        _diameter(
-            layout, from_mm=body_from, to_mm=end, length=part.stock_diameter, field="part.stock_diameter", words=" bar"
-        )
-    )
-    name = part.thread.designation
-    labels.append(
-        Label(layout.face_x + 12, layout.top(part.thread.major_mm) - 2, name, name, anchor="start", field="part.thread")
-    )
-    labels.append(Label(layout.face_x + 12, layout.bottom(part.thread.major_mm) + 12, "Z 0", "Z 0", anchor="start"))
-    return paths, [*labels, *_step_labels(layout, operations)]
+    board = _Board()
+    across = drawn_mm(chucking, chucking.placed[0])
+    board.put([(layout.face_x + 12, layout.bottom(across) + 12, "start")], Label(0, 0, "Z 0", "Z 0"))
+    for placed in chucking.placed:
+        if chucking.parted or placed.near_mm < chucking.stick_out_mm:
+            label = _across_label(plan, placed)
+            paths += _leader(layout, chucking, placed, board.put(_spots(layout, chucking, placed, label), label))
+    return paths, [*labels, *board.labels, *_step_labels(layout, operations)]

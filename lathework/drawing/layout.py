@@ -1,21 +1,26 @@
-"""Where the part lies on the sheet: scale, axis, and millimetres to sheet units."""
+"""Where the work lies on the sheet: scale, axis, and millimetres to sheet units."""
 
 from __future__ import annotations
 
 from dataclasses import dataclass, replace
 
 from lathework.drawing.shapes import Line
-from lathework.planning.work import Work
+from lathework.planning.chucking import Chucking
 
 CHAR = 8.5
 """Advance of one character of a 14 unit tabular face."""
 ROW = 30.0
 """Height of one row of dimensions."""
 
+LABEL_ROW, MOST_LABEL_ROWS = 17.0, 4
+"""Height of a row of labels above the work, and how many more than one are given room."""
+USUAL_ROWS = 3
+"""Rows of dimensions that a frame holds before it grows."""
+
 
 @dataclass(frozen=True, slots=True)
 class Frame:
-    """What the drawing must fit: the sheet and the room around the work."""
+    """What the drawing must fit: the sheet and the room around the work; `bottom` is without its rows."""
 
     width: float
     height: float
@@ -26,18 +31,24 @@ class Frame:
     dimensioned: bool
 
 
-WIDE = Frame(width=1160, height=330, chuck=128, right=116, top=34, bottom=106, dimensioned=True)
+WIDE = Frame(width=1160, height=330, chuck=128, right=116, top=50, bottom=16, dimensioned=True)
 SMALL = Frame(width=400, height=200, chuck=44, right=30, top=34, bottom=16, dimensioned=False)
 
 
 @dataclass(frozen=True, slots=True)
 class Layout:
-    """Maps the work to the sheet: z in millimetres behind the face, d a diameter in millimetres."""
+    """Maps the work to the sheet: z in millimetres behind the face, d a diameter in millimetres.
+
+    `bottom_y` is the lowest line of the work itself; the rows of dimensions hang under it. `chuck_x` is where the jaws
+    end.
+    """
 
     frame: Frame
     scale: float
     face_x: float
     axis_y: float
+    bottom_y: float
+    chuck_x: float
 
     def x(self, behind_mm: float) -> float:
         """Sheet x of a plane `behind_mm` behind the face (chuck to the left)."""
@@ -57,13 +68,29 @@ class Layout:
         return tuple([(face - z * along, axis - d * across) for z, d in points])
 
 
-def lay_out(work: Work, frame: Frame) -> Layout:
-    """The largest scale at which stick-out and bar fit the frame, work to the right of the chuck."""
-    if frame.dimensioned and work.job.part.shank_length is not None:
-        frame = replace(frame, bottom=frame.bottom + ROW)
+def widest_mm(chucking: Chucking) -> float:
+    """Largest diameter that shows in a chucking."""
+    shown = max(chucking.outer_mm(placed) for placed in chucking.placed)
+    return max(shown, chucking.bar_mm) if chucking.number == 1 else shown
+
+
+def _grown(frame: Frame, sections: int, rows: int) -> Frame:
+    """A dimensioned frame grown so that many rows of figures take nothing from the work."""
+    if not frame.dimensioned:
+        return frame
+    above = LABEL_ROW * max(0, min(MOST_LABEL_ROWS, sections - 3))
+    bottom = frame.bottom + ROW * rows
+    height = frame.height + above + ROW * max(0, rows - USUAL_ROWS)
+    return replace(frame, height=height, top=frame.top + above, bottom=bottom)
+
+
+def lay_out(chucking: Chucking, frame: Frame, rows: int) -> Layout:
+    """The largest scale at which stick-out and work fit the frame, with `rows` (a count) of dimensions under it."""
+    frame = _grown(frame, len(chucking.placed), rows)
     across = frame.height - frame.top - frame.bottom
     along = frame.width - frame.chuck - frame.right
-    scale = min(along / work.stick_out_mm, across / work.job.part.stock_diameter.mm)
-    face = frame.chuck + work.stick_out_mm * scale
-    spare = along - work.stick_out_mm * scale
-    return Layout(frame, scale, face + spare / 2, frame.top + across / 2)
+    scale = min(along / chucking.stick_out_mm, across / widest_mm(chucking))
+    face = frame.chuck + chucking.stick_out_mm * scale
+    spare = along - chucking.stick_out_mm * scale
+    jaws = frame.chuck + spare / 2
+    return Layout(frame, scale, face + spare / 2, frame.top + across / 2, frame.height - frame.bottom, jaws)

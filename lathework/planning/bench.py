@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Literal, get_args
 
@@ -10,11 +10,12 @@ from lathework.errors import InputError
 from lathework.lengths import Length, Span, within
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
+from lathework.rules.cautions import HAZARD_CAUTIONS, Caution
 from lathework.rules.dies import DieAdvice, advise
 from lathework.rules.gauging import MEANINGS, VERDICTS, Verdict
 from lathework.rules.turning import NextCut, PassMade, next_cut
 
-Kind = Literal["reading", "verdict", "setting", "done", "accept", "scrap", "again", "note"]
+Kind = Literal["reading", "verdict", "setting", "done", "accept", "scrap", "again", "note", "read", "zero-lost", "zero"]
 KINDS: tuple[Kind, ...] = get_args(Kind)
 _REMEMBERED_PASSES = 8
 _GROWN_MM = 0.1
@@ -25,7 +26,8 @@ class Entry:
     """One thing recorded at the bench.
 
     `value_mm` a reading; `dialled_mm` what had been dialled on the diameter before it; `word` a verdict or the
-    way the die was moved; `eighths` how far its middle screw went; `text` a note or a reason.
+    way the die was moved, or the hazards whose cautions were read; `eighths` how far its middle screw went; `text` a
+    note or a reason.
     """
 
     kind: Kind
@@ -47,23 +49,31 @@ class _Tally:
     scrapped: int = 0
     done: set[str] = field(default_factory=set)
     readings: dict[str, list[Entry]] = field(default_factory=dict)
-    verdict: Verdict | None = None
-    adjusted: bool = False
+    verdicts: dict[str, Verdict | None] = field(default_factory=dict)
+    adjusted: set[str] = field(default_factory=set)
     gauged_pieces: int = 0
     passes: dict[str, list[PassMade]] = field(default_factory=dict)
-    opened_eighths: float = 0.0
+    opened: dict[str, float] = field(default_factory=dict)
+    """Eighths by which the die was opened, by the thread it cuts: one die serves both ends of a stud."""
+    read: set[str] = field(default_factory=set)
+    zeroed: set[str] = field(default_factory=set)
+    """Steps whose tool has found its zero: it stands from piece to piece until it is lost."""
 
     def next_piece(self, *, good: bool) -> None:
         """Take up the next piece."""
         self.good += good
         self.scrapped += not good
         self.piece += 1
-        self.done, self.readings, self.verdict, self.adjusted = set(), {}, None, False
+        self.done, self.readings, self.verdicts, self.adjusted = set(), {}, {}, set()
 
 
 @dataclass(frozen=True, slots=True)
 class Bench:
-    """Where the job stands: the piece in hand, the step, and all that the step needs."""
+    """Where the job stands: the piece in hand, the step, and all that the step needs.
+
+    `unread` are the cautions that must be read before anything else; `zero` is what to touch off first, "" when the
+    tool's zero stands.
+    """
 
     plan: Plan
     piece: int
@@ -78,6 +88,8 @@ class Bench:
     adjusted: bool
     advice: DieAdvice | None
     opened_eighths: float
+    unread: tuple[Caution, ...]
+    zero: str
 
     @property
     def finished(self) -> bool:
@@ -108,17 +120,29 @@ def _fold_reading(tally: _Tally, entry: Entry) -> None:
     earlier.append(entry)
 
 
-def _fold_one(tally: _Tally, entry: Entry, wanted: frozenset[str]) -> None:
+def _threads_of(plan: Plan) -> dict[str, str]:
+    """The thread of each threading step, by the step's key."""
+    return {o.key: o.thread.designation for o in plan.operations if o.thread is not None}
+
+
+def _fold_die(tally: _Tally, entry: Entry, threads: Mapping[str, str]) -> None:
+    if entry.kind == "verdict":
+        tally.verdicts[entry.step] = next((v for v in VERDICTS if v == entry.word), None)
+        tally.gauged_pieces += 1
+        tally.adjusted.discard(entry.step)
+        return
+    die = threads.get(entry.step, "")
+    by = (entry.eighths or 0.0) * (1 if entry.word == "open" else -1)
+    tally.opened[die] = tally.opened.get(die, 0.0) + by
+    tally.adjusted.add(entry.step)
+
+
+def _fold_one(tally: _Tally, entry: Entry, wanted: frozenset[str], threads: Mapping[str, str]) -> None:
     match entry.kind:
         case "reading":
             _fold_reading(tally, entry)
-        case "verdict":
-            tally.verdict = next((v for v in VERDICTS if v == entry.word), None)
-            tally.gauged_pieces += 1
-            tally.adjusted = False
-        case "setting":
-            tally.opened_eighths += (entry.eighths or 0.0) * (1 if entry.word == "open" else -1)
-            tally.adjusted = True
+        case "verdict" | "setting":
+            _fold_die(tally, entry, threads)
         case "done" | "accept":
             tally.done.add(entry.step)
             if wanted <= tally.done:
@@ -128,6 +152,12 @@ def _fold_one(tally: _Tally, entry: Entry, wanted: frozenset[str]) -> None:
         case "again":
             tally.done.discard(entry.step)
             tally.readings.pop(entry.step, None)
+        case "read":
+            tally.read.update(entry.word.split())
+        case "zero":
+            tally.zeroed.add(entry.step)
+        case "zero-lost":
+            tally.zeroed.clear()
         case "note":
             pass
 
@@ -147,15 +177,23 @@ def _next_cut(plan: Plan, step: Operation, tally: _Tally) -> NextCut | None:
     )
 
 
+def _current(plan: Plan, tally: _Tally) -> Operation | None:
+    """The step in hand; None when every piece is made."""
+    if tally.good >= plan.job.quantity:
+        return None
+    return next(o for o in plan.operations if o.key not in tally.done)
+
+
 def bench(plan: Plan, entries: Iterable[Entry]) -> Bench:
     """Fold what was recorded over the plan. Entries of steps the plan no longer has are kept but do not count."""
-    wanted = frozenset(o.key for o in plan.operations)
+    wanted, threads = frozenset(o.key for o in plan.operations), _threads_of(plan)
     tally = _Tally()
     for entry in entries:
-        _fold_one(tally, entry, wanted)
-    finished = tally.good >= plan.job.quantity
-    step = None if finished else next(o for o in plan.operations if o.key not in tally.done)
-    gauging = step is not None and step.measure == "verdict"
+        _fold_one(tally, entry, wanted, threads)
+    step = _current(plan, tally)
+    key = step.key if step else ""
+    verdict = tally.verdicts.get(key)
+    thread = step.thread if step is not None and step.measure == "verdict" else None
     return Bench(
         plan=plan,
         piece=tally.piece,
@@ -164,12 +202,14 @@ def bench(plan: Plan, entries: Iterable[Entry]) -> Bench:
         gauged_pieces=tally.gauged_pieces,
         done=frozenset(tally.done),
         step=step,
-        readings=tuple(tally.readings.get(step.key, ())) if step else (),
+        readings=tuple(tally.readings.get(key, ())),
         cut=_next_cut(plan, step, tally) if step else None,
-        verdict=tally.verdict if gauging else None,
-        adjusted=tally.adjusted,
-        advice=advise(plan.job.part.thread, tally.verdict) if gauging and tally.verdict else None,
-        opened_eighths=tally.opened_eighths,
+        verdict=verdict if thread else None,
+        adjusted=key in tally.adjusted,
+        advice=advise(thread, verdict) if thread and verdict else None,
+        opened_eighths=tally.opened.get(threads.get(key, plan.job.part.thread.designation), 0.0),
+        unread=tuple(HAZARD_CAUTIONS[h] for h in plan.job.hazards if h not in tally.read) if step else (),
+        zero=step.zero if step is not None and key not in tally.zeroed else "",
     )
 
 
@@ -213,3 +253,9 @@ def steps_of(now: Bench) -> Sequence[tuple[Operation, str]]:
         (o, "now" if o.key == here else "done" if o.key in now.done or now.finished else "to do")
         for o in now.plan.operations
     ]
+
+
+def check_read(now: Bench, kind: Kind) -> None:
+    """Whether `kind` may be recorded before the job's cautions were read. Raises InputError on "caution"."""
+    if now.unread and kind not in ("read", "note"):
+        raise InputError("not-read", "caution", "Read the caution first, and say so: others decide in this use.")

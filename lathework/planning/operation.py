@@ -9,15 +9,20 @@ from typing import Literal
 from lathework.figures import Figure
 from lathework.rules.cautions import Caution
 from lathework.rules.turning import Target
+from lathework.threads.thread import Thread
 
 Measure = Literal["diameter", "verdict"]
+Kind = Literal[
+    "saw", "hold", "face", "centre", "turn", "neck", "groove", "edge", "chamfer", "knurl", "thread", "finish", "gauge",
+    "part-off", "flats",
+]  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)
 class Cut:
     """The band a step takes away: distances behind the face and diameters, in millimetres.
 
-    `slope` is how much nearer the axis the right-hand side of the band ends (a chamfer); 0 for a straight cut.
+    A slope runs from `outer_mm` at its left side down to `inner_mm` at its right one: a chamfer.
     """
 
     left_mm: float
@@ -29,15 +34,22 @@ class Cut:
 
 @dataclass(frozen=True, slots=True)
 class Operation:
-    """One step. `sentence` names its figures in braces; `headline` is the key of the one that matters most."""
+    """One step of chucking number `chucking`.
+
+    `sentence` names its figures in braces; `headline` is the key of the one that matters most. `passes` are the
+    diameters after each cut. `zero` says which edge to touch off first, "" when the last step's zero still stands.
+    `thread` is the one that a threading step cuts or gauges.
+    """
 
     key: str
+    kind: Kind
     title: str
     sentence: str
     headline: str
     figures: Mapping[str, Figure]
     tool: str
     edge: str
+    chucking: int = 1
     cautions: tuple[Caution, ...] = ()
     notes: tuple[str, ...] = ()
     measure: Measure | None = None
@@ -46,3 +58,6 @@ class Operation:
     max_cut_mm: float | None = None
     cut: Cut | None = None
     figure_words: str = ""
+    passes: tuple[Figure, ...] = ()
+    zero: str = ""
+    thread: Thread | None = None

@@ -2,36 +2,32 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from collections import Counter
+from collections.abc import Iterator
+from dataclasses import dataclass, replace
 
-from lathework.figures import Figure
+from lathework.figures import PRACTICE, Figure, Given, counted
 from lathework.part import Job
-from lathework.planning import threading_steps, turning_steps
-from lathework.planning.operation import Operation
+from lathework.planning import blade_steps, threading_steps, turning_steps
+from lathework.planning.chucking import Chucking, Placed, chuckings, held, milled, place
+from lathework.planning.notices import Notice, notices
+from lathework.planning.operation import Kind, Operation
 from lathework.planning.times import batch_time, piece_time
 from lathework.planning.work import Work, work_out
-from lathework.rules import cautions
-from lathework.rules.cautions import Caution
-from lathework.rules.stock import bar_for_batch, bar_for_piece
+from lathework.rules.cautions import HAZARD_CAUTIONS, Caution
+from lathework.rules.die_holding import DIE_HOLDINGS
+from lathework.rules.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
 
-SHORT_THREAD = 2.0
-"""A groove that leaves fewer full threads than this many groove widths is remarked on."""
-
-
-@dataclass(frozen=True, slots=True)
-class Notice:
-    """A coded remark on the job as a whole: the field it concerns and what to do."""
-
-    code: str
-    field: str
-    text: str
+_BLADES: tuple[Kind, ...] = ("groove", "neck", "part-off")
+_POSITIONED: tuple[Kind, ...] = (*_BLADES, "turn")
 
 
 @dataclass(frozen=True, slots=True)
 class Plan:
-    """A job worked out: shared facts, operations in order, bar and time for the batch, notices, job-level cautions."""
+    """A job worked out: shared facts, chuckings, operations in order, batch, notices, job-level cautions."""
 
     work: Work
+    chuckings: tuple[Chucking, ...]
     operations: tuple[Operation, ...]
     batch: tuple[Figure, ...]
     notices: tuple[Notice, ...]
@@ -47,55 +43,123 @@ class Plan:
         return next((o for o in self.operations if o.key == key), None)
 
 
-def _notices(work: Work) -> tuple[Notice, ...]:
-    out = []
-    part = work.job.part
-    if not work.blank.within_class:
-        out.append(Notice("blank-outside-class", "method.blank_school", work.blank.verdict))
-    if work.blank_mm > part.stock_diameter.mm:
-        out.append(Notice("bar-under-blank", "part.stock_diameter", "The bar is already under the blank diameter."))
-    if work.groove is not None and work.in_mm(work.groove.width) * SHORT_THREAD > part.thread_length.mm:
-        out.append(
-            Notice(
-                "groove-eats-thread", "method.finish", "The groove takes half the thread: turn the die round instead."
-            )
-        )
-    if work.job.identified is not None:
-        out.append(Notice("identified", "part.thread", work.job.identified.words))
-    out += [Notice("thread-note", "part.thread", note) for note in part.thread.notes]
+def _turning(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
+    """Hold, face, turn, plunge, break edges."""
+    if chucking.number > 1:
+        yield turning_steps.hold_again(work, chucking)
+    yield turning_steps.face(work, chucking)
+    if chucking.made:
+        yield turning_steps.centre(work, chucking)
+    yield from turning_steps.turn(work, chucking)
+    for placed in chucking.made:
+        yield blade_steps.neck(work, chucking, placed)
+        if placed.thread is not None:
+            yield blade_steps.relief_groove(work, chucking, placed, placed.thread)
+            yield turning_steps.lead_chamfer(work, chucking, placed, placed.thread)
+        elif placed.section.shape == "knurl":
+            yield turning_steps.knurl(work, chucking, placed)
+    for placed in _edges(chucking):
+        yield turning_steps.break_edge(work, chucking, placed)
+
+
+def _edges(chucking: Chucking) -> tuple[Placed, ...]:
+    """Sections whose edge toward this chucking's face is broken here; a head's outer edge waits for the second."""
+    if chucking.number > 1:
+        return chucking.made or chucking.placed[:1]
+    head_last = chucking.here == len(chucking.placed) > 1
+    return chucking.made[:-1] if head_last else chucking.made
+
+
+def _threading(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
+    """Run the die on, finish, gauge: each thread of the chucking, the nearest to the face first."""
+    for placed in chucking.made:
+        if placed.thread is not None:
+            yield threading_steps.run_die(work, chucking, placed, placed.thread)
+            yield threading_steps.finish_to_shoulder(work, chucking, placed, placed.thread)
+            yield threading_steps.gauge(work, chucking, placed.thread)
+
+
+def _flats(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation]:
+    """Mill what is to have flats, held by what lies beside it."""
+    for number in milled(work):
+        chucking = min(ways, key=lambda way: [p.number for p in way.placed].index(number))
+        at = [p.number for p in chucking.placed].index(number)
+        order, made = chucking.placed, at + 1
+        if made == len(order):
+            order, made = place(work, tuple(p.number for p in reversed(order))), 1
+        grip, _ = held(order, made)
+        yield blade_steps.mill_flats(work, chucking, chucking.placed[at], grip)
+
+
+def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | None]:
+    """Each end in turn, thread before parting off; a die in the vise comes after the lathe; flats come last.
+
+    The thread is cut before parting off so that the die runs on a piece still held in the chuck. Source: practice.
+    """
+    off_lathe = DIE_HOLDINGS[work.job.method.holder].off_lathe
+    yield turning_steps.saw(work)
+    for chucking in ways:
+        yield from _turning(work, chucking)
+        if not off_lathe:
+            yield from _threading(work, chucking)
+        yield blade_steps.part_off(work, chucking)
+    if off_lathe:
+        for chucking in ways:
+            yield from _threading(work, chucking)
+    yield from _flats(work, ways)
+
+
+def _numbered(operations: Iterator[Operation | None]) -> tuple[Operation, ...]:
+    """Keys made unique: the second of a kind ends in -2; and which tool must find its zero anew."""
+    seen: Counter[str] = Counter()
+    out: list[Operation] = []
+    tool = ""
+    for operation in operations:
+        if operation is None:
+            continue
+        seen[operation.key] += 1
+        count = seen[operation.key]
+        key = operation.key if count == 1 else f"{operation.key}-{count}"
+        zero = ""
+        if operation.kind in _POSITIONED and operation.tool != tool:
+            edge = operation.edge if operation.kind in _BLADES else "tip"
+            zero = f"Touch the {edge} of the {operation.tool} on the face and set Z 0 again: the tool was changed."
+        tool = operation.tool
+        out.append(replace(operation, key=key, zero=zero))
     return tuple(out)
 
 
 def _batch(work: Work, operations: tuple[Operation, ...]) -> tuple[Figure, ...]:
     """Bar and time, for a piece and for the batch."""
-    job = work.job
-    piece = bar_for_piece(job.part.overall_length.mm, job.setup.parting_blade.mm, job.unit)
-    minutes = piece_time(work, operations)
-    return (piece, bar_for_batch(job.quantity, piece), minutes, batch_time(job.quantity, minutes))
+    job, overall = work.job, work.part.overall_mm
+    minutes = piece_time(job, operations)
+    times = (minutes, batch_time(job.quantity, minutes, len(operations)))
+    if work.part.stock.form == "bolt":
+        return (_bolts(job.quantity), *times)
+    ends = sum(operation.kind == "face" for operation in operations)
+    parted = job.method.order == "from-the-bar"
+    kerf, grip = (job.setup.parting_blade.mm, GRIP_MM) if parted else (SAW_MM, 0.0)
+    piece = bar_for_piece(overall, kerf, job.unit, ends=ends)
+    bars: tuple[Figure, ...] = ()
+    if work.part.stock.bar_length is not None:
+        bars = (pieces_from_bar(work.part.stock.bar_length.mm, piece, grip_mm=grip),)
+    return (piece, bar_for_batch(job.quantity, piece, grip_mm=grip), *bars, *times)
+
+
+def _bolts(pieces: int) -> Figure:
+    return Figure("bolts", pieces, counted(pieces, "bolt"), "one for each piece", PRACTICE, (Given("pieces", pieces),))
 
 
 def make_plan(job: Job) -> Plan:
-    """Order the operations of `job`: shoulders first, then the blank, the groove, the lead, the die, the nut, the saw.
-
-    The thread is cut before parting off so that the die runs on a piece still held in the chuck. Source: practice.
-    """
+    """Plan `job`: how it is held, its operations in order, bar and time, and what must be said about it."""
     work = work_out(job)
-    steps = (
-        turning_steps.face(work),
-        turning_steps.turn_shank(work),
-        turning_steps.turn_blank(work),
-        turning_steps.cut_groove(work),
-        turning_steps.cut_chamfer(work),
-        threading_steps.run_die(work),
-        threading_steps.finish_to_shoulder(work),
-        threading_steps.gauge(work),
-        turning_steps.part_off(work),
-    )
-    operations = tuple(step for step in steps if step is not None)
+    ways = chuckings(work)
+    operations = _numbered(_in_order(work, ways))
     return Plan(
         work=work,
+        chuckings=ways,
         operations=operations,
         batch=_batch(work, operations),
-        notices=_notices(work),
-        cautions=(cautions.PRESSURE,) if job.pressure else (),
+        notices=notices(work, ways),
+        cautions=tuple(HAZARD_CAUTIONS[hazard] for hazard in job.hazards),
     )

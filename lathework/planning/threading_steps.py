@@ -5,35 +5,42 @@ from __future__ import annotations
 import math
 
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
+from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation
-from lathework.planning.work import Work
+from lathework.planning.work import ThreadWork, Work
 from lathework.rules import cautions
+from lathework.rules.cautions import HAZARD_CAUTIONS
+from lathework.rules.die_holding import DIE_HOLDINGS
 from lathework.rules.gauging import best_wire, over_wires_within
-from lathework.rules.relief import TURNED_ROUND_STOP, UNFINISHED_THREADS, unfinished_length
+from lathework.rules.relief import TURNED_ROUND_STOP, UNFINISHED_THREADS, counterbore, unfinished_length
 from lathework.rules.speeds import spindle_speed
+from lathework.rules.torque import cutting_torque, hand_force, what_holds
+from lathework.threads.thread import Thread
 from lathework.units import convert
 
 SHORT_OF_SHOULDER = 0.5
 """Pitches kept between the die and the shoulder (practice)."""
-
+EVERY_PIECE_UP_TO, EVERY_THIRD_UP_TO = 5, 20
+"""Batches up to which each piece, or each third one, is gauged; beyond, each fifth (practice)."""
 LEFT_HAND = "Left-hand die: turn the spindle backward to cut, forward to back off."
 
 
-def _turns(work: Work, length_mm: float) -> Figure:
-    thread = work.job.part.thread
+def _turns(found: ThreadWork, length_mm: float) -> Figure:
+    """Whole turns of the die over `length_mm` millimetres: half a turn short of a shoulder, or right over."""
+    thread = found.thread
     lead = convert(thread.lead, thread.unit, "mm")
-    turns = math.floor(length_mm / lead - SHORT_OF_SHOULDER)
+    if found.shoulder:
+        turns, words = math.floor(length_mm / lead - SHORT_OF_SHOULDER + 1e-9), "half a turn short of the shoulder, "
+        inputs: tuple[Given, ...] = (Given("kept short", SHORT_OF_SHOULDER, "turns"),)
+    else:
+        turns, words, inputs = math.ceil(length_mm / lead - 1e-9), "", ()
     return Figure(
         "turns",
         turns,
         counted(turns, "turn"),
-        "thread length ÷ lead, half a turn short of the shoulder, in whole turns",
+        f"thread length ÷ lead, {words}in whole turns",
         GEOMETRY,
-        (
-            Given("thread length", length_mm, "mm"),
-            Given("lead", lead, "mm"),
-            Given("kept short", SHORT_OF_SHOULDER, "turns"),
-        ),
+        (Given("thread length", length_mm, "mm"), Given("lead", lead, "mm"), *inputs),
     )
 
 
@@ -49,42 +56,73 @@ def _rhythm(work: Work) -> Figure:
     )
 
 
-def run_die(work: Work) -> Operation:
-    """Run the die on, marked side first."""
-    job, part = work.job, work.job.part
-    power = job.method.drive == "power"
-    figures = {"turns": _turns(work, part.thread_length.mm), "rhythm": _rhythm(work)}
-    if power:
-        figures["speed"] = spindle_speed(job.material.thread_speed, part.thread.major_mm, name="speed")
-        sentence = "Run the die on at {speed} or slower, marked side first. Let the holder slip after {turns}."
-    else:
-        sentence = "Run the die on by hand, marked side first, {turns}; turn back half a turn after each {rhythm}."
-    figures["unfinished"] = unfinished_length(part.thread)
-    cautions_here = (cautions.DIE_POWER if power else cautions.DIE_BY_HAND,)
+def _under_power(work: Work, thread: Thread, turns: Figure) -> dict[str, Figure]:
+    """Speed, where to switch off, and how long the cut takes."""
+    speed = spindle_speed(work.job.material.thread_speed, thread.major_mm, name="speed")
+    run_down = work.job.setup.run_down_turns
+    stop = Figure(
+        "switch off at turn", max(0.0, turns.value - run_down), "", "turns − turns the spindle runs on", PRACTICE,
+        (Given("turns", turns.value), Given("the spindle runs on", run_down, "turns")), places=1,
+    )  # fmt: skip
+    seconds = Figure(
+        "time at that speed", 60 * turns.value / speed.value, "s", "60 × turns ÷ speed", GEOMETRY,
+        (Given("turns", turns.value), Given("speed", speed.value, "rev/min")),
+    )  # fmt: skip
+    return {"speed": speed, "stop": stop, "seconds": seconds}
+
+
+def _thread_notes(work: Work, found: ThreadWork, torque: Figure) -> tuple[str, ...]:
+    job, thread = work.job, found.thread
+    notes = [f"Lubricant: {job.material.lubricant}.", *DIE_HOLDINGS[job.method.holder].notes, what_holds(torque.value)]
+    if thread.hand == "left":
+        notes.append(LEFT_HAND)
+    if thread.starts > 1:
+        notes.append(f"A die of {thread.starts} starts.")
+    if job.method.finish == "run-out" and found.shoulder:
+        notes.append("The last threads stay unfinished: counterbore the nut to pass them.")
+    if job.method.support == "centre" and not DIE_HOLDINGS[job.method.holder].off_lathe:
+        notes.append("Draw the centre back first; the work now stands out on its own.")
+    return tuple(notes)
+
+
+def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation:
+    """Run the die on, marked side first, in the way chosen to hold it."""
+    job, thread = work.job, found.thread
+    way = DIE_HOLDINGS[job.method.holder]
+    end_mm = placed.far_mm - found.groove_width_mm
+    overrun = chucking.overrun_mm if placed.number == chucking.placed[-1].number else 0.0
+    turns = _turns(found, placed.far_mm - placed.near_mm + overrun)
+    torque = cutting_torque(thread, job.material.cutting_force)
+    figures = {"turns": turns, "rhythm": _rhythm(work)}
+    if way.power:
+        figures |= _under_power(work, thread, turns)
+    figures |= {"unfinished": unfinished_length(thread), "torque": torque}
+    if not way.power:
+        figures["force"] = hand_force(torque)
+    if job.method.finish == "run-out" and found.shoulder:
+        figures["counterbore"], figures["counterbore_depth"] = counterbore(thread)
     return Operation(
         key="thread",
+        kind="thread",
         title="Run the die on, marked side first",
-        sentence=sentence,
+        sentence=way.sentence,
         headline="turns",
         figures=figures,
-        tool=f"{part.thread.designation} die in the tailstock holder",
+        tool=f"{thread.designation} {way.tool}",
         edge="marked side first",
-        cautions=cautions_here + ((cautions.PRESSURE,) if job.pressure else ()),
-        notes=(
-            f"Lubricant: {job.material.lubricant}.",
-            "Keep light pressure with the tailstock until it draws itself on.",
-            *((LEFT_HAND,) if part.thread.hand == "left" else ()),
-            *((f"A die of {part.thread.starts} starts.",) if part.thread.starts > 1 else ()),
-        ),
-        cut=Cut(work.thread_end_mm, 0.0, part.thread.major_mm, part.thread.minor_mm),
+        cautions=(*way.cautions, *(HAZARD_CAUTIONS[h] for h in job.hazards)),
+        notes=_thread_notes(work, found, torque),
+        cut=Cut(end_mm + overrun, placed.near_mm, thread.major_mm, thread.minor_mm),
+        chucking=chucking.number,
+        thread=thread,
     )
 
 
-def finish_to_shoulder(work: Work) -> Operation | None:
-    """Turn the die round and finish up to the shoulder, where there is no groove."""
-    if work.groove is not None:
+def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation | None:
+    """Turn the die round and finish up to the shoulder, where that was chosen."""
+    if not found.shoulder or work.job.method.finish != "die-turned-round":
         return None
-    thread = work.job.part.thread
+    thread = found.thread
     gap = Figure(
         "stop short by",
         TURNED_ROUND_STOP * thread.pitch,
@@ -102,40 +140,54 @@ def finish_to_shoulder(work: Work) -> Operation | None:
         PRACTICE,
         (Given("unfinished turns", UNFINISHED_THREADS),),
     )
-    far = work.job.part.thread_length.mm
+    far = placed.far_mm
     return Operation(
         key="finish",
+        kind="finish",
         title="Turn the die round, finish to the shoulder",
         sentence="Turn the die round in its holder, same setting. Run it down and {turns} on; stop {gap} short.",
         headline="turns",
         figures={"turns": turns, "gap": gap},
-        tool=f"{thread.designation} die in the tailstock holder",
+        tool=f"{thread.designation} {DIE_HOLDINGS[work.job.method.holder].tool}",
         edge="plain side first",
         cautions=(cautions.DIE_BY_HAND,),
         notes=("Always by hand: feel for the shoulder.",),
         cut=Cut(far, far - UNFINISHED_THREADS * thread.pitch_mm, thread.major_mm, thread.minor_mm),
+        chucking=chucking.number,
+        thread=thread,
     )
 
 
-def gauge(work: Work) -> Operation:
+def check_interval(pieces: int) -> Figure:
+    """How often a piece is gauged in a batch of `pieces` (a count) after the first, which is gauged all over.
+
+    Each one up to 5, each third up to 20, else each fifth. Source: practice.
+    """
+    every = 1 if pieces <= EVERY_PIECE_UP_TO else 3 if pieces <= EVERY_THIRD_UP_TO else 5
+    return Figure(
+        "gauge one in", every, counted(every, "piece"), "by the size of the batch; the first one always", PRACTICE,
+        (Given("pieces", pieces),), note="And after every change of the die, the blank or the tool.",
+    )  # fmt: skip
+
+
+def gauge(work: Work, chucking: Chucking, found: ThreadWork) -> Operation:
     """Try the mating part, and adjust the die by what it says."""
-    thread = work.job.part.thread
+    thread = found.thread
     wire = best_wire(thread)
-    least, most = over_wires_within(thread, wire.value, work.limits)
+    least, most = over_wires_within(thread, wire.value, found.limits)
     return Operation(
         key="gauge",
+        kind="gauge",
         title="Gauge with the nut",
         sentence=f"Clean the thread and try {work.job.fits or 'the nut'}: snug, no shake.",
         headline="",
         figure_words="snug",
-        figures={
-            "wires_most": most,
-            "wires_least": least,
-            "wire": wire,
-        },
+        figures={"wires_most": most, "wires_least": least, "wire": wire, "every": check_interval(work.job.quantity)},
         tool=work.job.fits or "mating nut",
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
-        notes=(f"No nut? Measure over three wires: class {work.limits.class_name} lies between the two figures.",),
+        notes=(f"No nut? Measure over three wires: class {found.limits.class_name} lies between the two figures.",),
         measure="verdict",
+        chucking=chucking.number,
+        thread=thread,
     )

@@ -2,62 +2,78 @@
 
 from __future__ import annotations
 
-from lathework.figures import PRACTICE, Figure, Given
-from lathework.planning.operation import Operation
-from lathework.planning.work import Work
+from collections.abc import Callable
+
+from lathework.figures import PRACTICE, Answer, Figure, Given
+from lathework.part import Job
+from lathework.planning.operation import Kind, Operation
 
 PLUNGE_MM = 0.04
 """Feed of a blade straight in, in millimetres a revolution (practice)."""
-HANDLING_MIN = 0.75
-"""Minutes at each step to change the tool, set it and look (practice)."""
+TOOL_MIN, SETTING_MIN = 0.5, 0.25
+"""Minutes at each step to change the tool, and to set it and look (practice)."""
+CHUCK_MIN = 0.75
+"""Minutes to put a piece in the chuck once more (practice)."""
 HAND_TURN_MIN = 0.04
 """Minutes for a turn of the spindle by hand under a die (practice)."""
-GAUGE_MIN, CHAMFER_MIN = 0.5, 0.1
+FLAT_MIN = 1.5
+"""Minutes for a flat: cut and index (practice)."""
 SETTING_UP_MIN = 15.0
 """Minutes before the first piece: bar, tools and die set, zero found (practice)."""
 THERE_AND_BACK = 2.0
 """A die runs on and back off."""
+FIXED_MIN: dict[Kind, float] = {
+    "gauge": 0.5, "chamfer": 0.1, "edge": 0.1, "hold": 1.0, "saw": 2.0, "centre": 0.5, "knurl": 1.0,
+}  # fmt: skip
+"""Minutes of steps that no feed or speed times (practice)."""
 
 
 def _speed(operation: Operation) -> float:
     return operation.figures["speed"].value
 
 
-def _along(operation: Operation, feed_mm: float) -> float:
-    """Minutes of turning: cuts x length / (feed x speed)."""
+def _along(job: Job, operation: Operation, facing: float) -> float:
+    """Cuts x length / (feed x speed)."""
     cut = operation.cut
     assert cut is not None
-    return operation.figures["cuts"].value * (cut.left_mm - cut.right_mm) / (feed_mm * _speed(operation))
+    return operation.figures["cuts"].value * (cut.left_mm - cut.right_mm) / (job.material.feed_mm * _speed(operation))
 
 
-def _across(operation: Operation, feed_mm: float, speed: float) -> float:
-    """Minutes of cutting toward the axis: depth / (feed x speed)."""
+def _across(feed_mm: float, operation: Operation, speed: float) -> float:
+    """Depth / (feed x speed)."""
     cut = operation.cut
     assert cut is not None
     return (cut.outer_mm - cut.inner_mm) / 2 / (feed_mm * speed)
 
 
-def cutting_minutes(work: Work, operation: Operation, facing_speed: float) -> float:
+def _threading(job: Job, operation: Operation, facing: float) -> float:
+    each = 1 / _speed(operation) if "speed" in operation.figures else HAND_TURN_MIN
+    return operation.figures["turns"].value * each * THERE_AND_BACK
+
+
+_TIMED: dict[Kind, Callable[[Job, Operation, float], float]] = {
+    "turn": _along,
+    "face": lambda job, operation, facing: _across(job.material.feed_mm, operation, _speed(operation)),
+    "groove": lambda job, operation, facing: _across(PLUNGE_MM, operation, facing),
+    "neck": lambda job, operation, facing: _across(PLUNGE_MM, operation, facing),
+    "part-off": lambda job, operation, facing: _across(PLUNGE_MM, operation, facing),
+    "thread": _threading,
+    "finish": _threading,
+    "flats": lambda job, operation, facing: operation.figures["count"].value * FLAT_MIN,
+}
+
+
+def cutting_minutes(job: Job, operation: Operation, facing_speed: float) -> float:
     """Minutes the tool of a step is in the metal; `facing_speed` in rev/min stands where a step names none."""
-    feed = work.job.material.feed_mm
-    if operation.key in ("turn-shank", "turn-blank"):
-        return _along(operation, feed)
-    if operation.key == "face":
-        return _across(operation, feed, facing_speed)
-    if operation.key in ("groove", "part-off"):
-        speed = _speed(operation) if "speed" in operation.figures else facing_speed
-        return _across(operation, PLUNGE_MM, speed)
-    if operation.key in ("thread", "finish"):
-        turns = operation.figures["turns"].value
-        each = 1 / _speed(operation) if "speed" in operation.figures else HAND_TURN_MIN
-        return turns * each * THERE_AND_BACK
-    return GAUGE_MIN if operation.key == "gauge" else CHAMFER_MIN
+    timed = _TIMED.get(operation.kind)
+    return FIXED_MIN[operation.kind] if timed is None else timed(job, operation, facing_speed)
 
 
-def piece_time(work: Work, operations: tuple[Operation, ...]) -> Figure:
+def piece_time(job: Job, operations: tuple[Operation, ...]) -> Figure:
     """Minutes for one piece, each step's share among the inputs. Source: practice."""
-    facing = next(_speed(o) for o in operations if o.key == "face")
-    shares = [(o.title, cutting_minutes(work, o, facing) + HANDLING_MIN) for o in operations]
+    facing = next(_speed(o) for o in operations if o.kind == "face")
+    handling = TOOL_MIN + SETTING_MIN
+    shares = [(o.title, cutting_minutes(job, o, facing) + handling) for o in operations]
     return Figure(
         "time for a piece",
         sum(minutes for _, minutes in shares),
@@ -69,8 +85,13 @@ def piece_time(work: Work, operations: tuple[Operation, ...]) -> Figure:
     )
 
 
-def batch_time(pieces: int, piece: Figure) -> Figure:
-    """Hours for `pieces` (a count) of `piece` minutes each, setting up once. Source: practice."""
+def batch_time(pieces: int, piece: Figure, steps: int) -> Figure:
+    """Hours for `pieces` (a count) of `piece` minutes each over `steps` (a count), setting up once.
+
+    Piece by piece each step changes its tool; operation by operation the tool stays and each piece is chucked again
+    at each step: the other school. Source: practice.
+    """
+    by_operation = pieces * (piece.value + steps * (CHUCK_MIN - TOOL_MIN)) + steps * TOOL_MIN + SETTING_UP_MIN
     return Figure(
         "time for the batch",
         (pieces * piece.value + SETTING_UP_MIN) / 60,
@@ -83,4 +104,12 @@ def batch_time(pieces: int, piece: Figure) -> Figure:
             Given("setting up", SETTING_UP_MIN, "min"),
         ),
         places=1,
+        others=(
+            Answer(
+                "operation by operation",
+                by_operation / 60,
+                "h",
+                "each tool set once, each piece chucked again at each step: true every time only in soft jaws",
+            ),
+        ),
     )

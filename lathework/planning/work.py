@@ -5,74 +5,102 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from lathework.figures import Figure
-from lathework.part import Job
+from lathework.part import Job, Part, Section
+from lathework.planning.ends import Ends, ends_of, nominal_mm
 from lathework.rules.blank import BlankChoice, blank_choices
 from lathework.rules.relief import Groove, chamfer_diameter, groove
 from lathework.threads.limits import external_limits
 from lathework.threads.limits.bands import ExternalLimits
+from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 
-HOLD_CLEARANCE_MM = 6.0
-"""Kept between the parting blade and the jaws (practice)."""
+
+def in_mm(figure: Figure) -> float:
+    """A length `figure` in millimetres."""
+    unit: LengthUnit = "in" if figure.unit == "in" else "mm"
+    return convert(figure.value, unit, "mm")
 
 
 @dataclass(frozen=True, slots=True)
-class Work:
-    """A job with its derived sizes; lengths ending in `_mm` are millimetres, behind the face where along the bed."""
+class ThreadWork:
+    """A thread of the part with its derived sizes; `groove` is None where no relief is cut behind it.
 
-    job: Job
+    `shoulder` says whether something larger than its minor diameter stands behind it.
+    """
+
+    thread: Thread
     blanks: tuple[BlankChoice, ...]
     blank: BlankChoice
     limits: ExternalLimits
-    groove: Groove | None
     chamfer: Figure
-
-    def in_mm(self, figure: Figure) -> float:
-        """A length figure in millimetres."""
-        unit: LengthUnit = "in" if figure.unit == "in" else "mm"
-        return convert(figure.value, unit, "mm")
+    groove: Groove | None
+    shoulder: bool
 
     @property
     def blank_mm(self) -> float:
         """Blank diameter."""
-        return self.in_mm(self.blank.diameter)
+        return in_mm(self.blank.diameter)
 
     @property
-    def thread_end_mm(self) -> float:
-        """Where the thread ends behind the face: at the groove, or at the shoulder."""
-        length = self.job.part.thread_length.mm
-        return length if self.groove is None else length - self.in_mm(self.groove.width)
+    def groove_width_mm(self) -> float:
+        """Width of the relief groove; 0 where there is none."""
+        return in_mm(self.groove.width) if self.groove else 0.0
+
+
+@dataclass(frozen=True, slots=True)
+class Work:
+    """A job with its derived sizes: its threads by section number, and which sections each end takes."""
+
+    job: Job
+    threads: dict[int, ThreadWork]
+    ends: Ends
 
     @property
-    def body_mm(self) -> float:
-        """Diameter behind the thread: the turned shank, or the bar as bought."""
-        part = self.job.part
-        return part.shank_diameter.mm if part.shank_diameter is not None else part.stock_diameter.mm
+    def main(self) -> ThreadWork:
+        """The thread the job is known by."""
+        return next(iter(self.threads.values()))
 
     @property
-    def stick_out_mm(self) -> float:
-        """What must stand out of the jaws: part, kerf and clearance."""
-        return self.job.part.overall_length.mm + self.job.setup.parting_blade.mm + HOLD_CLEARANCE_MM
+    def part(self) -> Part:
+        """The part to be made."""
+        return self.job.part
 
-    @property
-    def stick_out_ratio(self) -> float:
-        """Stick-out over the bar's diameter."""
-        return self.stick_out_mm / self.job.part.stock_diameter.mm
+    def turned_mm(self, number: int) -> float:
+        """Diameter that the lathe tool leaves at section `number` (from 0), in millimetres."""
+        found = self.threads.get(number)
+        return found.blank_mm if found else nominal_mm(self.part, number)
 
 
-def work_out(job: Job) -> Work:
-    """Derive what the operations share."""
-    thread = job.part.thread
-    limits = external_limits(thread, job.part.class_name)
+def _thread_work(job: Job, section: Section, behind_mm: float) -> ThreadWork:
+    """`behind_mm`: diameter of what stands behind the thread, 0 for nothing."""
+    thread = section.thread
+    assert thread is not None
+    limits = external_limits(thread, section.class_name)
     if limits is None:
         raise TypeError(f"{thread.designation} has no parallel external thread to plan")
     blanks = blank_choices(thread, limits.major, job.method.blank_fraction)
     blade = convert(job.setup.groove_blade.mm, "mm", thread.unit)
-    return Work(
-        job=job,
+    shoulder = behind_mm > thread.minor_mm
+    return ThreadWork(
+        thread=thread,
         blanks=blanks,
         blank=next(b for b in blanks if b.school == job.method.blank_school),
         limits=limits,
-        groove=groove(thread, blade) if job.method.finish == "groove" else None,
         chamfer=chamfer_diameter(thread),
+        groove=groove(thread, blade) if shoulder and job.method.finish == "groove" else None,
+        shoulder=shoulder,
     )
+
+
+def work_out(job: Job) -> Work:
+    """Derive what the operations share."""
+    part, ends = job.part, ends_of(job.part)
+    # What stands behind each section, from the end it is made from: behind the second end, the largest of the first.
+    runs = (ends.first, (*ends.second, ends.first[-1]))
+    behind = {number: nominal_mm(part, after) for run in runs for number, after in zip(run, run[1:], strict=False)}
+    threads = {
+        number: _thread_work(job, section, behind.get(number, 0.0))
+        for number, section in enumerate(part.sections)
+        if section.thread is not None
+    }
+    return Work(job, threads, ends)

@@ -7,7 +7,7 @@ from lathework.drawing.part_view import part_sheet
 from lathework.planning.bench import Bench, steps_of
 from lathework.present.plans import operation_json
 from lathework.present.sheets import sheet_json
-from lathework.present.values import Json, figure_json, length_shown
+from lathework.present.values import Json, caution_json, figure_json, length_shown
 from lathework.rules.gauging import MEANINGS
 from lathework.rules.turning import NextCut
 
@@ -70,5 +70,7 @@ def bench_json(now: Bench) -> Json:
         if advice
         else None,
         "opened_eighths": now.opened_eighths,
-        "drawing": sheet_json(part_sheet(now.plan, SMALL)),
+        "unread": [caution_json(caution) for caution in now.unread],
+        "zero": now.zero,
+        "drawing": sheet_json(part_sheet(now.plan, SMALL, now.step.chucking if now.step else 1)),
     }

@@ -8,7 +8,7 @@ from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.present.sheets import sheet_json
 from lathework.present.threads import thread_json
-from lathework.present.values import Json, caution_json, figure_json, figure_text
+from lathework.present.values import Json, caution_json, figure_json, figure_text, length_shown
 from lathework.rules.blank import SCHOOL_NAMES
 from lathework.units import LengthUnit
 
@@ -42,6 +42,9 @@ def operation_json(operation: Operation) -> Json:
         "cautions": [caution_json(c) for c in operation.cautions],
         "notes": list(operation.notes),
         "measure": operation.measure,
+        "chucking": operation.chucking,
+        "passes": [figure_json(figure) for figure in operation.passes],
+        "zero": operation.zero,
     }
 
 
@@ -49,6 +52,7 @@ def plan_json(plan: Plan) -> Json:
     """A plan with its drawing."""
     return {
         "thread": thread_json(plan.job.part.thread),
+        "overall": length_shown(plan.job.part.overall_mm, fine=False),
         "quantity": plan.job.quantity,
         "unit": plan.job.unit,
         "operations": [operation_json(o) for o in plan.operations],
@@ -60,10 +64,10 @@ def plan_json(plan: Plan) -> Json:
                 "within_class": b.within_class,
                 "verdict": b.verdict,
             }
-            for b in plan.work.blanks
+            for b in plan.work.main.blanks
         ],
         "batch": [figure_json(figure) for figure in plan.batch],
         "notices": [{"code": n.code, "field": n.field, "text": n.text} for n in plan.notices],
         "cautions": [caution_json(c) for c in plan.cautions],
-        "drawing": sheet_json(part_sheet(plan, WIDE)),
+        "drawings": [sheet_json(part_sheet(plan, WIDE, chucking.number)) for chucking in plan.chuckings],
     }

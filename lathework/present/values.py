@@ -81,6 +81,6 @@ def caution_json(caution: Caution) -> Json:
     return {"code": caution.code, "do": caution.do, "why": caution.why}
 
 
-def length_shown(mm: float) -> Json:
-    """A diameter of `mm` millimetres, shown in both units."""
-    return _both(mm, "mm")
+def length_shown(mm: float, *, fine: bool = True) -> Json:
+    """A length of `mm` millimetres, shown in both units: a diameter, or one along the bed where not `fine`."""
+    return _both(mm, "mm", fine=fine)

@@ -3,6 +3,10 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import Literal, get_args
+
+Hazard = Literal["pressure", "steam", "vehicle", "lifting", "guard"]
+HAZARDS: tuple[Hazard, ...] = get_args(Hazard)
 
 
 @dataclass(frozen=True, slots=True)
@@ -42,9 +46,56 @@ LONG_STICK_OUT = Caution(
     "Use a tailstock centre: the work stands out more than four diameters.",
     "Long work climbs over the tool and bends out of the chuck.",
 )
-PRESSURE = Caution(
-    "pressure",
-    "Air, gas or steam fittings: local codes, an inspector or a licensed trade decide. "
-    "A home-made part may be unlawful there.",
-    "A fitting that lets go under pressure injures.",
+MILLING = Caution(
+    "milling",
+    "Clamp the block down; stop the cutter before you index or measure; brush, never fingers.",
+    "A cutter that is still turning looks still.",
 )
+FILED_FLAT = Caution(
+    "file-turning", "File with the spindle locked and the motor off.", "A jaw that comes round takes the file."
+)
+SAW = Caution("saw", "Clamp the bar before you saw, and let the saw do the work.", "A bar that turns breaks the blade.")
+KNURL = Caution(
+    "knurl", "Slow speed, plenty of oil; no hand near the wheels.", "Knurling wheels pull in what touches them."
+)
+RUNS_LONG = Caution(
+    "long-bar", "Bar that stands out of the spindle's rear end wants a steady tube, or be cut shorter.", "It whips."
+)
+HAZARD_NAMES: dict[Hazard, str] = {
+    "pressure": "air or gas under pressure",
+    "steam": "steam",
+    "vehicle": "a vehicle's brakes, steering or running gear",
+    "lifting": "lifting gear",
+    "guard": "a guard or safety stop",
+}
+HAZARD_CAUTIONS: dict[Hazard, Caution] = {
+    "pressure": Caution(
+        "pressure",
+        "Air, gas or steam fittings: local codes, an inspector or a licensed trade decide. "
+        "A home-made part may be unlawful there.",
+        "A fitting that lets go under pressure injures.",
+    ),
+    "steam": Caution(
+        "steam",
+        "Steam: the boiler inspector decides what may be fitted. Use bronze, never brass: "
+        "brass loses its zinc in steam and salt water.",
+        "A fitting that lets go scalds.",
+    ),
+    "vehicle": Caution(
+        "vehicle",
+        "Brakes, steering, running gear: road law and a licensed workshop decide. Use the maker's graded part.",
+        "A home-made bolt there may be unlawful, and nobody else can tell.",
+    ),
+    "lifting": Caution(
+        "lifting",
+        "Lifting gear: only marked, tested and certified parts may carry a load overhead. "
+        "Local codes and an inspector decide.",
+        "A thread that strips drops the load.",
+    ),
+    "guard": Caution(
+        "guard",
+        "A guard or safety stop: it must hold as the machine's maker meant it. Local codes decide; have it checked.",
+        "Whoever trusts the guard does not look.",
+    ),
+}
+"""Use in which others decide: said on the plan, and to be read before the bench goes on."""

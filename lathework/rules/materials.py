@@ -11,7 +11,7 @@ from lathework.tables.loader import load
 @dataclass(frozen=True, slots=True)
 class Material:
     """Starting values: blank fraction of the pitch under nominal; speeds in m/min; largest cut on diameter in mm;
-    feed in mm a revolution.
+    feed in mm a revolution; specific cutting force in N/mm².
 
     `back_off_turns` is how far the die goes on before it is turned back to break the chip.
     """
@@ -24,6 +24,7 @@ class Material:
     back_off_turns: float
     max_cut_mm: float
     feed_mm: float
+    cutting_force: float
     lubricant: str
 
 
@@ -40,6 +41,7 @@ def materials() -> dict[str, Material]:
             back_off_turns=float(row.number("back_off_turns")),
             max_cut_mm=float(row.number("max_cut")),
             feed_mm=float(row.number("feed")),
+            cutting_force=float(row.number("cutting_force")),
             lubricant=row.text("lubricant"),
         )
         for row in load("materials").rows

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cache
 
 from lathework.figures import PRACTICE, Answer, Figure, Given, Source
@@ -19,6 +19,8 @@ TURNED_ROUND_GROOVE = 1.5
 """Narrowest groove when the die is turned round, in pitches (practice)."""
 TURNED_ROUND_STOP = 1.0
 """How near to a shoulder the turned die finishes, in pitches (practice)."""
+COUNTERBORE_OVER = 0.1
+"""How far a counterbore stands over the major diameter, in pitches on the diameter (practice)."""
 CHAMFER_UNDER = 0.05
 """How far under the minor diameter the lead chamfer ends, in pitches on each side (practice)."""
 H28 = Source("standard", "ASME B1.1 and FED-STD-H28/2B, tensile stress area")
@@ -35,40 +37,52 @@ class Groove:
     section_percent: Figure
 
 
+@dataclass(frozen=True, slots=True)
+class Undercut:
+    """DIN 76-1 undercut (form A) and regular run-out of a metric thread, in millimetres."""
+
+    under_major: float
+    width_min: float
+    width_max: float
+    radius: float
+    run_out: float
+
+
 @cache
-def _undercuts() -> dict[float, tuple[float, float, float, float]]:
+def _undercuts() -> dict[float, Undercut]:
+    columns = ("under_major", "width_min", "width_max", "radius", "run_out")
     return {
-        float(row.number("pitch")): (
-            float(row.number("under_major")),
-            float(row.number("width_min")),
-            float(row.number("width_max")),
-            float(row.number("radius")),
-        )
+        float(row.number("pitch")): Undercut(*(float(row.number(name)) for name in columns))
         for row in load("din76").rows
     }
 
 
-def _undercut(thread: Thread) -> tuple[float, float, float, float] | None:
-    """DIN 76-1 undercut of a metric thread: under the major, least and greatest width, radius (mm); None for others."""
+def undercut(thread: Thread) -> Undercut | None:
+    """DIN 76-1 undercut and run-out of a metric thread; None for other families and untabulated pitches."""
     return _undercuts().get(thread.pitch) if thread.family == "metric" else None
 
 
 def _standard_diameter(thread: Thread) -> tuple[Answer, ...]:
-    undercut = _undercut(thread)
-    if undercut is None:
+    found = undercut(thread)
+    if found is None:
         return ()
-    remark = f"form A, corners of {undercut[3]:g} mm radius"
-    return (Answer("DIN 76-1 undercut", round_half_up(thread.major - undercut[0], 3), "mm", remark),)
+    remark = f"form A, corners of {found.radius:g} mm radius"
+    return (Answer("DIN 76-1 undercut", round_half_up(thread.major - found.under_major, 3), "mm", remark),)
 
 
 def _standard_width(thread: Thread) -> tuple[Answer, ...]:
-    undercut = _undercut(thread)
-    if undercut is None:
+    found = undercut(thread)
+    if found is None:
         return ()
     return (
-        Answer("DIN 76-1 undercut, at least", undercut[1], "mm", "form A, straight part"),
-        Answer("DIN 76-1 undercut, at most", undercut[2], "mm", "form A, over all"),
+        Answer("DIN 76-1 undercut, at least", found.width_min, "mm", "form A, straight part"),
+        Answer("DIN 76-1 undercut, at most", found.width_max, "mm", "form A, over all"),
     )
+
+
+def _standard_run_out(thread: Thread) -> tuple[Answer, ...]:
+    found = undercut(thread)
+    return () if found is None else (Answer("DIN 76-1 run-out, regular", found.run_out, "mm", "at most"),)
 
 
 def groove_diameter(thread: Thread) -> Figure:
@@ -100,7 +114,24 @@ def unfinished_length(thread: Thread) -> Figure:
         PRACTICE,
         (Given("unfinished turns", UNFINISHED_THREADS), Given("pitch", thread.pitch, thread.unit)),
         fine=False,
+        others=_standard_run_out(thread),
     )
+
+
+def counterbore(thread: Thread) -> tuple[Figure, Figure]:
+    """Counterbore of a nut that is to pass a run-out: diameter and depth, in the thread's unit. Source: practice.
+
+    Diameter: major + 0.1 P; depth: the unfinished threads.
+    """
+    across = Figure(
+        "counterbore of the nut",
+        thread.major + COUNTERBORE_OVER * thread.pitch,
+        thread.unit,
+        "major + 0.1 × pitch",
+        PRACTICE,
+        (Given("major", thread.major, thread.unit), Given("pitch", thread.pitch, thread.unit)),
+    )
+    return across, replace(unfinished_length(thread), name="counterbored deep")
 
 
 def groove_width(thread: Thread, blade: float | None = None, *, turned_round: bool = False) -> Figure:

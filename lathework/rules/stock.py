@@ -1,43 +1,98 @@
-"""Bar for a batch: what each piece takes, and the whole."""
+"""Bar: its forms, flats made on it, and what a batch takes of it."""
 
 from __future__ import annotations
 
-from lathework.figures import PRACTICE, Figure, Given
+import math
+from typing import Literal, get_args
+
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.units import LengthUnit, convert
 
+StockForm = Literal["round", "hexagon", "square", "bolt"]
+STOCK_FORMS: tuple[StockForm, ...] = get_args(StockForm)
 FACING_MM = 0.5
-"""Faced off each piece (practice)."""
+"""Faced off an end (practice)."""
 GRIP_MM = 30.0
 """Left in the jaws when the last piece is parted, which no piece can be made of (practice)."""
+SAW_MM = 2.0
+"""Kerf of a saw (practice)."""
+ACROSS_FLATS: dict[int, float] = {6: math.cos(math.pi / 6), 4: math.cos(math.pi / 4)}
+"""Width across the flats of a sharp-cornered bar, of the circle round it: 0.866025 for six flats, 0.707107 for four."""
+FORM_FLATS: dict[StockForm, int] = {"hexagon": 6, "square": 4}
 
 
-def bar_for_piece(overall_mm: float, kerf_mm: float, unit: LengthUnit) -> Figure:
-    """Bar that one piece takes, told in `unit`: overall length + kerf + facing.
+def corners_mm(form: StockForm, across_mm: float) -> float:
+    """Diameter of the circle round a bar of `form`, `across_mm` millimetres across (flats where it has any).
+
+    >>> round(corners_mm("hexagon", 10), 3), corners_mm("round", 10)
+    (11.547, 10)
+    """
+    flats = FORM_FLATS.get(form)
+    return across_mm if flats is None else across_mm / ACROSS_FLATS[flats]
+
+
+def largest_across_flats(flats: int, round_mm: float, unit: LengthUnit) -> Figure:
+    """Largest sharp-cornered bar of six or four `flats` out of a round of `round_mm` millimetres, told in `unit`.
+
+    Round x 0.866025 (six), x 0.707107 (four). Source: plane geometry.
+    """
+    factor = ACROSS_FLATS[flats]
+    return Figure(
+        "largest across flats",
+        convert(round_mm * factor, "mm", unit),
+        unit,
+        f"round × {factor:.6f}",
+        GEOMETRY,
+        (Given("round", convert(round_mm, "mm", unit), unit),),
+    )
+
+
+def depth_per_flat(from_mm: float, across_mm: float, unit: LengthUnit) -> Figure:
+    """Cut at each flat, from a round (or across flats) of `from_mm` to `across_mm`, both millimetres, told in `unit`.
+
+    (from - across flats) / 2. Source: plane geometry.
+    """
+    return Figure(
+        "cut at each flat",
+        convert((from_mm - across_mm) / 2, "mm", unit),
+        unit,
+        "(width before − across flats) ÷ 2",
+        GEOMETRY,
+        (
+            Given("width before", convert(from_mm, "mm", unit), unit),
+            Given("across flats", convert(across_mm, "mm", unit), unit),
+        ),
+    )
+
+
+def bar_for_piece(overall_mm: float, kerf_mm: float, unit: LengthUnit, *, ends: int = 1) -> Figure:
+    """Bar that one piece takes, told in `unit`: overall length + kerf + facing of each of `ends` (a count).
 
     `overall_mm` and `kerf_mm` are millimetres. Source: practice.
     """
+    facing = ends * FACING_MM
     return Figure(
         "bar for a piece",
-        convert(overall_mm + kerf_mm + FACING_MM, "mm", unit),
+        convert(overall_mm + kerf_mm + facing, "mm", unit),
         unit,
         "overall length + kerf + facing",
         PRACTICE,
         (
             Given("overall length", convert(overall_mm, "mm", unit), unit),
             Given("kerf", convert(kerf_mm, "mm", unit), unit),
-            Given("facing", convert(FACING_MM, "mm", unit), unit),
+            Given("facing", convert(facing, "mm", unit), unit),
         ),
         fine=False,
     )
 
 
-def bar_for_batch(pieces: int, piece: Figure) -> Figure:
-    """Bar for `pieces` (a count), holding end included, in the unit of `piece`.
+def bar_for_batch(pieces: int, piece: Figure, *, grip_mm: float = GRIP_MM) -> Figure:
+    """Bar for `pieces` (a count), with `grip_mm` millimetres left in the jaws, in the unit of `piece`.
 
     Pieces x bar for a piece + holding end. Source: practice.
     """
     unit: LengthUnit = "in" if piece.unit == "in" else "mm"
-    grip = convert(GRIP_MM, "mm", unit)
+    grip = convert(grip_mm, "mm", unit)
     return Figure(
         "bar for the batch",
         pieces * piece.value + grip,
@@ -50,5 +105,27 @@ def bar_for_batch(pieces: int, piece: Figure) -> Figure:
             Given("stays in the jaws", grip, unit),
         ),
         fine=False,
-        note="From one bar; each further bar leaves its own end in the jaws.",
+        note="From one bar; each further bar leaves its own end in the jaws." if grip_mm else "",
+    )
+
+
+def pieces_from_bar(bar_mm: float, piece: Figure, *, grip_mm: float = GRIP_MM) -> Figure:
+    """Whole pieces that a bar of `bar_mm` gives when `grip_mm` (millimetres) stay in the jaws.
+
+    (bar - holding end) / bar for a piece, in whole pieces. Source: practice.
+    """
+    unit: LengthUnit = "in" if piece.unit == "in" else "mm"
+    bar, grip = convert(bar_mm, "mm", unit), convert(grip_mm, "mm", unit)
+    count = max(0, math.floor((bar - grip) / piece.value + 1e-9))
+    return Figure(
+        "pieces from a bar",
+        count,
+        counted(count, "piece"),
+        "(bar − what stays in the jaws) ÷ bar for a piece, in whole pieces",
+        PRACTICE,
+        (
+            Given("bar", bar, unit),
+            Given("stays in the jaws", grip, unit),
+            Given("bar for a piece", piece.value, unit),
+        ),
     )

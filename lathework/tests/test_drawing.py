@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import unittest
+from collections.abc import Iterator
 from itertools import combinations
 from typing import Any
 from xml.etree import ElementTree
@@ -14,7 +15,7 @@ from lathework.drawing.layout import CHAR, SMALL, WIDE, lay_out
 from lathework.drawing.part_view import part_sheet
 from lathework.drawing.shapes import Label, Sheet, box, hatch, mirrored
 from lathework.drawing.svg import sheet_svg
-from lathework.tests.samples import SCREW, plan
+from lathework.tests.samples import PLUG, SCREW, TIE_ROD, plan, section
 
 SVG = "{http://www.w3.org/2000/svg}"
 
@@ -34,16 +35,35 @@ class Drawing(unittest.TestCase):
     CASES: tuple[dict[str, Any], ...] = (
         {},
         SCREW,
-        {"part.thread_length": "0.4", "part.overall_length": "0.8"},
+        {"part.sections.0.length": "0.4", "part.overall_length": "0.8"},
         {"part.overall_length": "9"},
-        {"part.thread": "3/8-32", "method.finish": "die-turned-round"},
-        {"part.stock_diameter": "2"},
+        {"part.sections.0.thread": "3/8-32", "method.finish": "die-turned-round"},
+        {"part.stock.across": "2"},
+        TIE_ROD,
+        PLUG,
+        {**TIE_ROD, "method.order": "blanks-first"},
+        {"part.stock.form": "hexagon"},
+        {**TIE_ROD, "part.overall_length": "2.6"},
+        {
+            "part.overall_length": "3",
+            "part.stock.across": "3/4",
+            "part.sections": [
+                section("thread", "3/8", thread="1/4-28"),
+                section("round", "0.1", across="0.3"),
+                section("thread", "1/2", thread="3/8-24"),
+                section("knurl", "1/2", across="0.6"),
+                section("bar"),
+                section("flats", "1/4", across="0.4"),
+                section("round", "1/8", across="1/2"),
+                section("thread", "3/8", thread="1/4-28"),
+            ],
+        },
     )
 
     def test_proportions_are_real(self) -> None:
         """Thread length over bar diameter on the sheet is 1.25 over 0.5 as in the job."""
         made = plan()
-        layout = lay_out(made.work, WIDE)
+        layout = lay_out(made.chuckings[0], WIDE, 3)
         along = layout.x(0) - layout.x(1.25 * 25.4)
         across = layout.bottom(12.7) - layout.top(12.7)
         self.assertAlmostEqual(along / across, 2.5)
@@ -56,11 +76,17 @@ class Drawing(unittest.TestCase):
                     jaw = max(x for x, _ in points(sheet, "jaw"))
                     self.assertLess(jaw, max(x for x, _ in points(sheet, "part")))
                     for x, y in points(sheet, "part", "chuck", "jaw", "dimension", "ghost"):
-                        self.assertTrue(-0.5 <= x <= frame.width + 0.5 and -0.5 <= y <= frame.height + 0.5, (x, y))
+                        self.assertTrue(-0.5 <= x <= sheet.width + 0.5 and -0.5 <= y <= sheet.height + 0.5, (x, y))
+
+    def sheets(self) -> Iterator[tuple[dict[str, Any], Sheet]]:
+        """Every chucking of every case."""
+        for change in self.CASES:
+            made = plan(change)
+            for chucking in made.chuckings:
+                yield change, part_sheet(made, WIDE, chucking.number)
 
     def test_labels_do_not_overlap_and_stay_on_the_sheet(self) -> None:
-        for change in self.CASES:
-            sheet = part_sheet(plan(change), WIDE)
+        for change, sheet in self.sheets():
             still = [label for label in sheet.labels if not label.step]
             for one, other in combinations(still, 2):
                 a, b = extent(one), extent(other)
@@ -82,11 +108,12 @@ class Drawing(unittest.TestCase):
 
     def test_every_dimension_can_be_typed_over(self) -> None:
         fields = {label.field for label in part_sheet(plan(SCREW), WIDE).labels if label.field}
-        wanted = {"thread", "stock_diameter", "thread_length", "overall_length", "shank_diameter", "shank_length"}
-        self.assertEqual(fields, {f"part.{name}" for name in wanted})
+        lengths = {f"part.sections.{n}.length" for n in range(3)}
+        across = {"part.sections.0.thread", "part.sections.1.across", "part.stock.across"}
+        self.assertEqual(fields, {"part.overall_length"} | lengths | across)
 
     def test_svg_is_sound_and_safe(self) -> None:
-        made = plan({"part.thread": "1/4 bsp", "part.stock_diameter": "5/8"})
+        made = plan({"part.sections.0.thread": "1/4 bsp", "part.stock.across": "5/8"})
         for unit in ("in", "mm"):
             root = ElementTree.fromstring(sheet_svg(part_sheet(made, WIDE), unit))
             self.assertEqual(root.tag, f"{SVG}svg")
@@ -99,15 +126,15 @@ class Drawing(unittest.TestCase):
     def test_any_proportion_fits_its_frame(self, length: float, bar: float, more: float) -> None:
         made = plan(
             {
-                "part.stock_diameter": f"{max(bar, 0.38):.3f}"[:6] if bar < 5.9 else "5.9",
-                "part.thread_length": f"{length:.3f}",
+                "part.stock.across": f"{max(bar, 0.38):.3f}"[:6] if bar < 5.9 else "5.9",
+                "part.sections.0.length": f"{length:.3f}",
                 "part.overall_length": f"{length * more + 0.1:.3f}",
             }
         )
         for frame in (WIDE, SMALL):
             sheet = part_sheet(made, frame)
             for x, y in points(sheet, "part", "jaw"):
-                self.assertTrue(-0.5 <= x <= frame.width + 0.5 and -0.5 <= y <= frame.height + 0.5, (x, y))
+                self.assertTrue(-0.5 <= x <= sheet.width + 0.5 and -0.5 <= y <= sheet.height + 0.5, (x, y))
 
 
 class Shapes(unittest.TestCase):

@@ -71,7 +71,7 @@ class Times(unittest.TestCase):
         self.assertAlmostEqual(made.batch[2].value, sum(shares.values()), places=9)
 
     def test_power_is_quicker_than_the_hand(self) -> None:
-        hand, power = (plan({"method.drive": drive}).batch[2].value for drive in ("hand", "power"))
+        hand, power = (plan({"method.holder": way}).batch[2].value for way in ("sliding-by-hand", "floating-power"))
         self.assertLess(power, hand)
 
     def test_a_batch_sets_up_once(self) -> None:
@@ -82,20 +82,27 @@ class Times(unittest.TestCase):
 
 class HandAndStarts(unittest.TestCase):
     def test_a_left_hand_thread_turns_the_other_way(self) -> None:
-        made = plan({"part.thread": "3/8-16 LH"})
+        made = plan({"part.sections.0.thread": "3/8-16 LH"})
         self.assertIn("spindle backward", " ".join(step(made, "thread").notes))
         self.assertTrue(any("left-hand dies" in notice.text for notice in made.notices))
         self.assertNotIn("spindle backward", " ".join(step(plan(), "thread").notes))
 
     def test_two_starts_need_half_the_turns(self) -> None:
         """1.25 in at a lead of 1/8 in is 10 turns, kept half a turn short: 9; at 1/16 in 20, so 19."""
-        turns = [step(plan({"part.thread": t}), "thread").figures["turns"].value for t in ("3/8-16 2-start", "3/8-16")]
+        turns = [
+            step(plan({"part.sections.0.thread": t}), "thread").figures["turns"].value
+            for t in ("3/8-16 2-start", "3/8-16")
+        ]
         self.assertEqual(turns, [9, 19])
 
     def test_the_class_called_is_the_class_used(self) -> None:
         """ASME B1.1: 3/8-16 UNC crest 2A 0.3643 to 0.3737, 3A 0.3656 to 0.3750 in: nominal suits 3A only."""
         by_class = {
-            name: next(b for b in plan({"part.thread": f"3/8-16 UNC-{name}"}).work.blanks if b.school == "nominal")
+            name: next(
+                b
+                for b in plan({"part.sections.0.thread": f"3/8-16 UNC-{name}"}).work.main.blanks
+                if b.school == "nominal"
+            )
             for name in ("2A", "3A")
         }
         self.assertEqual((by_class["2A"].within_class, by_class["3A"].within_class), (False, True))
@@ -142,8 +149,8 @@ class Positions(unittest.TestCase):
         self.assertAlmostEqual(self.value("face", "stick_out"), 2.5 + 3 / 32 + 6 / 25.4)
 
     def test_lengths_are_told_in_the_jobs_unit(self) -> None:
-        made = plan({"unit": "mm", "part.overall_length": "60", "part.thread_length": "30",
-                     "part.stock_diameter": "12", "setup.groove_blade": "3", "setup.parting_blade": "2.5"})  # fmt: skip
+        made = plan({"unit": "mm", "part.overall_length": "60", "part.sections.0.length": "30",
+                     "part.stock.across": "12", "setup.groove_blade": "3", "setup.parting_blade": "2.5"})  # fmt: skip
         self.assertIn("−62.50 mm", sentence_text(step(made, "part-off"), "mm"))
 
 
@@ -154,12 +161,12 @@ class Said(unittest.TestCase):
         self.assertNotIn("stick-out", [c.code for c in step(plan({"part.overall_length": "1.5"}), "face").cautions])
 
     def test_pressure_defers_to_those_who_decide(self) -> None:
-        made = plan({"pressure": True})
+        made = plan({"hazards": ["pressure"]})
         self.assertIn("an inspector or a licensed trade", made.cautions[0].do)
         self.assertIn("pressure", [c.code for c in step(made, "thread").cautions])
 
     def test_power_and_hand_each_have_their_caution(self) -> None:
-        by_hand, by_power = step(plan(), "thread"), step(plan({"method.drive": "power"}), "thread")
+        by_hand, by_power = step(plan(), "thread"), step(plan({"method.holder": "floating-power"}), "thread")
         self.assertEqual([c.code for c in by_hand.cautions], ["die-snatch"])
         self.assertEqual([c.code for c in by_power.cautions], ["die-power"])
         self.assertIn("speed", by_power.figures)
@@ -171,19 +178,19 @@ class Said(unittest.TestCase):
         for change, code, field in (
             ({"method.blank_fraction": "0.3"}, "blank-outside-class", "method.blank_school"),
             (
-                {"part.stock_diameter": "3/8", "method.blank_school": "nominal"},
+                {"part.stock.across": "3/8", "method.blank_school": "nominal"},
                 "blank-outside-class",
                 "method.blank_school",
             ),
-            ({"part.thread_length": "0.35"}, "groove-eats-thread", "method.finish"),
-            ({"part.thread": "G1/8"}, "thread-note", "part.thread"),
+            ({"part.sections.0.length": "0.35"}, "groove-eats-thread", "method.finish"),
+            ({"part.sections.0.thread": "G1/8"}, "thread-note", "part.sections.0.thread"),
         ):
             with self.subTest(code):
                 self.assertIn((code, field), [(n.code, n.field) for n in plan(change).notices])
 
     def test_no_naked_numbers(self) -> None:
         """Every figure of every step has a formula, a named source, and a unit or a reason to have none."""
-        for change in ({}, SCREW, {"method.drive": "power", "method.finish": "die-turned-round"}):
+        for change in ({}, SCREW, {"method.holder": "floating-power", "method.finish": "die-turned-round"}):
             for operation in plan(change).operations:
                 for figure in operation.figures.values():
                     with self.subTest(operation=operation.key, figure=figure.name):
@@ -191,7 +198,7 @@ class Said(unittest.TestCase):
                         self.assertTrue(figure.formula and figure.source.title and figure.name)
 
     def test_sentences_use_only_figures_they_have(self) -> None:
-        for change in ({}, SCREW, {"method.drive": "power"}, {"method.finish": "die-turned-round"}):
+        for change in ({}, SCREW, {"method.holder": "floating-power"}, {"method.finish": "die-turned-round"}):
             for operation in plan(change).operations:
                 self.assertLessEqual(set(re.findall(r"{(\w+)}", operation.sentence)), set(operation.figures))
                 if operation.headline:
@@ -217,9 +224,9 @@ class AnyJob(unittest.TestCase):
                 "unit": unit,
                 "material": metal,
                 "method.finish": finish,
-                "part.thread": thread.designation,
-                "part.stock_diameter": f"{thread.major_mm + 2:.3f} mm",
-                "part.thread_length": f"{length:.3f} mm",
+                "part.sections.0.thread": thread.designation,
+                "part.stock.across": f"{thread.major_mm + 2:.3f} mm",
+                "part.sections.0.length": f"{length:.3f} mm",
                 "part.overall_length": f"{length * 2:.3f} mm",
                 "setup.groove_blade": "1 mm",
                 "setup.parting_blade": "2 mm",
@@ -230,8 +237,8 @@ class AnyJob(unittest.TestCase):
             if cut is None:
                 continue
             self.assertGreaterEqual(cut.outer_mm, cut.inner_mm)
-            self.assertLess(cut.left_mm, made.work.stick_out_mm)
+            self.assertLess(cut.left_mm, made.chuckings[0].stick_out_mm)
             if operation.key != "face":
                 self.assertGreaterEqual(cut.left_mm, cut.right_mm)
-        self.assertLess(made.work.thread_end_mm, length + 0.001)
+        self.assertLessEqual(made.work.main.groove_width_mm, length)
         self.assertEqual(plan_json(made)["quantity"], 6)

@@ -117,11 +117,11 @@ class Plan(CommandCase):
         self.assertEqual(len(json.loads(out)["operations"]), 7)
 
     def test_a_wrong_job_names_its_fields(self) -> None:
-        file = self.write(document({"quantity": 0, "part.thread": "bolt"}))
+        file = self.write(document({"quantity": 0, "part.sections.0.thread": "bolt"}))
         status, out, _ = self.run_command("plan", file, "--json")
         self.assertEqual(status, 1)
-        self.assertEqual({e["field"] for e in json.loads(out)["errors"]}, {"quantity", "part.thread"})
-        self.assertIn("part.thread: “bolt” is not a thread designation", self.run_command("plan", file)[1])
+        self.assertEqual({e["field"] for e in json.loads(out)["errors"]}, {"quantity", "part.sections.0.thread"})
+        self.assertIn("part.sections.0.thread: “bolt” is not a thread designation", self.run_command("plan", file)[1])
 
     def test_what_is_no_file(self) -> None:
         self.assertIn("cannot read", self.stopped("plan", str(self.folder / "none.json")))

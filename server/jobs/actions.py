@@ -13,10 +13,11 @@ from lathework.document import LONGEST_NOTE, read_document
 from lathework.errors import InputError
 from lathework.lengths import read_length
 from lathework.part import Job as JobSpec
-from lathework.planning.bench import Bench, check_done, reading_entry, verdict_of
+from lathework.planning.bench import Bench, check_done, check_read, reading_entry, verdict_of
 from lathework.planning.bench import Entry as Recorded
 from lathework.record import Record, read_record
 from lathework.units import LengthUnit
+from lathework.upgrade import upgraded
 from server.jobs.models import Entry, Job
 from server.jobs.standing import Standing, standing
 from server.site.problems import Conflict, Refused
@@ -36,18 +37,19 @@ def find_job(job_id: int) -> Job:
 
 
 def _head(document: Document, spec: JobSpec) -> dict[str, Any]:
-    return {"document": document, "title": spec.title, "thread": spec.part.thread.designation}
+    return {"document": document, "title": spec.title, "thread": spec.part.designations[:60]}
 
 
-def _without_record(document: Document) -> Document:
-    return {key: value for key, value in document.items() if key != "record"}
+def _kept(document: Document) -> Document:
+    """A document as it is stored: in the newest version, without its record."""
+    return {key: value for key, value in upgraded(document).items() if key != "record"}
 
 
 @transaction.atomic
 def start_job(document: Document) -> Job:
     """Store a new job. Raises InvalidDocument."""
     spec, now = read_document(document), timezone.now()
-    return Job.objects.create(**_head(_without_record(document), spec), created_at=now, changed_at=now)
+    return Job.objects.create(**_head(_kept(document), spec), created_at=now, changed_at=now)
 
 
 @transaction.atomic
@@ -58,7 +60,7 @@ def change_job(job_id: int, document: Document, revision: int) -> Job:
     _still_open(job)
     if job.revision != revision:
         raise Conflict(MOVED_ON)
-    for name, value in _head(_without_record(document), spec).items():
+    for name, value in _head(_kept(document), spec).items():
         setattr(job, name, value)
     job.revision += 1
     job.changed_at = timezone.now()
@@ -73,7 +75,7 @@ def import_job(document: Document) -> Job:
     record: Record = read_record(document.get("record"))
     moments = [kept.at for kept in record.entries] or [timezone.now()]
     job = Job.objects.create(
-        **_head(_without_record(document), spec),
+        **_head(_kept(document), spec),
         held=record.held,
         closed=record.closed,
         closed_at=moments[-1] if record.closed else None,
@@ -113,7 +115,9 @@ def _record(job_id: int, seen: int, make: Callable[[Bench], Recorded], typed: st
     if now.seen != seen:
         raise Conflict(MOVED_ON)
     moment = timezone.now()
-    _stored(job, make(now.bench), typed, moment).save()
+    made = make(now.bench)
+    check_read(now.bench, made.kind)
+    _stored(job, made, typed, moment).save()
     Job.objects.filter(pk=job.pk).update(changed_at=moment, held="")
     return standing(find_job(job_id))
 
@@ -176,6 +180,30 @@ def record_with_reason(job_id: int, seen: int, kind: str, reason: str) -> Standi
         chosen = "accept" if kind == "accept" else "scrap"
         check_done(now, chosen, words)
         return Recorded(chosen, now.piece, step, text=words)
+
+    return _record(job_id, seen, make)
+
+
+@transaction.atomic
+def record_read(job_id: int, seen: int) -> Standing:
+    """Record that the cautions of the job's use were read. Raises InputError on "caution" when there are none left."""
+
+    def make(now: Bench) -> Recorded:
+        if not now.unread:
+            raise InputError("not-asked", "caution", "Every caution of this job was read already.")
+        return Recorded("read", now.piece, "", word=" ".join(caution.code for caution in now.unread))
+
+    return _record(job_id, seen, make)
+
+
+@transaction.atomic
+def record_zero(job_id: int, seen: int, *, lost: bool) -> Standing:
+    """Record that the tool of the step was touched off, or that every zero was `lost`. Raises InputError on "zero"."""
+
+    def make(now: Bench) -> Recorded:
+        if now.step is None or (not lost and not now.zero):
+            raise InputError("not-asked", "zero", "This step asks for no zero.")
+        return Recorded("zero-lost" if lost else "zero", now.piece, now.step.key)
 
     return _record(job_id, seen, make)
 

@@ -3,19 +3,21 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from typing import Any
+from typing import Annotated, Any
 
 import orjson
 from django.http import HttpRequest, HttpResponse
-from ninja import Body, Router
+from ninja import Body, Query, Router
 
 from lathework.document import read_document
 from lathework.drawing.layout import WIDE
 from lathework.drawing.part_view import part_sheet
+from lathework.drawing.shapes import Sheet
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InputError, InvalidDocument
 from lathework.planning.plan import make_plan
 from lathework.present.plans import plan_json
+from lathework.units import LengthUnit
 from server.jobs import actions
 from server.jobs.models import Job
 from server.jobs.present import bench_screen, card_json, job_file, job_json
@@ -95,6 +97,9 @@ _RECORD: dict[str, Callable[[int, EntryIn], Standing]] = {
     "setting": lambda job, e: actions.record_setting(job, e.seen),
     "done": lambda job, e: actions.record_done(job, e.seen),
     "again": lambda job, e: actions.record_again(job, e.seen, e.step),
+    "read": lambda job, e: actions.record_read(job, e.seen),
+    "zero": lambda job, e: actions.record_zero(job, e.seen, lost=False),
+    "zero-lost": lambda job, e: actions.record_zero(job, e.seen, lost=True),
 }
 
 
@@ -157,17 +162,26 @@ def sheet_as_pdf(request: HttpRequest, job_id: int) -> HttpResponse:
     return file_answer(setup_sheet(now.plan), f"job-{job_id}-sheet.pdf", "application/pdf")
 
 
+def _sheet(job_id: int, end: int) -> tuple[Sheet, LengthUnit]:
+    """The drawing of the job's chucking `end`, and the job's unit. Raises InputError on "end"."""
+    plan = standing(actions.find_job(job_id)).plan
+    if end > len(plan.chuckings):
+        raise InputError("out-of-range", "end", f"This part is held {len(plan.chuckings)} times.")
+    return part_sheet(plan, WIDE, end), plan.job.unit
+
+
+End = Annotated[int, Query(ge=1, le=2)]
+
+
 @router.get("/{job_id}/part.svg", response=PROBLEMS, openapi_extra=file_in_schema("image/svg+xml"))
-def part_as_svg(request: HttpRequest, job_id: int) -> HttpResponse:
-    """The part's drawing."""
-    now = standing(actions.find_job(job_id))
-    drawing = sheet_svg(part_sheet(now.plan, WIDE), now.plan.job.unit)
-    return file_answer(drawing, f"job-{job_id}-part.svg", "image/svg+xml")
+def part_as_svg(request: HttpRequest, job_id: int, end: End = 1) -> HttpResponse:
+    """The part's drawing in its first or second chucking."""
+    sheet, unit = _sheet(job_id, end)
+    return file_answer(sheet_svg(sheet, unit), f"job-{job_id}-part-{end}.svg", "image/svg+xml")
 
 
 @router.get("/{job_id}/part.dxf", response=PROBLEMS, openapi_extra=file_in_schema("image/vnd.dxf"))
-def part_as_dxf(request: HttpRequest, job_id: int) -> HttpResponse:
+def part_as_dxf(request: HttpRequest, job_id: int, end: End = 1) -> HttpResponse:
     """The part's drawing as DXF, true size in millimetres."""
-    now = standing(actions.find_job(job_id))
-    drawing = sheet_dxf(part_sheet(now.plan, WIDE), 1.0, now.plan.job.unit)
-    return file_answer(drawing, f"job-{job_id}-part.dxf", "image/vnd.dxf")
+    sheet, unit = _sheet(job_id, end)
+    return file_answer(sheet_dxf(sheet, 1.0, unit), f"job-{job_id}-part-{end}.dxf", "image/vnd.dxf")

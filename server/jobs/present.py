@@ -19,7 +19,7 @@ def card_json(now: Standing) -> Json:
         "id": now.job.pk,
         "title": spec.title,
         "needed_by": spec.needed_by,
-        "thread": spec.part.thread.designation,
+        "thread": spec.part.designations,
         "material": spec.material.name,
         "state": now.state,
         "quantity": spec.quantity,
@@ -70,7 +70,7 @@ def _entry_file(entry: Entry) -> Json:
 
 
 def job_file(job: Job) -> Json:
-    """A job as a version 1 file, with what was recorded."""
+    """A job as a file, with what was recorded."""
     live = [e for e in job.entries.all() if e.undone_at is None]
     record = {"entries": [_entry_file(e) for e in live], "held": job.held, "closed": job.closed}
     return job.document | {"record": record}

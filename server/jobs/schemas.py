@@ -19,31 +19,52 @@ class Strict(BaseModel):
     model_config = ConfigDict(extra="forbid")
 
 
+class StockIn(Strict):
+    """What the part is made from, as typed."""
+
+    form: str = "round"
+    across: str
+    bar_length: str = ""
+
+
+class SectionIn(Strict):
+    """A section of the part, as typed; what was measured on a sample stands beside what was decided."""
+
+    shape: str
+    across: str = ""
+    length: str = ""
+    thread: str = ""
+    chamfer: str = ""
+    measured: str = ""
+    measured_length: str = ""
+
+
 class PartIn(Strict):
     """The part, as typed."""
 
-    kind: str
-    thread: str
-    stock_diameter: str
-    thread_length: str
-    overall_length: str
-    shank_diameter: str = ""
-    shank_length: str = ""
+    stock: StockIn
+    overall_length: str = ""
+    sections: list[SectionIn]
 
 
 class MethodIn(Strict):
-    """The schools chosen."""
+    """What was chosen."""
 
     blank_school: str
     blank_fraction: str = ""
     finish: str
-    drive: str
+    holder: str
+    order: str = "from-the-bar"
+    support: str = "chuck"
 
 
 class SetupIn(Strict):
     """The lathe and its blades."""
 
     dial: str
+    readout: str = "readout"
+    lathe: str = "middling"
+    run_down: str = ""
     groove_blade: str
     groove_edge: str = "left"
     parting_blade: str
@@ -58,17 +79,17 @@ class IdentifiedIn(Strict):
 
 
 class JobDocument(Strict):
-    """A version 1 job document, as typed; docs/formats/job-1.schema.json says what the core accepts."""
+    """A version 2 job document, as typed; docs/formats/job-2.schema.json says what the core accepts."""
 
     format: str = "conch-job"
-    version: int = 1
+    version: int = 2
     title: str
     needed_by: str = ""
     fits: str = ""
     quantity: int | str
     unit: str
     material: str
-    pressure: bool = False
+    hazards: list[str] = []
     part: PartIn
     method: MethodIn
     setup: SetupIn
@@ -90,7 +111,9 @@ class EntryIn(Strict):
     """
 
     seen: int
-    kind: Literal["reading", "verdict", "setting", "done", "accept", "scrap", "again", "note"]
+    kind: Literal[
+        "reading", "verdict", "setting", "done", "accept", "scrap", "again", "note", "read", "zero", "zero-lost"
+    ]
     reading: str = Field("", max_length=200)
     unit: Literal["in", "mm", ""] = ""
     verdict: str = ""
@@ -129,9 +152,10 @@ class NoticeOut(Schema):
 
 
 class PlanOut(Schema):
-    """A plan with its drawing."""
+    """A plan with a drawing of each chucking."""
 
     thread: ThreadOut
+    overall: Shown
     quantity: int
     unit: Literal["in", "mm"]
     operations: list[OperationOut]
@@ -139,7 +163,7 @@ class PlanOut(Schema):
     batch: list[FigureOut]
     notices: list[NoticeOut]
     cautions: list[CautionOut]
-    drawing: SheetOut
+    drawings: list[SheetOut]
 
 
 JobState = Literal["planned", "on the bench", "held", "finished", "closed"]
@@ -242,4 +266,6 @@ class BenchOut(Schema):
     adjusted: bool
     advice: AdviceOut | None
     opened_eighths: float
+    unread: list[CautionOut]
+    zero: str
     drawing: SheetOut

@@ -7,6 +7,7 @@ from typing import Any
 from django.db.models import Q, QuerySet
 
 from lathework.present.values import length_shown
+from lathework.rules.cautions import HAZARD_NAMES
 from lathework.rules.gauging import MEANINGS
 from server.jobs.models import Entry, Job
 from server.jobs.standing import Standing, standing
@@ -41,6 +42,8 @@ def _said(entry: Entry) -> str:
     if entry.kind == "verdict":
         meaning = next((m for m in MEANINGS.values() if m.code == entry.word), None)
         return meaning.words if meaning else entry.word
+    if entry.kind == "read":
+        return ", ".join(name for code, name in HAZARD_NAMES.items() if code in entry.word.split())
     if entry.kind == "setting":
         return f"{entry.word} {entry.eighths or 0:g}/8 turn"
     return entry.text
@@ -82,7 +85,7 @@ def _job(now: Standing) -> dict[str, Any]:
     return {
         "id": now.job.pk,
         "title": spec.title,
-        "thread": spec.part.thread.designation,
+        "thread": spec.part.designations,
         "material": spec.material.name,
         "state": now.state,
         "quantity": spec.quantity,

@@ -85,11 +85,18 @@ def _paragraph(text: str, style: ParagraphStyle) -> Paragraph:
     return Paragraph(escape(text), style)
 
 
+def _passes(operation: Operation, unit: LengthUnit) -> list[Flowable]:
+    """The cuts of a turning step in one line: the diameter after each."""
+    if not operation.passes:
+        return []
+    *cuts, spring = [figure_text(figure, unit) for figure in operation.passes]
+    return [_paragraph(f"Cuts to {', '.join(cuts)}; spring pass at {spring}.", _CARE)]
+
+
 def _step(number: int, operation: Operation, unit: LengthUnit, width: float) -> Flowable:
-    says: list[Flowable] = [
-        _paragraph(f"{number}  {operation.title}", _STEP),
-        _paragraph(sentence_text(operation, unit), _DO),
-    ]
+    says: list[Flowable] = [_paragraph(f"{number}  {operation.title}", _STEP)]
+    says += [_paragraph(operation.zero, _CARE)] if operation.zero else []
+    says += [_paragraph(sentence_text(operation, unit), _DO), *_passes(operation, unit)]
     says += [_paragraph(f"Care: {c.do}", _CARE) for c in operation.cautions]
     says += [_paragraph(note, _CARE) for note in operation.notes]
     row = [[_square(), says, _paragraph(headline_text(operation, unit), _KEY)]]
@@ -110,20 +117,36 @@ def setup_sheet(plan: Plan) -> bytes:
         out, pagesize=A4, leftMargin=_MARGIN, rightMargin=_MARGIN, topMargin=_MARGIN, bottomMargin=_MARGIN,
         title=f"Set-up sheet: {job.title}", author="Conch",
     )  # fmt: skip
-    setup = job.setup
-    facts = (
-        f"{job.quantity} pieces · {job.part.thread.designation} · {job.material.name} · "
-        f"bar {job.part.stock_diameter.typed}, {figure_text(plan.batch[1], unit)} for the batch · "
-        f"{setup.dial} dial · groove blade {setup.groove_blade.typed} ({setup.groove_edge} edge) · "
-        f"parting blade {setup.parting_blade.typed} ({setup.parting_edge} edge) · lengths in {unit}"
-    )
-    story: list[Flowable] = [_paragraph(job.title, _TITLE), Spacer(1, 4), _paragraph(facts, _LINE)]
+    story: list[Flowable] = [_paragraph(job.title, _TITLE), Spacer(1, 4), _paragraph(_facts(plan), _LINE)]
     if job.needed_by or job.fits:
         story.append(_paragraph(f"For: {job.needed_by or 'not said'}. Fits: {job.fits or 'not said'}.", _LINE))
     story += [_paragraph(f"Care: {c.do}", _LINE) for c in plan.cautions]
-    story += [Spacer(1, 6), PartDrawing(part_sheet(plan, WIDE), unit, page.width), Spacer(1, 6)]
-    story += [_step(n, o, unit, page.width) for n, o in enumerate(plan.operations, 1)]
+    story += [_paragraph(f"Note: {n.text}", _LINE) for n in plan.notices]
+    number = 0
+    for chucking in plan.chuckings:
+        if len(plan.chuckings) > 1:
+            name = "First end" if chucking.number == 1 else "Second end"
+            story += [Spacer(1, 6), _paragraph(f"{name}: held by {chucking.grip.words}", _STEP)]
+        story += [Spacer(1, 6), PartDrawing(part_sheet(plan, WIDE, chucking.number), unit, page.width), Spacer(1, 6)]
+        for operation in (o for o in plan.operations if o.chucking == chucking.number):
+            number += 1
+            story.append(_step(number, operation, unit, page.width))
     if job.notes:
         story += [Spacer(1, 6), _paragraph(job.notes, _LINE)]
     page.build(story)
     return out.getvalue()
+
+
+def _facts(plan: Plan) -> str:
+    """Pieces, metal, stock and lathe in one line."""
+    job, setup, unit = plan.job, plan.job.setup, plan.job.unit
+    stock = job.part.stock
+    word = {"hexagon": "hexagon bar", "square": "square bar", "bolt": "bolt"}.get(stock.form, "bar")
+    bar = next((f for f in plan.batch if f.name == "bar for the batch"), None)
+    amount = f", {figure_text(bar, unit)} for the batch" if bar else ""
+    return (
+        f"{job.quantity} pieces · {job.part.designations} · {job.material.name} · "
+        f"{word} {stock.across.typed}{amount} · "
+        f"{setup.dial} dial · groove blade {setup.groove_blade.typed} ({setup.groove_edge} edge) · "
+        f"parting blade {setup.parting_blade.typed} ({setup.parting_edge} edge) · lengths in {unit}"
+    )

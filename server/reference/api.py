@@ -2,18 +2,28 @@
 
 from __future__ import annotations
 
+from typing import Literal
+
 from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router, Schema
 
-from lathework.part import DRIVES, EDGES, FINISHES, PART_KINDS
+from lathework.lengths import Span, read_length, within
+from lathework.part import EDGES, FINISHES, ORDERS, READOUTS, SHAPES, SUPPORTS
 from lathework.present.threads import size_shown
+from lathework.present.values import length_shown
 from lathework.rules.blank import REMARKS, SCHOOL_NAMES
+from lathework.rules.cautions import HAZARD_CAUTIONS, HAZARD_NAMES
+from lathework.rules.die_holding import DIE_HOLDINGS
 from lathework.rules.gauging import MEANINGS
 from lathework.rules.materials import materials
+from lathework.rules.passes import LATHES
+from lathework.rules.sample import nominals
+from lathework.rules.stock import STOCK_FORMS
 from lathework.rules.turning import DIALS
 from lathework.size import size
 from server.reference.schemas import SizeOut
 from server.site.problems import PROBLEMS, answer
+from server.site.schemas import Shown
 
 router = Router(tags=["reference"])
 
@@ -37,30 +47,62 @@ class ChoicesOut(Schema):
 
     materials: list[Choice]
     schools: list[Choice]
-    kinds: list[Choice]
+    shapes: list[Choice]
+    stocks: list[Choice]
     finishes: list[Choice]
-    drives: list[Choice]
+    holders: list[Choice]
+    orders: list[Choice]
+    supports: list[Choice]
     dials: list[Choice]
+    readouts: list[Choice]
+    lathes: list[Choice]
     edges: list[Choice]
+    hazards: list[Choice]
     verdicts: list[Choice]
 
 
+class NominalOut(Schema):
+    """A size a reading may have meant: as one would type it, and how far the reading lies under it."""
+
+    typed: str
+    under: Shown
+
+
 _NAMES = {
-    "stud": ("plain stud", "a thread, then the bar as bought"),
-    "shouldered-screw": ("shouldered screw", "a thread, a turned shank, a head of bar size"),
+    "thread": ("thread", "cut with a die"),
+    "round": ("turned", "turned to a diameter"),
+    "bar": ("bar as bought", "left as it comes"),
+    "hexagon": ("hexagon", "six flats, milled"),
+    "square": ("square", "four flats, milled"),
+    "flats": ("two flats", "for a spanner, milled on the round beside them"),
+    "knurl": ("knurl", "turned, then knurled"),
     "groove": ("relief groove", "the die runs out into it"),
     "die-turned-round": ("die turned round", "no groove: the die finishes the last threads from its plain side"),
-    "hand": ("spindle by hand", "motor off"),
-    "power": ("slow power", "back gear, the holder free to slip"),
+    "run-out": ("run-out left", "the last threads stay unfinished; the nut is counterbored"),
+    "from-the-bar": ("thread first, then part off", "held by the bar; the whole part stands out of the chuck"),
+    "blanks-first": ("blanks first, then each end", "sawn to length, held by the body; short stick-out, no parting"),
+    "chuck": ("chuck alone", "up to about four diameters"),
+    "centre": ("chuck and centre", "stiff to three times that length; leaves a centre hole"),
     "diameter": ("diameter dial", "reads what comes off the diameter"),
     "radius": ("radius dial", "reads the tool's advance: half of it"),
+    "readout": ("readout along the bed", "places as Z"),
+    "stops": ("no readout: stop or marks", "places as carriage travel from the face"),
+    "light": ("light lathe", "half the cut"),
+    "middling": ("middling lathe", "the metal's own cut"),
+    "heavy": ("heavy lathe", "half as deep again"),
     "left": ("left edge", "the edge toward the chuck was touched off"),
     "right": ("right edge", "the edge toward the tailstock was touched off"),
 }
+_STOCKS = {
+    "round": ("round bar", "by its diameter"),
+    "hexagon": ("hexagon bar", "across the flats"),
+    "square": ("square bar", "across the flats"),
+    "bolt": ("bolt cut down", "an existing bolt, by its shank; it keeps its head"),
+}
 
 
-def _choices(codes: tuple[str, ...]) -> list[dict[str, str]]:
-    return [{"code": code, "name": _NAMES[code][0], "remark": _NAMES[code][1]} for code in codes]
+def _choices(codes: tuple[str, ...], names: dict[str, tuple[str, str]] = _NAMES) -> list[dict[str, str]]:
+    return [{"code": code, "name": names[code][0], "remark": names[code][1]} for code in codes]
 
 
 @router.get("/alive", response=Alive)
@@ -75,6 +117,22 @@ def size_line(request: HttpRequest, q: str = Query(..., max_length=200)) -> Http
     return answer(size_shown(size(q)))
 
 
+_READING = Span("A reading", 0.3, 700)
+
+
+@router.get("/sample", response={200: list[NominalOut], **PROBLEMS}, by_alias=True)
+def sample(
+    request: HttpRequest,
+    reading: str = Query(..., max_length=200),
+    unit: Literal["in", "mm"] = "in",
+    of: Literal["across", "length", "thread"] = "across",
+) -> HttpResponse:
+    """What a reading off a worn part was probably meant to be, likeliest first; a bare number is in `unit`."""
+    length = within(read_length(reading, unit, "reading"), _READING, "reading")
+    found = nominals(length.mm, along=of == "length", thread=of == "thread")
+    return answer([{"typed": one.typed, "under": length_shown(one.under_mm)} for one in found])
+
+
 @router.get("/choices", response=ChoicesOut)
 def choices(request: HttpRequest) -> HttpResponse:
     """Everything a form offers, in the trade's words."""
@@ -86,11 +144,19 @@ def choices(request: HttpRequest) -> HttpResponse:
         {
             "materials": metals,
             "schools": [{"code": c, "name": SCHOOL_NAMES[c], "remark": REMARKS[c]} for c in SCHOOL_NAMES],
-            "kinds": _choices(PART_KINDS),
+            "shapes": _choices(SHAPES),
+            "stocks": _choices(STOCK_FORMS, _STOCKS),
             "finishes": _choices(FINISHES),
-            "drives": _choices(DRIVES),
+            "holders": [{"code": h.code, "name": h.name, "remark": h.remark} for h in DIE_HOLDINGS.values()],
+            "orders": _choices(ORDERS),
+            "supports": _choices(SUPPORTS),
             "dials": _choices(DIALS),
+            "readouts": _choices(READOUTS),
+            "lathes": _choices(LATHES),
             "edges": _choices(EDGES),
+            "hazards": [
+                {"code": code, "name": name, "remark": HAZARD_CAUTIONS[code].do} for code, name in HAZARD_NAMES.items()
+            ],
             "verdicts": [
                 {"code": m.code, "name": m.words, "remark": "passes" if m.passes else "does not pass"}
                 for m in MEANINGS.values()

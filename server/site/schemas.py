@@ -147,3 +147,6 @@ class OperationOut(Schema):
     cautions: list[CautionOut]
     notes: list[str]
     measure: Literal["diameter", "verdict"] | None
+    chucking: int
+    passes: list[FigureOut]
+    zero: str

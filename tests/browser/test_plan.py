@@ -35,9 +35,9 @@ class PlanPage(BrowserCase):
         over = self.page.get_by_role("textbox", name="New value")
         over.fill("20")
         over.press("Enter")
-        expect(self.field("Thread length")).to_have_value("20")
+        expect(self.field("Section 1, length")).to_have_value("20")
         self.page.reload()
-        expect(self.field("Thread length")).to_have_value("20")
+        expect(self.field("Section 1, length")).to_have_value("20")
 
     def test_choosing_metal_on_the_drawing_chooses_the_step(self) -> None:
         self.open("Levelling studs, lamp carriage")
@@ -79,14 +79,14 @@ class PlanPage(BrowserCase):
 
     def test_an_offered_choice_mends_the_field(self) -> None:
         self.open("Cover screws, generator terminal box")
-        self.field("Thread").fill("10 whitworth")
-        self.field("Thread").fill("M5x0.7")
+        self.field("Section 1, thread").fill("10 whitworth")
+        self.field("Section 1, thread").fill("M5x0.7")
         alert = self.page.get_by_role("alert").filter(has_text="has the standard pitches")
         alert.get_by_role("button", name="M5x0.5").click()
-        expect(self.field("Thread")).to_have_value("M5x0.5")
+        expect(self.field("Section 1, thread")).to_have_value("M5x0.5")
         expect(self.page.get_by_role("alert")).to_have_count(0)
-        self.field("Thread").fill("10-32")
-        self.field("Thread").press("Enter")
+        self.field("Section 1, thread").fill("10-32")
+        self.field("Section 1, thread").press("Enter")
         expect(self.page.get_by_role("button", name="Change #10-32 UNF")).to_be_visible()
 
     def test_a_failed_save_loses_nothing(self) -> None:
@@ -158,7 +158,7 @@ class PlanPage(BrowserCase):
         """Thread length 1-1/2, then 1, then 3/4: z goes back one change at a time, Z forward again."""
         page = self.page
         page.goto("/jobs/5")
-        over = page.get_by_label("Thread length").first
+        over = page.get_by_label("Section 1, length").first
         before = over.input_value()
         for value in ("20 mm", "18 mm"):
             over.fill(value)
@@ -180,7 +180,7 @@ class PlanPage(BrowserCase):
         before = self.page.get_by_role("article").count()
         for content, told in (
             (b"{not json", "is not a JSON file"),
-            (b'{"format": "conch-job", "version": 1, "title": "x"}', "part.thread"),
+            (b'{"format": "conch-job", "version": 1, "title": "x"}', "part.sections.0.thread"),
             (b"[1]", "A job file is a JSON object"),
         ):
             with self.subTest(told=told):

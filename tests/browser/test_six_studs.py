@@ -68,7 +68,13 @@ class SixStuds(BrowserCase):
         expect(self.page.get_by_role("table")).to_contain_text(value)
         expect(field).to_have_value("")
 
-    def up_to_the_nut(self, *readings: str) -> None:
+    def touch_off(self) -> None:
+        """A tool that was changed finds its zero once; it stands for the pieces that follow."""
+        expect(self.page.get_by_text("set Z 0 again: the tool was changed")).to_be_visible()
+        self.press("Touched off")
+        expect(self.page.get_by_text("set Z 0 again")).to_have_count(0)
+
+    def up_to_the_nut(self, *readings: str, first: bool = False) -> None:
         self.at_step("Face the end")
         self.press("Done")
         self.at_step("Turn to 0.3688 in")
@@ -77,6 +83,8 @@ class SixStuds(BrowserCase):
         expect(self.page.get_by_text("On size")).to_be_visible()
         self.press("Done")
         self.at_step("Plunge the relief groove")
+        if first:
+            self.touch_off()
         self.press("Done")
         self.at_step("Chamfer the end")
         self.press("Done")
@@ -88,7 +96,7 @@ class SixStuds(BrowserCase):
         page = self.page
         self.at_step("Face the end")
         expect(page.get_by_text("piece 1 of 6")).to_be_visible()
-        self.up_to_the_nut("0.5000", "0.4252", "0.3890", "0.3686")
+        self.up_to_the_nut("0.5000", "0.4252", "0.3890", "0.3686", first=True)
         page.get_by_role("button", name="starts, then binds").click()
         expect(page.get_by_role("status")).to_contain_text("Close the die: slacken the middle screw")
         self.press("I moved the die")
@@ -96,6 +104,7 @@ class SixStuds(BrowserCase):
         page.get_by_role("button", name="snug, turns by hand, no shake").click()
         self.press("Done")
         self.at_step("Part off")
+        self.touch_off()
         self.press("Piece done")
         expect(page.get_by_text("piece 2 of 6")).to_be_visible()
 

@@ -12,21 +12,26 @@ from hypothesis import strategies as st
 from jsonschema import Draft202012Validator
 
 from lathework import document as reader
+from lathework import part_document
 from lathework.errors import InvalidDocument
 from lathework.fields import LONGEST_LINE
 from lathework.identify.evidence import FIELDS
-from lathework.part import DRIVES, EDGES, FINISHES, PART_KINDS
+from lathework.part import EDGES, FINISHES, ORDERS, READOUTS, SHAPES, SUPPORTS
 from lathework.planning.bench import KINDS
 from lathework.record import ENTRY_KEYS, RECORD_KEYS, read_record
 from lathework.rules.blank import SCHOOLS
+from lathework.rules.cautions import HAZARDS
+from lathework.rules.die_holding import HOLDERS
 from lathework.rules.materials import materials
+from lathework.rules.passes import LATHES
+from lathework.rules.stock import STOCK_FORMS
 from lathework.rules.turning import DIALS
-from lathework.tests.samples import SCREW, document
+from lathework.tests.samples import PLUG, SCREW, document
 from lathework.units import LENGTH_UNITS
 from server.api import api
 
 FORMATS = Path(__file__).resolve().parents[2] / "docs" / "formats"
-SCHEMA: dict[str, Any] = json.loads((FORMATS / "job-1.schema.json").read_text(encoding="utf-8"))
+SCHEMA: dict[str, Any] = json.loads((FORMATS / "job-2.schema.json").read_text(encoding="utf-8"))
 VALIDATOR = Draft202012Validator(SCHEMA)
 
 
@@ -45,7 +50,9 @@ class JobSchema(unittest.TestCase):
         part, method, setup = (SCHEMA["properties"][name]["properties"] for name in ("part", "method", "setup"))
         for properties, keys in (
             (SCHEMA["properties"], reader.KEYS),
-            (part, reader.PART_KEYS),
+            (part, part_document.PART_KEYS),
+            (part["stock"]["properties"], part_document.STOCK_KEYS),
+            (SCHEMA["$defs"]["section"]["properties"], part_document.SECTION_KEYS),
             (method, reader.METHOD_KEYS),
             (setup, reader.SETUP_KEYS),
             (SCHEMA["properties"]["identified"]["properties"], reader.IDENTIFIED_KEYS),
@@ -60,10 +67,16 @@ class JobSchema(unittest.TestCase):
             (at["unit"], LENGTH_UNITS),
             (at["identified"]["properties"]["evidence"]["propertyNames"], FIELDS),
             (at["material"], tuple(materials())),
-            (at["part"]["properties"]["kind"], PART_KINDS),
+            (SCHEMA["$defs"]["section"]["properties"]["shape"], SHAPES),
+            (at["part"]["properties"]["stock"]["properties"]["form"], (*STOCK_FORMS, None)),
+            (at["hazards"]["items"], HAZARDS),
             (at["method"]["properties"]["blank_school"], SCHOOLS),
             (at["method"]["properties"]["finish"], FINISHES),
-            (at["method"]["properties"]["drive"], DRIVES),
+            (at["method"]["properties"]["holder"], HOLDERS),
+            (at["method"]["properties"]["order"], (*ORDERS, None)),
+            (at["method"]["properties"]["support"], (*SUPPORTS, None)),
+            (at["setup"]["properties"]["readout"], (*READOUTS, None)),
+            (at["setup"]["properties"]["lathe"], (*LATHES, None)),
             (at["setup"]["properties"]["dial"], DIALS),
             (SCHEMA["$defs"]["edge"], (*EDGES, None)),
             (SCHEMA["$defs"]["entry"]["properties"]["kind"], KINDS),
@@ -80,8 +93,16 @@ class JobSchema(unittest.TestCase):
     @given(
         st.sampled_from(
             [
-                *("format", "version", "title", "quantity", "unit", "material", "pressure", "notes", "needed_by"),
-                *("part.kind", "part.thread", "part.stock_diameter", "part.shank_length", "setup.groove_edge"),
+                *("format", "version", "title", "quantity", "unit", "material", "hazards", "notes", "needed_by"),
+                *(
+                    "part.stock.form",
+                    "part.sections",
+                    "part.sections.0.thread",
+                    "part.stock.across",
+                    "setup.groove_edge",
+                ),
+                *("part.sections.1.length", "part.sections.0.shape", "part.sections.0.chamfer", "part.overall_length"),
+                *("method.holder", "method.order", "setup.run_down", "setup.lathe", "part.sections.0.measured"),
                 *(
                     "method.blank_fraction",
                     "method.finish",
@@ -93,7 +114,7 @@ class JobSchema(unittest.TestCase):
             ]
         ),
         st.none() | st.booleans() | st.integers(-3, 600) | st.text(max_size=12) | st.just([]) | st.just({}),
-        st.sampled_from([{}, SCREW]),
+        st.sampled_from([{}, SCREW, PLUG]),
     )
     def test_what_is_read_is_valid(self, path: str, value: object, base: dict[str, Any]) -> None:
         """The schema never refuses what the reader takes (the reader may refuse more: sizes that do not fit)."""

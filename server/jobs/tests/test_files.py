@@ -14,11 +14,11 @@ from django.core.management import call_command
 from jsonschema import Draft202012Validator
 from pypdf import PdfReader
 
-from lathework.tests.samples import document
+from lathework.tests.samples import PLUG, TIE_ROD, document
 from server.jobs.models import Entry, Job
 from server.jobs.tests.case import ApiCase
 
-SCHEMA = Draft202012Validator(json.loads((Path(settings.ROOT) / "docs/formats/job-1.schema.json").read_text()))
+SCHEMA = Draft202012Validator(json.loads((Path(settings.ROOT) / "docs/formats/job-2.schema.json").read_text()))
 
 
 class JobFile(ApiCase):
@@ -88,7 +88,12 @@ class OtherFiles(ApiCase):
 
     def test_the_sheet_of_every_kind_of_job(self) -> None:
         for number, change in enumerate(
-            ({"pressure": True, "notes": "Ω & <b>", "title": "x" * 120}, {"method.finish": "die-turned-round"})
+            (
+                {"hazards": ["pressure"], "notes": "Ω & <b>", "title": "x" * 120},
+                {"method.finish": "die-turned-round"},
+                {**TIE_ROD, "method.finish": "run-out"},
+                {**PLUG, "method.holder": "stock-in-vise"},
+            )
         ):
             job = self.send("POST", "/api/jobs", document(change)).json()  # type: ignore[attr-defined]
             with self.subTest(number):
@@ -98,6 +103,13 @@ class OtherFiles(ApiCase):
         answer = self.client.get(self.url("/part.svg"))
         self.assertEqual(answer["Content-Type"], "image/svg+xml")
         self.assertIn("2.500", [node.text for node in ElementTree.fromstring(answer.content).iter() if node.text])
+
+    def test_a_drawing_for_each_end(self) -> None:
+        rod = self.send("POST", "/api/jobs", document(TIE_ROD)).json()["id"]  # type: ignore[attr-defined]
+        second = self.client.get(f"/api/jobs/{rod}/part.svg?end=2")
+        self.assertIn("second end", second.content.decode())
+        self.assertEqual(self.client.get(f"/api/jobs/{rod}/part.dxf?end=2").status_code, 200)
+        self.assertEqual(self.told(self.client.get(self.url("/part.svg?end=2")), 422), {"end": "out-of-range"})
 
 
 class PartDxf(ApiCase):

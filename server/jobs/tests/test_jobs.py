@@ -16,9 +16,11 @@ class Jobs(ApiCase):
         self.assertEqual((cards[0]["state"], cards[0]["next_step"]), ("planned", "Face the end, set Z zero"))
 
     def test_errors_name_every_field_and_nothing_is_stored(self) -> None:
-        wrong = document({"title": "", "part.thread": "7/16 whitworth", "part.stock_diameter": "1/0"})
+        wrong = document({"title": "", "part.sections.0.thread": "7/16 whitworth", "part.stock.across": "1/0"})
         told = self.told(self.send("POST", "/api/jobs", wrong), 422)
-        self.assertEqual(told, {"title": "empty", "part.thread": "ambiguous", "part.stock_diameter": "divided-by-zero"})
+        self.assertEqual(
+            told, {"title": "empty", "part.sections.0.thread": "ambiguous", "part.stock.across": "divided-by-zero"}
+        )
         self.assertEqual(Job.objects.count(), 1)
 
     def test_what_is_no_document_is_told(self) -> None:
@@ -47,9 +49,9 @@ class Jobs(ApiCase):
         self.assertEqual(self.stored().document["quantity"], 8)
 
     def test_a_wrong_change_leaves_the_job_as_it_was(self) -> None:
-        wrong = document({"part.thread_length": "9"})
+        wrong = document({"part.sections.0.length": "9"})
         told = self.told(self.send("PUT", self.url(), {"document": wrong, "revision": 1}), 422)
-        self.assertEqual(told, {"part.thread_length": "does-not-fit"})
+        self.assertEqual(told, {"part.sections.1.length": "does-not-fit"})
         self.assertEqual((self.stored().document, self.stored().revision), (document(), 1))
 
     def test_no_such_job(self) -> None:
@@ -60,7 +62,7 @@ class Jobs(ApiCase):
         self.told(self.client.get("/api/jobs/abc"), 422)
 
     def test_what_was_typed_comes_back_as_it_was(self) -> None:
-        typed = document({"part.stock_diameter": " 12,7 mm ", "title": "Größe “3/8” <b>x</b>"})
+        typed = document({"part.stock.across": " 12,7 mm ", "title": "Größe “3/8” <b>x</b>"})
         number = self.send("POST", "/api/jobs", typed).json()["id"]  # type: ignore[attr-defined]
         self.assertEqual(self.get(f"/api/jobs/{number}")["document"], typed)
 

@@ -13,7 +13,7 @@ from server.jobs.tests.case import ApiCase
 class Log(ApiCase):
     def setUp(self) -> None:
         super().setUp()
-        start_job(document({"title": "Shutter pins", "part.thread": "5/16 BSF", "material": "brass"}))
+        start_job(document({"title": "Shutter pins", "part.sections.0.thread": "5/16 BSF", "material": "brass"}))
         self.walk_to("gauge")
         self.record("verdict", verdict="binds")
         self.record("setting")

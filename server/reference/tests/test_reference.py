@@ -7,7 +7,10 @@ from urllib.parse import quote
 from django.test import SimpleTestCase
 
 from lathework.document import read_document
+from lathework.part import SHAPES
+from lathework.rules.cautions import HAZARDS
 from lathework.rules.gauging import VERDICTS
+from lathework.rules.stock import STOCK_FORMS
 from lathework.tests.samples import document
 from lathework.threads.series import library
 
@@ -41,7 +44,11 @@ class Reference(SimpleTestCase):
             ("material", "materials"),
             ("method.blank_school", "schools"),
             ("method.finish", "finishes"),
-            ("method.drive", "drives"),
+            ("method.holder", "holders"),
+            ("method.order", "orders"),
+            ("method.support", "supports"),
+            ("setup.readout", "readouts"),
+            ("setup.lathe", "lathes"),
             ("setup.dial", "dials"),
             ("setup.groove_edge", "edges"),
         ):
@@ -50,3 +57,17 @@ class Reference(SimpleTestCase):
                     self.assertTrue(choice["name"])
                     read_document(document({field: choice["code"]}))
         self.assertEqual([v["code"] for v in found["verdicts"]], list(VERDICTS))
+
+    def test_the_hazards_and_shapes_of_a_form_are_those_of_the_rules(self) -> None:
+        found = self.client.get("/api/choices").json()
+        self.assertEqual([c["code"] for c in found["hazards"]], list(HAZARDS))
+        self.assertEqual([c["code"] for c in found["shapes"]], list(SHAPES))
+        self.assertEqual([c["code"] for c in found["stocks"]], list(STOCK_FORMS))
+
+    def test_a_worn_reading_is_told_beside_what_it_may_have_been(self) -> None:
+        """0.369 on a worn 3/8: 0.006 under."""
+        found = self.client.get("/api/sample?reading=0.369&unit=in&of=across").json()
+        self.assertEqual((found[0]["typed"], found[0]["under"]["in"]["text"]), ("3/8 in", "0.0060"))
+        threads = self.client.get("/api/sample?reading=0.369&unit=in&of=thread").json()
+        self.assertIn("3/8-16 UNC", [one["typed"] for one in threads])
+        self.assertEqual(self.client.get("/api/sample?reading=worn").status_code, 422)

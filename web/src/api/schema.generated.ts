@@ -281,7 +281,7 @@ export interface paths {
         };
         /**
          * Part As Svg
-         * @description The part's drawing.
+         * @description The part's drawing in its first or second chucking.
          */
         get: operations["server_jobs_api_part_as_svg"];
         put?: never;
@@ -404,6 +404,26 @@ export interface paths {
          * @description Entries that hold every word of `q`, newest first, a page at a time; the first page names the jobs too.
          */
         get: operations["server_logbook_api_log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sample": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sample
+         * @description What a reading off a worn part was probably meant to be, likeliest first; a bare number is in `unit`.
+         */
+        get: operations["server_reference_api_sample"];
         put?: never;
         post?: never;
         delete?: never;
@@ -718,7 +738,11 @@ export interface components {
              * @enum {string}
              */
             unit: "in" | "mm";
+            /** Unread */
+            unread: components["schemas"]["CautionOut"][];
             verdict: components["schemas"]["VerdictOut"] | null;
+            /** Zero */
+            zero: string;
         };
         /**
          * BlankNumbers
@@ -942,18 +966,30 @@ export interface components {
         ChoicesOut: {
             /** Dials */
             dials: components["schemas"]["Choice"][];
-            /** Drives */
-            drives: components["schemas"]["Choice"][];
             /** Edges */
             edges: components["schemas"]["Choice"][];
             /** Finishes */
             finishes: components["schemas"]["Choice"][];
-            /** Kinds */
-            kinds: components["schemas"]["Choice"][];
+            /** Hazards */
+            hazards: components["schemas"]["Choice"][];
+            /** Holders */
+            holders: components["schemas"]["Choice"][];
+            /** Lathes */
+            lathes: components["schemas"]["Choice"][];
             /** Materials */
             materials: components["schemas"]["Choice"][];
+            /** Orders */
+            orders: components["schemas"]["Choice"][];
+            /** Readouts */
+            readouts: components["schemas"]["Choice"][];
             /** Schools */
             schools: components["schemas"]["Choice"][];
+            /** Shapes */
+            shapes: components["schemas"]["Choice"][];
+            /** Stocks */
+            stocks: components["schemas"]["Choice"][];
+            /** Supports */
+            supports: components["schemas"]["Choice"][];
             /** Verdicts */
             verdicts: components["schemas"]["Choice"][];
         };
@@ -1007,7 +1043,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "reading" | "verdict" | "setting" | "done" | "accept" | "scrap" | "again" | "note";
+            kind: "reading" | "verdict" | "setting" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero" | "zero-lost";
             /**
              * Reading
              * @default
@@ -1314,7 +1350,7 @@ export interface components {
         };
         /**
          * JobDocument
-         * @description A version 1 job document, as typed; docs/formats/job-1.schema.json says what the core accepts.
+         * @description A version 2 job document, as typed; docs/formats/job-2.schema.json says what the core accepts.
          */
         JobDocument: {
             /**
@@ -1327,6 +1363,11 @@ export interface components {
              * @default conch-job
              */
             format?: string;
+            /**
+             * Hazards
+             * @default []
+             */
+            hazards?: string[];
             identified?: components["schemas"]["IdentifiedIn"] | null;
             /** Material */
             material: string;
@@ -1342,11 +1383,6 @@ export interface components {
              */
             notes?: string;
             part: components["schemas"]["PartIn"];
-            /**
-             * Pressure
-             * @default false
-             */
-            pressure?: boolean;
             /** Quantity */
             quantity: number | string;
             setup: components["schemas"]["SetupIn"];
@@ -1356,7 +1392,7 @@ export interface components {
             unit: string;
             /**
              * Version
-             * @default 1
+             * @default 2
              */
             version?: number;
         };
@@ -1579,7 +1615,7 @@ export interface components {
         };
         /**
          * MethodIn
-         * @description The schools chosen.
+         * @description What was chosen.
          */
         MethodIn: {
             /**
@@ -1589,10 +1625,20 @@ export interface components {
             blank_fraction?: string;
             /** Blank School */
             blank_school: string;
-            /** Drive */
-            drive: string;
             /** Finish */
             finish: string;
+            /** Holder */
+            holder: string;
+            /**
+             * Order
+             * @default from-the-bar
+             */
+            order?: string;
+            /**
+             * Support
+             * @default chuck
+             */
+            support?: string;
         };
         /**
          * NextOut
@@ -1602,6 +1648,15 @@ export interface components {
             question: components["schemas"]["QuestionOut"] | null;
             /** Sentence */
             sentence: string;
+        };
+        /**
+         * NominalOut
+         * @description A size a reading may have meant: as one would type it, and how far the reading lies under it.
+         */
+        NominalOut: {
+            /** Typed */
+            typed: string;
+            under: components["schemas"]["Shown"];
         };
         /**
          * NoticeOut
@@ -1631,6 +1686,8 @@ export interface components {
         OperationOut: {
             /** Cautions */
             cautions: components["schemas"]["CautionOut"][];
+            /** Chucking */
+            chucking: number;
             /** Edge */
             edge: string;
             /** Figures */
@@ -1645,38 +1702,30 @@ export interface components {
             measure: ("diameter" | "verdict") | null;
             /** Notes */
             notes: string[];
+            /** Passes */
+            passes: components["schemas"]["FigureOut"][];
             /** Sentence */
             sentence: string;
             /** Title */
             title: string;
             /** Tool */
             tool: string;
+            /** Zero */
+            zero: string;
         };
         /**
          * PartIn
          * @description The part, as typed.
          */
         PartIn: {
-            /** Kind */
-            kind: string;
-            /** Overall Length */
-            overall_length: string;
             /**
-             * Shank Diameter
+             * Overall Length
              * @default
              */
-            shank_diameter?: string;
-            /**
-             * Shank Length
-             * @default
-             */
-            shank_length?: string;
-            /** Stock Diameter */
-            stock_diameter: string;
-            /** Thread */
-            thread: string;
-            /** Thread Length */
-            thread_length: string;
+            overall_length?: string;
+            /** Sections */
+            sections: components["schemas"]["SectionIn"][];
+            stock: components["schemas"]["StockIn"];
         };
         /**
          * PathOut
@@ -1692,7 +1741,7 @@ export interface components {
         };
         /**
          * PlanOut
-         * @description A plan with its drawing.
+         * @description A plan with a drawing of each chucking.
          */
         PlanOut: {
             /** Batch */
@@ -1701,11 +1750,13 @@ export interface components {
             blanks: components["schemas"]["BlankOut"][];
             /** Cautions */
             cautions: components["schemas"]["CautionOut"][];
-            drawing: components["schemas"]["SheetOut"];
+            /** Drawings */
+            drawings: components["schemas"]["SheetOut"][];
             /** Notices */
             notices: components["schemas"]["NoticeOut"][];
             /** Operations */
             operations: components["schemas"]["OperationOut"][];
+            overall: components["schemas"]["Shown"];
             /** Quantity */
             quantity: number;
             thread: components["schemas"]["ThreadOut"];
@@ -1826,6 +1877,44 @@ export interface components {
             within_class: boolean;
         };
         /**
+         * SectionIn
+         * @description A section of the part, as typed; what was measured on a sample stands beside what was decided.
+         */
+        SectionIn: {
+            /**
+             * Across
+             * @default
+             */
+            across?: string;
+            /**
+             * Chamfer
+             * @default
+             */
+            chamfer?: string;
+            /**
+             * Length
+             * @default
+             */
+            length?: string;
+            /**
+             * Measured
+             * @default
+             */
+            measured?: string;
+            /**
+             * Measured Length
+             * @default
+             */
+            measured_length?: string;
+            /** Shape */
+            shape: string;
+            /**
+             * Thread
+             * @default
+             */
+            thread?: string;
+        };
+        /**
          * SeenIn
          * @description How many entries the screen had.
          */
@@ -1861,6 +1950,11 @@ export interface components {
              * @default left
              */
             groove_edge?: string;
+            /**
+             * Lathe
+             * @default middling
+             */
+            lathe?: string;
             /** Parting Blade */
             parting_blade: string;
             /**
@@ -1868,6 +1962,16 @@ export interface components {
              * @default left
              */
             parting_edge?: string;
+            /**
+             * Readout
+             * @default readout
+             */
+            readout?: string;
+            /**
+             * Run Down
+             * @default
+             */
+            run_down?: string;
         };
         /**
          * SheetOut
@@ -1987,6 +2091,24 @@ export interface components {
             state: "done" | "now" | "to do";
             /** Title */
             title: string;
+        };
+        /**
+         * StockIn
+         * @description What the part is made from, as typed.
+         */
+        StockIn: {
+            /** Across */
+            across: string;
+            /**
+             * Bar Length
+             * @default
+             */
+            bar_length?: string;
+            /**
+             * Form
+             * @default round
+             */
+            form?: string;
         };
         /**
          * TaperOut
@@ -2922,7 +3044,9 @@ export interface operations {
     };
     server_jobs_api_part_as_dxf: {
         parameters: {
-            query?: never;
+            query?: {
+                end?: number;
+            };
             header?: never;
             path: {
                 job_id: number;
@@ -2989,7 +3113,9 @@ export interface operations {
     };
     server_jobs_api_part_as_svg: {
         parameters: {
-            query?: never;
+            query?: {
+                end?: number;
+            };
             header?: never;
             path: {
                 job_id: number;
@@ -3413,6 +3539,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LogOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_reference_api_sample: {
+        parameters: {
+            query: {
+                reading: string;
+                unit?: "in" | "mm";
+                of?: "across" | "length" | "thread";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NominalOut"][];
                 };
             };
             /** @description Bad Request */

@@ -10,13 +10,18 @@ const emit = defineEmits<{ changed: [] }>()
 const asking = ref<'' | 'hold' | 'close'>('')
 const error = ref('')
 const path = computed(() => ({ params: { path: { job_id: props.job.id } } }))
-const FILES = [
+const ends = computed(() => props.job.plan.drawings.map((_, n) => n + 1))
+const files = computed(() => [
   { name: 'Set-up sheet', file: 'sheet.pdf' },
-  { name: 'Drawing (SVG)', file: 'part.svg' },
-  { name: 'Drawing (DXF)', file: 'part.dxf' },
+  ...['svg', 'dxf'].flatMap((kind) =>
+    ends.value.map((end) => ({
+      name: `Drawing (${kind.toUpperCase()})${ends.value.length > 1 ? `, end ${end}` : ''}`,
+      file: `part.${kind}${end > 1 ? `?end=${end}` : ''}`,
+    })),
+  ),
   { name: 'Readings', file: 'readings.csv' },
   { name: 'Job file', file: 'job.json' },
-]
+])
 
 async function act(request: Promise<unknown>) {
   try {
@@ -45,7 +50,7 @@ async function tryClose() {
 <template>
   <div class="end">
     <p class="files">
-      <a v-for="f in FILES" :key="f.file" :href="`/api/jobs/${job.id}/${f.file}`" download>{{ f.name }}</a>
+      <a v-for="f in files" :key="f.file" :href="`/api/jobs/${job.id}/${f.file}`" download>{{ f.name }}</a>
       <span class="spring"></span>
       <template v-if="job.state === 'closed'">
         <span class="good">✓ closed: {{ job.closed }}</span>

@@ -22,11 +22,25 @@ interface Fact {
   before?: string
   after?: string
   figure?: boolean
-  from?: 'materials' | 'schools' | 'kinds' | 'finishes' | 'drives' | 'dials' | 'edges' | 'units'
+  /** What stands where nothing is typed. */
+  empty?: string
+  from?:
+    | 'materials'
+    | 'stocks'
+    | 'schools'
+    | 'finishes'
+    | 'holders'
+    | 'orders'
+    | 'supports'
+    | 'dials'
+    | 'readouts'
+    | 'lathes'
+    | 'edges'
+    | 'units'
   when?: () => boolean
 }
-const shouldered = () => props.value('part.kind') === 'shouldered-screw'
-const grooved = () => props.value('method.finish') === 'groove'
+const powered = () => props.value('method.holder').endsWith('-power')
+const fromBar = () => props.value('part.stock.form') !== 'bolt'
 const UNITS = [
   { code: 'in', name: 'inches', remark: 'bare numbers are inches' },
   { code: 'mm', name: 'millimetres', remark: 'bare numbers are millimetres' },
@@ -35,21 +49,18 @@ const LINES: { name: string; facts: Fact[] }[] = [
   {
     name: 'Part',
     facts: [
-      { field: 'quantity', label: 'Pieces', after: 'of', figure: true },
-      { field: 'part.kind', label: 'Kind of part', from: 'kinds' },
-      { field: 'part.thread', label: 'Thread', before: 'thread', figure: true },
-      { field: 'part.thread_length', label: 'Thread length', before: 'over', figure: true },
+      { field: 'quantity', label: 'Pieces', after: 'pieces', figure: true },
+      { field: 'material', label: 'Metal', before: 'of', from: 'materials' },
+      { field: 'part.stock.form', label: 'Stock', before: 'from', from: 'stocks' },
+      { field: 'part.stock.across', label: 'Bar size', figure: true },
       {
-        field: 'part.shank_diameter',
-        label: 'Shank diameter',
-        before: 'shank',
+        field: 'part.stock.bar_length',
+        label: 'Length of the bars',
+        before: 'in bars of',
         figure: true,
-        when: shouldered,
+        empty: 'any length',
+        when: fromBar,
       },
-      { field: 'part.shank_length', label: 'Shank length', before: 'to', figure: true, when: shouldered },
-      { field: 'part.overall_length', label: 'Overall length', before: 'overall', figure: true },
-      { field: 'part.stock_diameter', label: 'Bar diameter', before: 'from bar', figure: true },
-      { field: 'material', label: 'Metal', before: 'in', from: 'materials' },
       { field: 'unit', label: 'Unit of bare numbers', from: 'units' },
     ],
   },
@@ -65,23 +76,46 @@ const LINES: { name: string; facts: Fact[] }[] = [
         when: () => props.value('method.blank_school') === 'pitch-fraction',
       },
       { field: 'method.finish', label: 'At the shoulder', from: 'finishes' },
-      { field: 'method.drive', label: 'Spindle for the die', from: 'drives' },
+      { field: 'method.holder', label: 'What holds the die', before: 'die in', from: 'holders' },
+      { field: 'method.order', label: 'Order of work', from: 'orders', when: fromBar },
+      { field: 'method.support', label: 'Held in', before: 'held in', from: 'supports' },
     ],
   },
   {
     name: 'Lathe',
     facts: [
+      { field: 'setup.lathe', label: 'Lathe', from: 'lathes' },
       { field: 'setup.dial', label: 'Cross-slide dial', from: 'dials' },
+      { field: 'setup.readout', label: 'Places along the bed', from: 'readouts' },
+      {
+        field: 'setup.run_down',
+        label: 'Turns the spindle runs on when switched off',
+        before: 'runs on',
+        after: 'turns',
+        figure: true,
+        empty: '1',
+        when: powered,
+      },
       {
         field: 'setup.groove_blade',
         label: 'Groove blade width',
         before: 'groove blade',
         figure: true,
-        when: grooved,
       },
-      { field: 'setup.groove_edge', label: 'Groove blade edge touched off', from: 'edges', when: grooved },
-      { field: 'setup.parting_blade', label: 'Parting blade width', before: 'parting blade', figure: true },
-      { field: 'setup.parting_edge', label: 'Parting blade edge touched off', from: 'edges' },
+      { field: 'setup.groove_edge', label: 'Groove blade edge touched off', from: 'edges' },
+      {
+        field: 'setup.parting_blade',
+        label: 'Parting blade width',
+        before: 'parting blade',
+        figure: true,
+        when: fromBar,
+      },
+      {
+        field: 'setup.parting_edge',
+        label: 'Parting blade edge touched off',
+        from: 'edges',
+        when: fromBar,
+      },
     ],
   },
   {
@@ -120,7 +154,7 @@ const choicesOf = (fact: Fact) =>
             :before="fact.before"
             :after="fact.after"
             :figure="fact.figure"
-            :placeholder="fact.field === 'method.blank_fraction' ? fraction : undefined"
+            :placeholder="fact.field === 'method.blank_fraction' ? fraction : fact.empty"
             :model-value="value(fact.field)"
             :error="errors[fact.field]"
             :readonly="closed"

@@ -14,6 +14,9 @@ const WORDS: Record<string, string> = {
   scrap: 'scrapped',
   again: 'taken up again',
   note: 'note',
+  read: 'cautions read',
+  zero: 'touched off',
+  'zero-lost': 'every zero lost',
 }
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 </script>

@@ -4,7 +4,9 @@ import { useRouter } from 'vue-router'
 
 import { asProblem, ask, client, type FieldError, type JobDocument } from '@/api/client'
 import { stored } from '@/composables/stored'
+import { beside, sectionsOf, STARTS } from '@/components/newPart'
 import { useChoices } from '@/composables/useChoices'
+import { habits } from '@/composables/useHabits'
 import { useUnits } from '@/composables/useUnits'
 
 /** The few things a job cannot start without; the rest is on the plan, edited in place. */
@@ -18,34 +20,45 @@ const { data: choices } = useChoices()
 const isText = (v: unknown): v is string => typeof v === 'string'
 /** Typed text outlives a closed form and a lost server. */
 const kept = stored('newjob', '', isText)
-const first: Record<string, string> = {
+const first = {
   title: '',
   thread: '',
   quantity: '',
   material: 'mild-steel',
+  start: 'stud',
   stock: '',
   threaded: '',
+  shank: '',
+  shank_length: '',
+  flats: '',
   overall: '',
-  finish: 'groove',
+  finish: habits(unit.value).method.finish,
 }
 const typed = ref({ ...first, ...(kept.value ? (JSON.parse(kept.value) as typeof first) : {}) })
 const errors = ref<Record<string, FieldError>>({})
 const trouble = ref('')
 const busy = ref(false)
 
-const fields = computed(() => [
-  { key: 'title', path: 'title', label: 'What is it, in words', wide: true },
-  { key: 'thread', path: 'part.thread', label: 'Thread', hint: '3/8-16, M8x1, 1/4 bsw' },
-  { key: 'quantity', path: 'quantity', label: 'How many' },
-  {
-    key: 'stock',
-    path: 'part.stock_diameter',
-    label: `Bar diameter, ${unit.value}`,
-    hint: '5/8, .625, 16 mm',
-  },
-  { key: 'threaded', path: 'part.thread_length', label: `Thread length, ${unit.value}` },
-  { key: 'overall', path: 'part.overall_length', label: `Overall length, ${unit.value}` },
+interface Field {
+  key: keyof typeof first
+  label: string
+  hint?: string
+  wide?: boolean
+  /** The start that has it; every one when absent. */
+  only?: string
+}
+const FIELDS = computed<Field[]>(() => [
+  { key: 'title', label: 'What is it, in words', wide: true },
+  { key: 'thread', label: 'Thread', hint: '3/8-16, M8x1, 1/4 bsw' },
+  { key: 'quantity', label: 'How many' },
+  { key: 'stock', label: `Bar diameter, ${unit.value}`, hint: '5/8, .625, 16 mm' },
+  { key: 'threaded', label: `Thread length, ${unit.value}` },
+  { key: 'shank', label: `Shank diameter, ${unit.value}`, only: 'screw' },
+  { key: 'shank_length', label: `Shank length, ${unit.value}`, only: 'screw' },
+  { key: 'flats', label: `Across the flats, ${unit.value}`, only: 'plug' },
+  { key: 'overall', label: `Overall length, ${unit.value}` },
 ])
+const fields = computed(() => FIELDS.value.filter((f) => !f.only || f.only === typed.value.start))
 
 onMounted(() => {
   if (props.thread) typed.value.thread = props.thread
@@ -62,40 +75,25 @@ function identification(): JobDocument['identified'] {
 }
 
 function document(): JobDocument {
-  const t = typed.value as Record<string, string>
-  const mm = unit.value === 'mm'
+  const t = typed.value
+  const { method, setup } = habits(unit.value)
   return {
     format: 'conch-job',
-    version: 1,
-    title: t.title ?? '',
+    version: 2,
+    title: t.title,
     needed_by: '',
     fits: '',
-    quantity: t.quantity ?? '',
+    quantity: t.quantity,
     unit: unit.value,
-    material: t.material ?? '',
-    pressure: false,
+    material: t.material,
+    hazards: [],
     part: {
-      kind: 'stud',
-      thread: t.thread ?? '',
-      stock_diameter: t.stock ?? '',
-      thread_length: t.threaded ?? '',
-      overall_length: t.overall ?? '',
-      shank_diameter: '',
-      shank_length: '',
+      stock: { form: 'round', across: t.stock, bar_length: '' },
+      overall_length: t.overall,
+      sections: sectionsOf(t),
     },
-    method: {
-      blank_school: 'pitch-fraction',
-      blank_fraction: '',
-      finish: t.finish ?? 'groove',
-      drive: 'hand',
-    },
-    setup: {
-      dial: 'diameter',
-      groove_blade: mm ? '3' : '1/8',
-      groove_edge: 'left',
-      parting_blade: mm ? '2.5' : '3/32',
-      parting_edge: 'left',
-    },
+    method: { ...method, finish: t.finish },
+    setup,
     notes: '',
     identified: identification(),
   }
@@ -114,12 +112,17 @@ async function start() {
     await router.push({ name: 'plan', params: { id: job.id } })
   } catch (error) {
     const problem = asProblem(error)
-    errors.value = Object.fromEntries(problem.errors.map((e) => [e.field, e]))
-    // What no field here can show is told under the form.
-    const beside = [...fields.value.map((f) => f.path), 'method.finish']
+    const shown = beside(typed.value.start)
+    errors.value = {}
+    for (const error of problem.errors) {
+      const key = shown[error.field]
+      if (key) errors.value[key] = error
+    }
+    // What no field here can show is told under the form: a second end repeats what the first one said.
+    const said = new Set(Object.values(errors.value).map((e) => e.message))
     trouble.value = problem.errors.length
       ? problem.errors
-          .filter((e) => !beside.includes(e.field))
+          .filter((e) => !shown[e.field] && !said.has(e.message))
           .map((e) => e.message)
           .join(' ')
       : problem.message
@@ -132,18 +135,24 @@ async function start() {
 <template>
   <form class="new" aria-label="Start a job" novalidate @submit.prevent="start" @input="remember">
     <div class="fields">
+      <label class="metal wide">
+        <span class="small muted">Shape</span>
+        <select v-model="typed.start" @change="remember">
+          <option v-for="one in STARTS" :key="one.code" :value="one.code">{{ one.name }}</option>
+        </select>
+      </label>
       <div v-for="field in fields" :key="field.key" :class="{ wide: field.wide }">
         <v-text-field
           v-model="typed[field.key]"
           :label="field.label"
           :placeholder="field.hint"
-          :error-messages="errors[field.path]?.message"
+          :error-messages="errors[field.key]?.message"
           autocomplete="off"
           :autofocus="field.key === 'title'"
         />
-        <p v-if="errors[field.path]?.choices.length" class="choices">
+        <p v-if="errors[field.key]?.choices.length" class="choices">
           <button
-            v-for="choice in errors[field.path]?.choices.slice(0, 6)"
+            v-for="choice in errors[field.key]?.choices.slice(0, 6)"
             :key="choice"
             type="button"
             class="plain fig"
@@ -168,16 +177,14 @@ async function start() {
             {{ finish.name }}
           </option>
         </select>
-        <span v-if="errors['method.finish']" class="field-error" role="alert">{{
-          errors['method.finish'].message
-        }}</span>
+        <span v-if="errors.finish" class="field-error" role="alert">{{ errors.finish.message }}</span>
       </label>
     </div>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <p class="act">
       <v-btn type="submit" color="secondary" :loading="busy">Start the job</v-btn>
       <button type="button" class="plain" @click="emit('close')">Not now</button>
-      <span class="muted small">A plain stud; change anything on its plan.</span>
+      <span class="muted small">Lathe and method as in your last job; change anything on its plan.</span>
     </p>
   </form>
 </template>
@@ -203,6 +210,7 @@ async function start() {
   align-content: start;
 }
 select {
+  max-width: 100%;
   font: inherit;
   color: inherit;
   background: var(--surface);

@@ -146,6 +146,10 @@ path:where(:not(.hatch)) {
   stroke: var(--muted);
   stroke-width: 0.9;
 }
+.leader {
+  stroke: var(--muted);
+  stroke-width: 0.8;
+}
 .arrow {
   fill: var(--muted);
 }

@@ -6,9 +6,11 @@ import CautionLine from '@/components/CautionLine.vue'
 import FigureValue from '@/components/FigureValue.vue'
 import StepSentence from '@/components/StepSentence.vue'
 import WorkingPanel from '@/components/WorkingPanel.vue'
+import { useUnits } from '@/composables/useUnits'
 
 /** The chosen step in full: the sentence, the figures, the caution, the working when asked. */
 const props = defineProps<{ step: Operation }>()
+const { told } = useUnits()
 const asked = ref('')
 watch(
   () => props.step.key,
@@ -19,6 +21,7 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
 
 <template>
   <section class="detail" :aria-label="step.title">
+    <p v-if="step.zero" class="zero">◇ {{ step.zero }}</p>
     <h2><StepSentence :step="step" /></h2>
     <p class="muted small">
       {{ step.tool }}<template v-if="step.edge">, {{ step.edge }}</template>
@@ -34,6 +37,14 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
       />
     </div>
     <WorkingPanel v-if="working" :figure="working" />
+    <p v-if="step.passes.length" class="passes">
+      <span class="muted">Cuts, by the diameter each leaves</span>
+      <template v-for="(pass, n) in step.passes" :key="n">
+        <span v-if="n" class="muted" aria-hidden="true">→</span>
+        <span class="fig" :title="pass.name">{{ told(pass.shown).text }}</span>
+      </template>
+      <span class="muted">the last one a spring pass</span>
+    </p>
     <CautionLine :cautions="step.cautions" />
     <ul v-if="step.notes.length">
       <li v-for="note in step.notes" :key="note">{{ note }}</li>
@@ -50,6 +61,14 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
   border: 1px solid var(--line);
   border-radius: var(--round);
   padding: 18px 22px;
+}
+.zero {
+  color: var(--lagoon);
+}
+.passes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 10px;
 }
 .figures {
   display: flex;

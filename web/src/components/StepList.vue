@@ -3,7 +3,7 @@ import type { Operation } from '@/api/client'
 import { useUnits } from '@/composables/useUnits'
 
 /** The steps as a numbered run, each with its one key figure. */
-defineProps<{ steps: Operation[]; chosen: string }>()
+const props = defineProps<{ steps: Operation[]; chosen: string }>()
 const emit = defineEmits<{ choose: [string] }>()
 const { text } = useUnits()
 
@@ -11,11 +11,19 @@ function key(step: Operation): string {
   const figure = step.figures.find((f) => f.key === step.headline)?.figure
   return `${step.headline_words} ${figure ? text(figure.shown) : ''}`.trim()
 }
+/** The heading where work turns to another end of the part. */
+function ends(at: number): string {
+  const last = props.steps[at - 1]?.chucking
+  const now = props.steps[at]?.chucking
+  if (now === last || !props.steps.some((step) => step.chucking > 1)) return ''
+  return now === 1 ? 'First end' : 'Second end'
+}
 </script>
 
 <template>
   <ol class="steps">
     <li v-for="(step, n) in steps" :key="step.key">
+      <p v-if="ends(n)" class="end muted small">{{ ends(n) }}</p>
       <button
         type="button"
         class="step"
@@ -45,6 +53,10 @@ function key(step: Operation): string {
   padding: 7px 12px 7px 8px;
   cursor: pointer;
   align-items: baseline;
+}
+.end {
+  padding: 8px 0 2px 46px;
+  font-weight: 700;
 }
 .step:hover {
   background: var(--quiet);

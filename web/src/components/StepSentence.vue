@@ -11,7 +11,9 @@ const parts = computed(() => {
   const figures = new Map(props.step.figures.map((f) => [f.key, f.figure]))
   return props.step.sentence.split(/\{(\w+)\}/).map((piece, index) => {
     const figure = index % 2 ? figures.get(piece) : undefined
-    return { text: figure ? text(figure.shown) : piece, figure: figure !== undefined }
+    // A place is never parted from its Z.
+    const words = piece.replace(/ Z $/, ' Z\u00a0')
+    return { text: figure ? text(figure.shown) : words, figure: figure !== undefined }
   })
 })
 </script>

@@ -11,6 +11,7 @@ import {
   Problem,
 } from '@/api/client'
 import { readField, writeField } from '@/composables/fields'
+import { remember } from '@/composables/useHabits'
 
 const PAUSE_MS = 60
 const kept = (id: number) => `conch.draft.${id}`
@@ -75,7 +76,7 @@ export function useDocument(id: number) {
       if (mine === asked) fail(error)
     }
   }
-  function set(field: string, value: string | boolean) {
+  function set(field: string, value: unknown) {
     if (!draft.value || readField(draft.value, field) === value) return
     writeField(draft.value, field, value)
     dirty.value = true
@@ -83,7 +84,11 @@ export function useDocument(id: number) {
     window.clearTimeout(timer)
     timer = window.setTimeout(() => void preview(), PAUSE_MS)
   }
-  async function commit() {
+  /** One change after the other, however fast they come: each is made from the revision the last one left. */
+  let steps = Promise.resolve()
+  const inTurn = (one: () => Promise<void>) => (steps = steps.then(one))
+  const commit = () => inTurn(change)
+  async function change() {
     if (!job.value) return
     const before = structuredClone(job.value.document)
     if (await store()) {
@@ -91,9 +96,6 @@ export function useDocument(id: number) {
       future.value = []
     }
   }
-  /** One step after the other, however fast the key is pressed. */
-  let steps = Promise.resolve()
-  const inTurn = (one: () => Promise<void>) => (steps = steps.then(one))
   /** Go back to the last document of `from`, or forward again: stored like any other change. */
   async function step(from: JobDocument[], to: JobDocument[]) {
     const target = from.at(-1)
@@ -115,6 +117,7 @@ export function useDocument(id: number) {
     const sent = JSON.stringify(body.document)
     try {
       const fresh = await ask(client.PUT('/api/jobs/{job_id}', { params: { path: { job_id: id } }, body }))
+      remember(body.document)
       if (JSON.stringify(draft.value) === sent) take(fresh)
       else job.value = fresh
       return true

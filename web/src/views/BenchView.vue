@@ -3,6 +3,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
 import BenchFigure from '@/components/BenchFigure.vue'
+import BenchGate from '@/components/BenchGate.vue'
 import BenchGauge from '@/components/BenchGauge.vue'
 import BenchTop from '@/components/BenchTop.vue'
 import CautionLine from '@/components/CautionLine.vue'
@@ -27,6 +28,8 @@ const field = ref<HTMLInputElement>()
 const button = ref<{ $el: HTMLElement }>()
 
 const step = computed(() => bench.value?.step ?? null)
+/** The cautions of the job's use are not read yet: nothing else is asked. */
+const gated = computed(() => bench.value !== null && bench.value.unread.length > 0)
 const measuring = computed(() => step.value?.measure === 'diameter')
 const gauging = computed(() => step.value?.measure === 'verdict')
 const mustMove = computed(
@@ -41,6 +44,7 @@ const action = computed<{ label: string; run: () => unknown } | null>(() => {
   const now = bench.value
   if (!now || now.state === 'closed') return null
   if (now.finished) return { label: 'Close the job', run: finish }
+  if (now.zero) return { label: 'Touched off', run: () => record('zero') }
   if (measuring.value && typed.value.trim()) return { label: 'Record', run: read }
   if (mustMove.value) return { label: 'I moved the die', run: () => record('setting') }
   if (now.cut && now.readings.length && !['on-size', 'under-size'].includes(now.cut.state))
@@ -104,8 +108,17 @@ void load()
 <template>
   <div v-if="bench" class="bench">
     <BenchTop :bench="bench" />
-    <template v-if="step">
-      <h1><StepSentence :step="step" /></h1>
+    <BenchGate
+      v-if="bench.unread.length && bench.state !== 'closed'"
+      :cautions="bench.unread"
+      :busy="busy"
+      @read="record('read')"
+    />
+    <template v-else-if="step">
+      <div>
+        <p v-if="bench.zero" class="zero">◇ {{ bench.zero }}</p>
+        <h1><StepSentence :step="step" /></h1>
+      </div>
       <div class="middle">
         <BenchGauge
           v-if="gauging"
@@ -137,7 +150,7 @@ void load()
         {{ problem.message }}
         <button v-if="moved" type="button" class="plain" @click="load">Reload</button>
       </p>
-      <CautionLine v-if="step" :cautions="step.cautions" />
+      <CautionLine v-if="step && !gated" :cautions="step.cautions" />
       <ReasonField
         v-if="asking"
         :ask="
@@ -160,8 +173,8 @@ void load()
         @say="say"
         @close="asking = ''"
       />
-      <form v-else-if="action" class="act" novalidate @submit.prevent="action.run()">
-        <label v-if="measuring" class="reading" :class="{ wrong: problem?.of('reading') }">
+      <form v-else-if="action && !gated" class="act" novalidate @submit.prevent="action.run()">
+        <label v-if="measuring && !bench.zero" class="reading" :class="{ wrong: problem?.of('reading') }">
           <span class="sr">New reading in {{ unit }}</span>
           <input
             ref="field"
@@ -185,7 +198,10 @@ void load()
         <button type="button" class="key" @click="undo">undo <kbd>z</kbd></button>
         <button type="button" class="key" @click="openAsk('note')">note <kbd>n</kbd></button>
         <button type="button" class="key" @click="toggle">{{ unit }} <kbd>u</kbd></button>
-        <button v-if="step" type="button" class="key" @click="askWhy">scrap or accept</button>
+        <button v-if="step && !gated" type="button" class="key" @click="askWhy">scrap or accept</button>
+        <button v-if="step && !gated && !bench.zero" type="button" class="key" @click="record('zero-lost')">
+          zero lost
+        </button>
         <router-link class="key" :to="{ name: 'plan', params: { id } }"
           >the whole plan <kbd>p</kbd></router-link
         >

@@ -6,9 +6,11 @@ import CautionLine from '@/components/CautionLine.vue'
 import EmptyShell from '@/components/EmptyShell.vue'
 import InlineField from '@/components/InlineField.vue'
 import FigureRow from '@/components/FigureRow.vue'
+import HazardList from '@/components/HazardList.vue'
 import JobEnd from '@/components/JobEnd.vue'
 import JobFacts from '@/components/JobFacts.vue'
 import PartDrawing from '@/components/PartDrawing.vue'
+import SectionTable from '@/components/SectionTable.vue'
 import StepDetail from '@/components/StepDetail.vue'
 import StepList from '@/components/StepList.vue'
 import ThreadBar from '@/components/ThreadBar.vue'
@@ -31,8 +33,10 @@ const chosen = computed(
     steps.value.find((s) => s.key === 'turn-blank') ??
     steps.value[0],
 )
+/** The drawing of the chucking in which the chosen step is done. */
+const sheet = computed(() => plan.value?.drawings[(chosen.value?.chucking ?? 1) - 1])
 const values = computed(() => {
-  const fields = (plan.value?.drawing.labels ?? []).map((l) => l.field).filter(Boolean)
+  const fields = (sheet.value?.labels ?? []).map((l) => l.field).filter(Boolean)
   return Object.fromEntries(fields.map((f) => [f, String((draft.value && readField(draft.value, f)) ?? '')]))
 })
 /** The metal's own fraction, as the plan worked with it. */
@@ -105,7 +109,8 @@ useKeys([
     <CautionLine :cautions="plan.cautions" />
     <div class="sheet">
       <PartDrawing
-        :sheet="plan.drawing"
+        v-if="sheet"
+        :sheet="sheet"
         :step="chosen?.key"
         :values="values"
         :errors="errors"
@@ -115,12 +120,41 @@ useKeys([
         @commit="commit"
       />
     </div>
-    <p v-for="note in plan.notices" :key="note.code" class="notice">◆ {{ note.text }}</p>
+    <p v-for="note in plan.notices" :key="note.code + note.field + note.text" class="notice">
+      ◆ {{ note.text }}
+    </p>
     <div class="below">
       <div class="left">
         <StepList :steps="steps" :chosen="chosen?.key ?? ''" @choose="picked = $event" />
+        <FigureRow :figures="plan.batch.map((figure) => ({ label: figure.name, figure }))" />
         <JobFacts
-          :lines="['Method', 'Lathe', 'For']"
+          :lines="['For']"
+          :value="value"
+          :errors="errors"
+          :closed="closed"
+          @set="set"
+          @commit="commit"
+        />
+        <HazardList
+          :chosen="draft.hazards ?? []"
+          :closed="closed"
+          @change="(set('hazards', $event), commit())"
+        />
+      </div>
+      <div class="left">
+        <StepDetail v-if="chosen" :step="chosen" />
+        <SectionTable
+          :sections="draft.part.sections"
+          :plan="plan"
+          :job-unit="draft.unit === 'mm' ? 'mm' : 'in'"
+          :value="value"
+          :errors="errors"
+          :closed="closed"
+          @set="set"
+          @commit="commit"
+        />
+        <JobFacts
+          :lines="['Method', 'Lathe']"
           :value="value"
           :errors="errors"
           :closed="closed"
@@ -128,17 +162,7 @@ useKeys([
           @set="set"
           @commit="commit"
         />
-        <FigureRow :figures="plan.batch.map((figure) => ({ label: figure.name, figure }))" />
-        <label v-if="!closed" class="small pressure">
-          <input
-            type="checkbox"
-            :checked="draft.pressure"
-            @change="(set('pressure', ($event.target as HTMLInputElement).checked), commit())"
-          />
-          carries air, gas or steam under pressure
-        </label>
       </div>
-      <StepDetail v-if="chosen" :step="chosen" />
     </div>
     <JobEnd :job="job" @changed="load" />
   </div>
@@ -183,11 +207,6 @@ useKeys([
 }
 .notice {
   color: var(--caution);
-}
-.pressure {
-  display: flex;
-  gap: 8px;
-  align-items: center;
 }
 @media (max-width: 900px) {
   .head,

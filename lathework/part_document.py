@@ -1,0 +1,183 @@
+"""Reads the part of a job document: stock, sections, and whether they fit each other."""
+
+from __future__ import annotations
+
+from lathework.fields import Reader
+from lathework.lengths import Length, Span
+from lathework.part import MILLED, SHAPES, Part, Section, Shape, Stock
+from lathework.planning.ends import ends_of, nominal_mm
+from lathework.rules.relief import groove_width
+from lathework.rules.stock import STOCK_FORMS, StockForm
+from lathework.units import LengthUnit, convert, show_length
+
+PART_KEYS = ("stock", "overall_length", "sections")
+STOCK_KEYS = ("form", "across", "bar_length")
+SECTION_KEYS = ("shape", "across", "length", "thread", "chamfer", "measured", "measured_length")
+MOST_SECTIONS = 16
+STOCK = Span("A bar size", 1, 150)
+ACROSS = Span("A diameter", 0.5, 150)
+ALONG = Span("A length", 0.2, 600)
+BAR = Span("A bar length", 20, 6000)
+CHAMFER = Span("A chamfer", 0.05, 20)
+FEWEST_TURNS = 2
+"""Full threads that must stand before a relief groove."""
+SHORTEST_THREAD = 4
+"""Turns: the die's lead alone takes three."""
+_SLACK = 1.0001
+
+
+def _shape(reader: Reader, path: str) -> Shape:
+    chosen = reader.choice(f"{path}.shape", SHAPES)
+    return next(shape for shape in SHAPES if shape == chosen)
+
+
+def _section(reader: Reader, path: str, *, rest: Length | None) -> Section | None:
+    """One section; `rest` is the length of one that states none."""
+    reader.section(path, SECTION_KEYS)
+    shape = _shape(reader, path)
+    typed = reader.text(f"{path}.length")
+    length = reader.length(f"{path}.length", ALONG) if typed or rest is None else rest
+    chamfer = reader.length(f"{path}.chamfer", CHAMFER, optional=True)
+    for name in ("measured", "measured_length"):
+        reader.length(f"{path}.{name}", ACROSS if name == "measured" else ALONG, optional=True)
+    if shape == "thread":
+        called = reader.thread(f"{path}.thread")
+        reader.text(f"{path}.across")
+        if called is None or length is None:
+            return None
+        return Section(shape, length, thread=called.thread, class_name=called.class_name, chamfer=chamfer)
+    # Kept as typed for when the section becomes a thread again.
+    reader.text(f"{path}.thread")
+    if shape == "bar":
+        reader.text(f"{path}.across")
+        return None if length is None else Section(shape, length, chamfer=chamfer)
+    across = reader.length(f"{path}.across", ACROSS)
+    return None if length is None or across is None else Section(shape, length, across, chamfer=chamfer)
+
+
+def _rest(reader: Reader, stated: Length | None, count: int, unit: LengthUnit) -> tuple[int | None, Length | None]:
+    """Which section takes what the others leave of the overall length, and how much that is.
+
+    One that states no length; where several do not, the one that is bar as bought.
+    """
+    open_ones = [n for n in range(count) if not reader.text(f"part.sections.{n}.length")]
+    if len(open_ones) > 1:
+        open_ones = [n for n in open_ones if reader.raw(f"part.sections.{n}.shape") == "bar"]
+    if len(open_ones) != 1 or stated is None:
+        return None, None
+    quiet = Reader(reader.document)
+    others = [quiet.length(f"part.sections.{n}.length", ALONG) for n in range(count) if n != open_ones[0]]
+    known = [length.mm for length in others if length is not None]
+    if len(known) < len(others):
+        # Told where they stand; this one waits for them.
+        return open_ones[0], Length(stated.value, stated.unit, "")
+    left = stated.mm - sum(known)
+    if left < ALONG.low_mm:
+        field = f"part.sections.{open_ones[0]}.length"
+        told = show_length(abs(left), "mm", unit, fine=False)
+        words = f"the other sections are {told} {unit} longer than the whole" if left < 0 else "nothing is left for it"
+        reader.fail("does-not-fit", field, f"It takes what the others leave of the overall length, but {words}.")
+        return open_ones[0], Length(stated.value, stated.unit, "")
+    return open_ones[0], Length(convert(left, "mm", unit), unit, "")
+
+
+def _stock(reader: Reader) -> Stock | None:
+    reader.section("part.stock", STOCK_KEYS)
+    chosen = reader.choice("part.stock.form", STOCK_FORMS, "round")
+    form: StockForm = next(form for form in STOCK_FORMS if form == chosen)
+    across = reader.length("part.stock.across", STOCK)
+    bar_length = reader.length("part.stock.bar_length", BAR, optional=True)
+    return None if across is None else Stock(form, across, bar_length)
+
+
+def read_part(reader: Reader) -> Part | None:
+    """The part, or None with what is wrong noted in `reader`."""
+    reader.section("part", PART_KEYS)
+    unit: LengthUnit = "mm" if reader.raw("unit") == "mm" else "in"
+    stock = _stock(reader)
+    stated = reader.length("part.overall_length", ALONG, optional=True)
+    before = len(reader.errors)
+    count = reader.rows("part.sections", MOST_SECTIONS)
+    if not count and len(reader.errors) == before:
+        reader.fail("empty", "part.sections", "A part has one section at least.")
+    open_one, rest = _rest(reader, stated, count, unit)
+    sections = [
+        _section(reader, f"part.sections.{number}", rest=rest if number == open_one else None)
+        for number in range(count)
+    ]
+    whole = [section for section in sections if section is not None]
+    if count and len(whole) == count and all(section.thread is None for section in whole):
+        reader.fail("no-thread", "part.sections", "One section at least must be a thread.")
+        return None
+    if stock is None or not whole or len(whole) < count:
+        return None
+    part = Part(stock, tuple(whole), stated)
+    before = len(reader.errors)
+    for number in range(count):
+        _check_section(reader, part, number)
+    if part.overall_mm > ALONG.high_mm:
+        reader.fail("out-of-range", "part.overall_length", "A part longer than 600 mm is not planned here.")
+    if len(reader.errors) == before:
+        _check_reach(reader, part)
+    return part
+
+
+def _check_section(reader: Reader, part: Part, number: int) -> None:
+    """What one section must be to come out of the stock."""
+    section, path, stock = part.sections[number], f"part.sections.{number}", part.stock
+    if section.thread is not None:
+        thread = section.thread
+        if thread.major_mm > stock.across.mm * _SLACK:
+            need = f"{thread.major:.4g} {thread.unit}"
+            text = f"{thread.designation} measures {need} across the crests: this is too small."
+            reader.fail("does-not-fit", "part.stock.across", text)
+        if section.length.mm < SHORTEST_THREAD * thread.pitch_mm:
+            text = "Shorter than four threads: the die's lead alone takes three."
+            reader.fail("does-not-fit", f"{path}.length", text)
+        return
+    if section.across is None:
+        return
+    flats = section.shape in MILLED
+    if section.across.mm > stock.across.mm * _SLACK:
+        what = "across the flats" if flats else "turned"
+        reader.fail("does-not-fit", f"{path}.across", f"The bar is smaller than this, {what}.")
+    elif flats and section.shape != stock.form and section.across.mm >= nominal_mm(part, number) - 0.01:
+        reader.fail("does-not-fit", f"{path}.across", "Nothing would come off: the flats are as wide as the round.")
+    if section.chamfer is not None and (
+        2 * section.chamfer.mm >= nominal_mm(part, number) or section.chamfer.mm > section.length.mm
+    ):
+        reader.fail("does-not-fit", f"{path}.chamfer", "The chamfer is larger than the section it is on.")
+
+
+def _check_reach(reader: Reader, part: Part) -> None:
+    """A die must pass over everything between the end and its thread; a bolt keeps its head."""
+    ends = ends_of(part)
+    if part.stock.form == "bolt" and (ends.second or ends.turned_about):
+        reader.fail("does-not-fit", "part.sections", "A bolt keeps its head: only its other end can be worked.")
+    for run in (ends.first, ends.second):
+        for at, number in enumerate(run):
+            thread = part.sections[number].thread
+            if thread is None:
+                continue
+            if any(nominal_mm(part, nearer) > thread.minor_mm * _SLACK for nearer in run[:at]):
+                text = "No die gets there: a section nearer the end stands above the roots of this thread."
+                reader.fail("die-cannot-reach", f"part.sections.{number}.thread", text)
+
+
+def check_grooves(reader: Reader, part: Part, blade: Length) -> None:
+    """A relief groove must leave a thread in front of it; `blade` is the grooving blade's width."""
+    for section in part.sections:
+        thread = section.thread
+        if thread is None or len(part.sections) == 1:
+            continue
+        width = groove_width(thread, convert(blade.mm, "mm", thread.unit))
+        left_mm = section.length.mm - convert(width.value, thread.unit, "mm")
+        if left_mm < FEWEST_TURNS * thread.pitch_mm:
+            told = show_length(width.value, thread.unit, thread.unit, fine=False)
+            reader.fail(
+                "does-not-fit",
+                "method.finish",
+                f"The relief groove, {told} {thread.unit} wide, leaves no thread: turn the die round, "
+                "leave a run-out, take a narrower blade or a longer thread.",
+            )
+            return

@@ -1,0 +1,184 @@
+"""How the part is held: each chucking with what it makes, where it is gripped and how far it stands out."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from lathework.part import MILLED, Section
+from lathework.planning.work import ThreadWork, Work
+from lathework.rules.relief import UNFINISHED_THREADS
+from lathework.rules.stock import FACING_MM
+
+HOLD_CLEARANCE_MM = 6.0
+"""Kept between the tool's last place and the jaws (practice)."""
+LEAST_GRIP_MM = 8.0
+"""Least length that three jaws hold (practice)."""
+_ALIKE_MM = 0.01
+
+
+@dataclass(frozen=True, slots=True)
+class Placed:
+    """A section as it lies in a chucking: distances behind that chucking's face, and diameters, in millimetres."""
+
+    number: int
+    section: Section
+    near_mm: float
+    far_mm: float
+    turned_mm: float
+    thread: ThreadWork | None
+
+    @property
+    def name(self) -> str:
+        """What a fitter calls it."""
+        if self.thread is not None:
+            return f"{self.thread.thread.designation} thread"
+        return {"bar": "plain body", "round": "turned body", "knurl": "knurled part"}.get(
+            self.section.shape, self.section.shape
+        )
+
+
+@dataclass(frozen=True, slots=True)
+class Grip:
+    """What the jaws hold: in words, its diameter, how much of it they have, and whether it is a finished thread."""
+
+    words: str
+    across_mm: float
+    length_mm: float
+    on_thread: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Chucking:
+    """One holding of the work. `placed` is the whole part from this chucking's face; the first `here` are made in it.
+
+    `spare_mm` is left on the far end for facing it later; `parted` says that the piece is parted off here. A thread
+    that reaches the parted end is cut `overrun_mm` past it, so that its unfinished turns stay on the bar.
+    """
+
+    number: int
+    placed: tuple[Placed, ...]
+    here: int
+    grip: Grip
+    stick_out_mm: float
+    parted: bool
+    spare_mm: float
+    bar_mm: float
+    overrun_mm: float = 0.0
+
+    @property
+    def made(self) -> tuple[Placed, ...]:
+        """The sections made here, from the face on."""
+        return self.placed[: self.here]
+
+    @property
+    def overall_mm(self) -> float:
+        """Length of the part."""
+        return self.placed[-1].far_mm
+
+    @property
+    def ratio(self) -> float:
+        """Stick-out over the diameter that is held."""
+        return self.stick_out_mm / self.grip.across_mm
+
+    def outer_mm(self, placed: Placed) -> float:
+        """Diameter a section shows here when all is done: the bar, where it is made only later."""
+        later = self.number == 1 and placed.number not in {p.number for p in self.made}
+        return self.bar_mm if later else placed.turned_mm
+
+
+def place(work: Work, order: tuple[int, ...]) -> tuple[Placed, ...]:
+    """Sections in `order` from the face on."""
+    out, near = [], 0.0
+    for number in order:
+        section = work.part.sections[number]
+        far = near + section.length.mm
+        out.append(Placed(number, section, near, far, work.turned_mm(number), work.threads.get(number)))
+        near = far
+    return tuple(out)
+
+
+def _needs_second(work: Work) -> bool:
+    """Whether the far end is worked: sections of its own, a chamfer on it, or a sawn end to face."""
+    if work.part.stock.form == "bolt":
+        return False
+    last = work.part.sections[work.ends.first[-1]]
+    head_chamfer = not work.ends.second and last.chamfer is not None and len(work.part.sections) > 1
+    return bool(work.ends.second) or head_chamfer or work.job.method.order == "blanks-first"
+
+
+def _first(work: Work, *, second: bool) -> Chucking:
+    part, stock = work.part, work.part.stock
+    placed = place(work, (*work.ends.first, *reversed(work.ends.second)))
+    here = len(work.ends.first)
+    spare = FACING_MM if second else 0.0
+    bar, overrun = stock.corners_mm, 0.0
+    if stock.form == "bolt":
+        stick_out, grip = part.overall_mm, Grip("the bolt by its head", stock.across.mm, LEAST_GRIP_MM)
+    elif work.job.method.order == "blanks-first":
+        cut = [p.far_mm for p in placed[:here] if p.turned_mm < bar - 0.01 or p.thread]
+        stick_out = max(cut, default=0.0) + HOLD_CLEARANCE_MM
+        grip = Grip("the sawn blank", stock.across.mm, part.overall_mm + spare - stick_out)
+    else:
+        kerf = work.job.setup.parting_blade.mm
+        if placed[-1].thread is not None and here == len(placed):
+            overrun = kerf + UNFINISHED_THREADS * placed[-1].thread.thread.pitch_mm
+        stick_out = part.overall_mm + spare + max(kerf, overrun) + HOLD_CLEARANCE_MM
+        grip = Grip("the bar", stock.across.mm, LEAST_GRIP_MM)
+    parted = stock.form != "bolt" and work.job.method.order == "from-the-bar"
+    return Chucking(1, placed, here, grip, stick_out, parted, spare, bar, overrun)
+
+
+def _bodies(placed: tuple[Placed, ...], made: int) -> list[list[Placed]]:
+    """Plain sections behind the first `made` (a count), neighbours of one diameter together."""
+    runs: list[list[Placed]] = []
+    for p in placed[made:]:
+        if p.thread is not None:
+            continue
+        joins = runs and abs(runs[-1][-1].turned_mm - p.turned_mm) < _ALIKE_MM and runs[-1][-1].far_mm == p.near_mm
+        if joins:
+            runs[-1].append(p)
+        else:
+            runs.append([p])
+    return runs
+
+
+def held(placed: tuple[Placed, ...], made: int) -> tuple[Grip, float]:
+    """The best thing to grip behind the first `made` sections (a count), and how far the work then stands out (mm).
+
+    A plain body near the work before a finished thread. Source: practice.
+    """
+    for run in _bodies(placed, made):
+        near, far = run[0].near_mm, run[-1].far_mm
+        # A little clear of the shoulder, and never so much that the jaws have too little.
+        stick_out = max(near + max(0.0, min(HOLD_CLEARANCE_MM, far - near - LEAST_GRIP_MM)), HOLD_CLEARANCE_MM)
+        if far - stick_out >= LEAST_GRIP_MM:
+            longest = max(run, key=lambda p: p.far_mm - p.near_mm)
+            return Grip(f"the {longest.name}", longest.turned_mm, far - stick_out), stick_out
+    chosen = max((p for p in placed[made:] or placed), key=lambda p: (p.thread is not None, p.far_mm - p.near_mm))
+    length = chosen.far_mm - chosen.near_mm
+    return Grip(f"the {chosen.name}", chosen.turned_mm, length, on_thread=chosen.thread is not None), chosen.near_mm
+
+
+def chuckings(work: Work) -> tuple[Chucking, ...]:
+    """The chuckings of the lathe in order: one, or two when both ends are worked."""
+    second = _needs_second(work)
+    first = _first(work, second=second)
+    if not second:
+        return (first,)
+    order = (*work.ends.second, *reversed(work.ends.first))
+    placed = place(work, order)
+    here = len(work.ends.second)
+    grip, stick_out = held(placed, here)
+    bar = work.part.stock.corners_mm
+    return first, Chucking(2, placed, here, grip, stick_out, False, 0.0, bar)
+
+
+def milled(work: Work) -> tuple[int, ...]:
+    """Numbers of the sections whose flats are milled: those that are not bar as bought."""
+    stock = work.part.stock
+    return tuple(
+        number
+        for number, section in enumerate(work.part.sections)
+        if section.shape in MILLED
+        and not (section.shape == stock.form and section.across and abs(section.across.mm - stock.across.mm) < 0.01)
+    )

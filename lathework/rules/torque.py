@@ -1,0 +1,57 @@
+"""Torque of cutting a thread with a die, and what must hold it."""
+
+from __future__ import annotations
+
+from lathework.figures import PRACTICE, Figure, Given, Source
+from lathework.threads.thread import Thread
+
+ROUGH = Source("practice", "rough rule for a sharp, oiled tap or die; dull or dry doubles it")
+ARM_MM = 150.0
+"""From the axis to the hand on a die stock or a tommy bar (practice)."""
+HOLDS: tuple[tuple[float, str], ...] = (
+    (2.0, "A knurled holder in the hand holds it."),
+    (8.0, "It wants a bar in the holder; a plain shank in a drill chuck slips: give it flats or a hexagon."),
+    (30.0, "It wants a long bar or a keyed holder; a drill chuck and a bare taper slip."),
+    (1e9, "Keyed holder or single point: rough the thread out first, finish it with the die."),
+)
+"""Torque in N m up to which each will do (practice)."""
+
+
+def cutting_torque(thread: Thread, cutting_force: float) -> Figure:
+    """Torque of a sharp die in N m: kc P^2 D / 8000, P and D in mm.
+
+    `cutting_force` is kc, the specific cutting force of the metal in N/mm^2. Source: practice, rough.
+    """
+    pitch, major = thread.pitch_mm, thread.major_mm
+    return Figure(
+        "torque of the die",
+        cutting_force * pitch**2 * major / 8000,
+        "N m",
+        "cutting force × pitch² × major ÷ 8000",
+        ROUGH,
+        (
+            Given("cutting force", cutting_force, "N/mm²"),
+            Given("pitch", pitch, "mm"),
+            Given("major", major, "mm"),
+        ),
+        places=1,
+        note=what_holds(cutting_force * pitch**2 * major / 8000),
+    )
+
+
+def hand_force(torque: Figure) -> Figure:
+    """Force at the hand in N for `torque` in N m, 150 mm from the axis. Source: practice."""
+    return Figure(
+        "force at the hand",
+        torque.value / (ARM_MM / 1000),
+        "N",
+        "torque ÷ arm",
+        PRACTICE,
+        (Given("torque", torque.value, "N m"), Given("arm", ARM_MM, "mm")),
+        note="10 N is the weight of a kilogram.",
+    )
+
+
+def what_holds(torque_nm: float) -> str:
+    """What must hold a die that takes `torque_nm` (newton metres, unit N m), in a sentence. Source: practice."""
+    return next(words for most, words in HOLDS if torque_nm <= most)

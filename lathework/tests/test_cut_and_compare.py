@@ -1,0 +1,191 @@
+"""Cutting the plan: a small lathe of its own turns the bar by the plan's cuts, and the shape must be the part's.
+
+The model knows nothing of how plans are made: it holds a radius at each of many places along the bar, takes off what
+each step says, and turns the piece end for end where the chucking changes.
+"""
+
+from __future__ import annotations
+
+import unittest
+from typing import Any
+
+from hypothesis import HealthCheck, assume, given, settings
+from hypothesis import strategies as st
+
+from lathework.document import read_document
+from lathework.errors import InvalidDocument
+from lathework.part import MILLED, Job
+from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan, make_plan
+from lathework.tests.samples import PLUG, SCREW, TIE_ROD, document, plan, section
+from lathework.threads.designation import read_designation
+
+STEP = 0.2
+ON_SIZE, LEFT, EDGE = 1e-6, 0.011, 0.01
+"""Millimetres: never under size; a hundredth may be left; places on an edge between sections belong to neither."""
+THREADS = ("M6", "M8", "M10", "3/8-16", "1/4 BSW", "1/2 BSF", "0 BA", "M8x1", "G1/8")
+
+
+class Lathe:
+    """The bar as diameters at places along it, from the right-hand end of the part."""
+
+    def __init__(self, made: Plan) -> None:
+        self.made = made
+        self.overall = made.job.part.overall_mm
+        edges = [sum(one.length.mm for one in made.job.part.sections[:n]) for n in range(len(made.job.part.sections))]
+        even = [STEP * (n + 0.5) for n in range(int(self.overall / STEP))]
+        self.places = [place for place in even if all(abs(place - edge) > EDGE for edge in edges)]
+        self.allowed = [wanted(made.job, made, place) for place in self.places]
+        self.across = [made.job.part.stock.corners_mm] * len(self.places)
+        self.parted_at: float | None = None
+        self.flats: dict[float, float] = {}
+
+    def behind(self, place: float, operation: Operation) -> float:
+        """How far a place lies behind the face that `operation` sees."""
+        from_right = self.made.chuckings[operation.chucking - 1].placed[0].number == 0
+        return place if from_right else self.overall - place
+
+    def cut(self, operation: Operation) -> None:
+        """Take off what a step says."""
+        cut = operation.cut
+        if cut is None or operation.kind in ("thread", "finish"):
+            return
+        if operation.kind == "part-off":
+            self.parted_at = cut.right_mm
+            return
+        for n, place in enumerate(self.places):
+            z = self.behind(place, operation)
+            if not cut.right_mm <= z <= cut.left_mm:
+                continue
+            if operation.kind == "flats":
+                self.flats[place] = cut.inner_mm
+                continue
+            size = cut.inner_mm + (2 * (z - cut.right_mm) if cut.slope else 0.0)
+            self.across[n] = min(self.across[n], size)
+
+
+def wanted(job: Job, made: Plan, place: float) -> tuple[float, float]:
+    """Least and greatest diameter allowed at a place of the finished part: relief, lead and chamfers may go under."""
+    near, number, one = 0.0, 0, job.part.sections[0]
+    while place > near + one.length.mm:
+        near, number = near + one.length.mm, number + 1
+        one = job.part.sections[number]
+    far = near + one.length.mm
+    size = made.work.turned_mm(number)
+    margin = one.chamfer.mm if one.chamfer else 0.0
+    inside = near + margin < place < far - margin
+    if one.thread is not None:
+        # Lead at one end, relief at the other; between them the blank.
+        found = made.work.threads[number]
+        ends = max(found.groove_width_mm, (found.blank_mm - found.thread.minor_mm) / 2 + found.thread.pitch_mm)
+        inside = near + ends + EDGE < place < far - ends - EDGE
+        return (size, size) if inside else (found.thread.minor_mm - 0.35 * found.thread.pitch_mm, size)
+    return (size, size) if inside else (size - 2 * margin, size)
+
+
+class CutAndCompare(unittest.TestCase):
+    def check(self, made: Plan) -> None:
+        """Cut every step in order; no step goes into what is finished, and what is left is the part."""
+        lathe = Lathe(made)
+        for operation in made.operations:
+            self.check_step(lathe, operation)
+            lathe.cut(operation)
+            for place, across, (least, _) in zip(lathe.places, lathe.across, lathe.allowed, strict=True):
+                if across < least - ON_SIZE:
+                    self.fail(f"{operation.key} cuts into the part at {place:.2f}")
+        for place, across, (_, most) in zip(lathe.places, lathe.across, lathe.allowed, strict=True):
+            self.assertLessEqual(across, most + LEFT, f"metal is left at {place:.2f}")
+        self.check_flats(lathe)
+
+    def check_step(self, lathe: Lathe, operation: Operation) -> None:
+        cut = operation.cut
+        if cut is not None:
+            self.assertGreaterEqual(cut.outer_mm, cut.inner_mm - ON_SIZE, operation.key)
+            self.assertGreaterEqual(cut.left_mm, cut.right_mm - ON_SIZE, operation.key)
+            stick_out = lathe.made.chuckings[operation.chucking - 1].stick_out_mm
+            if operation.kind != "flats":
+                self.assertLess(cut.left_mm, stick_out + ON_SIZE, f"{operation.key} reaches the jaws")
+        sizes = [figure.value for figure in operation.passes]
+        self.assertEqual(sizes, sorted(sizes, reverse=True), "each cut goes deeper")
+
+    def check_flats(self, lathe: Lathe) -> None:
+        """Every milled section has its flats over its whole length; no other has any."""
+        near = 0.0
+        stock = lathe.made.job.part.stock
+        for one in lathe.made.job.part.sections:
+            far = near + one.length.mm
+            inside = [p for p in lathe.places if near + STEP < p < far - STEP]
+            bought = one.shape == stock.form and one.across is not None and one.across.mm == stock.across.mm
+            if one.shape in MILLED and one.across is not None and not bought:
+                self.assertTrue(all(lathe.flats.get(p) == one.across.mm for p in inside), one.shape)
+            else:
+                self.assertFalse(any(p in lathe.flats for p in inside), one.shape)
+            near = far
+
+    def test_the_samples(self) -> None:
+        for base in ({}, SCREW, TIE_ROD, PLUG):
+            for change in ({}, {"method.finish": "die-turned-round"}, {"method.finish": "run-out"},
+                           {"method.order": "blanks-first"}, {"method.holder": "stock-in-vise"},
+                           {"method.support": "centre"}):  # fmt: skip
+                with self.subTest(base=base, change=change):
+                    self.check(plan({**base, **change}))
+
+    def test_the_parted_piece_leaves_what_the_second_face_takes(self) -> None:
+        for base, spare in (({}, 0.0), (TIE_ROD, 0.5), (PLUG, 0.5)):
+            lathe = Lathe(plan(base))
+            for operation in lathe.made.operations:
+                lathe.cut(operation)
+            assert lathe.parted_at is not None
+            self.assertAlmostEqual(lathe.parted_at, lathe.overall + spare)
+
+    def test_a_neck_and_a_chamfer(self) -> None:
+        sections = [
+            section("thread", "1", thread="3/8-16"), section("round", "1/8", across="0.28"),
+            section("round", "1/2", across="0.45", chamfer="1/32"), section("bar"),
+        ]  # fmt: skip
+        made = plan({"part.sections": sections})
+        self.assertIn("neck", [o.key for o in made.operations])
+        self.check(made)
+
+    @settings(max_examples=80, deadline=None, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
+    @given(st.data())
+    def test_any_part(self, data: st.DataObject) -> None:
+        """Random shafts: whatever the reader takes as a part, the plan cuts, and cuts right."""
+        made = self.any_plan(data)
+        self.check(made)
+        positions = [o.figures["position"].value for o in made.operations if o.kind == "part-off"]
+        self.assertTrue(all(value < 0 for value in positions))
+
+    def any_side(self, data: st.DataObject, bar: float) -> list[dict[str, str]]:
+        """Sections of one end, the smallest outermost; now and then a neck among them."""
+        drawn: list[tuple[float, dict[str, str]]] = []
+        for _ in range(data.draw(st.integers(0, 3))):
+            length = f"{data.draw(st.floats(8, 40)):.2f}"
+            size = data.draw(st.floats(0.2, 0.98)) * bar
+            one = section("round", length, across=f"{size:.2f}", chamfer=data.draw(st.sampled_from(["", "0.5"])))
+            if data.draw(st.booleans()):
+                thread = read_designation(data.draw(st.sampled_from(THREADS)))
+                size, one = thread.major_mm, section("thread", length, thread=thread.designation)
+            drawn.append((size, one))
+        made = [one for _, one in sorted(drawn, key=lambda pair: pair[0])]
+        if data.draw(st.integers(0, 3)) == 0:
+            made.append(section("round", "5", across=f"{0.3 * bar:.2f}"))
+        return made
+
+    def any_plan(self, data: st.DataObject) -> Plan:
+        bar = data.draw(st.floats(12, 40))
+        middle = section(data.draw(st.sampled_from(["bar", "hexagon", "square", "flats"])), "15")
+        middle["across"] = f"{0.8 * bar:.2f}"
+        sections = [*self.any_side(data, bar), middle, *reversed(self.any_side(data, bar))]
+        changes: dict[str, Any] = {
+            "unit": "mm", "part.overall_length": "", "part.sections": sections, "part.stock.across": f"{bar:.2f}",
+            "part.stock.form": data.draw(st.sampled_from(["round", "round", "hexagon", "square"])),
+            "method.order": data.draw(st.sampled_from(["from-the-bar", "blanks-first"])),
+            "method.finish": data.draw(st.sampled_from(["groove", "run-out", "die-turned-round"])),
+            "setup.groove_blade": "2", "setup.parting_blade": "2",
+        }  # fmt: skip
+        try:
+            job = read_document(document(changes))
+        except InvalidDocument:
+            assume(False)
+        return make_plan(job)

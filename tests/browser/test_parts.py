@@ -1,0 +1,153 @@
+"""Parts with two ends, heads and flats: from nothing to the set-up sheet."""
+
+from __future__ import annotations
+
+import io
+
+from playwright.sync_api import expect
+from pypdf import PdfReader
+
+from tests.browser.base import BrowserCase
+
+
+class Parts(BrowserCase):
+    def start(self, shape: str, typed: dict[str, str]) -> None:
+        self.page.goto("/")
+        self.page.get_by_role("button", name="Start a job").first.click()
+        self.page.get_by_label("Shape").select_option(shape)
+        self.fill_job(typed)
+        self.page.get_by_role("button", name="Start the job").click()
+        expect(self.page).to_have_title("Job plan · Conch")
+
+    def field(self, name: str):
+        return self.page.get_by_role("textbox", name=name, exact=True)
+
+    def stored(self) -> None:
+        expect(self.page.get_by_role("status")).to_have_text("stored")
+
+    def sheet(self) -> str:
+        """The words of the set-up sheet."""
+        with self.page.expect_download() as waiting:
+            self.page.get_by_role("link", name="Set-up sheet").click()
+        pages = PdfReader(io.BytesIO(waiting.value.path().read_bytes())).pages
+        self.assertLessEqual(len(pages), 4)
+        return " ".join(" ".join(page.extract_text() for page in pages).split())
+
+    def test_a_double_ended_tie_rod(self) -> None:
+        """M10 at both ends of 160 mm of 12 mm bar; then sawn blanks, held by the body; then the other end left-hand."""
+        page = self.page
+        page.goto("/")
+        page.get_by_role("button", name="mm", exact=True).click()
+        self.start("rod", {
+            "What is it, in words": "Shutter tie rods", "Thread": "M10", "How many": "4", "Bar diameter, mm": "12",
+            "Thread length, mm": "28", "Overall length, mm": "160",
+        })  # fmt: skip
+        steps = page.get_by_role("list").filter(has_text="Turn end for end")
+        expect(steps).to_contain_text("Second end")
+        page.get_by_role("button", name="Face the end, set Z zero").click()
+        detail = page.get_by_role("region", name="Face the end, set Z zero")
+        # 160 and 0.5 to face, a 2.5 mm blade and 6 mm to the jaws: it stands out fourteen diameters.
+        expect(detail).to_contain_text("169.00 mm")
+        expect(detail).to_contain_text("Use a tailstock centre")
+        page.get_by_label("Order of work").select_option("blanks-first")
+        self.stored()
+        # Sawn and held by the body, 28 + 6 mm stand out; the blank is 160 + 2 x 0.5.
+        expect(detail).to_contain_text("34.00 mm")
+        expect(detail).not_to_contain_text("Use a tailstock centre")
+        page.get_by_role("button", name="Saw the blank").click()
+        expect(page.get_by_role("region", name="Saw the blank")).to_contain_text("161.00 mm")
+        self.field("Section 3, thread").fill("M10 LH")
+        self.field("Section 3, thread").press("Enter")
+        self.stored()
+        page.get_by_role("button", name="Run the die on").nth(1).click()
+        expect(page.get_by_role("region", name="Run the die on")).to_contain_text("turn the spindle backward to cut")
+        expect(page.get_by_role("group", name="second end")).to_be_visible()
+        words = self.sheet()
+        for part in ("First end", "Second end: held by the plain body", "Saw the blank 161.00 mm", "M10 LH"):
+            self.assertIn(part, words)
+
+    def test_a_hexagon_headed_plug_from_round_bar(self) -> None:
+        """1/2-13 with a 3/4 hexagon out of 7/8 round: 0.866 over the corners, 0.058 off each flat."""
+        page = self.page
+        self.start("plug", {
+            "What is it, in words": "Blanking plug", "Thread": "1/2-13", "How many": "2", "Bar diameter, in": "7/8",
+            "Thread length, in": "3/4", "Across the flats, in": "3/4", "Overall length, in": "1-1/4",
+        })  # fmt: skip
+        page.get_by_role("button", name="Mill the hexagon").click()
+        flats = page.get_by_role("region", name="Mill the hexagon")
+        expect(flats).to_contain_text("6 flats")
+        expect(flats).to_contain_text("0.0580 in deep at each")
+        expect(flats).to_contain_text("split bush")
+        self.field("Section 2, across").fill("0.8")
+        expect(page.get_by_text("at 0.8000 in the corners stay rounded")).to_be_visible()
+        self.field("Section 2, across").press("Enter")
+        self.stored()
+        page.get_by_role("button", name="Undo").click()
+        expect(self.field("Section 2, across")).to_have_value("3/4")
+        expect(flats).to_contain_text("0.0580 in deep at each")
+        self.field("Section 2, chamfer").fill("1/32")
+        self.field("Section 2, chamfer").press("Enter")
+        self.stored()
+        # The head's outer edge is on the far end: the piece is turned round, and only its thread can be held.
+        expect(page.get_by_text("can only be held by the 1/2-13 UNC thread")).to_be_visible()
+        for part in ("Turn end for end", "Chamfer the hexagon", "Mill 6 flats"):
+            self.assertIn(part, self.sheet())
+
+    def test_sections_are_added_moved_and_taken_out(self) -> None:
+        page = self.page
+        self.start("stud", {
+            "What is it, in words": "Roller spindle", "Thread": "3/8-16", "How many": "1", "Bar diameter, in": "3/4",
+            "Thread length, in": "1", "Overall length, in": "3",
+        })  # fmt: skip
+        page.get_by_role("button", name="Add a section").click()
+        expect(page.get_by_role("alert").filter(has_text="Nothing is entered")).to_have_count(2)
+        self.field("Section 3, across").fill("1/2")
+        self.field("Section 3, length").fill("1/2")
+        self.field("Section 3, length").press("Enter")
+        self.stored()
+        page.get_by_role("button", name="Section 3 toward the right end").click()
+        self.stored()
+        expect(self.field("Section 2, across")).to_have_value("1/2")
+        expect(page.get_by_role("button", name="Change dia. 0.5000")).to_be_visible()
+        self.field("Overall length").fill("2-1/2")
+        self.field("Section 3, length").fill("1-1/2")
+        expect(page.get_by_text("0.500 in too much")).to_be_visible()
+        self.field("Section 3, length").fill("")
+        page.get_by_role("button", name="Take section 2 out").click()
+        self.stored()
+        expect(page.get_by_role("listitem", name="Section 3")).to_have_count(0)
+
+    def test_a_sample_is_copied_with_both_sizes_kept(self) -> None:
+        """A worn 3/8 reads 0.369: the nominal is offered, the person decides, the reading stays beside it."""
+        page = self.page
+        self.start("screw", {
+            "What is it, in words": "Worn pivot", "Thread": "1/4-20", "How many": "1", "Bar diameter, in": "5/8",
+            "Thread length, in": "1/2", "Shank diameter, in": ".369", "Shank length, in": "3/4",
+            "Overall length, in": "1-1/2",
+        })  # fmt: skip
+        page.get_by_role("button", name="Copy a sample").click()
+        self.field("Section 2, measured across").fill("0.369")
+        page.get_by_role("button", name="3/8 in 0.0060 under").click()
+        expect(self.field("Section 2, across")).to_have_value("3/8 in")
+        self.stored()
+        page.reload()
+        expect(self.field("Section 2, measured across")).to_have_value("0.369")
+        expect(self.field("Section 2, across")).to_have_value("3/8 in")
+
+    def test_the_caution_is_read_before_the_bench_goes_on(self) -> None:
+        page = self.page
+        self.start("stud", {
+            "What is it, in words": "Hoist pin", "Thread": "3/8-16", "How many": "1", "Bar diameter, in": "1/2",
+            "Thread length, in": "1", "Overall length, in": "2",
+        })  # fmt: skip
+        page.get_by_label("lifting gear").check()
+        self.stored()
+        page.get_by_role("button", name="To the bench").click()
+        expect(page.get_by_text("only marked, tested and certified parts")).to_be_visible()
+        expect(page.get_by_role("button", name="Done", exact=True)).to_have_count(0)
+        page.get_by_role("button", name="I have read this").click()
+        expect(page.get_by_role("heading", level=1)).to_contain_text("Face the end")
+        page.reload()
+        expect(page.get_by_role("heading", level=1)).to_contain_text("Face the end")
+        page.goto("/log")
+        expect(page.get_by_role("region", name="Entries")).to_contain_text("cautions read lifting gear")
