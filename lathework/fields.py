@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
+from functools import lru_cache
 from typing import Any
 
 from lathework.errors import InputError
@@ -16,11 +17,16 @@ LOWEST_FRACTION, HIGHEST_FRACTION = -0.1, 0.3
 """Shares of the pitch that a blank may go under nominal."""
 
 
+@lru_cache(maxsize=1024)
+def _keys(field: str) -> tuple[str, ...]:
+    return tuple(field.split("."))
+
+
 class Reader:
     """Takes fields out of a document one by one, collecting what is wrong instead of stopping at the first."""
 
     def __init__(self, document: Mapping[str, Any]) -> None:
-        self.document = document
+        self.document: Any = dict(document)
         self.errors: list[InputError] = []
 
     def fail(self, code: str, field: str, message: str, choices: Sequence[str] = ()) -> None:
@@ -30,7 +36,7 @@ class Reader:
     def section(self, name: str, keys: Sequence[str]) -> None:
         """Check that a section is an object with known keys only; "" is the document itself."""
         value = self.document if name == "" else self.raw(name)
-        if not isinstance(value, Mapping):
+        if not isinstance(value, dict):
             self.fail("wrong-type", name, f"{name} must be an object.")
             return
         for key in value:
@@ -41,12 +47,14 @@ class Reader:
 
     def raw(self, field: str) -> Any:
         """The value at a dotted path, or None; a number in the path counts from 0 in a list."""
-        value: Any = self.document
-        for key in field.split("."):
-            if isinstance(value, list) and key.isdecimal():
+        value = self.document
+        for key in _keys(field):
+            if isinstance(value, dict):
+                value = value.get(key)
+            elif isinstance(value, list) and key.isdecimal():
                 value = value[int(key)] if int(key) < len(value) else None
             else:
-                value = value.get(key) if isinstance(value, Mapping) else None
+                return None
         return value
 
     def rows(self, field: str, most: int) -> int:

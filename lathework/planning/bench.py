@@ -121,7 +121,7 @@ def _fold_reading(tally: _Tally, entry: Entry) -> None:
 
 
 def _threads_of(plan: Plan) -> dict[str, str]:
-    """The thread of each threading step, by the step's key."""
+    """The thread of each step that makes one, by the step's key."""
     return {o.key: o.thread.designation for o in plan.operations if o.thread is not None}
 
 

@@ -38,7 +38,7 @@ class Operation:
 
     `sentence` names its figures in braces; `headline` is the key of the one that matters most. `passes` are the
     diameters after each cut. `zero` says which edge to touch off first, "" when the last step's zero still stands.
-    `thread` is the one that a threading step cuts or gauges.
+    `thread` is the one that a step turns the blank of, cuts or gauges.
     """
 
     key: str

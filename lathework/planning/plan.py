@@ -123,9 +123,10 @@ def _numbered(operations: Iterator[Operation | None]) -> tuple[Operation, ...]:
         zero = ""
         if operation.kind in _POSITIONED and operation.tool != tool:
             edge = operation.edge if operation.kind in _BLADES else "tip"
-            zero = f"Touch the {edge} of the {operation.tool} on the face and set Z 0 again: the tool was changed."
+            zero = f"New tool: touch the {edge} of the {operation.tool} on the face, and set Z 0 again."
         tool = operation.tool
-        out.append(replace(operation, key=key, zero=zero))
+        # Most stay as they were made.
+        out.append(replace(operation, key=key, zero=zero) if zero or count > 1 else operation)
     return tuple(out)
 
 

@@ -278,6 +278,7 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
         cut=Cut(end_mm, 0.0, start_mm, aim),
         chucking=chucking.number,
         passes=cuts,
+        thread=found.thread if found else None,
     )
 
 

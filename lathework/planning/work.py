@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import lru_cache
 
 from lathework.figures import Figure
-from lathework.part import Job, Part, Section
+from lathework.part import Job, Method, Part
 from lathework.planning.ends import Ends, ends_of, nominal_mm
 from lathework.rules.blank import BlankChoice, blank_choices
 from lathework.rules.relief import Groove, chamfer_diameter, groove
@@ -71,23 +72,23 @@ class Work:
         return found.blank_mm if found else nominal_mm(self.part, number)
 
 
-def _thread_work(job: Job, section: Section, behind_mm: float) -> ThreadWork:
-    """`behind_mm`: diameter of what stands behind the thread, 0 for nothing."""
-    thread = section.thread
-    assert thread is not None
-    limits = external_limits(thread, section.class_name)
+@lru_cache(maxsize=256)
+def _thread_work(
+    thread: Thread, class_name: str, method: Method, groove_blade_mm: float, *, shoulder: bool
+) -> ThreadWork:
+    """A thread's sizes: no length of the part touches them, so they stand from keystroke to keystroke."""
+    limits = external_limits(thread, class_name)
     if limits is None:
         raise TypeError(f"{thread.designation} has no parallel external thread to plan")
-    blanks = blank_choices(thread, limits.major, job.method.blank_fraction)
-    blade = convert(job.setup.groove_blade.mm, "mm", thread.unit)
-    shoulder = behind_mm > thread.minor_mm
+    blanks = blank_choices(thread, limits.major, method.blank_fraction)
+    blade = convert(groove_blade_mm, "mm", thread.unit)
     return ThreadWork(
         thread=thread,
         blanks=blanks,
-        blank=next(b for b in blanks if b.school == job.method.blank_school),
+        blank=next(b for b in blanks if b.school == method.blank_school),
         limits=limits,
         chamfer=chamfer_diameter(thread),
-        groove=groove(thread, blade) if shoulder and job.method.finish == "groove" else None,
+        groove=groove(thread, blade) if shoulder and method.finish == "groove" else None,
         shoulder=shoulder,
     )
 
@@ -99,7 +100,13 @@ def work_out(job: Job) -> Work:
     runs = (ends.first, (*ends.second, ends.first[-1]))
     behind = {number: nominal_mm(part, after) for run in runs for number, after in zip(run, run[1:], strict=False)}
     threads = {
-        number: _thread_work(job, section, behind.get(number, 0.0))
+        number: _thread_work(
+            section.thread,
+            section.class_name,
+            job.method,
+            job.setup.groove_blade.mm,
+            shoulder=behind.get(number, 0.0) > section.thread.minor_mm,
+        )
         for number, section in enumerate(part.sections)
         if section.thread is not None
     }

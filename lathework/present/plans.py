@@ -8,7 +8,15 @@ from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.present.sheets import sheet_json
 from lathework.present.threads import thread_json
-from lathework.present.values import Json, caution_json, figure_json, figure_text, length_shown
+from lathework.present.values import (
+    Json,
+    caution_json,
+    figure_json,
+    figure_text,
+    kept_figure_json,
+    length_shown,
+    shown,
+)
 from lathework.rules.blank import SCHOOL_NAMES
 from lathework.units import LengthUnit
 
@@ -36,20 +44,29 @@ def operation_json(operation: Operation) -> Json:
         "sentence": operation.sentence,
         "headline": operation.headline,
         "headline_words": operation.figure_words,
-        "figures": [{"key": key, "figure": figure_json(f)} for key, f in operation.figures.items()],
+        "figures": [{"key": key, "figure": kept_figure_json(f)} for key, f in operation.figures.items()],
         "tool": operation.tool,
         "edge": operation.edge,
         "cautions": [caution_json(c) for c in operation.cautions],
         "notes": list(operation.notes),
         "measure": operation.measure,
         "chucking": operation.chucking,
-        "passes": [figure_json(figure) for figure in operation.passes],
+        "passes": [{"name": cut.name, "shown": shown(cut.value, cut.unit, fine=cut.fine)} for cut in operation.passes],
         "zero": operation.zero,
     }
 
 
-def plan_json(plan: Plan) -> Json:
-    """A plan with its drawing."""
+def _drawings(plan: Plan, end: int | None) -> list[Json | None]:
+    """A drawing of each chucking; where `end` says which one is looked at, of that one alone."""
+    seen = None if end is None else min(end, len(plan.chuckings))
+    return [
+        sheet_json(part_sheet(plan, WIDE, chucking.number)) if seen in (None, chucking.number) else None
+        for chucking in plan.chuckings
+    ]
+
+
+def plan_json(plan: Plan, end: int | None = None) -> Json:
+    """A plan with its drawings: of every chucking, or only of number `end` (from 1), as a keystroke asks."""
     return {
         "thread": thread_json(plan.job.part.thread),
         "overall": length_shown(plan.job.part.overall_mm, fine=False),
@@ -60,7 +77,7 @@ def plan_json(plan: Plan) -> Json:
             {
                 "school": b.school,
                 "name": SCHOOL_NAMES[b.school],
-                "figure": figure_json(b.diameter),
+                "figure": kept_figure_json(b.diameter),
                 "within_class": b.within_class,
                 "verdict": b.verdict,
             }
@@ -69,5 +86,5 @@ def plan_json(plan: Plan) -> Json:
         "batch": [figure_json(figure) for figure in plan.batch],
         "notices": [{"code": n.code, "field": n.field, "text": n.text} for n in plan.notices],
         "cautions": [caution_json(c) for c in plan.cautions],
-        "drawings": [sheet_json(part_sheet(plan, WIDE, chucking.number)) for chucking in plan.chuckings],
+        "drawings": _drawings(plan, end),
     }

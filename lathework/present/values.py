@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
 from typing import Any
 
 from lathework.errors import InputError
@@ -25,7 +26,8 @@ def _told(value: float, unit: str, into: LengthUnit, *, fine: bool, places: int)
     return show_number(value, places), unit
 
 
-def _both(value: float, unit: str, *, fine: bool = True, places: int = 0) -> Json:
+def shown(value: float, unit: str, *, fine: bool = True, places: int = 0) -> Json:
+    """A `value` in `unit` as text in both units; alike where it is no length."""
     length = _LENGTHS.get(unit)
     if length is not None:
         inch, mm = show_both(value, length, fine=fine)
@@ -47,7 +49,7 @@ def _given(given: Given) -> Json:
 
 
 def _answer(answer: Answer) -> Json:
-    return {"school": answer.school, "shown": _both(answer.value, answer.unit), "remark": answer.remark}
+    return {"school": answer.school, "shown": shown(answer.value, answer.unit), "remark": answer.remark}
 
 
 def figure_json(figure: Figure) -> Json:
@@ -56,13 +58,17 @@ def figure_json(figure: Figure) -> Json:
         "name": figure.name,
         "value": figure.value,
         "unit": figure.unit,
-        "shown": _both(figure.value, figure.unit, fine=figure.fine, places=figure.places),
+        "shown": shown(figure.value, figure.unit, fine=figure.fine, places=figure.places),
         "formula": figure.formula,
         "inputs": [_given(g) for g in figure.inputs],
         "source": {"kind": figure.source.kind, "title": figure.source.title},
         "others": [_answer(a) for a in figure.others],
         "note": figure.note,
     }
+
+
+#: Most figures of a plan stay as they are from keystroke to keystroke.
+kept_figure_json = lru_cache(maxsize=4096)(figure_json)
 
 
 def figure_text(figure: Figure, unit: LengthUnit) -> str:
@@ -83,4 +89,4 @@ def caution_json(caution: Caution) -> Json:
 
 def length_shown(mm: float, *, fine: bool = True) -> Json:
     """A length of `mm` millimetres, shown in both units: a diameter, or one along the bed where not `fine`."""
-    return _both(mm, "mm", fine=fine)
+    return shown(mm, "mm", fine=fine)

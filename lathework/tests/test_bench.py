@@ -250,7 +250,7 @@ class Zeros(unittest.TestCase):
 
     def test_a_lost_zero_is_asked_for_again(self) -> None:
         entries = [*done("face", "turn-blank"), entry("zero", step="groove"), entry("zero-lost", step="groove")]
-        self.assertIn("Touch", at(*entries).zero)
+        self.assertIn("touch", at(*entries).zero)
 
     def test_the_tool_that_faced_needs_none(self) -> None:
         self.assertEqual(at(*done("face")).zero, "")

@@ -42,6 +42,9 @@ from server.site.problems import PROBLEMS, answer
 router = Router(tags=["jobs"], by_alias=True)
 
 
+End = Annotated[int, Query(ge=1, le=2)]
+
+
 def _document(document: JobDocument) -> dict[str, Any]:
     return document.model_dump(exclude_none=True)
 
@@ -67,9 +70,9 @@ def import_job(request: HttpRequest, payload: Body[Any]) -> HttpResponse:
 
 
 @router.post("/plan", response={200: PlanOut, **PROBLEMS})
-def plan(request: HttpRequest, document: JobDocument) -> HttpResponse:
-    """The plan of a document that is not stored: the answer to a keystroke."""
-    return answer(plan_json(make_plan(read_document(_document(document)))))
+def plan(request: HttpRequest, document: JobDocument, end: End = 1) -> HttpResponse:
+    """The plan of a document that is not stored: the answer to a keystroke, drawn for the end that is looked at."""
+    return answer(plan_json(make_plan(read_document(_document(document))), end))
 
 
 @router.get("/{job_id}", response={200: JobOut, **PROBLEMS})
@@ -168,9 +171,6 @@ def _sheet(job_id: int, end: int) -> tuple[Sheet, LengthUnit]:
     if end > len(plan.chuckings):
         raise InputError("out-of-range", "end", f"This part is held {len(plan.chuckings)} times.")
     return part_sheet(plan, WIDE, end), plan.job.unit
-
-
-End = Annotated[int, Query(ge=1, le=2)]
 
 
 @router.get("/{job_id}/part.svg", response=PROBLEMS, openapi_extra=file_in_schema("image/svg+xml"))

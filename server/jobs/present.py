@@ -6,6 +6,8 @@ from typing import Any
 
 from lathework.present.bench import bench_json
 from lathework.present.plans import plan_json
+from lathework.present.values import figure_json
+from server.jobs.dies import die_records
 from server.jobs.models import Entry, Job
 from server.jobs.standing import Standing
 
@@ -42,6 +44,15 @@ def job_json(now: Standing) -> Json:
         "seen": now.seen,
         "document": now.job.document,
         "plan": plan_json(now.plan),
+        "die_records": [
+            {
+                "thread": record.thread.designation,
+                "blank": figure_json(record.blank),
+                "pieces": record.pieces,
+                "fraction": f"{record.fraction:g}",
+            }
+            for record in die_records(now)
+        ],
     }
 
 

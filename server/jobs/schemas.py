@@ -152,7 +152,7 @@ class NoticeOut(Schema):
 
 
 class PlanOut(Schema):
-    """A plan with a drawing of each chucking."""
+    """A plan with a drawing of each chucking, or null for one that was not asked for."""
 
     thread: ThreadOut
     overall: Shown
@@ -163,7 +163,7 @@ class PlanOut(Schema):
     batch: list[FigureOut]
     notices: list[NoticeOut]
     cautions: list[CautionOut]
-    drawings: list[SheetOut]
+    drawings: list[SheetOut | None]
 
 
 JobState = Literal["planned", "on the bench", "held", "finished", "closed"]
@@ -190,6 +190,15 @@ class JobCard(Schema):
     changed_at: str
 
 
+class DieRecordOut(Schema):
+    """What the log says of the blank for a thread: the figure, from how many pieces, as a fraction of the pitch."""
+
+    thread: str
+    blank: FigureOut
+    pieces: int
+    fraction: str
+
+
 class JobOut(JobCard):
     """A job with its document and plan."""
 
@@ -197,6 +206,7 @@ class JobOut(JobCard):
     seen: int
     document: JobDocument
     plan: PlanOut
+    die_records: list[DieRecordOut]
 
 
 class StepState(Schema):

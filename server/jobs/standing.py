@@ -61,8 +61,12 @@ def recorded(entry: Entry) -> Recorded:
     )
 
 
+def entries_of(job: Job) -> list[Recorded]:
+    """What counts of a job's entries, oldest first."""
+    return [recorded(e) for e in job.entries.all() if e.undone_at is None]
+
+
 def standing(job: Job) -> Standing:
     """Where `job` stands now."""
-    entries = [e for e in job.entries.all() if e.undone_at is None]
-    plan = plan_of(job.document)
-    return Standing(job, plan, bench(plan, [recorded(e) for e in entries]), len(entries))
+    entries, plan = entries_of(job), plan_of(job.document)
+    return Standing(job, plan, bench(plan, entries), len(entries))

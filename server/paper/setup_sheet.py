@@ -20,15 +20,15 @@ from lathework.present.values import figure_text
 from lathework.units import LengthUnit
 from server.paper.fonts import BOLD, FIGURES, WORDS, fonts
 
-_MARGIN = 14 * mm
+_MARGIN = 12 * mm
 _WEIGHT: dict[Role, float] = {"part": 1.3, "edge": 1.0, "chuck": 1.0, "jaw": 1.0, "hatch": 0.25}
 _FILLED: tuple[Role, ...] = ("part", "chuck", "jaw")
 _TITLE = ParagraphStyle("title", fontName=BOLD, fontSize=20, leading=24)
-_LINE = ParagraphStyle("line", fontName=WORDS, fontSize=11, leading=15)
-_STEP = ParagraphStyle("step", fontName=BOLD, fontSize=13, leading=16)
-_DO = ParagraphStyle("do", fontName=WORDS, fontSize=12, leading=15.5)
-_CARE = ParagraphStyle("care", fontName=WORDS, fontSize=10, leading=13, leftIndent=6)
-_KEY = ParagraphStyle("key", fontName=FIGURES, fontSize=15, leading=18, alignment=2)
+_LINE = ParagraphStyle("line", fontName=WORDS, fontSize=11, leading=14)
+_STEP = ParagraphStyle("step", fontName=BOLD, fontSize=12.5, leading=15)
+_DO = ParagraphStyle("do", fontName=WORDS, fontSize=12, leading=14.5)
+_CARE = ParagraphStyle("care", fontName=WORDS, fontSize=10, leading=12, leftIndent=6)
+_KEY = ParagraphStyle("key", fontName=FIGURES, fontSize=14, leading=17, alignment=2)
 
 
 class PartDrawing(Flowable):
@@ -36,6 +36,7 @@ class PartDrawing(Flowable):
 
     def __init__(self, sheet: Sheet, unit: LengthUnit, width: float) -> None:
         super().__init__()
+        self.hAlign = "CENTER"
         self.sheet, self.unit, self.ratio = sheet, unit, width / sheet.width
         self.width, self.height = width, sheet.height * self.ratio
 
@@ -93,15 +94,28 @@ def _passes(operation: Operation, unit: LengthUnit) -> list[Flowable]:
     return [_paragraph(f"Cuts to {', '.join(cuts)}; spring pass at {spring}.", _CARE)]
 
 
-def _step(number: int, operation: Operation, unit: LengthUnit, width: float) -> Flowable:
+def _remarks(number: int, operation: Operation, said: dict[str, int]) -> list[Flowable]:
+    """Cautions and notes; a note once a sheet, a caution again by the step that told it in full."""
+    lines = []
+    for caution in operation.cautions:
+        first = said.setdefault(caution.do, number)
+        lines.append(f"Care: {caution.do}" if first == number else f"Care: as at step {first}.")
+    lines += [note for note in operation.notes if said.setdefault(note, number) == number]
+    return [_paragraph(line, _CARE) for line in dict.fromkeys(lines)]
+
+
+def _step(number: int, operation: Operation, unit: LengthUnit, width: float, said: dict[str, int]) -> Flowable:
     says: list[Flowable] = [_paragraph(f"{number}  {operation.title}", _STEP)]
     says += [_paragraph(operation.zero, _CARE)] if operation.zero else []
     says += [_paragraph(sentence_text(operation, unit), _DO), *_passes(operation, unit)]
-    says += [_paragraph(f"Care: {c.do}", _CARE) for c in operation.cautions]
-    says += [_paragraph(note, _CARE) for note in operation.notes]
+    says += _remarks(number, operation, said)
     row = [[_square(), says, _paragraph(headline_text(operation, unit), _KEY)]]
-    style = [("VALIGN", (0, 0), (-1, -1), "TOP"), ("LINEBELOW", (0, 0), (-1, -1), 0.4, "#000000")]
-    return KeepTogether(Table(row, colWidths=[9 * mm, width - 9 * mm - 44 * mm, 44 * mm], style=style))
+    style = [
+        ("VALIGN", (0, 0), (-1, -1), "TOP"),
+        ("TOPPADDING", (0, 0), (-1, -1), 2),
+        ("LINEBELOW", (0, 0), (-1, -1), 0.4, "#000000"),
+    ]
+    return KeepTogether(Table(row, colWidths=[9 * mm, width - 9 * mm - 38 * mm, 38 * mm], style=style))
 
 
 def _square() -> Flowable:
@@ -122,15 +136,18 @@ def setup_sheet(plan: Plan) -> bytes:
         story.append(_paragraph(f"For: {job.needed_by or 'not said'}. Fits: {job.fits or 'not said'}.", _LINE))
     story += [_paragraph(f"Care: {c.do}", _LINE) for c in plan.cautions]
     story += [_paragraph(f"Note: {n.text}", _LINE) for n in plan.notices]
+    # Two drawings share the paper that one has.
+    width = page.width * (1.0 if len(plan.chuckings) == 1 else 0.78)
     number = 0
+    said: dict[str, int] = {}
     for chucking in plan.chuckings:
         if len(plan.chuckings) > 1:
             name = "First end" if chucking.number == 1 else "Second end"
             story += [Spacer(1, 6), _paragraph(f"{name}: held by {chucking.grip.words}", _STEP)]
-        story += [Spacer(1, 6), PartDrawing(part_sheet(plan, WIDE, chucking.number), unit, page.width), Spacer(1, 6)]
+        story += [Spacer(1, 6), PartDrawing(part_sheet(plan, WIDE, chucking.number), unit, width), Spacer(1, 6)]
         for operation in (o for o in plan.operations if o.chucking == chucking.number):
             number += 1
-            story.append(_step(number, operation, unit, page.width))
+            story.append(_step(number, operation, unit, page.width, said))
     if job.notes:
         story += [Spacer(1, 6), _paragraph(job.notes, _LINE)]
     page.build(story)

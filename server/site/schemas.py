@@ -133,6 +133,13 @@ class OperationFigure(Schema):
     figure: FigureOut
 
 
+class PassOut(Schema):
+    """A cut of a turning step: the diameter it leaves. Its working is that of the figure "cuts"."""
+
+    name: str
+    shown: Shown
+
+
 class OperationOut(Schema):
     """One step."""
 
@@ -148,5 +155,5 @@ class OperationOut(Schema):
     notes: list[str]
     measure: Literal["diameter", "verdict"] | None
     chucking: int
-    passes: list[FigureOut]
+    passes: list[PassOut]
     zero: str

@@ -70,9 +70,9 @@ class SixStuds(BrowserCase):
 
     def touch_off(self) -> None:
         """A tool that was changed finds its zero once; it stands for the pieces that follow."""
-        expect(self.page.get_by_text("set Z 0 again: the tool was changed")).to_be_visible()
+        expect(self.page.get_by_text("New tool: touch the")).to_be_visible()
         self.press("Touched off")
-        expect(self.page.get_by_text("set Z 0 again")).to_have_count(0)
+        expect(self.page.get_by_text("New tool: touch the")).to_have_count(0)
 
     def up_to_the_nut(self, *readings: str, first: bool = False) -> None:
         self.at_step("Face the end")

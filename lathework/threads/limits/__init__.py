@@ -105,7 +105,7 @@ def class_as_named(thread: Thread, typed: str) -> str:
 
     Metric classes stay as they are: 6g and 6G are not the same.
     """
-    if thread.family == "metric":
+    if not typed or thread.family == "metric":
         return typed
     names = (*external_classes(thread), *internal_classes(thread))
     return next((name for name in names if name.lower() == typed.lower()), typed)

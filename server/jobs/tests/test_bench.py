@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from lathework.tests.samples import document
 from server.jobs.models import Entry
 from server.jobs.tests.case import ApiCase
 
@@ -73,3 +74,36 @@ class Bench(ApiCase):
         self.assertEqual(self.send("PUT", self.url(), {"document": changed, "revision": 1}).status_code, 200)
         self.assertEqual(self.get(self.url("/bench"))["step"]["key"], "chamfer")
         self.assertTrue(Entry.objects.filter(step="groove").exists())
+
+
+class DieRecords(ApiCase):
+    def test_a_later_job_is_told_what_gauged_well(self) -> None:
+        """One piece turned to 0.3687 goes on snug: the next job with that die and metal starts from it."""
+        self.walk_to("part-off")
+        later = self.send("POST", "/api/jobs", document({"title": "More studs"})).json()  # type: ignore[attr-defined]
+        record = later["die_records"][0]
+        self.assertEqual((record["thread"], record["pieces"]), ("3/8-16 UNC", 1))
+        self.assertEqual(record["blank"]["shown"]["in"]["text"], "0.3687")
+        other = self.send("POST", "/api/jobs", document({"material": "brass"})).json()  # type: ignore[attr-defined]
+        self.assertEqual(other["die_records"], [])
+
+
+class CautionsAndZeros(ApiCase):
+    def test_nothing_but_a_note_before_the_caution_is_read(self) -> None:
+        self.send("PUT", self.url(), {"document": document({"hazards": ["lifting"]}), "revision": 1})
+        self.assertEqual(self.told(self.record("done"), 422), {"caution": "not-read"})
+        self.assertEqual(self.record("note", reason="asked the inspector").status_code, 200)
+        self.assertEqual(self.record("read").status_code, 200)
+        self.assertEqual(self.told(self.record("read"), 422), {"caution": "not-asked"})
+        self.assertEqual(self.record("done").status_code, 200)
+        entries = self.get("/api/log")["entries"]
+        self.assertIn("lifting gear", [entry["said"] for entry in entries])
+
+    def test_a_zero_is_recorded_lost_and_taken_back(self) -> None:
+        self.walk_to("groove")
+        self.assertIn("grooving blade", self.get(self.url("/bench"))["zero"])
+        self.assertEqual(self.record("zero").json()["zero"], "")  # type: ignore[attr-defined]
+        self.assertEqual(self.told(self.record("zero"), 422), {"zero": "not-asked"})
+        self.assertIn("grooving blade", self.record("zero-lost").json()["zero"])  # type: ignore[attr-defined]
+        undone = self.send("POST", self.url("/undo"), {"seen": self.seen()})
+        self.assertEqual(undone.json()["zero"], "")  # type: ignore[attr-defined]

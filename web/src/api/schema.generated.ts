@@ -119,7 +119,7 @@ export interface paths {
         put?: never;
         /**
          * Plan
-         * @description The plan of a document that is not stored: the answer to a keystroke.
+         * @description The plan of a document that is not stored: the answer to a keystroke, drawn for the end that is looked at.
          */
         post: operations["server_jobs_api_plan"];
         delete?: never;
@@ -1010,6 +1010,19 @@ export interface components {
             state: "first" | "rough" | "finish" | "on-size" | "under-size";
         };
         /**
+         * DieRecordOut
+         * @description What the log says of the blank for a thread: the figure, from how many pieces, as a fraction of the pitch.
+         */
+        DieRecordOut: {
+            blank: components["schemas"]["FigureOut"];
+            /** Fraction */
+            fraction: string;
+            /** Pieces */
+            pieces: number;
+            /** Thread */
+            thread: string;
+        };
+        /**
          * DrawerWire
          * @description A drill whose shank serves as a wire.
          */
@@ -1405,6 +1418,8 @@ export interface components {
             changed_at: string;
             /** Closed */
             closed: string;
+            /** Die Records */
+            die_records: components["schemas"]["DieRecordOut"][];
             document: components["schemas"]["JobDocument"];
             /** Good */
             good: number;
@@ -1703,7 +1718,7 @@ export interface components {
             /** Notes */
             notes: string[];
             /** Passes */
-            passes: components["schemas"]["FigureOut"][];
+            passes: components["schemas"]["PassOut"][];
             /** Sentence */
             sentence: string;
             /** Title */
@@ -1728,6 +1743,15 @@ export interface components {
             stock: components["schemas"]["StockIn"];
         };
         /**
+         * PassOut
+         * @description A cut of a turning step: the diameter it leaves. Its working is that of the figure "cuts".
+         */
+        PassOut: {
+            /** Name */
+            name: string;
+            shown: components["schemas"]["Shown"];
+        };
+        /**
          * PathOut
          * @description Path data with its role; `step` when it belongs to one.
          */
@@ -1741,7 +1765,7 @@ export interface components {
         };
         /**
          * PlanOut
-         * @description A plan with a drawing of each chucking.
+         * @description A plan with a drawing of each chucking, or null for one that was not asked for.
          */
         PlanOut: {
             /** Batch */
@@ -1751,7 +1775,7 @@ export interface components {
             /** Cautions */
             cautions: components["schemas"]["CautionOut"][];
             /** Drawings */
-            drawings: components["schemas"]["SheetOut"][];
+            drawings: (components["schemas"]["SheetOut"] | null)[];
             /** Notices */
             notices: components["schemas"]["NoticeOut"][];
             /** Operations */
@@ -2488,7 +2512,9 @@ export interface operations {
     };
     server_jobs_api_plan: {
         parameters: {
-            query?: never;
+            query?: {
+                end?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;

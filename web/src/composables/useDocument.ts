@@ -1,4 +1,4 @@
-import { computed, onScopeDispose, ref, shallowRef, toRaw } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef, toRaw, watch } from 'vue'
 
 import {
   asProblem,
@@ -25,6 +25,8 @@ export function useDocument(id: number) {
   const trouble = ref('')
   const dirty = ref(false)
   const missing = ref(false)
+  /** The chucking that is looked at: a keystroke's answer draws no other. */
+  const end = ref(1)
   /** Documents as they were stored before, and those taken back: for undo and redo. */
   const past = ref<JobDocument[]>([])
   const future = ref<JobDocument[]>([])
@@ -68,7 +70,8 @@ export function useDocument(id: number) {
     if (!draft.value) return
     const mine = ++asked
     try {
-      const found = await ask(client.POST('/api/jobs/plan', { body: draft.value }))
+      const query = { end: end.value }
+      const found = await ask(client.POST('/api/jobs/plan', { params: { query }, body: draft.value }))
       if (mine !== asked) return
       plan.value = found
       errors.value = {}
@@ -126,6 +129,9 @@ export function useDocument(id: number) {
       return false
     }
   }
+  watch(end, () => {
+    if (plan.value && !plan.value.drawings[end.value - 1]) void preview()
+  })
   onScopeDispose(() => window.clearTimeout(timer))
   return {
     job,
@@ -135,6 +141,7 @@ export function useDocument(id: number) {
     trouble,
     dirty,
     missing,
+    end,
     closed: computed(() => job.value?.state === 'closed'),
     load,
     set,

@@ -1,19 +1,19 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watchEffect } from 'vue'
 import { useRouter } from 'vue-router'
 
 import CautionLine from '@/components/CautionLine.vue'
+import DieRecord from '@/components/DieRecord.vue'
 import EmptyShell from '@/components/EmptyShell.vue'
-import InlineField from '@/components/InlineField.vue'
 import FigureRow from '@/components/FigureRow.vue'
 import HazardList from '@/components/HazardList.vue'
 import JobEnd from '@/components/JobEnd.vue'
 import JobFacts from '@/components/JobFacts.vue'
 import PartDrawing from '@/components/PartDrawing.vue'
+import PlanHead from '@/components/PlanHead.vue'
 import SectionTable from '@/components/SectionTable.vue'
 import StepDetail from '@/components/StepDetail.vue'
 import StepList from '@/components/StepList.vue'
-import ThreadBar from '@/components/ThreadBar.vue'
 import { readField } from '@/composables/fields'
 import { useDocument } from '@/composables/useDocument'
 import { useKeys } from '@/composables/useKeys'
@@ -34,7 +34,10 @@ const chosen = computed(
     steps.value[0],
 )
 /** The drawing of the chucking in which the chosen step is done. */
-const sheet = computed(() => plan.value?.drawings[(chosen.value?.chucking ?? 1) - 1])
+const sheet = computed(
+  () => plan.value?.drawings[edited.end.value - 1] ?? plan.value?.drawings.find((s) => s),
+)
+watchEffect(() => (edited.end.value = chosen.value?.chucking ?? 1))
 const values = computed(() => {
   const fields = (sheet.value?.labels ?? []).map((l) => l.field).filter(Boolean)
   return Object.fromEntries(fields.map((f) => [f, String((draft.value && readField(draft.value, f)) ?? '')]))
@@ -47,6 +50,12 @@ const fraction = computed(
       ?.figure.inputs.find((given) => given.name === 'fraction')?.in,
 )
 
+/** Turn to the blank of the die's own record. */
+function takeFraction(fraction: string) {
+  set('method.blank_school', 'pitch-fraction')
+  set('method.blank_fraction', fraction)
+  void commit()
+}
 function move(by: number) {
   const at = steps.value.findIndex((s) => s.key === chosen.value?.key)
   picked.value = steps.value[Math.max(0, Math.min(steps.value.length - 1, at + by))]?.key ?? ''
@@ -66,30 +75,15 @@ useKeys([
     >There is no such job here. <router-link to="/">Back to the jobs</router-link></EmptyShell
   >
   <div v-else-if="job && plan && draft" class="plan">
-    <header class="head">
-      <div class="title">
-        <h1>
-          <InlineField
-            label="Title"
-            :model-value="value('title')"
-            :error="errors.title"
-            :readonly="closed"
-            @update:model-value="set('title', $event)"
-            @commit="commit"
-          />
-        </h1>
-      </div>
-      <div class="progress">
-        <p class="small muted">{{ job.good }} of {{ job.quantity }} pieces</p>
-        <ThreadBar
-          :total="job.quantity * job.step_count"
-          :done="Math.min(job.quantity * job.step_count, job.good * job.step_count + job.step_number - 1)"
-          :now="1"
-          :label="`${job.good} of ${job.quantity} pieces made`"
-        />
-      </div>
-      <v-btn v-if="!closed" color="secondary" size="large" @click="toBench">To the bench</v-btn>
-    </header>
+    <PlanHead
+      :job="job"
+      :title="value('title')"
+      :error="errors.title"
+      :closed="closed"
+      @set="set('title', $event)"
+      @commit="commit"
+      @bench="toBench"
+    />
     <JobFacts
       :lines="['Part']"
       :value="value"
@@ -153,6 +147,12 @@ useKeys([
           @set="set"
           @commit="commit"
         />
+        <DieRecord
+          :records="job.die_records"
+          :closed="closed"
+          :fraction="value('method.blank_school') === 'pitch-fraction' ? value('method.blank_fraction') : ''"
+          @take="takeFraction"
+        />
         <JobFacts
           :lines="['Method', 'Lathe']"
           :value="value"
@@ -174,12 +174,6 @@ useKeys([
   display: grid;
   gap: 12px;
   max-width: 1280px;
-}
-.head {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 260px auto;
-  gap: 24px;
-  align-items: center;
 }
 .sheet {
   background: var(--surface);
@@ -209,7 +203,6 @@ useKeys([
   color: var(--caution);
 }
 @media (max-width: 900px) {
-  .head,
   .below {
     grid-template-columns: minmax(0, 1fr);
     gap: 14px;
