@@ -10,7 +10,7 @@ from lathework.planning.operation import Cut, Operation
 from lathework.planning.positions import axis_word, blade_place, given_mm, place_words, plunge_dial, typed
 from lathework.planning.work import ThreadWork, Work, in_mm
 from lathework.rules import cautions
-from lathework.rules.stock import depth_per_flat
+from lathework.rules.stock import ACROSS_FLATS, depth_per_flat, largest_across_flats
 
 _WIDER_MM = 0.01
 
@@ -132,6 +132,9 @@ def mill_flats(work: Work, chucking: Chucking, placed: Placed, grip: Grip) -> Op
     block = "hexagonal" if count == 6 else "square"
     unit = work.job.unit
     guard = "screwed into a split bush " if grip.on_thread else ""
+    figures: dict[str, Figure] = {"across": typed("across flats", across, fine=True)}
+    if stock.form == "round" and count in ACROSS_FLATS:
+        figures["largest"] = largest_across_flats(count, stock.across.mm, unit)
     return Operation(
         key="flats",
         kind="flats",
@@ -139,8 +142,8 @@ def mill_flats(work: Work, chucking: Chucking, placed: Placed, grip: Grip) -> Op
         sentence=f"Hold the piece {guard}by {grip.words} in the {block} collet block. Mill " + "{count} over {length}, "
         "{depth} deep at each: {across} across.",
         headline="across",
-        figures={
-            "across": typed("across flats", across, fine=True),
+        figures=figures
+        | {
             "depth": depth_per_flat(start, across.mm, unit),
             "count": Figure("flats", count, counted(count, "flat"), "by the shape", GEOMETRY),
             "length": typed("length", placed.section.length, fine=False)

@@ -38,7 +38,7 @@ def largest_across_flats(flats: int, round_mm: float, unit: LengthUnit) -> Figur
     """
     factor = ACROSS_FLATS[flats]
     return Figure(
-        "largest across flats",
+        "largest out of this bar",
         convert(round_mm * factor, "mm", unit),
         unit,
         f"round × {factor:.6f}",

@@ -240,6 +240,16 @@ class CautionsRead(unittest.TestCase):
         self.assertEqual(at().unread, ())
 
 
+class PlanChanged(unittest.TestCase):
+    def test_a_step_gained_later_leaves_finished_pieces_finished(self) -> None:
+        """Two pieces made, the third begun; then the shoulder is to be finished with the die turned round."""
+        entries = [*done(*STEPS), *done(*STEPS, piece=2), *done("face", piece=3)]
+        longer = plan({"method.finish": "die-turned-round"})
+        now = at(*entries, made=longer)
+        self.assertEqual((now.good, now.piece), (2, 3))
+        self.assertEqual(at(*entries).good, 2)
+
+
 class Zeros(unittest.TestCase):
     def test_a_changed_tool_is_touched_off_once_and_stands_for_all_pieces(self) -> None:
         before = done("face", "turn-blank")

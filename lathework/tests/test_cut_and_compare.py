@@ -96,6 +96,17 @@ class CutAndCompare(unittest.TestCase):
         for place, across, (_, most) in zip(lathe.places, lathe.across, lathe.allowed, strict=True):
             self.assertLessEqual(across, most + LEFT, f"metal is left at {place:.2f}")
         self.check_flats(lathe)
+        self.check_order(made)
+
+    def check_order(self, made: Plan) -> None:
+        """In each chucking the turning cuts grow shorter and smaller: none reaches past the one before it."""
+        for chucking in made.chuckings:
+            turned = [o.cut for o in made.operations if o.kind == "turn" and o.chucking == chucking.number]
+            cuts = [cut for cut in turned if cut is not None]
+            for before, after in zip(cuts, cuts[1:], strict=False):
+                self.assertLess(after.left_mm, before.left_mm)
+                self.assertLess(after.inner_mm, before.inner_mm)
+                self.assertAlmostEqual(after.outer_mm, before.inner_mm)
 
     def check_step(self, lathe: Lathe, operation: Operation) -> None:
         cut = operation.cut

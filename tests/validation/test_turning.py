@@ -80,6 +80,7 @@ class ByHand(unittest.TestCase):
         milled = step(plan(PLUG), "flats").figures
         self.assertAlmostEqual(milled["depth"].value, (0.750 / 0.866025 - 0.750) / 2, places=5)
         self.assertEqual((milled["count"].value, milled["index"].value), (6, 60))
+        self.assertAlmostEqual(milled["largest"].value, 0.875 * 0.866025, places=5)
 
     def test_2_square_out_of_round(self) -> None:
         """20 mm round: 20 x 0.707107 = 14.142; to 12 mm each flat takes (20 - 12) / 2 = 4."""

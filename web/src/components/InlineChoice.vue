@@ -1,19 +1,25 @@
 <script setup lang="ts">
-import { useId } from 'vue'
+import { computed, useId } from 'vue'
 
 import type { FieldError, Schemas } from '@/api/client'
 
 /** A choice edited where it stands. */
-defineProps<{
+const props = defineProps<{
   label: string
   modelValue: string
   choices: Schemas['Choice'][]
   error?: FieldError
   readonly?: boolean
   before?: string
+  /** Say what the choice brings, beside it. */
+  telling?: boolean
 }>()
 const emit = defineEmits<{ 'update:modelValue': [string]; commit: [] }>()
 const id = useId()
+
+const remark = computed(() =>
+  props.telling ? props.choices.find((one) => one.code === props.modelValue)?.remark : '',
+)
 
 function choose(event: Event) {
   emit('update:modelValue', (event.target as HTMLSelectElement).value)
@@ -30,6 +36,7 @@ function choose(event: Event) {
         {{ choice.name }}
       </option>
     </select>
+    <span v-if="remark" class="muted small">{{ remark }}</span>
     <span v-if="error" class="field-error" role="alert">{{ error.message }}</span>
   </span>
 </template>
@@ -38,7 +45,8 @@ function choose(event: Event) {
 .inline {
   display: inline-flex;
   align-items: baseline;
-  gap: 5px;
+  flex-wrap: wrap;
+  gap: 0 5px;
 }
 select {
   font: inherit;

@@ -22,6 +22,7 @@ interface Fact {
   before?: string
   after?: string
   figure?: boolean
+  telling?: boolean
   /** What stands where nothing is typed. */
   empty?: string
   from?:
@@ -76,9 +77,15 @@ const LINES: { name: string; facts: Fact[] }[] = [
         when: () => props.value('method.blank_school') === 'pitch-fraction',
       },
       { field: 'method.finish', label: 'At the shoulder', from: 'finishes' },
-      { field: 'method.holder', label: 'What holds the die', before: 'die in', from: 'holders' },
-      { field: 'method.order', label: 'Order of work', from: 'orders', when: fromBar },
-      { field: 'method.support', label: 'Held in', before: 'held in', from: 'supports' },
+      {
+        field: 'method.holder',
+        label: 'What holds the die',
+        before: 'die in',
+        from: 'holders',
+        telling: true,
+      },
+      { field: 'method.order', label: 'Order of work', from: 'orders', telling: true, when: fromBar },
+      { field: 'method.support', label: 'Held in', before: 'held in', from: 'supports', telling: true },
     ],
   },
   {
@@ -143,6 +150,7 @@ const choicesOf = (fact: Fact) =>
             :before="fact.before"
             :model-value="value(fact.field)"
             :choices="choicesOf(fact)"
+            :telling="fact.telling"
             :error="errors[fact.field]"
             :readonly="closed"
             @update:model-value="emit('set', fact.field, $event)"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 
 import type { FieldError, Plan } from '@/api/client'
 import InlineChoice from '@/components/InlineChoice.vue'
@@ -27,7 +27,11 @@ const copying = ref(props.sections.some((s) => s.measured || s.measured_length))
 const path = (at: number, field: string) => `part.sections.${at}.${field}`
 const sizeField = (one: Section) => (one.shape === 'thread' ? 'thread' : 'across')
 /** What stands where a length is left open: what the others leave. */
-const rest = computed(() => (props.value('part.overall_length') ? 'the rest' : undefined))
+function rest(one: Section): string {
+  const open = props.sections.filter((s) => !s.length)
+  const takes = open.length === 1 || one.shape === 'bar'
+  return props.value('part.overall_length') && takes ? 'the rest' : 'length'
+}
 
 function replace(sections: Section[]) {
   emit('set', 'part.sections', sections)
@@ -79,7 +83,7 @@ const edit = (at: number, field: string) => ({
           :label="`Section ${at + 1}, length`"
           before="long"
           figure
-          :placeholder="rest ?? 'length'"
+          :placeholder="rest(one)"
           v-bind="edit(at, 'length')"
         />
         <InlineField
