@@ -4,13 +4,16 @@ from __future__ import annotations
 
 import json
 import sys
+from dataclasses import dataclass
 from pathlib import Path
 from typing import Any
 
 from lathework.document import read_document
 from lathework.errors import InputError, InvalidDocument
+from lathework.hole import AskedHole, Hole, hole
 from lathework.identify.answer import Identified, identify
 from lathework.planning.plan import Plan, make_plan
+from lathework.present.holes import drills_json
 from lathework.present.identified import identified_json
 from lathework.present.plans import headline_text, plan_json, sentence_text
 from lathework.present.threads import size_json
@@ -62,15 +65,60 @@ def _limit_lines(found: Size) -> list[str]:
     return lines + [f"  note            {note}" for note in notes]
 
 
+@dataclass(frozen=True)
+class Tapping:
+    """The drills one owns, in a file, and the per cent thread wanted; None or empty for the usual."""
+
+    file: str | None
+    percent: str
+
+    def asked(self) -> AskedHole:
+        """What the rules are asked. Stops with one line when the file cannot be read."""
+        return AskedHole(percent=self.percent, drills=_file(self.file) if self.file else "")
+
+
+def _file(name: str) -> str:
+    try:
+        return Path(name).read_text(encoding="utf-8")
+    except (OSError, UnicodeDecodeError) as error:
+        stop(f"cannot read {name}: {error}")
+
+
+def _hole_text(found: Hole) -> str:
+    name = f"{found.pick.drill.name}: " if found.pick else ""
+    lines = [f"  hole            {name}{found.words}"]
+    for choice in found.beside:
+        lines.append(
+            f"  drill           {choice.drill.name}  {choice.percent.value:.0f} %, hole about "
+            f"{_number(choice.hole.value, found.size.thread.unit)}  {choice.fit.replace('-', ' ')}"
+        )
+    return "\n".join([*lines, *(f"  care            {warning}" for warning in found.warnings)])
+
+
+def _answer(found: Size, tapped: Hole | None, *, as_json: bool) -> str:
+    if as_json:
+        more = {} if tapped is None else {"hole": drills_json(tapped)}
+        return json.dumps(size_json(found) | more, ensure_ascii=False)
+    return _size_text(found) if tapped is None else f"{_size_text(found)}\n{_hole_text(tapped)}"
+
+
 def print_sizes(
-    designations: list[str], *, class_name: str, internal_class: str, engagement: str, as_json: bool
+    designations: list[str],
+    *,
+    class_name: str,
+    internal_class: str,
+    engagement: str,
+    as_json: bool,
+    tapping: Tapping | None = None,
 ) -> int:
     """Print one answer for each designation, in order; 1 when any could not be read."""
     failed = False
+    asked = tapping.asked() if tapping else None
     for text in designations:
         try:
             found = size(text, class_name=class_name, internal_class=internal_class, engagement=engagement)
-            print(json.dumps(size_json(found), ensure_ascii=False) if as_json else _size_text(found))
+            tapped = hole(text, internal_class=internal_class, asked=asked) if asked else None
+            print(_answer(found, tapped, as_json=as_json))
         except InputError as error:
             failed = True
             told = error_json(error)

@@ -32,6 +32,10 @@ def _parser() -> argparse.ArgumentParser:
     size.add_argument("--class", dest="class_name", default="", metavar="CLASS", help="of the external thread")
     size.add_argument("--internal-class", default="", metavar="CLASS", help="of the internal thread")
     size.add_argument("--engagement", default="", metavar="LENGTH", help="length of engagement")
+    size.add_argument(
+        "--drills", metavar="FILE", help="drills you own, one a line: sizes, or number, letter, fraction, metric"
+    )
+    size.add_argument("--percent", default="", metavar="N", help="per cent thread wanted of a tapped hole")
     size.add_argument("--json", action="store_true", help="one object a line")
 
     identify = commands.add_parser("identify", help="what thread is this? evidence in, ranked candidates out")
@@ -80,13 +84,14 @@ def main(arguments: list[str]) -> int:
         case "benchmark":
             return _benchmark(as_json=options.json)
         case "size":
-            from launcher.answers import print_sizes
+            from launcher.answers import Tapping, print_sizes
 
             return print_sizes(
                 options.designation,
                 class_name=options.class_name,
                 internal_class=options.internal_class,
                 engagement=options.engagement,
+                tapping=Tapping(options.drills, options.percent) if options.drills or options.percent else None,
                 as_json=options.json,
             )
         case "identify":

@@ -138,7 +138,7 @@ def _fold_die(tally: _Tally, entry: Entry, threads: Mapping[str, str]) -> None:
 
 
 def _fold_one(tally: _Tally, entry: Entry, wanted: frozenset[str], threads: Mapping[str, str]) -> None:
-    while entry.piece > tally.piece:
+    if entry.piece > tally.piece and tally.done:
         # Recorded when the piece before it was whole: a step that the plan gained since does not undo that.
         tally.next_piece(good=True)
     match entry.kind:

@@ -11,6 +11,7 @@ from lathework.planning.positions import axis_word, blade_place, given_mm, place
 from lathework.planning.work import ThreadWork, Work, in_mm
 from lathework.rules import cautions
 from lathework.rules.stock import ACROSS_FLATS, depth_per_flat, largest_across_flats
+from lathework.units import convert
 
 _WIDER_MM = 0.01
 
@@ -89,7 +90,7 @@ def part_off(work: Work, chucking: Chucking) -> Operation | None:
     overall, spare = chucking.overall_mm, chucking.spare_mm
     length = Figure(
         "parted length" if spare else "overall length",
-        (overall + spare) / (25.4 if unit == "in" else 1.0),
+        convert(overall + spare, "mm", unit),
         unit,
         "sum of the sections" + (" + facing of the other end" if spare else ""),
         GEOMETRY,
@@ -148,7 +149,7 @@ def mill_flats(work: Work, chucking: Chucking, placed: Placed, grip: Grip) -> Op
             "count": Figure("flats", count, counted(count, "flat"), "by the shape", GEOMETRY),
             "length": typed("length", placed.section.length, fine=False)
             if placed.section.length.typed
-            else Figure("length", (placed.far_mm - placed.near_mm) / (25.4 if unit == "in" else 1.0), unit,
+            else Figure("length", convert(placed.far_mm - placed.near_mm, "mm", unit), unit,
                         "what the other sections leave", GEOMETRY, fine=False),
             "index": Figure("turn the block by", 360 / count, "°", "360 ÷ flats", GEOMETRY),
         },

@@ -11,6 +11,7 @@ from lathework.planning.operation import Cut, Operation
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop, typed
 from lathework.planning.work import ThreadWork, Work, in_mm
 from lathework.rules import cautions
+from lathework.rules.cautions import Caution
 from lathework.rules.passes import deepest_cut, passes
 from lathework.rules.speeds import spindle_speed
 from lathework.rules.stock import FACING_MM, SAW_MM
@@ -21,6 +22,8 @@ CENTRE_RATIO = 4.0
 """Stick-out over diameter from which a tailstock centre is wanted (practice)."""
 STEADY_RATIO = 12.0
 """Stick-out over diameter from which work between chuck and centre wants a steady as well (practice)."""
+LONG_BAR_MM = 600.0
+"""Length of a bar that stands out of the spindle's rear end on a small lathe (practice)."""
 CENTRE_STIFFENS = 3.0
 """How many times its stick-out work may stand out when a centre carries its end (practice)."""
 PLAIN_TOLERANCE_MM = 0.05
@@ -167,11 +170,21 @@ def face(work: Work, chucking: Chucking) -> Operation:
         figures=figures,
         tool=KNIFE,
         edge="tip",
-        cautions=(cautions.KEY_OUT, *((cautions.LONG_STICK_OUT,) if long and not centred else ())),
+        cautions=_face_cautions(work, chucking, needs_centre=long and not centred),
         notes=_face_notes(work, long=long, centred=centred),
         cut=Cut(0.0, -FACING_MM, bar, 0.0),
         chucking=chucking.number,
         figure_words="Z" if headline == "zero" else "out" if headline == "stick_out" else "",
+    )
+
+
+def _face_cautions(work: Work, chucking: Chucking, *, needs_centre: bool) -> tuple[Caution, ...]:
+    bar = work.part.stock.bar_length
+    behind = chucking.parted and bar is not None and bar.mm > LONG_BAR_MM
+    return (
+        cautions.KEY_OUT,
+        *((cautions.LONG_STICK_OUT,) if needs_centre else ()),
+        *((cautions.RUNS_LONG,) if behind else ()),
     )
 
 

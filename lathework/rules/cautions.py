@@ -51,9 +51,6 @@ MILLING = Caution(
     "Clamp the block down; stop the cutter before you index or measure; brush, never fingers.",
     "A cutter that is still turning looks still.",
 )
-FILED_FLAT = Caution(
-    "file-turning", "File with the spindle locked and the motor off.", "A jaw that comes round takes the file."
-)
 SAW = Caution("saw", "Clamp the bar before you saw, and let the saw do the work.", "A bar that turns breaks the blade.")
 KNURL = Caution(
     "knurl", "Slow speed, plenty of oil; no hand near the wheels.", "Knurling wheels pull in what touches them."

@@ -11,8 +11,9 @@ from lathework.tables.loader import load
 @dataclass(frozen=True, slots=True)
 class Material:
     """Starting values: blank fraction of the pitch under nominal; speeds in m/min; largest cut on diameter in mm;
-    feed in mm a revolution; specific cutting force in N/mm².
+    feed in mm a revolution; specific cutting force and tensile strength in N/mm².
 
+    `form_tap` says whether a form tap flows it.
     `back_off_turns` is how far the die goes on before it is turned back to break the chip.
     """
 
@@ -25,6 +26,8 @@ class Material:
     max_cut_mm: float
     feed_mm: float
     cutting_force: float
+    tensile: float
+    form_tap: bool
     lubricant: str
 
 
@@ -42,6 +45,8 @@ def materials() -> dict[str, Material]:
             max_cut_mm=float(row.number("max_cut")),
             feed_mm=float(row.number("feed")),
             cutting_force=float(row.number("cutting_force")),
+            tensile=float(row.number("tensile")),
+            form_tap=row.text("form_tap") == "yes",
             lubricant=row.text("lubricant"),
         )
         for row in load("materials").rows

@@ -158,7 +158,7 @@ class CutAndCompare(unittest.TestCase):
         self.assertIn("neck", [o.key for o in made.operations])
         self.check(made)
 
-    @settings(max_examples=80, deadline=None, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
+    @settings(max_examples=80, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
     @given(st.data())
     def test_any_part(self, data: st.DataObject) -> None:
         """Random shafts: whatever the reader takes as a part, the plan cuts, and cuts right."""

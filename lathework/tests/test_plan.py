@@ -160,6 +160,12 @@ class Said(unittest.TestCase):
         self.assertIn("stick-out", codes)
         self.assertNotIn("stick-out", [c.code for c in step(plan({"part.overall_length": "1.5"}), "face").cautions])
 
+    def test_a_bar_that_stands_out_behind_whips(self) -> None:
+        long = step(plan({"part.stock.bar_length": "36"}), "face")
+        self.assertIn("long-bar", [c.code for c in long.cautions])
+        sawn = step(plan({"part.stock.bar_length": "36", "method.order": "blanks-first"}), "face")
+        self.assertNotIn("long-bar", [c.code for c in sawn.cautions])
+
     def test_pressure_defers_to_those_who_decide(self) -> None:
         made = plan({"hazards": ["pressure"]})
         self.assertIn("an inspector or a licensed trade", made.cautions[0].do)

@@ -39,7 +39,7 @@ class Worth(unittest.TestCase):
             return None
         return evidence, rank(evidence)
 
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=60)
     @given(KNOWN)
     def test_a_question_is_worth_something_and_no_more_than_the_doubt(self, typed: dict[str, str]) -> None:
         known = self.known(typed)
@@ -55,7 +55,7 @@ class Worth(unittest.TestCase):
             self.assertTrue(question.how and question.meanings)
             self.assertIn(question.instrument, INSTRUMENTS)
 
-    @settings(max_examples=60, deadline=None)
+    @settings(max_examples=60)
     @given(KNOWN)
     def test_nothing_is_asked_twice(self, typed: dict[str, str]) -> None:
         known = self.known(typed)
@@ -66,7 +66,7 @@ class Worth(unittest.TestCase):
             if typed.get(field):
                 self.assertNotIn(ask, asked)
 
-    @settings(max_examples=40, deadline=None)
+    @settings(max_examples=40)
     @given(KNOWN, st.sampled_from(INSTRUMENTS))
     def test_only_the_instrument_owned_is_used(self, typed: dict[str, str], instrument: str) -> None:
         known = self.known(typed)

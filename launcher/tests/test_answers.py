@@ -101,6 +101,25 @@ class Size(CommandCase):
             self.assertIn(words, out)
 
 
+class Drills(CommandCase):
+    def test_the_pick_is_out_of_what_one_owns(self) -> None:
+        """8.5 mm leaves M10 about 71 per cent with its oversize; 9 mm is above the class."""
+        file = self.folder / "drills.txt"
+        file.write_text("8.5 mm\n9 mm\n")
+        status, out, _ = self.run_command("size", "M10", "--drills", str(file), "--percent", "70", "--json")
+        found = json.loads(out)["hole"]
+        self.assertEqual((status, found["pick"]), (0, "8.5 mm"))
+        self.assertEqual([d["fit"] for d in found["drills"]], ["within", "too-large"])
+        self.assertIn(
+            "8.5 mm: nearest to 70 %", self.run_command("size", "M10", "--drills", str(file), "--percent", "70")[1]
+        )
+
+    def test_what_cannot_be_read_is_told(self) -> None:
+        self.assertIn("cannot read", self.stopped("size", "M10", "--drills", str(self.folder / "none.txt")))
+        status, out, _ = self.run_command("size", "M10", "--percent", "lots", "--json")
+        self.assertEqual((status, json.loads(out)["error"]["code"]), (1, "out-of-range"))
+
+
 class Plan(CommandCase):
     def write(self, value: object) -> str:
         file = self.folder / "job.json"

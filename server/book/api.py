@@ -11,6 +11,8 @@ from ninja import Query, Router, Schema
 from lathework.card import Asked, Card, card
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InputError
+from lathework.hole import AskedHole, hole
+from lathework.present.holes import hole_json
 from lathework.present.threads import card_json, mating_json, row_json, size_json
 from lathework.rules.mating import mate
 from lathework.threads.designation import Called, read_called
@@ -18,7 +20,7 @@ from lathework.threads.series import SERIES_NAMES, library
 from lathework.units import convert
 from server.book import actions
 from server.book.files import limits_csv
-from server.book.schemas import CardOut, KeepIn, KeptOut, MatingOut, RowOut, SeriesOut
+from server.book.schemas import CardOut, HoleOut, KeepIn, KeptOut, MatingOut, RowOut, SeriesOut
 from server.paper.dxf import sheet_dxf
 from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
@@ -118,6 +120,26 @@ def page_as_dxf(request: HttpRequest, asked: Query[CardQuery]) -> HttpResponse:
     unit = found.size.thread.unit
     drawing = sheet_dxf(found.drawing, convert(1.0, unit, "mm"), unit)
     return file_answer(drawing, f"{_name(found)}.dxf", "image/vnd.dxf")
+
+
+class HoleQuery(Schema):
+    """A thread to be tapped and what the shop has for it: all as typed, empty for the usual."""
+
+    q: str = Query(..., max_length=200)
+    internal_class: str = Query("", max_length=_LONGEST)
+    percent: str = Query("", max_length=_LONGEST)
+    drills: str = Query("", max_length=2000)
+    bolt: str = Query("", max_length=_LONGEST)
+    metal: str = Query("", max_length=_LONGEST)
+    depth: str = Query("", max_length=_LONGEST)
+    piloted: bool = False
+
+
+@router.get("/hole", response={200: HoleOut, **PROBLEMS})
+def tapped_hole(request: HttpRequest, asked: Query[HoleQuery]) -> HttpResponse:
+    """A tapped hole: the drill out of those one owns, its strength, how deep to go."""
+    wanted = AskedHole(asked.percent, asked.drills, asked.bolt, asked.metal, asked.depth, asked.piloted)
+    return answer(hole_json(hole(asked.q, internal_class=asked.internal_class.strip(), asked=wanted)))
 
 
 @router.get("/mating", response={200: MatingOut, **PROBLEMS})

@@ -111,3 +111,33 @@ class MatingOut(Schema):
     meetings: list[MeetingOut]
     figures: list[FigureOut]
     drawing: SheetOut
+
+
+class DrillChoiceOut(Schema):
+    """A drill one owns: what it probably cuts, and whether the class allows it."""
+
+    name: str
+    hole: FigureOut
+    percent: FigureOut
+    fit: Literal["within", "too-small", "too-large"]
+    torque_percent: int
+
+
+class HoleOut(Schema):
+    """A tapped hole."""
+
+    designation: str
+    class_name: str
+    percent: float
+    pick: DrillChoiceOut | None
+    beside: list[DrillChoiceOut]
+    words: str
+    bore: FigureOut
+    countersink: FigureOut
+    form: FigureOut | None
+    weaker: str
+    strength: list[FigureOut]
+    margin: FigureOut | None
+    depths: list[FigureOut]
+    warnings: list[str]
+    chart: SheetOut

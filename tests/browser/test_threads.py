@@ -99,3 +99,21 @@ class ThreadsPage(BrowserCase):
         self.page.keyboard.type("1/2 bsw")
         self.page.get_by_role("button", name="Its page in the book").click()
         expect(self.page.get_by_role("heading", name="1/2 BSW")).to_be_visible()
+
+    def test_a_hole_from_the_drills_one_owns(self) -> None:
+        """3/8-16 out of 5/16, 8 mm, 11/32: at 75 per cent 5/16, at 65 8 mm; the rack stays for the next thread."""
+        page = self.page
+        page.goto("/threads?q=3/8-16")
+        hole = page.get_by_role("region", name="Tapped hole")
+        hole.get_by_label("Drills you own").fill("5/16, 8 mm, 11/32")
+        expect(hole.get_by_text("nearest to 75 % thread out of what you own")).to_be_visible()
+        expect(hole.get_by_role("row", name="5/16")).to_contain_text("within the class")
+        expect(hole.get_by_role("row", name="11/32")).to_contain_text("too large")
+        hole.get_by_label("Per cent thread wanted").fill("65")
+        expect(hole.locator(".pick strong")).to_have_text("8 mm")
+        hole.get_by_label("Depth of full thread").fill("3/4")
+        expect(hole.get_by_text("drill deep for a bottoming tap")).to_be_visible()
+        hole.get_by_label("Drills you own").fill("5/16, blunt")
+        expect(hole.get_by_role("alert")).to_contain_text("is not a length")
+        page.goto("/threads?q=M10")
+        expect(page.get_by_label("Drills you own")).to_have_value("5/16, blunt")

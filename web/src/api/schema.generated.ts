@@ -580,6 +580,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/threads/hole": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Tapped Hole
+         * @description A tapped hole: the drill out of those one owns, its strength, how deep to go.
+         */
+        get: operations["server_book_api_tapped_hole"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/threads/mating": {
         parameters: {
             query?: never;
@@ -1032,6 +1052,23 @@ export interface components {
             shown: components["schemas"]["Shown"];
         };
         /**
+         * DrillChoiceOut
+         * @description A drill one owns: what it probably cuts, and whether the class allows it.
+         */
+        DrillChoiceOut: {
+            /**
+             * Fit
+             * @enum {string}
+             */
+            fit: "within" | "too-small" | "too-large";
+            hole: components["schemas"]["FigureOut"];
+            /** Name */
+            name: string;
+            percent: components["schemas"]["FigureOut"];
+            /** Torque Percent */
+            torque_percent: number;
+        };
+        /**
          * DrillOut
          * @description A tapping drill with the per cent thread it leaves.
          */
@@ -1255,6 +1292,79 @@ export interface components {
             diameter: number;
             /** Width */
             width: number;
+        };
+        /**
+         * HoleOut
+         * @description A tapped hole.
+         */
+        HoleOut: {
+            /** Beside */
+            beside: components["schemas"]["DrillChoiceOut"][];
+            bore: components["schemas"]["FigureOut"];
+            chart: components["schemas"]["SheetOut"];
+            /** Class Name */
+            class_name: string;
+            countersink: components["schemas"]["FigureOut"];
+            /** Depths */
+            depths: components["schemas"]["FigureOut"][];
+            /** Designation */
+            designation: string;
+            form: components["schemas"]["FigureOut"] | null;
+            margin: components["schemas"]["FigureOut"] | null;
+            /** Percent */
+            percent: number;
+            pick: components["schemas"]["DrillChoiceOut"] | null;
+            /** Strength */
+            strength: components["schemas"]["FigureOut"][];
+            /** Warnings */
+            warnings: string[];
+            /** Weaker */
+            weaker: string;
+            /** Words */
+            words: string;
+        };
+        /**
+         * HoleQuery
+         * @description A thread to be tapped and what the shop has for it: all as typed, empty for the usual.
+         */
+        HoleQuery: {
+            /**
+             * Bolt
+             * @default
+             */
+            bolt?: string;
+            /**
+             * Depth
+             * @default
+             */
+            depth?: string;
+            /**
+             * Drills
+             * @default
+             */
+            drills?: string;
+            /**
+             * Internal Class
+             * @default
+             */
+            internal_class?: string;
+            /**
+             * Metal
+             * @default
+             */
+            metal?: string;
+            /**
+             * Percent
+             * @default
+             */
+            percent?: string;
+            /**
+             * Piloted
+             * @default false
+             */
+            piloted?: boolean;
+            /** Q */
+            q: string;
         };
         /**
          * IdentifiedIn
@@ -4224,6 +4334,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KeptOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_tapped_hole: {
+        parameters: {
+            query: {
+                q: string;
+                internal_class?: string;
+                percent?: string;
+                drills?: string;
+                bolt?: string;
+                metal?: string;
+                depth?: string;
+                piloted?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HoleOut"];
                 };
             };
             /** @description Bad Request */

@@ -107,6 +107,21 @@ path {
   stroke-width: 0.9;
   stroke-dasharray: 16 4 3 4;
 }
+.edge,
+.ghost {
+  fill: none;
+  stroke: var(--lagoon);
+  stroke-width: 2.2;
+}
+.ghost {
+  stroke: var(--coral);
+  stroke-dasharray: 7 5;
+}
+.dimension {
+  fill: none;
+  stroke: var(--muted);
+  stroke-width: 1;
+}
 .leader {
   fill: none;
   stroke: var(--muted);

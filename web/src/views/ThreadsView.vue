@@ -4,6 +4,7 @@ import { useRoute, useRouter } from 'vue-router'
 
 import ChoiceList from '@/components/ChoiceList.vue'
 import EmptyShell from '@/components/EmptyShell.vue'
+import HolePanel from '@/components/HolePanel.vue'
 import LimitsTable from '@/components/LimitsTable.vue'
 import SheetDrawing from '@/components/SheetDrawing.vue'
 import ThreadBench from '@/components/ThreadBench.vue'
@@ -84,6 +85,11 @@ watch(
         :query="query"
         :errors="problem?.errors ?? []"
         @change="(field, value) => (query[field] = value)"
+      />
+      <HolePanel
+        v-if="shown.external && shown.internal"
+        :thread="shown.designation"
+        :internal-class="query.internal_class"
       />
       <ThreadOverlay v-if="shown.external" id="overlay" v-model:nut="nut" :bolt="shown.designation" />
     </article>

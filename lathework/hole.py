@@ -1,0 +1,159 @@
+"""A tapped hole worked out for the drills one owns: the pick, how strong it is, how deep to drill."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from lathework.drawing.percent_view import percent_sheet
+from lathework.drawing.shapes import Sheet
+from lathework.errors import InputError
+from lathework.figures import Figure
+from lathework.lengths import Span, read_length, within
+from lathework.rules.holes import (
+    TAPPED_PERCENT,
+    Choice,
+    choose,
+    countersink,
+    drill_depth,
+    form_hole,
+    hole_for,
+    owned,
+    tap_margin,
+    taps,
+)
+from lathework.rules.materials import Material, materials
+from lathework.rules.strength import Strip, strip
+from lathework.size import Size, size
+from lathework.units import convert
+
+DEPTH = Span("A depth of thread", 0.5, 300)
+LOWEST_PERCENT, HIGHEST_PERCENT = 30.0, 100.0
+TOUGH_PERCENT = 60.0
+"""Per cent wanted in tough metals, where torque counts for more (practice)."""
+TOUGH_FORCE = 2400.0
+"""Cutting force in N/mm^2 from which a metal counts as tough (practice)."""
+
+
+@dataclass(frozen=True, slots=True)
+class AskedHole:
+    """What the person adds to the thread: as typed, "" for the usual.
+
+    `percent` wanted; `drills` owned; `bolt` and `metal` by code; `depth` of full thread in a blind hole; `piloted`
+    says that a pilot hole was drilled first.
+    """
+
+    percent: str = ""
+    drills: str = ""
+    bolt: str = ""
+    metal: str = ""
+    depth: str = ""
+    piloted: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Hole:
+    """A tapped hole: per cent wanted, the pick among what is owned, its strength, depths by tap, and a chart."""
+
+    size: Size
+    metal: Material
+    bolt: Material
+    percent: float
+    pick: Choice | None
+    beside: tuple[Choice, ...]
+    words: str
+    bore: Figure
+    countersink: Figure
+    form: Figure | None
+    strip: Strip
+    margin: Figure | None
+    depths: tuple[Figure, ...]
+    warnings: tuple[str, ...]
+    chart: Sheet
+
+
+def _metal(code: str, field: str) -> Material:
+    known = materials()
+    if code and code not in known:
+        raise InputError("unknown-choice", field, f"Choose one of {', '.join(known)}.", tuple(known))
+    return known[code or "mild-steel"]
+
+
+def _percent(text: str, metal: Material) -> float:
+    """Per cent as typed, or what suits the metal: 75, in tough metals 60."""
+    if not text.strip():
+        return TAPPED_PERCENT if metal.cutting_force < TOUGH_FORCE else TOUGH_PERCENT
+    try:
+        value = float(text.replace(",", ".").removesuffix("%"))
+    except ValueError:
+        value = float("nan")
+    if not LOWEST_PERCENT <= value <= HIGHEST_PERCENT:
+        told = f"A per cent of thread from {LOWEST_PERCENT:g} to {HIGHEST_PERCENT:g}, such as 70."
+        raise InputError("out-of-range", "percent", told)
+    return value
+
+
+def _words(pick: Choice | None, percent: float) -> str:
+    if pick is None:
+        return "none of these drills leaves a thread: bore the hole"
+    told = f"nearest to {percent:g} % thread out of what you own"
+    if pick.fit == "within":
+        return f"{told}; its hole is within the class"
+    side = "above" if pick.fit == "too-large" else "below"
+    return f"{told}, but its hole is {side} the limits of the class: bore it instead, or ream"
+
+
+def _warnings(found: Size, metal: Material, pick: Choice | None, margin: Figure | None) -> tuple[str, ...]:
+    out = []
+    if pick is not None and pick.fit != "within" and found.internal is not None:
+        band = found.internal.minor
+        out.append(
+            f"Class {band.class_name} allows {band.minimum:g} to {band.maximum:g} {band.unit} across the crests."
+        )
+    if margin is not None and margin.value < 2:
+        out.append("The tap is likely to break at this per cent: drill larger, or cut the thread with a single point.")
+    if not metal.form_tap:
+        out.append(f"No form tap in {metal.name}: it cracks instead of flowing.")
+    return tuple(out)
+
+
+def hole(text: str, *, internal_class: str = "", asked: AskedHole | None = None) -> Hole:
+    """The hole for the thread that `text` designates, tapped to `internal_class` ("" the usual one).
+
+    Raises InputError on "designation", "internal_class", "percent", "drills", "bolt", "metal", "depth", and where the
+    thread is not tapped into a parallel hole.
+    """
+    asked = asked or AskedHole()
+    found = size(text, internal_class=internal_class)
+    thread = found.thread
+    if found.external is None or found.internal is None:
+        raise InputError("no-limits", "designation", f"{thread.designation} is not tapped into a parallel hole here.")
+    metal, bolt = _metal(asked.metal, "metal"), _metal(asked.bolt, "bolt")
+    percent = _percent(asked.percent, metal)
+    pick, beside = choose(thread, found.internal, owned(asked.drills, thread.unit), percent, piloted=asked.piloted)
+    bore = hole_for(thread, percent)
+    across = pick.hole.value if pick else bore.value
+    margin = tap_margin(thread, metal, pick.percent.value) if pick else None
+    depths: tuple[Figure, ...] = ()
+    if asked.depth.strip():
+        full = convert(within(read_length(asked.depth, thread.unit, "depth"), DEPTH, "depth").mm, "mm", thread.unit)
+        depths = tuple(drill_depth(thread, tap, full, across) for tap in taps() if tap.blind)
+    return Hole(
+        size=found,
+        metal=metal,
+        bolt=bolt,
+        percent=percent,
+        pick=pick,
+        beside=beside,
+        words=_words(pick, percent),
+        bore=bore,
+        countersink=countersink(thread),
+        form=form_hole(thread) if metal.form_tap else None,
+        strip=strip(
+            thread, found.external, found.internal,
+            hole=min(across, thread.major), bolt_strength=bolt.tensile, hole_strength=metal.tensile,
+        ),
+        margin=margin,
+        depths=depths,
+        warnings=_warnings(found, metal, pick, margin),
+        chart=percent_sheet(thread, found.external, percent if pick is None else pick.percent.value),
+    )  # fmt: skip

@@ -1,0 +1,193 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import FigureRow from '@/components/FigureRow.vue'
+import FigureValue from '@/components/FigureValue.vue'
+import InlineChoice from '@/components/InlineChoice.vue'
+import InlineField from '@/components/InlineField.vue'
+import SheetDrawing from '@/components/SheetDrawing.vue'
+import { useChoices } from '@/composables/useChoices'
+import { useHole } from '@/composables/useHole'
+import { useUnits } from '@/composables/useUnits'
+
+/** A hole for this thread: the drill out of those one owns, how strong it is, how deep to go. */
+const props = defineProps<{ thread: string; internalClass: string }>()
+const { found, problem, drills, metal, bolt, typed } = useHole(
+  () => props.thread,
+  () => props.internalClass,
+)
+const { data: choices } = useChoices()
+const { text } = useUnits()
+const error = (field: string) => problem.value?.of(field)
+const FITS = { within: '✓ within the class', 'too-small': '▼ too small', 'too-large': '▲ too large' }
+const named = computed(() =>
+  found.value
+    ? [...found.value.strength, ...(found.value.margin ? [found.value.margin] : [])].map((figure) => ({
+        label: figure.name,
+        figure,
+      }))
+    : [],
+)
+const others = computed(() =>
+  found.value
+    ? [found.value.bore, found.value.countersink, ...(found.value.form ? [found.value.form] : [])].map(
+        (figure) => ({ label: figure.name, figure }),
+      )
+    : [],
+)
+</script>
+
+<template>
+  <section class="hole" aria-label="Tapped hole">
+    <h2>A hole for it</h2>
+    <p class="line">
+      <InlineChoice
+        label="Metal of the hole"
+        before="in"
+        :model-value="metal"
+        :choices="choices?.materials ?? []"
+        :error="error('metal')"
+        @update:model-value="metal = $event"
+      />
+      <InlineField
+        label="Per cent thread wanted"
+        before="at"
+        after="% thread"
+        :placeholder="found ? String(found.percent) : '75'"
+        figure
+        :model-value="typed.percent"
+        :error="error('percent')"
+        @update:model-value="typed.percent = $event"
+      />
+      <InlineField
+        label="Drills you own"
+        before="out of"
+        placeholder="every rack; or: metric, 1/4, #7, F"
+        figure
+        :model-value="drills"
+        :error="error('drills')"
+        @update:model-value="drills = $event"
+      />
+      <label class="small"><input v-model="typed.piloted" type="checkbox" /> after a pilot</label>
+    </p>
+    <template v-if="found">
+      <p class="pick">
+        <strong v-if="found.pick" class="fig">{{ found.pick.name }}</strong> {{ found.words }}
+      </p>
+      <p v-for="warning in found.warnings" :key="warning" class="warning">▲ {{ warning }}</p>
+      <div class="parts">
+        <table>
+          <thead>
+            <tr class="small muted">
+              <th scope="col">drill</th>
+              <th scope="col">probable hole</th>
+              <th scope="col">thread</th>
+              <th scope="col">torque</th>
+              <th scope="col">class {{ found.class_name }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr
+              v-for="one in found.beside"
+              :key="one.name"
+              :class="{ chosen: one.name === found.pick?.name }"
+            >
+              <th scope="row" class="fig">{{ one.name }}</th>
+              <td class="fig">{{ text(one.hole.shown) }}</td>
+              <td><FigureValue :figure="one.percent" /></td>
+              <td class="fig">{{ one.torque_percent }} %</td>
+              <td :class="one.fit">{{ FITS[one.fit] }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <SheetDrawing class="chart" :sheet="found.chart" />
+      </div>
+      <p class="line">
+        <InlineChoice
+          label="Metal of the bolt"
+          before="bolt of"
+          :model-value="bolt"
+          :choices="choices?.materials ?? []"
+          :error="error('bolt')"
+          @update:model-value="bolt = $event"
+        />
+        <span class="muted">{{ found.weaker }} strips first</span>
+      </p>
+      <FigureRow :figures="named" />
+      <p class="line">
+        <InlineField
+          label="Depth of full thread"
+          before="blind, full thread"
+          after="deep"
+          placeholder="depth"
+          figure
+          :model-value="typed.depth"
+          :error="error('depth')"
+          @update:model-value="typed.depth = $event"
+        />
+      </p>
+      <FigureRow
+        v-if="found.depths.length"
+        :figures="found.depths.map((figure) => ({ label: figure.name, figure }))"
+      />
+      <FigureRow :figures="others" />
+    </template>
+    <p v-else-if="problem && !problem.errors.length" class="field-error">{{ problem.message }}</p>
+  </section>
+</template>
+
+<style scoped>
+.hole {
+  display: grid;
+  gap: 10px;
+}
+h2 {
+  font-size: var(--s16);
+  border-bottom: 2px solid var(--line);
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  align-items: baseline;
+}
+.pick strong {
+  font-size: var(--s28);
+  color: var(--coral);
+  margin-right: 8px;
+}
+.warning,
+.too-small,
+.too-large {
+  color: var(--caution);
+}
+.within {
+  color: var(--good);
+}
+.parts {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 24px;
+  align-items: start;
+}
+table {
+  border-collapse: collapse;
+}
+th,
+td {
+  text-align: left;
+  font-weight: 400;
+  padding: 3px 14px 3px 0;
+  border-bottom: 1px solid var(--line);
+  white-space: nowrap;
+}
+.chosen th,
+.chosen td {
+  font-weight: 700;
+}
+@media (max-width: 1100px) {
+  .parts {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
