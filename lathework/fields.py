@@ -9,7 +9,7 @@ from typing import Any
 from lathework.errors import InputError
 from lathework.lengths import Length, Span, read_length, within
 from lathework.threads.designation import Called, read_called
-from lathework.threads.limits import has_external, is_internal_class
+from lathework.threads.limits import has_external, internal_classes, is_internal_class
 
 LONGEST_LINE = 120
 """Characters of a line of text."""
@@ -128,6 +128,21 @@ class Reader:
                 raise InputError(
                     "internal-class", field, f"{called.class_name} is a class of the nut.", (thread.designation,)
                 )
+        except InputError as error:
+            self.errors.append(error.at(field))
+            return None
+        return called
+
+    def inside(self, field: str) -> Called | None:
+        """A thread that can be tapped into a parallel hole, with its internal class; or None with the error noted."""
+        try:
+            called = read_called(self.text(field))
+            thread = called.thread
+            if not internal_classes(thread):
+                raise InputError("not-for-a-tap", field, f"{thread.designation} is not tapped into a parallel hole.")
+            if called.class_name and not is_internal_class(thread, called.class_name, field):
+                text = f"{called.class_name} is a class of the bolt."
+                raise InputError("external-class", field, text, (thread.designation,))
         except InputError as error:
             self.errors.append(error.at(field))
             return None

@@ -67,8 +67,23 @@ class Section:
 
 
 @dataclass(frozen=True, slots=True)
+class Bore:
+    """A hole along the axis from one `end`: tapped with `thread`, or plain, `across` its drill.
+
+    `depth` is that of full thread, or of the plain hole; None goes right through. `class_name` is the class of the
+    internal thread, "" for the usual one.
+    """
+
+    end: Edge
+    depth: Length | None
+    thread: Thread | None = None
+    class_name: str = ""
+    across: Length | None = None
+
+
+@dataclass(frozen=True, slots=True)
 class Part:
-    """A turned part: its stock and its sections from the right-hand end toward the chuck.
+    """A turned part: its stock, its sections from the right-hand end toward the chuck, its holes along the axis.
 
     `stated` is the overall length that was said, where one was; `overall_mm` is what the sections add up to.
     """
@@ -76,6 +91,7 @@ class Part:
     stock: Stock
     sections: tuple[Section, ...]
     stated: Length | None
+    bores: tuple[Bore, ...] = ()
 
     @property
     def overall_mm(self) -> float:
@@ -84,13 +100,14 @@ class Part:
 
     @property
     def thread(self) -> Thread:
-        """The thread the job is known by: the first one."""
+        """The thread the job is known by: the first one outside, or the first one inside."""
         return self.threads[0]
 
     @property
     def threads(self) -> tuple[Thread, ...]:
-        """Every thread, right end first."""
-        return tuple(section.thread for section in self.sections if section.thread is not None)
+        """Every thread, right end first, those of the holes after those outside."""
+        outside = [section.thread for section in self.sections if section.thread is not None]
+        return (*outside, *(bore.thread for bore in self.bores if bore.thread is not None))
 
     @property
     def designations(self) -> str:

@@ -4,13 +4,16 @@ from __future__ import annotations
 
 from lathework.fields import Reader
 from lathework.lengths import Length, Span
-from lathework.part import MILLED, SHAPES, Part, Section, Shape, Stock
+from lathework.part import EDGES, MILLED, SHAPES, Bore, Edge, Part, Section, Shape, Stock
+from lathework.planning.bores import wall_mm
 from lathework.planning.ends import ends_of, nominal_mm
 from lathework.rules.relief import groove_width
 from lathework.rules.stock import STOCK_FORMS, StockForm
 from lathework.units import LengthUnit, convert, show_length
 
-PART_KEYS = ("stock", "overall_length", "sections")
+PART_KEYS = ("stock", "overall_length", "sections", "bores")
+BORE_KEYS = ("end", "thread", "across", "depth")
+MOST_BORES = 6
 STOCK_KEYS = ("form", "across", "bar_length")
 SECTION_KEYS = ("shape", "across", "length", "thread", "chamfer", "measured", "measured_length")
 MOST_SECTIONS = 16
@@ -90,6 +93,44 @@ def _stock(reader: Reader) -> Stock | None:
     return None if across is None else Stock(form, across, bar_length)
 
 
+def _bore(reader: Reader, path: str) -> Bore | None:
+    """A hole along the axis: tapped where a thread is named, else drilled to its size."""
+    reader.section(path, BORE_KEYS)
+    chosen = reader.choice(f"{path}.end", EDGES, "right")
+    end: Edge = next(edge for edge in EDGES if edge == chosen)
+    before = len(reader.errors)
+    depth = reader.length(f"{path}.depth", ALONG, optional=True)
+    if reader.text(f"{path}.thread"):
+        called = reader.inside(f"{path}.thread")
+        # Kept as typed for when the hole becomes a plain one again.
+        reader.text(f"{path}.across")
+        return Bore(end, depth, called.thread, called.class_name) if called and len(reader.errors) == before else None
+    across = reader.length(f"{path}.across", ACROSS)
+    return None if across is None or len(reader.errors) > before else Bore(end, depth, across=across)
+
+
+def _bores(reader: Reader) -> tuple[Bore, ...] | None:
+    """The holes; None where one of them cannot be read. Missing is none."""
+    if reader.raw("part.bores") is None:
+        return ()
+    found = [_bore(reader, f"part.bores.{number}") for number in range(reader.rows("part.bores", MOST_BORES))]
+    whole = tuple(bore for bore in found if bore is not None)
+    return whole if len(whole) == len(found) else None
+
+
+def _check_bores(reader: Reader, part: Part) -> None:
+    """A hole must leave a wall and a bottom; a bolt can be drilled only from its sawn end."""
+    for number, bore in enumerate(part.bores):
+        path = f"part.bores.{number}"
+        size = f"{path}.thread" if bore.thread else f"{path}.across"
+        if wall_mm(part, bore) <= 0:
+            reader.fail("does-not-fit", size, "This hole is larger than the part round it.")
+        if bore.depth is not None and bore.depth.mm >= part.overall_mm:
+            reader.fail("does-not-fit", f"{path}.depth", "That goes through: leave the depth empty.")
+        if part.stock.form == "bolt" and bore.end == "left":
+            reader.fail("does-not-fit", f"{path}.end", "A bolt keeps its head: only its other end can be drilled.")
+
+
 def read_part(reader: Reader) -> Part | None:
     """The part, or None with what is wrong noted in `reader`."""
     reader.section("part", PART_KEYS)
@@ -106,12 +147,15 @@ def read_part(reader: Reader) -> Part | None:
         for number in range(count)
     ]
     whole = [section for section in sections if section is not None]
-    if count and len(whole) == count and all(section.thread is None for section in whole):
-        reader.fail("no-thread", "part.sections", "One section at least must be a thread.")
-        return None
     if stock is None or not whole or len(whole) < count:
         return None
-    part = Part(stock, tuple(whole), stated)
+    bores = _bores(reader)
+    if bores is None:
+        return None
+    part = Part(stock, tuple(whole), stated, bores)
+    if not part.threads:
+        reader.fail("no-thread", "part.sections", "One section or one hole at least must have a thread.")
+        return None
     before = len(reader.errors)
     for number in range(count):
         _check_section(reader, part, number)
@@ -119,6 +163,7 @@ def read_part(reader: Reader) -> Part | None:
         reader.fail("out-of-range", "part.overall_length", "A part longer than 600 mm is not planned here.")
     if len(reader.errors) == before:
         _check_reach(reader, part)
+        _check_bores(reader, part)
     return part
 
 

@@ -6,9 +6,11 @@ from lathework.drawing.dimensions import dimensions, rows_needed
 from lathework.drawing.layout import Frame, Layout, lay_out
 from lathework.drawing.outline import bar_lines, clipped, detail, side
 from lathework.drawing.shapes import Label, Line, Path, Sheet, box, mirrored
+from lathework.planning.bores import bore_work
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
+from lathework.rules.holes import POINT_SHARE
 
 _JAW_SHARE = 0.55
 _CHUCK_BODY = 96.0
@@ -82,7 +84,28 @@ def _body(layout: Layout, plan: Plan, chucking: Chucking) -> list[Path]:
         Path("part", (upper + tuple(reversed(under)),), closed=True),
         Path("edge", _shoulders(layout, upper)),
         detail(layout, chucking, plan.job.part.stock.form, seen),
+        *_bores(layout, plan, chucking, seen),
     ]
+
+
+def _bores(layout: Layout, plan: Plan, chucking: Chucking, seen_mm: float) -> list[Path]:
+    """Holes along the axis as hidden lines: the drilled wall with its point, the thread's major outside it."""
+    facing = "right" if chucking.placed[0].number == 0 else "left"
+    lines: list[Line] = []
+    for bore in plan.job.part.bores:
+        found = bore_work(bore)
+        depth = chucking.overall_mm if bore.depth is None else bore.depth.mm
+        point = 0.0 if bore.depth is None else POINT_SHARE * found.drill_mm
+
+        def place(z: float, near: bool = bore.end == facing) -> float:
+            return min(seen_mm, z if near else chucking.overall_mm - z)
+
+        wall = layout.rim((place(0), found.drill_mm), (place(depth), found.drill_mm), (place(depth + point), 0.0))
+        lines += [wall, mirrored(wall, layout.axis_y)]
+        if bore.thread is not None:
+            major = layout.rim((place(0), bore.thread.major_mm), (place(depth), bore.thread.major_mm))
+            lines += [major, mirrored(major, layout.axis_y)]
+    return [Path("hidden", tuple(lines))] if lines else []
 
 
 def _centre_line(layout: Layout, chucking: Chucking) -> Path:

@@ -26,6 +26,7 @@ Role = Literal[
     "nut-zone",
     "clash",
     "leader",
+    "hidden",
 ]
 
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from lathework.part import MILLED, Section
+from lathework.planning.bores import far_end
 from lathework.planning.work import ThreadWork, Work
 from lathework.rules.relief import UNFINISHED_THREADS
 from lathework.rules.stock import FACING_MM
@@ -103,7 +104,8 @@ def _needs_second(work: Work) -> bool:
         return False
     last = work.part.sections[work.ends.first[-1]]
     head_chamfer = not work.ends.second and last.chamfer is not None and len(work.part.sections) > 1
-    return bool(work.ends.second) or head_chamfer or work.job.method.order == "blanks-first"
+    far_bore = any(bore.end == far_end(work.ends) for bore in work.part.bores)
+    return bool(work.ends.second) or head_chamfer or far_bore or work.job.method.order == "blanks-first"
 
 
 def _first(work: Work, *, second: bool) -> Chucking:

@@ -6,8 +6,9 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 from lathework.part import MILLED
+from lathework.planning.bores import FLOOR_MM, THIN_WALL, bore_work, depth_figure, largest_mm, wall_mm
 from lathework.planning.chucking import LEAST_GRIP_MM, Chucking
-from lathework.planning.work import Work
+from lathework.planning.work import Work, in_mm
 from lathework.rules.stock import largest_across_flats
 from lathework.units import LengthUnit, show_both
 
@@ -71,6 +72,25 @@ def _sizes(work: Work) -> Iterator[Notice]:
             yield Notice("corners-rounded", f"part.sections.{number}.across", text)
 
 
+def _bores(work: Work) -> Iterator[Notice]:
+    part, unit = work.part, work.job.unit
+    for number, bore in enumerate(part.bores):
+        wall, across = wall_mm(part, bore), largest_mm(bore)
+        deep = in_mm(depth_figure(bore_work(bore), part.overall_mm, 0.0, unit))
+        if bore.depth is not None and deep > part.overall_mm - FLOOR_MM:
+            text = (
+                f"Drilled {_told(deep, unit)} deep for its tap this hole comes through the far end: "
+                "tap it shallower, drill less and finish with a bottoming tap, or let it go through."
+            )
+            yield Notice("comes-through", f"part.bores.{number}.depth", text)
+        if wall < THIN_WALL * across:
+            text = (
+                f"The wall round this hole is {_told(wall, unit)} at its thinnest, under {THIN_WALL:.0%} of the hole: "
+                "it swells when you tap it and gives in the jaws. Tap before you turn the outside down, or go smaller."
+            )
+            yield Notice("thin-wall", f"part.bores.{number}", text)
+
+
 def _holding(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Notice]:
     for chucking in ways:
         grip = chucking.grip
@@ -91,7 +111,9 @@ def _holding(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Notice]:
 
 def notices(work: Work, ways: tuple[Chucking, ...]) -> tuple[Notice, ...]:
     """Every remark on the job, in the order of blank, sizes, holding."""
-    out = [*_threads(work), *_sizes(work), *_holding(work, ways)]
+    out = [*_threads(work), *_sizes(work), *_bores(work), *_holding(work, ways)]
     if work.job.identified is not None:
-        out.append(Notice("identified", f"part.sections.{next(iter(work.threads))}.thread", work.job.identified.words))
+        out.append(
+            Notice("identified", f"part.sections.{next(iter(work.threads), 0)}.thread", work.job.identified.words)
+        )
     return tuple(out)

@@ -8,7 +8,7 @@ from dataclasses import dataclass, replace
 
 from lathework.figures import PRACTICE, Figure, Given, counted
 from lathework.part import Job
-from lathework.planning import blade_steps, threading_steps, turning_steps
+from lathework.planning import blade_steps, hole_steps, threading_steps, turning_steps
 from lathework.planning.chucking import Chucking, Placed, chuckings, held, milled, place
 from lathework.planning.notices import Notice, notices
 from lathework.planning.operation import Kind, Operation
@@ -58,6 +58,7 @@ def _turning(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
             yield turning_steps.lead_chamfer(work, chucking, placed, placed.thread)
         elif placed.section.shape == "knurl":
             yield turning_steps.knurl(work, chucking, placed)
+    yield from hole_steps.holes(work, chucking)
     for placed in _edges(chucking):
         yield turning_steps.break_edge(work, chucking, placed)
 

@@ -7,7 +7,10 @@ from collections.abc import Callable
 from lathework.figures import PRACTICE, Answer, Figure, Given
 from lathework.part import Job
 from lathework.planning.operation import Kind, Operation
+from lathework.units import convert
 
+DRILL_FEED_MM = 0.1
+"""Feed of a drill by the tailstock wheel, in millimetres a revolution (practice)."""
 PLUNGE_MM = 0.04
 """Feed of a blade straight in, in millimetres a revolution (practice)."""
 TOOL_MIN, SETTING_MIN = 0.5, 0.25
@@ -23,7 +26,8 @@ SETTING_UP_MIN = 15.0
 THERE_AND_BACK = 2.0
 """A die runs on and back off."""
 FIXED_MIN: dict[Kind, float] = {
-    "gauge": 0.5, "chamfer": 0.1, "edge": 0.1, "hold": 1.0, "saw": 2.0, "centre": 0.5, "knurl": 1.0,
+    "gauge": 0.5, "chamfer": 0.1, "edge": 0.1, "hold": 1.0, "saw": 2.0, "centre": 0.5, "knurl": 1.0, "spot": 0.5,
+    "countersink": 0.3,
 }  # fmt: skip
 """Minutes of steps that no feed or speed times (practice)."""
 
@@ -51,6 +55,12 @@ def _threading(job: Job, operation: Operation, facing: float) -> float:
     return operation.figures["turns"].value * each * THERE_AND_BACK
 
 
+def _drilling(operation: Operation) -> float:
+    """Depth / (feed x speed)."""
+    depth = operation.figures["depth"]
+    return convert(depth.value, "in" if depth.unit == "in" else "mm", "mm") / (DRILL_FEED_MM * _speed(operation))
+
+
 _TIMED: dict[Kind, Callable[[Job, Operation, float], float]] = {
     "turn": _along,
     "face": lambda job, operation, facing: _across(job.material.feed_mm, operation, _speed(operation)),
@@ -59,6 +69,8 @@ _TIMED: dict[Kind, Callable[[Job, Operation, float], float]] = {
     "part-off": lambda job, operation, facing: _across(PLUNGE_MM, operation, facing),
     "thread": _threading,
     "finish": _threading,
+    "drill": lambda job, operation, facing: _drilling(operation),
+    "tap": lambda job, operation, facing: operation.figures["turns"].value * HAND_TURN_MIN * THERE_AND_BACK,
     "flats": lambda job, operation, facing: operation.figures["count"].value * FLAT_MIN,
 }
 

@@ -57,9 +57,9 @@ class Work:
     ends: Ends
 
     @property
-    def main(self) -> ThreadWork:
-        """The thread the job is known by."""
-        return next(iter(self.threads.values()))
+    def main(self) -> ThreadWork | None:
+        """The first thread that is cut outside; None where the part has only tapped holes."""
+        return next(iter(self.threads.values()), None)
 
     @property
     def part(self) -> Part:

@@ -81,7 +81,7 @@ def plan_json(plan: Plan, end: int | None = None) -> Json:
                 "within_class": b.within_class,
                 "verdict": b.verdict,
             }
-            for b in plan.work.main.blanks
+            for b in (plan.work.main.blanks if plan.work.main else ())
         ],
         "batch": [figure_json(figure) for figure in plan.batch],
         "notices": [{"code": n.code, "field": n.field, "text": n.text} for n in plan.notices],

@@ -52,6 +52,16 @@ MILLING = Caution(
     "A cutter that is still turning looks still.",
 )
 SAW = Caution("saw", "Clamp the bar before you saw, and let the saw do the work.", "A bar that turns breaks the blade.")
+DRILL = Caution(
+    "drill",
+    "Hold the tailstock chuck back as it breaks through; clear chips with a brush, spindle stopped.",
+    "A drill that grabs pulls its taper out and spins.",
+)
+TAP = Caution(
+    "tap",
+    "Motor off at the switch: spindle by hand. Stop when it turns heavy and back it off.",
+    "A tap that breaks in the hole costs the part, and its edges cut.",
+)
 KNURL = Caution(
     "knurl", "Slow speed, plenty of oil; no hand near the wheels.", "Knurling wheels pull in what touches them."
 )

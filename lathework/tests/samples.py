@@ -27,6 +27,7 @@ STUD: dict[str, Any] = {
             {"shape": "thread", "across": "", "length": "1-1/4", "thread": "3/8-16"} | _BLANK,
             {"shape": "bar", "across": "", "length": "", "thread": ""} | _BLANK,
         ],
+        "bores": [],
     },
     "method": {
         "blank_school": "pitch-fraction",

@@ -100,7 +100,7 @@ class HandAndStarts(unittest.TestCase):
         by_class = {
             name: next(
                 b
-                for b in plan({"part.sections.0.thread": f"3/8-16 UNC-{name}"}).work.main.blanks
+                for b in plan({"part.sections.0.thread": f"3/8-16 UNC-{name}"}).work.threads[0].blanks
                 if b.school == "nominal"
             )
             for name in ("2A", "3A")
@@ -246,5 +246,5 @@ class AnyJob(unittest.TestCase):
             self.assertLess(cut.left_mm, made.chuckings[0].stick_out_mm)
             if operation.key != "face":
                 self.assertGreaterEqual(cut.left_mm, cut.right_mm)
-        self.assertLessEqual(made.work.main.groove_width_mm, length)
+        self.assertLessEqual(made.work.threads[0].groove_width_mm, length)
         self.assertEqual(plan_json(made)["quantity"], 6)

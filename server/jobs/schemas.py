@@ -39,12 +39,22 @@ class SectionIn(Strict):
     measured_length: str = ""
 
 
+class BoreIn(Strict):
+    """A hole along the axis, as typed: tapped where a thread is named; no depth goes through."""
+
+    end: str = "right"
+    thread: str = ""
+    across: str = ""
+    depth: str = ""
+
+
 class PartIn(Strict):
     """The part, as typed."""
 
     stock: StockIn
     overall_length: str = ""
     sections: list[SectionIn]
+    bores: list[BoreIn] = []
 
 
 class MethodIn(Strict):

@@ -50,7 +50,9 @@ class PartDrawing(Flowable):
             if path.step:
                 continue
             canvas.setLineWidth(_WEIGHT.get(path.role, 0.5) / self.ratio)
-            canvas.setDash([5, 4] if path.role == "ghost" else [16, 4, 3, 4] if path.role == "centre" else [])
+            canvas.setDash(
+                [5, 4] if path.role in ("ghost", "hidden") else [16, 4, 3, 4] if path.role == "centre" else []
+            )
             canvas.setFillGray(0 if path.role == "arrow" else 1)
             lines = [ruled for area in path.lines for ruled in hatch(area)] if path.role == "hatch" else path.lines
             for line in lines:

@@ -57,6 +57,7 @@ class ChoicesOut(Schema):
     readouts: list[Choice]
     lathes: list[Choice]
     edges: list[Choice]
+    ends: list[Choice]
     hazards: list[Choice]
     verdicts: list[Choice]
 
@@ -93,6 +94,7 @@ _NAMES = {
     "left": ("left edge", "the edge toward the chuck was touched off"),
     "right": ("right edge", "the edge toward the tailstock was touched off"),
 }
+_ENDS = {"right": ("right end", "faced first"), "left": ("left end", "toward the chuck")}
 _STOCKS = {
     "round": ("round bar", "by its diameter"),
     "hexagon": ("hexagon bar", "across the flats"),
@@ -154,6 +156,7 @@ def choices(request: HttpRequest) -> HttpResponse:
             "readouts": _choices(READOUTS),
             "lathes": _choices(LATHES),
             "edges": _choices(EDGES),
+            "ends": _choices(EDGES, _ENDS),
             "hazards": [
                 {"code": code, "name": name, "remark": HAZARD_CAUTIONS[code].do} for code, name in HAZARD_NAMES.items()
             ],

@@ -93,6 +93,32 @@ class Parts(BrowserCase):
         for part in ("Turn end for end", "Chamfer the hexagon", "Mill 6 flats"):
             self.assertIn(part, self.sheet())
 
+    def test_a_blind_tapped_body(self) -> None:
+        """A plain stud given a hole: 3/8-16, 3/4 deep, from the left end; its steps, and its depth, follow."""
+        page = self.page
+        self.start("stud", {
+            "What is it, in words": "Valve body", "Thread": "3/4-16", "How many": "1", "Bar diameter, in": "1",
+            "Thread length, in": "3/4", "Overall length, in": "2-1/2",
+        })  # fmt: skip
+        page.get_by_role("button", name="Add a hole along the axis").click()
+        self.field("Hole 1, thread").fill("3/8-16")
+        self.field("Hole 1, depth").fill("3/4")
+        self.field("Hole 1, depth").press("Enter")
+        self.stored()
+        page.get_by_label("Hole 1, from").select_option("left")
+        self.stored()
+        expect(page.get_by_role("list").filter(has_text="Second end")).to_contain_text("Tap the hole")
+        page.get_by_role("button", name="Tap the hole").click()
+        tap = page.get_by_role("region", name="Tap the hole")
+        expect(tap).to_contain_text("12 turns")
+        expect(tap).to_contain_text("taper, second, then bottoming tap")
+        self.field("Hole 1, depth").fill("2-1/4")
+        expect(page.get_by_text("this hole comes through the far end")).to_be_visible()
+        self.field("Hole 1, depth").fill("3")
+        expect(page.get_by_role("alert").filter(has_text="That goes through")).to_be_visible()
+        self.field("Hole 1, depth").fill("3/4")
+        self.assertIn("Countersink the mouth", self.sheet())
+
     def test_sections_are_added_moved_and_taken_out(self) -> None:
         page = self.page
         self.start("stud", {

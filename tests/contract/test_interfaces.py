@@ -53,6 +53,7 @@ class JobSchema(unittest.TestCase):
             (part, part_document.PART_KEYS),
             (part["stock"]["properties"], part_document.STOCK_KEYS),
             (SCHEMA["$defs"]["section"]["properties"], part_document.SECTION_KEYS),
+            (part["bores"]["items"]["properties"], part_document.BORE_KEYS),
             (method, reader.METHOD_KEYS),
             (setup, reader.SETUP_KEYS),
             (SCHEMA["properties"]["identified"]["properties"], reader.IDENTIFIED_KEYS),

@@ -804,6 +804,32 @@ export interface components {
             within_class: boolean;
         };
         /**
+         * BoreIn
+         * @description A hole along the axis, as typed: tapped where a thread is named; no depth goes through.
+         */
+        BoreIn: {
+            /**
+             * Across
+             * @default
+             */
+            across?: string;
+            /**
+             * Depth
+             * @default
+             */
+            depth?: string;
+            /**
+             * End
+             * @default right
+             */
+            end?: string;
+            /**
+             * Thread
+             * @default
+             */
+            thread?: string;
+        };
+        /**
          * CandidateOut
          * @description A thread it may be.
          */
@@ -988,6 +1014,8 @@ export interface components {
             dials: components["schemas"]["Choice"][];
             /** Edges */
             edges: components["schemas"]["Choice"][];
+            /** Ends */
+            ends: components["schemas"]["Choice"][];
             /** Finishes */
             finishes: components["schemas"]["Choice"][];
             /** Hazards */
@@ -1843,6 +1871,11 @@ export interface components {
          * @description The part, as typed.
          */
         PartIn: {
+            /**
+             * Bores
+             * @default []
+             */
+            bores?: components["schemas"]["BoreIn"][];
             /**
              * Overall Length
              * @default

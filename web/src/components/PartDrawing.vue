@@ -146,6 +146,11 @@ path:where(:not(.hatch)) {
   stroke: var(--muted);
   stroke-width: 0.9;
 }
+.hidden {
+  stroke: var(--ink);
+  stroke-width: 1.2;
+  stroke-dasharray: 6 4;
+}
 .leader {
   stroke: var(--muted);
   stroke-width: 0.8;

@@ -2,6 +2,7 @@
 import { computed, ref, watchEffect } from 'vue'
 import { useRouter } from 'vue-router'
 
+import BoreTable from '@/components/BoreTable.vue'
 import CautionLine from '@/components/CautionLine.vue'
 import DieRecord from '@/components/DieRecord.vue'
 import EmptyShell from '@/components/EmptyShell.vue'
@@ -141,6 +142,14 @@ useKeys([
           :sections="draft.part.sections"
           :plan="plan"
           :job-unit="draft.unit === 'mm' ? 'mm' : 'in'"
+          :value="value"
+          :errors="errors"
+          :closed="closed"
+          @set="set"
+          @commit="commit"
+        />
+        <BoreTable
+          :bores="draft.part.bores ?? []"
           :value="value"
           :errors="errors"
           :closed="closed"
