@@ -14,6 +14,8 @@ from lathework.threads.limits import internal_limits
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 
+BORING_TOOL = "boring tool"
+"""What makes a hole that no drill of the racks fits."""
 TAP = "second"
 """The tap that a blind hole is drilled deep enough for; a bottoming tap then finishes it."""
 FLOOR_MM = 1.0
@@ -39,7 +41,7 @@ def _tapping_drill(thread: Thread, class_name: str) -> tuple[str, Figure, float,
     pick, _ = choose(thread, limits, all_drills(), TAPPED_PERCENT)
     if pick is None:
         bore = hole_for(thread, TAPPED_PERCENT)
-        return "boring tool", bore, convert(bore.value, thread.unit, "mm"), None
+        return BORING_TOOL, bore, convert(bore.value, thread.unit, "mm"), None
     own = convert(pick.drill.diameter, pick.drill.unit, thread.unit)
     figure = Figure(
         "tapping drill", own, thread.unit, "nearest to 75 % thread whose probable hole the class allows", PRACTICE,

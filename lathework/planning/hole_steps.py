@@ -6,7 +6,7 @@ import math
 from collections.abc import Iterator
 
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
-from lathework.planning.bores import BoreWork, bore_work, depth_figure
+from lathework.planning.bores import BORING_TOOL, BoreWork, bore_work, depth_figure
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.positions import along, given_mm
@@ -71,7 +71,28 @@ def _pilot(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Op
     )
 
 
+def _bore(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Operation:
+    """Bore a hole that no drill of the racks makes: drilled as large as may be, then opened with a boring tool."""
+    return Operation(
+        key="bore",
+        kind="drill",
+        title="Bore for the thread",
+        sentence="Drill as large as you can, then bore to {bore}, {depth} deep.",
+        headline="bore",
+        figures={"bore": found.drill, "depth": depth, "speed": _speed(work, found.drill_mm)},
+        tool="boring tool",
+        edge="tip",
+        cautions=(cautions.STOP_TO_MEASURE,),
+        notes=(
+            "No tap of that size? Chase it with a tap of the same pitch held as a boring tool, or single-point it.",
+        ),
+        chucking=chucking.number,
+    )
+
+
 def _drill(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Operation:
+    if found.name == BORING_TOOL:
+        return _bore(work, chucking, found, depth)
     deep = convert(depth.value, "in" if depth.unit == "in" else "mm", "mm") / found.drill_mm
     figures = {"drill": found.drill, "depth": depth, "speed": _speed(work, found.drill_mm)}
     if found.percent is not None:

@@ -83,6 +83,13 @@ class Holes(unittest.TestCase):
         self.assertEqual(made.job.part.thread.designation, "1/2-13 UNC")
         self.assertEqual(keys(made)[-2:], ["tap", "part-off"])
 
+    def test_a_hole_beyond_the_racks_is_bored(self) -> None:
+        """M64 wants 64 - 0.75 x 1.299038 x 6 = 58.15 mm; the racks end at 2 in."""
+        made = plan({"unit": "mm", "part.stock.across": "100", "part.overall_length": "60",
+                     "part.sections": [section("bar")], "part.bores": [bore("M64")],
+                     "setup.groove_blade": "3", "setup.parting_blade": "3"})  # fmt: skip
+        self.assertAlmostEqual(value(made, "bore", "bore"), 64 - 0.75 * 1.299038 * 6, places=3)
+
     def test_it_is_drawn_hidden_and_drilled_in_time(self) -> None:
         made = plan(body(bore("3/8-16", depth="3/4")))
         roles = [path.role for path in part_sheet(made, WIDE).paths]
