@@ -8,7 +8,7 @@ from dataclasses import dataclass, replace
 
 from lathework.figures import PRACTICE, Figure, Given, counted
 from lathework.part import Job
-from lathework.planning import blade_steps, hole_steps, threading_steps, turning_steps
+from lathework.planning import blade_steps, edge_steps, holding_steps, hole_steps, threading_steps, turning_steps
 from lathework.planning.chucking import Chucking, Placed, chuckings, held, milled, place
 from lathework.planning.notices import Notice, notices
 from lathework.planning.operation import Kind, Operation
@@ -46,21 +46,21 @@ class Plan:
 def _turning(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Hold, face, turn, plunge, break edges."""
     if chucking.number > 1:
-        yield turning_steps.hold_again(work, chucking)
-    yield turning_steps.face(work, chucking)
+        yield holding_steps.hold_again(work, chucking)
+    yield holding_steps.face(work, chucking)
     if chucking.made:
-        yield turning_steps.centre(work, chucking)
+        yield holding_steps.centre(work, chucking)
     yield from turning_steps.turn(work, chucking)
     for placed in chucking.made:
         yield blade_steps.neck(work, chucking, placed)
         if placed.thread is not None:
             yield blade_steps.relief_groove(work, chucking, placed, placed.thread)
-            yield turning_steps.lead_chamfer(work, chucking, placed, placed.thread)
+            yield edge_steps.lead_chamfer(work, chucking, placed, placed.thread)
         elif placed.section.shape == "knurl":
-            yield turning_steps.knurl(work, chucking, placed)
+            yield edge_steps.knurl(work, chucking, placed)
     yield from hole_steps.holes(work, chucking)
     for placed in _edges(chucking):
-        yield turning_steps.break_edge(work, chucking, placed)
+        yield edge_steps.break_edge(work, chucking, placed)
 
 
 def _edges(chucking: Chucking) -> tuple[Placed, ...]:
@@ -98,7 +98,7 @@ def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | No
     The thread is cut before parting off so that the die runs on a piece still held in the chuck. Source: practice.
     """
     off_lathe = DIE_HOLDINGS[work.job.method.holder].off_lathe
-    yield turning_steps.saw(work)
+    yield holding_steps.saw(work)
     for chucking in ways:
         yield from _turning(work, chucking)
         if not off_lathe:
