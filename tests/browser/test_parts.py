@@ -119,6 +119,25 @@ class Parts(BrowserCase):
         self.field("Hole 1, depth").fill("3/4")
         self.assertIn("Countersink the mouth", self.sheet())
 
+    def test_a_cap_from_hexagon_bar(self) -> None:
+        """M12, 10 deep in 22 of hexagon, 30 long: no thread outside, drilled for a second tap, parted."""
+        page = self.page
+        page.goto("/")
+        page.get_by_role("button", name="mm", exact=True).click()
+        self.start("nut", {
+            "What is it, in words": "Grease cap", "Thread": "M12", "How many": "2", "Bar across flats, mm": "22",
+            "Thread depth, mm": "10", "Overall length, mm": "30",
+        })  # fmt: skip
+        page.get_by_role("button", name="Drill for the tap").click()
+        drill = page.get_by_role("region", name="Drill for the tap")
+        # 10 + 4 x 1.75 of lead + 2 x 1.75 for chips + 0.3 x 10.3 of point
+        expect(drill).to_contain_text("23.5")
+        page.get_by_role("button", name="To the bench").click()
+        for words in ("Face the end", "Spot the end", "Drill about", "Drill 10", "Countersink", "Start the tap"):
+            expect(page.get_by_role("heading", level=1)).to_contain_text(words)
+            page.get_by_role("button", name="Done", exact=True).click()
+        expect(page.get_by_role("heading", level=1)).to_contain_text("Part off")
+
     def test_sections_are_added_moved_and_taken_out(self) -> None:
         page = self.page
         self.start("stud", {

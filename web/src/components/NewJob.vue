@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router'
 
 import { asProblem, ask, client, type FieldError, type JobDocument } from '@/api/client'
 import { stored } from '@/composables/stored'
-import { beside, sectionsOf, STARTS } from '@/components/newPart'
+import { beside, partOf, STARTS } from '@/components/newPart'
 import { useChoices } from '@/composables/useChoices'
 import { habits } from '@/composables/useHabits'
 import { useUnits } from '@/composables/useUnits'
@@ -47,12 +47,21 @@ interface Field {
   /** The start that has it; every one when absent. */
   only?: string
 }
+const nut = computed(() => typed.value.start === 'nut')
 const FIELDS = computed<Field[]>(() => [
   { key: 'title', label: 'What is it, in words', wide: true },
   { key: 'thread', label: 'Thread', hint: '3/8-16, M8x1, 1/4 bsw' },
   { key: 'quantity', label: 'How many' },
-  { key: 'stock', label: `Bar diameter, ${unit.value}`, hint: '5/8, .625, 16 mm' },
-  { key: 'threaded', label: `Thread length, ${unit.value}` },
+  {
+    key: 'stock',
+    label: `${nut.value ? 'Bar across flats' : 'Bar diameter'}, ${unit.value}`,
+    hint: '5/8, .625, 16 mm',
+  },
+  {
+    key: 'threaded',
+    label: `${nut.value ? 'Thread depth' : 'Thread length'}, ${unit.value}`,
+    hint: nut.value ? 'empty: through' : undefined,
+  },
   { key: 'shank', label: `Shank diameter, ${unit.value}`, only: 'screw' },
   { key: 'shank_length', label: `Shank length, ${unit.value}`, only: 'screw' },
   { key: 'flats', label: `Across the flats, ${unit.value}`, only: 'plug' },
@@ -87,11 +96,7 @@ function document(): JobDocument {
     unit: unit.value,
     material: t.material,
     hazards: [],
-    part: {
-      stock: { form: 'round', across: t.stock, bar_length: '' },
-      overall_length: t.overall,
-      sections: sectionsOf(t),
-    },
+    part: partOf(t, t.stock, t.overall),
     method: { ...method, finish: t.finish },
     setup,
     notes: '',

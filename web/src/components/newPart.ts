@@ -7,6 +7,7 @@ export const STARTS = [
   { code: 'rod', name: 'thread at both ends' },
   { code: 'screw', name: 'thread, turned shank, head of bar size' },
   { code: 'plug', name: 'thread, head milled to a hexagon' },
+  { code: 'nut', name: 'nut or cap: hexagon bar with a tapped hole' },
 ] as const
 
 export interface Typed {
@@ -18,8 +19,20 @@ export interface Typed {
   flats: string
 }
 
+/** The part a start stands for: a nut is hexagon bar tapped along its axis, through where no depth is typed. */
+export function partOf(typed: Typed, across: string, overall: string): JobDocument['part'] {
+  const nut = typed.start === 'nut'
+  const bore = { end: 'right', thread: typed.thread, across: '', depth: typed.threaded }
+  return {
+    stock: { form: nut ? 'hexagon' : 'round', across, bar_length: '' },
+    overall_length: overall,
+    sections: nut ? [section('bar')] : sectionsOf(typed),
+    bores: nut ? [bore] : [],
+  }
+}
+
 /** The sections a start stands for, the last plain one taking what the others leave. */
-export function sectionsOf(typed: Typed): Section[] {
+function sectionsOf(typed: Typed): Section[] {
   const thread = () => section('thread', { thread: typed.thread, length: typed.threaded })
   const shank = section('round', { across: typed.shank, length: typed.shank_length })
   if (typed.start === 'rod') return [thread(), section('bar'), thread()]
@@ -39,6 +52,13 @@ export function beside(start: string): Record<string, string> {
     'part.sections.0.length': 'threaded',
     'method.finish': 'finish',
   }
+  if (start === 'nut')
+    return {
+      ...shown,
+      'part.bores.0.thread': 'thread',
+      'part.bores.0.depth': 'threaded',
+      'part.sections.0.length': 'overall',
+    }
   if (start === 'screw')
     return {
       ...shown,
