@@ -6,6 +6,7 @@ import math
 import re
 from dataclasses import dataclass
 from fractions import Fraction
+from functools import lru_cache
 
 from lathework.errors import InputError, OutOfRange
 from lathework.tables.drills import gauge_drills
@@ -54,6 +55,7 @@ def _number(text: str, field: str) -> float:
     return float(int(match["whole"] or 0) + Fraction(int(match["num"]), int(match["den"])))
 
 
+@lru_cache(maxsize=4096)
 def read_length(text: str, unit: LengthUnit, field: str = "length") -> Length:
     """Read `text` as a length; a bare number is in `unit`.
 

@@ -53,7 +53,7 @@ class Reading(unittest.TestCase):
     def test_what_people_write(self) -> None:
         for text, unit, value, written in READ:
             with self.subTest(text):
-                found = read_length(text, unit)  # type: ignore[arg-type]
+                found = read_length(text, unit)
                 self.assertAlmostEqual(found.value, value, places=12)
                 self.assertEqual(found.unit, written)
 

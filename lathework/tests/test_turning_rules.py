@@ -1,0 +1,101 @@
+"""Rules of the bar and the tool: passes, stick-out, flats, bars, samples, holders, torque."""
+
+from __future__ import annotations
+
+import re
+import unittest
+from itertools import pairwise
+
+from hypothesis import given
+from hypothesis import strategies as st
+
+from lathework.planning.threading_steps import check_interval
+from lathework.rules.die_holding import DIE_HOLDINGS, HOLDERS
+from lathework.rules.passes import LATHE_SHARE, LATHES, Lathe, deepest_cut, pass_diameters, passes, stick_out_share
+from lathework.rules.sample import nominals
+from lathework.rules.stock import bar_for_piece, corners_mm, depth_per_flat, largest_across_flats, pieces_from_bar
+from lathework.rules.torque import HOLDS, cutting_torque, what_holds
+from lathework.tests.samples import plan
+from lathework.threads.designation import read_designation
+
+
+class Passes(unittest.TestCase):
+    @given(st.floats(3, 80), st.floats(0.02, 30), st.floats(0.2, 4))
+    def test_no_cut_is_deeper_than_it_may_and_the_last_one_is_on_size(
+        self, end: float, off: float, deepest: float
+    ) -> None:
+        sizes = [end + off, *pass_diameters(end + off, end, deepest)]
+        self.assertEqual(sizes[-1], end)
+        for before, after in pairwise(sizes):
+            self.assertLessEqual(before - after, max(deepest, 0.5) + 1e-6)
+            self.assertGreater(before, after - 1e-6)
+
+    def test_a_light_lathe_and_a_long_bar_take_less(self) -> None:
+        """2 mm for the metal: half on a light lathe, half as deep again on a heavy one; 0.7 of it at four diameters."""
+        wanted: dict[Lathe, float] = {"light": 1.0, "middling": 2.0, "heavy": 3.0}
+        for lathe, cut in wanted.items():
+            self.assertAlmostEqual(deepest_cut(2.0, lathe, 1.0, "mm").value, cut)
+        self.assertAlmostEqual(deepest_cut(2.0, "middling", 4.0, "mm").value, 1.4)
+        self.assertEqual(set(LATHES), set(LATHE_SHARE))
+
+    @given(st.floats(0, 30), st.floats(0, 5))
+    def test_more_stick_out_never_bears_more(self, ratio: float, more: float) -> None:
+        self.assertGreaterEqual(stick_out_share(ratio), stick_out_share(ratio + more))
+
+    def test_the_spring_pass_repeats_the_finishing_cut(self) -> None:
+        made = passes(12.7, 9.5, deepest_cut(2.0, "middling", 1.0, "mm"), "mm")
+        self.assertEqual((made[-1].name, made[-1].value), ("spring pass at", made[-2].value))
+
+
+class Bars(unittest.TestCase):
+    @given(st.floats(2, 100))
+    def test_the_largest_hexagon_has_its_corners_on_the_round(self, round_mm: float) -> None:
+        self.assertAlmostEqual(corners_mm("hexagon", largest_across_flats(6, round_mm, "mm").value), round_mm)
+        self.assertAlmostEqual(corners_mm("square", largest_across_flats(4, round_mm, "mm").value), round_mm)
+
+    @given(st.floats(1, 300), st.floats(100, 5000))
+    def test_the_pieces_of_a_bar_fit_in_it(self, overall: float, bar: float) -> None:
+        piece = bar_for_piece(overall, 2.5, "mm")
+        count = pieces_from_bar(bar, piece).value
+        self.assertLessEqual(count * piece.value, max(0.0, bar - 30) + 1e-3)
+        self.assertGreater((count + 1) * piece.value, bar - 30 - 1e-3)
+
+    def test_two_flats_take_what_they_say(self) -> None:
+        self.assertAlmostEqual(depth_per_flat(12, 10, "mm").value, 1.0)
+
+
+class Samples(unittest.TestCase):
+    @given(st.floats(3, 60))
+    def test_a_worn_diameter_was_larger_not_smaller(self, reading: float) -> None:
+        for one in nominals(reading):
+            self.assertGreater(one.under_mm, -0.2)
+
+    def test_readings_of_known_parts(self) -> None:
+        """A worn 3/8 at 0.369, a worn 12 mm at 11.94, 31.6 mm along an inch part of 1-1/4."""
+        self.assertEqual(nominals(0.369 * 25.4)[0].typed, "3/8 in")
+        self.assertEqual(nominals(11.94)[0].typed, "12 mm")
+        self.assertEqual(nominals(31.6, along=True)[0].typed, "1-1/4 in")
+        self.assertIn("M10", [one.typed for one in nominals(9.93, thread=True)])
+
+
+class Holding(unittest.TestCase):
+    def test_every_holder_says_what_its_step_has(self) -> None:
+        self.assertEqual(tuple(DIE_HOLDINGS), HOLDERS)
+        for holder in HOLDERS:
+            step = plan({"method.holder": holder}).operation("thread")
+            assert step is not None
+            self.assertLessEqual(set(re.findall(r"{(\w+)}", step.sentence)), set(step.figures), holder)
+            self.assertEqual("speed" in step.figures, DIE_HOLDINGS[holder].power)
+
+    def test_the_die_in_the_vise_comes_after_the_lathe(self) -> None:
+        keys = [o.key for o in plan({"method.holder": "stock-in-vise"}).operations]
+        self.assertGreater(keys.index("thread"), keys.index("part-off"))
+
+    def test_coarser_wants_a_stronger_hold(self) -> None:
+        torques = [cutting_torque(read_designation(name), 2000).value for name in ("M4", "M10", "M20", "M36")]
+        self.assertEqual(torques, sorted(torques))
+        words = [what_holds(torque) for torque in torques]
+        self.assertEqual(words, sorted(words, key=[told for _, told in HOLDS].index))
+
+    def test_small_batches_are_gauged_throughout(self) -> None:
+        self.assertEqual([check_interval(pieces).value for pieces in (1, 5, 6, 20, 21)], [1, 1, 3, 3, 5])
