@@ -175,7 +175,7 @@ async function start() {
           </option>
         </select>
       </label>
-      <label class="metal">
+      <label v-if="!nut" class="metal">
         <span class="small muted">At the shoulder</span>
         <select v-model="typed.finish" @change="remember">
           <option v-for="finish in choices?.finishes" :key="finish.code" :value="finish.code">
