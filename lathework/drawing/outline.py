@@ -26,11 +26,6 @@ def drawn_mm(chucking: Chucking, placed: Placed) -> float:
     return outer
 
 
-def done(chucking: Chucking, placed: Placed) -> bool:
-    """Whether a section stands finished at the end of a chucking."""
-    return chucking.number > 1 or placed in chucking.made
-
-
 def faces_end(chucking: Chucking, placed: Placed) -> bool:
     """Whether a section was made from the end that this chucking faces."""
     return placed in chucking.made or (chucking.number > 1 and not chucking.made and placed is chucking.placed[0])
@@ -84,7 +79,7 @@ def _thread(layout: Layout, chucking: Chucking, placed: Placed, found: ThreadWor
 
 
 def _section(layout: Layout, chucking: Chucking, placed: Placed, *, lower: bool) -> Side:
-    if not done(chucking, placed):
+    if not chucking.finished(placed):
         return [(placed.near_mm, chucking.bar_mm), (placed.far_mm, chucking.bar_mm)]
     if placed.thread is not None:
         return _thread(layout, chucking, placed, placed.thread, lower=lower)
@@ -166,7 +161,7 @@ def bar_lines(layout: Layout, form: StockForm, near: float, far: float, corners:
 
 def _plain_lines(layout: Layout, chucking: Chucking, placed: Placed, form: StockForm, far: float) -> tuple[Line, ...]:
     shape, across, near = placed.section.shape, placed.section.across, placed.near_mm
-    if shape == "bar" or not done(chucking, placed):
+    if shape == "bar" or not chucking.finished(placed):
         return bar_lines(layout, form, near, far, chucking.bar_mm)
     outer = drawn_mm(chucking, placed)
     if shape == "hexagon":
@@ -185,7 +180,7 @@ def detail(layout: Layout, chucking: Chucking, form: StockForm, far_mm: float) -
         far = min(placed.far_mm, far_mm)
         if placed.near_mm >= far:
             continue
-        if placed.thread is not None and done(chucking, placed):
+        if placed.thread is not None and chucking.finished(placed):
             if placed.far_mm <= far_mm:
                 lines += _thread_lines(layout, chucking, placed)
         else:

@@ -90,14 +90,13 @@ def _body(layout: Layout, plan: Plan, chucking: Chucking) -> list[Path]:
 
 def _bores(layout: Layout, plan: Plan, chucking: Chucking, seen_mm: float) -> list[Path]:
     """Holes along the axis as hidden lines: the drilled wall with its point, the thread's major outside it."""
-    facing = "right" if chucking.placed[0].number == 0 else "left"
     lines: list[Line] = []
     for bore in plan.job.part.bores:
         found = bore_work(bore)
         depth = chucking.overall_mm if bore.depth is None else bore.depth.mm
         point = 0.0 if bore.depth is None else POINT_SHARE * found.drill_mm
 
-        def place(z: float, near: bool = bore.end == facing) -> float:
+        def place(z: float, near: bool = bore.end == chucking.faces) -> float:
             return min(seen_mm, z if near else chucking.overall_mm - z)
 
         wall = layout.rim((place(0), found.drill_mm), (place(depth), found.drill_mm), (place(depth + point), 0.0))

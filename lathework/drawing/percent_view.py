@@ -3,14 +3,14 @@
 from __future__ import annotations
 
 from lathework.drawing.shapes import Label, Path, Sheet
-from lathework.rules.holes import every_percent, hole_for, metal_cut
+from lathework.rules.holes import hole_for, metal_cut
 from lathework.rules.strength import external_shear
 from lathework.threads.limits.bands import ExternalLimits
 from lathework.threads.thread import Thread
 
 WIDTH, HEIGHT = 560.0, 250.0
 LEFT, RIGHT, TOP, BOTTOM = 52.0, 120.0, 22.0, 38.0
-LOWEST, HIGHEST = 40, 100
+LOWEST, HIGHEST, STEP = 40, 100, 5
 
 
 def _x(percent: float) -> float:
@@ -30,7 +30,7 @@ def percent_sheet(thread: Thread, limits: ExternalLimits, chosen: float) -> Shee
 
     `chosen` is the per cent thread (a bare number) that is marked.
     """
-    percents = list(every_percent(LOWEST, HIGHEST))
+    percents = range(LOWEST, HIGHEST + 1, STEP)
     full = external_shear(thread, limits, hole_for(thread, HIGHEST).value).value
     strength = [external_shear(thread, limits, hole_for(thread, p).value).value / full for p in percents]
     torque = [metal_cut(p) / metal_cut(HIGHEST) for p in percents]

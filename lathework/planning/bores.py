@@ -6,9 +6,9 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 from lathework.figures import AS_TYPED, PRACTICE, Figure, Given
-from lathework.part import Bore, Part
+from lathework.part import Bore, Edge, Part
 from lathework.planning.ends import Ends, nominal_mm
-from lathework.rules.holes import POINT_SHARE, TAPPED_PERCENT, choose, drill_depth, hole_for, taps
+from lathework.rules.holes import POINT_SHARE, TAPPED_PERCENT, choose, drill_depth, hole_for, tap_named
 from lathework.tables.drills import all_drills
 from lathework.threads.limits import internal_limits
 from lathework.threads.thread import Thread
@@ -82,7 +82,7 @@ def depth_figure(found: BoreWork, overall_mm: float, beyond_mm: float, unit: Len
             "overall length + what is parted and faced + point of the drill",
         )
     elif bore.thread is not None:
-        tap = next(tap for tap in taps() if tap.code == TAP)
+        tap = tap_named(TAP)
         thread = bore.thread
         deep = drill_depth(
             thread, tap, convert(bore.depth.mm, "mm", thread.unit), convert(found.drill_mm, "mm", thread.unit)
@@ -123,6 +123,11 @@ def wall_mm(part: Part, bore: Bore) -> float:
     return (least - largest_mm(bore)) / 2
 
 
-def far_end(ends: Ends) -> str:
+def near_end(ends: Ends) -> Edge:
+    """The end that the first chucking faces."""
+    return "left" if ends.turned_about else "right"
+
+
+def far_end(ends: Ends) -> Edge:
     """The end that the first chucking does not face."""
     return "right" if ends.turned_about else "left"

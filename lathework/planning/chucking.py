@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from lathework.part import MILLED, Section
-from lathework.planning.bores import far_end
+from lathework.part import MILLED, Edge, Section
+from lathework.planning.bores import far_end, near_end
 from lathework.planning.work import ThreadWork, Work
 from lathework.rules.relief import UNFINISHED_THREADS
 from lathework.rules.stock import FACING_MM
@@ -52,11 +52,13 @@ class Grip:
 class Chucking:
     """One holding of the work. `placed` is the whole part from this chucking's face; the first `here` are made in it.
 
+    `faces` is the end of the part that is worked.
     `spare_mm` is left on the far end for facing it later; `parted` says that the piece is parted off here. A thread
     that reaches the parted end is cut `overrun_mm` past it, so that its unfinished turns stay on the bar.
     """
 
     number: int
+    faces: Edge
     placed: tuple[Placed, ...]
     here: int
     grip: Grip
@@ -83,8 +85,11 @@ class Chucking:
 
     def outer_mm(self, placed: Placed) -> float:
         """Diameter a section shows here when all is done: the bar, where it is made only later."""
-        later = self.number == 1 and placed.number not in {p.number for p in self.made}
-        return self.bar_mm if later else placed.turned_mm
+        return placed.turned_mm if self.finished(placed) else self.bar_mm
+
+    def finished(self, placed: Placed) -> bool:
+        """Whether a section stands finished at the end of this chucking."""
+        return self.number > 1 or placed in self.made
 
 
 def place(work: Work, order: tuple[int, ...]) -> tuple[Placed, ...]:
@@ -127,7 +132,7 @@ def _first(work: Work, *, second: bool) -> Chucking:
         stick_out = part.overall_mm + spare + max(kerf, overrun) + HOLD_CLEARANCE_MM
         grip = Grip("the bar", stock.across.mm, LEAST_GRIP_MM)
     parted = stock.form != "bolt" and work.job.method.order == "from-the-bar"
-    return Chucking(1, placed, here, grip, stick_out, parted, spare, bar, overrun)
+    return Chucking(1, near_end(work.ends), placed, here, grip, stick_out, parted, spare, bar, overrun)
 
 
 def _bodies(placed: tuple[Placed, ...], made: int) -> list[list[Placed]]:
@@ -172,7 +177,7 @@ def chuckings(work: Work) -> tuple[Chucking, ...]:
     here = len(work.ends.second)
     grip, stick_out = held(placed, here)
     bar = work.part.stock.corners_mm
-    return first, Chucking(2, placed, here, grip, stick_out, False, 0.0, bar)
+    return first, Chucking(2, far_end(work.ends), placed, here, grip, stick_out, False, 0.0, bar)
 
 
 def milled(work: Work) -> tuple[int, ...]:

@@ -73,20 +73,26 @@ def _ratio(chucking: Chucking) -> Figure:
 
 
 def _stick_out(work: Work, chucking: Chucking) -> Figure:
-    unit = work.job.unit
-    inputs = [given_mm("clearance", HOLD_CLEARANCE_MM, unit)]
-    formula = "length worked + clearance to the jaws"
-    if chucking.parted:
-        formula = "overall length + kerf + clearance to the jaws"
-        if chucking.spare_mm:
-            formula = "overall length + facing + kerf + clearance to the jaws"
-            inputs.insert(0, given_mm("facing", chucking.spare_mm, unit))
+    """What stands out of the jaws, with every length it is made of."""
+    unit, whole = work.job.unit, given_mm("overall length", chucking.overall_mm, work.job.unit)
+    clearance = given_mm("clearance", HOLD_CLEARANCE_MM, unit)
+    if chucking.number == 1 and work.part.stock.form == "bolt":
+        return along(work, "stick-out", chucking.stick_out_mm, "all that stands under the head", whole)
+    if not chucking.parted:
+        worked = chucking.stick_out_mm - HOLD_CLEARANCE_MM
+        if chucking.number > 1:
+            worked = chucking.made[-1].far_mm if chucking.made else 0.0
         inputs = [
-            given_mm("overall length", chucking.overall_mm, unit),
-            given("kerf", work.job.setup.parting_blade),
-            *inputs,
+            given_mm("length worked", worked, unit),
+            given_mm("clear of the jaws", chucking.stick_out_mm - worked, unit),
         ]
-    return along(work, "stick-out", chucking.stick_out_mm, formula, *inputs)
+        return along(work, "stick-out", chucking.stick_out_mm, "length worked + what stays clear of the jaws", *inputs)
+    beyond = given("kerf", work.job.setup.parting_blade)
+    if chucking.overrun_mm > work.job.setup.parting_blade.mm:
+        beyond = given_mm("what the die runs out into", chucking.overrun_mm, unit)
+    facing = [given_mm("facing", chucking.spare_mm, unit)] if chucking.spare_mm else []
+    inputs = [whole, *facing, beyond, clearance]
+    return along(work, "stick-out", chucking.stick_out_mm, " + ".join(one.name for one in inputs), *inputs)
 
 
 def _thread_guard(chucking: Chucking) -> tuple[str, ...]:

@@ -6,14 +6,14 @@ import math
 from collections.abc import Iterator
 
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
-from lathework.planning.bores import BORING_TOOL, BoreWork, bore_work, depth_figure
+from lathework.planning.bores import BORING_TOOL, TAP, BoreWork, bore_work, depth_figure
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.positions import along, given_mm
 from lathework.planning.work import Work
 from lathework.rules import cautions
 from lathework.rules.cautions import HAZARD_CAUTIONS
-from lathework.rules.holes import countersink, tap_margin
+from lathework.rules.holes import countersink, tap_margin, tap_named
 from lathework.rules.speeds import spindle_speed
 from lathework.rules.torque import cutting_torque, what_holds
 from lathework.threads.thread import Thread
@@ -25,8 +25,6 @@ DRILLING_SHARE = 0.7
 """Drilling speed over turning speed (practice)."""
 DEEP_RATIO = 4.0
 """Depth over diameter from which a drill must be drawn back to clear its chips (practice)."""
-TAP_BEYOND_TURNS = 4.0
-"""Turns that a tap goes past the far side of a through hole: its lead (practice)."""
 
 
 def _speed(work: Work, across_mm: float) -> Figure:
@@ -133,7 +131,7 @@ def _countersink(chucking: Chucking, thread: Thread) -> Operation:
 
 def _tap_turns(thread: Thread, deep_mm: float, *, through: bool) -> Figure:
     lead = convert(thread.lead, thread.unit, "mm")
-    beyond = TAP_BEYOND_TURNS if through else 0.0
+    beyond = tap_named(TAP).lead_turns if through else 0.0
     turns = math.ceil(deep_mm / lead + beyond - 1e-9)
     given = (
         Given("depth of thread", deep_mm, "mm"), Given("lead", lead, "mm"), Given("lead of the tap", beyond, "turns"),
@@ -179,11 +177,8 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
 
 def holes(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Every hole of the end that this chucking faces, the smaller first: it guides the larger one."""
-    end = "right" if chucking.placed[0].number == 0 else "left"
-    if len(chucking.placed) == 1:
-        end = "right" if chucking.number == 1 else "left"
     beyond = chucking.spare_mm + (work.job.setup.parting_blade.mm if chucking.parted else 0.0)
-    here = sorted((bore_work(b) for b in work.part.bores if b.end == end), key=lambda found: found.drill_mm)
+    here = sorted((bore_work(b) for b in work.part.bores if b.end == chucking.faces), key=lambda found: found.drill_mm)
     for number, found in enumerate(here):
         depth = depth_figure(found, chucking.overall_mm, beyond, work.job.unit)
         if number == 0:

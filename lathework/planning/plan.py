@@ -18,8 +18,9 @@ from lathework.rules.cautions import HAZARD_CAUTIONS, Caution
 from lathework.rules.die_holding import DIE_HOLDINGS
 from lathework.rules.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
 
-_BLADES: tuple[Kind, ...] = ("groove", "neck", "part-off")
-_POSITIONED: tuple[Kind, ...] = (*_BLADES, "turn")
+_POSITIONED: tuple[Kind, ...] = ("groove", "neck", "part-off", "turn")
+_TOOLPOST: tuple[Kind, ...] = (*_POSITIONED, "face", "edge", "chamfer", "knurl")
+"""Steps of the toolpost: a drill or a die in the tailstock leaves its tool, and its zero, where it was."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -123,9 +124,8 @@ def _numbered(operations: Iterator[Operation | None]) -> tuple[Operation, ...]:
         key = operation.key if count == 1 else f"{operation.key}-{count}"
         zero = ""
         if operation.kind in _POSITIONED and operation.tool != tool:
-            edge = operation.edge if operation.kind in _BLADES else "tip"
-            zero = f"New tool: touch the {edge} of the {operation.tool} on the face, and set Z 0 again."
-        tool = operation.tool
+            zero = f"New tool: touch the {operation.edge} of the {operation.tool} on the face, and set Z 0 again."
+        tool = operation.tool if operation.kind in _TOOLPOST else tool
         # Most stay as they were made.
         out.append(replace(operation, key=key, zero=zero) if zero or count > 1 else operation)
     return tuple(out)

@@ -36,39 +36,51 @@ def _target(work: Work, placed: Placed) -> Target:
     return Target(low, aim, aim + BLANK_OVER * pitch)
 
 
-def _length(work: Work, chucking: Chucking, far: Placed) -> tuple[Figure, tuple[Given, ...]]:
-    """How far from the face a cut goes: one section's own length as typed, or the sum up to there."""
+def _length(work: Work, chucking: Chucking, far: Placed) -> tuple[Figure, float, tuple[Given, ...]]:
+    """How far from the face a cut goes, as a figure and in millimetres, and the lengths it is made of.
+
+    One section's own length as typed, or the sum up to there; past the part where a die runs out into the bar.
+    """
     run = [p for p in chucking.placed if p.far_mm <= far.far_mm + 1e-9]
     inputs = tuple(given(f"section {p.number + 1}", p.section.length) for p in run)
+    if chucking.overrun_mm and far.number == chucking.placed[-1].number:
+        end_mm = far.far_mm + chucking.overrun_mm
+        inputs = (*inputs, given_mm("for the die to run out past the part", chucking.overrun_mm, work.job.unit))
+        return (
+            along(work, "length from the face", end_mm, "length + what the die runs out into", *inputs),
+            end_mm,
+            inputs,
+        )
     if len(run) == 1 and run[0].section.length.typed:
-        return typed("length", run[0].section.length, fine=False), inputs
-    return along(work, "length from the face", far.far_mm, "sum of the sections up to there", *inputs), inputs
+        return typed("length", run[0].section.length, fine=False), far.far_mm, inputs
+    told = along(work, "length from the face", far.far_mm, "sum of the sections up to there", *inputs)
+    return told, far.far_mm, inputs
+
+
+def _deepest(work: Work, chucking: Chucking) -> Figure:
+    """Deepest cut that metal, lathe and stick-out bear; a centre carries the far end."""
+    ratio = chucking.ratio / (CENTRE_STIFFENS if work.job.method.support == "centre" else 1.0)
+    return deepest_cut(work.job.material.max_cut_mm, work.job.setup.lathe, ratio, work.job.unit)
+
+
+def _cuts(cuts: tuple[Figure, ...], deepest: Figure) -> Figure:
+    """How many cuts, the spring pass left out."""
+    count = len(cuts) - 1
+    return Figure(
+        "cuts", count, counted(count, "cut"), "roughing cuts within the deepest, then one finishing cut", PRACTICE,
+        (*cuts[0].inputs, *deepest.inputs),
+    )  # fmt: skip
 
 
 def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm: float) -> Operation:
     """Turn to the diameter of `placed` as far as `far` reaches, from `start_mm`."""
-    found, unit, aim = placed.thread, work.job.unit, placed.turned_mm
-    ratio = chucking.ratio / (CENTRE_STIFFENS if work.job.method.support == "centre" else 1.0)
-    deepest = deepest_cut(work.job.material.max_cut_mm, work.job.setup.lathe, ratio, unit)
-    cuts = passes(start_mm, aim, deepest, unit)
-    length, inputs = _length(work, chucking, far)
-    count = len(cuts) - 1
-    end_mm = far.far_mm
-    if far.number == chucking.placed[-1].number and chucking.overrun_mm:
-        end_mm += chucking.overrun_mm
-        over = given_mm("for the die to run out past the part", chucking.overrun_mm, unit)
-        inputs = (*inputs, over)
-        length = along(work, "length from the face", end_mm, "length + what the die runs out into", *inputs)
+    found, aim, deepest = placed.thread, placed.turned_mm, _deepest(work, chucking)
+    cuts = passes(start_mm, aim, deepest, work.job.unit)
+    length, end_mm, inputs = _length(work, chucking, far)
     figures = {"diameter": _diameter(work, placed), "length": length, "stop": tip_stop(work, end_mm, *inputs)}
     if found is not None:
         figures["crest"] = found.blank.crest_percent
-    figures |= {
-        "cuts": Figure(
-            "cuts", count, counted(count, "cut"), "roughing cuts within the deepest, then one finishing cut", PRACTICE,
-            (*cuts[0].inputs, *deepest.inputs),
-        ),
-        "speed": speed(work, start_mm),
-    }  # fmt: skip
+    figures |= {"cuts": _cuts(cuts, deepest), "speed": speed(work, start_mm)}
     stop = "the tool tip stops" if work.job.setup.readout == "readout" else "stop the carriage"
     return Operation(
         key="turn-blank" if found else "turn-shank",

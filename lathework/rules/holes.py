@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Iterable, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 from functools import cache
 from itertools import pairwise
@@ -14,6 +14,7 @@ from lathework.figures import PRACTICE, Figure, Given, Source
 from lathework.lengths import read_length
 from lathework.rules.materials import Material
 from lathework.rules.tapping import convention, percent_thread
+from lathework.rules.torque import cutting_torque
 from lathework.tables.drills import Drill, all_drills
 from lathework.tables.loader import load
 from lathework.threads.limits.bands import InternalLimits
@@ -78,6 +79,11 @@ def taps() -> tuple[Tap, ...]:
         )
         for row in load("taps").rows
     )
+
+
+def tap_named(code: str) -> Tap:
+    """The kind of tap of that code."""
+    return next(tap for tap in taps() if tap.code == code)
 
 
 def owned(text: str, unit: LengthUnit) -> tuple[Drill, ...]:
@@ -237,15 +243,10 @@ def tap_margin(thread: Thread, metal: Material, percent: float) -> Figure:
 
     0.03 D^3 over kc P^2 D / 8000 x the metal's share at that per cent. Source: practice, rough.
     """
-    cutting = metal.cutting_force * thread.pitch_mm**2 * thread.major_mm / 8000 * metal_cut(percent)
+    cutting = cutting_torque(thread, metal.cutting_force).value * metal_cut(percent)
     breaking = BREAKING * thread.major_mm**3
     return Figure(
         "tap's margin", breaking / max(cutting, 1e-9), "× cutting torque", "breaking torque ÷ cutting torque", PRACTICE,
         (Given("breaking torque", breaking, "N m"), Given("cutting torque", cutting, "N m")), places=1,
         note="Sharp and oiled; dull or dry halves it. Under 2 it is likely to break: drill larger, or single-point.",
     )  # fmt: skip
-
-
-def every_percent(lowest: int = 40, highest: int = 100, step: int = 5) -> Iterable[int]:
-    """Per cents of a chart, bare numbers from `lowest` to `highest` by `step`."""
-    return range(lowest, highest + 1, step)

@@ -264,3 +264,10 @@ class Zeros(unittest.TestCase):
 
     def test_the_tool_that_faced_needs_none(self) -> None:
         self.assertEqual(at(*done("face")).zero, "")
+
+    def test_a_drill_in_the_tailstock_takes_no_zero_away(self) -> None:
+        """Faced, centre-drilled from the tailstock, turned: the same knife tool, still where it was set."""
+        centred = plan({"method.support": "centre"})
+        now = at(*done("face", "centre"), made=centred)
+        assert now.step is not None
+        self.assertEqual((now.step.key, now.zero), ("turn-blank", ""))

@@ -90,6 +90,18 @@ class Holes(unittest.TestCase):
                      "setup.groove_blade": "3", "setup.parting_blade": "3"})  # fmt: skip
         self.assertAlmostEqual(value(made, "bore", "bore"), 64 - 0.75 * 1.299038 * 6, places=3)
 
+    def test_a_cap_of_one_section_is_drawn_from_the_end_it_is_held_by(self) -> None:
+        """A hole in the left end of a lone section: in the second chucking its mouth lies at the face."""
+        made = plan(body(bore("1/4-20", depth="1/2", end="left")))
+        mouths = []
+        for chucking in made.chuckings:
+            sheet = part_sheet(made, WIDE, chucking.number)
+            face = max(x for path in sheet.paths if path.role == "part" for line in path.lines for x, _ in line)
+            hidden = max(x for path in sheet.paths if path.role == "hidden" for line in path.lines for x, _ in line)
+            mouths.append(abs(face - hidden) < 0.01)
+        self.assertEqual([c.faces for c in made.chuckings], ["right", "left"])
+        self.assertEqual(mouths, [False, True])
+
     def test_it_is_drawn_hidden_and_drilled_in_time(self) -> None:
         made = plan(body(bore("3/8-16", depth="3/4")))
         roles = [path.role for path in part_sheet(made, WIDE).paths]

@@ -37,7 +37,6 @@ UNDERCUTS = (
     ("M12", 2.6, 3.9),
     ("M16", 3.0, 4.5),
 )
-RUN_OUT_PITCHES = {"M3": 0.5}
 
 
 def step(made: Plan, key: str) -> Operation:
@@ -154,6 +153,17 @@ class ByHand(unittest.TestCase):
         self.assertAlmostEqual(step(bar, "face").figures["stick_out"].value, 6.3497, places=4)
         self.assertAlmostEqual(step(blank, "face").figures["stick_out"].value, 1.2362, places=4)
         self.assertAlmostEqual(step(blank, "hold").figures["stick_out"].value, 1.2362, places=4)
+
+    def test_13b_what_a_stick_out_is_made_of_adds_up(self) -> None:
+        """The lengths told as its working, each in its own unit, come to the length told."""
+        grub = {"part.overall_length": "", "part.sections": [{"shape": "thread", "thread": "3/8-16", "length": "1"}]}
+        bolt = {"part.stock.form": "bolt"}
+        for change in ({}, SCREW, TIE_ROD, PLUG, {**TIE_ROD, "method.order": "blanks-first"}, grub, bolt):
+            for operation in plan(change).operations:
+                told = operation.figures.get("stick_out")
+                if told is not None:
+                    total = sum(one.value / (25.4 if one.unit == "mm" else 1) for one in told.inputs)
+                    self.assertAlmostEqual(total, told.value, places=6, msg=f"{change} {operation.key}")
 
     def test_14_a_thread_to_the_parted_end_runs_past_it(self) -> None:
         """A grub screw of 3/8-16, 1 in long: kerf 3/32 and three threads more, 1 + 0.09375 + 0.1875; 21 turns."""
