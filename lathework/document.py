@@ -7,6 +7,7 @@ nothing a person wrote is lost; a bare number is in the job's own unit.
 from __future__ import annotations
 
 from collections.abc import Mapping
+from dataclasses import replace
 from typing import Any, TypeVar
 
 from lathework.errors import InputError, InvalidDocument
@@ -18,8 +19,10 @@ from lathework.part_document import check_grooves, read_part
 from lathework.rules.blank import SCHOOLS
 from lathework.rules.cautions import HAZARDS
 from lathework.rules.die_holding import HOLDERS
+from lathework.rules.holes import HIGHEST_PERCENT, LOWEST_PERCENT, owned
 from lathework.rules.materials import Material, materials
 from lathework.rules.passes import LATHES
+from lathework.rules.tap_holding import TAPPINGS
 from lathework.rules.turning import DIALS
 from lathework.units import LENGTH_UNITS
 from lathework.upgrade import upgraded
@@ -28,15 +31,17 @@ _Choice = TypeVar("_Choice", bound=str)
 FORMAT, VERSION = "conch-job", 2
 KEYS = (
     *("format", "version", "title", "needed_by", "fits", "quantity", "unit", "material", "hazards"),
-    *("part", "method", "setup", "notes", "identified", "record"),
+    *("part", "others", "method", "setup", "notes", "identified", "record"),
 )
-METHOD_KEYS = ("blank_school", "blank_fraction", "finish", "holder", "order", "support")
+OTHER_KEYS = ("fits", "quantity", "material", "method", "part")
+"""What a further part of the job says for itself."""
+METHOD_KEYS = ("blank_school", "blank_fraction", "finish", "holder", "order", "support", "tapping", "percent")
 IDENTIFIED_KEYS = ("evidence", "probability")
 SETUP_KEYS = (
     *("dial", "readout", "lathe", "run_down"),
-    *("groove_blade", "groove_edge", "parting_blade", "parting_edge"),
+    *("groove_blade", "groove_edge", "parting_blade", "parting_edge", "drills"),
 )
-LONGEST_NOTE, MOST_PIECES = 2000, 500
+LONGEST_NOTE, MOST_PIECES, MOST_OTHERS = 2000, 500, 5
 BLADE = Span("A blade width", 0.4, 8)
 RUN_DOWN_TURNS, MOST_RUN_DOWN = 1.0, 200.0
 """Turns a spindle in back gear runs on after it is switched off, where nothing was said (practice)."""
@@ -73,6 +78,24 @@ def _one(reader: Reader, field: str, allowed: tuple[_Choice, ...], default: _Cho
     return next(one for one in allowed if one == chosen)
 
 
+def _percent(reader: Reader) -> float | None:
+    """Per cent thread wanted in a hole; None where nothing is typed."""
+    nothing = -1.0
+    hint = "A per cent of thread, such as 70,"
+    found = reader.number("method.percent", nothing, LOWEST_PERCENT, HIGHEST_PERCENT, hint)
+    return None if found == nothing else found
+
+
+def _drills(reader: Reader) -> str:
+    """The drills owned, as typed: a list that can be read."""
+    text = reader.text("setup.drills", longest=LONGEST_NOTE)
+    try:
+        owned(text, "mm" if reader.raw("unit") == "mm" else "in")
+    except InputError as error:
+        reader.errors.append(error.at("setup.drills"))
+    return text
+
+
 def _method(reader: Reader, metal: Material) -> Method:
     return Method(
         blank_school=_one(reader, "method.blank_school", SCHOOLS),
@@ -81,6 +104,8 @@ def _method(reader: Reader, metal: Material) -> Method:
         holder=_one(reader, "method.holder", HOLDERS),
         order=_one(reader, "method.order", ORDERS, "from-the-bar"),
         support=_one(reader, "method.support", SUPPORTS, "chuck"),
+        tapping=_one(reader, "method.tapping", TAPPINGS, "by-centre"),
+        percent=_percent(reader),
     )
 
 
@@ -95,16 +120,13 @@ def _setup(reader: Reader) -> Setup | None:
         ),
         "groove_edge": _one(reader, "setup.groove_edge", EDGES, "left"),
         "parting_edge": _one(reader, "setup.parting_edge", EDGES, "left"),
+        "drills": _drills(reader),
     }
     return None if blade is None or parting is None else Setup(groove_blade=blade, parting_blade=parting, **facts)
 
 
-def read_document(document: object) -> Job:
-    """Read a job document of version 2, or 1. Raises InvalidDocument with every field that cannot be used."""
-    if not isinstance(document, Mapping):
-        raise InvalidDocument((InputError("wrong-type", "", "A job file is a JSON object."),))
-    reader = Reader(upgraded(document))
-    _head(reader)
+def _job(reader: Reader) -> Job | None:
+    """The job of one part, or None with what is wrong noted in `reader`."""
     unit = reader.choice("unit", LENGTH_UNITS)
     metal = materials()[reader.choice("material", tuple(materials()))]
     part, setup = read_part(reader), _setup(reader)
@@ -122,6 +144,39 @@ def read_document(document: object) -> Job:
     }
     if part is not None and setup is not None and head["method"].finish == "groove":
         check_grooves(reader, part, setup.groove_blade)
-    if reader.errors or part is None or setup is None:
+    return None if reader.errors or part is None or setup is None else Job(part=part, setup=setup, **head)
+
+
+def _other(reader: Reader, number: int) -> Job | None:
+    """A further part, read as a job of its own; metal, method and count that it does not say are the first part's."""
+    path = f"others.{number}"
+    reader.section(path, OTHER_KEYS)
+    own = reader.raw(path)
+    if not isinstance(own, dict):
+        return None
+    alone = Reader({**reader.document, "fits": "", "identified": None, "part": None} | own)
+    alone.section("method", METHOD_KEYS)
+    job = _job(alone)
+    told = [error for error in alone.errors if error.field.split(".")[0] in OTHER_KEYS]
+    reader.errors += [error.at(f"{path}.{error.field}") for error in told]
+    return job
+
+
+def _others(reader: Reader) -> tuple[Job, ...]:
+    if reader.raw("others") is None:
+        return ()
+    found = [_other(reader, number) for number in range(reader.rows("others", MOST_OTHERS))]
+    return tuple(job for job in found if job is not None)
+
+
+def read_document(document: object) -> Job:
+    """Read a job document of version 2, or 1. Raises InvalidDocument with every field that cannot be used."""
+    if not isinstance(document, Mapping):
+        raise InvalidDocument((InputError("wrong-type", "", "A job file is a JSON object."),))
+    reader = Reader(upgraded(document))
+    _head(reader)
+    job = _job(reader)
+    others = _others(reader)
+    if reader.errors or job is None:
         raise InvalidDocument(tuple(reader.errors))
-    return Job(part=part, setup=setup, **head)
+    return replace(job, others=others) if others else job

@@ -10,6 +10,7 @@ from lathework.errors import InputError
 from lathework.lengths import Length, Span, read_length, within
 from lathework.threads.designation import Called, read_called
 from lathework.threads.limits import has_external, internal_classes, is_internal_class
+from lathework.threads.taper import is_inside_taper
 
 LONGEST_LINE = 120
 """Characters of a line of text."""
@@ -134,12 +135,12 @@ class Reader:
         return called
 
     def inside(self, field: str) -> Called | None:
-        """A thread that can be tapped into a parallel hole, with its internal class; or None with the error noted."""
+        """A thread that can be tapped into a hole, with its internal class; or None with the error noted."""
         try:
             called = read_called(self.text(field))
             thread = called.thread
-            if not internal_classes(thread):
-                raise InputError("not-for-a-tap", field, f"{thread.designation} is not tapped into a parallel hole.")
+            if not internal_classes(thread) and not is_inside_taper(thread):
+                raise InputError("not-for-a-tap", field, f"{thread.designation} is not tapped into a hole.")
             if called.class_name and not is_internal_class(thread, called.class_name, field):
                 text = f"{called.class_name} is a class of the bolt."
                 raise InputError("external-class", field, text, (thread.designation,))

@@ -10,7 +10,8 @@ from lathework.errors import InputError
 from lathework.figures import Figure
 from lathework.lengths import Span, read_length, within
 from lathework.rules.holes import (
-    TAPPED_PERCENT,
+    HIGHEST_PERCENT,
+    LOWEST_PERCENT,
     Choice,
     choose,
     countersink,
@@ -20,6 +21,7 @@ from lathework.rules.holes import (
     owned,
     tap_margin,
     taps,
+    wanted_percent,
 )
 from lathework.rules.materials import Material, materials
 from lathework.rules.strength import Strip, strip
@@ -27,11 +29,6 @@ from lathework.size import Size, size
 from lathework.units import convert
 
 DEPTH = Span("A depth of thread", 0.5, 300)
-LOWEST_PERCENT, HIGHEST_PERCENT = 30.0, 100.0
-TOUGH_PERCENT = 60.0
-"""Per cent wanted in tough metals, where torque counts for more (practice)."""
-TOUGH_FORCE = 2400.0
-"""Cutting force in N/mm^2 from which a metal counts as tough (practice)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -81,7 +78,7 @@ def _metal(code: str, field: str) -> Material:
 def _percent(text: str, metal: Material) -> float:
     """Per cent as typed, or what suits the metal: 75, in tough metals 60."""
     if not text.strip():
-        return TAPPED_PERCENT if metal.cutting_force < TOUGH_FORCE else TOUGH_PERCENT
+        return wanted_percent(metal)
     try:
         value = float(text.replace(",", ".").removesuffix("%"))
     except ValueError:

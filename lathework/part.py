@@ -11,7 +11,8 @@ from lathework.rules.cautions import Hazard
 from lathework.rules.die_holding import Holder
 from lathework.rules.materials import Material
 from lathework.rules.passes import Lathe
-from lathework.rules.stock import StockForm, corners_mm
+from lathework.rules.stock import FINISHED_FORMS, StockForm, corners_mm
+from lathework.rules.tap_holding import Tapping
 from lathework.rules.turning import Dial
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit
@@ -22,12 +23,16 @@ Order = Literal["from-the-bar", "blanks-first"]
 Support = Literal["chuck", "centre"]
 Readout = Literal["readout", "stops"]
 Edge = Literal["left", "right"]
+Mouth = Literal["right", "left", "across"]
+Cutter = Literal["tap", "tap-as-chaser", "boring-tool"]
 SHAPES: tuple[Shape, ...] = get_args(Shape)
 FINISHES: tuple[Finish, ...] = get_args(Finish)
 ORDERS: tuple[Order, ...] = get_args(Order)
 SUPPORTS: tuple[Support, ...] = get_args(Support)
 READOUTS: tuple[Readout, ...] = get_args(Readout)
 EDGES: tuple[Edge, ...] = get_args(Edge)
+MOUTHS: tuple[Mouth, ...] = get_args(Mouth)
+CUTTERS: tuple[Cutter, ...] = get_args(Cutter)
 MILLED: dict[str, int] = {"hexagon": 6, "square": 4, "flats": 2}
 """Shapes that are milled or filed on what the lathe leaves, with their number of flats."""
 
@@ -36,12 +41,18 @@ MILLED: dict[str, int] = {"hexagon": 6, "square": 4, "flats": 2}
 class Stock:
     """What the part is made from: its form and its size across (diameter, or across the flats).
 
-    A bolt to be cut down is `across` its shank; `bar_length` is how long the bars are, where that was said.
+    A bolt to be cut down is `across` its shank, a part that is kept where it is worked;
+    `bar_length` is how long the bars are, where that was said.
     """
 
     form: StockForm
     across: Length
     bar_length: Length | None
+
+    @property
+    def one_ended(self) -> bool:
+        """Whether it is a part already, of which one end alone is worked."""
+        return self.form in FINISHED_FORMS
 
     @property
     def corners_mm(self) -> float:
@@ -68,30 +79,35 @@ class Section:
 
 @dataclass(frozen=True, slots=True)
 class Bore:
-    """A hole along the axis from one `end`: tapped with `thread`, or plain, `across` its drill.
+    """A hole along the axis from one `end`, or across the part: threaded inside, or plain, `across` its drill.
 
     `depth` is that of full thread, or of the plain hole; None goes right through. `class_name` is the class of the
-    internal thread, "" for the usual one.
+    internal thread, "" for the usual one; `cut` is what cuts it. `at` is where the axis of a hole across lies, behind
+    the right-hand end.
     """
 
-    end: Edge
+    end: Mouth
     depth: Length | None
     thread: Thread | None = None
     class_name: str = ""
     across: Length | None = None
+    at: Length | None = None
+    cut: Cutter = "tap"
 
 
 @dataclass(frozen=True, slots=True)
 class Part:
-    """A turned part: its stock, its sections from the right-hand end toward the chuck, its holes along the axis.
+    """A turned part: its stock, its sections from the right-hand end toward the chuck, its holes.
 
-    `stated` is the overall length that was said, where one was; `overall_mm` is what the sections add up to.
+    `stated` is the overall length that was said, where one was; `overall_mm` is what the sections add up to. `name`
+    tells it from the other parts of its job.
     """
 
     stock: Stock
     sections: tuple[Section, ...]
     stated: Length | None
     bores: tuple[Bore, ...] = ()
+    name: str = ""
 
     @property
     def overall_mm(self) -> float:
@@ -117,7 +133,10 @@ class Part:
 
 @dataclass(frozen=True, slots=True)
 class Method:
-    """What was chosen: blank, how shoulders are reached, what holds the die, the order of work, a centre or none."""
+    """What was chosen: blank, how shoulders are reached, what holds the die, the order of work, a centre or none.
+
+    `tapping` is what guides and turns the tap; `percent` the thread wanted in a hole, None for what suits the metal.
+    """
 
     blank_school: School
     blank_fraction: float
@@ -125,13 +144,16 @@ class Method:
     holder: Holder
     order: Order
     support: Support
+    tapping: Tapping = "by-centre"
+    percent: float | None = None
 
 
 @dataclass(frozen=True, slots=True)
 class Setup:
     """The lathe and its blades: its dial and readout, its weight, how far it runs on, which edges were touched off.
 
-    `run_down_turns` is how many turns the spindle makes after it is switched off.
+    `run_down_turns` is how many turns the spindle makes after it is switched off; `drills` names those owned, "" for
+    every rack.
     """
 
     dial: Dial
@@ -142,6 +164,7 @@ class Setup:
     groove_edge: Edge
     parting_blade: Length
     parting_edge: Edge
+    drills: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -162,7 +185,8 @@ class Identification:
 class Job:
     """A job: who it is for, how many, the part, the method, the set-up; `unit` is that of bare numbers.
 
-    `hazards` are the kinds of use in which local codes and licensed practice decide.
+    `hazards` are the kinds of use in which local codes and licensed practice decide. `others` are the further parts
+    that belong to it, each as a job of its own under the same title, unit and set-up.
     """
 
     title: str
@@ -177,3 +201,15 @@ class Job:
     setup: Setup
     notes: str
     identified: Identification | None = None
+    others: tuple[Job, ...] = ()
+
+    @property
+    def parts(self) -> tuple[Job, ...]:
+        """Every part in the order they are made, each as a job of its own."""
+        return (self, *self.others)
+
+    @property
+    def designations(self) -> str:
+        """The threads of all parts by name, each once."""
+        told = [thread.designation for job in self.parts for thread in job.part.threads]
+        return ", ".join(dict.fromkeys(told))

@@ -4,15 +4,15 @@ from __future__ import annotations
 
 from lathework.fields import Reader
 from lathework.lengths import Length, Span
-from lathework.part import EDGES, MILLED, SHAPES, Bore, Edge, Part, Section, Shape, Stock
-from lathework.planning.bores import wall_mm
+from lathework.part import CUTTERS, MILLED, MOUTHS, SHAPES, Bore, Cutter, Mouth, Part, Section, Shape, Stock
+from lathework.planning.bores import largest_mm, thickness_mm, wall_mm
 from lathework.planning.ends import ends_of, nominal_mm
 from lathework.rules.relief import groove_width
 from lathework.rules.stock import STOCK_FORMS, StockForm
 from lathework.units import LengthUnit, convert, show_length
 
-PART_KEYS = ("stock", "overall_length", "sections", "bores")
-BORE_KEYS = ("end", "thread", "across", "depth")
+PART_KEYS = ("name", "stock", "overall_length", "sections", "bores")
+BORE_KEYS = ("end", "thread", "across", "depth", "at", "cut")
 MOST_BORES = 6
 STOCK_KEYS = ("form", "across", "bar_length")
 SECTION_KEYS = ("shape", "across", "length", "thread", "chamfer", "measured", "measured_length")
@@ -94,19 +94,22 @@ def _stock(reader: Reader) -> Stock | None:
 
 
 def _bore(reader: Reader, path: str) -> Bore | None:
-    """A hole along the axis: tapped where a thread is named, else drilled to its size."""
+    """A hole: threaded where a thread is named, else drilled to its size."""
     reader.section(path, BORE_KEYS)
-    chosen = reader.choice(f"{path}.end", EDGES, "right")
-    end: Edge = next(edge for edge in EDGES if edge == chosen)
+    end: Mouth = next(one for one in MOUTHS if one == reader.choice(f"{path}.end", MOUTHS, "right"))
+    cut: Cutter = next(one for one in CUTTERS if one == reader.choice(f"{path}.cut", CUTTERS, "tap"))
     before = len(reader.errors)
     depth = reader.length(f"{path}.depth", ALONG, optional=True)
+    at = reader.length(f"{path}.at", ALONG, optional=end != "across")
     if reader.text(f"{path}.thread"):
         called = reader.inside(f"{path}.thread")
         # Kept as typed for when the hole becomes a plain one again.
         reader.text(f"{path}.across")
-        return Bore(end, depth, called.thread, called.class_name) if called and len(reader.errors) == before else None
+        if called is None or len(reader.errors) > before:
+            return None
+        return Bore(end, depth, called.thread, called.class_name, at=at, cut=cut)
     across = reader.length(f"{path}.across", ACROSS)
-    return None if across is None or len(reader.errors) > before else Bore(end, depth, across=across)
+    return None if across is None or len(reader.errors) > before else Bore(end, depth, across=across, at=at)
 
 
 def _bores(reader: Reader) -> tuple[Bore, ...] | None:
@@ -119,16 +122,34 @@ def _bores(reader: Reader) -> tuple[Bore, ...] | None:
 
 
 def _check_bores(reader: Reader, part: Part) -> None:
-    """A hole must leave a wall and a bottom; a bolt can be drilled only from its sawn end."""
+    """A hole must leave a wall and a bottom, and be reached."""
     for number, bore in enumerate(part.bores):
         path = f"part.bores.{number}"
         size = f"{path}.thread" if bore.thread else f"{path}.across"
+        if bore.end == "across":
+            _check_across(reader, part, bore, path, size)
+            continue
         if wall_mm(part, bore) <= 0:
             reader.fail("does-not-fit", size, "This hole is larger than the part round it.")
         if bore.depth is not None and bore.depth.mm >= part.overall_mm:
             reader.fail("does-not-fit", f"{path}.depth", "That goes through: leave the depth empty.")
-        if part.stock.form == "bolt" and bore.end == "left":
-            reader.fail("does-not-fit", f"{path}.end", "A bolt keeps its head: only its other end can be drilled.")
+        if part.stock.one_ended and (bore.end == "left" or bore.depth is None):
+            text = "Only the end that stands out of the chuck can be drilled, and not right through."
+            reader.fail("does-not-fit", f"{path}.end" if bore.end == "left" else f"{path}.depth", text)
+
+
+def _check_across(reader: Reader, part: Part, bore: Bore, path: str, size: str) -> None:
+    """A hole across must lie in the part, be smaller than it, and be tapped, where it is threaded."""
+    assert bore.at is not None
+    across, thick = largest_mm(bore), thickness_mm(part, bore)
+    if not across / 2 < bore.at.mm < part.overall_mm - across / 2:
+        reader.fail("does-not-fit", f"{path}.at", "The hole would break out of the end of the part.")
+    elif across >= thick:
+        reader.fail("does-not-fit", size, "This hole is as wide as the part is thick there.")
+    elif bore.depth is not None and bore.depth.mm >= thick:
+        reader.fail("does-not-fit", f"{path}.depth", "That goes through: leave the depth empty.")
+    if bore.thread is not None and bore.cut != "tap":
+        reader.fail("does-not-fit", f"{path}.cut", "A hole across does not turn with the spindle: it is tapped.")
 
 
 def read_part(reader: Reader) -> Part | None:
@@ -152,7 +173,7 @@ def read_part(reader: Reader) -> Part | None:
     bores = _bores(reader)
     if bores is None:
         return None
-    part = Part(stock, tuple(whole), stated, bores)
+    part = Part(stock, tuple(whole), stated, bores, reader.text("part.name"))
     if not part.threads:
         reader.fail("no-thread", "part.sections", "One section or one hole at least must have a thread.")
         return None
@@ -197,8 +218,11 @@ def _check_section(reader: Reader, part: Part, number: int) -> None:
 def _check_reach(reader: Reader, part: Part) -> None:
     """A die must pass over everything between the end and its thread; a bolt keeps its head."""
     ends = ends_of(part)
-    if part.stock.form == "bolt" and (ends.second or ends.turned_about):
-        reader.fail("does-not-fit", "part.sections", "A bolt keeps its head: only its other end can be worked.")
+    if part.stock.one_ended and (ends.second or ends.turned_about):
+        text = "A bolt keeps its head: only its other end can be worked."
+        if part.stock.form == "kept":
+            text = "Only the end that stands out of the chuck is worked: no section nearer the chuck may be smaller."
+        reader.fail("does-not-fit", "part.sections", text)
     for run in (ends.first, ends.second):
         for at, number in enumerate(run):
             thread = part.sections[number].thread

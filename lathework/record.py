@@ -8,11 +8,11 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
 
-from lathework.document import LONGEST_NOTE
+from lathework.document import LONGEST_NOTE, MOST_OTHERS
 from lathework.errors import InputError, InvalidDocument
 from lathework.planning.bench import KINDS, Entry
 
-ENTRY_KEYS = ("kind", "piece", "step", "value_mm", "dialled_mm", "word", "eighths", "text", "typed", "at")
+ENTRY_KEYS = ("kind", "piece", "step", "value_mm", "dialled_mm", "word", "eighths", "text", "typed", "at", "part")
 RECORD_KEYS = ("entries", "held", "closed")
 _LONGEST_WORD = 60
 _MOST_ENTRIES = 20000
@@ -69,11 +69,13 @@ def _kept(value: object, field: str) -> Kept:
     if unknown:
         raise InputError("unknown-field", f"{field}.{str(unknown[0])[:40]}", "There is no such field.", ENTRY_KEYS)
     kind = next((k for k in KINDS if k == value.get("kind")), None)
-    piece = value.get("piece")
+    piece, part = value.get("piece"), value.get("part", 1)
     if kind is None:
         raise InputError("unknown-choice", f"{field}.kind", f"Choose one of {', '.join(KINDS)}.", KINDS)
     if isinstance(piece, bool) or not isinstance(piece, int) or not 1 <= piece <= _MOST_ENTRIES:
         raise InputError("not-a-count", f"{field}.piece", "piece must be a whole number from 1.")
+    if isinstance(part, bool) or not isinstance(part, int) or not 1 <= part <= MOST_OTHERS + 1:
+        raise InputError("not-a-count", f"{field}.part", f"part must be a whole number from 1 to {MOST_OTHERS + 1}.")
     entry = Entry(
         kind=kind,
         piece=piece,
@@ -83,6 +85,7 @@ def _kept(value: object, field: str) -> Kept:
         word=_text(value, "word", field, _LONGEST_WORD),
         eighths=_number(value, "eighths", field),
         text=_text(value, "text", field, LONGEST_NOTE),
+        part=part,
     )
     if kind == "reading" and entry.value_mm is None:
         raise InputError("empty", f"{field}.value_mm", "A reading needs its value.")

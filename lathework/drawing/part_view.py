@@ -5,8 +5,8 @@ from __future__ import annotations
 from lathework.drawing.dimensions import dimensions, rows_needed
 from lathework.drawing.layout import Frame, Layout, lay_out
 from lathework.drawing.outline import bar_lines, clipped, detail, side
+from lathework.drawing.section_view import half_section
 from lathework.drawing.shapes import Label, Line, Path, Sheet, box, mirrored
-from lathework.planning.bores import bore_work
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
@@ -74,6 +74,7 @@ def _bar(layout: Layout, plan: Plan, chucking: Chucking) -> list[Path]:
 
 
 def _body(layout: Layout, plan: Plan, chucking: Chucking) -> list[Path]:
+    """The part outside, and its upper half cut open where it has holes."""
     seen = chucking.overall_mm
     if not chucking.parted:
         seen = min(seen, chucking.stick_out_mm + _jaw(layout) / layout.scale)
@@ -84,27 +85,8 @@ def _body(layout: Layout, plan: Plan, chucking: Chucking) -> list[Path]:
         Path("part", (upper + tuple(reversed(under)),), closed=True),
         Path("edge", _shoulders(layout, upper)),
         detail(layout, chucking, plan.job.part.stock.form, seen),
-        *_bores(layout, plan, chucking, seen),
+        *half_section(layout, plan, chucking, upper, seen),
     ]
-
-
-def _bores(layout: Layout, plan: Plan, chucking: Chucking, seen_mm: float) -> list[Path]:
-    """Holes along the axis as hidden lines: the drilled wall with its point, the thread's major outside it."""
-    lines: list[Line] = []
-    for bore in plan.job.part.bores:
-        found = bore_work(bore)
-        depth = chucking.overall_mm if bore.depth is None else bore.depth.mm
-        point = 0.0 if bore.depth is None else POINT_SHARE * found.drill_mm
-
-        def place(z: float, near: bool = bore.end == chucking.faces) -> float:
-            return min(seen_mm, z if near else chucking.overall_mm - z)
-
-        wall = layout.rim((place(0), found.drill_mm), (place(depth), found.drill_mm), (place(depth + point), 0.0))
-        lines += [wall, mirrored(wall, layout.axis_y)]
-        if bore.thread is not None:
-            major = layout.rim((place(0), bore.thread.major_mm), (place(depth), bore.thread.major_mm))
-            lines += [major, mirrored(major, layout.axis_y)]
-    return [Path("hidden", tuple(lines))] if lines else []
 
 
 def _centre_line(layout: Layout, chucking: Chucking) -> Path:
@@ -139,6 +121,8 @@ def _tool(layout: Layout, operation: Operation) -> list[Path]:
         outer = max(2.0, y - 44)
         upper = box(x_left, outer, x_left + wide, layout.top(cut.outer_mm) - 2)
         shape = (upper, mirrored(upper, layout.axis_y))
+    elif kind == "drill":
+        shape = (_drill(layout, cut.left_mm, cut.outer_mm),)
     else:
         tip = layout.top(cut.inner_mm if kind != "face" else cut.outer_mm * 0.4)
         at = x_left if kind == "turn" else x_right
@@ -146,6 +130,14 @@ def _tool(layout: Layout, operation: Operation) -> list[Path]:
             at = layout.x(0)
         shape = (((at, tip), (at + 9, tip - 26), (at + 30, tip - 26), (at + 30, tip - 14)),)
     return [Path("tool", shape, closed=True, step=operation.key)]
+
+
+def _drill(layout: Layout, deep_mm: float, across_mm: float) -> Line:
+    """A drill at the bottom of its hole, its shank standing out of the face."""
+    left, right = layout.x(deep_mm), layout.face_x + 34
+    shoulder = layout.x(deep_mm - POINT_SHARE * across_mm)
+    top, bottom = layout.top(across_mm), layout.bottom(across_mm)
+    return ((right, top), (shoulder, top), (left, layout.axis_y), (shoulder, bottom), (right, bottom))
 
 
 def part_sheet(plan: Plan, frame: Frame, number: int = 1) -> Sheet:

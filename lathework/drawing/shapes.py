@@ -27,6 +27,7 @@ Role = Literal[
     "clash",
     "leader",
     "hidden",
+    "bore",
 ]
 
 
@@ -38,7 +39,7 @@ HATCH_GAP = 7.0
 class Path:
     """One or more polylines drawn alike; `step` ties it to an operation, `closed` fills it.
 
-    The lines of role "hatch" are the boxes to be filled with section lines.
+    The lines of role "hatch" are the areas to be filled with section lines.
     """
 
     role: Role
@@ -84,18 +85,27 @@ def mirrored(line: Line, axis_y: float) -> Line:
     return tuple([(x, twice - y) for x, y in line])
 
 
-def hatch(area: Line, gap: float = HATCH_GAP) -> tuple[Line, ...]:
-    """Section lines at 45 degrees over a box, for paper that knows no patterns.
+def _crossings(area: Line, offset: float) -> list[Point]:
+    """Where the line x + y = `offset` crosses the edges of an area, from left to right."""
+    found: list[Point] = []
+    for (x0, y0), (x1, y1) in zip(area, (*area[1:], area[0]), strict=True):
+        before, after = x0 + y0 - offset, x1 + y1 - offset
+        # One end counts, the other does not: a corner is crossed once.
+        if (before < 0) != (after < 0):
+            share = before / (before - after)
+            found.append((x0 + (x1 - x0) * share, y0 + (y1 - y0) * share))
+    return sorted(found)
 
-    `area` is a box of sheet units; `gap` is the distance square to the lines.
+
+def hatch(area: Line, gap: float = HATCH_GAP) -> tuple[Line, ...]:
+    """Section lines at 45 degrees over an area of sheet units, for paper that knows no patterns.
+
+    `gap` is the distance square to the lines, in sheet units.
     """
-    left, right = min(x for x, _ in area), max(x for x, _ in area)
-    top, bottom = min(y for _, y in area), max(y for _, y in area)
     lines: list[Line] = []
-    start = left - (bottom - top)
-    while start < right:
-        x0, x1 = max(start, left), min(start + bottom - top, right)
-        if x1 > x0:
-            lines.append(((x0, bottom - (x0 - start)), (x1, bottom - (x1 - start))))
-        start += gap * math.sqrt(2)
+    least, most = min(x + y for x, y in area), max(x + y for x, y in area)
+    step = gap * math.sqrt(2)
+    for number in range(1, math.ceil((most - least) / step)):
+        found = _crossings(area, least + number * step)
+        lines += [(a, b) for a, b in zip(found[::2], found[1::2], strict=False) if b[0] > a[0]]
     return tuple(lines)

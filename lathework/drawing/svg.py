@@ -22,6 +22,7 @@ _STYLE: dict[Role, str] = {
     "zone": "fill:#bbb;stroke:#000;stroke-width:.5",
     "nut-zone": "fill:#ddd;stroke:#000;stroke-width:.5",
     "clash": "fill:#000;stroke:none",
+    "bore": "fill:#fff;stroke:#000;stroke-width:1.4;stroke-linejoin:round",
     "hidden": "fill:none;stroke:#000;stroke-width:.9;stroke-dasharray:6 4",
     "leader": "fill:none;stroke:#000;stroke-width:.5",
     "removal": "",

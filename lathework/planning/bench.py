@@ -23,7 +23,7 @@ _GROWN_MM = 0.1
 
 @dataclass(frozen=True, slots=True)
 class Entry:
-    """One thing recorded at the bench.
+    """One thing recorded at the bench, for `part` number (from 1) of the job.
 
     `value_mm` a reading; `dialled_mm` what had been dialled on the diameter before it; `word` a verdict or the
     way the die was moved, or the hazards whose cautions were read; `eighths` how far its middle screw went; `text` a
@@ -38,6 +38,7 @@ class Entry:
     word: str = ""
     eighths: float | None = None
     text: str = ""
+    part: int = 1
 
 
 @dataclass(slots=True)

@@ -105,7 +105,7 @@ def place(work: Work, order: tuple[int, ...]) -> tuple[Placed, ...]:
 
 def _needs_second(work: Work) -> bool:
     """Whether the far end is worked: sections of its own, a chamfer on it, or a sawn end to face."""
-    if work.part.stock.form == "bolt":
+    if work.part.stock.one_ended:
         return False
     last = work.part.sections[work.ends.first[-1]]
     head_chamfer = not work.ends.second and last.chamfer is not None and len(work.part.sections) > 1
@@ -119,8 +119,9 @@ def _first(work: Work, *, second: bool) -> Chucking:
     here = len(work.ends.first)
     spare = FACING_MM if second else 0.0
     bar, overrun = stock.corners_mm, 0.0
-    if stock.form == "bolt":
-        stick_out, grip = part.overall_mm, Grip("the bolt by its head", stock.across.mm, LEAST_GRIP_MM)
+    if stock.one_ended:
+        held = "the bolt by its head" if stock.form == "bolt" else "the part itself"
+        stick_out, grip = part.overall_mm, Grip(held, stock.across.mm, LEAST_GRIP_MM)
     elif work.job.method.order == "blanks-first":
         cut = [p.far_mm for p in placed[:here] if p.turned_mm < bar - 0.01 or p.thread]
         stick_out = max(cut, default=0.0) + HOLD_CLEARANCE_MM
@@ -131,7 +132,7 @@ def _first(work: Work, *, second: bool) -> Chucking:
             overrun = kerf + UNFINISHED_THREADS * placed[-1].thread.thread.pitch_mm
         stick_out = part.overall_mm + spare + max(kerf, overrun) + HOLD_CLEARANCE_MM
         grip = Grip("the bar", stock.across.mm, LEAST_GRIP_MM)
-    parted = stock.form != "bolt" and work.job.method.order == "from-the-bar"
+    parted = not stock.one_ended and work.job.method.order == "from-the-bar"
     return Chucking(1, near_end(work.ends), placed, here, grip, stick_out, parted, spare, bar, overrun)
 
 

@@ -36,7 +36,9 @@ def _blank_length(work: Work) -> Figure:
 
 
 def saw(work: Work) -> Operation | None:
-    """Saw a blank to length, or a bolt down to it; nothing to saw when the piece is parted off."""
+    """Saw a blank to length, or a bolt down to it, or a damaged end off; nothing when the piece is parted off."""
+    if work.part.stock.form == "kept":
+        return _saw_off(work)
     bolt = work.part.stock.form == "bolt"
     if not bolt and work.job.method.order == "from-the-bar":
         return None
@@ -64,6 +66,23 @@ def saw(work: Work) -> Operation | None:
     )
 
 
+def _saw_off(work: Work) -> Operation:
+    """Saw the damaged end off a part that is kept, leaving what facing takes."""
+    spare = along(work, "leave for facing", FACING_MM, "what cleaning up the sawn face takes")
+    return Operation(
+        key="saw",
+        kind="saw",
+        title="Saw the damaged end off",
+        sentence="Saw the damaged end off square, {spare} proud of sound metal.",
+        headline="spare",
+        figures={"spare": spare},
+        tool="hacksaw",
+        edge="",
+        cautions=(cautions.SAW,),
+        notes=("Look for cracks running on below the cut: saw until the metal is sound all round.",),
+    )
+
+
 def _ratio(chucking: Chucking) -> Figure:
     return Figure(
         "stick-out over diameter", chucking.ratio, "× diameter", "stick-out ÷ diameter held", PRACTICE,
@@ -76,8 +95,9 @@ def _stick_out(work: Work, chucking: Chucking) -> Figure:
     """What stands out of the jaws, with every length it is made of."""
     unit, whole = work.job.unit, given_mm("overall length", chucking.overall_mm, work.job.unit)
     clearance = given_mm("clearance", HOLD_CLEARANCE_MM, unit)
-    if chucking.number == 1 and work.part.stock.form == "bolt":
-        return along(work, "stick-out", chucking.stick_out_mm, "all that stands under the head", whole)
+    if chucking.number == 1 and work.part.stock.one_ended:
+        words = "all that stands under the head" if work.part.stock.form == "bolt" else "the length that is drawn"
+        return along(work, "stick-out", chucking.stick_out_mm, words, whole)
     if not chucking.parted:
         worked = chucking.stick_out_mm - HOLD_CLEARANCE_MM
         if chucking.number > 1:
@@ -134,7 +154,7 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
 
 def _first_face(work: Work, chucking: Chucking) -> tuple[str, str, dict[str, Figure]]:
     """Title, sentence and figures of facing the end that is held first."""
-    words = "bolt" if work.part.stock.form == "bolt" else "bar" if chucking.parted else "blank"
+    words = {"bolt": "bolt", "kept": "part"}.get(work.part.stock.form, "bar" if chucking.parted else "blank")
     sentence = f"Stand the {words} " + "{stick_out} out of the chuck. Face the end and set the readout to Z {zero}."
     return "Face the end, set Z zero", sentence, {"stick_out": _stick_out(work, chucking), "ratio": _ratio(chucking)}
 
@@ -153,7 +173,7 @@ def _faced_mm(work: Work, chucking: Chucking) -> float:
     """Diameter that is faced, in millimetres."""
     if chucking.number > 1:
         return chucking.placed[0].turned_mm
-    return work.part.stock.across.mm if work.part.stock.form == "bolt" else chucking.bar_mm
+    return work.part.stock.across.mm if work.part.stock.one_ended else chucking.bar_mm
 
 
 _HEADLINES = {"zero": "Z", "stick_out": "out", "length": ""}
@@ -204,6 +224,10 @@ def _face_notes(work: Work, *, long: bool, centred: bool) -> tuple[str, ...]:
         notes.append("Centre-drill the end and bring up the tailstock centre.")
     if work.part.stock.form in ("hexagon", "square"):
         notes.append("Corners strike the tool at every turn: light cuts and a slower speed until it is round.")
+    if work.part.stock.form == "kept":
+        notes.append(
+            "Copper or soft jaws on a finished surface; true it with an indicator, a hole off its axis is lost."
+        )
     return tuple(notes)
 
 

@@ -1,34 +1,39 @@
-"""Holes along the axis: spot, pilot, drill, countersink, tap, from the tailstock."""
+"""Holes along the axis: spot, pilot, drill or bore, ream, countersink, from the tailstock."""
 
 from __future__ import annotations
 
-import math
 from collections.abc import Iterator
 
-from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
-from lathework.planning.bores import BORING_TOOL, TAP, BoreWork, bore_work, depth_figure
+from lathework.figures import PRACTICE, Figure, Given
+from lathework.planning.bores import BoreWork, bore_work, depth_figure, racks_of
 from lathework.planning.chucking import Chucking
-from lathework.planning.operation import Operation
-from lathework.planning.positions import along, given_mm
-from lathework.planning.work import Work
+from lathework.planning.operation import Cut, Operation
+from lathework.planning.positions import given_mm
+from lathework.planning.work import Work, in_mm
 from lathework.rules import cautions
-from lathework.rules.cautions import HAZARD_CAUTIONS
-from lathework.rules.holes import countersink, tap_margin, tap_named
+from lathework.rules.holes import PILOT_FROM_MM, countersink
+from lathework.rules.pipe_holes import TaperHole
 from lathework.rules.speeds import spindle_speed
-from lathework.rules.torque import cutting_torque, what_holds
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-PILOT_FROM_MM = 10.0
-"""Drills from this size on want a pilot hole (practice)."""
 DRILLING_SHARE = 0.7
 """Drilling speed over turning speed (practice)."""
+REAMING_SHARE = 0.3
+"""Reaming speed over turning speed (practice)."""
 DEEP_RATIO = 4.0
 """Depth over diameter from which a drill must be drawn back to clear its chips (practice)."""
+PECK = "Deeper than four diameters: draw it back at each diameter and clear the chips."
 
 
-def _speed(work: Work, across_mm: float) -> Figure:
+def drilling_speed(work: Work, across_mm: float) -> Figure:
+    """Speed for a drill of `across_mm` millimetres. Source: practice."""
     return spindle_speed(work.job.material.turning_speed * DRILLING_SHARE, across_mm, name="speed")
+
+
+def _taken(chucking: Chucking, across_mm: float, depth: Figure) -> Cut:
+    """The metal a drill takes away, as far as it lies in the part."""
+    return Cut(min(in_mm(depth), chucking.overall_mm), 0.0, across_mm, 0.0)
 
 
 def _spot(chucking: Chucking, found: BoreWork) -> Operation:
@@ -47,54 +52,74 @@ def _spot(chucking: Chucking, found: BoreWork) -> Operation:
     )
 
 
-def _pilot(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Operation | None:
+def pilot_figure(work: Work, found: BoreWork) -> Figure | None:
+    """About how large the pilot of a hole is; None for one that wants none. Source: practice."""
     if found.drill_mm < PILOT_FROM_MM:
         return None
     unit = work.job.unit
-    pilot = Figure(
+    return Figure(
         "pilot drill", convert(found.drill_mm / 2, "mm", unit), unit, "half the hole: the web of the larger drill",
         PRACTICE, (given_mm("hole", found.drill_mm, unit),), fine=False,
     )  # fmt: skip
+
+
+def _pilot(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Operation | None:
+    pilot = pilot_figure(work, found)
+    if pilot is None:
+        return None
     return Operation(
         key="pilot",
         kind="drill",
         title="Drill the pilot",
         sentence="Drill about {pilot}, {depth} deep to the point.",
         headline="pilot",
-        figures={"pilot": pilot, "depth": depth, "speed": _speed(work, found.drill_mm / 2)},
+        figures={"pilot": pilot, "depth": depth, "speed": drilling_speed(work, found.drill_mm / 2)},
         tool="drill in the tailstock chuck",
         edge="",
         cautions=(cautions.DRILL,),
+        cut=_taken(chucking, found.drill_mm / 2, depth),
         chucking=chucking.number,
     )
 
 
 def _bore(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Operation:
-    """Bore a hole that no drill of the racks makes: drilled as large as may be, then opened with a boring tool."""
+    """Bore a hole that no drill owned makes: drilled as large as may be, then opened with a boring tool."""
+    figures = {"bore": found.drill, "depth": depth, "speed": drilling_speed(work, found.drill_mm)}
+    first = "Drill as large as you can"
+    if found.rough is not None:
+        unit = found.rough.unit
+        figures["rough"] = Figure(
+            "drill first", found.rough.diameter, unit, "largest you own that leaves a cut for the boring tool",
+            PRACTICE, (Given("bore", in_mm(found.drill), "mm"),), note=f"Drill {found.rough.name}.",
+        )  # fmt: skip
+        first = f"Drill {found.rough.name}"
+    if found.percent is not None:
+        figures["percent"] = found.percent
     return Operation(
         key="bore",
         kind="drill",
         title="Bore for the thread",
-        sentence="Drill as large as you can, then bore to {bore}, {depth} deep.",
+        sentence=f"{first}, then bore to " + "{bore}, {depth} deep.",
         headline="bore",
-        figures={"bore": found.drill, "depth": depth, "speed": _speed(work, found.drill_mm)},
+        figures=figures,
         tool="boring tool",
         edge="tip",
         cautions=(cautions.STOP_TO_MEASURE,),
-        notes=(
-            "No tap of that size? Chase it with a tap of the same pitch held as a boring tool, or single-point it.",
-        ),
+        notes=("Light cuts, and the same dial twice at the end: a boring bar springs.",),
+        cut=_taken(chucking, found.drill_mm, depth),
         chucking=chucking.number,
     )
 
 
 def _drill(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Operation:
-    if found.name == BORING_TOOL:
+    if found.bored:
         return _bore(work, chucking, found, depth)
-    deep = convert(depth.value, "in" if depth.unit == "in" else "mm", "mm") / found.drill_mm
-    figures = {"drill": found.drill, "depth": depth, "speed": _speed(work, found.drill_mm)}
+    figures = {"drill": found.drill, "depth": depth, "speed": drilling_speed(work, found.drill_mm)}
     if found.percent is not None:
         figures["percent"] = found.percent
+    if found.choice is not None:
+        figures["hole"] = found.choice.hole
+    deep = in_mm(depth) / found.drill_mm > DEEP_RATIO
     return Operation(
         key="drill",
         kind="drill",
@@ -105,16 +130,33 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Op
         tool=f"{found.name} drill in the tailstock chuck",
         edge="",
         cautions=(cautions.DRILL,),
-        notes=(
-            *(("Deeper than four diameters: draw it back at each diameter and clear the chips.",)
-              if deep > DEEP_RATIO else ()),
-            f"Lubricant: {work.job.material.lubricant}.",
-        ),
+        notes=(*((PECK,) if deep else ()), f"Lubricant: {work.job.material.lubricant}."),
+        cut=_taken(chucking, found.drill_mm, depth),
         chucking=chucking.number,
-    )  # fmt: skip
+    )
 
 
-def _countersink(chucking: Chucking, thread: Thread) -> Operation:
+def _ream(work: Work, chucking: Chucking, found: BoreWork, taper: TaperHole) -> Operation:
+    """Ream a taper before a taper tap, or go without and drill larger."""
+    speed = spindle_speed(work.job.material.turning_speed * REAMING_SHARE, found.drill_mm, name="speed")
+    without = f" Drill {taper.plain.name} then." if taper.plain else ""
+    return Operation(
+        key="ream",
+        kind="ream",
+        title="Ream the taper",
+        sentence="Ream 1 in 16 until the mouth measures {mouth}.",
+        headline="mouth",
+        figures={"mouth": taper.ream_to, "deep": taper.deep, "speed": speed},
+        tool="taper pipe reamer on the tailstock centre",
+        edge="",
+        cautions=(cautions.DRILL,),
+        notes=("Plenty of oil, and never backward: its edges chip.", f"No taper reamer?{without} The tap wears fast."),
+        chucking=chucking.number,
+    )
+
+
+def mouth(chucking: Chucking, thread: Thread) -> Operation:
+    """Countersink the mouth of a threaded hole."""
     return Operation(
         key="countersink",
         kind="countersink",
@@ -129,62 +171,23 @@ def _countersink(chucking: Chucking, thread: Thread) -> Operation:
     )
 
 
-def _tap_turns(thread: Thread, deep_mm: float, *, through: bool) -> Figure:
-    lead = convert(thread.lead, thread.unit, "mm")
-    beyond = tap_named(TAP).lead_turns if through else 0.0
-    turns = math.ceil(deep_mm / lead + beyond - 1e-9)
-    given = (
-        Given("depth of thread", deep_mm, "mm"), Given("lead", lead, "mm"), Given("lead of the tap", beyond, "turns"),
-    )  # fmt: skip
-    return Figure(
-        "turns", turns, counted(turns, "turn"), "depth of thread ÷ lead" + (" + lead of the tap" if through else ""),
-        GEOMETRY, given,
-    )  # fmt: skip
-
-
-def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
-    job, through = work.job, found.bore.depth is None
-    deep = work.part.overall_mm if found.bore.depth is None else found.bore.depth.mm
-    torque = cutting_torque(thread, job.material.cutting_force)
-    figures = {
-        "turns": _tap_turns(thread, deep, through=through),
-        "deep": along(work, "full thread", deep, "as you entered it" if not through else "overall length"),
-        "torque": torque,
-    }
-    if found.percent is not None:
-        figures["margin"] = tap_margin(thread, job.material, found.percent.value)
-    order = "second tap alone" if through else "taper, second, then bottoming tap"
-    return Operation(
-        key="tap",
-        kind="tap",
-        title="Tap the hole",
-        sentence="Start the tap on the tailstock centre and turn the spindle by hand, {turns}; "
-        "turn back half a turn after each turn.",
-        headline="turns",
-        figures=figures,
-        tool=f"{thread.designation} tap: {order}",
-        edge="",
-        cautions=(cautions.TAP, *(HAZARD_CAUTIONS[hazard] for hazard in job.hazards)),
-        notes=(
-            f"Lubricant: {job.material.lubricant}.",
-            "Follow with the centre, lightly: it keeps the tap square, it does not push.",
-            what_holds(torque.value),
-            "Clear the chips before the next tap, then try the mating screw.",
-        ),
-        chucking=chucking.number,
-    )
+def bores_here(work: Work, chucking: Chucking) -> list[BoreWork]:
+    """The holes of the end that a chucking faces, the smaller first: it guides the larger one."""
+    racks = racks_of(work.job)
+    here = (bore_work(bore, racks) for bore in work.part.bores if bore.end == chucking.faces)
+    return sorted(here, key=lambda found: found.drill_mm)
 
 
 def holes(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
-    """Every hole of the end that this chucking faces, the smaller first: it guides the larger one."""
+    """Every hole of the end that this chucking faces, up to the countersink of those that take a thread."""
     beyond = chucking.spare_mm + (work.job.setup.parting_blade.mm if chucking.parted else 0.0)
-    here = sorted((bore_work(b) for b in work.part.bores if b.end == chucking.faces), key=lambda found: found.drill_mm)
-    for number, found in enumerate(here):
+    for number, found in enumerate(bores_here(work, chucking)):
         depth = depth_figure(found, chucking.overall_mm, beyond, work.job.unit)
         if number == 0:
             yield _spot(chucking, found)
             yield _pilot(work, chucking, found, depth)
         yield _drill(work, chucking, found, depth)
-        if found.bore.thread is not None:
-            yield _countersink(chucking, found.bore.thread)
-            yield _tap(work, chucking, found, found.bore.thread)
+        if found.taper is not None:
+            yield _ream(work, chucking, found, found.taper)
+        elif found.bore.thread is not None:
+            yield mouth(chucking, found.bore.thread)

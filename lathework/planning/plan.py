@@ -8,15 +8,26 @@ from dataclasses import dataclass, replace
 
 from lathework.figures import PRACTICE, Figure, Given, counted
 from lathework.part import Job
-from lathework.planning import blade_steps, edge_steps, holding_steps, hole_steps, threading_steps, turning_steps
+from lathework.planning import (
+    blade_steps,
+    cross_steps,
+    edge_steps,
+    holding_steps,
+    hole_steps,
+    tapping_steps,
+    threading_steps,
+    turning_steps,
+)
 from lathework.planning.chucking import Chucking, Placed, chuckings, held, milled, place
-from lathework.planning.notices import Notice, notices
+from lathework.planning.notice import Notice
+from lathework.planning.notices import notices
 from lathework.planning.operation import Kind, Operation
 from lathework.planning.times import batch_time, piece_time
 from lathework.planning.work import Work, work_out
 from lathework.rules.cautions import HAZARD_CAUTIONS, Caution
 from lathework.rules.die_holding import DIE_HOLDINGS
 from lathework.rules.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
+from lathework.rules.tap_holding import TAP_HOLDINGS
 
 _POSITIONED: tuple[Kind, ...] = ("groove", "neck", "part-off", "turn")
 _TOOLPOST: tuple[Kind, ...] = (*_POSITIONED, "face", "edge", "chamfer", "knurl")
@@ -60,6 +71,8 @@ def _turning(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
         elif placed.section.shape == "knurl":
             yield edge_steps.knurl(work, chucking, placed)
     yield from hole_steps.holes(work, chucking)
+    if not TAP_HOLDINGS[work.job.method.tapping].off_lathe:
+        yield from tapping_steps.taps(work, chucking)
     for placed in _edges(chucking):
         yield edge_steps.break_edge(work, chucking, placed)
 
@@ -108,7 +121,11 @@ def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | No
     if off_lathe:
         for chucking in ways:
             yield from _threading(work, chucking)
+    if TAP_HOLDINGS[work.job.method.tapping].off_lathe:
+        for chucking in ways:
+            yield from tapping_steps.taps(work, chucking)
     yield from _flats(work, ways)
+    yield from cross_steps.cross_holes(work, ways[-1])
 
 
 def _numbered(operations: Iterator[Operation | None]) -> tuple[Operation, ...]:
@@ -136,8 +153,8 @@ def _batch(work: Work, operations: tuple[Operation, ...]) -> tuple[Figure, ...]:
     job, overall = work.job, work.part.overall_mm
     minutes = piece_time(job, operations)
     times = (minutes, batch_time(job.quantity, minutes, len(operations)))
-    if work.part.stock.form == "bolt":
-        return (_bolts(job.quantity), *times)
+    if work.part.stock.one_ended:
+        return (_bolts(job.quantity), *times) if work.part.stock.form == "bolt" else times
     ends = sum(operation.kind == "face" for operation in operations)
     parted = job.method.order == "from-the-bar"
     kerf, grip = (job.setup.parting_blade.mm, GRIP_MM) if parted else (SAW_MM, 0.0)
@@ -152,8 +169,13 @@ def _bolts(pieces: int) -> Figure:
     return Figure("bolts", pieces, counted(pieces, "bolt"), "one for each piece", PRACTICE, (Given("pieces", pieces),))
 
 
+def make_plans(job: Job) -> tuple[Plan, ...]:
+    """A plan for each part of `job`, in the order they are made."""
+    return tuple(make_plan(part) for part in job.parts)
+
+
 def make_plan(job: Job) -> Plan:
-    """Plan `job`: how it is held, its operations in order, bar and time, and what must be said about it."""
+    """Plan the first part of `job`: how it is held, its operations, bar and time, and what must be said about it."""
     work = work_out(job)
     ways = chuckings(work)
     operations = _numbered(_in_order(work, ways))

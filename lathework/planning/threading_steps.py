@@ -7,15 +7,14 @@ import math
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation
+from lathework.planning.rhythm import rhythm, under_power
 from lathework.planning.work import ThreadWork, Work
 from lathework.rules import cautions
 from lathework.rules.cautions import HAZARD_CAUTIONS
 from lathework.rules.die_holding import DIE_HOLDINGS
 from lathework.rules.gauging import best_wire, over_wires_within
 from lathework.rules.relief import TURNED_ROUND_STOP, UNFINISHED_THREADS, counterbore, unfinished_length
-from lathework.rules.speeds import spindle_speed
 from lathework.rules.torque import cutting_torque, hand_force, what_holds
-from lathework.threads.thread import Thread
 from lathework.units import convert
 
 SHORT_OF_SHOULDER = 0.5
@@ -44,33 +43,6 @@ def _turns(found: ThreadWork, length_mm: float) -> Figure:
     )
 
 
-def _rhythm(work: Work) -> Figure:
-    return Figure(
-        "turn back after",
-        work.job.material.back_off_turns,
-        counted(work.job.material.back_off_turns, "turn"),
-        "by the metal",
-        PRACTICE,
-        places=0 if work.job.material.back_off_turns >= 1 else 1,
-        note="Half a turn back breaks the chip.",
-    )
-
-
-def _under_power(work: Work, thread: Thread, turns: Figure) -> dict[str, Figure]:
-    """Speed, where to switch off, and how long the cut takes."""
-    speed = spindle_speed(work.job.material.thread_speed, thread.major_mm, name="speed")
-    run_down = work.job.setup.run_down_turns
-    stop = Figure(
-        "switch off at turn", max(0.0, turns.value - run_down), "", "turns − turns the spindle runs on", PRACTICE,
-        (Given("turns", turns.value), Given("the spindle runs on", run_down, "turns")), places=1,
-    )  # fmt: skip
-    seconds = Figure(
-        "time at that speed", 60 * turns.value / speed.value, "s", "60 × turns ÷ speed", GEOMETRY,
-        (Given("turns", turns.value), Given("speed", speed.value, "rev/min")),
-    )  # fmt: skip
-    return {"speed": speed, "stop": stop, "seconds": seconds}
-
-
 def _thread_notes(work: Work, found: ThreadWork, torque: Figure) -> tuple[str, ...]:
     job, thread = work.job, found.thread
     notes = [f"Lubricant: {job.material.lubricant}.", *DIE_HOLDINGS[job.method.holder].notes, what_holds(torque.value)]
@@ -93,9 +65,9 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -
     overrun = chucking.overrun_mm if placed.number == chucking.placed[-1].number else 0.0
     turns = _turns(found, placed.far_mm - placed.near_mm + overrun)
     torque = cutting_torque(thread, job.material.cutting_force)
-    figures = {"turns": turns, "rhythm": _rhythm(work)}
+    figures = {"turns": turns, "rhythm": rhythm(work)}
     if way.power:
-        figures |= _under_power(work, thread, turns)
+        figures |= under_power(work, thread, turns)
     figures |= {"unfinished": unfinished_length(thread), "torque": torque}
     if not way.power:
         figures["force"] = hand_force(torque)

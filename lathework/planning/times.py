@@ -19,6 +19,8 @@ CHUCK_MIN = 0.75
 """Minutes to put a piece in the chuck once more (practice)."""
 HAND_TURN_MIN = 0.04
 """Minutes for a turn of the spindle by hand under a die (practice)."""
+CHASING_PASS_MIN = 0.5
+"""Minutes for a pass of a chaser: cut, draw out, run back (practice)."""
 FLAT_MIN = 1.5
 """Minutes for a flat: cut and index (practice)."""
 SETTING_UP_MIN = 15.0
@@ -27,7 +29,7 @@ THERE_AND_BACK = 2.0
 """A die runs on and back off."""
 FIXED_MIN: dict[Kind, float] = {
     "gauge": 0.5, "chamfer": 0.1, "edge": 0.1, "hold": 1.0, "saw": 2.0, "centre": 0.5, "knurl": 1.0, "spot": 0.5,
-    "countersink": 0.3,
+    "countersink": 0.3, "ream": 1.5,
 }  # fmt: skip
 """Minutes of steps that no feed or speed times (practice)."""
 
@@ -70,6 +72,7 @@ _TIMED: dict[Kind, Callable[[Job, Operation, float], float]] = {
     "thread": _threading,
     "finish": _threading,
     "drill": lambda job, operation, facing: _drilling(operation),
+    "chase": lambda job, operation, facing: operation.figures["cuts"].value * CHASING_PASS_MIN,
     "tap": lambda job, operation, facing: operation.figures["turns"].value * HAND_TURN_MIN * THERE_AND_BACK,
     "flats": lambda job, operation, facing: operation.figures["count"].value * FLAT_MIN,
 }

@@ -5,6 +5,7 @@ from __future__ import annotations
 from lathework.drawing.layout import SMALL
 from lathework.drawing.part_view import part_sheet
 from lathework.planning.bench import Bench, steps_of
+from lathework.planning.progress import Progress
 from lathework.present.plans import operation_json
 from lathework.present.sheets import sheet_json
 from lathework.present.values import Json, caution_json, figure_json, length_shown
@@ -42,16 +43,30 @@ def _reading_rows(now: Bench) -> list[Json]:
     return rows
 
 
-def bench_json(now: Bench) -> Json:
-    """The bench screen: the piece, the step, what to do and what was read."""
+def _parts(whole: Progress) -> list[Json]:
+    return [
+        {
+            "name": part.plan.job.part.name or part.plan.job.part.thread.designation,
+            "good": part.good,
+            "quantity": part.plan.job.quantity,
+        }
+        for part in whole.benches
+    ]
+
+
+def bench_json(whole: Progress) -> Json:
+    """The bench screen: the part and piece in hand, the step, what to do and what was read."""
+    now = whole.bench
     advice = now.advice
     return {
+        "part": whole.number,
+        "parts": _parts(whole),
         "piece": now.piece,
         "good": now.good,
         "scrapped": now.scrapped,
         "quantity": now.plan.job.quantity,
-        "finished": now.finished,
-        "gauged_pieces": now.gauged_pieces,
+        "finished": whole.finished,
+        "gauged_pieces": whole.gauged_pieces,
         "steps": [{"key": o.key, "title": o.title, "state": state} for o, state in steps_of(now)],
         "step": operation_json(now.step) if now.step else None,
         "cut": _cut_json(now.cut),

@@ -62,6 +62,26 @@ TAP = Caution(
     "Motor off at the switch: spindle by hand. Stop when it turns heavy and back it off.",
     "A tap that breaks in the hole costs the part, and its edges cut.",
 )
+TAP_POWER = Caution(
+    "tap-power",
+    "Slowest speed, hand at the switch; the holder must slip. Never a wrench in a turning tap.",
+    "A tap that jams takes hand or wrench round with it, and breaks.",
+)
+TAP_BY_HAND = Caution(
+    "tap-wrench",
+    "Even hands on both ends of the wrench; stop when it turns heavy and back it off.",
+    "A tap bent sideways snaps, and its edges cut.",
+)
+CROSS_DRILL = Caution(
+    "cross-drill",
+    "Clamp the block down, never hold it by hand; key out of the chuck; no gloves.",
+    "A drill that grabs throws the work round.",
+)
+CHASE = Caution(
+    "chase",
+    "Slowest speed, hand at the switch: know where the tool must stop, and stop the spindle before you measure.",
+    "A tool run into the bottom of a hole breaks, and may throw the work.",
+)
 KNURL = Caution(
     "knurl", "Slow speed, plenty of oil; no hand near the wheels.", "Knurling wheels pull in what touches them."
 )

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
-from functools import cache
+from functools import cache, lru_cache
 from itertools import pairwise
 from typing import Literal
 
@@ -26,6 +26,14 @@ RACKS = ("number", "letter", "fraction", "metric")
 OVERSIZE = Source("handbook", "table of oversize of drilled holes")
 PILOTED = 0.5
 """Share of the oversize that is left after a pilot hole (practice)."""
+TOUGH_PERCENT = 60.0
+"""Per cent wanted in tough metals, where torque counts for more (practice)."""
+TOUGH_FORCE = 2400.0
+"""Cutting force in N/mm^2 from which a metal counts as tough (practice)."""
+LOWEST_PERCENT, HIGHEST_PERCENT = 30.0, 100.0
+"""Per cent thread that may be asked for."""
+PILOT_FROM_MM = 10.0
+"""Drills from this size on want a pilot hole (practice)."""
 BESIDE = 3
 """Drills offered on each side of the pick."""
 POINT_SHARE = 0.3
@@ -86,6 +94,12 @@ def tap_named(code: str) -> Tap:
     return next(tap for tap in taps() if tap.code == code)
 
 
+def wanted_percent(metal: Material) -> float:
+    """Per cent thread (a bare number) that suits `metal`: 75, in tough metals 60. Source: practice."""
+    return TAPPED_PERCENT if metal.cutting_force < TOUGH_FORCE else TOUGH_PERCENT
+
+
+@lru_cache(maxsize=128)
 def owned(text: str, unit: LengthUnit) -> tuple[Drill, ...]:
     """The drills a list names, by diameter: racks (number, letter, fraction, metric) and single sizes, one a line or
     with commas between; empty means every rack. A bare number is in `unit`. Raises InputError on "drills".

@@ -8,8 +8,10 @@ from typing import Literal, get_args
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.units import LengthUnit, convert
 
-StockForm = Literal["round", "hexagon", "square", "bolt"]
+StockForm = Literal["round", "hexagon", "square", "bolt", "kept"]
 STOCK_FORMS: tuple[StockForm, ...] = get_args(StockForm)
+FINISHED_FORMS: tuple[StockForm, ...] = ("bolt", "kept")
+"""Forms of which only one end is worked: a bolt to be cut down, a part whose damaged end is made good."""
 FACING_MM = 0.5
 """Faced off an end (practice)."""
 GRIP_MM = 30.0

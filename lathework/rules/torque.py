@@ -17,14 +17,14 @@ HOLDS: tuple[tuple[float, str], ...] = (
 """Torque in N m up to which each will do (practice)."""
 
 
-def cutting_torque(thread: Thread, cutting_force: float) -> Figure:
-    """Torque of a sharp die in N m: kc P^2 D / 8000, P and D in mm.
+def cutting_torque(thread: Thread, cutting_force: float, *, tool: str = "die") -> Figure:
+    """Torque of a sharp die or tap in N m: kc P^2 D / 8000, P and D in mm.
 
     `cutting_force` is kc, the specific cutting force of the metal in N/mm^2. Source: practice, rough.
     """
     pitch, major = thread.pitch_mm, thread.major_mm
     return Figure(
-        "torque of the die",
+        f"torque of the {tool}",
         cutting_force * pitch**2 * major / 8000,
         "N m",
         "cutting force × pitch² × major ÷ 8000",

@@ -21,6 +21,7 @@ STUD: dict[str, Any] = {
     "material": "mild-steel",
     "hazards": [],
     "part": {
+        "name": "",
         "stock": {"form": "round", "across": "1/2", "bar_length": ""},
         "overall_length": "2-1/2",
         "sections": [
@@ -29,6 +30,7 @@ STUD: dict[str, Any] = {
         ],
         "bores": [],
     },
+    "others": [],
     "method": {
         "blank_school": "pitch-fraction",
         "blank_fraction": "",
@@ -36,6 +38,8 @@ STUD: dict[str, Any] = {
         "holder": "sliding-by-hand",
         "order": "from-the-bar",
         "support": "chuck",
+        "tapping": "by-centre",
+        "percent": "",
     },
     "setup": {
         "dial": "diameter",
@@ -46,6 +50,7 @@ STUD: dict[str, Any] = {
         "groove_edge": "left",
         "parting_blade": "3/32",
         "parting_edge": "left",
+        "drills": "",
     },
     "notes": "",
 }

@@ -46,7 +46,7 @@ class Holes(unittest.TestCase):
     def test_a_blind_tapped_hole(self) -> None:
         """3/8-16, 3/4 deep: the drill, + 4 turns of a second tap's lead + 2 for chips + 0.3 of the drill; 12 turns."""
         made = plan(body(bore("3/8-16", depth="3/4")))
-        self.assertEqual(keys(made), ["face", "spot", "drill", "countersink", "tap", "part-off"])
+        self.assertEqual(keys(made), ["face", "spot", "drill", "countersink", "tap", "try", "part-off"])
         drill = value(made, "drill", "drill")
         self.assertTrue(0.307 <= drill <= 0.321, "the class 2B minor is 0.307 to 0.321")
         self.assertAlmostEqual(value(made, "drill", "depth"), 0.75 + 6 / 16 + 0.3 * drill, places=4)
@@ -81,7 +81,7 @@ class Holes(unittest.TestCase):
         made = plan({"part.stock.form": "hexagon", "part.stock.across": "3/4", "part.overall_length": "7/16",
                      "part.sections": [section("bar")], "part.bores": [bore("1/2-13")]})  # fmt: skip
         self.assertEqual(made.job.part.thread.designation, "1/2-13 UNC")
-        self.assertEqual(keys(made)[-2:], ["tap", "part-off"])
+        self.assertEqual(keys(made)[-3:], ["tap", "try", "part-off"])
 
     def test_a_hole_beyond_the_racks_is_bored(self) -> None:
         """M64 wants 64 - 0.75 x 1.299038 x 6 = 58.15 mm; the racks end at 2 in."""
@@ -97,16 +97,16 @@ class Holes(unittest.TestCase):
         for chucking in made.chuckings:
             sheet = part_sheet(made, WIDE, chucking.number)
             face = max(x for path in sheet.paths if path.role == "part" for line in path.lines for x, _ in line)
-            hidden = max(x for path in sheet.paths if path.role == "hidden" for line in path.lines for x, _ in line)
-            mouths.append(abs(face - hidden) < 0.01)
+            clear = max(x for path in sheet.paths if path.role == "bore" for line in path.lines for x, _ in line)
+            mouths.append(abs(face - clear) < 0.01)
         self.assertEqual([c.faces for c in made.chuckings], ["right", "left"])
         self.assertEqual(mouths, [False, True])
 
-    def test_it_is_drawn_hidden_and_drilled_in_time(self) -> None:
+    def test_it_is_drawn_cut_open_and_drilled_in_time(self) -> None:
         made = plan(body(bore("3/8-16", depth="3/4")))
         roles = [path.role for path in part_sheet(made, WIDE).paths]
-        self.assertIn("hidden", roles)
-        self.assertNotIn("hidden", [path.role for path in part_sheet(plan(), WIDE).paths])
+        self.assertIn("bore", roles)
+        self.assertNotIn("bore", [path.role for path in part_sheet(plan(), WIDE).paths])
         shares = {given.name: given.value for given in made.batch[2].inputs}
         self.assertGreater(shares["Drill for the tap"], 0.75)
 
@@ -128,7 +128,7 @@ class Said(unittest.TestCase):
             (bore(across="1-1/4"), "part.bores.0.across", "does-not-fit"),
             (bore(), "part.bores.0.across", "empty"),
             (bore("1/4-20", depth="2"), "part.bores.0.depth", "does-not-fit"),
-            (bore("1/8-27 NPT"), "part.bores.0.thread", "not-for-a-tap"),
+            (bore("R1/8"), "part.bores.0.thread", "not-for-a-tap"),
             (bore("1/4-20 UNC-2A"), "part.bores.0.thread", "external-class"),
             (bore("bolt"), "part.bores.0.thread", "not-a-thread"),
             (bore("1/4-20", end="top"), "part.bores.0.end", "unknown-choice"),

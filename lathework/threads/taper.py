@@ -26,6 +26,11 @@ def _rows() -> dict[str, tuple[Row, Table]]:
     return out | {f"{row.text('size')}-{float(row.number('tpi')):g} NPT": (row, american) for row in american.rows}
 
 
+def is_inside_taper(thread: Thread) -> bool:
+    """Whether `thread` is a taper one that is tapped into a hole: R alone is for the outside."""
+    return thread.taper > 0 and thread.series != "R"
+
+
 def taper_lengths(thread: Thread) -> TaperLengths | None:
     """Lengths of a taper thread in its own unit, or None for a parallel one. Source: ISO 7-1, ASME B1.20.1."""
     found = _rows().get(thread.plain_name)

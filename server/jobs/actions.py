@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from dataclasses import replace
 from typing import Any, Literal
 
 from django.db import transaction
@@ -37,7 +38,7 @@ def find_job(job_id: int) -> Job:
 
 
 def _head(document: Document, spec: JobSpec) -> dict[str, Any]:
-    return {"document": document, "title": spec.title, "thread": spec.part.designations[:60]}
+    return {"document": document, "title": spec.title, "thread": spec.designations[:60]}
 
 
 def _kept(document: Document) -> Document:
@@ -90,6 +91,7 @@ def _stored(job: Job, entry: Recorded, typed: str, at: Any) -> Entry:
     return Entry(
         job=job,
         kind=entry.kind,
+        part=entry.part,
         piece=entry.piece,
         step=entry.step,
         value_mm=entry.value_mm,
@@ -115,7 +117,7 @@ def _record(job_id: int, seen: int, make: Callable[[Bench], Recorded], typed: st
     if now.seen != seen:
         raise Conflict(MOVED_ON)
     moment = timezone.now()
-    made = make(now.bench)
+    made = replace(make(now.bench), part=now.progress.number)
     check_read(now.bench, made.kind)
     _stored(job, made, typed, moment).save()
     Job.objects.filter(pk=job.pk).update(changed_at=moment, held="")
@@ -272,13 +274,15 @@ def close_job(job_id: int, reason: str) -> Standing:
     """Close a job. One that is unfinished or was never gauged needs a reason."""
     job = find_job(job_id)
     _still_open(job)
-    now = standing(job).bench
-    if not reason.strip() and not (now.finished and now.gauged_pieces):
-        missing = (
-            "no piece was gauged" if not now.gauged_pieces else f"{now.good} of {now.plan.job.quantity} pieces are made"
-        )
+    now = standing(job).progress
+    if not reason.strip() and not (now.finished and now.gauged_enough):
+        missing = "no piece was gauged" if not now.gauged_enough else f"{now.good} of {now.quantity} pieces are made"
         raise InputError("needs-reason", "reason", f"Say why the job ends here: {missing}.")
-    job.closed = _reason(reason, "reason") if reason.strip() else "all pieces made and gauged"
+    job.closed = (
+        _reason(reason, "reason")
+        if reason.strip()
+        else ("all pieces made and gauged" if now.gauged_pieces else "all pieces made")
+    )
     job.closed_at = timezone.now()
     job.held = ""
     job.save(update_fields=["closed", "closed_at", "held"])

@@ -9,7 +9,7 @@ import orjson
 from django.http import HttpRequest, HttpResponse
 from ninja import Body, Query, Router
 
-from lathework.document import read_document
+from lathework.document import MOST_OTHERS, read_document
 from lathework.drawing.layout import WIDE
 from lathework.drawing.part_view import part_sheet
 from lathework.drawing.shapes import Sheet
@@ -43,6 +43,7 @@ router = Router(tags=["jobs"], by_alias=True)
 
 
 End = Annotated[int, Query(ge=1, le=2)]
+PartNumber = Annotated[int, Query(ge=1, le=MOST_OTHERS + 1)]
 
 
 def _document(document: JobDocument) -> dict[str, Any]:
@@ -70,22 +71,23 @@ def import_job(request: HttpRequest, payload: Body[Any]) -> HttpResponse:
 
 
 @router.post("/plan", response={200: PlanOut, **PROBLEMS})
-def plan(request: HttpRequest, document: JobDocument, end: End = 1) -> HttpResponse:
-    """The plan of a document that is not stored: the answer to a keystroke, drawn for the end that is looked at."""
-    return answer(plan_json(make_plan(read_document(_document(document))), end))
+def plan(request: HttpRequest, document: JobDocument, end: End = 1, part: PartNumber = 1) -> HttpResponse:
+    """The plan of a document that is not stored: the answer to a keystroke, for the part and end looked at."""
+    parts = read_document(_document(document)).parts
+    return answer(plan_json(make_plan(parts[min(part, len(parts)) - 1]), end))
 
 
 @router.get("/{job_id}", response={200: JobOut, **PROBLEMS})
-def read_job(request: HttpRequest, job_id: int) -> HttpResponse:
-    """One job with its plan."""
-    return answer(job_json(standing(actions.find_job(job_id))))
+def read_job(request: HttpRequest, job_id: int, part: PartNumber = 1) -> HttpResponse:
+    """One job with the plan of one of its parts."""
+    return answer(job_json(standing(actions.find_job(job_id)), part))
 
 
 @router.put("/{job_id}", response={200: JobOut, **PROBLEMS})
-def change_job(request: HttpRequest, job_id: int, payload: ChangeIn) -> HttpResponse:
-    """Replace a job's document."""
+def change_job(request: HttpRequest, job_id: int, payload: ChangeIn, part: PartNumber = 1) -> HttpResponse:
+    """Replace a job's document; the answer has the plan of one of its parts."""
     job = actions.change_job(job_id, _document(payload.document), payload.revision)
-    return answer(job_json(standing(job)))
+    return answer(job_json(standing(job), part))
 
 
 @router.get("/{job_id}/bench", response={200: BenchOut, **PROBLEMS})
@@ -147,7 +149,7 @@ def reopen(request: HttpRequest, job_id: int) -> HttpResponse:
 
 @router.get("/{job_id}/job.json", response={200: dict[str, Any], **PROBLEMS})
 def job_as_file(request: HttpRequest, job_id: int) -> HttpResponse:
-    """The job as a version 1 file, with its record."""
+    """The job as a file, with its record."""
     content = orjson.dumps(job_file(actions.find_job(job_id)), option=orjson.OPT_INDENT_2)
     return file_answer(content, f"job-{job_id}.json", "application/json")
 
@@ -162,26 +164,29 @@ def readings_as_csv(request: HttpRequest, job_id: int) -> HttpResponse:
 def sheet_as_pdf(request: HttpRequest, job_id: int) -> HttpResponse:
     """The set-up sheet."""
     now = standing(actions.find_job(job_id))
-    return file_answer(setup_sheet(now.plan), f"job-{job_id}-sheet.pdf", "application/pdf")
+    return file_answer(setup_sheet(now.plans), f"job-{job_id}-sheet.pdf", "application/pdf")
 
 
-def _sheet(job_id: int, end: int) -> tuple[Sheet, LengthUnit]:
-    """The drawing of the job's chucking `end`, and the job's unit. Raises InputError on "end"."""
-    plan = standing(actions.find_job(job_id)).plan
+def _sheet(job_id: int, end: int, part: int) -> tuple[Sheet, LengthUnit]:
+    """The drawing of a part's chucking `end`, and the job's unit. Raises InputError on "end" or "part"."""
+    plans = standing(actions.find_job(job_id)).plans
+    if part > len(plans):
+        raise InputError("out-of-range", "part", f"This job has {len(plans)} parts.")
+    plan = plans[part - 1]
     if end > len(plan.chuckings):
         raise InputError("out-of-range", "end", f"This part is held {len(plan.chuckings)} times.")
     return part_sheet(plan, WIDE, end), plan.job.unit
 
 
 @router.get("/{job_id}/part.svg", response=PROBLEMS, openapi_extra=file_in_schema("image/svg+xml"))
-def part_as_svg(request: HttpRequest, job_id: int, end: End = 1) -> HttpResponse:
-    """The part's drawing in its first or second chucking."""
-    sheet, unit = _sheet(job_id, end)
-    return file_answer(sheet_svg(sheet, unit), f"job-{job_id}-part-{end}.svg", "image/svg+xml")
+def part_as_svg(request: HttpRequest, job_id: int, end: End = 1, part: PartNumber = 1) -> HttpResponse:
+    """A part's drawing in its first or second chucking."""
+    sheet, unit = _sheet(job_id, end, part)
+    return file_answer(sheet_svg(sheet, unit), f"job-{job_id}-part-{part}-{end}.svg", "image/svg+xml")
 
 
 @router.get("/{job_id}/part.dxf", response=PROBLEMS, openapi_extra=file_in_schema("image/vnd.dxf"))
-def part_as_dxf(request: HttpRequest, job_id: int, end: End = 1) -> HttpResponse:
-    """The part's drawing as DXF, true size in millimetres."""
-    sheet, unit = _sheet(job_id, end)
-    return file_answer(sheet_dxf(sheet, 1.0, unit), f"job-{job_id}-part-{end}.dxf", "image/vnd.dxf")
+def part_as_dxf(request: HttpRequest, job_id: int, end: End = 1, part: PartNumber = 1) -> HttpResponse:
+    """A part's drawing as DXF, true size in millimetres."""
+    sheet, unit = _sheet(job_id, end, part)
+    return file_answer(sheet_dxf(sheet, 1.0, unit), f"job-{job_id}-part-{part}-{end}.dxf", "image/vnd.dxf")

@@ -6,7 +6,7 @@ from django.db import models
 
 
 class Job(models.Model):
-    """A job. `document` is its version 1 job document; title and thread repeat it for the search."""
+    """A job. `document` is its job document; title and threads repeat it for the search."""
 
     document = models.JSONField()
     title = models.CharField(max_length=120)
@@ -27,6 +27,7 @@ class Entry(models.Model):
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="entries")
     kind = models.CharField(max_length=12)
+    part = models.PositiveSmallIntegerField(default=1)
     piece = models.PositiveIntegerField()
     step = models.CharField(max_length=60)
     value_mm = models.FloatField(null=True)

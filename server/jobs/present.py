@@ -16,20 +16,20 @@ Json = dict[str, Any]
 
 def card_json(now: Standing) -> Json:
     """A job on the list."""
-    spec, bench = now.plan.job, now.bench
+    spec, bench, progress = now.spec, now.bench, now.progress
     return {
         "id": now.job.pk,
         "title": spec.title,
         "needed_by": spec.needed_by,
-        "thread": spec.part.designations,
-        "material": spec.material.name,
+        "thread": spec.designations,
+        "material": ", ".join(dict.fromkeys(part.material.name for part in spec.parts)),
         "state": now.state,
-        "quantity": spec.quantity,
-        "good": bench.good,
-        "scrapped": bench.scrapped,
+        "quantity": progress.quantity,
+        "good": progress.good,
+        "scrapped": progress.scrapped,
         "piece": bench.piece,
-        "step_number": len(bench.done) + (0 if bench.finished else 1),
-        "step_count": len(now.plan.operations),
+        "steps": progress.steps,
+        "steps_done": progress.steps_done,
         "next_step": bench.step.title if bench.step else "",
         "held": now.job.held,
         "closed": now.job.closed,
@@ -37,13 +37,14 @@ def card_json(now: Standing) -> Json:
     }
 
 
-def job_json(now: Standing) -> Json:
-    """A job with its document and plan."""
+def job_json(now: Standing, part: int = 1) -> Json:
+    """A job with its document, and the plan of `part` (a number from 1; past the last is the last)."""
+    plan = now.plans[min(part, len(now.plans)) - 1]
     return card_json(now) | {
         "revision": now.job.revision,
         "seen": now.seen,
         "document": now.job.document,
-        "plan": plan_json(now.plan),
+        "plan": plan_json(plan),
         "die_records": [
             {
                 "thread": record.thread.designation,
@@ -51,7 +52,7 @@ def job_json(now: Standing) -> Json:
                 "pieces": record.pieces,
                 "fraction": f"{record.fraction:g}",
             }
-            for record in die_records(now)
+            for record in die_records(plan.job)
         ],
     }
 
@@ -60,16 +61,17 @@ def bench_screen(now: Standing) -> Json:
     """The bench screen of a job."""
     return {
         "id": now.job.pk,
-        "title": now.plan.job.title,
-        "unit": now.plan.job.unit,
+        "title": now.spec.title,
+        "unit": now.spec.unit,
         "state": now.state,
         "seen": now.seen,
-    } | bench_json(now.bench)
+    } | bench_json(now.progress)
 
 
 def _entry_file(entry: Entry) -> Json:
     out: Json = {"kind": entry.kind, "piece": entry.piece, "step": entry.step, "at": entry.at.isoformat()}
     optional: Json = {
+        "part": None if entry.part == 1 else entry.part,
         "value_mm": entry.value_mm,
         "dialled_mm": entry.dialled_mm,
         "word": entry.word,

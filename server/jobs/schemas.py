@@ -40,17 +40,20 @@ class SectionIn(Strict):
 
 
 class BoreIn(Strict):
-    """A hole along the axis, as typed: tapped where a thread is named; no depth goes through."""
+    """A hole along the axis or across it, as typed: threaded where a thread is named; no depth goes through."""
 
     end: str = "right"
     thread: str = ""
     across: str = ""
     depth: str = ""
+    at: str = ""
+    cut: str = "tap"
 
 
 class PartIn(Strict):
     """The part, as typed."""
 
+    name: str = ""
     stock: StockIn
     overall_length: str = ""
     sections: list[SectionIn]
@@ -66,6 +69,18 @@ class MethodIn(Strict):
     holder: str
     order: str = "from-the-bar"
     support: str = "chuck"
+    tapping: str = "by-centre"
+    percent: str = ""
+
+
+class OtherIn(Strict):
+    """A further part of the job, as typed."""
+
+    fits: str = ""
+    quantity: int | str
+    material: str
+    part: PartIn
+    method: MethodIn
 
 
 class SetupIn(Strict):
@@ -79,6 +94,7 @@ class SetupIn(Strict):
     groove_edge: str = "left"
     parting_blade: str
     parting_edge: str = "left"
+    drills: str = ""
 
 
 class IdentifiedIn(Strict):
@@ -101,6 +117,7 @@ class JobDocument(Strict):
     material: str
     hazards: list[str] = []
     part: PartIn
+    others: list[OtherIn] = []
     method: MethodIn
     setup: SetupIn
     notes: str = ""
@@ -192,8 +209,8 @@ class JobCard(Schema):
     good: int
     scrapped: int
     piece: int
-    step_number: int
-    step_count: int
+    steps: int
+    steps_done: int
     next_step: str
     held: str
     closed: str
@@ -263,14 +280,24 @@ class AdviceOut(Schema):
     eighths: FigureOut | None
 
 
+class PartState(Schema):
+    """A part of the job: what it is called, how many are made."""
+
+    name: str
+    good: int
+    quantity: int
+
+
 class BenchOut(Schema):
-    """The bench screen."""
+    """The bench screen; `part` is the number, from 1, of the part in hand."""
 
     id: int
     title: str
     unit: Literal["in", "mm"]
     state: JobState
     seen: int
+    part: int
+    parts: list[PartState]
     piece: int
     good: int
     scrapped: int

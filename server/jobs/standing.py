@@ -9,20 +9,32 @@ from typing import Any
 import orjson
 
 from lathework.document import read_document
-from lathework.planning.bench import KINDS, Bench, bench
+from lathework.part import Job as JobSpec
+from lathework.planning.bench import KINDS, Bench
 from lathework.planning.bench import Entry as Recorded
-from lathework.planning.plan import Plan, make_plan
+from lathework.planning.plan import Plan, make_plans
+from lathework.planning.progress import Progress, progress
 from server.jobs.models import Entry, Job
 
 
 @dataclass(frozen=True, slots=True)
 class Standing:
-    """A job with its plan, its bench and how many entries count."""
+    """A job with the plan of each part, where each stands on the bench, and how many entries count."""
 
     job: Job
-    plan: Plan
-    bench: Bench
+    plans: tuple[Plan, ...]
+    progress: Progress
     seen: int
+
+    @property
+    def bench(self) -> Bench:
+        """The bench of the part in hand."""
+        return self.progress.bench
+
+    @property
+    def spec(self) -> JobSpec:
+        """The job as the rules see it."""
+        return self.plans[0].job
 
     @property
     def state(self) -> str:
@@ -31,19 +43,19 @@ class Standing:
             return "closed"
         if self.job.held:
             return "held"
-        if self.bench.finished:
+        if self.progress.finished:
             return "finished"
         return "on the bench" if self.seen else "planned"
 
 
 @lru_cache(maxsize=256)
-def _plan(document: bytes) -> Plan:
-    return make_plan(read_document(orjson.loads(document)))
+def _plans(document: bytes) -> tuple[Plan, ...]:
+    return make_plans(read_document(orjson.loads(document)))
 
 
-def plan_of(document: Any) -> Plan:
-    """The plan of a document; worked out once for each document. Raises InvalidDocument."""
-    return _plan(orjson.dumps(document))
+def plans_of(document: Any) -> tuple[Plan, ...]:
+    """The plan of each part of a document; worked out once for each document. Raises InvalidDocument."""
+    return _plans(orjson.dumps(document))
 
 
 def recorded(entry: Entry) -> Recorded:
@@ -51,6 +63,7 @@ def recorded(entry: Entry) -> Recorded:
     kind = next(k for k in KINDS if k == entry.kind)
     return Recorded(
         kind=kind,
+        part=entry.part,
         piece=entry.piece,
         step=entry.step,
         value_mm=entry.value_mm,
@@ -68,5 +81,5 @@ def entries_of(job: Job) -> list[Recorded]:
 
 def standing(job: Job) -> Standing:
     """Where `job` stands now."""
-    entries, plan = entries_of(job), plan_of(job.document)
-    return Standing(job, plan, bench(plan, entries), len(entries))
+    entries, plans = entries_of(job), plans_of(job.document)
+    return Standing(job, plans, progress(plans, entries), len(entries))

@@ -9,7 +9,7 @@ from lathework.units import convert
 from server.jobs.models import Job
 
 COLUMNS = (
-    *("at", "job", "thread", "piece", "step", "kind", "typed"),
+    *("at", "job", "thread", "part", "piece", "step", "kind", "typed"),
     *("reading_mm", "reading_in", "dialled_mm", "word", "eighths", "text"),
 )
 _FORMULA_STARTS = ("=", "+", "-", "@", "\t", "\r")
@@ -33,7 +33,7 @@ def readings_csv(job: Job) -> str:
         if entry.undone_at is not None:
             continue
         mm = entry.value_mm
-        told = [entry.at.isoformat(), _safe(job.title), job.thread, entry.piece, entry.step, entry.kind]
+        told = [entry.at.isoformat(), _safe(job.title), job.thread, entry.part, entry.piece, entry.step, entry.kind]
         lengths = [
             _number(mm, 4),
             _number(None if mm is None else convert(mm, "mm", "in"), 5),

@@ -55,6 +55,7 @@ def _entry(entry: Entry, titles: dict[str, str]) -> dict[str, Any]:
         "job_id": entry.job_id,
         "job": entry.job.title,
         "thread": entry.job.thread,
+        "part": entry.part,
         "piece": entry.piece,
         "step": titles.get(entry.step, entry.step),
         "kind": entry.kind,
@@ -81,16 +82,16 @@ def _outcome(now: Standing) -> str:
 
 
 def _job(now: Standing) -> dict[str, Any]:
-    spec = now.plan.job
+    spec = now.spec
     return {
         "id": now.job.pk,
         "title": spec.title,
-        "thread": spec.part.designations,
+        "thread": spec.designations,
         "material": spec.material.name,
         "state": now.state,
-        "quantity": spec.quantity,
-        "good": now.bench.good,
-        "scrapped": now.bench.scrapped,
+        "quantity": now.progress.quantity,
+        "good": now.progress.good,
+        "scrapped": now.progress.scrapped,
         "outcome": _outcome(now),
         "setting": _setting(now.bench.opened_eighths),
         "identified": spec.identified.words if spec.identified else "",
@@ -118,7 +119,7 @@ def search(text: str, kind: str, before: int, page: int) -> dict[str, Any]:
         entries = entries.filter(kind=kind)
     found = list(entries.order_by("-pk")[: page + 1])
     jobs = _jobs(words)
-    titles = {o.key: o.title for now in jobs for o in now.plan.operations}
+    titles = {o.key: o.title for now in jobs for plan in now.plans for o in plan.operations}
     return {
         "jobs": [_job(now) for now in jobs],
         "entries": [_entry(e, titles) for e in found[:page]],

@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from io import BytesIO
 from xml.sax.saxutils import escape
 
 from reportlab.lib.pagesizes import A4
 from reportlab.lib.styles import ParagraphStyle
 from reportlab.lib.units import mm
-from reportlab.platypus import Flowable, KeepTogether, Paragraph, SimpleDocTemplate, Spacer, Table
+from reportlab.platypus import Flowable, KeepTogether, PageBreak, Paragraph, SimpleDocTemplate, Spacer, Table
 
 from lathework.drawing.layout import WIDE
 from lathework.drawing.part_view import part_sheet
@@ -21,8 +22,8 @@ from lathework.units import LengthUnit
 from server.paper.fonts import BOLD, FIGURES, WORDS, fonts
 
 _MARGIN = 12 * mm
-_WEIGHT: dict[Role, float] = {"part": 1.3, "edge": 1.0, "chuck": 1.0, "jaw": 1.0, "hatch": 0.25}
-_FILLED: tuple[Role, ...] = ("part", "chuck", "jaw")
+_WEIGHT: dict[Role, float] = {"part": 1.3, "edge": 1.0, "chuck": 1.0, "jaw": 1.0, "hatch": 0.25, "bore": 1.0}
+_FILLED: tuple[Role, ...] = ("part", "chuck", "jaw", "bore")
 _TITLE = ParagraphStyle("title", fontName=BOLD, fontSize=20, leading=24)
 _LINE = ParagraphStyle("line", fontName=WORDS, fontSize=11, leading=14)
 _STEP = ParagraphStyle("step", fontName=BOLD, fontSize=12.5, leading=15)
@@ -124,32 +125,45 @@ def _square() -> Flowable:
     return Table([[""]], colWidths=[5.5 * mm], rowHeights=[5.5 * mm], style=[("BOX", (0, 0), (-1, -1), 1.1, "#000000")])
 
 
-def setup_sheet(plan: Plan) -> bytes:
-    """The set-up sheet of `plan` as PDF bytes, lengths in the job's own unit."""
-    fonts()
-    job, unit = plan.job, plan.job.unit
-    out = BytesIO()
-    page = SimpleDocTemplate(
-        out, pagesize=A4, leftMargin=_MARGIN, rightMargin=_MARGIN, topMargin=_MARGIN, bottomMargin=_MARGIN,
-        title=f"Set-up sheet: {job.title}", author="Conch",
-    )  # fmt: skip
-    story: list[Flowable] = [_paragraph(job.title, _TITLE), Spacer(1, 4), _paragraph(_facts(plan), _LINE)]
-    if job.needed_by or job.fits:
-        story.append(_paragraph(f"For: {job.needed_by or 'not said'}. Fits: {job.fits or 'not said'}.", _LINE))
-    story += [_paragraph(f"Care: {c.do}", _LINE) for c in plan.cautions]
+def _part(plan: Plan, width: float) -> list[Flowable]:
+    """A part: its facts, what is said of it, each chucking with its drawing and steps."""
+    unit = plan.job.unit
+    story: list[Flowable] = [_paragraph(_facts(plan), _LINE)]
+    story += [_paragraph(f"Fits: {plan.job.fits}.", _LINE)] if plan.job.fits else []
     story += [_paragraph(f"Note: {n.text}", _LINE) for n in plan.notices]
     # Two drawings share the paper that one has.
-    width = page.width * (1.0 if len(plan.chuckings) == 1 else 0.78)
+    across = width * (1.0 if len(plan.chuckings) == 1 else 0.78)
     number = 0
     said: dict[str, int] = {}
     for chucking in plan.chuckings:
         if len(plan.chuckings) > 1:
             name = "First end" if chucking.number == 1 else "Second end"
             story += [Spacer(1, 6), _paragraph(f"{name}: held by {chucking.grip.words}", _STEP)]
-        story += [Spacer(1, 6), PartDrawing(part_sheet(plan, WIDE, chucking.number), unit, width), Spacer(1, 6)]
+        story += [Spacer(1, 6), PartDrawing(part_sheet(plan, WIDE, chucking.number), unit, across), Spacer(1, 6)]
         for operation in (o for o in plan.operations if o.chucking == chucking.number):
             number += 1
-            story.append(_step(number, operation, unit, page.width, said))
+            story.append(_step(number, operation, unit, width, said))
+    return story
+
+
+def setup_sheet(plans: Sequence[Plan]) -> bytes:
+    """The set-up sheet of a job as PDF bytes, lengths in the job's own unit; each of its parts begins a page."""
+    fonts()
+    job = plans[0].job
+    out = BytesIO()
+    page = SimpleDocTemplate(
+        out, pagesize=A4, leftMargin=_MARGIN, rightMargin=_MARGIN, topMargin=_MARGIN, bottomMargin=_MARGIN,
+        title=f"Set-up sheet: {job.title}", author="Conch",
+    )  # fmt: skip
+    story: list[Flowable] = []
+    for number, plan in enumerate(plans, 1):
+        name = f": {number} of {len(plans)}, {plan.job.part.name or 'part'}" if len(plans) > 1 else ""
+        story += [PageBreak()] if number > 1 else []
+        story += [_paragraph(job.title + name, _TITLE), Spacer(1, 4)]
+        if number == 1:
+            story += [_paragraph(f"For: {job.needed_by}.", _LINE)] if job.needed_by else []
+            story += [_paragraph(f"Care: {c.do}", _LINE) for c in plan.cautions]
+        story += _part(plan, page.width)
     if job.notes:
         story += [Spacer(1, 6), _paragraph(job.notes, _LINE)]
     page.build(story)
@@ -160,7 +174,9 @@ def _facts(plan: Plan) -> str:
     """Pieces, metal, stock and lathe in one line."""
     job, setup, unit = plan.job, plan.job.setup, plan.job.unit
     stock = job.part.stock
-    word = {"hexagon": "hexagon bar", "square": "square bar", "bolt": "bolt"}.get(stock.form, "bar")
+    word = {"hexagon": "hexagon bar", "square": "square bar", "bolt": "bolt", "kept": "the part itself,"}.get(
+        stock.form, "bar"
+    )
     bar = next((f for f in plan.batch if f.name == "bar for the batch"), None)
     amount = f", {figure_text(bar, unit)} for the batch" if bar else ""
     return (

@@ -8,7 +8,7 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router, Schema
 
 from lathework.lengths import Span, read_length, within
-from lathework.part import EDGES, FINISHES, ORDERS, READOUTS, SHAPES, SUPPORTS
+from lathework.part import CUTTERS, EDGES, FINISHES, MOUTHS, ORDERS, READOUTS, SHAPES, SUPPORTS
 from lathework.present.threads import size_shown
 from lathework.present.values import length_shown
 from lathework.rules.blank import REMARKS, SCHOOL_NAMES
@@ -19,6 +19,7 @@ from lathework.rules.materials import materials
 from lathework.rules.passes import LATHES
 from lathework.rules.sample import nominals
 from lathework.rules.stock import STOCK_FORMS
+from lathework.rules.tap_holding import TAP_HOLDINGS
 from lathework.rules.turning import DIALS
 from lathework.size import size
 from server.reference.schemas import SizeOut
@@ -57,7 +58,9 @@ class ChoicesOut(Schema):
     readouts: list[Choice]
     lathes: list[Choice]
     edges: list[Choice]
-    ends: list[Choice]
+    mouths: list[Choice]
+    tappings: list[Choice]
+    cutters: list[Choice]
     hazards: list[Choice]
     verdicts: list[Choice]
 
@@ -94,12 +97,22 @@ _NAMES = {
     "left": ("left edge", "the edge toward the chuck was touched off"),
     "right": ("right edge", "the edge toward the tailstock was touched off"),
 }
-_ENDS = {"right": ("right end", "faced first"), "left": ("left end", "toward the chuck")}
+_MOUTHS = {
+    "right": ("from the right end", "faced first"),
+    "left": ("from the left end", "toward the chuck"),
+    "across": ("across", "through the side, square to the axis"),
+}
+_CUTTERS = {
+    "tap": ("tap", "the usual"),
+    "tap-as-chaser": ("tap held as a chaser", "a smaller tap of the same pitch, on the leadscrew"),
+    "boring-tool": ("inside threading tool", "single point, on the leadscrew"),
+}
 _STOCKS = {
     "round": ("round bar", "by its diameter"),
     "hexagon": ("hexagon bar", "across the flats"),
     "square": ("square bar", "across the flats"),
     "bolt": ("bolt cut down", "an existing bolt, by its shank; it keeps its head"),
+    "kept": ("a part to be made good", "the part itself, where it is worked; its damaged end is sawn off"),
 }
 
 
@@ -156,7 +169,9 @@ def choices(request: HttpRequest) -> HttpResponse:
             "readouts": _choices(READOUTS),
             "lathes": _choices(LATHES),
             "edges": _choices(EDGES),
-            "ends": _choices(EDGES, _ENDS),
+            "mouths": _choices(MOUTHS, _MOUTHS),
+            "tappings": [{"code": t.code, "name": t.name, "remark": t.remark} for t in TAP_HOLDINGS.values()],
+            "cutters": _choices(CUTTERS, _CUTTERS),
             "hazards": [
                 {"code": code, "name": name, "remark": HAZARD_CAUTIONS[code].do} for code, name in HAZARD_NAMES.items()
             ],

@@ -16,7 +16,7 @@ from lathework import part_document
 from lathework.errors import InvalidDocument
 from lathework.fields import LONGEST_LINE
 from lathework.identify.evidence import FIELDS
-from lathework.part import EDGES, FINISHES, ORDERS, READOUTS, SHAPES, SUPPORTS
+from lathework.part import CUTTERS, EDGES, FINISHES, MOUTHS, ORDERS, READOUTS, SHAPES, SUPPORTS
 from lathework.planning.bench import KINDS
 from lathework.record import ENTRY_KEYS, RECORD_KEYS, read_record
 from lathework.rules.blank import SCHOOLS
@@ -25,6 +25,7 @@ from lathework.rules.die_holding import HOLDERS
 from lathework.rules.materials import materials
 from lathework.rules.passes import LATHES
 from lathework.rules.stock import STOCK_FORMS
+from lathework.rules.tap_holding import TAPPINGS
 from lathework.rules.turning import DIALS
 from lathework.tests.samples import PLUG, SCREW, document
 from lathework.units import LENGTH_UNITS
@@ -47,7 +48,7 @@ class JobSchema(unittest.TestCase):
         Draft202012Validator.check_schema(SCHEMA)
 
     def test_fields_are_those_that_are_read(self) -> None:
-        part, method, setup = (SCHEMA["properties"][name]["properties"] for name in ("part", "method", "setup"))
+        part, method = (SCHEMA["$defs"][name]["properties"] for name in ("part", "method"))
         for properties, keys in (
             (SCHEMA["properties"], reader.KEYS),
             (part, part_document.PART_KEYS),
@@ -55,7 +56,8 @@ class JobSchema(unittest.TestCase):
             (SCHEMA["$defs"]["section"]["properties"], part_document.SECTION_KEYS),
             (part["bores"]["items"]["properties"], part_document.BORE_KEYS),
             (method, reader.METHOD_KEYS),
-            (setup, reader.SETUP_KEYS),
+            (SCHEMA["properties"]["setup"]["properties"], reader.SETUP_KEYS),
+            (SCHEMA["properties"]["others"]["items"]["properties"], reader.OTHER_KEYS),
             (SCHEMA["properties"]["identified"]["properties"], reader.IDENTIFIED_KEYS),
             (SCHEMA["$defs"]["record"]["properties"], RECORD_KEYS),
             (SCHEMA["$defs"]["entry"]["properties"], ENTRY_KEYS),
@@ -63,24 +65,29 @@ class JobSchema(unittest.TestCase):
             self.assertEqual(set(properties), set(keys))
 
     def test_choices_are_those_of_the_rules(self) -> None:
-        at = SCHEMA["properties"]
+        at, defs = SCHEMA["properties"], SCHEMA["$defs"]
+        part, method = (defs[name]["properties"] for name in ("part", "method"))
+        bore = part["bores"]["items"]["properties"]
         for found, choices in (
             (at["unit"], LENGTH_UNITS),
             (at["identified"]["properties"]["evidence"]["propertyNames"], FIELDS),
-            (at["material"], tuple(materials())),
-            (SCHEMA["$defs"]["section"]["properties"]["shape"], SHAPES),
-            (at["part"]["properties"]["stock"]["properties"]["form"], (*STOCK_FORMS, None)),
+            (defs["material"], tuple(materials())),
+            (defs["section"]["properties"]["shape"], SHAPES),
+            (part["stock"]["properties"]["form"], (*STOCK_FORMS, None)),
+            (bore["end"], (*MOUTHS, None)),
+            (bore["cut"], (*CUTTERS, None)),
+            (method["tapping"], (*TAPPINGS, None)),
             (at["hazards"]["items"], HAZARDS),
-            (at["method"]["properties"]["blank_school"], SCHOOLS),
-            (at["method"]["properties"]["finish"], FINISHES),
-            (at["method"]["properties"]["holder"], HOLDERS),
-            (at["method"]["properties"]["order"], (*ORDERS, None)),
-            (at["method"]["properties"]["support"], (*SUPPORTS, None)),
+            (method["blank_school"], SCHOOLS),
+            (method["finish"], FINISHES),
+            (method["holder"], HOLDERS),
+            (method["order"], (*ORDERS, None)),
+            (method["support"], (*SUPPORTS, None)),
             (at["setup"]["properties"]["readout"], (*READOUTS, None)),
             (at["setup"]["properties"]["lathe"], (*LATHES, None)),
             (at["setup"]["properties"]["dial"], DIALS),
-            (SCHEMA["$defs"]["edge"], (*EDGES, None)),
-            (SCHEMA["$defs"]["entry"]["properties"]["kind"], KINDS),
+            (defs["edge"], (*EDGES, None)),
+            (defs["entry"]["properties"]["kind"], KINDS),
         ):
             self.assertEqual(set(found["enum"]), set(choices))
 
@@ -88,7 +95,8 @@ class JobSchema(unittest.TestCase):
         defs = SCHEMA["$defs"]
         self.assertEqual(defs["line"]["maxLength"], LONGEST_LINE)
         self.assertEqual(defs["note"]["maxLength"], reader.LONGEST_NOTE)
-        self.assertEqual(SCHEMA["properties"]["quantity"]["oneOf"][0]["maximum"], reader.MOST_PIECES)
+        self.assertEqual(SCHEMA["properties"]["others"]["maxItems"], reader.MOST_OTHERS)
+        self.assertEqual(defs["quantity"]["oneOf"][0]["maximum"], reader.MOST_PIECES)
 
     @settings(max_examples=300)
     @given(
@@ -104,6 +112,7 @@ class JobSchema(unittest.TestCase):
                 ),
                 *("part.sections.1.length", "part.sections.0.shape", "part.sections.0.chamfer", "part.overall_length"),
                 *("method.holder", "method.order", "setup.run_down", "setup.lathe", "part.sections.0.measured"),
+                *("others", "part.bores", "part.name", "method.tapping", "method.percent", "setup.drills"),
                 *(
                     "method.blank_fraction",
                     "method.finish",

@@ -9,7 +9,7 @@ export const router = createRouter({
       path: '/jobs/:id(\\d+)',
       name: 'plan',
       component: () => import('@/views/PlanView.vue'),
-      props: (to) => ({ id: Number(to.params.id) }),
+      props: (to) => ({ id: Number(to.params.id), part: Math.max(1, Number(to.query.part) || 1) }),
       meta: { title: 'Job plan' },
     },
     {

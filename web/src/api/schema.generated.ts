@@ -119,7 +119,7 @@ export interface paths {
         put?: never;
         /**
          * Plan
-         * @description The plan of a document that is not stored: the answer to a keystroke, drawn for the end that is looked at.
+         * @description The plan of a document that is not stored: the answer to a keystroke, for the part and end looked at.
          */
         post: operations["server_jobs_api_plan"];
         delete?: never;
@@ -137,12 +137,12 @@ export interface paths {
         };
         /**
          * Read Job
-         * @description One job with its plan.
+         * @description One job with the plan of one of its parts.
          */
         get: operations["server_jobs_api_read_job"];
         /**
          * Change Job
-         * @description Replace a job's document.
+         * @description Replace a job's document; the answer has the plan of one of its parts.
          */
         put: operations["server_jobs_api_change_job"];
         post?: never;
@@ -241,7 +241,7 @@ export interface paths {
         };
         /**
          * Job As File
-         * @description The job as a version 1 file, with its record.
+         * @description The job as a file, with its record.
          */
         get: operations["server_jobs_api_job_as_file"];
         put?: never;
@@ -261,7 +261,7 @@ export interface paths {
         };
         /**
          * Part As Dxf
-         * @description The part's drawing as DXF, true size in millimetres.
+         * @description A part's drawing as DXF, true size in millimetres.
          */
         get: operations["server_jobs_api_part_as_dxf"];
         put?: never;
@@ -281,7 +281,7 @@ export interface paths {
         };
         /**
          * Part As Svg
-         * @description The part's drawing in its first or second chucking.
+         * @description A part's drawing in its first or second chucking.
          */
         get: operations["server_jobs_api_part_as_svg"];
         put?: never;
@@ -713,7 +713,7 @@ export interface components {
         };
         /**
          * BenchOut
-         * @description The bench screen.
+         * @description The bench screen; `part` is the number, from 1, of the part in hand.
          */
         BenchOut: {
             /** Adjusted */
@@ -733,6 +733,10 @@ export interface components {
             id: number;
             /** Opened Eighths */
             opened_eighths: number;
+            /** Part */
+            part: number;
+            /** Parts */
+            parts: components["schemas"]["PartState"][];
             /** Piece */
             piece: number;
             /** Quantity */
@@ -805,7 +809,7 @@ export interface components {
         };
         /**
          * BoreIn
-         * @description A hole along the axis, as typed: tapped where a thread is named; no depth goes through.
+         * @description A hole along the axis or across it, as typed: threaded where a thread is named; no depth goes through.
          */
         BoreIn: {
             /**
@@ -813,6 +817,16 @@ export interface components {
              * @default
              */
             across?: string;
+            /**
+             * At
+             * @default
+             */
+            at?: string;
+            /**
+             * Cut
+             * @default tap
+             */
+            cut?: string;
             /**
              * Depth
              * @default
@@ -1010,12 +1024,12 @@ export interface components {
          * @description Everything a form offers.
          */
         ChoicesOut: {
+            /** Cutters */
+            cutters: components["schemas"]["Choice"][];
             /** Dials */
             dials: components["schemas"]["Choice"][];
             /** Edges */
             edges: components["schemas"]["Choice"][];
-            /** Ends */
-            ends: components["schemas"]["Choice"][];
             /** Finishes */
             finishes: components["schemas"]["Choice"][];
             /** Hazards */
@@ -1026,6 +1040,8 @@ export interface components {
             lathes: components["schemas"]["Choice"][];
             /** Materials */
             materials: components["schemas"]["Choice"][];
+            /** Mouths */
+            mouths: components["schemas"]["Choice"][];
             /** Orders */
             orders: components["schemas"]["Choice"][];
             /** Readouts */
@@ -1038,6 +1054,8 @@ export interface components {
             stocks: components["schemas"]["Choice"][];
             /** Supports */
             supports: components["schemas"]["Choice"][];
+            /** Tappings */
+            tappings: components["schemas"]["Choice"][];
             /** Verdicts */
             verdicts: components["schemas"]["Choice"][];
         };
@@ -1490,10 +1508,10 @@ export interface components {
              * @enum {string}
              */
             state: "planned" | "on the bench" | "held" | "finished" | "closed";
-            /** Step Count */
-            step_count: number;
-            /** Step Number */
-            step_number: number;
+            /** Steps */
+            steps: number;
+            /** Steps Done */
+            steps_done: number;
             /** Thread */
             thread: string;
             /** Title */
@@ -1533,6 +1551,11 @@ export interface components {
              * @default
              */
             notes?: string;
+            /**
+             * Others
+             * @default []
+             */
+            others?: components["schemas"]["OtherIn"][];
             part: components["schemas"]["PartIn"];
             /** Quantity */
             quantity: number | string;
@@ -1587,10 +1610,10 @@ export interface components {
              * @enum {string}
              */
             state: "planned" | "on the bench" | "held" | "finished" | "closed";
-            /** Step Count */
-            step_count: number;
-            /** Step Number */
-            step_number: number;
+            /** Steps */
+            steps: number;
+            /** Steps Done */
+            steps_done: number;
             /** Thread */
             thread: string;
             /** Title */
@@ -1788,10 +1811,20 @@ export interface components {
              */
             order?: string;
             /**
+             * Percent
+             * @default
+             */
+            percent?: string;
+            /**
              * Support
              * @default chuck
              */
             support?: string;
+            /**
+             * Tapping
+             * @default by-centre
+             */
+            tapping?: string;
         };
         /**
          * NextOut
@@ -1867,6 +1900,23 @@ export interface components {
             zero: string;
         };
         /**
+         * OtherIn
+         * @description A further part of the job, as typed.
+         */
+        OtherIn: {
+            /**
+             * Fits
+             * @default
+             */
+            fits?: string;
+            /** Material */
+            material: string;
+            method: components["schemas"]["MethodIn"];
+            part: components["schemas"]["PartIn"];
+            /** Quantity */
+            quantity: number | string;
+        };
+        /**
          * PartIn
          * @description The part, as typed.
          */
@@ -1877,6 +1927,11 @@ export interface components {
              */
             bores?: components["schemas"]["BoreIn"][];
             /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
              * Overall Length
              * @default
              */
@@ -1884,6 +1939,18 @@ export interface components {
             /** Sections */
             sections: components["schemas"]["SectionIn"][];
             stock: components["schemas"]["StockIn"];
+        };
+        /**
+         * PartState
+         * @description A part of the job: what it is called, how many are made.
+         */
+        PartState: {
+            /** Good */
+            good: number;
+            /** Name */
+            name: string;
+            /** Quantity */
+            quantity: number;
         };
         /**
          * PassOut
@@ -2110,6 +2177,11 @@ export interface components {
         SetupIn: {
             /** Dial */
             dial: string;
+            /**
+             * Drills
+             * @default
+             */
+            drills?: string;
             /** Groove Blade */
             groove_blade: string;
             /**
@@ -2657,6 +2729,7 @@ export interface operations {
         parameters: {
             query?: {
                 end?: number;
+                part?: number;
             };
             header?: never;
             path?: never;
@@ -2726,7 +2799,9 @@ export interface operations {
     };
     server_jobs_api_read_job: {
         parameters: {
-            query?: never;
+            query?: {
+                part?: number;
+            };
             header?: never;
             path: {
                 job_id: number;
@@ -2793,7 +2868,9 @@ export interface operations {
     };
     server_jobs_api_change_job: {
         parameters: {
-            query?: never;
+            query?: {
+                part?: number;
+            };
             header?: never;
             path: {
                 job_id: number;
@@ -3215,6 +3292,7 @@ export interface operations {
         parameters: {
             query?: {
                 end?: number;
+                part?: number;
             };
             header?: never;
             path: {
@@ -3284,6 +3362,7 @@ export interface operations {
         parameters: {
             query?: {
                 end?: number;
+                part?: number;
             };
             header?: never;
             path: {

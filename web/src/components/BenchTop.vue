@@ -8,11 +8,17 @@ import ThreadBar from '@/components/ThreadBar.vue'
 const props = defineProps<{ bench: Bench }>()
 const at = computed(() => props.bench.steps.filter((s) => s.state === 'done').length)
 const piece = computed(() => Math.min(props.bench.good + 1, props.bench.quantity))
+const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } : {}))
 </script>
 
 <template>
   <header class="top">
-    <router-link class="job" :to="{ name: 'plan', params: { id: bench.id } }">{{ bench.title }}</router-link>
+    <router-link class="job" :to="{ name: 'plan', params: { id: bench.id }, query }"
+      >{{ bench.title
+      }}<span v-if="bench.parts.length > 1" class="part">
+        {{ bench.part }} of {{ bench.parts.length }}: {{ bench.parts[bench.part - 1]?.name }}</span
+      ></router-link
+    >
     <ThreadBar
       class="bar"
       :total="bench.steps.length"
@@ -41,6 +47,10 @@ const piece = computed(() => Math.min(props.bench.good + 1, props.bench.quantity
   font-size: var(--s20);
   text-decoration: none;
   max-width: 34vw;
+}
+.part {
+  display: block;
+  color: var(--coral);
 }
 .piece {
   font-size: var(--s28);

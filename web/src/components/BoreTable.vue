@@ -4,7 +4,7 @@ import InlineChoice from '@/components/InlineChoice.vue'
 import InlineField from '@/components/InlineField.vue'
 import { useChoices } from '@/composables/useChoices'
 
-/** Holes along the axis: tapped where a thread is named, through where no depth is. */
+/** Holes along the axis and across it: threaded where a thread is named, through where no depth is. */
 const props = defineProps<{
   bores: Schemas['BoreIn'][]
   errors: Record<string, FieldError>
@@ -25,18 +25,18 @@ function replace(bores: Schemas['BoreIn'][]) {
   emit('set', 'part.bores', bores)
   emit('commit')
 }
-const add = () => replace([...props.bores, { end: 'right', thread: '', across: '', depth: '' }])
+const add = (end: string, at: string) =>
+  replace([...props.bores, { end, thread: '', across: '', depth: '', at, cut: 'tap' }])
 </script>
 
 <template>
-  <section class="bores" aria-label="Holes along the axis">
+  <section class="bores" aria-label="Holes">
     <ol v-if="bores.length">
       <li v-for="(bore, at) in bores" :key="at" :aria-label="`Hole ${at + 1}`">
         <span class="muted">hole</span>
         <InlineChoice
           :label="`Hole ${at + 1}, from`"
-          before="from the"
-          :choices="choices?.ends ?? []"
+          :choices="choices?.mouths ?? []"
           v-bind="edit(at, 'end')"
         />
         <InlineField
@@ -53,6 +53,22 @@ const add = () => replace([...props.bores, { end: 'right', thread: '', across: '
           figure
           placeholder="size"
           v-bind="edit(at, 'across')"
+        />
+        <InlineChoice
+          v-if="bore.thread && bore.end !== 'across'"
+          :label="`Hole ${at + 1}, thread cut with`"
+          before="with a"
+          :choices="choices?.cutters ?? []"
+          v-bind="edit(at, 'cut')"
+        />
+        <InlineField
+          v-if="bore.end === 'across'"
+          :label="`Hole ${at + 1}, behind the right-hand end`"
+          before="at"
+          after="from the right end"
+          figure
+          placeholder="place"
+          v-bind="edit(at, 'at')"
         />
         <InlineField
           :label="`Hole ${at + 1}, depth`"
@@ -72,11 +88,18 @@ const add = () => replace([...props.bores, { end: 'right', thread: '', across: '
         </button>
       </li>
     </ol>
-    <button v-if="!closed" type="button" class="plain" @click="add">Add a hole along the axis</button>
+    <p v-if="!closed" class="add">
+      <button type="button" class="plain" @click="add('right', '')">Add a hole along the axis</button>
+      <button type="button" class="plain" @click="add('across', '')">Add a hole across</button>
+    </p>
   </section>
 </template>
 
 <style scoped>
+.add {
+  display: flex;
+  gap: 18px;
+}
 li {
   display: flex;
   flex-wrap: wrap;

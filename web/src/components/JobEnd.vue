@@ -5,18 +5,23 @@ import { asProblem, ask, client, type Job } from '@/api/client'
 import ReasonField from '@/components/ReasonField.vue'
 
 /** Setting a job aside, closing it, opening it again; and its files. */
-const props = defineProps<{ job: Job }>()
+const props = defineProps<{ job: Job; part: number }>()
 const emit = defineEmits<{ changed: [] }>()
 const asking = ref<'' | 'hold' | 'close'>('')
 const error = ref('')
 const path = computed(() => ({ params: { path: { job_id: props.job.id } } }))
 const ends = computed(() => props.job.plan.drawings.map((_, n) => n + 1))
+/** Which end of which part, where it is not the first. */
+function query(end: number): string {
+  const asked = [end > 1 && `end=${end}`, props.part > 1 && `part=${props.part}`].filter(Boolean)
+  return asked.length ? `?${asked.join('&')}` : ''
+}
 const files = computed(() => [
   { name: 'Set-up sheet', file: 'sheet.pdf' },
   ...['svg', 'dxf'].flatMap((kind) =>
     ends.value.map((end) => ({
       name: `Drawing (${kind.toUpperCase()})${ends.value.length > 1 ? `, end ${end}` : ''}`,
-      file: `part.${kind}${end > 1 ? `?end=${end}` : ''}`,
+      file: `part.${kind}${query(end)}`,
     })),
   ),
   { name: 'Readings', file: 'readings.csv' },

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+
 import type { FieldError } from '@/api/client'
 import InlineChoice from '@/components/InlineChoice.vue'
 import InlineField from '@/components/InlineField.vue'
@@ -38,10 +40,13 @@ interface Fact {
     | 'lathes'
     | 'edges'
     | 'units'
+    | 'tappings'
   when?: () => boolean
 }
 const powered = () => props.value('method.holder').endsWith('-power')
-const fromBar = () => props.value('part.stock.form') !== 'bolt'
+const fromBar = () => !['bolt', 'kept'].includes(props.value('part.stock.form'))
+/** The part has a hole: only then does tapping concern it. */
+const drilled = () => props.value('part.bores') !== ''
 const UNITS = [
   { code: 'in', name: 'inches', remark: 'bare numbers are inches' },
   { code: 'mm', name: 'millimetres', remark: 'bare numbers are millimetres' },
@@ -86,6 +91,35 @@ const LINES: { name: string; facts: Fact[] }[] = [
       },
       { field: 'method.order', label: 'Order of work', from: 'orders', telling: true, when: fromBar },
       { field: 'method.support', label: 'Held in', before: 'held in', from: 'supports', telling: true },
+    ],
+  },
+  {
+    name: 'Holes',
+    facts: [
+      {
+        field: 'method.tapping',
+        label: 'How holes are tapped',
+        from: 'tappings',
+        telling: true,
+        when: drilled,
+      },
+      {
+        field: 'method.percent',
+        label: 'Per cent thread in holes (empty: what suits the metal)',
+        before: 'at',
+        after: '% thread',
+        figure: true,
+        empty: 'the metal’s',
+        when: drilled,
+      },
+      {
+        field: 'setup.drills',
+        label: 'Drills you own',
+        before: 'out of',
+        empty: 'every rack; or: metric, 1/4, #7, F',
+        figure: true,
+        when: drilled,
+      },
     ],
   },
   {
@@ -134,13 +168,16 @@ const LINES: { name: string; facts: Fact[] }[] = [
     ],
   },
 ]
+const shown = computed(() =>
+  LINES.filter((line) => props.lines.includes(line.name) && line.facts.some((f) => !f.when || f.when())),
+)
 const choicesOf = (fact: Fact) =>
   fact.from === 'units' ? UNITS : fact.from ? (choices.value?.[fact.from] ?? []) : []
 </script>
 
 <template>
   <div class="facts">
-    <p v-for="line in LINES.filter((l) => lines.includes(l.name))" :key="line.name" class="line">
+    <p v-for="line in shown" :key="line.name" class="line">
       <span class="name muted small">{{ line.name }}</span>
       <template v-for="fact in line.facts" :key="fact.field">
         <template v-if="!fact.when || fact.when()">

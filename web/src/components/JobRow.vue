@@ -13,10 +13,6 @@ const SHAPES: Record<JobCard['state'], string> = {
   finished: '◆',
   closed: '✓',
 }
-const total = computed(() => props.job.quantity * props.job.step_count)
-const done = computed(() =>
-  Math.min(total.value, props.job.good * props.job.step_count + Math.max(0, props.job.step_number - 1)),
-)
 const words = computed(() => {
   if (props.job.state === 'closed') return props.job.closed
   if (props.job.state === 'held') return `waits for ${props.job.held}`
@@ -38,8 +34,8 @@ const words = computed(() => {
     </div>
     <div class="how">
       <ThreadBar
-        :total="total"
-        :done="done"
+        :total="job.steps"
+        :done="job.steps_done"
         :now="job.state === 'on the bench' ? 1 : 0"
         :label="`${job.good} of ${job.quantity} pieces made`"
       />

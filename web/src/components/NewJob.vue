@@ -97,6 +97,7 @@ function document(): JobDocument {
     material: t.material,
     hazards: [],
     part: partOf(t, t.stock, t.overall),
+    others: [],
     method: { ...method, finish: t.finish },
     setup,
     notes: '',

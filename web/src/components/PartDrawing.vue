@@ -146,6 +146,12 @@ path:where(:not(.hatch)) {
   stroke: var(--muted);
   stroke-width: 0.9;
 }
+.bore {
+  fill: var(--surface);
+  stroke: var(--ink);
+  stroke-width: 1.4;
+  stroke-linejoin: round;
+}
 .hidden {
   stroke: var(--ink);
   stroke-width: 1.2;

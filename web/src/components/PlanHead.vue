@@ -23,8 +23,8 @@ const emit = defineEmits<{ set: [string]; commit: []; bench: [] }>()
     <div>
       <p class="small muted">{{ job.good }} of {{ job.quantity }} pieces</p>
       <ThreadBar
-        :total="job.quantity * job.step_count"
-        :done="Math.min(job.quantity * job.step_count, job.good * job.step_count + job.step_number - 1)"
+        :total="job.steps"
+        :done="job.steps_done"
         :now="1"
         :label="`${job.good} of ${job.quantity} pieces made`"
       />

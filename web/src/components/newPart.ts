@@ -22,8 +22,9 @@ export interface Typed {
 /** The part a start stands for: a nut is hexagon bar tapped along its axis, through where no depth is typed. */
 export function partOf(typed: Typed, across: string, overall: string): JobDocument['part'] {
   const nut = typed.start === 'nut'
-  const bore = { end: 'right', thread: typed.thread, across: '', depth: typed.threaded }
+  const bore = { end: 'right', thread: typed.thread, across: '', depth: typed.threaded, at: '', cut: 'tap' }
   return {
+    name: '',
     stock: { form: nut ? 'hexagon' : 'round', across, bar_length: '' },
     overall_length: overall,
     sections: nut ? [section('bar')] : sectionsOf(typed),
@@ -88,6 +89,8 @@ export function firstHabits(unit: 'in' | 'mm'): Habits {
       holder: 'sliding-by-hand',
       order: 'from-the-bar',
       support: 'chuck',
+      tapping: 'by-centre',
+      percent: '',
     },
     setup: {
       dial: 'diameter',
@@ -98,6 +101,7 @@ export function firstHabits(unit: 'in' | 'mm'): Habits {
       groove_edge: 'left',
       parting_blade: unit === 'mm' ? '2.5' : '3/32',
       parting_edge: 'left',
+      drills: '',
     },
   }
 }

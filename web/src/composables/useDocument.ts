@@ -11,17 +11,21 @@ import {
   Problem,
 } from '@/api/client'
 import { readField, writeField } from '@/composables/fields'
+import { namesOf, ownerOf, pathOf } from '@/composables/parts'
 import { remember } from '@/composables/useHabits'
 
 const PAUSE_MS = 60
 const kept = (id: number) => `conch.draft.${id}`
 
-/** A job's document while it is edited: the plan follows each keystroke, a commit stores it, nothing typed is lost. */
-export function useDocument(id: number) {
+/**
+ * A job's document while it is edited: the plan follows each keystroke, a commit stores it, nothing typed is lost.
+ * Fields are those of part number `part`, from 1; `wrong` holds every error by its path in the document.
+ */
+export function useDocument(id: number, part: () => number) {
   const job = shallowRef<Job | null>(null)
   const plan = shallowRef<Plan | null>(null)
   const draft = ref<JobDocument | null>(null)
-  const errors = ref<Record<string, FieldError>>({})
+  const wrong = ref<Record<string, FieldError>>({})
   const trouble = ref('')
   const dirty = ref(false)
   const missing = ref(false)
@@ -37,21 +41,22 @@ export function useDocument(id: number) {
     job.value = fresh
     plan.value = fresh.plan
     draft.value = structuredClone(fresh.document)
-    errors.value = {}
+    wrong.value = {}
     trouble.value = ''
     dirty.value = false
     localStorage.removeItem(kept(id))
   }
   function fail(error: unknown) {
     const problem = asProblem(error)
-    errors.value = Object.fromEntries(problem.errors.map((e) => [e.field, e]))
+    wrong.value = Object.fromEntries(problem.errors.map((e) => [e.field, e]))
     trouble.value = problem.errors.length ? '' : problem.message
     missing.value = problem.status === 404
   }
   async function load() {
     const left = localStorage.getItem(kept(id))
     try {
-      take(await ask(client.GET('/api/jobs/{job_id}', { params: { path: { job_id: id } } })))
+      const params = { path: { job_id: id }, query: { part: part() } }
+      take(await ask(client.GET('/api/jobs/{job_id}', { params })))
       restore(left)
     } catch (error) {
       fail(error)
@@ -70,18 +75,19 @@ export function useDocument(id: number) {
     if (!draft.value) return
     const mine = ++asked
     try {
-      const query = { end: end.value }
+      const query = { end: end.value, part: part() }
       const found = await ask(client.POST('/api/jobs/plan', { params: { query }, body: draft.value }))
       if (mine !== asked) return
       plan.value = found
-      errors.value = {}
+      wrong.value = {}
     } catch (error) {
       if (mine === asked) fail(error)
     }
   }
   function set(field: string, value: unknown) {
-    if (!draft.value || readField(draft.value, field) === value) return
-    writeField(draft.value, field, value)
+    const path = pathOf(field, part())
+    if (!draft.value || readField(draft.value, path) === value) return
+    writeField(draft.value, path, value)
     dirty.value = true
     localStorage.setItem(kept(id), JSON.stringify(draft.value))
     window.clearTimeout(timer)
@@ -119,7 +125,8 @@ export function useDocument(id: number) {
     const body = { document: draft.value, revision: job.value.revision }
     const sent = JSON.stringify(body.document)
     try {
-      const fresh = await ask(client.PUT('/api/jobs/{job_id}', { params: { path: { job_id: id } }, body }))
+      const params = { path: { job_id: id }, query: { part: part() } }
+      const fresh = await ask(client.PUT('/api/jobs/{job_id}', { params, body }))
       remember(body.document)
       if (JSON.stringify(draft.value) === sent) take(fresh)
       else job.value = fresh
@@ -132,12 +139,30 @@ export function useDocument(id: number) {
   watch(end, () => {
     if (plan.value && !plan.value.drawings[end.value - 1]) void preview()
   })
+  watch(part, () => void (dirty.value ? preview() : load()))
   onScopeDispose(() => window.clearTimeout(timer))
+  /** The errors of the part in hand, by its own fields. */
+  const errors = computed(() => {
+    const found: Record<string, FieldError> = {}
+    for (const [path, error] of Object.entries(wrong.value)) {
+      const owner = ownerOf(path)
+      if (owner.part === 0 || owner.part === part()) found[owner.field] = error
+    }
+    return found
+  })
+  /** What is wrong with parts that are not looked at. */
+  const elsewhere = computed(() =>
+    Object.entries(wrong.value)
+      .map(([path, error]) => ({ part: ownerOf(path).part, text: error.message }))
+      .filter((one) => one.part > 0 && one.part !== part())
+      .map((one) => `${(draft.value && namesOf(draft.value)[one.part - 1]) ?? 'part'}: ${one.text}`),
+  )
   return {
     job,
     plan,
     draft,
     errors,
+    elsewhere,
     trouble,
     dirty,
     missing,
@@ -150,6 +175,6 @@ export function useDocument(id: number) {
     canRedo: computed(() => future.value.length > 0),
     undo: () => inTurn(() => step(past.value, future.value)),
     redo: () => inTurn(() => step(future.value, past.value)),
-    value: (field: string) => String((draft.value && readField(draft.value, field)) ?? ''),
+    value: (field: string) => String((draft.value && readField(draft.value, pathOf(field, part()))) ?? ''),
   }
 }

@@ -10,10 +10,10 @@ export function habits(unit: 'in' | 'mm'): Habits {
     const kept = JSON.parse(localStorage.getItem(key(unit)) ?? 'null') as Habits | null
     if (kept?.unit !== unit) return first
     // The metal brings its own fraction, the part its own order and support.
-    const { order, support, blank_fraction } = first.method
+    const { order, support, blank_fraction, percent } = first.method
     return {
       unit,
-      method: { ...first.method, ...kept.method, order, support, blank_fraction },
+      method: { ...first.method, ...kept.method, order, support, blank_fraction, percent },
       setup: { ...first.setup, ...kept.setup },
     }
   } catch {

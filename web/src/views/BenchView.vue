@@ -202,7 +202,9 @@ void load()
         <button v-if="step && !gated && !bench.zero" type="button" class="key" @click="record('zero-lost')">
           zero lost
         </button>
-        <router-link class="key" :to="{ name: 'plan', params: { id } }"
+        <router-link
+          class="key"
+          :to="{ name: 'plan', params: { id }, query: bench.part > 1 ? { part: bench.part } : {} }"
           >the whole plan <kbd>p</kbd></router-link
         >
       </div>

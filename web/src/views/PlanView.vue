@@ -11,18 +11,20 @@ import HazardList from '@/components/HazardList.vue'
 import JobEnd from '@/components/JobEnd.vue'
 import JobFacts from '@/components/JobFacts.vue'
 import PartDrawing from '@/components/PartDrawing.vue'
+import PartTabs from '@/components/PartTabs.vue'
 import PlanHead from '@/components/PlanHead.vue'
 import SectionTable from '@/components/SectionTable.vue'
 import StepDetail from '@/components/StepDetail.vue'
 import StepList from '@/components/StepList.vue'
-import { readField } from '@/composables/fields'
+import { ownOf } from '@/composables/parts'
 import { useDocument } from '@/composables/useDocument'
 import { useKeys } from '@/composables/useKeys'
 
-const props = defineProps<{ id: number }>()
+const props = defineProps<{ id: number; part: number }>()
 const router = useRouter()
-const edited = useDocument(props.id)
-const { job, plan, draft, errors, trouble, dirty, missing, closed, load, set, commit, value } = edited
+const edited = useDocument(props.id, () => props.part)
+const { job, plan, draft, errors, elsewhere, trouble, dirty, missing, closed } = edited
+const { load, set, commit, value } = edited
 const { canUndo, canRedo, undo, redo } = edited
 void load()
 
@@ -41,7 +43,7 @@ const sheet = computed(
 watchEffect(() => (edited.end.value = chosen.value?.chucking ?? 1))
 const values = computed(() => {
   const fields = (sheet.value?.labels ?? []).map((l) => l.field).filter(Boolean)
-  return Object.fromEntries(fields.map((f) => [f, String((draft.value && readField(draft.value, f)) ?? '')]))
+  return Object.fromEntries(fields.map((f) => [f, value(f)]))
 })
 /** The metal's own fraction, as the plan worked with it. */
 const fraction = computed(
@@ -50,6 +52,17 @@ const fraction = computed(
       .find((b) => b.school === 'pitch-fraction')
       ?.figure.inputs.find((given) => given.name === 'fraction')?.in,
 )
+
+const own = computed(() => draft.value && ownOf(draft.value, props.part))
+
+const choose = (part: number) =>
+  void router.replace({ name: 'plan', params: { id: props.id }, query: part > 1 ? { part } : {} })
+/** Store a changed list of parts, then look at the one named. */
+async function replaceOthers(others: unknown, part: number) {
+  set('others', others)
+  await commit()
+  choose(part)
+}
 
 /** Turn to the blank of the die's own record. */
 function takeFraction(fraction: string) {
@@ -85,6 +98,16 @@ useKeys([
       @commit="commit"
       @bench="toBench"
     />
+    <PartTabs
+      :document="draft"
+      :part="part"
+      :closed="closed"
+      :error="errors['part.name']"
+      @choose="choose"
+      @name="set('part.name', $event)"
+      @others="replaceOthers"
+      @commit="commit"
+    />
     <JobFacts
       :lines="['Part']"
       :value="value"
@@ -100,6 +123,7 @@ useKeys([
     <p v-if="trouble" class="field-error" role="alert">
       {{ trouble }} <button v-if="dirty" type="button" class="plain" @click="commit">Store again</button>
     </p>
+    <p v-for="told in elsewhere" :key="told" class="field-error" role="alert">{{ told }}</p>
     <p class="sr" role="status">{{ dirty ? 'not stored yet' : 'stored' }}</p>
     <CautionLine :cautions="plan.cautions" />
     <div class="sheet">
@@ -139,7 +163,9 @@ useKeys([
       <div class="left">
         <StepDetail v-if="chosen" :step="chosen" />
         <SectionTable
-          :sections="draft.part.sections"
+          v-if="own"
+          :key="part"
+          :sections="own.part.sections"
           :plan="plan"
           :job-unit="draft.unit === 'mm' ? 'mm' : 'in'"
           :value="value"
@@ -149,7 +175,7 @@ useKeys([
           @commit="commit"
         />
         <BoreTable
-          :bores="draft.part.bores ?? []"
+          :bores="own?.part.bores ?? []"
           :value="value"
           :errors="errors"
           :closed="closed"
@@ -163,7 +189,7 @@ useKeys([
           @take="takeFraction"
         />
         <JobFacts
-          :lines="['Method', 'Lathe']"
+          :lines="['Method', 'Holes', 'Lathe']"
           :value="value"
           :errors="errors"
           :closed="closed"
@@ -173,7 +199,7 @@ useKeys([
         />
       </div>
     </div>
-    <JobEnd :job="job" @changed="load" />
+    <JobEnd :job="job" :part="part" @changed="load" />
   </div>
   <p v-else-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
 </template>

@@ -1,0 +1,129 @@
+"""Holes across the part: set up in a block, spot, drill, countersink and tap, when the lathe has done its work."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from lathework.planning.bores import BoreWork, bore_work, depth_figure, racks_of, thickness_mm
+from lathework.planning.chucking import Chucking
+from lathework.planning.hole_steps import DEEP_RATIO, PECK, drilling_speed, pilot_figure
+from lathework.planning.operation import Operation
+from lathework.planning.positions import typed
+from lathework.planning.rhythm import rhythm
+from lathework.planning.tapping_steps import turns_of
+from lathework.planning.work import Work, in_mm
+from lathework.rules import cautions
+from lathework.rules.holes import countersink, tap_margin
+from lathework.rules.torque import cutting_torque
+from lathework.threads.thread import Thread
+
+
+def _set_up(chucking: Chucking, found: BoreWork) -> Operation:
+    at = found.bore.at
+    assert at is not None
+    return Operation(
+        key="cross-mark",
+        kind="spot",
+        title="Mark and spot the hole across",
+        sentence="Lay the piece in a V-block, mark {at} from its right-hand end, bring the mark up square and spot it.",
+        headline="at",
+        figures={"at": typed("from the right-hand end", at, fine=False)},
+        tool="V-block, centre drill in the drill press",
+        edge="",
+        cautions=(cautions.CROSS_DRILL,),
+        notes=("Find the top with a rule laid across under the drill's point: level when it is on the axis.",),
+        chucking=chucking.number,
+        figure_words="at",
+    )
+
+
+def _drill(work: Work, chucking: Chucking, found: BoreWork) -> Operation:
+    depth = depth_figure(found, thickness_mm(work.part, found.bore), 0.0, work.job.unit)
+    figures = {"drill": found.drill, "depth": depth, "speed": drilling_speed(work, found.drill_mm)}
+    pilot = pilot_figure(work, found)
+    if pilot is not None:
+        figures["pilot"] = pilot
+    if found.percent is not None:
+        figures["percent"] = found.percent
+    first = "Drill a pilot about {pilot}, then " if pilot is not None else "Drill "
+    size = "bore or ream to {drill}" if found.bored else f"{found.name}, " + "{drill}"
+    return Operation(
+        key="cross-drill",
+        kind="drill",
+        title="Drill across",
+        sentence=first + size + ", {depth} deep to the point.",
+        headline="drill",
+        figures=figures,
+        tool=f"{found.name} in the drill press",
+        edge="",
+        cautions=(cautions.CROSS_DRILL,),
+        notes=(
+            *((PECK,) if in_mm(depth) / found.drill_mm > DEEP_RATIO else ()),
+            "It wanders off a curved surface: a centre drill first, light feed as it breaks through.",
+            f"Lubricant: {work.job.material.lubricant}.",
+        ),
+        chucking=chucking.number,
+    )
+
+
+def _mouths(work: Work, chucking: Chucking, found: BoreWork, thread: Thread | None) -> Operation:
+    crosses = any(bore.end != "across" for bore in work.part.bores)
+    figures = {"across": countersink(thread)} if thread is not None else {}
+    both = " both sides" if found.bore.depth is None else ""
+    return Operation(
+        key="cross-countersink",
+        kind="countersink",
+        title="Countersink the hole across",
+        sentence=f"Countersink{both} to " + "{across}." if thread is not None else f"Break the edge{both}.",
+        headline="across" if thread is not None else "",
+        figures=figures,
+        tool="countersink in the drill press",
+        edge="",
+        cautions=(cautions.CROSS_DRILL,),
+        notes=(
+            *(("Deburr where it meets the hole along the axis: run the drill or the tap through that once more.",)
+              if crosses else ()),
+            *(("Run the die or a thread file over the threads it cut.",) if work.threads else ()),
+        ),
+        chucking=chucking.number,
+        figure_words="" if thread is not None else "burr off",
+    )  # fmt: skip
+
+
+def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
+    bore, metal = found.bore, work.job.material
+    deep = thickness_mm(work.part, bore) if bore.depth is None else bore.depth.mm
+    figures = {"turns": turns_of(thread, deep, through=bore.depth is None), "rhythm": rhythm(work)}
+    if found.percent is not None:
+        figures["margin"] = tap_margin(thread, metal, found.percent.value)
+    figures["torque"] = cutting_torque(thread, metal.cutting_force, tool="tap")
+    if bore.depth is not None:
+        figures["deep"] = typed("full thread", bore.depth, fine=False)
+    return Operation(
+        key="cross-tap",
+        kind="tap",
+        title="Tap the hole across",
+        sentence="Leave the piece clamped. Start the tap in the drill chuck, turned by hand, {turns} in all; "
+        "turn back half a turn after each {rhythm}.",
+        headline="turns",
+        figures=figures,
+        tool=f"{thread.designation} tap",
+        edge="",
+        cautions=(cautions.TAP_BY_HAND,),
+        notes=(f"Lubricant: {metal.lubricant}.", "Motor unplugged: the chuck only keeps the tap square."),
+        chucking=chucking.number,
+    )
+
+
+def cross_holes(work: Work, chucking: Chucking) -> Iterator[Operation]:
+    """Every hole across the part, off the lathe; told with the last `chucking`."""
+    racks = racks_of(work.job)
+    for bore in work.part.bores:
+        if bore.end != "across":
+            continue
+        found = bore_work(bore, racks)
+        yield _set_up(chucking, found)
+        yield _drill(work, chucking, found)
+        yield _mouths(work, chucking, found, bore.thread)
+        if bore.thread is not None:
+            yield _tap(work, chucking, found, bore.thread)

@@ -1,0 +1,89 @@
+"""What must be said about the holes of a part: thin walls, holes that come through, drills that are not owned."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from lathework.part import Bore
+from lathework.planning.bores import (
+    FLOOR_MM,
+    THIN_WALL,
+    BoreWork,
+    bore_work,
+    depth_figure,
+    largest_mm,
+    racks_of,
+    thickness_mm,
+    wall_mm,
+)
+from lathework.planning.notice import Notice, told
+from lathework.planning.tapping_steps import LEAST_MARGIN, way_of
+from lathework.planning.work import Work, in_mm
+from lathework.rules.holes import tap_margin
+
+WEAK_SHARE = 1 / 3
+"""Hole across over the thickness from which it weakens the part markedly (practice)."""
+NEAR_END = 1.0
+"""Least metal between a hole across and the end, over the hole's diameter (practice)."""
+
+
+def _along(work: Work, bore: Bore, found: BoreWork, field: str) -> Iterator[Notice]:
+    part, unit = work.part, work.job.unit
+    across = largest_mm(bore)
+    deep = in_mm(depth_figure(found, part.overall_mm, 0.0, unit))
+    wall = wall_mm(part, bore, (found.drill_mm, min(deep, part.overall_mm)))
+    if bore.depth is not None and not part.stock.one_ended and deep > part.overall_mm - FLOOR_MM:
+        text = (
+            f"Drilled {told(deep, unit)} deep for its tap this hole comes through the far end: "
+            "tap it shallower, drill less and finish with a bottoming tap, or let it go through."
+        )
+        yield Notice("comes-through", f"{field}.depth", text)
+    if wall < THIN_WALL * across:
+        text = (
+            f"The wall round this hole is {told(max(0.0, wall), unit)} at its thinnest, under {THIN_WALL:.0%} of the "
+            "hole: it swells when you tap it and gives in the jaws. Tap before you turn the outside down, or go "
+            "smaller."
+        )
+        yield Notice("thin-wall", field, text)
+
+
+def _across(work: Work, bore: Bore, field: str) -> Iterator[Notice]:
+    part = work.part
+    assert bore.at is not None
+    across, thick = largest_mm(bore), thickness_mm(part, bore)
+    if across > thick * WEAK_SHARE:
+        text = f"The hole across takes {across / thick:.0%} of the thickness there: that is where the part will break."
+        yield Notice("cross-weak", field, text)
+    if min(bore.at.mm, part.overall_mm - bore.at.mm) - across / 2 < NEAR_END * across:
+        text = "Less than its own diameter stands between the hole across and the end: it tears out under load."
+        yield Notice("cross-near-end", f"{field}.at", text)
+
+
+def _drills(work: Work, bore: Bore, found: BoreWork, field: str) -> Iterator[Notice]:
+    if bore.thread is None:
+        return
+    name = bore.thread.designation
+    if found.taper is not None:
+        text = f"{name} seals a pipe: for gas, steam or pressure local codes and a licensed trade decide."
+        yield Notice("pipe-thread", f"{field}.thread", text)
+    elif found.bored and not found.chased:
+        text = f"No drill you own leaves {name} within its class: bore the hole, or add the drill you have to the list."
+        yield Notice("no-drill", "setup.drills", text)
+    if found.percent is not None and not found.chased:
+        margin = tap_margin(bore.thread, work.job.material, found.percent.value).value
+        if margin < LEAST_MARGIN:
+            text = (
+                f"The {name} tap bears only {margin:.1f} times its cutting torque: drill larger, or chase the thread."
+            )
+            yield Notice("tap-breaks", f"{field}.thread", text)
+    if bore.end != "across" and way_of(work, found).code != work.job.method.tapping and not found.chased:
+        yield Notice("blind-by-hand", "method.tapping", f"{name} is blind: it is tapped by hand, not under power.")
+
+
+def hole_notices(work: Work) -> Iterator[Notice]:
+    """Every remark on the holes of the part, hole by hole."""
+    racks = racks_of(work.job)
+    for number, bore in enumerate(work.part.bores):
+        field, found = f"part.bores.{number}", bore_work(bore, racks)
+        yield from _across(work, bore, field) if bore.end == "across" else _along(work, bore, found, field)
+        yield from _drills(work, bore, found, field)

@@ -1,0 +1,191 @@
+"""The thread of a hole: tapped by hand or under power, chased with a tap or a boring tool, tried with its screw."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Iterator
+
+from lathework.figures import GEOMETRY, Figure, Given, counted
+from lathework.planning.bores import TAP, BoreWork
+from lathework.planning.chucking import Chucking
+from lathework.planning.hole_steps import bores_here
+from lathework.planning.operation import Operation
+from lathework.planning.positions import along
+from lathework.planning.rhythm import rhythm, under_power
+from lathework.planning.work import Work
+from lathework.rules import cautions
+from lathework.rules.cautions import HAZARD_CAUTIONS
+from lathework.rules.chasing import advance, chasing_passes, infeed, largest_chaser
+from lathework.rules.holes import tap_margin, tap_named
+from lathework.rules.pipe_holes import TaperHole
+from lathework.rules.speeds import spindle_speed
+from lathework.rules.tap_holding import TAP_HOLDINGS, TapHolding
+from lathework.rules.torque import cutting_torque, what_holds
+from lathework.threads.thread import Thread
+from lathework.units import convert
+
+LEAST_MARGIN = 2.0
+"""Breaking torque over cutting torque under which a tap is likely to break (practice)."""
+BLIND = "Blind hole: by hand, whatever holds the tap elsewhere; it must not meet the bottom under power."
+
+
+def way_of(work: Work, found: BoreWork) -> TapHolding:
+    """How a hole is tapped: as chosen, but a blind one never under power. Source: practice."""
+    chosen = TAP_HOLDINGS[work.job.method.tapping]
+    return chosen if chosen.blind or found.bore.depth is None else TAP_HOLDINGS["by-centre"]
+
+
+def turns_of(thread: Thread, deep_mm: float, *, through: bool) -> Figure:
+    """Whole turns of the tap over `deep_mm` millimetres, and its lead more where it comes `through`."""
+    lead = convert(thread.lead, thread.unit, "mm")
+    beyond = tap_named(TAP).lead_turns if through else 0.0
+    turns = math.ceil(deep_mm / lead + beyond - 1e-9)
+    given = (
+        Given("depth of thread", deep_mm, "mm"), Given("lead", lead, "mm"), Given("lead of the tap", beyond, "turns"),
+    )  # fmt: skip
+    formula = "depth of thread ÷ lead" + (" + lead of the tap" if through else "")
+    return Figure("turns", turns, counted(turns, "turn"), formula, GEOMETRY, given)
+
+
+def _torques(work: Work, found: BoreWork, thread: Thread) -> dict[str, Figure]:
+    torque = cutting_torque(thread, work.job.material.cutting_force, tool="tap")
+    if found.percent is None:
+        return {"torque": torque}
+    return {"margin": tap_margin(thread, work.job.material, found.percent.value), "torque": torque}
+
+
+def _notes(work: Work, found: BoreWork, way: TapHolding, figures: dict[str, Figure]) -> tuple[str, ...]:
+    margin = figures.get("margin")
+    likely = margin is not None and margin.value < LEAST_MARGIN
+    fallen = way.code != work.job.method.tapping
+    return (
+        *(("The tap is likely to break here: drill larger, or chase the thread.",) if likely else ()),
+        *((BLIND,) if fallen else ()),
+        f"Lubricant: {work.job.material.lubricant}.",
+        *way.notes,
+        what_holds(figures["torque"].value),
+    )
+
+
+def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
+    through = found.bore.depth is None
+    deep = work.part.overall_mm if found.bore.depth is None else found.bore.depth.mm
+    way, turns = way_of(work, found), turns_of(thread, deep, through=through)
+    figures = {"turns": turns, "rhythm": rhythm(work)}
+    if way.power:
+        figures |= under_power(work, thread, turns)
+    figures["deep"] = along(work, "full thread", deep, "overall length" if through else "as you entered it")
+    figures |= _torques(work, found, thread)
+    order = "spiral point tap" if way.power else "second tap alone" if through else "taper, second, then bottoming tap"
+    return Operation(
+        key="tap",
+        kind="tap",
+        title="Tap the hole",
+        sentence=way.sentence,
+        headline="turns",
+        figures=figures,
+        tool=f"{thread.designation} tap: {order}",
+        edge="",
+        cautions=(*way.cautions, *(HAZARD_CAUTIONS[hazard] for hazard in work.job.hazards)),
+        notes=_notes(work, found, way, figures),
+        chucking=chucking.number,
+    )
+
+
+def _tap_taper(work: Work, chucking: Chucking, found: BoreWork, thread: Thread, taper: TaperHole) -> Operation:
+    """Tap a taper pipe thread until its gauge stands flush."""
+    figures = {"gauge": taper.gauge, "turns": taper.turns, "give": taper.give, "rhythm": rhythm(work)}
+    figures |= _torques(work, found, thread)
+    return Operation(
+        key="tap",
+        kind="tap",
+        title="Tap to the gauge",
+        sentence="Tap by hand on the tailstock centre, back half a turn after each {rhythm}; try the plug gauge, or a "
+        "fitting, until it goes in {gauge}, give or take {give}.",
+        headline="gauge",
+        figures=figures,
+        tool=f"{thread.designation} taper pipe tap",
+        edge="",
+        cautions=(cautions.TAP, *(HAZARD_CAUTIONS[hazard] for hazard in work.job.hazards)),
+        notes=(
+            f"Lubricant: {work.job.material.lubricant}.",
+            "A taper tap cuts on its whole length: the torque grows with depth. Too deep cannot be mended.",
+            "No gauge? A sound fitting should go in by hand about the turns named, then tighten.",
+            what_holds(figures["torque"].value),
+        ),
+        chucking=chucking.number,
+    )
+
+
+def _chase(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
+    """Chase the thread of a bored hole: with a tap held as a tool, or a boring tool ground to the form."""
+    job, by_tap = work.job, found.bore.cut == "tap-as-chaser"
+    bore = convert(found.drill_mm, "mm", thread.unit)
+    passes = chasing_passes(thread, found.drill_mm, job.unit)
+    cuts = len(passes) - 1
+    figures = {
+        "advance": advance(thread),
+        "infeed": infeed(thread, bore, job.setup.dial),
+        "cuts": Figure("passes", cuts, counted(cuts, "cut"), "(depth ÷ first cut)², equal areas", GEOMETRY),
+        "speed": spindle_speed(job.material.thread_speed * 2, thread.major_mm, name="speed"),
+    }
+    if by_tap:
+        figures["tap"] = largest_chaser(bore, thread.unit)
+    held = (
+        "Hold a tap of the same pitch in the toolpost like a boring tool, on centre, a flute square to the bore, its "
+        "square held so that it cannot turn. "
+        if by_tap
+        else "Set an inside threading tool on centre, square by the gauge. "
+    )
+    return Operation(
+        key="chase",
+        kind="chase",
+        title="Chase the thread",
+        sentence=held + "Gear the leadscrew for {advance} a turn and chase in {cuts}, {infeed} in all from touching.",
+        headline="infeed",
+        figures=figures,
+        tool=f"tap of {thread.pitch:.4g} {thread.unit} pitch as a chaser" if by_tap else "inside threading tool",
+        edge="",
+        cautions=(cautions.CHASE,),
+        notes=(
+            *(() if found.bore.depth is None else ("Blind: cut a recess two pitches wide at the bottom first, to run "
+                                                   "out into; chalk the place on the bed.",)),
+            f"Lubricant: {job.material.lubricant}.",
+            "Try the mating part from three quarters of the infeed on.",
+        ),
+        passes=passes,
+        chucking=chucking.number,
+    )  # fmt: skip
+
+
+def _try(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
+    """Clean the hole and try what goes in it."""
+    fits = "a sound screw" if work.threads or not work.job.fits else work.job.fits
+    return Operation(
+        key="try",
+        kind="gauge",
+        title="Try the hole",
+        sentence=f"Blow the hole out and try {fits}: it goes in by hand to the full depth, without shake.",
+        headline="",
+        figure_words="by hand",
+        figures={"deep": along(work, "full thread", work.part.overall_mm if found.bore.depth is None
+                               else found.bore.depth.mm, "as you entered it, or the overall length")},
+        tool=f"{thread.designation} screw or plug gauge",
+        edge="",
+        cautions=(cautions.STOP_TO_MEASURE,),
+        notes=("Plug gauge: go all the way in, no-go not beyond two turns.",),
+        chucking=chucking.number,
+    )  # fmt: skip
+
+
+def taps(work: Work, chucking: Chucking) -> Iterator[Operation]:
+    """The thread of every threaded hole of the end that this chucking faces."""
+    for found in bores_here(work, chucking):
+        thread = found.bore.thread
+        if thread is None:
+            continue
+        if found.taper is not None:
+            yield _tap_taper(work, chucking, found, thread, found.taper)
+            continue
+        yield (_chase if found.chased else _tap)(work, chucking, found, thread)
+        yield _try(work, chucking, found, thread)

@@ -1,0 +1,81 @@
+"""What guides the tap and what turns it: by hand on the tailstock centre, under power and slipping, or in the vise."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+from lathework.rules import cautions
+from lathework.rules.cautions import Caution
+
+Tapping = Literal["by-centre", "slipping-hand", "slipping-chuck", "in-vise"]
+TAPPINGS: tuple[Tapping, ...] = get_args(Tapping)
+
+
+@dataclass(frozen=True, slots=True)
+class TapHolding:
+    """A way to tap: its name, what it costs, the step's sentence, and what to mind.
+
+    `sentence` may name the figures turns, rhythm, speed and stop. `blind` says whether it may end in a blind hole.
+    """
+
+    code: Tapping
+    name: str
+    remark: str
+    sentence: str
+    cautions: tuple[Caution, ...]
+    notes: tuple[str, ...]
+    power: bool = False
+    blind: bool = True
+    off_lathe: bool = False
+
+
+TAP_HOLDINGS: dict[Tapping, TapHolding] = {
+    "by-centre": TapHolding(
+        "by-centre",
+        "tap on the tailstock centre, spindle by hand",
+        "square, and felt at every turn; slow",
+        "Start the tap on the tailstock centre and turn the spindle by hand, {turns}; "
+        "turn back half a turn after each {rhythm}.",
+        (cautions.TAP,),
+        (
+            "Follow with the centre, lightly: it keeps the tap square, it does not push.",
+            "No centre hole in a small tap: hold its shank in the drill chuck, tailstock free on the bed.",
+        ),
+    ),
+    "slipping-hand": TapHolding(
+        "slipping-hand",
+        "tap holder slipping in the hand, slow power",
+        "quick in soft metal; the hand must let go at once",
+        "Start the tap against the tailstock. Run it in at {speed} or slower, the knurled holder held in the hand; "
+        "let it slip after {turns}, switch off at turn {stop}.",
+        (cautions.TAP_POWER,),
+        ("No bar and no wrench in the holder under power. Back it out by hand, motor off.",),
+        power=True,
+        blind=False,
+    ),
+    "slipping-chuck": TapHolding(
+        "slipping-chuck",
+        "tap in a drill chuck set to slip, slow power",
+        "quick; the chuck's grip is the only guard of the tap",
+        "Nip the drill chuck only so hard that the tap slips before it breaks. Run it in at {speed} or slower, "
+        "tailstock free on the bed, {turns}; switch off at turn {stop}.",
+        (cautions.TAP_POWER,),
+        (
+            "Try the grip by hand first: the spindle must turn in spite of the chuck.",
+            "Back it out under power, reversed, only where the chuck cannot unscrew.",
+        ),
+        power=True,
+        blind=False,
+    ),
+    "in-vise": TapHolding(
+        "in-vise",
+        "by hand in the vise",
+        "no lathe needed; square only by eye or by a block",
+        "Hold the piece upright in the vise. Start the tap square, {turns} with the wrench; "
+        "turn back half a turn after each {rhythm}.",
+        (cautions.TAP_BY_HAND,),
+        ("Try it with a square from two sides after two turns; a block with a clearance hole guides it better.",),
+        off_lathe=True,
+    ),
+}
