@@ -24,19 +24,23 @@ from lathework.rules.holes import (
     wanted_percent,
 )
 from lathework.rules.materials import Material, materials
+from lathework.rules.mending import Mend, mends
 from lathework.rules.strength import Strip, strip
+from lathework.rules.thin_metal import ThinMetal, thin_metal
 from lathework.size import Size, size
+from lathework.threads.thread import Thread
 from lathework.units import convert
 
 DEPTH = Span("A depth of thread", 0.5, 300)
+THICK = Span("A thickness", 0.2, 300)
 
 
 @dataclass(frozen=True, slots=True)
 class AskedHole:
     """What the person adds to the thread: as typed, "" for the usual.
 
-    `percent` wanted; `drills` owned; `bolt` and `metal` by code; `depth` of full thread in a blind hole; `piloted`
-    says that a pilot hole was drilled first.
+    `percent` wanted; `drills` owned; `bolt` and `metal` by code; `depth` of full thread in a blind hole; `through`
+    how thick the metal is where the hole goes through; `piloted` says that a pilot hole was drilled first.
     """
 
     percent: str = ""
@@ -44,6 +48,7 @@ class AskedHole:
     bolt: str = ""
     metal: str = ""
     depth: str = ""
+    through: str = ""
     piloted: bool = False
 
 
@@ -64,6 +69,8 @@ class Hole:
     strip: Strip
     margin: Figure | None
     depths: tuple[Figure, ...]
+    thin: ThinMetal | None
+    mends: tuple[Mend, ...]
     warnings: tuple[str, ...]
     chart: Sheet
 
@@ -113,11 +120,18 @@ def _warnings(found: Size, metal: Material, pick: Choice | None, margin: Figure 
     return tuple(out)
 
 
+def _length(text: str, span: Span, field: str, thread: Thread) -> float | None:
+    """A typed length in the thread's unit; None where nothing is typed."""
+    if not text.strip():
+        return None
+    return convert(within(read_length(text, thread.unit, field), span, field).mm, "mm", thread.unit)
+
+
 def hole(text: str, *, internal_class: str = "", asked: AskedHole | None = None) -> Hole:
     """The hole for the thread that `text` designates, tapped to `internal_class` ("" the usual one).
 
-    Raises InputError on "designation", "internal_class", "percent", "drills", "bolt", "metal", "depth", and where the
-    thread is not tapped into a parallel hole.
+    Raises InputError on "designation", "internal_class", "percent", "drills", "bolt", "metal", "depth", "through", and
+    where the thread is not tapped into a parallel hole.
     """
     asked = asked or AskedHole()
     found = size(text, internal_class=internal_class)
@@ -126,14 +140,16 @@ def hole(text: str, *, internal_class: str = "", asked: AskedHole | None = None)
         raise InputError("no-limits", "designation", f"{thread.designation} is not tapped into a parallel hole here.")
     metal, bolt = _metal(asked.metal, "metal"), _metal(asked.bolt, "bolt")
     percent = _percent(asked.percent, metal)
-    pick, beside = choose(thread, found.internal, owned(asked.drills, thread.unit), percent, piloted=asked.piloted)
+    rack = owned(asked.drills, thread.unit)
+    pick, beside = choose(thread, found.internal, rack, percent, piloted=asked.piloted)
     bore = hole_for(thread, percent)
     across = pick.hole.value if pick else bore.value
     margin = tap_margin(thread, metal, pick.percent.value) if pick else None
-    depths: tuple[Figure, ...] = ()
-    if asked.depth.strip():
-        full = convert(within(read_length(asked.depth, thread.unit, "depth"), DEPTH, "depth").mm, "mm", thread.unit)
-        depths = tuple(drill_depth(thread, tap, full, across) for tap in taps() if tap.blind)
+    held = strip(
+        thread, found.external, found.internal,
+        hole=min(across, thread.major), bolt_strength=bolt.tensile, hole_strength=metal.tensile,
+    )  # fmt: skip
+    full, thick = _length(asked.depth, DEPTH, "depth", thread), _length(asked.through, THICK, "through", thread)
     return Hole(
         size=found,
         metal=metal,
@@ -145,12 +161,11 @@ def hole(text: str, *, internal_class: str = "", asked: AskedHole | None = None)
         bore=bore,
         countersink=countersink(thread),
         form=form_hole(thread) if metal.form_tap else None,
-        strip=strip(
-            thread, found.external, found.internal,
-            hole=min(across, thread.major), bolt_strength=bolt.tensile, hole_strength=metal.tensile,
-        ),
+        strip=held,
         margin=margin,
-        depths=depths,
+        depths=() if full is None else tuple(drill_depth(thread, tap, full, across) for tap in taps() if tap.blind),
+        thin=None if thick is None else thin_metal(thread, thick, held),
+        mends=mends(thread, rack),
         warnings=_warnings(found, metal, pick, margin),
         chart=percent_sheet(thread, found.external, percent if pick is None else pick.percent.value),
     )  # fmt: skip

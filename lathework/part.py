@@ -100,7 +100,7 @@ class Part:
     """A turned part: its stock, its sections from the right-hand end toward the chuck, its holes.
 
     `stated` is the overall length that was said, where one was; `overall_mm` is what the sections add up to. `name`
-    tells it from the other parts of its job.
+    tells it from the other parts of its job; `afterwards` is what is done when it is made, in words.
     """
 
     stock: Stock
@@ -108,6 +108,7 @@ class Part:
     stated: Length | None
     bores: tuple[Bore, ...] = ()
     name: str = ""
+    afterwards: str = ""
 
     @property
     def overall_mm(self) -> float:

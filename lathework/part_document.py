@@ -11,9 +11,11 @@ from lathework.rules.relief import groove_width
 from lathework.rules.stock import STOCK_FORMS, StockForm
 from lathework.units import LengthUnit, convert, show_length
 
-PART_KEYS = ("name", "stock", "overall_length", "sections", "bores")
+PART_KEYS = ("name", "stock", "overall_length", "sections", "bores", "afterwards")
 BORE_KEYS = ("end", "thread", "across", "depth", "at", "cut")
 MOST_BORES = 6
+LONGEST_WORDS = 600
+"""Characters of what is done when the part is made."""
 STOCK_KEYS = ("form", "across", "bar_length")
 SECTION_KEYS = ("shape", "across", "length", "thread", "chamfer", "measured", "measured_length")
 MOST_SECTIONS = 16
@@ -173,7 +175,14 @@ def read_part(reader: Reader) -> Part | None:
     bores = _bores(reader)
     if bores is None:
         return None
-    part = Part(stock, tuple(whole), stated, bores, reader.text("part.name"))
+    part = Part(
+        stock,
+        tuple(whole),
+        stated,
+        bores,
+        reader.text("part.name"),
+        reader.text("part.afterwards", longest=LONGEST_WORDS),
+    )
     if not part.threads:
         reader.fail("no-thread", "part.sections", "One section or one hole at least must have a thread.")
         return None

@@ -12,8 +12,9 @@ from lathework.document import read_document
 from lathework.errors import InputError, InvalidDocument
 from lathework.hole import AskedHole, Hole, hole
 from lathework.identify.answer import Identified, identify
-from lathework.planning.plan import Plan, make_plan
-from lathework.present.holes import drills_json
+from lathework.pipe_hole import PipeHole, pipe_hole
+from lathework.planning.plan import Plan, make_plans
+from lathework.present.holes import drills_json, pipe_drills_json
 from lathework.present.identified import identified_json
 from lathework.present.plans import headline_text, plan_json, sentence_text
 from lathework.present.threads import size_json
@@ -21,6 +22,7 @@ from lathework.present.values import error_json
 from lathework.rules.blank import SCHOOL_NAMES
 from lathework.size import Size, size
 from lathework.threads.limits.bands import ExternalLimits
+from lathework.threads.taper import is_inside_taper
 from launcher.messages import stop
 
 
@@ -95,11 +97,34 @@ def _hole_text(found: Hole) -> str:
     return "\n".join([*lines, *(f"  care            {warning}" for warning in found.warnings)])
 
 
-def _answer(found: Size, tapped: Hole | None, *, as_json: bool) -> str:
+def _pipe_text(found: PipeHole) -> str:
+    taper, unit = found.hole, found.thread.unit
+    reamed, plain = (drill.name if drill else "bore it" for drill in (taper.reamed, taper.plain))
+    return "\n".join(
+        [
+            f"  hole            {reamed}, then ream 1 in 16 to {_number(taper.mouth.value, unit)} {unit} at the mouth; "
+            f"{plain} without a reamer",
+            f"  gauge           goes in {taper.gauge.value:g} {unit}, give or take {taper.give.value:.3g}",
+            f"  care            {found.warning}",
+        ]
+    )
+
+
+def _hole_of(found: Size, text: str, internal_class: str, asked: AskedHole) -> Hole | PipeHole:
+    """The hole of a thread: parallel, or tapering for a pipe."""
+    if is_inside_taper(found.thread):
+        return pipe_hole(text, asked.drills, found.thread.unit)
+    return hole(text, internal_class=internal_class, asked=asked)
+
+
+def _answer(found: Size, tapped: Hole | PipeHole | None, *, as_json: bool) -> str:
     if as_json:
-        more = {} if tapped is None else {"hole": drills_json(tapped)}
-        return json.dumps(size_json(found) | more, ensure_ascii=False)
-    return _size_text(found) if tapped is None else f"{_size_text(found)}\n{_hole_text(tapped)}"
+        told = pipe_drills_json(tapped) if isinstance(tapped, PipeHole) else tapped and drills_json(tapped)
+        return json.dumps(size_json(found) | ({"hole": told} if told else {}), ensure_ascii=False)
+    if tapped is None:
+        return _size_text(found)
+    told_of = _pipe_text(tapped) if isinstance(tapped, PipeHole) else _hole_text(tapped)
+    return f"{_size_text(found)}\n{told_of}"
 
 
 def print_sizes(
@@ -117,7 +142,7 @@ def print_sizes(
     for text in designations:
         try:
             found = size(text, class_name=class_name, internal_class=internal_class, engagement=engagement)
-            tapped = hole(text, internal_class=internal_class, asked=asked) if asked else None
+            tapped = _hole_of(found, text, internal_class, asked) if asked else None
             print(_answer(found, tapped, as_json=as_json))
         except InputError as error:
             failed = True
@@ -162,7 +187,8 @@ def _print_errors(error: InvalidDocument, *, as_json: bool) -> int:
 
 def _plan_text(plan: Plan) -> str:
     job = plan.job
-    lines = [f"{job.title}: {job.quantity} of {job.material.name}, {job.part.thread.designation}", ""]
+    name = f", {job.part.name}" if job.part.name else ""
+    lines = [f"{job.title}{name}: {job.quantity} of {job.material.name}, {job.part.thread.designation}", ""]
     for number, step in enumerate(plan.operations, 1):
         lines.append(f"{number:2}. {step.title}  [{headline_text(step, job.unit)}]")
         lines.append(f"    {sentence_text(step, job.unit)}")
@@ -181,10 +207,17 @@ def _read_json(file: str) -> Any:
 
 
 def print_plan(file: str, *, as_json: bool) -> int:
-    """Print the plan of a job file; 1 when the job cannot be read."""
+    """Print the plan of a job file, part by part; 1 when the job cannot be read.
+
+    As JSON the first part's plan is the object, those of further parts are its "others".
+    """
     try:
-        plan = make_plan(read_document(_read_json(file)))
+        plans = make_plans(read_document(_read_json(file)))
     except InvalidDocument as error:
         return _print_errors(error, as_json=as_json)
-    print(json.dumps(plan_json(plan), ensure_ascii=False) if as_json else _plan_text(plan))
+    if as_json:
+        others = [plan_json(plan) for plan in plans[1:]]
+        print(json.dumps(plan_json(plans[0]) | ({"others": others} if others else {}), ensure_ascii=False))
+    else:
+        print("\n\n".join(_plan_text(plan) for plan in plans))
     return 0

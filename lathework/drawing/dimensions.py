@@ -9,6 +9,7 @@ from typing import Literal
 from lathework.drawing.layout import CHAR, LABEL_ROW, ROW, Frame, Layout, lay_out
 from lathework.drawing.outline import drawn_mm
 from lathework.drawing.shapes import Label, Line, Path
+from lathework.part import Bore
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
@@ -56,7 +57,21 @@ def _runs(plan: Plan, chucking: Chucking) -> tuple[list[_Run], list[_Run]]:
     if len(chain) == len(chucking.placed) > 1:
         said = show_both(chucking.overall_mm, "mm", fine=False)
         under.insert(0, _Run(0.0, chucking.overall_mm, said, "part.overall_length"))
-    return chain, under
+    return chain, [*_hole_runs(plan, chucking), *under]
+
+
+def _hole_runs(plan: Plan, chucking: Chucking) -> Iterator[_Run]:
+    """Depths of the holes that a chucking makes, and places of those across."""
+    overall, faces_right = chucking.overall_mm, chucking.faces == "right"
+    for number, bore in enumerate(plan.job.part.bores):
+        field = f"part.bores.{number}"
+        if bore.end == chucking.faces and bore.depth is not None:
+            yield _Run(0.0, bore.depth.mm, show_both(bore.depth.mm, "mm", fine=False), f"{field}.depth")
+        elif bore.at is not None and bore.end == "across":
+            at = bore.at.mm
+            near, far = (0.0, at) if faces_right else (overall - at, overall)
+            if _shows_across(chucking, bore) and (chucking.parted or far <= chucking.stick_out_mm):
+                yield _Run(near, far, show_both(at, "mm", fine=False), f"{field}.at")
 
 
 def _chain_rows(layout: Layout, chain: list[_Run]) -> list[int]:
@@ -180,21 +195,60 @@ def _seen(layout: Layout, chucking: Chucking, placed: Placed) -> tuple[float, fl
     return layout.x(min(placed.far_mm, max(edge, placed.near_mm))), layout.x(placed.near_mm)
 
 
-def _spots(layout: Layout, chucking: Chucking, placed: Placed, label: Label) -> Iterator[Spot]:
-    """Where a diameter may stand: on its own section, to the right of the face, or in rows above the work."""
-    left, right = _seen(layout, chucking, placed)
-    width = CHAR * max(len(label.inch), len(label.mm))
-    across, middle = drawn_mm(chucking, placed), (left + right) / 2
-    if placed.thread is not None and placed.near_mm == 0:
-        yield layout.face_x + 12, layout.top(across) - 2, "start"
-    elif right - left > width + 8 and across * layout.scale > 22 and placed.thread is None:
-        yield middle, layout.axis_y + 5, "middle"
+def _shows_across(chucking: Chucking, bore: Bore) -> bool:
+    """Whether a hole across stands out of the jaws."""
+    if bore.end != "across" or bore.at is None:
+        return False
+    at = bore.at.mm if chucking.faces == "right" else chucking.overall_mm - bore.at.mm
+    return chucking.parted or at < chucking.stick_out_mm
+
+
+def _hole_label(number: int, bore: Bore) -> Label:
+    """What a hole is called: its thread, or its drill."""
+    field = f"part.bores.{number}"
+    if bore.thread is not None:
+        return Label(0, 0, bore.thread.designation, bore.thread.designation, field=f"{field}.thread")
+    assert bore.across is not None
+    inch, mm = show_both(bore.across.value, bore.across.unit)
+    return Label(0, 0, f"dia. {inch}", f"dia. {mm}", field=f"{field}.across")
+
+
+def _hole_spots(layout: Layout, chucking: Chucking, bore: Bore, label: Label) -> Iterator[Spot]:
+    """Where a hole is named: before its mouth, or in rows above it."""
+    width, at = CHAR * max(len(label.inch), len(label.mm)), 0.0
+    if bore.at is not None and bore.end == "across":
+        at = bore.at.mm if chucking.faces == "right" else chucking.overall_mm - bore.at.mm
+    else:
+        # Clear of the drill, where there is room for that.
+        room = layout.frame.width - layout.face_x - width
+        for row in range(4 if room > 12 else 0):
+            yield layout.face_x + min(44.0, room - 4), layout.axis_y - 8 - row * LABEL_ROW, "start"
+    yield from _rows_above(layout, chucking, layout.x(at), width)
+
+
+def _rows_above(layout: Layout, chucking: Chucking, middle: float, width: float) -> Iterator[Spot]:
+    """Places in rows above the work, the nearest to `middle` first (sheet units, as `width`)."""
     least, most = layout.chuck_x + width / 2 + 4, layout.frame.width - width / 2 - 4
     y = layout.top(max(drawn_mm(chucking, p) for p in chucking.placed)) - 8
     while y >= _TOOL_ROW:
         for shift in _SHIFTS:
             yield min(most, max(least, middle + shift)), y, "middle"
         y -= LABEL_ROW
+
+
+def _spots(layout: Layout, chucking: Chucking, placed: Placed, label: Label, *, opened: bool) -> Iterator[Spot]:
+    """Where a diameter may stand: on its own section, to the right of the face, or in rows above the work.
+
+    In a part that is cut `opened`, on the half that is not.
+    """
+    left, right = _seen(layout, chucking, placed)
+    width = CHAR * max(len(label.inch), len(label.mm))
+    across, middle = drawn_mm(chucking, placed), (left + right) / 2
+    if placed.thread is not None and placed.near_mm == 0:
+        yield layout.face_x + 12, layout.top(across) - 2, "start"
+    elif right - left > width + 8 and across * layout.scale > 22 and placed.thread is None:
+        yield middle, layout.axis_y + 5 + (across * layout.scale / 4 if opened else 0), "middle"
+    yield from _rows_above(layout, chucking, middle, width)
 
 
 def _leader(layout: Layout, chucking: Chucking, placed: Placed, label: Label) -> list[Path]:
@@ -236,11 +290,16 @@ def dimensions(
         made, label = _length(layout, run, row)
         paths += made
         labels.append(label)
-    board = _Board()
+    board, bores = _Board(), plan.job.part.bores
     across = drawn_mm(chucking, chucking.placed[0])
     board.put([(layout.face_x + 12, layout.bottom(across) + 12, "start")], Label(0, 0, "Z 0", "Z 0"))
     for placed in chucking.placed:
         if chucking.parted or placed.near_mm < chucking.stick_out_mm:
             label = _across_label(plan, placed)
-            paths += _leader(layout, chucking, placed, board.put(_spots(layout, chucking, placed, label), label))
+            spots = _spots(layout, chucking, placed, label, opened=bool(bores))
+            paths += _leader(layout, chucking, placed, board.put(spots, label))
+    for number, bore in enumerate(bores):
+        if bore.end == chucking.faces or _shows_across(chucking, bore):
+            label = _hole_label(number, bore)
+            board.put(_hole_spots(layout, chucking, bore, label), label)
     return paths, [*labels, *board.labels, *_step_labels(layout, operations)]

@@ -8,7 +8,7 @@ from lathework.drawing.outline import bar_lines, clipped, detail, side
 from lathework.drawing.section_view import half_section
 from lathework.drawing.shapes import Label, Line, Path, Sheet, box, mirrored
 from lathework.planning.chucking import Chucking
-from lathework.planning.operation import Operation
+from lathework.planning.operation import Cut, Operation
 from lathework.planning.plan import Plan
 from lathework.rules.holes import POINT_SHARE
 
@@ -94,11 +94,20 @@ def _centre_line(layout: Layout, chucking: Chucking) -> Path:
     return Path("centre", (((left, layout.axis_y), (right, layout.axis_y)),))
 
 
+def _drilled(layout: Layout, cut: Cut) -> Line:
+    """What a drill takes away: its width as far as its point."""
+    shoulder = max(cut.right_mm, cut.left_mm - POINT_SHARE * cut.outer_mm)
+    upper = layout.rim((cut.right_mm, cut.outer_mm), (shoulder, cut.outer_mm), (cut.left_mm, 0.0))
+    return upper + tuple(reversed(mirrored(upper[:2], layout.axis_y)))
+
+
 def _removal(layout: Layout, operation: Operation) -> list[Path]:
     """The metal a step takes away, above and below the axis."""
     cut = operation.cut
     if cut is None:
         return []
+    if operation.kind == "drill":
+        return [Path("removal", (_drilled(layout, cut),), closed=True, step=operation.key)]
     outer = [(cut.left_mm, cut.outer_mm), (cut.right_mm, cut.outer_mm), (cut.right_mm, cut.inner_mm)]
     upper = layout.rim(*outer) if cut.slope else layout.rim(*outer, (cut.left_mm, cut.inner_mm))
     return [Path("removal", (upper, mirrored(upper, layout.axis_y)), closed=True, step=operation.key)]
@@ -122,7 +131,7 @@ def _tool(layout: Layout, operation: Operation) -> list[Path]:
         upper = box(x_left, outer, x_left + wide, layout.top(cut.outer_mm) - 2)
         shape = (upper, mirrored(upper, layout.axis_y))
     elif kind == "drill":
-        shape = (_drill(layout, cut.left_mm, cut.outer_mm),)
+        shape = (box(layout.face_x + 2, layout.top(cut.outer_mm), layout.face_x + 36, layout.bottom(cut.outer_mm)),)
     else:
         tip = layout.top(cut.inner_mm if kind != "face" else cut.outer_mm * 0.4)
         at = x_left if kind == "turn" else x_right
@@ -130,14 +139,6 @@ def _tool(layout: Layout, operation: Operation) -> list[Path]:
             at = layout.x(0)
         shape = (((at, tip), (at + 9, tip - 26), (at + 30, tip - 26), (at + 30, tip - 14)),)
     return [Path("tool", shape, closed=True, step=operation.key)]
-
-
-def _drill(layout: Layout, deep_mm: float, across_mm: float) -> Line:
-    """A drill at the bottom of its hole, its shank standing out of the face."""
-    left, right = layout.x(deep_mm), layout.face_x + 34
-    shoulder = layout.x(deep_mm - POINT_SHARE * across_mm)
-    top, bottom = layout.top(across_mm), layout.bottom(across_mm)
-    return ((right, top), (shoulder, top), (left, layout.axis_y), (shoulder, bottom), (right, bottom))
 
 
 def part_sheet(plan: Plan, frame: Frame, number: int = 1) -> Sheet:

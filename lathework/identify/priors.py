@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from functools import cache, lru_cache
+from functools import lru_cache
 from typing import Literal, get_args
 
+from lathework.tables.common import common_sizes
 from lathework.tables.loader import load
 from lathework.threads.series import library
 from lathework.threads.thread import Thread
@@ -46,18 +47,12 @@ def series_weights(origin: Origin, trade: Trade, own: Shares = ()) -> dict[str, 
     return {series: weight / whole for series, weight in told.items()}
 
 
-@cache
-def _common(kind: str) -> frozenset[str]:
-    """First-choice metric diameters, in millimetres as written, or designations of the fine threads met daily."""
-    return frozenset(row.text("value") for row in load("common_sizes").rows if row.text("kind") == kind)
-
-
 def _size_weight(thread: Thread) -> float:
     """How common a size is within its series: preferred sizes first, very large ones rarer."""
     preferred = True
     if thread.family == "metric":
-        preferred = f"{thread.major:g}" in _common("first-choice")
-        if thread.designation in _common("daily-fine"):
+        preferred = f"{thread.major:g}" in common_sizes("first-choice")
+        if thread.designation in common_sizes("daily-fine"):
             return _DAILY
     elif thread.unit == "in" and thread.family in ("unified", "whitworth"):
         sixteenths = thread.major * 16

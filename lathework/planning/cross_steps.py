@@ -46,7 +46,7 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork) -> Operation:
     if found.percent is not None:
         figures["percent"] = found.percent
     first = "Drill a pilot about {pilot}, then " if pilot is not None else "Drill "
-    size = "bore or ream to {drill}" if found.bored else f"{found.name}, " + "{drill}"
+    size = "bore or ream to {drill}" if found.bored else (f"{found.name}, " if found.choice else "") + "{drill}"
     return Operation(
         key="cross-drill",
         kind="drill",
@@ -54,7 +54,7 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork) -> Operation:
         sentence=first + size + ", {depth} deep to the point.",
         headline="drill",
         figures=figures,
-        tool=f"{found.name} in the drill press",
+        tool="drill in the drill press",
         edge="",
         cautions=(cautions.CROSS_DRILL,),
         notes=(

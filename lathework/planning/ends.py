@@ -56,7 +56,9 @@ def ends_of(part: Part) -> Ends:
     head at the right end is left for last.
     """
     sizes = [nominal_mm(part, number) for number in range(len(part.sections))]
-    largest = max(number for number, size in enumerate(sizes) if size >= max(sizes) - _ALIKE_MM)
+    widest = [number for number, size in enumerate(sizes) if size >= max(sizes) - _ALIKE_MM]
+    # A plain body before a thread as wide: no die passes over it, and jaws may hold it.
+    largest = max(widest, key=lambda number: (part.sections[number].thread is None, number))
     first = tuple(range(largest + 1))
     second = tuple(range(len(sizes) - 1, largest, -1))
     if second and largest == 0:

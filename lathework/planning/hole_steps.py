@@ -120,14 +120,15 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Op
     if found.choice is not None:
         figures["hole"] = found.choice.hole
     deep = in_mm(depth) / found.drill_mm > DEEP_RATIO
+    name = f"{found.name}, " if found.bore.thread else ""
     return Operation(
         key="drill",
         kind="drill",
         title="Drill for the tap" if found.bore.thread else "Drill the hole",
-        sentence=f"Drill {found.name}, " + "{drill}, {depth} deep to the point.",
+        sentence=f"Drill {name}" + "{drill}, {depth} deep to the point.",
         headline="drill",
         figures=figures,
-        tool=f"{found.name} drill in the tailstock chuck",
+        tool=f"{name.replace(', ', ' ')}drill in the tailstock chuck",
         edge="",
         cautions=(cautions.DRILL,),
         notes=(*((PECK,) if deep else ()), f"Lubricant: {work.job.material.lubricant}."),

@@ -14,7 +14,7 @@ from lathework.threads.thread import Thread
 Measure = Literal["diameter", "verdict"]
 Kind = Literal[
     "saw", "hold", "face", "centre", "turn", "neck", "groove", "edge", "chamfer", "knurl", "thread", "finish", "gauge",
-    "part-off", "flats", "spot", "drill", "ream", "countersink", "tap", "chase",
+    "part-off", "flats", "spot", "drill", "ream", "countersink", "tap", "chase", "fit",
 ]  # fmt: skip
 
 

@@ -12,6 +12,7 @@ from lathework.planning import (
     blade_steps,
     cross_steps,
     edge_steps,
+    fitting_step,
     holding_steps,
     hole_steps,
     tapping_steps,
@@ -126,6 +127,7 @@ def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | No
             yield from tapping_steps.taps(work, chucking)
     yield from _flats(work, ways)
     yield from cross_steps.cross_holes(work, ways[-1])
+    yield fitting_step.fit(work, ways[-1])
 
 
 def _numbered(operations: Iterator[Operation | None]) -> tuple[Operation, ...]:

@@ -51,7 +51,7 @@ def _thread_notes(work: Work, found: ThreadWork, torque: Figure) -> tuple[str, .
     if thread.starts > 1:
         notes.append(f"A die of {thread.starts} starts.")
     if job.method.finish == "run-out" and found.shoulder:
-        notes.append("The last threads stay unfinished: counterbore the nut to pass them.")
+        notes.append("The last threads stay unfinished: what screws on stops short of them, or is counterbored.")
     if job.method.support == "centre" and not DIE_HOLDINGS[job.method.holder].off_lathe:
         notes.append("Draw the centre back first; the work now stands out on its own.")
     return tuple(notes)

@@ -29,6 +29,7 @@ STUD: dict[str, Any] = {
             {"shape": "bar", "across": "", "length": "", "thread": ""} | _BLANK,
         ],
         "bores": [],
+        "afterwards": "",
     },
     "others": [],
     "method": {

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Any, Literal
 
 import orjson
 from django.http import HttpRequest, HttpResponse
@@ -12,7 +12,8 @@ from lathework.card import Asked, Card, card
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InputError
 from lathework.hole import AskedHole, hole
-from lathework.present.holes import hole_json
+from lathework.pipe_hole import pipe_hole
+from lathework.present.holes import hole_json, pipe_hole_json
 from lathework.present.threads import card_json, mating_json, row_json, size_json
 from lathework.rules.mating import mate
 from lathework.threads.designation import Called, read_called
@@ -20,7 +21,7 @@ from lathework.threads.series import SERIES_NAMES, library
 from lathework.units import convert
 from server.book import actions
 from server.book.files import limits_csv
-from server.book.schemas import CardOut, HoleOut, KeepIn, KeptOut, MatingOut, RowOut, SeriesOut
+from server.book.schemas import CardOut, HoleOut, KeepIn, KeptOut, MatingOut, PipeHoleOut, RowOut, SeriesOut
 from server.paper.dxf import sheet_dxf
 from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
@@ -132,14 +133,29 @@ class HoleQuery(Schema):
     bolt: str = Query("", max_length=_LONGEST)
     metal: str = Query("", max_length=_LONGEST)
     depth: str = Query("", max_length=_LONGEST)
+    through: str = Query("", max_length=_LONGEST)
     piloted: bool = False
 
 
 @router.get("/hole", response={200: HoleOut, **PROBLEMS})
 def tapped_hole(request: HttpRequest, asked: Query[HoleQuery]) -> HttpResponse:
     """A tapped hole: the drill out of those one owns, its strength, how deep to go."""
-    wanted = AskedHole(asked.percent, asked.drills, asked.bolt, asked.metal, asked.depth, asked.piloted)
+    wanted = AskedHole(
+        percent=asked.percent, drills=asked.drills, bolt=asked.bolt, metal=asked.metal, depth=asked.depth,
+        through=asked.through, piloted=asked.piloted,
+    )  # fmt: skip
     return answer(hole_json(hole(asked.q, internal_class=asked.internal_class.strip(), asked=wanted)))
+
+
+@router.get("/pipe-hole", response={200: PipeHoleOut, **PROBLEMS})
+def taper_hole(
+    request: HttpRequest,
+    q: str = Query(..., max_length=200),
+    drills: str = Query("", max_length=2000),
+    unit: Literal["in", "mm"] = "in",
+) -> HttpResponse:
+    """A hole for a taper pipe thread: drill, ream, gauge; bare numbers among the drills are in `unit`."""
+    return answer(pipe_hole_json(pipe_hole(q, drills, unit)))
 
 
 @router.get("/mating", response={200: MatingOut, **PROBLEMS})

@@ -123,6 +123,37 @@ class DrillChoiceOut(Schema):
     torque_percent: int
 
 
+class ThinOut(Schema):
+    """A thread through thin metal."""
+
+    turns: FigureOut
+    holds: FigureOut
+    advice: list[str]
+
+
+class MendOut(Schema):
+    """A way to make a stripped hole good."""
+
+    code: str
+    name: str
+    tapped: str
+    major: FigureOut
+    drill: str
+    needs: FigureOut
+    screw: str
+    remark: str
+
+
+class PipeHoleOut(Schema):
+    """A taper hole: drills before a reamer and without one, figures, and the warning."""
+
+    designation: str
+    reamed: str
+    plain: str
+    figures: list[FigureOut]
+    warning: str
+
+
 class HoleOut(Schema):
     """A tapped hole."""
 
@@ -139,5 +170,7 @@ class HoleOut(Schema):
     strength: list[FigureOut]
     margin: FigureOut | None
     depths: list[FigureOut]
+    thin: ThinOut | None
+    mends: list[MendOut]
     warnings: list[str]
     chart: SheetOut

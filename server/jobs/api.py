@@ -16,7 +16,9 @@ from lathework.drawing.shapes import Sheet
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InputError, InvalidDocument
 from lathework.planning.plan import make_plan
+from lathework.present.holes import repair_json
 from lathework.present.plans import plan_json
+from lathework.repair import AskedRepair, stud_repair
 from lathework.units import LengthUnit
 from server.jobs import actions
 from server.jobs.models import Job
@@ -31,6 +33,8 @@ from server.jobs.schemas import (
     PlanOut,
     ReasonIn,
     SeenIn,
+    StudRepairIn,
+    StudRepairOut,
 )
 from server.jobs.standing import Standing, standing
 from server.logbook.readings import readings_csv
@@ -75,6 +79,14 @@ def plan(request: HttpRequest, document: JobDocument, end: End = 1, part: PartNu
     """The plan of a document that is not stored: the answer to a keystroke, for the part and end looked at."""
     parts = read_document(_document(document)).parts
     return answer(plan_json(make_plan(parts[min(part, len(parts)) - 1]), end))
+
+
+@router.post("/stud-repair", response={200: StudRepairOut, **PROBLEMS})
+def work_out_repair(request: HttpRequest, payload: StudRepairIn) -> HttpResponse:
+    """A stud repair worked out, not stored: its figures and the document to start its job with."""
+    typed = payload.model_dump()
+    method, setup = typed.pop("method"), typed.pop("setup")
+    return answer(repair_json(stud_repair(AskedRepair(**typed, drills=setup["drills"]), method, setup)))
 
 
 @router.get("/{job_id}", response={200: JobOut, **PROBLEMS})

@@ -58,6 +58,7 @@ class PartIn(Strict):
     overall_length: str = ""
     sections: list[SectionIn]
     bores: list[BoreIn] = []
+    afterwards: str = ""
 
 
 class MethodIn(Strict):
@@ -122,6 +123,32 @@ class JobDocument(Strict):
     setup: SetupIn
     notes: str = ""
     identified: IdentifiedIn | None = None
+
+
+class StudRepairIn(Strict):
+    """A stud repair as typed, and how and on what it is made; a bare number is in `unit`, empty is the usual."""
+
+    title: str = ""
+    unit: Literal["in", "mm"]
+    across: str
+    thread: str
+    metal: str = ""
+    stud_metal: str = ""
+    clamped: str = ""
+    washer: str = ""
+    nut: str = ""
+    out: str = ""
+    engaged: str = ""
+    method: MethodIn
+    setup: SetupIn
+
+
+class StudRepairOut(Schema):
+    """A stud repair: its figures, and the document of its job of three parts."""
+
+    designation: str
+    figures: list[FigureOut]
+    document: JobDocument
 
 
 class ChangeIn(Strict):

@@ -128,6 +128,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/stud-repair": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Work Out Repair
+         * @description A stud repair worked out, not stored: its figures and the document to start its job with.
+         */
+        post: operations["server_jobs_api_work_out_repair"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}": {
         parameters: {
             query?: never;
@@ -612,6 +632,26 @@ export interface paths {
          * @description A nut of one thread on a bolt of another; a class said with either stands.
          */
         get: operations["server_book_api_mating"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/pipe-hole": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Taper Hole
+         * @description A hole for a taper pipe thread: drill, ream, gauge; bare numbers among the drills are in `unit`.
+         */
+        get: operations["server_book_api_taper_hole"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1357,11 +1397,14 @@ export interface components {
             designation: string;
             form: components["schemas"]["FigureOut"] | null;
             margin: components["schemas"]["FigureOut"] | null;
+            /** Mends */
+            mends: components["schemas"]["MendOut"][];
             /** Percent */
             percent: number;
             pick: components["schemas"]["DrillChoiceOut"] | null;
             /** Strength */
             strength: components["schemas"]["FigureOut"][];
+            thin: components["schemas"]["ThinOut"] | null;
             /** Warnings */
             warnings: string[];
             /** Weaker */
@@ -1411,6 +1454,11 @@ export interface components {
             piloted?: boolean;
             /** Q */
             q: string;
+            /**
+             * Through
+             * @default
+             */
+            through?: string;
         };
         /**
          * IdentifiedIn
@@ -1790,6 +1838,26 @@ export interface components {
             threads: number | null;
         };
         /**
+         * MendOut
+         * @description A way to make a stripped hole good.
+         */
+        MendOut: {
+            /** Code */
+            code: string;
+            /** Drill */
+            drill: string;
+            major: components["schemas"]["FigureOut"];
+            /** Name */
+            name: string;
+            needs: components["schemas"]["FigureOut"];
+            /** Remark */
+            remark: string;
+            /** Screw */
+            screw: string;
+            /** Tapped */
+            tapped: string;
+        };
+        /**
          * MethodIn
          * @description What was chosen.
          */
@@ -1922,6 +1990,11 @@ export interface components {
          */
         PartIn: {
             /**
+             * Afterwards
+             * @default
+             */
+            afterwards?: string;
+            /**
              * Bores
              * @default []
              */
@@ -1972,6 +2045,22 @@ export interface components {
             role: string;
             /** Step */
             step: string;
+        };
+        /**
+         * PipeHoleOut
+         * @description A taper hole: drills before a reamer and without one, figures, and the warning.
+         */
+        PipeHoleOut: {
+            /** Designation */
+            designation: string;
+            /** Figures */
+            figures: components["schemas"]["FigureOut"][];
+            /** Plain */
+            plain: string;
+            /** Reamed */
+            reamed: string;
+            /** Warning */
+            warning: string;
         };
         /**
          * PlanOut
@@ -2350,6 +2439,74 @@ export interface components {
             form?: string;
         };
         /**
+         * StudRepairIn
+         * @description A stud repair as typed, and how and on what it is made; a bare number is in `unit`, empty is the usual.
+         */
+        StudRepairIn: {
+            /** Across */
+            across: string;
+            /**
+             * Clamped
+             * @default
+             */
+            clamped?: string;
+            /**
+             * Engaged
+             * @default
+             */
+            engaged?: string;
+            /**
+             * Metal
+             * @default
+             */
+            metal?: string;
+            method: components["schemas"]["MethodIn"];
+            /**
+             * Nut
+             * @default
+             */
+            nut?: string;
+            /**
+             * Out
+             * @default
+             */
+            out?: string;
+            setup: components["schemas"]["SetupIn"];
+            /**
+             * Stud Metal
+             * @default
+             */
+            stud_metal?: string;
+            /** Thread */
+            thread: string;
+            /**
+             * Title
+             * @default
+             */
+            title?: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "mm";
+            /**
+             * Washer
+             * @default
+             */
+            washer?: string;
+        };
+        /**
+         * StudRepairOut
+         * @description A stud repair: its figures, and the document of its job of three parts.
+         */
+        StudRepairOut: {
+            /** Designation */
+            designation: string;
+            document: components["schemas"]["JobDocument"];
+            /** Figures */
+            figures: components["schemas"]["FigureOut"][];
+        };
+        /**
          * TaperOut
          * @description Lengths of a taper pipe thread.
          */
@@ -2360,6 +2517,16 @@ export interface components {
             gauge_tolerance: number | null;
             /** Useful Length */
             useful_length: number;
+        };
+        /**
+         * ThinOut
+         * @description A thread through thin metal.
+         */
+        ThinOut: {
+            /** Advice */
+            advice: string[];
+            holds: components["schemas"]["FigureOut"];
+            turns: components["schemas"]["FigureOut"];
         };
         /**
          * ThreadOut
@@ -2748,6 +2915,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_api_work_out_repair: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StudRepairIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudRepairOut"];
                 };
             };
             /** @description Bad Request */
@@ -4505,6 +4741,7 @@ export interface operations {
                 bolt?: string;
                 metal?: string;
                 depth?: string;
+                through?: string;
                 piloted?: boolean;
             };
             header?: never;
@@ -4588,6 +4825,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MatingOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_book_api_taper_hole: {
+        parameters: {
+            query: {
+                q: string;
+                drills?: string;
+                unit?: "in" | "mm";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PipeHoleOut"];
                 };
             };
             /** @description Bad Request */

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 
 import FigureRow from '@/components/FigureRow.vue'
 import FigureValue from '@/components/FigureValue.vue'
+import HoleMends from '@/components/HoleMends.vue'
 import InlineChoice from '@/components/InlineChoice.vue'
 import InlineField from '@/components/InlineField.vue'
 import SheetDrawing from '@/components/SheetDrawing.vue'
@@ -126,11 +127,30 @@ const others = computed(() =>
           @update:model-value="typed.depth = $event"
         />
       </p>
+      <p class="line">
+        <InlineField
+          label="Thickness of the metal"
+          before="through metal"
+          after="thick"
+          placeholder="thickness"
+          figure
+          :model-value="typed.through"
+          :error="error('through')"
+          @update:model-value="typed.through = $event"
+        />
+      </p>
+      <template v-if="found.thin">
+        <FigureRow
+          :figures="[found.thin.turns, found.thin.holds].map((figure) => ({ label: figure.name, figure }))"
+        />
+        <p v-for="told in found.thin.advice" :key="told">{{ told }}</p>
+      </template>
       <FigureRow
         v-if="found.depths.length"
         :figures="found.depths.map((figure) => ({ label: figure.name, figure }))"
       />
       <FigureRow :figures="others" />
+      <HoleMends :mends="found.mends" />
     </template>
     <p v-else-if="problem && !problem.errors.length" class="field-error">{{ problem.message }}</p>
   </section>

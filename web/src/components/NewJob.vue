@@ -195,45 +195,4 @@ async function start() {
   </form>
 </template>
 
-<style scoped>
-.new {
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--surface);
-  padding: 18px 20px;
-  margin: 14px 0;
-}
-.fields {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
-  gap: 14px;
-}
-.wide {
-  grid-column: span 2;
-}
-.metal {
-  display: grid;
-  align-content: start;
-}
-select {
-  max-width: 100%;
-  font: inherit;
-  color: inherit;
-  background: var(--surface);
-  border: 0;
-  border-bottom: 2px dotted var(--line);
-  padding: 6px 2px;
-}
-.act {
-  display: flex;
-  gap: 16px;
-  align-items: center;
-  margin-top: 16px;
-  flex-wrap: wrap;
-}
-@media (max-width: 520px) {
-  .wide {
-    grid-column: auto;
-  }
-}
-</style>
+<style scoped src="./start.css"></style>

@@ -11,7 +11,7 @@ export function useHole(thread: () => string, internalClass: () => string) {
   const drills = stored('drills', '', isText)
   const metal = stored('hole.metal', 'mild-steel', isText)
   const bolt = stored('hole.bolt', 'mild-steel', isText)
-  const typed = reactive({ percent: '', depth: '', piloted: false })
+  const typed = reactive({ percent: '', depth: '', through: '', piloted: false })
   const { found, problem } = useLive(
     () => ({
       q: thread(),

@@ -8,13 +8,14 @@ import JobRow from '@/components/JobRow.vue'
 import { useKeys } from '@/composables/useKeys'
 
 const NewJob = defineAsyncComponent(() => import('@/components/NewJob.vue'))
+const StudRepair = defineAsyncComponent(() => import('@/components/StudRepair.vue'))
 const ImportJob = defineAsyncComponent(() => import('@/components/ImportJob.vue'))
 const EmptyShell = defineAsyncComponent(() => import('@/components/EmptyShell.vue'))
 
 const route = useRoute()
 const thread = computed(() => String(route.query.thread ?? ''))
 const identified = computed(() => String(route.query.identified ?? ''))
-const starting = ref(thread.value !== '')
+const starting = ref<'' | 'part' | 'repair'>(thread.value ? 'part' : '')
 const { data: jobs, error } = useQuery({
   queryKey: ['jobs'],
   queryFn: () => ask(client.GET('/api/jobs')),
@@ -34,7 +35,7 @@ const groups = computed(() =>
     jobs: (jobs.value ?? []).filter((job) => group.states.includes(job.state)),
   })).filter((group) => group.jobs.length),
 )
-useKeys([{ key: 'n', label: 'start a job', run: () => (starting.value = true) }])
+useKeys([{ key: 'n', label: 'start a job', run: () => (starting.value = 'part') }])
 </script>
 
 <template>
@@ -42,9 +43,13 @@ useKeys([{ key: 'n', label: 'start a job', run: () => (starting.value = true) }]
     <header class="head">
       <h1>Jobs</h1>
       <ImportJob />
-      <v-btn v-if="!starting" color="secondary" @click="starting = true">Start a job</v-btn>
+      <template v-if="!starting">
+        <v-btn variant="outlined" @click="starting = 'repair'">Repair a worn end</v-btn>
+        <v-btn color="secondary" @click="starting = 'part'">Start a job</v-btn>
+      </template>
     </header>
-    <NewJob v-if="starting" :thread="thread" :identified="identified" @close="starting = false" />
+    <NewJob v-if="starting === 'part'" :thread="thread" :identified="identified" @close="starting = ''" />
+    <StudRepair v-else-if="starting" @close="starting = ''" />
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
     <section v-for="group in groups" :key="group.heading" :aria-label="group.heading">
       <h2 class="group">{{ group.heading }}</h2>

@@ -6,6 +6,7 @@ import ChoiceList from '@/components/ChoiceList.vue'
 import EmptyShell from '@/components/EmptyShell.vue'
 import HolePanel from '@/components/HolePanel.vue'
 import LimitsTable from '@/components/LimitsTable.vue'
+import PipeHolePanel from '@/components/PipeHolePanel.vue'
 import SheetDrawing from '@/components/SheetDrawing.vue'
 import ThreadBench from '@/components/ThreadBench.vue'
 import ThreadHead from '@/components/ThreadHead.vue'
@@ -91,6 +92,7 @@ watch(
         :thread="shown.designation"
         :internal-class="query.internal_class"
       />
+      <PipeHolePanel v-if="shown.designation && !shown.internal" :thread="shown.designation" />
       <ThreadOverlay v-if="shown.external" id="overlay" v-model:nut="nut" :bolt="shown.designation" />
     </article>
     <EmptyShell v-else

@@ -1,0 +1,26 @@
+"""What is done when a part is made: fitting it, in the words the job has for that."""
+
+from __future__ import annotations
+
+from lathework.planning.chucking import Chucking
+from lathework.planning.operation import Operation
+from lathework.planning.work import Work
+
+
+def fit(work: Work, chucking: Chucking) -> Operation | None:
+    """The last step of a part, where something was noted for it; told with the last `chucking`."""
+    if not work.part.afterwards:
+        return None
+    return Operation(
+        key="fit",
+        kind="fit",
+        title="Fit it",
+        sentence="Off the lathe: do what was noted for when the part is made.",
+        headline="",
+        figures={},
+        tool="",
+        edge="",
+        notes=(work.part.afterwards,),
+        chucking=chucking.number,
+        figure_words="fit",
+    )

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import { ask, client } from '@/api/client'
+import FigureRow from '@/components/FigureRow.vue'
+import InlineField from '@/components/InlineField.vue'
+import { stored } from '@/composables/stored'
+import { useLive } from '@/composables/useLive'
+import { useUnits } from '@/composables/useUnits'
+
+/** A hole for a taper pipe thread: drill, ream, tap to the gauge. */
+const props = defineProps<{ thread: string }>()
+const { unit } = useUnits()
+const drills = stored('drills', '', (value): value is string => typeof value === 'string')
+const { found, problem } = useLive(
+  () => ({ q: props.thread, drills: drills.value, unit: unit.value }),
+  (query) => ask(client.GET('/api/threads/pipe-hole', { params: { query } })),
+)
+const figures = computed(() => (found.value?.figures ?? []).map((figure) => ({ label: figure.name, figure })))
+</script>
+
+<template>
+  <section v-if="found || problem?.of('drills')" class="hole" aria-label="Taper hole">
+    <h2>A hole for it</h2>
+    <InlineField
+      label="Drills you own"
+      before="out of"
+      placeholder="every rack; or: metric, 1/4, #7, F"
+      figure
+      :model-value="drills"
+      :error="problem?.of('drills')"
+      @update:model-value="drills = $event"
+    />
+    <template v-if="found">
+      <p class="pick">
+        <strong class="fig">{{ found.reamed || 'bore it' }}</strong> then a taper reamer;
+        <strong class="fig plain-drill">{{ found.plain || 'bore it' }}</strong> without one
+      </p>
+      <FigureRow :figures="figures" />
+      <p class="warning">▲ {{ found.warning }}</p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.hole {
+  display: grid;
+  gap: 10px;
+}
+h2 {
+  font-size: var(--s16);
+  border-bottom: 2px solid var(--line);
+}
+.pick strong {
+  font-size: var(--s28);
+  color: var(--coral);
+  margin-right: 8px;
+}
+.pick .plain-drill {
+  color: var(--ink);
+}
+.warning {
+  color: var(--caution);
+}
+</style>

@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+
+import { asProblem, ask, client, type FieldError } from '@/api/client'
+import FigureRow from '@/components/FigureRow.vue'
+import { stored } from '@/composables/stored'
+import { useChoices } from '@/composables/useChoices'
+import { habits } from '@/composables/useHabits'
+import { useLive } from '@/composables/useLive'
+import { useUnits } from '@/composables/useUnits'
+
+/** A worn end cut off, tapped and given a stud with its nut: one job of three parts, worked out as one types. */
+const emit = defineEmits<{ close: [] }>()
+const router = useRouter()
+const { unit } = useUnits()
+const { data: choices } = useChoices()
+
+const FIRST = {
+  title: '',
+  across: '',
+  thread: '',
+  metal: 'mild-steel',
+  stud_metal: 'mild-steel',
+  clamped: '',
+  washer: '',
+  nut: '',
+  out: '',
+  engaged: '',
+}
+type Key = keyof typeof FIRST
+/** Typed text outlives a closed form and a lost server. */
+const kept = stored('repair', FIRST, (value): value is typeof FIRST => typeof value === 'object' && !!value)
+const typed = ref({ ...FIRST, ...kept.value })
+const busy = ref(false)
+const refused = ref<FieldError[]>([])
+const trouble = ref('')
+
+const asked = computed(() => {
+  const { method, setup } = habits(unit.value)
+  return { ...typed.value, unit: unit.value, method, setup }
+})
+const { found, problem } = useLive(
+  () => (typed.value.across.trim() && typed.value.thread.trim() ? asked.value : null),
+  (body) => ask(client.POST('/api/jobs/stud-repair', { body })),
+)
+const figures = computed(() => (found.value?.figures ?? []).map((figure) => ({ label: figure.name, figure })))
+
+const FIELDS = computed<{ key: Key; label: string; hint?: string; wide?: boolean }[]>(() => [
+  { key: 'title', label: 'What is it, in words', wide: true },
+  { key: 'across', label: `Diameter of the part, ${unit.value}` },
+  { key: 'thread', label: 'Thread of the stud', hint: '1/2 BSF, M12, 3/8-16' },
+  { key: 'clamped', label: `Its face to the washer, ${unit.value}`, hint: 'empty: nothing' },
+  { key: 'washer', label: `Washer, ${unit.value}`, hint: 'empty: none' },
+  { key: 'nut', label: `Height of the nut, ${unit.value}`, hint: 'empty: the usual' },
+  { key: 'out', label: `Out of the nut, ${unit.value}`, hint: 'empty: two turns' },
+  { key: 'engaged', label: `Stud screwed in, ${unit.value}`, hint: 'empty: by its strength' },
+])
+const METALS: { key: 'metal' | 'stud_metal'; label: string }[] = [
+  { key: 'metal', label: 'Metal of the part' },
+  { key: 'stud_metal', label: 'Metal of stud and nut' },
+]
+const errorOf = (key: Key) => problem.value?.of(key)?.message
+const remember = () => (kept.value = { ...typed.value })
+
+async function start() {
+  busy.value = true
+  refused.value = []
+  trouble.value = ''
+  try {
+    const { document } = await ask(client.POST('/api/jobs/stud-repair', { body: asked.value }))
+    const job = await ask(client.POST('/api/jobs', { body: document }))
+    kept.value = FIRST
+    await router.push({ name: 'plan', params: { id: job.id } })
+  } catch (error) {
+    problem.value = asProblem(error)
+    // What no field here can show is told under the form.
+    refused.value = problem.value.errors.filter((one) => !(one.field in FIRST))
+    trouble.value = problem.value.errors.length ? '' : problem.value.message
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <form class="new" aria-label="Stud repair" novalidate @submit.prevent="start" @input="remember">
+    <p class="muted told">
+      The worn end comes off, the rest is drilled and tapped; a stud is screwed in with retaining compound,
+      and a nut made for it.
+    </p>
+    <div class="fields">
+      <div v-for="field in FIELDS" :key="field.key" :class="{ wide: field.wide }">
+        <v-text-field
+          v-model="typed[field.key]"
+          :label="field.label"
+          :placeholder="field.hint"
+          :persistent-placeholder="field.hint?.startsWith('empty')"
+          :error-messages="errorOf(field.key)"
+          autocomplete="off"
+          :autofocus="field.key === 'title'"
+        />
+        <p v-if="problem?.of(field.key)?.choices.length" class="choices">
+          <button
+            v-for="choice in problem?.of(field.key)?.choices.slice(0, 6)"
+            :key="choice"
+            type="button"
+            class="plain fig"
+            @click="((typed[field.key] = choice), remember())"
+          >
+            {{ choice }}
+          </button>
+        </p>
+      </div>
+      <label v-for="metal in METALS" :key="metal.key" class="metal">
+        <span class="small muted">{{ metal.label }}</span>
+        <select v-model="typed[metal.key]" @change="remember">
+          <option v-for="one in choices?.materials" :key="one.code" :value="one.code">{{ one.name }}</option>
+        </select>
+      </label>
+    </div>
+    <div v-if="figures.length" class="told"><FigureRow :figures="figures" /></div>
+    <p v-for="one in refused" :key="one.field + one.message" class="field-error" role="alert">
+      {{ one.message }}
+    </p>
+    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <p class="act">
+      <v-btn type="submit" color="secondary" :loading="busy">Start the repair</v-btn>
+      <button type="button" class="plain" @click="emit('close')">Not now</button>
+      <span class="muted small">One job, three parts: body, stud, nut. Change anything on its plan.</span>
+    </p>
+  </form>
+</template>
+
+<style scoped src="./start.css"></style>
