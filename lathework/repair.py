@@ -9,27 +9,21 @@ from typing import Any
 from lathework.errors import InputError
 from lathework.figures import Figure, Given
 from lathework.lengths import Length, Span, read_length, within
+from lathework.repair_document import Json, RepairSizes, repair_document
 from lathework.rules.holes import choose, owned, wanted_percent
 from lathework.rules.materials import Material, materials
-from lathework.rules.nuts import next_step, nut_sizes
+from lathework.rules.nuts import nut_sizes
 from lathework.rules.strength import strip
-from lathework.rules.stud import LEAST_PLAIN_TURNS, engagement, hole_thread, nut_end, projection, stud_length
+from lathework.rules.stud import engagement, hole_thread, nut_end, projection, stud_length
 from lathework.threads.designation import read_called
 from lathework.threads.limits import external_limits, internal_limits
 from lathework.threads.limits.bands import ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
-from lathework.units import LengthUnit, convert, show_number
+from lathework.units import LengthUnit, convert
 
-Json = dict[str, Any]
 ACROSS = Span("A diameter", 2, 150)
 THICK = Span("A thickness", 0.0, 200)
 PIECES = Span("A length", 0.5, 200)
-STANDS = 1.5
-"""How far the part stands out of the chuck, over its diameter, where nothing hinders (practice)."""
-COMPOUND = (
-    "Degrease hole and stud. Retaining compound, by its data sheet, on the body end; room aired, none on the skin. "
-    "Screw the stud in {engaged} and let it cure before it is loaded; then washer and nut."
-)
 
 
 @dataclass(frozen=True, slots=True)
@@ -62,20 +56,6 @@ class StudRepair:
     document: Json
 
 
-@dataclass(frozen=True, slots=True)
-class _Sizes:
-    thread: Thread
-    metal: Material
-    stud_metal: Material
-    engaged: Figure
-    hole: Figure
-    length: Figure
-    nut_thread: Figure
-    plain: float
-    across_flats: Figure
-    height: Figure
-
-
 class _Asked:
     """Reads what was asked, in the thread's unit."""
 
@@ -100,7 +80,10 @@ class _Asked:
         return known[code]
 
     def thread(self) -> tuple[Thread, ExternalLimits, InternalLimits]:
-        thread = read_called(self.asked.thread).thread
+        try:
+            thread = read_called(self.asked.thread).thread
+        except InputError as error:
+            raise error.at("thread") from None
         external, internal = external_limits(thread), internal_limits(thread)
         if external is None or internal is None:
             raise InputError("not-for-a-stud", "thread", f"{thread.designation} is no thread for stud and nut.")
@@ -111,7 +94,7 @@ def _in(length: Length | None, unit: LengthUnit) -> float | None:
     return None if length is None else convert(length.mm, "mm", unit)
 
 
-def _sizes(read: _Asked) -> _Sizes:
+def _sizes(read: _Asked) -> RepairSizes:
     thread, external, internal = read.thread()
     unit = thread.unit
     metal, stud_metal = read.metal("metal"), read.metal("stud_metal")
@@ -133,7 +116,7 @@ def _sizes(read: _Asked) -> _Sizes:
     )  # fmt: skip
     length = stud_length(tuple(one for one in stack if one.value > 0))
     nut_thread = nut_end(thread, washer + nut + beyond, clamped)
-    return _Sizes(
+    return RepairSizes(
         thread, metal, stud_metal, engaged, hole_thread(thread, engaged.value), length, nut_thread,
         length.value - engaged.value - nut_thread.value, across_flats,
         height if not read.asked.nut.strip() else Figure("height of the nut", nut, unit, "as you entered it",
@@ -147,59 +130,6 @@ def _short(typed: float, wanted: Figure) -> str:
     return f"Shorter than the {wanted.value:.3g} {wanted.unit} at which the stud breaks first: a thread may strip."
 
 
-def _text(value: float, unit: LengthUnit, into: LengthUnit) -> str:
-    """A length as one would type it in the job's unit."""
-    text = show_number(convert(value, unit, into), 4 if into == "in" else 2)
-    return text.rstrip("0").rstrip(".") if "." in text else text
-
-
-def _section(shape: str, length: str = "", **more: str) -> Json:
-    return {"shape": shape, "across": "", "length": length, "thread": "", "chamfer": ""} | more
-
-
-def _stud(made: _Sizes, unit: LengthUnit) -> Json:
-    """The stud's part: two threads with a plain length between, or one thread from end to end."""
-    thread, own = made.thread, made.thread.unit
-    name, overall = thread.designation, _text(made.length.value, own, unit)
-    bar = next_step(convert(thread.major, own, unit), unit)
-    sections = [_section("thread", overall, thread=name)]
-    if made.plain >= LEAST_PLAIN_TURNS * thread.pitch:
-        as_bought = abs(convert(bar, unit, "mm") - thread.major_mm) < 0.05
-        middle = _section("bar") if as_bought else _section("round", across=_text(thread.major, own, unit))
-        sections = [
-            _section("thread", _text(made.nut_thread.value, own, unit), thread=name), middle,
-            _section("thread", _text(made.engaged.value, own, unit), thread=name),
-        ]  # fmt: skip
-    return {
-        "name": "stud", "stock": {"form": "round", "across": _text(bar, unit, unit), "bar_length": ""},
-        "overall_length": overall, "sections": sections, "bores": [], "afterwards": "",
-    }  # fmt: skip
-
-
-def _hole(thread: str, depth: str) -> list[Json]:
-    return [{"end": "right", "thread": thread, "across": "", "depth": depth, "at": "", "cut": "tap"}]
-
-
-def _body(made: _Sizes, across: Length, unit: LengthUnit) -> Json:
-    stands = _text(STANDS * across.value, across.unit, unit)
-    hole = _hole(made.thread.designation, _text(made.hole.value, made.thread.unit, unit))
-    return {
-        "name": "body", "stock": {"form": "kept", "across": across.typed, "bar_length": ""},
-        "overall_length": stands, "sections": [_section("bar")], "bores": hole, "afterwards": "",
-    }  # fmt: skip
-
-
-def _nut(made: _Sizes, unit: LengthUnit) -> Json:
-    own = made.thread.unit
-    engaged = f"{_text(made.engaged.value, own, unit)} {unit}"
-    return {
-        "name": "nut",
-        "stock": {"form": "hexagon", "across": _text(made.across_flats.value, own, unit), "bar_length": ""},
-        "overall_length": _text(made.height.value, own, unit), "sections": [_section("bar")],
-        "bores": _hole(made.thread.designation, ""), "afterwards": COMPOUND.format(engaged=engaged),
-    }  # fmt: skip
-
-
 def stud_repair(asked: AskedRepair, method: Mapping[str, Any], setup: Mapping[str, Any]) -> StudRepair:
     """The repair for what was asked, made in `method` on the lathe of `setup` (as in a job document).
 
@@ -210,17 +140,8 @@ def stud_repair(asked: AskedRepair, method: Mapping[str, Any], setup: Mapping[st
     across, made, unit = read.needed("across", ACROSS), _sizes(read), read.unit
     if made.thread.major_mm >= across.mm:
         raise InputError("does-not-fit", "thread", f"{made.thread.designation} is as large as the part it goes into.")
-    # A stud has no shoulder for a groove: its threads run out.
-    others = [
-        {"fits": fits, "quantity": 1, "material": made.stud_metal.code, "method": {**method, "finish": "run-out"},
-         "part": part}
-        for part, fits in ((_stud(made, unit), "the body and the nut"), (_nut(made, unit), "the stud"))
-    ]  # fmt: skip
-    document: Json = {
-        "format": "conch-job", "version": 2, "title": asked.title.strip() or f"Stud repair, {made.thread.designation}",
-        "needed_by": "", "fits": "the stud", "quantity": 1, "unit": unit, "material": made.metal.code, "hazards": [],
-        "part": _body(made, across, unit), "others": others, "method": dict(method),
-        "setup": dict(setup), "notes": "",
-    }  # fmt: skip
+    document = repair_document(made, across, unit, asked.title.strip()) | {"setup": dict(setup)}
+    for part in (document, *document["others"]):
+        part["method"] = {**method, **part["method"]}
     figures = (made.engaged, made.hole, made.length, made.nut_thread, made.across_flats, made.height)
     return StudRepair(made.thread, figures, document)

@@ -16,8 +16,8 @@ from lathework.planning.plan import Plan
 from lathework.tests.samples import document, plan, section
 
 
-def bore(thread: str = "", across: str = "", depth: str = "", end: str = "right") -> dict[str, str]:
-    return {"end": end, "thread": thread, "across": across, "depth": depth}
+def bore(thread: str = "", across: str = "", depth: str = "", end: str = "right", **more: str) -> dict[str, str]:
+    return {"end": end, "thread": thread, "across": across, "depth": depth, "at": "", "cut": "tap"} | more
 
 
 SMALL = bore("#4-40", depth="1/4", end="left")
@@ -111,6 +111,141 @@ class Holes(unittest.TestCase):
         self.assertGreater(shares["Drill for the tap"], 0.75)
 
 
+class DrillsOwned(unittest.TestCase):
+    def test_the_plan_takes_a_drill_that_is_owned(self) -> None:
+        """3/8-16 2B: minor 0.307 to 0.321. Of metric drills the 7.9 mm, 0.311 in, cuts about 0.315."""
+        made = plan(body(bore("3/8-16", depth="3/4"), **{"setup.drills": "metric"}))
+        found = made.operation("drill")
+        assert found is not None
+        self.assertIn("mm", found.sentence)
+        self.assertTrue(0.307 <= found.figures["hole"].value <= 0.321)
+
+    def test_a_rack_that_has_none_is_told_and_bored(self) -> None:
+        """A lone 1/4 in drill: bored to 75 %, 0.375 - 0.75 x 1.299038 / 16 = 0.3141, after that drill."""
+        made = plan(body(bore("3/8-16", depth="3/4"), **{"setup.drills": "1/4"}))
+        self.assertAlmostEqual(value(made, "bore", "bore"), 0.375 - 0.75 * 1.299038 / 16, places=4)
+        self.assertAlmostEqual(value(made, "bore", "rough"), 0.25)
+        self.assertIn("no-drill", {notice.code for notice in made.notices})
+        self.assertIn("tap", keys(made))
+
+    def test_a_bored_hole_stays_within_the_class(self) -> None:
+        """100 % would be bored to 0.375 - 1.299038 / 16 = 0.2938: under the least minor, 0.307."""
+        made = plan(body(bore("3/8-16", depth="3/4"), **{"setup.drills": "1/4", "method.percent": "100"}))
+        self.assertAlmostEqual(value(made, "bore", "bore"), 0.3070, places=4)
+
+    def test_a_lower_per_cent_takes_a_larger_drill(self) -> None:
+        sizes = [
+            value(plan(body(bore("1/2-13", depth="1/2"), **{"method.percent": per})), "drill", "drill")
+            for per in ("85", "65")
+        ]
+        self.assertLess(*sizes)
+
+    def test_wrong_lists_and_per_cents_name_their_field(self) -> None:
+        for field, typed in (("setup.drills", "1/4, blunt"), ("method.percent", "200"), ("method.percent", "some")):
+            with self.subTest(field=field, typed=typed), self.assertRaises(InvalidDocument) as told:
+                read_document(document({field: typed}))
+            self.assertEqual([error.field for error in told.exception.errors], [field])
+
+
+class Threaded(unittest.TestCase):
+    def test_a_through_hole_may_be_tapped_under_power(self) -> None:
+        """2 in of 1/4-20 and 4 turns of lead: 44; the spindle runs on 1.5, so off at 42.5."""
+        made = plan(body(bore("1/4-20"), **{"method.tapping": "slipping-chuck", "setup.run_down": "1.5"}))
+        self.assertEqual((value(made, "tap", "turns"), value(made, "tap", "stop")), (44, 42.5))
+        tap = made.operation("tap")
+        assert tap is not None
+        self.assertIn("slips before it breaks", tap.sentence)
+        self.assertEqual([caution.code for caution in tap.cautions], ["tap-power"])
+
+    def test_a_blind_one_is_not(self) -> None:
+        made = plan(body(bore("1/4-20", depth="1/2"), **{"method.tapping": "slipping-hand"}))
+        tap = made.operation("tap")
+        assert tap is not None
+        self.assertNotIn("speed", tap.figures)
+        self.assertIn("blind-by-hand", {notice.code for notice in made.notices})
+
+    def test_in_the_vise_it_comes_after_the_lathe(self) -> None:
+        made = plan(body(bore("1/4-20", depth="1/2"), **{"method.tapping": "in-vise"}))
+        self.assertEqual(keys(made)[-3:], ["part-off", "tap", "try"])
+
+    def test_an_odd_bore_is_chased(self) -> None:
+        """1-1/2 at 18 to the inch: bored to 75 % less nothing, advance 1/18, out by major - bore on a diameter dial."""
+        chased = body(bore("1-1/2-18", depth="1/2", cut="tap-as-chaser"), **{"part.stock.across": "2-1/4"})
+        made = plan(chased)
+        bored = value(made, "bore", "bore")
+        self.assertAlmostEqual(value(made, "chase", "advance"), 1 / 18)
+        self.assertAlmostEqual(value(made, "chase", "infeed"), 1.5 - bored)
+        self.assertAlmostEqual(value(plan(chased | {"setup.dial": "radius"}), "chase", "infeed"), (1.5 - bored) / 2)
+        self.assertAlmostEqual(value(made, "chase", "tap"), bored * 2 / 3)
+        self.assertNotIn("tap", keys(made))
+
+    def test_a_taper_hole_is_drilled_reamed_and_tapped_to_the_gauge(self) -> None:
+        """Rc3/8: 14.3 mm, reamed to 14.95 at the mouth, gauge 6.4 give or take 1.3, useful 10.1 + 3 pitches deep."""
+        made = plan(
+            {"unit": "mm", "part.stock.across": "30", "part.overall_length": "40", "part.sections": [section("bar")],
+             "part.bores": [bore("Rc3/8", depth="11")], "setup.groove_blade": "3", "setup.parting_blade": "3"}
+        )  # fmt: skip
+        self.assertEqual(keys(made)[1:6], ["spot", "pilot", "drill", "ream", "tap"])
+        self.assertAlmostEqual(value(made, "drill", "drill"), 14.3)
+        self.assertAlmostEqual(value(made, "drill", "depth"), 10.1 + 3 * 25.4 / 19, places=3)
+        self.assertAlmostEqual(value(made, "ream", "mouth"), 14.95)
+        self.assertAlmostEqual(value(made, "tap", "gauge"), 6.4)
+        self.assertIn("pipe-thread", {notice.code for notice in made.notices})
+
+
+class Across(unittest.TestCase):
+    def test_a_hole_across_comes_last(self) -> None:
+        """1/4 through 1 in round: 1 + 0.3 x 1/4 deep; nothing of it on the lathe."""
+        made = plan(body(SMALL, bore(across="1/4", end="across", at="3/4")))
+        self.assertEqual(keys(made)[-3:], ["cross-mark", "cross-drill", "cross-countersink"])
+        self.assertAlmostEqual(value(made, "cross-drill", "depth"), 1.075)
+        self.assertAlmostEqual(value(made, "cross-mark", "at"), 0.75)
+
+    def test_tapped_across_and_blind(self) -> None:
+        """#10-32, 3/8 deep: 12 turns."""
+        made = plan(body(SMALL, bore("#10-32", depth="3/8", end="across", at="1")))
+        self.assertEqual(value(made, "cross-tap", "turns"), 12)
+        roles = [path.role for path in part_sheet(made, WIDE).paths]
+        self.assertIn("bore", roles)
+
+    def test_what_does_not_fit_across(self) -> None:
+        for one, field in (
+            (bore(across="1/4", end="across"), "part.bores.0.at"),
+            (bore(across="1/4", end="across", at="1/16"), "part.bores.0.at"),
+            (bore(across="1/4", end="across", at="2"), "part.bores.0.at"),
+            (bore(across="1", end="across", at="1"), "part.bores.0.across"),
+            (bore(across="1/4", end="across", at="1", depth="1"), "part.bores.0.depth"),
+            (bore("1/4-20", end="across", at="1", cut="boring-tool"), "part.bores.0.cut"),
+        ):
+            with self.subTest(one=one), self.assertRaises(InvalidDocument) as told:
+                read_document(document(body(one, SMALL)))
+            self.assertEqual([error.field for error in told.exception.errors], [field])
+
+    def test_what_it_costs_is_said(self) -> None:
+        weak = plan(body(SMALL, bore(across="1/2", end="across", at="1")))
+        self.assertIn("cross-weak", {notice.code for notice in weak.notices})
+        near = plan(body(SMALL, bore(across="1/4", end="across", at="1/4")))
+        self.assertIn("cross-near-end", {notice.code for notice in near.notices})
+
+
+class MadeGood(unittest.TestCase):
+    KEPT = {"part.stock.form": "kept", "part.stock.across": "1-1/4"}
+
+    def test_a_damaged_end_is_sawn_off_and_tapped(self) -> None:
+        made = plan(body(bore("1/2-13", depth="3/4"), **self.KEPT))
+        self.assertEqual(keys(made), ["saw", "face", "spot", "pilot", "drill", "countersink", "tap", "try"])
+        self.assertEqual(len(made.chuckings), 1)
+
+    def test_only_its_end_can_be_worked(self) -> None:
+        for one, field in (
+            (bore("1/2-13", depth="3/4", end="left"), "part.bores.0.end"),
+            (bore("1/2-13"), "part.bores.0.depth"),
+        ):
+            with self.subTest(one=one), self.assertRaises(InvalidDocument) as told:
+                read_document(document(body(one, **self.KEPT)))
+            self.assertEqual([error.field for error in told.exception.errors], [field])
+
+
 class Said(unittest.TestCase):
     def codes(self, *bores: dict[str, str], **more: Any) -> set[str]:
         return {notice.code for notice in plan(body(*bores, **more)).notices}
@@ -121,6 +256,14 @@ class Said(unittest.TestCase):
         self.assertIn("thin-wall", self.codes(bore("3/4-10", depth="1"), **{"part.stock.across": "7/8"}))
         self.assertIn("comes-through", self.codes(bore("1/2-13", depth="1-3/4")))
         self.assertNotIn("comes-through", self.codes(bore("1/2-13", depth="1")))
+
+    def test_the_wall_over_the_drill_counts_too(self) -> None:
+        """3/8-16 is full for 1/2 in of a 1 in body; its drill runs on into a neck of 0.38, 0.033 round 0.3125."""
+        neck = {"part.overall_length": "2", "part.sections": [
+            section("round", "0.6", across="0.9"), section("round", "1/4", across="0.38"), section("bar"),
+        ]}  # fmt: skip
+        self.assertIn("thin-wall", self.codes(bore("3/8-16", depth="1/2"), SMALL, **neck))
+        self.assertNotIn("thin-wall", self.codes(bore("3/8-16", depth="1/8"), SMALL, **neck))
 
     def test_what_does_not_fit_names_its_field(self) -> None:
         wrong: tuple[tuple[dict[str, str], str, str], ...] = (

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 import unittest
 from collections.abc import Iterator
 from itertools import combinations
@@ -31,6 +32,44 @@ def points(sheet: Sheet, *roles: str) -> list[tuple[float, float]]:
     return [p for path in sheet.paths if path.role in roles for line in path.lines for p in line]
 
 
+class SectionLines(unittest.TestCase):
+    @given(
+        st.lists(st.tuples(st.floats(0, 300), st.floats(0, 200)), min_size=3, max_size=3, unique=True), st.floats(2, 12)
+    )
+    def test_they_fill_a_triangle_and_nothing_else(self, corners: list[tuple[float, float]], gap: float) -> None:
+        """Length of all lines x gap is about the area; no line leaves the triangle."""
+        (ax, ay), (bx, by), (cx, cy) = corners
+        area = abs((bx - ax) * (cy - ay) - (cx - ax) * (by - ay)) / 2
+        edges = [math.dist(one, other) for one, other in combinations(corners, 2)]
+        lines = hatch(tuple(corners), gap)
+        drawn = sum(math.dist(one, other) for one, other in lines)
+        self.assertLessEqual(abs(drawn * gap - area), 2 * gap * max(edges))
+        for x, y in (point for line in lines for point in line):
+            around = sum(
+                abs((px - x) * (qy - y) - (qx - x) * (py - y)) / 2 for (px, py), (qx, qy) in combinations(corners, 2)
+            )
+            self.assertAlmostEqual(around, area, delta=0.01 + 1e-6 * area)
+
+
+class HalfSection(unittest.TestCase):
+    HOLES = ({"end": "right", "thread": "#8-32", "depth": "3/4"}, {"end": "left", "across": "1/4", "depth": "1/2"})
+
+    def test_metal_above_the_axis_is_cut_open(self) -> None:
+        """The hatched metal and the holes lie above the axis; the tapped hole is as wide as drilled, to scale."""
+        made = plan({"part.bores": list(self.HOLES), "part.stock.across": "1"})
+        sheet = part_sheet(made, WIDE)
+        axis = next(y for path in sheet.paths if path.role == "centre" for line in path.lines for _, y in line)
+        clear = points(sheet, "bore")
+        self.assertTrue(all(y <= axis + 0.01 for _, y in clear))
+        drill = made.operation("drill")
+        assert drill is not None
+        wide = [axis - y for _, y in clear]
+        self.assertTrue(any(abs(2 * w / sheet.scale / 25.4 - drill.figures["drill"].value) < 0.001 for w in wide))
+
+    def test_a_part_without_holes_is_whole(self) -> None:
+        self.assertEqual(points(part_sheet(plan(), WIDE), "bore"), [])
+
+
 class Drawing(unittest.TestCase):
     CASES: tuple[dict[str, Any], ...] = (
         {},
@@ -43,6 +82,14 @@ class Drawing(unittest.TestCase):
         PLUG,
         {**TIE_ROD, "method.order": "blanks-first"},
         {"part.stock.form": "hexagon"},
+        {
+            "part.stock.across": "1",
+            "part.bores": [
+                {"end": "right", "thread": "#8-32", "depth": "3/4"},
+                {"end": "left", "across": "1/4", "depth": "1/2"},
+                {"end": "across", "across": "1/8", "at": "1-7/8"},
+            ],
+        },
         {**TIE_ROD, "part.overall_length": "2.6"},
         {
             "part.overall_length": "3",

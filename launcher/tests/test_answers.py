@@ -7,6 +7,7 @@ import json
 from jsonschema import Draft202012Validator
 
 from lathework.tests.samples import document
+from lathework.tests.test_parts import together
 from lathework.threads.series import library
 from launcher.tests.case import CommandCase
 
@@ -114,6 +115,16 @@ class Drills(CommandCase):
             "8.5 mm: nearest to 70 %", self.run_command("size", "M10", "--drills", str(file), "--percent", "70")[1]
         )
 
+    def test_a_taper_hole(self) -> None:
+        """Rc3/8 of metric drills: 14.3 before the reamer, 14.9 without; the plug goes in 6.4, give or take 1.3."""
+        file = self.folder / "drills.txt"
+        file.write_text("metric\n")
+        _, out, _ = self.run_command("size", "Rc3/8", "--drills", str(file), "--json")
+        found = json.loads(out)["hole"]
+        self.assertEqual((found["reamed"], found["plain"]), ("14.3 mm", "14.9 mm"))
+        self.assertEqual((found["gauge_length"], found["give"]), (6.4, 1.3))
+        self.assertIn("local codes", self.run_command("size", "Rc3/8", "--drills", str(file))[1])
+
     def test_what_cannot_be_read_is_told(self) -> None:
         self.assertIn("cannot read", self.stopped("size", "M10", "--drills", str(self.folder / "none.txt")))
         status, out, _ = self.run_command("size", "M10", "--percent", "lots", "--json")
@@ -134,6 +145,13 @@ class Plan(CommandCase):
             self.assertIn(words, out)
         status, out, _ = self.run_command("plan", file, "--json")
         self.assertEqual(len(json.loads(out)["operations"]), 7)
+
+    def test_every_part_of_a_job(self) -> None:
+        file = self.write(together())
+        _, out, _ = self.run_command("plan", file)
+        self.assertIn("Levelling studs, nut: 2 of brass", out)
+        _, out, _ = self.run_command("plan", file, "--json")
+        self.assertIn("tap", [step["key"] for step in json.loads(out)["others"][0]["operations"]])
 
     def test_a_wrong_job_names_its_fields(self) -> None:
         file = self.write(document({"quantity": 0, "part.sections.0.thread": "bolt"}))

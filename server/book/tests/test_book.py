@@ -92,6 +92,8 @@ class Book(TestCase):
             with self.subTest(query):
                 self.assertEqual(self.wrong("card", **query), told)
         self.assertEqual(self.wrong("mating", bolt="bolt", nut="M6"), ("bolt", "unreadable"))
+        self.assertEqual(self.wrong("pipe-hole", q="M10"), ("designation", "not-a-taper"))
+        self.assertEqual(self.wrong("pipe-hole", q="Rc1/2", drills="blunt")[0], "drills")
         self.assertEqual(self.wrong("mating", bolt="R1/2", nut="M6"), ("bolt", "no-limits"))
         self.assertEqual(self.wrong("mating", bolt="M6", nut="1/2 NPT"), ("nut", "no-limits"))
 

@@ -1,0 +1,129 @@
+"""A job of several parts: read as one document, each planned alone, made one after the other."""
+
+from __future__ import annotations
+
+import unittest
+from typing import Any
+
+from lathework.document import read_document
+from lathework.errors import InvalidDocument
+from lathework.planning.bench import Entry
+from lathework.planning.plan import make_plans
+from lathework.planning.progress import Progress, progress
+from lathework.record import read_record
+from lathework.tests.samples import STUD, document, section
+from lathework.tests.test_bores import bore
+
+
+def other(changes: dict[str, Any] | None = None) -> dict[str, Any]:
+    """A nut of hexagon bar that goes with the sample stud."""
+    part = {
+        "name": "nut", "stock": {"form": "hexagon", "across": "9/16", "bar_length": ""}, "overall_length": "3/8",
+        "sections": [section("bar")], "bores": [bore("3/8-16")],
+    }  # fmt: skip
+    made = {"fits": "the stud", "quantity": 2, "material": "brass", "method": STUD["method"], "part": part}
+    return made | (changes or {})
+
+
+def together(*others: dict[str, Any]) -> dict[str, Any]:
+    return document({"others": list(others or (other(),)), "quantity": 1, "part.name": "stud"})
+
+
+class Read(unittest.TestCase):
+    def test_each_part_is_a_job_of_its_own(self) -> None:
+        job = read_document(together())
+        stud, nut = job.parts
+        self.assertEqual((stud.quantity, nut.quantity), (1, 2))
+        self.assertEqual((stud.material.code, nut.material.code), ("mild-steel", "brass"))
+        self.assertEqual((nut.title, nut.setup, nut.others), (stud.title, stud.setup, ()))
+        self.assertEqual(job.designations, "3/8-16 UNC")
+
+    def test_what_a_part_does_not_say_is_the_firsts(self) -> None:
+        bare = {"part": other()["part"]}
+        nut = read_document(together(bare)).others[0]
+        self.assertEqual((nut.quantity, nut.material.code, nut.fits), (1, "mild-steel", ""))
+
+    def test_errors_name_the_part(self) -> None:
+        wrong: tuple[tuple[dict[str, Any], str], ...] = (
+            (other({"material": "wood"}), "others.0.material"),
+            (other({"part": other()["part"] | {"bores": [bore("3/4-10")]}}), "others.0.part.bores.0.thread"),
+            (other({"quantity": 0}), "others.0.quantity"),
+            (other({"colour": "red"}), "others.0.colour"),
+            ({"quantity": 1}, "others.0.part"),
+        )
+        for one, field in wrong:
+            with self.subTest(field), self.assertRaises(InvalidDocument) as told:
+                read_document(together(one))
+            fields = {error.field for error in told.exception.errors}
+            self.assertTrue(any(found.startswith(field) for found in fields), fields)
+
+    def test_an_error_of_the_whole_is_told_once(self) -> None:
+        with self.assertRaises(InvalidDocument) as told:
+            read_document(together() | {"title": ""})
+        self.assertEqual([error.field for error in told.exception.errors], ["title"])
+
+    def test_at_most_six_parts(self) -> None:
+        with self.assertRaises(InvalidDocument) as told:
+            read_document(together(*[other()] * 6))
+        self.assertEqual([error.field for error in told.exception.errors], ["others"])
+
+
+class Made(unittest.TestCase):
+    def setUp(self) -> None:
+        self.plans = make_plans(read_document(together()))
+
+    def done(self, number: int, pieces: int) -> list[Entry]:
+        """Every step of a part ticked off, for a number of pieces."""
+        return [
+            Entry("done", piece, step.key, part=number)
+            for piece in range(1, pieces + 1)
+            for step in self.plans[number - 1].operations
+        ]
+
+    def stand(self, *entries: Entry) -> Progress:
+        return progress(self.plans, entries)
+
+    def test_the_second_part_begins_when_the_first_is_made(self) -> None:
+        before = self.stand(*self.done(1, 1)[:-1])
+        self.assertEqual((before.number, before.good), (1, 0))
+        after = self.stand(*self.done(1, 1))
+        self.assertEqual((after.number, after.good, after.finished), (2, 1, False))
+        assert after.bench.step is not None
+        self.assertEqual(after.bench.step.key, "face")
+        whole = self.stand(*self.done(1, 1), *self.done(2, 2))
+        self.assertEqual((whole.good, whole.quantity, whole.finished), (3, 3, True))
+
+    def test_steps_of_the_whole_are_counted(self) -> None:
+        first, second = (len(plan.operations) for plan in self.plans)
+        halfway = self.stand(*self.done(1, 1), *self.done(2, 1))
+        self.assertEqual((halfway.steps, halfway.steps_done), (first + 2 * second, first + second))
+
+    def test_an_entry_of_one_part_does_nothing_to_another(self) -> None:
+        """Both parts have a step called face."""
+        found = self.stand(Entry("done", 1, "face", part=2))
+        self.assertEqual((found.number, found.benches[0].done), (1, frozenset()))
+        self.assertIn("face", found.benches[1].done)
+
+    def test_a_caution_read_once_is_read_for_all(self) -> None:
+        job = read_document(together() | {"hazards": ["lifting"]})
+        plans = make_plans(job)
+        self.assertTrue(all(part.unread for part in progress(plans, []).benches))
+        read = Entry("read", 1, "", word="lifting")
+        self.assertFalse(any(part.unread for part in progress(plans, [read]).benches))
+
+    def test_a_job_with_nothing_to_gauge_is_gauged_enough(self) -> None:
+        alone = make_plans(read_document(document({"part": other()["part"], "quantity": 1})))
+        self.assertTrue(progress(alone, []).gauged_enough)
+        self.assertFalse(self.stand().gauged_enough)
+
+
+class Kept(unittest.TestCase):
+    ENTRY = {"kind": "done", "piece": 1, "step": "face", "at": "2031-03-01T10:00:00+00:00"}
+
+    def test_the_part_of_an_entry(self) -> None:
+        """Those of before belong to the first part."""
+        found = read_record({"entries": [self.ENTRY, self.ENTRY | {"part": 2}]})
+        self.assertEqual([kept.entry.part for kept in found.entries], [1, 2])
+        for wrong in (0, 7, "2", True):
+            with self.subTest(wrong), self.assertRaises(InvalidDocument):
+                read_record({"entries": [self.ENTRY | {"part": wrong}]})

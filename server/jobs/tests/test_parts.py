@@ -1,0 +1,104 @@
+"""Jobs of several parts and stud repairs through the API: planned, made, put on paper part by part."""
+
+from __future__ import annotations
+
+import io
+
+from pypdf import PdfReader
+
+from lathework.tests.samples import STUD, document
+from lathework.tests.test_parts import other, together
+from server.jobs.models import Entry
+from server.jobs.tests.case import ApiCase
+
+
+class Parts(ApiCase):
+    def setUp(self) -> None:
+        super().setUp()
+        self.job.document = together(other({"quantity": 1}))
+        self.job.save()
+
+    def test_the_plan_of_the_part_that_is_asked_for(self) -> None:
+        def keys(part: int) -> list[str]:
+            return [step["key"] for step in self.get(self.url(f"?part={part}"))["plan"]["operations"]]
+
+        self.assertIn("thread", keys(1))
+        self.assertIn("tap", keys(2))
+        self.assertEqual(keys(5), keys(2), "past the last is the last")
+        answer = self.send("POST", "/api/jobs/plan?part=2", together())
+        self.assertIn("tap", [step["key"] for step in answer.json()["operations"]])  # type: ignore[attr-defined]
+        self.told(self.send("POST", "/api/jobs/plan?part=7", together()), 422)
+
+    def test_the_parts_are_made_one_after_the_other(self) -> None:
+        """The stud of one piece, then the nut: the entries of each know their part, the card counts them together."""
+        self.walk_to("part-off")
+        self.assertEqual(self.get(self.url("/bench"))["part"], 1)
+        now = self.record("done").json()  # type: ignore[attr-defined]
+        self.assertEqual((now["part"], now["parts"][0]["good"], now["step"]["key"]), (2, 1, "face"))
+        while not (now := self.record("done").json())["finished"]:  # type: ignore[attr-defined]
+            pass
+        card = self.get(self.url())
+        self.assertEqual((card["good"], card["quantity"], card["state"]), (2, 2, "finished"))
+        self.assertEqual(card["steps_done"], card["steps"])
+        self.assertEqual({entry.part for entry in Entry.objects.all()}, {1, 2})
+        self.assertEqual(self.send("POST", self.url("/close"), {"reason": ""}).status_code, 200)
+
+    def test_a_job_file_keeps_the_parts(self) -> None:
+        self.walk_to("part-off")
+        self.record("done")
+        self.record("done")
+        file = self.get(self.url("/job.json"))
+        self.assertEqual(file["record"]["entries"][-1]["part"], 2)
+        self.assertNotIn("part", file["record"]["entries"][0])
+        again = self.send("POST", "/api/jobs/import", file).json()["id"]  # type: ignore[attr-defined]
+        self.assertEqual(self.get(f"/api/jobs/{again}/bench")["part"], 2)
+
+    def test_each_part_begins_a_page_of_the_sheet(self) -> None:
+        pages = PdfReader(io.BytesIO(self.client.get(self.url("/sheet.pdf")).content)).pages
+        words = [" ".join(page.extract_text().split()) for page in pages]
+        self.assertIn("1 of 2, stud", words[0])
+        nut = next(text for text in words if "2 of 2, nut" in text)
+        self.assertIn("Tap the hole", nut)
+        self.assertIn("brass", nut)
+
+    def test_drawings_by_part(self) -> None:
+        second = self.client.get(self.url("/part.svg?part=2"))
+        self.assertIn("3/8-16 UNC", second.content.decode())
+        self.assertEqual(self.told(self.client.get(self.url("/part.dxf?part=3")), 422), {"part": "out-of-range"})
+
+    def test_an_error_in_another_part_is_told_with_its_path(self) -> None:
+        wrong = together(other({"quantity": "many"}))
+        change = {"document": wrong, "revision": self.job.revision}
+        self.assertEqual(self.told(self.send("PUT", self.url(), change), 422), {"others.0.quantity": "not-a-count"})
+
+    def test_a_die_is_remembered_from_any_part(self) -> None:
+        """What gauged well as the second part of one job is the record of the same thread and metal in the next."""
+        alike = other({"quantity": 1, "material": "mild-steel", "part": document()["part"]})
+        self.job.document = together(alike)
+        self.job.save()
+        for _ in (1, 2):
+            self.walk_to("part-off")
+            self.record("done")
+        records = self.get(self.url())["die_records"]
+        self.assertEqual([(one["thread"], one["pieces"]) for one in records], [("3/8-16 UNC", 2)])
+
+
+class Repairs(ApiCase):
+    ASKED = {"unit": "in", "across": "1-1/4", "thread": "1/2 BSF", "method": STUD["method"], "setup": STUD["setup"]}
+
+    def test_a_repair_becomes_a_job(self) -> None:
+        found = self.send("POST", "/api/jobs/stud-repair", self.ASKED).json()  # type: ignore[attr-defined]
+        self.assertEqual(found["figures"][0]["name"], "stud screwed in")
+        job = self.send("POST", "/api/jobs", found["document"]).json()  # type: ignore[attr-defined]
+        self.assertEqual((job["quantity"], job["thread"]), (3, "1/2 BSF"))
+        paper = PdfReader(io.BytesIO(self.client.get(f"/api/jobs/{job['id']}/sheet.pdf").content))
+        words = " ".join(" ".join(page.extract_text().split()) for page in paper.pages)
+        for part in ("body", "nut", "stud"):
+            self.assertIn(f", {part}", words)
+        self.assertIn("Retaining compound", words)
+
+    def test_what_cannot_be_repaired_is_told_beside_its_field(self) -> None:
+        for change, field in (({"across": ""}, "across"), ({"thread": "7/8 bolt"}, "thread"), ({"nut": "much"}, "nut")):
+            with self.subTest(field):
+                told = self.told(self.send("POST", "/api/jobs/stud-repair", self.ASKED | change), 422)
+                self.assertEqual(list(told), [field])

@@ -1,0 +1,129 @@
+"""Jobs of several parts, start to set-up sheet: a worn end given a stud, and a tapped body with its cap."""
+
+from __future__ import annotations
+
+import io
+
+from playwright.sync_api import Locator, expect
+from pypdf import PdfReader
+
+from tests.browser.base import BrowserCase
+
+
+class Several(BrowserCase):
+    empty = True
+
+    def stored(self) -> None:
+        expect(self.page.get_by_text("stored", exact=True)).to_be_attached()
+        expect(self.page.get_by_role("alert")).to_have_count(0)
+
+    def field(self, label: str) -> Locator:
+        return self.page.get_by_label(label, exact=True)
+
+    def typed(self, label: str, text: str) -> None:
+        self.field(label).fill(text)
+        self.field(label).press("Enter")
+        self.stored()
+
+    def sheet(self) -> list[str]:
+        """The words of each page of the set-up sheet."""
+        href = self.page.get_by_role("link", name="Set-up sheet").get_attribute("href")
+        answer = self.page.request.get(f"{self.server.url}{href}")
+        return [" ".join(page.extract_text().split()) for page in PdfReader(io.BytesIO(answer.body())).pages]
+
+    def open_repair(self) -> Locator:
+        self.page.goto("/")
+        self.page.get_by_role("button", name="Repair a worn end").click()
+        return self.page.get_by_role("form", name="Stud repair")
+
+    def test_a_stud_repair(self) -> None:
+        """1/2 BSF in 1-1/4: in 1/2, clamped 7/8, washer 3/32, nut .45, out 1/8: 2.044; three parts, made in turn."""
+        page, form = self.page, self.open_repair()
+        form.get_by_role("textbox", name="What is it, in words").fill("Winding spindle")
+        form.get_by_role("textbox", name="Diameter of the part, in").fill("1-1/4")
+        form.get_by_role("textbox", name="Thread of the stud").fill("1/2 bsf")
+        form.get_by_role("textbox", name="Its face to the washer, in").fill("7/8")
+        form.get_by_role("textbox", name="Washer, in", exact=True).fill("3/32")
+        expect(form).to_contain_text("2.044")
+        form.get_by_role("button", name="Start the repair").click()
+        parts = page.get_by_role("navigation", name="Parts of this job")
+        expect(parts.get_by_role("button", name="2 nut")).to_be_visible()
+        expect(page.get_by_role("button", name="Saw the damaged end off")).to_be_visible()
+        page.get_by_role("button", name="Tap the hole").click()
+        expect(page.get_by_role("region", name="Tap the hole")).to_contain_text("taper, second, then bottoming tap")
+        # The length of thread is changed in the body; the stud keeps its own.
+        self.typed("Hole 1, depth", "3/4")
+        parts.get_by_role("button", name="3 stud").click()
+        expect(page.get_by_role("button", name="Fit it")).to_be_visible()
+        expect(self.field("Section 1, thread")).to_have_value("1/2 BSF")
+        self.typed("Overall length", "2.1")
+        pages = self.sheet()
+        for words in ("1 of 3, body", "2 of 3, nut", "3 of 3, stud", "Retaining compound", "Fit it"):
+            self.assertIn(words, " ".join(pages))
+        page.get_by_role("link", name="Jobs", exact=True).click()
+        expect(page.get_by_role("article")).to_contain_text("0 of 3")
+        page.get_by_role("link", name="To the bench").click()
+        heading = page.get_by_role("heading", level=1)
+        for words in ("Saw the damaged end", "Face the end", "Spot the end", "Drill about", "Drill 11.1 mm",
+                      "Countersink", "Start the tap", "Blow the hole out"):  # fmt: skip
+            expect(heading).to_contain_text(words)
+            page.get_by_role(
+                "button", name="Done" if words != "Blow the hole out" else "Piece done", exact=True
+            ).click()
+        expect(page.get_by_role("banner").filter(has_text="2 of 3: nut")).to_be_visible()
+        expect(heading).to_contain_text("Face the end")
+        page.get_by_role("button", name="undo").click()
+        expect(page.get_by_role("banner").filter(has_text="1 of 3: body")).to_be_visible()
+
+    def test_a_repair_that_cannot_be_made_says_why_beside_the_field(self) -> None:
+        form = self.open_repair()
+        form.get_by_role("textbox", name="Diameter of the part, in").fill("1/2")
+        form.get_by_role("textbox", name="Thread of the stud").fill("1/2 bsf")
+        expect(form).to_contain_text("as large as the part it goes into")
+        form.get_by_role("textbox", name="Thread of the stud").fill("1/2")
+        expect(form.get_by_role("button", name="1/2-13 UNC")).to_be_visible()
+        self.page.reload()
+        self.page.get_by_role("button", name="Repair a worn end").click()
+        expect(form.get_by_role("textbox", name="Thread of the stud")).to_have_value("1/2")
+
+    def test_a_tapped_body_with_its_cap(self) -> None:
+        """A body tapped blind and drilled across, then a second part: the cap, threaded outside; one sheet for both."""
+        page = self.page
+        page.goto("/")
+        page.get_by_role("button", name="mm", exact=True).click()
+        page.get_by_role("button", name="Start a job").click()
+        page.get_by_label("Shape").select_option("nut")
+        self.fill_job({
+            "What is it, in words": "Grease cup", "Thread": "M16x1", "How many": "2", "Bar across flats, mm": "24",
+            "Thread depth, mm": "10", "Overall length, mm": "40",
+        })  # fmt: skip
+        page.get_by_role("form", name="Start a job").get_by_role("button", name="Start the job").click()
+        expect(page.get_by_role("button", name="Tap the hole")).to_be_visible()
+        page.get_by_role("button", name="Add a hole across").click()
+        self.field("Hole 2, drill").fill("3")
+        self.field("Hole 2, behind the right-hand end").fill("39.5")
+        expect(page.get_by_role("alert").filter(has_text="break out of the end")).to_be_visible()
+        self.typed("Hole 2, behind the right-hand end", "30")
+        page.get_by_role("button", name="Drill across").click()
+        expect(page.get_by_role("region", name="Drill across")).to_contain_text("24.90 mm")
+        self.field("Drills you own").fill("14 mm")
+        expect(page.get_by_text("No drill you own leaves M16x1 within its class")).to_be_visible()
+        self.typed("Drills you own", "metric")
+        expect(page.get_by_text("No drill you own")).to_have_count(0)
+        page.get_by_role("button", name="Add a part to this job").click()
+        expect(self.field("Name of this part")).to_have_value("part 2")
+        self.typed("Name of this part", "cap")
+        page.get_by_role("button", name="Take hole 2 out").click()
+        page.get_by_role("button", name="Add a section").click()
+        page.get_by_label("Section 2, shape").select_option("thread")
+        self.field("Section 2, thread").fill("M16x1")
+        self.field("Section 2, length").fill("12")
+        self.field("Section 2, length").press("Enter")
+        page.get_by_role("button", name="Take hole 1 out").click()
+        self.stored()
+        expect(page.get_by_role("button", name="Run the die on")).to_be_visible()
+        page.get_by_role("navigation", name="Parts of this job").get_by_role("button", name="1 part 1").click()
+        expect(page.get_by_role("button", name="Tap the hole")).to_be_visible()
+        pages = " ".join(self.sheet())
+        for words in ("2 of 2, cap", "Drill across", "Run the die on"):
+            self.assertIn(words, pages)

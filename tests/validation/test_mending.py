@@ -1,0 +1,236 @@
+"""Taper pipe holes, insert taps, nuts, chased threads and stud repairs: printed tables and numbers worked by hand.
+
+Taper minors and drills are those ASME B1.20.1 and machinery handbooks print; insert holes those of ASME B18.29.1 and
+DIN 8140; nuts those of ISO 4032 as an outside library's table has them.
+"""
+
+from __future__ import annotations
+
+import unittest
+from fractions import Fraction
+from itertools import pairwise
+
+from hypothesis import given
+from hypothesis import strategies as st
+
+from lathework.document import read_document
+from lathework.errors import InputError
+from lathework.hole import AskedHole, hole
+from lathework.pipe_hole import pipe_hole
+from lathework.planning.plan import make_plans
+from lathework.repair import AskedRepair, StudRepair, stud_repair
+from lathework.rules.chasing import infeed_diameters
+from lathework.rules.mending import insert_hole, insert_tap, mends
+from lathework.rules.nuts import nut_sizes
+from lathework.rules.pipe_holes import minor_at, taper_hole
+from lathework.tables.drills import all_drills
+from lathework.tests.samples import STUD
+from lathework.threads.designation import read_designation
+from lathework.threads.taper import taper_lengths
+from tests.validation.reference import reference_rows
+
+#: NPT: size, minor at the small end K0 (ASME B1.20.1), drill before a taper reamer, drill without one (handbook).
+NPT = (
+    ("1/8-27", 0.33388, "21/64", "11/32"), ("1/4-18", 0.43294, "27/64", "7/16"), ("3/8-18", 0.56757, "9/16", "37/64"),
+    ("1/2-14", 0.70129, "11/16", "23/32"), ("3/4-14", 0.91054, "57/64", "59/64"), ("1-11.5", 1.14407, "9/8", "37/32"),
+)  # fmt: skip
+#: Rc: size, drill before a taper reamer, drill without one (millimetres, as drill charts for ISO 7-1 print them).
+RC = (("1/8", 8.15, 8.55), ("1/4", 10.8, 11.4), ("3/8", 14.3, 14.9), ("1/2", 17.8, 18.6), ("3/4", 23.2, 24.1))
+#: Insert taps: thread, basic major and minor of the tapped hole (ASME B18.29.1 in inches, DIN 8140 in millimetres).
+INSERTS = (
+    ("1/4-20", 0.3150, 0.2608), ("3/8-16", 0.4562, 0.3885), ("1/2-13", 0.5999, 0.5167), ("M6", 7.299, 6.217),
+    ("M8", 9.624, 8.271), ("M10", 11.949, 10.325), ("M12", 14.273, 12.379),
+)  # fmt: skip
+#: Unified hexagon nuts: size, width across the flats and greatest thickness (ASME B18.2.2, as handbooks print them).
+NUTS = (("1/4-20", "7/16", 0.226), ("3/8-16", "9/16", 0.337), ("1/2-13", "3/4", 0.448), ("3/4-10", "9/8", 0.665))
+
+
+class TaperHoles(unittest.TestCase):
+    def test_minors_and_drills_of_american_pipe(self) -> None:
+        """K0 lies the gauge length behind the mouth; printed drills lie within a 64th under our limits."""
+        for size, small_end, reamed, plain in NPT:
+            thread = read_designation(f"{size} NPT")
+            lengths, found = taper_lengths(thread), taper_hole(thread, all_drills())
+            assert lengths is not None and found is not None
+            with self.subTest(size):
+                at_small_end = minor_at(thread, lengths.gauge_length.value).value
+                self.assertAlmostEqual(at_small_end, small_end, delta=0.0002)
+                self.assertAlmostEqual(found.deep.value, float(Fraction(reamed)), delta=1 / 64)
+                self.assertLess(float(Fraction(plain)), found.mouth.value + 0.0005)
+                self.assertAlmostEqual(found.mouth.value, float(Fraction(plain)), delta=1 / 64)
+
+    def test_drills_of_sealing_pipe(self) -> None:
+        for size, reamed, plain in RC:
+            found = taper_hole(read_designation(f"Rc{size}"), all_drills())
+            assert found is not None and found.reamed is not None and found.plain is not None
+            with self.subTest(size):
+                self.assertAlmostEqual(found.reamed.diameter_mm, reamed, delta=0.1)
+                self.assertAlmostEqual(found.plain.diameter_mm, plain, delta=0.1)
+
+    def test_the_gauge(self) -> None:
+        """Rc1/2: 8.2 mm, 4.5 turns of 25.4/14; American pipe stands within a turn of flush."""
+        found = pipe_hole("Rc1/2").hole
+        self.assertAlmostEqual(found.turns.value, 8.2 * 14 / 25.4, places=3)
+        self.assertAlmostEqual(pipe_hole("1/2-14 NPT").hole.give.value, 1 / 14, places=4)
+
+    def test_what_is_no_taper_hole_is_told(self) -> None:
+        for text in ("R1/2", "G1/2", "M10"):
+            with self.subTest(text), self.assertRaises(InputError) as told:
+                pipe_hole(text)
+            self.assertEqual(told.exception.field, "designation")
+
+
+class Stripped(unittest.TestCase):
+    def test_insert_taps(self) -> None:
+        for name, major, minor in INSERTS:
+            thread = read_designation(name)
+            digits = 4 if thread.unit == "in" else 3
+            with self.subTest(name):
+                self.assertAlmostEqual(insert_tap(thread).value, major, delta=0.6 * 10**-digits)
+                self.assertAlmostEqual(insert_hole(thread).value, minor, delta=0.6 * 10**-digits)
+
+    def test_ways_to_mend(self) -> None:
+        """M10: next M12, drilled 10.2, takes the old thread whole; a bush needs M16, 13.835 inside over 1.3 x 10."""
+        found = {one.code: one for one in mends(read_designation("M10"), all_drills())}
+        self.assertEqual([found[code].tapped for code in ("next-size", "stepped-stud", "bush")], ["M12", "M12", "M16"])
+        self.assertAlmostEqual(found["next-size"].needs.value, 12 * 1.3)
+        # No insert is made for 55 and 47.5 degree threads; the next BSW after 1/2 is 5/8 (9/16 is drilled 15/32).
+        whitworth = {one.code: one.tapped for one in mends(read_designation("1/2 BSW"), all_drills())}
+        self.assertNotIn("insert", whitworth)
+        self.assertEqual(whitworth["next-size"], "5/8 BSW")
+
+    def test_a_mend_clears_the_old_thread_and_is_owned(self) -> None:
+        rack = all_drills()
+        for name in ("M4", "M6", "M12", "1/4-20", "5/16-24", "3/8 BSF", "2 BA", "G1/8"):
+            old = read_designation(name)
+            for one in mends(old, rack):
+                with self.subTest(name=name, mend=one.code):
+                    self.assertIn(one.drill, rack)
+                    assert one.drill is not None
+                    self.assertGreaterEqual(one.drill.diameter_mm, 0.97 * old.major_mm)
+                    self.assertGreater(one.needs.value, one.major.value)
+
+
+class ThinMetal(unittest.TestCase):
+    def test_two_turns_of_m6(self) -> None:
+        """2 mm of sheet: 2 turns of M6, 2.67 of M6x0.75; it holds 2 / the engagement that breaks the screw."""
+        found = hole("M6", asked=AskedHole(through="2"))
+        assert found.thin is not None
+        self.assertAlmostEqual(found.thin.turns.value, 2.0)
+        self.assertAlmostEqual(found.thin.holds.value, 200 / found.strip.engagement.value, places=6)
+        self.assertIn("M6x0.75 puts 2.7 turns in it.", found.thin.advice)
+        self.assertIn("Too thin to tap", " ".join(hole("M10", asked=AskedHole(through="2")).thin.advice))  # type: ignore[union-attr]
+        thick = hole("M6", asked=AskedHole(through="12")).thin
+        assert thick is not None
+        self.assertEqual((thick.holds.value, thick.advice), (100.0, ()))
+
+
+class Nuts(unittest.TestCase):
+    def test_metric_nuts_are_those_of_the_outside_table(self) -> None:
+        compared = 0
+        for row in reference_rows("hex_nut_parameters.csv"):
+            name = row["Size"].split("-")[0]
+            if name not in {f"M{size}" for size in (3, 4, 5, 6, 8, 10, 12, 16, 20, 24)} or not row["iso4032:s"]:
+                continue
+            across, height = nut_sizes(read_designation(name))
+            compared += 1
+            with self.subTest(name):
+                self.assertAlmostEqual(across.value, float(row["iso4032:s"]))
+                self.assertAlmostEqual(height.value, float(row["iso4032:m"]))
+        self.assertGreaterEqual(compared, 10)
+
+    def test_unified_nuts(self) -> None:
+        for name, across, thickest in NUTS:
+            flats, height = nut_sizes(read_designation(name))
+            with self.subTest(name):
+                self.assertAlmostEqual(flats.value, float(Fraction(across)))
+                self.assertTrue(thickest - 0.03 < height.value <= thickest)
+
+    def test_other_threads_by_rule(self) -> None:
+        """1/2 BSF: 1.5 x 1/2 = 3/4, a sixteenth already; 0.9 x 1/2 high."""
+        self.assertEqual([figure.value for figure in nut_sizes(read_designation("1/2 BSF"))], [0.75, 0.45])
+
+
+class Chasing(unittest.TestCase):
+    @given(st.floats(5, 60), st.floats(0.3, 4.0))
+    def test_equal_areas_down_to_the_major(self, bore: float, depth: float) -> None:
+        """A triangle's area goes with the square of its depth: each pass adds the same square."""
+        sizes = infeed_diameters(bore, bore + 2 * depth)
+        self.assertAlmostEqual(sizes[-1], bore + 2 * depth, places=5)
+        squares = [0.0, *(((size - bore) / 2) ** 2 for size in sizes)]
+        steps = [after - before for before, after in pairwise(squares)]
+        self.assertAlmostEqual(max(steps), min(steps), places=4)
+
+
+def repair(**asked: str) -> StudRepair:
+    given_ = {"across": "1-1/4", "thread": "1/2 BSF", **asked}
+    blades = {"groove_blade": "3 mm", "parting_blade": "3 mm"}
+    return stud_repair(AskedRepair(**given_), STUD["method"], STUD["setup"] | blades)
+
+
+class StudRepairs(unittest.TestCase):
+    def figures(self, **asked: str) -> dict[str, float]:
+        return {figure.name: figure.value for figure in repair(**asked).figures}
+
+    def test_the_stack_by_hand(self) -> None:
+        """1/2 BSF, 16 tpi: in 1/2; clamped 7/8, washer 3/32, nut 0.45, out 2/16: 2.04375. Thread in the hole 5/8."""
+        found = self.figures(clamped="7/8", washer="3/32")
+        self.assertAlmostEqual(found["stud screwed in"], 0.5)
+        self.assertAlmostEqual(found["full thread in the hole"], 0.625)
+        self.assertAlmostEqual(found["length of the stud"], 0.5 + 0.875 + 0.09375 + 0.45 + 0.125)
+        self.assertAlmostEqual(found["thread at the nut's end"], 0.09375 + 0.45 + 0.125 + 3 / 16)
+
+    def test_weak_metal_wants_more_of_it(self) -> None:
+        """A stud of alloy steel (850 N/mm2) in aluminium (290) is screwed in further than one diameter."""
+        weak = self.figures(metal="aluminium", stud_metal="alloy-steel")["stud screwed in"]
+        self.assertGreater(weak, 0.5)
+        typed = repair(metal="aluminium", stud_metal="alloy-steel", engaged="1/2").figures[0]
+        self.assertEqual(typed.value, 0.5)
+        self.assertIn("a thread may strip", typed.note)
+
+    def test_one_job_three_parts(self) -> None:
+        made = read_document(repair(clamped="7/8", washer="3/32").document)
+        plans = {plan.job.part.name: plan for plan in make_plans(made)}
+        self.assertEqual(list(plans), ["body", "nut", "stud"])
+        keys = {name: [step.key for step in plan.operations] for name, plan in plans.items()}
+        self.assertEqual(keys["body"], ["saw", "face", "spot", "pilot", "drill", "countersink", "tap", "try"])
+        self.assertEqual(len(plans["stud"].chuckings), 2)
+        self.assertEqual(keys["stud"][-1], "fit")
+        self.assertIn("Retaining compound, by its data sheet", plans["stud"].operations[-1].notes[0])
+        self.assertAlmostEqual(plans["nut"].job.part.overall_mm, 0.45 * 25.4, places=3)
+
+    def test_a_short_stud_is_threaded_from_end_to_end(self) -> None:
+        part = read_document(repair().document).others[1].part
+        self.assertEqual([one.shape for one in part.sections], ["thread"])
+
+    @given(
+        st.sampled_from(["M8", "M12", "3/8-16", "1/2 BSF", "1/4 BSW", "0 BA"]),
+        st.sampled_from(["mild-steel", "aluminium", "brass", "cast-iron"]),
+        st.floats(0, 60), st.floats(0, 6), st.sampled_from(["in", "mm"]),
+    )  # fmt: skip
+    def test_every_repair_can_be_planned(
+        self, thread: str, metal: str, clamped: float, washer: float, unit: str
+    ) -> None:
+        """Whatever is typed, the three parts read and plan, and the stud is as long as what it passes through."""
+        found = repair(
+            unit=unit, thread=thread, metal=metal, across="50 mm", clamped=f"{clamped:.2f} mm",
+            washer=f"{washer:.2f} mm",
+        )  # fmt: skip
+        job = read_document(found.document)
+        plans = make_plans(job)
+        length = next(f for f in found.figures if f.name == "length of the stud")
+        self.assertAlmostEqual(sum(one.value for one in length.inputs), length.value)
+        thread_mm = 25.4 if found.thread.unit == "in" else 1.0
+        self.assertAlmostEqual(plans[2].job.part.overall_mm, length.value * thread_mm, delta=0.01)
+
+    def test_wrong_input_names_its_field(self) -> None:
+        for field, typed in (
+            ("across", ""), ("across", "thick"), ("thread", "bolt"), ("thread", "Rc1/2"), ("metal", "wood"),
+            ("clamped", "-1"), ("nut", "much"), ("drills", "blunt"), ("engaged", "0"),
+        ):  # fmt: skip
+            with self.subTest(field=field, typed=typed), self.assertRaises(InputError) as told:
+                repair(**{field: typed})
+            self.assertEqual(told.exception.field, field)
+        with self.assertRaises(InputError) as told:
+            repair(thread="1-1/4-7")
+        self.assertEqual(told.exception.code, "does-not-fit")
