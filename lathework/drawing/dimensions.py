@@ -10,6 +10,7 @@ from lathework.drawing.layout import CHAR, LABEL_ROW, ROW, Frame, Layout, lay_ou
 from lathework.drawing.outline import drawn_mm
 from lathework.drawing.shapes import Label, Line, Path
 from lathework.part import Bore
+from lathework.planning.bores import thickness_mm
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
@@ -226,6 +227,15 @@ def _hole_spots(layout: Layout, chucking: Chucking, bore: Bore, label: Label) ->
     yield from _rows_above(layout, chucking, layout.x(at), width)
 
 
+def _hole_leader(layout: Layout, plan: Plan, chucking: Chucking, bore: Bore, label: Label) -> list[Path]:
+    """A thin line from the label of a hole across to its mouth."""
+    if bore.at is None or bore.end != "across":
+        return []
+    at = bore.at.mm if chucking.faces == "right" else chucking.overall_mm - bore.at.mm
+    mouth = (layout.x(at), layout.top(thickness_mm(plan.job.part, bore)))
+    return [Path("leader", (((label.x, label.y + 3), mouth),))]
+
+
 def _rows_above(layout: Layout, chucking: Chucking, middle: float, width: float) -> Iterator[Spot]:
     """Places in rows above the work, the nearest to `middle` first (sheet units, as `width`)."""
     least, most = layout.chuck_x + width / 2 + 4, layout.frame.width - width / 2 - 4
@@ -301,5 +311,7 @@ def dimensions(
     for number, bore in enumerate(bores):
         if bore.end == chucking.faces or _shows_across(chucking, bore):
             label = _hole_label(number, bore)
-            board.put(_hole_spots(layout, chucking, bore, label), label)
+            paths += _hole_leader(
+                layout, plan, chucking, bore, board.put(_hole_spots(layout, chucking, bore, label), label)
+            )
     return paths, [*labels, *board.labels, *_step_labels(layout, operations)]

@@ -108,34 +108,41 @@ def _hole_across(layout: Layout, plan: Plan, chucking: Chucking, found: BoreWork
     return paths
 
 
+def _seen_holes(plan: Plan, chucking: Chucking) -> tuple[list[BoreWork], list[BoreWork]]:
+    """The holes along the axis and across it that are there when a chucking is done.
+
+    What is drilled from the other end comes in the second chucking.
+    """
+    racks = racks_of(plan.job)
+    shown = (chucking.faces,) if chucking.number == 1 else ("right", "left")
+    made = [bore_work(bore, racks) for bore in plan.job.part.bores]
+    return [f for f in made if f.bore.end in shown], [f for f in made if f.bore.end == "across"]
+
+
+def _walls(chucking: Chucking, along: list[BoreWork]) -> list[Wall]:
+    overall = chucking.overall_mm
+    return [
+        _from_face(_wall(found, overall, _deep_mm(found, overall)), chucking, near=found.bore.end == chucking.faces)
+        for found in along
+    ]
+
+
 def half_section(layout: Layout, plan: Plan, chucking: Chucking, upper: Line, seen_mm: float) -> list[Path]:
     """The part's upper half cut open, between its outline `upper` and its holes; nothing where it has none.
 
     `seen_mm` is how far behind the face the part shows, in millimetres.
     """
-    part = plan.job.part
-    if not part.bores:
+    along, through = _seen_holes(plan, chucking)
+    if not along and not through:
         return []
-    racks = racks_of(plan.job)
-    made = [bore_work(bore, racks) for bore in part.bores]
-    along = [found for found in made if found.bore.end != "across"]
-    walls = [
-        _from_face(
-            _wall(found, chucking.overall_mm, _deep_mm(found, chucking.overall_mm)), chucking,
-            near=found.bore.end == chucking.faces,
-        )
-        for found in along
-    ]  # fmt: skip
-    inner = _envelope(walls, seen_mm) if walls else []
+    inner = _envelope(_walls(chucking, along), seen_mm) if along else []
     metal = (*upper, (upper[-1][0], layout.axis_y), (upper[0][0], layout.axis_y))
     paths = [Path("part", (metal,), closed=True), Path("hatch", (metal,), closed=True)]
     if inner:
         paths.append(_clear(layout, inner))
-        across = [((x, y), (x, layout.axis_y)) for x, y in _steps(layout, inner)]
-        paths.append(Path("edge", tuple(across)))
+        paths.append(Path("edge", tuple(((x, y), (x, layout.axis_y)) for x, y in _steps(layout, inner))))
     thin = [line for found in along for line in _thread_lines(layout, found, chucking, seen_mm)]
     paths += [Path("thread", tuple(thin))] if thin else []
-    for found in made:
-        if found.bore.end == "across" and found.bore.at is not None:
-            paths += _hole_across(layout, plan, chucking, found, inner)
+    for found in through:
+        paths += _hole_across(layout, plan, chucking, found, inner)
     return paths

@@ -31,6 +31,7 @@ ROOM_TO_BORE_MM = 0.4
 """Least that a boring tool is left to take off the diameter after the last drill (practice)."""
 BORING_TOOL = "boring tool"
 """What makes a hole that no drill of the racks fits."""
+NAMED_RACKS = ("number", "letter", "fraction")
 TAP = "second"
 """The tap that a blind hole is drilled deep enough for; a bottoming tap then finishes it."""
 FLOOR_MM = 1.0
@@ -55,6 +56,11 @@ class BoreWork:
     choice: Choice | None = None
     rough: Drill | None = None
     taper: TaperHole | None = None
+
+    @property
+    def called(self) -> str:
+        """The name a drill of a numbered, lettered or fractional rack goes by; "" for one known by its size."""
+        return self.name if self.choice is not None and self.choice.drill.rack in NAMED_RACKS else ""
 
     @property
     def bored(self) -> bool:

@@ -11,16 +11,17 @@ def fit(work: Work, chucking: Chucking) -> Operation | None:
     """The last step of a part, where something was noted for it; told with the last `chucking`."""
     if not work.part.afterwards:
         return None
+    # Braces would name figures.
+    words = work.part.afterwards.replace("{", "(").replace("}", ")")
     return Operation(
         key="fit",
         kind="fit",
         title="Fit it",
-        sentence="Off the lathe: do what was noted for when the part is made.",
+        sentence=words,
         headline="",
         figures={},
         tool="",
         edge="",
-        notes=(work.part.afterwards,),
         chucking=chucking.number,
-        figure_words="fit",
+        figure_words="fitted",
     )

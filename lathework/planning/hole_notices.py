@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
+from dataclasses import replace
 
 from lathework.part import Bore
 from lathework.planning.bores import (
@@ -23,6 +24,8 @@ from lathework.rules.holes import tap_margin
 
 WEAK_SHARE = 1 / 3
 """Hole across over the thickness from which it weakens the part markedly (practice)."""
+WORTH_BUYING = 6.0
+"""Per cent thread by which a drill one does not own must come nearer to be named (practice)."""
 NEAR_END = 1.0
 """Least metal between a hole across and the end, over the hole's diameter (practice)."""
 
@@ -69,6 +72,8 @@ def _drills(work: Work, bore: Bore, found: BoreWork, field: str) -> Iterator[Not
     elif found.bored and not found.chased:
         text = f"No drill you own leaves {name} within its class: bore the hole, or add the drill you have to the list."
         yield Notice("no-drill", "setup.drills", text)
+    else:
+        yield from _better(work, bore, found)
     if found.percent is not None and not found.chased:
         margin = tap_margin(bore.thread, work.job.material, found.percent.value).value
         if margin < LEAST_MARGIN:
@@ -78,6 +83,21 @@ def _drills(work: Work, bore: Bore, found: BoreWork, field: str) -> Iterator[Not
             yield Notice("tap-breaks", f"{field}.thread", text)
     if bore.end != "across" and way_of(work, found).code != work.job.method.tapping and not found.chased:
         yield Notice("blind-by-hand", "method.tapping", f"{name} is blind: it is tapped by hand, not under power.")
+
+
+def _better(work: Work, bore: Bore, found: BoreWork) -> Iterator[Notice]:
+    """A drill that is not owned and comes much nearer to the per cent wanted."""
+    racks = racks_of(work.job)
+    best = bore_work(bore, replace(racks, drills=""))
+    if found.percent is None or best.percent is None:
+        return
+    ours, theirs = found.percent.value, best.percent.value
+    if abs(ours - racks.percent) > abs(theirs - racks.percent) + WORTH_BUYING:
+        text = (
+            f"Of your drills only {found.name} keeps the hole within its class, and leaves {ours:.0f} % thread; "
+            f"{best.name} would leave {theirs:.0f} %."
+        )
+        yield Notice("better-drill", "setup.drills", text)
 
 
 def hole_notices(work: Work) -> Iterator[Notice]:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
+from dataclasses import replace
 
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.planning.bores import BoreWork, bore_work, depth_figure, racks_of
@@ -21,6 +22,8 @@ DRILLING_SHARE = 0.7
 """Drilling speed over turning speed (practice)."""
 REAMING_SHARE = 0.3
 """Reaming speed over turning speed (practice)."""
+FAST = 2000.0
+"""Speed in rev/min that many small lathes do not reach (practice)."""
 DEEP_RATIO = 4.0
 """Depth over diameter from which a drill must be drawn back to clear its chips (practice)."""
 PECK = "Deeper than four diameters: draw it back at each diameter and clear the chips."
@@ -28,7 +31,8 @@ PECK = "Deeper than four diameters: draw it back at each diameter and clear the 
 
 def drilling_speed(work: Work, across_mm: float) -> Figure:
     """Speed for a drill of `across_mm` millimetres. Source: practice."""
-    return spindle_speed(work.job.material.turning_speed * DRILLING_SHARE, across_mm, name="speed")
+    found = spindle_speed(work.job.material.turning_speed * DRILLING_SHARE, across_mm, name="speed")
+    return found if found.value < FAST else replace(found, note="Faster than many a lathe goes: take its fastest.")
 
 
 def _taken(chucking: Chucking, across_mm: float, depth: Figure) -> Cut:
@@ -132,6 +136,7 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Op
         edge="",
         cautions=(cautions.DRILL,),
         notes=(*((PECK,) if deep else ()), f"Lubricant: {work.job.material.lubricant}."),
+        figure_words=found.called,
         cut=_taken(chucking, found.drill_mm, depth),
         chucking=chucking.number,
     )

@@ -97,8 +97,8 @@ class Holes(unittest.TestCase):
         for chucking in made.chuckings:
             sheet = part_sheet(made, WIDE, chucking.number)
             face = max(x for path in sheet.paths if path.role == "part" for line in path.lines for x, _ in line)
-            clear = max(x for path in sheet.paths if path.role == "bore" for line in path.lines for x, _ in line)
-            mouths.append(abs(face - clear) < 0.01)
+            clear = [x for path in sheet.paths if path.role == "bore" for line in path.lines for x, _ in line]
+            mouths.append(bool(clear) and abs(face - max(clear)) < 0.01)
         self.assertEqual([c.faces for c in made.chuckings], ["right", "left"])
         self.assertEqual(mouths, [False, True])
 
@@ -132,6 +132,14 @@ class DrillsOwned(unittest.TestCase):
         """100 % would be bored to 0.375 - 1.299038 / 16 = 0.2938: under the least minor, 0.307."""
         made = plan(body(bore("3/8-16", depth="3/4"), **{"setup.drills": "1/4", "method.percent": "100"}))
         self.assertAlmostEqual(value(made, "bore", "bore"), 0.3070, places=4)
+
+    def test_a_much_better_drill_is_named(self) -> None:
+        """1/2 BSF of fractional drills: 27/64 is all the class allows, 95 % thread; 11.1 mm would leave 78."""
+        owned = {"setup.drills": "fraction", "part.bores": [bore("1/2 BSF", depth="3/4")]}
+        told = [notice.text for notice in plan(body(**owned)).notices if notice.code == "better-drill"]
+        self.assertEqual(len(told), 1)
+        self.assertIn("only 27/64", told[0])
+        self.assertNotIn("better-drill", {notice.code for notice in plan(body(bore("M10", depth="20 mm"))).notices})
 
     def test_a_lower_per_cent_takes_a_larger_drill(self) -> None:
         sizes = [

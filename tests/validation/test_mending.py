@@ -196,7 +196,7 @@ class StudRepairs(unittest.TestCase):
         self.assertEqual(keys["body"], ["saw", "face", "spot", "pilot", "drill", "countersink", "tap", "try"])
         self.assertEqual(len(plans["stud"].chuckings), 2)
         self.assertEqual(keys["stud"][-1], "fit")
-        self.assertIn("Retaining compound, by its data sheet", plans["stud"].operations[-1].notes[0])
+        self.assertIn("Retaining compound, by its data sheet", plans["stud"].operations[-1].sentence)
         self.assertAlmostEqual(plans["nut"].job.part.overall_mm, 0.45 * 25.4, places=3)
 
     def test_a_short_stud_is_threaded_from_end_to_end(self) -> None:
