@@ -24,7 +24,9 @@ Support = Literal["chuck", "centre"]
 Readout = Literal["readout", "stops"]
 Edge = Literal["left", "right"]
 Mouth = Literal["right", "left", "across"]
-Cutter = Literal["tap", "tap-as-chaser", "boring-tool"]
+Cutter = Literal["tap", "form-tap", "tap-as-chaser", "boring-tool"]
+TAPS: tuple[Cutter, ...] = ("tap", "form-tap")
+"""What is turned into a hole; the others are fed along it on the leadscrew."""
 SHAPES: tuple[Shape, ...] = get_args(Shape)
 FINISHES: tuple[Finish, ...] = get_args(Finish)
 ORDERS: tuple[Order, ...] = get_args(Order)
@@ -153,8 +155,8 @@ class Method:
 class Setup:
     """The lathe and its blades: its dial and readout, its weight, how far it runs on, which edges were touched off.
 
-    `run_down_turns` is how many turns the spindle makes after it is switched off; `drills` names those owned, "" for
-    every rack.
+    `run_down_turns` is how many turns the spindle makes after it is switched off; `drills` names those owned, ""
+    where nobody said.
     """
 
     dial: Dial

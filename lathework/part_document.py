@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from lathework.fields import Reader
 from lathework.lengths import Length, Span
-from lathework.part import CUTTERS, MILLED, MOUTHS, SHAPES, Bore, Cutter, Mouth, Part, Section, Shape, Stock
-from lathework.planning.bores import largest_mm, thickness_mm, wall_mm
+from lathework.part import CUTTERS, MILLED, MOUTHS, SHAPES, TAPS, Bore, Cutter, Mouth, Part, Section, Shape, Stock
+from lathework.planning.bore_sizes import largest_mm, thickness_mm, wall_mm
 from lathework.planning.ends import ends_of, nominal_mm
 from lathework.rules.relief import groove_width
 from lathework.rules.stock import STOCK_FORMS, StockForm
@@ -150,7 +150,7 @@ def _check_across(reader: Reader, part: Part, bore: Bore, path: str, size: str) 
         reader.fail("does-not-fit", size, "This hole is as wide as the part is thick there.")
     elif bore.depth is not None and bore.depth.mm >= thick:
         reader.fail("does-not-fit", f"{path}.depth", "That goes through: leave the depth empty.")
-    if bore.thread is not None and bore.cut != "tap":
+    if bore.thread is not None and bore.cut not in TAPS:
         reader.fail("does-not-fit", f"{path}.cut", "A hole across does not turn with the spindle: it is tapped.")
 
 

@@ -10,7 +10,7 @@ from lathework.drawing.layout import CHAR, LABEL_ROW, ROW, Frame, Layout, lay_ou
 from lathework.drawing.outline import drawn_mm
 from lathework.drawing.shapes import Label, Line, Path
 from lathework.part import Bore
-from lathework.planning.bores import thickness_mm
+from lathework.planning.bore_sizes import thickness_mm
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan

@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from lathework.drawing.layout import Layout
 from lathework.drawing.shapes import Line, Path, mirrored
-from lathework.planning.bores import BoreWork, bore_work, depth_figure, racks_of, thickness_mm
+from lathework.planning.bore_sizes import depth_figure, thickness_mm
+from lathework.planning.bores import BoreWork, bore_work, racks_of
 from lathework.planning.chucking import Chucking
 from lathework.planning.plan import Plan
 from lathework.planning.work import in_mm

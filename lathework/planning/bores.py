@@ -6,21 +6,18 @@ from dataclasses import dataclass, replace
 from functools import lru_cache
 
 from lathework.figures import AS_TYPED, PRACTICE, Figure, Given
-from lathework.part import MILLED, Bore, Edge, Job, Part
-from lathework.planning.ends import Ends, nominal_mm
+from lathework.part import TAPS, Bore, Job
 from lathework.rules.holes import (
     PILOT_FROM_MM,
-    POINT_SHARE,
     Choice,
     choose,
-    drill_depth,
+    form_hole,
     hole_for,
     owned,
-    tap_named,
+    probable_hole,
     wanted_percent,
 )
 from lathework.rules.pipe_holes import TaperHole, taper_hole
-from lathework.rules.stock import FORM_FLATS
 from lathework.rules.tapping import convention, percent_thread
 from lathework.tables.drills import Drill, all_drills
 from lathework.threads.limits import internal_limits
@@ -31,13 +28,14 @@ ROOM_TO_BORE_MM = 0.4
 """Least that a boring tool is left to take off the diameter after the last drill (practice)."""
 BORING_TOOL = "boring tool"
 """What makes a hole that no drill of the racks fits."""
+HOME_RACKS: dict[LengthUnit, str] = {"in": "number, letter, fraction", "mm": "metric"}
+WORTH_TELLING = 6.0
+"""Per cent thread by which a drill must come nearer for another rack to be opened, or named (practice)."""
 NAMED_RACKS = ("number", "letter", "fraction")
+FORM_OFF = 0.06
+"""How far a hole may be from what a form tap wants, in pitches: tight jams it, wide is not filled (practice)."""
 TAP = "second"
 """The tap that a blind hole is drilled deep enough for; a bottoming tap then finishes it."""
-FLOOR_MM = 1.0
-"""Least metal left under the point of a drill in a blind hole (practice)."""
-THIN_WALL = 0.15
-"""Least wall round a hole, over the hole's diameter (practice)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -70,7 +68,7 @@ class BoreWork:
     @property
     def chased(self) -> bool:
         """Whether its thread is chased instead of tapped: as chosen, or because no drill reaches its size."""
-        return self.bore.thread is not None and (self.bore.cut != "tap" or self._beyond_racks)
+        return self.bore.thread is not None and (self.bore.cut not in TAPS or self._beyond_racks)
 
     @property
     def _beyond_racks(self) -> bool:
@@ -111,13 +109,32 @@ def _bored(bore: Bore, thread: Thread, class_name: str, racks: Racks) -> BoreWor
 
 @lru_cache(maxsize=256)
 def _tapped(bore: Bore, racks: Racks) -> BoreWork:
-    """A threaded hole: the drill owned nearest to the per cent wanted, or bored where none is within the class."""
+    """A threaded hole: the drill owned nearest to the per cent wanted, or bored where none is within the class.
+
+    Where nobody said what is owned, the racks of the job's own unit come before all of them.
+    """
+    if racks.drills:
+        return _drilled(bore, racks, owned(racks.drills, racks.unit))
+    home = _drilled(bore, racks, owned(HOME_RACKS[racks.unit], racks.unit))
+    every = _drilled(bore, racks, owned("", racks.unit))
+    return every if home.bored or much_nearer(every, home, racks.percent) else home
+
+
+def much_nearer(other: BoreWork, found: BoreWork, wanted: float) -> bool:
+    """Whether another drill comes so much nearer to the per cent `wanted` (a bare number) that it should be told."""
+    if found.percent is None or other.percent is None:
+        return False
+    return abs(found.percent.value - wanted) > abs(other.percent.value - wanted) + WORTH_TELLING
+
+
+def _drilled(bore: Bore, racks: Racks, rack: tuple[Drill, ...]) -> BoreWork:
     thread = bore.thread
     assert thread is not None
-    rack = owned(racks.drills, racks.unit)
     tapering = taper_hole(thread, rack)
     if tapering is not None:
         return _tapering(bore, thread, tapering)
+    if bore.cut == "form-tap":
+        return _formed(bore, thread, rack)
     limits = internal_limits(thread, bore.class_name)
     piloted = thread.major_mm >= PILOT_FROM_MM
     pick, _ = choose(thread, limits, rack, racks.percent, piloted=piloted)
@@ -130,6 +147,23 @@ def _tapped(bore: Bore, racks: Racks) -> BoreWork:
         note=f"Drill {pick.drill.name}.",
     )  # fmt: skip
     return BoreWork(bore, pick.drill.name, figure, pick.drill.diameter_mm, pick.percent, choice=pick)
+
+
+def _formed(bore: Bore, thread: Thread, rack: tuple[Drill, ...]) -> BoreWork:
+    """A hole for a form tap: the drill owned whose probable hole comes nearest to the one wanted."""
+    wanted = form_hole(thread)
+    piloted = thread.major_mm >= PILOT_FROM_MM
+    made = [(drill, probable_hole(drill, thread.unit, piloted=piloted)) for drill in rack]
+    drill, hole = min(made, key=lambda pair: abs(pair[1].value - wanted.value))
+    if abs(hole.value - wanted.value) > FORM_OFF * thread.pitch:
+        return BoreWork(bore, BORING_TOOL, wanted, convert(wanted.value, thread.unit, "mm"), None)
+    figure = Figure(
+        "drill for the form tap", convert(drill.diameter, drill.unit, thread.unit), thread.unit,
+        "probable hole nearest to the one that a form tap wants", PRACTICE,
+        (Given("hole wanted", wanted.value, thread.unit), Given("probable hole", hole.value, thread.unit)),
+        note=f"Drill {drill.name}.",
+    )  # fmt: skip
+    return BoreWork(bore, drill.name, figure, drill.diameter_mm, None)
 
 
 def _tapering(bore: Bore, thread: Thread, found: TaperHole) -> BoreWork:
@@ -154,105 +188,3 @@ def bore_work(bore: Bore, racks: Racks) -> BoreWork:
         "drill", across.value, across.unit, "as you entered it", AS_TYPED, (Given("hole", across.value, across.unit),)
     )
     return BoreWork(bore, across.typed, figure, across.mm, None)
-
-
-def _through(found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit) -> Figure:
-    across, point = found.bore.end == "across", POINT_SHARE * found.drill_mm
-    names = ["thickness" if across else "overall length", *(() if across else ("what is parted and faced",)), "point"]
-    lengths = [thick_mm, *(() if across else (beyond_mm,)), point]
-    inputs = tuple(Given(name, convert(mm, "mm", unit), unit) for name, mm in zip(names, lengths, strict=True))
-    return Figure(
-        "drill deep", convert(sum(lengths), "mm", unit), unit, " + ".join(names) + " of the drill", PRACTICE, inputs,
-        fine=False,
-    )  # fmt: skip
-
-
-def depth_figure(found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit) -> Figure:
-    """How deep to drill, to the point, told in `unit`.
-
-    A blind tapped hole takes the lead of a second tap and room for chips; a through one goes `beyond_mm` past
-    `thick_mm`, the overall length, or the thickness for a hole across (both millimetres). Source: practice.
-    """
-    bore, point = found.bore, POINT_SHARE * found.drill_mm
-    if bore.depth is None:
-        return _through(found, thick_mm, beyond_mm, unit)
-    if found.taper is not None and bore.thread is not None:
-        deep = found.taper.depth
-        return replace(deep, value=convert(deep.value, bore.thread.unit, unit), unit=unit)
-    if bore.thread is not None:
-        tap = tap_named(TAP)
-        thread = bore.thread
-        deep = drill_depth(
-            thread, tap, convert(bore.depth.mm, "mm", thread.unit), convert(found.drill_mm, "mm", thread.unit)
-        )
-        return Figure(
-            "drill deep", convert(deep.value, thread.unit, unit), unit, deep.formula, PRACTICE, deep.inputs, fine=False,
-            note="For a second tap; a bottoming tap finishes it.",
-        )  # fmt: skip
-    inputs = (Given("depth", bore.depth.value, bore.depth.unit), Given("point", convert(point, "mm", unit), unit))
-    value = convert(bore.depth.mm + point, "mm", unit)
-    return Figure("drill deep", value, unit, "depth + point of the drill", PRACTICE, inputs, fine=False)
-
-
-def largest_mm(bore: Bore) -> float:
-    """Largest diameter of a hole: its thread's major, or its drill, in millimetres."""
-    if bore.thread is not None:
-        return bore.thread.major_mm
-    return bore.across.mm if bore.across is not None else 0.0
-
-
-def _outside_mm(part: Part, number: int) -> float:
-    """What a section leaves round a hole: its flats, its minor diameter, or its diameter."""
-    section = part.sections[number]
-    outside = section.thread.minor_mm if section.thread else nominal_mm(part, number)
-    if section.across is not None and section.shape in MILLED:
-        return min(outside, section.across.mm)
-    form = part.stock.form
-    return min(outside, part.stock.across.mm) if section.shape == "bar" and form in FORM_FLATS else outside
-
-
-def _least_mm(part: Part, bore: Bore, depth_mm: float) -> float:
-    """Least that the sections over `depth_mm` from the mouth of a hole leave outside."""
-    numbers = range(len(part.sections)) if bore.end == "right" else range(len(part.sections) - 1, -1, -1)
-    near, least = 0.0, float("inf")
-    for number in numbers:
-        if near >= depth_mm:
-            break
-        least = min(least, _outside_mm(part, number))
-        near += part.sections[number].length.mm
-    return least
-
-
-def wall_mm(part: Part, bore: Bore, drilled: tuple[float, float] | None = None) -> float:
-    """Least wall round a hole, in millimetres: over its thread or plain depth, and over what is drilled below it.
-
-    `drilled` is the drill's diameter and the depth to its point, where they are known (both millimetres).
-    """
-    depth = part.overall_mm if bore.depth is None else bore.depth.mm
-    wall = (_least_mm(part, bore, depth) - largest_mm(bore)) / 2
-    if drilled is None:
-        return wall
-    across, deep = drilled
-    return min(wall, (_least_mm(part, bore, deep) - across) / 2)
-
-
-def thickness_mm(part: Part, bore: Bore) -> float:
-    """How thick the part is where a hole across it goes through, in millimetres."""
-    near, at = 0.0, bore.at.mm if bore.at is not None else 0.0
-    for number, section in enumerate(part.sections):
-        near += section.length.mm
-        if at < near:
-            if section.across is not None and section.shape in MILLED:
-                return section.across.mm
-            return part.stock.across.mm if section.shape == "bar" else nominal_mm(part, number)
-    return _outside_mm(part, len(part.sections) - 1)
-
-
-def near_end(ends: Ends) -> Edge:
-    """The end that the first chucking faces."""
-    return "left" if ends.turned_about else "right"
-
-
-def far_end(ends: Ends) -> Edge:
-    """The end that the first chucking does not face."""
-    return "right" if ends.turned_about else "left"

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from lathework.part import MILLED, Edge, Section
-from lathework.planning.bores import far_end, near_end
+from lathework.planning.ends import far_end, near_end
 from lathework.planning.work import ThreadWork, Work
 from lathework.rules.relief import UNFINISHED_THREADS
 from lathework.rules.stock import FACING_MM

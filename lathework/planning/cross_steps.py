@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from lathework.planning.bores import BoreWork, bore_work, depth_figure, racks_of, thickness_mm
+from lathework.planning.bore_sizes import depth_figure, thickness_mm
+from lathework.planning.bores import BoreWork, bore_work, racks_of
 from lathework.planning.chucking import Chucking
 from lathework.planning.hole_steps import DEEP_RATIO, PECK, drilling_speed, pilot_figure
 from lathework.planning.operation import Operation

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from lathework.part import MILLED, Part
+from lathework.part import MILLED, Edge, Part
 from lathework.rules.stock import ACROSS_FLATS
 
 _ALIKE_MM = 0.005
@@ -64,3 +64,13 @@ def ends_of(part: Part) -> Ends:
     if second and largest == 0:
         return Ends((*second, 0), (), turned_about=True)
     return Ends(first, second, turned_about=False)
+
+
+def near_end(ends: Ends) -> Edge:
+    """The end that the first chucking faces."""
+    return "left" if ends.turned_about else "right"
+
+
+def far_end(ends: Ends) -> Edge:
+    """The end that the first chucking does not face."""
+    return "right" if ends.turned_about else "left"

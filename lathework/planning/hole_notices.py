@@ -6,26 +6,15 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from lathework.part import Bore
-from lathework.planning.bores import (
-    FLOOR_MM,
-    THIN_WALL,
-    BoreWork,
-    bore_work,
-    depth_figure,
-    largest_mm,
-    racks_of,
-    thickness_mm,
-    wall_mm,
-)
+from lathework.planning.bore_sizes import FLOOR_MM, THIN_WALL, depth_figure, largest_mm, thickness_mm, wall_mm
+from lathework.planning.bores import BoreWork, bore_work, much_nearer, racks_of
 from lathework.planning.notice import Notice, told
 from lathework.planning.tapping_steps import LEAST_MARGIN, way_of
 from lathework.planning.work import Work, in_mm
-from lathework.rules.holes import tap_margin
+from lathework.rules.holes import RACKS, tap_margin
 
 WEAK_SHARE = 1 / 3
 """Hole across over the thickness from which it weakens the part markedly (practice)."""
-WORTH_BUYING = 6.0
-"""Per cent thread by which a drill one does not own must come nearer to be named (practice)."""
 NEAR_END = 1.0
 """Least metal between a hole across and the end, over the hole's diameter (practice)."""
 
@@ -74,6 +63,9 @@ def _drills(work: Work, bore: Bore, found: BoreWork, field: str) -> Iterator[Not
         yield Notice("no-drill", "setup.drills", text)
     else:
         yield from _better(work, bore, found)
+    if bore.cut == "form-tap" and not work.job.material.form_tap:
+        text = f"No form tap in {work.job.material.name}: it cracks instead of flowing. Cut the thread."
+        yield Notice("form-tap-brittle", f"{field}.cut", text)
     if found.percent is not None and not found.chased:
         margin = tap_margin(bore.thread, work.job.material, found.percent.value).value
         if margin < LEAST_MARGIN:
@@ -88,11 +80,9 @@ def _drills(work: Work, bore: Bore, found: BoreWork, field: str) -> Iterator[Not
 def _better(work: Work, bore: Bore, found: BoreWork) -> Iterator[Notice]:
     """A drill that is not owned and comes much nearer to the per cent wanted."""
     racks = racks_of(work.job)
-    best = bore_work(bore, replace(racks, drills=""))
-    if found.percent is None or best.percent is None:
-        return
-    ours, theirs = found.percent.value, best.percent.value
-    if abs(ours - racks.percent) > abs(theirs - racks.percent) + WORTH_BUYING:
+    best = bore_work(bore, replace(racks, drills=", ".join(RACKS)))
+    if found.percent is not None and best.percent is not None and much_nearer(best, found, racks.percent):
+        ours, theirs = found.percent.value, best.percent.value
         text = (
             f"Of your drills only {found.name} keeps the hole within its class, and leaves {ours:.0f} % thread; "
             f"{best.name} would leave {theirs:.0f} %."

@@ -6,7 +6,8 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from lathework.figures import PRACTICE, Figure, Given
-from lathework.planning.bores import BoreWork, bore_work, depth_figure, racks_of
+from lathework.planning.bore_sizes import depth_figure, wall_figure
+from lathework.planning.bores import BoreWork, bore_work, racks_of
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Cut, Operation
 from lathework.planning.positions import given_mm
@@ -123,6 +124,7 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Op
         figures["percent"] = found.percent
     if found.choice is not None:
         figures["hole"] = found.choice.hole
+    figures["wall"] = wall_figure(work.part, found, in_mm(depth), work.job.unit)
     deep = in_mm(depth) / found.drill_mm > DEEP_RATIO
     name = f"{found.name}, " if found.bore.thread else ""
     return Operation(

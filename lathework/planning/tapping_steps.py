@@ -20,12 +20,13 @@ from lathework.rules.holes import tap_margin, tap_named
 from lathework.rules.pipe_holes import TaperHole
 from lathework.rules.speeds import spindle_speed
 from lathework.rules.tap_holding import TAP_HOLDINGS, TapHolding
-from lathework.rules.torque import cutting_torque, what_holds
+from lathework.rules.torque import cutting_torque, form_torque, what_holds
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
 LEAST_MARGIN = 2.0
 """Breaking torque over cutting torque under which a tap is likely to break (practice)."""
+FORMED = "A form tap makes no chips: plenty of oil, no turning back, and a hole that is neither tight nor wide."
 BLIND = "Blind hole: by hand, whatever holds the tap elsewhere; it must not meet the bottom under power."
 
 
@@ -49,6 +50,8 @@ def turns_of(thread: Thread, deep_mm: float, *, through: bool) -> Figure:
 
 def _torques(work: Work, found: BoreWork, thread: Thread) -> dict[str, Figure]:
     torque = cutting_torque(thread, work.job.material.cutting_force, tool="tap")
+    if found.bore.cut == "form-tap":
+        return {"torque": form_torque(torque)}
     if found.percent is None:
         return {"torque": torque}
     return {"margin": tap_margin(thread, work.job.material, found.percent.value), "torque": torque}
@@ -62,6 +65,7 @@ def _notes(work: Work, found: BoreWork, way: TapHolding, figures: dict[str, Figu
         *(("The tap is likely to break here: drill larger, or chase the thread.",) if likely else ()),
         *((BLIND,) if fallen else ()),
         f"Lubricant: {work.job.material.lubricant}.",
+        *((FORMED,) if found.bore.cut == "form-tap" else ()),
         *way.notes,
         what_holds(figures["torque"].value),
     )
@@ -76,7 +80,11 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
         figures |= under_power(work, thread, turns)
     figures["deep"] = along(work, "full thread", deep, "overall length" if through else "as you entered it")
     figures |= _torques(work, found, thread)
-    order = "spiral point tap" if way.power else "second tap alone" if through else "taper, second, then bottoming tap"
+    order = "second tap alone" if through else "taper, second, then bottoming tap"
+    if way.power:
+        order = "spiral point tap"
+    if found.bore.cut == "form-tap":
+        order = "form tap"
     return Operation(
         key="tap",
         kind="tap",

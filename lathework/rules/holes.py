@@ -234,7 +234,8 @@ def drill_depth(thread: Thread, tap: Tap, full: float, hole: float) -> Figure:
 
     Full thread + the tap's lead + room for chips + the drill's point. Source: practice.
     """
-    lead, room = tap.lead_turns * thread.pitch, CHIP_TURNS * thread.pitch
+    # A form tap makes no chips.
+    lead, room = tap.lead_turns * thread.pitch, (0.0 if tap.code == "form" else CHIP_TURNS * thread.pitch)
     return Figure(
         f"drill deep for a {tap.name}", full + lead + room + POINT_SHARE * hole, thread.unit,
         "full thread + lead of the tap + room for chips + point of the drill", PRACTICE,

@@ -6,6 +6,8 @@ from lathework.figures import PRACTICE, Figure, Given, Source
 from lathework.threads.thread import Thread
 
 ROUGH = Source("practice", "rough rule for a sharp, oiled tap or die; dull or dry doubles it")
+FORM_TORQUE = 2.0
+"""Torque of a form tap over that of one that cuts (practice)."""
 ARM_MM = 150.0
 """From the axis to the hand on a die stock or a tommy bar (practice)."""
 HOLDS: tuple[tuple[float, str], ...] = (
@@ -37,6 +39,14 @@ def cutting_torque(thread: Thread, cutting_force: float, *, tool: str = "die") -
         places=1,
         note=what_holds(cutting_force * pitch**2 * major / 8000),
     )
+
+
+def form_torque(torque: Figure) -> Figure:
+    """Torque of a form tap in N m: about twice that of one that cuts, `torque`. Source: practice."""
+    return Figure(
+        "torque of the form tap", FORM_TORQUE * torque.value, "N m", "2 × torque of a tap that cuts", ROUGH,
+        (Given(torque.name, torque.value, "N m"),), places=1, note=what_holds(FORM_TORQUE * torque.value),
+    )  # fmt: skip
 
 
 def hand_force(torque: Figure) -> Figure:

@@ -133,6 +133,17 @@ class DrillsOwned(unittest.TestCase):
         made = plan(body(bore("3/8-16", depth="3/4"), **{"setup.drills": "1/4", "method.percent": "100"}))
         self.assertAlmostEqual(value(made, "bore", "bore"), 0.3070, places=4)
 
+    def test_where_nobody_said_the_racks_of_the_jobs_unit_come_first(self) -> None:
+        """M12 in millimetres: a metric drill, though letter Y lies nearer; 1/2 BSF in inches: none is near."""
+        metric = body(bore("M12", depth="10"), **{"unit": "mm", "part.stock.across": "30", "part.overall_length": "50"})
+        blades = {"setup.groove_blade": "3", "setup.parting_blade": "3"}
+        found = plan(metric | blades).operation("drill")
+        assert found is not None
+        self.assertIn("Drill 10.2 mm", found.sentence)
+        other = plan(body(bore("1/2 BSF", depth="3/4"))).operation("drill")
+        assert other is not None
+        self.assertIn("11.1 mm", other.sentence)
+
     def test_a_much_better_drill_is_named(self) -> None:
         """1/2 BSF of fractional drills: 27/64 is all the class allows, 95 % thread; 11.1 mm would leave 78."""
         owned = {"setup.drills": "fraction", "part.bores": [bore("1/2 BSF", depth="3/4")]}
@@ -142,8 +153,9 @@ class DrillsOwned(unittest.TestCase):
         self.assertNotIn("better-drill", {notice.code for notice in plan(body(bore("M10", depth="20 mm"))).notices})
 
     def test_a_lower_per_cent_takes_a_larger_drill(self) -> None:
+        every = {"setup.drills": "number, letter, fraction, metric"}
         sizes = [
-            value(plan(body(bore("1/2-13", depth="1/2"), **{"method.percent": per})), "drill", "drill")
+            value(plan(body(bore("1/2-13", depth="1/2"), **{"method.percent": per, **every})), "drill", "drill")
             for per in ("85", "65")
         ]
         self.assertLess(*sizes)
@@ -175,6 +187,18 @@ class Threaded(unittest.TestCase):
     def test_in_the_vise_it_comes_after_the_lathe(self) -> None:
         made = plan(body(bore("1/4-20", depth="1/2"), **{"method.tapping": "in-vise"}))
         self.assertEqual(keys(made)[-3:], ["part-off", "tap", "try"])
+
+    def test_a_form_tap_wants_its_own_hole(self) -> None:
+        """1/4-20: 0.25 - 0.0068 x 65 / 20 = 0.2279, whatever the drill leaves of it; no room for chips; not in iron."""
+        formed = body(bore("1/4-20", depth="1/2", cut="form-tap"))
+        made = plan(formed)
+        drill = value(made, "drill", "drill")
+        self.assertAlmostEqual(drill, 0.2279 - 0.004, delta=0.003)
+        self.assertAlmostEqual(value(made, "drill", "depth"), 0.5 + 3 / 20 + 0.3 * drill, places=4)
+        cut = plan(body(bore("1/4-20", depth="1/2")))
+        self.assertAlmostEqual(value(made, "tap", "torque"), 2 * value(cut, "tap", "torque"))
+        iron = plan(formed | {"material": "cast-iron"})
+        self.assertIn("form-tap-brittle", {notice.code for notice in iron.notices})
 
     def test_an_odd_bore_is_chased(self) -> None:
         """1-1/2 at 18 to the inch: bored to 75 % less nothing, advance 1/18, out by major - bore on a diameter dial."""

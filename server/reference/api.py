@@ -104,6 +104,7 @@ _MOUTHS = {
 }
 _CUTTERS = {
     "tap": ("tap", "the usual"),
+    "form-tap": ("form tap", "no chips, a stronger thread; ductile metal, its own larger hole, twice the torque"),
     "tap-as-chaser": ("tap held as a chaser", "a smaller tap of the same pitch, on the leadscrew"),
     "boring-tool": ("inside threading tool", "single point, on the leadscrew"),
 }

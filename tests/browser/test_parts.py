@@ -133,7 +133,15 @@ class Parts(BrowserCase):
         # 10 + 4 x 1.75 of lead + 2 x 1.75 for chips + 0.3 x 10.3 of point
         expect(drill).to_contain_text("23.5")
         page.get_by_role("button", name="To the bench").click()
-        for words in ("Face the end", "Spot the end", "Drill about", "Drill 10", "Countersink", "Start the tap"):
+        for words in (
+            "Face the end",
+            "Spot the end",
+            "Drill about",
+            "Drill 10",
+            "Countersink",
+            "Start the tap",
+            "Blow",
+        ):
             expect(page.get_by_role("heading", level=1)).to_contain_text(words)
             page.get_by_role("button", name="Done", exact=True).click()
         expect(page.get_by_role("heading", level=1)).to_contain_text("Part off")

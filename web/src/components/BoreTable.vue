@@ -55,7 +55,7 @@ const add = (end: string, at: string) =>
           v-bind="edit(at, 'across')"
         />
         <InlineChoice
-          v-if="bore.thread && bore.end !== 'across'"
+          v-if="bore.thread"
           :label="`Hole ${at + 1}, thread cut with`"
           before="with a"
           :choices="choices?.cutters ?? []"

@@ -116,7 +116,7 @@ const LINES: { name: string; facts: Fact[] }[] = [
         field: 'setup.drills',
         label: 'Drills you own',
         before: 'out of',
-        empty: 'every rack; or: metric, 1/4, #7, F',
+        empty: 'the racks of your unit; or: metric, 1/4, F',
         figure: true,
         when: drilled,
       },

@@ -1,0 +1,122 @@
+"""How deep a hole is drilled, and what the part has left round it."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
+from lathework.part import MILLED, Bore, Part
+from lathework.planning.bores import TAP, BoreWork
+from lathework.planning.ends import nominal_mm
+from lathework.rules.holes import POINT_SHARE, drill_depth, tap_named
+from lathework.rules.stock import FORM_FLATS
+from lathework.units import LengthUnit, convert
+
+FLOOR_MM = 1.0
+"""Least metal left under the point of a drill in a blind hole (practice)."""
+THIN_WALL = 0.15
+"""Least wall round a hole, over the hole's diameter (practice)."""
+
+
+def _through(found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit) -> Figure:
+    across, point = found.bore.end == "across", POINT_SHARE * found.drill_mm
+    names = ["thickness" if across else "overall length", *(() if across else ("what is parted and faced",)), "point"]
+    lengths = [thick_mm, *(() if across else (beyond_mm,)), point]
+    inputs = tuple(Given(name, convert(mm, "mm", unit), unit) for name, mm in zip(names, lengths, strict=True))
+    return Figure(
+        "drill deep", convert(sum(lengths), "mm", unit), unit, " + ".join(names) + " of the drill", PRACTICE, inputs,
+        fine=False,
+    )  # fmt: skip
+
+
+def depth_figure(found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit) -> Figure:
+    """How deep to drill, to the point, told in `unit`.
+
+    A blind tapped hole takes the lead of a second tap and room for chips; a through one goes `beyond_mm` past
+    `thick_mm`, the overall length, or the thickness for a hole across (both millimetres). Source: practice.
+    """
+    bore, point = found.bore, POINT_SHARE * found.drill_mm
+    if bore.depth is None:
+        return _through(found, thick_mm, beyond_mm, unit)
+    if found.taper is not None and bore.thread is not None:
+        deep = found.taper.depth
+        return replace(deep, value=convert(deep.value, bore.thread.unit, unit), unit=unit)
+    if bore.thread is not None:
+        tap = tap_named("form" if bore.cut == "form-tap" else TAP)
+        thread = bore.thread
+        deep = drill_depth(
+            thread, tap, convert(bore.depth.mm, "mm", thread.unit), convert(found.drill_mm, "mm", thread.unit)
+        )
+        return Figure(
+            "drill deep", convert(deep.value, thread.unit, unit), unit, deep.formula, PRACTICE, deep.inputs, fine=False,
+            note="For a second tap; a bottoming tap finishes it." if bore.cut == "tap" else tap.remark,
+        )  # fmt: skip
+    inputs = (Given("depth", bore.depth.value, bore.depth.unit), Given("point", convert(point, "mm", unit), unit))
+    value = convert(bore.depth.mm + point, "mm", unit)
+    return Figure("drill deep", value, unit, "depth + point of the drill", PRACTICE, inputs, fine=False)
+
+
+def largest_mm(bore: Bore) -> float:
+    """Largest diameter of a hole: its thread's major, or its drill, in millimetres."""
+    if bore.thread is not None:
+        return bore.thread.major_mm
+    return bore.across.mm if bore.across is not None else 0.0
+
+
+def _outside_mm(part: Part, number: int) -> float:
+    """What a section leaves round a hole: its flats, its minor diameter, or its diameter."""
+    section = part.sections[number]
+    outside = section.thread.minor_mm if section.thread else nominal_mm(part, number)
+    if section.across is not None and section.shape in MILLED:
+        return min(outside, section.across.mm)
+    form = part.stock.form
+    return min(outside, part.stock.across.mm) if section.shape == "bar" and form in FORM_FLATS else outside
+
+
+def _least_mm(part: Part, bore: Bore, depth_mm: float) -> float:
+    """Least that the sections over `depth_mm` from the mouth of a hole leave outside."""
+    numbers = range(len(part.sections)) if bore.end == "right" else range(len(part.sections) - 1, -1, -1)
+    near, least = 0.0, float("inf")
+    for number in numbers:
+        if near >= depth_mm:
+            break
+        least = min(least, _outside_mm(part, number))
+        near += part.sections[number].length.mm
+    return least
+
+
+def wall_mm(part: Part, bore: Bore, drilled: tuple[float, float] | None = None) -> float:
+    """Least wall round a hole, in millimetres: over its thread or plain depth, and over what is drilled below it.
+
+    `drilled` is the drill's diameter and the depth to its point, where they are known (both millimetres).
+    """
+    depth = part.overall_mm if bore.depth is None else bore.depth.mm
+    wall = (_least_mm(part, bore, depth) - largest_mm(bore)) / 2
+    if drilled is None:
+        return wall
+    across, deep = drilled
+    return min(wall, (_least_mm(part, bore, deep) - across) / 2)
+
+
+def thickness_mm(part: Part, bore: Bore) -> float:
+    """How thick the part is where a hole across it goes through, in millimetres."""
+    near, at = 0.0, bore.at.mm if bore.at is not None else 0.0
+    for number, section in enumerate(part.sections):
+        near += section.length.mm
+        if at < near:
+            if section.across is not None and section.shape in MILLED:
+                return section.across.mm
+            return part.stock.across.mm if section.shape == "bar" else nominal_mm(part, number)
+    return _outside_mm(part, len(part.sections) - 1)
+
+
+def wall_figure(part: Part, found: BoreWork, deep_mm: float, unit: LengthUnit) -> Figure:
+    """The wall left round a hole drilled `deep_mm` (millimetres) to its point, told in `unit`."""
+    wall = wall_mm(part, found.bore, (found.drill_mm, min(deep_mm, part.overall_mm)))
+    return Figure(
+        "wall left", convert(wall, "mm", unit), unit, "least of (what stands outside − hole) ÷ 2, over its whole depth",
+        GEOMETRY,
+        (Given("largest diameter of the hole", convert(largest_mm(found.bore), "mm", unit), unit),
+         Given("drill", convert(found.drill_mm, "mm", unit), unit),
+         Given("drilled deep", convert(deep_mm, "mm", unit), unit)), fine=False,
+    )  # fmt: skip
