@@ -90,7 +90,7 @@ def _drills(reader: Reader) -> str:
     """The drills owned, as typed: a list that can be read."""
     text = reader.text("setup.drills", longest=LONGEST_NOTE)
     try:
-        owned(text, "mm" if reader.raw("unit") == "mm" else "in")
+        owned(text, reader.unit)
     except InputError as error:
         reader.errors.append(error.at("setup.drills"))
     return text
@@ -125,29 +125,35 @@ def _setup(reader: Reader) -> Setup | None:
     return None if blade is None or parting is None else Setup(groove_blade=blade, parting_blade=parting, **facts)
 
 
-def _job(reader: Reader) -> Job | None:
-    """The job of one part, or None with what is wrong noted in `reader`."""
-    unit = reader.choice("unit", LENGTH_UNITS)
-    metal = materials()[reader.choice("material", tuple(materials()))]
-    part, setup = read_part(reader), _setup(reader)
-    head: dict[str, Any] = {
+def _shared(reader: Reader) -> dict[str, Any]:
+    """What all parts of a job have in common; a set-up that cannot be used is None."""
+    return {
         "title": reader.text("title", required=True),
         "needed_by": reader.text("needed_by"),
+        "unit": _one(reader, "unit", LENGTH_UNITS),
+        "hazards": reader.several("hazards", HAZARDS),
+        "setup": _setup(reader),
+        "notes": reader.text("notes", longest=LONGEST_NOTE),
+    }
+
+
+def _job(reader: Reader, shared: dict[str, Any]) -> Job | None:
+    """The job of one part, or None with what is wrong noted in `reader`."""
+    metal = materials()[reader.choice("material", tuple(materials()))]
+    part, setup = read_part(reader), shared["setup"]
+    own: dict[str, Any] = {
         "fits": reader.text("fits"),
         "quantity": reader.whole("quantity", 1, MOST_PIECES),
-        "unit": unit,
         "material": metal,
-        "hazards": reader.several("hazards", HAZARDS),
         "method": _method(reader, metal),
-        "notes": reader.text("notes", longest=LONGEST_NOTE),
         "identified": _identified(reader),
     }
-    if part is not None and setup is not None and head["method"].finish == "groove":
+    if part is not None and setup is not None and own["method"].finish == "groove":
         check_grooves(reader, part, setup.groove_blade)
-    return None if reader.errors or part is None or setup is None else Job(part=part, setup=setup, **head)
+    return None if reader.errors or part is None or setup is None else Job(part=part, **own, **shared)
 
 
-def _other(reader: Reader, number: int) -> Job | None:
+def _other(reader: Reader, number: int, shared: dict[str, Any]) -> Job | None:
     """A further part, read as a job of its own; metal, method and count that it does not say are the first part's."""
     path = f"others.{number}"
     reader.section(path, OTHER_KEYS)
@@ -156,16 +162,15 @@ def _other(reader: Reader, number: int) -> Job | None:
         return None
     alone = Reader({**reader.document, "fits": "", "identified": None, "part": None} | own)
     alone.section("method", METHOD_KEYS)
-    job = _job(alone)
-    told = [error for error in alone.errors if error.field.split(".")[0] in OTHER_KEYS]
-    reader.errors += [error.at(f"{path}.{error.field}") for error in told]
+    job = _job(alone, shared)
+    reader.errors += [error.at(f"{path}.{error.field}") for error in alone.errors]
     return job
 
 
-def _others(reader: Reader) -> tuple[Job, ...]:
+def _others(reader: Reader, shared: dict[str, Any]) -> tuple[Job, ...]:
     if reader.raw("others") is None:
         return ()
-    found = [_other(reader, number) for number in range(reader.rows("others", MOST_OTHERS))]
+    found = [_other(reader, number, shared) for number in range(reader.rows("others", MOST_OTHERS))]
     return tuple(job for job in found if job is not None)
 
 
@@ -175,8 +180,9 @@ def read_document(document: object) -> Job:
         raise InvalidDocument((InputError("wrong-type", "", "A job file is a JSON object."),))
     reader = Reader(upgraded(document))
     _head(reader)
-    job = _job(reader)
-    others = _others(reader)
+    shared = _shared(reader)
+    job = _job(reader, shared)
+    others = _others(reader, shared)
     if reader.errors or job is None:
         raise InvalidDocument(tuple(reader.errors))
     return replace(job, others=others) if others else job

@@ -11,6 +11,7 @@ from lathework.lengths import Length, Span, read_length, within
 from lathework.threads.designation import Called, read_called
 from lathework.threads.limits import has_external, internal_classes, is_internal_class
 from lathework.threads.taper import is_inside_taper
+from lathework.units import LengthUnit
 
 LONGEST_LINE = 120
 """Characters of a line of text."""
@@ -29,6 +30,8 @@ class Reader:
     def __init__(self, document: Mapping[str, Any]) -> None:
         self.document: Any = dict(document)
         self.errors: list[InputError] = []
+        self.unit: LengthUnit = "mm" if document.get("unit") == "mm" else "in"
+        """That of a bare number; inches where the document says nothing that can be read."""
 
     def fail(self, code: str, field: str, message: str, choices: Sequence[str] = ()) -> None:
         """Note an error of `field`."""
@@ -109,9 +112,8 @@ class Reader:
         text = self.text(field)
         if len(self.errors) > before or (optional and not text):
             return None
-        unit = self.raw("unit")
         try:
-            return within(read_length(text, "mm" if unit == "mm" else "in", field), span, field)
+            return within(read_length(text, self.unit, field), span, field)
         except InputError as error:
             self.errors.append(error)
             return None

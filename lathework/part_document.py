@@ -157,7 +157,7 @@ def _check_across(reader: Reader, part: Part, bore: Bore, path: str, size: str) 
 def read_part(reader: Reader) -> Part | None:
     """The part, or None with what is wrong noted in `reader`."""
     reader.section("part", PART_KEYS)
-    unit: LengthUnit = "mm" if reader.raw("unit") == "mm" else "in"
+    unit = reader.unit
     stock = _stock(reader)
     stated = reader.length("part.overall_length", ALONG, optional=True)
     before = len(reader.errors)

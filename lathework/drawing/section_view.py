@@ -5,7 +5,7 @@ from __future__ import annotations
 from lathework.drawing.layout import Layout
 from lathework.drawing.shapes import Line, Path, mirrored
 from lathework.planning.bore_sizes import depth_figure, thickness_mm
-from lathework.planning.bores import BoreWork, bore_work, racks_of
+from lathework.planning.bores import BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.plan import Plan
 from lathework.planning.work import in_mm
@@ -114,9 +114,8 @@ def _seen_holes(plan: Plan, chucking: Chucking) -> tuple[list[BoreWork], list[Bo
 
     What is drilled from the other end comes in the second chucking.
     """
-    racks = racks_of(plan.job)
     shown = (chucking.faces,) if chucking.number == 1 else ("right", "left")
-    made = [bore_work(bore, racks) for bore in plan.job.part.bores]
+    made = plan.work.bores
     return [f for f in made if f.bore.end in shown], [f for f in made if f.bore.end == "across"]
 
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from lathework.planning.bore_sizes import depth_figure, thickness_mm
-from lathework.planning.bores import BoreWork, bore_work, racks_of
+from lathework.planning.bores import BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.hole_steps import DEEP_RATIO, PECK, drilling_speed, pilot_figure
 from lathework.planning.operation import Operation
@@ -118,11 +118,10 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
 
 def cross_holes(work: Work, chucking: Chucking) -> Iterator[Operation]:
     """Every hole across the part, off the lathe; told with the last `chucking`."""
-    racks = racks_of(work.job)
-    for bore in work.part.bores:
+    for found in work.bores:
+        bore = found.bore
         if bore.end != "across":
             continue
-        found = bore_work(bore, racks)
         yield _set_up(chucking, found)
         yield _drill(work, chucking, found)
         yield _mouths(work, chucking, found, bore.thread)

@@ -92,8 +92,7 @@ def _better(work: Work, bore: Bore, found: BoreWork) -> Iterator[Notice]:
 
 def hole_notices(work: Work) -> Iterator[Notice]:
     """Every remark on the holes of the part, hole by hole."""
-    racks = racks_of(work.job)
-    for number, bore in enumerate(work.part.bores):
-        field, found = f"part.bores.{number}", bore_work(bore, racks)
+    for number, found in enumerate(work.bores):
+        field, bore = f"part.bores.{number}", found.bore
         yield from _across(work, bore, field) if bore.end == "across" else _along(work, bore, found, field)
         yield from _drills(work, bore, found, field)

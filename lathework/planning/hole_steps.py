@@ -7,7 +7,7 @@ from dataclasses import replace
 
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.planning.bore_sizes import depth_figure, wall_figure
-from lathework.planning.bores import BoreWork, bore_work, racks_of
+from lathework.planning.bores import BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Cut, Operation
 from lathework.planning.positions import given_mm
@@ -181,9 +181,7 @@ def mouth(chucking: Chucking, thread: Thread) -> Operation:
 
 def bores_here(work: Work, chucking: Chucking) -> list[BoreWork]:
     """The holes of the end that a chucking faces, the smaller first: it guides the larger one."""
-    racks = racks_of(work.job)
-    here = (bore_work(bore, racks) for bore in work.part.bores if bore.end == chucking.faces)
-    return sorted(here, key=lambda found: found.drill_mm)
+    return sorted((found for found in work.bores if found.bore.end == chucking.faces), key=lambda found: found.drill_mm)
 
 
 def holes(work: Work, chucking: Chucking) -> Iterator[Operation | None]:

@@ -7,6 +7,7 @@ from functools import lru_cache
 
 from lathework.figures import Figure
 from lathework.part import Job, Method, Part
+from lathework.planning.bores import BoreWork, bore_work, racks_of
 from lathework.planning.ends import Ends, ends_of, nominal_mm
 from lathework.rules.blank import BlankChoice, blank_choices
 from lathework.rules.relief import Groove, chamfer_diameter, groove
@@ -50,11 +51,12 @@ class ThreadWork:
 
 @dataclass(frozen=True, slots=True)
 class Work:
-    """A job with its derived sizes: its threads by section number, and which sections each end takes."""
+    """A job with its derived sizes: its threads by section number, its holes, and which sections each end takes."""
 
     job: Job
     threads: dict[int, ThreadWork]
     ends: Ends
+    bores: tuple[BoreWork, ...]
 
     @property
     def main(self) -> ThreadWork | None:
@@ -110,4 +112,5 @@ def work_out(job: Job) -> Work:
         for number, section in enumerate(part.sections)
         if section.thread is not None
     }
-    return Work(job, threads, ends)
+    racks = racks_of(job)
+    return Work(job, threads, ends, tuple([bore_work(bore, racks) for bore in part.bores]))

@@ -42,6 +42,7 @@ def external_classes(thread: Thread) -> tuple[str, ...]:
     return tuple(name for name in rules.external_names(thread) if rules.external(thread, name, None) is not None)
 
 
+@lru_cache(maxsize=KEPT)
 def internal_classes(thread: Thread) -> tuple[str, ...]:
     """Classes the standard gives for the internal thread, the usual one first; empty for a taper thread."""
     rules = _rules(thread)

@@ -1,0 +1,139 @@
+"""Drilling the plan: a model of its own opens holes by the plan's steps, and what is left must be the part's holes.
+
+The model knows nothing of how plans are made: it holds a hole's diameter at many places along the axis, opens it as
+each step says, and turns the piece end for end where the chucking changes.
+"""
+
+from __future__ import annotations
+
+import unittest
+from typing import Any
+
+from hypothesis import HealthCheck, assume, given, settings
+from hypothesis import strategies as st
+
+from lathework.document import read_document
+from lathework.errors import InvalidDocument
+from lathework.part import Bore
+from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan, make_plan
+from lathework.rules.holes import POINT_SHARE
+from lathework.tests.samples import document, section
+from lathework.tests.test_bores import bore
+from lathework.threads.limits import internal_limits
+from lathework.units import convert
+
+STEP = 0.25
+NEAR = 0.02
+"""Millimetres."""
+THREADS = ("M4", "M6", "M8x1", "1/4-20", "3/8-16", "2 BA", "1/4 BSW")
+
+
+class Piece:
+    """The hole as diameters at places along the axis, from the right-hand end of the part."""
+
+    def __init__(self, made: Plan) -> None:
+        self.made, self.overall = made, made.job.part.overall_mm
+        self.places = [STEP * (n + 0.5) for n in range(int(self.overall / STEP))]
+        self.open = [0.0] * len(self.places)
+
+    def drill(self, operation: Operation) -> None:
+        """Open the hole as far as the point of the drill, from the face that the step sees."""
+        cut = operation.cut
+        assert cut is not None
+        from_right = self.made.chuckings[operation.chucking - 1].faces == "right"
+        for n, place in enumerate(self.places):
+            behind = place if from_right else self.overall - place
+            deep = cut.left_mm - behind
+            if deep > 0:
+                # The point narrows to nothing over its own length, but a hole cut off at the far end has none left.
+                through = cut.left_mm >= self.overall - NEAR
+                width = cut.outer_mm if through else min(cut.outer_mm, deep / POINT_SHARE)
+                self.open[n] = max(self.open[n], width)
+
+
+def _within(hole: Bore, place: float, overall: float) -> bool:
+    """Whether a place lies in the full depth of a hole."""
+    behind = place if hole.end == "right" else overall - place
+    return hole.depth is None or behind < hole.depth.mm - NEAR
+
+
+class DrillAndCompare(unittest.TestCase):
+    def wanted(self, hole: Bore) -> tuple[float, float]:
+        """Least and greatest diameter of the drill for a hole."""
+        if hole.across is not None:
+            return hole.across.mm - NEAR, hole.across.mm + NEAR
+        thread = hole.thread
+        assert thread is not None
+        limits = internal_limits(thread)
+        assert limits is not None
+        # A drill cuts over its size, so it may be a little under the least minor.
+        minor = limits.minor
+        least, most = (convert(value, thread.unit, "mm") for value in (minor.minimum, minor.maximum))
+        return least - 0.2, most + NEAR
+
+    def check(self, made: Plan) -> None:
+        piece = Piece(made)
+        for operation in made.operations:
+            if operation.kind == "drill":
+                piece.drill(operation)
+        holes = made.job.part.bores
+        for place, width in zip(piece.places, piece.open, strict=True):
+            here = [hole for hole in holes if _within(hole, place, piece.overall)]
+            spans = [self.wanted(hole) for hole in here]
+            if spans:
+                least = max(low for low, _ in spans)
+                self.assertGreaterEqual(width, least, f"not drilled out at {place:.2f}")
+            most = max((high for hole in holes for high in [self.wanted(hole)[1]]), default=0.0)
+            self.assertLessEqual(width, most, f"drilled too wide at {place:.2f}")
+
+    def check_order(self, made: Plan) -> None:
+        """Spot before drilling, smaller holes first; each thread tapped once, then tried."""
+        for chucking in made.chuckings:
+            kinds = [o.kind for o in made.operations if o.chucking == chucking.number]
+            if "drill" in kinds:
+                self.assertLess(kinds.index("spot"), kinds.index("drill"))
+            sizes = [o.cut.outer_mm for o in made.operations
+                     if o.chucking == chucking.number and o.kind == "drill" and o.key != "pilot" and o.cut]  # fmt: skip
+            self.assertEqual(sizes, sorted(sizes))
+        threads = [hole for hole in made.job.part.bores if hole.thread is not None]
+        keys = [o.kind for o in made.operations]
+        self.assertEqual((keys.count("tap"), keys.count("gauge")), (len(threads), len(threads)))
+
+    def test_a_body_drilled_from_both_ends(self) -> None:
+        made = make_plan(read_document(document({
+            "unit": "mm", "part.stock.across": "30", "part.overall_length": "60", "part.sections": [section("bar")],
+            "part.bores": [bore(across="3"), bore("M8", depth="15"), bore(across="11", depth="20", end="left")],
+            "setup.groove_blade": "3", "setup.parting_blade": "2",
+        })))  # fmt: skip
+        self.check(made)
+        self.check_order(made)
+
+    @settings(max_examples=80, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
+    @given(st.data())
+    def test_any_body(self, data: st.DataObject) -> None:
+        """Random bodies: whatever the reader takes, the plan drills, and drills right."""
+        length, across = data.draw(st.floats(30, 120)), data.draw(st.floats(18, 50))
+        holes = [
+            bore(
+                data.draw(st.sampled_from(THREADS)) if threaded else "",
+                "" if threaded else f"{data.draw(st.floats(1.5, 12)):.1f}",
+                data.draw(st.sampled_from(["", f"{data.draw(st.floats(4, length / 2 - 3)):.2f}"])),
+                data.draw(st.sampled_from(["right", "left"])),
+            )
+            for threaded in data.draw(st.lists(st.booleans(), min_size=1, max_size=3))
+        ]
+        changes: dict[str, Any] = {
+            "unit": "mm", "part.stock.across": f"{across:.2f}", "part.overall_length": f"{length:.2f}",
+            "part.sections": [section("bar")], "part.bores": [*holes, bore("M3", depth="4")],
+            "method.order": data.draw(st.sampled_from(["from-the-bar", "blanks-first"])),
+            "method.percent": data.draw(st.sampled_from(["", "60", "80"])),
+            "setup.drills": data.draw(st.sampled_from(["", "metric", "fraction, number", "3 mm, 6 mm, 10 mm"])),
+            "setup.groove_blade": "2", "setup.parting_blade": "2",
+        }  # fmt: skip
+        try:
+            made = make_plan(read_document(document(changes)))
+        except InvalidDocument:
+            assume(False)
+        self.check(made)
+        self.check_order(made)
