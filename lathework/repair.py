@@ -81,9 +81,13 @@ class _Asked:
 
     def thread(self) -> tuple[Thread, ExternalLimits, InternalLimits]:
         try:
-            thread = read_called(self.asked.thread).thread
+            called = read_called(self.asked.thread)
         except InputError as error:
             raise error.at("thread") from None
+        thread = called.thread
+        if called.class_name:
+            text = "Leave the class out here: stud and hole each take their own, on the plan."
+            raise InputError("class-not-here", "thread", text, (thread.designation,))
         external, internal = external_limits(thread), internal_limits(thread)
         if external is None or internal is None:
             raise InputError("not-for-a-stud", "thread", f"{thread.designation} is no thread for stud and nut.")

@@ -5,15 +5,19 @@ from __future__ import annotations
 from dataclasses import replace
 
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
+from lathework.lengths import Length
 from lathework.part import MILLED, Bore, Part
 from lathework.planning.bores import TAP, BoreWork
 from lathework.planning.ends import nominal_mm
 from lathework.rules.holes import POINT_SHARE, drill_depth, tap_named
 from lathework.rules.stock import FORM_FLATS
+from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 
 FLOOR_MM = 1.0
 """Least metal left under the point of a drill in a blind hole (practice)."""
+RECESS_TURNS = 2.0
+"""Width in pitches of the recess at the bottom of a chased hole (practice)."""
 THIN_WALL = 0.15
 """Least wall round a hole, over the hole's diameter (practice)."""
 
@@ -25,6 +29,16 @@ def _through(found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUni
     inputs = tuple(Given(name, convert(mm, "mm", unit), unit) for name, mm in zip(names, lengths, strict=True))
     return Figure(
         "drill deep", convert(sum(lengths), "mm", unit), unit, " + ".join(names) + " of the drill", PRACTICE, inputs,
+        fine=False,
+    )  # fmt: skip
+
+
+def _recessed(depth: Length, thread: Thread, unit: LengthUnit) -> Figure:
+    """How deep a blind hole is bored whose thread is chased: the tool runs out into a recess."""
+    recess = RECESS_TURNS * thread.pitch_mm
+    return Figure(
+        "bore deep", convert(depth.mm + recess, "mm", unit), unit, "depth of thread + recess of 2 × pitch", PRACTICE,
+        (Given("depth of thread", depth.value, depth.unit), Given("recess", convert(recess, "mm", unit), unit)),
         fine=False,
     )  # fmt: skip
 
@@ -41,6 +55,8 @@ def depth_figure(found: BoreWork, thick_mm: float, beyond_mm: float, unit: Lengt
     if found.taper is not None and bore.thread is not None:
         deep = found.taper.depth
         return replace(deep, value=convert(deep.value, bore.thread.unit, unit), unit=unit)
+    if found.chased and bore.thread is not None:
+        return _recessed(bore.depth, bore.thread, unit)
     if bore.thread is not None:
         tap = tap_named("form" if bore.cut == "form-tap" else TAP)
         thread = bore.thread

@@ -90,9 +90,9 @@ def racks_of(job: Job) -> Racks:
     return Racks(job.setup.drills, job.unit, wanted_percent(job.material) if percent is None else percent)
 
 
-def _bored(bore: Bore, thread: Thread, class_name: str, racks: Racks) -> BoreWork:
+def _bored(bore: Bore, thread: Thread, racks: Racks) -> BoreWork:
     """A hole bored to size, within the class, after the largest drill that goes in it."""
-    limits = internal_limits(thread, class_name)
+    limits = internal_limits(thread, bore.class_name)
     wanted = hole_for(thread, racks.percent)
     if limits is not None:
         held = min(max(wanted.value, limits.minor.minimum), limits.minor.maximum)
@@ -139,7 +139,7 @@ def _drilled(bore: Bore, racks: Racks, rack: tuple[Drill, ...]) -> BoreWork:
     piloted = thread.major_mm >= PILOT_FROM_MM
     pick, _ = choose(thread, limits, rack, racks.percent, piloted=piloted)
     if pick is None or pick.fit != "within" or bore.cut != "tap":
-        return _bored(bore, thread, bore.class_name, racks)
+        return _bored(bore, thread, racks)
     own = convert(pick.drill.diameter, pick.drill.unit, thread.unit)
     figure = Figure(
         "tapping drill", own, thread.unit, f"nearest to {racks.percent:g} % whose probable hole the class allows",

@@ -11,7 +11,7 @@ from lathework.planning.hole_steps import DEEP_RATIO, PECK, drilling_speed, pilo
 from lathework.planning.operation import Operation
 from lathework.planning.positions import typed
 from lathework.planning.rhythm import rhythm
-from lathework.planning.tapping_steps import turns_of
+from lathework.planning.tapping_steps import TURN_BACK, turns_of
 from lathework.planning.work import Work, in_mm
 from lathework.rules import cautions
 from lathework.rules.holes import countersink, tap_margin
@@ -105,7 +105,7 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
         kind="tap",
         title="Tap the hole across",
         sentence="Leave the piece clamped. Start the tap in the drill chuck, turned by hand, {turns} in all; "
-        "turn back half a turn after each {rhythm}.",
+        f"{TURN_BACK}.",
         headline="turns",
         figures=figures,
         tool=f"{thread.designation} tap",

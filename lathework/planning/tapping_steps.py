@@ -27,6 +27,8 @@ from lathework.units import convert
 LEAST_MARGIN = 2.0
 """Breaking torque over cutting torque under which a tap is likely to break (practice)."""
 FORMED = "A form tap makes no chips: plenty of oil, no turning back, and a hole that is neither tight nor wide."
+TURN_BACK = "turn back half a turn after each {rhythm}"
+LEFT_HAND = "Left-hand tap: turn the spindle backward to cut, forward to back off."
 BLIND = "Blind hole: by hand, whatever holds the tap elsewhere; it must not meet the bottom under power."
 
 
@@ -57,13 +59,14 @@ def _torques(work: Work, found: BoreWork, thread: Thread) -> dict[str, Figure]:
     return {"margin": tap_margin(thread, work.job.material, found.percent.value), "torque": torque}
 
 
-def _notes(work: Work, found: BoreWork, way: TapHolding, figures: dict[str, Figure]) -> tuple[str, ...]:
+def _notes(work: Work, found: BoreWork, thread: Thread, way: TapHolding, figures: dict[str, Figure]) -> tuple[str, ...]:
     margin = figures.get("margin")
     likely = margin is not None and margin.value < LEAST_MARGIN
     fallen = way.code != work.job.method.tapping
     return (
         *(("The tap is likely to break here: drill larger, or chase the thread.",) if likely else ()),
         *((BLIND,) if fallen else ()),
+        *((LEFT_HAND,) if thread.hand == "left" else ()),
         f"Lubricant: {work.job.material.lubricant}.",
         *((FORMED,) if found.bore.cut == "form-tap" else ()),
         *way.notes,
@@ -75,9 +78,12 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
     through = found.bore.depth is None
     deep = work.part.overall_mm if found.bore.depth is None else found.bore.depth.mm
     way, turns = way_of(work, found), turns_of(thread, deep, through=through)
-    figures = {"turns": turns, "rhythm": rhythm(work)}
+    figures: dict[str, Figure] = {"turns": turns}
+    # Under power nothing is turned back, and a form tap makes no chip to break.
     if way.power:
         figures |= under_power(work, thread, turns)
+    elif found.bore.cut != "form-tap":
+        figures["rhythm"] = rhythm(work)
     figures["deep"] = along(work, "full thread", deep, "overall length" if through else "as you entered it")
     figures |= _torques(work, found, thread)
     order = "second tap alone" if through else "taper, second, then bottoming tap"
@@ -89,13 +95,13 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
         key="tap",
         kind="tap",
         title="Tap the hole",
-        sentence=way.sentence,
+        sentence=way.sentence + (f"; {TURN_BACK}." if "rhythm" in figures else "."),
         headline="turns",
         figures=figures,
         tool=f"{thread.designation} tap: {order}",
         edge="",
         cautions=(*way.cautions, *(HAZARD_CAUTIONS[hazard] for hazard in work.job.hazards)),
-        notes=_notes(work, found, way, figures),
+        notes=_notes(work, found, thread, way, figures),
         chucking=chucking.number,
     )
 

@@ -16,7 +16,8 @@ TAPPINGS: tuple[Tapping, ...] = get_args(Tapping)
 class TapHolding:
     """A way to tap: its name, what it costs, the step's sentence, and what to mind.
 
-    `sentence` may name the figures turns, rhythm, speed and stop. `blind` says whether it may end in a blind hole.
+    `sentence`, without its full stop, may name the figures turns, speed and stop. `blind` says whether it may end
+    in a blind hole.
     """
 
     code: Tapping
@@ -35,8 +36,7 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         "by-centre",
         "tap on the tailstock centre, spindle by hand",
         "square, and felt at every turn; slow",
-        "Start the tap on the tailstock centre and turn the spindle by hand, {turns}; "
-        "turn back half a turn after each {rhythm}.",
+        "Start the tap on the tailstock centre and turn the spindle by hand, {turns}",
         (cautions.TAP,),
         (
             "Follow with the centre, lightly: it keeps the tap square, it does not push.",
@@ -48,7 +48,7 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         "tap holder slipping in the hand, slow power",
         "quick in soft metal; the hand must let go at once",
         "Start the tap against the tailstock. Run it in at {speed} or slower, the knurled holder held in the hand; "
-        "let it slip after {turns}, switch off at turn {stop}.",
+        "let it slip after {turns}, switch off at turn {stop}",
         (cautions.TAP_POWER,),
         ("No bar and no wrench in the holder under power. Back it out by hand, motor off.",),
         power=True,
@@ -59,7 +59,7 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         "tap in a drill chuck set to slip, slow power",
         "quick; the chuck's grip is the only guard of the tap",
         "Nip the drill chuck only so hard that the tap slips before it breaks. Run it in at {speed} or slower, "
-        "tailstock free on the bed, {turns}; switch off at turn {stop}.",
+        "tailstock free on the bed, {turns}; switch off at turn {stop}",
         (cautions.TAP_POWER,),
         (
             "Try the grip by hand first: the spindle must turn in spite of the chuck.",
@@ -72,8 +72,7 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         "in-vise",
         "by hand in the vise",
         "no lathe needed; square only by eye or by a block",
-        "Hold the piece upright in the vise. Start the tap square, {turns} with the wrench; "
-        "turn back half a turn after each {rhythm}.",
+        "Hold the piece upright in the vise. Start the tap square, {turns} with the wrench",
         (cautions.TAP_BY_HAND,),
         ("Try it with a square from two sides after two turns; a block with a clearance hole guides it better.",),
         off_lathe=True,

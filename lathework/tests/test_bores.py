@@ -210,6 +210,16 @@ class Threaded(unittest.TestCase):
         self.assertAlmostEqual(value(plan(chased | {"setup.dial": "radius"}), "chase", "infeed"), (1.5 - bored) / 2)
         self.assertAlmostEqual(value(made, "chase", "tap"), bored * 2 / 3)
         self.assertNotIn("tap", keys(made))
+        # The boring tool runs out into a recess of two pitches: it has no point.
+        self.assertAlmostEqual(value(made, "bore", "depth"), 0.5 + 2 / 18)
+
+    def test_left_hand_and_form_taps_are_turned_their_own_way(self) -> None:
+        left = plan(body(bore("1/4-20 LH", depth="1/2"))).operation("tap")
+        formed = plan(body(bore("1/4-20", depth="1/2", cut="form-tap"))).operation("tap")
+        assert left is not None and formed is not None
+        self.assertIn("turn the spindle backward to cut", " ".join(left.notes))
+        self.assertIn("turn back", left.sentence)
+        self.assertNotIn("turn back", formed.sentence)
 
     def test_a_taper_hole_is_drilled_reamed_and_tapped_to_the_gauge(self) -> None:
         """Rc3/8: 14.3 mm, reamed to 14.95 at the mouth, gauge 6.4 give or take 1.3, useful 10.1 + 3 pitches deep."""

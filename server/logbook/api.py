@@ -22,6 +22,7 @@ class LogEntry(Schema):
     job_id: int
     job: str
     thread: str
+    part: str
     piece: int
     step: str
     kind: str

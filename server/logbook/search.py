@@ -49,13 +49,22 @@ def _said(entry: Entry) -> str:
     return entry.text
 
 
+def _part_name(entry: Entry) -> str:
+    """What the part of an entry is called; "" in a job of one."""
+    document = entry.job.document
+    parts = [document, *(document.get("others") or [])]
+    if len(parts) == 1 or entry.part > len(parts):
+        return ""
+    return parts[entry.part - 1]["part"].get("name") or f"part {entry.part}"
+
+
 def _entry(entry: Entry, titles: dict[str, str]) -> dict[str, Any]:
     return {
         "id": entry.pk,
         "job_id": entry.job_id,
         "job": entry.job.title,
         "thread": entry.job.thread,
-        "part": entry.part,
+        "part": _part_name(entry),
         "piece": entry.piece,
         "step": titles.get(entry.step, entry.step),
         "kind": entry.kind,

@@ -225,8 +225,8 @@ class StudRepairs(unittest.TestCase):
 
     def test_wrong_input_names_its_field(self) -> None:
         for field, typed in (
-            ("across", ""), ("across", "thick"), ("thread", "bolt"), ("thread", "Rc1/2"), ("metal", "wood"),
-            ("clamped", "-1"), ("nut", "much"), ("drills", "blunt"), ("engaged", "0"),
+            ("across", ""), ("across", "thick"), ("thread", "bolt"), ("thread", "Rc1/2"), ("thread", "M12-6g"),
+            ("metal", "wood"),            ("clamped", "-1"), ("nut", "much"), ("drills", "blunt"), ("engaged", "0"),
         ):  # fmt: skip
             with self.subTest(field=field, typed=typed), self.assertRaises(InputError) as told:
                 repair(**{field: typed})

@@ -41,6 +41,7 @@ class Parts(ApiCase):
         self.assertEqual((card["good"], card["quantity"], card["state"]), (2, 2, "finished"))
         self.assertEqual(card["steps_done"], card["steps"])
         self.assertEqual({entry.part for entry in Entry.objects.all()}, {1, 2})
+        self.assertEqual({entry["part"] for entry in self.get("/api/log?kind=done")["entries"]}, {"stud", "nut"})
         self.assertEqual(self.send("POST", self.url("/close"), {"reason": ""}).status_code, 200)
 
     def test_a_job_file_keeps_the_parts(self) -> None:

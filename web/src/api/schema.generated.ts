@@ -1747,6 +1747,8 @@ export interface components {
             job_id: number;
             /** Kind */
             kind: string;
+            /** Part */
+            part: string;
             /** Piece */
             piece: number;
             reading: components["schemas"]["Shown"] | null;

@@ -40,7 +40,7 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
           <router-link :to="{ name: 'plan', params: { id: entry.job_id } }">{{ entry.job }}</router-link>
         </td>
         <td class="fig small when">{{ entry.thread }}</td>
-        <td class="muted when">piece {{ entry.piece }}</td>
+        <td class="muted when">{{ entry.part ? `${entry.part}, ` : '' }}piece {{ entry.piece }}</td>
         <td class="muted">{{ entry.step }}</td>
         <td>
           {{ WORDS[entry.kind] ?? entry.kind }}

@@ -28,6 +28,14 @@ const field = ref<HTMLInputElement>()
 const button = ref<{ $el: HTMLElement }>()
 
 const step = computed(() => bench.value?.step ?? null)
+/** Pieces of all parts. */
+const made = computed(() => {
+  const parts = bench.value?.parts ?? []
+  return {
+    good: parts.reduce((sum, part) => sum + part.good, 0),
+    quantity: parts.reduce((sum, part) => sum + part.quantity, 0),
+  }
+})
 /** The cautions of the job's use are not read yet: nothing else is asked. */
 const gated = computed(() => bench.value !== null && bench.value.unread.length > 0)
 const measuring = computed(() => step.value?.measure === 'diameter')
@@ -137,7 +145,7 @@ void load()
       </div>
     </template>
     <EmptyShell v-else>
-      <strong class="made">{{ bench.good }} of {{ bench.quantity }} made</strong>
+      <strong class="made">{{ made.good }} of {{ made.quantity }} made</strong>
       <br />{{ bench.gauged_pieces ? `${bench.gauged_pieces} gaugings recorded.` : 'No piece was gauged.' }}
       <template v-if="bench.opened_eighths">
         Die {{ bench.opened_eighths > 0 ? 'opened' : 'closed' }} {{ Math.abs(bench.opened_eighths) }}/8 turn
