@@ -14,7 +14,7 @@ from lathework.errors import InputError, InvalidDocument
 from lathework.fields import Reader
 from lathework.identify.evidence import FIELDS
 from lathework.lengths import Span
-from lathework.part import EDGES, FINISHES, ORDERS, READOUTS, SUPPORTS, Identification, Job, Method, Setup
+from lathework.part import EDGES, FINISHES, ORDERS, READOUTS, SUPPORTS, Identification, Job, Method, Part, Setup
 from lathework.part_document import check_grooves, read_part
 from lathework.rules.blank import SCHOOLS
 from lathework.rules.cautions import HAZARDS
@@ -137,10 +137,10 @@ def _shared(reader: Reader) -> dict[str, Any]:
     }
 
 
-def _job(reader: Reader, shared: dict[str, Any]) -> Job | None:
+def _job(reader: Reader, part: Part | None, shared: dict[str, Any]) -> Job | None:
     """The job of one part, or None with what is wrong noted in `reader`."""
     metal = materials()[reader.choice("material", tuple(materials()))]
-    part, setup = read_part(reader), shared["setup"]
+    setup = shared["setup"]
     own: dict[str, Any] = {
         "fits": reader.text("fits"),
         "quantity": reader.whole("quantity", 1, MOST_PIECES),
@@ -162,7 +162,7 @@ def _other(reader: Reader, number: int, shared: dict[str, Any]) -> Job | None:
         return None
     alone = Reader({**reader.document, "fits": "", "identified": None, "part": None} | own)
     alone.section("method", METHOD_KEYS)
-    job = _job(alone, shared)
+    job = _job(alone, read_part(alone), shared)
     reader.errors += [error.at(f"{path}.{error.field}") for error in alone.errors]
     return job
 
@@ -180,8 +180,9 @@ def read_document(document: object) -> Job:
         raise InvalidDocument((InputError("wrong-type", "", "A job file is a JSON object."),))
     reader = Reader(upgraded(document))
     _head(reader)
+    part = read_part(reader)
     shared = _shared(reader)
-    job = _job(reader, shared)
+    job = _job(reader, part, shared)
     others = _others(reader, shared)
     if reader.errors or job is None:
         raise InvalidDocument(tuple(reader.errors))
