@@ -9,7 +9,6 @@ from lathework.figures import AS_TYPED, PRACTICE, Figure, Given
 from lathework.part import TAPS, Bore, Job
 from lathework.rules.holes import (
     PILOT_FROM_MM,
-    Choice,
     choose,
     form_hole,
     hole_for,
@@ -42,8 +41,8 @@ TAP = "second"
 class BoreWork:
     """A hole with its drill: what it is called, its size, the per cent thread it leaves (None where it is plain).
 
-    `choice` is the drill picked for a thread, None where it is bored or plain; `rough` the largest drill owned below a
-    bored hole. `taper` is set for a pipe thread that tapers.
+    `picked` is the drill for a thread, None where it is bored or plain, `hole` what it probably cuts; `rough` is the
+    largest drill owned below a bored hole. `taper` is set for a pipe thread that tapers.
     """
 
     bore: Bore
@@ -51,14 +50,20 @@ class BoreWork:
     drill: Figure
     drill_mm: float
     percent: Figure | None
-    choice: Choice | None = None
+    picked: Drill | None = None
+    hole: Figure | None = None
     rough: Drill | None = None
     taper: TaperHole | None = None
 
     @property
     def called(self) -> str:
         """The name a drill of a numbered, lettered or fractional rack goes by; "" for one known by its size."""
-        return self.name if self.choice is not None and self.choice.drill.rack in NAMED_RACKS else ""
+        return self.name if self.picked is not None and self.picked.rack in NAMED_RACKS else ""
+
+    def spoken(self, unit: LengthUnit) -> str:
+        """What a sentence in `unit` puts before the drill's size: the name of one of another unit or rack."""
+        named = self.picked is not None and (self.picked.unit != unit or bool(self.called))
+        return f"{self.name}, " if named else ""
 
     @property
     def bored(self) -> bool:
@@ -146,7 +151,9 @@ def _drilled(bore: Bore, racks: Racks, rack: tuple[Drill, ...]) -> BoreWork:
         PRACTICE, (Given("probable hole", pick.hole.value, thread.unit), Given("thread left", pick.percent.value, "%")),
         note=f"Drill {pick.drill.name}.",
     )  # fmt: skip
-    return BoreWork(bore, pick.drill.name, figure, pick.drill.diameter_mm, pick.percent, choice=pick)
+    return BoreWork(
+        bore, pick.drill.name, figure, pick.drill.diameter_mm, pick.percent, picked=pick.drill, hole=pick.hole
+    )
 
 
 def _formed(bore: Bore, thread: Thread, rack: tuple[Drill, ...]) -> BoreWork:
@@ -163,7 +170,7 @@ def _formed(bore: Bore, thread: Thread, rack: tuple[Drill, ...]) -> BoreWork:
         (Given("hole wanted", wanted.value, thread.unit), Given("probable hole", hole.value, thread.unit)),
         note=f"Drill {drill.name}.",
     )  # fmt: skip
-    return BoreWork(bore, drill.name, figure, drill.diameter_mm, None)
+    return BoreWork(bore, drill.name, figure, drill.diameter_mm, None, picked=drill, hole=hole)
 
 
 def _tapering(bore: Bore, thread: Thread, found: TaperHole) -> BoreWork:
@@ -175,7 +182,7 @@ def _tapering(bore: Bore, thread: Thread, found: TaperHole) -> BoreWork:
         "largest no larger than the minor at the bottom of the useful thread", PRACTICE,
         (Given("minor at the bottom", found.deep.value, thread.unit),), note=f"Drill {drill.name}.",
     )  # fmt: skip
-    return BoreWork(bore, drill.name, figure, drill.diameter_mm, None, taper=found)
+    return BoreWork(bore, drill.name, figure, drill.diameter_mm, None, picked=drill, taper=found)
 
 
 def bore_work(bore: Bore, racks: Racks) -> BoreWork:

@@ -47,7 +47,7 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork) -> Operation:
     if found.percent is not None:
         figures["percent"] = found.percent
     first = "Drill a pilot about {pilot}, then " if pilot is not None else "Drill "
-    size = "bore or ream to {drill}" if found.bored else (f"{found.name}, " if found.choice else "") + "{drill}"
+    size = "bore or ream to {drill}" if found.bored else found.spoken(work.job.unit) + "{drill}"
     return Operation(
         key="cross-drill",
         kind="drill",

@@ -122,11 +122,11 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Op
     figures = {"drill": found.drill, "depth": depth, "speed": drilling_speed(work, found.drill_mm)}
     if found.percent is not None:
         figures["percent"] = found.percent
-    if found.choice is not None:
-        figures["hole"] = found.choice.hole
+    if found.hole is not None:
+        figures["hole"] = found.hole
     figures["wall"] = wall_figure(work.part, found, in_mm(depth), work.job.unit)
     deep = in_mm(depth) / found.drill_mm > DEEP_RATIO
-    name = f"{found.name}, " if found.bore.thread else ""
+    name = found.spoken(work.job.unit)
     return Operation(
         key="drill",
         kind="drill",
@@ -187,9 +187,13 @@ def bores_here(work: Work, chucking: Chucking) -> list[BoreWork]:
 def holes(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Every hole of the end that this chucking faces, up to the countersink of those that take a thread."""
     beyond = chucking.spare_mm + (work.job.setup.parting_blade.mm if chucking.parted else 0.0)
+    # A hole that came through from the other end guides every drill.
+    opened = chucking.number > 1 and any(
+        found.bore.depth is None and found.bore.end not in ("across", chucking.faces) for found in work.bores
+    )
     for number, found in enumerate(bores_here(work, chucking)):
         depth = depth_figure(found, chucking.overall_mm, beyond, work.job.unit)
-        if number == 0:
+        if number == 0 and not opened:
             yield _spot(chucking, found)
             yield _pilot(work, chucking, found, depth)
         yield _drill(work, chucking, found, depth)

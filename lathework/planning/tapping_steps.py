@@ -70,7 +70,7 @@ def _notes(work: Work, found: BoreWork, thread: Thread, way: TapHolding, figures
         f"Lubricant: {work.job.material.lubricant}.",
         *((FORMED,) if found.bore.cut == "form-tap" else ()),
         *way.notes,
-        what_holds(figures["torque"].value),
+        what_holds(figures["torque"].value, "tap"),
     )
 
 
@@ -125,7 +125,7 @@ def _tap_taper(work: Work, chucking: Chucking, found: BoreWork, thread: Thread, 
             f"Lubricant: {work.job.material.lubricant}.",
             "A taper tap cuts on its whole length: the torque grows with depth. Too deep cannot be mended.",
             "No gauge? A sound fitting should go in by hand about the turns named, then tighten.",
-            what_holds(figures["torque"].value),
+            what_holds(figures["torque"].value, "tap"),
         ),
         chucking=chucking.number,
     )

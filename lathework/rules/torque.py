@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+from typing import Literal
+
 from lathework.figures import PRACTICE, Figure, Given, Source
 from lathework.threads.thread import Thread
 
+Tool = Literal["die", "tap"]
 ROUGH = Source("practice", "rough rule for a sharp, oiled tap or die; dull or dry doubles it")
 FORM_TORQUE = 2.0
 """Torque of a form tap over that of one that cuts (practice)."""
@@ -16,10 +19,17 @@ HOLDS: tuple[tuple[float, str], ...] = (
     (30.0, "It wants a long bar or a keyed holder; a drill chuck and a bare taper slip."),
     (1e9, "Keyed holder or single point: rough the thread out first, finish it with the die."),
 )
-"""Torque in N m up to which each will do (practice)."""
+"""Torque of a die in N m up to which each will do (practice)."""
+TAP_HOLDS: tuple[tuple[float, str], ...] = (
+    (2.0, "A small wrench in the fingers holds the tap."),
+    (8.0, "A bar wrench resting on the top slide holds the tap; in a drill chuck its round shank slips."),
+    (30.0, "A long wrench against the bed, or the tap's square held in a keyed holder."),
+    (1e9, "Too much for a wrench: chase most of the thread first, finish it with the tap."),
+)
+"""Torque of a tap in N m up to which each will do (practice)."""
 
 
-def cutting_torque(thread: Thread, cutting_force: float, *, tool: str = "die") -> Figure:
+def cutting_torque(thread: Thread, cutting_force: float, *, tool: Tool = "die") -> Figure:
     """Torque of a sharp die or tap in N m: kc P^2 D / 8000, P and D in mm.
 
     `cutting_force` is kc, the specific cutting force of the metal in N/mm^2. Source: practice, rough.
@@ -37,7 +47,7 @@ def cutting_torque(thread: Thread, cutting_force: float, *, tool: str = "die") -
             Given("major", major, "mm"),
         ),
         places=1,
-        note=what_holds(cutting_force * pitch**2 * major / 8000),
+        note=what_holds(cutting_force * pitch**2 * major / 8000, tool),
     )
 
 
@@ -45,7 +55,7 @@ def form_torque(torque: Figure) -> Figure:
     """Torque of a form tap in N m: about twice that of one that cuts, `torque`. Source: practice."""
     return Figure(
         "torque of the form tap", FORM_TORQUE * torque.value, "N m", "2 × torque of a tap that cuts", ROUGH,
-        (Given(torque.name, torque.value, "N m"),), places=1, note=what_holds(FORM_TORQUE * torque.value),
+        (Given(torque.name, torque.value, "N m"),), places=1, note=what_holds(FORM_TORQUE * torque.value, "tap"),
     )  # fmt: skip
 
 
@@ -62,6 +72,6 @@ def hand_force(torque: Figure) -> Figure:
     )
 
 
-def what_holds(torque_nm: float) -> str:
-    """What must hold a die that takes `torque_nm` (newton metres, unit N m), in a sentence. Source: practice."""
-    return next(words for most, words in HOLDS if torque_nm <= most)
+def what_holds(torque_nm: float, tool: Tool = "die") -> str:
+    """What must hold a die or a tap that takes `torque_nm` (newton metres, unit N m). Source: practice."""
+    return next(words for most, words in (HOLDS if tool == "die" else TAP_HOLDS) if torque_nm <= most)

@@ -72,6 +72,13 @@ class Holes(unittest.TestCase):
                          [("drill", 1), ("drill-2", 2), ("tap", 2)])  # fmt: skip
         self.assertEqual(len(made.chuckings), 2)
 
+    def test_a_hole_that_came_through_guides_the_drill(self) -> None:
+        """1/8 through from the right: the 1/2 in drill from the left end needs neither spot nor pilot."""
+        made = plan(body(bore(across="1/8"), bore(across="1/2", depth="1/2", end="left"), SMALL))
+        second = [o.key for o in made.operations if o.chucking == 2]
+        self.assertNotIn("spot-2", second)
+        self.assertFalse([key for key in second if key.startswith("pilot")])
+
     def test_the_smaller_of_two_holes_comes_first(self) -> None:
         made = plan(body(bore(across="1/2", depth="1/2"), bore(across="1/4", depth="1"), SMALL))
         self.assertEqual([value(made, key, "drill") for key in ("drill", "drill-2")], [0.25, 0.5])
@@ -139,7 +146,8 @@ class DrillsOwned(unittest.TestCase):
         blades = {"setup.groove_blade": "3", "setup.parting_blade": "3"}
         found = plan(metric | blades).operation("drill")
         assert found is not None
-        self.assertIn("Drill 10.2 mm", found.sentence)
+        self.assertAlmostEqual(found.figures["drill"].value, 10.2)
+        self.assertIn("Drill {drill}", found.sentence, "its size is its name")
         other = plan(body(bore("1/2 BSF", depth="3/4"))).operation("drill")
         assert other is not None
         self.assertIn("11.1 mm", other.sentence)

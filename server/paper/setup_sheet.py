@@ -14,6 +14,7 @@ from reportlab.platypus import Flowable, KeepTogether, PageBreak, Paragraph, Sim
 from lathework.drawing.layout import WIDE
 from lathework.drawing.part_view import part_sheet
 from lathework.drawing.shapes import Role, Sheet, hatch
+from lathework.figures import counted
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.present.plans import headline_text, sentence_text
@@ -125,21 +126,19 @@ def _square() -> Flowable:
     return Table([[""]], colWidths=[5.5 * mm], rowHeights=[5.5 * mm], style=[("BOX", (0, 0), (-1, -1), 1.1, "#000000")])
 
 
-def _part(plan: Plan, width: float) -> list[Flowable]:
-    """A part: its facts, what is said of it, each chucking with its drawing and steps."""
+def _part(plan: Plan, width: float, drawing: float) -> list[Flowable]:
+    """A part: its facts, what is said of it, each chucking with its `drawing` (its width) and steps."""
     unit = plan.job.unit
     story: list[Flowable] = [_paragraph(_facts(plan), _LINE)]
     story += [_paragraph(f"Fits: {plan.job.fits}.", _LINE)] if plan.job.fits else []
     story += [_paragraph(f"Note: {n.text}", _LINE) for n in plan.notices]
-    # Two drawings share the paper that one has.
-    across = width * (1.0 if len(plan.chuckings) == 1 else 0.78)
     number = 0
     said: dict[str, int] = {}
     for chucking in plan.chuckings:
         if len(plan.chuckings) > 1:
             name = "First end" if chucking.number == 1 else "Second end"
             story += [Spacer(1, 6), _paragraph(f"{name}: held by {chucking.grip.words}", _STEP)]
-        story += [Spacer(1, 6), PartDrawing(part_sheet(plan, WIDE, chucking.number), unit, across), Spacer(1, 6)]
+        story += [Spacer(1, 6), PartDrawing(part_sheet(plan, WIDE, chucking.number), unit, drawing), Spacer(1, 6)]
         for operation in (o for o in plan.operations if o.chucking == chucking.number):
             number += 1
             story.append(_step(number, operation, unit, width, said))
@@ -156,6 +155,8 @@ def setup_sheet(plans: Sequence[Plan]) -> bytes:
         title=f"Set-up sheet: {job.title}", author="Conch",
     )  # fmt: skip
     story: list[Flowable] = []
+    # Two drawings share the paper that one has.
+    drawing = page.width * (1.0 if len(plans) == len(plans[0].chuckings) == 1 else 0.78)
     for number, plan in enumerate(plans, 1):
         name = f": {number} of {len(plans)}, {plan.job.part.name or 'part'}" if len(plans) > 1 else ""
         story += [PageBreak()] if number > 1 else []
@@ -163,7 +164,7 @@ def setup_sheet(plans: Sequence[Plan]) -> bytes:
         if number == 1:
             story += [_paragraph(f"For: {job.needed_by}.", _LINE)] if job.needed_by else []
             story += [_paragraph(f"Care: {c.do}", _LINE) for c in plan.cautions]
-        story += _part(plan, page.width)
+        story += _part(plan, page.width, drawing)
     if job.notes:
         story += [Spacer(1, 6), _paragraph(job.notes, _LINE)]
     page.build(story)
@@ -180,7 +181,7 @@ def _facts(plan: Plan) -> str:
     bar = next((f for f in plan.batch if f.name == "bar for the batch"), None)
     amount = f", {figure_text(bar, unit)} for the batch" if bar else ""
     return (
-        f"{job.quantity} pieces · {job.part.designations} · {job.material.name} · "
+        f"{job.quantity} {counted(job.quantity, 'piece')} · {job.part.designations} · {job.material.name} · "
         f"{word} {stock.across.typed}{amount} · "
         f"{setup.dial} dial · groove blade {setup.groove_blade.typed} ({setup.groove_edge} edge) · "
         f"parting blade {setup.parting_blade.typed} ({setup.parting_edge} edge) · lengths in {unit}"

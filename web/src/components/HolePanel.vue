@@ -156,27 +156,14 @@ const others = computed(() =>
   </section>
 </template>
 
+<style scoped src="./hole.css"></style>
 <style scoped>
-.hole {
-  display: grid;
-  gap: 10px;
-}
-h2 {
-  font-size: var(--s16);
-  border-bottom: 2px solid var(--line);
-}
 .line {
   display: flex;
   flex-wrap: wrap;
   gap: 2px 18px;
   align-items: baseline;
 }
-.pick strong {
-  font-size: var(--s28);
-  color: var(--coral);
-  margin-right: 8px;
-}
-.warning,
 .too-small,
 .too-large {
   color: var(--caution);

@@ -22,7 +22,7 @@ interface Fact {
   field: string
   label: string
   before?: string
-  after?: string
+  after?: string | (() => string)
   figure?: boolean
   telling?: boolean
   /** What stands where nothing is typed. */
@@ -45,6 +45,8 @@ interface Fact {
 }
 const powered = () => props.value('method.holder').endsWith('-power')
 const fromBar = () => !['bolt', 'kept'].includes(props.value('part.stock.form'))
+/** The part has a thread outside: only then do die and blank concern it. */
+const threaded = () => props.fraction !== undefined
 /** The part has a hole: only then does tapping concern it. */
 const drilled = () => props.value('part.bores') !== ''
 const UNITS = [
@@ -55,7 +57,12 @@ const LINES: { name: string; facts: Fact[] }[] = [
   {
     name: 'Part',
     facts: [
-      { field: 'quantity', label: 'Pieces', after: 'pieces', figure: true },
+      {
+        field: 'quantity',
+        label: 'Pieces',
+        after: () => (props.value('quantity') === '1' ? 'piece' : 'pieces'),
+        figure: true,
+      },
       { field: 'material', label: 'Metal', before: 'of', from: 'materials' },
       { field: 'part.stock.form', label: 'Stock', before: 'from', from: 'stocks' },
       { field: 'part.stock.across', label: 'Bar size', figure: true },
@@ -73,21 +80,28 @@ const LINES: { name: string; facts: Fact[] }[] = [
   {
     name: 'Method',
     facts: [
-      { field: 'method.blank_school', label: 'Blank diameter', before: 'blank', from: 'schools' },
+      {
+        field: 'method.blank_school',
+        label: 'Blank diameter',
+        before: 'blank',
+        from: 'schools',
+        when: threaded,
+      },
       {
         field: 'method.blank_fraction',
         label: 'Fraction of the pitch (empty: the metal’s own)',
         before: 'fraction',
         figure: true,
-        when: () => props.value('method.blank_school') === 'pitch-fraction',
+        when: () => threaded() && props.value('method.blank_school') === 'pitch-fraction',
       },
-      { field: 'method.finish', label: 'At the shoulder', from: 'finishes' },
+      { field: 'method.finish', label: 'At the shoulder', from: 'finishes', when: threaded },
       {
         field: 'method.holder',
         label: 'What holds the die',
         before: 'die in',
         from: 'holders',
         telling: true,
+        when: threaded,
       },
       { field: 'method.order', label: 'Order of work', from: 'orders', telling: true, when: fromBar },
       { field: 'method.support', label: 'Held in', before: 'held in', from: 'supports', telling: true },
@@ -164,6 +178,7 @@ const LINES: { name: string; facts: Fact[] }[] = [
     facts: [
       { field: 'needed_by', label: 'Needed by', before: 'needed by' },
       { field: 'fits', label: 'Mating part', before: 'fits' },
+      { field: 'part.afterwards', label: 'When it is made', before: 'when made', empty: 'nothing' },
       { field: 'notes', label: 'Notes', before: 'notes' },
     ],
   },
@@ -197,7 +212,7 @@ const choicesOf = (fact: Fact) =>
             v-else
             :label="fact.label"
             :before="fact.before"
-            :after="fact.after"
+            :after="typeof fact.after === 'function' ? fact.after() : fact.after"
             :figure="fact.figure"
             :placeholder="fact.field === 'method.blank_fraction' ? fraction : fact.empty"
             :model-value="value(fact.field)"

@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 
 import { asProblem, ask, client, type FieldError, type JobDocument } from '@/api/client'
 import { stored } from '@/composables/stored'
+import StartField from '@/components/StartField.vue'
 import { beside, partOf, STARTS } from '@/components/newPart'
 import { useChoices } from '@/composables/useChoices'
 import { habits } from '@/composables/useHabits'
@@ -147,27 +148,16 @@ async function start() {
           <option v-for="one in STARTS" :key="one.code" :value="one.code">{{ one.name }}</option>
         </select>
       </label>
-      <div v-for="field in fields" :key="field.key" :class="{ wide: field.wide }">
-        <v-text-field
-          v-model="typed[field.key]"
-          :label="field.label"
-          :placeholder="field.hint"
-          :error-messages="errors[field.key]?.message"
-          autocomplete="off"
-          :autofocus="field.key === 'title'"
-        />
-        <p v-if="errors[field.key]?.choices.length" class="choices">
-          <button
-            v-for="choice in errors[field.key]?.choices.slice(0, 6)"
-            :key="choice"
-            type="button"
-            class="plain fig"
-            @click="typed[field.key] = choice"
-          >
-            {{ choice }}
-          </button>
-        </p>
-      </div>
+      <StartField
+        v-for="field in fields"
+        :key="field.key"
+        v-model="typed[field.key]"
+        :class="{ wide: field.wide }"
+        :label="field.label"
+        :hint="field.hint"
+        :error="errors[field.key]"
+        :autofocus="field.key === 'title'"
+      />
       <label class="metal">
         <span class="small muted">Metal</span>
         <select v-model="typed.material" @change="remember">

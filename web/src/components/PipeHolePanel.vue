@@ -42,24 +42,9 @@ const figures = computed(() => (found.value?.figures ?? []).map((figure) => ({ l
   </section>
 </template>
 
+<style scoped src="./hole.css"></style>
 <style scoped>
-.hole {
-  display: grid;
-  gap: 10px;
-}
-h2 {
-  font-size: var(--s16);
-  border-bottom: 2px solid var(--line);
-}
-.pick strong {
-  font-size: var(--s28);
-  color: var(--coral);
-  margin-right: 8px;
-}
 .pick .plain-drill {
   color: var(--ink);
-}
-.warning {
-  color: var(--caution);
 }
 </style>

@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 
 import { asProblem, ask, client, type FieldError } from '@/api/client'
 import FigureRow from '@/components/FigureRow.vue'
+import StartField from '@/components/StartField.vue'
 import { stored } from '@/composables/stored'
 import { useChoices } from '@/composables/useChoices'
 import { habits } from '@/composables/useHabits'
@@ -60,7 +61,6 @@ const METALS: { key: 'metal' | 'stud_metal'; label: string }[] = [
   { key: 'metal', label: 'Metal of the part' },
   { key: 'stud_metal', label: 'Metal of stud and nut' },
 ]
-const errorOf = (key: Key) => problem.value?.of(key)?.message
 const remember = () => (kept.value = { ...typed.value })
 
 async function start() {
@@ -84,34 +84,23 @@ async function start() {
 </script>
 
 <template>
-  <form class="new" aria-label="Stud repair" novalidate @submit.prevent="start" @input="remember">
+  <form class="new" aria-label="Stud repair" novalidate @submit.prevent="start">
     <p class="muted told">
       The worn end comes off, the rest is drilled and tapped; a stud is screwed in with retaining compound,
       and a nut made for it.
     </p>
     <div class="fields">
-      <div v-for="field in FIELDS" :key="field.key" :class="{ wide: field.wide }">
-        <v-text-field
-          v-model="typed[field.key]"
-          :label="field.label"
-          :placeholder="field.hint"
-          :persistent-placeholder="field.hint?.startsWith('empty')"
-          :error-messages="errorOf(field.key)"
-          autocomplete="off"
-          :autofocus="field.key === 'title'"
-        />
-        <p v-if="problem?.of(field.key)?.choices.length" class="choices">
-          <button
-            v-for="choice in problem?.of(field.key)?.choices.slice(0, 6)"
-            :key="choice"
-            type="button"
-            class="plain fig"
-            @click="((typed[field.key] = choice), remember())"
-          >
-            {{ choice }}
-          </button>
-        </p>
-      </div>
+      <StartField
+        v-for="field in FIELDS"
+        :key="field.key"
+        v-model="typed[field.key]"
+        :class="{ wide: field.wide }"
+        :label="field.label"
+        :hint="field.hint"
+        :error="problem?.of(field.key)"
+        :autofocus="field.key === 'title'"
+        @update:model-value="remember"
+      />
       <label v-for="metal in METALS" :key="metal.key" class="metal">
         <span class="small muted">{{ metal.label }}</span>
         <select v-model="typed[metal.key]" @change="remember">
