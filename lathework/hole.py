@@ -18,6 +18,7 @@ from lathework.rules.holes import (
     drill_depth,
     form_hole,
     hole_for,
+    metal_cut,
     owned,
     tap_margin,
     taps,
@@ -25,14 +26,17 @@ from lathework.rules.holes import (
 )
 from lathework.rules.materials import Material, materials
 from lathework.rules.mending import Mend, mends
-from lathework.rules.strength import Strip, strip
+from lathework.rules.strength import Strip, external_shear, strip
 from lathework.rules.thin_metal import ThinMetal, thin_metal
 from lathework.size import Size, size
+from lathework.threads.limits.bands import ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
 DEPTH = Span("A depth of thread", 0.5, 300)
 THICK = Span("A thickness", 0.2, 300)
+LESS_PERCENT = 10.0
+"""By how much less thread the trade of strength for torque is told."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -72,6 +76,7 @@ class Hole:
     thin: ThinMetal | None
     mends: tuple[Mend, ...]
     warnings: tuple[str, ...]
+    trade: str
     chart: Sheet
 
 
@@ -127,6 +132,24 @@ def _length(text: str, span: Span, field: str, thread: Thread) -> float | None:
     return convert(within(read_length(text, thread.unit, field), span, field).mm, "mm", thread.unit)
 
 
+def _trade(thread: Thread, limits: ExternalLimits, percent: float) -> str:
+    """What a tenth less thread costs in strength and saves in torque, in words."""
+    lower = max(LOWEST_PERCENT, percent - LESS_PERCENT)
+    strength = [external_shear(thread, limits, hole_for(thread, p).value).value for p in (lower, percent)]
+    torque = metal_cut(lower) / metal_cut(percent)
+    return (
+        f"At {lower:.0f} % thread instead of {percent:.0f}: {strength[0] / strength[1]:.0%} of the strength of the "
+        f"bolt's thread, {torque:.0%} of the tap's torque."
+    )
+
+
+def _limits(found: Size) -> tuple[ExternalLimits, InternalLimits]:
+    if found.external is None or found.internal is None:
+        text = f"{found.thread.designation} is not tapped into a parallel hole here."
+        raise InputError("no-limits", "designation", text)
+    return found.external, found.internal
+
+
 def hole(text: str, *, internal_class: str = "", asked: AskedHole | None = None) -> Hole:
     """The hole for the thread that `text` designates, tapped to `internal_class` ("" the usual one).
 
@@ -135,18 +158,15 @@ def hole(text: str, *, internal_class: str = "", asked: AskedHole | None = None)
     """
     asked = asked or AskedHole()
     found = size(text, internal_class=internal_class)
-    thread = found.thread
-    if found.external is None or found.internal is None:
-        raise InputError("no-limits", "designation", f"{thread.designation} is not tapped into a parallel hole here.")
+    thread, (external, internal) = found.thread, _limits(found)
     metal, bolt = _metal(asked.metal, "metal"), _metal(asked.bolt, "bolt")
-    percent = _percent(asked.percent, metal)
-    rack = owned(asked.drills, thread.unit)
-    pick, beside = choose(thread, found.internal, rack, percent, piloted=asked.piloted)
+    percent, rack = _percent(asked.percent, metal), owned(asked.drills, thread.unit)
+    pick, beside = choose(thread, internal, rack, percent, piloted=asked.piloted)
     bore = hole_for(thread, percent)
-    across = pick.hole.value if pick else bore.value
-    margin = tap_margin(thread, metal, pick.percent.value) if pick else None
+    across, left = (pick.hole.value, pick.percent.value) if pick else (bore.value, percent)
+    margin = tap_margin(thread, metal, left) if pick else None
     held = strip(
-        thread, found.external, found.internal,
+        thread, external, internal,
         hole=min(across, thread.major), bolt_strength=bolt.tensile, hole_strength=metal.tensile,
     )  # fmt: skip
     full, thick = _length(asked.depth, DEPTH, "depth", thread), _length(asked.through, THICK, "through", thread)
@@ -167,5 +187,6 @@ def hole(text: str, *, internal_class: str = "", asked: AskedHole | None = None)
         thin=None if thick is None else thin_metal(thread, thick, held),
         mends=mends(thread, rack),
         warnings=_warnings(found, metal, pick, margin),
-        chart=percent_sheet(thread, found.external, percent if pick is None else pick.percent.value),
-    )  # fmt: skip
+        trade=_trade(thread, external, left),
+        chart=percent_sheet(thread, external, left),
+    )

@@ -92,6 +92,7 @@ def hole_json(found: Hole) -> Json:
         "thin": _thin(found.thin) if found.thin else None,
         "mends": [_mend(mend) for mend in found.mends],
         "warnings": list(found.warnings),
+        "trade": found.trade,
         "chart": sheet_json(found.chart),
     }
 

@@ -173,4 +173,5 @@ class HoleOut(Schema):
     thin: ThinOut | None
     mends: list[MendOut]
     warnings: list[str]
+    trade: str
     chart: SheetOut

@@ -1405,6 +1405,8 @@ export interface components {
             /** Strength */
             strength: components["schemas"]["FigureOut"][];
             thin: components["schemas"]["ThinOut"] | null;
+            /** Trade */
+            trade: string;
             /** Warnings */
             warnings: string[];
             /** Weaker */

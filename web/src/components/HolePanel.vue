@@ -101,7 +101,10 @@ const others = computed(() =>
             </tr>
           </tbody>
         </table>
-        <SheetDrawing class="chart" :sheet="found.chart" />
+        <div>
+          <SheetDrawing class="chart" :sheet="found.chart" />
+          <p class="small">{{ found.trade }}</p>
+        </div>
       </div>
       <p class="line">
         <InlineChoice
