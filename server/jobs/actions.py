@@ -53,14 +53,26 @@ def start_job(document: Document) -> Job:
     return Job.objects.create(**_head(_kept(document), spec), created_at=now, changed_at=now)
 
 
+def _keeps_its_parts(job: Job, spec: JobSpec) -> None:
+    """Entries know their part by its number: none may be taken out once a further part has some."""
+    fewer = len(spec.parts) < 1 + len(job.document.get("others") or [])
+    if fewer and any(entry.part > 1 and entry.undone_at is None for entry in job.entries.all()):
+        text = "Something is recorded for a further part of this job: no part can be taken out any more."
+        raise Refused(InputError("recorded", "others", text))
+
+
 @transaction.atomic
 def change_job(job_id: int, document: Document, revision: int) -> Job:
-    """Replace a job's document. Raises InvalidDocument; Conflict when it was changed elsewhere; Refused when closed."""
+    """Replace a job's document. Raises InvalidDocument; Conflict when it was changed elsewhere.
+
+    Refused when it is closed, or when a part would be taken out that others are counted by.
+    """
     job = find_job(job_id)
     spec = read_document(document)
     _still_open(job)
     if job.revision != revision:
         raise Conflict(MOVED_ON)
+    _keeps_its_parts(job, spec)
     for name, value in _head(_kept(document), spec).items():
         setattr(job, name, value)
     job.revision += 1

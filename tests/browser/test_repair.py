@@ -53,8 +53,15 @@ class Several(BrowserCase):
         expect(page.get_by_role("region", name="Tap the hole")).to_contain_text("taper, second, then bottoming tap")
         # The length of thread is changed in the body; the stud keeps its own.
         self.typed("Hole 1, depth", "3/4")
+        # Turned to while the change before it is still being stored.
+        self.field("Hole 1, depth").fill("11/16")
         parts.get_by_role("button", name="3 stud").click()
         expect(page.get_by_role("button", name="Fit it")).to_be_visible()
+        self.stored()
+        expect(page.get_by_role("button", name="Fit it")).to_be_visible()
+        parts.get_by_role("button", name="1 body").click()
+        expect(self.field("Hole 1, depth")).to_have_value("11/16")
+        parts.get_by_role("button", name="3 stud").click()
         expect(self.field("Section 1, thread")).to_have_value("1/2 BSF")
         self.typed("Overall length", "2.1")
         pages = self.sheet()
@@ -72,7 +79,15 @@ class Several(BrowserCase):
             ).click()
         expect(page.get_by_role("link", name="2 of 3: nut")).to_be_visible()
         expect(heading).to_contain_text("Face the end")
-        page.get_by_role("button", name="undo").click()
+        # The nut is begun: from now on no part can be taken out.
+        page.get_by_role("button", name="Done", exact=True).click()
+        page.get_by_role("link", name="the whole plan").click()
+        page.get_by_role("button", name="Take this part out").click()
+        expect(page.get_by_role("alert")).to_contain_text("no part can be taken out any more")
+        expect(parts.get_by_role("button", name="3 stud")).to_be_visible()
+        page.get_by_role("button", name="To the bench").click()
+        for _ in range(2):
+            page.get_by_role("button", name="undo").click()
         expect(page.get_by_role("link", name="1 of 3: body")).to_be_visible()
 
     def test_a_repair_that_cannot_be_made_says_why_beside_the_field(self) -> None:

@@ -72,6 +72,16 @@ class Parts(ApiCase):
         change = {"document": wrong, "revision": self.job.revision}
         self.assertEqual(self.told(self.send("PUT", self.url(), change), 422), {"others.0.quantity": "not-a-count"})
 
+    def test_a_part_stays_once_a_further_one_is_begun(self) -> None:
+        """Entries know their part by its number: taking one out would give them to another."""
+        fewer = {"document": together() | {"others": []}, "revision": self.job.revision}
+        self.walk_to("part-off")
+        self.record("done")
+        self.record("done")
+        self.assertEqual(self.told(self.send("PUT", self.url(), fewer), 409), {"others": "recorded"})
+        self.send("POST", self.url("/undo"), {"seen": self.seen()})
+        self.assertEqual(self.send("PUT", self.url(), fewer).status_code, 200)
+
     def test_a_die_is_remembered_from_any_part(self) -> None:
         """What gauged well as the second part of one job is the record of the same thread and metal in the next."""
         alike = other({"quantity": 1, "material": "mild-steel", "part": document()["part"]})

@@ -15,17 +15,20 @@ import { namesOf, ownerOf, pathOf } from '@/composables/parts'
 import { remember } from '@/composables/useHabits'
 
 const PAUSE_MS = 60
+/** Errors of the job or of its list of parts have no field to stand beside. */
+const HOMELESS = ['', 'job', 'others']
 const kept = (id: number) => `conch.draft.${id}`
 
 /**
  * A job's document while it is edited: the plan follows each keystroke, a commit stores it, nothing typed is lost.
- * Fields are those of part number `part`, from 1; `wrong` holds every error by its path in the document.
+ * Fields are those of the part number `asked` for, from 1, or the last there is; `wrong` holds every error by its path in the document.
  */
-export function useDocument(id: number, part: () => number) {
+export function useDocument(id: number, asked: () => number) {
   const job = shallowRef<Job | null>(null)
   const plan = shallowRef<Plan | null>(null)
   const draft = ref<JobDocument | null>(null)
   const wrong = ref<Record<string, FieldError>>({})
+  const part = computed(() => Math.min(asked(), 1 + (draft.value?.others?.length ?? asked())))
   const trouble = ref('')
   const dirty = ref(false)
   const missing = ref(false)
@@ -34,7 +37,7 @@ export function useDocument(id: number, part: () => number) {
   /** Documents as they were stored before, and those taken back: for undo and redo. */
   const past = ref<JobDocument[]>([])
   const future = ref<JobDocument[]>([])
-  let asked = 0
+  let request = 0
   let timer = 0
 
   function take(fresh: Job) {
@@ -49,13 +52,15 @@ export function useDocument(id: number, part: () => number) {
   function fail(error: unknown) {
     const problem = asProblem(error)
     wrong.value = Object.fromEntries(problem.errors.map((e) => [e.field, e]))
-    trouble.value = problem.errors.length ? '' : problem.message
+    // What belongs to no field is told on its own.
+    const homeless = problem.errors.filter((e) => HOMELESS.includes(e.field)).map((e) => e.message)
+    trouble.value = problem.errors.length ? homeless.join(' ') : problem.message
     missing.value = problem.status === 404
   }
   async function load() {
     const left = localStorage.getItem(kept(id))
     try {
-      const params = { path: { job_id: id }, query: { part: part() } }
+      const params = { path: { job_id: id }, query: { part: part.value } }
       take(await ask(client.GET('/api/jobs/{job_id}', { params })))
       restore(left)
     } catch (error) {
@@ -71,21 +76,33 @@ export function useDocument(id: number, part: () => number) {
     trouble.value = 'These are changes you typed earlier that were not stored.'
     void preview()
   }
+  /** The job as it looks from another part; what was typed meanwhile stays. */
+  async function look() {
+    const mine = ++request
+    try {
+      const params = { path: { job_id: id }, query: { part: part.value } }
+      const fresh = await ask(client.GET('/api/jobs/{job_id}', { params }))
+      if (dirty.value || mine !== request) job.value = fresh
+      else take(fresh)
+    } catch (error) {
+      if (mine === request) fail(error)
+    }
+  }
   async function preview() {
     if (!draft.value) return
-    const mine = ++asked
+    const mine = ++request
     try {
-      const query = { end: end.value, part: part() }
+      const query = { end: end.value, part: part.value }
       const found = await ask(client.POST('/api/jobs/plan', { params: { query }, body: draft.value }))
-      if (mine !== asked) return
+      if (mine !== request) return
       plan.value = found
       wrong.value = {}
     } catch (error) {
-      if (mine === asked) fail(error)
+      if (mine === request) fail(error)
     }
   }
   function set(field: string, value: unknown) {
-    const path = pathOf(field, part())
+    const path = pathOf(field, part.value)
     if (!draft.value || readField(draft.value, path) === value) return
     writeField(draft.value, path, value)
     dirty.value = true
@@ -121,32 +138,35 @@ export function useDocument(id: number, part: () => number) {
   async function store(): Promise<boolean> {
     if (!draft.value || !job.value || !dirty.value) return false
     window.clearTimeout(timer)
-    const mine = ++asked
+    const mine = ++request
     const body = { document: draft.value, revision: job.value.revision }
     const sent = JSON.stringify(body.document)
+    const stored = part.value
     try {
-      const params = { path: { job_id: id }, query: { part: part() } }
+      const params = { path: { job_id: id }, query: { part: part.value } }
       const fresh = await ask(client.PUT('/api/jobs/{job_id}', { params, body }))
       remember(body.document)
       if (JSON.stringify(draft.value) === sent) take(fresh)
       else job.value = fresh
+      // Another part may have been turned to while this one was stored.
+      if (part.value !== stored) await look()
       return true
     } catch (error) {
-      if (mine === asked || error instanceof Problem) fail(error)
+      if (mine === request || error instanceof Problem) fail(error)
       return false
     }
   }
   watch(end, () => {
     if (plan.value && !plan.value.drawings[end.value - 1]) void preview()
   })
-  watch(part, () => void (dirty.value ? preview() : load()))
+  watch(part, () => void (dirty.value ? preview() : look()))
   onScopeDispose(() => window.clearTimeout(timer))
   /** The errors of the part in hand, by its own fields. */
   const errors = computed(() => {
     const found: Record<string, FieldError> = {}
     for (const [path, error] of Object.entries(wrong.value)) {
       const owner = ownerOf(path)
-      if (owner.part === 0 || owner.part === part()) found[owner.field] = error
+      if (owner.part === 0 || owner.part === part.value) found[owner.field] = error
     }
     return found
   })
@@ -154,13 +174,14 @@ export function useDocument(id: number, part: () => number) {
   const elsewhere = computed(() =>
     Object.entries(wrong.value)
       .map(([path, error]) => ({ part: ownerOf(path).part, text: error.message }))
-      .filter((one) => one.part > 0 && one.part !== part())
+      .filter((one) => one.part > 0 && one.part !== part.value)
       .map((one) => `${(draft.value && namesOf(draft.value)[one.part - 1]) ?? 'part'}: ${one.text}`),
   )
   return {
     job,
     plan,
     draft,
+    part,
     errors,
     elsewhere,
     trouble,
@@ -175,6 +196,7 @@ export function useDocument(id: number, part: () => number) {
     canRedo: computed(() => future.value.length > 0),
     undo: () => inTurn(() => step(past.value, future.value)),
     redo: () => inTurn(() => step(future.value, past.value)),
-    value: (field: string) => String((draft.value && readField(draft.value, pathOf(field, part()))) ?? ''),
+    value: (field: string) =>
+      String((draft.value && readField(draft.value, pathOf(field, part.value))) ?? ''),
   }
 }

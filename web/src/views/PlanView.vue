@@ -23,7 +23,7 @@ import { useKeys } from '@/composables/useKeys'
 const props = defineProps<{ id: number; part: number }>()
 const router = useRouter()
 const edited = useDocument(props.id, () => props.part)
-const { job, plan, draft, errors, elsewhere, trouble, dirty, missing, closed } = edited
+const { job, plan, draft, part: inHand, errors, elsewhere, trouble, dirty, missing, closed } = edited
 const { load, set, commit, value } = edited
 const { canUndo, canRedo, undo, redo } = edited
 void load()
@@ -53,15 +53,17 @@ const fraction = computed(
       ?.figure.inputs.find((given) => given.name === 'fraction')?.in,
 )
 
-const own = computed(() => draft.value && ownOf(draft.value, props.part))
+const own = computed(() => draft.value && ownOf(draft.value, inHand.value))
 
-const choose = (part: number) =>
-  void router.replace({ name: 'plan', params: { id: props.id }, query: part > 1 ? { part } : {} })
-/** Store a changed list of parts, then look at the one named. */
-async function replaceOthers(others: unknown, part: number) {
+const choose = (next: number) =>
+  void router.replace({ name: 'plan', params: { id: props.id }, query: next > 1 ? { part: next } : {} })
+/** Store a changed list of parts, then look at the one named; one that is refused stays as it was. */
+async function replaceOthers(others: unknown, next: number) {
+  const before = draft.value?.others
   set('others', others)
   await commit()
-  choose(part)
+  if (dirty.value) set('others', before)
+  else choose(next)
 }
 
 /** Turn to the blank of the die's own record. */
@@ -100,7 +102,7 @@ useKeys([
     />
     <PartTabs
       :document="draft"
-      :part="part"
+      :part="inHand"
       :closed="closed"
       :error="errors['part.name']"
       @choose="choose"
@@ -164,7 +166,7 @@ useKeys([
         <StepDetail v-if="chosen" :step="chosen" />
         <SectionTable
           v-if="own"
-          :key="part"
+          :key="inHand"
           :sections="own.part.sections"
           :plan="plan"
           :job-unit="draft.unit === 'mm' ? 'mm' : 'in'"
@@ -199,7 +201,7 @@ useKeys([
         />
       </div>
     </div>
-    <JobEnd :job="job" :part="part" @changed="load" />
+    <JobEnd :job="job" :part="inHand" @changed="load" />
   </div>
   <p v-else-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
 </template>
