@@ -19,6 +19,8 @@ from lathework.units import show_both
 _ARROW = 7.0
 _GAP = 6.0
 _MOST_ROWS = 8
+_HOLE_ROWS = 6
+"""Rows before the face in which holes are named."""
 _TOOL_ROW = 30.0
 """Labels of the part stay under the line that names the tool, in sheet units."""
 _SHIFTS = (0.0, 50.0, -50.0, 100.0, -100.0, 160.0, -160.0, 220.0, -220.0)
@@ -135,7 +137,10 @@ def rows_needed(plan: Plan, chucking: Chucking, frame: Frame) -> int:
     chain, under = _runs(plan, chucking)
     rows = 1
     for _ in range(_MOST_ROWS):
-        found = max(_chain_rows(lay_out(chucking, frame, rows + len(under)), chain), default=0) + 1
+        found = (
+            max(_chain_rows(lay_out(chucking, frame, rows + len(under), holes_named(plan, chucking)), chain), default=0)
+            + 1
+        )
         if found <= rows:
             break
         rows = found
@@ -196,6 +201,12 @@ def _seen(layout: Layout, chucking: Chucking, placed: Placed) -> tuple[float, fl
     return layout.x(min(placed.far_mm, max(edge, placed.near_mm))), layout.x(placed.near_mm)
 
 
+def holes_named(plan: Plan, chucking: Chucking) -> int:
+    """How many holes a chucking names above the work: those across it, and one that may find no place elsewhere."""
+    shown = [_shows_across(chucking, bore) for bore in plan.job.part.bores]
+    return sum(shown) + bool(shown)
+
+
 def _shows_across(chucking: Chucking, bore: Bore) -> bool:
     """Whether a hole across stands out of the jaws."""
     if bore.end != "across" or bore.at is None:
@@ -222,7 +233,7 @@ def _hole_spots(layout: Layout, chucking: Chucking, bore: Bore, label: Label) ->
     else:
         # Clear of the drill, where there is room for that.
         room = layout.frame.width - layout.face_x - width
-        for row in range(4 if room > 12 else 0):
+        for row in range(_HOLE_ROWS if room > 12 else 0):
             yield layout.face_x + min(44.0, room - 4), layout.axis_y - 8 - row * LABEL_ROW, "start"
     yield from _rows_above(layout, chucking, layout.x(at), width)
 

@@ -74,19 +74,22 @@ def widest_mm(chucking: Chucking) -> float:
     return max(shown, chucking.bar_mm) if chucking.number == 1 else shown
 
 
-def _grown(frame: Frame, sections: int, rows: int) -> Frame:
-    """A dimensioned frame grown so that many rows of figures take nothing from the work."""
+def _grown(frame: Frame, sections: int, holes: int, rows: int) -> Frame:
+    """A dimensioned frame grown so that many labels and rows of figures take nothing from the work."""
     if not frame.dimensioned:
         return frame
-    above = LABEL_ROW * max(0, min(MOST_LABEL_ROWS, sections - 3))
+    above = LABEL_ROW * min(MOST_LABEL_ROWS, max(0, sections - 3) + holes)
     bottom = frame.bottom + ROW * rows
     height = frame.height + above + ROW * max(0, rows - USUAL_ROWS)
     return replace(frame, height=height, top=frame.top + above, bottom=bottom)
 
 
-def lay_out(chucking: Chucking, frame: Frame, rows: int) -> Layout:
-    """The largest scale at which stick-out and work fit the frame, with `rows` (a count) of dimensions under it."""
-    frame = _grown(frame, len(chucking.placed), rows)
+def lay_out(chucking: Chucking, frame: Frame, rows: int, holes: int = 0) -> Layout:
+    """The largest scale at which stick-out and work fit the frame, with `rows` (a count) of dimensions under it.
+
+    `holes` is how many holes are named in a row of their own (a count).
+    """
+    frame = _grown(frame, len(chucking.placed), holes, rows)
     across = frame.height - frame.top - frame.bottom
     along = frame.width - frame.chuck - frame.right
     scale = min(along / chucking.stick_out_mm, across / widest_mm(chucking))

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from lathework.drawing.dimensions import dimensions, rows_needed
+from lathework.drawing.dimensions import dimensions, holes_named, rows_needed
 from lathework.drawing.layout import Frame, Layout, lay_out
 from lathework.drawing.outline import bar_lines, clipped, detail, side
 from lathework.drawing.section_view import half_section
@@ -145,7 +145,7 @@ def part_sheet(plan: Plan, frame: Frame, number: int = 1) -> Sheet:
     """The part of `plan` in chucking `number` (from 1), drawn to scale into `frame`; a small one has no dimensions."""
     chucking = plan.chuckings[number - 1]
     rows = rows_needed(plan, chucking, frame) if frame.dimensioned else 0
-    layout = lay_out(chucking, frame, rows)
+    layout = lay_out(chucking, frame, rows, holes_named(plan, chucking) if frame.dimensioned else 0)
     operations = [o for o in plan.operations if o.chucking == number]
     paths = [*_body(layout, plan, chucking), *_chuck(layout, chucking), _centre_line(layout, chucking)]
     for operation in operations:

@@ -9,13 +9,14 @@ from itertools import combinations
 from typing import Any
 from xml.etree import ElementTree
 
-from hypothesis import given, settings
+from hypothesis import HealthCheck, assume, given, settings
 from hypothesis import strategies as st
 
 from lathework.drawing.layout import CHAR, SMALL, WIDE, lay_out
 from lathework.drawing.part_view import part_sheet
 from lathework.drawing.shapes import Label, Sheet, box, hatch, mirrored
 from lathework.drawing.svg import sheet_svg
+from lathework.errors import InvalidDocument
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, plan, section
 
 SVG = "{http://www.w3.org/2000/svg}"
@@ -65,6 +66,35 @@ class HalfSection(unittest.TestCase):
         assert drill is not None
         wide = [axis - y for _, y in clear]
         self.assertTrue(any(abs(2 * w / sheet.scale / 25.4 - drill.figures["drill"].value) < 0.001 for w in wide))
+
+    @settings(max_examples=80, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
+    @given(st.data())
+    def test_any_holes_lie_in_the_metal_and_their_labels_apart(self, data: st.DataObject) -> None:
+        ends = st.sampled_from(["right", "left", "across"])
+        holes = []
+        for end in data.draw(st.lists(ends, min_size=1, max_size=4)):
+            hole = {"end": end, "across": f"{data.draw(st.floats(0.06, 0.35)):.3f}"}
+            hole["depth"] = data.draw(st.sampled_from(["", f"{data.draw(st.floats(0.1, 0.9)):.3f}"]))
+            if end == "across":
+                hole["at"] = f"{data.draw(st.floats(0.2, 2.3)):.3f}"
+            holes.append(hole)
+        try:
+            made = plan({"part.bores": holes, "part.stock.across": f"{data.draw(st.floats(0.5, 2)):.2f}"})
+        except InvalidDocument:
+            assume(False)
+        for chucking in made.chuckings:
+            sheet = part_sheet(made, WIDE, chucking.number)
+            top = min(y for _, y in points(sheet, "part"))
+            left, right = min(x for x, _ in points(sheet, "chuck")), max(x for x, _ in points(sheet, "part"))
+            for x, y in points(sheet, "bore", "hidden"):
+                self.assertTrue(left <= x <= right + 0.5 and y >= top - 0.5, (x, y))
+            still = [label for label in sheet.labels if not label.step]
+            for one, other in combinations(still, 2):
+                a, b = extent(one), extent(other)
+                self.assertTrue(a[1] <= b[0] or b[1] <= a[0] or a[3] <= b[2] or b[3] <= a[2], (one.inch, other.inch))
+            for label in still:
+                a = extent(label)
+                self.assertTrue(a[0] >= 0 and a[1] <= sheet.width and a[2] >= 0 and a[3] <= sheet.height, label.inch)
 
     def test_a_part_without_holes_is_whole(self) -> None:
         self.assertEqual(points(part_sheet(plan(), WIDE), "bore"), [])
