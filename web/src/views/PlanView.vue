@@ -100,24 +100,26 @@ useKeys([
       @commit="commit"
       @bench="toBench"
     />
-    <PartTabs
-      :document="draft"
-      :part="inHand"
-      :closed="closed"
-      :error="errors['part.name']"
-      @choose="choose"
-      @name="set('part.name', $event)"
-      @others="replaceOthers"
-      @commit="commit"
-    />
-    <JobFacts
-      :lines="['Part']"
-      :value="value"
-      :errors="errors"
-      :closed="closed"
-      @set="set"
-      @commit="commit"
-    />
+    <div class="parts" :class="{ alone: !draft.others?.length }">
+      <PartTabs
+        :document="draft"
+        :part="inHand"
+        :closed="closed"
+        :error="errors['part.name']"
+        @choose="choose"
+        @name="set('part.name', $event)"
+        @others="replaceOthers"
+        @commit="commit"
+      />
+      <JobFacts
+        :lines="['Part']"
+        :value="value"
+        :errors="errors"
+        :closed="closed"
+        @set="set"
+        @commit="commit"
+      />
+    </div>
     <p v-if="canUndo || canRedo" class="changes">
       <button type="button" class="plain" :disabled="!canUndo" @click="undo">Undo <kbd>z</kbd></button>
       <button type="button" class="plain" :disabled="!canRedo" @click="redo">Redo <kbd>Z</kbd></button>
@@ -211,6 +213,19 @@ useKeys([
   display: grid;
   gap: 12px;
   max-width: 1280px;
+}
+.parts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 24px;
+  align-items: baseline;
+}
+.parts > nav {
+  flex-basis: 100%;
+}
+.alone > nav {
+  flex-basis: auto;
+  order: 2;
 }
 .sheet {
   background: var(--surface);
