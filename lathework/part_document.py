@@ -7,7 +7,7 @@ from lathework.lengths import Length, Span
 from lathework.part import CUTTERS, MILLED, MOUTHS, SHAPES, TAPS, Bore, Cutter, Mouth, Part, Section, Shape, Stock
 from lathework.planning.bore_sizes import largest_mm, thickness_mm, wall_mm
 from lathework.planning.ends import ends_of, nominal_mm
-from lathework.rules.relief import groove_width
+from lathework.rules.relief import SHORTEST_THREAD, groove_width
 from lathework.rules.stock import STOCK_FORMS, StockForm
 from lathework.units import LengthUnit, convert, show_length
 
@@ -26,8 +26,6 @@ BAR = Span("A bar length", 20, 6000)
 CHAMFER = Span("A chamfer", 0.05, 20)
 FEWEST_TURNS = 2
 """Full threads that must stand before a relief groove."""
-SHORTEST_THREAD = 4
-"""Turns: the die's lead alone takes three."""
 _SLACK = 1.0001
 
 

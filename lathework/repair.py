@@ -13,6 +13,7 @@ from lathework.repair_document import Json, RepairSizes, repair_document
 from lathework.rules.holes import choose, owned, wanted_percent
 from lathework.rules.materials import Material, materials
 from lathework.rules.nuts import nut_sizes
+from lathework.rules.relief import SHORTEST_THREAD
 from lathework.rules.strength import strip
 from lathework.rules.stud import engagement, hole_thread, nut_end, projection, stud_length
 from lathework.threads.designation import read_called
@@ -107,6 +108,7 @@ def _sizes(read: _Asked) -> RepairSizes:
     held = strip(thread, external, internal, hole=bore, bolt_strength=stud_metal.tensile, hole_strength=metal.tensile)
     engaged, typed = engagement(thread, held), _in(read.length("engaged", PIECES), unit)
     if typed is not None:
+        _long_enough(typed, thread, "engaged")
         engaged = Figure("stud screwed in", typed, unit, "as you entered it", engaged.source, engaged.inputs,
                          fine=False, note=_short(typed, engaged))  # fmt: skip
     across_flats, height = nut_sizes(thread)
@@ -120,12 +122,20 @@ def _sizes(read: _Asked) -> RepairSizes:
     )  # fmt: skip
     length = stud_length(tuple(one for one in stack if one.value > 0))
     nut_thread = nut_end(thread, washer + nut + beyond, clamped)
+    _long_enough(nut_thread.value, thread, "nut")
     return RepairSizes(
         thread, metal, stud_metal, engaged, hole_thread(thread, engaged.value), length, nut_thread,
         length.value - engaged.value - nut_thread.value, across_flats,
         height if not read.asked.nut.strip() else Figure("height of the nut", nut, unit, "as you entered it",
                                                          height.source, fine=False),
     )  # fmt: skip
+
+
+def _long_enough(length: float, thread: Thread, field: str) -> None:
+    """A thread of fewer than four turns cannot be cut: the die's lead alone takes three."""
+    if length < SHORTEST_THREAD * thread.pitch:
+        text = f"This leaves fewer than {SHORTEST_THREAD} turns of thread: the die's lead alone takes three."
+        raise InputError("too-short", field, text)
 
 
 def _short(typed: float, wanted: Figure) -> str:

@@ -16,6 +16,8 @@ from lathework.units import LengthUnit, convert, show_number
 Json = dict[str, Any]
 STANDS = 1.5
 """How far the part stands out of the chuck, over its diameter, where nothing hinders (practice)."""
+DEEPER = 2.0
+"""How far it stands out at least, over the depth of thread: the hole is drilled deeper than that (practice)."""
 COMPOUND = (
     "Degrease hole and stud. Retaining compound, by its data sheet, on the body end; room aired, none on the skin. "
     "Screw the stud in {engaged} and let it cure before it is loaded; then washer and nut."
@@ -73,7 +75,8 @@ def _hole(thread: str, depth: str) -> list[Json]:
 
 
 def _body(made: RepairSizes, across: Length, unit: LengthUnit) -> Json:
-    stands = _text(STANDS * across.value, across.unit, unit)
+    hole_mm = convert(made.hole.value, made.thread.unit, "mm")
+    stands = _text(max(STANDS * across.mm, DEEPER * hole_mm), "mm", unit)
     hole = _hole(made.thread.designation, _text(made.hole.value, made.thread.unit, unit))
     return {
         "name": "body", "stock": {"form": "kept", "across": across.typed, "bar_length": ""},

@@ -211,8 +211,7 @@ def _shows_across(chucking: Chucking, bore: Bore) -> bool:
     """Whether a hole across stands out of the jaws."""
     if bore.end != "across" or bore.at is None:
         return False
-    at = bore.at.mm if chucking.faces == "right" else chucking.overall_mm - bore.at.mm
-    return chucking.parted or at < chucking.stick_out_mm
+    return chucking.parted or chucking.behind_mm(bore.at.mm) < chucking.stick_out_mm
 
 
 def _hole_label(number: int, bore: Bore) -> Label:
@@ -229,7 +228,7 @@ def _hole_spots(layout: Layout, chucking: Chucking, bore: Bore, label: Label) ->
     """Where a hole is named: before its mouth, or in rows above it."""
     width, at = CHAR * max(len(label.inch), len(label.mm)), 0.0
     if bore.at is not None and bore.end == "across":
-        at = bore.at.mm if chucking.faces == "right" else chucking.overall_mm - bore.at.mm
+        at = chucking.behind_mm(bore.at.mm)
     else:
         # Clear of the drill, where there is room for that.
         room = layout.frame.width - layout.face_x - width
@@ -242,8 +241,7 @@ def _hole_leader(layout: Layout, plan: Plan, chucking: Chucking, bore: Bore, lab
     """A thin line from the label of a hole across to its mouth."""
     if bore.at is None or bore.end != "across":
         return []
-    at = bore.at.mm if chucking.faces == "right" else chucking.overall_mm - bore.at.mm
-    mouth = (layout.x(at), layout.top(thickness_mm(plan.job.part, bore)))
+    mouth = (layout.x(chucking.behind_mm(bore.at.mm)), layout.top(thickness_mm(plan.job.part, bore)))
     return [Path("leader", (((label.x, label.y + 3), mouth),))]
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from lathework.drawing.layout import Layout
 from lathework.drawing.shapes import Line, Path, mirrored
-from lathework.planning.bore_sizes import depth_figure, thickness_mm
+from lathework.planning.bore_sizes import depth_figure, largest_mm, thickness_mm
 from lathework.planning.bores import BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.plan import Plan
@@ -85,12 +85,16 @@ def _thread_lines(layout: Layout, found: BoreWork, chucking: Chucking, seen_mm: 
     return [layout.rim(*((min(z, seen_mm), d) for z, d in run))]
 
 
+def _behind_mm(chucking: Chucking, found: BoreWork) -> float:
+    """How far the axis of a hole across lies behind the face of a chucking."""
+    assert found.bore.at is not None  # the reader gives each hole across its place
+    return chucking.behind_mm(found.bore.at.mm)
+
+
 def _hole_across(layout: Layout, plan: Plan, chucking: Chucking, found: BoreWork, inner: Wall) -> list[Path]:
     """A hole across, seen from the side: clear in the cut half, hidden in the other where it goes through."""
     bore, part = found.bore, plan.job.part
-    assert bore.at is not None
-    from_right = chucking.faces == "right"
-    z, half = bore.at.mm if from_right else part.overall_mm - bore.at.mm, found.drill_mm / 2
+    z, half = _behind_mm(chucking, found), found.drill_mm / 2
     thick = thickness_mm(part, bore)
     bottom = 0.0 if bore.depth is None else max(0.0, thick - 2 * bore.depth.mm)
     floor = max(bottom, _at(inner, z))
@@ -132,7 +136,8 @@ def half_section(layout: Layout, plan: Plan, chucking: Chucking, upper: Line, se
 
     `seen_mm` is how far behind the face the part shows, in millimetres.
     """
-    along, through = _seen_holes(plan, chucking)
+    along, across = _seen_holes(plan, chucking)
+    through = [found for found in across if _behind_mm(chucking, found) + largest_mm(found.bore) / 2 <= seen_mm]
     if not along and not through:
         return []
     inner = _envelope(_walls(chucking, along), seen_mm) if along else []

@@ -83,6 +83,10 @@ class Chucking:
         """Stick-out over the diameter that is held."""
         return self.stick_out_mm / self.grip.across_mm
 
+    def behind_mm(self, at_mm: float) -> float:
+        """How far a place `at_mm` from the part's right-hand end lies behind this face (millimetres)."""
+        return at_mm if self.faces == "right" else self.overall_mm - at_mm
+
     def outer_mm(self, placed: Placed) -> float:
         """Diameter a section shows here when all is done: the bar, where it is made only later."""
         return placed.turned_mm if self.finished(placed) else self.bar_mm
@@ -163,8 +167,10 @@ def held(placed: tuple[Placed, ...], made: int) -> tuple[Grip, float]:
             longest = max(run, key=lambda p: p.far_mm - p.near_mm)
             return Grip(f"the {longest.name}", longest.turned_mm, far - stick_out), stick_out
     chosen = max((p for p in placed[made:] or placed), key=lambda p: (p.thread is not None, p.far_mm - p.near_mm))
-    length = chosen.far_mm - chosen.near_mm
-    return Grip(f"the {chosen.name}", chosen.turned_mm, length, on_thread=chosen.thread is not None), chosen.near_mm
+    # The face itself must stand clear of the jaws.
+    stick_out = max(chosen.near_mm, HOLD_CLEARANCE_MM)
+    length = max(0.0, chosen.far_mm - stick_out)
+    return Grip(f"the {chosen.name}", chosen.turned_mm, length, on_thread=chosen.thread is not None), stick_out
 
 
 def chuckings(work: Work) -> tuple[Chucking, ...]:

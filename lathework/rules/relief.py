@@ -13,6 +13,8 @@ from lathework.units import round_half_up
 
 GROOVE_CLEARANCE = 0.1
 """Clearance under the minor diameter on each side, in pitches (practice)."""
+SHORTEST_THREAD = 4
+"""Turns of the shortest thread that can be cut: the die's lead alone takes three."""
 UNFINISHED_THREADS = 3.0
 """Threads a die's lead leaves unfinished, in pitches: 2 to 3, cheap dies more (practice)."""
 TURNED_ROUND_GROOVE = 1.5

@@ -8,6 +8,8 @@ from lathework.threads.thread import Thread
 
 LEAST_ENGAGEMENT = 1.0
 """Engagement in major diameters that is never gone under (practice)."""
+MOST_ENGAGEMENT = 2.5
+"""Engagement in major diameters past which more does not hold better (practice)."""
 BOTTOM_TURNS = 2.0
 """Turns of thread in the hole past the stud's end: it must not bottom, and the compound needs room (practice)."""
 PROJECTION_TURNS = 2.0
@@ -19,13 +21,16 @@ LEAST_PLAIN_TURNS = 4.0
 
 
 def engagement(thread: Thread, strip: Strip) -> Figure:
-    """How far the stud is screwed in, in the thread's unit: where it breaks before a thread strips, at least 1 D."""
-    needed, least = strip.engagement.value, LEAST_ENGAGEMENT * thread.major
+    """How far the stud is screwed in, in the thread's unit: where it breaks before a thread strips, 1 to 2.5 D."""
+    needed, least, most = strip.engagement.value, LEAST_ENGAGEMENT * thread.major, MOST_ENGAGEMENT * thread.major
+    note = f"{strip.weaker} strips first."
+    if needed > most:
+        note = "More thread would hold no better: the first turns carry the load. The part is weaker than its stud."
     return Figure(
-        "stud screwed in", max(needed, least), thread.unit, "the larger of what the strength wants and 1 × major",
-        strip.engagement.source,
+        "stud screwed in", min(max(needed, least), most), thread.unit,
+        "what the strength wants, at least 1 × major, at most 2.5 × major", strip.engagement.source,
         (Given("engagement at which the stud breaks first", needed, thread.unit),
-         Given("major", thread.major, thread.unit)), fine=False, note=f"{strip.weaker} strips first.",
+         Given("major", thread.major, thread.unit)), fine=False, note=note,
     )  # fmt: skip
 
 

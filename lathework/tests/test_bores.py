@@ -72,6 +72,16 @@ class Holes(unittest.TestCase):
                          [("drill", 1), ("drill-2", 2), ("tap", 2)])  # fmt: skip
         self.assertEqual(len(made.chuckings), 2)
 
+    def test_a_part_that_is_all_thread_is_held_by_it(self) -> None:
+        """A stud of one thread with a hole in its left end: its face stands 6 mm clear of the jaws."""
+        made = plan(
+            body(bore("#4-40", depth="1/4", end="left"), **{"part.sections": [section("thread", thread="1/2-13")]})
+        )
+        second = made.chuckings[1]
+        self.assertTrue(second.grip.on_thread)
+        self.assertAlmostEqual(second.stick_out_mm, 6.0)
+        self.assertGreater(part_sheet(made, WIDE, 2).scale, 0)
+
     def test_a_hole_that_came_through_guides_the_drill(self) -> None:
         """1/8 through from the right: the 1/2 in drill from the left end needs neither spot nor pilot."""
         made = plan(body(bore(across="1/8"), bore(across="1/2", depth="1/2", end="left"), SMALL))

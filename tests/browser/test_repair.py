@@ -86,8 +86,9 @@ class Several(BrowserCase):
         expect(page.get_by_role("alert")).to_contain_text("no part can be taken out any more")
         expect(parts.get_by_role("button", name="3 stud")).to_be_visible()
         page.get_by_role("button", name="To the bench").click()
-        for _ in range(2):
+        for words in ("Face the end", "Blow the hole out"):
             page.get_by_role("button", name="undo").click()
+            expect(heading).to_contain_text(words)
         expect(page.get_by_role("link", name="1 of 3: body")).to_be_visible()
 
     def test_a_repair_that_cannot_be_made_says_why_beside_the_field(self) -> None:

@@ -184,6 +184,10 @@ class StudRepairs(unittest.TestCase):
         """A stud of alloy steel (850 N/mm2) in aluminium (290) is screwed in further than one diameter."""
         weak = self.figures(metal="aluminium", stud_metal="alloy-steel")["stud screwed in"]
         self.assertGreater(weak, 0.5)
+        # Alloy steel in plastic: 2.5 diameters, and it is said that the part is the weaker.
+        plastic = repair(metal="plastic", stud_metal="alloy-steel").figures[0]
+        self.assertAlmostEqual(plastic.value, 1.25)
+        self.assertIn("weaker than its stud", plastic.note)
         typed = repair(metal="aluminium", stud_metal="alloy-steel", engaged="1/2").figures[0]
         self.assertEqual(typed.value, 0.5)
         self.assertIn("a thread may strip", typed.note)
@@ -227,6 +231,7 @@ class StudRepairs(unittest.TestCase):
         for field, typed in (
             ("across", ""), ("across", "thick"), ("thread", "bolt"), ("thread", "Rc1/2"), ("thread", "M12-6g"),
             ("metal", "wood"),            ("clamped", "-1"), ("nut", "much"), ("drills", "blunt"), ("engaged", "0"),
+            ("engaged", "1/8"),
         ):  # fmt: skip
             with self.subTest(field=field, typed=typed), self.assertRaises(InputError) as told:
                 repair(**{field: typed})

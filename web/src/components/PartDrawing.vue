@@ -108,7 +108,7 @@ path:where(:not(.hatch)) {
   stroke-linejoin: round;
 }
 .part {
-  fill: var(--quiet);
+  fill: var(--metal);
   stroke: var(--ink);
   stroke-width: 2;
 }
@@ -147,7 +147,7 @@ path:where(:not(.hatch)) {
   stroke-width: 0.9;
 }
 .bore {
-  fill: var(--surface);
+  fill: var(--sheet, var(--surface));
   stroke: var(--ink);
   stroke-width: 1.4;
   stroke-linejoin: round;
