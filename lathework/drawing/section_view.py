@@ -26,7 +26,7 @@ def _wall(found: BoreWork, overall_mm: float, deep_mm: float) -> Wall:
         wall = [(0.0, sunk), ((sunk - drill) / 2, drill)]
     if bore.depth is None:
         return [*wall, (overall_mm, drill)]
-    point = POINT_SHARE * drill
+    point = 0.0 if found.chased else POINT_SHARE * drill
     return [*wall, (max(wall[-1][0], deep_mm - point), drill), (deep_mm, 0.0)]
 
 

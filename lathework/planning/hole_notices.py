@@ -59,7 +59,8 @@ def _drills(work: Work, bore: Bore, found: BoreWork, field: str) -> Iterator[Not
         text = f"{name} seals a pipe: for gas, steam or pressure local codes and a licensed trade decide."
         yield Notice("pipe-thread", f"{field}.thread", text)
     elif found.bored and not found.chased:
-        text = f"No drill you own leaves {name} within its class: bore the hole, or add the drill you have to the list."
+        whose = "you own" if work.job.setup.drills else "of the racks"
+        text = f"No drill {whose} leaves {name} within its class: bore the hole, or add the drill you have to the list."
         yield Notice("no-drill", "setup.drills", text)
     else:
         yield from _better(work, bore, found)
