@@ -8,19 +8,30 @@ from playwright.sync_api import expect
 
 from tests.browser.base import BrowserCase
 
-PAGES = ("/", "/jobs/2", "/threads?q=3/8-16&over=M10", "/threads?q=R1/2", "/identify", "/log")
+PAGES = (
+    "/",
+    "/jobs/2",
+    "/jobs/10",
+    "/jobs/9?part=3",
+    "/threads?q=3/8-16&over=M10",
+    "/threads?q=R1/2",
+    "/identify",
+    "/log",
+)
 
 
 class Tablet(BrowserCase):
     size: ClassVar[tuple[int, int]] = (820, 1180)
 
     def test_nothing_runs_off_the_side(self) -> None:
-        for address in PAGES:
-            with self.subTest(address):
-                self.page.goto(address)
-                self.page.wait_for_load_state("networkidle")
-                width = self.page.evaluate("document.documentElement.scrollWidth")
-                self.assertLessEqual(width, self.size[0])
+        for wide in (self.size[0], 400):
+            self.page.set_viewport_size({"width": wide, "height": self.size[1]})
+            for address in PAGES:
+                with self.subTest(address=address, wide=wide):
+                    self.page.goto(address)
+                    self.page.wait_for_load_state("networkidle")
+                    width = self.page.evaluate("document.documentElement.scrollWidth")
+                    self.assertLessEqual(width, wide)
 
     def test_the_views_are_a_thumb_away(self) -> None:
         self.page.goto("/")

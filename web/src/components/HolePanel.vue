@@ -77,7 +77,7 @@ const others = computed(() =>
       </p>
       <p v-for="warning in found.warnings" :key="warning" class="warning">▲ {{ warning }}</p>
       <div class="parts">
-        <table>
+        <table class="drills">
           <thead>
             <tr class="small muted">
               <th scope="col">drill</th>
@@ -182,6 +182,10 @@ const others = computed(() =>
 }
 table {
   border-collapse: collapse;
+}
+.drills {
+  display: block;
+  overflow-x: auto;
 }
 th,
 td {

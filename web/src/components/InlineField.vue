@@ -70,6 +70,7 @@ function pick(choice: string) {
   align-items: baseline;
   gap: 5px;
   flex-wrap: wrap;
+  max-width: 100%;
 }
 input {
   font: inherit;

@@ -67,6 +67,7 @@ useKeys([{ key: 'n', label: 'start a job', run: () => (starting.value = 'part') 
 }
 .head {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 18px;
 }

@@ -90,6 +90,9 @@ const remember = () => void router.replace({ query: text.value ? { q: text.value
 </template>
 
 <style scoped>
+section {
+  overflow-x: auto;
+}
 .log {
   display: grid;
   gap: 20px;
