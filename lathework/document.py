@@ -80,10 +80,10 @@ def _one(reader: Reader, field: str, allowed: tuple[_Choice, ...], default: _Cho
 
 def _percent(reader: Reader) -> float | None:
     """Per cent thread wanted in a hole; None where nothing is typed."""
-    nothing = -1.0
+    if not reader.text("method.percent"):
+        return None
     hint = "A per cent of thread, such as 70,"
-    found = reader.number("method.percent", nothing, LOWEST_PERCENT, HIGHEST_PERCENT, hint)
-    return None if found == nothing else found
+    return reader.number("method.percent", LOWEST_PERCENT, LOWEST_PERCENT, HIGHEST_PERCENT, hint)
 
 
 def _drills(reader: Reader) -> str:

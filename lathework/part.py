@@ -212,6 +212,11 @@ class Job:
         return (self, *self.others)
 
     @property
+    def part_names(self) -> tuple[str, ...]:
+        """What each part is called: its name, or its number."""
+        return tuple(job.part.name or f"part {number}" for number, job in enumerate(self.parts, 1))
+
+    @property
     def designations(self) -> str:
         """The threads of all parts by name, each once."""
         told = [thread.designation for job in self.parts for thread in job.part.threads]

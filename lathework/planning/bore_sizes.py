@@ -18,8 +18,6 @@ FLOOR_MM = 1.0
 """Least metal left under the point of a drill in a blind hole (practice)."""
 RECESS_TURNS = 2.0
 """Width in pitches of the recess at the bottom of a chased hole (practice)."""
-THIN_WALL = 0.15
-"""Least wall round a hole, over the hole's diameter (practice)."""
 
 
 def _through(found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit) -> Figure:

@@ -7,16 +7,16 @@ from collections.abc import Iterator
 from lathework.planning.bore_sizes import depth_figure, thickness_mm
 from lathework.planning.bores import BoreWork
 from lathework.planning.chucking import Chucking
-from lathework.planning.hole_steps import DEEP_RATIO, PECK, drilling_speed, pilot_figure
+from lathework.planning.hole_steps import DEEP_RATIO, PECK, drilling_speed, pilot_figure, ream
 from lathework.planning.operation import Operation
 from lathework.planning.positions import typed
-from lathework.planning.rhythm import rhythm
-from lathework.planning.tapping_steps import TURN_BACK, turns_of
+from lathework.planning.tapping_steps import driven, ending, hazards, tap_taper, torques, turns_of
 from lathework.planning.work import Work, in_mm
 from lathework.rules import cautions
-from lathework.rules.holes import countersink, tap_margin
-from lathework.rules.torque import cutting_torque
+from lathework.rules.holes import countersink
 from lathework.threads.thread import Thread
+
+GUIDED = "turned by hand in the drill press"
 
 
 def _set_up(chucking: Chucking, found: BoreWork) -> Operation:
@@ -94,23 +94,21 @@ def _mouths(work: Work, chucking: Chucking, found: BoreWork, thread: Thread | No
 def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
     bore, metal = found.bore, work.job.material
     deep = thickness_mm(work.part, bore) if bore.depth is None else bore.depth.mm
-    figures = {"turns": turns_of(thread, deep, through=bore.depth is None), "rhythm": rhythm(work)}
-    if found.percent is not None:
-        figures["margin"] = tap_margin(thread, metal, found.percent.value)
-    figures["torque"] = cutting_torque(thread, metal.cutting_force, tool="tap")
+    turns = turns_of(thread, deep, through=bore.depth is None)
+    figures = {"turns": turns, **driven(work, found), **torques(work, found, thread)}
     if bore.depth is not None:
         figures["deep"] = typed("full thread", bore.depth, fine=False)
     return Operation(
         key="cross-tap",
         kind="tap",
         title="Tap the hole across",
-        sentence="Leave the piece clamped. Start the tap in the drill chuck, turned by hand, {turns} in all; "
-        f"{TURN_BACK}.",
+        sentence="Leave the piece clamped. Start the tap in the drill chuck, turned by hand, {turns} in all"
+        + ending(figures),
         headline="turns",
         figures=figures,
         tool=f"{thread.designation} tap",
         edge="",
-        cautions=(cautions.TAP_BY_HAND,),
+        cautions=(cautions.TAP_BY_HAND, *hazards(work)),
         notes=(f"Lubricant: {metal.lubricant}.", "Motor unplugged: the chuck only keeps the tap square."),
         chucking=chucking.number,
     )
@@ -124,6 +122,13 @@ def cross_holes(work: Work, chucking: Chucking) -> Iterator[Operation]:
             continue
         yield _set_up(chucking, found)
         yield _drill(work, chucking, found)
+        if found.taper is not None and bore.thread is not None:
+            yield ream(work, chucking, found, found.taper, key="cross-ream", guided=GUIDED, care=cautions.CROSS_DRILL)
+            yield tap_taper(
+                work, chucking, found, bore.thread, found.taper, key="cross-tap", guided=GUIDED,
+                care=cautions.TAP_BY_HAND,
+            )  # fmt: skip
+            continue
         yield _mouths(work, chucking, found, bore.thread)
         if bore.thread is not None:
             yield _tap(work, chucking, found, bore.thread)

@@ -6,12 +6,12 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from lathework.part import Bore
-from lathework.planning.bore_sizes import FLOOR_MM, THIN_WALL, depth_figure, largest_mm, thickness_mm, wall_mm
+from lathework.planning.bore_sizes import FLOOR_MM, depth_figure, largest_mm, thickness_mm, wall_mm
 from lathework.planning.bores import BoreWork, bore_work, much_nearer, racks_of
 from lathework.planning.notice import Notice, told
-from lathework.planning.tapping_steps import LEAST_MARGIN, way_of
+from lathework.planning.tapping_steps import LEAST_MARGIN, margin_of, way_of
 from lathework.planning.work import Work, in_mm
-from lathework.rules.holes import RACKS, tap_margin
+from lathework.rules.holes import RACKS, THIN_WALL
 
 WEAK_SHARE = 1 / 3
 """Hole across over the thickness from which it weakens the part markedly (practice)."""
@@ -67,12 +67,10 @@ def _drills(work: Work, bore: Bore, found: BoreWork, field: str) -> Iterator[Not
     if bore.cut == "form-tap" and not work.job.material.form_tap:
         text = f"No form tap in {work.job.material.name}: it cracks instead of flowing. Cut the thread."
         yield Notice("form-tap-brittle", f"{field}.cut", text)
-    if found.percent is not None and not found.chased:
-        margin = tap_margin(bore.thread, work.job.material, found.percent.value).value
-        if margin < LEAST_MARGIN:
-            text = (
-                f"The {name} tap bears only {margin:.1f} times its cutting torque: drill larger, or chase the thread."
-            )
+    if not found.chased:
+        margin = margin_of(work, found, bore.thread)
+        if margin is not None and margin.value < LEAST_MARGIN:
+            text = f"The {name} tap bears only {margin.value:.1f} times its torque: drill larger, or chase the thread."
             yield Notice("tap-breaks", f"{field}.thread", text)
     if bore.end != "across" and way_of(work, found).code != work.job.method.tapping and not found.chased:
         yield Notice("blind-by-hand", "method.tapping", f"{name} is blind: it is tapped by hand, not under power.")

@@ -13,6 +13,7 @@ from lathework.planning.operation import Cut, Operation
 from lathework.planning.positions import given_mm
 from lathework.planning.work import Work, in_mm
 from lathework.rules import cautions
+from lathework.rules.cautions import Caution
 from lathework.rules.holes import PILOT_FROM_MM, countersink
 from lathework.rules.pipe_holes import TaperHole
 from lathework.rules.speeds import spindle_speed
@@ -144,26 +145,35 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Op
     )
 
 
-def _ream(work: Work, chucking: Chucking, found: BoreWork, taper: TaperHole) -> Operation:
-    """Ream a taper before a taper tap, or go without and drill larger."""
+def ream(
+    work: Work,
+    chucking: Chucking,
+    found: BoreWork,
+    taper: TaperHole,
+    *,
+    key: str = "ream",
+    guided: str = "on the tailstock centre",
+    care: Caution = cautions.DRILL,
+) -> Operation:
+    """Ream a taper, `guided` as said, before a taper tap; or go without and drill larger."""
     speed = spindle_speed(work.job.material.turning_speed * REAMING_SHARE, found.drill_mm, name="speed")
     without = f" Drill {taper.plain.name} then." if taper.plain else ""
     return Operation(
-        key="ream",
+        key=key,
         kind="ream",
         title="Ream the taper",
         sentence="Ream 1 in 16 until the mouth measures {mouth}.",
         headline="mouth",
         figures={"mouth": taper.ream_to, "deep": taper.deep, "speed": speed},
-        tool="taper pipe reamer on the tailstock centre",
+        tool=f"taper pipe reamer {guided}",
         edge="",
-        cautions=(cautions.DRILL,),
+        cautions=(care,),
         notes=("Plenty of oil, and never backward: its edges chip.", f"No taper reamer?{without} The tap wears fast."),
         chucking=chucking.number,
-    )
+    )  # fmt: skip
 
 
-def mouth(chucking: Chucking, thread: Thread) -> Operation:
+def _mouth(chucking: Chucking, thread: Thread) -> Operation:
     """Countersink the mouth of a threaded hole."""
     return Operation(
         key="countersink",
@@ -198,6 +208,6 @@ def holes(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
             yield _pilot(work, chucking, found, depth)
         yield _drill(work, chucking, found, depth)
         if found.taper is not None:
-            yield _ream(work, chucking, found, found.taper)
+            yield ream(work, chucking, found, found.taper)
         elif found.bore.thread is not None:
-            yield mouth(chucking, found.bore.thread)
+            yield _mouth(chucking, found.bore.thread)

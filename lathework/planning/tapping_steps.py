@@ -10,13 +10,13 @@ from lathework.planning.bores import TAP, BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.hole_steps import bores_here
 from lathework.planning.operation import Operation
-from lathework.planning.positions import along
+from lathework.planning.positions import along, typed
 from lathework.planning.rhythm import rhythm, under_power
-from lathework.planning.work import Work
+from lathework.planning.work import Work, in_mm
 from lathework.rules import cautions
-from lathework.rules.cautions import HAZARD_CAUTIONS
-from lathework.rules.chasing import advance, chasing_passes, infeed, largest_chaser
-from lathework.rules.holes import tap_margin, tap_named
+from lathework.rules.cautions import HAZARD_CAUTIONS, Caution
+from lathework.rules.chasing import advance, chasing_passes, infeed, largest_chaser, pass_count
+from lathework.rules.holes import TAPPED_PERCENT, tap_margin, tap_named
 from lathework.rules.pipe_holes import TaperHole
 from lathework.rules.speeds import spindle_speed
 from lathework.rules.tap_holding import TAP_HOLDINGS, TapHolding
@@ -26,6 +26,8 @@ from lathework.units import convert
 
 LEAST_MARGIN = 2.0
 """Breaking torque over cutting torque under which a tap is likely to break (practice)."""
+CHASING_SHARE = 2.0
+"""Speed of chasing over that of a die or a tap (practice)."""
 FORMED = "A form tap makes no chips: plenty of oil, no turning back, and a hole that is neither tight nor wide."
 TURN_BACK = "turn back half a turn after each {rhythm}"
 LEFT_HAND = "Left-hand tap: turn the spindle backward to cut, forward to back off."
@@ -50,13 +52,43 @@ def turns_of(thread: Thread, deep_mm: float, *, through: bool) -> Figure:
     return Figure("turns", turns, counted(turns, "turn"), formula, GEOMETRY, given)
 
 
-def _torques(work: Work, found: BoreWork, thread: Thread) -> dict[str, Figure]:
-    torque = cutting_torque(thread, work.job.material.cutting_force, tool="tap")
+def margin_of(work: Work, found: BoreWork, thread: Thread) -> Figure | None:
+    """How many times its torque the tap of a hole bears; None where nothing is known of its per cent thread."""
     if found.bore.cut == "form-tap":
-        return {"torque": form_torque(torque)}
-    if found.percent is None:
-        return {"torque": torque}
-    return {"margin": tap_margin(thread, work.job.material, found.percent.value), "torque": torque}
+        return tap_margin(thread, work.job.material, TAPPED_PERCENT, formed=True)
+    return None if found.percent is None else tap_margin(thread, work.job.material, found.percent.value)
+
+
+def torques(work: Work, found: BoreWork, thread: Thread) -> dict[str, Figure]:
+    """The tap's margin, where it is known, and its torque."""
+    torque = cutting_torque(thread, work.job.material.cutting_force, tool="tap")
+    margin = margin_of(work, found, thread)
+    return ({} if margin is None else {"margin": margin}) | {
+        "torque": form_torque(torque) if found.bore.cut == "form-tap" else torque
+    }
+
+
+def driven(work: Work, found: BoreWork) -> dict[str, Figure]:
+    """When to turn a tap back; a form tap makes no chip to break."""
+    return {} if found.bore.cut == "form-tap" else {"rhythm": rhythm(work)}
+
+
+def ending(figures: dict[str, Figure]) -> str:
+    """The end of a tapping sentence."""
+    return f"; {TURN_BACK}." if "rhythm" in figures else "."
+
+
+def hazards(work: Work) -> tuple[Caution, ...]:
+    """What must be said of the job's use beside the step that makes the thread."""
+    return tuple(HAZARD_CAUTIONS[hazard] for hazard in work.job.hazards)
+
+
+def _full(work: Work, found: BoreWork) -> Figure:
+    """Depth of full thread of a hole along the axis."""
+    depth = found.bore.depth
+    if depth is not None:
+        return typed("full thread", depth, fine=False)
+    return along(work, "full thread", work.part.overall_mm, "overall length: it goes through")
 
 
 def _notes(work: Work, found: BoreWork, thread: Thread, way: TapHolding, figures: dict[str, Figure]) -> tuple[str, ...]:
@@ -76,16 +108,11 @@ def _notes(work: Work, found: BoreWork, thread: Thread, way: TapHolding, figures
 
 def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
     through = found.bore.depth is None
-    deep = work.part.overall_mm if found.bore.depth is None else found.bore.depth.mm
-    way, turns = way_of(work, found), turns_of(thread, deep, through=through)
-    figures: dict[str, Figure] = {"turns": turns}
-    # Under power nothing is turned back, and a form tap makes no chip to break.
-    if way.power:
-        figures |= under_power(work, thread, turns)
-    elif found.bore.cut != "form-tap":
-        figures["rhythm"] = rhythm(work)
-    figures["deep"] = along(work, "full thread", deep, "overall length" if through else "as you entered it")
-    figures |= _torques(work, found, thread)
+    deep = _full(work, found)
+    way, turns = way_of(work, found), turns_of(thread, in_mm(deep), through=through)
+    # Under power nothing is turned back.
+    drive = under_power(work, thread, turns) if way.power else driven(work, found)
+    figures = {"turns": turns, **drive, "deep": deep, **torques(work, found, thread)}
     order = "second tap alone" if through else "taper, second, then bottoming tap"
     if way.power:
         order = "spiral point tap"
@@ -95,32 +122,42 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
         key="tap",
         kind="tap",
         title="Tap the hole",
-        sentence=way.sentence + (f"; {TURN_BACK}." if "rhythm" in figures else "."),
+        sentence=way.sentence + ending(figures),
         headline="turns",
         figures=figures,
         tool=f"{thread.designation} tap: {order}",
         edge="",
-        cautions=(*way.cautions, *(HAZARD_CAUTIONS[hazard] for hazard in work.job.hazards)),
+        cautions=(*way.cautions, *hazards(work)),
         notes=_notes(work, found, thread, way, figures),
         chucking=chucking.number,
     )
 
 
-def _tap_taper(work: Work, chucking: Chucking, found: BoreWork, thread: Thread, taper: TaperHole) -> Operation:
-    """Tap a taper pipe thread until its gauge stands flush."""
+def tap_taper(
+    work: Work,
+    chucking: Chucking,
+    found: BoreWork,
+    thread: Thread,
+    taper: TaperHole,
+    *,
+    key: str = "tap",
+    guided: str = "on the tailstock centre",
+    care: Caution = cautions.TAP,
+) -> Operation:
+    """Tap a taper pipe thread, `guided` as said, until its gauge stands flush."""
     figures = {"gauge": taper.gauge, "turns": taper.turns, "give": taper.give, "rhythm": rhythm(work)}
-    figures |= _torques(work, found, thread)
+    figures |= torques(work, found, thread)
     return Operation(
-        key="tap",
+        key=key,
         kind="tap",
         title="Tap to the gauge",
-        sentence="Tap by hand on the tailstock centre, back half a turn after each {rhythm}; try the plug gauge, or a "
+        sentence=f"Tap by hand {guided}, " + "back half a turn after each {rhythm}; try the plug gauge, or a "
         "fitting, until it goes in {gauge}, give or take {give}.",
         headline="gauge",
         figures=figures,
         tool=f"{thread.designation} taper pipe tap",
         edge="",
-        cautions=(cautions.TAP, *(HAZARD_CAUTIONS[hazard] for hazard in work.job.hazards)),
+        cautions=(care, *hazards(work)),
         notes=(
             f"Lubricant: {work.job.material.lubricant}.",
             "A taper tap cuts on its whole length: the torque grows with depth. Too deep cannot be mended.",
@@ -128,7 +165,7 @@ def _tap_taper(work: Work, chucking: Chucking, found: BoreWork, thread: Thread, 
             what_holds(figures["torque"].value, "tap"),
         ),
         chucking=chucking.number,
-    )
+    )  # fmt: skip
 
 
 def _chase(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
@@ -136,12 +173,11 @@ def _chase(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> O
     job, by_tap = work.job, found.bore.cut == "tap-as-chaser"
     bore = convert(found.drill_mm, "mm", thread.unit)
     passes = chasing_passes(thread, found.drill_mm, job.unit)
-    cuts = len(passes) - 1
     figures = {
         "advance": advance(thread),
         "infeed": infeed(thread, bore, job.setup.dial),
-        "cuts": Figure("passes", cuts, counted(cuts, "cut"), "(depth ÷ first cut)², equal areas", GEOMETRY),
-        "speed": spindle_speed(job.material.thread_speed * 2, thread.major_mm, name="speed"),
+        "cuts": pass_count(thread, found.drill_mm),
+        "speed": spindle_speed(job.material.thread_speed * CHASING_SHARE, thread.major_mm, name="speed"),
     }
     if by_tap:
         figures["tap"] = largest_chaser(bore, thread.unit)
@@ -160,7 +196,7 @@ def _chase(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> O
         figures=figures,
         tool=f"tap of {thread.pitch:.4g} {thread.unit} pitch as a chaser" if by_tap else "inside threading tool",
         edge="",
-        cautions=(cautions.CHASE,),
+        cautions=(cautions.CHASE, *hazards(work)),
         notes=(
             *(() if found.bore.depth is None else ("Blind: cut a recess two pitches wide at the bottom first, to run "
                                                    "out into; chalk the place on the bed.",)),
@@ -182,8 +218,7 @@ def _try(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
         sentence=f"Blow the hole out and try {fits}: it goes in by hand to the full depth, without shake.",
         headline="",
         figure_words="by hand",
-        figures={"deep": along(work, "full thread", work.part.overall_mm if found.bore.depth is None
-                               else found.bore.depth.mm, "as you entered it, or the overall length")},
+        figures={"deep": _full(work, found)},
         tool=f"{thread.designation} screw or plug gauge",
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
@@ -199,7 +234,7 @@ def taps(work: Work, chucking: Chucking) -> Iterator[Operation]:
         if thread is None:
             continue
         if found.taper is not None:
-            yield _tap_taper(work, chucking, found, thread, found.taper)
+            yield tap_taper(work, chucking, found, thread, found.taper)
             continue
         yield (_chase if found.chased else _tap)(work, chucking, found, thread)
         yield _try(work, chucking, found, thread)

@@ -46,11 +46,11 @@ def _reading_rows(now: Bench) -> list[Json]:
 def _parts(whole: Progress) -> list[Json]:
     return [
         {
-            "name": part.plan.job.part.name or part.plan.job.part.thread.designation,
+            "name": name,
             "good": part.good,
             "quantity": part.plan.job.quantity,
         }
-        for part in whole.benches
+        for name, part in zip(whole.benches[0].plan.job.part_names, whole.benches, strict=True)
     ]
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 
-from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.rules.turning import Dial
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
@@ -12,6 +12,7 @@ from lathework.units import LengthUnit, convert
 FIRST_CUT_MM = 0.25
 """Depth of the first pass in millimetres; each later one takes the same area and so goes in less (practice)."""
 MOST_PASSES = 40
+"""No thread is chased in more passes: each would only rub (practice)."""
 SPAN_SHARE = 2 / 3
 """Largest tap that chases a hole without rubbing, over the bore (practice)."""
 
@@ -32,6 +33,20 @@ def infeed(thread: Thread, bore: float, dial: Dial) -> Figure:
     )  # fmt: skip
 
 
+def _passes(depth_mm: float) -> int:
+    return min(MOST_PASSES, max(1, math.ceil((depth_mm / FIRST_CUT_MM) ** 2 - 1e-9)))
+
+
+def pass_count(thread: Thread, bore_mm: float) -> Figure:
+    """How many passes of equal area take a bore of `bore_mm` (millimetres) to the full thread. Source: practice."""
+    depth = (thread.major_mm - bore_mm) / 2
+    count = _passes(depth)
+    return Figure(
+        "passes", count, counted(count, "cut"), f"(depth ÷ first cut)², at most {MOST_PASSES}", PRACTICE,
+        (Given("depth", depth, "mm"), Given("first cut", FIRST_CUT_MM, "mm")), note="Equal areas.",
+    )  # fmt: skip
+
+
 def infeed_diameters(bore_mm: float, major_mm: float) -> tuple[float, ...]:
     """Diameters over the tool's point after each pass from `bore_mm` to `major_mm` (millimetres), equal areas each.
 
@@ -41,7 +56,7 @@ def infeed_diameters(bore_mm: float, major_mm: float) -> tuple[float, ...]:
     (9.0, 9.207107, 9.366025, 9.5)
     """
     depth = (major_mm - bore_mm) / 2
-    count = min(MOST_PASSES, max(1, math.ceil((depth / FIRST_CUT_MM) ** 2 - 1e-9)))
+    count = _passes(depth)
     return tuple(round(bore_mm + 2 * depth * math.sqrt(n / count), 6) for n in range(1, count + 1))
 
 

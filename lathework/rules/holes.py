@@ -14,7 +14,7 @@ from lathework.figures import PRACTICE, Figure, Given, Source
 from lathework.lengths import read_length
 from lathework.rules.materials import Material
 from lathework.rules.tapping import convention, percent_thread
-from lathework.rules.torque import cutting_torque
+from lathework.rules.torque import FORM_TORQUE, cutting_torque
 from lathework.tables.drills import Drill, all_drills
 from lathework.tables.loader import load
 from lathework.threads.limits.bands import InternalLimits
@@ -36,6 +36,8 @@ PILOT_FROM_MM = 10.0
 """Drills from this size on want a pilot hole (practice)."""
 BESIDE = 3
 """Drills offered on each side of the pick."""
+THIN_WALL = 0.15
+"""Least wall round a hole, over the hole's diameter (practice)."""
 POINT_SHARE = 0.3
 """Length of a drill's point over its diameter, at 118 degrees."""
 CHIP_TURNS = 2.0
@@ -253,12 +255,12 @@ def countersink(thread: Thread) -> Figure:
     )  # fmt: skip
 
 
-def tap_margin(thread: Thread, metal: Material, percent: float) -> Figure:
-    """How many times the cutting torque a sound tap bears at `percent` (a bare number) thread.
+def tap_margin(thread: Thread, metal: Material, percent: float, *, formed: bool = False) -> Figure:
+    """How many times the cutting torque a sound tap bears at `percent` (a bare number) thread; twice that if `formed`.
 
     0.03 D^3 over kc P^2 D / 8000 x the metal's share at that per cent. Source: practice, rough.
     """
-    cutting = cutting_torque(thread, metal.cutting_force).value * metal_cut(percent)
+    cutting = cutting_torque(thread, metal.cutting_force).value * metal_cut(percent) * (FORM_TORQUE if formed else 1.0)
     breaking = BREAKING * thread.major_mm**3
     return Figure(
         "tap's margin", breaking / max(cutting, 1e-9), "× cutting torque", "breaking torque ÷ cutting torque", PRACTICE,

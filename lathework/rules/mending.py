@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from lathework.figures import PRACTICE, Figure, Given, Source
-from lathework.rules.holes import choose
+from lathework.rules.holes import TAPPED_PERCENT, THIN_WALL, choose, hole_for
 from lathework.rules.tapping import BASIC_60
 from lathework.tables.common import common_sizes
 from lathework.tables.drills import Drill
@@ -16,10 +16,8 @@ from lathework.threads.thread import Thread
 from lathework.units import convert
 
 INSERT = Source("standard", "ASME B18.29.1 and DIN 8140: screw thread insert holes, basic sizes")
-WALL_SHARE = 0.15
-"""Least wall round a threaded hole, over its diameter (practice)."""
-BUSH_WALL = 0.15
-"""Least wall of a bush between the two threads, over the inner one's diameter (practice)."""
+LEFT_OVER = 0.02
+"""What of the old thread may be left in the new hole, over its diameter: a trace at the crests (practice)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -52,24 +50,25 @@ def _sound(thread: Thread, like: Thread) -> bool:
     )
 
 
-def next_sizes(thread: Thread, rack: Sequence[Drill]) -> tuple[tuple[Thread, Drill], ...]:
-    """Larger threads of the same series whose hole takes the old thread away whole, smallest first, with their drill.
+def next_sizes(thread: Thread) -> tuple[Thread, ...]:
+    """Larger threads of the series whose hole takes the old thread away whole, smallest first. Source: practice."""
+    least = thread.major * (1 - LEFT_OVER)
+    found = [
+        one for one in library()
+        if one.major > thread.major and _sound(one, thread) and hole_for(one, TAPPED_PERCENT).value >= least
+    ]  # fmt: skip
+    return tuple(sorted(found, key=lambda one: one.major))
 
-    Source: practice.
-    """
-    found = []
-    for one in library():
-        if one.major <= thread.major or not _sound(one, thread):
-            continue
-        pick, _ = choose(one, internal_limits(one), rack, 75.0)
-        if pick is not None and pick.hole.value >= thread.major - 0.02 * thread.major:
-            found.append((one, pick.drill))
-    return tuple(sorted(found, key=lambda pair: pair[0].major))
+
+def _drill(thread: Thread, rack: Sequence[Drill]) -> Drill | None:
+    """The drill of a rack for a thread; None where none is within its class: bore it."""
+    pick, _ = choose(thread, internal_limits(thread), rack, TAPPED_PERCENT)
+    return pick.drill if pick is not None and pick.fit == "within" else None
 
 
 def _needs(major: Figure) -> Figure:
     return Figure(
-        "metal round it at least", major.value * (1 + 2 * WALL_SHARE), major.unit, "diameter × 1.3", PRACTICE,
+        "metal round it at least", major.value * (1 + 2 * THIN_WALL), major.unit, "diameter × 1.3", PRACTICE,
         (Given("diameter", major.value, major.unit),), fine=False,
     )  # fmt: skip
 
@@ -108,27 +107,53 @@ def _insert(thread: Thread, rack: Sequence[Drill]) -> Mend:
     )  # fmt: skip
 
 
+def _larger(code: str, name: str, tapped: Thread, rack: Sequence[Drill], *, screw: str, remark: str) -> Mend:
+    """A way that taps a larger thread: what goes in afterwards is `screw`."""
+    major = _major(tapped)
+    return Mend(code, name, tapped.designation, major, _drill(tapped, rack), _needs(major), screw, remark)
+
+
 def mends(thread: Thread, rack: Sequence[Drill]) -> tuple[Mend, ...]:
     """The ways to make a stripped hole of `thread` good, with drills out of `rack`, the simplest first.
 
     Source: practice; ASME B18.29.1 and DIN 8140 for inserts.
     """
-    larger = next_sizes(thread, rack)
+    larger, name = next_sizes(thread), thread.designation
     out = []
-    if larger:
-        after, drill = larger[0]
-        major = _major(after)
-        out.append(Mend("next-size", "next size", after.designation, major, drill, _needs(major), after.designation,
-                        "quick, no parts to buy; the screw and every hole it passes grow with it"))  # fmt: skip
-        out.append(Mend("stepped-stud", "stepped stud", after.designation, major, drill, _needs(major),
-                        f"stud {after.designation} / {thread.designation}",
-                        "keeps what is clamped as it is; made here, set with retaining compound"))  # fmt: skip
+    for after in larger[:1]:
+        out.append(
+            _larger(
+                "next-size",
+                "next size",
+                after,
+                rack,
+                screw=after.designation,
+                remark="quick, no parts to buy; the screw and every hole it passes grow with it",
+            )
+        )
     if thread.form.angle_deg == 60:
-        out.insert(1, _insert(thread, rack))
-    walled = [pair for pair in larger if pair[0].minor >= thread.major * (1 + 2 * BUSH_WALL)]
-    if walled:
-        bush, drill = walled[0]
-        major = _major(bush)
-        out.append(Mend("bush", "threaded bush", bush.designation, major, drill, _needs(major), thread.designation,
-                        "keeps the screw; turned and tapped here, fixed with compound or a pin"))  # fmt: skip
+        out.append(_insert(thread, rack))
+    for after in larger[:1]:
+        out.append(
+            _larger(
+                "stepped-stud",
+                "stepped stud",
+                after,
+                rack,
+                screw=f"stud {after.designation} / {name}",
+                remark="keeps what is clamped as it is; made here, set with retaining compound",
+            )
+        )
+    walled = [one for one in larger if one.minor >= thread.major * (1 + 2 * THIN_WALL)]
+    for bush in walled[:1]:
+        out.append(
+            _larger(
+                "bush",
+                "threaded bush",
+                bush,
+                rack,
+                screw=name,
+                remark="keeps the screw; turned and tapped here, fixed with compound or a pin",
+            )
+        )
     return tuple(out)

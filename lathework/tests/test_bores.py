@@ -163,11 +163,13 @@ class DrillsOwned(unittest.TestCase):
         self.assertIn("11.1 mm", other.sentence)
 
     def test_a_much_better_drill_is_named(self) -> None:
-        """1/2 BSF of fractional drills: 27/64 is all the class allows, 95 % thread; 11.1 mm would leave 78."""
+        """1/2 BSF of fractional drills: 27/64 is all the class allows, 95 % thread; 11.1 mm, cutting 0.4394 in after a
+        pilot, leaves 100 x (0.5 - 0.4394) / (1.280654 / 16) = 76."""
         owned = {"setup.drills": "fraction", "part.bores": [bore("1/2 BSF", depth="3/4")]}
         told = [notice.text for notice in plan(body(**owned)).notices if notice.code == "better-drill"]
         self.assertEqual(len(told), 1)
         self.assertIn("only 27/64", told[0])
+        self.assertIn("11.1 mm would leave 76 %", told[0])
         self.assertNotIn("better-drill", {notice.code for notice in plan(body(bore("M10", depth="20 mm"))).notices})
 
     def test_a_lower_per_cent_takes_a_larger_drill(self) -> None:
@@ -267,6 +269,26 @@ class Across(unittest.TestCase):
         self.assertEqual(value(made, "cross-tap", "turns"), 12)
         roles = [path.role for path in part_sheet(made, WIDE).paths]
         self.assertIn("bore", roles)
+
+    def test_a_taper_pipe_hole_across_is_reamed_and_tapped_to_the_gauge(self) -> None:
+        """Rc1/8 in 1-1/4 round: gauge length 4.0 mm; a form tap is not turned back, and bears half as much."""
+        wide = {"part.stock.across": "1-1/4"}
+        made = plan(body(SMALL, bore("Rc1/8", depth="1/2", end="across", at="1"), **wide))
+        self.assertEqual(keys(made)[-4:], ["cross-mark", "cross-drill", "cross-ream", "cross-tap"])
+        self.assertAlmostEqual(value(made, "cross-tap", "gauge"), 4.0)
+        formed, cut = (
+            plan(body(SMALL, bore("1/4-20", end="across", at="1", cut=how), **wide)) for how in ("form-tap", "tap")
+        )
+        tap = formed.operation("cross-tap")
+        assert tap is not None
+        self.assertNotIn("turn back", tap.sentence)
+        self.assertAlmostEqual(value(formed, "cross-tap", "torque"), 2 * value(cut, "cross-tap", "torque"))
+
+    def test_the_jobs_use_is_told_beside_every_thread(self) -> None:
+        for hole in (bore("1/4-20", end="across", at="1"), bore("1/2-20", depth="1/2", cut="boring-tool"), bore("M6")):
+            made = plan(body(SMALL, hole, hazards=["lifting"]))
+            for step in (o for o in made.operations if o.kind in ("tap", "chase")):
+                self.assertIn("lifting", [caution.code for caution in step.cautions], step.key)
 
     def test_what_does_not_fit_across(self) -> None:
         for one, field in (

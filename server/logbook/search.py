@@ -10,7 +10,7 @@ from lathework.present.values import length_shown
 from lathework.rules.cautions import HAZARD_NAMES
 from lathework.rules.gauging import MEANINGS
 from server.jobs.models import Entry, Job
-from server.jobs.standing import Standing, standing
+from server.jobs.standing import Standing, plans_of, standing
 
 PAGE = 100
 _JOB_FIELDS = (
@@ -51,11 +51,8 @@ def _said(entry: Entry) -> str:
 
 def _part_name(entry: Entry) -> str:
     """What the part of an entry is called; "" in a job of one."""
-    document = entry.job.document
-    parts = [document, *(document.get("others") or [])]
-    if len(parts) == 1 or entry.part > len(parts):
-        return ""
-    return parts[entry.part - 1]["part"].get("name") or f"part {entry.part}"
+    names = plans_of(entry.job.document)[0].job.part_names
+    return names[entry.part - 1] if 1 < len(names) >= entry.part else ""
 
 
 def _entry(entry: Entry, titles: dict[str, str]) -> dict[str, Any]:

@@ -158,7 +158,7 @@ def setup_sheet(plans: Sequence[Plan]) -> bytes:
     # Two drawings share the paper that one has.
     drawing = page.width * (1.0 if len(plans) == len(plans[0].chuckings) == 1 else 0.78)
     for number, plan in enumerate(plans, 1):
-        name = f": {number} of {len(plans)}, {plan.job.part.name or 'part'}" if len(plans) > 1 else ""
+        name = f": {number} of {len(plans)}, {job.part_names[number - 1]}" if len(plans) > 1 else ""
         story += [PageBreak()] if number > 1 else []
         story += [_paragraph(job.title + name, _TITLE), Spacer(1, 4)]
         if number == 1:

@@ -20,6 +20,7 @@ from lathework.pipe_hole import pipe_hole
 from lathework.planning.plan import make_plans
 from lathework.repair import AskedRepair, StudRepair, stud_repair
 from lathework.rules.chasing import infeed_diameters
+from lathework.rules.holes import owned
 from lathework.rules.mending import insert_hole, insert_tap, mends
 from lathework.rules.nuts import nut_sizes
 from lathework.rules.pipe_holes import minor_at, taper_hole
@@ -98,6 +99,13 @@ class Stripped(unittest.TestCase):
         whitworth = {one.code: one.tapped for one in mends(read_designation("1/2 BSW"), all_drills())}
         self.assertNotIn("insert", whitworth)
         self.assertEqual(whitworth["next-size"], "5/8 BSW")
+
+    def test_a_poor_rack_still_says_what_to_tap(self) -> None:
+        """A lone 9 mm drill makes neither M12 nor M16: both are offered, to be bored."""
+        found = {one.code: one for one in mends(read_designation("M10"), owned("9 mm", "mm"))}
+        self.assertEqual(
+            [(found[c].tapped, found[c].drill) for c in ("next-size", "bush")], [("M12", None), ("M16", None)]
+        )
 
     def test_a_mend_clears_the_old_thread_and_is_owned(self) -> None:
         rack = all_drills()
