@@ -93,6 +93,7 @@ class Several(BrowserCase):
 
     def test_a_repair_that_cannot_be_made_says_why_beside_the_field(self) -> None:
         form = self.open_repair()
+        expect(form.get_by_role("textbox", name="What is it, in words")).to_be_focused()
         form.get_by_role("textbox", name="Diameter of the part, in").fill("1/2")
         form.get_by_role("textbox", name="Thread of the stud").fill("1/2 bsf")
         expect(form).to_contain_text("as large as the part it goes into")

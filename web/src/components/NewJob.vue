@@ -156,7 +156,7 @@ async function start() {
         :label="field.label"
         :hint="field.hint"
         :error="errors[field.key]"
-        :autofocus="field.key === 'title'"
+        :first="field.key === 'title'"
       />
       <label class="metal">
         <span class="small muted">Metal</span>

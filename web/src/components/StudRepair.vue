@@ -98,7 +98,7 @@ async function start() {
         :label="field.label"
         :hint="field.hint"
         :error="problem?.of(field.key)"
-        :autofocus="field.key === 'title'"
+        :first="field.key === 'title'"
         @update:model-value="remember"
       />
       <label v-for="metal in METALS" :key="metal.key" class="metal">
