@@ -11,7 +11,7 @@ from lathework.rules.materials import Material
 from lathework.rules.nuts import next_step
 from lathework.rules.stud import LEAST_PLAIN_TURNS
 from lathework.threads.thread import Thread
-from lathework.units import LengthUnit, convert, show_number
+from lathework.units import LengthUnit, convert, show_length, show_number
 
 Json = dict[str, Any]
 STANDS = 1.5
@@ -66,7 +66,7 @@ def _stud(made: RepairSizes, unit: LengthUnit) -> Json:
     return {
         "name": "stud", "stock": {"form": "round", "across": _text(bar, unit, unit), "bar_length": ""},
         "overall_length": overall, "sections": sections, "bores": [],
-        "afterwards": COMPOUND.format(engaged=f"{_text(made.engaged.value, own, unit)} {unit}"),
+        "afterwards": COMPOUND.format(engaged=f"{show_length(made.engaged.value, own, unit, fine=False)} {unit}"),
     }  # fmt: skip
 
 

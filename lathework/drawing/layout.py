@@ -7,8 +7,10 @@ from dataclasses import dataclass, replace
 from lathework.drawing.shapes import Line
 from lathework.planning.chucking import Chucking
 
-CHAR = 8.5
-"""Advance of one character of a 14 unit tabular face."""
+LETTERING = 14.0
+"""Height of the tabular face that labels are set in, in sheet units."""
+CHAR = 8.85
+"""Advance of one of its characters."""
 ROW = 30.0
 """Height of one row of dimensions."""
 
@@ -32,6 +34,7 @@ class Frame:
 
 
 WIDE = Frame(width=1160, height=330, chuck=128, right=116, top=50, bottom=16, dimensioned=True)
+PAPER = Frame(width=800, height=270, chuck=100, right=116, top=46, bottom=12, dimensioned=True)
 SMALL = Frame(width=400, height=200, chuck=44, right=30, top=34, bottom=16, dimensioned=False)
 
 

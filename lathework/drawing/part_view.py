@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from lathework.drawing.dimensions import dimensions, holes_named, rows_needed
+from lathework.drawing.dimensions import dimensions, rows_needed
+from lathework.drawing.labels import holes_named
 from lathework.drawing.layout import Frame, Layout, lay_out
 from lathework.drawing.outline import bar_lines, clipped, detail, side
 from lathework.drawing.section_view import half_section
@@ -24,7 +25,7 @@ def _jaw(layout: Layout) -> float:
 def _chuck(layout: Layout, chucking: Chucking) -> list[Path]:
     """Chuck body and two jaws gripping the work behind the stick-out."""
     jaw_x, jaw = layout.x(chucking.stick_out_mm), _jaw(layout)
-    held = chucking.bar_mm if chucking.number == 1 else chucking.grip.across_mm
+    held = chucking.grip.round_mm
     body_right = jaw_x - jaw * 0.75
     height = min(layout.axis_y - 8, layout.frame.height - layout.axis_y - 8, max(held * layout.scale / 2, 30.0) + 62)
     top, bottom = layout.axis_y - height, layout.axis_y + height

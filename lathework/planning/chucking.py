@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from lathework.part import MILLED, Edge, Section
+from lathework.part import MILLED, Edge, Section, Stock
 from lathework.planning.ends import far_end, near_end
 from lathework.planning.work import ThreadWork, Work
 from lathework.rules.relief import UNFINISHED_THREADS
-from lathework.rules.stock import FACING_MM
+from lathework.rules.stock import FACING_MM, FORM_FLATS
 
 HOLD_CLEARANCE_MM = 6.0
 """Kept between the tool's last place and the jaws (practice)."""
@@ -27,24 +27,39 @@ class Placed:
     far_mm: float
     turned_mm: float
     thread: ThreadWork | None
+    bar: Stock | None = None
+    """The bar, where the section is hexagon or square bar as bought."""
 
     @property
     def name(self) -> str:
         """What a fitter calls it."""
         if self.thread is not None:
             return f"{self.thread.thread.designation} thread"
+        if self.bar is not None:
+            return f"{self.bar.form} bar"
         return {"bar": "plain body", "round": "turned body", "knurl": "knurled part"}.get(
             self.section.shape, self.section.shape
         )
 
+    @property
+    def held_mm(self) -> float:
+        """What jaws measure of it, in millimetres: its flats, or its diameter."""
+        return self.turned_mm if self.bar is None else self.bar.across.mm
+
 
 @dataclass(frozen=True, slots=True)
 class Grip:
-    """What the jaws hold: in words, its diameter, how much of it they have, and whether it is a finished thread."""
+    """What the jaws hold: in words, what it is across, how much of it they have.
+
+    `across_mm` is its flats where it has any, as `flats` says, `round_mm` the circle round it. `on_thread` says that it
+    is a finished thread.
+    """
 
     words: str
     across_mm: float
     length_mm: float
+    round_mm: float
+    flats: bool = False
     on_thread: bool = False
 
 
@@ -96,13 +111,22 @@ class Chucking:
         return self.number > 1 or placed in self.made
 
 
+def as_bought(stock: Stock, section: Section) -> bool:
+    """Whether a section is the bar itself, neither turned nor milled."""
+    if section.shape == "bar":
+        return True
+    across = section.across if section.shape == stock.form else None
+    return across is not None and abs(across.mm - stock.across.mm) < _ALIKE_MM
+
+
 def place(work: Work, order: tuple[int, ...]) -> tuple[Placed, ...]:
     """Sections in `order` from the face on."""
     out, near = [], 0.0
     for number in order:
-        section = work.part.sections[number]
+        section, stock = work.part.sections[number], work.part.stock
         far = near + section.length.mm
-        out.append(Placed(number, section, near, far, work.turned_mm(number), work.threads.get(number)))
+        bar = stock if stock.form in FORM_FLATS and as_bought(stock, section) else None
+        out.append(Placed(number, section, near, far, work.turned_mm(number), work.threads.get(number), bar))
         near = far
     return tuple(out)
 
@@ -125,17 +149,17 @@ def _first(work: Work, *, second: bool) -> Chucking:
     bar, overrun = stock.corners_mm, 0.0
     if stock.one_ended:
         held = "the bolt by its head" if stock.form == "bolt" else "the part itself"
-        stick_out, grip = part.overall_mm, Grip(held, stock.across.mm, LEAST_GRIP_MM)
+        stick_out, grip = part.overall_mm, Grip(held, stock.across.mm, LEAST_GRIP_MM, bar)
     elif work.job.method.order == "blanks-first":
         cut = [p.far_mm for p in placed[:here] if p.turned_mm < bar - 0.01 or p.thread]
         stick_out = max(cut, default=0.0) + HOLD_CLEARANCE_MM
-        grip = Grip("the sawn blank", stock.across.mm, part.overall_mm + spare - stick_out)
+        grip = Grip("the sawn blank", stock.across.mm, part.overall_mm + spare - stick_out, bar)
     else:
         kerf = work.job.setup.parting_blade.mm
         if placed[-1].thread is not None and here == len(placed):
             overrun = kerf + UNFINISHED_THREADS * placed[-1].thread.thread.pitch_mm
         stick_out = part.overall_mm + spare + max(kerf, overrun) + HOLD_CLEARANCE_MM
-        grip = Grip("the bar", stock.across.mm, LEAST_GRIP_MM)
+        grip = Grip("the bar", stock.across.mm, LEAST_GRIP_MM, bar)
     parted = not stock.one_ended and work.job.method.order == "from-the-bar"
     return Chucking(1, near_end(work.ends), placed, here, grip, stick_out, parted, spare, bar, overrun)
 
@@ -154,6 +178,13 @@ def _bodies(placed: tuple[Placed, ...], made: int) -> list[list[Placed]]:
     return runs
 
 
+def _gripped(placed: Placed, length_mm: float) -> Grip:
+    return Grip(
+        f"the {placed.name}", placed.held_mm, length_mm, placed.turned_mm, flats=placed.bar is not None,
+        on_thread=placed.thread is not None,
+    )  # fmt: skip
+
+
 def held(placed: tuple[Placed, ...], made: int) -> tuple[Grip, float]:
     """The best thing to grip behind the first `made` sections (a count), and how far the work then stands out (mm).
 
@@ -165,12 +196,11 @@ def held(placed: tuple[Placed, ...], made: int) -> tuple[Grip, float]:
         stick_out = max(near + max(0.0, min(HOLD_CLEARANCE_MM, far - near - LEAST_GRIP_MM)), HOLD_CLEARANCE_MM)
         if far - stick_out >= LEAST_GRIP_MM:
             longest = max(run, key=lambda p: p.far_mm - p.near_mm)
-            return Grip(f"the {longest.name}", longest.turned_mm, far - stick_out), stick_out
+            return _gripped(longest, far - stick_out), stick_out
     chosen = max((p for p in placed[made:] or placed), key=lambda p: (p.thread is not None, p.far_mm - p.near_mm))
     # The face itself must stand clear of the jaws.
     stick_out = max(chosen.near_mm, HOLD_CLEARANCE_MM)
-    length = max(0.0, chosen.far_mm - stick_out)
-    return Grip(f"the {chosen.name}", chosen.turned_mm, length, on_thread=chosen.thread is not None), stick_out
+    return _gripped(chosen, max(0.0, chosen.far_mm - stick_out)), stick_out
 
 
 def chuckings(work: Work) -> tuple[Chucking, ...]:
@@ -193,6 +223,5 @@ def milled(work: Work) -> tuple[int, ...]:
     return tuple(
         number
         for number, section in enumerate(work.part.sections)
-        if section.shape in MILLED
-        and not (section.shape == stock.form and section.across and abs(section.across.mm - stock.across.mm) < 0.01)
+        if section.shape in MILLED and not as_bought(stock, section)
     )

@@ -125,22 +125,22 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
     """Turn the piece end for end and hold it by what is finished."""
     grip = chucking.grip
     figures = {
-        "grip": along(work, "held on", grip.across_mm, "diameter of what the jaws hold",
+        "grip": along(work, "held on", grip.across_mm, "what the jaws hold, across",
                       given_mm(grip.words, grip.across_mm, work.job.unit)),
         "stick_out": _stick_out(work, chucking),
         "ratio": _ratio(chucking),
         "gripped": along(work, "length in the jaws, at most", grip.length_mm, "what is left behind the jaws' face"),
     }  # fmt: skip
-    into = "the split bush" if grip.on_thread else "the chuck"
+    into, flats = "the split bush" if grip.on_thread else "the chuck", " flats" if grip.flats else ""
     return Operation(
         key="hold",
         kind="hold",
         title="Turn end for end",
-        sentence=f"Turn the piece end for end and hold it in {into} by {grip.words}, " + "{grip} across; "
-        "{stick_out} stands out.",
+        sentence=f"Turn the piece end for end and hold it in {into} by {grip.words}, "
+        f"{{grip}} across{flats}; {{stick_out}} stands out.",
         headline="stick_out",
         figures=figures,
-        tool="three-jaw chuck",
+        tool="four-jaw chuck" if grip.flats and work.part.stock.form == "square" else "three-jaw chuck",
         edge="",
         cautions=(cautions.KEY_OUT,),
         notes=(

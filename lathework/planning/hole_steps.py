@@ -69,6 +69,12 @@ def pilot_figure(work: Work, found: BoreWork) -> Figure | None:
     )  # fmt: skip
 
 
+def _care(chucking: Chucking, found: BoreWork) -> Caution:
+    """What to mind while drilling: a hole through a piece that is still on its bar ends in metal."""
+    through = found.bore.depth is None and not chucking.parted
+    return cautions.DRILL_THROUGH if through else cautions.DRILL
+
+
 def _pilot(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Operation | None:
     pilot = pilot_figure(work, found)
     if pilot is None:
@@ -82,7 +88,7 @@ def _pilot(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Op
         figures={"pilot": pilot, "depth": depth, "speed": drilling_speed(work, found.drill_mm / 2)},
         tool="drill in the tailstock chuck",
         edge="",
-        cautions=(cautions.DRILL,),
+        cautions=(_care(chucking, found),),
         cut=_taken(chucking, found.drill_mm / 2, depth),
         chucking=chucking.number,
     )
@@ -137,7 +143,7 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Op
         figures=figures,
         tool=f"{name.replace(', ', ' ')}drill in the tailstock chuck",
         edge="",
-        cautions=(cautions.DRILL,),
+        cautions=(_care(chucking, found),),
         notes=(*((PECK,) if deep else ()), f"Lubricant: {work.job.material.lubricant}."),
         figure_words=found.called,
         cut=_taken(chucking, found.drill_mm, depth),

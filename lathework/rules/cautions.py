@@ -54,6 +54,11 @@ MILLING = Caution(
 SAW = Caution("saw", "Clamp the bar before you saw, and let the saw do the work.", "A bar that turns breaks the blade.")
 DRILL = Caution(
     "drill",
+    "Feed it steadily; clear chips with a brush, spindle stopped.",
+    "A drill packed with chips grabs, pulls its taper out and spins.",
+)
+DRILL_THROUGH = Caution(
+    "drill-through",
     "Hold the tailstock chuck back as it breaks through; clear chips with a brush, spindle stopped.",
     "A drill that grabs pulls its taper out and spins.",
 )

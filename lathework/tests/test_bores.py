@@ -82,6 +82,28 @@ class Holes(unittest.TestCase):
         self.assertAlmostEqual(second.stick_out_mm, 6.0)
         self.assertGreater(part_sheet(made, WIDE, 2).scale, 0)
 
+    def test_a_hexagon_is_held_by_its_flats(self) -> None:
+        """1 in hexagon bar, drilled from both ends: held again 1 in across flats, not over its 1.1547 in corners."""
+        made = plan(body(SMALL, bore(across="1/8", depth="1/4"), **{"part.stock.form": "hexagon"}))
+        hold = made.operation("hold")
+        assert hold is not None
+        self.assertAlmostEqual(hold.figures["grip"].value, 1.0)
+        self.assertIn("by the hexagon bar, {grip} across flats", hold.sentence)
+        self.assertEqual(hold.tool, "three-jaw chuck")
+        square = plan(body(SMALL, bore(across="1/8", depth="1/4"), **{"part.stock.form": "square"})).operation("hold")
+        self.assertEqual(square.tool if square else "", "four-jaw chuck")
+
+    def test_a_drill_is_held_back_only_where_it_breaks_through(self) -> None:
+        """On the bar a hole through the piece ends in metal; in a sawn blank it comes out at the back."""
+        through = bore("1/4-20")
+        for change, code in (
+            (body(bore("1/4-20", depth="1")), "drill"),
+            (body(through), "drill"),
+            (body(through, **{"method.order": "blanks-first"}), "drill-through"),
+        ):
+            drill = plan(change).operation("drill")
+            self.assertEqual([caution.code for caution in drill.cautions] if drill else [], [code])
+
     def test_a_hole_that_came_through_guides_the_drill(self) -> None:
         """1/8 through from the right: the 1/2 in drill from the left end needs neither spot nor pilot."""
         made = plan(body(bore(across="1/8"), bore(across="1/2", depth="1/2", end="left"), SMALL))

@@ -5,14 +5,14 @@ from __future__ import annotations
 import math
 import unittest
 from collections.abc import Iterator
-from itertools import combinations
+from itertools import combinations, product
 from typing import Any
 from xml.etree import ElementTree
 
 from hypothesis import HealthCheck, assume, given, settings
 from hypothesis import strategies as st
 
-from lathework.drawing.layout import CHAR, SMALL, WIDE, lay_out
+from lathework.drawing.layout import CHAR, PAPER, SMALL, WIDE, lay_out
 from lathework.drawing.part_view import part_sheet
 from lathework.drawing.shapes import Label, Sheet, box, hatch, mirrored
 from lathework.drawing.svg import sheet_svg
@@ -82,8 +82,8 @@ class HalfSection(unittest.TestCase):
             made = plan({"part.bores": holes, "part.stock.across": f"{data.draw(st.floats(0.5, 2)):.2f}"})
         except InvalidDocument:
             assume(False)
-        for chucking in made.chuckings:
-            sheet = part_sheet(made, WIDE, chucking.number)
+        for chucking, frame in product(made.chuckings, (WIDE, PAPER)):
+            sheet = part_sheet(made, frame, chucking.number)
             top = min(y for _, y in points(sheet, "part"))
             left, right = min(x for x, _ in points(sheet, "chuck")), max(x for x, _ in points(sheet, "part"))
             for x, y in points(sheet, "bore", "hidden"):
@@ -147,7 +147,7 @@ class Drawing(unittest.TestCase):
 
     def test_the_chuck_is_on_the_left_and_everything_on_the_sheet(self) -> None:
         for change in self.CASES:
-            for frame in (WIDE, SMALL):
+            for frame in (WIDE, PAPER, SMALL):
                 sheet = part_sheet(plan(change), frame)
                 with self.subTest(change=change, frame=frame.width):
                     jaw = max(x for x, _ in points(sheet, "jaw"))
@@ -159,8 +159,8 @@ class Drawing(unittest.TestCase):
         """Every chucking of every case."""
         for change in self.CASES:
             made = plan(change)
-            for chucking in made.chuckings:
-                yield change, part_sheet(made, WIDE, chucking.number)
+            for chucking, frame in product(made.chuckings, (WIDE, PAPER)):
+                yield change, part_sheet(made, frame, chucking.number)
 
     def test_labels_do_not_overlap_and_stay_on_the_sheet(self) -> None:
         for change, sheet in self.sheets():
@@ -208,7 +208,7 @@ class Drawing(unittest.TestCase):
                 "part.overall_length": f"{length * more + 0.1:.3f}",
             }
         )
-        for frame in (WIDE, SMALL):
+        for frame in (WIDE, PAPER, SMALL):
             sheet = part_sheet(made, frame)
             for x, y in points(sheet, "part", "jaw"):
                 self.assertTrue(-0.5 <= x <= sheet.width + 0.5 and -0.5 <= y <= sheet.height + 0.5, (x, y))

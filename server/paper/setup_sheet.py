@@ -1,174 +1,147 @@
-"""The set-up sheet: one page a person reads at arm's length, in black and white."""
+"""The set-up sheet: what a person reads at arm's length, in black and white, lettered as large as the paper allows."""
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Callable, Iterator, Sequence
 from io import BytesIO
-from xml.sax.saxutils import escape
+from itertools import groupby
 
 from reportlab.lib.pagesizes import A4
-from reportlab.lib.styles import ParagraphStyle
 from reportlab.lib.units import mm
-from reportlab.platypus import Flowable, KeepTogether, PageBreak, Paragraph, SimpleDocTemplate, Spacer, Table
+from reportlab.pdfgen.canvas import Canvas
+from reportlab.platypus import Flowable, KeepTogether, PageBreak, SimpleDocTemplate, Spacer, Table
 
-from lathework.drawing.layout import WIDE
+from lathework.drawing.layout import PAPER
 from lathework.drawing.part_view import part_sheet
-from lathework.drawing.shapes import Role, Sheet, hatch
 from lathework.figures import counted
+from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.present.plans import headline_text, sentence_text
 from lathework.present.values import figure_text
 from lathework.units import LengthUnit
-from server.paper.fonts import BOLD, FIGURES, WORDS, fonts
+from server.paper.fonts import WORDS, fonts
+from server.paper.lettering import SIZES, Lettering
+from server.paper.part_drawing import PartDrawing
 
 _MARGIN = 12 * mm
-_WEIGHT: dict[Role, float] = {"part": 1.3, "edge": 1.0, "chuck": 1.0, "jaw": 1.0, "hatch": 0.25, "bore": 1.0}
-_FILLED: tuple[Role, ...] = ("part", "chuck", "jaw", "bore")
-_TITLE = ParagraphStyle("title", fontName=BOLD, fontSize=20, leading=24)
-_LINE = ParagraphStyle("line", fontName=WORDS, fontSize=11, leading=14)
-_STEP = ParagraphStyle("step", fontName=BOLD, fontSize=12.5, leading=15)
-_DO = ParagraphStyle("do", fontName=WORDS, fontSize=12, leading=14.5)
-_CARE = ParagraphStyle("care", fontName=WORDS, fontSize=10, leading=12, leftIndent=6)
-_KEY = ParagraphStyle("key", fontName=FIGURES, fontSize=14, leading=17, alignment=2)
+_FOOT = 5 * mm
+"""Height above the paper's edge of the line that tells one loose sheet from another."""
+_BOX, _KEY = 9 * mm, 38 * mm
+"""Widths of the column to tick, and of the one with the key figure."""
+_UNIT_WORDS: dict[LengthUnit, str] = {"in": "inches", "mm": "millimetres"}
 
 
-class PartDrawing(Flowable):
-    """The part's sheet, scaled to the page."""
-
-    def __init__(self, sheet: Sheet, unit: LengthUnit, width: float) -> None:
-        super().__init__()
-        self.hAlign = "CENTER"
-        self.sheet, self.unit, self.ratio = sheet, unit, width / sheet.width
-        self.width, self.height = width, sheet.height * self.ratio
-
-    def draw(self) -> None:
-        """Draw every path and label that belongs to no single step."""
-        canvas = self.canv
-        canvas.saveState()
-        canvas.translate(0, self.height)
-        canvas.scale(self.ratio, self.ratio)
-        for path in self.sheet.paths:
-            if path.step:
-                continue
-            canvas.setLineWidth(_WEIGHT.get(path.role, 0.5) / self.ratio)
-            canvas.setDash(
-                [5, 4] if path.role in ("ghost", "hidden") else [16, 4, 3, 4] if path.role == "centre" else []
-            )
-            canvas.setFillGray(0 if path.role == "arrow" else 1)
-            lines = [ruled for area in path.lines for ruled in hatch(area)] if path.role == "hatch" else path.lines
-            for line in lines:
-                shape = canvas.beginPath()
-                shape.moveTo(line[0][0], -line[0][1])
-                for x, y in line[1:]:
-                    shape.lineTo(x, -y)
-                if path.closed and len(line) > 2:
-                    shape.close()
-                filled = path.role in _FILLED or path.role == "arrow"
-                canvas.drawPath(shape, stroke=0 if path.role == "arrow" else 1, fill=1 if filled else 0)
-        self._labels()
-        canvas.restoreState()
-
-    def _labels(self) -> None:
-        canvas, size = self.canv, 9.5 / self.ratio
-        canvas.setFillGray(0)
-        canvas.setFont(FIGURES, size)
-        put = {"start": canvas.drawString, "middle": canvas.drawCentredString, "end": canvas.drawRightString}
-        for label in self.sheet.labels:
-            if label.step:
-                continue
-            text = label.inch if self.unit == "in" else label.mm
-            width = canvas.stringWidth(text, FIGURES, size)
-            left = {"start": label.x, "middle": label.x - width / 2, "end": label.x - width}[label.anchor]
-            canvas.setFillGray(1)
-            canvas.rect(left - 2, -label.y - 3, width + 4, size + 1, stroke=0, fill=1)
-            canvas.setFillGray(0)
-            put[label.anchor](label.x, -label.y, text)
-
-
-def _paragraph(text: str, style: ParagraphStyle) -> Paragraph:
-    return Paragraph(escape(text), style)
-
-
-def _passes(operation: Operation, unit: LengthUnit) -> list[Flowable]:
+def _passes(operation: Operation, unit: LengthUnit) -> list[str]:
     """The cuts of a turning step in one line: the diameter after each."""
     if not operation.passes:
         return []
     *cuts, spring = [figure_text(figure, unit) for figure in operation.passes]
-    return [_paragraph(f"Cuts to {', '.join(cuts)}; spring pass at {spring}.", _CARE)]
+    return [f"Cuts to {', '.join(cuts)}; spring pass at {spring}."]
 
 
-def _remarks(number: int, operation: Operation, said: dict[str, int]) -> list[Flowable]:
+def _remarks(number: int, operation: Operation, said: dict[str, int]) -> list[str]:
     """Cautions and notes; a note once a sheet, a caution again by the step that told it in full."""
     lines = []
     for caution in operation.cautions:
         first = said.setdefault(caution.do, number)
         lines.append(f"Care: {caution.do}" if first == number else f"Care: as at step {first}.")
     lines += [note for note in operation.notes if said.setdefault(note, number) == number]
-    return [_paragraph(line, _CARE) for line in dict.fromkeys(lines)]
-
-
-def _step(number: int, operation: Operation, unit: LengthUnit, width: float, said: dict[str, int]) -> Flowable:
-    says: list[Flowable] = [_paragraph(f"{number}  {operation.title}", _STEP)]
-    says += [_paragraph(operation.zero, _CARE)] if operation.zero else []
-    says += [_paragraph(sentence_text(operation, unit), _DO), *_passes(operation, unit)]
-    says += _remarks(number, operation, said)
-    row = [[_square(), says, _paragraph(headline_text(operation, unit), _KEY)]]
-    style = [
-        ("VALIGN", (0, 0), (-1, -1), "TOP"),
-        ("TOPPADDING", (0, 0), (-1, -1), 2),
-        ("LINEBELOW", (0, 0), (-1, -1), 0.4, "#000000"),
-    ]
-    return KeepTogether(Table(row, colWidths=[9 * mm, width - 9 * mm - 38 * mm, 38 * mm], style=style))
+    return list(dict.fromkeys(lines))
 
 
 def _square() -> Flowable:
     return Table([[""]], colWidths=[5.5 * mm], rowHeights=[5.5 * mm], style=[("BOX", (0, 0), (-1, -1), 1.1, "#000000")])
 
 
-def _part(plan: Plan, width: float, drawing: float) -> list[Flowable]:
-    """A part: its facts, what is said of it, each chucking with its `drawing` (its width) and steps."""
-    unit = plan.job.unit
-    story: list[Flowable] = [_paragraph(_facts(plan), _LINE)]
-    story += [_paragraph(f"Fits: {plan.job.fits}.", _LINE)] if plan.job.fits else []
-    story += [_paragraph(f"Note: {n.text}", _LINE) for n in plan.notices]
-    number = 0
+def _step(number: int, operation: Operation, unit: LengthUnit, style: Lettering, said: dict[str, int]) -> Flowable:
+    """A step: a square to tick, what to do, its key figure."""
+    says: list[Flowable] = [style.step(f"{number}  {operation.title}")]
+    says += [style.care(operation.zero)] if operation.zero else []
+    says.append(style.do(sentence_text(operation, unit)))
+    says += [style.care(line) for line in (*_passes(operation, unit), *_remarks(number, operation, said))]
+    row = [[_square(), says, style.key(headline_text(operation, unit))]]
+    rules = [
+        ("VALIGN", (0, 0), (-1, -1), "TOP"),
+        ("TOPPADDING", (0, 0), (-1, -1), 2),
+        ("LEFTPADDING", (2, 0), (2, 0), 0),
+        ("RIGHTPADDING", (2, 0), (2, 0), 1),
+        ("LINEBELOW", (0, 0), (-1, -1), 0.4, "#000000"),
+    ]
+    return Table(row, colWidths=[_BOX, style.width - _BOX - _KEY, _KEY], style=rules)
+
+
+def _numbered(plan: Plan, style: Lettering) -> Iterator[tuple[Chucking, list[Flowable]]]:
+    """Each chucking with its steps, numbered through the part."""
     said: dict[str, int] = {}
-    for chucking in plan.chuckings:
+    steps = enumerate(plan.operations, 1)
+    for number, found in groupby(steps, key=lambda step: step[1].chucking):
+        yield plan.chuckings[number - 1], [_step(n, o, plan.job.unit, style, said) for n, o in found]
+
+
+def _part(plan: Plan, style: Lettering) -> list[Flowable]:
+    """A part: its facts, what is said of it, each chucking with its drawing and steps."""
+    unit = plan.job.unit
+    story: list[Flowable] = [style.line(_facts(plan))]
+    story += [style.line(f"Fits: {plan.job.fits}.")] if plan.job.fits else []
+    story += [style.line(f"Note: {n.text}") for n in plan.notices]
+    for chucking, (first, *others) in _numbered(plan, style):
+        opening: list[Flowable] = []
         if len(plan.chuckings) > 1:
             name = "First end" if chucking.number == 1 else "Second end"
-            story += [Spacer(1, 6), _paragraph(f"{name}: held by {chucking.grip.words}", _STEP)]
-        story += [Spacer(1, 6), PartDrawing(part_sheet(plan, WIDE, chucking.number), unit, drawing), Spacer(1, 6)]
-        for operation in (o for o in plan.operations if o.chucking == chucking.number):
-            number += 1
-            story.append(_step(number, operation, unit, width, said))
+            opening += [Spacer(1, 6), style.step(f"{name}: held by {chucking.grip.words}")]
+        drawing = PartDrawing(part_sheet(plan, PAPER, chucking.number), unit, style.width * style.size)
+        opening += [Spacer(1, 4), drawing, Spacer(1, 4), first]
+        # No heading or drawing at the foot of a page, away from its steps.
+        story += [KeepTogether(opening), *others]
     return story
+
+
+def _story(plans: Sequence[Plan], style: Lettering) -> list[Flowable]:
+    """The whole sheet; each part of the job begins a page."""
+    job = plans[0].job
+    story: list[Flowable] = []
+    for number, plan in enumerate(plans, 1):
+        name = f": {number} of {len(plans)}, {job.part_names[number - 1]}" if len(plans) > 1 else ""
+        story += [PageBreak()] if number > 1 else []
+        story += [style.title(job.title + name), Spacer(1, 4)]
+        if number == 1:
+            story += [style.line(f"For: {job.needed_by}.")] if job.needed_by else []
+            story += [style.line(f"Care: {c.do}") for c in plan.cautions]
+        story += _part(plan, style)
+    return [*story, Spacer(1, 6), style.line(job.notes)] if job.notes else story
+
+
+def _foot(title: str, pages: int) -> Callable[[Canvas, SimpleDocTemplate], None]:
+    """What stands at the foot of every page: the job, and which of its `pages` (a count) this is."""
+
+    def write(canvas: Canvas, document: SimpleDocTemplate) -> None:
+        canvas.setFont(WORDS, 9)
+        left, right = document.leftMargin + 6, A4[0] - document.rightMargin - 6
+        canvas.drawString(left, _FOOT, title)
+        canvas.drawRightString(right, _FOOT, f"page {document.page} of {pages}")
+
+    return write
+
+
+def _built(plans: Sequence[Plan], size: float, pages: int = 0) -> tuple[bytes, int]:
+    """The sheet lettered at `size` (1 for full), and how many pages it takes; `pages` (a count) stands at its foot."""
+    out, title = BytesIO(), plans[0].job.title
+    document = SimpleDocTemplate(
+        out, pagesize=A4, leftMargin=_MARGIN, rightMargin=_MARGIN, topMargin=_MARGIN, bottomMargin=_MARGIN,
+        title=f"Set-up sheet: {title}", author="Conch",
+    )  # fmt: skip
+    foot = _foot(title, pages)
+    document.build(_story(plans, Lettering(size, document.width)), onFirstPage=foot, onLaterPages=foot)
+    return out.getvalue(), document.page
 
 
 def setup_sheet(plans: Sequence[Plan]) -> bytes:
     """The set-up sheet of a job as PDF bytes, lengths in the job's own unit; each of its parts begins a page."""
     fonts()
-    job = plans[0].job
-    out = BytesIO()
-    page = SimpleDocTemplate(
-        out, pagesize=A4, leftMargin=_MARGIN, rightMargin=_MARGIN, topMargin=_MARGIN, bottomMargin=_MARGIN,
-        title=f"Set-up sheet: {job.title}", author="Conch",
-    )  # fmt: skip
-    story: list[Flowable] = []
-    # Two drawings share the paper that one has.
-    drawing = page.width * (1.0 if len(plans) == len(plans[0].chuckings) == 1 else 0.78)
-    for number, plan in enumerate(plans, 1):
-        name = f": {number} of {len(plans)}, {job.part_names[number - 1]}" if len(plans) > 1 else ""
-        story += [PageBreak()] if number > 1 else []
-        story += [_paragraph(job.title + name, _TITLE), Spacer(1, 4)]
-        if number == 1:
-            story += [_paragraph(f"For: {job.needed_by}.", _LINE)] if job.needed_by else []
-            story += [_paragraph(f"Care: {c.do}", _LINE) for c in plan.cautions]
-        story += _part(plan, page.width, drawing)
-    if job.notes:
-        story += [Spacer(1, 6), _paragraph(job.notes, _LINE)]
-    page.build(story)
-    return out.getvalue()
+    takes = {size: _built(plans, size)[1] for size in SIZES}
+    fewest = min(takes.values())
+    return _built(plans, max(size for size in SIZES if takes[size] == fewest), fewest)[0]
 
 
 def _facts(plan: Plan) -> str:
@@ -184,5 +157,5 @@ def _facts(plan: Plan) -> str:
         f"{job.quantity} {counted(job.quantity, 'piece')} · {job.part.designations} · {job.material.name} · "
         f"{word} {stock.across.typed}{amount} · "
         f"{setup.dial} dial · groove blade {setup.groove_blade.typed} ({setup.groove_edge} edge) · "
-        f"parting blade {setup.parting_blade.typed} ({setup.parting_edge} edge) · lengths in {unit}"
+        f"parting blade {setup.parting_blade.typed} ({setup.parting_edge} edge) · lengths in {_UNIT_WORDS[unit]}"
     )

@@ -86,6 +86,16 @@ class OtherFiles(ApiCase):
         for words in ("Levelling studs", "0.3688", "−2.594 in", "Care: Key out of the chuck", "Gauge with the nut"):
             self.assertIn(words, text)
 
+    def test_no_heading_stands_away_from_its_steps(self) -> None:
+        """Every page is numbered, and a second end's heading is on the page of the step that follows it."""
+        job = self.send("POST", "/api/jobs", document(TIE_ROD)).json()  # type: ignore[attr-defined]
+        pages = PdfReader(io.BytesIO(self.client.get(f"/api/jobs/{job['id']}/sheet.pdf").content)).pages
+        words = [" ".join(page.extract_text().split()) for page in pages]
+        for number, text in enumerate(words, 1):
+            self.assertIn(f"page {number} of {len(words)}", text)
+        second = next(text for text in words if "Second end: held by" in text)
+        self.assertIn("Turn end for end", second)
+
     def test_the_sheet_of_every_kind_of_job(self) -> None:
         for number, change in enumerate(
             (

@@ -1,0 +1,61 @@
+"""The lettering of a printed sheet: its styles at a size, for a width of paper."""
+
+from __future__ import annotations
+
+import re
+from xml.sax.saxutils import escape
+
+from reportlab.lib.styles import ParagraphStyle
+from reportlab.platypus import Paragraph
+
+from server.paper.fonts import BOLD, FIGURES, WORDS
+
+SIZES = (1.0, 0.95, 0.9)
+"""Sizes that still read at arm's length, the full one first."""
+
+_JOINED = re.compile(r"(?<=\bZ) (?=[−\d])|(?<=\d) (?=(?:in|mm|turns)\b)")
+"""The spaces inside a figure: no line ends there."""
+
+
+def _paragraph(text: str, style: ParagraphStyle) -> Paragraph:
+    return Paragraph(escape(_JOINED.sub("\u00a0", text)), style)
+
+
+class Lettering:
+    """Paragraphs at `size` (1 for full) for a column `width` in points."""
+
+    def __init__(self, size: float, width: float) -> None:
+        self.size, self.width = size, width
+        self._title = self._style(BOLD, 20, 24)
+        self._line = self._style(WORDS, 11, 14)
+        self._step = self._style(BOLD, 12.5, 15)
+        self._do = self._style(WORDS, 12, 14.5)
+        self._care = self._style(WORDS, 10, 12, leftIndent=6)
+        self._key = self._style(FIGURES, 13, 16, alignment=2)
+
+    def _style(self, face: str, height: float, leading: float, **more: float) -> ParagraphStyle:
+        return ParagraphStyle("", fontName=face, fontSize=height * self.size, leading=leading * self.size, **more)
+
+    def title(self, text: str) -> Paragraph:
+        """The name of the job."""
+        return _paragraph(text, self._title)
+
+    def line(self, text: str) -> Paragraph:
+        """A fact about the whole."""
+        return _paragraph(text, self._line)
+
+    def step(self, text: str) -> Paragraph:
+        """What a step or a chucking is called."""
+        return _paragraph(text, self._step)
+
+    def do(self, text: str) -> Paragraph:
+        """What is done."""
+        return _paragraph(text, self._do)
+
+    def care(self, text: str) -> Paragraph:
+        """What is minded beside it."""
+        return _paragraph(text, self._care)
+
+    def key(self, text: str) -> Paragraph:
+        """The one figure of a step, at the right."""
+        return _paragraph(text, self._key)
