@@ -52,7 +52,8 @@ def _extent(label: Label) -> tuple[float, float, float, float]:
 
 
 def _meet(one: tuple[float, float, float, float], other: tuple[float, float, float, float]) -> bool:
-    return one[0] < other[1] and one[1] > other[0] and one[2] < other[3] and one[3] > other[2]
+    """Whether two labels overlap, or stand less than a character apart."""
+    return one[0] < other[1] + CHAR and one[1] + CHAR > other[0] and one[2] < other[3] and one[3] > other[2]
 
 
 def _across_label(plan: Plan, placed: Placed) -> Label:
