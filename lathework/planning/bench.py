@@ -15,8 +15,12 @@ from lathework.rules.dies import DieAdvice, advise
 from lathework.rules.gauging import MEANINGS, VERDICTS, Verdict
 from lathework.rules.turning import NextCut, PassMade, next_cut
 
-Kind = Literal["reading", "verdict", "setting", "done", "accept", "scrap", "again", "note", "read", "zero-lost", "zero"]
+Kind = Literal[
+    "reading", "verdict", "setting", "done", "accept", "scrap", "again", "note", "read", "zero-lost", "zero", "turn-to",
+]  # fmt: skip
 KINDS: tuple[Kind, ...] = get_args(Kind)
+OF_EVERY_PART: tuple[Kind, ...] = ("read", "turn-to")
+"""A caution that was read holds for all parts of a job; a zero stands for none once another one is turned to."""
 _REMEMBERED_PASSES = 8
 _GROWN_MM = 0.1
 
@@ -27,7 +31,7 @@ class Entry:
 
     `value_mm` a reading; `dialled_mm` what had been dialled on the diameter before it; `word` a verdict or the
     way the die was moved, or the hazards whose cautions were read; `eighths` how far its middle screw went; `text` a
-    note or a reason.
+    note or a reason. "turn-to" takes up the part it belongs to.
     """
 
     kind: Kind
@@ -139,7 +143,7 @@ def _fold_die(tally: _Tally, entry: Entry, threads: Mapping[str, str]) -> None:
 
 
 def _fold_one(tally: _Tally, entry: Entry, wanted: frozenset[str], threads: Mapping[str, str]) -> None:
-    if entry.piece > tally.piece and tally.done:
+    if entry.piece > tally.piece and tally.done and entry.kind not in OF_EVERY_PART:
         # Recorded when the piece before it was whole: a step that the plan gained since does not undo that.
         tally.next_piece(good=True)
     match entry.kind:
@@ -160,7 +164,8 @@ def _fold_one(tally: _Tally, entry: Entry, wanted: frozenset[str], threads: Mapp
             tally.read.update(entry.word.split())
         case "zero":
             tally.zeroed.add(entry.step)
-        case "zero-lost":
+        case "zero-lost" | "turn-to":
+            # The work of another part stood in the chuck meanwhile.
             tally.zeroed.clear()
         case "note":
             pass

@@ -1,24 +1,28 @@
-"""Where a job of one or several parts stands: a bench for each part, made one after the other."""
+"""Where a job of one or several parts stands: a bench for each part, made in order unless another is turned to."""
 
 from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from lathework.planning.bench import Bench, Entry, bench
+from lathework.errors import InputError
+from lathework.planning.bench import OF_EVERY_PART, Bench, Entry, bench
 from lathework.planning.plan import Plan
 
 
 @dataclass(frozen=True, slots=True)
 class Progress:
-    """The bench of each part, in the order they are made."""
+    """The bench of each part, in the order of the job; `turned_to` is the one last taken up out of turn, 0 for none."""
 
     benches: tuple[Bench, ...]
+    turned_to: int = 0
 
     @property
     def number(self) -> int:
-        """The part in hand, from 1: the first that is not finished, or the last."""
+        """The part in hand, from 1: the one turned to until it is finished, the first that is not, or the last."""
         open_ones = [n for n, part in enumerate(self.benches, 1) if not part.finished]
+        if self.turned_to in open_ones:
+            return self.turned_to
         return open_ones[0] if open_ones else len(self.benches)
 
     @property
@@ -71,10 +75,20 @@ class Progress:
 
 
 def progress(plans: Sequence[Plan], entries: Sequence[Entry]) -> Progress:
-    """Fold what was recorded over the plan of each part; a caution that was read holds for all of them."""
-    return Progress(
-        tuple(
-            bench(plan, [entry for entry in entries if entry.part == number or entry.kind == "read"])
-            for number, plan in enumerate(plans, 1)
-        )
+    """Fold what was recorded over the plan of each part."""
+    benches = tuple(
+        bench(plan, [entry for entry in entries if entry.part == number or entry.kind in OF_EVERY_PART])
+        for number, plan in enumerate(plans, 1)
     )
+    return Progress(benches, next((entry.part for entry in reversed(entries) if entry.kind == "turn-to"), 0))
+
+
+def turn_to(now: Progress, number: int) -> Entry:
+    """Take up part `number` (from 1) out of turn. Raises InputError on "part"."""
+    if not 1 <= number <= len(now.benches):
+        raise InputError("out-of-range", "part", f"This job has {len(now.benches)} parts.")
+    if number == now.number:
+        raise InputError("not-asked", "part", "That part is in hand already.")
+    if now.benches[number - 1].finished:
+        raise InputError("finished", "part", "Every piece of that part is made.")
+    return Entry("turn-to", now.benches[number - 1].piece, "", part=number)

@@ -6,10 +6,10 @@ import unittest
 from typing import Any
 
 from lathework.document import read_document
-from lathework.errors import InvalidDocument
+from lathework.errors import InputError, InvalidDocument
 from lathework.planning.bench import Entry
 from lathework.planning.plan import make_plans
-from lathework.planning.progress import Progress, progress
+from lathework.planning.progress import Progress, progress, turn_to
 from lathework.record import read_record
 from lathework.tests.samples import STUD, document, section
 from lathework.tests.test_bores import bore
@@ -92,6 +92,39 @@ class Made(unittest.TestCase):
         self.assertEqual(after.bench.step.key, "face")
         whole = self.stand(*self.done(1, 1), *self.done(2, 2))
         self.assertEqual((whole.good, whole.quantity, whole.finished), (3, 3, True))
+
+    def test_another_part_may_be_taken_up_out_of_turn(self) -> None:
+        """The nut is turned to and made; then the stud, the first that is not finished, is in hand again."""
+        turned = turn_to(self.stand(), 2)
+        self.assertEqual((turned.kind, turned.part), ("turn-to", 2))
+        now = self.stand(turned)
+        self.assertEqual((now.number, now.finished), (2, False))
+        made = self.stand(turned, *self.done(2, 2))
+        self.assertEqual((made.number, made.good), (1, 2))
+        for asked, number, code in ((now, 2, "not-asked"), (now, 3, "out-of-range"), (now, 0, "out-of-range"),
+                                    (made, 2, "finished")):  # fmt: skip
+            with self.subTest(number=number, code=code), self.assertRaises(InputError) as told:
+                turn_to(asked, number)
+            self.assertEqual((told.exception.code, told.exception.field), (code, "part"))
+
+    def test_turning_to_a_part_counts_no_piece_and_loses_every_zero(self) -> None:
+        """Part 2 has one piece made when part 1, begun and its tool touched off, is turned to: nothing else changes."""
+        first = self.plans[0].operations
+        positioned = next(step for step in first if step.zero)
+        begun = [Entry("done", 1, step.key) for step in first[: first.index(positioned)]]
+        touched = [*begun, Entry("zero", 1, positioned.key)]
+        self.assertEqual(self.stand(*touched).bench.zero, "")
+        away = self.stand(*touched, Entry("turn-to", 1, "", part=2), *self.done(2, 1))
+        self.assertEqual((away.number, away.good, away.bench.piece), (2, 1, 2))
+        back = self.stand(
+            *touched,
+            Entry("turn-to", 1, "", part=2),
+            *self.done(2, 1),
+            Entry("turn-to", 2, "", part=2),
+            turn_to(away, 1),
+        )
+        self.assertEqual((back.number, back.bench.piece, back.good), (1, 1, 1))
+        self.assertEqual(back.bench.zero, positioned.zero)
 
     def test_steps_of_the_whole_are_counted(self) -> None:
         first, second = (len(plan.operations) for plan in self.plans)

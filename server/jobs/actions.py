@@ -16,6 +16,7 @@ from lathework.lengths import read_length
 from lathework.part import Job as JobSpec
 from lathework.planning.bench import Bench, check_done, check_read, reading_entry, verdict_of
 from lathework.planning.bench import Entry as Recorded
+from lathework.planning.progress import Progress, turn_to
 from lathework.record import Record, read_record
 from lathework.units import LengthUnit
 from lathework.upgrade import upgraded
@@ -121,19 +122,24 @@ def _still_open(job: Job) -> None:
         raise Refused(InputError("closed", "job", "This job is closed. Open it again first."))
 
 
-def _record(job_id: int, seen: int, make: Callable[[Bench], Recorded], typed: str = "") -> Standing:
-    """Add the entry that `make` returns for the bench as it stands, if the caller saw it so."""
+def _added(job_id: int, seen: int, make: Callable[[Progress], Recorded], typed: str = "") -> Standing:
+    """Add the entry that `make` returns for the job as it stands, if the caller saw it so."""
     job = find_job(job_id)
     _still_open(job)
     now = standing(job)
     if now.seen != seen:
         raise Conflict(MOVED_ON)
     moment = timezone.now()
-    made = replace(make(now.bench), part=now.progress.number)
+    made = make(now.progress)
     check_read(now.bench, made.kind)
     _stored(job, made, typed, moment).save()
     Job.objects.filter(pk=job.pk).update(changed_at=moment, held="")
     return standing(find_job(job_id))
+
+
+def _record(job_id: int, seen: int, make: Callable[[Bench], Recorded], typed: str = "") -> Standing:
+    """Add the entry that `make` returns for the bench of the part in hand."""
+    return _added(job_id, seen, lambda now: replace(make(now.bench), part=now.number), typed)
 
 
 @transaction.atomic
@@ -220,6 +226,12 @@ def record_zero(job_id: int, seen: int, *, lost: bool) -> Standing:
         return Recorded("zero-lost" if lost else "zero", now.piece, now.step.key)
 
     return _record(job_id, seen, make)
+
+
+@transaction.atomic
+def record_turn(job_id: int, seen: int, part: int) -> Standing:
+    """Take up another part of the job out of turn (its number, from 1). Raises InputError on "part"."""
+    return _added(job_id, seen, lambda now: turn_to(now, part))
 
 
 @transaction.atomic

@@ -117,6 +117,7 @@ _RECORD: dict[str, Callable[[int, EntryIn], Standing]] = {
     "read": lambda job, e: actions.record_read(job, e.seen),
     "zero": lambda job, e: actions.record_zero(job, e.seen, lost=False),
     "zero-lost": lambda job, e: actions.record_zero(job, e.seen, lost=True),
+    "turn-to": lambda job, e: actions.record_turn(job, e.seen, e.part),
 }
 
 

@@ -161,18 +161,20 @@ class ChangeIn(Strict):
 class EntryIn(Strict):
     """One thing to record; `seen` is how many entries the screen had when it was typed.
 
-    `unit` is that of a bare number, the job's own when empty.
+    `unit` is that of a bare number, the job's own when empty; `part` is the one to turn to.
     """
 
     seen: int
     kind: Literal[
-        "reading", "verdict", "setting", "done", "accept", "scrap", "again", "note", "read", "zero", "zero-lost"
-    ]
+        "reading", "verdict", "setting", "done", "accept", "scrap", "again", "note", "read", "zero", "zero-lost",
+        "turn-to",
+    ]  # fmt: skip
     reading: str = Field("", max_length=200)
     unit: Literal["in", "mm", ""] = ""
     verdict: str = ""
     reason: str = ""
     step: str = ""
+    part: int = 0
 
 
 class SeenIn(Strict):

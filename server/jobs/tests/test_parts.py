@@ -44,6 +44,21 @@ class Parts(ApiCase):
         self.assertEqual({entry["part"] for entry in self.get("/api/log?kind=done")["entries"]}, {"stud", "nut"})
         self.assertEqual(self.send("POST", self.url("/close"), {"reason": ""}).status_code, 200)
 
+    def test_another_part_may_be_taken_up(self) -> None:
+        """Taken up, undone, taken up again; kept in the log, the CSV and the job file."""
+        now = self.record("turn-to", part=2).json()  # type: ignore[attr-defined]
+        self.assertEqual((now["part"], now["step"]["key"]), (2, "face"))
+        self.assertEqual(self.told(self.record("turn-to", part=2), 422), {"part": "not-asked"})
+        self.assertEqual(self.told(self.record("turn-to", part=9), 422), {"part": "out-of-range"})
+        undone = self.send("POST", self.url("/undo"), {"seen": self.seen()}).json()  # type: ignore[attr-defined]
+        self.assertEqual(undone["part"], 1)
+        self.record("turn-to", part=2)
+        self.record("done")
+        self.assertEqual([entry["part"] for entry in self.get("/api/log?q=turn-to")["entries"]], ["nut"])
+        self.assertIn(",turn-to,", self.client.get(self.url("/readings.csv")).content.decode())
+        again = self.send("POST", "/api/jobs/import", self.get(self.url("/job.json"))).json()["id"]  # type: ignore[attr-defined]
+        self.assertEqual(self.get(f"/api/jobs/{again}/bench")["part"], 2)
+
     def test_a_job_file_keeps_the_parts(self) -> None:
         self.walk_to("part-off")
         self.record("done")

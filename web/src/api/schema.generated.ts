@@ -1172,14 +1172,19 @@ export interface components {
          * EntryIn
          * @description One thing to record; `seen` is how many entries the screen had when it was typed.
          *
-         *     `unit` is that of a bare number, the job's own when empty.
+         *     `unit` is that of a bare number, the job's own when empty; `part` is the one to turn to.
          */
         EntryIn: {
             /**
              * Kind
              * @enum {string}
              */
-            kind: "reading" | "verdict" | "setting" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero" | "zero-lost";
+            kind: "reading" | "verdict" | "setting" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero" | "zero-lost" | "turn-to";
+            /**
+             * Part
+             * @default 0
+             */
+            part?: number;
             /**
              * Reading
              * @default

@@ -4,8 +4,9 @@ import { computed } from 'vue'
 import type { Bench } from '@/api/client'
 import ThreadBar from '@/components/ThreadBar.vue'
 
-/** The bar of progress and the piece in hand. */
-const props = defineProps<{ bench: Bench }>()
+/** The bar of progress, the piece in hand, and the parts of the job: another may be taken up at any time. */
+const props = defineProps<{ bench: Bench; fixed: boolean }>()
+const emit = defineEmits<{ part: [number] }>()
 const at = computed(() => props.bench.steps.filter((s) => s.state === 'done').length)
 const piece = computed(() => Math.min(props.bench.good + 1, props.bench.quantity))
 const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } : {}))
@@ -13,12 +14,22 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
 
 <template>
   <header class="top">
-    <router-link class="job" :to="{ name: 'plan', params: { id: bench.id }, query }"
-      >{{ bench.title
-      }}<span v-if="bench.parts.length > 1" class="part">
-        {{ bench.part }} of {{ bench.parts.length }}: {{ bench.parts[bench.part - 1]?.name }}</span
-      ></router-link
-    >
+    <div class="job">
+      <router-link :to="{ name: 'plan', params: { id: bench.id }, query }">{{ bench.title }}</router-link>
+      <nav v-if="bench.parts.length > 1" class="parts" aria-label="Parts">
+        <button
+          v-for="(part, n) in bench.parts"
+          :key="n"
+          type="button"
+          class="part"
+          :aria-current="n + 1 === bench.part ? 'true' : undefined"
+          :disabled="fixed || n + 1 === bench.part || part.good >= part.quantity"
+          @click="emit('part', n + 1)"
+        >
+          {{ part.name }} <span class="fig">{{ part.good }}/{{ part.quantity }}</span>
+        </button>
+      </nav>
+    </div>
     <ThreadBar
       class="bar"
       :total="bench.steps.length"
@@ -42,15 +53,42 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
   align-items: center;
 }
 .job {
+  max-width: 40vw;
+}
+.job a {
   color: var(--ink);
   font-weight: 700;
   font-size: var(--s20);
   text-decoration: none;
-  max-width: 34vw;
+}
+.parts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  margin-top: 6px;
 }
 .part {
-  display: block;
+  min-height: 40px;
+  max-width: 16em;
+  padding: 4px 12px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: var(--surface);
+  color: var(--ink);
+  font: inherit;
+  cursor: pointer;
+}
+.part:disabled {
+  color: var(--muted);
+  cursor: default;
+}
+.part[aria-current] {
+  border-color: var(--coral);
   color: var(--coral);
+  font-weight: 700;
 }
 .piece {
   font-size: var(--s28);

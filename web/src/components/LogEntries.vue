@@ -17,6 +17,7 @@ const WORDS: Record<string, string> = {
   read: 'cautions read',
   zero: 'touched off',
   'zero-lost': 'every zero lost',
+  'turn-to': 'taken up',
 }
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 </script>

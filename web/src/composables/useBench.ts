@@ -32,7 +32,17 @@ export function useBench(id: number) {
       ask(
         client.POST('/api/jobs/{job_id}/entries', {
           ...path,
-          body: { reading: '', unit: '', verdict: '', reason: '', step: '', ...more, kind, seen: seen() },
+          body: {
+            reading: '',
+            unit: '',
+            verdict: '',
+            reason: '',
+            step: '',
+            part: 0,
+            ...more,
+            kind,
+            seen: seen(),
+          },
         }),
       ),
     )

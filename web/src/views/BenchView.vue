@@ -71,6 +71,9 @@ const action = computed<{ label: string; run: () => unknown } | null>(() => {
 async function read() {
   if (await record('reading', { reading: typed.value, unit: unit.value })) typed.value = ''
 }
+async function turn(part: number) {
+  if (await record('turn-to', { part })) typed.value = ''
+}
 const askWhy = () => (asking.value = 'reason')
 async function finish() {
   if (!(await close(''))) asking.value = 'close'
@@ -115,7 +118,7 @@ void load()
 
 <template>
   <div v-if="bench" class="bench">
-    <BenchTop :bench="bench" />
+    <BenchTop :bench="bench" :fixed="busy || gated || bench.state === 'closed'" @part="turn" />
     <BenchGate
       v-if="bench.unread.length && bench.state !== 'closed'"
       :cautions="bench.unread"
