@@ -18,6 +18,11 @@ PAGES = (
     "/identify",
     "/log",
 )
+#: What holds more than it shows: fields narrower than their words, boxes one would have to scroll sideways.
+CUT_OFF = """() => [...document.querySelectorAll("main *")]
+  .filter(e => e.clientWidth > 1 && e.scrollWidth > e.clientWidth + 1)
+  .filter(e => e.matches("input, textarea") || getComputedStyle(e).overflowX !== "visible")
+  .map(e => `${e.tagName} ${e.value ?? e.innerText}`.slice(0, 80))"""
 
 
 class Tablet(BrowserCase):
@@ -32,6 +37,19 @@ class Tablet(BrowserCase):
                     self.page.wait_for_load_state("networkidle")
                     width = self.page.evaluate("document.documentElement.scrollWidth")
                     self.assertLessEqual(width, wide)
+
+    def test_nothing_is_cut_off(self) -> None:
+        """Figures, notes and tables are whole, in the unit with the longer figures, on tablet and desk."""
+        self.page.goto("/")
+        self.page.get_by_role("button", name="mm", exact=True).click()
+        for wide in (self.size[0], 1280):
+            self.page.set_viewport_size({"width": wide, "height": self.size[1]})
+            for address in (*PAGES, "/jobs/8", "/threads?q=1-1/4-12"):
+                with self.subTest(address=address, wide=wide):
+                    self.page.goto(address)
+                    self.page.wait_for_load_state("networkidle")
+                    self.page.evaluate("document.querySelectorAll('details').forEach(one => { one.open = true })")
+                    self.assertEqual(self.page.evaluate(CUT_OFF), [])
 
     def test_the_views_are_a_thumb_away(self) -> None:
         self.page.goto("/")

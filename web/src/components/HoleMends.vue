@@ -54,7 +54,7 @@ td {
   text-align: left;
   vertical-align: top;
   font-weight: 400;
-  padding: 5px 14px 5px 0;
+  padding: 5px 10px 5px 0;
   border-bottom: 1px solid var(--line);
 }
 tbody th {
@@ -66,5 +66,10 @@ tbody th {
 }
 td.fig {
   white-space: nowrap;
+}
+@media (max-width: 900px) {
+  td.fig {
+    white-space: normal;
+  }
 }
 </style>

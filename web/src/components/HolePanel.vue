@@ -20,7 +20,7 @@ const { found, problem, drills, metal, bolt, typed } = useHole(
 const { data: choices } = useChoices()
 const { text } = useUnits()
 const error = (field: string) => problem.value?.of(field)
-const FITS = { within: '✓ within the class', 'too-small': '▼ too small', 'too-large': '▲ too large' }
+const FITS = { within: '✓ within', 'too-small': '▼ too small', 'too-large': '▲ too large' }
 const named = computed(() =>
   found.value
     ? [...found.value.strength, ...(found.value.margin ? [found.value.margin] : [])].map((figure) => ({
@@ -176,7 +176,7 @@ const others = computed(() =>
 }
 .parts {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  grid-template-columns: minmax(0, max-content) minmax(280px, 1fr);
   gap: 24px;
   align-items: start;
 }

@@ -13,12 +13,18 @@ const props = defineProps<{
   before?: string
   after?: string
   placeholder?: string
+  /** Words that may run over several lines. */
+  long?: boolean
 }>()
 const emit = defineEmits<{ 'update:modelValue': [string]; commit: []; focused: [] }>()
 const id = useId()
-const size = computed(() =>
-  Math.max(3, Math.min(40, (props.modelValue || props.placeholder || '').length + 1)),
-)
+const LINE = 60
+const room = computed(() => {
+  const wanted = (props.modelValue || props.placeholder || '').length + 1
+  return props.long
+    ? { cols: Math.max(12, Math.min(LINE, wanted)), rows: Math.ceil(wanted / LINE) }
+    : { size: Math.max(3, Math.min(40, wanted)) }
+})
 
 function pick(choice: string) {
   emit('update:modelValue', choice)
@@ -30,10 +36,11 @@ function pick(choice: string) {
   <span class="inline" :class="{ wrong: error }">
     <label :for="id" class="sr">{{ label }}</label>
     <span v-if="before" class="muted" aria-hidden="true">{{ before }}</span>
-    <input
+    <component
+      :is="long ? 'textarea' : 'input'"
       :id="id"
       :value="modelValue"
-      :size="size"
+      v-bind="room"
       :class="{ fig: figure }"
       :readonly="readonly"
       :placeholder="placeholder"
@@ -45,7 +52,7 @@ function pick(choice: string) {
       @focus="emit('focused')"
       @input="emit('update:modelValue', ($event.target as HTMLInputElement).value)"
       @change="emit('commit')"
-      @keydown.enter="($event.target as HTMLInputElement).blur()"
+      @keydown.enter.prevent="($event.target as HTMLInputElement).blur()"
     />
     <span v-if="after" class="muted" aria-hidden="true">{{ after }}</span>
     <span v-if="error" :id="`${id}-error`" class="field-error" role="alert">
@@ -72,7 +79,8 @@ function pick(choice: string) {
   flex-wrap: wrap;
   max-width: 100%;
 }
-input {
+input,
+textarea {
   font: inherit;
   color: inherit;
   border: 0;
@@ -82,17 +90,26 @@ input {
   min-width: 0;
   max-width: 100%;
 }
+textarea {
+  resize: none;
+  /* As tall as its words where the browser can; else as tall as they are likely to be. */
+  field-sizing: content;
+  max-width: min(100%, 60ch);
+}
 input.fig {
   font-family: var(--figures);
 }
-input:hover:not(:read-only) {
+input:hover:not(:read-only),
+textarea:hover:not(:read-only) {
   border-bottom-color: var(--lagoon);
 }
-input:focus {
+input:focus,
+textarea:focus {
   background: var(--surface);
   border-bottom: 2px solid var(--lagoon);
 }
-.wrong input {
+.wrong input,
+.wrong textarea {
   border-bottom: 2px solid var(--stop);
 }
 .field-error {

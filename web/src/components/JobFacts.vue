@@ -24,6 +24,8 @@ interface Fact {
   before?: string
   after?: string | (() => string)
   figure?: boolean
+  /** Words that may run over several lines. */
+  long?: boolean
   telling?: boolean
   /** What stands where nothing is typed. */
   empty?: string
@@ -178,8 +180,14 @@ const LINES: { name: string; facts: Fact[] }[] = [
     facts: [
       { field: 'needed_by', label: 'Needed by', before: 'needed by' },
       { field: 'fits', label: 'Mating part', before: 'fits' },
-      { field: 'part.afterwards', label: 'When it is made', before: 'when made', empty: 'nothing' },
-      { field: 'notes', label: 'Notes', before: 'notes' },
+      {
+        field: 'part.afterwards',
+        label: 'When it is made',
+        before: 'when made',
+        empty: 'nothing',
+        long: true,
+      },
+      { field: 'notes', label: 'Notes', before: 'notes', long: true },
     ],
   },
 ]
@@ -214,6 +222,7 @@ const choicesOf = (fact: Fact) =>
             :before="fact.before"
             :after="typeof fact.after === 'function' ? fact.after() : fact.after"
             :figure="fact.figure"
+            :long="fact.long"
             :placeholder="fact.field === 'method.blank_fraction' ? fraction : fact.empty"
             :model-value="value(fact.field)"
             :error="errors[fact.field]"

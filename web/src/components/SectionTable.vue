@@ -208,17 +208,15 @@ li {
 }
 @media (max-width: 900px) {
   li {
-    grid-template-columns: 24px 1fr 1fr auto;
+    grid-template-columns: 18px minmax(0, 1fr) minmax(0, 1fr) auto;
   }
-  li > * {
-    grid-column: auto;
+  /* The length begins a second row, clear of the narrow column of numbers. */
+  li > :nth-child(4) {
+    grid-column: 2;
   }
   li > .tools {
     grid-row: 1;
     grid-column: 4;
-  }
-  .copied {
-    grid-column: 1 / -1;
   }
 }
 </style>
