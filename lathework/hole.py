@@ -31,7 +31,7 @@ from lathework.rules.thin_metal import ThinMetal, thin_metal
 from lathework.size import Size, size
 from lathework.threads.limits.bands import ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
-from lathework.units import convert
+from lathework.units import convert, show_share
 
 DEPTH = Span("A depth of thread", 0.5, 300)
 THICK = Span("A thickness", 0.2, 300)
@@ -138,8 +138,8 @@ def _trade(thread: Thread, limits: ExternalLimits, percent: float) -> str:
     strength = [external_shear(thread, limits, hole_for(thread, p).value).value for p in (lower, percent)]
     torque = metal_cut(lower) / metal_cut(percent)
     return (
-        f"At {lower:.0f} % thread instead of {percent:.0f}: {strength[0] / strength[1]:.0%} of the strength of the "
-        f"bolt's thread, {torque:.0%} of the tap's torque."
+        f"At {lower:.0f} % thread instead of {percent:.0f}: {show_share(strength[0] / strength[1])} of the strength "
+        f"of the bolt's thread, {show_share(torque)} of the tap's torque."
     )
 
 

@@ -71,6 +71,15 @@ def show_number(value: float, places: int) -> str:
     return _signed(format(value, _FORMATS[places]))
 
 
+def show_share(share: float) -> str:
+    """A `share` (a ratio) for a person, in per cent.
+
+    >>> show_share(0.895)
+    '90 %'
+    """
+    return f"{show_number(share * 100, 0)} %"
+
+
 def show_length(value: float, unit: LengthUnit, into: LengthUnit, *, fine: bool = True) -> str:
     """A length of `value` in `unit` for a person, told in `into`, without the unit's name.
 

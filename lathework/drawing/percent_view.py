@@ -7,6 +7,7 @@ from lathework.rules.holes import hole_for, metal_cut
 from lathework.rules.strength import external_shear
 from lathework.threads.limits.bands import ExternalLimits
 from lathework.threads.thread import Thread
+from lathework.units import show_share
 
 WIDTH, HEIGHT = 560.0, 250.0
 LEFT, RIGHT, TOP, BOTTOM = 52.0, 120.0, 22.0, 38.0
@@ -42,7 +43,7 @@ def percent_sheet(thread: Thread, limits: ExternalLimits, chosen: float) -> Shee
     ]
     labels = [
         *(Label(_x(p), HEIGHT - 16, *_both(f"{p} %")) for p in range(LOWEST, HIGHEST + 1, 20)),
-        *(Label(LEFT - 6, _y(s) + 5, *_both(f"{s:.0%}"), anchor="end") for s in (0.5, 1.0)),
+        *(Label(LEFT - 6, _y(s) + 5, *_both(show_share(s)), anchor="end") for s in (0.5, 1.0)),
         Label(_x(HIGHEST) + 8, _y(strength[-1]) + 5, *_both("strength"), anchor="start"),
         Label(_x(HIGHEST) + 8, _y(torque[-1]) + 23, *_both("torque"), anchor="start"),
     ]

@@ -12,6 +12,7 @@ from lathework.planning.notice import Notice, told
 from lathework.planning.tapping_steps import LEAST_MARGIN, margin_of, way_of
 from lathework.planning.work import Work, in_mm
 from lathework.rules.holes import RACKS, THIN_WALL
+from lathework.units import show_share
 
 WEAK_SHARE = 1 / 3
 """Hole across over the thickness from which it weakens the part markedly (practice)."""
@@ -32,9 +33,9 @@ def _along(work: Work, bore: Bore, found: BoreWork, field: str) -> Iterator[Noti
         yield Notice("comes-through", f"{field}.depth", text)
     if wall < THIN_WALL * across:
         text = (
-            f"The wall round this hole is {told(max(0.0, wall), unit)} at its thinnest, under {THIN_WALL:.0%} of the "
-            "hole: it swells when you tap it and gives in the jaws. Tap before you turn the outside down, or go "
-            "smaller."
+            f"The wall round this hole is {told(max(0.0, wall), unit)} at its thinnest, under "
+            f"{show_share(THIN_WALL)} of the hole: it swells when you tap it and gives in the jaws. Tap before you "
+            "turn the outside down, or go smaller."
         )
         yield Notice("thin-wall", field, text)
 
@@ -44,7 +45,8 @@ def _across(work: Work, bore: Bore, field: str) -> Iterator[Notice]:
     assert bore.at is not None
     across, thick = largest_mm(bore), thickness_mm(part, bore)
     if across > thick * WEAK_SHARE:
-        text = f"The hole across takes {across / thick:.0%} of the thickness there: that is where the part will break."
+        share = show_share(across / thick)
+        text = f"The hole across takes {share} of the thickness there: that is where the part will break."
         yield Notice("cross-weak", field, text)
     if min(bore.at.mm, part.overall_mm - bore.at.mm) - across / 2 < NEAR_END * across:
         text = "Less than its own diameter stands between the hole across and the end: it tears out under load."

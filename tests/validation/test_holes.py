@@ -197,8 +197,8 @@ class Asked(unittest.TestCase):
     def test_less_thread_costs_little_and_saves_much(self) -> None:
         """M10 of 8.543 mm, 74.8 %: at 64.8 % pi/P Kn (P/2 + 0.57735 (8.862 - Kn)) falls from 16.717 to 15.039, 90 %;
         the metal cut, h/8 + h^2 tan 30, from 0.1970 to 0.1549 P^2, 79 %."""
-        self.assertIn("90% of the strength", hole("M10").trade)
-        self.assertIn("79% of the tap's torque", hole("M10").trade)
+        self.assertIn("90 % of the strength", hole("M10").trade)
+        self.assertIn("79 % of the tap's torque", hole("M10").trade)
 
     def test_wrong_input_names_its_field(self) -> None:
         for field, value in (("percent", "much"), ("percent", "120"), ("drills", "1/4, blunt"), ("metal", "mithril"),
