@@ -39,7 +39,7 @@ def find_job(job_id: int) -> Job:
 
 
 def _head(document: Document, spec: JobSpec) -> dict[str, Any]:
-    return {"document": document, "title": spec.title, "thread": spec.designations[:60]}
+    return {"document": document, "title": spec.title, "thread": spec.designations}
 
 
 def _kept(document: Document) -> Document:

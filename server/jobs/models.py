@@ -10,7 +10,7 @@ class Job(models.Model):
 
     document = models.JSONField()
     title = models.CharField(max_length=120)
-    thread = models.CharField(max_length=60)
+    thread = models.TextField()
     revision = models.PositiveIntegerField(default=1)
     held = models.TextField(blank=True)
     closed = models.TextField(blank=True)

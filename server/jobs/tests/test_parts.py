@@ -7,6 +7,7 @@ import io
 from pypdf import PdfReader
 
 from lathework.tests.samples import STUD, document
+from lathework.tests.test_bores import bore
 from lathework.tests.test_parts import other, together
 from server.jobs.models import Entry
 from server.jobs.tests.case import ApiCase
@@ -107,6 +108,18 @@ class Parts(ApiCase):
             self.record("done")
         records = self.get(self.url())["die_records"]
         self.assertEqual([(one["thread"], one["pieces"]) for one in records], [("3/8-16 UNC", 2)])
+
+    def test_a_job_is_found_by_the_last_of_many_threads(self) -> None:
+        """Six threads take more than the sixty characters that were once kept of their names."""
+        bar = {"form": "hexagon", "across": "2-1/4", "bar_length": ""}
+        big = other()["part"] | {"stock": bar, "overall_length": "1-1/4"}
+        nuts = [
+            other({"part": big | {"bores": [bore(name)]}})
+            for name in ("1-12 UNF", "1-1/8-12 UNF", "1-1/4-12 UNF", "1-3/8-12 UNF", "1-1/2-12 UNF")
+        ]
+        job = self.send("POST", "/api/jobs", together(*nuts)).json()  # type: ignore[attr-defined]
+        self.assertGreater(len(job["thread"]), 60)
+        self.assertIn(job["id"], [one["id"] for one in self.get("/api/log?q=1-1/2-12")["jobs"]])
 
 
 class Repairs(ApiCase):
