@@ -8,6 +8,7 @@ from itertools import groupby
 
 from reportlab.lib.pagesizes import A4
 from reportlab.lib.units import mm
+from reportlab.pdfbase.pdfmetrics import stringWidth
 from reportlab.pdfgen.canvas import Canvas
 from reportlab.platypus import Flowable, KeepTogether, PageBreak, SimpleDocTemplate, Spacer, Table
 
@@ -27,6 +28,7 @@ from server.paper.part_drawing import PartDrawing
 _MARGIN = 12 * mm
 _FOOT = 5 * mm
 """Height above the paper's edge of the line that tells one loose sheet from another."""
+_FOOT_SIZE = 9
 _BOX, _KEY = 9 * mm, 38 * mm
 """Widths of the column to tick, and of the one with the key figure."""
 _UNIT_WORDS: dict[LengthUnit, str] = {"in": "inches", "mm": "millimetres"}
@@ -112,13 +114,19 @@ def _story(plans: Sequence[Plan], style: Lettering) -> list[Flowable]:
     return [*story, Spacer(1, 6), style.line(job.notes)] if job.notes else story
 
 
+def _fitted(text: str, room: float) -> str:
+    """As much of a line at the foot as `room` (points) holds."""
+    begins = [text, *(f"{text[:count]}…" for count in range(len(text) - 1, 0, -1))]
+    return next(line for line in begins if stringWidth(line, WORDS, _FOOT_SIZE) <= room)
+
+
 def _foot(title: str, pages: int) -> Callable[[Canvas, SimpleDocTemplate], None]:
     """What stands at the foot of every page: the job, and which of its `pages` (a count) this is."""
 
     def write(canvas: Canvas, document: SimpleDocTemplate) -> None:
-        canvas.setFont(WORDS, 9)
+        canvas.setFont(WORDS, _FOOT_SIZE)
         left, right = document.leftMargin + 6, A4[0] - document.rightMargin - 6
-        canvas.drawString(left, _FOOT, title)
+        canvas.drawString(left, _FOOT, _fitted(title, (right - left) * 0.8))
         canvas.drawRightString(right, _FOOT, f"page {document.page} of {pages}")
 
     return write
