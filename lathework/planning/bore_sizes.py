@@ -124,6 +124,29 @@ def thickness_mm(part: Part, bore: Bore) -> float:
     return _outside_mm(part, len(part.sections) - 1)
 
 
+def meets(part: Part, across: BoreWork, along: BoreWork, unit: LengthUnit) -> bool:
+    """Whether a hole across the part opens into one along its axis, as deep as `unit` tells that both are drilled."""
+    at, thick = across.bore.at, thickness_mm(part, across.bore)
+    assert at is not None
+    deep, long = (
+        convert(depth_figure(found, whole, 0.0, unit).value, unit, "mm")
+        for found, whole in ((across, thick), (along, part.overall_mm))
+    )
+    mouth = at.mm if along.bore.end == "right" else part.overall_mm - at.mm
+    return mouth - across.drill_mm / 2 < long and deep > (thick - along.drill_mm) / 2
+
+
+def cut_threads(part: Part, bore: Bore) -> bool:
+    """Whether a hole across goes through the thread of a section."""
+    near, at, half = 0.0, bore.at.mm if bore.at is not None else 0.0, largest_mm(bore) / 2
+    for section in part.sections:
+        far = near + section.length.mm
+        if section.thread is not None and near < at + half and far > at - half:
+            return True
+        near = far
+    return False
+
+
 def wall_figure(part: Part, found: BoreWork, deep_mm: float, unit: LengthUnit) -> Figure:
     """The wall left round a hole drilled `deep_mm` (millimetres) to its point, told in `unit`."""
     wall = wall_mm(part, found.bore, (found.drill_mm, min(deep_mm, part.overall_mm)))

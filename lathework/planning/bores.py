@@ -103,7 +103,8 @@ def _bored(bore: Bore, thread: Thread, racks: Racks) -> BoreWork:
         held = min(max(wanted.value, limits.minor.minimum), limits.minor.maximum)
         wanted = replace(wanted, value=held, note=f"{wanted.note}; held within class {limits.minor.class_name}.")
     mm = convert(wanted.value, thread.unit, "mm")
-    smaller = [drill for drill in owned(racks.drills, racks.unit) if drill.diameter_mm < mm - ROOM_TO_BORE_MM]
+    rack = owned(racks.drills or HOME_RACKS[racks.unit], racks.unit)
+    smaller = [drill for drill in rack if drill.diameter_mm < mm - ROOM_TO_BORE_MM]
     percent = Figure(
         "thread left", percent_thread(thread, wanted.value), "%", "100 × (major − bore) ÷ full depth", PRACTICE,
         (Given("major", thread.major, thread.unit), Given("bore", wanted.value, thread.unit)),

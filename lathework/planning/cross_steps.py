@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from lathework.planning.bore_sizes import depth_figure, thickness_mm
+from lathework.planning.bore_sizes import cut_threads, depth_figure, meets, thickness_mm
 from lathework.planning.bores import BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.hole_steps import DEEP_RATIO, PECK, drilling_speed, pilot_figure, ream
@@ -46,6 +46,7 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork) -> Operation:
         figures["pilot"] = pilot
     if found.percent is not None:
         figures["percent"] = found.percent
+    wanders = "It wanders off a curved surface: a centre drill first"
     first = "Drill a pilot about {pilot}, then " if pilot is not None else "Drill "
     size = "bore or ream to {drill}" if found.bored else found.spoken(work.job.unit) + "{drill}"
     return Operation(
@@ -60,7 +61,7 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork) -> Operation:
         cautions=(cautions.CROSS_DRILL,),
         notes=(
             *((PECK,) if in_mm(depth) / found.drill_mm > DEEP_RATIO else ()),
-            "It wanders off a curved surface: a centre drill first, light feed as it breaks through.",
+            f"{wanders}." if found.bore.depth else f"{wanders}, light feed as it breaks through.",
             f"Lubricant: {work.job.material.lubricant}.",
         ),
         chucking=chucking.number,
@@ -68,7 +69,7 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork) -> Operation:
 
 
 def _mouths(work: Work, chucking: Chucking, found: BoreWork, thread: Thread | None) -> Operation:
-    crosses = any(bore.end != "across" for bore in work.part.bores)
+    opens = [meets(work.part, found, one, work.job.unit) for one in work.bores if one.bore.end != "across"]
     figures = {"across": countersink(thread)} if thread is not None else {}
     both = " both sides" if found.bore.depth is None else ""
     return Operation(
@@ -83,8 +84,8 @@ def _mouths(work: Work, chucking: Chucking, found: BoreWork, thread: Thread | No
         cautions=(cautions.CROSS_DRILL,),
         notes=(
             *(("Deburr where it meets the hole along the axis: run the drill or the tap through that once more.",)
-              if crosses else ()),
-            *(("Run the die or a thread file over the threads it cut.",) if work.threads else ()),
+              if any(opens) else ()),
+            *(("Run the die or a thread file over the threads it cut.",) if cut_threads(work.part, found.bore) else ()),
         ),
         chucking=chucking.number,
         figure_words="" if thread is not None else "burr off",

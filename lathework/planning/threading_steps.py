@@ -142,20 +142,27 @@ def check_interval(pieces: int) -> Figure:
     )  # fmt: skip
 
 
+def _mate(work: Work) -> str:
+    """What a thread of the part is tried with: nobody says which of several threads fits what the job was made for."""
+    if len({(found.thread.major_mm, found.thread.pitch_mm) for found in work.threads.values()}) > 1:
+        return "its mate"
+    return work.job.fits or "the nut"
+
+
 def gauge(work: Work, chucking: Chucking, found: ThreadWork) -> Operation:
     """Try the mating part, and adjust the die by what it says."""
-    thread = found.thread
+    thread, mate = found.thread, _mate(work)
     wire = best_wire(thread)
     least, most = over_wires_within(thread, wire.value, found.limits)
     return Operation(
         key="gauge",
         kind="gauge",
         title="Gauge with the nut",
-        sentence=f"Clean the thread and try {work.job.fits or 'the nut'}: snug, no shake.",
+        sentence=f"Clean the thread and try {mate}: snug, no shake.",
         headline="",
         figure_words="snug",
         figures={"wires_most": most, "wires_least": least, "wire": wire, "every": check_interval(work.job.quantity)},
-        tool=work.job.fits or "mating nut",
+        tool=mate,
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=(f"No nut? Measure over three wires: class {found.limits.class_name} lies between the two figures.",),

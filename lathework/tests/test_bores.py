@@ -104,6 +104,30 @@ class Holes(unittest.TestCase):
             drill = plan(change).operation("drill")
             self.assertEqual([caution.code for caution in drill.cautions] if drill else [], [code])
 
+    def test_a_hole_across_is_deburred_only_where_it_opens_into_another(self) -> None:
+        """2 in long, 1/4-20 3/4 deep from the right: drilled 0.75 + 6/20 + 0.06, 1.11 deep; a 1/8 across at 1.05 meets
+        its drill, one at 1.2 does not (1.2 - 1/16 > 1.11), nor one of 1/4 from the side (it ends 0.29 short)."""
+        axial = bore("1/4-20", depth="3/4")
+        for at, depth, met in (("1.05", "", True), ("1.2", "", False), ("0.5", "1/4", False), ("0.5", "1/2", True)):
+            made = plan(body(axial, bore(across="1/8", end="across", at=at, depth=depth)))
+            found = made.operation("cross-countersink")
+            with self.subTest(at=at, depth=depth):
+                self.assertEqual("Deburr" in " ".join(found.notes if found else ()), met)
+
+    def test_threads_are_cleaned_only_where_a_hole_goes_through_them(self) -> None:
+        """Half an inch of thread at the right end of a 2 in stud: a 1/4 hole at 0.6 cuts it, one at 0.7 does not."""
+        for at, cut in (("0.6", True), ("0.7", False)):
+            sections = [section("thread", "1/2", thread="3/8-16"), section("bar")]
+            made = plan(body(bore(across="1/4", end="across", at=at)) | {"part.sections": sections})
+            found = made.operation("cross-countersink")
+            self.assertEqual("thread file" in " ".join(found.notes if found else ()), cut)
+
+    def test_a_hole_to_be_bored_is_drilled_from_the_racks_of_the_job(self) -> None:
+        """1-12 UNF at 75 %, 0.9188 in: an inch job that names no drills takes 57/64, not 22.9 mm."""
+        made = plan(body(bore("1-12", depth="1", cut="tap-as-chaser"), **{"part.stock.across": "2"}))
+        found = made.operation("bore")
+        self.assertIn("Drill 57/64", found.sentence if found else "")
+
     def test_a_hole_that_came_through_guides_the_drill(self) -> None:
         """1/8 through from the right: the 1/2 in drill from the left end needs neither spot nor pilot."""
         made = plan(body(bore(across="1/8"), bore(across="1/2", depth="1/2", end="left"), SMALL))

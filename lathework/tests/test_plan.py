@@ -178,7 +178,7 @@ class Said(unittest.TestCase):
         self.assertIn("speed", by_power.figures)
 
     def test_the_lubricant_of_the_metal(self) -> None:
-        self.assertIn("Lubricant: none: cut dry.", step(plan({"material": "brass"}), "thread").notes)
+        self.assertIn("Lubricant: none (cut dry).", step(plan({"material": "brass"}), "thread").notes)
 
     def test_notices_name_their_field(self) -> None:
         for change, code, field in (
