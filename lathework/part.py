@@ -129,6 +129,11 @@ class Part:
         return (*outside, *(bore.thread for bore in self.bores if bore.thread is not None))
 
     @property
+    def tapped_through(self) -> bool:
+        """Whether a threaded hole along the axis has a mouth at either end."""
+        return any(bore.thread is not None and bore.depth is None and bore.end != "across" for bore in self.bores)
+
+    @property
     def designations(self) -> str:
         """The threads by name, each once."""
         return ", ".join(dict.fromkeys(thread.designation for thread in self.threads))

@@ -9,6 +9,7 @@ from lathework.figures import Figure
 from lathework.lengths import Length
 from lathework.rules.materials import Material
 from lathework.rules.nuts import next_step
+from lathework.rules.stock import corners_mm
 from lathework.rules.stud import LEAST_PLAIN_TURNS
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert, show_length, show_number
@@ -85,11 +86,14 @@ def _body(made: RepairSizes, across: Length, unit: LengthUnit) -> Json:
 
 
 def _nut(made: RepairSizes, unit: LengthUnit) -> Json:
-    own = made.thread.unit
+    """The nut's part: a slice of hexagon bar, its corners chamfered down to the flats."""
+    own, flats = made.thread.unit, made.across_flats.value
+    flats_mm = convert(flats, own, "mm")
+    corners = _text((corners_mm("hexagon", flats_mm) - flats_mm) / 2, "mm", unit)
     return {
         "name": "nut",
-        "stock": {"form": "hexagon", "across": _text(made.across_flats.value, own, unit), "bar_length": ""},
-        "overall_length": _text(made.height.value, own, unit), "sections": [_section("bar")],
+        "stock": {"form": "hexagon", "across": _text(flats, own, unit), "bar_length": ""},
+        "overall_length": _text(made.height.value, own, unit), "sections": [_section("bar", chamfer=corners)],
         "bores": _hole(made.thread.designation, ""), "afterwards": "",
     }  # fmt: skip
 

@@ -14,6 +14,8 @@ from lathework.rules.stock import ACROSS_FLATS, depth_per_flat, largest_across_f
 from lathework.units import convert
 
 _WIDER_MM = 0.01
+BREAK_EDGE = "Break the edge of the parted end before it goes in the box."
+OTHER_MOUTH = "Countersink the thread's mouth on this side too, in the vise or the drill press."
 
 
 def _plunges(work: Work, far_mm: float, width_mm: float, blade: Length, edge: str) -> tuple[dict[str, Figure], str]:
@@ -116,7 +118,7 @@ def part_off(work: Work, chucking: Chucking) -> Operation | None:
         tool="parting blade",
         edge=f"{edge} edge",
         cautions=(cautions.PART_OFF,),
-        notes=() if spare else ("Break the edge of the parted end before it goes in the box.",),
+        notes=() if spare else (BREAK_EDGE, *((OTHER_MOUTH,) if work.part.tapped_through else ())),
         cut=Cut(far, overall + spare, chucking.bar_mm, 0.0),
         chucking=chucking.number,
         figure_words=axis_word(work),

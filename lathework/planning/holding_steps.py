@@ -20,6 +20,7 @@ STEADY_RATIO = 12.0
 LONG_BAR_MM = 600.0
 """Length of a bar that stands out of the spindle's rear end on a small lathe (practice)."""
 KNIFE = "right-hand knife tool"
+OTHER_MOUTH = "Countersink the mouth of the thread that comes through."
 
 
 def speed(work: Work, diameter_mm: float) -> Figure:
@@ -199,7 +200,10 @@ def face(work: Work, chucking: Chucking) -> Operation:
         tool=KNIFE,
         edge="tip",
         cautions=_face_cautions(work, chucking, needs_centre=long and not centred),
-        notes=_face_notes(work, long=long, centred=centred),
+        notes=(
+            *_face_notes(work, long=long, centred=centred),
+            *((OTHER_MOUTH,) if chucking.number > 1 and work.part.tapped_through else ()),
+        ),
         cut=Cut(0.0, -FACING_MM, faced, 0.0),
         chucking=chucking.number,
         figure_words=_HEADLINES[headline],

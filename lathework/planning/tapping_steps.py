@@ -19,7 +19,7 @@ from lathework.rules.chasing import advance, chasing_passes, infeed, largest_cha
 from lathework.rules.holes import TAPPED_PERCENT, tap_margin, tap_named
 from lathework.rules.pipe_holes import TaperHole
 from lathework.rules.speeds import spindle_speed
-from lathework.rules.tap_holding import TAP_HOLDINGS, TapHolding
+from lathework.rules.tap_holding import SMALL_TAP_MM, TAP_HOLDINGS, TapHolding
 from lathework.rules.torque import cutting_torque, form_torque, what_holds
 from lathework.threads.thread import Thread
 from lathework.units import convert
@@ -102,6 +102,7 @@ def _notes(work: Work, found: BoreWork, thread: Thread, way: TapHolding, figures
         f"Lubricant: {work.job.material.lubricant}.",
         *((FORMED,) if found.bore.cut == "form-tap" else ()),
         *way.notes,
+        *((way.small,) if way.small and thread.major_mm < SMALL_TAP_MM else ()),
         what_holds(figures["torque"].value, "tap"),
     )
 
@@ -210,7 +211,8 @@ def _chase(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> O
 
 def _try(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
     """Clean the hole and try what goes in it."""
-    fits = "a sound screw" if work.threads or not work.job.fits else work.job.fits
+    # What it is made for may be made only later.
+    fits = "a sound screw" if work.threads or not work.job.fits else f"{work.job.fits}, or a sound screw"
     return Operation(
         key="try",
         kind="gauge",

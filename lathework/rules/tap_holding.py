@@ -10,6 +10,8 @@ from lathework.rules.cautions import Caution
 
 Tapping = Literal["by-centre", "slipping-hand", "slipping-chuck", "in-vise"]
 TAPPINGS: tuple[Tapping, ...] = get_args(Tapping)
+SMALL_TAP_MM = 6.0
+"""Thread diameter under which taps have a point in place of a centre hole (practice)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -17,7 +19,7 @@ class TapHolding:
     """A way to tap: its name, what it costs, the step's sentence, and what to mind.
 
     `sentence`, without its full stop, may name the figures turns, speed and stop. `blind` says whether it may end
-    in a blind hole.
+    in a blind hole. `small` is said of a tap of less than SMALL_TAP_MM.
     """
 
     code: Tapping
@@ -29,6 +31,7 @@ class TapHolding:
     power: bool = False
     blind: bool = True
     off_lathe: bool = False
+    small: str = ""
 
 
 TAP_HOLDINGS: dict[Tapping, TapHolding] = {
@@ -38,10 +41,8 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         "square, and felt at every turn; slow",
         "Start the tap on the tailstock centre and turn the spindle by hand, {turns}",
         (cautions.TAP,),
-        (
-            "Follow with the centre, lightly: it keeps the tap square, it does not push.",
-            "No centre hole in a small tap: hold its shank in the drill chuck, tailstock free on the bed.",
-        ),
+        ("Follow with the centre, lightly: it keeps the tap square, it does not push.",),
+        small="No centre hole in a small tap: hold its shank in the drill chuck, tailstock free on the bed.",
     ),
     "slipping-hand": TapHolding(
         "slipping-hand",

@@ -128,6 +128,22 @@ class Holes(unittest.TestCase):
         found = made.operation("bore")
         self.assertIn("Drill 57/64", found.sentence if found else "")
 
+    def test_both_mouths_of_a_thread_that_goes_through(self) -> None:
+        """A nut parted off is countersunk on its other side by hand, one turned end for end in the lathe."""
+        nut = body(bore("1/2-13"), **{"part.stock.form": "hexagon", "part.stock.across": "3/4"})
+        for change, key, said in (
+            (nut, "part-off", True),
+            (nut | {"method.order": "blanks-first"}, "face-2", True),
+            (body(bore("1/2-13", depth="1/2")), "part-off", False),
+        ):
+            step = plan(change).operation(key)
+            self.assertEqual("Countersink the" in " ".join(step.notes if step else ()), said, key)
+
+    def test_only_a_small_tap_lacks_its_centre_hole(self) -> None:
+        for thread, small in (("#10-32", True), ("1/4-20", False)):
+            tap = plan(body(bore(thread, depth="1/2"))).operation("tap")
+            self.assertEqual("No centre hole" in " ".join(tap.notes if tap else ()), small, thread)
+
     def test_a_hole_that_came_through_guides_the_drill(self) -> None:
         """1/8 through from the right: the 1/2 in drill from the left end needs neither spot nor pilot."""
         made = plan(body(bore(across="1/8"), bore(across="1/2", depth="1/2", end="left"), SMALL))

@@ -209,7 +209,13 @@ class StudRepairs(unittest.TestCase):
         self.assertEqual(len(plans["stud"].chuckings), 2)
         self.assertEqual(keys["stud"][-1], "fit")
         self.assertIn("Retaining compound, by its data sheet", plans["stud"].operations[-1].sentence)
-        self.assertAlmostEqual(plans["nut"].job.part.overall_mm, 0.45 * 25.4, places=3)
+        nut = plans["nut"].job.part
+        self.assertAlmostEqual(nut.overall_mm, 0.45 * 25.4, places=3)
+        # Down to the flats: (0.75 / cos 30 - 0.75) / 2 = 0.05801 in.
+        corners = nut.sections[0].chamfer
+        self.assertAlmostEqual(corners.mm if corners else 0.0, 0.05801 * 25.4, places=2)
+        tried = plans["nut"].operation("try")
+        self.assertIn("try the stud, or a sound screw", tried.sentence if tried else "")
 
     def test_a_short_stud_is_threaded_from_end_to_end(self) -> None:
         part = read_document(repair().document).others[1].part
