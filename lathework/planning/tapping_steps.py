@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator
+from dataclasses import replace
 
 from lathework.figures import GEOMETRY, Figure, Given, counted
 from lathework.planning.bores import TAP, BoreWork
@@ -20,7 +21,7 @@ from lathework.rules.holes import TAPPED_PERCENT, tap_margin, tap_named
 from lathework.rules.pipe_holes import TaperHole
 from lathework.rules.speeds import spindle_speed
 from lathework.rules.tap_holding import SMALL_TAP_MM, TAP_HOLDINGS, TapHolding
-from lathework.rules.torque import cutting_torque, form_torque, what_holds
+from lathework.rules.torque import cutting_torque, form_torque, what_slips
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
@@ -103,7 +104,7 @@ def _notes(work: Work, found: BoreWork, thread: Thread, way: TapHolding, figures
         *((FORMED,) if found.bore.cut == "form-tap" else ()),
         *way.notes,
         *((way.small,) if way.small and thread.major_mm < SMALL_TAP_MM else ()),
-        what_holds(figures["torque"].value, "tap"),
+        *filter(None, (figures["torque"].note,)),
     )
 
 
@@ -114,6 +115,9 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
     # Under power nothing is turned back.
     drive = under_power(work, thread, turns) if way.power else driven(work, found)
     figures = {"turns": turns, **drive, "deep": deep, **torques(work, found, thread)}
+    if way.power:
+        torque = figures["torque"]
+        figures["torque"] = replace(torque, note=what_slips(torque.value, way.slips_nm, "tap"))
     order = "second tap alone" if through else "taper, second, then bottoming tap"
     if way.power:
         order = "spiral point tap"
@@ -163,7 +167,7 @@ def tap_taper(
             f"Lubricant: {work.job.material.lubricant}.",
             "A taper tap cuts on its whole length: the torque grows with depth. Too deep cannot be mended.",
             "No gauge? A sound fitting should go in by hand about the turns named, then tighten.",
-            what_holds(figures["torque"].value, "tap"),
+            figures["torque"].note,
         ),
         chucking=chucking.number,
     )  # fmt: skip

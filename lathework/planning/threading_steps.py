@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from dataclasses import replace
 
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.planning.chucking import Chucking, Placed
@@ -14,7 +15,7 @@ from lathework.rules.cautions import HAZARD_CAUTIONS
 from lathework.rules.die_holding import DIE_HOLDINGS
 from lathework.rules.gauging import best_wire, over_wires_within
 from lathework.rules.relief import TURNED_ROUND_STOP, UNFINISHED_THREADS, counterbore, unfinished_length
-from lathework.rules.torque import cutting_torque, hand_force, what_holds
+from lathework.rules.torque import cutting_torque, hand_force, what_slips
 from lathework.units import convert
 
 SHORT_OF_SHOULDER = 0.5
@@ -45,7 +46,8 @@ def _turns(found: ThreadWork, length_mm: float) -> Figure:
 
 def _thread_notes(work: Work, found: ThreadWork, torque: Figure) -> tuple[str, ...]:
     job, thread = work.job, found.thread
-    notes = [f"Lubricant: {job.material.lubricant}.", *DIE_HOLDINGS[job.method.holder].notes, what_holds(torque.value)]
+    notes = [f"Lubricant: {job.material.lubricant}.", *DIE_HOLDINGS[job.method.holder].notes]
+    notes += [torque.note] if torque.note else []
     if thread.hand == "left":
         notes.append(LEFT_HAND)
     if thread.starts > 1:
@@ -65,6 +67,8 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -
     overrun = chucking.overrun_mm if placed.number == chucking.placed[-1].number else 0.0
     turns = _turns(found, placed.far_mm - placed.near_mm + overrun)
     torque = cutting_torque(thread, job.material.cutting_force)
+    if way.power:
+        torque = replace(torque, note=what_slips(torque.value, way.slips_nm))
     figures = {"turns": turns, "rhythm": rhythm(work)}
     if way.power:
         figures |= under_power(work, thread, turns)

@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+import math
 from dataclasses import dataclass
 from typing import Literal, get_args
 
 from lathework.rules import cautions
 from lathework.rules.cautions import Caution
+from lathework.rules.torque import SLIPS_IN_HAND
 
 Holder = Literal["stock-in-vise", "stock-by-tailstock", "sliding-by-hand", "floating-power", "keyed-power"]
 HOLDERS: tuple[Holder, ...] = get_args(Holder)
@@ -16,7 +18,8 @@ HOLDERS: tuple[Holder, ...] = get_args(Holder)
 class DieHolding:
     """A way to hold the die: its name, what it costs, the step's sentence, and what to mind.
 
-    `sentence` may name the figures turns, rhythm, speed and stop; `tool` follows the die's name.
+    `sentence` may name the figures turns, rhythm, speed and stop; `tool` follows the die's name. One under `power`
+    slips at `slips_nm` (N m).
     """
 
     code: Holder
@@ -28,6 +31,7 @@ class DieHolding:
     notes: tuple[str, ...]
     power: bool = False
     off_lathe: bool = False
+    slips_nm: float = math.inf
 
 
 _DRAWS_ON = "Keep light pressure with the tailstock until it draws itself on."
@@ -75,6 +79,7 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         (cautions.DIE_POWER,),
         (_DRAWS_ON, "Back the die off under power, or by hand with the motor off."),
         power=True,
+        slips_nm=SLIPS_IN_HAND,
     ),
     "keyed-power": DieHolding(
         "keyed-power",

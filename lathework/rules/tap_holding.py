@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+import math
 from dataclasses import dataclass
 from typing import Literal, get_args
 
 from lathework.rules import cautions
 from lathework.rules.cautions import Caution
+from lathework.rules.torque import SLIPS_IN_CHUCK, SLIPS_IN_HAND
 
 Tapping = Literal["by-centre", "slipping-hand", "slipping-chuck", "in-vise"]
 TAPPINGS: tuple[Tapping, ...] = get_args(Tapping)
@@ -19,7 +21,7 @@ class TapHolding:
     """A way to tap: its name, what it costs, the step's sentence, and what to mind.
 
     `sentence`, without its full stop, may name the figures turns, speed and stop. `blind` says whether it may end
-    in a blind hole. `small` is said of a tap of less than SMALL_TAP_MM.
+    in a blind hole. `small` is said of a tap of less than SMALL_TAP_MM. One under `power` slips at `slips_nm` (N m).
     """
 
     code: Tapping
@@ -32,6 +34,7 @@ class TapHolding:
     blind: bool = True
     off_lathe: bool = False
     small: str = ""
+    slips_nm: float = math.inf
 
 
 TAP_HOLDINGS: dict[Tapping, TapHolding] = {
@@ -53,6 +56,7 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         (cautions.TAP_POWER,),
         ("No bar and no wrench in the holder under power. Back it out by hand, motor off.",),
         power=True,
+        slips_nm=SLIPS_IN_HAND,
         blind=False,
     ),
     "slipping-chuck": TapHolding(
@@ -67,6 +71,7 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
             "Back it out under power, reversed, only where the chuck cannot unscrew.",
         ),
         power=True,
+        slips_nm=SLIPS_IN_CHUCK,
         blind=False,
     ),
     "in-vise": TapHolding(

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from typing import Literal
 
 from lathework.figures import PRACTICE, Figure, Given, Source
@@ -17,16 +18,19 @@ HOLDS: tuple[tuple[float, str], ...] = (
     (2.0, "A knurled holder in the hand holds it."),
     (8.0, "It wants a bar in the holder; a plain shank in a drill chuck slips: give it flats or a hexagon."),
     (30.0, "It wants a long bar or a keyed holder; a drill chuck and a bare taper slip."),
-    (1e9, "Keyed holder or single point: rough the thread out first, finish it with the die."),
+    (math.inf, "Keyed holder or single point: rough the thread out first, finish it with the die."),
 )
 """Torque of a die in N m up to which each will do (practice)."""
 TAP_HOLDS: tuple[tuple[float, str], ...] = (
     (2.0, "A small wrench in the fingers holds the tap."),
     (8.0, "A bar wrench resting on the top slide holds the tap; in a drill chuck its round shank slips."),
     (30.0, "A long wrench against the bed, or the tap's square held in a keyed holder."),
-    (1e9, "Too much for a wrench: chase most of the thread first, finish it with the tap."),
+    (math.inf, "Too much for a wrench: chase most of the thread first, finish it with the tap."),
 )
 """Torque of a tap in N m up to which each will do (practice)."""
+SLIPS_IN_HAND, SLIPS_IN_CHUCK = 2.0, 8.0
+"""Torque in N m up to which a holder in the hand, and a shank in a drill chuck, still slip in time (practice)."""
+TOO_MUCH = "More torque than may slip under power: turn the spindle by hand."
 
 
 def cutting_torque(thread: Thread, cutting_force: float, *, tool: Tool = "die") -> Figure:
@@ -57,6 +61,17 @@ def form_torque(torque: Figure) -> Figure:
         "torque of the form tap", FORM_TORQUE * torque.value, "N m", "2 × torque of a tap that cuts", ROUGH,
         (Given(torque.name, torque.value, "N m"),), places=1, note=what_holds(FORM_TORQUE * torque.value, "tap"),
     )  # fmt: skip
+
+
+def what_slips(torque_nm: float, slips_nm: float, tool: Tool = "die") -> str:
+    """What must be said of a die or a tap that takes `torque_nm` under power; "" for nothing (unit N m).
+
+    Nobody holds it then: its holder slips at `slips_nm` (unit N m). Past what any holder bears the words are those of `what_holds`. Source: practice.
+    """
+    words = what_holds(torque_nm, tool)
+    if words == what_holds(math.inf, tool):
+        return words
+    return TOO_MUCH if torque_nm > slips_nm else ""
 
 
 def hand_force(torque: Figure) -> Figure:

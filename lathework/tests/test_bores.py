@@ -139,6 +139,18 @@ class Holes(unittest.TestCase):
             step = plan(change).operation(key)
             self.assertEqual("Countersink the" in " ".join(step.notes if step else ()), said, key)
 
+    def test_under_power_nothing_is_held_by_a_wrench(self) -> None:
+        """M6 in mild steel takes 2000 x 1 x 6 / 8000 = 1.5 N m, which slips in the hand; 3/8-16 takes three times
+        that, which must not. No word of a wrench stands beside a tap that turns."""
+        for thread, way, said in (
+            ("M6", "slipping-hand", False), ("3/8-16", "slipping-hand", True), ("3/8-16", "slipping-chuck", False),
+        ):  # fmt: skip
+            tap = plan(body(bore(thread), **{"method.tapping": way})).operation("tap")
+            words = " ".join(tap.notes if tap else ())
+            with self.subTest(thread=thread, way=way):
+                self.assertEqual("More torque than may slip" in words, said)
+                self.assertNotIn("bar wrench resting", words)
+
     def test_only_a_small_tap_lacks_its_centre_hole(self) -> None:
         for thread, small in (("#10-32", True), ("1/4-20", False)):
             tap = plan(body(bore(thread, depth="1/2"))).operation("tap")
