@@ -66,7 +66,8 @@ def form_torque(torque: Figure) -> Figure:
 def what_slips(torque_nm: float, slips_nm: float, tool: Tool = "die") -> str:
     """What must be said of a die or a tap that takes `torque_nm` under power; "" for nothing (unit N m).
 
-    Nobody holds it then: its holder slips at `slips_nm` (unit N m). Past what any holder bears the words are those of `what_holds`. Source: practice.
+    Nobody holds it then: its holder slips at `slips_nm` (unit N m). Past what any holder bears the words are those of
+    `what_holds`. Source: practice.
     """
     words = what_holds(torque_nm, tool)
     if words == what_holds(math.inf, tool):
