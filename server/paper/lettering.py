@@ -17,8 +17,12 @@ _JOINED = re.compile(r"(?<=\bZ) (?=[−\d])|(?<=\d) (?=(?:in|mm|turns)\b)")
 """The spaces inside a figure: no line ends there."""
 
 
+def _words(text: str) -> str:
+    return escape(_JOINED.sub("\u00a0", text))
+
+
 def _paragraph(text: str, style: ParagraphStyle) -> Paragraph:
-    return Paragraph(escape(_JOINED.sub("\u00a0", text)), style)
+    return Paragraph(_words(text), style)
 
 
 class Lettering:
@@ -44,9 +48,10 @@ class Lettering:
         """A fact about the whole."""
         return _paragraph(text, self._line)
 
-    def step(self, text: str) -> Paragraph:
-        """What a step or a chucking is called."""
-        return _paragraph(text, self._step)
+    def step(self, text: str, tool: str = "") -> Paragraph:
+        """What a step or a chucking is called; the tool beside it, in the face and size of what is minded."""
+        beside = f' <font name="{WORDS}" size="{self._care.fontSize}">{_words(tool)}</font>' if tool else ""
+        return Paragraph(_words(text) + beside, self._step)
 
     def do(self, text: str) -> Paragraph:
         """What is done."""

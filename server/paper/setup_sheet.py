@@ -58,7 +58,7 @@ def _square() -> Flowable:
 
 def _step(number: int, operation: Operation, unit: LengthUnit, style: Lettering, said: dict[str, int]) -> Flowable:
     """A step: a square to tick, what to do, its key figure."""
-    says: list[Flowable] = [style.step(f"{number}  {operation.title}")]
+    says: list[Flowable] = [style.step(f"{number} {operation.title}", operation.tool)]
     says += [style.care(operation.zero)] if operation.zero else []
     says.append(style.do(sentence_text(operation, unit)))
     says += [style.care(line) for line in (*_passes(operation, unit), *_remarks(number, operation, said))]

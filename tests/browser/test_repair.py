@@ -74,6 +74,8 @@ class Several(BrowserCase):
         for words in ("Saw the damaged end", "Face the end", "Spot the end", "Drill about", "Drill 11.1 mm",
                       "Countersink", "Start the tap", "Blow the hole out"):  # fmt: skip
             expect(heading).to_contain_text(words)
+            if words == "Start the tap":
+                expect(page.get_by_text("1/2 BSF tap: taper, second, then bottoming tap")).to_be_visible()
             page.get_by_role(
                 "button", name="Done" if words != "Blow the hole out" else "Piece done", exact=True
             ).click()

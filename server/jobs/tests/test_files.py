@@ -83,8 +83,10 @@ class OtherFiles(ApiCase):
     def test_the_set_up_sheet_holds_the_figures(self) -> None:
         answer = self.client.get(self.url("/sheet.pdf"))
         text = " ".join(page.extract_text() for page in PdfReader(io.BytesIO(answer.content)).pages)
-        for words in ("Levelling studs", "0.3688", "−2.594 in", "Care: Key out of the chuck", "Gauge with the nut"):
+        told = ("Levelling studs", "0.3688", "Care: Key out of the chuck", "Gauge with the nut", "die in the sliding")
+        for words in told:
             self.assertIn(words, text)
+        self.assertIn("−2.594 in", " ".join(text.split()))
 
     def test_no_heading_stands_away_from_its_steps(self) -> None:
         """Every page is numbered, and a second end's heading is on the page of the step that follows it."""

@@ -129,6 +129,7 @@ void load()
       <div>
         <p v-if="bench.zero" class="zero">◇ {{ bench.zero }}</p>
         <h1><StepSentence :step="step" /></h1>
+        <p v-if="step.tool && !gauging" class="tool muted">{{ step.tool }}</p>
       </div>
       <div class="middle">
         <BenchGauge
