@@ -188,9 +188,11 @@ def _print_errors(error: InvalidDocument, *, as_json: bool) -> int:
 def _plan_text(plan: Plan) -> str:
     job = plan.job
     name = f", {job.part.name}" if job.part.name else ""
-    lines = [f"{job.title}{name}: {job.quantity} of {job.material.name}, {job.part.thread.designation}", ""]
+    lines = [f"{job.title}{name}: {job.quantity} of {job.material.name}, {job.part.designations}"]
+    lines += [*(f"Care: {caution.do}" for caution in plan.cautions), ""]
     for number, step in enumerate(plan.operations, 1):
-        lines.append(f"{number:2}. {step.title}  [{headline_text(step, job.unit)}]")
+        lines.append(f"{number:2}. {step.title}  [{headline_text(step, job.unit)}]  {step.tool}".rstrip())
+        lines += [f"    {step.zero}"] if step.zero else []
         lines.append(f"    {sentence_text(step, job.unit)}")
         lines += [f"    Care: {caution.do}" for caution in step.cautions]
         lines += [f"    {note}" for note in step.notes]
