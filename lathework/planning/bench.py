@@ -76,6 +76,7 @@ class _Tally:
 class Bench:
     """Where the job stands: the piece in hand, the step, and all that the step needs.
 
+    `die` is the thread of the die in use, `opened` by how many eighths of a turn each die was opened here, by thread.
     `unread` are the cautions that must be read before anything else; `zero` is what to touch off first, "" when the
     tool's zero stands.
     """
@@ -92,9 +93,15 @@ class Bench:
     verdict: Verdict | None
     adjusted: bool
     advice: DieAdvice | None
-    opened_eighths: float
+    die: str
+    opened: Mapping[str, float]
     unread: tuple[Caution, ...]
     zero: str
+
+    @property
+    def opened_eighths(self) -> float:
+        """By how many eighths of a turn the die in use was opened for this part."""
+        return self.opened.get(self.die, 0.0)
 
     @property
     def finished(self) -> bool:
@@ -216,7 +223,8 @@ def bench(plan: Plan, entries: Iterable[Entry]) -> Bench:
         verdict=verdict if thread else None,
         adjusted=key in tally.adjusted,
         advice=advise(thread, verdict) if thread and verdict else None,
-        opened_eighths=tally.opened.get(threads.get(key, plan.job.part.thread.designation), 0.0),
+        die=threads.get(key, plan.job.part.thread.designation),
+        opened=tally.opened,
         unread=tuple(HAZARD_CAUTIONS[h] for h in plan.job.hazards if h not in tally.read) if step else (),
         zero=step.zero if step is not None and key not in tally.zeroed else "",
     )

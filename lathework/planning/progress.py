@@ -56,6 +56,11 @@ class Progress:
         return sum(part.gauged_pieces for part in self.benches)
 
     @property
+    def opened_eighths(self) -> float:
+        """By how many eighths of a turn the die in use was opened: one die serves every part of its thread."""
+        return sum(part.opened.get(self.bench.die, 0.0) for part in self.benches)
+
+    @property
     def gauged_enough(self) -> bool:
         """Whether something was gauged, or nothing is to be."""
         asked = any(step.measure == "verdict" for part in self.benches for step in part.plan.operations)

@@ -84,7 +84,7 @@ def bench_json(whole: Progress) -> Json:
         }
         if advice
         else None,
-        "opened_eighths": now.opened_eighths,
+        "opened_eighths": whole.opened_eighths,
         "unread": [caution_json(caution) for caution in now.unread],
         "zero": now.zero,
         "drawing": sheet_json(part_sheet(now.plan, SMALL, now.step.chucking if now.step else 1)),

@@ -126,6 +126,16 @@ class Made(unittest.TestCase):
         self.assertEqual((back.number, back.bench.piece, back.good), (1, 1, 1))
         self.assertEqual(back.bench.zero, positioned.zero)
 
+    def test_one_die_serves_every_part_of_its_thread(self) -> None:
+        """Opened an eighth for the stud, it stands an eighth open for a second stud of that thread, not for another."""
+        for thread, stands in (("3/8-16", 1.0), ("1/4-20", 0.0)):
+            second = document({"part.sections.0.thread": thread, "part.name": "second"})["part"]
+            self.plans = make_plans(read_document(together(other({"quantity": 1, "part": second}))))
+            moved = Entry("setting", 1, "gauge", word="open", eighths=1.0)
+            with self.subTest(thread=thread):
+                self.assertEqual(self.stand(moved).opened_eighths, 1.0)
+                self.assertEqual(self.stand(moved, *self.done(1, 1)).opened_eighths, stands)
+
     def test_steps_of_the_whole_are_counted(self) -> None:
         first, second = (len(plan.operations) for plan in self.plans)
         halfway = self.stand(*self.done(1, 1), *self.done(2, 1))
