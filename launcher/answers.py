@@ -16,7 +16,7 @@ from lathework.pipe_hole import PipeHole, pipe_hole
 from lathework.planning.plan import Plan, make_plans
 from lathework.present.holes import drills_json, pipe_drills_json
 from lathework.present.identified import identified_json
-from lathework.present.plans import headline_text, plan_json, sentence_text
+from lathework.present.plans import headline_text, notes_text, plan_json, sentence_text
 from lathework.present.threads import size_json
 from lathework.present.values import error_json
 from lathework.rules.blank import SCHOOL_NAMES
@@ -195,7 +195,7 @@ def _plan_text(plan: Plan) -> str:
         lines += [f"    {step.zero}"] if step.zero else []
         lines.append(f"    {sentence_text(step, job.unit)}")
         lines += [f"    Care: {caution.do}" for caution in step.cautions]
-        lines += [f"    {note}" for note in step.notes]
+        lines += [f"    {note}" for note in notes_text(step, job.unit)]
     return "\n".join([*lines, *(f"Note: {notice.text}" for notice in plan.notices)])
 
 

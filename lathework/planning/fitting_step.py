@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from lathework.planning.chucking import Chucking
-from lathework.planning.operation import Operation
+from lathework.planning.operation import Operation, quoted
 from lathework.planning.work import Work
 
 
@@ -11,13 +11,11 @@ def fit(work: Work, chucking: Chucking) -> Operation | None:
     """The last step of a part, where something was noted for it; told with the last `chucking`."""
     if not work.part.afterwards:
         return None
-    # Braces would name figures.
-    words = work.part.afterwards.replace("{", "(").replace("}", ")")
     return Operation(
         key="fit",
         kind="fit",
         title="Fit it",
-        sentence=words,
+        sentence=quoted(work.part.afterwards),
         headline="",
         figures={},
         tool="",

@@ -18,6 +18,15 @@ Kind = Literal[
 ]  # fmt: skip
 
 
+def quoted(text: str) -> str:
+    """A person's own words for use in a sentence or a note, where braces would name figures.
+
+    >>> quoted("the {large} nut")
+    'the (large) nut'
+    """
+    return text.replace("{", "(").replace("}", ")")
+
+
 @dataclass(frozen=True, slots=True)
 class Cut:
     """The band a step takes away: distances behind the face and diameters, in millimetres.
@@ -36,8 +45,8 @@ class Cut:
 class Operation:
     """One step of chucking number `chucking`.
 
-    `sentence` names its figures in braces; `headline` is the key of the one that matters most. `passes` are the
-    diameters after each cut. `zero` says which edge to touch off first, "" when the last step's zero still stands.
+    `sentence` and `notes` name its figures in braces; `headline` is the key of the one that matters most. `passes` are
+    the diameters after each cut. `zero` says which edge to touch off first, "" when the last step's zero still stands.
     `thread` is the one that a step turns the blank of, cuts or gauges.
     """
 

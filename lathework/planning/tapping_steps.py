@@ -10,7 +10,7 @@ from lathework.figures import GEOMETRY, Figure, Given, counted
 from lathework.planning.bores import TAP, BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.hole_steps import bores_here
-from lathework.planning.operation import Operation
+from lathework.planning.operation import Operation, quoted
 from lathework.planning.positions import along, typed
 from lathework.planning.rhythm import rhythm, under_power
 from lathework.planning.work import Work, in_mm
@@ -166,7 +166,7 @@ def tap_taper(
         notes=(
             f"Lubricant: {work.job.material.lubricant}.",
             "A taper tap cuts on its whole length: the torque grows with depth. Too deep cannot be mended.",
-            "No gauge? A sound fitting should go in by hand about the turns named, then tighten.",
+            "No gauge? A sound fitting should go in by hand about {turns}, then tighten.",
             figures["torque"].note,
         ),
         chucking=chucking.number,
@@ -216,7 +216,7 @@ def _chase(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> O
 def _try(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
     """Clean the hole and try what goes in it."""
     # What it is made for may be made only later.
-    fits = "a sound screw" if work.threads or not work.job.fits else f"{work.job.fits}, or a sound screw"
+    fits = "a sound screw" if work.threads or not work.job.fits else f"{quoted(work.job.fits)}, or a sound screw"
     return Operation(
         key="try",
         kind="gauge",

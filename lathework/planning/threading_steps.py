@@ -7,7 +7,7 @@ from dataclasses import replace
 
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.operation import Cut, Operation
+from lathework.planning.operation import Cut, Operation, quoted
 from lathework.planning.rhythm import rhythm, under_power
 from lathework.planning.work import ThreadWork, Work
 from lathework.rules import cautions
@@ -53,7 +53,10 @@ def _thread_notes(work: Work, found: ThreadWork, torque: Figure) -> tuple[str, .
     if thread.starts > 1:
         notes.append(f"A die of {thread.starts} starts.")
     if job.method.finish == "run-out" and found.shoulder:
-        notes.append("The last threads stay unfinished: what screws on stops short of them, or is counterbored.")
+        notes.append(
+            "The last threads stay unfinished: what screws on stops short of them, or is counterbored to "
+            "{counterbore}, {counterbore_depth} deep."
+        )
     if job.method.support == "centre" and not DIE_HOLDINGS[job.method.holder].off_lathe:
         notes.append("Draw the centre back first; the work now stands out on its own.")
     return tuple(notes)
@@ -150,7 +153,7 @@ def _mate(work: Work) -> str:
     """What a thread of the part is tried with: nobody says which of several threads fits what the job was made for."""
     if len({(found.thread.major_mm, found.thread.pitch_mm) for found in work.threads.values()}) > 1:
         return "its mate"
-    return work.job.fits or "the nut"
+    return quoted(work.job.fits) or "the nut"
 
 
 def gauge(work: Work, chucking: Chucking, found: ThreadWork) -> Operation:
@@ -169,7 +172,10 @@ def gauge(work: Work, chucking: Chucking, found: ThreadWork) -> Operation:
         tool=mate,
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
-        notes=(f"No nut? Measure over three wires: class {found.limits.class_name} lies between the two figures.",),
+        notes=(
+            f"No nut? Over three wires of {{wire}} class {found.limits.class_name} measures {{wires_least}} to "
+            "{wires_most}.",
+        ),
         measure="verdict",
         chucking=chucking.number,
         thread=thread,

@@ -21,12 +21,19 @@ from lathework.rules.blank import SCHOOL_NAMES
 from lathework.units import LengthUnit
 
 
-def sentence_text(operation: Operation, unit: LengthUnit) -> str:
-    """The sentence of a step with its figures put in.
+def _filled(text: str, operation: Operation, unit: LengthUnit) -> str:
+    """A text of a step with its figures put in: they stand in braces, by key."""
+    return text.format(**{key: figure_text(f, unit) for key, f in operation.figures.items()})
 
-    Figures stand in braces in the sentence, by key.
-    """
-    return operation.sentence.format(**{key: figure_text(f, unit) for key, f in operation.figures.items()})
+
+def sentence_text(operation: Operation, unit: LengthUnit) -> str:
+    """The sentence of a step with its figures put in."""
+    return _filled(operation.sentence, operation, unit)
+
+
+def notes_text(operation: Operation, unit: LengthUnit) -> list[str]:
+    """The notes of a step with their figures put in."""
+    return [_filled(note, operation, unit) for note in operation.notes]
 
 
 def headline_text(operation: Operation, unit: LengthUnit) -> str:

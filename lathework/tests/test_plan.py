@@ -12,7 +12,7 @@ from hypothesis import strategies as st
 from lathework.figures import Figure
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
-from lathework.present.plans import plan_json, sentence_text
+from lathework.present.plans import notes_text, plan_json, sentence_text
 from lathework.rules.materials import materials
 from lathework.tests.samples import SCREW, plan
 from lathework.threads.limits import external_classes
@@ -203,12 +203,25 @@ class Said(unittest.TestCase):
                         self.assertIsInstance(figure, Figure)
                         self.assertTrue(figure.formula and figure.source.title and figure.name)
 
-    def test_sentences_use_only_figures_they_have(self) -> None:
-        for change in ({}, SCREW, {"method.holder": "floating-power"}, {"method.finish": "die-turned-round"}):
+    def test_sentences_and_notes_use_only_figures_they_have(self) -> None:
+        run_out = {**SCREW, "method.finish": "run-out"}
+        for change in ({}, SCREW, run_out, {"method.holder": "floating-power"}, {"method.finish": "die-turned-round"}):
             for operation in plan(change).operations:
-                self.assertLessEqual(set(re.findall(r"{(\w+)}", operation.sentence)), set(operation.figures))
+                for text in (operation.sentence, *operation.notes):
+                    self.assertLessEqual(set(re.findall(r"{(\w+)}", text)), set(operation.figures))
                 if operation.headline:
                     self.assertIn(operation.headline, operation.figures)
+
+    @given(st.text(st.characters(codec="utf-8", exclude_characters="\x00"), max_size=60))
+    def test_any_words_may_stand_for_the_mate(self, fits: str) -> None:
+        """Braces in them name no figures."""
+        for operation in plan({"fits": fits}).operations:
+            self.assertNotIn("{", sentence_text(operation, "in"))
+
+    def test_what_class_the_wires_should_measure(self) -> None:
+        """Without a nut: the note of the gauging step tells both limits over the wires, 3/8-16 2A over 0.0361 in."""
+        (note,) = notes_text(step(plan(), "gauge"), "in")
+        self.assertRegex(note, r"wires of 0\.036\d in class 2A measures 0\.38\d+ in to 0\.38\d+ in")
 
 
 class AnyJob(unittest.TestCase):

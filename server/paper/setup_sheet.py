@@ -18,7 +18,7 @@ from lathework.figures import counted
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
-from lathework.present.plans import headline_text, sentence_text
+from lathework.present.plans import headline_text, notes_text, sentence_text
 from lathework.present.values import figure_text
 from lathework.units import LengthUnit
 from server.paper.fonts import WORDS, fonts
@@ -42,13 +42,13 @@ def _passes(operation: Operation, unit: LengthUnit) -> list[str]:
     return [f"Cuts to {', '.join(cuts)}; spring pass at {spring}."]
 
 
-def _remarks(number: int, operation: Operation, said: dict[str, int]) -> list[str]:
+def _remarks(number: int, operation: Operation, unit: LengthUnit, said: dict[str, int]) -> list[str]:
     """Cautions and notes; a note once a sheet, a caution again by the step that told it in full."""
     lines = []
     for caution in operation.cautions:
         first = said.setdefault(caution.do, number)
         lines.append(f"Care: {caution.do}" if first == number else f"Care: as at step {first}.")
-    lines += [note for note in operation.notes if said.setdefault(note, number) == number]
+    lines += [note for note in notes_text(operation, unit) if said.setdefault(note, number) == number]
     return list(dict.fromkeys(lines))
 
 
@@ -61,7 +61,7 @@ def _step(number: int, operation: Operation, unit: LengthUnit, style: Lettering,
     says: list[Flowable] = [style.step(f"{number} {operation.title}", operation.tool)]
     says += [style.care(operation.zero)] if operation.zero else []
     says.append(style.do(sentence_text(operation, unit)))
-    says += [style.care(line) for line in (*_passes(operation, unit), *_remarks(number, operation, said))]
+    says += [style.care(line) for line in (*_passes(operation, unit), *_remarks(number, operation, unit, said))]
     row = [[_square(), says, style.key(headline_text(operation, unit))]]
     rules = [
         ("VALIGN", (0, 0), (-1, -1), "TOP"),

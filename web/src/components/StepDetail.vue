@@ -47,7 +47,7 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
     </p>
     <CautionLine :cautions="step.cautions" />
     <ul v-if="step.notes.length">
-      <li v-for="note in step.notes" :key="note">{{ note }}</li>
+      <li v-for="note in step.notes" :key="note"><StepSentence :step="step" :words="note" /></li>
     </ul>
   </section>
 </template>

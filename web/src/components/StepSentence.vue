@@ -4,16 +4,16 @@ import { computed } from 'vue'
 import type { Operation } from '@/api/client'
 import { useUnits } from '@/composables/useUnits'
 
-/** The sentence to do, its figures put in where the braces stand. */
-const props = defineProps<{ step: Operation }>()
+/** The sentence to do, or other `words` of the step instead, its figures put in where the braces stand. */
+const props = defineProps<{ step: Operation; words?: string }>()
 const { text } = useUnits()
 const parts = computed(() => {
   const figures = new Map(props.step.figures.map((f) => [f.key, f.figure]))
-  return props.step.sentence.split(/\{(\w+)\}/).map((piece, index) => {
+  return (props.words ?? props.step.sentence).split(/\{(\w+)\}/).map((piece, index) => {
     const figure = index % 2 ? figures.get(piece) : undefined
     // A place is never parted from its Z.
-    const words = piece.replace(/ Z $/, ' Z\u00a0')
-    return { text: figure ? text(figure.shown) : words, figure: figure !== undefined }
+    const plain = piece.replace(/ Z $/, ' Z\u00a0')
+    return { text: figure ? text(figure.shown) : plain, figure: figure !== undefined }
   })
 })
 </script>

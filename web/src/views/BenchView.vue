@@ -143,7 +143,7 @@ void load()
           <PartDrawing :sheet="bench.drawing" :step="step.key" fixed />
           <ReadingsTable v-if="bench.readings.length" :readings="bench.readings" />
           <ul v-if="step.notes.length" class="notes muted">
-            <li v-for="note in step.notes" :key="note">{{ note }}</li>
+            <li v-for="note in step.notes" :key="note"><StepSentence :step="step" :words="note" /></li>
           </ul>
         </aside>
       </div>
