@@ -20,6 +20,8 @@ _HOLE_ROWS = 6
 _TOOL_ROW = 30.0
 """Labels of the part stay under the line that names the tool, in sheet units."""
 _SHIFTS = (0.0, 50.0, -50.0, 100.0, -100.0, 160.0, -160.0, 220.0, -220.0)
+_OFF_AXIS = 48.0
+"""Height of a section, in sheet units, from which its diameter stands over the centre line, not on it."""
 _CLEAR = 8.0
 """Sheet units between a label over the work and the jaws."""
 Anchor = Literal["start", "middle", "end"]
@@ -146,7 +148,10 @@ def _spots(layout: Layout, chucking: Chucking, placed: Placed, label: Label, *, 
     if placed.thread is not None and placed.near_mm == 0 and layout.face_x + 12 + width <= layout.frame.width:
         yield layout.face_x + 12, layout.top(across) - 2, "start"
     elif right - left > width + 8 and across * layout.scale > 22 and placed.thread is None:
-        yield middle, layout.axis_y + 5 + (across * layout.scale / 4 if opened else 0), "middle"
+        tall = across * layout.scale
+        # Clear of the centre line, where there is room for that.
+        off = 5 + tall / 4 if opened else -8 if tall > _OFF_AXIS else 5
+        yield middle, layout.axis_y + off, "middle"
     yield from _rows_above(layout, chucking, middle, width)
 
 
