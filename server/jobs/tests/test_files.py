@@ -13,10 +13,13 @@ from django.conf import settings
 from django.core.management import call_command
 from jsonschema import Draft202012Validator
 from pypdf import PdfReader
+from reportlab.pdfbase.pdfmetrics import stringWidth
 
+from lathework.drawing.layout import CHAR, LETTERING
 from lathework.tests.samples import PLUG, TIE_ROD, document
 from server.jobs.models import Entry, Job
 from server.jobs.tests.case import ApiCase
+from server.paper.fonts import FIGURES, fonts
 
 SCHEMA = Draft202012Validator(json.loads((Path(settings.ROOT) / "docs/formats/job-2.schema.json").read_text()))
 
@@ -87,6 +90,11 @@ class OtherFiles(ApiCase):
         for words in told:
             self.assertIn(words, text)
         self.assertIn("−2.594 in", " ".join(text.split()))
+
+    def test_labels_are_as_wide_as_the_drawing_takes_them_for(self) -> None:
+        """The layout reckons with the advance of the shipped face: none over another on screen is none on paper."""
+        fonts()
+        self.assertAlmostEqual(stringWidth("0", FIGURES, LETTERING), CHAR, delta=0.01)
 
     def test_no_heading_stands_away_from_its_steps(self) -> None:
         """Every page is numbered, and a second end's heading is on the page of the step that follows it."""
