@@ -86,7 +86,10 @@ def hole_json(found: Hole) -> Json:
         "countersink": figure_json(found.countersink),
         "form": figure_json(found.form) if found.form else None,
         "weaker": found.strip.weaker,
-        "strength": [figure_json(f) for f in (found.strip.engagement, found.strip.external, found.strip.internal)],
+        "strength": [
+            figure_json(f)
+            for f in (found.strip.engagement, found.strip.breaks, found.strip.external, found.strip.internal)
+        ],
         "margin": figure_json(found.margin) if found.margin else None,
         "depths": [figure_json(depth) for depth in found.depths],
         "thin": _thin(found.thin) if found.thin else None,

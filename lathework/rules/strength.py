@@ -9,6 +9,7 @@ from lathework.figures import Figure, Given, Source
 from lathework.rules.relief import stress_area
 from lathework.threads.limits.bands import ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
+from lathework.units import convert
 
 SHEAR = Source("standard", "FED-STD-H28/2B and ASME B1.1 appendix B, thread shear areas")
 SHEAR_SHARE = 0.5
@@ -19,12 +20,13 @@ SHEAR_SHARE = 0.5
 class Strip:
     """Where a pair of threads gives way: shear areas a unit of length, and the engagement that breaks the bolt first.
 
-    Areas are the thread's unit squared for each unit of length; `engagement` is in the thread's unit.
+    Areas are the thread's unit squared for each unit of length; `engagement` is in the thread's unit, `breaks` in kN.
     """
 
     external: Figure
     internal: Figure
     engagement: Figure
+    breaks: Figure
     weaker: str
 
 
@@ -78,6 +80,16 @@ def internal_shear(thread: Thread, external: ExternalLimits, internal: InternalL
     )
 
 
+def _breaking_load(thread: Thread, area: Figure, strength: float) -> Figure:
+    """Pull in kN at which a bolt of `strength` in N/mm^2 breaks: stress area x strength."""
+    to_mm = convert(1.0, thread.unit, "mm")
+    return Figure(
+        "bolt breaks at", area.value * to_mm**2 * strength / 1000, "kN", "stress area × bolt strength", SHEAR,
+        (Given("stress area", area.value, area.unit), Given("bolt strength", strength, "N/mm²")), places=1,
+        note="A steady pull that breaks it: no working load. For lifting a rated part is bought.",
+    )  # fmt: skip
+
+
 def strip(
     thread: Thread,
     external: ExternalLimits,
@@ -112,4 +124,7 @@ def strip(
         fine=False,
         note="At the limits of the classes, each at its worst.",
     )
-    return Strip(outside, inside, engagement, "the bolt's thread" if bolt_holds <= hole_holds else "the hole's thread")
+    breaks = _breaking_load(thread, area, bolt_strength)
+    return Strip(
+        outside, inside, engagement, breaks, "the bolt's thread" if bolt_holds <= hole_holds else "the hole's thread"
+    )

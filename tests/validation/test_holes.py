@@ -126,6 +126,20 @@ class ByHand(unittest.TestCase):
         ours = external_shear(found.thread, found.external, 8.676).value
         self.assertAlmostEqual(ours, math.pi / 1.5 * 8.676 * (0.75 + 0.57735 * (8.862 - 8.676)), places=3)
 
+    def test_bolts_break_at_the_loads_their_standard_prints(self) -> None:
+        """ISO 898-1, least ultimate tensile loads in N of classes 4.6 and 8.8; SAE J429 grade 5, 1/2-13: 17 000 lb."""
+        for name, strength, newtons in (
+            ("M8", 400, 14_600), ("M10", 400, 23_200), ("M12", 400, 33_700), ("M10", 800, 46_400),
+            ("M12", 800, 67_400), ("M20", 830, 203_000), ("1/2-13", 120_000 * 0.00689476, 17_000 * 4.44822),
+        ):  # fmt: skip
+            found = size(name)
+            assert found.external is not None and found.internal is not None
+            hole = found.internal.minor.maximum
+            made = strip(found.thread, found.external, found.internal, hole=hole, bolt_strength=strength,
+                         hole_strength=strength)  # fmt: skip
+            with self.subTest(name=name, strength=strength):
+                self.assertAlmostEqual(made.breaks.value * 1000 / newtons, 1, delta=0.005)
+
     def test_depths_of_a_blind_hole(self) -> None:
         """M8, 15 mm of full thread, 6.8 mm hole: + lead, + 2 turns for chips, + 0.3 x 6.8: second tap 24.54 mm."""
         thread = read_designation("M8")
