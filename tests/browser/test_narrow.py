@@ -13,6 +13,7 @@ PAGES = (
     "/jobs/2",
     "/jobs/10",
     "/jobs/9?part=3",
+    "/jobs/9/bench",
     "/threads?q=3/8-16&over=M10",
     "/threads?q=R1/2",
     "/identify",
