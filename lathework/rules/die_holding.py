@@ -8,7 +8,7 @@ from typing import Literal, get_args
 
 from lathework.rules import cautions
 from lathework.rules.cautions import Caution
-from lathework.rules.torque import SLIPS_IN_HAND
+from lathework.rules.torque import SLIPS_IN_HOLDER
 
 Holder = Literal["stock-in-vise", "stock-by-tailstock", "sliding-by-hand", "floating-power", "keyed-power"]
 HOLDERS: tuple[Holder, ...] = get_args(Holder)
@@ -79,7 +79,7 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         (cautions.DIE_POWER,),
         (_DRAWS_ON, "Back the die off under power, or by hand with the motor off."),
         power=True,
-        slips_nm=SLIPS_IN_HAND,
+        slips_nm=SLIPS_IN_HOLDER,
     ),
     "keyed-power": DieHolding(
         "keyed-power",

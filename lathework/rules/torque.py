@@ -28,8 +28,9 @@ TAP_HOLDS: tuple[tuple[float, str], ...] = (
     (math.inf, "Too much for a wrench: chase most of the thread first, finish it with the tap."),
 )
 """Torque of a tap in N m up to which each will do (practice)."""
-SLIPS_IN_HAND, SLIPS_IN_CHUCK = 2.0, 8.0
-"""Torque in N m up to which a holder in the hand, and a shank in a drill chuck, still slip in time (practice)."""
+SLIPS_IN_HAND, SLIPS_IN_CHUCK, SLIPS_IN_HOLDER = 2.0, 8.0, 8.0
+"""Torque in N m up to which a holder in the hand, a shank in a drill chuck and a floating die holder still slip in
+time (practice)."""
 TOO_MUCH = "More torque than may slip under power: turn the spindle by hand."
 
 
