@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from lathework.drawing.percent_view import percent_sheet
 from lathework.drawing.shapes import Sheet
 from lathework.errors import InputError
-from lathework.figures import Figure
+from lathework.figures import Figure, Given
 from lathework.lengths import Span, read_length, within
 from lathework.rules.holes import (
     HIGHEST_PERCENT,
@@ -26,7 +26,7 @@ from lathework.rules.holes import (
 )
 from lathework.rules.materials import Material, materials
 from lathework.rules.mending import Mend, mends
-from lathework.rules.strength import Strip, external_shear, strip
+from lathework.rules.strength import Strip, external_shear, share_held, strip
 from lathework.rules.thin_metal import ThinMetal, thin_metal
 from lathework.size import Size, size
 from lathework.threads.limits.bands import ExternalLimits, InternalLimits
@@ -150,6 +150,12 @@ def _limits(found: Size) -> tuple[ExternalLimits, InternalLimits]:
     return found.external, found.internal
 
 
+def _depths(thread: Thread, full: float, across: float, held: Strip) -> tuple[Figure, ...]:
+    """What a blind hole of `full` thread (the thread's unit) holds, and how deep it is drilled for each tap."""
+    drilled = [drill_depth(thread, tap, full, across) for tap in taps() if tap.blind]
+    return share_held(held, Given("full thread", full, thread.unit)), *drilled
+
+
 def hole(text: str, *, internal_class: str = "", asked: AskedHole | None = None) -> Hole:
     """The hole for the thread that `text` designates, tapped to `internal_class` ("" the usual one).
 
@@ -183,7 +189,7 @@ def hole(text: str, *, internal_class: str = "", asked: AskedHole | None = None)
         form=form_hole(thread) if metal.form_tap else None,
         strip=held,
         margin=margin,
-        depths=() if full is None else tuple(drill_depth(thread, tap, full, across) for tap in taps() if tap.blind),
+        depths=() if full is None else _depths(thread, full, across, held),
         thin=None if thick is None else thin_metal(thread, thick, held),
         mends=mends(thread, rack),
         warnings=_warnings(found, metal, pick, margin),

@@ -128,3 +128,14 @@ def strip(
     return Strip(
         outside, inside, engagement, breaks, "the bolt's thread" if bolt_holds <= hole_holds else "the hole's thread"
     )
+
+
+def share_held(strip: Strip, length: Given) -> Figure:
+    """Per cent of the bolt's strength that a `length` of thread (the thread's unit) holds. Source: FED-STD-H28/2B."""
+    needed = strip.engagement
+    share = min(100.0, 100 * length.value / needed.value)
+    return Figure(
+        "of the bolt's strength", share, "%", f"100 × {length.name} ÷ {needed.name}", SHEAR,
+        (length, Given(needed.name, needed.value, needed.unit)),
+        note="The bolt breaks first." if share == 100 else f"It strips first: {strip.weaker}.",
+    )  # fmt: skip

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from lathework.figures import GEOMETRY, Figure, Given
-from lathework.rules.strength import SHEAR, Strip
+from lathework.rules.strength import Strip, share_held
 from lathework.threads.series import library
 from lathework.threads.thread import Thread
 
@@ -37,8 +37,7 @@ def finer(thread: Thread) -> Thread | None:
 
 def thin_metal(thread: Thread, thickness: float, strip: Strip) -> ThinMetal:
     """A hole of `thread` through metal of `thickness` (the thread's unit). Source: FED-STD-H28/2B; advice: practice."""
-    turns, needed = thickness / thread.pitch, strip.engagement.value
-    given = Given("thickness", thickness, thread.unit)
+    turns = thickness / thread.pitch
     advice = []
     if turns < FEWEST_TURNS:
         advice.append("Too thin to tap: a plain hole and a nut, or a nut riveted, pressed or brazed on.")
@@ -53,12 +52,8 @@ def thin_metal(thread: Thread, thickness: float, strip: Strip) -> ThinMetal:
     return ThinMetal(
         turns=Figure(
             "turns in the metal", turns, "turns", "thickness ÷ pitch", GEOMETRY,
-            (given, Given("pitch", thread.pitch, thread.unit)), places=1,
+            (Given("thickness", thickness, thread.unit), Given("pitch", thread.pitch, thread.unit)), places=1,
         ),
-        holds=Figure(
-            "of the screw's strength", min(100.0, 100 * thickness / needed), "%",
-            "100 × thickness ÷ engagement at which the bolt breaks first", SHEAR,
-            (given, Given("engagement at which the bolt breaks first", needed, thread.unit)),
-        ),
+        holds=share_held(strip, Given("thickness", thickness, thread.unit)),
         advice=tuple(advice),
     )  # fmt: skip

@@ -109,6 +109,14 @@ class ByHand(unittest.TestCase):
         self.assertAlmostEqual(made.engagement.value, 2 * 0.1419 / 0.7789, places=3)
         self.assertEqual(made.weaker, "the bolt's thread")
 
+    def test_half_the_engagement_holds_half(self) -> None:
+        """A 0.434 in drill cuts about 0.4387, and leaves pi x 13 x 0.4387 x (1/26 + 0.57735 x 0.0048) = 0.7388 square
+        inches an inch: 1/2-13 in its own metal wants 2 x 0.1419 / 0.7388 = 0.3841 in; half of that holds half."""
+        for depth, share in (("0.1921", 50), ("0.4", 100)):
+            found = hole("1/2-13", asked=AskedHole(depth=depth, drills="0.434"))
+            self.assertAlmostEqual(found.depths[0].value, share, delta=0.2)
+        self.assertIn("bolt breaks first", found.depths[0].note)
+
     def test_a_weak_hole_wants_more_thread(self) -> None:
         """Steel of 850 in aluminium of 290: J = 0.7789 x 850 / (1.1235 x 290) = 2.03 times as much."""
         found = size("1/2-13")
