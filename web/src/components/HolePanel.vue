@@ -130,6 +130,10 @@ const others = computed(() =>
           @update:model-value="typed.depth = $event"
         />
       </p>
+      <FigureRow
+        v-if="found.depths.length"
+        :figures="found.depths.map((figure) => ({ label: figure.name, figure }))"
+      />
       <p class="line">
         <InlineField
           label="Thickness of the metal"
@@ -148,10 +152,6 @@ const others = computed(() =>
         />
         <p v-for="told in found.thin.advice" :key="told">{{ told }}</p>
       </template>
-      <FigureRow
-        v-if="found.depths.length"
-        :figures="found.depths.map((figure) => ({ label: figure.name, figure }))"
-      />
       <FigureRow :figures="others" />
       <HoleMends :mends="found.mends" />
     </template>
