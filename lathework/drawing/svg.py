@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from xml.sax.saxutils import escape, quoteattr
 
+from lathework.drawing.layout import LETTERING
 from lathework.drawing.shapes import HATCH_GAP, Line, Path, Role, Sheet
 from lathework.units import LengthUnit
 
@@ -65,7 +66,7 @@ def sheet_svg(sheet: Sheet, unit: LengthUnit) -> str:
             '<?xml version="1.0" encoding="UTF-8"?>',
             f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {size}" role="img" '
             f"aria-label={quoteattr(sheet.title)} "
-            'font-family="monospace" font-size="14">',
+            f'font-family="monospace" font-size="{LETTERING:g}">',
             f"<title>{escape(sheet.title)}; lengths in {unit}</title>",
             _HATCH,
             *paths,
