@@ -2,9 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Iterator, Sequence
+from collections.abc import Callable, Sequence
 from io import BytesIO
-from itertools import groupby
 
 from reportlab.lib.pagesizes import A4
 from reportlab.lib.units import mm
@@ -73,12 +72,17 @@ def _step(number: int, operation: Operation, unit: LengthUnit, style: Lettering,
     return Table(row, colWidths=[_BOX, style.width - _BOX - _KEY, _KEY], style=rules)
 
 
-def _numbered(plan: Plan, style: Lettering) -> Iterator[tuple[Chucking, list[Flowable]]]:
-    """Each chucking with its steps, numbered through the part."""
+def _numbered(plan: Plan, style: Lettering) -> list[tuple[Chucking, list[Flowable]]]:
+    """The steps in their order, numbered, under the chucking that each begins with.
+
+    What is done off the lathe when all chuckings are over stays with the last.
+    """
     said: dict[str, int] = {}
-    steps = enumerate(plan.operations, 1)
-    for number, found in groupby(steps, key=lambda step: step[1].chucking):
-        yield plan.chuckings[number - 1], [_step(n, o, plan.job.unit, style, said) for n, o in found]
+    groups: dict[int, list[Flowable]] = {}
+    for number, operation in enumerate(plan.operations, 1):
+        group = operation.chucking if operation.chucking not in groups else max(groups)
+        groups.setdefault(group, []).append(_step(number, operation, plan.job.unit, style, said))
+    return [(plan.chuckings[number - 1], steps) for number, steps in groups.items()]
 
 
 def _part(plan: Plan, style: Lettering) -> list[Flowable]:

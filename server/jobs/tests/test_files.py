@@ -16,7 +16,8 @@ from pypdf import PdfReader
 from reportlab.pdfbase.pdfmetrics import stringWidth
 
 from lathework.drawing.layout import CHAR, LETTERING
-from lathework.tests.samples import PLUG, TIE_ROD, document
+from lathework.tests.samples import PLUG, TIE_ROD, document, section
+from lathework.tests.test_bores import bore
 from server.jobs.models import Entry, Job
 from server.jobs.tests.case import ApiCase
 from server.paper.fonts import FIGURES, fonts
@@ -105,6 +106,19 @@ class OtherFiles(ApiCase):
             self.assertIn(f"page {number} of {len(words)}", text)
         second = next(text for text in words if "Second end: held by" in text)
         self.assertIn("Turn end for end", second)
+
+    def test_what_is_done_off_the_lathe_comes_last(self) -> None:
+        """The hexagon of the first end is milled when both ends are turned: no end is begun twice for it."""
+        hexagon = section("hexagon", "1/2", across="0.7")
+        sections = [section("thread", "3/4", thread="3/4-16"), hexagon, section("bar")]
+        body = {"part.sections": sections, "part.stock.across": "1", "part.overall_length": "2",
+                "part.bores": [bore("1/4-20", depth="1/2", end="left")]}  # fmt: skip
+        job = self.send("POST", "/api/jobs", document(body)).json()  # type: ignore[attr-defined]
+        paper = PdfReader(io.BytesIO(self.client.get(f"/api/jobs/{job['id']}/sheet.pdf").content)).pages
+        text = " ".join(" ".join(page.extract_text().split()) for page in paper)
+        places = [text.index(words) for words in ("First end", "Second end", "Turn end for end", "Mill the hexagon")]
+        self.assertEqual(places, sorted(places))
+        self.assertEqual(text.count("First end"), 1)
 
     def test_the_sheet_of_every_kind_of_job(self) -> None:
         for number, change in enumerate(

@@ -11,11 +11,11 @@ function key(step: Operation): string {
   const figure = step.figures.find((f) => f.key === step.headline)?.figure
   return `${step.headline_words} ${figure ? text(figure.shown) : ''}`.trim()
 }
-/** The heading where work turns to another end of the part. */
+/** The heading where work on an end of the part begins; what is done off the lathe at the end has none. */
 function ends(at: number): string {
-  const last = props.steps[at - 1]?.chucking
   const now = props.steps[at]?.chucking
-  if (now === last || !props.steps.some((step) => step.chucking > 1)) return ''
+  const begun = props.steps.slice(0, at).some((step) => step.chucking === now)
+  if (begun || !props.steps.some((step) => step.chucking > 1)) return ''
   return now === 1 ? 'First end' : 'Second end'
 }
 </script>
