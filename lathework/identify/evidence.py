@@ -199,10 +199,9 @@ def _contradictions(reader: _Reader, found: Evidence) -> None:
     if len(pitches) == 2:
         apart = abs(pitches[0].mm - pitches[1].mm)
         if apart > 4 * (pitches[0].sigma_mm + pitches[1].sigma_mm):
-            reader.fail(
-                "contradiction", "over",
-                f"The count says {pitches[1].mm:.3f} mm pitch, the leaf {pitches[0].mm:.3f} mm: one of them is wrong.",
-            )  # fmt: skip
+            leaf, counted = (f"{m.mm:.3f} mm ({MM_PER_INCH / m.mm:.1f} to the inch)" for m in pitches)
+            text = f"The count says a pitch of {counted}, the leaf {leaf}: one of them is wrong."
+            reader.fail("contradiction", "over", text)
 
 
 def _shares(reader: _Reader, shares: Mapping[str, object]) -> Shares:

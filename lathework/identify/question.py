@@ -27,6 +27,7 @@ from lathework.identify.likelihood import (
 )
 from lathework.identify.rank import Ranking, part_is_nut
 from lathework.threads.designation import Called
+from lathework.units import MM_PER_INCH
 
 Ask = Literal["outside", "leaf", "counted", "angle", "taper", "mate"]
 Instrument = Literal["caliper", "pitch-leaves", "rule", "angle-leaves", "mates"]
@@ -142,7 +143,7 @@ def _counted(belief: Belief) -> Question:
     sigma = RULE_MM / count
     gain = _spread(belief, lambda m: m.pitch, lambda _: sigma, lambda m, x: normal_density(m.pitch - x, sigma))
     told = tuple(
-        f"{found[0].pitch * count:.1f} mm means {_names(found)}"
+        f"{found[0].pitch * count:.1f} mm ({found[0].pitch * count / MM_PER_INCH:.3f} in) means {_names(found)}"
         for _, found in _leading(belief, lambda m: round(m.pitch, 3))
     )
     how = f"Count {count} threads over a rule, crest to crest."
@@ -159,7 +160,11 @@ def _outside(belief: Belief, evidence: Evidence) -> Question:
         return math.hypot(model.crest[1], CALIPER_MM, wear)
 
     gain = _spread(belief, centre, sigma, lambda m, x: crest_density(m, x, CALIPER_MM, wear))
-    told = tuple(f"{m.crest_low:.2f} to {m.crest_high:.2f} mm means {m.thread.designation}" for m, _ in belief[:2])
+    told = tuple(
+        f"{m.crest_low:.2f} to {m.crest_high:.2f} mm ({m.crest_low / MM_PER_INCH:.3f} to "
+        f"{m.crest_high / MM_PER_INCH:.3f} in) means {m.thread.designation}"
+        for m, _ in belief[:2]
+    )
     return Question("outside", "caliper", "Measure over the crests where they are least worn.", told, gain)
 
 

@@ -83,7 +83,9 @@ class Worth(unittest.TestCase):
         found = [q for q in questions(rank(evidence), evidence) if q.ask == "counted"]
         self.assertTrue(found)
         self.assertIn("threads over a rule", found[0].how)
-        self.assertTrue(any(told.startswith("25.0 mm means M8") for told in found[0].meanings), found[0].meanings)
+        self.assertTrue(
+            any(told.startswith("25.0 mm (0.984 in) means M8") for told in found[0].meanings), found[0].meanings
+        )
 
     def test_more_evidence_leaves_less_doubt_when_it_agrees(self) -> None:
         steps: list[dict[str, str]] = [
