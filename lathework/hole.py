@@ -18,6 +18,7 @@ from lathework.rules.holes import (
     drill_depth,
     form_hole,
     hole_for,
+    likely_breaks,
     metal_cut,
     owned,
     tap_margin,
@@ -118,7 +119,7 @@ def _warnings(found: Size, metal: Material, pick: Choice | None, margin: Figure 
         out.append(
             f"Class {band.class_name} allows {band.minimum:g} to {band.maximum:g} {band.unit} across the crests."
         )
-    if margin is not None and margin.value < 2:
+    if likely_breaks(margin):
         out.append("The tap is likely to break at this per cent: drill larger, or cut the thread with a single point.")
     if not metal.form_tap:
         out.append(f"No form tap in {metal.name}: it cracks instead of flowing.")

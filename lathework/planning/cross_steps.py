@@ -10,13 +10,17 @@ from lathework.planning.chucking import Chucking
 from lathework.planning.hole_steps import DEEP_RATIO, PECK, drilling_speed, pilot_figure, ream
 from lathework.planning.operation import Operation
 from lathework.planning.positions import typed
-from lathework.planning.tapping_steps import driven, ending, hazards, tap_taper, torques, turns_of
+from lathework.planning.tapping_steps import driven, ending, manner, risks, tap_order, tap_taper, torques, turns_of
 from lathework.planning.work import Work, in_mm
 from lathework.rules import cautions
 from lathework.rules.holes import countersink
+from lathework.rules.tap_holding import TAP_HOLDINGS
 from lathework.threads.thread import Thread
 
 GUIDED = "turned by hand in the drill press"
+BY_HAND = TAP_HOLDINGS["in-vise"]
+"""A wrench in both hands, the piece clamped."""
+LEFT_HAND = "Left-hand tap: turn it anticlockwise to cut, clockwise to back off."
 
 
 def _set_up(chucking: Chucking, found: BoreWork) -> Operation:
@@ -93,10 +97,10 @@ def _mouths(work: Work, chucking: Chucking, found: BoreWork, thread: Thread | No
 
 
 def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
-    bore, metal = found.bore, work.job.material
+    bore = found.bore
     deep = thickness_mm(work.part, bore) if bore.depth is None else bore.depth.mm
     turns = turns_of(thread, deep, through=bore.depth is None)
-    figures = {"turns": turns, **driven(work, found), **torques(work, found, thread)}
+    figures = {"turns": turns, **driven(work, found), **torques(work, found, thread, BY_HAND)}
     if bore.depth is not None:
         figures["deep"] = typed("full thread", bore.depth, fine=False)
     return Operation(
@@ -107,10 +111,15 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
         + ending(figures),
         headline="turns",
         figures=figures,
-        tool=f"{thread.designation} tap",
+        tool=f"{thread.designation} tap: {tap_order(found)}",
         edge="",
-        cautions=(cautions.TAP_BY_HAND, *hazards(work)),
-        notes=(f"Lubricant: {metal.lubricant}.", "Motor unplugged: the chuck only keeps the tap square."),
+        cautions=(*BY_HAND.cautions, *work.hazards),
+        notes=(
+            *risks(figures),
+            *((LEFT_HAND,) if thread.hand == "left" else ()),
+            *manner(work, found, figures),
+            "Motor unplugged: the chuck only keeps the tap square.",
+        ),
         chucking=chucking.number,
     )
 
@@ -127,7 +136,7 @@ def cross_holes(work: Work, chucking: Chucking) -> Iterator[Operation]:
             yield ream(work, chucking, found, found.taper, key="cross-ream", guided=GUIDED, care=cautions.CROSS_DRILL)
             yield tap_taper(
                 work, chucking, found, bore.thread, found.taper, key="cross-tap", guided=GUIDED,
-                care=cautions.TAP_BY_HAND,
+                way=BY_HAND,
             )  # fmt: skip
             continue
         yield _mouths(work, chucking, found, bore.thread)

@@ -9,9 +9,9 @@ from lathework.part import Bore
 from lathework.planning.bore_sizes import FLOOR_MM, depth_figure, largest_mm, thickness_mm, wall_mm
 from lathework.planning.bores import BoreWork, bore_work, much_nearer, racks_of
 from lathework.planning.notice import Notice, told
-from lathework.planning.tapping_steps import LEAST_MARGIN, margin_of, way_of
+from lathework.planning.tapping_steps import margin_of, way_of
 from lathework.planning.work import Work, in_mm
-from lathework.rules.holes import RACKS, THIN_WALL
+from lathework.rules.holes import RACKS, THIN_WALL, likely_breaks
 from lathework.units import show_share
 
 WEAK_SHARE = 1 / 3
@@ -71,7 +71,7 @@ def _drills(work: Work, bore: Bore, found: BoreWork, field: str) -> Iterator[Not
         yield Notice("form-tap-brittle", f"{field}.cut", text)
     if not found.chased:
         margin = margin_of(work, found, bore.thread)
-        if margin is not None and margin.value < LEAST_MARGIN:
+        if margin is not None and likely_breaks(margin):
             text = f"The {name} tap bears only {margin.value:.1f} times its torque: drill larger, or chase the thread."
             yield Notice("tap-breaks", f"{field}.thread", text)
     if bore.end != "across" and way_of(work, found).code != work.job.method.tapping and not found.chased:

@@ -25,7 +25,7 @@ from lathework.planning.notices import notices
 from lathework.planning.operation import Kind, Operation
 from lathework.planning.times import batch_time, piece_time
 from lathework.planning.work import Work, work_out
-from lathework.rules.cautions import HAZARD_CAUTIONS, Caution
+from lathework.rules.cautions import Caution
 from lathework.rules.die_holding import DIE_HOLDINGS
 from lathework.rules.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
 from lathework.rules.tap_holding import TAP_HOLDINGS
@@ -187,5 +187,5 @@ def make_plan(job: Job) -> Plan:
         operations=operations,
         batch=_batch(work, operations),
         notices=notices(work, ways),
-        cautions=tuple(HAZARD_CAUTIONS[hazard] for hazard in job.hazards),
+        cautions=work.hazards,
     )

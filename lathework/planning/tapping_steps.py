@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator
-from dataclasses import replace
 
 from lathework.figures import GEOMETRY, Figure, Given, counted
 from lathework.planning.bores import TAP, BoreWork
@@ -15,18 +14,15 @@ from lathework.planning.positions import along, typed
 from lathework.planning.rhythm import rhythm, under_power
 from lathework.planning.work import Work, in_mm
 from lathework.rules import cautions
-from lathework.rules.cautions import HAZARD_CAUTIONS, Caution
 from lathework.rules.chasing import advance, chasing_passes, infeed, largest_chaser, pass_count
-from lathework.rules.holes import TAPPED_PERCENT, tap_margin, tap_named
+from lathework.rules.holes import TAPPED_PERCENT, likely_breaks, tap_margin, tap_named
 from lathework.rules.pipe_holes import TaperHole
 from lathework.rules.speeds import spindle_speed
 from lathework.rules.tap_holding import SMALL_TAP_MM, TAP_HOLDINGS, TapHolding
-from lathework.rules.torque import cutting_torque, form_torque, what_slips
+from lathework.rules.torque import cutting_torque, form_torque, held
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-LEAST_MARGIN = 2.0
-"""Breaking torque over cutting torque under which a tap is likely to break (practice)."""
 CHASING_SHARE = 2.0
 """Speed of chasing over that of a die or a tap (practice)."""
 FORMED = "A form tap makes no chips: plenty of oil, no turning back, and a hole that is neither tight nor wide."
@@ -60,12 +56,14 @@ def margin_of(work: Work, found: BoreWork, thread: Thread) -> Figure | None:
     return None if found.percent is None else tap_margin(thread, work.job.material, found.percent.value)
 
 
-def torques(work: Work, found: BoreWork, thread: Thread) -> dict[str, Figure]:
-    """The tap's margin, where it is known, and its torque."""
+def torques(work: Work, found: BoreWork, thread: Thread, way: TapHolding) -> dict[str, Figure]:
+    """The tap's margin, where it is known, and its torque with what is said of holding it in that `way`."""
     torque = cutting_torque(thread, work.job.material.cutting_force, tool="tap")
+    if found.bore.cut == "form-tap":
+        torque = form_torque(torque)
     margin = margin_of(work, found, thread)
     return ({} if margin is None else {"margin": margin}) | {
-        "torque": form_torque(torque) if found.bore.cut == "form-tap" else torque
+        "torque": held(torque, "tap", by_torque=way.by_torque, slips_nm=way.slips_nm)
     }
 
 
@@ -79,9 +77,28 @@ def ending(figures: dict[str, Figure]) -> str:
     return f"; {TURN_BACK}." if "rhythm" in figures else "."
 
 
-def hazards(work: Work) -> tuple[Caution, ...]:
-    """What must be said of the job's use beside the step that makes the thread."""
-    return tuple(HAZARD_CAUTIONS[hazard] for hazard in work.job.hazards)
+def tap_order(found: BoreWork, *, power: bool = False) -> str:
+    """Which taps a hole takes, in their order."""
+    if found.bore.cut == "form-tap":
+        return "form tap"
+    if power:
+        return "spiral point tap"
+    return "second tap alone" if found.bore.depth is None else "taper, second, then bottoming tap"
+
+
+def risks(figures: dict[str, Figure]) -> tuple[str, ...]:
+    """What must be known before a tap of those `figures` goes in."""
+    likely = likely_breaks(figures.get("margin"))
+    return ("The tap is likely to break here: drill larger, or chase the thread.",) if likely else ()
+
+
+def manner(work: Work, found: BoreWork, figures: dict[str, Figure]) -> tuple[str, ...]:
+    """What a tap of those `figures` wants wherever it is driven: oil, the way of a form tap, something to hold it."""
+    return (
+        f"Lubricant: {work.job.material.lubricant}.",
+        *((FORMED,) if found.bore.cut == "form-tap" else ()),
+        *filter(None, (figures["torque"].note,)),
+    )
 
 
 def _full(work: Work, found: BoreWork) -> Figure:
@@ -93,18 +110,13 @@ def _full(work: Work, found: BoreWork) -> Figure:
 
 
 def _notes(work: Work, found: BoreWork, thread: Thread, way: TapHolding, figures: dict[str, Figure]) -> tuple[str, ...]:
-    margin = figures.get("margin")
-    likely = margin is not None and margin.value < LEAST_MARGIN
-    fallen = way.code != work.job.method.tapping
     return (
-        *(("The tap is likely to break here: drill larger, or chase the thread.",) if likely else ()),
-        *((BLIND,) if fallen else ()),
+        *risks(figures),
+        *((BLIND,) if way.code != work.job.method.tapping else ()),
         *((LEFT_HAND,) if thread.hand == "left" else ()),
-        f"Lubricant: {work.job.material.lubricant}.",
-        *((FORMED,) if found.bore.cut == "form-tap" else ()),
         *way.notes,
         *((way.small,) if way.small and thread.major_mm < SMALL_TAP_MM else ()),
-        *filter(None, (figures["torque"].note,)),
+        *manner(work, found, figures),
     )
 
 
@@ -114,15 +126,7 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
     way, turns = way_of(work, found), turns_of(thread, in_mm(deep), through=through)
     # Under power nothing is turned back.
     drive = under_power(work, thread, turns) if way.power else driven(work, found)
-    figures = {"turns": turns, **drive, "deep": deep, **torques(work, found, thread)}
-    if way.power:
-        torque = figures["torque"]
-        figures["torque"] = replace(torque, note=what_slips(torque.value, way.slips_nm, "tap"))
-    order = "second tap alone" if through else "taper, second, then bottoming tap"
-    if way.power:
-        order = "spiral point tap"
-    if found.bore.cut == "form-tap":
-        order = "form tap"
+    figures = {"turns": turns, **drive, "deep": deep, **torques(work, found, thread, way)}
     return Operation(
         key="tap",
         kind="tap",
@@ -130,9 +134,9 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
         sentence=way.sentence + ending(figures),
         headline="turns",
         figures=figures,
-        tool=f"{thread.designation} tap: {order}",
+        tool=f"{thread.designation} tap: {tap_order(found, power=way.power)}",
         edge="",
-        cautions=(*way.cautions, *hazards(work)),
+        cautions=(*way.cautions, *work.hazards),
         notes=_notes(work, found, thread, way, figures),
         chucking=chucking.number,
     )
@@ -147,11 +151,11 @@ def tap_taper(
     *,
     key: str = "tap",
     guided: str = "on the tailstock centre",
-    care: Caution = cautions.TAP,
+    way: TapHolding = TAP_HOLDINGS["by-centre"],
 ) -> Operation:
-    """Tap a taper pipe thread, `guided` as said, until its gauge stands flush."""
+    """Tap a taper pipe thread by hand, `guided` as said and held in that `way`, until its gauge stands flush."""
     figures = {"gauge": taper.gauge, "turns": taper.turns, "give": taper.give, "rhythm": rhythm(work)}
-    figures |= torques(work, found, thread)
+    figures |= torques(work, found, thread, way)
     return Operation(
         key=key,
         kind="tap",
@@ -162,12 +166,11 @@ def tap_taper(
         figures=figures,
         tool=f"{thread.designation} taper pipe tap",
         edge="",
-        cautions=(care, *hazards(work)),
+        cautions=(*way.cautions, *work.hazards),
         notes=(
-            f"Lubricant: {work.job.material.lubricant}.",
             "A taper tap cuts on its whole length: the torque grows with depth. Too deep cannot be mended.",
             "No gauge? A sound fitting should go in by hand about {turns}, then tighten.",
-            figures["torque"].note,
+            *manner(work, found, figures),
         ),
         chucking=chucking.number,
     )  # fmt: skip
@@ -201,7 +204,7 @@ def _chase(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> O
         figures=figures,
         tool=f"tap of {thread.pitch:.4g} {thread.unit} pitch as a chaser" if by_tap else "inside threading tool",
         edge="",
-        cautions=(cautions.CHASE, *hazards(work)),
+        cautions=(cautions.CHASE, *work.hazards),
         notes=(
             *(() if found.bore.depth is None else ("Blind: cut a recess two pitches wide at the bottom first, to run "
                                                    "out into; chalk the place on the bed.",)),

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import math
-from dataclasses import replace
 
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.planning.chucking import Chucking, Placed
@@ -11,11 +10,10 @@ from lathework.planning.operation import Cut, Operation, quoted
 from lathework.planning.rhythm import rhythm, under_power
 from lathework.planning.work import ThreadWork, Work
 from lathework.rules import cautions
-from lathework.rules.cautions import HAZARD_CAUTIONS
 from lathework.rules.die_holding import DIE_HOLDINGS
 from lathework.rules.gauging import best_wire, over_wires_within
 from lathework.rules.relief import TURNED_ROUND_STOP, UNFINISHED_THREADS, counterbore, unfinished_length
-from lathework.rules.torque import cutting_torque, hand_force, what_slips
+from lathework.rules.torque import cutting_torque, hand_force, held
 from lathework.units import convert
 
 SHORT_OF_SHOULDER = 0.5
@@ -69,9 +67,9 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -
     end_mm = placed.far_mm - found.groove_width_mm
     overrun = chucking.overrun_mm if placed.number == chucking.placed[-1].number else 0.0
     turns = _turns(found, placed.far_mm - placed.near_mm + overrun)
-    torque = cutting_torque(thread, job.material.cutting_force)
-    if way.power:
-        torque = replace(torque, note=what_slips(torque.value, way.slips_nm))
+    torque = held(
+        cutting_torque(thread, job.material.cutting_force), "die", by_torque=way.by_torque, slips_nm=way.slips_nm
+    )
     figures = {"turns": turns, "rhythm": rhythm(work)}
     if way.power:
         figures |= under_power(work, thread, turns)
@@ -89,7 +87,7 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -
         figures=figures,
         tool=f"{thread.designation} {way.tool}",
         edge="marked side first",
-        cautions=(*way.cautions, *(HAZARD_CAUTIONS[h] for h in job.hazards)),
+        cautions=(*way.cautions, *work.hazards),
         notes=_thread_notes(work, found, torque),
         cut=Cut(end_mm + overrun, placed.near_mm, thread.major_mm, thread.minor_mm),
         chucking=chucking.number,

@@ -10,6 +10,7 @@ from lathework.part import Job, Method, Part
 from lathework.planning.bores import BoreWork, bore_work, racks_of
 from lathework.planning.ends import Ends, ends_of, nominal_mm
 from lathework.rules.blank import BlankChoice, blank_choices
+from lathework.rules.cautions import HAZARD_CAUTIONS, Caution
 from lathework.rules.relief import Groove, chamfer_diameter, groove
 from lathework.threads.limits import external_limits
 from lathework.threads.limits.bands import ExternalLimits
@@ -67,6 +68,11 @@ class Work:
     def part(self) -> Part:
         """The part to be made."""
         return self.job.part
+
+    @property
+    def hazards(self) -> tuple[Caution, ...]:
+        """What must be said of the job's use beside the step that makes a thread."""
+        return tuple(HAZARD_CAUTIONS[hazard] for hazard in self.job.hazards)
 
     def turned_mm(self, number: int) -> float:
         """Diameter that the lathe tool leaves at section `number` (from 0), in millimetres."""

@@ -18,8 +18,8 @@ HOLDERS: tuple[Holder, ...] = get_args(Holder)
 class DieHolding:
     """A way to hold the die: its name, what it costs, the step's sentence, and what to mind.
 
-    `sentence` may name the figures turns, rhythm, speed and stop; `tool` follows the die's name. One under `power`
-    slips at `slips_nm` (N m).
+    `sentence` may name the figures turns, rhythm, speed and stop; `tool` follows the die's name. What is put in
+    the holder goes `by_torque`, or it slips at `slips_nm` (N m).
     """
 
     code: Holder
@@ -31,6 +31,7 @@ class DieHolding:
     notes: tuple[str, ...]
     power: bool = False
     off_lathe: bool = False
+    by_torque: bool = False
     slips_nm: float = math.inf
 
 
@@ -68,6 +69,7 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         "Run the die on by hand, marked side first, {turns}; turn back half a turn after each {rhythm}.",
         (cautions.DIE_BY_HAND,),
         (_DRAWS_ON,),
+        by_torque=True,
     ),
     "floating-power": DieHolding(
         "floating-power",

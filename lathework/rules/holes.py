@@ -38,6 +38,8 @@ BESIDE = 3
 """Drills offered on each side of the pick."""
 THIN_WALL = 0.15
 """Least wall round a hole, over the hole's diameter (practice)."""
+LEAST_MARGIN = 2.0
+"""Breaking torque over cutting torque under which a tap is likely to break (practice)."""
 POINT_SHARE = 0.3
 """Length of a drill's point over its diameter, at 118 degrees."""
 CHIP_TURNS = 2.0
@@ -255,8 +257,13 @@ def countersink(thread: Thread) -> Figure:
     )  # fmt: skip
 
 
+def likely_breaks(margin: Figure | None) -> bool:
+    """Whether a tap of that margin is likely to break; one that is not known is not."""
+    return margin is not None and margin.value < LEAST_MARGIN
+
+
 def tap_margin(thread: Thread, metal: Material, percent: float, *, formed: bool = False) -> Figure:
-    """How many times the cutting torque a sound tap bears at `percent` (a bare number) thread; twice that if `formed`.
+    """How many times the cutting torque a sound tap bears at `percent` (a bare number) thread; half that if `formed`.
 
     0.03 D^3 over kc P^2 D / 8000 x the metal's share at that per cent. Source: practice, rough.
     """
@@ -265,5 +272,6 @@ def tap_margin(thread: Thread, metal: Material, percent: float, *, formed: bool 
     return Figure(
         "tap's margin", breaking / max(cutting, 1e-9), "× cutting torque", "breaking torque ÷ cutting torque", PRACTICE,
         (Given("breaking torque", breaking, "N m"), Given("cutting torque", cutting, "N m")), places=1,
-        note="Sharp and oiled; dull or dry halves it. Under 2 it is likely to break: drill larger, or single-point.",
+        note="Sharp and oiled; dull or dry halves it. "
+        f"Under {LEAST_MARGIN:g} it is likely to break: drill larger, or single-point.",
     )  # fmt: skip

@@ -16,6 +16,8 @@ from lathework.threads.thread import Thread
 from lathework.units import convert
 
 INSERT = Source("standard", "ASME B18.29.1 and DIN 8140: screw thread insert holes, basic sizes")
+WALLED = 1 + 2 * THIN_WALL
+"""Width of the metal round a thread with its least wall, over the thread's diameter (practice)."""
 LEFT_OVER = 0.02
 """What of the old thread may be left in the new hole, over its diameter: a trace at the crests (practice)."""
 
@@ -68,7 +70,7 @@ def _drill(thread: Thread, rack: Sequence[Drill]) -> Drill | None:
 
 def _needs(major: Figure) -> Figure:
     return Figure(
-        "metal round it at least", major.value * (1 + 2 * THIN_WALL), major.unit, "diameter × 1.3", PRACTICE,
+        "metal round it at least", major.value * WALLED, major.unit, f"diameter × {WALLED:g}", PRACTICE,
         (Given("diameter", major.value, major.unit),), fine=False,
     )  # fmt: skip
 
@@ -113,47 +115,32 @@ def _larger(code: str, name: str, tapped: Thread, rack: Sequence[Drill], *, scre
     return Mend(code, name, tapped.designation, major, _drill(tapped, rack), _needs(major), screw, remark)
 
 
+def _next_size(after: Thread, rack: Sequence[Drill]) -> Mend:
+    remark = "quick, no parts to buy; the screw and every hole it passes grow with it"
+    return _larger("next-size", "next size", after, rack, screw=after.designation, remark=remark)
+
+
+def _stepped_stud(thread: Thread, after: Thread, rack: Sequence[Drill]) -> Mend:
+    remark = "keeps what is clamped as it is; made here, set with retaining compound"
+    screw = f"stud {after.designation} / {thread.designation}"
+    return _larger("stepped-stud", "stepped stud", after, rack, screw=screw, remark=remark)
+
+
+def _bush(thread: Thread, outside: Thread, rack: Sequence[Drill]) -> Mend:
+    remark = "keeps the screw; turned and tapped here, fixed with compound or a pin"
+    return _larger("bush", "threaded bush", outside, rack, screw=thread.designation, remark=remark)
+
+
 def mends(thread: Thread, rack: Sequence[Drill]) -> tuple[Mend, ...]:
     """The ways to make a stripped hole of `thread` good, with drills out of `rack`, the simplest first.
 
     Source: practice; ASME B18.29.1 and DIN 8140 for inserts.
     """
-    larger, name = next_sizes(thread), thread.designation
-    out = []
-    for after in larger[:1]:
-        out.append(
-            _larger(
-                "next-size",
-                "next size",
-                after,
-                rack,
-                screw=after.designation,
-                remark="quick, no parts to buy; the screw and every hole it passes grow with it",
-            )
-        )
-    if thread.form.angle_deg == 60:
-        out.append(_insert(thread, rack))
-    for after in larger[:1]:
-        out.append(
-            _larger(
-                "stepped-stud",
-                "stepped stud",
-                after,
-                rack,
-                screw=f"stud {after.designation} / {name}",
-                remark="keeps what is clamped as it is; made here, set with retaining compound",
-            )
-        )
-    walled = [one for one in larger if one.minor >= thread.major * (1 + 2 * THIN_WALL)]
-    for bush in walled[:1]:
-        out.append(
-            _larger(
-                "bush",
-                "threaded bush",
-                bush,
-                rack,
-                screw=name,
-                remark="keeps the screw; turned and tapped here, fixed with compound or a pin",
-            )
-        )
-    return tuple(out)
+    larger = next_sizes(thread)
+    walled = [one for one in larger if one.minor >= thread.major * WALLED]
+    return (
+        *(_next_size(after, rack) for after in larger[:1]),
+        *((_insert(thread, rack),) if thread.form.angle_deg == 60 else ()),
+        *(_stepped_stud(thread, after, rack) for after in larger[:1]),
+        *(_bush(thread, outside, rack) for outside in walled[:1]),
+    )

@@ -21,7 +21,8 @@ class TapHolding:
     """A way to tap: its name, what it costs, the step's sentence, and what to mind.
 
     `sentence`, without its full stop, may name the figures turns, speed and stop. `blind` says whether it may end
-    in a blind hole. `small` is said of a tap of less than SMALL_TAP_MM. One under `power` slips at `slips_nm` (N m).
+    in a blind hole. `small` is said of a tap of less than SMALL_TAP_MM. The wrench is chosen
+    `by_torque`, or the holder slips at `slips_nm` (N m).
     """
 
     code: Tapping
@@ -34,6 +35,7 @@ class TapHolding:
     blind: bool = True
     off_lathe: bool = False
     small: str = ""
+    by_torque: bool = False
     slips_nm: float = math.inf
 
 
@@ -45,6 +47,7 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         "Start the tap on the tailstock centre and turn the spindle by hand, {turns}",
         (cautions.TAP,),
         ("Follow with the centre, lightly, or with a spring-loaded one: it keeps the tap square, it does not push.",),
+        by_torque=True,
         small="No centre hole in a small tap: hold its shank in the drill chuck, tailstock free on the bed.",
     ),
     "slipping-hand": TapHolding(

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from dataclasses import replace
 from typing import Literal
 
 from lathework.figures import PRACTICE, Figure, Given, Source
@@ -52,7 +53,6 @@ def cutting_torque(thread: Thread, cutting_force: float, *, tool: Tool = "die") 
             Given("major", major, "mm"),
         ),
         places=1,
-        note=what_holds(cutting_force * pitch**2 * major / 8000, tool),
     )
 
 
@@ -60,15 +60,15 @@ def form_torque(torque: Figure) -> Figure:
     """Torque of a form tap in N m: about twice that of one that cuts, `torque`. Source: practice."""
     return Figure(
         "torque of the form tap", FORM_TORQUE * torque.value, "N m", "2 × torque of a tap that cuts", ROUGH,
-        (Given(torque.name, torque.value, "N m"),), places=1, note=what_holds(FORM_TORQUE * torque.value, "tap"),
+        (Given(torque.name, torque.value, "N m"),), places=1,
     )  # fmt: skip
 
 
 def what_slips(torque_nm: float, slips_nm: float, tool: Tool = "die") -> str:
-    """What must be said of a die or a tap that takes `torque_nm` under power; "" for nothing (unit N m).
+    """What must be said of a die or a tap that takes `torque_nm` in a given holder; "" for nothing (unit N m).
 
-    Nobody holds it then: its holder slips at `slips_nm` (unit N m). Past what any holder bears the words are those of
-    `what_holds`. Source: practice.
+    The holder slips at `slips_nm` (unit N m). Past what any holder bears the words are those of `what_holds`.
+    Source: practice.
     """
     words = what_holds(torque_nm, tool)
     if words == what_holds(math.inf, tool):
@@ -92,3 +92,13 @@ def hand_force(torque: Figure) -> Figure:
 def what_holds(torque_nm: float, tool: Tool = "die") -> str:
     """What must hold a die or a tap that takes `torque_nm` (newton metres, unit N m). Source: practice."""
     return next(words for most, words in (HOLDS if tool == "die" else TAP_HOLDS) if torque_nm <= most)
+
+
+def held(torque: Figure, tool: Tool, *, by_torque: bool, slips_nm: float) -> Figure:
+    """A `torque` with what must be said of holding it.
+
+    What to hold the `tool` with, where that goes `by_torque`; else whether its holder, which slips at `slips_nm` (unit
+    N m), bears it. Source: practice.
+    """
+    words = what_holds(torque.value, tool) if by_torque else what_slips(torque.value, slips_nm, tool)
+    return replace(torque, note=words)

@@ -151,6 +151,40 @@ class Holes(unittest.TestCase):
                 self.assertEqual("More torque than may slip" in words, said)
                 self.assertNotIn("bar wrench resting", words)
 
+    def test_a_wrench_rests_on_the_slide_only_in_the_lathe(self) -> None:
+        """3/8-16 takes 2000 x 1.5875^2 x 9.525 / 8000 = 6 N m: a bar on the top slide, not in vise or drill press."""
+        rests = "resting on the top slide"
+        for change, key, said in (
+            (body(bore("3/8-16", depth="1/2")), "tap", True),
+            (body(bore("3/8-16", depth="1/2"), **{"method.tapping": "in-vise"}), "tap", False),
+            (body(SMALL, bore("3/8-16", end="across", at="1")), "cross-tap", False),
+            (body(bore("1/4 NPT", depth="5/8")), "tap", True),
+            (body(SMALL, bore("1/4 NPT", depth="5/8", end="across", at="1"), **{"part.stock.across": "2"}),
+             "cross-tap", False),
+        ):  # fmt: skip
+            made = plan(change).operation(key)
+            assert made is not None
+            with self.subTest(key=key, tool=made.tool):
+                self.assertEqual(rests in " ".join(made.notes), said)
+                self.assertEqual(rests in made.figures["torque"].note, said)
+
+    def test_a_hole_across_is_tapped_with_the_same_care(self) -> None:
+        """Left hand, formed, likely to break, its taps in order: told across the part as along its axis."""
+        across = {"end": "across", "at": "1"}
+        for thread, change, words in (
+            ("1/4-20 LH", {}, "Left-hand tap"),
+            ("1/4-20", {"cut": "form-tap"}, "makes no chips"),
+        ):  # fmt: skip
+            found = plan(body(SMALL, bore(thread, **across, **change))).operation("cross-tap")
+            self.assertIn(words, " ".join(found.notes if found else ()))
+        blind = plan(body(SMALL, bore("1/4-20", depth="3/8", **across))).operation("cross-tap")
+        self.assertIn("taper, second, then bottoming tap", blind.tool if blind else "")
+        coarse = bore("#10-24", **across)
+        for percent, likely in (("90", True), ("60", False)):
+            made = plan(body(SMALL, coarse, **{"material": "stainless", "method.percent": percent}))
+            tap = made.operation("cross-tap")
+            self.assertEqual("likely to break" in " ".join(tap.notes if tap else ()), likely, percent)
+
     def test_only_a_small_tap_lacks_its_centre_hole(self) -> None:
         for thread, small in (("#10-32", True), ("1/4-20", False)):
             tap = plan(body(bore(thread, depth="1/2"))).operation("tap")

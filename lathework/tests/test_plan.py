@@ -219,9 +219,9 @@ class Said(unittest.TestCase):
             self.assertNotIn("{", sentence_text(operation, "in"))
 
     def test_what_class_the_wires_should_measure(self) -> None:
-        """Without a nut: the note of the gauging step tells both limits over the wires, 3/8-16 2A over 0.0361 in."""
+        """3/8-16 2A, pitch diameter 0.3287 to 0.3331, over wires of 0.57735 P: + 3 x 0.0361 - 0.86603 P = + 0.0541."""
         (note,) = notes_text(step(plan(), "gauge"), "in")
-        self.assertRegex(note, r"wires of 0\.036\d in class 2A measures 0\.38\d+ in to 0\.38\d+ in")
+        self.assertRegex(note, r"wires of 0\.0361 in class 2A measures 0\.3828 in to 0\.3872 in")
 
 
 class AnyJob(unittest.TestCase):

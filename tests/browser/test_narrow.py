@@ -49,6 +49,7 @@ class Tablet(BrowserCase):
                 with self.subTest(address=address, wide=wide):
                     self.page.goto(address)
                     self.page.wait_for_load_state("networkidle")
+                    expect(self.page.locator("main")).not_to_be_empty()
                     self.page.evaluate("document.querySelectorAll('details').forEach(one => { one.open = true })")
                     self.assertEqual(self.page.evaluate(CUT_OFF), [])
 

@@ -3,9 +3,9 @@ import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { asProblem, ask, client, type FieldError, type JobDocument } from '@/api/client'
-import { stored } from '@/composables/stored'
-import StartField from '@/components/StartField.vue'
 import { beside, partOf, STARTS } from '@/components/newPart'
+import StartField from '@/components/StartField.vue'
+import { stored } from '@/composables/stored'
 import { useChoices } from '@/composables/useChoices'
 import { habits } from '@/composables/useHabits'
 import { useUnits } from '@/composables/useUnits'
@@ -140,7 +140,7 @@ async function start() {
 </script>
 
 <template>
-  <form class="new" aria-label="Start a job" novalidate @submit.prevent="start" @input="remember">
+  <form class="new" aria-label="Start a job" novalidate @submit.prevent="start">
     <div class="fields">
       <label class="metal wide">
         <span class="small muted">Shape</span>
@@ -157,6 +157,7 @@ async function start() {
         :hint="field.hint"
         :error="errors[field.key]"
         :first="field.key === 'title'"
+        @update:model-value="remember"
       />
       <label class="metal">
         <span class="small muted">Metal</span>

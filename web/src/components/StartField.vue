@@ -3,6 +3,7 @@ import { onMounted, useTemplateRef } from 'vue'
 import type { VTextField } from 'vuetify/components'
 
 import type { FieldError } from '@/api/client'
+import ChoiceList from '@/components/ChoiceList.vue'
 
 /** A field of a form that starts a job: what is wrong stands under it, with what may have been meant. */
 const props = defineProps<{ label: string; hint?: string; error?: FieldError; first?: boolean }>()
@@ -26,16 +27,6 @@ onMounted(() => {
       :error-messages="error?.message"
       autocomplete="off"
     />
-    <p v-if="error?.choices.length">
-      <button
-        v-for="choice in error.choices.slice(0, 6)"
-        :key="choice"
-        type="button"
-        class="plain fig"
-        @click="typed = choice"
-      >
-        {{ choice }}
-      </button>
-    </p>
+    <ChoiceList :choices="error?.choices ?? []" @take="(choice) => (typed = choice)" />
   </div>
 </template>
