@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
 from dataclasses import replace
 
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
@@ -16,6 +17,7 @@ from lathework.units import LengthUnit, convert
 
 FLOOR_MM = 1.0
 """Least metal left under the point of a drill in a blind hole (practice)."""
+_ALIKE_MM = 1e-6
 RECESS_TURNS = 2.0
 """Width in pitches of the recess at the bottom of a chased hole (practice)."""
 
@@ -87,16 +89,22 @@ def _outside_mm(part: Part, number: int) -> float:
     return min(outside, part.stock.across.mm) if section.shape == "bar" and form in FORM_FLATS else outside
 
 
+def _spans(part: Part) -> Iterator[tuple[float, float, int]]:
+    """Where each section begins and ends behind the right-hand end (millimetres), and its number."""
+    near = 0.0
+    for number, section in enumerate(part.sections):
+        yield near, near + section.length.mm, number
+        near += section.length.mm
+
+
 def _least_mm(part: Part, bore: Bore, depth_mm: float) -> float:
     """Least that the sections over `depth_mm` from the mouth of a hole leave outside."""
-    numbers = range(len(part.sections)) if bore.end == "right" else range(len(part.sections) - 1, -1, -1)
-    near, least = 0.0, float("inf")
-    for number in numbers:
-        if near >= depth_mm:
-            break
-        least = min(least, _outside_mm(part, number))
-        near += part.sections[number].length.mm
-    return least
+    whole = part.overall_mm
+    return min(
+        (_outside_mm(part, number) for near, far, number in _spans(part)
+         if (near if bore.end == "right" else whole - far) < depth_mm - _ALIKE_MM),
+        default=float("inf"),
+    )  # fmt: skip
 
 
 def wall_mm(part: Part, bore: Bore, drilled: tuple[float, float] | None = None) -> float:
@@ -114,14 +122,14 @@ def wall_mm(part: Part, bore: Bore, drilled: tuple[float, float] | None = None) 
 
 def thickness_mm(part: Part, bore: Bore) -> float:
     """How thick the part is where a hole across it goes through, in millimetres."""
-    near, at = 0.0, bore.at.mm if bore.at is not None else 0.0
-    for number, section in enumerate(part.sections):
-        near += section.length.mm
-        if at < near:
-            if section.across is not None and section.shape in MILLED:
-                return section.across.mm
-            return part.stock.across.mm if section.shape == "bar" else nominal_mm(part, number)
-    return _outside_mm(part, len(part.sections) - 1)
+    at = bore.at.mm if bore.at is not None else 0.0
+    number = next((number for _, far, number in _spans(part) if at < far), None)
+    if number is None:
+        return _outside_mm(part, len(part.sections) - 1)
+    section = part.sections[number]
+    if section.across is not None and section.shape in MILLED:
+        return section.across.mm
+    return part.stock.across.mm if section.shape == "bar" else nominal_mm(part, number)
 
 
 def meets(part: Part, across: BoreWork, along: BoreWork, unit: LengthUnit) -> bool:
@@ -138,13 +146,11 @@ def meets(part: Part, across: BoreWork, along: BoreWork, unit: LengthUnit) -> bo
 
 def cut_threads(part: Part, bore: Bore) -> bool:
     """Whether a hole across goes through the thread of a section."""
-    near, at, half = 0.0, bore.at.mm if bore.at is not None else 0.0, largest_mm(bore) / 2
-    for section in part.sections:
-        far = near + section.length.mm
-        if section.thread is not None and near < at + half and far > at - half:
-            return True
-        near = far
-    return False
+    at, half = bore.at.mm if bore.at is not None else 0.0, largest_mm(bore) / 2
+    return any(
+        part.sections[number].thread is not None and near < at + half and far > at - half
+        for near, far, number in _spans(part)
+    )
 
 
 def wall_figure(part: Part, found: BoreWork, deep_mm: float, unit: LengthUnit) -> Figure:
