@@ -46,7 +46,7 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         "square, and felt at every turn; slow",
         "Start the tap on the tailstock centre and turn the spindle by hand, {turns}",
         (cautions.TAP,),
-        ("Follow with the centre, lightly, or with a spring-loaded one: it keeps the tap square, it does not push.",),
+        ("Follow lightly with the centre, best a sprung one: it squares the tap, it does not push.",),
         by_torque=True,
         small="No centre hole in a small tap: hold its shank in the drill chuck, tailstock free on the bed.",
     ),

@@ -1,14 +1,17 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+
 /** What a text may have meant, ready to be taken instead. */
-defineProps<{ choices: string[] }>()
+const props = defineProps<{ choices: string[]; compact?: boolean }>()
 const emit = defineEmits<{ take: [string] }>()
-const MOST = 12
+/** A narrow place shows the likeliest alone. */
+const most = computed(() => (props.compact ? 6 : 12))
 </script>
 
 <template>
-  <p v-if="choices.length" class="choices">
+  <p v-if="choices.length" class="choices" :class="{ compact }">
     <button
-      v-for="choice in choices.slice(0, MOST)"
+      v-for="choice in choices.slice(0, most)"
       :key="choice"
       type="button"
       class="choice fig"
@@ -32,5 +35,11 @@ const MOST = 12
   border-radius: 8px;
   padding: 8px 14px;
   cursor: pointer;
+}
+.compact {
+  gap: 4px;
+}
+.compact .choice {
+  padding: 3px 8px;
 }
 </style>

@@ -27,6 +27,6 @@ onMounted(() => {
       :error-messages="error?.message"
       autocomplete="off"
     />
-    <ChoiceList :choices="error?.choices ?? []" @take="(choice) => (typed = choice)" />
+    <ChoiceList compact :choices="error?.choices ?? []" @take="(choice) => (typed = choice)" />
   </div>
 </template>
