@@ -1,6 +1,6 @@
-"""Reads a job document (format "conch-job", version 2; version 1 is lifted first), with every error beside its field.
+"""Reads a job document (format "conch-job", version 3; older ones are lifted first), with every error beside its field.
 
-The published schema is docs/formats/job-2.schema.json. Lengths stay text as typed ("5/8", "12 mm"), so that
+The published schema is docs/formats/job-3.schema.json. Lengths stay text as typed ("5/8", "12 mm"), so that
 nothing a person wrote is lost; a bare number is in the job's own unit.
 """
 
@@ -28,7 +28,7 @@ from lathework.units import LENGTH_UNITS
 from lathework.upgrade import upgraded
 
 _Choice = TypeVar("_Choice", bound=str)
-FORMAT, VERSION = "conch-job", 2
+FORMAT, VERSION = "conch-job", 3
 KEYS = (
     *("format", "version", "title", "needed_by", "fits", "quantity", "unit", "material", "hazards"),
     *("part", "others", "method", "setup", "notes", "identified", "record"),
@@ -92,7 +92,7 @@ def _drills(reader: Reader) -> str:
     try:
         owned(text, reader.unit)
     except InputError as error:
-        reader.errors.append(error.at("setup.drills"))
+        reader.note(error.at("setup.drills"))
     return text
 
 
@@ -163,7 +163,7 @@ def _other(reader: Reader, number: int, shared: dict[str, Any]) -> Job | None:
     alone = Reader({**reader.document, "fits": "", "identified": None, "part": None} | own)
     alone.section("method", METHOD_KEYS)
     job = _job(alone, read_part(alone), shared)
-    reader.errors += [error.at(f"{path}.{error.field}") for error in alone.errors]
+    reader.take(alone, path)
     return job
 
 
@@ -174,8 +174,17 @@ def _others(reader: Reader, shared: dict[str, Any]) -> tuple[Job, ...]:
     return tuple(job for job in found if job is not None)
 
 
+def _check_part_ids(reader: Reader, jobs: tuple[Job, ...]) -> None:
+    """Each part of a job has an id of its own."""
+    ids = [job.part.id for job in jobs]
+    for number, own in enumerate(ids):
+        if own in ids[:number]:
+            text = f"Another part of this job is “{own}” already."
+            reader.fail("doubled-id", f"others.{number - 1}.part.id", text)
+
+
 def read_document(document: object) -> Job:
-    """Read a job document of version 2, or 1. Raises InvalidDocument with every field that cannot be used."""
+    """Read a job document of version 3, or an older one. Raises InvalidDocument with every field that will not do."""
     if not isinstance(document, Mapping):
         raise InvalidDocument((InputError("wrong-type", "", "A job file is a JSON object."),))
     reader = Reader(upgraded(document))
@@ -184,6 +193,8 @@ def read_document(document: object) -> Job:
     shared = _shared(reader)
     job = _job(reader, part, shared)
     others = _others(reader, shared)
+    if job is not None:
+        _check_part_ids(reader, (job, *others))
     if reader.errors or job is None:
-        raise InvalidDocument(tuple(reader.errors))
+        raise reader.invalid()
     return replace(job, others=others) if others else job

@@ -40,8 +40,9 @@ class OutOfRange(InputError):
 
 
 class InvalidDocument(Exception):
-    """A job document with one or more fields that cannot be used: every error at once, none hidden."""
+    """A job document with fields that cannot be used: its errors at once, `count` with those that are not told."""
 
-    def __init__(self, errors: tuple[InputError, ...]) -> None:
+    def __init__(self, errors: tuple[InputError, ...], count: int = 0) -> None:
         super().__init__("; ".join(f"{e.field}: {e.message}" for e in errors))
         self.errors = errors
+        self.count = max(count, len(errors))

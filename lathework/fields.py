@@ -2,21 +2,39 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Mapping, Sequence
 from functools import lru_cache
 from typing import Any
 
-from lathework.errors import InputError
+from lathework.errors import InputError, InvalidDocument
 from lathework.lengths import Length, Span, read_length, within
 from lathework.threads.designation import Called, read_called
 from lathework.threads.limits import has_external, internal_classes, is_internal_class
 from lathework.threads.taper import is_inside_taper
 from lathework.units import LengthUnit
 
+MOST_TOLD = 50
+"""Errors of one document that are told; the rest are counted."""
 LONGEST_LINE = 120
 """Characters of a line of text."""
+_LONGEST_KEY = 40
+"""Characters of a name nobody knows that are told back."""
 LOWEST_FRACTION, HIGHEST_FRACTION = -0.1, 0.3
 """Shares of the pitch that a blank may go under nominal."""
+
+
+IDENT = re.compile(r"[A-Za-z0-9_-]{1,16}", re.ASCII)
+UNSTORABLE = "This holds a character that cannot be kept."
+
+
+def storable(text: str) -> bool:
+    """Whether a text can be written: no null, no half of a character.
+
+    >>> storable("Ω"), storable("\\ud83d")
+    (True, False)
+    """
+    return "\x00" not in text and not any("\ud800" <= letter <= "\udfff" for letter in text)
 
 
 @lru_cache(maxsize=1024)
@@ -30,12 +48,30 @@ class Reader:
     def __init__(self, document: Mapping[str, Any]) -> None:
         self.document: Any = dict(document)
         self.errors: list[InputError] = []
+        self.wrong = 0
+        """How many errors there are, those told and those counted alone."""
         self.unit: LengthUnit = "mm" if document.get("unit") == "mm" else "in"
         """That of a bare number; inches where the document says nothing that can be read."""
 
     def fail(self, code: str, field: str, message: str, choices: Sequence[str] = ()) -> None:
         """Note an error of `field`."""
-        self.errors.append(InputError(code, field, message, tuple(choices)))
+        self.note(InputError(code, field, message, tuple(choices)))
+
+    def note(self, error: InputError) -> None:
+        """Note an error, or count it where enough were noted."""
+        self.wrong += 1
+        if len(self.errors) < MOST_TOLD:
+            self.errors.append(error)
+
+    def take(self, other: Reader, path: str) -> None:
+        """Take over what another reader found wrong with what stands at `path`."""
+        for error in other.errors:
+            self.note(error.at(f"{path}.{error.field}"))
+        self.wrong += other.wrong - len(other.errors)
+
+    def invalid(self) -> InvalidDocument:
+        """Everything that is wrong, to be raised."""
+        return InvalidDocument(tuple(self.errors), self.wrong)
 
     def section(self, name: str, keys: Sequence[str]) -> None:
         """Check that a section is an object with known keys only; "" is the document itself."""
@@ -45,9 +81,8 @@ class Reader:
             return
         for key in value:
             if key not in keys:
-                self.fail(
-                    "unknown-field", f"{name}.{key}".strip("."), f"There is no field “{str(key)[:40]}” here.", keys
-                )
+                told = str(key)[:_LONGEST_KEY].encode("utf-8", "replace").decode("utf-8")
+                self.fail("unknown-field", f"{name}.{told}".strip("."), f"There is no field “{told}” here.", keys)
 
     def raw(self, field: str) -> Any:
         """The value at a dotted path, or None; a number in the path counts from 0 in a list."""
@@ -90,8 +125,9 @@ class Reader:
             return ""
         if len(value) > longest:
             self.fail("too-long", field, f"At most {longest} characters fit here; this has {len(value)}.")
-        if "\x00" in value:
-            self.fail("unreadable", field, "This holds a character that cannot be kept.")
+        if not storable(value):
+            self.fail("unreadable", field, UNSTORABLE)
+            return ""
         if required and not value.strip():
             self.fail("empty", field, "Nothing is entered here.")
         return value.strip()
@@ -108,15 +144,24 @@ class Reader:
 
     def length(self, field: str, span: Span, *, optional: bool = False) -> Length | None:
         """A length within `span`, or None with the error noted; an `optional` one may be empty."""
-        before = len(self.errors)
+        before = self.wrong
         text = self.text(field)
-        if len(self.errors) > before or (optional and not text):
+        if self.wrong > before or (optional and not text):
             return None
         try:
             return within(read_length(text, self.unit, field), span, field)
         except InputError as error:
-            self.errors.append(error)
+            self.note(error)
             return None
+
+    def ident(self, field: str) -> str:
+        """The id of a section, a hole or a part: a short word that stays its own."""
+        text = self.text(field)
+        if not text:
+            self.fail("no-id", field, "This has no id: every section, hole and part has one of its own.")
+        elif not IDENT.fullmatch(text):
+            self.fail("not-an-id", field, "An id is up to 16 letters, digits, - and _.")
+        return text
 
     def thread(self, field: str) -> Called | None:
         """A thread that can be cut outside on a parallel blank, with its class; or None with the error noted."""
@@ -132,7 +177,7 @@ class Reader:
                     "internal-class", field, f"{called.class_name} is a class of the nut.", (thread.designation,)
                 )
         except InputError as error:
-            self.errors.append(error.at(field))
+            self.note(error.at(field))
             return None
         return called
 
@@ -147,7 +192,7 @@ class Reader:
                 text = f"{called.class_name} is a class of the bolt."
                 raise InputError("external-class", field, text, (thread.designation,))
         except InputError as error:
-            self.errors.append(error.at(field))
+            self.note(error.at(field))
             return None
         return called
 

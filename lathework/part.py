@@ -68,9 +68,11 @@ class Section:
 
     `across` is its diameter, or the width across its flats; None for a thread and for bar as bought. `length` of a
     thread runs to the shoulder behind it and so includes its relief. `chamfer` breaks the edge toward the nearer end
-    of the part. `class_name` is the class of the thread, "" for the usual one.
+    of the part. `class_name` is the class of the thread, "" for the usual one. `id` is its own for as long as it is
+    part of the job, wherever it stands in the list.
     """
 
+    id: str
     shape: Shape
     length: Length
     across: Length | None = None
@@ -85,9 +87,10 @@ class Bore:
 
     `depth` is that of full thread, or of the plain hole; None goes right through. `class_name` is the class of the
     internal thread, "" for the usual one; `cut` is what cuts it. `at` is where the axis of a hole across lies, behind
-    the right-hand end.
+    the right-hand end. `id` is its own, like a section's.
     """
 
+    id: str
     end: Mouth
     depth: Length | None
     thread: Thread | None = None
@@ -102,9 +105,11 @@ class Part:
     """A turned part: its stock, its sections from the right-hand end toward the chuck, its holes.
 
     `stated` is the overall length that was said, where one was; `overall_mm` is what the sections add up to. `name`
-    tells it from the other parts of its job; `afterwards` is what is done when it is made, in words.
+    tells it from the other parts of its job; `afterwards` is what is done when it is made, in words. `id` is its own
+    within the job: what is recorded belongs to it.
     """
 
+    id: str
     stock: Stock
     sections: tuple[Section, ...]
     stated: Length | None

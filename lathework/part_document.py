@@ -11,13 +11,13 @@ from lathework.rules.relief import SHORTEST_THREAD, groove_width
 from lathework.rules.stock import STOCK_FORMS, StockForm
 from lathework.units import LengthUnit, convert, show_length
 
-PART_KEYS = ("name", "stock", "overall_length", "sections", "bores", "afterwards")
-BORE_KEYS = ("end", "thread", "across", "depth", "at", "cut")
+PART_KEYS = ("id", "name", "stock", "overall_length", "sections", "bores", "afterwards")
+BORE_KEYS = ("id", "end", "thread", "across", "depth", "at", "cut")
 MOST_BORES = 6
 LONGEST_WORDS = 600
 """Characters of what is done when the part is made."""
 STOCK_KEYS = ("form", "across", "bar_length")
-SECTION_KEYS = ("shape", "across", "length", "thread", "chamfer", "measured", "measured_length")
+SECTION_KEYS = ("id", "shape", "across", "length", "thread", "chamfer", "measured", "measured_length")
 MOST_SECTIONS = 16
 STOCK = Span("A bar size", 1, 150)
 ACROSS = Span("A diameter", 0.5, 150)
@@ -37,7 +37,7 @@ def _shape(reader: Reader, path: str) -> Shape:
 def _section(reader: Reader, path: str, *, rest: Length | None) -> Section | None:
     """One section; `rest` is the length of one that states none."""
     reader.section(path, SECTION_KEYS)
-    shape = _shape(reader, path)
+    own, shape = reader.ident(f"{path}.id"), _shape(reader, path)
     typed = reader.text(f"{path}.length")
     length = reader.length(f"{path}.length", ALONG) if typed or rest is None else rest
     chamfer = reader.length(f"{path}.chamfer", CHAMFER, optional=True)
@@ -48,14 +48,14 @@ def _section(reader: Reader, path: str, *, rest: Length | None) -> Section | Non
         reader.text(f"{path}.across")
         if called is None or length is None:
             return None
-        return Section(shape, length, thread=called.thread, class_name=called.class_name, chamfer=chamfer)
+        return Section(own, shape, length, thread=called.thread, class_name=called.class_name, chamfer=chamfer)
     # Kept as typed for when the section becomes a thread again.
     reader.text(f"{path}.thread")
     if shape == "bar":
         reader.text(f"{path}.across")
-        return None if length is None else Section(shape, length, chamfer=chamfer)
+        return None if length is None else Section(own, shape, length, chamfer=chamfer)
     across = reader.length(f"{path}.across", ACROSS)
-    return None if length is None or across is None else Section(shape, length, across, chamfer=chamfer)
+    return None if length is None or across is None else Section(own, shape, length, across, chamfer=chamfer)
 
 
 def _rest(reader: Reader, stated: Length | None, count: int, unit: LengthUnit) -> tuple[int | None, Length | None]:
@@ -98,18 +98,18 @@ def _bore(reader: Reader, path: str) -> Bore | None:
     reader.section(path, BORE_KEYS)
     end: Mouth = next(one for one in MOUTHS if one == reader.choice(f"{path}.end", MOUTHS, "right"))
     cut: Cutter = next(one for one in CUTTERS if one == reader.choice(f"{path}.cut", CUTTERS, "tap"))
-    before = len(reader.errors)
+    own, before = reader.ident(f"{path}.id"), reader.wrong
     depth = reader.length(f"{path}.depth", ALONG, optional=True)
     at = reader.length(f"{path}.at", ALONG, optional=end != "across")
     if reader.text(f"{path}.thread"):
         called = reader.inside(f"{path}.thread")
         # Kept as typed for when the hole becomes a plain one again.
         reader.text(f"{path}.across")
-        if called is None or len(reader.errors) > before:
+        if called is None or reader.wrong > before:
             return None
-        return Bore(end, depth, called.thread, called.class_name, at=at, cut=cut)
+        return Bore(own, end, depth, called.thread, called.class_name, at=at, cut=cut)
     across = reader.length(f"{path}.across", ACROSS)
-    return None if across is None or len(reader.errors) > before else Bore(end, depth, across=across, at=at)
+    return None if across is None or reader.wrong > before else Bore(own, end, depth, across=across, at=at)
 
 
 def _bores(reader: Reader) -> tuple[Bore, ...] | None:
@@ -152,15 +152,26 @@ def _check_across(reader: Reader, part: Part, bore: Bore, path: str, size: str) 
         reader.fail("does-not-fit", f"{path}.cut", "A hole across does not turn with the spindle: it is tapped.")
 
 
+def _check_ids(reader: Reader, features: tuple[Section | Bore, ...]) -> None:
+    """Sections and holes of a part have ids of their own: what is recorded is told by them."""
+    seen: set[str] = set()
+    for number, feature in enumerate(features):
+        sections = sum(isinstance(one, Section) for one in features)
+        path = f"part.sections.{number}.id" if number < sections else f"part.bores.{number - sections}.id"
+        if feature.id in seen:
+            reader.fail("doubled-id", path, f"Another section or hole of this part is “{feature.id}” already.")
+        seen.add(feature.id)
+
+
 def read_part(reader: Reader) -> Part | None:
     """The part, or None with what is wrong noted in `reader`."""
     reader.section("part", PART_KEYS)
     unit = reader.unit
     stock = _stock(reader)
     stated = reader.length("part.overall_length", ALONG, optional=True)
-    before = len(reader.errors)
+    own, before = reader.ident("part.id"), reader.wrong
     count = reader.rows("part.sections", MOST_SECTIONS)
-    if not count and len(reader.errors) == before:
+    if not count and reader.wrong == before:
         reader.fail("empty", "part.sections", "A part has one section at least.")
     open_one, rest = _rest(reader, stated, count, unit)
     sections = [
@@ -173,7 +184,9 @@ def read_part(reader: Reader) -> Part | None:
     bores = _bores(reader)
     if bores is None:
         return None
+    _check_ids(reader, (*whole, *bores))
     part = Part(
+        own,
         stock,
         tuple(whole),
         stated,
@@ -184,12 +197,12 @@ def read_part(reader: Reader) -> Part | None:
     if not part.threads:
         reader.fail("no-thread", "part.sections", "One section or one hole at least must have a thread.")
         return None
-    before = len(reader.errors)
+    before = reader.wrong
     for number in range(count):
         _check_section(reader, part, number)
     if part.overall_mm > ALONG.high_mm:
         reader.fail("out-of-range", "part.overall_length", "A part longer than 600 mm is not planned here.")
-    if len(reader.errors) == before:
+    if reader.wrong == before:
         _check_reach(reader, part)
         _check_bores(reader, part)
     return part

@@ -47,8 +47,8 @@ def _text(value: float, unit: LengthUnit, into: LengthUnit) -> str:
     return text.rstrip("0").rstrip(".") if "." in text else text
 
 
-def _section(shape: str, length: str = "", **more: str) -> Json:
-    return {"shape": shape, "across": "", "length": length, "thread": "", "chamfer": ""} | more
+def _section(own: str, shape: str, length: str = "", **more: str) -> Json:
+    return {"id": own, "shape": shape, "across": "", "length": length, "thread": "", "chamfer": ""} | more
 
 
 def _stud(made: RepairSizes, unit: LengthUnit) -> Json:
@@ -56,23 +56,23 @@ def _stud(made: RepairSizes, unit: LengthUnit) -> Json:
     thread, own = made.thread, made.thread.unit
     name, overall = thread.designation, _text(made.length.value, own, unit)
     bar = next_step(convert(thread.major, own, unit), unit)
-    sections = [_section("thread", overall, thread=name)]
+    sections = [_section("s1", "thread", overall, thread=name)]
     if made.plain >= LEAST_PLAIN_TURNS * thread.pitch:
         as_bought = abs(convert(bar, unit, "mm") - thread.major_mm) < 0.05
-        middle = _section("bar") if as_bought else _section("round", across=_text(thread.major, own, unit))
+        middle = _section("s2", "bar") if as_bought else _section("s2", "round", across=_text(thread.major, own, unit))
         sections = [
-            _section("thread", _text(made.nut_thread.value, own, unit), thread=name), middle,
-            _section("thread", _text(made.engaged.value, own, unit), thread=name),
+            _section("s1", "thread", _text(made.nut_thread.value, own, unit), thread=name), middle,
+            _section("s3", "thread", _text(made.engaged.value, own, unit), thread=name),
         ]  # fmt: skip
     return {
-        "name": "stud", "stock": {"form": "round", "across": _text(bar, unit, unit), "bar_length": ""},
+        "id": "p3", "name": "stud", "stock": {"form": "round", "across": _text(bar, unit, unit), "bar_length": ""},
         "overall_length": overall, "sections": sections, "bores": [],
         "afterwards": COMPOUND.format(engaged=f"{show_length(made.engaged.value, own, unit, fine=False)} {unit}"),
     }  # fmt: skip
 
 
 def _hole(thread: str, depth: str) -> list[Json]:
-    return [{"end": "right", "thread": thread, "across": "", "depth": depth, "at": "", "cut": "tap"}]
+    return [{"id": "b1", "end": "right", "thread": thread, "across": "", "depth": depth, "at": "", "cut": "tap"}]
 
 
 def _body(made: RepairSizes, across: Length, unit: LengthUnit) -> Json:
@@ -80,8 +80,8 @@ def _body(made: RepairSizes, across: Length, unit: LengthUnit) -> Json:
     stands = _text(max(STANDS * across.mm, DEEPER * hole_mm), "mm", unit)
     hole = _hole(made.thread.designation, _text(made.hole.value, made.thread.unit, unit))
     return {
-        "name": "body", "stock": {"form": "kept", "across": across.typed, "bar_length": ""},
-        "overall_length": stands, "sections": [_section("bar")], "bores": hole, "afterwards": "",
+        "id": "p1", "name": "body", "stock": {"form": "kept", "across": across.typed, "bar_length": ""},
+        "overall_length": stands, "sections": [_section("s1", "bar")], "bores": hole, "afterwards": "",
     }  # fmt: skip
 
 
@@ -91,9 +91,9 @@ def _nut(made: RepairSizes, unit: LengthUnit) -> Json:
     flats_mm = convert(flats, own, "mm")
     corners = _text((corners_mm("hexagon", flats_mm) - flats_mm) / 2, "mm", unit)
     return {
-        "name": "nut",
+        "id": "p2", "name": "nut",
         "stock": {"form": "hexagon", "across": _text(flats, own, unit), "bar_length": ""},
-        "overall_length": _text(made.height.value, own, unit), "sections": [_section("bar", chamfer=corners)],
+        "overall_length": _text(made.height.value, own, unit), "sections": [_section("s1", "bar", chamfer=corners)],
         "bores": _hole(made.thread.designation, ""), "afterwards": "",
     }  # fmt: skip
 
@@ -108,7 +108,7 @@ def repair_document(made: RepairSizes, across: Length, unit: LengthUnit, title: 
         for part, fits in ((_nut(made, unit), "the stud"), (_stud(made, unit), "the body and the nut"))
     ]
     return {
-        "format": "conch-job", "version": 2, "title": title or f"Stud repair, {made.thread.designation}",
+        "format": "conch-job", "version": 3, "title": title or f"Stud repair, {made.thread.designation}",
         "needed_by": "", "fits": "the stud", "quantity": 1, "unit": unit, "material": made.metal.code, "hazards": [],
         "part": _body(made, across, unit), "others": others, "method": {}, "notes": "",
     }  # fmt: skip

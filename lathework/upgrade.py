@@ -1,4 +1,7 @@
-"""Lifts job documents of version 1 to 2: a kind of part becomes sections, a drive a holder, pressure a hazard."""
+"""Lifts job documents of earlier versions to the newest.
+
+1 to 2: a kind of part becomes sections, a drive a holder, pressure a hazard. 2 to 3: parts, sections and holes get ids.
+"""
 
 from __future__ import annotations
 
@@ -44,19 +47,74 @@ def _part(part: Mapping[str, Any], unit: LengthUnit) -> dict[str, Any]:
     }
 
 
-def upgraded(document: Mapping[str, Any]) -> dict[str, Any]:
-    """The version 2 form of a version 1 `document`; any other version as it is. Fields it does not know stay."""
-    version = document.get("version")
-    if version != 1 or isinstance(version, bool):
-        return dict(document)
+def _second(document: Mapping[str, Any]) -> dict[str, Any]:
+    """The version 2 form of a version 1 document."""
     unit: LengthUnit = "mm" if document.get("unit") == "mm" else "in"
     made = {key: value for key, value in document.items() if key not in ("version", "part", "pressure", "method")}
     method = dict(_mapping(document.get("method")))
     drive = method.pop("drive", "")
-    made |= {
+    return made | {
         "version": 2,
         "hazards": ["pressure"] if document.get("pressure") is True else [],
         "part": _part(_mapping(document.get("part")), unit),
         "method": method | {"holder": _HOLDERS.get(str(drive), drive)},
     }
+
+
+def _with_ids(rows: Any, letter: str) -> Any:
+    """Each row of a list with an id from its place; what is no list of objects stays as it is."""
+    if not isinstance(rows, list):
+        return rows
+    return [
+        {**row, "id": row.get("id") or f"{letter}{number}"} if isinstance(row, Mapping) else row
+        for number, row in enumerate(rows, 1)
+    ]
+
+
+def _identified(part: Any, number: int) -> Any:
+    """A part with ids for itself, its sections and its holes."""
+    if not isinstance(part, Mapping):
+        return part
+    lists = {key: _with_ids(part[key], key[0]) for key in ("sections", "bores") if key in part}
+    return {**part, "id": part.get("id") or part_id(number), **lists}
+
+
+def part_id(number: int) -> str:
+    """The id of part `number` (from 1) of a job of before parts had ids.
+
+    >>> part_id(2)
+    'p2'
+    """
+    return f"p{number}"
+
+
+def _third(document: Mapping[str, Any]) -> dict[str, Any]:
+    """The version 3 form of a version 2 document."""
+    made = {**document, "version": 3}
+    if "part" in document:
+        made["part"] = _identified(document["part"], 1)
+    if isinstance(document.get("others"), list):
+        made["others"] = [
+            {**other, "part": _identified(other["part"], number)}
+            if isinstance(other, Mapping) and "part" in other
+            else other
+            for number, other in enumerate(document["others"], 2)
+        ]
     return made
+
+
+def version_of(document: Mapping[str, Any]) -> int:
+    """The version a document says it is; 0 where that is no number."""
+    version = document.get("version")
+    return version if isinstance(version, int) and not isinstance(version, bool) else 0
+
+
+def upgraded(document: Mapping[str, Any]) -> dict[str, Any]:
+    """The newest form of a document of version 1 or 2; any other version as it is. Fields it does not know stay.
+
+    The record of what happened at the bench is lifted apart, with the plan it speaks of at hand.
+    """
+    made = dict(document)
+    if version_of(made) == 1:
+        made = _second(made)
+    return _third(made) if version_of(made) == 2 else made

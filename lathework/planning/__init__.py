@@ -1,1 +1,1 @@
-"""From a job to its ordered operations, with positions, figures and cautions; and through them on the bench."""
+"""From a job to its ordered operations, with positions, figures and cautions."""

@@ -6,7 +6,7 @@ from lathework.figures import GEOMETRY, Figure, counted
 from lathework.lengths import Length
 from lathework.part import MILLED
 from lathework.planning.chucking import Chucking, Grip, Placed
-from lathework.planning.operation import Cut, Operation
+from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import axis_word, blade_place, given_mm, place_words, plunge_dial, typed
 from lathework.planning.work import ThreadWork, Work, in_mm
 from lathework.rules import cautions
@@ -37,7 +37,7 @@ def relief_groove(work: Work, chucking: Chucking, placed: Placed, found: ThreadW
     width, deep = found.groove_width_mm, in_mm(found.groove.diameter)
     places, words = _plunges(work, shoulder, width, blade, edge)
     return Operation(
-        key="groove",
+        key=keyed("groove", placed.section.id),
         kind="groove",
         title="Relief groove",
         sentence="Plunge the relief groove to {diameter}, " + words + ".",
@@ -54,6 +54,7 @@ def relief_groove(work: Work, chucking: Chucking, placed: Placed, found: ThreadW
         cautions=(cautions.BLADE,),
         cut=Cut(shoulder, shoulder - width, found.blank_mm, deep),
         chucking=chucking.number,
+        makes=makes(diameter=deep, width=width),
     )
 
 
@@ -68,7 +69,7 @@ def neck(work: Work, chucking: Chucking, placed: Placed) -> Operation | None:
     width = placed.far_mm - placed.near_mm
     places, words = _plunges(work, placed.far_mm, width, blade, edge)
     return Operation(
-        key="neck",
+        key=keyed("neck", placed.section.id),
         kind="neck",
         title="Plunge the neck",
         sentence="Plunge to {diameter}, " + words + ".",
@@ -81,6 +82,7 @@ def neck(work: Work, chucking: Chucking, placed: Placed) -> Operation | None:
         cautions=(cautions.BLADE,),
         cut=Cut(placed.far_mm, placed.near_mm, start, placed.turned_mm),
         chucking=chucking.number,
+        makes=makes(diameter=placed.turned_mm, length=width),
     )
 
 
@@ -122,6 +124,7 @@ def part_off(work: Work, chucking: Chucking) -> Operation | None:
         cut=Cut(far, overall + spare, chucking.bar_mm, 0.0),
         chucking=chucking.number,
         figure_words=axis_word(work),
+        makes=makes(length=overall + spare),
     )
 
 
@@ -139,7 +142,7 @@ def mill_flats(work: Work, chucking: Chucking, placed: Placed, grip: Grip) -> Op
     if stock.form == "round" and count in ACROSS_FLATS:
         figures["largest"] = largest_across_flats(count, stock.across.mm, unit)
     return Operation(
-        key="flats",
+        key=keyed("flats", placed.section.id),
         kind="flats",
         title={"hexagon": "Mill the hexagon", "square": "Mill the square"}.get(shape, "Mill the two flats"),
         sentence=f"Hold the piece {guard}by {grip.words} in the {block} collet block. Mill " + "{count} over {length}, "
@@ -164,4 +167,5 @@ def mill_flats(work: Work, chucking: Chucking, placed: Placed, grip: Grip) -> Op
         ),
         cut=Cut(placed.far_mm, placed.near_mm, start, across.mm),
         chucking=chucking.number,
+        makes=makes(shape=shape, across=across.mm, length=placed.far_mm - placed.near_mm),
     )  # fmt: skip

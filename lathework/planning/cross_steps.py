@@ -8,9 +8,19 @@ from lathework.planning.bore_sizes import cut_threads, depth_figure, meets, thic
 from lathework.planning.bores import BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.hole_steps import DEEP_RATIO, PECK, drilling_speed, pilot_figure, ream
-from lathework.planning.operation import Operation
+from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import typed
-from lathework.planning.tapping_steps import driven, ending, manner, risks, tap_order, tap_taper, torques, turns_of
+from lathework.planning.tapping_steps import (
+    driven,
+    ending,
+    hole_made,
+    manner,
+    risks,
+    tap_order,
+    tap_taper,
+    torques,
+    turns_of,
+)
 from lathework.planning.work import Work, in_mm
 from lathework.rules import cautions
 from lathework.rules.holes import countersink
@@ -27,7 +37,7 @@ def _set_up(chucking: Chucking, found: BoreWork) -> Operation:
     at = found.bore.at
     assert at is not None
     return Operation(
-        key="cross-mark",
+        key=keyed("cross-mark", found.bore.id),
         kind="spot",
         title="Mark and spot the hole across",
         sentence="Lay the piece in a V-block, mark {at} from its right-hand end, bring the mark up square and spot it.",
@@ -39,6 +49,7 @@ def _set_up(chucking: Chucking, found: BoreWork) -> Operation:
         notes=("Find the top with a rule laid across under the drill's point: level when it is on the axis.",),
         chucking=chucking.number,
         figure_words="at",
+        makes=makes(place=at.mm),
     )
 
 
@@ -54,7 +65,7 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork) -> Operation:
     first = "Drill a pilot about {pilot}, then " if pilot is not None else "Drill "
     size = "bore or ream to {drill}" if found.bored else found.spoken(work.job.unit) + "{drill}"
     return Operation(
-        key="cross-drill",
+        key=keyed("cross-drill", found.bore.id),
         kind="drill",
         title="Drill across",
         sentence=first + size + ", {depth} deep to the point.",
@@ -69,6 +80,7 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork) -> Operation:
             f"Lubricant: {work.job.material.lubricant}.",
         ),
         chucking=chucking.number,
+        makes=makes(diameter=found.drill_mm, depth=in_mm(depth)),
     )
 
 
@@ -77,7 +89,7 @@ def _mouths(work: Work, chucking: Chucking, found: BoreWork, thread: Thread | No
     figures = {"across": countersink(thread)} if thread is not None else {}
     both = " both sides" if found.bore.depth is None else ""
     return Operation(
-        key="cross-countersink",
+        key=keyed("cross-countersink", found.bore.id),
         kind="countersink",
         title="Countersink the hole across",
         sentence=f"Countersink{both} to " + "{across}." if thread is not None else f"Break the edge{both}.",
@@ -93,6 +105,7 @@ def _mouths(work: Work, chucking: Chucking, found: BoreWork, thread: Thread | No
         ),
         chucking=chucking.number,
         figure_words="" if thread is not None else "burr off",
+        makes=makes(across=in_mm(figures["across"])) if figures else "",
     )  # fmt: skip
 
 
@@ -104,7 +117,7 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
     if bore.depth is not None:
         figures["deep"] = typed("full thread", bore.depth, fine=False)
     return Operation(
-        key="cross-tap",
+        key=keyed("cross-tap", found.bore.id),
         kind="tap",
         title="Tap the hole across",
         sentence="Leave the piece clamped. Start the tap in the drill chuck, turned by hand, {turns} in all"
@@ -121,6 +134,7 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
             "Motor unplugged: the chuck only keeps the tap square.",
         ),
         chucking=chucking.number,
+        makes=hole_made(found, thread),
     )
 
 
@@ -133,9 +147,9 @@ def cross_holes(work: Work, chucking: Chucking) -> Iterator[Operation]:
         yield _set_up(chucking, found)
         yield _drill(work, chucking, found)
         if found.taper is not None and bore.thread is not None:
-            yield ream(work, chucking, found, found.taper, key="cross-ream", guided=GUIDED, care=cautions.CROSS_DRILL)
+            yield ream(work, chucking, found, found.taper, kind="cross-ream", guided=GUIDED, care=cautions.CROSS_DRILL)
             yield tap_taper(
-                work, chucking, found, bore.thread, found.taper, key="cross-tap", guided=GUIDED,
+                work, chucking, found, bore.thread, found.taper, kind="cross-tap", guided=GUIDED,
                 way=BY_HAND,
             )  # fmt: skip
             continue

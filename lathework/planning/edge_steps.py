@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from lathework.figures import Given
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.operation import Cut, Operation
+from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, place_words, tip_stop, typed
 from lathework.planning.work import ThreadWork, Work, in_mm
 from lathework.rules import cautions
@@ -21,7 +21,7 @@ def break_edge(work: Work, chucking: Chucking, placed: Placed) -> Operation | No
         return None
     small = placed.turned_mm - 2 * size.mm
     return Operation(
-        key="edge",
+        key=keyed("edge", f"{placed.section.id}.{chucking.faces}"),
         kind="edge",
         title=f"Chamfer the {placed.name}",
         sentence="Chamfer the edge at 45°, {size} each way, " + place_words(work, "position") + ".",
@@ -32,6 +32,7 @@ def break_edge(work: Work, chucking: Chucking, placed: Placed) -> Operation | No
         cautions=(cautions.FILE,),
         cut=Cut(placed.near_mm + size.mm, placed.near_mm, placed.turned_mm, small, slope=True),
         chucking=chucking.number,
+        makes=makes(chamfer=size.mm),
     )
 
 
@@ -52,7 +53,7 @@ def lead_chamfer(work: Work, chucking: Chucking, placed: Placed, found: ThreadWo
         figures["position"] = tip_stop(work, placed.near_mm)
     where = f"the thread's edge {place_words(work, 'position')}" if inside else "the end"
     return Operation(
-        key="chamfer",
+        key=keyed("chamfer", placed.section.id),
         kind="chamfer",
         title="Lead chamfer",
         sentence=f"Chamfer {where} at 45° down to {{diameter}}, {{length}} long.",
@@ -63,13 +64,14 @@ def lead_chamfer(work: Work, chucking: Chucking, placed: Placed, found: ThreadWo
         cautions=(cautions.FILE,),
         cut=Cut(placed.near_mm + long, placed.near_mm, found.blank_mm, small, slope=True),
         chucking=chucking.number,
+        makes=makes(diameter=small),
     )
 
 
 def knurl(work: Work, chucking: Chucking, placed: Placed) -> Operation:
     """Knurl a turned section."""
     return Operation(
-        key="knurl",
+        key=keyed("knurl", placed.section.id),
         kind="knurl",
         title="Knurl",
         sentence="Knurl over {length}, from " + place_words(work, "position").removeprefix("at ") + " on.",
@@ -84,4 +86,5 @@ def knurl(work: Work, chucking: Chucking, placed: Placed) -> Operation:
         cautions=(cautions.KNURL,),
         notes=("The knurl raises the diameter by about half its pitch.",),
         chucking=chucking.number,
+        makes=makes(length=placed.section.length.mm),
     )

@@ -22,4 +22,5 @@ def fit(work: Work, chucking: Chucking) -> Operation | None:
         edge="",
         chucking=chucking.number,
         figure_words="fitted",
+        makes=work.part.afterwards,
     )

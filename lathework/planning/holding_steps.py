@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.planning.chucking import HOLD_CLEARANCE_MM, Chucking
-from lathework.planning.operation import Cut, Operation
+from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm
-from lathework.planning.work import Work
+from lathework.planning.work import Work, in_mm
 from lathework.rules import cautions
 from lathework.rules.cautions import Caution
 from lathework.rules.speeds import spindle_speed
@@ -64,6 +64,7 @@ def saw(work: Work) -> Operation | None:
         tool="hacksaw",
         edge="",
         cautions=(cautions.SAW,),
+        makes=makes(length=in_mm(length)),
     )
 
 
@@ -134,7 +135,7 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
     }  # fmt: skip
     into, flats = "the split bush" if grip.on_thread else "the chuck", " flats" if grip.flats else ""
     return Operation(
-        key="hold",
+        key=keyed("hold", chucking.faces),
         kind="hold",
         title="Turn end for end",
         sentence=f"Turn the piece end for end and hold it in {into} by {grip.words}, "
@@ -191,7 +192,7 @@ def face(work: Work, chucking: Chucking) -> Operation:
         sentence = sentence.replace("set the readout to Z {zero}", "set the carriage dial or stop to zero")
         headline = "stick_out" if chucking.number == 1 else "length"
     return Operation(
-        key="face",
+        key=keyed("face", chucking.faces),
         kind="face",
         title=title,
         sentence=sentence,
@@ -207,6 +208,7 @@ def face(work: Work, chucking: Chucking) -> Operation:
         cut=Cut(0.0, -FACING_MM, faced, 0.0),
         chucking=chucking.number,
         figure_words=_HEADLINES[headline],
+        makes=makes(length=chucking.overall_mm) if chucking.number > 1 else "",
     )
 
 
@@ -241,7 +243,7 @@ def centre(work: Work, chucking: Chucking) -> Operation | None:
         return None
     depth = min(chucking.placed[0].turned_mm, 20.0) * 0.4
     return Operation(
-        key="centre",
+        key=keyed("centre", chucking.faces),
         kind="centre",
         title="Centre-drill, bring up the centre",
         sentence="Centre-drill the end, the cone about {cone} across; oil it and bring up the tailstock centre.",

@@ -9,7 +9,7 @@ from lathework.figures import PRACTICE, Figure, Given
 from lathework.planning.bore_sizes import depth_figure, wall_figure
 from lathework.planning.bores import BoreWork
 from lathework.planning.chucking import Chucking
-from lathework.planning.operation import Cut, Operation
+from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import given_mm
 from lathework.planning.work import Work, in_mm
 from lathework.rules import cautions
@@ -44,7 +44,7 @@ def _taken(chucking: Chucking, across_mm: float, depth: Figure) -> Cut:
 
 def _spot(chucking: Chucking, found: BoreWork) -> Operation:
     return Operation(
-        key="spot",
+        key=keyed("spot", found.bore.id),
         kind="spot",
         title="Spot the hole",
         sentence="Spot the end with a centre drill, its cone smaller than {hole}.",
@@ -80,7 +80,7 @@ def _pilot(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Op
     if pilot is None:
         return None
     return Operation(
-        key="pilot",
+        key=keyed("pilot", found.bore.id),
         kind="drill",
         title="Drill the pilot",
         sentence="Drill about {pilot}, {depth} deep to the point.",
@@ -108,7 +108,7 @@ def _bore(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Ope
     if found.percent is not None:
         figures["percent"] = found.percent
     return Operation(
-        key="bore",
+        key=keyed("bore", found.bore.id),
         kind="drill",
         title="Bore for the thread",
         sentence=f"{first}, then bore to " + "{bore}, {depth} deep.",
@@ -118,6 +118,7 @@ def _bore(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Ope
         edge="tip",
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=("Light cuts, and the same dial twice at the end: a boring bar springs.",),
+        makes=makes(diameter=found.drill_mm, depth=in_mm(depth)),
         cut=_taken(chucking, found.drill_mm, depth),
         chucking=chucking.number,
     )
@@ -135,7 +136,7 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Op
     deep = in_mm(depth) / found.drill_mm > DEEP_RATIO
     name = found.spoken(work.job.unit)
     return Operation(
-        key="drill",
+        key=keyed("drill", found.bore.id),
         kind="drill",
         title="Drill for the tap" if found.bore.thread else "Drill the hole",
         sentence=f"Drill {name}" + "{drill}, {depth} deep to the point.",
@@ -146,6 +147,7 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Op
         cautions=(_care(chucking, found),),
         notes=(*((PECK,) if deep else ()), f"Lubricant: {work.job.material.lubricant}."),
         figure_words=found.called,
+        makes=makes(diameter=found.drill_mm, depth=in_mm(depth)),
         cut=_taken(chucking, found.drill_mm, depth),
         chucking=chucking.number,
     )
@@ -157,7 +159,7 @@ def ream(
     found: BoreWork,
     taper: TaperHole,
     *,
-    key: str = "ream",
+    kind: str = "ream",
     guided: str = "on the tailstock centre",
     care: Caution = cautions.DRILL,
 ) -> Operation:
@@ -165,7 +167,7 @@ def ream(
     speed = spindle_speed(work.job.material.turning_speed * REAMING_SHARE, found.drill_mm, name="speed")
     without = f" Drill {taper.plain.name} then." if taper.plain else ""
     return Operation(
-        key=key,
+        key=keyed(kind, found.bore.id),
         kind="ream",
         title="Ream the taper",
         sentence="Ream 1 in 16 until the mouth measures {mouth}.",
@@ -175,14 +177,15 @@ def ream(
         edge="",
         cautions=(care,),
         notes=("Plenty of oil, and never backward: its edges chip.", f"No taper reamer?{without} The tap wears fast."),
+        makes=makes(mouth=in_mm(taper.ream_to)),
         chucking=chucking.number,
     )  # fmt: skip
 
 
-def _mouth(chucking: Chucking, thread: Thread) -> Operation:
+def _mouth(chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
     """Countersink the mouth of a threaded hole."""
     return Operation(
-        key="countersink",
+        key=keyed("countersink", found.bore.id),
         kind="countersink",
         title="Countersink the mouth",
         sentence="Countersink to {across}: the first thread then starts without a burr.",
@@ -192,6 +195,7 @@ def _mouth(chucking: Chucking, thread: Thread) -> Operation:
         edge="",
         cautions=(cautions.DRILL,),
         chucking=chucking.number,
+        makes=makes(across=in_mm(countersink(thread))),
     )
 
 
@@ -216,4 +220,4 @@ def holes(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
         if found.taper is not None:
             yield ream(work, chucking, found, found.taper)
         elif found.bore.thread is not None:
-            yield _mouth(chucking, found.bore.thread)
+            yield _mouth(chucking, found, found.bore.thread)

@@ -18,6 +18,27 @@ Kind = Literal[
 ]  # fmt: skip
 
 
+def keyed(kind: str, made: str) -> str:
+    """The key of a step: what kind of work it is, and the id of what it makes, a section, a hole or an end.
+
+    >>> keyed("turn", "s1")
+    'turn:s1'
+    """
+    return f"{kind}:{made}"
+
+
+def makes(**sizes: float | str) -> str:
+    """What a step leaves behind it, in words that stay: its `sizes` by name, lengths in millimetres, threads as named.
+
+    A step that makes something else than it did when it was ticked off is to be done again.
+
+    >>> makes(diameter=12.7, length=31.75)
+    'diameter 12.700; length 31.750'
+    """
+    told = {name: size if isinstance(size, str) else f"{size:.3f}" for name, size in sizes.items()}
+    return "; ".join(f"{name} {size}" for name, size in told.items())
+
+
 def quoted(text: str) -> str:
     """A person's own words for use in a sentence or a note, where braces would name figures.
 
@@ -45,9 +66,10 @@ class Cut:
 class Operation:
     """One step of chucking number `chucking`.
 
+    `key` follows from what it makes, never from its place among the others; `makes` are the sizes it leaves.
     `sentence` and `notes` name its figures in braces; `headline` is the key of the one that matters most. `passes` are
     the diameters after each cut. `zero` says which edge to touch off first, "" when the last step's zero still stands.
-    `thread` is the one that a step turns the blank of, cuts or gauges.
+    `thread` is the one that a step turns the blank of, cuts or gauges, `class_name` its class.
     """
 
     key: str
@@ -70,3 +92,5 @@ class Operation:
     passes: tuple[Figure, ...] = ()
     zero: str = ""
     thread: Thread | None = None
+    class_name: str = ""
+    makes: str = ""

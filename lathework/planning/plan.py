@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections import Counter
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 
@@ -92,7 +91,7 @@ def _threading(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
         if placed.thread is not None:
             yield threading_steps.run_die(work, chucking, placed, placed.thread)
             yield threading_steps.finish_to_shoulder(work, chucking, placed, placed.thread)
-            yield threading_steps.gauge(work, chucking, placed.thread)
+            yield threading_steps.gauge(work, chucking, placed, placed.thread)
 
 
 def _flats(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation]:
@@ -130,23 +129,19 @@ def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | No
     yield fitting_step.fit(work, ways[-1])
 
 
-def _numbered(operations: Iterator[Operation | None]) -> tuple[Operation, ...]:
-    """Keys made unique: the second of a kind ends in -2; and which tool must find its zero anew."""
-    seen: Counter[str] = Counter()
+def _zeroed(operations: Iterator[Operation | None]) -> tuple[Operation, ...]:
+    """The steps in order, each told which tool must find its zero anew."""
     out: list[Operation] = []
     tool = ""
     for operation in operations:
         if operation is None:
             continue
-        seen[operation.key] += 1
-        count = seen[operation.key]
-        key = operation.key if count == 1 else f"{operation.key}-{count}"
         zero = ""
         if operation.kind in _POSITIONED and operation.tool != tool:
             zero = f"New tool: touch the {operation.edge} of the {operation.tool} on the face, and set Z 0 again."
         tool = operation.tool if operation.kind in _TOOLPOST else tool
         # Most stay as they were made.
-        out.append(replace(operation, key=key, zero=zero) if zero or count > 1 else operation)
+        out.append(replace(operation, zero=zero) if zero else operation)
     return tuple(out)
 
 
@@ -180,7 +175,7 @@ def make_plan(job: Job) -> Plan:
     """Plan the first part of `job`: how it is held, its operations, bar and time, and what must be said about it."""
     work = work_out(job)
     ways = chuckings(work)
-    operations = _numbered(_in_order(work, ways))
+    operations = _zeroed(_in_order(work, ways))
     return Plan(
         work=work,
         chuckings=ways,

@@ -9,7 +9,7 @@ from lathework.figures import GEOMETRY, Figure, Given, counted
 from lathework.planning.bores import TAP, BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.hole_steps import bores_here
-from lathework.planning.operation import Operation, quoted
+from lathework.planning.operation import Operation, keyed, makes, quoted
 from lathework.planning.positions import along, typed
 from lathework.planning.rhythm import rhythm, under_power
 from lathework.planning.work import Work, in_mm
@@ -35,6 +35,13 @@ def way_of(work: Work, found: BoreWork) -> TapHolding:
     """How a hole is tapped: as chosen, but a blind one never under power. Source: practice."""
     chosen = TAP_HOLDINGS[work.job.method.tapping]
     return chosen if chosen.blind or found.bore.depth is None else TAP_HOLDINGS["by-centre"]
+
+
+def hole_made(found: BoreWork, thread: Thread) -> str:
+    """What tapping or chasing makes of a hole: this thread, this deep."""
+    depth = found.bore.depth
+    named = f"{thread.designation} {found.bore.class_name}".strip()
+    return makes(thread=named, depth="through" if depth is None else f"{depth.mm:.3f}")
 
 
 def turns_of(thread: Thread, deep_mm: float, *, through: bool) -> Figure:
@@ -128,7 +135,7 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
     drive = under_power(work, thread, turns) if way.power else driven(work, found)
     figures = {"turns": turns, **drive, "deep": deep, **torques(work, found, thread, way)}
     return Operation(
-        key="tap",
+        key=keyed("tap", found.bore.id),
         kind="tap",
         title="Tap the hole",
         sentence=way.sentence + ending(figures),
@@ -139,6 +146,7 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
         cautions=(*way.cautions, *work.hazards),
         notes=_notes(work, found, thread, way, figures),
         chucking=chucking.number,
+        makes=hole_made(found, thread),
     )
 
 
@@ -149,7 +157,7 @@ def tap_taper(
     thread: Thread,
     taper: TaperHole,
     *,
-    key: str = "tap",
+    kind: str = "tap",
     guided: str = "on the tailstock centre",
     way: TapHolding = TAP_HOLDINGS["by-centre"],
 ) -> Operation:
@@ -157,7 +165,7 @@ def tap_taper(
     figures = {"gauge": taper.gauge, "turns": taper.turns, "give": taper.give, "rhythm": rhythm(work)}
     figures |= torques(work, found, thread, way)
     return Operation(
-        key=key,
+        key=keyed(kind, found.bore.id),
         kind="tap",
         title="Tap to the gauge",
         sentence=f"Tap by hand {guided}, " + "back half a turn after each {rhythm}; try the plug gauge, or a "
@@ -173,6 +181,7 @@ def tap_taper(
             *manner(work, found, figures),
         ),
         chucking=chucking.number,
+        makes=hole_made(found, thread),
     )  # fmt: skip
 
 
@@ -196,7 +205,7 @@ def _chase(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> O
         else "Set an inside threading tool on centre, square by the gauge. "
     )
     return Operation(
-        key="chase",
+        key=keyed("chase", found.bore.id),
         kind="chase",
         title="Chase the thread",
         sentence=held + "Gear the leadscrew for {advance} a turn and chase in {cuts}, {infeed} in all from touching.",
@@ -213,6 +222,7 @@ def _chase(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> O
         ),
         passes=passes,
         chucking=chucking.number,
+        makes=hole_made(found, thread),
     )  # fmt: skip
 
 
@@ -221,7 +231,7 @@ def _try(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
     # What it is made for may be made only later.
     fits = "a sound screw" if work.threads or not work.job.fits else f"{quoted(work.job.fits)}, or a sound screw"
     return Operation(
-        key="try",
+        key=keyed("try", found.bore.id),
         kind="gauge",
         title="Try the hole",
         sentence=f"Blow the hole out and try {fits}: it goes in by hand to the full depth, without shake.",
@@ -233,6 +243,7 @@ def _try(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=("Plug gauge: go all the way in, no-go not beyond two turns.",),
         chucking=chucking.number,
+        makes=hole_made(found, thread),
     )  # fmt: skip
 
 

@@ -6,7 +6,7 @@ import math
 
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.operation import Cut, Operation, quoted
+from lathework.planning.operation import Cut, Operation, keyed, makes, quoted
 from lathework.planning.rhythm import rhythm, under_power
 from lathework.planning.work import ThreadWork, Work
 from lathework.rules import cautions
@@ -60,6 +60,12 @@ def _thread_notes(work: Work, found: ThreadWork, torque: Figure) -> tuple[str, .
     return tuple(notes)
 
 
+def _thread_made(placed: Placed, found: ThreadWork) -> str:
+    """What running the die on, finishing and gauging make of a section: this thread, this long."""
+    named = f"{found.thread.designation} {found.limits.class_name}"
+    return makes(thread=named, length=placed.far_mm - placed.near_mm)
+
+
 def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation:
     """Run the die on, marked side first, in the way chosen to hold it."""
     job, thread = work.job, found.thread
@@ -79,7 +85,7 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -
     if job.method.finish == "run-out" and found.shoulder:
         figures["counterbore"], figures["counterbore_depth"] = counterbore(thread)
     return Operation(
-        key="thread",
+        key=keyed("thread", placed.section.id),
         kind="thread",
         title="Run the die on, marked side first",
         sentence=way.sentence,
@@ -92,6 +98,8 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -
         cut=Cut(end_mm + overrun, placed.near_mm, thread.major_mm, thread.minor_mm),
         chucking=chucking.number,
         thread=thread,
+        class_name=found.limits.class_name,
+        makes=_thread_made(placed, found),
     )
 
 
@@ -119,7 +127,7 @@ def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, found: Th
     )
     far = placed.far_mm
     return Operation(
-        key="finish",
+        key=keyed("finish", placed.section.id),
         kind="finish",
         title="Turn the die round, finish to the shoulder",
         sentence="Turn the die round in its holder, same setting. Run it down and {turns} on; stop {gap} short.",
@@ -132,6 +140,8 @@ def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, found: Th
         cut=Cut(far, far - UNFINISHED_THREADS * thread.pitch_mm, thread.major_mm, thread.minor_mm),
         chucking=chucking.number,
         thread=thread,
+        class_name=found.limits.class_name,
+        makes=_thread_made(placed, found),
     )
 
 
@@ -154,13 +164,13 @@ def _mate(work: Work) -> str:
     return quoted(work.job.fits) or "the nut"
 
 
-def gauge(work: Work, chucking: Chucking, found: ThreadWork) -> Operation:
+def gauge(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation:
     """Try the mating part, and adjust the die by what it says."""
     thread, mate = found.thread, _mate(work)
     wire = best_wire(thread)
     least, most = over_wires_within(thread, wire.value, found.limits)
     return Operation(
-        key="gauge",
+        key=keyed("gauge", placed.section.id),
         kind="gauge",
         title="Gauge with the nut",
         sentence=f"Clean the thread and try {mate}: snug, no shake.",
@@ -177,4 +187,6 @@ def gauge(work: Work, chucking: Chucking, found: ThreadWork) -> Operation:
         measure="verdict",
         chucking=chucking.number,
         thread=thread,
+        class_name=found.limits.class_name,
+        makes=_thread_made(placed, found),
     )

@@ -8,7 +8,7 @@ from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.part import MILLED
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.holding_steps import KNIFE, speed
-from lathework.planning.operation import Cut, Operation
+from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop, typed
 from lathework.planning.work import Work, in_mm
 from lathework.rules import cautions
@@ -83,7 +83,7 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
     figures |= {"cuts": _cuts(cuts, deepest), "speed": speed(work, start_mm)}
     stop = "the tool tip stops" if work.job.setup.readout == "readout" else "stop the carriage"
     return Operation(
-        key="turn-blank" if found else "turn-shank",
+        key=keyed("turn", placed.section.id),
         kind="turn",
         title=_turn_title(placed, last=bool(chucking.made) and placed is chucking.made[-1]),
         sentence=f"Turn to {{diameter}} over {{length}}; {stop} {place_words(work, 'stop')}.",
@@ -101,6 +101,8 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
         chucking=chucking.number,
         passes=cuts,
         thread=found.thread if found else None,
+        class_name=found.limits.class_name if found else "",
+        makes=makes(diameter=aim, length=end_mm - placed.near_mm),
     )
 
 

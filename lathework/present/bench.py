@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
+from lathework.bench.bench import Bench, steps_of
+from lathework.bench.progress import Progress
 from lathework.drawing.layout import SMALL
 from lathework.drawing.part_view import part_sheet
-from lathework.planning.bench import Bench, steps_of
-from lathework.planning.progress import Progress
 from lathework.present.plans import operation_json
 from lathework.present.sheets import sheet_json
 from lathework.present.values import Json, caution_json, figure_json, length_shown
@@ -29,23 +29,22 @@ def _cut_json(cut: NextCut | None) -> Json | None:
 def _reading_rows(now: Bench) -> list[Json]:
     rows: list[Json] = []
     before: float | None = None
-    for entry in now.readings:
-        if entry.value_mm is None:
-            continue
+    for made in now.readings:
         rows.append(
             {
-                "reading": length_shown(entry.value_mm),
-                "dialled": length_shown(entry.dialled_mm) if entry.dialled_mm else None,
-                "came_off": length_shown(before - entry.value_mm) if before is not None else None,
+                "reading": length_shown(made.value_mm),
+                "dialled": length_shown(made.dialled_mm) if made.dialled_mm else None,
+                "came_off": length_shown(before - made.value_mm) if before is not None else None,
             }
         )
-        before = entry.value_mm
+        before = made.value_mm
     return rows
 
 
 def _parts(whole: Progress) -> list[Json]:
     return [
         {
+            "id": part.plan.job.part.id,
             "name": name,
             "good": part.good,
             "quantity": part.plan.job.quantity,
@@ -87,5 +86,6 @@ def bench_json(whole: Progress) -> Json:
         "opened_eighths": whole.opened_eighths,
         "unread": [caution_json(caution) for caution in now.unread],
         "zero": now.zero,
+        "outdated": {"in": now.outdated.inch, "mm": now.outdated.mm} if now.outdated else None,
         "drawing": sheet_json(part_sheet(now.plan, SMALL, now.step.chucking if now.step else 1)),
     }

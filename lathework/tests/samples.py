@@ -3,16 +3,19 @@
 from __future__ import annotations
 
 from copy import deepcopy
+from dataclasses import replace
 from typing import Any
 
+from lathework.bench.entry import Entry, story_of
 from lathework.document import read_document
 from lathework.part import Job
+from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
 
 _BLANK = {"chamfer": "", "measured": "", "measured_length": ""}
 STUD: dict[str, Any] = {
     "format": "conch-job",
-    "version": 2,
+    "version": 3,
     "title": "Levelling studs",
     "needed_by": "lamp carriage",
     "fits": "the carriage nut",
@@ -21,12 +24,13 @@ STUD: dict[str, Any] = {
     "material": "mild-steel",
     "hazards": [],
     "part": {
+        "id": "p1",
         "name": "",
         "stock": {"form": "round", "across": "1/2", "bar_length": ""},
         "overall_length": "2-1/2",
         "sections": [
-            {"shape": "thread", "across": "", "length": "1-1/4", "thread": "3/8-16"} | _BLANK,
-            {"shape": "bar", "across": "", "length": "", "thread": ""} | _BLANK,
+            {"id": "s1", "shape": "thread", "across": "", "length": "1-1/4", "thread": "3/8-16"} | _BLANK,
+            {"id": "s2", "shape": "bar", "across": "", "length": "", "thread": ""} | _BLANK,
         ],
         "bores": [],
         "afterwards": "",
@@ -58,7 +62,7 @@ STUD: dict[str, Any] = {
 
 
 def section(shape: str, length: str = "", **more: str) -> dict[str, str]:
-    """A section of a part: its shape, length, and what else is typed of it."""
+    """A section of a part: its shape, length, and what else is typed of it; `document` gives it an id."""
     return {"shape": shape, "across": "", "length": length, "thread": "", **_BLANK, **more}
 
 
@@ -104,7 +108,24 @@ def document(changes: dict[str, Any] | None = None) -> dict[str, Any]:
             at.pop(last, None)
         else:
             at[last] = value
-    return dict(made)
+    return identified(made)
+
+
+def identified(made: dict[str, Any]) -> dict[str, Any]:
+    """A document whose sections, holes and parts have ids, those without one by their place."""
+    for number, one in enumerate([made, *_rows(made.get("others"))], 1):
+        part = one.get("part") if isinstance(one, dict) else None
+        if isinstance(part, dict):
+            part.setdefault("id", f"p{number}")
+            for name in ("sections", "bores"):
+                for row, feature in enumerate(_rows(part.get(name)), 1):
+                    if isinstance(feature, dict):
+                        feature.setdefault("id", f"{name[0]}{row}")
+    return made
+
+
+def _rows(value: object) -> list[Any]:
+    return value if isinstance(value, list) else []
 
 
 def job(changes: dict[str, Any] | None = None) -> Job:
@@ -112,6 +133,23 @@ def job(changes: dict[str, Any] | None = None) -> Job:
     return read_document(document(changes))
 
 
+def told(made: Plan, entry: Entry) -> Entry:
+    """An entry that tells the story of its step, as one recorded over that plan does."""
+    return replace(entry, part=made.job.part.id, story=story_of(made, entry.step, "", 1))
+
+
 def plan(changes: dict[str, Any] | None = None) -> Plan:
     """The plan of a changed document."""
     return make_plan(job(changes))
+
+
+def kinds(made: Plan) -> list[str]:
+    """What kind of work each step is, in order: the first word of its key."""
+    return [operation.key.partition(":")[0] for operation in made.operations]
+
+
+def step(made: Plan, name: str, nth: int = 1) -> Operation:
+    """The step of a key, or the `nth` of a kind of work."""
+    found = [one for one in made.operations if name in (one.key, one.key.partition(":")[0])]
+    assert len(found) >= nth, f"{name}: {kinds(made)}"
+    return found[nth - 1]

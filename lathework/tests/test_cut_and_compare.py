@@ -155,7 +155,7 @@ class CutAndCompare(unittest.TestCase):
             section("round", "1/2", across="0.45", chamfer="1/32"), section("bar"),
         ]  # fmt: skip
         made = plan({"part.sections": sections})
-        self.assertIn("neck", [o.key for o in made.operations])
+        self.assertIn("neck", [o.kind for o in made.operations])
         self.check(made)
 
     @settings(max_examples=80, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])

@@ -1,39 +1,51 @@
-"""What the log says of a die: only blanks whose thread passed count, each with its own end."""
+"""What the log says of a die: what each gauging followed on, each end for itself; and the mean of what passed."""
 
 from __future__ import annotations
 
 import unittest
 
-from lathework.planning.bench import Entry
-from lathework.planning.proven import proven_blanks
+from lathework.bench.entry import Entry
+from lathework.bench.fold import Gauged, fold
+from lathework.planning.plan import Plan
 from lathework.rules.die_record import REMEMBERED, die_record
-from lathework.tests.samples import TIE_ROD, plan
+from lathework.tests.samples import TIE_ROD, plan, told
 from lathework.threads.designation import read_designation
 
 
-def piece(number: int, blank: float, *words: str, ending: str = "") -> list[Entry]:
+def piece(number: int, blank: float, *words: str, of: str = "s1") -> list[Entry]:
     """A blank turned to `blank` mm and what the nut said of it, one word after the other."""
-    out = [Entry("reading", number, f"turn-blank{ending}", value_mm=blank + 1),
-           Entry("reading", number, f"turn-blank{ending}", value_mm=blank)]  # fmt: skip
-    return [*out, *(Entry("verdict", number, f"gauge{ending}", word=word) for word in words)]
+    out = [Entry("reading", number, f"turn:{of}", value_mm=blank + 1),
+           Entry("reading", number, f"turn:{of}", value_mm=blank)]  # fmt: skip
+    return [*out, *(Entry("verdict", number, f"gauge:{of}", word=word) for word in words)]
 
 
-class Proven(unittest.TestCase):
-    def test_the_last_reading_counts_when_the_nut_went_on_well(self) -> None:
-        entries = [*piece(1, 9.36, "binds", "snug"), *piece(2, 9.40, "binds"), *piece(3, 9.37, "snug")]
-        self.assertEqual(proven_blanks(plan(), entries), {"3/8-16 UNC": [9.36, 9.37]})
+def gauged(made: Plan, entries: list[Entry]) -> list[tuple[str, float | None, str]]:
+    """Thread, blank and verdict of every gauging of a history."""
+    _, events = fold([made], [told(made, entry) for entry in entries])
+    return [(e.thread, e.blank_mm, e.verdict) for _, e in events if isinstance(e, Gauged)]
 
-    def test_a_later_verdict_overrules(self) -> None:
-        self.assertEqual(proven_blanks(plan(), piece(1, 9.36, "snug", "loose")), {})
+
+class WhatADieDid(unittest.TestCase):
+    def test_the_last_reading_is_the_blank(self) -> None:
+        entries = [*piece(1, 9.36, "binds", "snug"), *piece(2, 9.40, "binds")]
+        self.assertEqual(
+            gauged(plan(), entries),
+            [("3/8-16 UNC", 9.36, "binds"), ("3/8-16 UNC", 9.36, "snug"), ("3/8-16 UNC", 9.40, "binds")],
+        )
 
     def test_each_end_has_its_own(self) -> None:
-        entries = [*piece(1, 9.36, "snug"), *piece(1, 9.41, "snug", ending="-2")]
-        self.assertEqual(proven_blanks(plan(TIE_ROD), entries), {"3/8-16 UNC": [9.36], "3/8-24 UNF": [9.41]})
+        entries = [*piece(1, 9.36, "snug"), *piece(1, 9.41, "snug", of="s3")]
+        self.assertEqual(gauged(plan(TIE_ROD), entries), [("3/8-16 UNC", 9.36, "snug"), ("3/8-24 UNF", 9.41, "snug")])
 
-    def test_one_die_for_both_ends_counts_both(self) -> None:
-        both = plan({**TIE_ROD, "part.sections.2.thread": "3/8-16"})
-        entries = [*piece(1, 9.36, "snug"), *piece(1, 9.38, "snug", ending="-2")]
-        self.assertEqual(proven_blanks(both, entries), {"3/8-16 UNC": [9.36, 9.38]})
+    def test_a_thread_that_was_not_turned_here_has_no_blank(self) -> None:
+        self.assertEqual(gauged(plan(), [Entry("verdict", 1, "gauge:s1", word="snug")]), [("3/8-16 UNC", None, "snug")])
+
+    def test_how_far_the_die_stood_open(self) -> None:
+        moved = Entry("setting", 1, "gauge:s1", word="open", eighths=2.0)
+        made = plan()
+        entries = [told(made, one) for one in (moved, Entry("verdict", 1, "gauge:s1", word="snug"))]
+        _, events = fold([made], entries)
+        self.assertEqual([e.eighths for _, e in events if isinstance(e, Gauged)], [2.0])
 
 
 class Record(unittest.TestCase):

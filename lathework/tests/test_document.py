@@ -16,7 +16,7 @@ from lathework.upgrade import upgraded
 #: Change, the field it is told of, the code.
 WRONG: tuple[tuple[dict[str, Any], str, str], ...] = (
     ({"format": "other"}, "format", "wrong-format"),
-    ({"version": 3}, "version", "wrong-version"),
+    ({"version": 4}, "version", "wrong-version"),
     ({"version": True}, "version", "wrong-version"),
     ({"colour": "red"}, "colour", "unknown-field"),
     ({"part.coating": "zinc"}, "part.coating", "unknown-field"),

@@ -17,7 +17,7 @@ from lathework.drawing.part_view import part_sheet
 from lathework.drawing.shapes import Label, Sheet, box, hatch, mirrored
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InvalidDocument
-from lathework.tests.samples import PLUG, SCREW, TIE_ROD, plan, section
+from lathework.tests.samples import PLUG, SCREW, TIE_ROD, plan, section, step
 
 SVG = "{http://www.w3.org/2000/svg}"
 
@@ -62,7 +62,7 @@ class HalfSection(unittest.TestCase):
         axis = next(y for path in sheet.paths if path.role == "centre" for line in path.lines for _, y in line)
         clear = points(sheet, "bore")
         self.assertTrue(all(y <= axis + 0.01 for _, y in clear))
-        drill = made.operation("drill")
+        drill = step(made, "drill")
         assert drill is not None
         wide = [axis - y for _, y in clear]
         self.assertTrue(any(abs(2 * w / sheet.scale / 25.4 - drill.figures["drill"].value) < 0.001 for w in wide))

@@ -5,13 +5,14 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
+from lathework.bench.acts import turn_to
+from lathework.bench.entry import Entry
+from lathework.bench.progress import Progress, progress
+from lathework.bench.record import read_record
 from lathework.document import read_document
 from lathework.errors import InputError, InvalidDocument
-from lathework.planning.bench import Entry
 from lathework.planning.plan import make_plans
-from lathework.planning.progress import Progress, progress, turn_to
-from lathework.record import read_record
-from lathework.tests.samples import STUD, document, section
+from lathework.tests.samples import STUD, document, section, told
 from lathework.tests.test_bores import bore
 
 
@@ -21,7 +22,13 @@ def other(changes: dict[str, Any] | None = None) -> dict[str, Any]:
         "name": "nut", "stock": {"form": "hexagon", "across": "9/16", "bar_length": ""}, "overall_length": "3/8",
         "sections": [section("bar")], "bores": [bore("3/8-16")],
     }  # fmt: skip
-    made = {"fits": "the stud", "quantity": 2, "material": "brass", "method": STUD["method"], "part": part}
+    made: dict[str, Any] = {
+        "fits": "the stud",
+        "quantity": 2,
+        "material": "brass",
+        "method": STUD["method"],
+        "part": part,
+    }
     return made | (changes or {})
 
 
@@ -75,13 +82,18 @@ class Made(unittest.TestCase):
     def done(self, number: int, pieces: int) -> list[Entry]:
         """Every step of a part ticked off, for a number of pieces."""
         return [
-            Entry("done", piece, step.key, part=number)
+            told(self.plans[number - 1], Entry("done", piece, step.key))
             for piece in range(1, pieces + 1)
             for step in self.plans[number - 1].operations
         ]
 
     def stand(self, *entries: Entry) -> Progress:
-        return progress(self.plans, entries)
+        return progress(self.plans, [self.told(one) for one in entries])
+
+    def told(self, entry: Entry) -> Entry:
+        """An entry with the story of its step, where it has none yet."""
+        plan = next(plan for plan in self.plans if plan.job.part.id == entry.part)
+        return entry if entry.story.title or not entry.step else told(plan, entry)
 
     def test_the_second_part_begins_when_the_first_is_made(self) -> None:
         before = self.stand(*self.done(1, 1)[:-1])
@@ -89,20 +101,20 @@ class Made(unittest.TestCase):
         after = self.stand(*self.done(1, 1))
         self.assertEqual((after.number, after.good, after.finished), (2, 1, False))
         assert after.bench.step is not None
-        self.assertEqual(after.bench.step.key, "face")
+        self.assertEqual(after.bench.step.key, "face:right")
         whole = self.stand(*self.done(1, 1), *self.done(2, 2))
         self.assertEqual((whole.good, whole.quantity, whole.finished), (3, 3, True))
 
     def test_another_part_may_be_taken_up_out_of_turn(self) -> None:
         """The nut is turned to and made; then the stud, the first that is not finished, is in hand again."""
-        turned = turn_to(self.stand(), 2)
-        self.assertEqual((turned.kind, turned.part), ("turn-to", 2))
+        turned = turn_to(self.stand(), "p2")
+        self.assertEqual((turned.kind, turned.part), ("turn-to", "p2"))
         now = self.stand(turned)
         self.assertEqual((now.number, now.finished), (2, False))
         made = self.stand(turned, *self.done(2, 2))
         self.assertEqual((made.number, made.good), (1, 2))
-        for asked, number, code in ((now, 2, "not-asked"), (now, 3, "out-of-range"), (now, 0, "out-of-range"),
-                                    (made, 2, "finished")):  # fmt: skip
+        for asked, number, code in ((now, "p2", "not-asked"), (now, "p3", "out-of-range"), (now, "", "out-of-range"),
+                                    (made, "p2", "finished")):  # fmt: skip
             with self.subTest(number=number, code=code), self.assertRaises(InputError) as told:
                 turn_to(asked, number)
             self.assertEqual((told.exception.code, told.exception.field), (code, "part"))
@@ -114,14 +126,14 @@ class Made(unittest.TestCase):
         begun = [Entry("done", 1, step.key) for step in first[: first.index(positioned)]]
         touched = [*begun, Entry("zero", 1, positioned.key)]
         self.assertEqual(self.stand(*touched).bench.zero, "")
-        away = self.stand(*touched, Entry("turn-to", 1, "", part=2), *self.done(2, 1))
+        away = self.stand(*touched, Entry("turn-to", 1, "", part="p2"), *self.done(2, 1))
         self.assertEqual((away.number, away.good, away.bench.piece), (2, 1, 2))
         back = self.stand(
             *touched,
-            Entry("turn-to", 1, "", part=2),
+            Entry("turn-to", 1, "", part="p2"),
             *self.done(2, 1),
-            Entry("turn-to", 2, "", part=2),
-            turn_to(away, 1),
+            Entry("turn-to", 2, "", part="p2"),
+            turn_to(away, "p1"),
         )
         self.assertEqual((back.number, back.bench.piece, back.good), (1, 1, 1))
         self.assertEqual(back.bench.zero, positioned.zero)
@@ -129,9 +141,9 @@ class Made(unittest.TestCase):
     def test_one_die_serves_every_part_of_its_thread(self) -> None:
         """Opened an eighth for the stud, it stands an eighth open for a second stud of that thread, not for another."""
         for thread, stands in (("3/8-16", 1.0), ("1/4-20", 0.0)):
-            second = document({"part.sections.0.thread": thread, "part.name": "second"})["part"]
+            second = document({"part.sections.0.thread": thread, "part.name": "second", "part.id": "p2"})["part"]
             self.plans = make_plans(read_document(together(other({"quantity": 1, "part": second}))))
-            moved = Entry("setting", 1, "gauge", word="open", eighths=1.0)
+            moved = Entry("setting", 1, "gauge:s1", word="open", eighths=1.0)
             with self.subTest(thread=thread):
                 self.assertEqual(self.stand(moved).opened_eighths, 1.0)
                 self.assertEqual(self.stand(moved, *self.done(1, 1)).opened_eighths, stands)
@@ -143,9 +155,9 @@ class Made(unittest.TestCase):
 
     def test_an_entry_of_one_part_does_nothing_to_another(self) -> None:
         """Both parts have a step called face."""
-        found = self.stand(Entry("done", 1, "face", part=2))
+        found = self.stand(Entry("done", 1, "face:right", part="p2"))
         self.assertEqual((found.number, found.benches[0].done), (1, frozenset()))
-        self.assertIn("face", found.benches[1].done)
+        self.assertIn("face:right", found.benches[1].done)
 
     def test_a_caution_read_once_is_read_for_all(self) -> None:
         job = read_document(together() | {"hazards": ["lifting"]})
@@ -165,8 +177,9 @@ class Kept(unittest.TestCase):
 
     def test_the_part_of_an_entry(self) -> None:
         """Those of before belong to the first part."""
-        found = read_record({"entries": [self.ENTRY, self.ENTRY | {"part": 2}]})
-        self.assertEqual([kept.entry.part for kept in found.entries], [1, 2])
-        for wrong in (0, 7, "2", True):
+        plans = make_plans(read_document(together()))
+        found = read_record({"entries": [self.ENTRY, self.ENTRY | {"part": 2}]}, plans, 2)
+        self.assertEqual([kept.entry.part for kept in found.entries], ["p1", "p2"])
+        for wrong in (0, 3, "2", True):
             with self.subTest(wrong), self.assertRaises(InvalidDocument):
-                read_record({"entries": [self.ENTRY | {"part": wrong}]})
+                read_record({"entries": [self.ENTRY | {"part": wrong}]}, plans, 2)

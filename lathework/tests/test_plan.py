@@ -10,36 +10,22 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from lathework.figures import Figure
-from lathework.planning.operation import Operation
-from lathework.planning.plan import Plan
 from lathework.present.plans import notes_text, plan_json, sentence_text
 from lathework.rules.materials import materials
-from lathework.tests.samples import SCREW, plan
+from lathework.tests.samples import SCREW, kinds, plan, step
 from lathework.threads.limits import external_classes
 from lathework.threads.series import library
 from lathework.threads.thread import Thread
 
 
-def step(made: Plan, key: str) -> Operation:
-    """The operation of that key, which must be there."""
-    found = made.operation(key)
-    assert found is not None, key
-    return found
-
-
-def keys(made: Plan) -> list[str]:
-    """The order of work."""
-    return [operation.key for operation in made.operations]
-
-
 class Order(unittest.TestCase):
     def test_a_grooved_stud(self) -> None:
-        self.assertEqual(keys(plan()), ["face", "turn-blank", "groove", "chamfer", "thread", "gauge", "part-off"])
+        self.assertEqual(kinds(plan()), ["face", "turn", "groove", "chamfer", "thread", "gauge", "part-off"])
 
     def test_a_shouldered_screw_with_the_die_turned_round(self) -> None:
         made = plan({**SCREW, "method.finish": "die-turned-round"})
-        wanted = ["face", "turn-shank", "turn-blank", "chamfer", "thread", "finish", "gauge", "part-off"]
-        self.assertEqual(keys(made), wanted)
+        wanted = ["face", "turn", "turn", "chamfer", "thread", "finish", "gauge", "part-off"]
+        self.assertEqual(kinds(made), wanted)
 
 
 class Batch(unittest.TestCase):
@@ -64,7 +50,7 @@ class Times(unittest.TestCase):
         """
         made = plan({"material": "mild-steel"})
         shares = {given.name: given.value for given in made.batch[2].inputs}
-        cuts = step(made, "turn-blank").figures["cuts"].value
+        cuts = step(made, "turn:s1").figures["cuts"].value
         self.assertAlmostEqual(shares["Turn the thread blank"], 0.377 * cuts + 0.75, places=2)
         self.assertAlmostEqual(shares["Face the end, set Z zero"], 0.075 + 0.75, places=2)
         self.assertAlmostEqual(shares["Run the die on, marked side first"], 1.52 + 0.75, places=2)
@@ -138,8 +124,8 @@ class Positions(unittest.TestCase):
         self.assertAlmostEqual(self.value("groove", "dial", {"setup.dial": "radius"}), 0.037, places=4)
 
     def test_turning_stops_at_the_shoulder(self) -> None:
-        self.assertAlmostEqual(self.value("turn-blank", "stop"), -1.25)
-        self.assertAlmostEqual(self.value("turn-shank", "stop", SCREW), -1.75)
+        self.assertAlmostEqual(self.value("turn:s1", "stop"), -1.25)
+        self.assertAlmostEqual(self.value("turn:s2", "stop", SCREW), -1.75)
 
     def test_turns_of_the_die_end_short_of_the_shoulder(self) -> None:
         """1-1/4 in of 16 to the inch is 20 turns; half a turn is kept, whole turns are counted."""
@@ -257,7 +243,7 @@ class AnyJob(unittest.TestCase):
                 continue
             self.assertGreaterEqual(cut.outer_mm, cut.inner_mm)
             self.assertLess(cut.left_mm, made.chuckings[0].stick_out_mm)
-            if operation.key != "face":
+            if operation.kind != "face":
                 self.assertGreaterEqual(cut.left_mm, cut.right_mm)
         self.assertLessEqual(made.work.threads[0].groove_width_mm, length)
         self.assertEqual(plan_json(made)["quantity"], 6)

@@ -15,7 +15,7 @@ from lathework.rules.passes import LATHE_SHARE, LATHES, Lathe, deepest_cut, pass
 from lathework.rules.sample import nominals
 from lathework.rules.stock import bar_for_piece, corners_mm, depth_per_flat, largest_across_flats, pieces_from_bar
 from lathework.rules.torque import HOLDS, TAP_HOLDS, cutting_torque, what_holds, what_slips
-from lathework.tests.samples import plan
+from lathework.tests.samples import kinds, plan, step
 from lathework.threads.designation import read_designation
 
 
@@ -82,14 +82,13 @@ class Holding(unittest.TestCase):
     def test_every_holder_says_what_its_step_has(self) -> None:
         self.assertEqual(tuple(DIE_HOLDINGS), HOLDERS)
         for holder in HOLDERS:
-            step = plan({"method.holder": holder}).operation("thread")
-            assert step is not None
-            self.assertLessEqual(set(re.findall(r"{(\w+)}", step.sentence)), set(step.figures), holder)
-            self.assertEqual("speed" in step.figures, DIE_HOLDINGS[holder].power)
+            found = step(plan({"method.holder": holder}), "thread")
+            self.assertLessEqual(set(re.findall(r"{(\w+)}", found.sentence)), set(found.figures), holder)
+            self.assertEqual("speed" in found.figures, DIE_HOLDINGS[holder].power)
 
     def test_the_die_in_the_vise_comes_after_the_lathe(self) -> None:
-        keys = [o.key for o in plan({"method.holder": "stock-in-vise"}).operations]
-        self.assertGreater(keys.index("thread"), keys.index("part-off"))
+        order = kinds(plan({"method.holder": "stock-in-vise"}))
+        self.assertGreater(order.index("thread"), order.index("part-off"))
 
     def test_coarser_wants_a_stronger_hold(self) -> None:
         torques = [cutting_torque(read_designation(name), 2000).value for name in ("M4", "M10", "M20", "M36")]

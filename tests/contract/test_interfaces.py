@@ -13,12 +13,13 @@ from jsonschema import Draft202012Validator
 
 from lathework import document as reader
 from lathework import part_document
+from lathework.bench.entry import KINDS
+from lathework.bench.record import ENTRY_KEYS, GONE_KEYS, LONGEST_MAKES, RECORD_KEYS, TOLD_KEYS, read_record
 from lathework.errors import InvalidDocument
 from lathework.fields import LONGEST_LINE
 from lathework.identify.evidence import FIELDS
 from lathework.part import CUTTERS, EDGES, FINISHES, MOUTHS, ORDERS, READOUTS, SHAPES, SUPPORTS
-from lathework.planning.bench import KINDS
-from lathework.record import ENTRY_KEYS, RECORD_KEYS, read_record
+from lathework.planning.plan import make_plans
 from lathework.rules.blank import SCHOOLS
 from lathework.rules.cautions import HAZARDS
 from lathework.rules.die_holding import HOLDERS
@@ -32,7 +33,7 @@ from lathework.units import LENGTH_UNITS
 from server.api import api
 
 FORMATS = Path(__file__).resolve().parents[2] / "docs" / "formats"
-SCHEMA: dict[str, Any] = json.loads((FORMATS / "job-2.schema.json").read_text(encoding="utf-8"))
+SCHEMA: dict[str, Any] = json.loads((FORMATS / "job-3.schema.json").read_text(encoding="utf-8"))
 VALIDATOR = Draft202012Validator(SCHEMA)
 
 
@@ -61,6 +62,8 @@ class JobSchema(unittest.TestCase):
             (SCHEMA["properties"]["identified"]["properties"], reader.IDENTIFIED_KEYS),
             (SCHEMA["$defs"]["record"]["properties"], RECORD_KEYS),
             (SCHEMA["$defs"]["entry"]["properties"], ENTRY_KEYS),
+            (SCHEMA["$defs"]["told"]["properties"], TOLD_KEYS),
+            (SCHEMA["$defs"]["record"]["properties"]["gone"]["items"]["properties"], GONE_KEYS),
         ):
             self.assertEqual(set(properties), set(keys))
 
@@ -95,6 +98,7 @@ class JobSchema(unittest.TestCase):
         defs = SCHEMA["$defs"]
         self.assertEqual(defs["line"]["maxLength"], LONGEST_LINE)
         self.assertEqual(defs["note"]["maxLength"], reader.LONGEST_NOTE)
+        self.assertEqual(defs["told"]["properties"]["makes"]["maxLength"], LONGEST_MAKES)
         self.assertEqual(SCHEMA["properties"]["others"]["maxItems"], reader.MOST_OTHERS)
         self.assertEqual(defs["quantity"]["oneOf"][0]["maximum"], reader.MOST_PIECES)
 
@@ -113,6 +117,7 @@ class JobSchema(unittest.TestCase):
                 *("part.sections.1.length", "part.sections.0.shape", "part.sections.0.chamfer", "part.overall_length"),
                 *("method.holder", "method.order", "setup.run_down", "setup.lathe", "part.sections.0.measured"),
                 *("others", "part.bores", "part.name", "method.tapping", "method.percent", "setup.drills"),
+                *("part.id", "part.sections.0.id"),
                 *(
                     "method.blank_fraction",
                     "method.finish",
@@ -130,8 +135,8 @@ class JobSchema(unittest.TestCase):
         """The schema never refuses what the reader takes (the reader may refuse more: sizes that do not fit)."""
         changed = document({**base, path: value}) if value is not None else document(base)
         try:
-            reader.read_document(changed)
-            read_record(changed.get("record"))
+            plans = make_plans(reader.read_document(changed))
+            read_record(changed.get("record"), plans, 3)
         except InvalidDocument:
             return
         self.assertEqual([error.message for error in VALIDATOR.iter_errors(changed)], [])

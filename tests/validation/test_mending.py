@@ -25,7 +25,7 @@ from lathework.rules.mending import insert_hole, insert_tap, mends
 from lathework.rules.nuts import nut_sizes
 from lathework.rules.pipe_holes import minor_at, taper_hole
 from lathework.tables.drills import all_drills
-from lathework.tests.samples import STUD
+from lathework.tests.samples import STUD, kinds, step
 from lathework.threads.designation import read_designation
 from lathework.threads.taper import taper_lengths
 from tests.validation.reference import reference_rows
@@ -204,7 +204,7 @@ class StudRepairs(unittest.TestCase):
         made = read_document(repair(clamped="7/8", washer="3/32").document)
         plans = {plan.job.part.name: plan for plan in make_plans(made)}
         self.assertEqual(list(plans), ["body", "nut", "stud"])
-        keys = {name: [step.key for step in plan.operations] for name, plan in plans.items()}
+        keys = {name: kinds(plan) for name, plan in plans.items()}
         self.assertEqual(keys["body"], ["saw", "face", "spot", "pilot", "drill", "countersink", "tap", "try"])
         self.assertEqual(len(plans["stud"].chuckings), 2)
         self.assertEqual(keys["stud"][-1], "fit")
@@ -214,7 +214,7 @@ class StudRepairs(unittest.TestCase):
         # Down to the flats: (0.75 / cos 30 - 0.75) / 2 = 0.05801 in.
         corners = nut.sections[0].chamfer
         self.assertAlmostEqual(corners.mm if corners else 0.0, 0.05801 * 25.4, places=2)
-        tried = plans["nut"].operation("try")
+        tried = step(plans["nut"], "try")
         self.assertIn("try the stud, or a sound screw", tried.sentence if tried else "")
 
     def test_a_short_stud_is_threaded_from_end_to_end(self) -> None:

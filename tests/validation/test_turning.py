@@ -8,14 +8,12 @@ from __future__ import annotations
 import math
 import unittest
 
-from lathework.planning.operation import Operation
-from lathework.planning.plan import Plan
 from lathework.rules.passes import pass_diameters
 from lathework.rules.relief import undercut
 from lathework.rules.speeds import spindle_speed
 from lathework.rules.stock import bar_for_piece, corners_mm, depth_per_flat, largest_across_flats, pieces_from_bar
 from lathework.rules.torque import cutting_torque, hand_force
-from lathework.tests.samples import PLUG, SCREW, TIE_ROD, plan
+from lathework.tests.samples import PLUG, SCREW, TIE_ROD, kinds, plan, step
 from lathework.threads.designation import read_designation
 from tests.validation.published import PublishedCase
 
@@ -37,12 +35,6 @@ UNDERCUTS = (
     ("M12", 2.6, 3.9),
     ("M16", 3.0, 4.5),
 )
-
-
-def step(made: Plan, key: str) -> Operation:
-    found = made.operation(key)
-    assert found is not None, key
-    return found
 
 
 class Published(PublishedCase):
@@ -97,7 +89,7 @@ class ByHand(unittest.TestCase):
 
     def test_5_groove_of_the_second_end(self) -> None:
         """3/8-24: three pitches are 1/8, one blade: the left edge at the shoulder, 1 in from the second face."""
-        groove = step(plan(TIE_ROD), "groove-2").figures
+        groove = step(plan(TIE_ROD), "groove:s3").figures
         self.assertAlmostEqual(groove["position"].value, -1.0)
         self.assertNotIn("last", groove)
         self.assertAlmostEqual(groove["diameter"].value, 0.375 - 1.082532 / 24 - 0.2 / 24, places=3)
@@ -105,12 +97,12 @@ class ByHand(unittest.TestCase):
     def test_6_a_stop_instead_of_a_readout(self) -> None:
         """No readout: the same place as carriage travel from the face, and no sign."""
         made = plan({**SCREW, "setup.readout": "stops"})
-        self.assertAlmostEqual(step(made, "turn-shank").figures["stop"].value, 1.75)
+        self.assertAlmostEqual(step(made, "turn:s2").figures["stop"].value, 1.75)
         self.assertIn("of travel from the face", step(made, "groove").sentence)
 
     def test_7_passes(self) -> None:
         """1/2 to 0.3688: 3.332 mm; 0.5 kept; 2.832 in cuts of at most 0.902: four, each 0.708; then one to finish."""
-        cuts = step(plan(), "turn-blank")
+        cuts = step(plan(), "turn:s1")
         self.assertEqual(cuts.figures["cuts"].value, 5)
         first = cuts.passes[0].value * 25.4
         self.assertAlmostEqual(first, 12.7 - (12.7 - 0.3688 * 25.4 - 0.5) / 4, places=3)
@@ -170,9 +162,9 @@ class ByHand(unittest.TestCase):
         screw = {"part.overall_length": "", "part.sections": [
             {"shape": "thread", "thread": "3/8-16", "length": "1"}]}  # fmt: skip
         made = plan(screw)
-        self.assertAlmostEqual(step(made, "turn-blank").figures["length"].value, 1.28125)
+        self.assertAlmostEqual(step(made, "turn:s1").figures["length"].value, 1.28125)
         self.assertEqual(step(made, "thread").figures["turns"].value, math.ceil(1.28125 * 16))
-        self.assertIsNone(made.operation("groove"))
+        self.assertNotIn("groove", kinds(made))
 
     def test_15_a_run_out_and_its_counterbore(self) -> None:
         """M10: three threads stay, 4.5 mm; the nut is bored to 10 + 0.1 x 1.5 = 10.15."""
@@ -180,4 +172,4 @@ class ByHand(unittest.TestCase):
         die = step(made, "thread").figures
         self.assertAlmostEqual(die["counterbore"].value, 10.15)
         self.assertAlmostEqual(die["counterbore_depth"].value, 4.5)
-        self.assertIsNone(made.operation("groove"))
+        self.assertNotIn("groove", kinds(made))

@@ -2,27 +2,39 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 
-from lathework.errors import InputError
-from lathework.planning.bench import OF_EVERY_PART, Bench, Entry, bench
+from lathework.bench.bench import Bench, bench
+from lathework.bench.entry import Entry
+from lathework.bench.fold import State, fold
+from lathework.bench.tally import Tally
 from lathework.planning.plan import Plan
 
 
 @dataclass(frozen=True, slots=True)
 class Progress:
-    """The bench of each part, in the order of the job; `turned_to` is the one last taken up out of turn, 0 for none."""
+    """The bench of each part, in the order of the job, and the folded `state` they are made from."""
 
     benches: tuple[Bench, ...]
-    turned_to: int = 0
+    state: State
+
+    @property
+    def ids(self) -> tuple[str, ...]:
+        """The ids of the parts, in the order of the job."""
+        return tuple(part.plan.job.part.id for part in self.benches)
+
+    def number_of(self, part: str) -> int | None:
+        """The number, from 1, of the part of that id; None where the job has no such part."""
+        return self.ids.index(part) + 1 if part in self.ids else None
 
     @property
     def number(self) -> int:
         """The part in hand, from 1: the one turned to until it is finished, the first that is not, or the last."""
         open_ones = [n for n, part in enumerate(self.benches, 1) if not part.finished]
-        if self.turned_to in open_ones:
-            return self.turned_to
+        turned_to = self.number_of(self.state.turned_to)
+        if turned_to is not None and turned_to in open_ones:
+            return turned_to
         return open_ones[0] if open_ones else len(self.benches)
 
     @property
@@ -58,7 +70,7 @@ class Progress:
     @property
     def opened_eighths(self) -> float:
         """By how many eighths of a turn the die in use was opened: one die serves every part of its thread."""
-        return sum(part.opened.get(self.bench.die, 0.0) for part in self.benches)
+        return sum(tally.opened.get(self.bench.die, 0.0) for tally in self.state.parts.values())
 
     @property
     def gauged_enough(self) -> bool:
@@ -74,26 +86,21 @@ class Progress:
     @property
     def steps_done(self) -> int:
         """Steps of the whole job that are done."""
-        return sum(
-            part.good * len(part.plan.operations) + (0 if part.finished else len(part.done)) for part in self.benches
-        )
+        return sum(_steps_done(part) for part in self.benches)
 
 
-def progress(plans: Sequence[Plan], entries: Sequence[Entry]) -> Progress:
-    """Fold what was recorded over the plan of each part."""
-    benches = tuple(
-        bench(plan, [entry for entry in entries if entry.part == number or entry.kind in OF_EVERY_PART])
-        for number, plan in enumerate(plans, 1)
-    )
-    return Progress(benches, next((entry.part for entry in reversed(entries) if entry.kind == "turn-to"), 0))
+def _steps_done(part: Bench) -> int:
+    steps = part.plan.operations
+    in_hand = 0 if part.finished else sum(step.key in part.done for step in steps)
+    return min(part.good, part.plan.job.quantity) * len(steps) + in_hand
 
 
-def turn_to(now: Progress, number: int) -> Entry:
-    """Take up part `number` (from 1) out of turn. Raises InputError on "part"."""
-    if not 1 <= number <= len(now.benches):
-        raise InputError("out-of-range", "part", f"This job has {len(now.benches)} parts.")
-    if number == now.number:
-        raise InputError("not-asked", "part", "That part is in hand already.")
-    if now.benches[number - 1].finished:
-        raise InputError("finished", "part", "Every piece of that part is made.")
-    return Entry("turn-to", now.benches[number - 1].piece, "", part=number)
+def progress_of(plans: Sequence[Plan], state: State) -> Progress:
+    """Where a job stands whose history was folded into `state`."""
+    return Progress(tuple(bench(plan, state.parts.get(plan.job.part.id) or Tally()) for plan in plans), state)
+
+
+def progress(plans: Sequence[Plan], entries: Iterable[Entry]) -> Progress:
+    """Where a job stands after all that was recorded, folded over the plan of each part."""
+    state, _ = fold(plans, entries)
+    return progress_of(plans, state)

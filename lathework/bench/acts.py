@@ -1,0 +1,119 @@
+"""What may be recorded now: each act checked against where the work stands, and turned into its entry."""
+
+from __future__ import annotations
+
+from lathework.bench.bench import Bench
+from lathework.bench.entry import Entry, Kind
+from lathework.bench.progress import Progress
+from lathework.errors import InputError
+from lathework.lengths import Length, Span, within
+from lathework.planning.operation import Operation
+from lathework.rules.gauging import VERDICTS, Verdict
+
+_GROWN_MM = 0.1
+
+
+def reading_entry(now: Bench, length: Length) -> Entry:
+    """A measured diameter for the step in hand, with what had been dialled. Raises InputError on "reading"."""
+    step = now.step
+    if step is None or step.target is None or step.start_mm is None:
+        raise InputError("not-asked", "reading", "This step takes no diameter.")
+    within(length, Span("A reading here", step.target.aim_mm / 2, step.start_mm * 1.05 + 0.2), "reading")
+    if now.readings and length.mm > now.readings[-1].value_mm + _GROWN_MM:
+        raise InputError(
+            "grew", "reading", "That is larger than the last reading: metal does not come back. Measure again."
+        )
+    dialled = now.cut.diameter_mm if now.cut is not None and now.readings else None
+    return Entry("reading", now.piece, step.key, value_mm=length.mm, dialled_mm=dialled or None)
+
+
+def verdict_entry(now: Bench, word: str) -> Entry:
+    """What the nut said of the step in hand. Raises InputError on "verdict"."""
+    verdict = verdict_of(word)
+    if now.step is None or now.step.measure != "verdict":
+        raise InputError("not-asked", "verdict", "This step is not gauged.")
+    return Entry("verdict", now.piece, now.step.key, word=verdict)
+
+
+def setting_entry(now: Bench) -> Entry:
+    """The die was moved as advised. Raises InputError on "setting"."""
+    if now.step is None or now.advice is None or now.advice.eighths is None or now.adjusted:
+        raise InputError("not-asked", "setting", "There is no advice to move the die: gauge first.")
+    return Entry("setting", now.piece, now.step.key, word=now.advice.move, eighths=now.advice.eighths.value)
+
+
+def done_entry(now: Bench) -> Entry:
+    """The step in hand is done. Raises InputError when something must be said first."""
+    step = check_done(now, "done", "")
+    return Entry("done", now.piece, step.key, ended=_whole_with(now, step))
+
+
+def reason_entry(now: Bench, kind: Kind, words: str) -> Entry:
+    """A note, or the step accepted or the piece scrapped with a reason. Raises InputError on "reason" or "step"."""
+    if kind == "note":
+        return Entry("note", now.piece, now.step.key if now.step else "", text=words)
+    step = check_done(now, kind, words)
+    return Entry(kind, now.piece, step.key, text=words, ended=kind == "accept" and _whole_with(now, step))
+
+
+def read_entry(now: Bench) -> Entry:
+    """The cautions of the job's use were read. Raises InputError on "caution" when there are none left."""
+    if not now.unread:
+        raise InputError("not-asked", "caution", "Every caution of this job was read already.")
+    return Entry("read", now.piece, "", word=" ".join(caution.code for caution in now.unread))
+
+
+def zero_entry(now: Bench, *, lost: bool) -> Entry:
+    """The tool of the step was touched off, or every zero was `lost`. Raises InputError on "zero"."""
+    if now.step is None or (not lost and not now.zero):
+        raise InputError("not-asked", "zero", "This step asks for no zero.")
+    return Entry("zero-lost" if lost else "zero", now.piece, now.step.key)
+
+
+def again_entry(now: Bench, step: str) -> Entry:
+    """A finished step of the piece in hand is taken up again. Raises InputError on "again"."""
+    if step not in now.done:
+        raise InputError("not-done", "again", "That step of this piece is not done yet.")
+    return Entry("again", now.piece, step)
+
+
+def turn_to(now: Progress, part: str) -> Entry:
+    """Take up the part of that id out of turn. Raises InputError on "part"."""
+    number = now.number_of(part)
+    if number is None:
+        raise InputError("out-of-range", "part", "This job has no such part.", now.ids)
+    if number == now.number:
+        raise InputError("not-asked", "part", "That part is in hand already.")
+    if now.benches[number - 1].finished:
+        raise InputError("finished", "part", "Every piece of that part is made.")
+    return Entry("turn-to", now.benches[number - 1].piece, "", part=part)
+
+
+def _whole_with(now: Bench, step: Operation) -> bool:
+    """Whether the piece in hand is whole once `step` is done."""
+    return {one.key for one in now.plan.operations} <= now.done | {step.key}
+
+
+def check_done(now: Bench, kind: Kind, reason: str) -> Operation:
+    """The step in hand, if it may be ticked off. Raises InputError on "reason" or "step"."""
+    if now.step is None:
+        raise InputError("finished", "step", "Every piece is made: close the job.")
+    if kind == "done" and now.hindrance:
+        raise InputError("needs-reason", "reason", now.hindrance)
+    if kind in ("accept", "scrap") and not reason.strip():
+        raise InputError("empty", "reason", "Say why, in a few words.")
+    return now.step
+
+
+def verdict_of(word: str) -> Verdict:
+    """The verdict of that code. Raises InputError on "verdict"."""
+    for verdict in VERDICTS:
+        if verdict == word:
+            return verdict
+    raise InputError("unknown-choice", "verdict", "Choose what the nut said.", VERDICTS)
+
+
+def check_read(now: Bench, kind: Kind) -> None:
+    """Whether `kind` may be recorded before the job's cautions were read. Raises InputError on "caution"."""
+    if now.unread and kind not in ("read", "note"):
+        raise InputError("not-read", "caution", "Read the caution first, and say so: others decide in this use.")

@@ -1,0 +1,138 @@
+"""Where one part of a job stands: the piece and the step in hand, and all that the step needs."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from copy import deepcopy
+from dataclasses import dataclass
+
+from lathework.bench.outdated import Told, outdated_words
+from lathework.bench.tally import Reading, Tally
+from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan
+from lathework.rules.cautions import HAZARD_CAUTIONS, Caution
+from lathework.rules.dies import DieAdvice, advise
+from lathework.rules.gauging import MEANINGS, VERDICTS, Verdict
+from lathework.rules.turning import NextCut, next_cut
+
+
+@dataclass(frozen=True, slots=True)
+class Bench:
+    """Where a part stands: the piece in hand, the step, and all that the step needs.
+
+    `die` is the thread of the die in use, `opened` by how many eighths of a turn each die was opened here, by thread.
+    `unread` are the cautions that must be read before anything else; `zero` is what to touch off first, "" when the
+    tool's zero stands. `outdated` says what was recorded for the step before the part was changed, None where
+    everything counts.
+    """
+
+    plan: Plan
+    piece: int
+    good: int
+    scrapped: int
+    gauged_pieces: int
+    done: frozenset[str]
+    step: Operation | None
+    readings: tuple[Reading, ...]
+    cut: NextCut | None
+    verdict: Verdict | None
+    adjusted: bool
+    advice: DieAdvice | None
+    die: str
+    opened: Mapping[str, float]
+    unread: tuple[Caution, ...]
+    zero: str
+    outdated: Told | None
+
+    @property
+    def opened_eighths(self) -> float:
+        """By how many eighths of a turn the die in use was opened for this part."""
+        return self.opened.get(self.die, 0.0)
+
+    @property
+    def finished(self) -> bool:
+        """Every piece wanted is made."""
+        return self.step is None
+
+    @property
+    def hindrance(self) -> str:
+        """Why the step cannot be ticked off without a reason; empty when it can."""
+        if self.cut is not None and self.readings and self.cut.state != "on-size":
+            if self.cut.state == "under-size":
+                return "The last reading is under size. Scrap the piece, or say why it will do."
+            return "The last reading is still over size. Cut again, or say why it will do."
+        if self.step is not None and self.step.measure == "verdict" and not self._passed():
+            return "Gauge the thread first, or say why not."
+        return ""
+
+    def _passed(self) -> bool:
+        return self.verdict is not None and MEANINGS[self.verdict].passes
+
+
+def _next_cut(plan: Plan, step: Operation, tally: Tally) -> NextCut | None:
+    if step.target is None or step.start_mm is None or step.max_cut_mm is None:
+        return None
+    readings = tally.readings.get(step.key, [])
+    return next_cut(
+        last_mm=readings[-1].value_mm if readings else step.start_mm,
+        target=step.target,
+        passes=tally.passes.get(step.key, []),
+        dial=plan.job.setup.dial,
+        max_cut_mm=step.max_cut_mm,
+        unit=plan.job.unit,
+    )
+
+
+def _settled(plan: Plan, tally: Tally) -> Tally:
+    """The tally with the piece in hand counted, where every step of the plan as it is now was done for it."""
+    if not {step.key for step in plan.operations} <= tally.done:
+        return tally
+    whole = deepcopy(tally)
+    whole.next_piece(good=True)
+    return whole
+
+
+def _current(plan: Plan, tally: Tally) -> Operation | None:
+    """The step in hand; None when every piece is made."""
+    if tally.good >= plan.job.quantity:
+        return None
+    return next(step for step in plan.operations if step.key not in tally.done)
+
+
+def bench(plan: Plan, folded: Tally) -> Bench:
+    """Where the part of `plan` stands after what was folded into a tally."""
+    tally = _settled(plan, folded)
+    step = _current(plan, tally)
+    key = step.key if step else ""
+    thread = step.thread if step is not None and step.measure == "verdict" else None
+    said = tally.verdicts.get(key) if thread else None
+    verdict = next((v for v in VERDICTS if v == said), None)
+    outdated = tally.outdated.get(key)
+    return Bench(
+        plan=plan,
+        piece=tally.piece,
+        good=tally.good,
+        scrapped=tally.scrapped,
+        gauged_pieces=tally.gauged,
+        done=frozenset(tally.done),
+        step=step,
+        readings=tuple(tally.readings.get(key, ())),
+        cut=_next_cut(plan, step, tally) if step else None,
+        verdict=verdict,
+        adjusted=key in tally.adjusted,
+        advice=advise(thread, verdict) if thread and verdict else None,
+        die=step.thread.designation if step and step.thread else plan.job.part.thread.designation,
+        opened=tally.opened,
+        unread=tuple(HAZARD_CAUTIONS[h] for h in plan.job.hazards if h not in tally.read) if step else (),
+        zero=step.zero if step is not None and key not in tally.zeroed else "",
+        outdated=outdated_words(outdated, step) if outdated and step else None,
+    )
+
+
+def steps_of(now: Bench) -> Sequence[tuple[Operation, str]]:
+    """The steps of the piece in hand with their state: "done", "now" or "to do"."""
+    here = now.step.key if now.step else ""
+    return [
+        (o, "now" if o.key == here else "done" if o.key in now.done or now.finished else "to do")
+        for o in now.plan.operations
+    ]

@@ -1,0 +1,114 @@
+"""One thing recorded at the bench, and what it was recorded for: it means next year what it meant today."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan
+
+Kind = Literal[
+    "reading", "verdict", "setting", "done", "accept", "scrap", "again", "note", "read", "zero-lost", "zero", "turn-to",
+]  # fmt: skip
+KINDS: tuple[Kind, ...] = get_args(Kind)
+OF_EVERY_PART: tuple[Kind, ...] = ("read", "turn-to")
+"""A caution that was read holds for all parts of a job; a zero stands for none once another one is turned to."""
+OF_THE_STEP: tuple[Kind, ...] = ("reading", "verdict", "setting", "done", "accept", "zero")
+"""What counts only as long as its step makes what it made."""
+_ALIKE_MM = 0.0005
+
+
+@dataclass(frozen=True, slots=True)
+class Story:
+    """What the step of an entry was when it was recorded, in the words and sizes of that day.
+
+    `title`, `part` and `metal` as they were called; `thread` and its class; `makes` the sizes the step leaves; `tool`
+    with its edge; the diameter aimed at and its limits in millimetres, where it has one; the `revision` of the job.
+    """
+
+    title: str = ""
+    part: str = ""
+    metal: str = ""
+    thread: str = ""
+    class_name: str = ""
+    makes: str = ""
+    tool: str = ""
+    aim_mm: float | None = None
+    low_mm: float | None = None
+    high_mm: float | None = None
+    revision: int = 0
+
+
+UNTOLD = Story()
+
+
+@dataclass(frozen=True, slots=True)
+class Entry:
+    """One thing recorded at the bench, for the part of that id, with the `story` of its step.
+
+    `value_mm` a reading; `dialled_mm` what had been dialled on the diameter before it; `word` a verdict or the
+    way the die was moved, or the hazards whose cautions were read; `eighths` how far its middle screw went; `text` a
+    note or a reason. "turn-to" takes up the part it belongs to. `ended` says that the piece was whole with it.
+    """
+
+    kind: Kind
+    piece: int
+    step: str
+    value_mm: float | None = None
+    dialled_mm: float | None = None
+    word: str = ""
+    eighths: float | None = None
+    text: str = ""
+    part: str = "p1"
+    ended: bool = False
+    story: Story = UNTOLD
+
+
+def made_of(step: str) -> str:
+    """The id of the section, hole or end that the step of that key makes; "" for the part itself.
+
+    >>> made_of("turn:s1"), made_of("edge:s1.left"), made_of("part-off")
+    ('s1', 's1', '')
+    """
+    return step.partition(":")[2].partition(".")[0]
+
+
+def tool_told(step: Operation) -> str:
+    """The tool of a step with the edge that was touched off."""
+    return f"{step.tool}, {step.edge}" if step.edge else step.tool
+
+
+def story_of(plan: Plan, key: str, part: str, revision: int) -> Story:
+    """What the step of that `key` is now, for an entry of it; `part` as the job calls it, `revision` its count."""
+    step, metal = plan.operation(key), plan.job.material.name
+    if step is None:
+        return Story(part=part, metal=metal, revision=revision)
+    target = step.target
+    return Story(
+        title=step.title,
+        part=part,
+        metal=metal,
+        thread=step.thread.designation if step.thread else "",
+        class_name=step.class_name,
+        makes=step.makes,
+        tool=tool_told(step),
+        aim_mm=target.aim_mm if target else None,
+        low_mm=target.low_mm if target else None,
+        high_mm=target.high_mm if target else None,
+        revision=revision,
+    )
+
+
+def counts(entry: Entry, step: Operation | None) -> bool:
+    """Whether what was recorded for a step still stands for the `step` of that key: None where there is none now.
+
+    A reading for as long as the same diameter is aimed at; a zero for as long as its tool is; what was done or gauged
+    for as long as the same sizes are made.
+    """
+    if step is None:
+        return False
+    if entry.kind == "reading":
+        aimed = entry.story.aim_mm
+        return aimed is not None and step.target is not None and abs(aimed - step.target.aim_mm) < _ALIKE_MM
+    return entry.story.tool == tool_told(step) if entry.kind == "zero" else entry.story.makes == step.makes

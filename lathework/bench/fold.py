@@ -1,0 +1,165 @@
+"""Folds what was recorded, entry by entry, into a tally for each part; and says what came of each entry."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import dataclass, field
+from typing import Any
+
+from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, Entry, counts, made_of
+from lathework.bench.tally import PASSES_KEPT, READINGS_KEPT, Outdated, Reading, Tally, tally_of
+from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan
+from lathework.rules.turning import PassMade
+
+Steps = Mapping[str, Operation]
+
+
+@dataclass(frozen=True, slots=True)
+class PieceEnded:
+    """A piece of the part of that id was finished, or scrapped."""
+
+    part: str
+    piece: int
+    good: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Gauged:
+    """What a die did: the verdict on a thread, the blank it was cut on, how far the die stood open in eighths."""
+
+    part: str
+    piece: int
+    step: str
+    thread: str
+    metal: str
+    verdict: str
+    blank_mm: float | None
+    eighths: float
+
+
+Event = PieceEnded | Gauged
+
+
+@dataclass(slots=True)
+class State:
+    """Where every part of a job stands, by its id, and which was last turned to ("" for none)."""
+
+    parts: dict[str, Tally] = field(default_factory=dict)
+    turned_to: str = ""
+
+    def kept(self) -> dict[str, Any]:
+        """As plain values, to be stored."""
+        return {"parts": {part: tally.kept() for part, tally in self.parts.items()}, "turned_to": self.turned_to}
+
+
+def state_of(kept: Mapping[str, Any]) -> State:
+    """The state that `State.kept` wrote."""
+    return State({part: tally_of(tally) for part, tally in kept["parts"].items()}, kept["turned_to"])
+
+
+def _reading(tally: Tally, entry: Entry) -> None:
+    assert entry.value_mm is not None  # the reader and the bench see to it
+    earlier = tally.readings.setdefault(entry.step, [])
+    if earlier and entry.dialled_mm:
+        made = PassMade(entry.dialled_mm, earlier[-1].value_mm - entry.value_mm)
+        if made.came_off_mm > 0:
+            passes = [*tally.passes.get(entry.step, []), made]
+            tally.passes[entry.step] = passes[-PASSES_KEPT:]
+    earlier.append(Reading(entry.value_mm, entry.dialled_mm))
+    del earlier[:-READINGS_KEPT]
+
+
+def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
+    """What speaks of a step of the piece in hand, and counts only if that still makes the same."""
+    if not counts(entry, step):
+        if step is not None and entry.kind != "zero":
+            story = entry.story
+            tally.outdated[entry.step] = Outdated(entry.kind, story.makes, entry.value_mm, story.aim_mm)
+        return
+    tally.outdated.pop(entry.step, None)
+    match entry.kind:
+        case "reading":
+            _reading(tally, entry)
+        case "verdict":
+            tally.verdicts[entry.step] = entry.word
+            tally.adjusted.discard(entry.step)
+        case "setting":
+            tally.adjusted.add(entry.step)
+        case "zero":
+            tally.zeroed.add(entry.step)
+        case _:
+            tally.done.add(entry.step)
+
+
+def _die(tally: Tally, entry: Entry) -> list[Event]:
+    """What an entry says of a die: that stands whatever becomes of the plan."""
+    thread, made = entry.story.thread, made_of(entry.step)
+    if entry.kind == "reading" and thread and entry.value_mm is not None:
+        tally.blanks[made] = entry.value_mm
+    elif entry.kind == "setting":
+        by = (entry.eighths or 0.0) * (1 if entry.word == "open" else -1)
+        tally.opened[thread] = tally.opened.get(thread, 0.0) + by
+    elif entry.kind == "verdict":
+        tally.gauged += 1
+        return [
+            Gauged(
+                entry.part, entry.piece, entry.step, thread, entry.story.metal, entry.word, tally.blanks.get(made),
+                tally.opened.get(thread, 0.0),
+            )
+        ]  # fmt: skip
+    return []
+
+
+def _ended(tally: Tally, part: str, *, good: bool) -> PieceEnded:
+    event = PieceEnded(part, tally.piece, good)
+    tally.next_piece(good=good)
+    return event
+
+
+def _of_the_part(tally: Tally, entry: Entry, steps: Steps) -> list[Event]:
+    events: list[Event] = []
+    if entry.piece > tally.piece:
+        # Recorded when the piece before it was whole: a step that the plan gained since does not undo that.
+        events.append(_ended(tally, entry.part, good=True))
+    in_hand = entry.piece == tally.piece
+    events += _die(tally, entry)
+    if entry.kind in OF_THE_STEP and in_hand:
+        _step_entry(tally, entry, steps.get(entry.step))
+    elif entry.kind == "again" and in_hand:
+        tally.done.discard(entry.step)
+        tally.readings.pop(entry.step, None)
+    elif entry.kind == "zero-lost":
+        tally.zeroed.clear()
+    if in_hand and (entry.kind == "scrap" or entry.ended):
+        events.append(_ended(tally, entry.part, good=entry.kind != "scrap"))
+    return events
+
+
+def follow(state: State, entry: Entry, plans: Mapping[str, Steps]) -> list[Event]:
+    """Fold one more entry into `state`; `plans` are the steps of each part by key. What came of it is returned."""
+    if entry.kind not in OF_EVERY_PART:
+        tally = state.parts.setdefault(entry.part, Tally())
+        return _of_the_part(tally, entry, plans.get(entry.part, {}))
+    for part in plans:
+        tally = state.parts.setdefault(part, Tally())
+        if entry.kind == "read":
+            tally.read.update(entry.word.split())
+        else:
+            # The work of another part stood in the chuck meanwhile.
+            tally.zeroed.clear()
+    if entry.kind == "turn-to":
+        state.turned_to = entry.part
+    return []
+
+
+def steps_of_parts(plans: Sequence[Plan]) -> dict[str, Steps]:
+    """The steps of each part by key, by the id of the part."""
+    return {plan.job.part.id: {step.key: step for step in plan.operations} for plan in plans}
+
+
+def fold(plans: Sequence[Plan], entries: Iterable[Entry]) -> tuple[State, list[tuple[int, Event]]]:
+    """Fold a whole history over the plans of a job's parts: the state, and what came of each entry, by its place."""
+    state, steps = State(), steps_of_parts(plans)
+    events = [(at, event) for at, entry in enumerate(entries) for event in follow(state, entry, steps)]
+    return state, events

@@ -1,0 +1,82 @@
+"""The fold in progress: all that must be known of a part's history to go on, small however long that is."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import asdict, dataclass, field
+from typing import Any
+
+from lathework.rules.turning import PassMade
+
+READINGS_KEPT = 20
+"""Readings of one step that are shown, the latest."""
+PASSES_KEPT = 8
+"""Passes of one step that the ratio is learned from, the latest."""
+
+
+@dataclass(frozen=True, slots=True)
+class Reading:
+    """A diameter as measured, and what had been dialled on the diameter before it (both millimetres)."""
+
+    value_mm: float
+    dialled_mm: float | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Outdated:
+    """Something recorded for a step of the piece in hand that no longer counts: what it was recorded for."""
+
+    kind: str
+    makes: str
+    value_mm: float | None = None
+    aim_mm: float | None = None
+
+
+@dataclass(slots=True)
+class Tally:
+    """The piece in hand and what is finished, of one part.
+
+    `opened` are the eighths by which a die was opened, by the thread it cuts: one die serves both ends of a stud.
+    `zeroed` are the steps whose tool has found its zero: it stands from piece to piece until it is lost. `blanks` are
+    the last readings of the piece's thread blanks, by what they are a blank of.
+    """
+
+    piece: int = 1
+    good: int = 0
+    scrapped: int = 0
+    gauged: int = 0
+    done: set[str] = field(default_factory=set)
+    adjusted: set[str] = field(default_factory=set)
+    readings: dict[str, list[Reading]] = field(default_factory=dict)
+    verdicts: dict[str, str] = field(default_factory=dict)
+    blanks: dict[str, float] = field(default_factory=dict)
+    outdated: dict[str, Outdated] = field(default_factory=dict)
+    passes: dict[str, list[PassMade]] = field(default_factory=dict)
+    opened: dict[str, float] = field(default_factory=dict)
+    read: set[str] = field(default_factory=set)
+    zeroed: set[str] = field(default_factory=set)
+
+    def next_piece(self, *, good: bool) -> None:
+        """Take up the next piece."""
+        self.good += good
+        self.scrapped += not good
+        self.piece += 1
+        self.done, self.adjusted = set(), set()
+        self.readings, self.verdicts, self.blanks, self.outdated = {}, {}, {}, {}
+
+    def kept(self) -> dict[str, Any]:
+        """As plain values, to be stored."""
+        told = asdict(self)
+        return told | {name: sorted(told[name]) for name in ("done", "adjusted", "read", "zeroed")}
+
+
+def tally_of(kept: Mapping[str, Any]) -> Tally:
+    """The tally that `Tally.kept` wrote."""
+    told = dict(kept)
+    return Tally(
+        **told
+        | {name: set(told[name]) for name in ("done", "adjusted", "read", "zeroed")}
+        | {"readings": {step: [Reading(**one) for one in rows] for step, rows in told["readings"].items()}}
+        | {"passes": {step: [PassMade(**one) for one in rows] for step, rows in told["passes"].items()}}
+        | {"outdated": {step: Outdated(**one) for step, one in told["outdated"].items()}}
+    )

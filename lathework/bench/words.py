@@ -1,0 +1,45 @@
+"""What an entry says, in words: for the log, for what it is found by."""
+
+from __future__ import annotations
+
+from lathework.bench.entry import Entry, Kind
+from lathework.rules.cautions import HAZARD_NAMES
+from lathework.rules.gauging import MEANINGS
+from lathework.units import show_both
+
+KIND_WORDS: dict[Kind, str] = {
+    "reading": "measured",
+    "verdict": "nut",
+    "setting": "die",
+    "done": "done",
+    "accept": "accepted",
+    "scrap": "scrapped",
+    "again": "taken up again",
+    "note": "note",
+    "read": "cautions read",
+    "zero": "touched off",
+    "zero-lost": "every zero lost",
+    "turn-to": "taken up",
+}
+"""What was done, by the kind of its entry."""
+
+
+def said(entry: Entry) -> str:
+    """What an entry says beside its figures."""
+    if entry.kind == "verdict":
+        meaning = next((m for m in MEANINGS.values() if m.code == entry.word), None)
+        return meaning.words if meaning else entry.word
+    if entry.kind == "read":
+        return ", ".join(name for code, name in HAZARD_NAMES.items() if code in entry.word.split())
+    if entry.kind == "setting":
+        return f"{entry.word} {entry.eighths or 0:g}/8 turn"
+    return entry.text
+
+
+def entry_words(entry: Entry, typed: str) -> str:
+    """Everything that is shown of an entry, and what was `typed`."""
+    lengths = (entry.value_mm, entry.dialled_mm, entry.story.aim_mm if entry.value_mm is not None else None)
+    shown = [" ".join(show_both(mm, "mm")) for mm in lengths if mm is not None]
+    story = entry.story
+    named = (story.title, story.part, f"piece {entry.piece}", story.thread, story.class_name, story.metal)
+    return " ".join((*named, KIND_WORDS[entry.kind], said(entry), typed, *shown))
