@@ -22,13 +22,13 @@ class LiveServer:
     """The real server on a free port, over one kept connection."""
 
     def __init__(self, root: Path) -> None:
-        command = [sys.executable, "-m", "server.serve", "--port", str(_free_port())]
-        self.port = int(command[-1])
+        command = [sys.executable, "-m", "server.serve", "--port", "0"]
         self.process = subprocess.Popen(command, cwd=root, env=dict(os.environ), stdout=subprocess.PIPE, text=True)
         assert self.process.stdout is not None
-        if "Conch is at" not in self.process.stdout.readline():
+        told = re.search(r"Conch is at http://127\.0\.0\.1:(\d+)/", self.process.stdout.readline())
+        if told is None:
             raise RuntimeError("the server did not start")
-        self.connection = http.client.HTTPConnection("127.0.0.1", self.port, timeout=30)
+        self.connection = http.client.HTTPConnection("127.0.0.1", int(told[1]), timeout=30)
         self.connection.request("GET", "/")
         page = self.connection.getresponse()
         cookie = page.headers["Set-Cookie"]
@@ -60,14 +60,6 @@ class LiveServer:
         self.process.wait(timeout=20)
 
 
-def _free_port() -> int:
-    import socket
-
-    with socket.socket() as probe:
-        probe.bind(("127.0.0.1", 0))
-        return int(probe.getsockname()[1])
-
-
 def _interleaved(asks: dict[str, Callable[[int], object]]) -> dict[str, float]:
     """Median seconds of each, asked in turn so that noise falls on all alike."""
     times: dict[str, list[float]] = {name: [] for name in asks}
@@ -84,7 +76,7 @@ def measure(root: Path, designations: list[str]) -> dict[str, float]:
     """Seconds of the constant, of the size line over all designations, and of a plan that changes at each keystroke."""
     server = LiveServer(root)
     try:
-        jobs = json.loads(server.get("/api/jobs"))
+        jobs = json.loads(server.get("/api/jobs"))["jobs"]
         largest = max(
             (json.loads(server.get(f"/api/jobs/{job['id']}")) for job in jobs), key=lambda j: len(json.dumps(j))
         )

@@ -12,13 +12,14 @@ from collections.abc import Iterable, Mapping, Sequence
 from pathlib import Path
 
 from launcher.messages import say, stop
+from server.store import FOLDER_MODE
 
 ROOT = Path(__file__).resolve().parent.parent
 HOME = ROOT / ".conch"
 WEB = ROOT / "web"
 OLDEST_PYTHON = (3, 11)
 OLDEST_NODE = (20, 19)
-REFERENCE = "bd-warehouse==0.4.0"
+REFERENCE = ROOT / "requirements" / "reference.txt"
 """Tables that tests compare with; installed without its dependencies, none of its code is run."""
 
 
@@ -40,10 +41,12 @@ def check_node() -> None:
         stop(f"needs Node {'.'.join(map(str, OLDEST_NODE))} or newer; this is {told.strip() or 'unreadable'}")
 
 
-def make_folder(folder: Path) -> Path:
-    """Make a folder, or stop when it cannot be written."""
+def make_folder(folder: Path, *, private: bool = False) -> Path:
+    """Make a folder, for this user alone where it is `private`, or stop when it cannot be written."""
     try:
         folder.mkdir(parents=True, exist_ok=True)
+        if private:
+            folder.chmod(FOLDER_MODE)
         probe = folder / ".writable"
         probe.touch()
         probe.unlink()
@@ -88,7 +91,7 @@ def venv_python(*, dev: bool = False) -> Path:
     python = folder / "bin" / "python"
     locked = ROOT / "requirements" / f"{name}.txt"
     stamp = folder / "stamp"
-    digest = _digest([locked])
+    digest = _digest([locked, REFERENCE] if dev else [locked])
     if python.exists() and _fresh(stamp, digest):
         return python
     say(f"Installing the Python packages ({name}); about a minute, once ...")
@@ -97,7 +100,7 @@ def venv_python(*, dev: bool = False) -> Path:
     install: list[str | Path] = [python, "-m", "pip", "install", "--quiet", "--disable-pip-version-check"]
     _run([*install, "--require-hashes", "-r", locked], "installing the Python packages")
     if dev:
-        _run([*install, "--no-deps", REFERENCE], "installing the reference tables")
+        _run([*install, "--no-deps", "--require-hashes", "-r", REFERENCE], "installing the reference tables")
     stamp.write_text(digest, encoding="ascii")
     return python
 

@@ -17,7 +17,7 @@ def _parser() -> argparse.ArgumentParser:
     commands = parser.add_subparsers(dest="command", required=True, metavar="COMMAND")
 
     start = commands.add_parser("start", help="prepare everything and serve on 127.0.0.1")
-    start.add_argument("--port", type=int, default=DEFAULT_PORT)
+    start.add_argument("--port", type=int, default=DEFAULT_PORT, help="0 for any that is free")
     start.add_argument("--data", metavar="DIR", help="folder of the store (default: inside the checkout)")
     start.add_argument("--empty", action="store_true", help="no demo data on the first run")
 
@@ -46,6 +46,9 @@ def _parser() -> argparse.ArgumentParser:
     plan = commands.add_parser("plan", help="the plan of a job file")
     plan.add_argument("file", metavar="JOB.json", help="a job file, or - for standard input")
     plan.add_argument("--json", action="store_true")
+
+    rebuild = commands.add_parser("rebuild", help="make what is kept ready of the jobs anew from their entries")
+    rebuild.add_argument("--data", metavar="DIR", help="folder of the store")
 
     for name, words in (("backup", "copy the store to FILE"), ("restore", "put the store in FILE in place")):
         command = commands.add_parser(name, help=words)
@@ -103,6 +106,10 @@ def main(arguments: list[str]) -> int:
             from launcher.answers import print_plan
 
             return print_plan(options.file, as_json=options.json)
+        case "rebuild":
+            from launcher.serve import rebuild
+
+            return rebuild(options.data)
         case "backup":
             from launcher.store import backup
 

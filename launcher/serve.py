@@ -11,13 +11,14 @@ from pathlib import Path
 
 from launcher.environment import HOME, ROOT, built_page, make_folder, venv_python
 from launcher.messages import say, stop
+from server.store import NAME
 
 HOST = "127.0.0.1"
 
 
 def data_folder(chosen: str | None) -> Path:
-    """The folder that holds the database: `chosen`, or the one inside the checkout."""
-    return make_folder(Path(chosen).resolve() if chosen else HOME / "data")
+    """The folder that holds the database, for this user alone: `chosen`, or the one inside the checkout."""
+    return make_folder(Path(chosen).resolve() if chosen else HOME / "data", private=True)
 
 
 def server_environment(data: Path) -> dict[str, str]:
@@ -27,8 +28,8 @@ def server_environment(data: Path) -> dict[str, str]:
 
 def check_port(port: int) -> None:
     """Stop unless the port is free."""
-    if not 0 < port < 65536:
-        stop(f"{port} is no port: take one from 1024 to 65535")
+    if not 0 <= port < 65536:
+        stop(f"{port} is no port: take one from 1024 to 65535, or 0 for any that is free")
     with socket.socket(socket.AF_INET, socket.SOCK_STREAM) as probe:
         probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
         try:
@@ -55,3 +56,12 @@ def start(port: int, data: str | None, *, empty: bool) -> int:
     except KeyboardInterrupt:
         server.wait()
         return 0
+
+
+def rebuild(data: str | None) -> int:
+    """Make the rows that are kept ready anew, of every job, from its entries."""
+    folder = data_folder(data)
+    if not (folder / NAME).exists():
+        stop(f"there is no store in {folder}: start Conch once first")
+    command = [str(venv_python()), "-m", "server.rebuild"]
+    return subprocess.run(command, cwd=ROOT, env=server_environment(folder), check=False).returncode

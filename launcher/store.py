@@ -2,65 +2,100 @@
 
 from __future__ import annotations
 
+import os
 import sqlite3
 from contextlib import closing
 from pathlib import Path
 
 from launcher.messages import say, stop
 from launcher.serve import data_folder
+from server.store import (
+    NAME,
+    SIDES,
+    StoreProblem,
+    copy_store,
+    discard,
+    free_name,
+    held,
+    sync_folder,
+)
 
-NAME = "conch.sqlite3"
 
-
-def _check(file: Path) -> None:
-    """Stop unless `file` is a sound store of this product."""
+def _place(made: Path, target: Path) -> None:
+    """Give a finished copy its name, never over another file."""
     try:
-        with closing(sqlite3.connect(f"file:{file}?mode=ro", uri=True)) as store:
-            sound = store.execute("PRAGMA integrity_check").fetchone()[0] == "ok"
-            tables = {row[0] for row in store.execute("SELECT name FROM sqlite_master WHERE type = 'table'")}
-    except sqlite3.Error as error:
-        stop(f"{file} is not a store of Conch: {error}")
-    if not sound or not {"jobs_job", "jobs_entry"} <= tables:
-        stop(f"{file} is not a sound store of Conch")
-
-
-def _copy(source: Path, target: Path) -> None:
-    with closing(sqlite3.connect(source)) as old, closing(sqlite3.connect(target)) as new:
-        old.backup(new)
+        os.link(made, target)
+    except FileExistsError:
+        raise
+    except OSError:
+        # A file system without links: nothing stood there a moment ago.
+        made.replace(target)
+    else:
+        made.unlink()
+    sync_folder(target.parent)
 
 
 def backup(file: str, data: str | None) -> int:
-    """Copy the store to `file`."""
+    """Copy the store to `file`, and check the copy before it gets that name."""
     source, target = data_folder(data) / NAME, Path(file).resolve()
     if not source.exists():
         stop(f"there is nothing to back up in {source.parent}: start Conch once first")
     if target.exists():
         stop(f"{target} exists already: nothing was written")
-    part = target.with_name(target.name + ".part")
     try:
-        _copy(source, part)
-        part.replace(target)
-    except (OSError, sqlite3.Error) as error:
-        part.unlink(missing_ok=True)
-        stop(f"cannot write {target}: {error}")
+        made = copy_store(source, target.parent)
+        try:
+            _place(made, target)
+        finally:
+            discard(made)
+    except StoreProblem as problem:
+        stop(f"{problem}; nothing was written")
+    except OSError as error:
+        stop(f"cannot write {target}: {error.strerror}")
     say(f"Backed up to {target}")
     return 0
 
 
+def _settle(store: Path) -> None:
+    """Bring what the write-ahead log still keeps into a store; one that is broken stays as it is."""
+    try:
+        with closing(sqlite3.connect(store)) as open_store:
+            open_store.execute("PRAGMA wal_checkpoint(TRUNCATE)")
+    except sqlite3.Error:
+        pass
+
+
+def _put_aside(store: Path) -> None:
+    """Keep the store that is replaced, sound or not, under a name of its own."""
+    if not store.exists():
+        return
+    _settle(store)
+    kept = free_name(store.parent, "before-restore")
+    for side in SIDES:
+        beside = Path(f"{store}{side}")
+        if beside.exists():
+            beside.rename(f"{kept}{side}")
+    store.rename(kept)
+    say(f"The store that was there is kept as {kept}")
+
+
 def restore(file: str, data: str | None) -> int:
     """Put the store in `file` in place; the store that was there is kept beside it."""
-    source, target = Path(file).resolve(), data_folder(data) / NAME
+    source, folder = Path(file).resolve(), data_folder(data)
     if not source.is_file():
         stop(f"there is no file {source}")
-    _check(source)
-    if target.exists():
-        kept = target.with_name("conch-before-restore.sqlite3")
-        kept.unlink(missing_ok=True)
-        _copy(target, kept)
-        say(f"The store that was there is kept as {kept}")
     try:
-        _copy(source, target)
-    except (OSError, sqlite3.Error) as error:
-        stop(f"cannot restore into {target.parent}: {error}; stop the server first")
+        with held(folder):
+            made = copy_store(source, folder)
+            try:
+                _put_aside(folder / NAME)
+                made.replace(folder / NAME)
+                sync_folder(folder)
+            finally:
+                discard(made)
+    except StoreProblem as problem:
+        stop(f"{problem}; nothing was changed")
+    except OSError as error:
+        stop(f"cannot restore into {folder}: {error.strerror}")
     say(f"Restored from {source}")
     return 0

@@ -1,24 +1,110 @@
-"""Serves the application: migrate, load the demo into a new store, answer on 127.0.0.1."""
+"""Serves the application: check the store, migrate, load the demo into a new one, answer on 127.0.0.1."""
 
 from __future__ import annotations
 
 import argparse
+import errno
 import gc
 import os
 import signal
 import sys
+import time
+from contextlib import suppress
+from pathlib import Path
 from types import FrameType
+from typing import TYPE_CHECKING, Any, NoReturn
 
 import django
 from django.core.management import call_command
 
+from server import store
+
+if TYPE_CHECKING:
+    from waitress.server import BaseWSGIServer
+
 HOST = "127.0.0.1"
 THREADS = 8
 GC_ALLOCATIONS = 50_000
+PORT_PATIENCE_S = 30.0
+"""How long a port that is still in use is waited for: a server that was stopped lets it go a little later."""
 
 
 def _leave(signal_number: int, frame: FrameType | None) -> None:
     raise KeyboardInterrupt
+
+
+def _stop(text: str) -> NoReturn:
+    """Say in one line why it cannot go on."""
+    print(f"conch: {text}", file=sys.stderr, flush=True)
+    raise SystemExit(2)
+
+
+def _checked(file: Path) -> None:
+    """Check the store, and keep a copy of one that is to be migrated. Stops where it cannot be used."""
+    if not file.exists():
+        return
+    try:
+        store.check_store(file, "quick_check")
+        if store.is_behind(file):
+            kept = store.free_name(file.parent, "before-upgrade")
+            store.copy_store(file, file.parent).replace(kept)
+            print(f"The store as it was before this version is kept as {kept}", file=sys.stderr, flush=True)
+    except store.StoreProblem as problem:
+        _stop(f"{problem}. `./conch restore FILE` puts a backup in its place.")
+
+
+def _bound(application: Any, port: int, most_bytes: int) -> BaseWSGIServer:
+    """A server that listens on `port`, any that is free for 0."""
+    from waitress.server import create_server
+
+    deadline = time.monotonic() + PORT_PATIENCE_S
+    while True:
+        try:
+            made: BaseWSGIServer = create_server(
+                application, host=HOST, port=port, threads=THREADS, ident=None, max_request_body_size=most_bytes
+            )
+            return made
+        except OSError as error:
+            if error.errno != errno.EADDRINUSE or time.monotonic() > deadline:
+                _stop(f"cannot listen on port {port}: {error.strerror}")
+            time.sleep(0.05)
+
+
+def _warm() -> None:
+    """Work out beforehand what is asked first, and keep it out of the collector's rounds."""
+    from lathework.size import size_of
+    from lathework.threads.series import library
+
+    for thread in library():
+        size_of(thread)  # kept, so that the first keystroke is as quick as the next
+    # What is kept for good is taken out of the collector's rounds, and these come seldom: an answer makes thousands
+    # of small values, none of them in circles.
+    gc.freeze()
+    gc.set_threshold(GC_ALLOCATIONS)
+
+
+def _serve(port: int, *, empty: bool) -> None:
+    django.setup()
+    from django.conf import settings
+    from django.db import connection
+
+    _checked(settings.DATABASES["default"]["NAME"])
+    call_command("migrate", verbosity=0)
+    call_command("begin", empty=empty)
+    from server.wsgi import application
+
+    _warm()
+    server = _bound(application, port, settings.DATA_UPLOAD_MAX_MEMORY_SIZE)
+    signal.signal(signal.SIGTERM, _leave)
+    print(f"Conch is at http://{HOST}:{server.effective_port}/  (stop it with Ctrl-C)", flush=True)
+    try:
+        with suppress(KeyboardInterrupt):
+            server.run()
+    finally:
+        server.close()
+        with connection.cursor() as cursor:
+            cursor.execute("PRAGMA wal_checkpoint(TRUNCATE)")
+        connection.close()
 
 
 def main() -> None:
@@ -27,35 +113,15 @@ def main() -> None:
     parser.add_argument("--port", type=int, required=True)
     parser.add_argument("--empty", action="store_true")
     options = parser.parse_args()
+    os.umask(store.FILE_MASK)
     os.environ.setdefault("DJANGO_SETTINGS_MODULE", "server.settings")
-    django.setup()
     from django.conf import settings
 
-    new = not settings.DATABASES["default"]["NAME"].exists()
-    call_command("migrate", verbosity=0)
-    if new and not options.empty:
-        call_command("load_demo")
-    from waitress.server import create_server
-
-    from lathework.size import size_of
-    from lathework.threads.series import library
-    from server.wsgi import application
-
-    for thread in library():
-        size_of(thread)  # kept, so that the first keystroke is as quick as the next
-    # What is kept for good is taken out of the collector's rounds, and these come seldom: an answer makes thousands
-    # of small values, none of them in circles.
-    gc.freeze()
-    gc.set_threshold(GC_ALLOCATIONS)
-    server = create_server(application, host=HOST, port=options.port, threads=THREADS, ident=None)
-    signal.signal(signal.SIGTERM, _leave)
-    print(f"Conch is at http://{HOST}:{options.port}/  (stop it with Ctrl-C)", flush=True)
     try:
-        server.run()
-    except KeyboardInterrupt:
-        pass
-    finally:
-        server.close()
+        with store.held(settings.DATA):
+            _serve(options.port, empty=options.empty)
+    except store.StoreProblem as problem:
+        _stop(str(problem))
 
 
 if __name__ == "__main__":

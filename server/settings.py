@@ -8,6 +8,8 @@ from pathlib import Path
 
 from csp.constants import NONCE, NONE, SELF
 
+from server.store import FOLDER_MODE, NAME
+
 ROOT = Path(__file__).resolve().parent.parent
 DATA = Path(os.environ.get("CONCH_DATA", ROOT / ".conch" / "data"))
 BUILT_PAGE = Path(os.environ.get("CONCH_WEB", ROOT / "web" / "dist"))
@@ -17,7 +19,7 @@ def _secret_key() -> str:
     """A key of this installation's own, made on the first start."""
     file = DATA / "secret-key"
     if not file.exists():
-        DATA.mkdir(parents=True, exist_ok=True)
+        DATA.mkdir(mode=FOLDER_MODE, parents=True, exist_ok=True)
         file.touch(mode=0o600)
         file.write_text(secrets.token_urlsafe(48), encoding="ascii")
     return file.read_text(encoding="ascii")
@@ -32,6 +34,7 @@ MIDDLEWARE = [
     "whitenoise.middleware.WhiteNoiseMiddleware",
     "csp.middleware.CSPMiddleware",
     "django.middleware.common.CommonMiddleware",
+    "server.site.bodies.JsonBodies",
     "server.site.csrf.ApiCsrfMiddleware",
     "django.middleware.clickjacking.XFrameOptionsMiddleware",
 ]
@@ -47,12 +50,12 @@ TEMPLATES = [
 DATABASES = {
     "default": {
         "ENGINE": "server.site.sqlite",
-        "NAME": DATA / "conch.sqlite3",
+        "NAME": DATA / NAME,
         "CONN_MAX_AGE": None,
         "OPTIONS": {
             "timeout": 20,
             "transaction_mode": "IMMEDIATE",
-            "init_command": "PRAGMA journal_mode=WAL; PRAGMA synchronous=NORMAL;",
+            "init_command": "PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL;",
         },
         "TEST": {"NAME": DATA / "test.sqlite3"},
     }

@@ -152,7 +152,7 @@ class Plan(CommandCase):
         _, out, _ = self.run_command("plan", file)
         self.assertIn("Levelling studs, nut: 2 of brass", out)
         _, out, _ = self.run_command("plan", file, "--json")
-        self.assertIn("tap", [step["key"] for step in json.loads(out)["others"][0]["operations"]])
+        self.assertIn("tap:b1", [step["key"] for step in json.loads(out)["others"][0]["operations"]])
 
     def test_a_wrong_job_names_its_fields(self) -> None:
         file = self.write(document({"quantity": 0, "part.sections.0.thread": "bolt"}))

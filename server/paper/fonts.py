@@ -1,4 +1,4 @@
-"""Fonts for paper: the screen's own faces, turned from the packages' files into what a PDF takes."""
+"""Fonts for paper: the screen's own faces, shipped beside this module, turned into what a PDF takes."""
 
 from __future__ import annotations
 
@@ -6,23 +6,22 @@ from functools import cache
 from io import BytesIO
 from pathlib import Path
 
-from django.conf import settings
 from fontTools.ttLib import TTFont as FontFile
 from reportlab.pdfbase import pdfmetrics
 from reportlab.pdfbase.ttfonts import TTFont
 
 WORDS, BOLD, FIGURES = "Conch", "Conch-Bold", "Conch-Figures"
 _FILES = {
-    WORDS: "atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff",
-    BOLD: "atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff",
-    FIGURES: "atkinson-hyperlegible-mono/files/atkinson-hyperlegible-mono-latin-400-normal.woff",
+    WORDS: "atkinson-hyperlegible-next-latin-400-normal.woff",
+    BOLD: "atkinson-hyperlegible-next-latin-700-normal.woff",
+    FIGURES: "atkinson-hyperlegible-mono-latin-400-normal.woff",
 }
 
 
 @cache
 def fonts() -> None:
     """Register the faces, once."""
-    folder = Path(settings.ROOT) / "web" / "node_modules" / "@fontsource"
+    folder = Path(__file__).resolve().parent / "faces"
     for name, file in _FILES.items():
         face = FontFile(folder / file)
         face.flavor = None

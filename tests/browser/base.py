@@ -51,7 +51,7 @@ class BrowserCase(unittest.TestCase):
         cls.addClassCleanup(folder.cleanup)
         cls.server = Server(Path(folder.name), empty=cls.empty)
         cls.server.start()
-        cls.addClassCleanup(cls.server.stop)
+        cls.addClassCleanup(cls.server.end)
         cls.playwright = sync_playwright().start()
         cls.addClassCleanup(cls.playwright.stop)
         cls.browser = cls.playwright.chromium.launch(

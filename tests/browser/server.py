@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import os
+import re
 import socket
 import subprocess
 import sys
@@ -11,19 +12,13 @@ from pathlib import Path
 ROOT = Path(__file__).resolve().parents[2]
 
 
-def free_port() -> int:
-    """A port that nothing listens on."""
-    with socket.socket() as probe:
-        probe.bind(("127.0.0.1", 0))
-        return int(probe.getsockname()[1])
-
-
 class Server:
-    """`server.serve` over a data folder."""
+    """`server.serve` over a data folder. It takes a port that is free, and the same one when it is started again."""
 
     def __init__(self, data: Path, *, empty: bool) -> None:
-        self.data, self.empty, self.port = data, empty, free_port()
+        self.data, self.empty, self.port = data, empty, 0
         self.process: subprocess.Popen[str] | None = None
+        self.place: socket.socket | None = None
 
     @property
     def url(self) -> str:
@@ -38,8 +33,11 @@ class Server:
         self.process = subprocess.Popen(command, cwd=ROOT, env=environment, stdout=subprocess.PIPE, text=True)
         assert self.process.stdout is not None
         line = self.process.stdout.readline()
-        if "Conch is at" not in line:
+        found = re.search(r"Conch is at http://127\.0\.0\.1:(\d+)/", line)
+        if found is None:
             raise RuntimeError(f"the server did not start: {line!r}")
+        self.port = int(found[1])
+        self._leave_port()
 
     def stop(self) -> None:
         """End the process and wait for it."""
@@ -50,3 +48,20 @@ class Server:
         if self.process.stdout is not None:
             self.process.stdout.close()
         self.process = None
+        self._keep_port()
+
+    def end(self) -> None:
+        """End for good."""
+        self.stop()
+        self._leave_port()
+
+    def _keep_port(self) -> None:
+        """Keep the port from others while nothing listens on it: bound, a server that asks for it by number gets it."""
+        self.place = socket.socket()
+        self.place.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        self.place.bind(("127.0.0.1", self.port))
+
+    def _leave_port(self) -> None:
+        if self.place is not None:
+            self.place.close()
+            self.place = None

@@ -1,26 +1,44 @@
-"""Loads the demo: jobs of the Gull Rock light station, as job files, and the threads it keeps at hand."""
+"""Gives a new store its first contents: jobs of the Gull Rock light station, or nothing; once, all or none."""
 
 from __future__ import annotations
 
+from argparse import ArgumentParser
 from typing import Any
 
 import orjson
 from django.conf import settings
 from django.core.management.base import BaseCommand
+from django.db import transaction
+from django.utils import timezone
 
 from server.book.actions import keep
-from server.jobs.actions import import_job
+from server.jobs.actions.documents import import_job
+from server.jobs.models import Begun, Job
+
+
+def load_demo() -> None:
+    """Import every job file of the demo folder, in order, and keep the threads it names."""
+    folder = settings.ROOT / "demo"
+    for file in sorted(folder.glob("*.json")):
+        import_job(orjson.loads(file.read_bytes()))
+    for designation in (folder / "favourites.txt").read_text(encoding="utf-8").splitlines():
+        keep(designation)
 
 
 class Command(BaseCommand):
-    """`manage.py load_demo`"""
+    """`manage.py begin [--empty]`"""
 
-    help = "Load the demo jobs."
+    help = "Give a new store its first contents, once."
 
+    def add_arguments(self, parser: ArgumentParser) -> None:
+        """Whether to begin with nothing."""
+        parser.add_argument("--empty", action="store_true")
+
+    @transaction.atomic
     def handle(self, *args: Any, **options: Any) -> None:
-        """Import every job file of the demo folder, in order, and keep the threads it names."""
-        folder = settings.ROOT / "demo"
-        for file in sorted(folder.glob("*.json")):
-            import_job(orjson.loads(file.read_bytes()))
-        for designation in (folder / "favourites.txt").read_text(encoding="utf-8").splitlines():
-            keep(designation)
+        """Load the demo into a store that never had anything; a store that has begun is left alone."""
+        if Begun.objects.exists():
+            return
+        if not options["empty"] and not Job.objects.exists():
+            load_demo()
+        Begun.objects.create(at=timezone.now())

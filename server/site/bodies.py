@@ -1,0 +1,33 @@
+"""What a request may carry: JSON, and not too much of it; told before any of it is read."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+
+from django.conf import settings
+from django.http import HttpRequest, HttpResponse
+
+from server.site.problems import problem
+
+_SAFE = ("GET", "HEAD", "OPTIONS")
+
+
+class JsonBodies:
+    """Refuses a request to the API whose body is no JSON, or larger than is kept."""
+
+    def __init__(self, get_response: Callable[[HttpRequest], HttpResponse]) -> None:
+        self.get_response = get_response
+
+    def __call__(self, request: HttpRequest) -> HttpResponse:
+        """Answer, or say at once why not."""
+        if request.method in _SAFE or not request.path.startswith("/api/"):
+            return self.get_response(request)
+        length = request.headers.get("Content-Length") or "0"
+        if not length.isascii() or not length.isdigit():
+            return problem(400, "unreadable", "The length of the request is no number.")
+        if int(length) > settings.DATA_UPLOAD_MAX_MEMORY_SIZE:
+            most = settings.DATA_UPLOAD_MAX_MEMORY_SIZE // 2**20
+            return problem(413, "too-large", f"A request may have {most} MiB at most.")
+        if int(length) and request.content_type != "application/json":
+            return problem(415, "not-json", "A request to this program carries JSON.")
+        return self.get_response(request)

@@ -1,0 +1,111 @@
+"""The store as a file: who holds it, whether it is sound and this version's, copies of it. Needs Python alone."""
+
+from __future__ import annotations
+
+import fcntl
+import os
+import sqlite3
+import tempfile
+from collections.abc import Iterator
+from contextlib import closing, contextmanager
+from datetime import datetime
+from pathlib import Path
+
+NAME, LOCK = "conch.sqlite3", "conch.lock"
+FOLDER_MODE, FILE_MASK = 0o700, 0o077
+SIDES = ("-wal", "-shm")
+"""What SQLite keeps beside a store while it is open."""
+_OURS = {"jobs_job", "jobs_entry"}
+_APPS = ("jobs", "book")
+_MIGRATIONS = Path(__file__).resolve().parent
+
+
+class StoreProblem(Exception):
+    """A store that cannot be used: one sentence that says why."""
+
+
+def _known_migrations() -> set[tuple[str, str]]:
+    return {(app, file.stem) for app in _APPS for file in (_MIGRATIONS / app / "migrations").glob("0*.py")}
+
+
+def _facts(file: Path, check: str) -> tuple[str, set[str], set[tuple[str, str]]]:
+    """What SQLite says of a file, its tables, and the migrations it has been through."""
+    with closing(sqlite3.connect(file)) as store:
+        said = str(store.execute(f"PRAGMA {check}").fetchone()[0])
+        tables = {str(row[0]) for row in store.execute("SELECT name FROM sqlite_master WHERE type = 'table'")}
+        rows = store.execute("SELECT app, name FROM django_migrations") if "django_migrations" in tables else []
+        return said, tables, {(str(app), str(name)) for app, name in rows if app in _APPS}
+
+
+def check_store(file: Path, check: str = "integrity_check") -> None:
+    """Whether `file` is a sound store of this version, or of one before it. Raises StoreProblem."""
+    try:
+        said, tables, been_through = _facts(file, check)
+    except sqlite3.DatabaseError as error:
+        raise StoreProblem(f"{file} is damaged, or not a store of Conch: {error}") from None
+    if said != "ok":
+        raise StoreProblem(f"{file} is damaged: {said}")
+    if not tables >= _OURS:
+        raise StoreProblem(f"{file} is not a store of Conch")
+    if been_through - _known_migrations():
+        raise StoreProblem(f"{file} was written by a later version of Conch: use that one")
+
+
+def is_behind(file: Path) -> bool:
+    """Whether a sound store is to be migrated before it is used."""
+    return bool(_known_migrations() - _facts(file, "user_version")[2])
+
+
+def free_name(folder: Path, why: str) -> Path:
+    """A name for a store that is kept beside the one in use, which no other file has."""
+    stem = f"conch-{why}-{datetime.now():%Y%m%d-%H%M%S}"
+    numbers = ("", *(f"-{number}" for number in range(2, 1000)))
+    return next(file for n in numbers if not (file := folder / f"{stem}{n}.sqlite3").exists())
+
+
+def copy_store(source: Path, folder: Path) -> Path:
+    """A checked copy of a store, also of one in use, under a passing name in `folder`; nothing is left of one that
+    fails. Raises StoreProblem, or OSError."""
+    handle, name = tempfile.mkstemp(prefix=".conch-", suffix=".part", dir=folder)
+    os.close(handle)
+    made = Path(name)
+    try:
+        with closing(sqlite3.connect(source)) as old, closing(sqlite3.connect(made)) as new:
+            old.backup(new)
+            new.execute("PRAGMA journal_mode = DELETE")
+        check_store(made)
+        with made.open("rb") as written:
+            os.fsync(written.fileno())
+    except sqlite3.DatabaseError as error:
+        discard(made)
+        raise StoreProblem(f"{source} cannot be copied to {folder}: {error}") from None
+    except BaseException:
+        discard(made)
+        raise
+    return made
+
+
+def discard(file: Path) -> None:
+    """Take a store away with what stands beside it."""
+    for side in ("", *SIDES, "-journal"):
+        Path(f"{file}{side}").unlink(missing_ok=True)
+
+
+def sync_folder(folder: Path) -> None:
+    """Make the names in a folder last through a loss of power."""
+    handle = os.open(folder, os.O_RDONLY)
+    try:
+        os.fsync(handle)
+    finally:
+        os.close(handle)
+
+
+@contextmanager
+def held(folder: Path) -> Iterator[None]:
+    """Hold the store of a folder for this process alone. Raises StoreProblem when another holds it."""
+    with (folder / LOCK).open("a", encoding="ascii") as lock:
+        try:
+            fcntl.flock(lock, fcntl.LOCK_EX | fcntl.LOCK_NB)
+        except BlockingIOError:
+            raise StoreProblem(f"another Conch is running on {folder}: stop it first") from None
+        yield
