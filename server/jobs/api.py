@@ -2,12 +2,16 @@
 
 from __future__ import annotations
 
+import json
 from collections.abc import Callable
-from typing import Annotated, Any
+from functools import wraps
+from typing import Annotated, Any, ParamSpec
 
 import orjson
+from django.db import transaction
+from django.db.models import Count
 from django.http import HttpRequest, HttpResponse
-from ninja import Body, Query, Router
+from ninja import Body, Header, Query, Router
 
 from lathework.document import MOST_OTHERS, read_document
 from lathework.drawing.layout import WIDE
@@ -20,23 +24,27 @@ from lathework.present.holes import repair_json
 from lathework.present.plans import plan_json
 from lathework.repair import AskedRepair, stud_repair
 from lathework.units import LengthUnit
-from server.jobs import actions
-from server.jobs.models import Job
-from server.jobs.present import bench_screen, card_json, job_file, job_json
+from server.jobs import closed
+from server.jobs.actions import documents, ends, entries
+from server.jobs.actions.guard import Saw, find_job
+from server.jobs.models import LONGEST_ACT, Job, StandingRow
+from server.jobs.present import bench_screen, card_json, job_file, job_json, raw_file, row_json, standing_json
 from server.jobs.schemas import (
     BenchOut,
     ChangeIn,
     EntryIn,
-    JobCard,
     JobDocument,
     JobOut,
+    JobsOut,
     PlanOut,
     ReasonIn,
-    SeenIn,
+    SawIn,
+    Shelf,
+    StandingOut,
     StudRepairIn,
     StudRepairOut,
 )
-from server.jobs.standing import Standing, standing
+from server.jobs.standing import standing
 from server.logbook.readings import readings_csv
 from server.paper.dxf import sheet_dxf
 from server.paper.setup_sheet import setup_sheet
@@ -44,34 +52,82 @@ from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
 
 router = Router(tags=["jobs"], by_alias=True)
-
+PAGE = 20
+"""Jobs on a page of the list."""
 
 End = Annotated[int, Query(ge=1, le=2)]
 PartNumber = Annotated[int, Query(ge=1, le=MOST_OTHERS + 1)]
+ActKey = Annotated[
+    str,
+    Header(
+        alias="Idempotency-Key", max_length=LONGEST_ACT, description="of this act alone: sent twice, it is done once"
+    ),
+]
+_P = ParamSpec("_P")
+
+
+def acting(view: Callable[_P, HttpResponse]) -> Callable[_P, HttpResponse]:
+    """Work out the answer in the transaction of the act: what cannot be told is not stored."""
+
+    @wraps(view)
+    def run(*args: _P.args, **kwargs: _P.kwargs) -> HttpResponse:
+        with transaction.atomic():
+            return view(*args, **kwargs)
+
+    return run
 
 
 def _document(document: JobDocument) -> dict[str, Any]:
     return document.model_dump(exclude_none=True)
 
 
-@router.get("", response=list[JobCard])
-def list_jobs(request: HttpRequest) -> HttpResponse:
-    """Every job, last touched first."""
-    return answer([card_json(standing(job)) for job in Job.objects.prefetch_related("entries")])
+def _saw(payload: SawIn) -> Saw:
+    return Saw(payload.last, payload.revision)
+
+
+def _job(job: Job, part: int = 1, status: int = 200) -> HttpResponse:
+    """A job with the plan of one of its parts; a closed one as it was when it was closed."""
+    kept = closed.kept_plan(job, part)
+    told = orjson.loads(kept) | standing_json(job) if kept else job_json(standing(job), part)
+    return answer(told, status)
+
+
+def _bench(job: Job) -> HttpResponse:
+    kept = closed.kept_answer(job, closed.BENCH)
+    return answer(orjson.loads(kept) | standing_json(job) if kept else bench_screen(standing(job)))
+
+
+@router.get("", response={200: JobsOut, **PROBLEMS})
+def list_jobs(
+    request: HttpRequest, shelf: Shelf = "open", start: Annotated[int, Query(ge=0, le=10**6)] = 0
+) -> HttpResponse:
+    """A page of the jobs of a shelf, from number `start` (from 0): what is worked at, stuck, next, over."""
+    rows = StandingRow.objects.filter(shelf=shelf).order_by("rank", "-changed_at", "-job").defer("folded")
+    found = list(rows[start : start + PAGE + 1])
+    counts = dict(StandingRow.objects.values_list("shelf").annotate(jobs=Count("pk")))
+    return answer(
+        {
+            "jobs": [row_json(row) for row in found[:PAGE]],
+            "more": len(found) > PAGE,
+            "counts": {"open": 0, "archive": 0, "bin": 0} | counts,
+        }
+    )
 
 
 @router.post("", response={201: JobOut, **PROBLEMS})
-def start_job(request: HttpRequest, document: JobDocument) -> HttpResponse:
+@acting
+def start_job(request: HttpRequest, document: JobDocument, key: ActKey = "") -> HttpResponse:
     """Start a job."""
-    return answer(job_json(standing(actions.start_job(_document(document)))), 201)
+    return _job(documents.start_job(_document(document), key), status=201)
 
 
 @router.post("/import", response={201: JobOut, **PROBLEMS})
-def import_job(request: HttpRequest, payload: Body[Any]) -> HttpResponse:
+@acting
+def import_job(request: HttpRequest, payload: Body[Any], key: ActKey = "") -> HttpResponse:
     """Read a job file with its record; a wrong one changes nothing."""
     if not isinstance(payload, dict):
         raise InvalidDocument((InputError("wrong-type", "", "A job file is a JSON object."),))
-    return answer(job_json(standing(actions.import_job(payload))), 201)
+    return _job(documents.import_job(payload, key), status=201)
 
 
 @router.post("/plan", response={200: PlanOut, **PROBLEMS})
@@ -92,114 +148,142 @@ def work_out_repair(request: HttpRequest, payload: StudRepairIn) -> HttpResponse
 @router.get("/{job_id}", response={200: JobOut, **PROBLEMS})
 def read_job(request: HttpRequest, job_id: int, part: PartNumber = 1) -> HttpResponse:
     """One job with the plan of one of its parts."""
-    return answer(job_json(standing(actions.find_job(job_id)), part))
+    return _job(find_job(job_id), part)
+
+
+@router.get("/{job_id}/standing", response={200: StandingOut, **PROBLEMS})
+def read_standing(request: HttpRequest, job_id: int) -> HttpResponse:
+    """Where a job stands, from what is kept ready: also of one that this version does not read, or that was deleted."""
+    return answer(card_json(find_job(job_id, binned=True)))
 
 
 @router.put("/{job_id}", response={200: JobOut, **PROBLEMS})
-def change_job(request: HttpRequest, job_id: int, payload: ChangeIn, part: PartNumber = 1) -> HttpResponse:
+@acting
+def change_job(
+    request: HttpRequest, job_id: int, payload: ChangeIn, part: PartNumber = 1, key: ActKey = ""
+) -> HttpResponse:
     """Replace a job's document; the answer has the plan of one of its parts."""
-    job = actions.change_job(job_id, _document(payload.document), payload.revision)
-    return answer(job_json(standing(job), part))
+    return _job(documents.change_job(job_id, _document(payload.document), payload.revision, key), part)
 
 
 @router.get("/{job_id}/bench", response={200: BenchOut, **PROBLEMS})
 def read_bench(request: HttpRequest, job_id: int) -> HttpResponse:
     """The bench screen as it stands."""
-    return answer(bench_screen(standing(actions.find_job(job_id))))
-
-
-_RECORD: dict[str, Callable[[int, EntryIn], Standing]] = {
-    "reading": lambda job, e: actions.record_reading(job, e.seen, e.reading, e.unit),
-    "verdict": lambda job, e: actions.record_verdict(job, e.seen, e.verdict),
-    "setting": lambda job, e: actions.record_setting(job, e.seen),
-    "done": lambda job, e: actions.record_done(job, e.seen),
-    "again": lambda job, e: actions.record_again(job, e.seen, e.step),
-    "read": lambda job, e: actions.record_read(job, e.seen),
-    "zero": lambda job, e: actions.record_zero(job, e.seen, lost=False),
-    "zero-lost": lambda job, e: actions.record_zero(job, e.seen, lost=True),
-    "turn-to": lambda job, e: actions.record_turn(job, e.seen, e.part),
-}
+    return _bench(find_job(job_id))
 
 
 @router.post("/{job_id}/entries", response={200: BenchOut, **PROBLEMS})
-def record(request: HttpRequest, job_id: int, payload: EntryIn) -> HttpResponse:
+@acting
+def record(request: HttpRequest, job_id: int, payload: EntryIn, key: ActKey = "") -> HttpResponse:
     """Record one thing at the bench; the answer is the next screen."""
-    act = _RECORD.get(payload.kind)
-    if act is None:
-        return answer(bench_screen(actions.record_with_reason(job_id, payload.seen, payload.kind, payload.reason)))
-    return answer(bench_screen(act(job_id, payload)))
+    typed = payload.model_dump(exclude={"last", "revision"})
+    return _bench(entries.record(job_id, entries.Asked(saw=_saw(payload), **typed), key))
 
 
 @router.post("/{job_id}/undo", response={200: BenchOut, **PROBLEMS})
-def undo(request: HttpRequest, job_id: int, payload: SeenIn) -> HttpResponse:
+@acting
+def undo(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
     """Take back the last entry."""
-    return answer(bench_screen(actions.undo_last(job_id, payload.seen)))
+    return _bench(entries.undo_last(job_id, _saw(payload), key))
 
 
-@router.post("/{job_id}/hold", response={200: BenchOut, **PROBLEMS})
-def hold(request: HttpRequest, job_id: int, payload: ReasonIn) -> HttpResponse:
+@router.post("/{job_id}/hold", response={200: StandingOut, **PROBLEMS})
+@acting
+def hold(request: HttpRequest, job_id: int, payload: ReasonIn, key: ActKey = "") -> HttpResponse:
     """Put the job aside."""
-    return answer(bench_screen(actions.hold_job(job_id, payload.reason)))
+    return answer(card_json(ends.hold_job(job_id, _saw(payload), payload.reason, key)))
 
 
-@router.post("/{job_id}/release", response={200: BenchOut, **PROBLEMS})
-def release(request: HttpRequest, job_id: int) -> HttpResponse:
+@router.post("/{job_id}/release", response={200: StandingOut, **PROBLEMS})
+@acting
+def release(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
     """Take the job up again."""
-    return answer(bench_screen(actions.release_job(job_id)))
+    return answer(card_json(ends.release_job(job_id, _saw(payload), key)))
 
 
-@router.post("/{job_id}/close", response={200: BenchOut, **PROBLEMS})
-def close(request: HttpRequest, job_id: int, payload: ReasonIn) -> HttpResponse:
+@router.post("/{job_id}/close", response={200: StandingOut, **PROBLEMS})
+@acting
+def close(request: HttpRequest, job_id: int, payload: ReasonIn, key: ActKey = "") -> HttpResponse:
     """Close the job; without gauging or pieces it needs a reason."""
-    return answer(bench_screen(actions.close_job(job_id, payload.reason)))
+    return answer(card_json(ends.close_job(job_id, _saw(payload), payload.reason, key)))
 
 
-@router.post("/{job_id}/reopen", response={200: BenchOut, **PROBLEMS})
-def reopen(request: HttpRequest, job_id: int) -> HttpResponse:
+@router.post("/{job_id}/reopen", response={200: StandingOut, **PROBLEMS})
+@acting
+def reopen(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
     """Open a closed job again."""
-    return answer(bench_screen(actions.reopen_job(job_id)))
+    return answer(card_json(ends.reopen_job(job_id, _saw(payload), key)))
+
+
+@router.post("/{job_id}/archive", response={200: StandingOut, **PROBLEMS})
+@acting
+def archive(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
+    """Put the job away: off the list, still in the log."""
+    return answer(card_json(ends.archive_job(job_id, _saw(payload), key)))
+
+
+@router.post("/{job_id}/take-out", response={200: StandingOut, **PROBLEMS})
+@acting
+def take_out(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
+    """Take the job out of the bin, or out of the archive."""
+    return answer(card_json(ends.take_out_job(job_id, _saw(payload), key)))
+
+
+@router.post("/{job_id}/delete", response={200: StandingOut, **PROBLEMS})
+@acting
+def delete(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
+    """Throw the job away; it can be taken out of the bin again."""
+    return answer(card_json(ends.delete_job(job_id, _saw(payload), key)))
 
 
 @router.get("/{job_id}/job.json", response={200: dict[str, Any], **PROBLEMS})
 def job_as_file(request: HttpRequest, job_id: int) -> HttpResponse:
-    """The job as a file, with its record."""
-    content = orjson.dumps(job_file(actions.find_job(job_id)), option=orjson.OPT_INDENT_2)
+    """The job as a file, with its record; one that this version does not read as it is stored."""
+    job = find_job(job_id)
+    if job.row.unreadable:
+        content = json.dumps(raw_file(job), indent=2).encode()
+    else:
+        content = orjson.dumps(job_file(job), option=orjson.OPT_INDENT_2)
     return file_answer(content, f"job-{job_id}.json", "application/json")
 
 
 @router.get("/{job_id}/readings.csv", response=PROBLEMS, openapi_extra=file_in_schema("text/csv"))
 def readings_as_csv(request: HttpRequest, job_id: int) -> HttpResponse:
     """Everything recorded, as CSV."""
-    return file_answer(readings_csv(actions.find_job(job_id)), f"job-{job_id}-readings.csv", "text/csv; charset=utf-8")
+    return file_answer(readings_csv(find_job(job_id)), f"job-{job_id}-readings.csv", "text/csv; charset=utf-8")
 
 
 @router.get("/{job_id}/sheet.pdf", response=PROBLEMS, openapi_extra=file_in_schema("application/pdf"))
 def sheet_as_pdf(request: HttpRequest, job_id: int) -> HttpResponse:
     """The set-up sheet."""
-    now = standing(actions.find_job(job_id))
-    return file_answer(setup_sheet(now.plans), f"job-{job_id}-sheet.pdf", "application/pdf")
+    job = find_job(job_id)
+    content = closed.kept_answer(job, closed.SHEET) or setup_sheet(standing(job).plans)
+    return file_answer(content, f"job-{job_id}-sheet.pdf", "application/pdf")
 
 
-def _sheet(job_id: int, end: int, part: int) -> tuple[Sheet, LengthUnit]:
-    """The drawing of a part's chucking `end`, and the job's unit. Raises InputError on "end" or "part"."""
-    plans = standing(actions.find_job(job_id)).plans
-    if part > len(plans):
-        raise InputError("out-of-range", "part", f"This job has {len(plans)} parts.")
-    plan = plans[part - 1]
-    if end > len(plan.chuckings):
-        raise InputError("out-of-range", "end", f"This part is held {len(plan.chuckings)} times.")
-    return part_sheet(plan, WIDE, end), plan.job.unit
+def _drawing(
+    job_id: int, part: int, end: int, kind: str, content_type: str, draw: Callable[[Sheet, LengthUnit], str]
+) -> HttpResponse:
+    """A file of a part's drawing in chucking `end` (both from 1). Raises InputError on "end" or "part"."""
+    job = find_job(job_id)
+    content: bytes | str | None = closed.kept_answer(job, closed.drawing_name(part, end, kind))
+    if content is None:
+        plans = standing(job).plans
+        if part > len(plans):
+            raise InputError("out-of-range", "part", f"This job has {len(plans)} parts.")
+        if end > len(plans[part - 1].chuckings):
+            raise InputError("out-of-range", "end", f"This part is held {len(plans[part - 1].chuckings)} times.")
+        content = draw(part_sheet(plans[part - 1], WIDE, end), plans[part - 1].job.unit)
+    return file_answer(content, f"job-{job_id}-part-{part}-{end}.{kind}", content_type)
 
 
 @router.get("/{job_id}/part.svg", response=PROBLEMS, openapi_extra=file_in_schema("image/svg+xml"))
 def part_as_svg(request: HttpRequest, job_id: int, end: End = 1, part: PartNumber = 1) -> HttpResponse:
     """A part's drawing in its first or second chucking."""
-    sheet, unit = _sheet(job_id, end, part)
-    return file_answer(sheet_svg(sheet, unit), f"job-{job_id}-part-{part}-{end}.svg", "image/svg+xml")
+    return _drawing(job_id, part, end, "svg", "image/svg+xml", sheet_svg)
 
 
 @router.get("/{job_id}/part.dxf", response=PROBLEMS, openapi_extra=file_in_schema("image/vnd.dxf"))
 def part_as_dxf(request: HttpRequest, job_id: int, end: End = 1, part: PartNumber = 1) -> HttpResponse:
     """A part's drawing as DXF, true size in millimetres."""
-    sheet, unit = _sheet(job_id, end, part)
-    return file_answer(sheet_dxf(sheet, 1.0, unit), f"job-{job_id}-part-{part}-{end}.dxf", "image/vnd.dxf")
+    return _drawing(job_id, part, end, "dxf", "image/vnd.dxf", lambda sheet, unit: sheet_dxf(sheet, 1.0, unit))

@@ -1,12 +1,18 @@
-"""What is stored: jobs as documents, and everything recorded at the bench as an append-only list of entries."""
+"""What is stored: jobs as documents, everything recorded at the bench as an append-only list of entries, and the rows
+that are kept ready of them: written in the transaction of the entry they follow from, and made anew by `rebuild`."""
 
 from __future__ import annotations
 
 from django.db import models
+from django.db.models import Q
+
+from lathework.bench.entry import KINDS
+
+LONGEST_ID, LONGEST_KEY, LONGEST_ACT = 16, 60, 64
 
 
 class Job(models.Model):
-    """A job. `document` is its job document; title and threads repeat it for the search."""
+    """A job. `document` is its job document; title and thread repeat it. `revision` counts every change but entries."""
 
     document = models.JSONField()
     title = models.CharField(max_length=120)
@@ -15,6 +21,8 @@ class Job(models.Model):
     held = models.TextField(blank=True)
     closed = models.TextField(blank=True)
     closed_at = models.DateTimeField(null=True)
+    archived_at = models.DateTimeField(null=True)
+    deleted_at = models.DateTimeField(null=True)
     created_at = models.DateTimeField()
     changed_at = models.DateTimeField()
 
@@ -23,22 +31,145 @@ class Job(models.Model):
 
 
 class Entry(models.Model):
-    """One thing recorded at the bench. Undone entries stay, and no longer count."""
+    """One thing recorded at the bench, with what its step was then. Undone entries stay, and no longer count."""
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="entries")
     kind = models.CharField(max_length=12)
-    part = models.PositiveSmallIntegerField(default=1)
+    part = models.CharField(max_length=LONGEST_ID)
     piece = models.PositiveIntegerField()
-    step = models.CharField(max_length=60)
+    step = models.CharField(max_length=LONGEST_KEY)
     value_mm = models.FloatField(null=True)
     dialled_mm = models.FloatField(null=True)
     word = models.CharField(max_length=60, blank=True)
     eighths = models.FloatField(null=True)
     text = models.TextField(blank=True)
     typed = models.CharField(max_length=60, blank=True)
+    unit = models.CharField(max_length=2, blank=True)
+    ended = models.BooleanField(default=False)
+    title = models.CharField(max_length=120, blank=True)
+    part_name = models.CharField(max_length=120, blank=True)
+    metal = models.CharField(max_length=120, blank=True)
+    thread = models.CharField(max_length=120, blank=True)
+    class_name = models.CharField(max_length=120, blank=True)
+    makes = models.TextField(blank=True)
+    tool = models.CharField(max_length=120, blank=True)
+    aim_mm = models.FloatField(null=True)
+    low_mm = models.FloatField(null=True)
+    high_mm = models.FloatField(null=True)
+    revision = models.PositiveIntegerField(default=0)
     at = models.DateTimeField()
     undone_at = models.DateTimeField(null=True)
 
     class Meta:
         ordering = ("id",)
-        indexes = (models.Index(fields=("job", "undone_at")),)
+        indexes = (
+            models.Index(fields=("job", "undone_at")),
+            models.Index(fields=("kind",), condition=Q(undone_at=None), name="jobs_entry_live_kind"),
+        )
+        constraints = (
+            models.CheckConstraint(condition=Q(kind__in=KINDS), name="jobs_entry_kind"),
+            models.CheckConstraint(condition=Q(unit__in=("", "in", "mm")), name="jobs_entry_unit"),
+            models.CheckConstraint(condition=Q(piece__gte=1), name="jobs_entry_piece"),
+        )
+
+
+STATES = ("planned", "on the bench", "held", "finished", "closed", "unreadable")
+SHELVES = ("open", "archive", "bin")
+
+
+class StandingRow(models.Model):
+    """Where a job stands, as the lists show it, and the folded state that its next entry is added to.
+
+    `rules` names the rules it was folded by; `unreadable` says why they no longer read the job, "" when they do;
+    `last_entry` is the id of the last entry that counts, 0 for none.
+    """
+
+    job = models.OneToOneField(Job, on_delete=models.CASCADE, primary_key=True, related_name="row")
+    shelf = models.CharField(max_length=8)
+    rank = models.PositiveSmallIntegerField()
+    state = models.CharField(max_length=12)
+    changed_at = models.DateTimeField()
+    title = models.CharField(max_length=120)
+    needed_by = models.CharField(max_length=120, blank=True)
+    thread = models.TextField(blank=True)
+    material = models.TextField(blank=True)
+    identified = models.TextField(blank=True)
+    quantity = models.PositiveIntegerField(default=0)
+    good = models.PositiveIntegerField(default=0)
+    scrapped = models.PositiveIntegerField(default=0)
+    piece = models.PositiveIntegerField(default=1)
+    steps = models.PositiveIntegerField(default=0)
+    steps_done = models.PositiveIntegerField(default=0)
+    next_step = models.CharField(max_length=120, blank=True)
+    setting = models.FloatField(default=0.0)
+    held = models.TextField(blank=True)
+    closed = models.TextField(blank=True)
+    unreadable = models.TextField(blank=True)
+    last_entry = models.BigIntegerField(default=0)
+    folded = models.JSONField(default=dict)
+    rules = models.CharField(max_length=64, blank=True)
+
+    class Meta:
+        indexes = (models.Index(fields=("shelf", "rank", "-changed_at", "-job"), name="jobs_standing_list"),)
+        constraints = (
+            models.CheckConstraint(condition=Q(state__in=STATES), name="jobs_standing_state"),
+            models.CheckConstraint(condition=Q(shelf__in=SHELVES), name="jobs_standing_shelf"),
+        )
+
+
+class PieceRow(models.Model):
+    """A piece that was finished or scrapped, with the entry that says so."""
+
+    job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="pieces")
+    entry = models.ForeignKey(Entry, on_delete=models.CASCADE, related_name="+")
+    part = models.CharField(max_length=LONGEST_ID)
+    piece = models.PositiveIntegerField()
+    good = models.BooleanField()
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=("job", "part", "piece"), name="jobs_piece_once"),)
+
+
+class GaugingRow(models.Model):
+    """What a die did: the last verdict on a thread of a piece, its blank, and how far the die stood open in eighths."""
+
+    job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="gaugings")
+    entry = models.ForeignKey(Entry, on_delete=models.CASCADE, related_name="+")
+    part = models.CharField(max_length=LONGEST_ID)
+    piece = models.PositiveIntegerField()
+    step = models.CharField(max_length=LONGEST_KEY)
+    thread = models.CharField(max_length=120)
+    metal = models.CharField(max_length=120)
+    verdict = models.CharField(max_length=60)
+    blank_mm = models.FloatField(null=True)
+    eighths = models.FloatField()
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=("job", "part", "piece", "step"), name="jobs_gauging_once"),)
+        indexes = (models.Index(fields=("thread", "metal", "verdict", "entry"), name="jobs_gauging_die"),)
+
+
+class ClosedAnswer(models.Model):
+    """What a closed job answers, as it was worked out when it was closed: compressed, by name."""
+
+    job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="answers")
+    name = models.CharField(max_length=40)
+    content = models.BinaryField()
+
+    class Meta:
+        constraints = (models.UniqueConstraint(fields=("job", "name"), name="jobs_closed_answer_once"),)
+
+
+class Act(models.Model):
+    """The key of something a person did: the same one sent twice is done once."""
+
+    key = models.CharField(max_length=LONGEST_ACT, unique=True)
+    what = models.CharField(max_length=20)
+    job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="+")
+    at = models.DateTimeField()
+
+
+class Begun(models.Model):
+    """One row, once the store has its first contents: demo jobs, or none because nobody wanted them."""
+
+    at = models.DateTimeField()

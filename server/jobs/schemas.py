@@ -30,6 +30,7 @@ class StockIn(Strict):
 class SectionIn(Strict):
     """A section of the part, as typed; what was measured on a sample stands beside what was decided."""
 
+    id: str = ""
     shape: str
     across: str = ""
     length: str = ""
@@ -42,6 +43,7 @@ class SectionIn(Strict):
 class BoreIn(Strict):
     """A hole along the axis or across it, as typed: threaded where a thread is named; no depth goes through."""
 
+    id: str = ""
     end: str = "right"
     thread: str = ""
     across: str = ""
@@ -53,6 +55,7 @@ class BoreIn(Strict):
 class PartIn(Strict):
     """The part, as typed."""
 
+    id: str = ""
     name: str = ""
     stock: StockIn
     overall_length: str = ""
@@ -106,10 +109,10 @@ class IdentifiedIn(Strict):
 
 
 class JobDocument(Strict):
-    """A version 2 job document, as typed; docs/formats/job-2.schema.json says what the core accepts."""
+    """A version 3 job document, as typed; docs/formats/job-3.schema.json says what the core accepts."""
 
     format: str = "conch-job"
-    version: int = 2
+    version: int = 3
     title: str
     needed_by: str = ""
     fits: str = ""
@@ -158,13 +161,21 @@ class ChangeIn(Strict):
     revision: int
 
 
-class EntryIn(Strict):
-    """One thing to record; `seen` is how many entries the screen had when it was typed.
+class SawIn(Strict):
+    """What the screen showed: the id of the last entry that counted, 0 for none, and the job's revision."""
 
-    `unit` is that of a bare number, the job's own when empty; `part` is the one to turn to.
+    last: int
+    revision: int
+
+
+class EntryIn(SawIn):
+    """One thing to record. `step` is the key of the one in hand on the screen, "" when every piece was made.
+
+    `unit` is that of a bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
+    the id of the part to turn to.
     """
 
-    seen: int
+    step: str
     kind: Literal[
         "reading", "verdict", "setting", "done", "accept", "scrap", "again", "note", "read", "zero", "zero-lost",
         "turn-to",
@@ -173,17 +184,11 @@ class EntryIn(Strict):
     unit: Literal["in", "mm", ""] = ""
     verdict: str = ""
     reason: str = ""
-    step: str = ""
-    part: int = 0
+    again: str = ""
+    part: str = ""
 
 
-class SeenIn(Strict):
-    """How many entries the screen had."""
-
-    seen: int
-
-
-class ReasonIn(Strict):
+class ReasonIn(SawIn):
     """A reason in words."""
 
     reason: str = ""
@@ -222,11 +227,15 @@ class PlanOut(Schema):
     drawings: list[SheetOut | None]
 
 
-JobState = Literal["planned", "on the bench", "held", "finished", "closed"]
+JobState = Literal["planned", "on the bench", "held", "finished", "closed", "unreadable"]
+Shelf = Literal["open", "archive", "bin"]
 
 
 class JobCard(Schema):
-    """A job on the list: what it is, where it stands, what is next."""
+    """A job on the list: what it is, where it stands, what is next; `last` is the id of its last entry, 0 for none.
+
+    `unreadable` says why this version does not read it, "" when it does.
+    """
 
     id: int
     title: str
@@ -234,6 +243,7 @@ class JobCard(Schema):
     thread: str
     material: str
     state: JobState
+    shelf: Shelf
     quantity: int
     good: int
     scrapped: int
@@ -243,7 +253,23 @@ class JobCard(Schema):
     next_step: str
     held: str
     closed: str
+    unreadable: str
+    last: int
     changed_at: str
+
+
+class JobsOut(Schema):
+    """A page of the list, what is worked at first; `more` when there is another, `counts` by shelf."""
+
+    jobs: list[JobCard]
+    more: bool
+    counts: dict[Shelf, int]
+
+
+class StandingOut(JobCard):
+    """A job as it stands, with what an act must say it saw."""
+
+    revision: int
 
 
 class DieRecordOut(Schema):
@@ -255,11 +281,9 @@ class DieRecordOut(Schema):
     fraction: str
 
 
-class JobOut(JobCard):
+class JobOut(StandingOut):
     """A job with its document and plan."""
 
-    revision: int
-    seen: int
     document: JobDocument
     plan: PlanOut
     die_records: list[DieRecordOut]
@@ -312,9 +336,17 @@ class AdviceOut(Schema):
 class PartState(Schema):
     """A part of the job: what it is called, how many are made."""
 
+    id: str
     name: str
     good: int
     quantity: int
+
+
+class OutdatedOut(Schema):
+    """What was recorded for the step before the part was changed, its lengths told in either unit."""
+
+    inch: str = Field(alias="in")
+    mm: str
 
 
 class BenchOut(Schema):
@@ -324,7 +356,12 @@ class BenchOut(Schema):
     title: str
     unit: Literal["in", "mm"]
     state: JobState
-    seen: int
+    shelf: Shelf
+    held: str
+    closed: str
+    last: int
+    revision: int
+    changed_at: str
     part: int
     parts: list[PartState]
     piece: int
@@ -344,4 +381,5 @@ class BenchOut(Schema):
     opened_eighths: float
     unread: list[CautionOut]
     zero: str
+    outdated: OutdatedOut | None
     drawing: SheetOut

@@ -1,4 +1,4 @@
-"""Where a stored job stands: its plan and its bench, worked out from the document and the entries."""
+"""Where a stored job stands: its plans, and its bench from the state that is kept ready beside it."""
 
 from __future__ import annotations
 
@@ -8,23 +8,27 @@ from typing import Any
 
 import orjson
 
+from lathework.bench.bench import Bench
+from lathework.bench.fold import state_of
+from lathework.bench.progress import Progress, progress_of
 from lathework.document import read_document
+from lathework.errors import InvalidDocument
 from lathework.part import Job as JobSpec
-from lathework.planning.bench import KINDS, Bench
-from lathework.planning.bench import Entry as Recorded
 from lathework.planning.plan import Plan, make_plans
-from lathework.planning.progress import Progress, progress
-from server.jobs.models import Entry, Job
+from server.jobs.models import Job
+from server.site.problems import Unreadable
+
+KEPT_PLANS = 256
 
 
 @dataclass(frozen=True, slots=True)
 class Standing:
-    """A job with the plan of each part, where each stands on the bench, and how many entries count."""
+    """A job with the plan of each part, where each stands on the bench, and the id of the last entry that counts."""
 
     job: Job
     plans: tuple[Plan, ...]
     progress: Progress
-    seen: int
+    last: int
 
     @property
     def bench(self) -> Bench:
@@ -45,41 +49,33 @@ class Standing:
             return "held"
         if self.progress.finished:
             return "finished"
-        return "on the bench" if self.seen else "planned"
+        return "on the bench" if self.last else "planned"
 
 
-@lru_cache(maxsize=256)
+@lru_cache(maxsize=KEPT_PLANS)
 def _plans(document: bytes) -> tuple[Plan, ...]:
     return make_plans(read_document(orjson.loads(document)))
 
 
 def plans_of(document: Any) -> tuple[Plan, ...]:
     """The plan of each part of a document; worked out once for each document. Raises InvalidDocument."""
-    return _plans(orjson.dumps(document))
+    try:
+        key = orjson.dumps(document)
+    except TypeError:
+        # Half a character somewhere: the reader says where.
+        return make_plans(read_document(document))
+    return _plans(key)
 
 
-def recorded(entry: Entry) -> Recorded:
-    """A stored entry as the rules see it."""
-    kind = next(k for k in KINDS if k == entry.kind)
-    return Recorded(
-        kind=kind,
-        part=entry.part,
-        piece=entry.piece,
-        step=entry.step,
-        value_mm=entry.value_mm,
-        dialled_mm=entry.dialled_mm,
-        word=entry.word,
-        eighths=entry.eighths,
-        text=entry.text,
-    )
-
-
-def entries_of(job: Job) -> list[Recorded]:
-    """What counts of a job's entries, oldest first."""
-    return [recorded(e) for e in job.entries.all() if e.undone_at is None]
+def readable_plans(job: Job) -> tuple[Plan, ...]:
+    """The plans of a stored job. Raises Unreadable, with every reason, where the rules no longer read it."""
+    try:
+        return plans_of(job.document)
+    except InvalidDocument as invalid:
+        raise Unreadable(invalid) from None
 
 
 def standing(job: Job) -> Standing:
-    """Where `job` stands now."""
-    entries, plans = entries_of(job), plans_of(job.document)
-    return Standing(job, plans, progress(plans, entries), len(entries))
+    """Where `job` stands now, from its row. Raises Unreadable."""
+    plans = readable_plans(job)
+    return Standing(job, plans, progress_of(plans, state_of(job.row.folded)), job.row.last_entry)

@@ -7,16 +7,19 @@ from typing import Literal
 from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router, Schema
 
-from server.logbook.search import PAGE, search
+from server.logbook.search import search
 from server.site.problems import PROBLEMS, answer
 from server.site.schemas import Shown
 
 router = Router(tags=["log"], by_alias=True)
-Kind = Literal["", "reading", "verdict", "setting", "done", "accept", "scrap", "again", "note"]
+Kind = Literal[
+    "", "reading", "verdict", "setting", "done", "accept", "scrap", "again", "note", "read",
+    "zero-lost", "zero", "turn-to",
+]  # fmt: skip
 
 
 class LogEntry(Schema):
-    """One thing recorded, with the job it belongs to."""
+    """One thing recorded, with the job it belongs to; step, part, thread and aim are what they were then."""
 
     id: int
     job_id: int
@@ -26,8 +29,10 @@ class LogEntry(Schema):
     piece: int
     step: str
     kind: str
+    what: str
     typed: str
     reading: Shown | None
+    aim: Shown | None
     dialled: Shown | None
     said: str
     at: str
@@ -66,4 +71,4 @@ def log(
     before: int = Query(2**62, ge=0, le=2**62),
 ) -> HttpResponse:
     """Entries that hold every word of `q`, newest first, a page at a time; the first page names the jobs too."""
-    return answer(search(q, kind, before, PAGE))
+    return answer(search(q, kind, before))

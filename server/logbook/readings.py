@@ -6,22 +6,35 @@ import csv
 import io
 
 from lathework.units import convert
-from server.jobs.models import Job
+from server.jobs.models import Entry, Job
+from server.jobs.stored import live_entries
 
 COLUMNS = (
-    *("at", "job", "thread", "part", "piece", "step", "kind", "typed"),
-    *("reading_mm", "reading_in", "dialled_mm", "word", "eighths", "text"),
+    *("at", "job", "thread", "part", "piece", "step", "title", "kind", "typed", "unit"),
+    *("reading_mm", "reading_in", "aim_mm", "least_mm", "most_mm", "dialled_mm", "word", "eighths", "text", "revision"),
 )
-_FORMULA_STARTS = ("=", "+", "-", "@", "\t", "\r")
+_FORMULA_STARTS = ("=", "+", "-", "@", "\t", "\r", "\n", "＝", "＋", "－", "＠")
 
 
 def _safe(text: str) -> str:
-    """Keeps a spreadsheet from running text that a person typed as a formula."""
-    return f"'{text}" if text.startswith(_FORMULA_STARTS) else text
+    """Keeps a spreadsheet from running text as a formula, whoever typed it and whatever blanks stand before it."""
+    return f"'{text}" if text.startswith(_FORMULA_STARTS) or text.lstrip().startswith(_FORMULA_STARTS) else text
 
 
-def _number(value: float | None, places: int) -> str:
+def _number(value: float | None, places: int = 4) -> str:
     return "" if value is None else f"{value:.{places}f}"
+
+
+def _cells(job: Job, entry: Entry) -> list[str]:
+    mm = entry.value_mm
+    inches = None if mm is None else convert(mm, "mm", "in")
+    words = (entry.at.isoformat(), job.title, entry.thread, entry.part_name or entry.part)
+    step = (str(entry.piece), entry.step, entry.title, entry.kind, entry.typed, entry.unit)
+    limits = (entry.aim_mm, entry.low_mm, entry.high_mm) if mm is not None else (None, None, None)
+    lengths = (_number(mm), _number(inches, 5), *(_number(one) for one in limits), _number(entry.dialled_mm))
+    eighths = "" if entry.eighths is None else f"{entry.eighths:g}"
+    said = (entry.word, eighths, entry.text, str(entry.revision))
+    return [*map(_safe, (*words, *step)), *lengths, _safe(said[0]), *said[1:2], _safe(said[2]), said[3]]
 
 
 def readings_csv(job: Job) -> str:
@@ -29,16 +42,5 @@ def readings_csv(job: Job) -> str:
     out = io.StringIO()
     writer = csv.writer(out, lineterminator="\r\n")
     writer.writerow(COLUMNS)
-    for entry in job.entries.all():
-        if entry.undone_at is not None:
-            continue
-        mm = entry.value_mm
-        told = [entry.at.isoformat(), _safe(job.title), job.thread, entry.part, entry.piece, entry.step, entry.kind]
-        lengths = [
-            _number(mm, 4),
-            _number(None if mm is None else convert(mm, "mm", "in"), 5),
-            _number(entry.dialled_mm, 4),
-        ]
-        said = [entry.word, "" if entry.eighths is None else f"{entry.eighths:g}", _safe(entry.text)]
-        writer.writerow([*told, _safe(entry.typed), *lengths, *said])
+    writer.writerows(_cells(job, entry) for entry in live_entries(job.pk))
     return out.getvalue()

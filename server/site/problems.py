@@ -10,6 +10,7 @@ from ninja import NinjaAPI, Schema
 from ninja.errors import HttpError, ValidationError
 
 from lathework.errors import InputError, InvalidDocument
+from lathework.fields import MOST_TOLD
 from lathework.present.values import error_json
 
 
@@ -36,6 +37,14 @@ class Conflict(Exception):
     """The stored state moved on since the person's screen was drawn."""
 
 
+class Unreadable(Exception):
+    """A stored job that the rules no longer read: the reasons, by field."""
+
+    def __init__(self, invalid: InvalidDocument) -> None:
+        super().__init__(str(invalid))
+        self.invalid = invalid
+
+
 class Refused(Exception):
     """The request makes sense, but not now: what must be done first is in the message."""
 
@@ -45,13 +54,17 @@ class Refused(Exception):
 
 
 PROBLEM_TYPE = "application/problem+json"
+_LONGEST_FIELD = 200
 #: Declared by every endpoint that can fail.
-PROBLEMS = {400: Problem, 403: Problem, 404: Problem, 409: Problem, 422: Problem}
+PROBLEMS = {400: Problem, 403: Problem, 404: Problem, 409: Problem, 413: Problem, 415: Problem, 422: Problem}
 
 
 def problem(status: int, code: str, detail: str, errors: list[dict[str, Any]] | None = None) -> HttpResponse:
     """One problem answer."""
-    titles = {400: "Unreadable request", 403: "Not allowed", 404: "Not found", 409: "Not now", 422: "Check the fields"}
+    titles = {
+        400: "Unreadable request", 403: "Not allowed", 404: "Not found", 409: "Not now", 413: "Too large",
+        415: "Not JSON", 422: "Check the fields",
+    }  # fmt: skip
     body = {
         "title": titles.get(status, "Error"),
         "status": status,
@@ -59,7 +72,25 @@ def problem(status: int, code: str, detail: str, errors: list[dict[str, Any]] | 
         "detail": detail,
         "errors": errors or [],
     }
-    return HttpResponse(orjson.dumps(body), status=status, content_type=PROBLEM_TYPE)
+    return HttpResponse(orjson.dumps(_plain(body)), status=status, content_type=PROBLEM_TYPE)
+
+
+def _plain(value: Any) -> Any:
+    """The same with every text one that can be written: what was refused may hold half a character."""
+    if isinstance(value, str):
+        return value.encode("utf-8", "replace").decode("utf-8")
+    if isinstance(value, dict):
+        return {key: _plain(one) for key, one in value.items()}
+    return [_plain(one) for one in value] if isinstance(value, list) else value
+
+
+def _counted(errors: list[dict[str, Any]], count: int) -> list[dict[str, Any]]:
+    """The first errors, and how many there are besides."""
+    told = errors[:MOST_TOLD]
+    if count > len(told):
+        text = f"And {count - len(told)} more."
+        told.append({"code": "more", "field": "", "message": text, "choices": []})
+    return told
 
 
 def answer(data: object, status: int = 200) -> HttpResponse:
@@ -88,14 +119,25 @@ def register_problems(api: NinjaAPI) -> None:
     @api.exception_handler(InvalidDocument)
     def _document(request: HttpRequest, error: InvalidDocument) -> HttpResponse:
         first = error.errors[0]
-        return problem(422, first.code, first.message, [error_json(e) for e in error.errors])
+        told = _counted([error_json(e) for e in error.errors], error.count)
+        return problem(422, first.code, first.message, told)
+
+    @api.exception_handler(Unreadable)
+    def _unreadable(request: HttpRequest, error: Unreadable) -> HttpResponse:
+        told = _counted([error_json(e) for e in error.invalid.errors], error.invalid.count)
+        text = (
+            "This version of the program does not read this job as it is stored. Its file and what was recorded stay."
+        )
+        return problem(409, "unreadable-job", text, told)
 
     @api.exception_handler(ValidationError)
     def _validation(request: HttpRequest, error: ValidationError) -> HttpResponse:
         errors = [
-            {"code": e["type"], "field": _field(e["loc"]), "message": e["msg"], "choices": []} for e in error.errors
+            {"code": e["type"], "field": _field(e["loc"])[:_LONGEST_FIELD], "message": e["msg"], "choices": []}
+            for e in error.errors[:MOST_TOLD]
         ]
-        return problem(422, "invalid", "The request does not have the expected shape.", errors)
+        told = _counted(errors, len(error.errors))
+        return problem(422, "invalid", "The request does not have the expected shape.", told)
 
     @api.exception_handler(HttpError)
     def _http(request: HttpRequest, error: HttpError) -> HttpResponse:

@@ -10,7 +10,7 @@ from django.test import TestCase
 
 from lathework.errors import InvalidDocument
 from lathework.tests.samples import document
-from server.jobs.actions import start_job
+from server.jobs.actions.documents import start_job
 
 
 class Identify(TestCase):

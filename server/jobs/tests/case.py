@@ -8,7 +8,7 @@ from django.http import HttpResponse
 from django.test import TestCase
 
 from lathework.tests.samples import document
-from server.jobs.actions import start_job
+from server.jobs.actions.documents import start_job
 from server.jobs.models import Job
 
 
@@ -34,11 +34,27 @@ class ApiCase(TestCase):
 
     def record(self, kind: str, **more: object) -> HttpResponse:
         """Record an entry as a screen that is up to date would."""
-        return self.send("POST", self.url("/entries"), {"seen": self.seen(), "kind": kind, **more})
+        step = self.get(self.url("/bench"))["step"]
+        return self.send(
+            "POST", self.url("/entries"), {**self.saw(), "step": step["key"] if step else "", "kind": kind, **more}
+        )
 
-    def seen(self) -> int:
-        """How many entries count."""
-        return int(self.get(self.url("/bench"))["seen"])
+    def saw(self) -> dict[str, int]:
+        """What a screen that is up to date shows: the last entry, and the revision."""
+        now = self.get(self.url("/standing"))
+        return {"last": now["last"], "revision": now["revision"]}
+
+    def act(self, what: str, **more: object) -> HttpResponse:
+        """Do something to the job as a screen that is up to date would: undo, hold, close ..."""
+        return self.send("POST", self.url(f"/{what}"), {**self.saw(), **more})
+
+    def jobs(self, query: str = "") -> list[Any]:
+        """The jobs on a page of the list."""
+        return list(self.get(f"/api/jobs{query}")["jobs"])
+
+    def change(self, changes: dict[str, Any] | None = None) -> HttpResponse:
+        """Store a changed document, as a plan page that is up to date would."""
+        return self.send("PUT", self.url(), {"document": document(changes), "revision": self.saw()["revision"]})
 
     def told(self, answer: HttpResponse, status: int) -> dict[str, str]:
         """The problem's codes by field, after checking its shape."""

@@ -16,7 +16,7 @@ from schemathesis.specs.openapi.checks import (
 )
 
 from lathework.tests.samples import document
-from server.jobs.actions import start_job
+from server.jobs.actions.documents import start_job
 from server.wsgi import application
 
 CHECKS = [not_a_server_error, status_code_conformance, content_type_conformance, response_schema_conformance]

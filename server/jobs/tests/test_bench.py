@@ -9,7 +9,7 @@ from server.jobs.tests.case import ApiCase
 
 class Bench(ApiCase):
     def test_a_whole_piece(self) -> None:
-        self.walk_to("gauge")
+        self.walk_to("gauge:s1")
         self.record("verdict", verdict="binds")
         now = self.get(self.url("/bench"))
         self.assertEqual(now["advice"]["move"], "close")
@@ -17,17 +17,17 @@ class Bench(ApiCase):
         self.record("verdict", verdict="snug")
         self.record("done")
         now = self.record("done").json()  # type: ignore[attr-defined]
-        self.assertEqual((now["piece"], now["good"], now["step"]["key"]), (2, 1, "face"))
+        self.assertEqual((now["piece"], now["good"], now["step"]["key"]), (2, 1, "face:right"))
         self.assertEqual(now["opened_eighths"], -1)
 
     def test_a_bare_reading_is_in_the_unit_shown(self) -> None:
-        self.walk_to("turn-blank")
+        self.walk_to("turn:s1")
         now = self.record("reading", reading="11.43", unit="mm").json()  # type: ignore[attr-defined]
         self.assertEqual(now["readings"][-1]["reading"]["in"]["text"], "0.4500")
         self.assertEqual(Entry.objects.last().typed, "11.43")  # type: ignore[union-attr]
 
     def test_refused_entries_store_nothing(self) -> None:
-        self.walk_to("turn-blank")
+        self.walk_to("turn:s1")
         before = Entry.objects.count()
         for more, field, code in (
             ({"kind": "reading", "reading": "abc"}, "reading", "not-a-length"),
@@ -37,7 +37,7 @@ class Bench(ApiCase):
             ({"kind": "verdict", "verdict": "snug"}, "verdict", "not-asked"),
             ({"kind": "verdict", "verdict": "fine"}, "verdict", "unknown-choice"),
             ({"kind": "setting"}, "setting", "not-asked"),
-            ({"kind": "again", "step": "gauge"}, "step", "not-done"),
+            ({"kind": "again", "again": "gauge:s1"}, "again", "not-done"),
             ({"kind": "scrap", "reason": ""}, "reason", "empty"),
             ({"kind": "note", "reason": "x" * 2001}, "reason", "too-long"),
             ({"kind": "note", "reason": "a\x00b"}, "reason", "unreadable"),
@@ -48,19 +48,21 @@ class Bench(ApiCase):
         self.assertEqual(Entry.objects.count(), before)
 
     def test_a_screen_that_is_behind_is_told(self) -> None:
-        answer = self.send("POST", self.url("/entries"), {"seen": 4, "kind": "done"})
+        answer = self.send(
+            "POST", self.url("/entries"), {"last": 4, "revision": 1, "step": "face:right", "kind": "done"}
+        )
         self.told(answer, 409)
         self.assertEqual(Entry.objects.count(), 0)
 
     def test_undo_takes_back_the_last_and_keeps_it(self) -> None:
-        self.assertEqual(self.told(self.send("POST", self.url("/undo"), {"seen": 0}), 409), {"job": "nothing-to-undo"})
+        self.assertEqual(self.told(self.act("undo"), 409), {"job": "nothing-to-undo"})
         self.record("done")
-        now = self.send("POST", self.url("/undo"), {"seen": 1}).json()  # type: ignore[attr-defined]
-        self.assertEqual((now["step"]["key"], now["seen"]), ("face", 0))
+        now = self.act("undo").json()  # type: ignore[attr-defined]
+        self.assertEqual((now["step"]["key"], now["last"]), ("face:right", 0))
         self.assertIsNotNone(Entry.objects.get().undone_at)
 
     def test_a_step_is_not_ticked_off_under_size(self) -> None:
-        self.walk_to("turn-blank")
+        self.walk_to("turn:s1")
         self.record("reading", reading="0.3500")
         self.assertEqual(self.told(self.record("done"), 422), {"reason": "needs-reason"})
         self.assertEqual(self.record("accept", reason="a loose nut is wanted").status_code, 200)
@@ -69,11 +71,11 @@ class Bench(ApiCase):
         """The groove is given up half way: its entry stays in the log and the piece goes on without it."""
         from lathework.tests.samples import document
 
-        self.walk_to("chamfer")
+        self.walk_to("chamfer:s1")
         changed = document({"method.finish": "die-turned-round"})
         self.assertEqual(self.send("PUT", self.url(), {"document": changed, "revision": 1}).status_code, 200)
-        self.assertEqual(self.get(self.url("/bench"))["step"]["key"], "chamfer")
-        self.assertTrue(Entry.objects.filter(step="groove").exists())
+        self.assertEqual(self.get(self.url("/bench"))["step"]["key"], "chamfer:s1")
+        self.assertTrue(Entry.objects.filter(step="groove:s1").exists())
 
 
 class DieRecords(ApiCase):
@@ -100,10 +102,10 @@ class CautionsAndZeros(ApiCase):
         self.assertIn("lifting gear", [entry["said"] for entry in entries])
 
     def test_a_zero_is_recorded_lost_and_taken_back(self) -> None:
-        self.walk_to("groove")
+        self.walk_to("groove:s1")
         self.assertIn("grooving blade", self.get(self.url("/bench"))["zero"])
         self.assertEqual(self.record("zero").json()["zero"], "")  # type: ignore[attr-defined]
         self.assertEqual(self.told(self.record("zero"), 422), {"zero": "not-asked"})
         self.assertIn("grooving blade", self.record("zero-lost").json()["zero"])  # type: ignore[attr-defined]
-        undone = self.send("POST", self.url("/undo"), {"seen": self.seen()})
+        undone = self.act("undo")
         self.assertEqual(undone.json()["zero"], "")  # type: ignore[attr-defined]

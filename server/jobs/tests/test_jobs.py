@@ -11,7 +11,7 @@ class Jobs(ApiCase):
     def test_a_started_job_is_listed_with_what_is_next(self) -> None:
         answer = self.send("POST", "/api/jobs", document({"title": "Pivot pins"}))
         self.assertEqual(answer.status_code, 201)
-        cards = self.get("/api/jobs")
+        cards = self.jobs()
         self.assertEqual([card["title"] for card in cards], ["Pivot pins", "Levelling studs"])
         self.assertEqual((cards[0]["state"], cards[0]["next_step"]), ("planned", "Face the end, set Z zero"))
 
@@ -69,26 +69,26 @@ class Jobs(ApiCase):
 
 class HoldingAndClosing(ApiCase):
     def test_held_until_taken_up_again(self) -> None:
-        self.told(self.send("POST", self.url("/hold"), {"reason": " "}), 422)
-        self.send("POST", self.url("/hold"), {"reason": "a new die"})
-        self.assertEqual(self.get("/api/jobs")[0]["state"], "held")
-        self.send("POST", self.url("/release"))
-        self.assertEqual(self.get("/api/jobs")[0]["state"], "planned")
+        self.told(self.act("hold", reason=" "), 422)
+        self.act("hold", reason="a new die")
+        self.assertEqual(self.jobs()[0]["state"], "held")
+        self.act("release")
+        self.assertEqual(self.jobs()[0]["state"], "planned")
 
     def test_a_long_reason_is_kept_whole_or_refused(self) -> None:
-        self.send("POST", self.url("/hold"), {"reason": "x" * 2000})
+        self.act("hold", reason="x" * 2000)
         self.assertEqual(len(self.stored().held), 2000)
-        self.told(self.send("POST", self.url("/hold"), {"reason": "x" * 2001}), 422)
+        self.told(self.act("hold", reason="x" * 2001), 422)
 
     def test_work_takes_a_held_job_up(self) -> None:
-        self.send("POST", self.url("/hold"), {"reason": "a new die"})
+        self.act("hold", reason="a new die")
         self.record("done")
         self.assertEqual(self.stored().held, "")
 
     def test_closing_wants_gauging_or_a_reason(self) -> None:
-        self.assertEqual(self.told(self.send("POST", self.url("/close"), {}), 422), {"reason": "needs-reason"})
+        self.assertEqual(self.told(self.act("close"), 422), {"reason": "needs-reason"})
         self.assertIsNone(self.stored().closed_at)
-        answer = self.send("POST", self.url("/close"), {"reason": "drawing withdrawn"})
+        answer = self.act("close", reason="drawing withdrawn")
         self.assertEqual(answer.json()["state"], "closed")  # type: ignore[attr-defined]
         self.assertEqual(self.stored().closed, "drawing withdrawn")
 
@@ -96,18 +96,18 @@ class HoldingAndClosing(ApiCase):
         self.send("PUT", self.url(), {"document": document({"quantity": 1}), "revision": 1})
         self.walk_to("part-off")
         self.record("done")
-        self.assertEqual(self.send("POST", self.url("/close"), {}).status_code, 200)
+        self.assertEqual(self.act("close").status_code, 200)
         self.assertEqual(self.stored().closed, "all pieces made and gauged")
 
     def test_a_closed_job_stays_as_it_is_until_opened(self) -> None:
-        self.send("POST", self.url("/close"), {"reason": "enough"})
+        self.act("close", reason="enough")
         for answer in (
             self.record("done"),
             self.send("PUT", self.url(), {"document": document(), "revision": 1}),
-            self.send("POST", self.url("/undo"), {"seen": 0}),
-            self.send("POST", self.url("/hold"), {"reason": "x"}),
-            self.send("POST", self.url("/close"), {"reason": "twice"}),
+            self.act("undo"),
+            self.act("hold", reason="x"),
+            self.act("close", reason="twice"),
         ):
             self.assertEqual(self.told(answer, 409), {"job": "closed"})
-        self.send("POST", self.url("/reopen"))
+        self.act("reopen")
         self.assertEqual(self.record("done").status_code, 200)

@@ -3,31 +3,36 @@
 from __future__ import annotations
 
 import io
+from typing import Any
 
 from pypdf import PdfReader
 
 from lathework.tests.samples import STUD, document
 from lathework.tests.test_bores import bore
 from lathework.tests.test_parts import other, together
+from server.jobs.actions.documents import start_job
 from server.jobs.models import Entry
 from server.jobs.tests.case import ApiCase
+
+
+def _kinds(steps: list[dict[str, Any]]) -> list[str]:
+    return [step["key"].partition(":")[0] for step in steps]
 
 
 class Parts(ApiCase):
     def setUp(self) -> None:
         super().setUp()
-        self.job.document = together(other({"quantity": 1}))
-        self.job.save()
+        self.job = start_job(together(other({"quantity": 1})))
 
     def test_the_plan_of_the_part_that_is_asked_for(self) -> None:
         def keys(part: int) -> list[str]:
-            return [step["key"] for step in self.get(self.url(f"?part={part}"))["plan"]["operations"]]
+            return _kinds(self.get(self.url(f"?part={part}"))["plan"]["operations"])
 
         self.assertIn("thread", keys(1))
         self.assertIn("tap", keys(2))
         self.assertEqual(keys(5), keys(2), "past the last is the last")
         answer = self.send("POST", "/api/jobs/plan?part=2", together())
-        self.assertIn("tap", [step["key"] for step in answer.json()["operations"]])  # type: ignore[attr-defined]
+        self.assertIn("tap", _kinds(answer.json()["operations"]))  # type: ignore[attr-defined]
         self.told(self.send("POST", "/api/jobs/plan?part=7", together()), 422)
 
     def test_the_parts_are_made_one_after_the_other(self) -> None:
@@ -35,27 +40,27 @@ class Parts(ApiCase):
         self.walk_to("part-off")
         self.assertEqual(self.get(self.url("/bench"))["part"], 1)
         now = self.record("done").json()  # type: ignore[attr-defined]
-        self.assertEqual((now["part"], now["parts"][0]["good"], now["step"]["key"]), (2, 1, "face"))
+        self.assertEqual((now["part"], now["parts"][0]["good"], now["step"]["key"]), (2, 1, "face:right"))
         while not (now := self.record("done").json())["finished"]:  # type: ignore[attr-defined]
             pass
         card = self.get(self.url())
         self.assertEqual((card["good"], card["quantity"], card["state"]), (2, 2, "finished"))
         self.assertEqual(card["steps_done"], card["steps"])
-        self.assertEqual({entry.part for entry in Entry.objects.all()}, {1, 2})
+        self.assertEqual({entry.part for entry in Entry.objects.all()}, {"p1", "p2"})
         self.assertEqual({entry["part"] for entry in self.get("/api/log?kind=done")["entries"]}, {"stud", "nut"})
-        self.assertEqual(self.send("POST", self.url("/close"), {"reason": ""}).status_code, 200)
+        self.assertEqual(self.act("close", reason="").status_code, 200)
 
     def test_another_part_may_be_taken_up(self) -> None:
         """Taken up, undone, taken up again; kept in the log, the CSV and the job file."""
-        now = self.record("turn-to", part=2).json()  # type: ignore[attr-defined]
-        self.assertEqual((now["part"], now["step"]["key"]), (2, "face"))
-        self.assertEqual(self.told(self.record("turn-to", part=2), 422), {"part": "not-asked"})
-        self.assertEqual(self.told(self.record("turn-to", part=9), 422), {"part": "out-of-range"})
-        undone = self.send("POST", self.url("/undo"), {"seen": self.seen()}).json()  # type: ignore[attr-defined]
+        now = self.record("turn-to", part="p2").json()  # type: ignore[attr-defined]
+        self.assertEqual((now["part"], now["step"]["key"]), (2, "face:right"))
+        self.assertEqual(self.told(self.record("turn-to", part="p2"), 422), {"part": "not-asked"})
+        self.assertEqual(self.told(self.record("turn-to", part="p9"), 422), {"part": "out-of-range"})
+        undone = self.act("undo").json()  # type: ignore[attr-defined]
         self.assertEqual(undone["part"], 1)
-        self.record("turn-to", part=2)
+        self.record("turn-to", part="p2")
         self.record("done")
-        self.assertEqual([entry["part"] for entry in self.get("/api/log?q=turn-to")["entries"]], ["nut"])
+        self.assertEqual([entry["part"] for entry in self.get("/api/log?q=taken up")["entries"]], ["nut"])
         self.assertIn(",turn-to,", self.client.get(self.url("/readings.csv")).content.decode())
         again = self.send("POST", "/api/jobs/import", self.get(self.url("/job.json"))).json()["id"]  # type: ignore[attr-defined]
         self.assertEqual(self.get(f"/api/jobs/{again}/bench")["part"], 2)
@@ -65,8 +70,7 @@ class Parts(ApiCase):
         self.record("done")
         self.record("done")
         file = self.get(self.url("/job.json"))
-        self.assertEqual(file["record"]["entries"][-1]["part"], 2)
-        self.assertNotIn("part", file["record"]["entries"][0])
+        self.assertEqual([file["record"]["entries"][at]["part"] for at in (0, -1)], ["p1", "p2"])
         again = self.send("POST", "/api/jobs/import", file).json()["id"]  # type: ignore[attr-defined]
         self.assertEqual(self.get(f"/api/jobs/{again}/bench")["part"], 2)
 
@@ -88,21 +92,43 @@ class Parts(ApiCase):
         change = {"document": wrong, "revision": self.job.revision}
         self.assertEqual(self.told(self.send("PUT", self.url(), change), 422), {"others.0.quantity": "not-a-count"})
 
-    def test_a_part_stays_once_a_further_one_is_begun(self) -> None:
-        """Entries know their part by its number: taking one out would give them to another."""
-        fewer = {"document": together() | {"others": []}, "revision": self.job.revision}
+    def test_a_part_taken_out_takes_nothing_else_with_it(self) -> None:
+        """Its entries stay in the log; those of the first part count on; put back, everything counts again."""
+        whole = together(other({"quantity": 1}))
         self.walk_to("part-off")
         self.record("done")
         self.record("done")
-        self.assertEqual(self.told(self.send("PUT", self.url(), fewer), 409), {"others": "recorded"})
-        self.send("POST", self.url("/undo"), {"seen": self.seen()})
-        self.assertEqual(self.send("PUT", self.url(), fewer).status_code, 200)
+        before = self.get(self.url("/bench"))
+        self.assertEqual((before["part"], before["step"]["key"]), (2, "spot:b1"))
+        self.put({**whole, "others": []})
+        card = self.get(self.url("/standing"))
+        self.assertEqual((card["state"], card["good"]), ("finished", 1))
+        self.assertEqual(self.get("/api/log")["entries"][0]["part"], "nut")
+        self.put(whole)
+        after = self.get(self.url("/bench"))
+        self.assertEqual((after["part"], after["step"]["key"]), (2, "spot:b1"))
+
+    def test_parts_in_another_order_keep_their_own(self) -> None:
+        """The nut is made first now: what was recorded for the stud stays the stud's."""
+        self.walk_to("groove:s1")
+        first = together(other({"quantity": 1}))
+        stud = {"fits": "", "quantity": 1, "material": "mild-steel", "method": first["method"], "part": first["part"]}
+        nut = {"part": first["others"][0]["part"], "material": "brass", "fits": "the stud"}
+        self.put({**first, **nut, "others": [stud]})
+        now = self.get(self.url("/bench"))
+        self.assertEqual([part["id"] for part in now["parts"]], ["p2", "p1"])
+        self.assertEqual((now["part"], now["step"]["key"]), (1, "face:right"))
+        self.assertEqual(self.record("turn-to", part="p1").json()["step"]["key"], "groove:s1")  # type: ignore[attr-defined]
+
+    def put(self, changed: dict[str, Any]) -> None:
+        """Store a changed document."""
+        answer = self.send("PUT", self.url(), {"document": changed, "revision": self.saw()["revision"]})
+        self.assertEqual(answer.status_code, 200, answer.content[:400])
 
     def test_a_die_is_remembered_from_any_part(self) -> None:
         """What gauged well as the second part of one job is the record of the same thread and metal in the next."""
-        alike = other({"quantity": 1, "material": "mild-steel", "part": document()["part"]})
-        self.job.document = together(alike)
-        self.job.save()
+        alike = other({"quantity": 1, "material": "mild-steel", "part": document({"part.id": "p2"})["part"]})
+        self.job = start_job(together(alike))
         for _ in (1, 2):
             self.walk_to("part-off")
             self.record("done")

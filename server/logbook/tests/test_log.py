@@ -6,7 +6,7 @@ from typing import Any
 from urllib.parse import urlencode
 
 from lathework.tests.samples import document
-from server.jobs.actions import start_job
+from server.jobs.actions.documents import start_job
 from server.jobs.tests.case import ApiCase
 
 
@@ -14,7 +14,7 @@ class Log(ApiCase):
     def setUp(self) -> None:
         super().setUp()
         start_job(document({"title": "Shutter pins", "part.sections.0.thread": "5/16 BSF", "material": "brass"}))
-        self.walk_to("gauge")
+        self.walk_to("gauge:s1")
         self.record("verdict", verdict="binds")
         self.record("setting")
         self.record("verdict", verdict="snug")
@@ -57,7 +57,7 @@ class Log(ApiCase):
         self.assertEqual(self.log()["jobs"][0]["setting"], "die closed 1/8 turn in all")
 
     def test_what_was_undone_is_not_shown(self) -> None:
-        self.send("POST", self.url("/undo"), {"seen": self.seen()})
+        self.act("undo")
         self.assertEqual(self.log("chips")["entries"], [])
 
     def test_pages_follow_one_another(self) -> None:

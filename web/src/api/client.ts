@@ -8,6 +8,7 @@ export type Shown = Schemas['Shown']
 export type Sheet = Schemas['SheetOut']
 export type Operation = Schemas['OperationOut']
 export type JobCard = Schemas['JobCard']
+export type Standing = Schemas['StandingOut']
 export type Job = Schemas['JobOut']
 export type JobDocument = Schemas['JobDocument']
 export type Plan = Schemas['PlanOut']
@@ -21,6 +22,8 @@ export class Problem extends Error {
     readonly status: number,
     message: string,
     readonly errors: FieldError[] = [],
+    /** Stable and machine readable: "moved-on", "unreadable-job". */
+    readonly code = '',
   ) {
     super(message)
   }
@@ -53,6 +56,7 @@ function problemOf(error: unknown, status: number): Problem {
     status,
     told?.detail ?? 'The server gave no reason. Try again, or restart it.',
     told?.errors ?? [],
+    told?.code,
   )
 }
 

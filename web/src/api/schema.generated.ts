@@ -73,7 +73,7 @@ export interface paths {
         };
         /**
          * List Jobs
-         * @description Every job, last touched first.
+         * @description A page of the jobs of a shelf, from number `start` (from 0): what is worked at, stuck, next, over.
          */
         get: operations["server_jobs_api_list_jobs"];
         put?: never;
@@ -172,6 +172,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Archive
+         * @description Put the job away: off the list, still in the log.
+         */
+        post: operations["server_jobs_api_archive"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/bench": {
         parameters: {
             query?: never;
@@ -206,6 +226,26 @@ export interface paths {
          * @description Close the job; without gauging or pieces it needs a reason.
          */
         post: operations["server_jobs_api_close"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/delete": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Delete
+         * @description Throw the job away; it can be taken out of the bin again.
+         */
+        post: operations["server_jobs_api_delete"];
         delete?: never;
         options?: never;
         head?: never;
@@ -261,7 +301,7 @@ export interface paths {
         };
         /**
          * Job As File
-         * @description The job as a file, with its record.
+         * @description The job as a file, with its record; one that this version does not read as it is stored.
          */
         get: operations["server_jobs_api_job_as_file"];
         put?: never;
@@ -386,6 +426,46 @@ export interface paths {
         get: operations["server_jobs_api_sheet_as_pdf"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/standing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Standing
+         * @description Where a job stands, from what is kept ready: also of one that this version does not read, or that was deleted.
+         */
+        get: operations["server_jobs_api_read_standing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/take-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take Out
+         * @description Take the job out of the bin, or out of the archive.
+         */
+        post: operations["server_jobs_api_take_out"];
         delete?: never;
         options?: never;
         head?: never;
@@ -759,6 +839,10 @@ export interface components {
             /** Adjusted */
             adjusted: boolean;
             advice: components["schemas"]["AdviceOut"] | null;
+            /** Changed At */
+            changed_at: string;
+            /** Closed */
+            closed: string;
             cut: components["schemas"]["CutOut"] | null;
             drawing: components["schemas"]["SheetOut"];
             /** Finished */
@@ -767,12 +851,17 @@ export interface components {
             gauged_pieces: number;
             /** Good */
             good: number;
+            /** Held */
+            held: string;
             /** Hindrance */
             hindrance: string;
             /** Id */
             id: number;
+            /** Last */
+            last: number;
             /** Opened Eighths */
             opened_eighths: number;
+            outdated: components["schemas"]["OutdatedOut"] | null;
             /** Part */
             part: number;
             /** Parts */
@@ -783,15 +872,20 @@ export interface components {
             quantity: number;
             /** Readings */
             readings: components["schemas"]["ReadingOut"][];
+            /** Revision */
+            revision: number;
             /** Scrapped */
             scrapped: number;
-            /** Seen */
-            seen: number;
+            /**
+             * Shelf
+             * @enum {string}
+             */
+            shelf: "open" | "archive" | "bin";
             /**
              * State
              * @enum {string}
              */
-            state: "planned" | "on the bench" | "held" | "finished" | "closed";
+            state: "planned" | "on the bench" | "held" | "finished" | "closed" | "unreadable";
             step: components["schemas"]["OperationOut"] | null;
             /** Steps */
             steps: components["schemas"]["StepState"][];
@@ -877,6 +971,11 @@ export interface components {
              * @default right
              */
             end?: string;
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
             /**
              * Thread
              * @default
@@ -1170,21 +1269,29 @@ export interface components {
         };
         /**
          * EntryIn
-         * @description One thing to record; `seen` is how many entries the screen had when it was typed.
+         * @description One thing to record. `step` is the key of the one in hand on the screen, "" when every piece was made.
          *
-         *     `unit` is that of a bare number, the job's own when empty; `part` is the one to turn to.
+         *     `unit` is that of a bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
+         *     the id of the part to turn to.
          */
         EntryIn: {
+            /**
+             * Again
+             * @default
+             */
+            again?: string;
             /**
              * Kind
              * @enum {string}
              */
             kind: "reading" | "verdict" | "setting" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero" | "zero-lost" | "turn-to";
+            /** Last */
+            last: number;
             /**
              * Part
-             * @default 0
+             * @default
              */
-            part?: number;
+            part?: string;
             /**
              * Reading
              * @default
@@ -1195,13 +1302,10 @@ export interface components {
              * @default
              */
             reason?: string;
-            /** Seen */
-            seen: number;
-            /**
-             * Step
-             * @default
-             */
-            step?: string;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
             /**
              * Unit
              * @default
@@ -1533,7 +1637,9 @@ export interface components {
         };
         /**
          * JobCard
-         * @description A job on the list: what it is, where it stands, what is next.
+         * @description A job on the list: what it is, where it stands, what is next; `last` is the id of its last entry, 0 for none.
+         *
+         *     `unreadable` says why this version does not read it, "" when it does.
          */
         JobCard: {
             /** Changed At */
@@ -1546,6 +1652,8 @@ export interface components {
             held: string;
             /** Id */
             id: number;
+            /** Last */
+            last: number;
             /** Material */
             material: string;
             /** Needed By */
@@ -1559,10 +1667,15 @@ export interface components {
             /** Scrapped */
             scrapped: number;
             /**
+             * Shelf
+             * @enum {string}
+             */
+            shelf: "open" | "archive" | "bin";
+            /**
              * State
              * @enum {string}
              */
-            state: "planned" | "on the bench" | "held" | "finished" | "closed";
+            state: "planned" | "on the bench" | "held" | "finished" | "closed" | "unreadable";
             /** Steps */
             steps: number;
             /** Steps Done */
@@ -1571,10 +1684,12 @@ export interface components {
             thread: string;
             /** Title */
             title: string;
+            /** Unreadable */
+            unreadable: string;
         };
         /**
          * JobDocument
-         * @description A version 2 job document, as typed; docs/formats/job-2.schema.json says what the core accepts.
+         * @description A version 3 job document, as typed; docs/formats/job-3.schema.json says what the core accepts.
          */
         JobDocument: {
             /**
@@ -1621,7 +1736,7 @@ export interface components {
             unit: string;
             /**
              * Version
-             * @default 2
+             * @default 3
              */
             version?: number;
         };
@@ -1643,6 +1758,8 @@ export interface components {
             held: string;
             /** Id */
             id: number;
+            /** Last */
+            last: number;
             /** Material */
             material: string;
             /** Needed By */
@@ -1658,13 +1775,16 @@ export interface components {
             revision: number;
             /** Scrapped */
             scrapped: number;
-            /** Seen */
-            seen: number;
+            /**
+             * Shelf
+             * @enum {string}
+             */
+            shelf: "open" | "archive" | "bin";
             /**
              * State
              * @enum {string}
              */
-            state: "planned" | "on the bench" | "held" | "finished" | "closed";
+            state: "planned" | "on the bench" | "held" | "finished" | "closed" | "unreadable";
             /** Steps */
             steps: number;
             /** Steps Done */
@@ -1673,6 +1793,22 @@ export interface components {
             thread: string;
             /** Title */
             title: string;
+            /** Unreadable */
+            unreadable: string;
+        };
+        /**
+         * JobsOut
+         * @description A page of the list, what is worked at first; `more` when there is another, `counts` by shelf.
+         */
+        JobsOut: {
+            /** Counts */
+            counts: {
+                [key: string]: number;
+            };
+            /** Jobs */
+            jobs: components["schemas"]["JobCard"][];
+            /** More */
+            more: boolean;
         };
         /**
          * KeepIn
@@ -1740,9 +1876,10 @@ export interface components {
         };
         /**
          * LogEntry
-         * @description One thing recorded, with the job it belongs to.
+         * @description One thing recorded, with the job it belongs to; step, part, thread and aim are what they were then.
          */
         LogEntry: {
+            aim: components["schemas"]["Shown"] | null;
             /** At */
             at: string;
             dialled: components["schemas"]["Shown"] | null;
@@ -1767,6 +1904,8 @@ export interface components {
             thread: string;
             /** Typed */
             typed: string;
+            /** What */
+            what: string;
         };
         /**
          * LogJob
@@ -1994,6 +2133,16 @@ export interface components {
             quantity: number | string;
         };
         /**
+         * OutdatedOut
+         * @description What was recorded for the step before the part was changed, its lengths told in either unit.
+         */
+        OutdatedOut: {
+            /** In */
+            in: string;
+            /** Mm */
+            mm: string;
+        };
+        /**
          * PartIn
          * @description The part, as typed.
          */
@@ -2008,6 +2157,11 @@ export interface components {
              * @default []
              */
             bores?: components["schemas"]["BoreIn"][];
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
             /**
              * Name
              * @default
@@ -2029,6 +2183,8 @@ export interface components {
         PartState: {
             /** Good */
             good: number;
+            /** Id */
+            id: string;
             /** Name */
             name: string;
             /** Quantity */
@@ -2166,11 +2322,15 @@ export interface components {
          * @description A reason in words.
          */
         ReasonIn: {
+            /** Last */
+            last: number;
             /**
              * Reason
              * @default
              */
             reason?: string;
+            /** Revision */
+            revision: number;
         };
         /**
          * ReasonOut
@@ -2196,6 +2356,16 @@ export interface components {
             pitch: components["schemas"]["Shown"];
             /** Tpi */
             tpi: number | null;
+        };
+        /**
+         * SawIn
+         * @description What the screen showed: the id of the last entry that counted, 0 for none, and the job's revision.
+         */
+        SawIn: {
+            /** Last */
+            last: number;
+            /** Revision */
+            revision: number;
         };
         /**
          * SchoolFigure
@@ -2224,6 +2394,11 @@ export interface components {
              */
             chamfer?: string;
             /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
              * Length
              * @default
              */
@@ -2245,14 +2420,6 @@ export interface components {
              * @default
              */
             thread?: string;
-        };
-        /**
-         * SeenIn
-         * @description How many entries the screen had.
-         */
-        SeenIn: {
-            /** Seen */
-            seen: number;
         };
         /**
          * SeriesOut
@@ -2413,6 +2580,58 @@ export interface components {
             kind: "standard" | "handbook" | "practice" | "memory";
             /** Title */
             title: string;
+        };
+        /**
+         * StandingOut
+         * @description A job as it stands, with what an act must say it saw.
+         */
+        StandingOut: {
+            /** Changed At */
+            changed_at: string;
+            /** Closed */
+            closed: string;
+            /** Good */
+            good: number;
+            /** Held */
+            held: string;
+            /** Id */
+            id: number;
+            /** Last */
+            last: number;
+            /** Material */
+            material: string;
+            /** Needed By */
+            needed_by: string;
+            /** Next Step */
+            next_step: string;
+            /** Piece */
+            piece: number;
+            /** Quantity */
+            quantity: number;
+            /** Revision */
+            revision: number;
+            /** Scrapped */
+            scrapped: number;
+            /**
+             * Shelf
+             * @enum {string}
+             */
+            shelf: "open" | "archive" | "bin";
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "planned" | "on the bench" | "held" | "finished" | "closed" | "unreadable";
+            /** Steps */
+            steps: number;
+            /** Steps Done */
+            steps_done: number;
+            /** Thread */
+            thread: string;
+            /** Title */
+            title: string;
+            /** Unreadable */
+            unreadable: string;
         };
         /**
          * StepState
@@ -2732,6 +2951,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -2745,7 +2982,10 @@ export interface operations {
     };
     server_jobs_api_list_jobs: {
         parameters: {
-            query?: never;
+            query?: {
+                shelf?: "open" | "archive" | "bin";
+                start?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -2758,7 +2998,70 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["JobCard"][];
+                    "application/json": components["schemas"]["JobsOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2766,7 +3069,10 @@ export interface operations {
     server_jobs_api_start_job: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -2821,6 +3127,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -2835,7 +3159,10 @@ export interface operations {
     server_jobs_api_import_job: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -2883,6 +3210,24 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -2962,6 +3307,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -3024,6 +3387,24 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3100,6 +3481,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -3116,7 +3515,10 @@ export interface operations {
             query?: {
                 part?: number;
             };
-            header?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 job_id: number;
             };
@@ -3166,6 +3568,116 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_api_archive: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SawIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandingOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3240,6 +3752,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -3254,7 +3784,10 @@ export interface operations {
     server_jobs_api_close: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 job_id: number;
             };
@@ -3272,7 +3805,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BenchOut"];
+                    "application/json": components["schemas"]["StandingOut"];
                 };
             };
             /** @description Bad Request */
@@ -3311,6 +3844,116 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_api_delete: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SawIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandingOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -3325,7 +3968,10 @@ export interface operations {
     server_jobs_api_record: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 job_id: number;
             };
@@ -3382,6 +4028,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -3396,7 +4060,10 @@ export interface operations {
     server_jobs_api_hold: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 job_id: number;
             };
@@ -3414,7 +4081,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BenchOut"];
+                    "application/json": components["schemas"]["StandingOut"];
                 };
             };
             /** @description Bad Request */
@@ -3446,6 +4113,24 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3515,6 +4200,24 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3592,6 +4295,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -3655,6 +4376,24 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3729,6 +4468,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -3743,13 +4500,20 @@ export interface operations {
     server_jobs_api_release: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 job_id: number;
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SawIn"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -3757,7 +4521,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BenchOut"];
+                    "application/json": components["schemas"]["StandingOut"];
                 };
             };
             /** @description Bad Request */
@@ -3789,6 +4553,24 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3810,13 +4592,20 @@ export interface operations {
     server_jobs_api_reopen: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 job_id: number;
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SawIn"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -3824,7 +4613,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BenchOut"];
+                    "application/json": components["schemas"]["StandingOut"];
                 };
             };
             /** @description Bad Request */
@@ -3856,6 +4645,24 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3930,6 +4737,201 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_api_read_standing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandingOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_api_take_out: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SawIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandingOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -3944,7 +4946,10 @@ export interface operations {
     server_jobs_api_undo: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 job_id: number;
             };
@@ -3952,7 +4957,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SeenIn"];
+                "application/json": components["schemas"]["SawIn"];
             };
         };
         responses: {
@@ -4001,6 +5006,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -4016,7 +5039,7 @@ export interface operations {
         parameters: {
             query?: {
                 q?: string;
-                kind?: "" | "reading" | "verdict" | "setting" | "done" | "accept" | "scrap" | "again" | "note";
+                kind?: "" | "reading" | "verdict" | "setting" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to";
                 before?: number;
             };
             header?: never;
@@ -4063,6 +5086,24 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4139,6 +5180,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -4199,6 +5258,24 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4279,6 +5356,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -4352,6 +5447,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -4418,6 +5531,24 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4500,6 +5631,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -4566,6 +5715,24 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4662,6 +5829,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -4722,6 +5907,24 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4804,6 +6007,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -4865,6 +6086,24 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4941,6 +6180,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -5001,6 +6258,24 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
                 headers: {
                     [name: string]: unknown;
                 };

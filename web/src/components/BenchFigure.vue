@@ -11,7 +11,7 @@ const props = defineProps<{ bench: Bench }>()
 const { told } = useUnits()
 const asked = ref<Figure | null>(null)
 watch(
-  () => props.bench.seen,
+  () => props.bench.last,
   () => (asked.value = null),
 )
 

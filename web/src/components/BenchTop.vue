@@ -6,7 +6,7 @@ import ThreadBar from '@/components/ThreadBar.vue'
 
 /** The bar of progress, the piece in hand, and the parts of the job: another may be taken up at any time. */
 const props = defineProps<{ bench: Bench; fixed: boolean }>()
-const emit = defineEmits<{ part: [number] }>()
+const emit = defineEmits<{ part: [id: string] }>()
 const at = computed(() => props.bench.steps.filter((s) => s.state === 'done').length)
 const piece = computed(() => Math.min(props.bench.good + 1, props.bench.quantity))
 const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } : {}))
@@ -19,12 +19,12 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
       <nav v-if="bench.parts.length > 1" class="parts" aria-label="Parts">
         <button
           v-for="(part, n) in bench.parts"
-          :key="n"
+          :key="part.id"
           type="button"
           class="part"
           :aria-current="n + 1 === bench.part ? 'true' : undefined"
           :disabled="fixed || n + 1 === bench.part || part.good >= part.quantity"
-          @click="emit('part', n + 1)"
+          @click="emit('part', part.id)"
         >
           {{ part.name }} <span class="fig">{{ part.good }}/{{ part.quantity }}</span>
         </button>

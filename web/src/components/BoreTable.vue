@@ -2,6 +2,7 @@
 import type { FieldError, Schemas } from '@/api/client'
 import InlineChoice from '@/components/InlineChoice.vue'
 import InlineField from '@/components/InlineField.vue'
+import { newId } from '@/components/sections'
 import { useChoices } from '@/composables/useChoices'
 
 /** Holes along the axis and across it: threaded where a thread is named, through where no depth is. */
@@ -25,14 +26,15 @@ function replace(bores: Schemas['BoreIn'][]) {
   emit('set', 'part.bores', bores)
   emit('commit')
 }
+const ids = () => props.bores.map((b) => b.id ?? '')
 const add = (end: string, at: string) =>
-  replace([...props.bores, { end, thread: '', across: '', depth: '', at, cut: 'tap' }])
+  replace([...props.bores, { id: newId('b', ids()), end, thread: '', across: '', depth: '', at, cut: 'tap' }])
 </script>
 
 <template>
   <section class="bores" aria-label="Holes">
     <ol v-if="bores.length">
-      <li v-for="(bore, at) in bores" :key="at" :aria-label="`Hole ${at + 1}`">
+      <li v-for="(bore, at) in bores" :key="bore.id" :aria-label="`Hole ${at + 1}`">
         <span class="muted">hole</span>
         <InlineChoice
           :label="`Hole ${at + 1}, from`"

@@ -3,9 +3,11 @@ import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { asProblem, ask, client, type FieldError } from '@/api/client'
+import { useActs } from '@/composables/useActs'
 
 /** Reads a job file; a wrong one changes nothing and is told field by field. */
 const router = useRouter()
+const send = useActs()
 const input = ref<HTMLInputElement>()
 const trouble = ref('')
 const errors = ref<FieldError[]>([])
@@ -17,7 +19,9 @@ async function read(event: Event) {
   errors.value = []
   try {
     const content: unknown = JSON.parse(await file.text())
-    const job = await ask(client.POST('/api/jobs/import', { body: content as Record<string, never> }))
+    const job = await send(['import', content], (header) =>
+      ask(client.POST('/api/jobs/import', { params: { header }, body: content as Record<string, never> })),
+    )
     await router.push({ name: 'plan', params: { id: job.id } })
   } catch (error) {
     const problem = asProblem(error)

@@ -1,15 +1,20 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
 
-import { asProblem, ask, client, type Job } from '@/api/client'
+import { asProblem, type Job } from '@/api/client'
 import ReasonField from '@/components/ReasonField.vue'
+import { useJobActs } from '@/composables/useJobActs'
+import { useUndo } from '@/composables/useUndo'
 
-/** Setting a job aside, closing it, opening it again; and its files. */
+/** Setting a job aside, closing it, opening it again, putting it away, throwing it away; and its files. */
 const props = defineProps<{ job: Job; part: number }>()
 const emit = defineEmits<{ changed: [] }>()
+const router = useRouter()
+const acts = useJobActs()
+const offered = useUndo()
 const asking = ref<'' | 'hold' | 'close'>('')
 const error = ref('')
-const path = computed(() => ({ params: { path: { job_id: props.job.id } } }))
 const ends = computed(() => props.job.plan.drawings.map((_, n) => n + 1))
 /** Which end of which part, where it is not the first. */
 function query(end: number): string {
@@ -28,27 +33,32 @@ const files = computed(() => [
   { name: 'Job file', file: 'job.json' },
 ])
 
-async function act(request: Promise<unknown>) {
+async function act(request: Promise<unknown>): Promise<boolean> {
   try {
     await request
     asking.value = ''
     error.value = ''
     emit('changed')
+    return true
+  } catch (failed) {
+    error.value = asProblem(failed).message
+    return false
+  }
+}
+const hold = (reason: string) => act(acts.hold(props.job, reason))
+/** Closes at once when nothing is missing; otherwise asks why. */
+async function tryClose() {
+  if (!(await act(acts.close(props.job, '')))) asking.value = 'close'
+}
+/** Takes the job off the list, and offers there to take it out again. */
+async function leave(what: 'archive' | 'remove', text: string) {
+  try {
+    const now = await acts[what](props.job)
+    offered.value = { text: `${props.job.title}: ${text}.`, run: () => acts.takeOut(now) }
+    await router.push({ name: 'jobs' })
   } catch (failed) {
     error.value = asProblem(failed).message
   }
-}
-const hold = (reason: string) =>
-  act(ask(client.POST('/api/jobs/{job_id}/hold', { ...path.value, body: { reason } })))
-const close = (reason: string) =>
-  act(ask(client.POST('/api/jobs/{job_id}/close', { ...path.value, body: { reason } })))
-const release = () => act(ask(client.POST('/api/jobs/{job_id}/release', path.value)))
-const reopen = () => act(ask(client.POST('/api/jobs/{job_id}/reopen', path.value)))
-
-/** Closes at once when nothing is missing; otherwise asks why. */
-async function tryClose() {
-  await close('')
-  if (error.value) asking.value = 'close'
 }
 </script>
 
@@ -59,17 +69,30 @@ async function tryClose() {
       <span class="spring"></span>
       <template v-if="job.state === 'closed'">
         <span class="good">✓ closed: {{ job.closed }}</span>
-        <button type="button" class="plain" @click="reopen">Open again</button>
+        <button type="button" class="plain" @click="act(acts.reopen(job))">Open again</button>
       </template>
       <template v-else>
         <template v-if="job.state === 'held'">
           <span class="held">▲ waits for {{ job.held }}</span>
-          <button type="button" class="plain" @click="release">Take up again</button>
+          <button type="button" class="plain" @click="act(acts.release(job))">Take up again</button>
         </template>
         <button v-else type="button" class="plain" @click="asking = 'hold'">Set aside</button>
         <button type="button" class="plain" @click="tryClose">Close the job</button>
       </template>
+      <button
+        v-if="job.shelf === 'open'"
+        type="button"
+        class="plain"
+        @click="leave('archive', 'put in the archive')"
+      >
+        Archive
+      </button>
+      <button v-else type="button" class="plain" @click="act(acts.takeOut(job))">
+        Take out of the archive
+      </button>
+      <button type="button" class="plain" @click="leave('remove', 'deleted')">Delete</button>
     </p>
+    <p v-if="error && !asking" class="field-error" role="alert">{{ error }}</p>
     <ReasonField
       v-if="asking === 'hold'"
       ask="What does it wait for?"
@@ -83,7 +106,7 @@ async function tryClose() {
       ask="Why does it end here?"
       :actions="[{ code: 'close', label: 'Close the job' }]"
       :error="error || undefined"
-      @say="(_, words) => close(words)"
+      @say="(_, words) => act(acts.close(job, words))"
       @close="asking = ''"
     />
   </div>

@@ -6,14 +6,17 @@ import ThreadBar from '@/components/ThreadBar.vue'
 
 /** A job on the list: what it is, how far, what is next. */
 const props = defineProps<{ job: JobCard }>()
+const emit = defineEmits<{ takeOut: [JobCard] }>()
 const SHAPES: Record<JobCard['state'], string> = {
   'on the bench': '●',
   planned: '○',
   held: '▲',
   finished: '◆',
   closed: '✓',
+  unreadable: '✕',
 }
 const words = computed(() => {
+  if (props.job.unreadable) return props.job.unreadable
   if (props.job.state === 'closed') return props.job.closed
   if (props.job.state === 'held') return `waits for ${props.job.held}`
   if (props.job.state === 'finished') return 'every piece made: close it'
@@ -27,7 +30,7 @@ const words = computed(() => {
       <h3>
         <router-link :to="{ name: 'plan', params: { id: job.id } }">{{ job.title }}</router-link>
       </h3>
-      <p class="muted">
+      <p v-if="job.quantity" class="muted">
         <span class="fig thread">{{ job.thread }}</span> · {{ job.quantity }} of {{ job.material
         }}<template v-if="job.needed_by"> · {{ job.needed_by }}</template>
       </p>
@@ -41,13 +44,17 @@ const words = computed(() => {
       />
       <p class="small">
         <span class="state">{{ SHAPES[job.state] }} {{ job.state }}</span
-        >, {{ job.good }} of {{ job.quantity
-        }}<template v-if="job.scrapped"> ({{ job.scrapped }} scrapped)</template> ·
+        ><template v-if="job.quantity">, {{ job.good }} of {{ job.quantity }}</template
+        ><template v-if="job.scrapped"> ({{ job.scrapped }} scrapped)</template> ·
         <span class="next">{{ words }}</span>
       </p>
     </div>
+    <v-btn v-if="job.shelf !== 'open'" variant="outlined" @click="emit('takeOut', job)">Take out</v-btn>
+    <v-btn v-else-if="job.unreadable" :to="{ name: 'plan', params: { id: job.id } }" variant="outlined"
+      >Look</v-btn
+    >
     <v-btn
-      v-if="job.state !== 'closed'"
+      v-else-if="job.state !== 'closed'"
       :to="{ name: 'bench', params: { id: job.id } }"
       :color="job.state === 'on the bench' ? 'secondary' : undefined"
       :variant="job.state === 'on the bench' ? 'flat' : 'outlined'"
@@ -88,6 +95,10 @@ h3 a:hover {
 }
 .on-the-bench .state {
   color: var(--coral);
+}
+.unreadable .state,
+.unreadable .next {
+  color: var(--stop);
 }
 .held .state,
 .held .next {

@@ -5,20 +5,6 @@ import { useUnits } from '@/composables/useUnits'
 /** Entries newest first: when, which job and piece, what was said. */
 defineProps<{ entries: Schemas['LogEntry'][] }>()
 const { text } = useUnits()
-const WORDS: Record<string, string> = {
-  reading: 'measured',
-  verdict: 'nut',
-  setting: 'die',
-  done: 'done',
-  accept: 'accepted',
-  scrap: 'scrapped',
-  again: 'taken up again',
-  note: 'note',
-  read: 'cautions read',
-  zero: 'touched off',
-  'zero-lost': 'every zero lost',
-  'turn-to': 'taken up',
-}
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 </script>
 
@@ -44,8 +30,9 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
         <td class="muted when">{{ entry.part ? `${entry.part}, ` : '' }}piece {{ entry.piece }}</td>
         <td class="muted">{{ entry.step }}</td>
         <td>
-          {{ WORDS[entry.kind] ?? entry.kind }}
+          {{ entry.what }}
           <span v-if="entry.reading" class="fig strong">{{ text(entry.reading) }}</span>
+          <span v-if="entry.aim" class="muted small"> for {{ text(entry.aim) }}</span>
           <span v-if="entry.dialled" class="muted small"> after dialling {{ text(entry.dialled) }}</span>
           <strong v-if="entry.said">{{ entry.said }}</strong>
         </td>

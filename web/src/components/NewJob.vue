@@ -6,6 +6,7 @@ import { asProblem, ask, client, type FieldError, type JobDocument } from '@/api
 import { beside, partOf, STARTS } from '@/components/newPart'
 import StartField from '@/components/StartField.vue'
 import { stored } from '@/composables/stored'
+import { useActs } from '@/composables/useActs'
 import { useChoices } from '@/composables/useChoices'
 import { habits } from '@/composables/useHabits'
 import { useUnits } from '@/composables/useUnits'
@@ -15,6 +16,7 @@ const props = defineProps<{ thread?: string; identified?: string }>()
 const emit = defineEmits<{ close: [] }>()
 
 const router = useRouter()
+const send = useActs()
 const { unit } = useUnits()
 const { data: choices } = useChoices()
 
@@ -89,7 +91,7 @@ function document(): JobDocument {
   const { method, setup } = habits(unit.value)
   return {
     format: 'conch-job',
-    version: 2,
+    version: 3,
     title: t.title,
     needed_by: '',
     fits: '',
@@ -114,7 +116,10 @@ async function start() {
   busy.value = true
   trouble.value = ''
   try {
-    const job = await ask(client.POST('/api/jobs', { body: document() }))
+    const body = document()
+    const job = await send(['start', body], (header) =>
+      ask(client.POST('/api/jobs', { params: { header }, body })),
+    )
     kept.value = ''
     await router.push({ name: 'plan', params: { id: job.id } })
   } catch (error) {

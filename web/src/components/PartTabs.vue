@@ -3,6 +3,7 @@ import { computed } from 'vue'
 
 import type { FieldError, JobDocument } from '@/api/client'
 import InlineField from '@/components/InlineField.vue'
+import { newId } from '@/components/sections'
 import { namesOf, ownOf } from '@/composables/parts'
 
 /** The parts of a job in the order they are made; the one in hand can be named, copied, taken out. */
@@ -26,8 +27,9 @@ const others = () => props.document.others ?? []
 function add() {
   const { quantity, material, method, part } = ownOf(props.document, props.part)
   const name = `part ${names.value.length + 1}`
+  const ids = [props.document.part.id ?? '', ...others().map((one) => one.part.id ?? '')]
   const copy = JSON.parse(
-    JSON.stringify({ fits: '', quantity, material, method, part: { ...part, name } }),
+    JSON.stringify({ fits: '', quantity, material, method, part: { ...part, id: newId('p', ids), name } }),
   ) as NonNullable<JobDocument['others']>[number]
   emit('others', [...others(), copy], names.value.length + 1)
 }

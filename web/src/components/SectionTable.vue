@@ -5,7 +5,7 @@ import type { FieldError, Plan } from '@/api/client'
 import InlineChoice from '@/components/InlineChoice.vue'
 import InlineField from '@/components/InlineField.vue'
 import SampleReading from '@/components/SampleReading.vue'
-import { moved, section, type Section } from '@/components/sections'
+import { moved, newId, section, type Section } from '@/components/sections'
 import { useChoices } from '@/composables/useChoices'
 import { useUnits } from '@/composables/useUnits'
 
@@ -37,7 +37,8 @@ function replace(sections: Section[]) {
   emit('set', 'part.sections', sections)
   emit('commit')
 }
-const add = () => replace([...props.sections, section('round')])
+const ids = () => props.sections.map((s) => s.id ?? '')
+const add = () => replace([...props.sections, section(newId('s', ids()), 'round')])
 const drop = (at: number) => replace(props.sections.filter((_, n) => n !== at))
 const shift = (at: number, by: number) => replace(moved(props.sections, at, by))
 function decide(at: number, field: string, chosen: string) {
@@ -56,7 +57,7 @@ const edit = (at: number, field: string) => ({
 <template>
   <section class="sections" aria-label="Sections of the part">
     <ol>
-      <li v-for="(one, at) in sections" :key="at" :aria-label="`Section ${at + 1}`">
+      <li v-for="(one, at) in sections" :key="one.id" :aria-label="`Section ${at + 1}`">
         <span class="n fig" :title="at === 0 ? 'right-hand end' : undefined">{{ at + 1 }}</span>
         <InlineChoice
           :label="`Section ${at + 1}, shape`"

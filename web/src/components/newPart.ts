@@ -22,24 +22,33 @@ export interface Typed {
 /** The part a start stands for: a nut is hexagon bar tapped along its axis, through where no depth is typed. */
 export function partOf(typed: Typed, across: string, overall: string): JobDocument['part'] {
   const nut = typed.start === 'nut'
-  const bore = { end: 'right', thread: typed.thread, across: '', depth: typed.threaded, at: '', cut: 'tap' }
+  const bore = {
+    id: 'b1',
+    end: 'right',
+    thread: typed.thread,
+    across: '',
+    depth: typed.threaded,
+    at: '',
+    cut: 'tap',
+  }
   return {
+    id: 'p1',
     name: '',
     stock: { form: nut ? 'hexagon' : 'round', across, bar_length: '' },
     overall_length: overall,
-    sections: nut ? [section('bar')] : sectionsOf(typed),
+    sections: nut ? [section('s1', 'bar')] : sectionsOf(typed),
     bores: nut ? [bore] : [],
   }
 }
 
 /** The sections a start stands for, the last plain one taking what the others leave. */
 function sectionsOf(typed: Typed): Section[] {
-  const thread = () => section('thread', { thread: typed.thread, length: typed.threaded })
-  const shank = section('round', { across: typed.shank, length: typed.shank_length })
-  if (typed.start === 'rod') return [thread(), section('bar'), thread()]
-  if (typed.start === 'screw') return [thread(), shank, section('bar')]
-  if (typed.start === 'plug') return [thread(), section('hexagon', { across: typed.flats })]
-  return [thread(), section('bar')]
+  const thread = (id: string) => section(id, 'thread', { thread: typed.thread, length: typed.threaded })
+  const shank = section('s2', 'round', { across: typed.shank, length: typed.shank_length })
+  if (typed.start === 'rod') return [thread('s1'), section('s2', 'bar'), thread('s3')]
+  if (typed.start === 'screw') return [thread('s1'), shank, section('s3', 'bar')]
+  if (typed.start === 'plug') return [thread('s1'), section('s2', 'hexagon', { across: typed.flats })]
+  return [thread('s1'), section('s2', 'bar')]
 }
 
 /** Where an error of the document is shown in the form. */

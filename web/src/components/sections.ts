@@ -2,8 +2,16 @@ import type { Schemas } from '@/api/client'
 
 export type Section = Schemas['SectionIn']
 
-/** An empty section of a shape. */
-export const section = (shape: string, known: Partial<Section> = {}): Section => ({
+/** An id that none of those `taken` is: it stays with what it is given to, wherever that moves. */
+export function newId(letter: string, taken: string[] = []): string {
+  const [number = 0] = crypto.getRandomValues(new Uint32Array(1))
+  const id = `${letter}${number.toString(36)}`
+  return taken.includes(id) ? newId(letter, taken) : id
+}
+
+/** An empty section of a shape, with an id of its own. */
+export const section = (id: string, shape: string, known: Partial<Section> = {}): Section => ({
+  id,
   shape,
   across: '',
   length: '',

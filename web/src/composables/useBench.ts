@@ -1,6 +1,9 @@
 import { computed, ref, shallowRef } from 'vue'
 
 import { asProblem, ask, type Bench, client, Problem, type Schemas } from '@/api/client'
+import { useActs } from '@/composables/useActs'
+import { useJobActs } from '@/composables/useJobActs'
+import { useReturn } from '@/composables/useReturn'
 
 export type EntryKind = Schemas['EntryIn']['kind']
 
@@ -9,7 +12,9 @@ export function useBench(id: number) {
   const bench = shallowRef<Bench | null>(null)
   const problem = shallowRef<Problem | null>(null)
   const busy = ref(false)
-  const path = { params: { path: { job_id: id } } }
+  const path = { job_id: id }
+  const send = useActs()
+  const whole = useJobActs()
 
   /** Sends one request at a time: a second press while the first is under way does nothing. */
   async function take(request: () => Promise<Bench>): Promise<boolean> {
@@ -26,35 +31,64 @@ export function useBench(id: number) {
       busy.value = false
     }
   }
-  const seen = () => bench.value?.seen ?? 0
-  const record = (kind: EntryKind, more: Partial<Schemas['EntryIn']> = {}) =>
-    take(() =>
-      ask(
-        client.POST('/api/jobs/{job_id}/entries', {
-          ...path,
-          body: {
-            reading: '',
-            unit: '',
-            verdict: '',
-            reason: '',
-            step: '',
-            part: 0,
-            ...more,
-            kind,
-            seen: seen(),
-          },
-        }),
+  const read = () => ask(client.GET('/api/jobs/{job_id}/bench', { params: { path } }))
+  /** What this screen shows: an act that finds something else is refused. */
+  const saw = () => ({ last: bench.value?.last ?? 0, revision: bench.value?.revision ?? 0 })
+  const record = (kind: EntryKind, more: Partial<Schemas['EntryIn']> = {}) => {
+    const body = {
+      reading: '',
+      unit: '' as const,
+      verdict: '',
+      reason: '',
+      again: '',
+      part: '',
+      ...more,
+      ...saw(),
+      kind,
+      step: bench.value?.step?.key ?? '',
+    }
+    return take(() =>
+      send([id, body], (header) =>
+        ask(client.POST('/api/jobs/{job_id}/entries', { params: { path, header }, body })),
       ),
     )
+  }
+  const undo = () => {
+    const body = saw()
+    return take(() =>
+      send(['undo', id, body], (header) =>
+        ask(client.POST('/api/jobs/{job_id}/undo', { params: { path, header }, body })),
+      ),
+    )
+  }
+  const close = (reason: string) =>
+    take(async () => {
+      await whole.close({ id, ...saw() }, reason)
+      return read()
+    })
+  /** Another device may have gone on: what it did is shown when one looks here again. */
+  useReturn(() => {
+    if (busy.value || !bench.value) return
+    void read().then(
+      (now) => {
+        const { last, revision } = saw()
+        const moved = now.last !== last || now.revision !== revision
+        if (!busy.value && moved) {
+          bench.value = now
+          problem.value = null
+        }
+      },
+      () => undefined,
+    )
+  })
   return {
     bench,
     problem,
     busy,
-    moved: computed(() => problem.value?.status === 409),
-    load: () => take(() => ask(client.GET('/api/jobs/{job_id}/bench', path))),
+    moved: computed(() => problem.value?.code === 'moved-on'),
+    load: () => take(read),
     record,
-    undo: () => take(() => ask(client.POST('/api/jobs/{job_id}/undo', { ...path, body: { seen: seen() } }))),
-    close: (reason: string) =>
-      take(() => ask(client.POST('/api/jobs/{job_id}/close', { ...path, body: { reason } }))),
+    undo,
+    close,
   }
 }

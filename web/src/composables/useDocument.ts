@@ -12,9 +12,12 @@ import {
 } from '@/api/client'
 import { readField, writeField } from '@/composables/fields'
 import { namesOf, ownerOf, pathOf } from '@/composables/parts'
+import { useActs } from '@/composables/useActs'
 import { remember } from '@/composables/useHabits'
+import { useReturn } from '@/composables/useReturn'
 
 const PAUSE_MS = 60
+const ELSEWHERE = 'This job was changed elsewhere since you opened it: store again to see where it differs.'
 /** Errors of the job or of its list of parts have no field to stand beside. */
 const HOMELESS = ['', 'job', 'others']
 const kept = (id: number) => `conch.draft.${id}`
@@ -32,6 +35,9 @@ export function useDocument(id: number, asked: () => number) {
   const trouble = ref('')
   const dirty = ref(false)
   const missing = ref(false)
+  /** Why this version does not read the job, where it does not. */
+  const unreadable = shallowRef<Problem | null>(null)
+  const send = useActs()
   /** The chucking that is looked at: a keystroke's answer draws no other. */
   const end = ref(1)
   /** Documents as they were stored before, and those taken back: for undo and redo. */
@@ -46,6 +52,7 @@ export function useDocument(id: number, asked: () => number) {
     draft.value = structuredClone(fresh.document)
     wrong.value = {}
     trouble.value = ''
+    unreadable.value = null
     dirty.value = false
     localStorage.removeItem(kept(id))
   }
@@ -56,6 +63,7 @@ export function useDocument(id: number, asked: () => number) {
     const homeless = problem.errors.filter((e) => HOMELESS.includes(e.field)).map((e) => e.message)
     trouble.value = problem.errors.length ? homeless.join(' ') : problem.message
     missing.value = problem.status === 404
+    unreadable.value = problem.code === 'unreadable-job' ? problem : null
   }
   async function load() {
     const left = localStorage.getItem(kept(id))
@@ -144,7 +152,9 @@ export function useDocument(id: number, asked: () => number) {
     const stored = part.value
     try {
       const params = { path: { job_id: id }, query: { part: part.value } }
-      const fresh = await ask(client.PUT('/api/jobs/{job_id}', { params, body }))
+      const fresh = await send([id, body], (header) =>
+        ask(client.PUT('/api/jobs/{job_id}', { params: { ...params, header }, body })),
+      )
       remember(body.document)
       if (JSON.stringify(draft.value) === sent) take(fresh)
       else job.value = fresh
@@ -156,6 +166,21 @@ export function useDocument(id: number, asked: () => number) {
       return false
     }
   }
+  /** Another device may have gone on: what it did is shown when one looks here again, what is typed here stays. */
+  async function lookAgain() {
+    const before = job.value
+    if (!before) return
+    try {
+      const params = { path: { job_id: id } }
+      const now = await ask(client.GET('/api/jobs/{job_id}/standing', { params }))
+      if (job.value !== before || (now.revision === before.revision && now.last === before.last)) return
+      if (!dirty.value) await look()
+      else if (now.revision !== before.revision) trouble.value = ELSEWHERE
+    } catch {
+      // The next act says that the server is away.
+    }
+  }
+  useReturn(() => void lookAgain())
   watch(end, () => {
     if (plan.value && !plan.value.drawings[end.value - 1]) void preview()
   })
@@ -187,6 +212,7 @@ export function useDocument(id: number, asked: () => number) {
     trouble,
     dirty,
     missing,
+    unreadable,
     end,
     closed: computed(() => job.value?.state === 'closed'),
     load,

@@ -71,7 +71,7 @@ const action = computed<{ label: string; run: () => unknown } | null>(() => {
 async function read() {
   if (await record('reading', { reading: typed.value, unit: unit.value })) typed.value = ''
 }
-async function turn(part: number) {
+async function turn(part: string) {
   if (await record('turn-to', { part })) typed.value = ''
 }
 const askWhy = () => (asking.value = 'reason')
@@ -85,7 +85,7 @@ async function say(code: string, words: string) {
 }
 function back() {
   const done = bench.value?.steps.filter((s) => s.state === 'done').at(-1)
-  if (done) void record('again', { step: done.key })
+  if (done) void record('again', { again: done.key })
 }
 async function openAsk(what: 'note') {
   asking.value = what
@@ -128,6 +128,7 @@ void load()
     <template v-else-if="step">
       <div>
         <p v-if="bench.zero" class="zero">◇ {{ bench.zero }}</p>
+        <p v-if="bench.outdated" class="outdated" role="status">≠ {{ bench.outdated[unit] }}</p>
         <h1><StepSentence :step="step" /></h1>
         <p v-if="step.tool && !gauging" class="tool muted">{{ step.tool }}</p>
       </div>
@@ -223,7 +224,11 @@ void load()
     </footer>
   </div>
   <EmptyShell v-else-if="problem">
-    {{ problem.message }} <router-link to="/">Back to the jobs</router-link>
+    {{ problem.message }}
+    <router-link v-if="problem.code === 'unreadable-job'" :to="{ name: 'plan', params: { id } }"
+      >See why</router-link
+    >
+    <router-link v-else to="/">Back to the jobs</router-link>
   </EmptyShell>
 </template>
 

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
+import { useInfiniteQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRoute } from 'vue-router'
 
 import { asProblem, ask, client, type JobCard } from '@/api/client'
 import JobRow from '@/components/JobRow.vue'
+import { useJobActs } from '@/composables/useJobActs'
 import { useKeys } from '@/composables/useKeys'
+import { useUndo } from '@/composables/useUndo'
 
 const NewJob = defineAsyncComponent(() => import('@/components/NewJob.vue'))
 const StudRepair = defineAsyncComponent(() => import('@/components/StudRepair.vue'))
@@ -16,16 +18,52 @@ const route = useRoute()
 const thread = computed(() => String(route.query.thread ?? ''))
 const identified = computed(() => String(route.query.identified ?? ''))
 const starting = ref<'' | 'part' | 'repair'>(thread.value ? 'part' : '')
-const { data: jobs, error } = useQuery({
-  queryKey: ['jobs'],
-  queryFn: () => ask(client.GET('/api/jobs')),
+const shelf = ref<JobCard['shelf']>('open')
+const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
+  queryKey: ['jobs', shelf],
+  queryFn: ({ pageParam }) =>
+    ask(client.GET('/api/jobs', { params: { query: { shelf: shelf.value, start: pageParam } } })),
+  initialPageParam: 0,
+  getNextPageParam: (last, pages) =>
+    last.more ? pages.reduce((sum, page) => sum + page.jobs.length, 0) : undefined,
   refetchOnMount: 'always',
   retry: false,
 })
+const jobs = computed(() => data.value?.pages.flatMap((page) => page.jobs))
+const counts = computed(() => data.value?.pages.at(-1)?.counts)
+const SHELVES = [
+  { code: 'open', name: 'On the list' },
+  { code: 'archive', name: 'Archive' },
+  { code: 'bin', name: 'Deleted' },
+] as const
+/** The list, and what is off it where there is something. */
+const shelves = computed(() =>
+  SHELVES.filter(({ code }) => code === shelf.value || code === 'open' || (counts.value?.[code] ?? 0) > 0),
+)
+const acts = useJobActs()
+const cache = useQueryClient()
+const offered = useUndo()
+const trouble = ref('')
+/** Does something to a job of the list, and shows the list as it is then. */
+async function act(request: () => Promise<unknown>) {
+  try {
+    await request()
+    trouble.value = ''
+    offered.value = null
+  } catch (failed) {
+    trouble.value = asProblem(failed).message
+  }
+  await cache.invalidateQueries({ queryKey: ['jobs'] })
+}
+const takeOut = (job: JobCard) =>
+  act(async () => {
+    const now = await acts.standing(job.id)
+    await acts.takeOut(now)
+  })
 
 const GROUPS: { heading: string; states: JobCard['state'][] }[] = [
   { heading: 'On the bench', states: ['on the bench', 'finished'] },
-  { heading: 'Stuck', states: ['held'] },
+  { heading: 'Stuck', states: ['held', 'unreadable'] },
   { heading: 'Planned', states: ['planned'] },
   { heading: 'Done', states: ['closed'] },
 ]
@@ -51,12 +89,31 @@ useKeys([{ key: 'n', label: 'start a job', run: () => (starting.value = 'part') 
     <NewJob v-if="starting === 'part'" :thread="thread" :identified="identified" @close="starting = ''" />
     <StudRepair v-else-if="starting" @close="starting = ''" />
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
+    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <p v-if="offered" class="undone" role="status">
+      {{ offered.text }} <button type="button" class="plain" @click="act(offered.run)">Undo</button>
+    </p>
+    <nav v-if="shelves.length > 1" class="shelves" aria-label="Which jobs">
+      <button
+        v-for="one in shelves"
+        :key="one.code"
+        type="button"
+        class="plain"
+        :aria-pressed="shelf === one.code"
+        @click="shelf = one.code"
+      >
+        {{ one.name }} <span class="fig">{{ counts?.[one.code] ?? 0 }}</span>
+      </button>
+    </nav>
     <section v-for="group in groups" :key="group.heading" :aria-label="group.heading">
       <h2 class="group">{{ group.heading }}</h2>
-      <JobRow v-for="job in group.jobs" :key="job.id" :job="job" />
+      <JobRow v-for="job in group.jobs" :key="job.id" :job="job" @take-out="takeOut" />
     </section>
+    <button v-if="hasNextPage" type="button" class="plain more" @click="fetchNextPage()">More jobs</button>
     <EmptyShell v-if="jobs && !jobs.length && !starting">
-      No jobs yet. Start one, or type a thread at the top to size it.
+      {{
+        shelf === 'open' ? 'No jobs yet. Start one, or type a thread at the top to size it.' : 'Nothing here.'
+      }}
     </EmptyShell>
   </div>
 </template>
@@ -73,6 +130,21 @@ useKeys([{ key: 'n', label: 'start a job', run: () => (starting.value = 'part') 
 }
 .head h1 {
   margin-right: auto;
+}
+.undone,
+.shelves {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  margin-top: 12px;
+  align-items: baseline;
+}
+.shelves button[aria-pressed='true'] {
+  color: var(--ink);
+  font-weight: 700;
+}
+.more {
+  margin-top: 14px;
 }
 .group {
   font-size: var(--s16);

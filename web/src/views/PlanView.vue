@@ -16,6 +16,7 @@ import PlanHead from '@/components/PlanHead.vue'
 import SectionTable from '@/components/SectionTable.vue'
 import StepDetail from '@/components/StepDetail.vue'
 import StepList from '@/components/StepList.vue'
+import UnreadableJob from '@/components/UnreadableJob.vue'
 import { ownOf } from '@/composables/parts'
 import { useDocument } from '@/composables/useDocument'
 import { useKeys } from '@/composables/useKeys'
@@ -24,7 +25,7 @@ const props = defineProps<{ id: number; part: number }>()
 const router = useRouter()
 const edited = useDocument(props.id, () => props.part)
 const { job, plan, draft, part: inHand, errors, elsewhere, trouble, dirty, missing, closed } = edited
-const { load, set, commit, value } = edited
+const { unreadable, load, set, commit, value } = edited
 const { canUndo, canRedo, undo, redo } = edited
 void load()
 
@@ -33,7 +34,7 @@ const steps = computed(() => plan.value?.operations ?? [])
 const chosen = computed(
   () =>
     steps.value.find((s) => s.key === picked.value) ??
-    steps.value.find((s) => s.key === 'turn-blank') ??
+    steps.value.find((s) => s.figures.some((f) => f.key === 'crest')) ??
     steps.value[0],
 )
 /** The drawing of the chucking in which the chosen step is done. */
@@ -90,6 +91,7 @@ useKeys([
   <EmptyShell v-if="missing"
     >There is no such job here. <router-link to="/">Back to the jobs</router-link></EmptyShell
   >
+  <UnreadableJob v-else-if="unreadable" :id="id" :problem="unreadable" @mended="load" />
   <div v-else-if="job && plan && draft" class="plan">
     <PlanHead
       :job="job"

@@ -1,0 +1,103 @@
+"""Jobs started, changed, read from a file."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.db import transaction
+from django.utils import timezone
+
+from lathework.bench.record import read_record
+from lathework.document import read_document
+from lathework.part import Job as JobSpec
+from lathework.upgrade import upgraded, version_of
+from server.jobs import closed, kept, words
+from server.jobs.actions.guard import MOVED_ON, check_open, find_job, once
+from server.jobs.lift import is_old, lift_entries
+from server.jobs.models import Entry, Job
+from server.jobs.standing import plans_of
+from server.jobs.stored import row_of
+from server.site.problems import Conflict
+
+Document = dict[str, Any]
+
+
+def head(document: Document, spec: JobSpec) -> dict[str, Any]:
+    """What is stored of a document: itself, and what is repeated of it."""
+    return {"document": document, "title": spec.title, "thread": spec.designations}
+
+
+def stored_form(document: Document) -> Document:
+    """A document as it is stored: in the newest version, without its record."""
+    return {key: value for key, value in upgraded(document).items() if key != "record"}
+
+
+def _started(document: Document) -> Job:
+    spec, now = read_document(document), timezone.now()
+    job = Job.objects.create(**head(stored_form(document), spec), created_at=now, changed_at=now)
+    kept.rewrite(job)
+    return job
+
+
+@transaction.atomic
+def start_job(document: Document, key: str = "") -> Job:
+    """Store a new job. Raises InvalidDocument."""
+    return once(key, "start", None, lambda: _started(document))
+
+
+def _changed(job_id: int, document: Document, revision: int) -> Job:
+    job = find_job(job_id)
+    spec = read_document(document)
+    check_open(job)
+    if job.revision != revision:
+        raise Conflict(MOVED_ON)
+    if is_old(job):
+        lift_entries(job, plans_of(stored_form(document)))
+    renamed = job.title != spec.title
+    for name, value in head(stored_form(document), spec).items():
+        setattr(job, name, value)
+    job.revision += 1
+    job.changed_at = timezone.now()
+    job.save()
+    kept.rewrite(job)
+    if renamed:
+        words.index_entries(job)
+    return job
+
+
+@transaction.atomic
+def change_job(job_id: int, document: Document, revision: int, key: str = "") -> Job:
+    """Replace a job's document, also one that the rules no longer read.
+
+    What was recorded for steps that make something else now stays, and no longer counts. Raises InvalidDocument;
+    Conflict when it was changed elsewhere; Refused when it is closed.
+    """
+    return once(key, "change", job_id, lambda: _changed(job_id, document, revision))
+
+
+def _imported(document: Document) -> Job:
+    spec = read_document(document)
+    form = stored_form(document)
+    record = read_record(document.get("record"), plans_of(form), version_of(document))
+    moments = [one.at for one in record.entries] or [timezone.now()]
+    job = Job.objects.create(
+        **head(form, spec),
+        revision=max((one.entry.story.revision for one in record.entries), default=0) or 1,
+        held=record.held,
+        closed=record.closed,
+        closed_at=moments[-1] if record.closed else None,
+        created_at=moments[0],
+        changed_at=moments[-1],
+    )
+    Entry.objects.bulk_create(row_of(job, one.entry, one.typed, one.unit, one.at) for one in record.entries)
+    now = kept.rewrite(job)
+    words.index_entries(job)
+    if record.closed:
+        closed.keep(now)
+    return job
+
+
+@transaction.atomic
+def import_job(document: Document, key: str = "") -> Job:
+    """Store a job file with its record; nothing is stored when any of it is wrong. Raises InvalidDocument."""
+    return once(key, "import", None, lambda: _imported(document))

@@ -1,0 +1,76 @@
+"""What stands before every action: the job it is for, what the person saw of it, and that it is done once."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+
+from django.http import Http404
+from django.utils import timezone
+
+from lathework.document import LONGEST_NOTE
+from lathework.errors import InputError
+from lathework.fields import UNSTORABLE, storable
+from server.jobs.models import LONGEST_ACT, Act, Job
+from server.site.problems import Conflict, Refused
+
+MOVED_ON = "This job was changed elsewhere since you opened it. Your entry is still here: reload, then enter it again."
+_LARGEST_ID = 2**63 - 1
+
+
+@dataclass(frozen=True, slots=True)
+class Saw:
+    """What the screen of the person showed: the last entry that counted (0 for none), and the job's revision."""
+
+    last: int
+    revision: int
+
+
+def find_job(job_id: int, *, binned: bool = False) -> Job:
+    """The job of that number; a deleted one only where `binned` says so. Raises Http404."""
+    found = Job.objects.select_related("row").filter(pk=job_id).first() if 0 < job_id <= _LARGEST_ID else None
+    if found is None or (found.deleted_at is not None and not binned):
+        raise Http404
+    return found
+
+
+def check_saw(job: Job, saw: Saw) -> None:
+    """Raises Conflict where the job is no longer what the person saw."""
+    if job.revision != saw.revision or job.row.last_entry != saw.last:
+        raise Conflict(MOVED_ON)
+
+
+def check_open(job: Job) -> None:
+    """Raises Refused for a closed job."""
+    if job.closed_at is not None:
+        raise Refused(InputError("closed", "job", "This job is closed. Open it again first."))
+
+
+def reason_of(text: str, field: str) -> str:
+    """A reason in words. Raises InputError on `field`."""
+    words = text.strip()
+    if not words:
+        raise InputError("empty", field, "Say why, in a few words.")
+    if len(words) > LONGEST_NOTE:
+        raise InputError("too-long", field, f"At most {LONGEST_NOTE} characters fit here; this has {len(words)}.")
+    if not storable(words):
+        raise InputError("unreadable", field, UNSTORABLE)
+    return words
+
+
+def once(key: str, what: str, job_id: int | None, do: Callable[[], Job]) -> Job:
+    """Do something unless the act of that key was done already; the job it was done to. An empty key is always done.
+
+    `job_id` is None for an act that makes a job. Raises InputError on "Idempotency-Key".
+    """
+    if len(key) > LONGEST_ACT or not key.isprintable():
+        raise InputError("not-a-key", "Idempotency-Key", f"A key has up to {LONGEST_ACT} printable characters.")
+    before = Act.objects.filter(key=key).first() if key else None
+    if before is not None:
+        if before.what != what or job_id not in (None, before.job_id):
+            raise InputError("key-used", "Idempotency-Key", "Something else was done with this key already.")
+        return find_job(before.job_id, binned=True)
+    job = do()
+    if key:
+        Act.objects.create(key=key, what=what, job=job, at=timezone.now())
+    return job

@@ -1,0 +1,71 @@
+"""What a closed job answers: kept as it was when the job was closed, so that no later version says otherwise."""
+
+from __future__ import annotations
+
+import zlib
+
+import orjson
+
+from lathework.drawing.layout import WIDE
+from lathework.drawing.part_view import part_sheet
+from lathework.drawing.svg import sheet_svg
+from server.jobs.models import ClosedAnswer, Job
+from server.jobs.present import bench_screen, job_json
+from server.jobs.standing import Standing
+from server.paper.dxf import sheet_dxf
+from server.paper.setup_sheet import setup_sheet
+
+SHEET, BENCH = "sheet.pdf", "bench"
+
+
+def plan_name(part: int) -> str:
+    """The name of what the plan page of part number `part` (from 1) answers."""
+    return f"job-{part}"
+
+
+def drawing_name(part: int, end: int, kind: str) -> str:
+    """The name of the drawing of a part's chucking `end` (both from 1) as "svg" or "dxf"."""
+    return f"part-{part}-{end}.{kind}"
+
+
+def _answers(now: Standing) -> dict[str, bytes]:
+    found = {BENCH: orjson.dumps(bench_screen(now)), SHEET: setup_sheet(now.plans)}
+    for part, plan in enumerate(now.plans, 1):
+        found[plan_name(part)] = orjson.dumps(job_json(now, part))
+        for chucking in plan.chuckings:
+            sheet, unit = part_sheet(plan, WIDE, chucking.number), plan.job.unit
+            found[drawing_name(part, chucking.number, "svg")] = sheet_svg(sheet, unit).encode()
+            found[drawing_name(part, chucking.number, "dxf")] = sheet_dxf(sheet, 1.0, unit).encode()
+    return found
+
+
+def keep(now: Standing) -> None:
+    """Keep everything that a job answers now."""
+    forget(now.job)
+    ClosedAnswer.objects.bulk_create(
+        ClosedAnswer(job=now.job, name=name, content=zlib.compress(content)) for name, content in _answers(now).items()
+    )
+
+
+def forget(job: Job) -> None:
+    """Forget what a job answered: it is opened again."""
+    ClosedAnswer.objects.filter(job=job).delete()
+
+
+def is_kept(job: Job) -> bool:
+    """Whether the answers of a closed job are kept."""
+    return ClosedAnswer.objects.filter(job=job).exists()
+
+
+def kept_plan(job: Job, part: int) -> bytes | None:
+    """What the plan page of a closed job answers for part number `part` (from 1; past the last is the last)."""
+    answers = (kept_answer(job, plan_name(number)) for number in range(part, 0, -1))
+    return next((found for found in answers if found is not None), None)
+
+
+def kept_answer(job: Job, name: str) -> bytes | None:
+    """What a closed job answers under a name; None for an open job, or where nothing of that name is kept."""
+    if job.closed_at is None:
+        return None
+    found = ClosedAnswer.objects.filter(job=job, name=name).first()
+    return zlib.decompress(found.content) if found else None

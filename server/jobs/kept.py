@@ -1,0 +1,199 @@
+"""The rows that are kept ready: written with the entry they follow from, or made anew from all entries of a job."""
+
+from __future__ import annotations
+
+import hashlib
+import logging
+from collections.abc import Iterable, Sequence
+from functools import cache
+
+from django.conf import settings
+from django.db import transaction
+from django.db.models import Q
+
+from lathework.bench.fold import Event, PieceEnded, fold, follow, steps_of_parts
+from lathework.bench.progress import progress_of
+from lathework.errors import InvalidDocument
+from lathework.part import Job as JobSpec
+from lathework.planning.plan import Plan
+from server.jobs import words
+from server.jobs.models import Entry, GaugingRow, Job, PieceRow, StandingRow
+from server.jobs.standing import Standing, plans_of
+from server.jobs.stored import live_entries, recorded
+
+log = logging.getLogger(__name__)
+LONGEST_REASON = 2000
+RANKS = {"on the bench": 0, "finished": 0, "held": 1, "unreadable": 1, "planned": 2, "closed": 3}
+"""The order of the list: what one stands at, what is stuck, what is next, what is over."""
+
+
+@cache
+def rules() -> str:
+    """A name for the rules of this program: rows folded by others are folded anew when it starts."""
+    total = hashlib.sha256()
+    for file in sorted((settings.ROOT / "lathework").rglob("*")):
+        if file.suffix in (".py", ".csv") and "tests" not in file.parts:
+            total.update(file.read_bytes())
+    return total.hexdigest()
+
+
+def _shelf(job: Job) -> str:
+    if job.deleted_at is not None:
+        return "bin"
+    return "archive" if job.archived_at is not None else "open"
+
+
+def _row(job: Job) -> StandingRow:
+    return StandingRow.objects.filter(pk=job.pk).first() or StandingRow(job=job)
+
+
+def _save_row(job: Job, row: StandingRow, state: str, more: Sequence[str], *, indexed: bool = False) -> None:
+    """What every row has, readable or not; and the words the job is found by, unless they are `indexed` as they are."""
+    row.shelf, row.state, row.rank = _shelf(job), state, RANKS[state]
+    row.changed_at, row.title = job.changed_at, job.title
+    row.held, row.closed = job.held, job.closed
+    row.save()
+    job.row = row
+    if indexed:
+        return
+    if row.shelf == "bin":
+        words.forget_job(job.pk)
+    else:
+        words.index_job(job, row, more)
+
+
+def _words_of(spec: JobSpec) -> tuple[str, ...]:
+    return (spec.notes, *(part.fits for part in spec.parts), *spec.part_names)
+
+
+def write_standing(now: Standing, before: str = "") -> None:
+    """Write the row of a job as it stands; `before` is the state it was in when nothing but entries came since."""
+    row, spec, bench, progress = _row(now.job), now.spec, now.bench, now.progress
+    row.needed_by, row.thread = spec.needed_by, spec.designations
+    row.material = ", ".join(dict.fromkeys(part.material.name for part in spec.parts))
+    row.identified = spec.identified.words if spec.identified else ""
+    row.quantity, row.good, row.scrapped = progress.quantity, progress.good, progress.scrapped
+    row.piece, row.steps, row.steps_done = bench.piece, progress.steps, progress.steps_done
+    row.next_step = bench.step.title if bench.step else ""
+    row.setting, row.unreadable = progress.opened_eighths, ""
+    row.last_entry, row.folded, row.rules = now.last, progress.state.kept(), rules()
+    _save_row(now.job, row, now.state, _words_of(spec), indexed=now.state == before)
+
+
+def write_unreadable(job: Job, reason: str) -> None:
+    """Write the row of a job that the rules do not read: what was known of it stays."""
+    row = _row(job)
+    row.unreadable, row.rules = reason, rules()
+    row.thread = row.thread or job.thread
+    last = Entry.objects.filter(job=job, undone_at=None).order_by("-pk").first()
+    row.last_entry = last.pk if last else 0
+    _save_row(job, row, "closed" if job.closed_at is not None else "unreadable", ())
+
+
+def touch(job: Job) -> None:
+    """Write what the lists show of a job that was held, closed, or put away: nothing is folded for that."""
+    row = job.row
+    if row.unreadable and job.closed_at is None:
+        _save_row(job, row, "unreadable", ())
+        return
+    made = 0 < row.steps == row.steps_done
+    open_state = "finished" if made else "on the bench" if row.last_entry else "planned"
+    _save_row(job, row, "closed" if job.closed_at else "held" if job.held else open_state, _more(job))
+
+
+def _more(job: Job) -> tuple[str, ...]:
+    """Further words of a job's document; none where the rules do not read it."""
+    try:
+        return _words_of(plans_of(job.document)[0].job)
+    except InvalidDocument:
+        return ()
+
+
+def write_events(job: Job, events: Iterable[tuple[Entry, Event]]) -> None:
+    """Write what came of entries: pieces, and what a die did."""
+    for entry, event in events:
+        if isinstance(event, PieceEnded):
+            PieceRow.objects.update_or_create(
+                job=job, part=event.part, piece=event.piece, defaults={"entry": entry, "good": event.good}
+            )
+        else:
+            GaugingRow.objects.update_or_create(
+                job=job, part=event.part, piece=event.piece, step=event.step,
+                defaults={
+                    "entry": entry, "thread": event.thread, "metal": event.metal, "verdict": event.verdict,
+                    "blank_mm": event.blank_mm, "eighths": event.eighths,
+                },
+            )  # fmt: skip
+
+
+def add(before: Standing, entry: Entry) -> Standing:
+    """Fold one more stored entry into the rows of its job; where the job stands then.
+
+    It costs the same however many went before: the state they were folded into is all that is read.
+    """
+    state, was = before.progress.state, before.state
+    events = follow(state, recorded(entry), steps_of_parts(before.plans))
+    now = Standing(before.job, before.plans, progress_of(before.plans, state), entry.pk)
+    write_events(now.job, ((entry, event) for event in events))
+    write_standing(now, was)
+    words.index_entry(entry, now.job.title)
+    return now
+
+
+def _forget(job: Job) -> None:
+    PieceRow.objects.filter(job=job).delete()
+    GaugingRow.objects.filter(job=job).delete()
+
+
+def rewrite(job: Job) -> Standing:
+    """Make every row of a job anew from its entries. Raises InvalidDocument."""
+    return _rewritten(job, plans_of(job.document))
+
+
+def _rewritten(job: Job, plans: Sequence[Plan]) -> Standing:
+    entries = live_entries(job.pk)
+    state, events = fold(plans, [recorded(entry) for entry in entries])
+    now = Standing(job, tuple(plans), progress_of(plans, state), entries[-1].pk if entries else 0)
+    _forget(job)
+    write_events(job, ((entries[at], event) for at, event in events))
+    write_standing(now)
+    return now
+
+
+def keep_ready(job: Job) -> None:
+    """Make the rows and the index of a job anew, also of one that the rules no longer read.
+
+    A closed job answers from what was stored: its row stays as it is.
+    """
+    if job.deleted_at is None:
+        words.index_entries(job)
+    if job.closed_at is not None and StandingRow.objects.filter(pk=job.pk).exists():
+        return
+    try:
+        with transaction.atomic():
+            rewrite(job)
+    except InvalidDocument as invalid:
+        write_unreadable(job, str(invalid)[:LONGEST_REASON])
+    except Exception:
+        # One job that cannot be worked out must not keep the others from being shown.
+        log.exception("job %s cannot be worked out", job.pk)
+        write_unreadable(job, "This version of the program cannot work it out.")
+
+
+def rebuild() -> int:
+    """Make the rows of every job anew from the entries; how many jobs that were."""
+    numbers = list(Job.objects.order_by("pk").values_list("pk", flat=True))
+    for number in numbers:
+        with transaction.atomic():
+            keep_ready(Job.objects.get(pk=number))
+    return len(numbers)
+
+
+def rebuild_outdated() -> int:
+    """The same for the jobs whose rows are missing, or were folded by other rules; how many that were."""
+    outdated = Q(row=None) | (~Q(row__rules=rules()) & Q(closed_at=None))
+    numbers = list(Job.objects.filter(outdated).order_by("pk").values_list("pk", flat=True))
+    for number in numbers:
+        with transaction.atomic():
+            keep_ready(Job.objects.get(pk=number))
+    return len(numbers)

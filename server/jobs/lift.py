@@ -1,0 +1,77 @@
+"""Stored jobs of earlier versions brought to the newest, and rows folded by other rules made anew.
+
+It runs after every migration, by the rules of the program that runs it: the migrations themselves know none.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from django.db import transaction
+
+from lathework.bench.entry import UNTOLD, Entry
+from lathework.bench.lift import lifted
+from lathework.document import VERSION
+from lathework.errors import InvalidDocument
+from lathework.planning.plan import Plan
+from lathework.upgrade import part_id, upgraded, version_of
+from server.jobs import closed, kept, models
+from server.jobs.models import Job
+from server.jobs.standing import plans_of
+from server.jobs.stored import LENGTHS, recorded
+
+_CHANGED = (
+    *("part", "step", "ended", "title", "part_name", "metal", "thread", "class_name", "makes", "tool", "revision"),
+    *LENGTHS,
+)
+
+
+def _old(row: models.Entry) -> Entry:
+    """A stored entry of before: its part was a number."""
+    number = int(row.part) if row.part.isdecimal() else 0
+    return replace(recorded(row), part=part_id(number) if number else row.part, story=UNTOLD)
+
+
+def lift_entries(job: Job, plans: Sequence[Plan]) -> None:
+    """Give the entries of a job of version 1 or 2 the keys of today, and the story that its `plans` tell."""
+    parts = {plan.job.part.id for plan in plans}
+    rows = list(models.Entry.objects.filter(job=job))
+    for some in ([row for row in rows if row.undone_at is None], [row for row in rows if row.undone_at is not None]):
+        known = [row for row in some if _old(row).part in parts]
+        for row, entry in zip(known, lifted([_old(row) for row in known], plans), strict=True):
+            row.part, row.step, row.ended, row.part_name = entry.part, entry.step, entry.ended, entry.story.part
+            for name in ("title", "metal", "thread", "class_name", "makes", "tool", "revision", *LENGTHS):
+                setattr(row, name, getattr(entry.story, name))
+        models.Entry.objects.bulk_update(some, _CHANGED, batch_size=200)
+
+
+def _lift(job: Job) -> None:
+    form = upgraded(job.document) if isinstance(job.document, dict) else job.document
+    try:
+        plans = plans_of(form)
+    except InvalidDocument as invalid:
+        kept.write_unreadable(job, str(invalid)[: kept.LONGEST_REASON])
+        return
+    job.document = form
+    job.save(update_fields=["document"])
+    lift_entries(job, plans)
+    kept.keep_ready(job)
+    if job.closed_at is not None:
+        closed.keep(kept.rewrite(job))
+
+
+def is_old(job: Job) -> bool:
+    """Whether a job was stored by a version before this one's documents, and not lifted."""
+    return isinstance(job.document, dict) and 0 < version_of(job.document) < VERSION
+
+
+def bring_up_to_date() -> None:
+    """Lift what is old; fold anew what was folded by other rules. Each job in a transaction of its own."""
+    lifted_already = models.StandingRow.objects.values("job")
+    for number in list(Job.objects.exclude(pk__in=lifted_already).order_by("pk").values_list("pk", flat=True)):
+        with transaction.atomic():
+            job = Job.objects.get(pk=number)
+            if is_old(job):
+                _lift(job)
+    kept.rebuild_outdated()

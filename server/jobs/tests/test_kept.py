@@ -1,0 +1,148 @@
+"""The rows kept ready equal the fold of the entries, after any history; and nothing reads the history to show them."""
+
+from __future__ import annotations
+
+import random
+from typing import Any
+
+from django.db import connection
+from django.test.utils import CaptureQueriesContext
+
+from lathework.tests.samples import PLUG, SCREW, TIE_ROD, document, section
+from lathework.tests.test_parts import other, together
+from server.jobs import kept
+from server.jobs.actions.documents import start_job
+from server.jobs.models import Entry, GaugingRow, PieceRow, StandingRow
+from server.jobs.tests.case import ApiCase
+
+CHANGES: tuple[dict[str, Any], ...] = (
+    {"method.finish": "run-out"},
+    {"part.sections.0.thread": "3/8-24"},
+    {"part.stock.across": "5/8", "quantity": 3},
+    {"material": "brass", "title": "Brass studs"},
+    {},
+)
+
+
+def rows(job_id: int) -> dict[str, Any]:
+    """Everything that is kept ready of a job, without the numbers the rows happen to have."""
+    standing = StandingRow.objects.filter(pk=job_id).values().get()
+    pieces = PieceRow.objects.filter(job=job_id).order_by("part", "piece")
+    gaugings = GaugingRow.objects.filter(job=job_id).order_by("part", "piece", "step")
+    with connection.cursor() as cursor:
+        cursor.execute("SELECT rowid, words, thread, kind FROM jobs_entrywords ORDER BY rowid")
+        words = cursor.fetchall()
+    return {
+        "standing": standing,
+        "pieces": [{k: v for k, v in row.items() if k != "id"} for row in pieces.values()],
+        "gaugings": [{k: v for k, v in row.items() if k != "id"} for row in gaugings.values()],
+        "words": words,
+    }
+
+
+class RowsOfAnyHistory(ApiCase):
+    def act_at_random(self, rng: random.Random) -> None:
+        now = self.get(self.url("/bench"))
+        choice = rng.random()
+        if choice < 0.1:
+            self.act("undo")
+        elif choice < 0.15:
+            self.change(rng.choice(CHANGES))
+        elif choice < 0.2:
+            self.record("note", reason="chips packed")
+        elif choice < 0.23:
+            self.record("scrap", reason="slipped")
+        elif now["unread"]:
+            self.record("read")
+        elif not now["step"]:
+            self.act("undo")
+        elif now["zero"] and choice < 0.8:
+            self.record("zero")
+        elif now["step"]["measure"] == "diameter" and not now["readings"]:
+            self.record("reading", reading="0.3687")
+        elif now["step"]["measure"] == "verdict" and not (now["verdict"] or {}).get("passes"):
+            self.record("verdict", verdict=rng.choice(["binds", "snug"]))
+            self.record("setting")
+        elif self.record("done").status_code != 200:
+            self.record("accept", reason="it will do")
+
+    def test_they_equal_the_fold_of_the_entries(self) -> None:
+        started = (document(), document({**TIE_ROD, "hazards": ["lifting"]}), together(other({"quantity": 1})))
+        for seed, one in enumerate(started):
+            rng = random.Random(seed)
+            self.job = start_job(one)
+            for step in range(40):
+                self.act_at_random(rng)
+                if step % 8 == 7:
+                    followed = rows(self.job.pk)
+                    kept.keep_ready(self.stored())
+                    self.assertEqual(followed, rows(self.job.pk), f"history {seed}, act {step}")
+            self.assertGreater(Entry.objects.filter(job=self.job, undone_at=None).count(), 10)
+            self.assertTrue(GaugingRow.objects.exists() or seed)
+
+    def test_rebuild_makes_rows_that_were_lost(self) -> None:
+        self.walk_to("part-off")
+        self.record("done")
+        before = rows(self.job.pk)
+        StandingRow.objects.all().delete()
+        PieceRow.objects.all().delete()
+        with connection.cursor() as cursor:
+            cursor.execute("DELETE FROM jobs_entrywords")
+        self.assertEqual(kept.rebuild(), 1)
+        self.assertEqual(rows(self.job.pk), before)
+
+    def test_rows_folded_by_other_rules_are_folded_anew(self) -> None:
+        self.walk_to("groove:s1")
+        StandingRow.objects.update(rules="of another day", next_step="Dance", folded={"parts": {}, "turned_to": ""})
+        self.assertEqual(kept.rebuild_outdated(), 1)
+        self.assertEqual(self.jobs()[0]["next_step"], "Relief groove")
+        self.assertEqual(kept.rebuild_outdated(), 0)
+
+
+class NothingReadsTheHistory(ApiCase):
+    def questions(self, path: str) -> int:
+        """How many questions an answer puts to the store."""
+        with CaptureQueriesContext(connection) as asked:
+            self.get(path)
+        for one in asked.captured_queries:
+            if path != "/api/log" and not path.startswith("/api/log?"):
+                self.assertNotIn('FROM "jobs_entry"', one["sql"])
+        return len(asked)
+
+    def test_pages_ask_the_same_however_much_was_recorded(self) -> None:
+        self.walk_to("groove:s1")
+        for number in range(30):
+            start_job(document({"title": f"Pins {number}", **(SCREW if number % 2 else PLUG)}))
+        paths = ("/api/jobs", self.url(), self.url("/bench"), "/api/log?q=studs")
+        before = [self.questions(path) for path in paths]
+        for number in range(40):
+            self.record("note", reason=f"note {number}")
+        self.assertEqual([self.questions(path) for path in paths], before)
+        self.assertLess(max(before), 8)
+
+    def test_a_reading_costs_the_same_after_a_long_history(self) -> None:
+        def asked() -> int:
+            with CaptureQueriesContext(connection) as seen:
+                self.record("note", reason="x")
+            return len(seen)
+
+        self.walk_to("turn:s1")
+        before = asked()
+        for _ in range(60):
+            self.record("reading", reading="0.4000")
+        self.assertEqual(asked(), before)
+
+
+class TheList(ApiCase):
+    def test_pages_follow_one_another_in_order(self) -> None:
+        """What is on the bench first, then what is stuck, what is planned, what is closed."""
+        for number in range(45):
+            start_job(document({"title": f"Job {number}", "part.sections": [section("thread", "2", thread="M8")]}))
+        self.record("done")
+        first, second, third = (self.get(f"/api/jobs?start={start}") for start in (0, 20, 40))
+        self.assertEqual((first["more"], second["more"], third["more"]), (True, True, False))
+        titles = [job["title"] for page in (first, second, third) for job in page["jobs"]]
+        self.assertEqual((len(titles), len(set(titles)), titles[0]), (46, 46, "Levelling studs"))
+        self.assertEqual(first["counts"], {"open": 46, "archive": 0, "bin": 0})
+        self.told(self.client.get("/api/jobs?start=-1"), 422)
+        self.told(self.client.get("/api/jobs?shelf=attic"), 422)
