@@ -7,6 +7,7 @@ import json
 from pathlib import Path
 
 from benchmarks import lines
+from benchmarks.history import history
 from benchmarks.identification import identification
 from benchmarks.page import weigh
 from benchmarks.speed import core_times, measure
@@ -35,6 +36,7 @@ def results() -> dict[str, float | int | str]:
         "css_bytes": style,
         "bare_js_bytes": bare_script,
         "bare_css_bytes": bare_style,
+        **history(ROOT),
         **core_times(),
         **identification(),
         "test_lines": tests,

@@ -21,9 +21,10 @@ WARM_UP = 40
 class LiveServer:
     """The real server on a free port, over one kept connection."""
 
-    def __init__(self, root: Path) -> None:
+    def __init__(self, root: Path, data: Path | None = None) -> None:
+        environment = {**os.environ, **({"CONCH_DATA": str(data)} if data else {})}
         command = [sys.executable, "-m", "server.serve", "--port", "0"]
-        self.process = subprocess.Popen(command, cwd=root, env=dict(os.environ), stdout=subprocess.PIPE, text=True)
+        self.process = subprocess.Popen(command, cwd=root, env=environment, stdout=subprocess.PIPE, text=True)
         assert self.process.stdout is not None
         told = re.search(r"Conch is at http://127\.0\.0\.1:(\d+)/", self.process.stdout.readline())
         if told is None:
@@ -60,10 +61,10 @@ class LiveServer:
         self.process.wait(timeout=20)
 
 
-def _interleaved(asks: dict[str, Callable[[int], object]]) -> dict[str, float]:
+def interleaved(asks: dict[str, Callable[[int], object]], rounds: int = ROUNDS) -> dict[str, float]:
     """Median seconds of each, asked in turn so that noise falls on all alike."""
     times: dict[str, list[float]] = {name: [] for name in asks}
-    for number in range(ROUNDS + WARM_UP):
+    for number in range(rounds + WARM_UP):
         for name, ask in asks.items():
             begun = time.perf_counter()
             ask(number)
@@ -87,7 +88,7 @@ def measure(root: Path, designations: list[str]) -> dict[str, float]:
             document["part"]["overall_length"] = f"{4 + number / 1000:.3f} in"
             return server.post("/api/jobs/plan", json.dumps(document).encode())
 
-        return _interleaved(
+        return interleaved(
             {
                 "null": lambda number: server.get("/api/alive"),
                 "size": lambda number: server.get(f"/api/size?q={quote(designations[number % len(designations)])}"),

@@ -8,10 +8,10 @@ from typing import Any
 from lathework.bench.words import KIND_WORDS, said
 from lathework.present.values import length_shown
 from server.jobs import words
-from server.jobs.models import Entry, StandingRow
+from server.jobs.models import Entry, Job, StandingRow
 from server.jobs.stored import recorded
 
-PAGE, JOBS = 100, 20
+PAGE, JOBS = 50, 10
 """Entries, and jobs, on a page."""
 _LATEST = 2**62
 
@@ -20,12 +20,12 @@ def _length(mm: float | None) -> dict[str, Any] | None:
     return None if mm is None else length_shown(mm)
 
 
-def _entry(row: Entry) -> dict[str, Any]:
+def _entry(row: Entry, titles: dict[int, str]) -> dict[str, Any]:
     entry = recorded(row)
     return {
         "id": row.pk,
         "job_id": row.job_id,
-        "job": row.job.title,
+        "job": titles[row.job_id],
         "thread": row.thread,
         "part": row.part_name,
         "piece": row.piece,
@@ -74,10 +74,11 @@ def _job(row: StandingRow) -> dict[str, Any]:
 
 def _entries(query: str, kind: str, before: int) -> list[Entry]:
     """One more entry than a page holds, the newest first."""
-    known = Entry.objects.filter(undone_at=None, job__deleted_at=None).select_related("job").defer("job__document")
     if query:
+        # The index knows live entries alone, of jobs that are not deleted.
         ids = words.matching(words.ENTRIES, query, before, PAGE + 1)
-        return list(known.filter(pk__in=ids).order_by("-pk"))
+        return list(Entry.objects.filter(pk__in=ids).order_by("-pk"))
+    known = Entry.objects.filter(undone_at=None, job__deleted_at=None)
     some = known.filter(kind=kind) if kind else known
     return list(some.filter(pk__lt=before).order_by("-pk")[: PAGE + 1])
 
@@ -98,8 +99,9 @@ def search(text: str, kind: str, before: int) -> dict[str, Any]:
     if asked and not query:
         return {"jobs": [], "entries": [], "more": False}
     found = _entries(words.query_of(text, kind) if query else "", kind, before)
+    titles = dict(Job.objects.filter(pk__in={row.job_id for row in found}).values_list("pk", "title"))
     return {
         "jobs": [_job(row) for row in _jobs(query, found[:PAGE])],
-        "entries": [_entry(row) for row in found[:PAGE]],
+        "entries": [_entry(row, titles) for row in found[:PAGE]],
         "more": len(found) > PAGE,
     }

@@ -3,10 +3,10 @@
 from __future__ import annotations
 
 import re
-from xml.sax.saxutils import escape
 
 from reportlab.lib.styles import ParagraphStyle
 from reportlab.platypus import Paragraph
+from reportlab.platypus.paraparser import ParaFrag
 
 from server.paper.fonts import BOLD, FIGURES, WORDS
 
@@ -17,12 +17,8 @@ _JOINED = re.compile(r"(?<=\bZ) (?=[−\d])|(?<=\d) (?=(?:in|mm|turns)\b)")
 """The spaces inside a figure: no line ends there."""
 
 
-def _words(text: str) -> str:
-    return escape(_JOINED.sub("\u00a0", text))
-
-
-def _paragraph(text: str, style: ParagraphStyle) -> Paragraph:
-    return Paragraph(_words(text), style)
+Piece = tuple[str, ParagraphStyle]
+"""Words in a style."""
 
 
 class Lettering:
@@ -36,31 +32,43 @@ class Lettering:
         self._do = self._style(WORDS, 12, 14.5)
         self._care = self._style(WORDS, 10, 12, leftIndent=6)
         self._key = self._style(FIGURES, 13, 16, alignment=2)
+        self._models: dict[int, ParaFrag] = {}
+
+    def _paragraph(self, *pieces: Piece) -> Paragraph:
+        """A paragraph of words as they are, in the style of the first: nothing in them is markup, nothing is parsed."""
+        made = [self._model(style).clone(text=_JOINED.sub("\u00a0", text)) for text, style in pieces]
+        return Paragraph("", pieces[0][1], frags=made)
+
+    def _model(self, style: ParagraphStyle) -> ParaFrag:
+        """A piece of a paragraph in a style, as the library's own parser makes one."""
+        if id(style) not in self._models:
+            self._models[id(style)] = Paragraph("x", style).frags[0]
+        return self._models[id(style)]
 
     def _style(self, face: str, height: float, leading: float, **more: float) -> ParagraphStyle:
         return ParagraphStyle("", fontName=face, fontSize=height * self.size, leading=leading * self.size, **more)
 
     def title(self, text: str) -> Paragraph:
         """The name of the job."""
-        return _paragraph(text, self._title)
+        return self._paragraph((text, self._title))
 
     def line(self, text: str) -> Paragraph:
         """A fact about the whole."""
-        return _paragraph(text, self._line)
+        return self._paragraph((text, self._line))
 
     def step(self, text: str, tool: str = "") -> Paragraph:
         """What a step or a chucking is called; the tool beside it, in the face and size of what is minded."""
-        beside = f' <font name="{WORDS}" size="{self._care.fontSize}">{_words(tool)}</font>' if tool else ""
-        return Paragraph(_words(text) + beside, self._step)
+        beside = ((f" {tool}", self._care),) if tool else ()
+        return self._paragraph((text, self._step), *beside)
 
     def do(self, text: str) -> Paragraph:
         """What is done."""
-        return _paragraph(text, self._do)
+        return self._paragraph((text, self._do))
 
     def care(self, text: str) -> Paragraph:
         """What is minded beside it."""
-        return _paragraph(text, self._care)
+        return self._paragraph((text, self._care))
 
     def key(self, text: str) -> Paragraph:
         """The one figure of a step, at the right."""
-        return _paragraph(text, self._key)
+        return self._paragraph((text, self._key))

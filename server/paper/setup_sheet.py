@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
+from functools import partial
 from io import BytesIO
 
 from reportlab.lib.pagesizes import A4
@@ -13,6 +14,7 @@ from reportlab.platypus import Flowable, KeepTogether, PageBreak, SimpleDocTempl
 
 from lathework.drawing.layout import PAPER
 from lathework.drawing.part_view import part_sheet
+from lathework.drawing.shapes import Sheet
 from lathework.figures import counted
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation
@@ -22,14 +24,16 @@ from lathework.present.values import figure_text
 from lathework.units import LengthUnit
 from server.paper.fonts import WORDS, fonts
 from server.paper.lettering import SIZES, Lettering
+from server.paper.pages import WIDTH, fewest_pages, sheet_of_paper
 from server.paper.part_drawing import PartDrawing
 
-_MARGIN = 12 * mm
 _FOOT = 5 * mm
 """Height above the paper's edge of the line that tells one loose sheet from another."""
 _FOOT_SIZE = 9
 _BOX, _KEY = 9 * mm, 38 * mm
 """Widths of the column to tick, and of the one with the key figure."""
+Drawings = Sequence[Sequence[Sheet]]
+"""The drawing of each chucking, of each part."""
 _UNIT_WORDS: dict[LengthUnit, str] = {"in": "inches", "mm": "millimetres"}
 
 
@@ -51,8 +55,17 @@ def _remarks(number: int, operation: Operation, unit: LengthUnit, said: dict[str
     return list(dict.fromkeys(lines))
 
 
-def _square() -> Flowable:
-    return Table([[""]], colWidths=[5.5 * mm], rowHeights=[5.5 * mm], style=[("BOX", (0, 0), (-1, -1), 1.1, "#000000")])
+class _Square(Flowable):
+    """A square to tick."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.width = self.height = 5.5 * mm
+
+    def draw(self) -> None:
+        """Its outline."""
+        self.canv.setLineWidth(1.1)
+        self.canv.rect(0, 0, self.width, self.height)
 
 
 def _step(number: int, operation: Operation, unit: LengthUnit, style: Lettering, said: dict[str, int]) -> Flowable:
@@ -61,7 +74,7 @@ def _step(number: int, operation: Operation, unit: LengthUnit, style: Lettering,
     says += [style.care(operation.zero)] if operation.zero else []
     says.append(style.do(sentence_text(operation, unit)))
     says += [style.care(line) for line in (*_passes(operation, unit), *_remarks(number, operation, unit, said))]
-    row = [[_square(), says, style.key(headline_text(operation, unit))]]
+    row = [[_Square(), says, style.key(headline_text(operation, unit))]]
     rules = [
         ("VALIGN", (0, 0), (-1, -1), "TOP"),
         ("TOPPADDING", (0, 0), (-1, -1), 2),
@@ -85,8 +98,8 @@ def _numbered(plan: Plan, style: Lettering) -> list[tuple[Chucking, list[Flowabl
     return [(plan.chuckings[number - 1], steps) for number, steps in groups.items()]
 
 
-def _part(plan: Plan, style: Lettering) -> list[Flowable]:
-    """A part: its facts, what is said of it, each chucking with its drawing and steps."""
+def _part(plan: Plan, style: Lettering, sheets: Sequence[Sheet]) -> list[Flowable]:
+    """A part: its facts, what is said of it, each chucking with its drawing (of `sheets`) and steps."""
     unit = plan.job.unit
     story: list[Flowable] = [style.line(_facts(plan))]
     story += [style.line(f"Fits: {plan.job.fits}.")] if plan.job.fits else []
@@ -96,14 +109,14 @@ def _part(plan: Plan, style: Lettering) -> list[Flowable]:
         if len(plan.chuckings) > 1:
             name = "First end" if chucking.number == 1 else "Second end"
             opening += [Spacer(1, 6), style.step(f"{name}: held by {chucking.grip.words}")]
-        drawing = PartDrawing(part_sheet(plan, PAPER, chucking.number), unit, style.width * style.size)
+        drawing = PartDrawing(sheets[chucking.number - 1], unit, style.width * style.size)
         opening += [Spacer(1, 4), drawing, Spacer(1, 4), first]
         # No heading or drawing at the foot of a page, away from its steps.
         story += [KeepTogether(opening), *others]
     return story
 
 
-def _story(plans: Sequence[Plan], style: Lettering) -> list[Flowable]:
+def _story(plans: Sequence[Plan], style: Lettering, sheets: Drawings) -> list[Flowable]:
     """The whole sheet; each part of the job begins a page."""
     job = plans[0].job
     story: list[Flowable] = []
@@ -114,7 +127,7 @@ def _story(plans: Sequence[Plan], style: Lettering) -> list[Flowable]:
         if number == 1:
             story += [style.line(f"For: {job.needed_by}.")] if job.needed_by else []
             story += [style.line(f"Care: {c.do}") for c in plan.cautions]
-        story += _part(plan, style)
+        story += _part(plan, style, sheets[number - 1])
     return [*story, Spacer(1, 6), style.line(job.notes)] if job.notes else story
 
 
@@ -136,24 +149,17 @@ def _foot(title: str, pages: int) -> Callable[[Canvas, SimpleDocTemplate], None]
     return write
 
 
-def _built(plans: Sequence[Plan], size: float, pages: int = 0) -> tuple[bytes, int]:
-    """The sheet lettered at `size` (1 for full), and how many pages it takes; `pages` (a count) stands at its foot."""
-    out, title = BytesIO(), plans[0].job.title
-    document = SimpleDocTemplate(
-        out, pagesize=A4, leftMargin=_MARGIN, rightMargin=_MARGIN, topMargin=_MARGIN, bottomMargin=_MARGIN,
-        title=f"Set-up sheet: {title}", author="Conch",
-    )  # fmt: skip
-    foot = _foot(title, pages)
-    document.build(_story(plans, Lettering(size, document.width)), onFirstPage=foot, onLaterPages=foot)
-    return out.getvalue(), document.page
-
-
 def setup_sheet(plans: Sequence[Plan]) -> bytes:
     """The set-up sheet of a job as PDF bytes, lengths in the job's own unit; each of its parts begins a page."""
     fonts()
-    takes = {size: _built(plans, size)[1] for size in SIZES}
-    fewest = min(takes.values())
-    return _built(plans, max(size for size in SIZES if takes[size] == fewest), fewest)[0]
+    out, title = BytesIO(), plans[0].job.title
+    sheets = [[part_sheet(plan, PAPER, chucking.number) for chucking in plan.chuckings] for plan in plans]
+    pages, story = fewest_pages(
+        [(size, partial(_story, plans, Lettering(size, WIDTH), sheets)) for size in SIZES], len(plans)
+    )
+    foot = _foot(title, pages)
+    sheet_of_paper(out, title).build(story, onFirstPage=foot, onLaterPages=foot)
+    return out.getvalue()
 
 
 def _facts(plan: Plan) -> str:

@@ -218,6 +218,8 @@ export function useDocument(id: number, asked: () => number) {
     load,
     set,
     commit,
+    /** Waits until every change that was made is stored, or refused. */
+    settled: () => steps,
     canUndo: computed(() => past.value.length > 0),
     canRedo: computed(() => future.value.length > 0),
     undo: () => inTurn(() => step(past.value, future.value)),

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watchEffect } from 'vue'
-import { useRouter } from 'vue-router'
+import { onBeforeRouteLeave, useRouter } from 'vue-router'
 
 import BoreTable from '@/components/BoreTable.vue'
 import CautionLine from '@/components/CautionLine.vue'
@@ -25,7 +25,7 @@ const props = defineProps<{ id: number; part: number }>()
 const router = useRouter()
 const edited = useDocument(props.id, () => props.part)
 const { job, plan, draft, part: inHand, errors, elsewhere, trouble, dirty, missing, closed } = edited
-const { unreadable, load, set, commit, value } = edited
+const { unreadable, load, set, commit, settled, value } = edited
 const { canUndo, canRedo, undo, redo } = edited
 void load()
 
@@ -77,6 +77,8 @@ function move(by: number) {
   const at = steps.value.findIndex((s) => s.key === chosen.value?.key)
   picked.value = steps.value[Math.max(0, Math.min(steps.value.length - 1, at + by))]?.key ?? ''
 }
+// The page that comes next must find what was changed here.
+onBeforeRouteLeave(() => settled())
 const toBench = () => void router.push({ name: 'bench', params: { id: props.id } })
 useKeys([
   { key: 'j', label: 'next step', run: () => move(1) },

@@ -1,0 +1,152 @@
+"""A record that stays true, on the screen: changed parts, other tablets, lost answers, jobs put away or spoilt."""
+
+from __future__ import annotations
+
+import json
+import sqlite3
+from contextlib import closing
+
+from playwright.sync_api import Page, Route, expect
+
+from tests.browser.base import BrowserCase
+
+STUDS = "Levelling studs, lamp carriage"
+PINS = "Shutter pivot screws"
+
+
+class Record(BrowserCase):
+    """On the demo's levelling studs: piece 3, three readings on the way to a blank of 0.4933."""
+
+    def bench(self, page: Page | None = None) -> Page:
+        page = page or self.page
+        page.goto("/jobs/2/bench")
+        expect(page.get_by_role("textbox", name="New reading")).to_be_visible()
+        return page
+
+    def rethread(self, thread: str) -> None:
+        """Name another thread on the plan, and go to the bench: it waits until the change is stored."""
+        self.page.goto("/jobs/2")
+        field = self.page.get_by_role("textbox", name="Section 1, thread")
+        field.fill(thread)
+        field.press("Enter")
+        self.page.get_by_role("button", name="To the bench").click()
+
+    def test_a_reading_that_no_longer_counts_is_told(self) -> None:
+        """Another thread is cut on the studs: what was measured for the old blank is told, and stands in no way."""
+        page = self.bench()
+        expect(page.get_by_role("table")).to_contain_text("0.5132")
+        self.rethread("7/16 BSW")
+        told = page.get_by_role("status").filter(has_text="measure again")
+        expect(told).to_contain_text("0.5132 was measured for 0.4933; it is")
+        expect(page.get_by_role("table")).to_have_count(0)
+        self.rethread("1/2 BSW")
+        expect(page.get_by_role("table")).to_contain_text("0.5132")
+        expect(told).to_have_count(0)
+
+    def test_a_second_tab_learns_of_the_change_when_it_is_looked_at(self) -> None:
+        """The other tablet adds a note; this one is looked at again, and goes on without a word of conflict."""
+        first, other = self.bench(), self.bench(self.new_page())
+        other.get_by_role("button", name="note n").click()
+        other.get_by_label("Note").fill("from the other tablet")
+        other.get_by_role("button", name="Keep the note").click()
+        expect(other.get_by_label("Note")).to_have_count(0)
+        with first.expect_response("**/bench"):
+            first.evaluate("() => window.dispatchEvent(new Event('focus'))")
+        field = first.get_by_role("textbox", name="New reading")
+        field.fill("0.5050")
+        field.press("Enter")
+        expect(first.get_by_role("table")).to_contain_text("0.5050")
+        expect(first.get_by_role("alert")).to_have_count(0)
+        for _ in (1, 2):
+            with first.expect_response("**/undo"):
+                first.get_by_role("button", name="undo z").click()
+
+    def test_an_answer_that_is_lost_is_no_second_reading(self) -> None:
+        """The server stores the reading, its answer never comes; sent again by the same hand, it is there once."""
+        page = self.bench()
+        lost = [True]
+
+        def lose(route: Route) -> None:
+            if lost.pop() if lost else False:
+                route.fetch()
+                route.abort()
+            else:
+                route.fallback()
+
+        page.route("**/entries", lose)
+        field = page.get_by_role("textbox", name="New reading")
+        field.fill("0.5011")
+        field.press("Enter")
+        expect(page.get_by_role("alert")).to_contain_text("does not answer")
+        expect(field).to_have_value("0.5011")
+        field.press("Enter")
+        expect(page.get_by_role("alert")).to_have_count(0)
+        expect(page.get_by_role("cell", name="0.5011")).to_have_count(1)
+        page.get_by_role("button", name="undo z").click()
+        expect(page.get_by_role("cell", name="0.5011")).to_have_count(0)
+
+
+class Shelves(BrowserCase):
+    def row(self, title: str = PINS) -> None:
+        expect(self.page.get_by_role("article").filter(has_text=title)).to_be_visible()
+
+    def gone(self, title: str = PINS) -> None:
+        expect(self.page.get_by_role("article").first).to_be_visible()
+        expect(self.page.get_by_role("article").filter(has_text=title)).to_have_count(0)
+
+    def test_put_away_and_taken_out(self) -> None:
+        page = self.page
+        page.goto("/")
+        page.get_by_role("link", name=PINS).click()
+        page.get_by_role("button", name="Archive").click()
+        expect(page.get_by_role("status").filter(has_text=f"{PINS}: put in the archive")).to_be_visible()
+        self.gone()
+        page.get_by_role("button", name="Archive 1").click()
+        self.row()
+        page.get_by_role("button", name="Take out").click()
+        expect(page.get_by_text("Nothing here")).to_be_visible()
+        page.get_by_role("button", name="On the list").click()
+        self.row()
+
+    def test_deleted_and_undone(self) -> None:
+        page = self.page
+        page.goto("/")
+        page.get_by_role("link", name=PINS).click()
+        page.get_by_role("button", name="Delete").click()
+        expect(page.get_by_role("status").filter(has_text=f"{PINS}: deleted")).to_be_visible()
+        self.gone()
+        page.get_by_role("button", name="Undo").click()
+        self.row()
+        expect(page.get_by_role("button", name="Undo")).to_have_count(0)
+
+    def test_a_job_nobody_can_read_is_told_and_mended(self) -> None:
+        """As a stricter version would find it: a metal that is no longer known. Its file, put right, mends it."""
+        self.server.stop()
+        with closing(sqlite3.connect(self.server.data / "conch.sqlite3")) as store:
+            spoilt = "json_set(document, '$.material', 'unobtainium')"
+            store.execute(f"UPDATE jobs_job SET document = {spoilt} WHERE title = ?", (STUDS,))
+            store.execute("UPDATE jobs_standingrow SET rules = ''")
+            store.commit()
+        self.server.start()
+        page = self.page
+        page.goto("/")
+        row = page.get_by_role("article").filter(has_text=STUDS)
+        expect(row).to_contain_text("unreadable")
+        expect(row).to_contain_text("material: Choose one of")
+        self.row()
+        row.get_by_role("link", name="Look").click()
+        told = page.get_by_role("region", name="This job cannot be read")
+        expect(told).to_contain_text("does not read this job")
+        with page.expect_download() as download:
+            told.get_by_role("link", name="Job file").click()
+        file = json.loads(download.value.path().read_text())
+        self.assertEqual((file["material"], len(file["record"]["entries"])), ("unobtainium", 32))
+        mended = {"name": "mended.json", "mimeType": "application/json"}
+        still = json.dumps(file | {"material": "wood"}).encode()
+        told.get_by_label("Mended job file").set_input_files({**mended, "buffer": still})
+        expect(told.get_by_role("alert")).to_contain_text("Choose one of")
+        sound = json.dumps(file | {"material": "free-cutting-steel"}).encode()
+        told.get_by_label("Mended job file").set_input_files({**mended, "buffer": sound})
+        expect(page.get_by_role("button", name="To the bench")).to_be_visible()
+        page.get_by_role("button", name="To the bench").click()
+        expect(page.get_by_role("table")).to_contain_text("0.5132")

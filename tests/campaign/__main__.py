@@ -1,0 +1,31 @@
+"""`python -m tests.campaign [--kills N] [--cuts N] [--requests N] [--seed N]`: the long run, and its figures."""
+
+from __future__ import annotations
+
+import argparse
+import json
+import sys
+
+from tests.campaign.fuzz import fuzz
+from tests.campaign.kills import cuts, kills
+
+
+def main() -> int:
+    """Run it; the exit status is 1 where anything was lost, doubled or failed at."""
+    parser = argparse.ArgumentParser(prog="tests.campaign", description=__doc__)
+    parser.add_argument("--kills", type=int, default=300)
+    parser.add_argument("--cuts", type=int, default=300)
+    parser.add_argument("--requests", type=int, default=30_000)
+    parser.add_argument("--seed", type=int, default=1)
+    options = parser.parse_args()
+    fuzzed, failed = fuzz(options.requests, options.seed)
+    figures = {**kills(options.kills, options.seed), **cuts(options.cuts), **fuzzed}
+    print(json.dumps(figures, indent=1))
+    for request in failed[:20]:
+        print(request, file=sys.stderr)
+    bad = ("kills_lost", "kills_doubled", "cuts_lost", "cuts_doubled", "fuzz_5xx")
+    return int(any(figures[name] for name in bad))
+
+
+if __name__ == "__main__":
+    sys.exit(main())

@@ -1,0 +1,26 @@
+"""A short run of the campaign: enough to notice when a promise is broken."""
+
+from __future__ import annotations
+
+import unittest
+
+from tests.campaign.fuzz import fuzz
+from tests.campaign.kills import cuts, kills
+
+
+class Short(unittest.TestCase):
+    def test_nothing_acknowledged_is_lost_or_doubled_by_a_kill(self) -> None:
+        figures = kills(5, seed=3)
+        self.assertEqual((figures["kills_lost"], figures["kills_doubled"]), (0, 0))
+        self.assertGreater(figures["kills_acknowledged"], 5)
+
+    def test_an_answer_cut_off_loses_and_doubles_nothing(self) -> None:
+        figures = cuts(30)
+        self.assertEqual((figures["cuts_lost"], figures["cuts_doubled"]), (0, 0))
+        self.assertEqual(figures["cuts_acknowledged"], 30)
+
+    def test_no_request_is_answered_with_a_server_error(self) -> None:
+        figures, failed = fuzz(600, seed=5)
+        self.assertEqual(failed, [])
+        self.assertGreater(figures["fuzz_2xx"], 60)
+        self.assertGreater(figures["fuzz_4xx"], 200)
