@@ -125,9 +125,7 @@ def register_problems(api: NinjaAPI) -> None:
     @api.exception_handler(Unreadable)
     def _unreadable(request: HttpRequest, error: Unreadable) -> HttpResponse:
         told = _counted([error_json(e) for e in error.invalid.errors], error.invalid.count)
-        text = (
-            "This version of the program does not read this job as it is stored. Its file and what was recorded stay."
-        )
+        text = "This version does not read this job as it is stored. Its file and its entries are still here."
         return problem(409, "unreadable-job", text, told)
 
     @api.exception_handler(ValidationError)

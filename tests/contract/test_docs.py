@@ -10,7 +10,7 @@ from lathework.tables.loader import FOLDER, load
 
 ROOT = Path(__file__).resolve().parents[2]
 DOCS = ROOT / "docs"
-COMMANDS = ("start", "test", "benchmark", "size", "plan", "backup", "restore")
+COMMANDS = ("start", "test", "benchmark", "size", "plan", "rebuild", "backup", "restore")
 LINK = re.compile(r"\]\(([^)#]+)(?:#[^)]*)?\)")
 MOST_SCREENSHOTS = 19
 

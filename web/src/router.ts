@@ -3,6 +3,8 @@ import { createRouter, createWebHistory } from 'vue-router'
 /** The views; `bench` fills the screen, without the rail. */
 export const router = createRouter({
   history: createWebHistory('/'),
+  /** Another page begins at its top, one that was left is found where it was; the same page stays where it is. */
+  scrollBehavior: (to, from, saved) => saved ?? (to.path === from.path ? false : { top: 0 }),
   routes: [
     { path: '/', name: 'jobs', component: () => import('@/views/JobsView.vue'), meta: { title: 'Jobs' } },
     {

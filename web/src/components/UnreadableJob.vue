@@ -80,12 +80,12 @@ async function remove() {
       recorded at the bench stays with the job.
     </p>
     <p class="acts">
+      <v-btn color="secondary" @click="input?.click()">Read the mended file</v-btn>
       <a :href="`/api/jobs/${id}/job.json`" download>Job file</a>
       <a :href="`/api/jobs/${id}/readings.csv`" download>Readings</a>
       <router-link v-if="standing" :to="{ name: 'log', query: { q: standing.title } }"
         >In the log</router-link
       >
-      <button type="button" class="plain" @click="input?.click()">Read the mended file</button>
       <input
         ref="input"
         class="sr"
@@ -115,6 +115,7 @@ async function remove() {
 .acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 22px;
+  gap: 10px 22px;
+  align-items: baseline;
 }
 </style>

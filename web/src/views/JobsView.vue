@@ -139,6 +139,9 @@ useKeys([{ key: 'n', label: 'start a job', run: () => (starting.value = 'part') 
   margin-top: 12px;
   align-items: baseline;
 }
+.shelves {
+  margin-left: -6px;
+}
 .shelves button[aria-pressed='true'] {
   color: var(--ink);
   font-weight: 700;

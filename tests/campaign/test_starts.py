@@ -1,0 +1,113 @@
+"""Starts: new, killed, two at once, over stores of other versions, foreign and broken ones; and how a server leaves."""
+
+from __future__ import annotations
+
+import gzip
+import os
+import signal
+import sqlite3
+import subprocess
+import sys
+import tempfile
+import time
+import unittest
+from contextlib import closing
+from pathlib import Path
+
+from server.store import NAME
+from tests.browser.server import ROOT, Server
+from tests.campaign.client import Client
+
+OLD_STORE = ROOT / "server" / "jobs" / "tests" / "data" / "store-2.sqlite3.gz"
+DEMO_JOBS, OLD_JOBS = 10, 23
+
+
+class Starts(unittest.TestCase):
+    def setUp(self) -> None:
+        folder = tempfile.TemporaryDirectory(prefix="conch-starts-")
+        self.addCleanup(folder.cleanup)
+        self.data = Path(folder.name)
+
+    def begun(self) -> subprocess.Popen[str]:
+        """A start on the folder, not waited for."""
+        command = [sys.executable, "-m", "server.serve", "--port", "0"]
+        environment = {**os.environ, "CONCH_DATA": str(self.data)}
+        return subprocess.Popen(
+            command, cwd=ROOT, env=environment, stdout=subprocess.PIPE, stderr=subprocess.PIPE, text=True
+        )
+
+    def served(self) -> Server:
+        server = Server(self.data, empty=False)
+        server.start()
+        self.addCleanup(server.end)
+        return server
+
+    def jobs(self, server: Server) -> int:
+        counts = Client(server.port).get("/api/jobs")["counts"]
+        return int(counts["open"])
+
+    def refused(self) -> str:
+        """The one line of a start that cannot go on; exit status 2."""
+        with self.begun() as process:
+            out, err = process.communicate(timeout=60)
+        self.assertEqual((process.returncode, out), (2, ""), err)
+        lines = err.strip().splitlines()
+        self.assertEqual(len(lines), 1, err)
+        self.assertTrue(lines[0].startswith("conch: "), err)
+        return lines[0]
+
+    def test_a_first_start_that_was_killed_loads_its_demo_the_next_time(self) -> None:
+        for after in (0.3, 0.5, 0.7, 0.9):
+            with self.begun() as process:
+                time.sleep(after)
+                process.send_signal(signal.SIGKILL)
+        self.assertEqual(self.jobs(self.served()), DEMO_JOBS)
+
+    def test_two_starts_at_once_are_one(self) -> None:
+        with self.begun() as one, self.begun() as two:
+            lines = {process: process.stdout.readline() for process in (one, two) if process.stdout}
+            serving = [process for process, line in lines.items() if "Conch is at" in line]
+            self.assertEqual(len(serving), 1, lines)
+            [other] = {one, two} - set(serving)
+            self.assertEqual(other.wait(60), 2)
+            assert other.stderr is not None
+            self.assertIn("another Conch is running", other.stderr.read())
+            serving[0].terminate()
+        self.assertEqual(self.jobs(self.served()), DEMO_JOBS)
+
+    def test_a_store_that_cannot_be_used_is_told_in_one_line(self) -> None:
+        store = self.data / NAME
+        store.write_bytes(b"no store at all " * 400)
+        self.assertIn("damaged, or not a store", self.refused())
+        store.unlink()
+        with closing(sqlite3.connect(store)) as foreign:
+            foreign.execute("CREATE TABLE recipes (title TEXT)")
+        self.assertIn("not a store of Conch", self.refused())
+        store.write_bytes(gzip.decompress(OLD_STORE.read_bytes()))
+        with closing(sqlite3.connect(store)) as later:
+            later.execute("INSERT INTO django_migrations (app, name, applied) VALUES ('jobs', '9999_of_later', '')")
+            later.commit()
+        self.assertIn("a later version", self.refused())
+        broken = bytearray(gzip.decompress(OLD_STORE.read_bytes()))
+        broken[8192:20480] = b"\x55" * 12288
+        store.write_bytes(broken)
+        self.assertIn("damaged", self.refused())
+
+    def test_an_upgrade_keeps_the_store_as_it_was(self) -> None:
+        old = gzip.decompress(OLD_STORE.read_bytes())
+        (self.data / NAME).write_bytes(old)
+        self.assertEqual(self.jobs(self.served()), OLD_JOBS)
+        [kept] = self.data.glob("conch-before-upgrade-*.sqlite3")
+        with closing(sqlite3.connect(kept)) as before:
+            names = [row[0] for row in before.execute("SELECT name FROM django_migrations WHERE app = 'jobs'")]
+        self.assertEqual(names[-1], "0004_threads")
+
+    def test_a_server_leaves_a_whole_store_for_its_owner_alone(self) -> None:
+        server = self.served()
+        self.assertEqual((self.data / NAME).stat().st_mode & 0o777, 0o600)
+        server.stop()
+        for side in ("-wal", "-shm"):
+            self.assertFalse(Path(f"{self.data / NAME}{side}").exists(), side)
+        self.assertEqual({file.stat().st_mode & 0o077 for file in self.data.iterdir()}, {0})
+        server.start()
+        self.assertEqual(self.jobs(server), DEMO_JOBS)
