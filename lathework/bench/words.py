@@ -36,6 +36,17 @@ def said(entry: Entry) -> str:
     return entry.text
 
 
+def setting_words(eighths: float) -> str:
+    """How far a die was opened in all (eighths of a turn of its middle screw, closed below 0), in words.
+
+    >>> setting_words(-2.0), setting_words(0.0)
+    ('die closed 2/8 turn in all', 'die as it came')
+    """
+    if not eighths:
+        return "die as it came"
+    return f"die {'opened' if eighths > 0 else 'closed'} {abs(eighths):g}/8 turn in all"
+
+
 def entry_words(entry: Entry, typed: str) -> str:
     """Everything that is shown of an entry, and what was `typed`."""
     lengths = (entry.value_mm, entry.dialled_mm, entry.story.aim_mm if entry.value_mm is not None else None)

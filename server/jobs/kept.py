@@ -66,9 +66,15 @@ def _words_of(spec: JobSpec) -> tuple[str, ...]:
     return (spec.notes, *(part.fits for part in spec.parts), *spec.part_names)
 
 
-def write_standing(now: Standing, before: str = "") -> None:
-    """Write the row of a job as it stands; `before` is the state it was in when nothing but entries came since."""
+def _shown(row: StandingRow) -> tuple[object, ...]:
+    """What entries change of the words that a job is found by."""
+    return row.state, row.held, row.good, row.scrapped, row.setting
+
+
+def write_standing(now: Standing, *, followed: bool = False) -> None:
+    """Write the row of a job as it stands; `followed` says that nothing but entries came since it was written."""
     row, spec, bench, progress = _row(now.job), now.spec, now.bench, now.progress
+    before = _shown(row)
     row.needed_by, row.thread = spec.needed_by, spec.designations
     row.material = ", ".join(dict.fromkeys(part.material.name for part in spec.parts))
     row.identified = spec.identified.words if spec.identified else ""
@@ -77,7 +83,8 @@ def write_standing(now: Standing, before: str = "") -> None:
     row.next_step = bench.step.title if bench.step else ""
     row.setting, row.unreadable = progress.opened_eighths, ""
     row.last_entry, row.folded, row.rules = now.last, progress.state.kept(), rules()
-    _save_row(now.job, row, now.state, _words_of(spec), indexed=now.state == before)
+    row.state, row.held = now.state, now.job.held
+    _save_row(now.job, row, now.state, _words_of(spec), indexed=followed and _shown(row) == before)
 
 
 def write_unreadable(job: Job, reason: str) -> None:
@@ -131,11 +138,11 @@ def add(before: Standing, entry: Entry) -> Standing:
 
     It costs the same however many went before: the state they were folded into is all that is read.
     """
-    state, was = before.progress.state, before.state
+    state = before.progress.state
     events = follow(state, recorded(entry), steps_of_parts(before.plans))
     now = Standing(before.job, before.plans, progress_of(before.plans, state), entry.pk)
     write_events(now.job, ((entry, event) for event in events))
-    write_standing(now, was)
+    write_standing(now, followed=True)
     words.index_entry(entry, now.job.title)
     return now
 

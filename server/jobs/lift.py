@@ -7,8 +7,10 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import replace
+from datetime import timedelta
 
 from django.db import transaction
+from django.utils import timezone
 
 from lathework.bench.entry import UNTOLD, Entry
 from lathework.bench.lift import lifted
@@ -21,6 +23,7 @@ from server.jobs.models import Job
 from server.jobs.standing import plans_of
 from server.jobs.stored import LENGTHS, recorded
 
+KEYS_KEPT = timedelta(days=30)
 _CHANGED = (
     *("part", "step", "ended", "title", "part_name", "metal", "thread", "class_name", "makes", "tool", "revision"),
     *LENGTHS,
@@ -67,7 +70,11 @@ def is_old(job: Job) -> bool:
 
 
 def bring_up_to_date() -> None:
-    """Lift what is old; fold anew what was folded by other rules. Each job in a transaction of its own."""
+    """Lift what is old; fold anew what was folded by other rules. Each job in a transaction of its own.
+
+    Keys of acts that nobody sends again any more are forgotten.
+    """
+    models.Act.objects.filter(at__lt=timezone.now() - KEYS_KEPT).delete()
     lifted_already = models.StandingRow.objects.values("job")
     for number in list(Job.objects.exclude(pk__in=lifted_already).order_by("pk").values_list("pk", flat=True)):
         with transaction.atomic():

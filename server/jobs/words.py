@@ -8,7 +8,7 @@ from typing import Literal
 
 from django.db import connection
 
-from lathework.bench.words import entry_words
+from lathework.bench.words import entry_words, setting_words
 from lathework.errors import InputError
 from lathework.threads.designation import read_designation
 from server.jobs.models import Entry, Job, StandingRow
@@ -42,7 +42,8 @@ def _drop(table: Table, ids: Sequence[int]) -> None:
 
 def _row(entry: Entry, title: str) -> tuple[int, str, str, str]:
     told = recorded(entry)
-    words = f"{entry_words(told, entry.typed)} {title} {entry.at:%Y-%m-%d} {entry.at:%d %b %Y}"
+    day = f"{entry.at:%Y-%m-%d} {entry.at.day} {entry.at:%B %Y}"
+    words = f"{entry_words(told, entry.typed)} {title} {day}"
     return entry.pk, words, _mark(entry.thread), entry.kind
 
 
@@ -70,10 +71,11 @@ def index_entries(job: Job) -> None:
 
 def index_job(job: Job, row: StandingRow, more: Sequence[str]) -> None:
     """Make a job found by what its `row` shows, and by `more` words of its document."""
-    words = (row.title, row.needed_by, row.thread, row.material, row.identified, row.held, row.closed, row.state, *more)
+    made = f"{row.good} of {row.quantity} {row.scrapped} scrapped {setting_words(row.setting)}"
+    told = (row.title, row.needed_by, row.thread, row.material, row.identified, row.held, row.closed, row.state, made)
     marks = " ".join(_mark(name) for name in row.thread.split(", ") if name)
     _drop(JOBS, [job.pk])
-    _put(JOBS, [(job.pk, " ".join(words), marks, "")])
+    _put(JOBS, [(job.pk, " ".join((*told, *more)), marks, "")])
 
 
 def forget_job(job_id: int) -> None:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from typing import Any
 
-from lathework.bench.words import KIND_WORDS, said
+from lathework.bench.words import KIND_WORDS, said, setting_words
 from lathework.present.values import length_shown
 from server.jobs import words
 from server.jobs.models import Entry, Job, StandingRow
@@ -41,12 +41,6 @@ def _entry(row: Entry, titles: dict[int, str]) -> dict[str, Any]:
     }
 
 
-def _setting(eighths: float) -> str:
-    if not eighths:
-        return "die as it came"
-    return f"die {'opened' if eighths > 0 else 'closed'} {abs(eighths):g}/8 turn in all"
-
-
 def _outcome(row: StandingRow) -> str:
     if row.unreadable:
         return f"cannot be read: {row.unreadable}"
@@ -66,7 +60,7 @@ def _job(row: StandingRow) -> dict[str, Any]:
         "good": row.good,
         "scrapped": row.scrapped,
         "outcome": _outcome(row),
-        "setting": _setting(row.setting),
+        "setting": setting_words(row.setting),
         "identified": row.identified,
         "changed_at": row.changed_at.isoformat(),
     }

@@ -12,7 +12,7 @@ from lathework.tests.samples import PLUG, SCREW, TIE_ROD, document, section
 from lathework.tests.test_parts import other, together
 from server.jobs import kept
 from server.jobs.actions.documents import start_job
-from server.jobs.models import Entry, GaugingRow, PieceRow, StandingRow
+from server.jobs.models import Entry, GaugingRow, Job, PieceRow, StandingRow
 from server.jobs.tests.case import ApiCase
 
 CHANGES: tuple[dict[str, Any], ...] = (
@@ -78,7 +78,19 @@ class RowsOfAnyHistory(ApiCase):
                     kept.keep_ready(self.stored())
                     self.assertEqual(followed, rows(self.job.pk), f"history {seed}, act {step}")
             self.assertGreater(Entry.objects.filter(job=self.job, undone_at=None).count(), 10)
+            self.read_back()
             self.assertTrue(GaugingRow.objects.exists() or seed)
+
+    def read_back(self) -> None:
+        """The job's file makes the same job again, whatever was changed and taken back meanwhile."""
+        file = self.get(self.url("/job.json"))
+        again = self.send("POST", "/api/jobs/import", file).json()["id"]  # type: ignore[attr-defined]
+        self.assertEqual(self.get(f"/api/jobs/{again}/job.json"), file)
+        own = dict.fromkeys(("id", "last", "revision", "changed_at"))
+        self.assertEqual(self.get(f"/api/jobs/{again}/bench") | own, self.get(self.url("/bench")) | own)
+        # Words are compared for one job at a time.
+        Job.objects.filter(pk=again).delete()
+        kept.words.forget_entries(again)
 
     def test_rebuild_makes_rows_that_were_lost(self) -> None:
         self.walk_to("part-off")

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Any
 from urllib.parse import urlencode
 
-from lathework.tests.samples import document
+from lathework.tests.samples import PLUG, document
 from server.jobs.actions.documents import start_job
 from server.jobs.tests.case import ApiCase
 
@@ -69,6 +69,49 @@ class Log(ApiCase):
         self.assertEqual(second["more"], False)
         together = [e["id"] for e in first["entries"] + second["entries"]]
         self.assertEqual(together, sorted(set(together), reverse=True))
+
+    def test_a_threads_name_finds_that_thread_and_no_other(self) -> None:
+        """2, and BA, stand in many a word of a 3/8-16 job: of a bar, of a base, of piece 2."""
+        for words in ("2 BA", "3/8-24", "M3"):
+            with self.subTest(words):
+                found = self.log(words)
+                self.assertEqual((found["jobs"], found["entries"]), ([], []))
+        for words in ("3/8-16", "3/8 UNC", "3/8-16 UNC nut"):
+            with self.subTest(words):
+                found = self.log(words)
+                self.assertEqual([job["title"] for job in found["jobs"]], ["Levelling studs"])
+                self.assertEqual({entry["thread"] for entry in found["entries"]}, {"3/8-16 UNC"})
+
+    def test_everything_that_is_shown_is_found(self) -> None:
+        shown = self.log()
+        for entry in shown["entries"]:
+            told = [
+                entry["job"],
+                entry["thread"],
+                f"piece {entry['piece']}",
+                entry["step"],
+                entry["what"],
+                entry["said"],
+            ]
+            told += [length[unit]["text"] for length in (entry["reading"], entry["dialled"], entry["aim"])
+                     if length for unit in ("in", "mm")]  # fmt: skip
+            for words in filter(None, told):
+                with self.subTest(entry["kind"], words=words):
+                    self.assertIn(entry["id"], [one["id"] for one in self.log(words)["entries"]])
+        for job in shown["jobs"]:
+            for name in ("title", "thread", "material", "outcome", "setting"):
+                with self.subTest(name):
+                    self.assertIn(job["id"], [one["id"] for one in self.log(job[name])["jobs"]])
+
+    def test_titles_are_what_they_were(self) -> None:
+        """A plug's round for its hexagon is no shank, in whatever other job a shank is turned."""
+        self.job = start_job(document({**PLUG, "title": "Plugs"}))
+        self.record("done")
+        self.record("reading", reading="0.866")
+        self.change({"title": "Studs again"})
+        steps = [entry["step"] for entry in self.log(kind="reading")["entries"] if entry["job"] == "Studs again"]
+        self.assertEqual(steps, ["Turn round for the hexagon"])
+        self.assertEqual(len(self.log("turn round for the hexagon")["entries"]), 1)
 
     def test_wrong_questions(self) -> None:
         self.told(self.client.get("/api/log?kind=rumour"), 422)

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { useActs } from '@/composables/useActs'
 import { useRouter } from 'vue-router'
 
 import { asProblem, ask, client, type FieldError } from '@/api/client'
@@ -61,6 +62,7 @@ const METALS: { key: 'metal' | 'stud_metal'; label: string }[] = [
   { key: 'metal', label: 'Metal of the part' },
   { key: 'stud_metal', label: 'Metal of stud and nut' },
 ]
+const send = useActs()
 const remember = () => (kept.value = { ...typed.value })
 
 async function start() {
@@ -69,7 +71,9 @@ async function start() {
   trouble.value = ''
   try {
     const { document } = await ask(client.POST('/api/jobs/stud-repair', { body: asked.value }))
-    const job = await ask(client.POST('/api/jobs', { body: document }))
+    const job = await send(['start', document], (header) =>
+      ask(client.POST('/api/jobs', { params: { header }, body: document })),
+    )
     kept.value = FIRST
     await router.push({ name: 'plan', params: { id: job.id } })
   } catch (error) {
