@@ -2,12 +2,12 @@
 
 from __future__ import annotations
 
-from lathework.bench.entry import Entry, Kind
+from lathework.bench.entry import Entry
 from lathework.rules.cautions import HAZARD_NAMES
 from lathework.rules.gauging import MEANINGS
 from lathework.units import show_both
 
-KIND_WORDS: dict[Kind, str] = {
+KIND_WORDS: dict[str, str] = {
     "reading": "measured",
     "verdict": "nut",
     "setting": "die",
@@ -24,16 +24,20 @@ KIND_WORDS: dict[Kind, str] = {
 """What was done, by the kind of its entry."""
 
 
-def said(entry: Entry) -> str:
-    """What an entry says beside its figures."""
-    if entry.kind == "verdict":
-        meaning = next((m for m in MEANINGS.values() if m.code == entry.word), None)
-        return meaning.words if meaning else entry.word
-    if entry.kind == "read":
-        return ", ".join(name for code, name in HAZARD_NAMES.items() if code in entry.word.split())
-    if entry.kind == "setting":
-        return f"{entry.word} {entry.eighths or 0:g}/8 turn"
-    return entry.text
+def said(kind: str, word: str, eighths: float | None, text: str) -> str:
+    """What an entry of a kind says beside its lengths: its word, its text, or how far a die was turned in eighths.
+
+    >>> said("setting", "close", 2.0, "")
+    'close 2/8 turn'
+    """
+    if kind == "verdict":
+        meaning = next((m for m in MEANINGS.values() if m.code == word), None)
+        return meaning.words if meaning else word
+    if kind == "read":
+        return ", ".join(name for code, name in HAZARD_NAMES.items() if code in word.split())
+    if kind == "setting":
+        return f"{word} {eighths or 0:g}/8 turn"
+    return text
 
 
 def setting_words(eighths: float) -> str:
@@ -52,5 +56,6 @@ def entry_words(entry: Entry, typed: str) -> str:
     lengths = (entry.value_mm, entry.dialled_mm, entry.story.aim_mm if entry.value_mm is not None else None)
     shown = [" ".join(show_both(mm, "mm")) for mm in lengths if mm is not None]
     story = entry.story
+    told = said(entry.kind, entry.word, entry.eighths, entry.text)
     named = (story.title, story.part, f"piece {entry.piece}", story.thread, story.class_name, story.metal)
-    return " ".join((*named, KIND_WORDS[entry.kind], said(entry), typed, *shown))
+    return " ".join((*named, KIND_WORDS[entry.kind], told, typed, *shown))

@@ -9,35 +9,38 @@ from lathework.bench.words import KIND_WORDS, said, setting_words
 from lathework.present.values import length_shown
 from server.jobs import words
 from server.jobs.models import Entry, Job, StandingRow
-from server.jobs.stored import recorded
 
-PAGE, JOBS = 50, 10
+Json = dict[str, Any]
+PAGE, JOBS = 40, 10
 """Entries, and jobs, on a page."""
 _LATEST = 2**62
+_SHOWN = (
+    *("pk", "job_id", "kind", "part_name", "piece", "step", "title", "thread", "value_mm", "dialled_mm", "aim_mm"),
+    *("word", "eighths", "text", "typed", "at"),
+)
 
 
-def _length(mm: float | None) -> dict[str, Any] | None:
+def _length(mm: float | None) -> Json | None:
     return None if mm is None else length_shown(mm)
 
 
-def _entry(row: Entry, titles: dict[int, str]) -> dict[str, Any]:
-    entry = recorded(row)
+def _entry(row: Json, titles: dict[int, str]) -> Json:
     return {
-        "id": row.pk,
-        "job_id": row.job_id,
-        "job": titles[row.job_id],
-        "thread": row.thread,
-        "part": row.part_name,
-        "piece": row.piece,
-        "step": row.title or row.step,
-        "kind": row.kind,
-        "what": KIND_WORDS[entry.kind],
-        "typed": row.typed,
-        "reading": _length(row.value_mm),
-        "aim": _length(row.aim_mm) if row.value_mm is not None else None,
-        "dialled": _length(row.dialled_mm),
-        "said": said(entry),
-        "at": row.at.isoformat(),
+        "id": row["pk"],
+        "job_id": row["job_id"],
+        "job": titles[row["job_id"]],
+        "thread": row["thread"],
+        "part": row["part_name"],
+        "piece": row["piece"],
+        "step": row["title"] or row["step"],
+        "kind": row["kind"],
+        "what": KIND_WORDS[row["kind"]],
+        "typed": row["typed"],
+        "reading": _length(row["value_mm"]),
+        "aim": _length(row["aim_mm"]) if row["value_mm"] is not None else None,
+        "dialled": _length(row["dialled_mm"]),
+        "said": said(row["kind"], row["word"], row["eighths"], row["text"]),
+        "at": row["at"].isoformat(),
     }
 
 
@@ -49,7 +52,7 @@ def _outcome(row: StandingRow) -> str:
     return f"held: {row.held}" if row.held else row.state
 
 
-def _job(row: StandingRow) -> dict[str, Any]:
+def _job(row: StandingRow) -> Json:
     return {
         "id": row.job_id,
         "title": row.title,
@@ -66,34 +69,36 @@ def _job(row: StandingRow) -> dict[str, Any]:
     }
 
 
-def _entries(query: str, kind: str, before: int) -> list[Entry]:
+def _entries(query: str, kind: str, before: int) -> list[Json]:
     """One more entry than a page holds, the newest first."""
     if query:
         # The index knows live entries alone, of jobs that are not deleted.
         ids = words.matching(words.ENTRIES, query, before, PAGE + 1)
-        return list(Entry.objects.filter(pk__in=ids).order_by("-pk"))
-    known = Entry.objects.filter(undone_at=None, job__deleted_at=None)
-    some = known.filter(kind=kind) if kind else known
-    return list(some.filter(pk__lt=before).order_by("-pk")[: PAGE + 1])
+        found = Entry.objects.filter(pk__in=ids).order_by("-pk")
+    else:
+        known = Entry.objects.filter(undone_at=None, job__deleted_at=None)
+        some = known.filter(kind=kind) if kind else known
+        found = some.filter(pk__lt=before).order_by("-pk")[: PAGE + 1]
+    return list(found.values(*_SHOWN))
 
 
-def _jobs(query: str, entries: Sequence[Entry]) -> list[StandingRow]:
+def _jobs(query: str, entries: Sequence[Json]) -> list[StandingRow]:
     """The jobs whose own words match, or of whose entries some on the page do; the last touched first."""
     rows = StandingRow.objects.exclude(shelf="bin").defer("folded").order_by("-changed_at", "-job")
     if not query:
         return list(rows[:JOBS])
-    ids = {*words.matching(words.JOBS, query, _LATEST, JOBS), *(entry.job_id for entry in entries)}
+    ids = {*words.matching(words.JOBS, query, _LATEST, JOBS), *(entry["job_id"] for entry in entries)}
     return list(rows.filter(pk__in=ids)[:JOBS])
 
 
-def search(text: str, kind: str, before: int) -> dict[str, Any]:
+def search(text: str, kind: str, before: int) -> Json:
     """Live entries with an id under `before` that hold every word of `text`, and jobs; `more` when there are older."""
     query = words.query_of(text)
     asked = bool(text.replace("\x00", " ").split())
     if asked and not query:
         return {"jobs": [], "entries": [], "more": False}
     found = _entries(words.query_of(text, kind) if query else "", kind, before)
-    titles = dict(Job.objects.filter(pk__in={row.job_id for row in found}).values_list("pk", "title"))
+    titles = dict(Job.objects.filter(pk__in={row["job_id"] for row in found}).values_list("pk", "title"))
     return {
         "jobs": [_job(row) for row in _jobs(query, found[:PAGE])],
         "entries": [_entry(row, titles) for row in found[:PAGE]],

@@ -64,7 +64,7 @@ class Log(ApiCase):
         for number in range(60):
             self.record("note", reason=f"note {number}")
         first = self.log()
-        self.assertEqual((len(first["entries"]), first["more"]), (50, True))
+        self.assertEqual((len(first["entries"]), first["more"]), (40, True))
         second = self.log(before=first["entries"][-1]["id"])
         self.assertEqual(second["more"], False)
         together = [e["id"] for e in first["entries"] + second["entries"]]
