@@ -25,7 +25,7 @@ KIND_WORDS: dict[str, str] = {
 
 
 def said(kind: str, word: str, eighths: float | None, text: str) -> str:
-    """What an entry of a kind says beside its lengths: its word, its text, or how far a die was turned in eighths.
+    """What an entry says beside its lengths: its word, its text, or by how many `eighths` (a number) a die was moved.
 
     >>> said("setting", "close", 2.0, "")
     'close 2/8 turn'
@@ -41,7 +41,7 @@ def said(kind: str, word: str, eighths: float | None, text: str) -> str:
 
 
 def setting_words(eighths: float) -> str:
-    """How far a die was opened in all (eighths of a turn of its middle screw, closed below 0), in words.
+    """How far a die was opened in all, in words: a number of `eighths` of a turn of its screw, below 0 where closed.
 
     >>> setting_words(-2.0), setting_words(0.0)
     ('die closed 2/8 turn in all', 'die as it came')
