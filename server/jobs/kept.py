@@ -11,7 +11,7 @@ from django.conf import settings
 from django.db import transaction
 from django.db.models import Q
 
-from lathework.bench.fold import Event, PieceEnded, fold, follow, steps_of_parts
+from lathework.bench.fold import Event, Gauged, PieceEnded, fold, follow, steps_of_parts
 from lathework.bench.progress import progress_of
 from lathework.errors import InvalidDocument
 from lathework.part import Job as JobSpec
@@ -116,21 +116,28 @@ def _more(job: Job) -> tuple[str, ...]:
         return ()
 
 
-def write_events(job: Job, events: Iterable[tuple[Entry, Event]]) -> None:
-    """Write what came of entries: pieces, and what a die did."""
+def _row_of(job: Job, entry: Entry, event: Event) -> PieceRow | GaugingRow:
+    """The row of what came of an entry: a piece, or what a die did."""
+    if isinstance(event, PieceEnded):
+        return PieceRow(job=job, entry=entry, part=event.part, piece=event.piece, good=event.good)
+    return GaugingRow(
+        job=job, entry=entry, part=event.part, piece=event.piece, step=event.step, thread=event.thread,
+        metal=event.metal, verdict=event.verdict, blank_mm=event.blank_mm, eighths=event.eighths,
+    )  # fmt: skip
+
+
+def _write_events(job: Job, events: Iterable[tuple[Entry, Event]]) -> None:
+    """Write what came of entries, as new rows; of a thread that is gauged again, the last verdict stands."""
+    pieces: dict[tuple[str, int], PieceRow] = {}
+    gaugings: dict[tuple[str, int, str], GaugingRow] = {}
     for entry, event in events:
-        if isinstance(event, PieceEnded):
-            PieceRow.objects.update_or_create(
-                job=job, part=event.part, piece=event.piece, defaults={"entry": entry, "good": event.good}
-            )
+        row = _row_of(job, entry, event)
+        if isinstance(row, PieceRow):
+            pieces[row.part, row.piece] = row
         else:
-            GaugingRow.objects.update_or_create(
-                job=job, part=event.part, piece=event.piece, step=event.step,
-                defaults={
-                    "entry": entry, "thread": event.thread, "metal": event.metal, "verdict": event.verdict,
-                    "blank_mm": event.blank_mm, "eighths": event.eighths,
-                },
-            )  # fmt: skip
+            gaugings[row.part, row.piece, row.step] = row
+    PieceRow.objects.bulk_create(pieces.values())
+    GaugingRow.objects.bulk_create(gaugings.values())
 
 
 def add(before: Standing, entry: Entry) -> Standing:
@@ -141,7 +148,11 @@ def add(before: Standing, entry: Entry) -> Standing:
     state = before.progress.state
     events = follow(state, recorded(entry), steps_of_parts(before.plans))
     now = Standing(before.job, before.plans, progress_of(before.plans, state), entry.pk)
-    write_events(now.job, ((entry, event) for event in events))
+    for event in events:
+        if isinstance(event, Gauged):
+            mine = GaugingRow.objects.filter(job=now.job, part=event.part, piece=event.piece, step=event.step)
+            mine.delete()
+    _write_events(now.job, ((entry, event) for event in events))
     write_standing(now, followed=True)
     words.index_entry(entry, now.job.title)
     return now
@@ -162,7 +173,7 @@ def _rewritten(job: Job, plans: Sequence[Plan]) -> Standing:
     state, events = fold(plans, [recorded(entry) for entry in entries])
     now = Standing(job, tuple(plans), progress_of(plans, state), entries[-1].pk if entries else 0)
     _forget(job)
-    write_events(job, ((entries[at], event) for at, event in events))
+    _write_events(job, ((entries[at], event) for at, event in events))
     write_standing(now)
     return now
 

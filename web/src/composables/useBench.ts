@@ -66,9 +66,12 @@ export function useBench(id: number) {
       await whole.close({ id, ...saw() }, reason)
       return read()
     })
-  /** Another device may have gone on: what it did is shown when one looks here again. */
+  /**
+   * Another device may have gone on: what it did is shown when one looks here again. An act whose answer was lost is
+   * tried again first, as it was: what it found would hide whether it was done.
+   */
   useReturn(() => {
-    if (busy.value || !bench.value) return
+    if (busy.value || !bench.value || problem.value?.status === 0) return
     void read().then(
       (now) => {
         const { last, revision } = saw()
