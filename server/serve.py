@@ -119,6 +119,7 @@ def main() -> None:
 
     try:
         with store.held(settings.DATA):
+            store.make_private(settings.DATA)
             _serve(options.port, empty=options.empty)
     except store.StoreProblem as problem:
         _stop(str(problem))

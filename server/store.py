@@ -12,7 +12,7 @@ from datetime import datetime
 from pathlib import Path
 
 NAME, LOCK = "conch.sqlite3", "conch.lock"
-FOLDER_MODE, FILE_MASK = 0o700, 0o077
+FOLDER_MODE, FILE_MODE, FILE_MASK = 0o700, 0o600, 0o077
 SIDES = ("-wal", "-shm")
 """What SQLite keeps beside a store while it is open."""
 _OURS = {"jobs_job", "jobs_entry"}
@@ -49,6 +49,14 @@ def check_store(file: Path, check: str = "integrity_check") -> None:
         raise StoreProblem(f"{file} is not a store of Conch")
     if been_through - _known_migrations():
         raise StoreProblem(f"{file} was written by a later version of Conch: use that one")
+
+
+def make_private(folder: Path) -> None:
+    """Leave a folder and what is in it to its owner alone."""
+    folder.chmod(FOLDER_MODE)
+    for file in folder.iterdir():
+        if file.is_file():
+            file.chmod(FILE_MODE)
 
 
 def is_behind(file: Path) -> bool:

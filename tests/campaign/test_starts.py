@@ -96,7 +96,9 @@ class Starts(unittest.TestCase):
     def test_an_upgrade_keeps_the_store_as_it_was(self) -> None:
         old = gzip.decompress(OLD_STORE.read_bytes())
         (self.data / NAME).write_bytes(old)
+        (self.data / NAME).chmod(0o644)
         self.assertEqual(self.jobs(self.served()), OLD_JOBS)
+        self.assertEqual((self.data / NAME).stat().st_mode & 0o777, 0o600)
         [kept] = self.data.glob("conch-before-upgrade-*.sqlite3")
         with closing(sqlite3.connect(kept)) as before:
             names = [row[0] for row in before.execute("SELECT name FROM django_migrations WHERE app = 'jobs'")]

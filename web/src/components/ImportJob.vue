@@ -5,6 +5,9 @@ import { useRouter } from 'vue-router'
 import { asProblem, ask, client, type FieldError } from '@/api/client'
 import { useActs } from '@/composables/useActs'
 
+/** What the server takes at most; a longer file is not sent, it would hang up on it. */
+const MOST_BYTES = 8 * 1024 * 1024
+
 /** Reads a job file; a wrong one changes nothing and is told field by field. */
 const router = useRouter()
 const send = useActs()
@@ -17,6 +20,10 @@ async function read(event: Event) {
   if (!file) return
   trouble.value = ''
   errors.value = []
+  if (file.size > MOST_BYTES) {
+    trouble.value = `${file.name} is larger than 8 MiB: that is no job file. Nothing was changed.`
+    return
+  }
   try {
     const content: unknown = JSON.parse(await file.text())
     const job = await send(['import', content], (header) =>
