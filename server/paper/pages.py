@@ -74,24 +74,28 @@ def _room(flowable: Flowable, rooms: list[_Room]) -> Flowable:
     return rooms[-1]
 
 
-def _laid_out(story: Story) -> tuple[int, float]:
-    """How many pages a story takes, and how high all that stands on them is together, in pages."""
-    document, rooms = sheet_of_paper(BytesIO(), ""), list[_Room]()
-    document.build([_room(flowable, rooms) for flowable in story], canvasmaker=_NoPaper)
-    return int(document.page), sum(room.taken[1] for room in rooms if room.taken) / HEIGHT
+def _laid_out(story: Story) -> tuple[int, list[float]]:
+    """How many pages a story takes, and how high what stands between its page breaks is, each in pages."""
+    document, parts, rooms = sheet_of_paper(BytesIO(), ""), [list[_Room]()], Story()
+    for flowable in story:
+        if isinstance(flowable, PageBreak):
+            parts.append([])
+        rooms.append(_room(flowable, parts[-1]))
+    document.build(rooms, canvasmaker=_NoPaper)
+    return int(document.page), [sum(room.taken[1] for room in part if room.taken) / HEIGHT for part in parts]
 
 
-def fewest_pages(stories: Sequence[tuple[float, Callable[[], Story]]], least: int) -> tuple[int, Story]:
+def fewest_pages(stories: Sequence[tuple[float, Callable[[], Story]]]) -> tuple[int, Story]:
     """The first of the stories that takes the fewest pages, and how many those are.
 
     Each comes with the size it is lettered at (1 for full, the largest first): words shrink with its square at most, so
-    that one which cannot take fewer pages is not laid out. `least` pages (a count) are taken in any case.
+    that one which cannot take fewer pages is not laid out.
     """
     (_, make), *others = stories
     story = make()
     best, high = _laid_out(story)
     for size, make in others:
-        if max(least, math.ceil(high * size**2)) >= best:
+        if sum(math.ceil(part * size**2) for part in high) >= best:
             continue
         other = make()
         pages, _ = _laid_out(other)

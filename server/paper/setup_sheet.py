@@ -116,7 +116,7 @@ def _part(plan: Plan, style: Lettering, sheets: Sequence[Sheet]) -> list[Flowabl
     return story
 
 
-def _story(plans: Sequence[Plan], style: Lettering, sheets: Drawings) -> list[Flowable]:
+def story_of(plans: Sequence[Plan], style: Lettering, sheets: Drawings) -> list[Flowable]:
     """The whole sheet; each part of the job begins a page."""
     job = plans[0].job
     story: list[Flowable] = []
@@ -154,9 +154,7 @@ def setup_sheet(plans: Sequence[Plan]) -> bytes:
     fonts()
     out, title = BytesIO(), plans[0].job.title
     sheets = [[part_sheet(plan, PAPER, chucking.number) for chucking in plan.chuckings] for plan in plans]
-    pages, story = fewest_pages(
-        [(size, partial(_story, plans, Lettering(size, WIDTH), sheets)) for size in SIZES], len(plans)
-    )
+    pages, story = fewest_pages([(size, partial(story_of, plans, Lettering(size, WIDTH), sheets)) for size in SIZES])
     foot = _foot(title, pages)
     sheet_of_paper(out, title).build(story, onFirstPage=foot, onLaterPages=foot)
     return out.getvalue()

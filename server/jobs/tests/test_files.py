@@ -15,12 +15,18 @@ from jsonschema import Draft202012Validator
 from pypdf import PdfReader
 from reportlab.pdfbase.pdfmetrics import stringWidth
 
-from lathework.drawing.layout import CHAR, LETTERING
+from lathework.document import read_document
+from lathework.drawing.layout import CHAR, LETTERING, PAPER
+from lathework.drawing.part_view import part_sheet
+from lathework.planning.plan import make_plans
 from lathework.tests.samples import PLUG, TIE_ROD, document, section
 from lathework.tests.test_bores import bore
 from server.jobs.models import Entry, Job
 from server.jobs.tests.case import ApiCase
 from server.paper.fonts import FIGURES, fonts
+from server.paper.lettering import SIZES, Lettering
+from server.paper.pages import WIDTH, sheet_of_paper
+from server.paper.setup_sheet import setup_sheet, story_of
 
 SCHEMA = Draft202012Validator(json.loads((Path(settings.ROOT) / "docs/formats/job-3.schema.json").read_text()))
 
@@ -160,3 +166,20 @@ class PartDxf(ApiCase):
     def test_the_sheet_says_how_much_bar(self) -> None:
         page = PdfReader(io.BytesIO(self.client.get(self.url("/sheet.pdf")).content)).pages[0].extract_text()
         self.assertIn("16.862 in for the batch", " ".join(page.split()))
+
+
+class Pages(ApiCase):
+    def test_no_other_lettering_takes_fewer(self) -> None:
+        """Each demo job at every size, drawn in full: the sheet takes as few pages as any, in the largest that does."""
+        fonts()
+        for file in sorted((Path(settings.ROOT) / "demo").glob("*.json")):
+            plans = make_plans(read_document(json.loads(file.read_text())))
+            drawings = [[part_sheet(plan, PAPER, c.number) for c in plan.chuckings] for plan in plans]
+            takes = []
+            for size in SIZES:
+                out = sheet_of_paper(io.BytesIO(), "")
+                out.build(story_of(plans, Lettering(size, WIDTH), drawings))
+                takes.append(out.page)
+            with self.subTest(file.name):
+                told = PdfReader(io.BytesIO(setup_sheet(plans)))
+                self.assertEqual(len(told.pages), min(takes))
