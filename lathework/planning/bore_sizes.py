@@ -10,7 +10,7 @@ from lathework.lengths import Length
 from lathework.part import MILLED, Bore, Part
 from lathework.planning.bores import TAP, BoreWork
 from lathework.planning.ends import nominal_mm
-from lathework.rules.holes import POINT_SHARE, drill_depth, tap_named
+from lathework.rules.holes import POINT_SHARE, Tap, chip_room, drill_depth, tap_named
 from lathework.rules.stock import FORM_FLATS
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
@@ -22,14 +22,38 @@ RECESS_TURNS = 2.0
 """Width in pitches of the recess at the bottom of a chased hole (practice)."""
 
 
-def _through(found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit) -> Figure:
-    across, point = found.bore.end == "across", POINT_SHARE * found.drill_mm
-    names = ["thickness" if across else "overall length", *(() if across else ("what is parted and faced",)), "point"]
-    lengths = [thick_mm, *(() if across else (beyond_mm,)), point]
-    inputs = tuple(Given(name, convert(mm, "mm", unit), unit) for name, mm in zip(names, lengths, strict=True))
+def _beyond(found: BoreWork, beyond_mm: float, *, dead_end: bool) -> dict[str, float]:
+    """What a hole along the axis is drilled deeper than the part, in millimetres, by name: into metal that goes.
+
+    Where it is tapped while the part is on its bar, the tap's lead and its chips need as much room there as below a
+    blind thread; a chaser runs out there.
+    """
+    thread = found.bore.thread
+    parted = {"what is parted and faced": beyond_mm}
+    if thread is None or not dead_end or found.taper is not None:
+        return parted
+    if found.chased:
+        room = {"run-out of 2 × pitch": RECESS_TURNS * thread.pitch_mm}
+    else:
+        tap = tap_of(found)
+        room = {"lead of the tap": tap.lead_turns * thread.pitch_mm, "room for chips": chip_room(tap) * thread.pitch_mm}
+    return room if sum(room.values()) > beyond_mm else parted
+
+
+def tap_of(found: BoreWork) -> Tap:
+    """The tap that a hole is drilled deep enough for."""
+    return tap_named("form" if found.bore.cut == "form-tap" else TAP)
+
+
+def _through(found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit, *, dead_end: bool = False) -> Figure:
+    across, point = found.bore.end == "across", {"point": POINT_SHARE * found.drill_mm}
+    lengths = {"thickness" if across else "overall length": thick_mm}
+    lengths |= {} if across else _beyond(found, beyond_mm, dead_end=dead_end)
+    inputs = tuple(Given(name, convert(mm, "mm", unit), unit) for name, mm in (lengths | point).items())
     return Figure(
-        "drill deep", convert(sum(lengths), "mm", unit), unit, " + ".join(names) + " of the drill", PRACTICE, inputs,
-        fine=False,
+        "drill deep", convert(sum((lengths | point).values()), "mm", unit), unit,
+        " + ".join(lengths | point) + " of the drill", PRACTICE, inputs, fine=False,
+        note="On the bar this hole ends in metal: the tap needs that room behind the part." if dead_end else "",
     )  # fmt: skip
 
 
@@ -43,23 +67,25 @@ def _recessed(depth: Length, thread: Thread, unit: LengthUnit) -> Figure:
     )  # fmt: skip
 
 
-def depth_figure(found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit) -> Figure:
+def depth_figure(
+    found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit, *, dead_end: bool = False
+) -> Figure:
     """How deep to drill, to the point, told in `unit`.
 
     A blind tapped hole takes the lead of a second tap and room for chips; a through one goes `beyond_mm` past
-    `thick_mm`, the overall length, or the thickness for a hole across (both millimetres). Source: practice.
+    `thick_mm`, the overall length, or the thickness for a hole across (both millimetres), and as far as the tap needs
+    where it is tapped while it ends in the bar, a `dead_end`. Source: practice.
     """
     bore, point = found.bore, POINT_SHARE * found.drill_mm
     if bore.depth is None:
-        return _through(found, thick_mm, beyond_mm, unit)
+        return _through(found, thick_mm, beyond_mm, unit, dead_end=dead_end)
     if found.taper is not None and bore.thread is not None:
         deep = found.taper.depth
         return replace(deep, value=convert(deep.value, bore.thread.unit, unit), unit=unit)
     if found.chased and bore.thread is not None:
         return _recessed(bore.depth, bore.thread, unit)
     if bore.thread is not None:
-        tap = tap_named("form" if bore.cut == "form-tap" else TAP)
-        thread = bore.thread
+        tap, thread = tap_of(found), bore.thread
         deep = drill_depth(
             thread, tap, convert(bore.depth.mm, "mm", thread.unit), convert(found.drill_mm, "mm", thread.unit)
         )

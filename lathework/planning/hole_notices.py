@@ -8,6 +8,7 @@ from dataclasses import replace
 from lathework.part import Bore
 from lathework.planning.bore_sizes import FLOOR_MM, depth_figure, largest_mm, thickness_mm, wall_mm
 from lathework.planning.bores import BoreWork, bore_work, much_nearer, racks_of
+from lathework.planning.chucking import Chucking
 from lathework.planning.notice import Notice, told
 from lathework.planning.tapping_steps import margin_of, way_of
 from lathework.planning.work import Work, in_mm
@@ -53,7 +54,7 @@ def _across(work: Work, bore: Bore, field: str) -> Iterator[Notice]:
         yield Notice("cross-near-end", f"{field}.at", text)
 
 
-def _drills(work: Work, bore: Bore, found: BoreWork, field: str) -> Iterator[Notice]:
+def _drills(work: Work, ways: tuple[Chucking, ...], bore: Bore, found: BoreWork, field: str) -> Iterator[Notice]:
     if bore.thread is None:
         return
     name = bore.thread.designation
@@ -74,8 +75,10 @@ def _drills(work: Work, bore: Bore, found: BoreWork, field: str) -> Iterator[Not
         if margin is not None and likely_breaks(margin):
             text = f"The {name} tap bears only {margin.value:.1f} times its torque: drill larger, or chase the thread."
             yield Notice("tap-breaks", f"{field}.thread", text)
-    if bore.end != "across" and way_of(work, found).code != work.job.method.tapping and not found.chased:
-        yield Notice("blind-by-hand", "method.tapping", f"{name} is blind: it is tapped by hand, not under power.")
+    chucking = next((way for way in ways if way.faces == bore.end), None)
+    if chucking is not None and not found.chased and way_of(work, found, chucking).code != work.job.method.tapping:
+        why = "is blind" if bore.depth is not None else "ends in metal while the part is on the bar"
+        yield Notice("blind-by-hand", "method.tapping", f"{name} {why}: it is tapped by hand, not under power.")
 
 
 def _better(work: Work, bore: Bore, found: BoreWork) -> Iterator[Notice]:
@@ -91,9 +94,9 @@ def _better(work: Work, bore: Bore, found: BoreWork) -> Iterator[Notice]:
         yield Notice("better-drill", "setup.drills", text)
 
 
-def hole_notices(work: Work) -> Iterator[Notice]:
+def hole_notices(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Notice]:
     """Every remark on the holes of the part, hole by hole."""
     for number, found in enumerate(work.bores):
         field, bore = f"part.bores.{number}", found.bore
         yield from _across(work, bore, field) if bore.end == "across" else _along(work, bore, found, field)
-        yield from _drills(work, bore, found, field)
+        yield from _drills(work, ways, bore, found, field)

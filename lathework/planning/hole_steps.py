@@ -17,6 +17,7 @@ from lathework.rules.cautions import Caution
 from lathework.rules.holes import PILOT_FROM_MM, countersink
 from lathework.rules.pipe_holes import TaperHole
 from lathework.rules.speeds import spindle_speed
+from lathework.rules.tap_holding import TAP_HOLDINGS
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
@@ -204,6 +205,12 @@ def bores_here(work: Work, chucking: Chucking) -> list[BoreWork]:
     return sorted((found for found in work.bores if found.bore.end == chucking.faces), key=lambda found: found.drill_mm)
 
 
+def ends_in_bar(work: Work, chucking: Chucking, found: BoreWork) -> bool:
+    """Whether a hole through the part is tapped while it still ends in the metal of the bar."""
+    on_lathe = not TAP_HOLDINGS[work.job.method.tapping].off_lathe
+    return on_lathe and chucking.parted and found.bore.depth is None and found.bore.thread is not None
+
+
 def holes(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Every hole of the end that this chucking faces, up to the countersink of those that take a thread."""
     beyond = chucking.spare_mm + (work.job.setup.parting_blade.mm if chucking.parted else 0.0)
@@ -212,7 +219,8 @@ def holes(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
         found.bore.depth is None and found.bore.end not in ("across", chucking.faces) for found in work.bores
     )
     for number, found in enumerate(bores_here(work, chucking)):
-        depth = depth_figure(found, chucking.overall_mm, beyond, work.job.unit)
+        dead_end = ends_in_bar(work, chucking, found)
+        depth = depth_figure(found, chucking.overall_mm, beyond, work.job.unit, dead_end=dead_end)
         if number == 0 and not opened:
             yield _spot(chucking, found)
             yield _pilot(work, chucking, found, depth)

@@ -77,7 +77,7 @@ def _holding(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Notice]:
 
 def notices(work: Work, ways: tuple[Chucking, ...]) -> tuple[Notice, ...]:
     """Every remark on the job, in the order of blank, sizes, holding."""
-    out = [*_threads(work), *_sizes(work), *hole_notices(work), *_holding(work, ways)]
+    out = [*_threads(work), *_sizes(work), *hole_notices(work, ways), *_holding(work, ways)]
     if work.job.identified is not None:
         out.append(
             Notice("identified", f"part.sections.{next(iter(work.threads), 0)}.thread", work.job.identified.words)

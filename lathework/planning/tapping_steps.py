@@ -8,7 +8,7 @@ from collections.abc import Iterator
 from lathework.figures import GEOMETRY, Figure, Given, counted
 from lathework.planning.bores import TAP, BoreWork
 from lathework.planning.chucking import Chucking
-from lathework.planning.hole_steps import bores_here
+from lathework.planning.hole_steps import bores_here, ends_in_bar
 from lathework.planning.operation import Operation, keyed, makes, quoted
 from lathework.planning.positions import along, typed
 from lathework.planning.rhythm import rhythm, under_power
@@ -29,12 +29,14 @@ FORMED = "A form tap makes no chips: plenty of oil, no turning back, and a hole 
 TURN_BACK = "turn back half a turn after each {rhythm}"
 LEFT_HAND = "Left-hand tap: turn the spindle backward to cut, forward to back off."
 BLIND = "Blind hole: by hand, whatever holds the tap elsewhere; it must not meet the bottom under power."
+ON_THE_BAR = "On the bar the hole ends in metal: by hand, and clear the chips; power and a spiral point want a way out."
 
 
-def way_of(work: Work, found: BoreWork) -> TapHolding:
-    """How a hole is tapped: as chosen, but a blind one never under power. Source: practice."""
+def way_of(work: Work, found: BoreWork, chucking: Chucking) -> TapHolding:
+    """How a hole is tapped: as chosen, but one that ends in metal never under power. Source: practice."""
     chosen = TAP_HOLDINGS[work.job.method.tapping]
-    return chosen if chosen.blind or found.bore.depth is None else TAP_HOLDINGS["by-centre"]
+    open_end = found.bore.depth is None and not ends_in_bar(work, chucking, found)
+    return chosen if chosen.blind or open_end else TAP_HOLDINGS["by-centre"]
 
 
 def hole_made(found: BoreWork, thread: Thread) -> str:
@@ -119,7 +121,7 @@ def _full(work: Work, found: BoreWork) -> Figure:
 def _notes(work: Work, found: BoreWork, thread: Thread, way: TapHolding, figures: dict[str, Figure]) -> tuple[str, ...]:
     return (
         *risks(figures),
-        *((BLIND,) if way.code != work.job.method.tapping else ()),
+        *((BLIND if found.bore.depth else ON_THE_BAR,) if way.code != work.job.method.tapping else ()),
         *((LEFT_HAND,) if thread.hand == "left" else ()),
         *way.notes,
         *((way.small,) if way.small and thread.major_mm < SMALL_TAP_MM else ()),
@@ -130,7 +132,7 @@ def _notes(work: Work, found: BoreWork, thread: Thread, way: TapHolding, figures
 def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
     through = found.bore.depth is None
     deep = _full(work, found)
-    way, turns = way_of(work, found), turns_of(thread, in_mm(deep), through=through)
+    way, turns = way_of(work, found, chucking), turns_of(thread, in_mm(deep), through=through)
     # Under power nothing is turned back.
     drive = under_power(work, thread, turns) if way.power else driven(work, found)
     figures = {"turns": turns, **drive, "deep": deep, **torques(work, found, thread, way)}

@@ -233,13 +233,17 @@ def form_hole(thread: Thread) -> Figure:
     )  # fmt: skip
 
 
+def chip_room(tap: Tap) -> float:
+    """Threads of room (a bare number, in pitches) for chips under a `tap`; a form tap makes none. Source: practice."""
+    return 0.0 if tap.code == "form" else CHIP_TURNS
+
+
 def drill_depth(thread: Thread, tap: Tap, full: float, hole: float) -> Figure:
     """Depth to drill, to the point, for `full` finished thread in a blind hole of `hole` (all in the thread's unit).
 
     Full thread + the tap's lead + room for chips + the drill's point. Source: practice.
     """
-    # A form tap makes no chips.
-    lead, room = tap.lead_turns * thread.pitch, (0.0 if tap.code == "form" else CHIP_TURNS * thread.pitch)
+    lead, room = tap.lead_turns * thread.pitch, chip_room(tap) * thread.pitch
     return Figure(
         f"drill deep for a {tap.name}", full + lead + room + POINT_SHARE * hole, thread.unit,
         "full thread + lead of the tap + room for chips + point of the drill", PRACTICE,

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, Source
+from lathework.rules.holes import POINT_SHARE
 from lathework.tables.drills import Drill
 from lathework.threads.taper import TaperLengths, taper_lengths
 from lathework.threads.thread import Thread
@@ -13,6 +14,8 @@ from lathework.units import convert
 
 TAPER = 1 / 16
 """Taper on the diameter."""
+LEAD_TURNS, ROOM_TURNS = 3.0, 2.0
+"""Threads of a taper pipe tap's lead, and of room for its chips (practice)."""
 LONG_GAUGE_TURNS = 1.0
 """How far a plug may stand from flush where the standard tabulates no tolerance: a turn either way (ASME B1.20.1)."""
 
@@ -77,11 +80,12 @@ def taper_hole(thread: Thread, rack: Sequence[Drill]) -> TaperHole | None:
         return None
     useful, length = lengths.useful_length.value, lengths.gauge_length
     mouth, deep = minor_at(thread, 0.0), minor_at(thread, useful)
+    reamed = _below(rack, deep.value, thread)
     return TaperHole(
         mouth=mouth,
         deep=deep,
         useful=lengths.useful_length,
-        reamed=_below(rack, deep.value, thread),
+        reamed=reamed,
         plain=_below(rack, mouth.value, thread),
         ream_to=Figure(
             "ream until the mouth is", mouth.value, thread.unit, "minor at the gauge plane, at the mouth", PRACTICE,
@@ -93,9 +97,20 @@ def taper_hole(thread: Thread, rack: Sequence[Drill]) -> TaperHole | None:
             "plug goes in by hand", length.value / thread.pitch, "turns", "gauge length ÷ pitch", GEOMETRY,
             (Given("gauge length", length.value, thread.unit), Given("pitch", thread.pitch, thread.unit)), places=1,
         ),
-        depth=Figure(
-            "drill deep at least", useful + 3 * thread.pitch, thread.unit, "useful thread + 3 × pitch for the tap",
-            PRACTICE, (Given("useful thread", useful, thread.unit), Given("pitch", thread.pitch, thread.unit)),
-            fine=False,
-        ),
+        depth=_deep(thread, useful, reamed),
+    )  # fmt: skip
+
+
+def _deep(thread: Thread, useful: float, drill: Drill | None) -> Figure:
+    """How deep a blind hole is drilled, to the point: the taper tap goes past the useful thread, its chips lie below.
+
+    Useful thread + lead of the tap + room for chips + point of the drill. Source: practice.
+    """
+    lead, room = LEAD_TURNS * thread.pitch, ROOM_TURNS * thread.pitch
+    point = POINT_SHARE * (convert(drill.diameter, drill.unit, thread.unit) if drill else thread.minor)
+    return Figure(
+        "drill deep at least", useful + lead + room + point, thread.unit,
+        "useful thread + lead of the tap + room for chips + point of the drill", PRACTICE,
+        (Given("useful thread", useful, thread.unit), Given("lead of the tap", lead, thread.unit),
+         Given("room for chips", room, thread.unit), Given("point", point, thread.unit)), fine=False,
     )  # fmt: skip

@@ -139,7 +139,7 @@ class Holes(unittest.TestCase):
         for thread, way, said in (
             ("M6", "slipping-hand", False), ("3/8-16", "slipping-hand", True), ("3/8-16", "slipping-chuck", False),
         ):  # fmt: skip
-            tap = step(plan(body(bore(thread), **{"method.tapping": way})), "tap")
+            tap = step(plan(body(bore(thread), **{"method.tapping": way, "method.order": "blanks-first"})), "tap")
             words = " ".join(tap.notes)
             with self.subTest(thread=thread, way=way):
                 self.assertEqual("More torque than may slip" in words, said)
@@ -291,13 +291,32 @@ class DrillsOwned(unittest.TestCase):
 
 class Threaded(unittest.TestCase):
     def test_a_through_hole_may_be_tapped_under_power(self) -> None:
-        """2 in of 1/4-20 and 4 turns of lead: 44; the spindle runs on 1.5, so off at 42.5."""
-        made = plan(body(bore("1/4-20"), **{"method.tapping": "slipping-chuck", "setup.run_down": "1.5"}))
+        """A sawn piece: 2 in of 1/4-20 and 4 turns of lead: 44; the spindle runs on 1.5, so off at 42.5."""
+        sawn = {"method.order": "blanks-first", "method.tapping": "slipping-chuck", "setup.run_down": "1.5"}
+        made = plan(body(bore("1/4-20"), **sawn))
         self.assertEqual((value(made, "tap", "turns"), value(made, "tap", "stop")), (44, 42.5))
         tap = step(made, "tap")
         assert tap is not None
         self.assertIn("slips before it breaks", tap.sentence)
         self.assertEqual([caution.code for caution in tap.cautions], ["tap-power"])
+
+    def test_one_that_ends_in_the_bar_is_drilled_past_the_part_and_tapped_by_hand(self) -> None:
+        """An M8 nut, 8 mm high: past it by 4 turns of lead and 2 of chips, 7.5 mm, and the point of a 6.8 mm drill."""
+        nut = {"unit": "mm", "part.stock.form": "hexagon", "part.stock.across": "13", "part.overall_length": "8",
+               "part.sections": [section("bar")], "part.bores": [bore("M8")], "setup.groove_blade": "3",
+               "setup.parting_blade": "2"}  # fmt: skip
+        for way in ("by-centre", "slipping-hand", "slipping-chuck"):
+            made = plan(nut | {"method.tapping": way})
+            drill, tap = step(made, "drill:b1"), step(made, "tap")
+            deep = drill.figures["depth"]
+            with self.subTest(way):
+                self.assertAlmostEqual(deep.value, 8 + 6 * 1.25 + 0.3 * value(made, "drill:b1", "drill"))
+                self.assertNotIn("speed", tap.figures)
+                self.assertNotIn("spiral", tap.tool)
+                self.assertEqual("blind-by-hand" in {n.code for n in made.notices}, way != "by-centre")
+                self.assertEqual("On the bar the hole ends" in " ".join(tap.notes), way != "by-centre")
+        after = plan(nut | {"method.tapping": "in-vise"})
+        self.assertLess(value(after, "drill:b1", "depth"), 8 + 2 + 0.3 * 7)
 
     def test_a_blind_one_is_not(self) -> None:
         made = plan(body(bore("1/4-20", depth="1/2"), **{"method.tapping": "slipping-hand"}))
@@ -344,14 +363,17 @@ class Threaded(unittest.TestCase):
         self.assertNotIn("turn back", formed.sentence)
 
     def test_a_taper_hole_is_drilled_reamed_and_tapped_to_the_gauge(self) -> None:
-        """Rc3/8: 14.3 mm, reamed to 14.95 at the mouth, gauge 6.4 give or take 1.3, useful 10.1 + 3 pitches deep."""
+        """Rc3/8: 14.3 mm, reamed to 14.95 at the mouth, gauge 6.4 give or take 1.3.
+
+        Deep to the point: useful 10.1, 3 turns of the tap's lead, 2 for chips, 0.3 of the drill.
+        """
         made = plan(
             {"unit": "mm", "part.stock.across": "30", "part.overall_length": "40", "part.sections": [section("bar")],
              "part.bores": [bore("Rc3/8", depth="11")], "setup.groove_blade": "3", "setup.parting_blade": "3"}
         )  # fmt: skip
         self.assertEqual(kinds(made)[1:6], ["spot", "pilot", "drill", "ream", "tap"])
         self.assertAlmostEqual(value(made, "drill", "drill"), 14.3)
-        self.assertAlmostEqual(value(made, "drill", "depth"), 10.1 + 3 * 25.4 / 19, places=3)
+        self.assertAlmostEqual(value(made, "drill", "depth"), 10.1 + 5 * 25.4 / 19 + 0.3 * 14.3, places=3)
         self.assertAlmostEqual(value(made, "ream", "mouth"), 14.95)
         self.assertAlmostEqual(value(made, "tap", "gauge"), 6.4)
         self.assertIn("pipe-thread", {notice.code for notice in made.notices})

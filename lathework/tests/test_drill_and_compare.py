@@ -14,6 +14,7 @@ from hypothesis import strategies as st
 
 from lathework.document import read_document
 from lathework.errors import InvalidDocument
+from lathework.figures import Figure
 from lathework.part import Bore
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
@@ -26,6 +27,8 @@ from lathework.units import convert
 STEP = 0.25
 NEAR = 0.02
 """Millimetres."""
+LEAD, CHIPS = 3.0, 1.0
+"""Threads of a second tap's lead at least, and of room for chips (trade practice: 3 to 5, and some)."""
 THREADS = ("M4", "M6", "M8x1", "1/4-20", "3/8-16", "2 BA", "1/4 BSW")
 
 
@@ -50,6 +53,10 @@ class Piece:
                 through = cut.left_mm >= self.overall - NEAR
                 width = cut.outer_mm if through else min(cut.outer_mm, deep / POINT_SHARE)
                 self.open[n] = max(self.open[n], width)
+
+
+def _mm(figure: Figure) -> float:
+    return convert(figure.value, "in" if figure.unit == "in" else "mm", "mm")
 
 
 def _within(hole: Bore, place: float, overall: float) -> bool:
@@ -87,6 +94,29 @@ class DrillAndCompare(unittest.TestCase):
             most = max((high for hole in holes for high in [self.wanted(hole)[1]]), default=0.0)
             self.assertLessEqual(width, most, f"drilled too wide at {place:.2f}")
 
+    def check_taps(self, made: Plan) -> None:
+        """A tap has a way out, or a hole at full diameter for its lead and chips; none is driven into a dead end."""
+        drilled: dict[str, Operation] = {}
+        for operation in made.operations:
+            hole = operation.key.partition(":")[2]
+            if operation.kind == "drill" and not operation.key.startswith("pilot:"):
+                drilled[hole] = operation
+            if not operation.key.startswith("tap:"):
+                continue
+            bored = next(one for one in made.job.part.bores if one.id == hole)
+            thread, keys = bored.thread, [o.key for o in made.operations]
+            assert thread is not None
+            on_the_bar = "part-off" in keys and keys.index(operation.key) < keys.index("part-off")
+            if bored.depth is None and not on_the_bar:
+                continue
+            wanted = made.job.part.overall_mm if bored.depth is None else bored.depth.mm
+            opened = drilled[hole]
+            point = POINT_SHARE * _mm(opened.figures["drill"]) if "drill" in opened.figures else 0.0
+            full = _mm(opened.figures["depth"]) - point
+            self.assertGreaterEqual(full, wanted + (LEAD + CHIPS) * thread.pitch_mm - NEAR, operation.key)
+            self.assertFalse({"speed", "stop"} & set(operation.figures), "power into a dead end")
+            self.assertNotIn("spiral point", operation.tool)
+
     def check_order(self, made: Plan) -> None:
         """Spot before drilling, smaller holes first; each thread tapped once, then tried."""
         for chucking in made.chuckings:
@@ -94,8 +124,8 @@ class DrillAndCompare(unittest.TestCase):
             through = any(hole.depth is None and hole.end != chucking.faces for hole in made.job.part.bores)
             if "drill" in kinds and (chucking.number == 1 or not through):
                 self.assertLess(kinds.index("spot"), kinds.index("drill"))
-            sizes = [o.cut.outer_mm for o in made.operations
-                     if o.chucking == chucking.number and o.kind == "drill" and o.key != "pilot" and o.cut]  # fmt: skip
+            here = [o for o in made.operations if o.chucking == chucking.number and o.kind == "drill"]
+            sizes = [o.cut.outer_mm for o in here if o.cut and not o.key.startswith("pilot:")]
             self.assertEqual(sizes, sorted(sizes))
         threads = [hole for hole in made.job.part.bores if hole.thread is not None]
         keys = [o.kind for o in made.operations]
@@ -108,6 +138,7 @@ class DrillAndCompare(unittest.TestCase):
             "setup.groove_blade": "3", "setup.parting_blade": "2",
         })))  # fmt: skip
         self.check(made)
+        self.check_taps(made)
         self.check_order(made)
 
     @settings(max_examples=80, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
@@ -128,6 +159,7 @@ class DrillAndCompare(unittest.TestCase):
             "unit": "mm", "part.stock.across": f"{across:.2f}", "part.overall_length": f"{length:.2f}",
             "part.sections": [section("bar")], "part.bores": [*holes, bore("M3", depth="4")],
             "method.order": data.draw(st.sampled_from(["from-the-bar", "blanks-first"])),
+            "method.tapping": data.draw(st.sampled_from(["by-centre", "slipping-hand", "slipping-chuck", "in-vise"])),
             "method.percent": data.draw(st.sampled_from(["", "60", "80"])),
             "setup.drills": data.draw(st.sampled_from(["", "metric", "fraction, number", "3 mm, 6 mm, 10 mm"])),
             "setup.groove_blade": "2", "setup.parting_blade": "2",
@@ -137,4 +169,5 @@ class DrillAndCompare(unittest.TestCase):
         except InvalidDocument:
             assume(False)
         self.check(made)
+        self.check_taps(made)
         self.check_order(made)
