@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Mapping, Sequence
+from dataclasses import replace
 from functools import lru_cache
 from typing import Any
 
@@ -185,6 +186,7 @@ class Reader:
         """A thread that can be tapped into a hole, with its internal class; or None with the error noted."""
         try:
             called = read_called(self.text(field))
+            called = replace(called, class_name=called.inside_class or called.class_name)
             thread = called.thread
             if not internal_classes(thread) and not is_inside_taper(thread):
                 raise InputError("not-for-a-tap", field, f"{thread.designation} is not tapped into a hole.")

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from fractions import Fraction
 from functools import lru_cache
 
@@ -12,12 +12,13 @@ from lathework.errors import InputError, OutOfRange
 from lathework.tables.drills import gauge_drills
 from lathework.units import LengthUnit, convert
 
-HOW = "Write a length like 5/16, 1-1/4, .3125, 8 mm, 6,35 or a drill such as #7 or F."
+HOW = "Write a length like 5/16, 1-1/4, .3125, 8 mm, 6,35, a sum like 7/16+3/16, or a drill such as #7 or F."
 _FORM = re.compile(
     r"^(?:(?P<whole>\d{1,9})[\s-]+)?(?P<num>\d{1,9})/(?P<den>\d{1,9})$|^(?P<decimal>\d{0,9}[.,]?\d{0,12})$",
     re.ASCII,
 )
 _UNIT = re.compile(r"^(?P<number>.*?)\s*(?P<unit>inches|inch|in\.?|mm|thou|\"|″|”|'')?$", re.IGNORECASE | re.DOTALL)
+_TIMES = re.compile(r"^(?P<count>\d{1,3})\s*[x×*]\s*(?P<length>\S.*)$", re.IGNORECASE | re.ASCII)
 _LONGEST_TEXT = 40
 
 
@@ -57,19 +58,40 @@ def _number(text: str, field: str) -> float:
 
 @lru_cache(maxsize=4096)
 def read_length(text: str, unit: LengthUnit, field: str = "length") -> Length:
-    """Read `text` as a length; a bare number is in `unit`.
+    """Read `text` as a length; a bare number is in `unit`. Sums and multiples are worked out: 7/16+3/16, 2 x 13 mm.
 
-    Returns the length in the unit it was written in. Raises InputError ("empty", "not-a-length",
-    "divided-by-zero") that names `field`.
+    Returns the length in the unit it was written in, that of the first where several are added. Raises InputError
+    ("empty", "not-a-length", "divided-by-zero") that names `field`.
 
     >>> read_length("1-1/4", "in").value, read_length("6,35", "mm").mm, read_length("F", "mm").value
     (1.25, 6.35, 0.257)
+    >>> read_length("7/16+3/16", "in").value, read_length("2 x 13 mm", "in").mm
+    (0.625, 26.0)
     """
     typed = text.strip()
     if not typed:
         raise InputError("empty", field, "Nothing is entered here.")
     if len(typed) > _LONGEST_TEXT:
         raise InputError("not-a-length", field, f"That is too long for a length. {HOW}")
+    if "+" in typed:
+        terms = [_term(term.strip(), unit, field) for term in typed.split("+")]
+        total = sum(convert(term.mm, "mm", terms[0].unit) for term in terms)
+        return Length(total, terms[0].unit, typed)
+    return replace(_term(typed, unit, field), typed=typed)
+
+
+def _term(typed: str, unit: LengthUnit, field: str) -> Length:
+    """One length of a sum, with a count before it or without."""
+    times = _TIMES.match(typed)
+    if times is not None:
+        one = _one(times["length"], unit, field)
+        return Length(int(times["count"]) * one.value, one.unit, typed)
+    return _one(typed, unit, field)
+
+
+def _one(typed: str, unit: LengthUnit, field: str) -> Length:
+    if not typed:
+        raise InputError("not-a-length", field, f"A sum lacks one of its lengths. {HOW}")
     drill = gauge_drills().get(typed.upper())
     if drill is not None:
         return Length(drill.diameter, "in", typed)

@@ -74,6 +74,7 @@ def size(text: str, *, class_name: str = "", internal_class: str = "", engagemen
             internal_class = internal_class or called.class_name
         else:
             class_name = class_name or called.class_name
+    internal_class = internal_class or called.inside_class
     unit, length = called.thread.unit, None
     if engagement.strip():
         read = within(read_length(engagement, unit, "engagement"), ENGAGED, "engagement")

@@ -10,7 +10,8 @@ from lathework.threads.designation.common import HOW, fail, named
 from lathework.threads.designation.inch import read_inch
 from lathework.threads.designation.metric import read_metric
 from lathework.threads.designation.pipe import read_pipe
-from lathework.threads.designation.suffix import apply, split_suffix
+from lathework.threads.designation.suffix import apply, classes_said, split_length, split_suffix
+from lathework.threads.designation.tidy import tidied
 from lathework.threads.thread import Thread
 
 _LONGEST_TEXT = 40
@@ -19,15 +20,15 @@ _BA = re.compile(r"^(?:no\.?\s*)?(?P<number>\d{1,3})\s*ba$|^ba\s*(?P<after>\d{1,
 
 @dataclass(frozen=True, slots=True)
 class Called:
-    """What a text calls for: the thread, and its class ("" when none is said)."""
+    """What a text calls for: the thread, its class ("" when none is said), that of the nut where both are said.
+
+    `length` is a screw's, where one stands behind the thread: as typed, with its unit.
+    """
 
     thread: Thread
     class_name: str = ""
-
-
-def _tidy(text: str) -> str:
-    out = text.strip().replace("×", "x").replace("”", "").replace("″", "").replace('"', "")
-    return re.sub(r"\s+", " ", out.replace(",", ".").replace("–", "-"))
+    inside_class: str = ""
+    length: str = ""
 
 
 def _read_ba(text: str) -> Thread | None:
@@ -55,11 +56,12 @@ def read_called(text: str) -> Called:
     """
     if len(text) > _LONGEST_TEXT:
         raise fail("unreadable", f"That is too long for a thread. {HOW}")
-    tidy = _tidy(text)
+    tidy, length = split_length(tidied(text))
     if not tidy:
         raise fail("empty", "No thread is entered.")
     suffix = split_suffix(tidy)
-    return Called(apply(_read(suffix.rest.lower()), suffix), suffix.class_name)
+    thread = apply(_read(suffix.rest.lower()), suffix)
+    return Called(thread, *classes_said(suffix, thread), length)
 
 
 def read_designation(text: str) -> Thread:

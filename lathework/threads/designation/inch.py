@@ -17,9 +17,12 @@ _INCH_SERIES = {
     "unrc": "UNC", "unrf": "UNF", "unref": "UNEF", "brass": "Brass",
     "bsw": "BSW", "bsf": "BSF", "whitworth": "whitworth", "whit": "whitworth", "ww": "whitworth",
     "me": "ME", "model engineer": "ME",
-    "bsp": "G", "bspp": "G", "g": "G",
+    "bsp": "G", "bspp": "G", "g": "G", "gas": "G", "w": "whitworth", "coarse": "coarse", "fine": "fine",
 }  # fmt: skip
-_SEVERAL = {"whitworth": ("BSW", "BSF"), "unified": ("UNC", "UNF", "UNEF", "UN")}
+_SEVERAL = {
+    "whitworth": ("BSW", "BSF"), "unified": ("UNC", "UNF", "UNEF", "UN"), "coarse": ("UNC", "BSW"),
+    "fine": ("UNF", "BSF"),
+}  # fmt: skip
 _WORDS = "|".join(sorted(_INCH_SERIES, key=len, reverse=True))
 _INCH = re.compile(
     rf"^(?P<size>{SIZE})(?:\s*[-x*]\s*|\s+)?(?:(?P<tpi>(?<=[\s\-x*])\d{{1,3}}(?:\.\d{{1,2}})?)\s*(?:tpi)?)?"
@@ -77,10 +80,22 @@ def _size(text: str, series: str | None, tpi: Decimal | None) -> tuple[str, Deci
     label = str(int(bare))
     numbered = _number_sizes().get(f"#{label}")
     if text != bare and numbered is None:
-        raise fail("unknown-size", f"There is no number size {text}.", sorted(_number_sizes()))
+        sizes = [t for t in library() if t.designation.startswith("#")]
+        counted = [t for t in sizes if tpi is not None and t.tpi == float(tpi)]
+        raise fail("unknown-size", f"There is no number size {text}.", [t.designation for t in counted or sizes])
+    if numbered is not None and text == bare and series is not None and tpi is None:
+        _ask_which(text, Decimal(label), numbered, series)
     if numbered is None or (text == bare and not _means_number(numbered, Decimal(label), series, tpi)):
         return label, Decimal(label)
     return f"#{label}", numbered
+
+
+def _ask_which(text: str, inches: Decimal, numbered: Decimal, series: str) -> None:
+    """A whole number that a series lists as a number size and as inches is asked about. Raises InputError."""
+    wanted = _SEVERAL.get(series, (series,))
+    found = [[t for t in _by_size().get(size, []) if t.series in wanted] for size in (numbered, inches)]
+    if all(found):
+        raise ask(f"{text} {series}", [*found[0], *found[1]])
 
 
 def _means_number(numbered: Decimal, inches: Decimal, series: str | None, tpi: Decimal | None) -> bool:
@@ -102,7 +117,8 @@ def _special(label: str, inches: Decimal, tpi: Decimal | None, series: str) -> T
         raise fail("incomplete", "A special thread needs its threads per inch, as in 0.51-20 UNS.")
     if not _SMALLEST <= inches <= _LARGEST or inches * tpi < _FEWEST_TURNS:
         raise fail("unknown-size", f"{label}-{trim(tpi)} is no size a thread can have.")
-    make: Callable[[str, Decimal, Decimal], Thread] = special_unified if series == "UNS" else special_whitworth
+    british = series in ("BSW", "BSF", "whitworth", "ME", "Brass", "G")
+    make: Callable[[str, Decimal, Decimal], Thread] = special_whitworth if british else special_unified
     return make(label, inches, tpi)
 
 

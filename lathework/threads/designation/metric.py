@@ -10,16 +10,29 @@ from lathework.threads.series import library, special_metric, trim
 from lathework.threads.thread import Thread
 
 _METRIC = re.compile(
-    r"^m\s*(?P<diameter>\d{1,4}(?:\.\d{1,4})?)(?:\s*[-x*]\s*(?P<pitch>\d{1,3}(?:\.\d{1,4})?|\.\d{1,4}))?"
+    r"^m\s*(?P<diameter>\d{1,4}(?:\.\d{1,4})?)(?:(?:\s*[-x*]\s*|\s+)(?P<pitch>\d{1,3}(?:\.\d{1,4})?|\.\d{1,4}))?"
     r"\s*(?P<word>coarse|fine|special)?$",
     re.ASCII,
 )
+_BARE = re.compile(r"^(?P<diameter>\d{1,3}(?:\.\d)?)\s*x\s*(?P<pitch>\d(?:\.\d{1,3})?)$", re.ASCII)
+
+
+def _without_its_m(text: str) -> None:
+    """A diameter and a pitch that the metric table pairs: what is meant is asked. Raises InputError."""
+    match = _BARE.match(text)
+    if match is None:
+        return
+    diameter, pitch = float(match["diameter"]), float(match["pitch"])
+    found = [t for t in library() if t.family == "metric" and (t.major, t.pitch) == (diameter, pitch)]
+    if found:
+        raise ask(text, found)
 
 
 def read_metric(text: str) -> Thread | None:
     """The thread a metric designation means, or None when `text` is none. Raises InputError."""
     match = _METRIC.match(text)
     if match is None:
+        _without_its_m(text)
         return None
     diameter = Decimal(match["diameter"])
     sizes = [t for t in library() if t.family == "metric" and t.major == float(diameter)]

@@ -8,7 +8,7 @@ from lathework.threads.designation.common import SIZE, fail, named
 from lathework.threads.series import library
 from lathework.threads.thread import Thread
 
-_PIPE = re.compile(rf"^g\s*(?P<size>{SIZE})$", re.ASCII)
+_PIPE = re.compile(rf"^g\s*(?P<size>{SIZE})(?:\s*-\s*(?P<tpi>\d{{2}}))?$", re.ASCII)
 _SEALING = re.compile(rf"^(?P<series>rc|rp|r)\s*(?P<size>{SIZE})$|^(?P<bspt>{SIZE})\s*bspt$", re.ASCII)
 _AMERICAN = re.compile(
     rf"^(?P<size>{SIZE})(?:\s*[-x]\s*(?P<tpi>\d{{1,2}}(?:\.\d)?)|\s)?\s*(?P<series>npt|npsm)$", re.ASCII
@@ -35,5 +35,9 @@ def read_pipe(text: str) -> Thread | None:
             "unknown-size", f"There is no such {series}.", [t.designation for t in library() if t.series == series]
         )
     if match := _PIPE.match(text):
-        return named(f"G{match['size'].replace(' ', '-')}", f"G{match['size']}", "bsp")
+        thread = named(f"G{match['size'].replace(' ', '-')}", f"G{match['size']}", "bsp")
+        if match["tpi"] and float(match["tpi"]) != thread.tpi:
+            text = f"{thread.designation} has {thread.tpi:g} threads per inch."
+            raise fail("count-mismatch", text, [thread.designation])
+        return thread
     return None

@@ -10,11 +10,24 @@ from lathework.threads.designation.common import fail
 from lathework.threads.series import trim
 from lathework.threads.thread import Thread
 
-_HAND = re.compile(r"[\s-]+(?:lh|left|left[\s-]hand)$", re.IGNORECASE)
+_HAND = re.compile(r"(?:(?<=\d)|[\s-]+|(?<=[a-z]))(?:lh|rh)$|[\s-]+(?:left|right)(?:[\s-]hand(?:ed)?)?$", re.IGNORECASE)
+_LEFT = re.compile(r"l[a-z\s-]*$", re.IGNORECASE)
 _STARTS = re.compile(r"[\s-]+(?P<starts>\d{1,2})[\s-]*starts?$", re.IGNORECASE)
 _LEAD = re.compile(r"x\s*ph\s*(?P<lead>\d{1,3}(?:\.\d{1,4})?)\s*p\s*(?P<pitch>\d{1,3}(?:\.\d{1,4})?)", re.IGNORECASE)
+_LEAD_OF_PITCH = re.compile(
+    r"x\s*(?P<lead>\d{1,3}(?:\.\d{1,4})?)\s*\(\s*p\s*(?P<pitch>\d{1,3}(?:\.\d{1,4})?)\s*\)", re.IGNORECASE
+)
+_ONE = r"[123][abAB]|\d[efghGH](?:\d[efghGH])?"
+_BOTH = re.compile(rf"[\s-]+(?P<one>{_ONE})\s*/\s*(?P<other>{_ONE})$")
+_NUMBERED = re.compile(r"[\s-]+class\s*(?P<class>[123])$", re.IGNORECASE)
+_LETTERED = re.compile(r"[\s-]+class\s*(?P<class>[a-z]+)$", re.IGNORECASE)
+_LENGTH = re.compile(
+    r"^(?P<thread>.*\d.*?(?:-|x|\s)\s*\d+(?:\.\d+)?(?:\s*[a-z]+)?)\s*x\s*(?P<length>[\d./ -]+?)\s*(?P<unit>mm|in)?$"
+    r"|^(?P<metric>m\s*(?P<across>\d+(?:\.\d+)?))\s*x\s*(?P<long>\d+(?:\.\d+)?)\s*(?:mm)?$",
+    re.IGNORECASE,
+)
 _CLASS = re.compile(
-    r"[\s-]+(?P<class>[123][abAB]|\d[efghGH](?:\d[efghGH])?|close|medium|free|normal)$"
+    r"(?:[\s-]+|[\s-]+class\s*)(?P<class>[123][abAB]|\d[efghGH](?:\d[efghGH])?|close|medium|free|normal)$"
     r"|(?<=\d)[\s-]*(?P<pipe>[ABab])$"
 )
 _BA = re.compile(r"^\s*[a-z]*\s*\d+\s*ba$", re.IGNORECASE)
@@ -33,7 +46,7 @@ class Suffix:
 
 def _starts(text: str) -> tuple[str, int]:
     """The text without its word on starts, and how many there are."""
-    if match := _LEAD.search(text):
+    if match := _LEAD.search(text) or _LEAD_OF_PITCH.search(text):
         lead, pitch = Decimal(match["lead"]), Decimal(match["pitch"])
         if not pitch or lead % pitch or not 0 < lead / pitch <= _MOST_STARTS:
             raise fail("unreadable", f"A lead of {trim(lead)} is no whole number of pitches of {trim(pitch)}.")
@@ -46,9 +59,56 @@ def _starts(text: str) -> tuple[str, int]:
     return text, 1
 
 
+def split_length(text: str) -> tuple[str, str]:
+    """The text without the length of a screw behind its thread, and that length with its unit ("" where none is said).
+
+    >>> split_length("3/8-16 x 1"), split_length("M8x1.25x40"), split_length("M10x30"), split_length("M8x1")
+    (('3/8-16', '1 in'), ('M8x1.25', '40 mm'), ('M10', '30 mm'), ('M8x1', ''))
+    """
+    match = _LENGTH.match(text)
+    if match is None:
+        return text, ""
+    if match["metric"]:
+        # A pitch of half the diameter and more is none.
+        is_pitch = 2 * Decimal(match["long"]) < Decimal(match["across"])
+        return (text, "") if is_pitch else (match["metric"], f"{match['long']} mm")
+    metric = match["thread"].lower().startswith("m")
+    length = re.sub(r"(?<=\d) (?=\d)", "-", match["length"].strip()).removesuffix(".0")
+    return match["thread"].strip(), f"{length} {match['unit'] or ('mm' if metric else 'in')}"
+
+
+def _is_inside(name: str) -> bool:
+    return name[-1] in "BbGH"
+
+
+def classes_said(suffix: Suffix, thread: Thread) -> tuple[str, str]:
+    """Class of the thread, and of the nut where two were said or one word means both. Raises InputError.
+
+    "2A/2B" says both; "class 3" of a unified thread is 3A outside and 3B inside.
+    """
+    said = suffix.class_name
+    if "/" in said:
+        one, other = said.split("/")
+        return (other, one) if _is_inside(one) else (one, other)
+    if said.isdigit():
+        if thread.family == "unified":
+            return f"{said}A", f"{said}B"
+        raise fail("unknown-class", f"Class {said} is one of unified threads: 3A for the bolt, 3B for the nut.")
+    if said.isalpha() and len(said) == 1 and thread.family == "unified":
+        raise fail("unknown-class", "Classes of unified threads are 1A, 2A, 3A for bolts and 1B, 2B, 3B for nuts.")
+    return said, ""
+
+
 def _class(text: str) -> tuple[str, str]:
     """The text without its class, and the class; a BA number is no class, and A or B one of a G thread only."""
+    if both := _BOTH.search(text):
+        names = (both["one"], both["other"])
+        return text[: both.start()], "/".join(name.upper() if name[-1] in "abAB" else name for name in names)
+    if word := _NUMBERED.search(text):
+        return text[: word.start()], word["class"]
     match = None if _BA.search(text) else _CLASS.search(text)
+    if match is None and (word := _LETTERED.search(text)):
+        return text[: word.start()], word["class"].upper()
     if match is None or (match["pipe"] and not text.lower().startswith("g")):
         return text, ""
     said = match["class"] or match["pipe"]
@@ -62,13 +122,19 @@ def split_suffix(text: str) -> Suffix:
     Suffix(rest='M8x1', class_name='6g', left=True, starts=1)
     """
     rest, starts = _starts(text)
-    bare = _HAND.sub("", rest)
+    bare, left = _hand(rest)
     bare, again = _starts(bare)
     bare, class_name = _class(bare)
-    shorter = _HAND.sub("", bare)
-    return Suffix(
-        shorter.strip(" -"), class_name, _HAND.search(rest) is not None or shorter != bare, max(starts, again)
-    )
+    bare, after = _hand(bare)
+    return Suffix(bare.strip(" -"), class_name, left or after, max(starts, again))
+
+
+def _hand(text: str) -> tuple[str, bool]:
+    """The text without its hand, and whether that is the left one."""
+    match = _HAND.search(text)
+    if match is None:
+        return text, False
+    return text[: match.start()], _LEFT.fullmatch(match[0].strip(" -")) is not None
 
 
 def apply(thread: Thread, suffix: Suffix) -> Thread:
