@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from functools import lru_cache
 from typing import Any
 
@@ -15,6 +16,12 @@ _LENGTHS: dict[str, LengthUnit] = {"in": "in", "mm": "mm"}
 _AREA_PLACES = {"in": 4, "mm": 2}
 
 
+def _area_places(area: float, into: LengthUnit) -> int:
+    """Decimals of an area: enough for three digits of a small one, as its table prints it."""
+    least = _AREA_PLACES[into]
+    return least if area <= 0 else max(least, 2 - math.floor(math.log10(area)))
+
+
 def _told(value: float, unit: str, into: LengthUnit, *, fine: bool, places: int) -> tuple[str, str]:
     """A value as text and unit, with lengths and areas converted into the wanted unit."""
     length = _LENGTHS.get(unit)
@@ -22,7 +29,7 @@ def _told(value: float, unit: str, into: LengthUnit, *, fine: bool, places: int)
         return show_length(value, length, into, fine=fine), into
     if unit in ("in²", "mm²"):
         factor = 1.0 if unit.startswith(into) else MM_PER_INCH**2 if into == "mm" else MM_PER_INCH**-2
-        return show_number(value * factor, _AREA_PLACES[into]), f"{into}²"
+        return show_number(value * factor, _area_places(value * factor, into)), f"{into}²"
     return show_number(value, places), unit
 
 

@@ -26,6 +26,14 @@ COUNTERBORE_OVER = 0.1
 CHAMFER_UNDER = 0.05
 """How far under the minor diameter the lead chamfer ends, in pitches on each side (practice)."""
 H28 = Source("standard", "ASME B1.1 and FED-STD-H28/2B, tensile stress area")
+PRINTED_PLACES = 4
+"""Decimals of an inch to which unified diameters print."""
+WORKED_PLACES = 5
+"""Decimals of an inch of the parts of the triangle in the table of thread data of the same standard."""
+HEIGHT_60 = 0.8660254
+"""Height of the sharp 60 degree triangle, in pitches."""
+STRESSED_METRIC = 0.938194
+"""Major less the diameter of the stressed section, in pitches (ISO 898-1)."""
 ISO_898 = Source("standard", "ISO 898-1, nominal stress area")
 SECTION = Source("practice", "area of the mean of pitch and minor diameter")
 
@@ -158,31 +166,42 @@ def groove_width(thread: Thread, blade: float | None = None, *, turned_round: bo
     )
 
 
-def _section(thread: Thread) -> tuple[float, str, Source]:
-    """Diameter of the stressed section in the thread's unit, the area's formula, its source."""
+@dataclass(frozen=True, slots=True)
+class _Section:
+    """The stressed section of a thread: its diameter in the thread's unit, how its area is told, and from what."""
+
+    across: float
+    formula: str
+    source: Source
+    inputs: tuple[Given, ...]
+
+
+def _section(thread: Thread) -> _Section:
+    unit, pitch = thread.unit, Given("pitch", thread.pitch, thread.unit)
     if thread.family == "unified":
-        return thread.major - 0.974279 * thread.pitch, "π/4 × (major − 0.974279 × pitch)²", H28
+        # The table is made from figures of its neighbours as they are printed, not from exact ones.
+        across = round_half_up(thread.pitch_diameter, PRINTED_PLACES)
+        height = round_half_up(3 * HEIGHT_60 * thread.pitch / 16, WORKED_PLACES)
+        given = (Given("pitch diameter E", across, unit), Given("3 H ÷ 16", height, unit))
+        return _Section(across - 2 * height, "π × (E ÷ 2 − 3 H ÷ 16)²", H28, given)
     if thread.family == "metric":
-        return thread.major - 0.938194 * thread.pitch, "π/4 × (major − 0.938194 × pitch)²", ISO_898
-    return (thread.pitch_diameter + thread.minor) / 2, "π/4 × ((pitch diameter + minor) ÷ 2)²", SECTION
+        across = thread.major - STRESSED_METRIC * thread.pitch
+        given = (Given("major", thread.major, unit), pitch)
+        return _Section(across, f"π/4 × (major − {STRESSED_METRIC} × pitch)²", ISO_898, given)
+    given = (Given("pitch diameter", thread.pitch_diameter, unit), Given("minor", thread.minor, unit))
+    across = (thread.pitch_diameter + thread.minor) / 2
+    return _Section(across, "π/4 × ((pitch diameter + minor) ÷ 2)²", SECTION, given)
 
 
 def stress_area(thread: Thread) -> Figure:
     """Tensile stress area in the square of the thread's unit.
 
-    Unified: pi/4 (d - 0.974279 P)^2 (FED-STD-H28/2B); metric: pi/4 (d - 0.938194 P)^2 (ISO 898-1);
-    others: pi/4 ((d2 + d1)/2)^2 (practice).
+    Unified: pi (E/2 - 3 H/16)^2, E the pitch diameter as printed to 4 decimals and 3 H/16 to 5 (ASME B1.1,
+    FED-STD-H28/2B); metric: pi/4 (d - 0.938194 P)^2 (ISO 898-1); others: pi/4 ((d2 + d1)/2)^2 (practice).
     """
-    across, formula, source = _section(thread)
-    return Figure(
-        "stress area",
-        math.pi / 4 * across**2,
-        f"{thread.unit}²",
-        formula,
-        source,
-        (Given("diameter of the section", across, thread.unit),),
-        places=4 if thread.unit == "in" else 2,
-    )
+    section = _section(thread)
+    area = math.pi / 4 * section.across**2
+    return Figure("stress area", area, f"{thread.unit}²", section.formula, section.source, section.inputs)
 
 
 def section_percent(thread: Thread, diameter: float) -> Figure:
