@@ -6,6 +6,15 @@ from playwright.sync_api import Route, expect
 
 from tests.browser.base import BrowserCase
 
+#: Every answer of the server comes half a second late.
+LATE_ANSWERS = """
+const now = window.fetch
+window.fetch = async (...asked) => {
+  const answer = await now(...asked)
+  await new Promise((done) => setTimeout(done, 500))
+  return answer
+}
+"""
 
 class PlanPage(BrowserCase):
     """On the demo's governor screws (M8x1, millimetres) and levelling studs."""
@@ -141,6 +150,22 @@ class PlanPage(BrowserCase):
         self.page.get_by_role("button", name="Take up again").click()
         self.page.get_by_role("button", name="Close the job").click()
         expect(self.page.get_by_text("no piece was gauged")).to_be_visible()
+
+    def test_acts_on_a_job_take_their_turn_after_what_is_still_under_way(self) -> None:
+        """Answers come late: a field still being stored, a job still being taken up, are no change made elsewhere."""
+        page = self.page
+        page.add_init_script(LATE_ANSWERS)
+        self.open("Governor adjusting screws")
+        self.field("Mating part").fill("the governor's yoke")
+        page.get_by_role("button", name="Set aside").click()
+        page.get_by_label("What does it wait for?").fill("the reamer")
+        page.get_by_label("What does it wait for?").press("Enter")
+        page.get_by_role("button", name="Take up again").click()
+        page.get_by_role("button", name="Close the job").click()
+        expect(page.get_by_text("no piece was gauged")).to_be_visible()
+        self.assertEqual(page.get_by_text("changed elsewhere").count(), 0)
+        page.reload()
+        expect(self.field("Mating part")).to_have_value("the governor's yoke")
 
     def test_files_are_offered_and_read_back(self) -> None:
         self.open("Terminal studs, fog-signal timer")

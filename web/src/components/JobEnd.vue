@@ -8,8 +8,13 @@ import { useJobActs } from '@/composables/useJobActs'
 import { useUndo } from '@/composables/useUndo'
 
 /** Setting a job aside, closing it, opening it again, putting it away, throwing it away; and its files. */
-const props = defineProps<{ job: Job; part: number }>()
-const emit = defineEmits<{ changed: [] }>()
+const props = defineProps<{
+  job: Job
+  part: number
+  /** Does something with the job as the last change or act left it. */
+  withJob: <T>(what: (job: Job) => Promise<T>) => Promise<T>
+  reload: () => Promise<void>
+}>()
 const router = useRouter()
 const acts = useJobActs()
 const offered = useUndo()
@@ -33,27 +38,31 @@ const files = computed(() => [
   { name: 'Job file', file: 'job.json' },
 ])
 
-async function act(request: Promise<unknown>): Promise<boolean> {
+/** One act after the other: each from the job as the last one left it. */
+async function act(request: (job: Job) => Promise<unknown>): Promise<boolean> {
   try {
-    await request
+    await props.withJob(async (job) => {
+      await request(job)
+      await props.reload()
+    })
     asking.value = ''
     error.value = ''
-    emit('changed')
     return true
   } catch (failed) {
     error.value = asProblem(failed).message
     return false
   }
 }
-const hold = (reason: string) => act(acts.hold(props.job, reason))
+const hold = (reason: string) => act((job) => acts.hold(job, reason))
+const close = (reason: string) => act((job) => acts.close(job, reason))
 /** Closes at once when nothing is missing; otherwise asks why. */
 async function tryClose() {
-  if (!(await act(acts.close(props.job, '')))) asking.value = 'close'
+  if (!(await close(''))) asking.value = 'close'
 }
 /** Takes the job off the list, and offers there to take it out again. */
 async function leave(what: 'archive' | 'remove', text: string) {
   try {
-    const now = await acts[what](props.job)
+    const now = await props.withJob(acts[what])
     offered.value = { text: `${props.job.title}: ${text}.`, run: () => acts.takeOut(now) }
     await router.push({ name: 'jobs' })
   } catch (failed) {
@@ -69,12 +78,12 @@ async function leave(what: 'archive' | 'remove', text: string) {
       <span class="spring"></span>
       <template v-if="job.state === 'closed'">
         <span class="good">✓ closed: {{ job.closed }}</span>
-        <button type="button" class="plain" @click="act(acts.reopen(job))">Open again</button>
+        <button type="button" class="plain" @click="act(acts.reopen)">Open again</button>
       </template>
       <template v-else>
         <template v-if="job.state === 'held'">
           <span class="held">▲ waits for {{ job.held }}</span>
-          <button type="button" class="plain" @click="act(acts.release(job))">Take up again</button>
+          <button type="button" class="plain" @click="act(acts.release)">Take up again</button>
         </template>
         <button v-else type="button" class="plain" @click="asking = 'hold'">Set aside</button>
         <button type="button" class="plain" @click="tryClose">Close the job</button>
@@ -87,9 +96,7 @@ async function leave(what: 'archive' | 'remove', text: string) {
       >
         Archive
       </button>
-      <button v-else type="button" class="plain" @click="act(acts.takeOut(job))">
-        Take out of the archive
-      </button>
+      <button v-else type="button" class="plain" @click="act(acts.takeOut)">Take out of the archive</button>
       <button type="button" class="plain" @click="leave('remove', 'deleted')">Delete</button>
     </p>
     <p v-if="error && !asking" class="field-error" role="alert">{{ error }}</p>
@@ -106,7 +113,7 @@ async function leave(what: 'archive' | 'remove', text: string) {
       ask="Why does it end here?"
       :actions="[{ code: 'close', label: 'Close the job' }]"
       :error="error || undefined"
-      @say="(_, words) => act(acts.close(job, words))"
+      @say="(_, words) => close(words)"
       @close="asking = ''"
     />
   </div>

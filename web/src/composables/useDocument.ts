@@ -122,6 +122,19 @@ export function useDocument(id: number, asked: () => number) {
   let steps = Promise.resolve()
   const inTurn = (one: () => Promise<void>) => (steps = steps.then(one))
   const commit = () => inTurn(change)
+  /** Does something with the whole job in its turn: after every change made so far, from what the last one left. */
+  function withJob<T>(what: (job: Job) => Promise<T>): Promise<T> {
+    const done = steps.then(() => {
+      if (!job.value) throw new Problem(0, 'The job is not here yet: try again.')
+      return what(job.value)
+    })
+    // A failure is told to whoever asked; what comes next has its turn all the same.
+    steps = done.then(
+      () => undefined,
+      () => undefined,
+    )
+    return done
+  }
   async function change() {
     if (!job.value) return
     const before = structuredClone(job.value.document)
@@ -220,6 +233,7 @@ export function useDocument(id: number, asked: () => number) {
     commit,
     /** Waits until every change that was made is stored, or refused. */
     settled: () => steps,
+    withJob,
     canUndo: computed(() => past.value.length > 0),
     canRedo: computed(() => future.value.length > 0),
     undo: () => inTurn(() => step(past.value, future.value)),

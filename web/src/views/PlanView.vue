@@ -207,7 +207,7 @@ useKeys([
         />
       </div>
     </div>
-    <JobEnd :job="job" :part="inHand" @changed="load" />
+    <JobEnd :job="job" :part="inHand" :with-job="edited.withJob" :reload="load" />
   </div>
   <p v-else-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
 </template>
