@@ -19,7 +19,8 @@ from lathework.part_document import check_grooves, read_part
 from lathework.rules.blank import SCHOOLS
 from lathework.rules.cautions import HAZARDS
 from lathework.rules.die_holding import HOLDERS
-from lathework.rules.holes import HIGHEST_PERCENT, LOWEST_PERCENT, owned
+from lathework.rules.drill_choice import owned
+from lathework.rules.holes import HIGHEST_PERCENT, LOWEST_PERCENT
 from lathework.rules.materials import Material, materials
 from lathework.rules.passes import LATHES
 from lathework.rules.tap_holding import TAPPINGS

@@ -9,30 +9,27 @@ from lathework.drawing.shapes import Sheet
 from lathework.errors import InputError
 from lathework.figures import Figure, Given
 from lathework.lengths import Span, read_length, within
+from lathework.rules.drill_choice import Choice, choose, owned, sought, wanted_percent
 from lathework.rules.holes import (
     HIGHEST_PERCENT,
     LOWEST_PERCENT,
-    Choice,
-    choose,
     countersink,
     drill_depth,
     form_hole,
     hole_for,
     likely_breaks,
-    metal_cut,
-    owned,
     tap_margin,
     taps,
-    wanted_percent,
 )
 from lathework.rules.materials import Material, materials
 from lathework.rules.mending import Mend, mends
 from lathework.rules.strength import Strip, external_shear, share_held, strip
+from lathework.rules.tapping import metal_cut
 from lathework.rules.thin_metal import ThinMetal, thin_metal
 from lathework.size import Size, size
 from lathework.threads.limits.bands import ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
-from lathework.units import convert, show_share
+from lathework.units import convert, show_length, show_share
 
 DEPTH = Span("A depth of thread", 0.5, 300)
 THICK = Span("A thickness", 0.2, 300)
@@ -88,10 +85,10 @@ def _metal(code: str, field: str) -> Material:
     return known[code or "mild-steel"]
 
 
-def _percent(text: str, metal: Material) -> float:
-    """Per cent as typed, or what suits the metal: 75, in tough metals 60."""
+def _percent(text: str, metal: Material, thread: Thread) -> float:
+    """Per cent as typed, or what suits metal and thread."""
     if not text.strip():
-        return wanted_percent(metal)
+        return wanted_percent(metal, thread)
     try:
         value = float(text.replace(",", ".").removesuffix("%"))
     except ValueError:
@@ -102,14 +99,17 @@ def _percent(text: str, metal: Material) -> float:
     return value
 
 
-def _words(pick: Choice | None, percent: float) -> str:
+def _words(thread: Thread, limits: InternalLimits, pick: Choice | None, percent: float) -> str:
     if pick is None:
         return "none of these drills leaves a thread: bore the hole"
-    told = f"nearest to {percent:g} % thread out of what you own"
+    told = f"{sought(thread, limits, percent)}, out of what you own"
+    if not pick.near:
+        return f"{told}, but none is near: bore the hole"
     if pick.fit == "within":
         return f"{told}; its hole is within the class"
-    side = "above" if pick.fit == "too-large" else "below"
-    return f"{told}, but its hole is {side} the limits of the class: bore it instead, or ream"
+    side = "over" if pick.fit == "too-large" else "under"
+    passes = show_length(pick.passes, thread.unit, thread.unit, fine=True)
+    return f"{told}; its hole may be {passes} {thread.unit} {side} the class: where that must hold, ream or bore"
 
 
 def _warnings(found: Size, metal: Material, pick: Choice | None, margin: Figure | None) -> tuple[str, ...]:
@@ -167,8 +167,8 @@ def hole(text: str, *, internal_class: str = "", asked: AskedHole | None = None)
     found = size(text, internal_class=internal_class)
     thread, (external, internal) = found.thread, _limits(found)
     metal, bolt = _metal(asked.metal, "metal"), _metal(asked.bolt, "bolt")
-    percent, rack = _percent(asked.percent, metal), owned(asked.drills, thread.unit)
-    pick, beside = choose(thread, internal, rack, percent, piloted=asked.piloted)
+    percent, rack = _percent(asked.percent, metal, thread), owned(asked.drills, thread.unit)
+    pick, beside = choose(thread, internal, rack, percent, piloted=asked.piloted, swells=metal.swells)
     bore = hole_for(thread, percent)
     across, left = (pick.hole.value, pick.percent.value) if pick else (bore.value, percent)
     margin = tap_margin(thread, metal, left) if pick else None
@@ -184,7 +184,7 @@ def hole(text: str, *, internal_class: str = "", asked: AskedHole | None = None)
         percent=percent,
         pick=pick,
         beside=beside,
-        words=_words(pick, percent),
+        words=_words(thread, internal, pick, percent),
         bore=bore,
         countersink=countersink(thread),
         form=form_hole(thread) if metal.form_tap else None,

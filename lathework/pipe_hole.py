@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from lathework.errors import InputError
-from lathework.rules.holes import owned
+from lathework.rules.drill_choice import owned
 from lathework.rules.pipe_holes import TaperHole, taper_hole
 from lathework.threads.designation import read_called
 from lathework.threads.taper import is_inside_taper

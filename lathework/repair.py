@@ -10,7 +10,7 @@ from lathework.errors import InputError
 from lathework.figures import Figure, Given
 from lathework.lengths import Length, Span, read_length, within
 from lathework.repair_document import Json, RepairSizes, repair_document
-from lathework.rules.holes import choose, owned, wanted_percent
+from lathework.rules.drill_choice import choose, owned, wanted_percent
 from lathework.rules.materials import Material, materials
 from lathework.rules.nuts import nut_sizes
 from lathework.rules.relief import SHORTEST_THREAD
@@ -103,7 +103,9 @@ def _sizes(read: _Asked) -> RepairSizes:
     thread, external, internal = read.thread()
     unit = thread.unit
     metal, stud_metal = read.metal("metal"), read.metal("stud_metal")
-    pick, _ = choose(thread, internal, owned(read.asked.drills, read.unit), wanted_percent(metal))
+    pick, _ = choose(
+        thread, internal, owned(read.asked.drills, read.unit), wanted_percent(metal, thread), swells=metal.swells
+    )
     bore = min(pick.hole.value, thread.major) if pick else internal.minor.maximum
     held = strip(thread, external, internal, hole=bore, bolt_strength=stud_metal.tensile, hole_strength=metal.tensile)
     engaged, typed = engagement(thread, held), _in(read.length("engaged", PIECES), unit)

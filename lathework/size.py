@@ -8,9 +8,9 @@ from functools import lru_cache
 from lathework.figures import Figure
 from lathework.lengths import Span, read_length, within
 from lathework.rules.blank import BlankChoice, blank_choices
+from lathework.rules.drill_choice import TappingDrill, tapping_drills
 from lathework.rules.gauging import best_wire, over_wires_within
 from lathework.rules.relief import Groove, chamfer_diameter, groove, stress_area
-from lathework.rules.tapping import TappingDrill, tapping_drills
 from lathework.threads.designation import read_called
 from lathework.threads.limits import class_as_named, external_limits, internal_limits, is_internal_class
 from lathework.threads.limits.bands import ExternalLimits, InternalLimits
@@ -46,12 +46,13 @@ def size_of(thread: Thread, class_name: str = "", internal_class: str = "", enga
     """
     external = external_limits(thread, class_name, engagement)
     parallel, wire = not thread.taper, best_wire(thread)
+    internal = internal_limits(thread, internal_class, engagement)
     return Size(
         thread=thread,
         external=external,
-        internal=internal_limits(thread, internal_class, engagement),
+        internal=internal,
         blanks=blank_choices(thread, external.major if external else None),
-        drills=tapping_drills(thread) if parallel else (),
+        drills=tapping_drills(thread, internal) if parallel else (),
         groove=groove(thread) if external else None,
         chamfer=chamfer_diameter(thread) if external else None,
         wire=wire,

@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 from lathework.drawing.shapes import Label, Path, Sheet
-from lathework.rules.holes import hole_for, metal_cut
+from lathework.rules.holes import hole_for
 from lathework.rules.strength import external_shear
+from lathework.rules.tapping import metal_cut
 from lathework.threads.limits.bands import ExternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import show_share

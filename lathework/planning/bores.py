@@ -7,15 +7,9 @@ from functools import lru_cache
 
 from lathework.figures import AS_TYPED, PRACTICE, Figure, Given
 from lathework.part import TAPS, Bore, Job
-from lathework.rules.holes import (
-    PILOT_FROM_MM,
-    choose,
-    form_hole,
-    hole_for,
-    owned,
-    probable_hole,
-    wanted_percent,
-)
+from lathework.rules.drill_choice import choose, home, owned, probable_hole, sought, wanted_percent
+from lathework.rules.holes import PILOT_FROM_MM, form_hole, hole_for
+from lathework.rules.materials import Material
 from lathework.rules.pipe_holes import TaperHole, taper_hole
 from lathework.rules.tapping import convention, percent_thread
 from lathework.tables.drills import Drill, all_drills
@@ -41,8 +35,9 @@ TAP = "second"
 class BoreWork:
     """A hole with its drill: what it is called, its size, the per cent thread it leaves (None where it is plain).
 
-    `picked` is the drill for a thread, None where it is bored or plain, `hole` what it probably cuts; `rough` is the
-    largest drill owned below a bored hole. `taper` is set for a pipe thread that tapers.
+    `picked` is the drill for a thread, None where it is bored or plain, `hole` what it probably cuts, `passes` how far
+    that may be over the class (the thread's unit); `rough` is the largest drill owned below a bored hole. `taper` is
+    set for a pipe thread that tapers.
     """
 
     bore: Bore
@@ -52,6 +47,7 @@ class BoreWork:
     percent: Figure | None
     picked: Drill | None = None
     hole: Figure | None = None
+    passes: float = 0.0
     rough: Drill | None = None
     taper: TaperHole | None = None
 
@@ -82,23 +78,28 @@ class BoreWork:
 
 @dataclass(frozen=True, slots=True)
 class Racks:
-    """What a job chooses its drills from: those owned, as typed in `unit`, and the per cent thread wanted."""
+    """What a job chooses its drills from: those owned, as typed in `unit`, its metal, and the per cent thread asked
+    for, None where nobody asked."""
 
     drills: str
     unit: LengthUnit
-    percent: float
+    metal: Material
+    asked: float | None
+
+    def percent(self, thread: Thread) -> float:
+        """Per cent thread wanted (a bare number): as asked, or as suits metal and thread."""
+        return wanted_percent(self.metal, thread) if self.asked is None else self.asked
 
 
 def racks_of(job: Job) -> Racks:
-    """The drills of a job, and the per cent it wants or its metal suits."""
-    percent = job.method.percent
-    return Racks(job.setup.drills, job.unit, wanted_percent(job.material) if percent is None else percent)
+    """What a job chooses its drills from."""
+    return Racks(job.setup.drills, job.unit, job.material, job.method.percent)
 
 
 def _bored(bore: Bore, thread: Thread, racks: Racks) -> BoreWork:
     """A hole bored to size, within the class, after the largest drill that goes in it."""
     limits = internal_limits(thread, bore.class_name)
-    wanted = hole_for(thread, racks.percent)
+    wanted = hole_for(thread, racks.percent(thread))
     if limits is not None:
         held = min(max(wanted.value, limits.minor.minimum), limits.minor.maximum)
         wanted = replace(wanted, value=held, note=f"{wanted.note}; held within class {limits.minor.class_name}.")
@@ -115,15 +116,8 @@ def _bored(bore: Bore, thread: Thread, racks: Racks) -> BoreWork:
 
 @lru_cache(maxsize=256)
 def _tapped(bore: Bore, racks: Racks) -> BoreWork:
-    """A threaded hole: the drill owned nearest to the per cent wanted, or bored where none is within the class.
-
-    Where nobody said what is owned, the racks of the job's own unit come before all of them.
-    """
-    if racks.drills:
-        return _drilled(bore, racks, owned(racks.drills, racks.unit))
-    home = _drilled(bore, racks, owned(HOME_RACKS[racks.unit], racks.unit))
-    every = _drilled(bore, racks, owned("", racks.unit))
-    return every if home.bored or much_nearer(every, home, racks.percent) else home
+    """A threaded hole: the drill owned that a chart would name, or bored where none is near."""
+    return _drilled(bore, racks, owned(racks.drills, racks.unit))
 
 
 def much_nearer(other: BoreWork, found: BoreWork, wanted: float) -> bool:
@@ -136,38 +130,44 @@ def much_nearer(other: BoreWork, found: BoreWork, wanted: float) -> bool:
 def _drilled(bore: Bore, racks: Racks, rack: tuple[Drill, ...]) -> BoreWork:
     thread = bore.thread
     assert thread is not None
-    tapering = taper_hole(thread, rack)
+    tapering = taper_hole(thread, [drill for drill in rack if home(thread, drill)] or rack)
     if tapering is not None:
         return _tapering(bore, thread, tapering)
     if bore.cut == "form-tap":
-        return _formed(bore, thread, rack)
+        return _formed(bore, thread, rack, racks.metal)
     limits = internal_limits(thread, bore.class_name)
     piloted = thread.major_mm >= PILOT_FROM_MM
-    pick, _ = choose(thread, limits, rack, racks.percent, piloted=piloted)
-    if pick is None or pick.fit != "within" or bore.cut != "tap":
+    pick, _ = choose(thread, limits, rack, racks.percent(thread), piloted=piloted, swells=racks.metal.swells)
+    if pick is None or not pick.near or bore.cut != "tap":
         return _bored(bore, thread, racks)
     own = convert(pick.drill.diameter, pick.drill.unit, thread.unit)
     figure = Figure(
-        "tapping drill", own, thread.unit, f"nearest to {racks.percent:g} % whose probable hole the class allows",
-        PRACTICE, (Given("probable hole", pick.hole.value, thread.unit), Given("thread left", pick.percent.value, "%")),
+        "tapping drill", own, thread.unit, sought(thread, limits, racks.percent(thread)), PRACTICE,
+        (Given("thread left", pick.percent.value, "%"), Given("probable hole", pick.hole.value, thread.unit)),
         note=f"Drill {pick.drill.name}.",
     )  # fmt: skip
     return BoreWork(
-        bore, pick.drill.name, figure, pick.drill.diameter_mm, pick.percent, picked=pick.drill, hole=pick.hole
-    )
+        bore, pick.drill.name, figure, pick.drill.diameter_mm, pick.percent, picked=pick.drill, hole=pick.hole,
+        passes=pick.passes if pick.fit == "too-large" else 0.0,
+    )  # fmt: skip
 
 
-def _formed(bore: Bore, thread: Thread, rack: tuple[Drill, ...]) -> BoreWork:
-    """A hole for a form tap: the drill owned whose probable hole comes nearest to the one wanted."""
+def _formed(bore: Bore, thread: Thread, rack: tuple[Drill, ...], metal: Material) -> BoreWork:
+    """A hole for a form tap: the drill owned that comes nearest to the hole of its catalogue, of the thread's own rack
+    before another."""
     wanted = form_hole(thread)
-    piloted = thread.major_mm >= PILOT_FROM_MM
-    made = [(drill, probable_hole(drill, thread.unit, piloted=piloted)) for drill in rack]
-    drill, hole = min(made, key=lambda pair: abs(pair[1].value - wanted.value))
-    if abs(hole.value - wanted.value) > FORM_OFF * thread.pitch:
+
+    def off(drill: Drill) -> float:
+        return abs(convert(drill.diameter, drill.unit, thread.unit) - wanted.value)
+
+    near = [drill for drill in rack if off(drill) <= FORM_OFF * thread.pitch]
+    if not near:
         return BoreWork(bore, BORING_TOOL, wanted, convert(wanted.value, thread.unit, "mm"), None)
+    drill = min(near, key=lambda one: (not home(thread, one), off(one)))
+    hole = probable_hole(drill, thread.unit, piloted=thread.major_mm >= PILOT_FROM_MM, swells=metal.swells)
     figure = Figure(
         "drill for the form tap", convert(drill.diameter, drill.unit, thread.unit), thread.unit,
-        "probable hole nearest to the one that a form tap wants", PRACTICE,
+        "nearest to the hole that a form tap wants", PRACTICE,
         (Given("hole wanted", wanted.value, thread.unit), Given("probable hole", hole.value, thread.unit)),
         note=f"Drill {drill.name}.",
     )  # fmt: skip

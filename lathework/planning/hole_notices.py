@@ -12,8 +12,11 @@ from lathework.planning.chucking import Chucking
 from lathework.planning.notice import Notice, told
 from lathework.planning.tapping_steps import margin_of, way_of
 from lathework.planning.work import Work, in_mm
-from lathework.rules.holes import RACKS, THIN_WALL, likely_breaks
-from lathework.units import show_share
+from lathework.rules.drill_choice import RACKS
+from lathework.rules.holes import THIN_WALL, likely_breaks
+from lathework.threads.limits import internal_limits
+from lathework.threads.thread import Thread
+from lathework.units import show_length, show_share
 
 WEAK_SHARE = 1 / 3
 """Hole across over the thickness from which it weakens the part markedly (practice)."""
@@ -63,10 +66,11 @@ def _drills(work: Work, ways: tuple[Chucking, ...], bore: Bore, found: BoreWork,
         yield Notice("pipe-thread", f"{field}.thread", text)
     elif found.bored and not found.chased:
         whose = "you own" if work.job.setup.drills else "of the racks"
-        text = f"No drill {whose} leaves {name} within its class: bore the hole, or add the drill you have to the list."
+        text = f"No drill {whose} comes near what {name} wants: bore the hole, or add the drill you have to the list."
         yield Notice("no-drill", "setup.drills", text)
     else:
-        yield from _better(work, bore, found)
+        yield from _wide(bore.thread, found, field)
+        yield from _better(work, bore.thread, bore, found)
     if bore.cut == "form-tap" and not work.job.material.form_tap:
         text = f"No form tap in {work.job.material.name}: it cracks instead of flowing. Cut the thread."
         yield Notice("form-tap-brittle", f"{field}.cut", text)
@@ -81,14 +85,26 @@ def _drills(work: Work, ways: tuple[Chucking, ...], bore: Bore, found: BoreWork,
         yield Notice("blind-by-hand", "method.tapping", f"{name} {why}: it is tapped by hand, not under power.")
 
 
-def _better(work: Work, bore: Bore, found: BoreWork) -> Iterator[Notice]:
+def _wide(thread: Thread, found: BoreWork, field: str) -> Iterator[Notice]:
+    """A hole that may pass the class's greatest minor."""
+    limits = internal_limits(thread, found.bore.class_name)
+    if limits is not None and found.passes > 0:
+        over = show_length(found.passes, thread.unit, thread.unit, fine=True)
+        text = (
+            f"{found.name} may cut {over} {thread.unit} over the greatest minor of class {limits.minor.class_name}: "
+            "that costs little strength. Where the class must hold, drill smaller and ream, or bore."
+        )
+        yield Notice("hole-wide", f"{field}.thread", text)
+
+
+def _better(work: Work, thread: Thread, bore: Bore, found: BoreWork) -> Iterator[Notice]:
     """A drill that is not owned and comes much nearer to the per cent wanted."""
     racks = racks_of(work.job)
     best = bore_work(bore, replace(racks, drills=", ".join(RACKS)))
-    if found.percent is not None and best.percent is not None and much_nearer(best, found, racks.percent):
+    if found.percent is not None and best.percent is not None and much_nearer(best, found, racks.percent(thread)):
         ours, theirs = found.percent.value, best.percent.value
         text = (
-            f"Of your drills only {found.name} keeps the hole within its class, and leaves {ours:.0f} % thread; "
+            f"Of your drills {found.name} comes nearest, and leaves {ours:.0f} % thread; "
             f"{best.name} would leave {theirs:.0f} %."
         )
         yield Notice("better-drill", "setup.drills", text)

@@ -15,10 +15,11 @@ from lathework.planning.rhythm import rhythm, under_power
 from lathework.planning.work import Work, in_mm
 from lathework.rules import cautions
 from lathework.rules.chasing import advance, chasing_passes, infeed, largest_chaser, pass_count
-from lathework.rules.holes import TAPPED_PERCENT, likely_breaks, tap_margin, tap_named
+from lathework.rules.holes import likely_breaks, tap_margin, tap_named
 from lathework.rules.pipe_holes import TaperHole
 from lathework.rules.speeds import spindle_speed
 from lathework.rules.tap_holding import SMALL_TAP_MM, TAP_HOLDINGS, TapHolding
+from lathework.rules.tapping import TAPPED_PERCENT
 from lathework.rules.torque import cutting_torque, form_torque, held
 from lathework.threads.thread import Thread
 from lathework.units import convert

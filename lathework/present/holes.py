@@ -7,7 +7,7 @@ from lathework.pipe_hole import PipeHole
 from lathework.present.sheets import sheet_json
 from lathework.present.values import Json, figure_json
 from lathework.repair import StudRepair
-from lathework.rules.holes import Choice
+from lathework.rules.drill_choice import Choice
 from lathework.rules.mending import Mend
 from lathework.rules.thin_metal import ThinMetal
 

@@ -13,7 +13,7 @@ class Material:
     """Starting values: blank fraction of the pitch under nominal; speeds in m/min; largest cut on diameter in mm;
     feed in mm a revolution; specific cutting force and tensile strength in N/mm².
 
-    `form_tap` says whether a form tap flows it.
+    `form_tap` says whether a form tap flows it, `swells` whether a drill cuts over its size in it.
     `back_off_turns` is how far the die goes on before it is turned back to break the chip.
     """
 
@@ -28,6 +28,7 @@ class Material:
     cutting_force: float
     tensile: float
     form_tap: bool
+    swells: bool
     lubricant: str
 
 
@@ -47,6 +48,7 @@ def materials() -> dict[str, Material]:
             cutting_force=float(row.number("cutting_force")),
             tensile=float(row.number("tensile")),
             form_tap=row.text("form_tap") == "yes",
+            swells=row.text("swells") == "yes",
             lubricant=row.text("lubricant"),
         )
         for row in load("materials").rows

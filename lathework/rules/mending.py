@@ -6,8 +6,9 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from lathework.figures import PRACTICE, Figure, Given, Source
-from lathework.rules.holes import TAPPED_PERCENT, THIN_WALL, choose, hole_for
-from lathework.rules.tapping import BASIC_60
+from lathework.rules.drill_choice import choose, usual_percent
+from lathework.rules.holes import THIN_WALL, hole_for
+from lathework.rules.tapping import BASIC_60, TAPPED_PERCENT
 from lathework.tables.common import common_sizes
 from lathework.tables.drills import Drill
 from lathework.threads.limits import internal_limits
@@ -63,9 +64,9 @@ def next_sizes(thread: Thread) -> tuple[Thread, ...]:
 
 
 def _drill(thread: Thread, rack: Sequence[Drill]) -> Drill | None:
-    """The drill of a rack for a thread; None where none is within its class: bore it."""
-    pick, _ = choose(thread, internal_limits(thread), rack, TAPPED_PERCENT)
-    return pick.drill if pick is not None and pick.fit == "within" else None
+    """The drill of a rack for a thread; None where none is near: bore it."""
+    pick, _ = choose(thread, internal_limits(thread), rack, usual_percent(thread))
+    return pick.drill if pick is not None and pick.near else None
 
 
 def _needs(major: Figure) -> Figure:

@@ -11,11 +11,13 @@ from lathework.tables.loader import load
 from lathework.units import LengthUnit, convert
 
 FRACTIONAL = Source("standard", "ASME B94.11M, fractional sizes in 64ths")
-METRIC = Source("standard", "ISO 235, diameters in steps of 0.1 mm")
+METRIC = Source("practice", "metric set: 0.05 mm steps to 3, 0.1 to 14, 0.25 to 32, 1 above, and tapping sizes between")
 _LARGEST_FRACTION = 128
 """64ths: up to 2 in."""
-_METRIC_TENTHS = range(5, 500)
-"""Tenths of a millimetre: 0.5 to 49.9 mm."""
+_METRIC_STEPS = ((50, 300, 5), (310, 1400, 10), (1425, 3200, 25), (3300, 5000, 100))
+"""Hundredths of a millimetre: from, to, step."""
+_METRIC_TAPPING = (3750, 3950, 4050, 4525)
+"""Tapping sizes that charts name between the steps: M42, G1-1/4, M45, G1-1/2, in hundredths of a millimetre."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -41,6 +43,10 @@ def _mixed(sixty_fourths: int) -> str:
     return f"{whole}-{rest}" if whole else str(rest)
 
 
+def _metric_name(hundredths: int) -> str:
+    return f"{hundredths / 100:.{2 if hundredths % 10 else 1}f} mm"
+
+
 @cache
 def gauge_drills() -> dict[str, Drill]:
     """Number and letter drills by name ("#7", "F")."""
@@ -55,5 +61,6 @@ def gauge_drills() -> dict[str, Drill]:
 def all_drills() -> tuple[Drill, ...]:
     """Every drill of the four racks, by diameter."""
     fractions = [Drill("fraction", _mixed(n), n / 64, "in", FRACTIONAL) for n in range(1, _LARGEST_FRACTION + 1)]
-    metric = [Drill("metric", f"{n / 10:.1f} mm", n / 10, "mm", METRIC) for n in _METRIC_TENTHS]
+    hundredths = [n for first, last, step in _METRIC_STEPS for n in range(first, last + 1, step)]
+    metric = [Drill("metric", _metric_name(n), n / 100, "mm", METRIC) for n in (*hundredths, *_METRIC_TAPPING)]
     return tuple(sorted([*gauge_drills().values(), *fractions, *metric], key=lambda d: d.diameter_mm))

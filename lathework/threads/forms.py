@@ -95,3 +95,11 @@ AMERICAN_PIPE = Form(
     Decimal("1.6"),
     Source("standard", "ASME B1.20.1, basic form"),
 )
+#: For mechanical joints: cut to the depths of a 60 degree screw thread, from the taper thread's pitch diameter.
+AMERICAN_STRAIGHT = Form(
+    "American parallel pipe, 60 degree",
+    60,
+    Decimal("0.64951905"),
+    Decimal("1.08253175"),
+    Source("standard", "ASME B1.20.1, parallel thread for free-fitting joints"),
+)

@@ -9,7 +9,7 @@ from functools import cache
 
 from lathework.figures import PRACTICE, Source
 from lathework.tables.loader import Row, Table, load
-from lathework.threads.forms import AMERICAN_PIPE, BA_FORM, METRIC, UNIFIED, WHITWORTH, Form
+from lathework.threads.forms import AMERICAN_PIPE, AMERICAN_STRAIGHT, BA_FORM, METRIC, UNIFIED, WHITWORTH, Form
 from lathework.threads.thread import Family, Thread
 from lathework.units import LengthUnit, round_half_up
 
@@ -147,22 +147,22 @@ def _sealing(row: Row, table: Table) -> Iterable[Thread]:
 
 
 def _american(row: Row, table: Table) -> Iterable[Thread]:
-    """NPT and NPSM of one size; diameters in the gauge plane."""
+    """NPT of one size, its diameters in the gauge plane; NPSM, cut to the depths of a 60 degree screw thread there."""
     size, tpi, across = row.text("size"), row.number("tpi"), row.number("pitch_diameter")
-    depth = AMERICAN_PIPE.pitch_depth / tpi
-    for series in ("NPT", "NPSM"):
+    for series, form in (("NPT", AMERICAN_PIPE), ("NPSM", AMERICAN_STRAIGHT)):
         taper = series == "NPT"
+        outward, inward = form.pitch_depth / tpi, (form.full_depth - form.pitch_depth) / tpi
         length = f"{row.number('gauge_length')} in from the small end"
         yield Thread(
             designation=f"{size}-{trim(tpi)} {series}",
             family="npt",
             series=series,
-            form=AMERICAN_PIPE,
+            form=form,
             unit="in",
-            major=round_half_up(across + depth, 5),
+            major=round_half_up(across + outward, 5),
             pitch=float(1 / tpi),
             pitch_diameter=float(across),
-            minor=round_half_up(across - depth, 5),
+            minor=round_half_up(across - inward, 5),
             source=table.source,
             tpi=float(tpi),
             tabulated=True,

@@ -16,6 +16,7 @@ window.fetch = async (...asked) => {
 }
 """
 
+
 class PlanPage(BrowserCase):
     """On the demo's governor screws (M8x1, millimetres) and levelling studs."""
 

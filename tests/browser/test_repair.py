@@ -71,7 +71,7 @@ class Several(BrowserCase):
         expect(page.get_by_role("article")).to_contain_text("0 of 3")
         page.get_by_role("link", name="To the bench").click()
         heading = page.get_by_role("heading", level=1)
-        for words in ("Saw the damaged end", "Face the end", "Spot the end", "Drill about", "Drill 11.1 mm",
+        for words in ("Saw the damaged end", "Face the end", "Spot the end", "Drill about", "Drill 7/16",
                       "Countersink", "Start the tap", "Blow the hole out"):  # fmt: skip
             expect(heading).to_contain_text(words)
             if words == "Start the tap":
@@ -137,7 +137,7 @@ class Several(BrowserCase):
         page.get_by_role("button", name="Drill across").click()
         expect(page.get_by_role("region", name="Drill across")).to_contain_text("24.90 mm")
         self.field("Drills you own").fill("14 mm")
-        expect(page.get_by_text("No drill you own leaves M16x1 within its class")).to_be_visible()
+        expect(page.get_by_text("No drill you own comes near what M16x1 wants")).to_be_visible()
         self.typed("Drills you own", "metric")
         expect(page.get_by_text("No drill you own")).to_have_count(0)
         page.get_by_role("button", name="Add a part to this job").click()

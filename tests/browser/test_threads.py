@@ -106,7 +106,7 @@ class ThreadsPage(BrowserCase):
         page.goto("/threads?q=3/8-16")
         hole = page.get_by_role("region", name="Tapped hole")
         hole.get_by_label("Drills you own").fill("5/16, 8 mm, 11/32")
-        expect(hole.get_by_text("nearest to 75 % thread out of what you own")).to_be_visible()
+        expect(hole.get_by_text("by its own size nearest to 75 % thread, out of what you own")).to_be_visible()
         expect(hole.get_by_role("row", name="5/16")).to_contain_text("✓ within")
         expect(hole.get_by_role("row", name="11/32")).to_contain_text("too large")
         hole.get_by_label("Per cent thread wanted").fill("65")

@@ -20,7 +20,7 @@ from lathework.pipe_hole import pipe_hole
 from lathework.planning.plan import make_plans
 from lathework.repair import AskedRepair, StudRepair, stud_repair
 from lathework.rules.chasing import infeed_diameters
-from lathework.rules.holes import owned
+from lathework.rules.drill_choice import owned
 from lathework.rules.mending import insert_hole, insert_tap, mends
 from lathework.rules.nuts import nut_sizes
 from lathework.rules.pipe_holes import minor_at, taper_hole
@@ -65,8 +65,9 @@ class TaperHoles(unittest.TestCase):
             found = taper_hole(read_designation(f"Rc{size}"), all_drills())
             assert found is not None and found.reamed is not None and found.plain is not None
             with self.subTest(size):
-                self.assertAlmostEqual(found.reamed.diameter_mm, reamed, delta=0.1)
-                self.assertAlmostEqual(found.plain.diameter_mm, plain, delta=0.1)
+                # The rack's steps grow to a quarter of a millimetre over 14 mm: the largest that is no larger.
+                for ours, printed in ((found.reamed.diameter_mm, reamed), (found.plain.diameter_mm, plain)):
+                    self.assertLessEqual(abs(ours - printed), 0.1 if printed <= 14 else 0.25)
 
     def test_the_gauge(self) -> None:
         """Rc1/2: 8.2 mm, 4.5 turns of 25.4/14; American pipe stands within a turn of flush."""

@@ -37,6 +37,13 @@ AMERICAN = (
     ("3", 8, 3.5, "3.38850", "0.766"),
 )
 
+#: ASME B1.20.1, parallel threads for free-fitting joints (NPSM): least minor of the hole, greatest (inches).
+FREE_FITTING = (
+    ("1/8-27", "0.358", "0.364"), ("1/4-18", "0.468", "0.481"), ("3/8-18", "0.603", "0.612"),
+    ("1/2-14", "0.747", "0.759"), ("3/4-14", "0.958", "0.970"), ("1-11.5", "1.201", "1.211"),
+    ("1-1/4-11.5", "1.546", "1.555"), ("1-1/2-11.5", "1.785", "1.794"), ("2-11.5", "2.259", "2.268"),
+)  # fmt: skip
+
 
 class ParallelPipe(PublishedCase):
     def test_every_size_of_the_outside_table(self) -> None:
@@ -60,6 +67,16 @@ class ParallelPipe(PublishedCase):
                 f"{name} B", printed=f"{2 * float(row['pitch_tolerance']):.3f}", by_hand=None,
                 ours=twice.maximum - twice.minimum,
             )  # fmt: skip
+
+
+class FreeFitting(PublishedCase):
+    def test_minors(self) -> None:
+        """Cut to the depth of a 60 degree screw thread from the taper thread: the least minor of the recalled table."""
+        for size, least, _ in FREE_FITTING:
+            thread = read_designation(f"{size} NPSM")
+            with self.subTest(size):
+                # 1/2 in lies a hair under half a last digit: 0.747499 by formula, 0.74750 from E1 as printed.
+                self.assertAlmostEqual(thread.minor, float(least), delta=0.00051)
 
 
 class TaperPipe(PublishedCase):

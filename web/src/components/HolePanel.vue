@@ -81,8 +81,8 @@ const others = computed(() =>
           <thead>
             <tr class="small muted">
               <th scope="col">drill</th>
-              <th scope="col">probable hole</th>
               <th scope="col">thread</th>
+              <th scope="col">probable hole</th>
               <th scope="col">torque</th>
               <th scope="col">class {{ found.class_name }}</th>
             </tr>
@@ -94,8 +94,8 @@ const others = computed(() =>
               :class="{ chosen: one.name === found.pick?.name }"
             >
               <th scope="row" class="fig">{{ one.name }}</th>
-              <td class="fig">{{ text(one.hole.shown) }}</td>
               <td><FigureValue :figure="one.percent" /></td>
+              <td class="fig">{{ text(one.hole.shown) }}</td>
               <td class="fig">{{ one.torque_percent }} %</td>
               <td :class="one.fit">{{ FITS[one.fit] }}</td>
             </tr>
