@@ -91,8 +91,8 @@ def _wide(thread: Thread, found: BoreWork, field: str) -> Iterator[Notice]:
     if limits is not None and found.passes > 0:
         over = show_length(found.passes, thread.unit, thread.unit, fine=True)
         text = (
-            f"{found.name} may cut {over} {thread.unit} over the greatest minor of class {limits.minor.class_name}: "
-            "that costs little strength. Where the class must hold, drill smaller and ream, or bore."
+            f"{found.name} may cut {over} {thread.unit} over class {limits.minor.class_name}: little strength lost; "
+            "where the class must hold, ream or bore."
         )
         yield Notice("hole-wide", f"{field}.thread", text)
 

@@ -204,4 +204,15 @@ td {
     grid-template-columns: minmax(0, 1fr);
   }
 }
+/* On a phone the verdict is seen without moving the table. */
+@media (max-width: 480px) {
+  th,
+  td {
+    padding-right: 7px;
+  }
+  .drills .fig,
+  .drills td {
+    font-size: 0.86em;
+  }
+}
 </style>
