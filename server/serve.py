@@ -41,7 +41,7 @@ def _stop(text: str) -> NoReturn:
 
 def _checked(file: Path) -> None:
     """Check the store, and keep a copy of one that is to be migrated. Stops where it cannot be used."""
-    if not file.exists():
+    if not file.exists() or store.is_unborn(file):
         return
     try:
         store.check_store(file, "quick_check")

@@ -16,6 +16,8 @@ FOLDER_MODE, FILE_MODE, FILE_MASK = 0o700, 0o600, 0o077
 SIDES = ("-wal", "-shm")
 """What SQLite keeps beside a store while it is open."""
 _OURS = {"jobs_job", "jobs_entry"}
+_BOOKKEEPING = {"django_migrations", "sqlite_sequence"}
+"""Tables that stand before the first of ours; those of the book come before those of the jobs."""
 _APPS = ("jobs", "book")
 _MIGRATIONS = Path(__file__).resolve().parent
 
@@ -49,6 +51,16 @@ def check_store(file: Path, check: str = "integrity_check") -> None:
         raise StoreProblem(f"{file} is not a store of Conch")
     if been_through - _known_migrations():
         raise StoreProblem(f"{file} was written by a later version of Conch: use that one")
+
+
+def is_unborn(file: Path) -> bool:
+    """Whether a file is what a first start that was killed left of a store: no table of jobs, none of others."""
+    try:
+        _, tables, been_through = _facts(file, "user_version")
+    except sqlite3.DatabaseError:
+        return False
+    first = {name for name in tables - _BOOKKEEPING if not name.startswith("book_")}
+    return not first and all(app == "book" for app, _ in been_through)
 
 
 def make_private(folder: Path) -> None:
