@@ -95,10 +95,11 @@ def _serve(port: int, *, empty: bool) -> None:
 
     _warm()
     server = _bound(application, port, settings.DATA_UPLOAD_MAX_MEMORY_SIZE)
-    signal.signal(signal.SIGTERM, _leave)
-    print(f"Conch is at http://{HOST}:{server.effective_port}/  (stop it with Ctrl-C)", flush=True)
     try:
+        # Whoever waits for the line may stop it before it is written to the end.
         with suppress(KeyboardInterrupt):
+            signal.signal(signal.SIGTERM, _leave)
+            print(f"Conch is at http://{HOST}:{server.effective_port}/  (stop it with Ctrl-C)", flush=True)
             server.run()
     finally:
         server.close()

@@ -11,15 +11,22 @@ import sys
 import tempfile
 import time
 import unittest
-from contextlib import closing
+from contextlib import closing, suppress
 from pathlib import Path
 
-from server.store import NAME
+from server.store import NAME, SIDES
 from tests.browser.server import ROOT, Server
 from tests.campaign.client import Client
 
 OLD_STORE = ROOT / "server" / "jobs" / "tests" / "data" / "store-2.sqlite3.gz"
 DEMO_JOBS, OLD_JOBS = 10, 23
+
+
+def _catches_term(pid: int) -> bool:
+    """Whether a process has its own answer to being told to stop."""
+    status = Path(f"/proc/{pid}/status").read_text(encoding="ascii")
+    caught = next(line.split()[1] for line in status.splitlines() if line.startswith("SigCgt:"))
+    return bool(int(caught, 16) >> (signal.SIGTERM - 1) & 1)
 
 
 class Starts(unittest.TestCase):
@@ -28,12 +35,12 @@ class Starts(unittest.TestCase):
         self.addCleanup(folder.cleanup)
         self.data = Path(folder.name)
 
-    def begun(self) -> subprocess.Popen[str]:
-        """A start on the folder, not waited for."""
+    def begun(self, out: int = subprocess.PIPE) -> subprocess.Popen[str]:
+        """A start on the folder, not waited for; it writes to the file `out`."""
         command = [sys.executable, "-m", "server.serve", "--port", "0"]
         environment = {**os.environ, "CONCH_DATA": str(self.data)}
         return subprocess.Popen(
-            command, cwd=ROOT, env=environment, stdout=subprocess.PIPE, stderr=subprocess.PIPE, text=True
+            command, cwd=ROOT, env=environment, stdout=out, stderr=subprocess.PIPE, text=True
         )
 
     def served(self) -> Server:
@@ -125,12 +132,30 @@ class Starts(unittest.TestCase):
             names = [row[0] for row in before.execute("SELECT name FROM django_migrations WHERE app = 'jobs'")]
         self.assertEqual(names[-1], "0004_threads")
 
+    def test_a_server_told_to_stop_while_it_still_says_where_it_is_leaves_a_whole_store(self) -> None:
+        """Its line cannot be written, for nobody reads: it is caught between being ready and answering."""
+        outlet, line = os.pipe()
+        os.set_blocking(line, False)
+        with suppress(BlockingIOError):
+            while True:
+                os.write(line, b" " * 4096)
+        os.set_blocking(line, True)
+        with self.begun(line) as process, os.fdopen(outlet, "rb") as said:
+            os.close(line)
+            while not _catches_term(process.pid):
+                self.assertIsNone(process.poll())
+                time.sleep(0.02)
+            process.terminate()
+            said.read()
+            assert process.stderr is not None
+            self.assertEqual((process.stderr.read(), process.wait(60)), ("", 0))
+        self.assertEqual([side for side in SIDES if Path(f"{self.data / NAME}{side}").exists()], [])
+
     def test_a_server_leaves_a_whole_store_for_its_owner_alone(self) -> None:
         server = self.served()
         self.assertEqual((self.data / NAME).stat().st_mode & 0o777, 0o600)
         server.stop()
-        for side in ("-wal", "-shm"):
-            self.assertFalse(Path(f"{self.data / NAME}{side}").exists(), side)
+        self.assertEqual([side for side in SIDES if Path(f"{self.data / NAME}{side}").exists()], [])
         self.assertEqual({file.stat().st_mode & 0o077 for file in self.data.iterdir()}, {0})
         server.start()
         self.assertEqual(self.jobs(server), DEMO_JOBS)
