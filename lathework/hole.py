@@ -109,7 +109,8 @@ def _words(thread: Thread, limits: InternalLimits, pick: Choice | None, percent:
         return f"{told}; its hole is within the class"
     side = "over" if pick.fit == "too-large" else "under"
     passes = show_length(pick.passes, thread.unit, thread.unit, fine=True)
-    return f"{told}; its hole may be {passes} {thread.unit} {side} the class: where that must hold, ream or bore"
+    told = f"{told}; its hole may be {passes} {thread.unit} {side} the class"
+    return f"{told}: where that must hold, drill smaller, then ream or bore"
 
 
 def _warnings(found: Size, metal: Material, pick: Choice | None, margin: Figure | None) -> tuple[str, ...]:

@@ -13,8 +13,7 @@ from server.store import (
     NAME,
     SIDES,
     StoreProblem,
-    copy_store,
-    discard,
+    copied,
     free_name,
     held,
     sync_folder,
@@ -43,11 +42,8 @@ def backup(file: str, data: str | None) -> int:
     if target.exists():
         stop(f"{target} exists already: nothing was written")
     try:
-        made = copy_store(source, target.parent)
-        try:
+        with copied(source, target.parent) as made:
             _place(made, target)
-        finally:
-            discard(made)
     except StoreProblem as problem:
         stop(f"{problem}; nothing was written")
     except OSError as error:
@@ -85,14 +81,10 @@ def restore(file: str, data: str | None) -> int:
     if not source.is_file():
         stop(f"there is no file {source}")
     try:
-        with held(folder):
-            made = copy_store(source, folder)
-            try:
-                _put_aside(folder / NAME)
-                made.replace(folder / NAME)
-                sync_folder(folder)
-            finally:
-                discard(made)
+        with held(folder), copied(source, folder) as made:
+            _put_aside(folder / NAME)
+            made.replace(folder / NAME)
+            sync_folder(folder)
     except StoreProblem as problem:
         stop(f"{problem}; nothing was changed")
     except OSError as error:

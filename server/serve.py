@@ -47,7 +47,8 @@ def _checked(file: Path) -> None:
         store.check_store(file, "quick_check")
         if store.is_behind(file):
             kept = store.free_name(file.parent, "before-upgrade")
-            store.copy_store(file, file.parent).replace(kept)
+            with store.copied(file, file.parent) as made:
+                made.replace(kept)
             print(f"The store as it was before this version is kept as {kept}", file=sys.stderr, flush=True)
     except store.StoreProblem as problem:
         _stop(f"{problem}. `./conch restore FILE` puts a backup in its place.")

@@ -59,8 +59,8 @@ def is_unborn(file: Path) -> bool:
         _, tables, been_through = _facts(file, "user_version")
     except sqlite3.DatabaseError:
         return False
-    first = {name for name in tables - _BOOKKEEPING if not name.startswith("book_")}
-    return not first and all(app == "book" for app, _ in been_through)
+    others = {name for name in tables - _BOOKKEEPING if not name.startswith("book_")}
+    return not others and all(app == "book" for app, _ in been_through)
 
 
 def make_private(folder: Path) -> None:
@@ -83,26 +83,30 @@ def free_name(folder: Path, why: str) -> Path:
     return next(file for n in numbers if not (file := folder / f"{stem}{n}.sqlite3").exists())
 
 
-def copy_store(source: Path, folder: Path) -> Path:
-    """A checked copy of a store, also of one in use, under a passing name in `folder`; nothing is left of one that
-    fails. Raises StoreProblem, or OSError."""
-    handle, name = tempfile.mkstemp(prefix=".conch-", suffix=".part", dir=folder)
-    os.close(handle)
-    made = Path(name)
+def _copy(source: Path, made: Path) -> None:
     try:
         with closing(sqlite3.connect(source)) as old, closing(sqlite3.connect(made)) as new:
             old.backup(new)
             new.execute("PRAGMA journal_mode = DELETE")
-        check_store(made)
-        with made.open("rb") as written:
-            os.fsync(written.fileno())
     except sqlite3.DatabaseError as error:
+        raise StoreProblem(f"{source} cannot be copied to {made.parent}: {error}") from None
+    check_store(made)
+    with made.open("rb") as written:
+        os.fsync(written.fileno())
+
+
+@contextmanager
+def copied(source: Path, folder: Path) -> Iterator[Path]:
+    """A checked copy of a store, also of one in use, under a passing name in `folder`: gone afterwards unless it was
+    given another name. Raises StoreProblem, or OSError."""
+    handle, name = tempfile.mkstemp(prefix=".conch-", suffix=".part", dir=folder)
+    os.close(handle)
+    made = Path(name)
+    try:
+        _copy(source, made)
+        yield made
+    finally:
         discard(made)
-        raise StoreProblem(f"{source} cannot be copied to {folder}: {error}") from None
-    except BaseException:
-        discard(made)
-        raise
-    return made
 
 
 def discard(file: Path) -> None:

@@ -14,9 +14,10 @@ from lathework.planning.tapping_steps import margin_of, way_of
 from lathework.planning.work import Work, in_mm
 from lathework.rules.drill_choice import RACKS
 from lathework.rules.holes import THIN_WALL, likely_breaks
+from lathework.rules.tapping import percent_thread
 from lathework.threads.limits import internal_limits
 from lathework.threads.thread import Thread
-from lathework.units import show_length, show_share
+from lathework.units import convert, show_share
 
 WEAK_SHARE = 1 / 3
 """Hole across over the thickness from which it weakens the part markedly (practice)."""
@@ -69,7 +70,7 @@ def _drills(work: Work, ways: tuple[Chucking, ...], bore: Bore, found: BoreWork,
         text = f"No drill {whose} comes near what {name} wants: bore the hole, or add the drill you have to the list."
         yield Notice("no-drill", "setup.drills", text)
     else:
-        yield from _wide(bore.thread, found, field)
+        yield from _wide(work, bore.thread, found, field)
         yield from _better(work, bore.thread, bore, found)
     if bore.cut == "form-tap" and not work.job.material.form_tap:
         text = f"No form tap in {work.job.material.name}: it cracks instead of flowing. Cut the thread."
@@ -85,14 +86,15 @@ def _drills(work: Work, ways: tuple[Chucking, ...], bore: Bore, found: BoreWork,
         yield Notice("blind-by-hand", "method.tapping", f"{name} {why}: it is tapped by hand, not under power.")
 
 
-def _wide(thread: Thread, found: BoreWork, field: str) -> Iterator[Notice]:
+def _wide(work: Work, thread: Thread, found: BoreWork, field: str) -> Iterator[Notice]:
     """A hole that may pass the class's greatest minor."""
     limits = internal_limits(thread, found.bore.class_name)
-    if limits is not None and found.passes > 0:
-        over = show_length(found.passes, thread.unit, thread.unit, fine=True)
+    if limits is not None and found.hole is not None and found.passes > 0:
+        over = told(convert(found.passes, thread.unit, "mm"), work.job.unit, fine=True)
+        left = percent_thread(thread, found.hole.value)
         text = (
-            f"{found.name} may cut {over} {thread.unit} over class {limits.minor.class_name}: little strength lost; "
-            "where the class must hold, ream or bore."
+            f"{found.name} may cut {over} over class {limits.minor.class_name}, leaving {left:.0f} % thread: "
+            "for the class drill smaller, then ream or bore."
         )
         yield Notice("hole-wide", f"{field}.thread", text)
 

@@ -29,6 +29,7 @@ FAST = 2000.0
 """Speed in rev/min that many small lathes do not reach (practice)."""
 DEEP_RATIO = 4.0
 """Depth over diameter from which a drill must be drawn back to clear its chips (practice)."""
+BEGUN = "From the second piece on this hole is begun: no spot, no pilot; drill and tap follow it."
 PECK = "Deeper than four diameters: draw it back at each diameter and clear the chips."
 
 
@@ -224,7 +225,9 @@ def holes(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
         if number == 0 and not opened:
             yield _spot(chucking, found)
             yield _pilot(work, chucking, found, depth)
-        yield _drill(work, chucking, found, depth)
+        drilled = _drill(work, chucking, found, depth)
+        begun = dead_end and work.job.quantity > 1
+        yield replace(drilled, notes=(*drilled.notes, BEGUN)) if begun else drilled
         if found.taper is not None:
             yield ream(work, chucking, found, found.taper)
         elif found.bore.thread is not None:

@@ -152,7 +152,7 @@ def probable_hole(drill: Drill, unit: LengthUnit, *, piloted: bool, swells: bool
         "probable hole",
         own + more,
         unit,
-        "drill + mean oversize" + (", halved after a pilot" if piloted else ""),
+        "drill + mean oversize" + (", halved after a pilot" if piloted and wide else "" if wide else ", none here"),
         OVERSIZE,
         (Given("drill", own, unit), Given("oversize", more, unit)),
     )

@@ -269,7 +269,9 @@ class DrillsOwned(unittest.TestCase):
         """9/16-18 2B: minor 0.502 to 0.515; every chart says 33/64, 0.5156 and a little more as it cuts."""
         made = plan(body(bore("9/16-18", depth="3/4"), **{"part.stock.across": "2"}))
         self.assertAlmostEqual(value(made, "drill", "drill"), 33 / 64)
-        self.assertIn("hole-wide", {notice.code for notice in made.notices})
+        [told] = [notice.text for notice in made.notices if notice.code == "hole-wide"]
+        # Piloted, it cuts half of 0.0050 wide: 100 x (0.5625 - 0.518125) / (1.299038 / 18) = 61.49 %.
+        self.assertIn("0.0031 in over class 2B, leaving 61 % thread", told)
         self.assertNotIn("hole-wide", {notice.code for notice in plan(body(bore("1/4-20", depth="3/4"))).notices})
 
     def test_a_much_better_drill_is_named(self) -> None:
@@ -305,6 +307,19 @@ class Threaded(unittest.TestCase):
         assert tap is not None
         self.assertIn("slips before it breaks", tap.sentence)
         self.assertEqual([caution.code for caution in tap.cautions], ["tap-power"])
+
+    def test_the_next_piece_of_the_bar_begins_with_the_hole_of_the_last(self) -> None:
+        """Drilled past the part by the room of the tap, more than a parting blade takes: so it is told, of several."""
+        nut = {"part.sections": [section("bar")], "part.overall_length": "1/2"}
+        for pieces, order, said in (
+            ("6", "from-the-bar", True),
+            ("1", "from-the-bar", False),
+            ("6", "blanks-first", False),
+        ):
+            made = plan(body(bore("1/2-13"), **nut, **{"quantity": pieces, "method.order": order}))
+            drill = next(one for one in made.operations if one.key == "drill:b1")
+            with self.subTest(pieces=pieces, order=order):
+                self.assertEqual("hole is begun" in " ".join(drill.notes), said)
 
     def test_one_that_ends_in_the_bar_is_drilled_past_the_part_and_tapped_by_hand(self) -> None:
         """An M8 nut, 8 mm high: past it by 4 turns of lead and 2 of chips, 7.5 mm, and the point of a 6.8 mm drill."""

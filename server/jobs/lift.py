@@ -21,13 +21,9 @@ from lathework.upgrade import part_id, upgraded, version_of
 from server.jobs import closed, kept, models
 from server.jobs.models import Job
 from server.jobs.standing import plans_of
-from server.jobs.stored import LENGTHS, recorded
+from server.jobs.stored import columns_of, recorded
 
 KEYS_KEPT = timedelta(days=30)
-_CHANGED = (
-    *("part", "step", "ended", "title", "part_name", "metal", "thread", "class_name", "makes", "tool", "revision"),
-    *LENGTHS,
-)
 
 
 def _old(row: models.Entry) -> Entry:
@@ -43,10 +39,9 @@ def lift_entries(job: Job, plans: Sequence[Plan]) -> None:
     for some in ([row for row in rows if row.undone_at is None], [row for row in rows if row.undone_at is not None]):
         known = [row for row in some if _old(row).part in parts]
         for row, entry in zip(known, lifted([_old(row) for row in known], plans), strict=True):
-            row.part, row.step, row.ended, row.part_name = entry.part, entry.step, entry.ended, entry.story.part
-            for name in ("title", "metal", "thread", "class_name", "makes", "tool", "revision", *LENGTHS):
-                setattr(row, name, getattr(entry.story, name))
-        models.Entry.objects.bulk_update(some, _CHANGED, batch_size=200)
+            for name, value in columns_of(entry).items():
+                setattr(row, name, value)
+        models.Entry.objects.bulk_update(some, list(columns_of(Entry("note", 1, ""))), batch_size=100)
 
 
 def _lift(job: Job) -> None:

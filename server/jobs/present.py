@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import asdict
 from typing import Any
 
 from lathework.bench.keys import split
@@ -11,10 +12,9 @@ from lathework.present.values import figure_json
 from server.jobs.dies import die_records
 from server.jobs.models import Entry, Job, StandingRow
 from server.jobs.standing import Standing
-from server.jobs.stored import LENGTHS, live_entries
+from server.jobs.stored import live_entries, recorded
 
 Json = dict[str, Any]
-_TOLD = ("title", "metal", "thread", "class_name", "makes", "tool", *LENGTHS, "revision")
 
 
 def row_json(row: StandingRow) -> Json:
@@ -81,7 +81,7 @@ def _entry_file(entry: Entry) -> Json:
     out: Json = {
         "kind": entry.kind, "piece": entry.piece, "part": entry.part, "step": entry.step, "at": entry.at.isoformat(),
     }  # fmt: skip
-    told = {name: getattr(entry, name) for name in _TOLD} | {"part": entry.part_name}
+    told = asdict(recorded(entry).story)
     optional: Json = {
         "value_mm": entry.value_mm,
         "dialled_mm": entry.dialled_mm,

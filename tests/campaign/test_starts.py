@@ -39,9 +39,7 @@ class Starts(unittest.TestCase):
         """A start on the folder, not waited for; it writes to the file `out`."""
         command = [sys.executable, "-m", "server.serve", "--port", "0"]
         environment = {**os.environ, "CONCH_DATA": str(self.data)}
-        return subprocess.Popen(
-            command, cwd=ROOT, env=environment, stdout=out, stderr=subprocess.PIPE, text=True
-        )
+        return subprocess.Popen(command, cwd=ROOT, env=environment, stdout=out, stderr=subprocess.PIPE, text=True)
 
     def served(self) -> Server:
         server = Server(self.data, empty=False)
