@@ -15,13 +15,17 @@ from tests.campaign.client import Client, Lost, Notes
 
 STUDS = 2
 """The job of the demo that is worked at: its bench stands at a diameter."""
-LONGEST_S = 0.25
-"""A kill comes within this time of the first note after a start."""
+MOST_NOTES, LONGEST_S = 4, 0.05
+"""A kill comes after so many notes at most, and within this time of the last of them: in the middle of the next."""
+LOOK_S = 0.002
 
 
-def _kill(server: Server, after_s: float) -> None:
+def _kill(server: Server, notes: Notes, stored: int, after_s: float) -> None:
+    """Kill the server `after_s` after it has said that so many notes are stored."""
     process = server.process
     assert process is not None
+    while len(notes.stored) < stored:
+        time.sleep(LOOK_S)
     time.sleep(after_s)
     os.kill(process.pid, signal.SIGKILL)
 
@@ -42,7 +46,8 @@ def kills(count: int, seed: int) -> dict[str, int]:
         for _ in range(count):
             server.start()
             client = Client(server.port)
-            killer = threading.Thread(target=_kill, args=(server, rng.uniform(0, LONGEST_S)))
+            stored, after_s = len(notes.stored) + rng.randint(1, MOST_NOTES), rng.uniform(0, LONGEST_S)
+            killer = threading.Thread(target=_kill, args=(server, notes, stored, after_s), daemon=True)
             killer.start()
             _until_killed(notes, client)
             killer.join()
