@@ -23,6 +23,7 @@ from lathework.rules.drill_choice import owned
 from lathework.rules.holes import HIGHEST_PERCENT, LOWEST_PERCENT
 from lathework.rules.materials import Material, materials
 from lathework.rules.passes import LATHES
+from lathework.rules.reversing import MOUNTS
 from lathework.rules.tap_holding import TAPPINGS
 from lathework.rules.turning import DIALS
 from lathework.units import LENGTH_UNITS
@@ -36,11 +37,14 @@ KEYS = (
 )
 OTHER_KEYS = ("fits", "quantity", "material", "method", "part")
 """What a further part of the job says for itself."""
-METHOD_KEYS = ("blank_school", "blank_fraction", "finish", "holder", "order", "support", "tapping", "percent")
+METHOD_KEYS = (
+    *("blank_school", "blank_fraction", "finish", "holder", "order", "support", "tapping", "percent"),
+    "overruled",
+)
 IDENTIFIED_KEYS = ("evidence", "probability")
 SETUP_KEYS = (
     *("dial", "readout", "lathe", "run_down"),
-    *("groove_blade", "groove_edge", "parting_blade", "parting_edge", "drills"),
+    *("groove_blade", "groove_edge", "parting_blade", "parting_edge", "drills", "mount"),
 )
 LONGEST_NOTE, MOST_PIECES, MOST_OTHERS = 2000, 500, 5
 BLADE = Span("A blade width", 0.4, 8)
@@ -107,6 +111,8 @@ def _method(reader: Reader, metal: Material) -> Method:
         support=_one(reader, "method.support", SUPPORTS, "chuck"),
         tapping=_one(reader, "method.tapping", TAPPINGS, "by-centre"),
         percent=_percent(reader),
+        overruled=reader.text("method.overruled"),
+        fraction_asked=bool(reader.text("method.blank_fraction")),
     )
 
 
@@ -122,6 +128,7 @@ def _setup(reader: Reader) -> Setup | None:
         "groove_edge": _one(reader, "setup.groove_edge", EDGES, "left"),
         "parting_edge": _one(reader, "setup.parting_edge", EDGES, "left"),
         "drills": _drills(reader),
+        "mount": _one(reader, "setup.mount", MOUNTS, "unsaid"),
     }
     return None if blade is None or parting is None else Setup(groove_blade=blade, parting_blade=parting, **facts)
 

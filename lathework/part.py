@@ -11,6 +11,7 @@ from lathework.rules.cautions import Hazard
 from lathework.rules.die_holding import Holder
 from lathework.rules.materials import Material
 from lathework.rules.passes import Lathe
+from lathework.rules.reversing import Mount
 from lathework.rules.stock import FINISHED_FORMS, StockForm, corners_mm
 from lathework.rules.tap_holding import Tapping
 from lathework.rules.turning import Dial
@@ -148,6 +149,8 @@ class Part:
 class Method:
     """What was chosen: blank, how shoulders are reached, what holds the die, the order of work, a centre or none.
 
+    `overruled` says why the work is held as chosen where its length asks for another way, "" where nobody insists.
+    `fraction_asked` says that the blank's fraction was typed, not the metal's own.
     `tapping` is what guides and turns the tap; `percent` the thread wanted in a hole, None for what suits the metal.
     """
 
@@ -159,14 +162,16 @@ class Method:
     support: Support
     tapping: Tapping = "by-centre"
     percent: float | None = None
+    overruled: str = ""
+    fraction_asked: bool = False
 
 
 @dataclass(frozen=True, slots=True)
 class Setup:
     """The lathe and its blades: its dial and readout, its weight, how far it runs on, which edges were touched off.
 
-    `run_down_turns` is how many turns the spindle makes after it is switched off; `drills` names those owned, ""
-    where nobody said.
+    `mount` is how its chuck sits on the spindle. `run_down_turns` is how many turns the spindle makes after it is
+    switched off; `drills` names those owned, "" where nobody said.
     """
 
     dial: Dial
@@ -178,6 +183,7 @@ class Setup:
     parting_blade: Length
     parting_edge: Edge
     drills: str = ""
+    mount: Mount = "unsaid"
 
 
 @dataclass(frozen=True, slots=True)

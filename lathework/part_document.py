@@ -24,6 +24,8 @@ ACROSS = Span("A diameter", 0.5, 150)
 ALONG = Span("A length", 0.2, 600)
 BAR = Span("A bar length", 20, 6000)
 CHAMFER = Span("A chamfer", 0.05, 20)
+DEEPEST_LEAD = 0.2
+"""Largest lead chamfer, each way, as a share of the thread's diameter (practice)."""
 FEWEST_TURNS = 2
 """Full threads that must stand before a relief groove."""
 _SLACK = 1.0001
@@ -220,6 +222,10 @@ def _check_section(reader: Reader, part: Part, number: int) -> None:
         if section.length.mm < SHORTEST_THREAD * thread.pitch_mm:
             text = "Shorter than four threads: the die's lead alone takes three."
             reader.fail("does-not-fit", f"{path}.length", text)
+        if section.chamfer is not None and (
+            section.chamfer.mm > DEEPEST_LEAD * thread.major_mm or section.chamfer.mm > section.length.mm / 2
+        ):
+            reader.fail("does-not-fit", f"{path}.chamfer", "This chamfer leaves the die nothing to start on.")
         return
     if section.across is None:
         return

@@ -9,9 +9,11 @@ from lathework.part import Part
 
 Of = Literal["part", "end", "section", "edge", "hole"]
 STEP_KINDS: Mapping[str, Of] = {
-    **dict.fromkeys(("saw", "part-off", "fit"), "part"),
-    **dict.fromkeys(("hold", "face", "centre"), "end"),
-    **dict.fromkeys(("turn", "neck", "groove", "chamfer", "knurl", "thread", "finish", "gauge", "flats"), "section"),
+    **dict.fromkeys(("saw", "saw-off", "part-begin", "part-off", "fit"), "part"),
+    **dict.fromkeys(("hold", "face", "centre", "carry", "steady", "push-in", "draw-out"), "end"),
+    **dict.fromkeys(
+        ("turn", "neck", "groove", "chamfer", "knurl", "thread", "finish", "gauge", "flats", "rough"), "section"
+    ),
     "edge": "edge",
     **dict.fromkeys(("spot", "pilot", "drill", "bore", "ream", "countersink", "tap", "chase", "try"), "hole"),
     **dict.fromkeys(("cross-mark", "cross-drill", "cross-ream", "cross-countersink", "cross-tap"), "hole"),

@@ -40,6 +40,19 @@ class _Piece:
         return False
 
 
+BEGUN_SO = "it was begun so"
+"""Why a piece that is in hand is held as it was begun, whatever the plan of today would do with a new one."""
+
+
+def begun_on_bar(plan: Plan, entries: Sequence[Entry]) -> bool:
+    """Whether a part that would be sawn today was begun on its bar: faced there, and nothing sawn."""
+    chosen, planned = plan.job.method.order, plan.work.order
+    done = {
+        entry.step.partition(":")[0] for entry in entries if entry.kind == "done" and entry.part == plan.job.part.id
+    }
+    return chosen == "from-the-bar" and planned == "blanks-first" and "face" in done and "saw" not in done
+
+
 def lifted(entries: Sequence[Entry], plans: Sequence[Plan]) -> list[Entry]:
     """Entries with keys of versions 1 and 2, as they stand in version 3, for the parts of `plans`.
 
@@ -49,7 +62,8 @@ def lifted(entries: Sequence[Entry], plans: Sequence[Plan]) -> list[Entry]:
     names = plans[0].job.part_names if len(plans) > 1 else ("",)
     parts = {plan.job.part.id: (plan, name) for plan, name in zip(plans, names, strict=True)}
     keys = {part: second_keys(plan.job) for part, (plan, _) in parts.items()}
-    wanted = {part: frozenset(step.key for step in plan.operations) for part, (plan, _) in parts.items()}
+    # A piece was whole when all that those versions asked for was done, whatever the plan asks for today.
+    wanted = {part: frozenset(keys[part].values()) for part in parts}
     pieces = {part: _Piece() for part in parts}
     out = []
     for entry in entries:

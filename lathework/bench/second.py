@@ -48,7 +48,9 @@ class _End:
         return self.work.part.sections[number].id
 
     def holes(self) -> list[BoreWork]:
-        here = [found for found in self.work.bores if found.bore.end == self.faces]
+        # As drawn: today's plan drills a hole right through from whichever end comes first.
+        drawn = zip(self.work.bores, self.work.part.bores, strict=True)
+        here = [found for found, bore in drawn if bore.end == self.faces]
         return sorted(here, key=lambda found: found.drill_mm)
 
 
@@ -159,7 +161,8 @@ def _lathe(work: Work, ends: tuple[_End, ...]) -> Iterator[Pair]:
 
 def _after(work: Work) -> Iterator[Pair]:
     """What makes the part itself, flats and holes across: each kind by itself, so that their places do not matter."""
-    for whole in ("saw", "part-off", "fit"):
+    sawn = work.part.stock.one_ended or work.job.method.order == "blanks-first"
+    for whole in ("saw" if sawn else "part-off", *(("fit",) if work.part.afterwards else ())):
         yield whole, whole
     for section in work.part.sections:
         if section.shape in MILLED and not as_bought(work.part.stock, section):

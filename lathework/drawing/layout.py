@@ -74,7 +74,7 @@ class Layout:
 def widest_mm(chucking: Chucking) -> float:
     """Largest diameter that shows in a chucking."""
     shown = max(chucking.outer_mm(placed) for placed in chucking.placed)
-    return max(shown, chucking.bar_mm) if chucking.number == 1 else shown
+    return shown if chucking.second else max(shown, chucking.bar_mm)
 
 
 def _grown(frame: Frame, sections: int, holes: int, rows: int) -> Frame:

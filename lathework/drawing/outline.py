@@ -28,7 +28,7 @@ def drawn_mm(chucking: Chucking, placed: Placed) -> float:
 
 def faces_end(chucking: Chucking, placed: Placed) -> bool:
     """Whether a section was made from the end that this chucking faces."""
-    return placed in chucking.made or (chucking.number > 1 and not chucking.made and placed is chucking.placed[0])
+    return placed in chucking.made or (chucking.second and not chucking.own and placed is chucking.placed[0])
 
 
 def true_to_pitch(layout: Layout, found: ThreadWork) -> bool:
@@ -88,7 +88,7 @@ def _section(layout: Layout, chucking: Chucking, placed: Placed, *, lower: bool)
     if chamfer is None:
         return [(near, outer), (far, outer)]
     small = outer - 2 * chamfer.mm
-    head = placed is chucking.placed[-1] and chucking.number == 1 and len(chucking.placed) > 1
+    head = placed is chucking.placed[-1] and not chucking.second and len(chucking.placed) > 1
     if faces_end(chucking, placed) and not head:
         return [(near, small), (near + chamfer.mm, outer), (far, outer)]
     return [(near, outer), (far - chamfer.mm, outer), (far, small)]

@@ -60,7 +60,7 @@ def _bar(layout: Layout, plan: Plan, chucking: Chucking) -> list[Path]:
     seen = far if chucking.parted else min(far, chucking.stick_out_mm)
     ghost = box(layout.x(seen), layout.top(bar), layout.x(0), layout.bottom(bar))
     if not chucking.parted:
-        return [Path("ghost", (ghost,), closed=True)] if chucking.number == 1 else []
+        return [Path("ghost", (ghost,), closed=True)] if chucking.begins and not chucking.second else []
     cut = far + chucking.spare_mm
     kerf_end = cut + plan.job.setup.parting_blade.mm
     behind = chucking.stick_out_mm + _jaw(layout) / layout.scale
@@ -110,6 +110,8 @@ def _removal(layout: Layout, operation: Operation) -> list[Path]:
     if operation.kind == "drill":
         return [Path("removal", (_drilled(layout, cut),), closed=True, step=operation.key)]
     outer = [(cut.left_mm, cut.outer_mm), (cut.right_mm, cut.outer_mm), (cut.right_mm, cut.inner_mm)]
+    if cut.behind:
+        outer = [(cut.left_mm, cut.outer_mm), (cut.right_mm, cut.outer_mm), (cut.left_mm, cut.inner_mm)]
     upper = layout.rim(*outer) if cut.slope else layout.rim(*outer, (cut.left_mm, cut.inner_mm))
     return [Path("removal", (upper, mirrored(upper, layout.axis_y)), closed=True, step=operation.key)]
 
@@ -121,8 +123,8 @@ def _tool(layout: Layout, operation: Operation) -> list[Path]:
         return []
     x_left, x_right = layout.x(cut.left_mm), layout.x(cut.right_mm)
     y = layout.top(cut.inner_mm if kind != "part-off" else cut.outer_mm * 0.35)
-    if kind in ("groove", "neck", "part-off"):
-        width = max(4.0, (x_right - x_left) if kind == "part-off" else min(x_right - x_left, 26.0))
+    if kind in ("groove", "neck", "part-begin", "part-off"):
+        width = max(4.0, (x_right - x_left) if kind.startswith("part") else min(x_right - x_left, 26.0))
         shape: tuple[Line, ...] = (box(x_left, 2, x_left + width, y),)
     elif kind == "flats":
         shape = (box(x_left, 2, min(x_right, x_left + 40), y),)

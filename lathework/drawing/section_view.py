@@ -118,7 +118,7 @@ def _seen_holes(plan: Plan, chucking: Chucking) -> tuple[list[BoreWork], list[Bo
 
     What is drilled from the other end comes in the second chucking.
     """
-    shown = (chucking.faces,) if chucking.number == 1 else ("right", "left")
+    shown = ("right", "left") if chucking.second else (chucking.faces,)
     made = plan.work.bores
     return [f for f in made if f.bore.end in shown], [f for f in made if f.bore.end == "across"]
 

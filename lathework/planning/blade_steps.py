@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from lathework.figures import GEOMETRY, Figure, counted
+from lathework.figures import GEOMETRY, PRACTICE, Figure, counted
 from lathework.lengths import Length
 from lathework.part import MILLED
 from lathework.planning.chucking import Chucking, Grip, Placed
@@ -14,7 +14,10 @@ from lathework.rules.stock import ACROSS_FLATS, depth_per_flat, largest_across_f
 from lathework.units import convert
 
 _WIDER_MM = 0.01
-BREAK_EDGE = "Break the edge of the parted end before it goes in the box."
+PIP = "File off the pip that parting leaves, the file's handle on."
+CENTRE_BACK = "Draw the centre back before the blade is through: pushed on, the piece jams it."
+SLOT_LEFT_MM, SLOT_UNDER_MM = 2.0, 1.0
+"""Least metal round a hole when a slot is begun, and how far the slot goes under the chamfer (practice)."""
 OTHER_MOUTH = "Countersink the thread's mouth on this side too, in the vise or the drill press."
 
 
@@ -86,6 +89,35 @@ def neck(work: Work, chucking: Chucking, placed: Placed) -> Operation | None:
     )
 
 
+def begin_parting(work: Work, chucking: Chucking, chamfer: Cut) -> Operation:
+    """Plunge half way, so that the far edge can be chamfered while the piece still stands in its bar."""
+    blade, edge, unit = work.job.setup.parting_blade, work.job.setup.parting_edge, work.job.unit
+    far, last = chucking.overall_mm + blade.mm, chucking.placed[-1]
+    hole = max((found.drill_mm for found in work.bores if found.bore.depth is None), default=0.0)
+    left = min(max(last.turned_mm / 2, hole + 2 * SLOT_LEFT_MM), chamfer.inner_mm - SLOT_UNDER_MM)
+    return Operation(
+        key="part-begin",
+        kind="part-begin",
+        title="Part half way",
+        sentence=f"Plunge with the {edge} edge of the parting blade {place_words(work, 'position')} until {{left}} is "
+        "left, and draw it out again.",
+        headline="position",
+        figures={
+            "position": blade_place(work, cut_end_mm=far, blade=blade, edge=edge, name=f"{edge} edge"),
+            "left": Figure("left standing", convert(left, "mm", unit), unit, "half the diameter, more round a hole",
+                           PRACTICE, (given_mm("diameter", last.turned_mm, unit),), fine=False),
+            "dial": plunge_dial(work, chucking.bar_mm, left),
+            "kerf": typed("kerf", blade, fine=False),
+        },
+        tool="parting blade",
+        edge=f"{edge} edge",
+        cautions=(cautions.BLADE,),
+        cut=Cut(far, chucking.overall_mm, chucking.bar_mm, left),
+        chucking=chucking.number,
+        figure_words=axis_word(work),
+    )  # fmt: skip
+
+
 def part_off(work: Work, chucking: Chucking) -> Operation | None:
     """Part off to length, with what the far end is faced by later."""
     if not chucking.parted:
@@ -120,7 +152,10 @@ def part_off(work: Work, chucking: Chucking) -> Operation | None:
         tool="parting blade",
         edge=f"{edge} edge",
         cautions=(cautions.PART_OFF,),
-        notes=() if spare else (BREAK_EDGE, *((OTHER_MOUTH,) if work.part.tapped_through else ())),
+        notes=(
+            *((CENTRE_BACK,) if chucking.centred else ()),
+            *(() if spare else (PIP, *((OTHER_MOUTH,) if work.part.tapped_through else ()))),
+        ),
         cut=Cut(far, overall + spare, chucking.bar_mm, 0.0),
         chucking=chucking.number,
         figure_words=axis_word(work),

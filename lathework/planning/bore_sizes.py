@@ -106,9 +106,9 @@ def largest_mm(bore: Bore) -> float:
 
 
 def _outside_mm(part: Part, number: int) -> float:
-    """What a section leaves round a hole: its flats, its minor diameter, or its diameter."""
+    """What a section leaves round a hole: its flats, the root of its thread, or its diameter."""
     section = part.sections[number]
-    outside = section.thread.minor_mm if section.thread else nominal_mm(part, number)
+    outside = section.thread.root_mm if section.thread else nominal_mm(part, number)
     if section.across is not None and section.shape in MILLED:
         return min(outside, section.across.mm)
     form = part.stock.form

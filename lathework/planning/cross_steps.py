@@ -121,7 +121,7 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
         kind="tap",
         title="Tap the hole across",
         sentence="Leave the piece clamped. Start the tap in the drill chuck, turned by hand, {turns} in all"
-        + ending(figures),
+        + ending(work, figures),
         headline="turns",
         figures=figures,
         tool=f"{thread.designation} tap: {tap_order(found)}",

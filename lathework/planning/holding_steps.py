@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 from lathework.figures import PRACTICE, Figure, Given
-from lathework.planning.chucking import HOLD_CLEARANCE_MM, Chucking
+from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.order import CENTRE_RATIO, LEAST_GRIP_MM
 from lathework.planning.positions import along, given, given_mm
 from lathework.planning.work import Work, in_mm
 from lathework.rules import cautions
@@ -13,13 +14,21 @@ from lathework.rules.speeds import spindle_speed
 from lathework.rules.stock import FACING_MM, SAW_MM
 from lathework.units import convert
 
-CENTRE_RATIO = 4.0
-"""Stick-out over diameter from which a tailstock centre is wanted (practice)."""
-STEADY_RATIO = 12.0
-"""Stick-out over diameter from which work between chuck and centre wants a steady as well (practice)."""
 LONG_BAR_MM = 600.0
 """Length of a bar that stands out of the spindle's rear end on a small lathe (practice)."""
 KNIFE = "right-hand knife tool"
+FOR_THE_JAWS = "It is sawn longer than the piece, so that the jaws have something to hold: that end is sawn off later."
+CLEAN_JAWS = "Soft jaws or a strip of shim keep a finished diameter clean; true it up before you cut."
+SHORT_GRIP = (
+    "That is little to hold: back it against the step of the soft jaws, light cuts; or stick it to a faced stub."
+)
+LONG_IN_SPINDLE_MM = 50.0
+"""Length behind the jaws from which a blank goes into the spindle (practice)."""
+INTO_SPINDLE = "The rest goes into the spindle. Too thick for its bore? Hold the far end, a fixed steady near this one."
+HEAD_IN_CHUCK = "Pass the head through the open jaws into the chuck's bore, and close them on the shank."
+CENTRE_STAYS = "The centre stays in while you turn and groove; draw it back for the die and before you part off."
+CENTRE_SHOWS = "The part keeps the centre hole: say so to whoever gets it, or face it off a longer blank."
+IN_THE_MOUTH = "Break the mouth of the hole to 60° and bring up the tailstock centre in it, oiled."
 OTHER_MOUTH = "Countersink the mouth of the thread that comes through."
 
 
@@ -28,20 +37,20 @@ def speed(work: Work, diameter_mm: float) -> Figure:
     return spindle_speed(work.job.material.turning_speed, diameter_mm, name="speed")
 
 
-def _blank_length(work: Work) -> Figure:
-    overall = work.part.overall_mm
-    return along(
-        work, "saw to", overall + 2 * FACING_MM, "overall length + facing of both ends",
-        given_mm("overall length", overall, work.job.unit), Given("facing", 2 * FACING_MM, "mm"),
-    )  # fmt: skip
+def _blank_length(work: Work, chucking: Chucking) -> Figure:
+    overall, unit, more = work.part.overall_mm, work.job.unit, chucking.chucked_mm
+    inputs = [given_mm("overall length", overall, unit), given_mm("facing of both ends", 2 * FACING_MM, unit)]
+    if more:
+        inputs.append(given_mm("for the jaws", more, unit))
+    return along(work, "saw to", overall + 2 * FACING_MM + more, " + ".join(one.name for one in inputs), *inputs)
 
 
-def saw(work: Work) -> Operation | None:
+def saw(work: Work, chucking: Chucking) -> Operation | None:
     """Saw a blank to length, or a bolt down to it, or a damaged end off; nothing when the piece is parted off."""
     if work.part.stock.form == "kept":
         return _saw_off(work)
     bolt = work.part.stock.form == "bolt"
-    if not bolt and work.job.method.order == "from-the-bar":
+    if not bolt and work.order == "from-the-bar":
         return None
     if bolt:
         overall = work.part.overall_mm
@@ -50,7 +59,7 @@ def saw(work: Work) -> Operation | None:
             given_mm("length under the head", overall, work.job.unit), Given("facing", FACING_MM, "mm"),
         )  # fmt: skip
     else:
-        length = _blank_length(work)
+        length = _blank_length(work, chucking)
     return Operation(
         key="saw",
         kind="saw",
@@ -64,6 +73,7 @@ def saw(work: Work) -> Operation | None:
         tool="hacksaw",
         edge="",
         cautions=(cautions.SAW,),
+        notes=(FOR_THE_JAWS,) if chucking.chucked_mm else (),
         makes=makes(length=in_mm(length)),
     )
 
@@ -85,7 +95,8 @@ def _saw_off(work: Work) -> Operation:
     )
 
 
-def _ratio(chucking: Chucking) -> Figure:
+def ratio_figure(chucking: Chucking) -> Figure:
+    """How many diameters the work stands out."""
     return Figure(
         "stick-out over diameter", chucking.ratio, "× diameter", "stick-out ÷ diameter held", PRACTICE,
         (Given("stick-out", chucking.stick_out_mm, "mm"), Given("diameter held", chucking.grip.across_mm, "mm")),
@@ -93,47 +104,46 @@ def _ratio(chucking: Chucking) -> Figure:
     )  # fmt: skip
 
 
-def _stick_out(work: Work, chucking: Chucking) -> Figure:
+def stick_out_figure(work: Work, chucking: Chucking) -> Figure:
     """What stands out of the jaws, with every length it is made of."""
-    unit, whole = work.job.unit, given_mm("overall length", chucking.overall_mm, work.job.unit)
-    clearance = given_mm("clearance", HOLD_CLEARANCE_MM, unit)
-    if chucking.number == 1 and work.part.stock.one_ended:
-        words = "all that stands under the head" if work.part.stock.form == "bolt" else "the length that is drawn"
-        return along(work, "stick-out", chucking.stick_out_mm, words, whole)
+    unit, out = work.job.unit, chucking.stick_out_mm
+    whole = given_mm("overall length", chucking.overall_mm, unit)
+    clear = given_mm("clear of the jaws", max(0.0, out - chucking.worked_mm), unit)
+    if not chucking.second and work.part.stock.one_ended and chucking.worked_mm >= chucking.overall_mm:
+        words = "the length that is drawn"
+        if work.part.stock.form == "bolt":
+            words = "all that stands under the head" + (" + a little of the head" if out > chucking.overall_mm else "")
+        return along(work, "stick-out", out, words, whole, *((clear,) if out > chucking.overall_mm else ()))
     if not chucking.parted:
-        worked = chucking.stick_out_mm - HOLD_CLEARANCE_MM
-        if chucking.number > 1:
-            worked = chucking.made[-1].far_mm if chucking.made else 0.0
-        inputs = [
-            given_mm("length worked", worked, unit),
-            given_mm("clear of the jaws", chucking.stick_out_mm - worked, unit),
-        ]
-        return along(work, "stick-out", chucking.stick_out_mm, "length worked + what stays clear of the jaws", *inputs)
+        worked = given_mm("length worked", chucking.worked_mm, unit)
+        return along(work, "stick-out", out, "length worked + what stays clear of the jaws", worked, clear)
     beyond = given("kerf", work.job.setup.parting_blade)
-    if chucking.overrun_mm > work.job.setup.parting_blade.mm:
+    if chucking.overrun_mm:
         beyond = given_mm("what the die runs out into", chucking.overrun_mm, unit)
     facing = [given_mm("facing", chucking.spare_mm, unit)] if chucking.spare_mm else []
-    inputs = [whole, *facing, beyond, clearance]
-    return along(work, "stick-out", chucking.stick_out_mm, " + ".join(one.name for one in inputs), *inputs)
+    inputs = [whole, *facing, beyond, clear]
+    return along(work, "stick-out", out, " + ".join(one.name for one in inputs), *inputs)
 
 
 def _thread_guard(chucking: Chucking) -> tuple[str, ...]:
     if not chucking.grip.on_thread:
         return ()
-    return ("Jaws on a bare thread flatten its crests: a split bush, two locked nuts, or a wrap of copper.",)
+    return ("Jaws on a bare thread flatten its crests: the bush, two locked nuts, or a wrap of copper.",)
 
 
 def hold_again(work: Work, chucking: Chucking) -> Operation:
-    """Turn the piece end for end and hold it by what is finished."""
+    """Turn the piece end for end and hold it by what is finished, a short piece as its length allows."""
     grip = chucking.grip
+    short = grip.length_mm < LEAST_GRIP_MM and not grip.on_thread
     figures = {
         "grip": along(work, "held on", grip.across_mm, "what the jaws hold, across",
                       given_mm(grip.words, grip.across_mm, work.job.unit)),
-        "stick_out": _stick_out(work, chucking),
-        "ratio": _ratio(chucking),
+        "stick_out": stick_out_figure(work, chucking),
+        "ratio": ratio_figure(chucking),
         "gripped": along(work, "length in the jaws, at most", grip.length_mm, "what is left behind the jaws' face"),
     }  # fmt: skip
-    into, flats = "the split bush" if grip.on_thread else "the chuck", " flats" if grip.flats else ""
+    into = "a threaded split bush" if grip.on_thread else "soft jaws bored to fit it" if short else "the chuck"
+    flats = " flats" if grip.flats else ""
     return Operation(
         key=keyed("hold", chucking.faces),
         kind="hold",
@@ -145,10 +155,7 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
         tool="four-jaw chuck" if grip.flats and work.part.stock.form == "square" else "three-jaw chuck",
         edge="",
         cautions=(cautions.KEY_OUT,),
-        notes=(
-            *_thread_guard(chucking),
-            "Soft jaws or a strip of shim keep a finished diameter clean; true it up before you cut.",
-        ),
+        notes=(*_thread_guard(chucking), SHORT_GRIP if short else CLEAN_JAWS),
         chucking=chucking.number,
         figure_words="out",
     )
@@ -156,9 +163,13 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
 
 def _first_face(work: Work, chucking: Chucking) -> tuple[str, str, dict[str, Figure]]:
     """Title, sentence and figures of facing the end that is held first."""
-    words = {"bolt": "bolt", "kept": "part"}.get(work.part.stock.form, "bar" if chucking.parted else "blank")
+    words = {"bolt": "bolt", "kept": "part"}.get(work.part.stock.form, "bar" if chucking.on_bar else "blank")
     sentence = f"Stand the {words} " + "{stick_out} out of the chuck. Face the end and set the readout to Z {zero}."
-    return "Face the end, set Z zero", sentence, {"stick_out": _stick_out(work, chucking), "ratio": _ratio(chucking)}
+    return (
+        "Face the end, set Z zero",
+        sentence,
+        {"stick_out": stick_out_figure(work, chucking), "ratio": ratio_figure(chucking)},
+    )
 
 
 def _face_to_length(work: Work, chucking: Chucking) -> tuple[str, str, dict[str, Figure]]:
@@ -173,7 +184,7 @@ def _face_to_length(work: Work, chucking: Chucking) -> tuple[str, str, dict[str,
 
 def _faced_mm(work: Work, chucking: Chucking) -> float:
     """Diameter that is faced, in millimetres."""
-    if chucking.number > 1:
+    if chucking.second and chucking.made:
         return chucking.placed[0].turned_mm
     return work.part.stock.across.mm if work.part.stock.one_ended else chucking.bar_mm
 
@@ -182,15 +193,13 @@ _HEADLINES = {"zero": "Z", "stick_out": "out", "length": ""}
 
 
 def face(work: Work, chucking: Chucking) -> Operation:
-    """Face the end and set Z zero; in a second chucking, face to length."""
-    faced, centred = _faced_mm(work, chucking), work.job.method.support == "centre"
-    long = chucking.ratio > (STEADY_RATIO if centred else CENTRE_RATIO)
-    made = _first_face if chucking.number == 1 else _face_to_length
-    title, sentence, more = made(work, chucking)
-    headline = "zero" if chucking.number == 1 else "length"
+    """Face the end and set Z zero; on the second end, face to length."""
+    faced = _faced_mm(work, chucking)
+    title, sentence, more = (_face_to_length if chucking.second else _first_face)(work, chucking)
+    headline = "length" if chucking.second else "zero"
     if work.job.setup.readout == "stops":
         sentence = sentence.replace("set the readout to Z {zero}", "set the carriage dial or stop to zero")
-        headline = "stick_out" if chucking.number == 1 else "length"
+        headline = "length" if chucking.second else "stick_out"
     return Operation(
         key=keyed("face", chucking.faces),
         kind="face",
@@ -200,67 +209,73 @@ def face(work: Work, chucking: Chucking) -> Operation:
         figures={"zero": along(work, "face at", 0.0, "the faced end is Z 0"), "speed": speed(work, faced)} | more,
         tool=KNIFE,
         edge="tip",
-        cautions=_face_cautions(work, chucking, needs_centre=long and not centred),
-        notes=(
-            *_face_notes(work, long=long, centred=centred),
-            *((OTHER_MOUTH,) if chucking.number > 1 and work.part.tapped_through else ()),
-        ),
+        cautions=_face_cautions(work, chucking),
+        notes=_face_notes(work, chucking),
         cut=Cut(0.0, -FACING_MM, faced, 0.0),
         chucking=chucking.number,
         figure_words=_HEADLINES[headline],
-        makes=makes(length=chucking.overall_mm) if chucking.number > 1 else "",
+        makes=makes(length=chucking.overall_mm) if chucking.second else "",
     )
 
 
-def _face_cautions(work: Work, chucking: Chucking, *, needs_centre: bool) -> tuple[Caution, ...]:
+def _face_cautions(work: Work, chucking: Chucking) -> tuple[Caution, ...]:
     bar = work.part.stock.bar_length
-    behind = chucking.parted and bar is not None and bar.mm > LONG_BAR_MM
+    hangs = min(chucking.worked_mm, chucking.overall_mm) > CENTRE_RATIO * chucking.grip.across_mm
+    behind = chucking.on_bar and bar is not None and bar.mm > LONG_BAR_MM
     return (
         cautions.KEY_OUT,
-        *((cautions.LONG_STICK_OUT,) if needs_centre else ()),
+        *((cautions.LONG_STICK_OUT,) if hangs else ()),
         *((cautions.RUNS_LONG,) if behind else ()),
     )
 
 
-def _face_notes(work: Work, *, long: bool, centred: bool) -> tuple[str, ...]:
+def _face_notes(work: Work, chucking: Chucking) -> tuple[str, ...]:
+    form, grip = work.part.stock.form, chucking.grip
     notes = []
-    if long and centred:
-        notes.append("That long it still whips between chuck and centre: set a steady, or take light cuts.")
-    elif long:
-        notes.append("Centre-drill the end and bring up the tailstock centre.")
-    if work.part.stock.form in ("hexagon", "square"):
+    if form in ("hexagon", "square") and not chucking.second:
         notes.append("Corners strike the tool at every turn: light cuts and a slower speed until it is round.")
-    if work.part.stock.form == "kept":
+    if form == "kept":
         notes.append(
             "Copper or soft jaws on a finished surface; true it with an indicator, a hole off its axis is lost."
         )
+    if form == "bolt" and "shank" in grip.words:
+        notes.append(HEAD_IN_CHUCK)
+    if not chucking.second and work.order == "blanks-first" and grip.length_mm > LONG_IN_SPINDLE_MM:
+        notes.append(INTO_SPINDLE)
+    if chucking.second and work.part.tapped_through:
+        notes.append(OTHER_MOUTH)
     return tuple(notes)
 
 
 def centre(work: Work, chucking: Chucking) -> Operation | None:
-    """Centre-drill and bring up the centre, where the work runs between chuck and centre."""
-    if work.job.method.support != "centre":
+    """Centre-drill, and bring up the centre where the work is not drawn out first; in a hole's mouth if any."""
+    drawn = "turn" not in chucking.does
+    bored = any(found.bore.end == chucking.faces for found in work.bores)
+    if not chucking.centred or (drawn and bored):
         return None
-    depth = min(chucking.placed[0].turned_mm, 20.0) * 0.4
+    end = chucking.placed[0].turned_mm
+    unit = work.job.unit
+    cone = Figure(
+        "cone across", convert(min(end, 20.0) * 0.4, "mm", unit), unit, "0.4 × diameter of the end", PRACTICE,
+        (given_mm("end", end, unit),), fine=False,
+    )  # fmt: skip
+    drill = "Centre-drill the end, the cone about {cone} across"
+    bring = "; oil it and bring up the tailstock centre." if not drawn else "."
     return Operation(
         key=keyed("centre", chucking.faces),
         kind="centre",
-        title="Centre-drill, bring up the centre",
-        sentence="Centre-drill the end, the cone about {cone} across; oil it and bring up the tailstock centre.",
+        title="Bring up the centre"
+        if bored
+        else "Centre-drill the end"
+        if drawn
+        else "Centre-drill, bring up the centre",
+        sentence=IN_THE_MOUTH if bored else drill + bring,
         headline="",
-        figures={
-            "cone": Figure(
-                "cone across", convert(depth, "mm", work.job.unit), work.job.unit, "0.4 × diameter of the end",
-                PRACTICE, (given_mm("end", chucking.placed[0].turned_mm, work.job.unit),), fine=False,
-            )
-        },
-        tool="centre drill in the tailstock chuck",
+        figures={} if bored else {"cone": cone},
+        tool="tailstock centre" if bored else "centre drill in the tailstock chuck",
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
-        notes=(
-            "The centre stays in while you turn and groove; draw it back for the die.",
-            "The part keeps the centre hole: say so to whoever gets it, or face it off a longer blank.",
-        ),
+        notes=(*(() if drawn else (CENTRE_STAYS,)), *(() if bored else (CENTRE_SHOWS,))),
         chucking=chucking.number,
         figure_words="centred",
-    )  # fmt: skip
+    )

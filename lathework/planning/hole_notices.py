@@ -37,10 +37,14 @@ def _along(work: Work, bore: Bore, found: BoreWork, field: str) -> Iterator[Noti
         )
         yield Notice("comes-through", f"{field}.depth", text)
     if wall < THIN_WALL * across:
+        what = "it gives in the jaws. Drill before you turn the outside down, or go smaller."
+        if bore.thread is not None:
+            what = (
+                "it swells when you tap it and gives in the jaws. Tap before you turn the outside down, or go smaller."
+            )
         text = (
             f"The wall round this hole is {told(max(0.0, wall), unit)} at its thinnest, under "
-            f"{show_share(THIN_WALL)} of the hole: it swells when you tap it and gives in the jaws. Tap before you "
-            "turn the outside down, or go smaller."
+            f"{show_share(THIN_WALL)} of the hole: {what}"
         )
         yield Notice("thin-wall", field, text)
 

@@ -73,7 +73,7 @@ def pilot_figure(work: Work, found: BoreWork) -> Figure | None:
 
 def _care(chucking: Chucking, found: BoreWork) -> Caution:
     """What to mind while drilling: a hole through a piece that is still on its bar ends in metal."""
-    through = found.bore.depth is None and not chucking.parted
+    through = found.bore.depth is None and not chucking.on_bar
     return cautions.DRILL_THROUGH if through else cautions.DRILL
 
 
@@ -178,7 +178,7 @@ def ream(
         tool=f"taper pipe reamer {guided}",
         edge="",
         cautions=(care,),
-        notes=("Plenty of oil, and never backward: its edges chip.", f"No taper reamer?{without} The tap wears fast."),
+        notes=("Never backward: its edges chip.", f"No taper reamer?{without} The tap wears fast."),
         makes=makes(mouth=in_mm(taper.ream_to)),
         chucking=chucking.number,
     )  # fmt: skip
@@ -209,14 +209,14 @@ def bores_here(work: Work, chucking: Chucking) -> list[BoreWork]:
 def ends_in_bar(work: Work, chucking: Chucking, found: BoreWork) -> bool:
     """Whether a hole through the part is tapped while it still ends in the metal of the bar."""
     on_lathe = not TAP_HOLDINGS[work.job.method.tapping].off_lathe
-    return on_lathe and chucking.parted and found.bore.depth is None and found.bore.thread is not None
+    return on_lathe and chucking.on_bar and found.bore.depth is None and found.bore.thread is not None
 
 
 def holes(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Every hole of the end that this chucking faces, up to the countersink of those that take a thread."""
-    beyond = chucking.spare_mm + (work.job.setup.parting_blade.mm if chucking.parted else 0.0)
+    beyond = chucking.spare_mm + (work.job.setup.parting_blade.mm if chucking.on_bar else 0.0)
     # A hole that came through from the other end guides every drill.
-    opened = chucking.number > 1 and any(
+    opened = chucking.second and any(
         found.bore.depth is None and found.bore.end not in ("across", chucking.faces) for found in work.bores
     )
     for number, found in enumerate(bores_here(work, chucking)):

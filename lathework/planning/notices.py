@@ -5,14 +5,16 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from lathework.part import MILLED
-from lathework.planning.chucking import LEAST_GRIP_MM, Chucking
+from lathework.planning.chucking import Chucking
 from lathework.planning.hole_notices import hole_notices
 from lathework.planning.notice import Notice, told
+from lathework.planning.order import CENTRE_RATIO, LEAST_GRIP_MM, STEADY_RATIO
+from lathework.planning.threading_steps import why_by_hand
 from lathework.planning.work import Work
 from lathework.rules.stock import largest_across_flats
 
-SHORT_THREAD = 2.0
-"""A groove that leaves fewer full threads than this many groove widths is remarked on."""
+SHORT_THREAD = 4.0
+"""A groove that takes more than one part in so many of the thread's length is remarked on (practice)."""
 SUM_MM = 0.02
 """By how much a stated overall length may differ from the sum before it is said."""
 
@@ -27,8 +29,15 @@ def _threads(work: Work) -> Iterator[Notice]:
         if found.blank_mm > work.part.stock.corners_mm:
             yield Notice("bar-under-blank", "part.stock.across", "The bar is already under the blank diameter.")
         if found.groove_width_mm * SHORT_THREAD > section.length.mm:
-            text = "The groove takes half the thread: turn the die round instead, or leave a run-out."
+            text = (
+                f"The groove takes {100 * found.groove_width_mm / section.length.mm:.0f} % of the thread: turn the die "
+                "round instead, or leave a run-out."
+            )
             yield Notice("groove-eats-thread", "method.finish", text)
+        why = why_by_hand(work, found)
+        if why:
+            text = f"{found.thread.designation} {why}: its die is turned by hand."
+            yield Notice("die-by-hand", "method.holder", text)
         for note in found.thread.notes:
             if note not in said:
                 said.add(note)
@@ -58,21 +67,39 @@ def _sizes(work: Work) -> Iterator[Notice]:
 
 
 def _holding(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Notice]:
+    if work.settled.notice is not None:
+        yield work.settled.notice
     for chucking in ways:
         grip = chucking.grip
         if grip.on_thread:
             text = f"The second end can only be held by {grip.words}, finished: protect it, or make the body longer."
             yield Notice("grips-thread", "method.order", text)
-        if grip.length_mm < LEAST_GRIP_MM - 0.01:
+        elif grip.length_mm < LEAST_GRIP_MM - 0.01:
             text = (
-                f"Only {told(max(0.0, grip.length_mm), work.job.unit)} is left in the jaws on {grip.words}: "
-                f"less than {told(LEAST_GRIP_MM, work.job.unit)} does not hold."
+                f"Only {told(max(0.0, grip.length_mm), work.job.unit)} of {grip.words} can be held: soft jaws bored to "
+                "it, light cuts."
             )
             yield Notice("grip-short", "method.order", text)
+        yield from _support(work, chucking)
     if work.ends.turned_about:
         yield Notice(
             "turned-about", "part.sections", "The head stands first: the other end is made first, the head last."
         )
+
+
+def _support(work: Work, chucking: Chucking) -> Iterator[Notice]:
+    """Why an end runs on a centre, or on a steady too, that nobody asked for."""
+    if "turn" not in chucking.does or not chucking.centred:
+        return
+    long = f"An end is worked over {chucking.worked_mm / chucking.grip.across_mm:.1f} diameters"
+    if chucking.carried == "steady":
+        yield Notice(
+            "wants-steady", "method.support", f"{long}, over {STEADY_RATIO:.0f}: centre and travelling steady."
+        )
+    elif work.job.method.support == "chuck":
+        slim = chucking.worked_mm <= CENTRE_RATIO * chucking.grip.across_mm
+        why = "An end is slender" if slim else f"{long}, over {CENTRE_RATIO:.0f}"
+        yield Notice("wants-centre", "method.support", f"{why}: it runs on the centre. To do without, say why.")
 
 
 def notices(work: Work, ways: tuple[Chucking, ...]) -> tuple[Notice, ...]:

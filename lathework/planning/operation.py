@@ -14,7 +14,7 @@ from lathework.threads.thread import Thread
 Measure = Literal["diameter", "verdict"]
 Kind = Literal[
     "saw", "hold", "face", "centre", "turn", "neck", "groove", "edge", "chamfer", "knurl", "thread", "finish", "gauge",
-    "part-off", "flats", "spot", "drill", "ream", "countersink", "tap", "chase", "fit",
+    "part-begin", "part-off", "flats", "spot", "drill", "ream", "countersink", "tap", "chase", "rough", "fit",
 ]  # fmt: skip
 
 
@@ -52,7 +52,8 @@ def quoted(text: str) -> str:
 class Cut:
     """The band a step takes away: distances behind the face and diameters, in millimetres.
 
-    A slope runs from `outer_mm` at its left side down to `inner_mm` at its right one: a chamfer.
+    A slope runs from `outer_mm` at its left side down to `inner_mm` at its right one, a chamfer; one `behind` the work
+    falls to the left.
     """
 
     left_mm: float
@@ -60,6 +61,7 @@ class Cut:
     outer_mm: float
     inner_mm: float
     slope: bool = False
+    behind: bool = False
 
 
 @dataclass(frozen=True, slots=True)

@@ -14,22 +14,25 @@ from lathework.planning import (
     fitting_step,
     holding_steps,
     hole_steps,
+    moving_steps,
     tapping_steps,
     threading_steps,
     turning_steps,
 )
-from lathework.planning.chucking import Chucking, Placed, chuckings, held, milled, place
+from lathework.planning.chucking import Chucking, Placed, milled, place
+from lathework.planning.grips import held
 from lathework.planning.notice import Notice
 from lathework.planning.notices import notices
 from lathework.planning.operation import Kind, Operation
 from lathework.planning.times import batch_time, piece_time
+from lathework.planning.ways import chuckings
 from lathework.planning.work import Work, work_out
 from lathework.rules.cautions import Caution
 from lathework.rules.die_holding import DIE_HOLDINGS
 from lathework.rules.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
 from lathework.rules.tap_holding import TAP_HOLDINGS
 
-_POSITIONED: tuple[Kind, ...] = ("groove", "neck", "part-off", "turn")
+_POSITIONED: tuple[Kind, ...] = ("groove", "neck", "part-begin", "part-off", "turn")
 _TOOLPOST: tuple[Kind, ...] = (*_POSITIONED, "face", "edge", "chamfer", "knurl")
 """Steps of the toolpost: a drill or a die in the tailstock leaves its tool, and its zero, where it was."""
 
@@ -55,43 +58,81 @@ class Plan:
         return next((o for o in self.operations if o.key == key), None)
 
 
-def _turning(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
-    """Hold, face, turn, plunge, break edges."""
-    if chucking.number > 1:
+def _facing(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
+    """Hold and face; or bring the work into a holding whose end is faced already."""
+    if not chucking.begins:
+        yield moving_steps.move(work, chucking)
+        yield moving_steps.steady(work, chucking)
+        return
+    if chucking.second:
         yield holding_steps.hold_again(work, chucking)
     yield holding_steps.face(work, chucking)
-    if chucking.made:
-        yield holding_steps.centre(work, chucking)
+
+
+def _boring(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
+    """Holes along the axis, tapped on the lathe unless that is done in the vise."""
+    yield from hole_steps.holes(work, chucking)
+    if not TAP_HOLDINGS[work.job.method.tapping].off_lathe:
+        yield from tapping_steps.taps(work, chucking)
+
+
+def _turning(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
+    """Turn, plunge, lead chamfers."""
     yield from turning_steps.turn(work, chucking)
     for placed in chucking.made:
         yield blade_steps.neck(work, chucking, placed)
         if placed.thread is not None:
             yield blade_steps.relief_groove(work, chucking, placed, placed.thread)
             yield edge_steps.lead_chamfer(work, chucking, placed, placed.thread)
+            yield threading_steps.rough_out(work, chucking, placed, placed.thread)
         elif placed.section.shape == "knurl":
             yield edge_steps.knurl(work, chucking, placed)
-    yield from hole_steps.holes(work, chucking)
-    if not TAP_HOLDINGS[work.job.method.tapping].off_lathe:
-        yield from tapping_steps.taps(work, chucking)
+
+
+def _shaping(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
+    """Everything up to the threads. Holes come after turning, but before a centre is brought up: it runs in them."""
+    yield from _facing(work, chucking)
+    # What is held short is drilled there, and what runs on a centre before that goes in.
+    first = chucking.centred or "turn" not in chucking.does
+    if "bore" in chucking.does and first:
+        yield from _boring(work, chucking)
+    if chucking.begins:
+        yield holding_steps.centre(work, chucking)
+    if "turn" not in chucking.does:
+        return
+    yield from _turning(work, chucking)
+    if "bore" in chucking.does and not first:
+        yield from _boring(work, chucking)
     for placed in _edges(chucking):
         yield edge_steps.break_edge(work, chucking, placed)
 
 
 def _edges(chucking: Chucking) -> tuple[Placed, ...]:
-    """Sections whose edge toward this chucking's face is broken here; a head's outer edge waits for the second."""
-    if chucking.number > 1:
+    """Sections whose edge toward this chucking's face is broken here; a head's outer edge is at the other end."""
+    if chucking.second:
         return chucking.made or chucking.placed[:1]
-    head_last = chucking.here == len(chucking.placed) > 1
+    head_last = chucking.own == len(chucking.placed) > 1
     return chucking.made[:-1] if head_last else chucking.made
 
 
 def _threading(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Run the die on, finish, gauge: each thread of the chucking, the nearest to the face first."""
+    if "thread" not in chucking.does:
+        return
     for placed in chucking.made:
         if placed.thread is not None:
             yield threading_steps.run_die(work, chucking, placed, placed.thread)
             yield threading_steps.finish_to_shoulder(work, chucking, placed, placed.thread)
             yield threading_steps.gauge(work, chucking, placed, placed.thread)
+
+
+def _parting(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
+    """Part off: half way, chamfer behind, through; or at once where the far end is faced later."""
+    behind = edge_steps.chamfer_behind(work, chucking)
+    if behind is not None and behind.cut is not None:
+        yield blade_steps.begin_parting(work, chucking, behind.cut)
+        yield behind
+    yield blade_steps.part_off(work, chucking)
 
 
 def _flats(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation]:
@@ -112,12 +153,14 @@ def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | No
     The thread is cut before parting off so that the die runs on a piece still held in the chuck. Source: practice.
     """
     off_lathe = DIE_HOLDINGS[work.job.method.holder].off_lathe
-    yield holding_steps.saw(work)
-    for chucking in ways:
-        yield from _turning(work, chucking)
+    yield holding_steps.saw(work, ways[0])
+    for chucking, after in zip(ways, (*ways[1:], None), strict=True):
+        yield from _shaping(work, chucking)
         if not off_lathe:
             yield from _threading(work, chucking)
-        yield blade_steps.part_off(work, chucking)
+        yield from _parting(work, chucking)
+        if after is not None and after.second and not chucking.second:
+            yield moving_steps.saw_off(work, chucking)
     if off_lathe:
         for chucking in ways:
             yield from _threading(work, chucking)
@@ -132,13 +175,18 @@ def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | No
 def _zeroed(operations: Iterator[Operation | None]) -> tuple[Operation, ...]:
     """The steps in order, each told which tool must find its zero anew."""
     out: list[Operation] = []
-    tool = ""
+    tool, moved, begun = "", False, False
     for operation in operations:
         if operation is None:
             continue
-        zero = ""
-        if operation.kind in _POSITIONED and operation.tool != tool:
-            zero = f"New tool: touch the {operation.edge} of the {operation.tool} on the face, and set Z 0 again."
+        zero, moved = "", moved or operation.kind == "hold"
+        # The blade goes back into the slot that it began.
+        slot = operation.kind == "part-off" and begun
+        if operation.kind in _POSITIONED and (moved or operation.tool != tool) and not slot:
+            why = "The work has moved" if moved else "New tool"
+            zero = f"{why}: touch the {operation.edge} of the {operation.tool} on the face, and set Z 0 again."
+        begun = begun or operation.kind == "part-begin"
+        moved = moved and operation.kind not in (*_POSITIONED, "face")
         tool = operation.tool if operation.kind in _TOOLPOST else tool
         # Most stay as they were made.
         out.append(replace(operation, zero=zero) if zero else operation)
@@ -153,7 +201,7 @@ def _batch(work: Work, operations: tuple[Operation, ...]) -> tuple[Figure, ...]:
     if work.part.stock.one_ended:
         return (_bolts(job.quantity), *times) if work.part.stock.form == "bolt" else times
     ends = sum(operation.kind == "face" for operation in operations)
-    parted = job.method.order == "from-the-bar"
+    parted = work.order == "from-the-bar"
     kerf, grip = (job.setup.parting_blade.mm, GRIP_MM) if parted else (SAW_MM, 0.0)
     piece = bar_for_piece(overall, kerf, job.unit, ends=ends)
     bars: tuple[Figure, ...] = ()

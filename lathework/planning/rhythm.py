@@ -17,8 +17,16 @@ def rhythm(work: Work) -> Figure:
         "by the metal",
         PRACTICE,
         places=0 if work.job.material.back_off_turns >= 1 else 1,
-        note="Half a turn back breaks the chip.",
+        note="A little back breaks the chip; never as far as it went forward.",
     )
+
+
+def turn_back(work: Work) -> str:
+    """How far to turn back, and how often: less than was cut. Source: practice."""
+    after = work.job.material.back_off_turns
+    if after < 1:
+        return "turn back a quarter turn after each half turn"
+    return f"turn back half a turn after {'each turn' if after == 1 else f'every {after:g} turns'}"
 
 
 def under_power(work: Work, thread: Thread, turns: Figure) -> dict[str, Figure]:

@@ -11,12 +11,13 @@ from lathework.planning.chucking import Chucking
 from lathework.planning.hole_steps import bores_here, ends_in_bar
 from lathework.planning.operation import Operation, keyed, makes, quoted
 from lathework.planning.positions import along, typed
-from lathework.planning.rhythm import rhythm, under_power
+from lathework.planning.rhythm import rhythm, turn_back, under_power
 from lathework.planning.work import Work, in_mm
 from lathework.rules import cautions
 from lathework.rules.chasing import advance, chasing_passes, infeed, largest_chaser, pass_count
 from lathework.rules.holes import likely_breaks, tap_margin, tap_named
 from lathework.rules.pipe_holes import TaperHole
+from lathework.rules.reversing import back_off
 from lathework.rules.speeds import spindle_speed
 from lathework.rules.tap_holding import SMALL_TAP_MM, TAP_HOLDINGS, TapHolding
 from lathework.rules.tapping import TAPPED_PERCENT
@@ -26,8 +27,8 @@ from lathework.units import convert
 
 CHASING_SHARE = 2.0
 """Speed of chasing over that of a die or a tap (practice)."""
-FORMED = "A form tap makes no chips: plenty of oil, no turning back, and a hole that is neither tight nor wide."
-TURN_BACK = "turn back half a turn after each {rhythm}"
+FORMED = "A form tap makes no chips: no turning back, and a hole that is neither tight nor wide."
+FORMED_OIL = "light oil: a form tap is never run dry"
 LEFT_HAND = "Left-hand tap: turn the spindle backward to cut, forward to back off."
 BLIND = "Blind hole: by hand, whatever holds the tap elsewhere; it must not meet the bottom under power."
 ON_THE_BAR = "On the bar the hole ends in metal: by hand, and clear the chips; power and a spiral point want a way out."
@@ -82,9 +83,9 @@ def driven(work: Work, found: BoreWork) -> dict[str, Figure]:
     return {} if found.bore.cut == "form-tap" else {"rhythm": rhythm(work)}
 
 
-def ending(figures: dict[str, Figure]) -> str:
+def ending(work: Work, figures: dict[str, Figure]) -> str:
     """The end of a tapping sentence."""
-    return f"; {TURN_BACK}." if "rhythm" in figures else "."
+    return f"; {turn_back(work)}." if "rhythm" in figures else "."
 
 
 def tap_order(found: BoreWork, *, power: bool = False) -> str:
@@ -104,8 +105,9 @@ def risks(figures: dict[str, Figure]) -> tuple[str, ...]:
 
 def manner(work: Work, found: BoreWork, figures: dict[str, Figure]) -> tuple[str, ...]:
     """What a tap of those `figures` wants wherever it is driven: oil, the way of a form tap, something to hold it."""
+    formed, oil = found.bore.cut == "form-tap", work.job.material.lubricant
     return (
-        f"Lubricant: {work.job.material.lubricant}.",
+        f"Lubricant: {FORMED_OIL if formed and oil.startswith('none') else oil}.",
         *((FORMED,) if found.bore.cut == "form-tap" else ()),
         *filter(None, (figures["torque"].note,)),
     )
@@ -126,6 +128,7 @@ def _notes(work: Work, found: BoreWork, thread: Thread, way: TapHolding, figures
         *((LEFT_HAND,) if thread.hand == "left" else ()),
         *way.notes,
         *((way.small,) if way.small and thread.major_mm < SMALL_TAP_MM else ()),
+        *((back_off(work.job.setup.mount, "tap"),) if way.power else ()),
         *manner(work, found, figures),
     )
 
@@ -141,7 +144,7 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
         key=keyed("tap", found.bore.id),
         kind="tap",
         title="Tap the hole",
-        sentence=way.sentence + ending(figures),
+        sentence=way.sentence + ending(work, figures),
         headline="turns",
         figures=figures,
         tool=f"{thread.designation} tap: {tap_order(found, power=way.power)}",
@@ -171,7 +174,7 @@ def tap_taper(
         key=keyed(kind, found.bore.id),
         kind="tap",
         title="Tap to the gauge",
-        sentence=f"Tap by hand {guided}, " + "back half a turn after each {rhythm}; try the plug gauge, or a "
+        sentence=f"Tap by hand {guided}, {turn_back(work)}; try the plug gauge, or a "
         "fitting, until it goes in {gauge}, give or take {give}.",
         headline="gauge",
         figures=figures,

@@ -7,17 +7,31 @@ import math
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes, quoted
-from lathework.planning.rhythm import rhythm, under_power
+from lathework.planning.rhythm import rhythm, turn_back, under_power
 from lathework.planning.work import ThreadWork, Work
 from lathework.rules import cautions
-from lathework.rules.die_holding import DIE_HOLDINGS
+from lathework.rules.chasing import advance
+from lathework.rules.die_holding import DIE_HOLDINGS, DieHolding
 from lathework.rules.gauging import best_wire, over_wires_within
 from lathework.rules.relief import TURNED_ROUND_STOP, UNFINISHED_THREADS, counterbore, unfinished_length
+from lathework.rules.reversing import back_off, backward
+from lathework.rules.roughing import (
+    SLOWEST,
+    bears,
+    rough_count,
+    rough_depth,
+    rough_passes,
+    rough_share,
+    torque_left,
+)
+from lathework.rules.speeds import spindle_speed
 from lathework.rules.torque import cutting_torque, hand_force, held
 from lathework.units import convert
 
 SHORT_OF_SHOULDER = 0.5
 """Pitches kept between the die and the shoulder (practice)."""
+ROUGHING_SHARE = 2.0
+"""Speed of a threading tool over that of a die (practice)."""
 EVERY_PIECE_UP_TO, EVERY_THIRD_UP_TO = 5, 20
 """Batches up to which each piece, or each third one, is gauged; beyond, each fifth (practice)."""
 LEFT_HAND = "Left-hand die: turn the spindle backward to cut, forward to back off."
@@ -42,12 +56,86 @@ def _turns(found: ThreadWork, length_mm: float) -> Figure:
     )
 
 
-def _thread_notes(work: Work, found: ThreadWork, torque: Figure) -> tuple[str, ...]:
-    job, thread = work.job, found.thread
-    notes = [f"Lubricant: {job.material.lubricant}.", *DIE_HOLDINGS[job.method.holder].notes]
+def die_torque(work: Work, found: ThreadWork) -> Figure:
+    """Torque of the die on the whole thread, in N m."""
+    return cutting_torque(found.thread, work.job.material.cutting_force)
+
+
+def why_by_hand(work: Work, found: ThreadWork) -> str:
+    """Why a die that was to go on under power is turned by hand; "" where power will do. Source: practice."""
+    chosen, thread = DIE_HOLDINGS[work.job.method.holder], found.thread
+    if not chosen.power:
+        return ""
+    torque = die_torque(work, found)
+    if thread.hand == "left" and work.job.setup.mount != "locked":
+        return "is left-hand, and a spindle that runs backward to cut unscrews a screwed-on chuck"
+    if torque.value > chosen.slips_nm:
+        return f"takes {torque.value:.0f} N m, more than may slip under power"
+    wanted = spindle_speed(work.job.material.thread_speed, thread.major_mm, name="speed").value
+    return f"wants {wanted:.0f} rev/min, slower than lathes commonly go" if wanted < SLOWEST else ""
+
+
+def way_of(work: Work, found: ThreadWork) -> DieHolding:
+    """How the die goes on: as chosen, but by hand what must not go on under power."""
+    return DIE_HOLDINGS["sliding-by-hand" if why_by_hand(work, found) else work.job.method.holder]
+
+
+def roughed(work: Work, found: ThreadWork) -> float:
+    """How deep the thread is roughed out before the die, as a share of its depth; 0 where it is not."""
+    return rough_share(die_torque(work, found).value, bears(power=way_of(work, found).power))
+
+
+def rough_out(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation | None:
+    """Rough a large or tough thread out with a threading tool: the die then takes what a hand can turn."""
+    share = roughed(work, found)
+    if not share:
+        return None
+    thread, job = found.thread, work.job
+    blank = convert(found.blank_mm, "mm", thread.unit)
+    deep = share * (found.blank_mm - thread.minor_mm) / 2
+    passes = rough_passes(deep, found.blank_mm, job.unit)
+    return Operation(
+        key=keyed("rough", placed.section.id),
+        kind="rough",
+        title="Rough the thread out",
+        sentence="Gear the leadscrew for {advance} a turn and rough the thread out in {cuts} with a threading tool, "
+        "{infeed} in all from touching the blank.",
+        headline="infeed",
+        figures={
+            "advance": advance(thread),
+            "infeed": rough_depth(thread, blank, share, job.setup.dial),
+            "cuts": rough_count(passes),
+            "solid": die_torque(work, found),
+            "speed": spindle_speed(job.material.thread_speed * ROUGHING_SHARE, thread.major_mm, name="speed"),
+        },
+        tool=f"outside threading tool, {thread.form.angle_deg:g}°",
+        edge="point",
+        cautions=(cautions.CHASE,),
+        notes=(
+            "In the solid the die would take {solid}: more than a person, or a holder, turns steadily.",
+            "Set the tool square by the gauge, its point on centre."
+            if found.groove
+            else "No groove to run out into: pull the tool out at a chalked line, the spindle by hand at the end.",
+            "Leave the rest to the die: it makes the size and the flanks.",
+        ),
+        cut=Cut(placed.far_mm - found.groove_width_mm, placed.near_mm, found.blank_mm, found.blank_mm - 2 * deep),
+        chucking=chucking.number,
+        passes=passes,
+        thread=thread,
+        class_name=found.limits.class_name,
+        makes=makes(thread=thread.designation, share=share),
+    )
+
+
+def _thread_notes(work: Work, chucking: Chucking, found: ThreadWork, torque: Figure) -> tuple[str, ...]:
+    job, thread, way = work.job, found.thread, way_of(work, found)
+    notes = [f"Lubricant: {job.material.lubricant}.", *way.notes]
+    notes += [job.material.die_note] if job.material.die_note else []
     notes += [torque.note] if torque.note else []
+    if way.power:
+        notes.append(back_off(job.setup.mount, "die"))
     if thread.hand == "left":
-        notes.append(LEFT_HAND)
+        notes += [LEFT_HAND, *(() if way.off_lathe else backward(job.setup.mount))]
     if thread.starts > 1:
         notes.append(f"A die of {thread.starts} starts.")
     if job.method.finish == "run-out" and found.shoulder:
@@ -55,7 +143,7 @@ def _thread_notes(work: Work, found: ThreadWork, torque: Figure) -> tuple[str, .
             "The last threads stay unfinished: what screws on stops short of them, or is counterbored to "
             "{counterbore}, {counterbore_depth} deep."
         )
-    if job.method.support == "centre" and not DIE_HOLDINGS[job.method.holder].off_lathe:
+    if chucking.centred and "turn" in chucking.does and not DIE_HOLDINGS[job.method.holder].off_lathe:
         notes.append("Draw the centre back first; the work now stands out on its own.")
     return tuple(notes)
 
@@ -69,13 +157,12 @@ def _thread_made(placed: Placed, found: ThreadWork) -> str:
 def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation:
     """Run the die on, marked side first, in the way chosen to hold it."""
     job, thread = work.job, found.thread
-    way = DIE_HOLDINGS[job.method.holder]
+    way, share = way_of(work, found), roughed(work, found)
     end_mm = placed.far_mm - found.groove_width_mm
     overrun = chucking.overrun_mm if placed.number == chucking.placed[-1].number else 0.0
     turns = _turns(found, placed.far_mm - placed.near_mm + overrun)
-    torque = held(
-        cutting_torque(thread, job.material.cutting_force), "die", by_torque=way.by_torque, slips_nm=way.slips_nm
-    )
+    solid = die_torque(work, found)
+    torque = held(torque_left(solid, share) if share else solid, "die", by_torque=way.by_torque, slips_nm=way.slips_nm)
     figures = {"turns": turns, "rhythm": rhythm(work)}
     if way.power:
         figures |= under_power(work, thread, turns)
@@ -88,13 +175,13 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -
         key=keyed("thread", placed.section.id),
         kind="thread",
         title="Run the die on, marked side first",
-        sentence=way.sentence,
+        sentence=way.sentence if way.power else f"{way.sentence}; {turn_back(work)}.",
         headline="turns",
         figures=figures,
         tool=f"{thread.designation} {way.tool}",
         edge="marked side first",
         cautions=(*way.cautions, *work.hazards),
-        notes=_thread_notes(work, found, torque),
+        notes=_thread_notes(work, chucking, found, torque),
         cut=Cut(end_mm + overrun, placed.near_mm, thread.major_mm, thread.minor_mm),
         chucking=chucking.number,
         thread=thread,
@@ -133,7 +220,7 @@ def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, found: Th
         sentence="Turn the die round in its holder, same setting. Run it down and {turns} on; stop {gap} short.",
         headline="turns",
         figures={"turns": turns, "gap": gap},
-        tool=f"{thread.designation} {DIE_HOLDINGS[work.job.method.holder].tool}",
+        tool=f"{thread.designation} {way_of(work, found).tool}",
         edge="plain side first",
         cautions=(cautions.DIE_BY_HAND,),
         notes=("Always by hand: feel for the shoulder.",),

@@ -68,11 +68,13 @@ _TIMED: dict[Kind, Callable[[Job, Operation, float], float]] = {
     "face": lambda job, operation, facing: _across(job.material.feed_mm, operation, _speed(operation)),
     "groove": lambda job, operation, facing: _across(PLUNGE_MM, operation, facing),
     "neck": lambda job, operation, facing: _across(PLUNGE_MM, operation, facing),
+    "part-begin": lambda job, operation, facing: _across(PLUNGE_MM, operation, facing),
     "part-off": lambda job, operation, facing: _across(PLUNGE_MM, operation, facing),
     "thread": _threading,
     "finish": _threading,
     "drill": lambda job, operation, facing: _drilling(operation),
     "chase": lambda job, operation, facing: operation.figures["cuts"].value * CHASING_PASS_MIN,
+    "rough": lambda job, operation, facing: operation.figures["cuts"].value * CHASING_PASS_MIN,
     "tap": lambda job, operation, facing: operation.figures["turns"].value * HAND_TURN_MIN * THERE_AND_BACK,
     "flats": lambda job, operation, facing: operation.figures["count"].value * FLAT_MIN,
 }

@@ -59,7 +59,7 @@ def _length(work: Work, chucking: Chucking, far: Placed) -> tuple[Figure, float,
 
 def _deepest(work: Work, chucking: Chucking) -> Figure:
     """Deepest cut that metal, lathe and stick-out bear; a centre carries the far end."""
-    ratio = chucking.ratio / (CENTRE_STIFFENS if work.job.method.support == "centre" else 1.0)
+    ratio = chucking.ratio / (CENTRE_STIFFENS if chucking.centred else 1.0)
     return deepest_cut(work.job.material.max_cut_mm, work.job.setup.lathe, ratio, work.job.unit)
 
 

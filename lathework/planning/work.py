@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 
-from lathework.figures import Figure
-from lathework.part import Job, Method, Part
+from lathework.figures import AS_TYPED, Figure, Given
+from lathework.part import Bore, Job, Method, Order, Part
 from lathework.planning.bores import BoreWork, bore_work, racks_of
-from lathework.planning.ends import Ends, ends_of, nominal_mm
+from lathework.planning.ends import Ends, ends_of, near_end, nominal_mm
+from lathework.planning.order import Settled, settle
 from lathework.rules.blank import BlankChoice, blank_choices
 from lathework.rules.cautions import HAZARD_CAUTIONS, Caution
 from lathework.rules.relief import Groove, chamfer_diameter, groove
@@ -52,12 +53,19 @@ class ThreadWork:
 
 @dataclass(frozen=True, slots=True)
 class Work:
-    """A job with its derived sizes: its threads by section number, its holes, and which sections each end takes."""
+    """A job with its derived sizes: its threads by section number, its holes, which sections each end takes, and the
+    order of work as it was settled."""
 
     job: Job
     threads: dict[int, ThreadWork]
     ends: Ends
     bores: tuple[BoreWork, ...]
+    settled: Settled
+
+    @property
+    def order(self) -> Order:
+        """The order of work that is planned."""
+        return self.settled.order
 
     @property
     def main(self) -> ThreadWork | None:
@@ -80,22 +88,38 @@ class Work:
         return found.blank_mm if found else nominal_mm(self.part, number)
 
 
+def _lead(thread: Thread, blank: BlankChoice, chamfer_mm: float) -> Figure:
+    """Where the lead chamfer ends: a little under the root, or what a typed chamfer of `chamfer_mm` leaves."""
+    usual = chamfer_diameter(thread)
+    if not chamfer_mm:
+        return usual
+    each, unit = convert(chamfer_mm, "mm", thread.unit), thread.unit
+    value = blank.diameter.value - 2 * each
+    shallow = value > usual.value
+    return Figure(
+        usual.name, value, unit, "blank − 2 × chamfer", AS_TYPED,
+        (Given("blank", blank.diameter.value, unit), Given("chamfer", each, unit)),
+        note="Above the root of the thread: the die catches late, start it with care." if shallow else "",
+    )  # fmt: skip
+
+
 @lru_cache(maxsize=256)
 def _thread_work(
-    thread: Thread, class_name: str, method: Method, groove_blade_mm: float, *, shoulder: bool
+    thread: Thread, class_name: str, method: Method, groove_blade_mm: float, chamfer_mm: float, *, shoulder: bool
 ) -> ThreadWork:
     """A thread's sizes: no length of the part touches them, so they stand from keystroke to keystroke."""
     limits = external_limits(thread, class_name)
     if limits is None:
         raise TypeError(f"{thread.designation} has no parallel external thread to plan")
-    blanks = blank_choices(thread, limits.major, method.blank_fraction)
+    blanks = blank_choices(thread, limits.major, method.blank_fraction, asked=method.fraction_asked)
     blade = convert(groove_blade_mm, "mm", thread.unit)
+    blank = next(b for b in blanks if b.school == method.blank_school)
     return ThreadWork(
         thread=thread,
         blanks=blanks,
-        blank=next(b for b in blanks if b.school == method.blank_school),
+        blank=blank,
         limits=limits,
-        chamfer=chamfer_diameter(thread),
+        chamfer=_lead(thread, blank, chamfer_mm),
         groove=groove(thread, blade) if shoulder and method.finish == "groove" else None,
         shoulder=shoulder,
     )
@@ -113,10 +137,19 @@ def work_out(job: Job) -> Work:
             section.class_name,
             job.method,
             job.setup.groove_blade.mm,
+            section.chamfer.mm if section.chamfer is not None else 0.0,
             shoulder=behind.get(number, 0.0) > section.thread.minor_mm,
         )
         for number, section in enumerate(part.sections)
         if section.thread is not None
     }
     racks = racks_of(job)
-    return Work(job, threads, ends, tuple([bore_work(bore, racks) for bore in part.bores]))
+    bores = tuple([bore_work(_from_near(bore, ends), racks) for bore in part.bores])
+    return Work(job, threads, ends, bores, settle(job, ends))
+
+
+def _from_near(bore: Bore, ends: Ends) -> Bore:
+    """A hole right through is drilled from the end that is worked first; a tapering one keeps its wide mouth."""
+    tapers = bore.thread is not None and bore.thread.taper > 0
+    through = bore.depth is None and bore.end != "across" and not tapers
+    return replace(bore, end=near_end(ends)) if through else bore

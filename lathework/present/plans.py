@@ -93,5 +93,6 @@ def plan_json(plan: Plan, end: int | None = None) -> Json:
         "batch": [figure_json(figure) for figure in plan.batch],
         "notices": [{"code": n.code, "field": n.field, "text": n.text} for n in plan.notices],
         "cautions": [caution_json(c) for c in plan.cautions],
+        "holdings": [chucking.words for chucking in plan.chuckings],
         "drawings": _drawings(plan, end),
     }

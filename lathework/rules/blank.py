@@ -1,8 +1,8 @@
-"""The blank (turn-down) diameter for a die, by three schools, and what each leaves of the crest."""
+"""The blank (turn-down) diameter for a die, by four schools, and what each leaves of the crest."""
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal, get_args
 
 from lathework.figures import PRACTICE, Answer, Figure, Given
@@ -10,18 +10,21 @@ from lathework.threads.limits.bands import Band
 from lathework.threads.thread import Thread
 from lathework.units import round_half_up
 
-School = Literal["nominal", "pitch-fraction", "mid-limits"]
+School = Literal["nominal", "pitch-fraction", "mid-limits", "mate-takes"]
 SCHOOLS: tuple[School, ...] = get_args(School)
 DEFAULT_FRACTION = 0.10
 SCHOOL_NAMES: dict[School, str] = {
     "nominal": "nominal size",
     "pitch-fraction": "a fraction of the pitch under",
     "mid-limits": "middle of the class limits",
+    "mate-takes": "as large as the mate takes",
 }
 REMARKS: dict[School, str] = {
     "nominal": "Full crests, but the metal that flows up loads the die and may tear.",
     "pitch-fraction": "Leaves room for the metal the die raises; the fraction suits the metal.",
     "mid-limits": "Aims between the standard's own limits for the finished crest.",
+    "mate-takes": "For a worn or oversize mate: the largest crest of the class, the die opened to suit; a standard nut "
+    "may not go on then.",
 }
 
 
@@ -64,19 +67,41 @@ def class_verdict(limits: Band, diameter: float) -> tuple[bool, str]:
     return True, f"The crest is within class {limits.class_name}."
 
 
-def _diameter(thread: Thread, school: School, fraction: float, limits: Band) -> Figure:
+def _in_class(figure: Figure, limits: Band) -> Figure:
+    """A blank brought to the nearest limit of its class, where a fraction nobody asked for would leave it."""
+    value = min(max(figure.value, limits.minimum), limits.maximum)
+    if value == figure.value:
+        return figure
+    which = "least" if value == limits.minimum else "greatest"
+    return replace(
+        figure, value=value, formula=f"{figure.formula}, brought to the {which} crest of class {limits.class_name}",
+        inputs=(*figure.inputs, Given(f"{which} crest", value, figure.unit)),
+    )  # fmt: skip
+
+
+def _diameter(thread: Thread, school: School, fraction: float, limits: Band, *, asked: bool) -> Figure:
     unit, places = thread.unit, 4 if thread.unit == "in" else 3
     major = Given("nominal major", thread.major, unit)
     if school == "nominal":
         return Figure("blank diameter", thread.major, unit, "the nominal major diameter", thread.source, (major,))
     if school == "pitch-fraction":
-        return Figure(
+        under = Figure(
             "blank diameter",
             round_half_up(thread.major - fraction * thread.pitch, places),
             unit,
             "nominal major − fraction × pitch",
             PRACTICE,
             (major, Given("fraction", fraction), Given("pitch", thread.pitch, unit)),
+        )
+        return under if asked else _in_class(under, limits)
+    if school == "mate-takes":
+        return Figure(
+            "blank diameter",
+            limits.maximum,
+            unit,
+            f"greatest crest of class {limits.class_name}: {limits.formula}",
+            limits.source,
+            limits.inputs,
         )
     return Figure(
         "blank diameter",
@@ -88,16 +113,19 @@ def _diameter(thread: Thread, school: School, fraction: float, limits: Band) -> 
     )
 
 
-def blank_choices(thread: Thread, limits: Band | None, fraction: float = DEFAULT_FRACTION) -> tuple[BlankChoice, ...]:
-    """The three schools compared, each figure naming the others' answers.
+def blank_choices(
+    thread: Thread, limits: Band | None, fraction: float = DEFAULT_FRACTION, *, asked: bool = False
+) -> tuple[BlankChoice, ...]:
+    """The four schools compared, each figure naming the others' answers.
 
     `limits` are those of the external major of the class wanted; None (a taper or internal thread) gives no blank.
-    `fraction` is the share of the pitch that the second school goes under nominal (0 to 0.3). Diameters are in
+    `fraction` is the share of the pitch that the second school goes under nominal (0 to 0.3); one that nobody `asked`
+    for never leaves the class. Diameters are in
     the thread's unit, to its standard's printed digits. Source: practice; the class by its standard.
     """
     if limits is None:
         return ()
-    plain = {school: _diameter(thread, school, fraction, limits) for school in SCHOOLS}
+    plain = {school: _diameter(thread, school, fraction, limits, asked=asked) for school in SCHOOLS}
     choices = []
     for school, figure in plain.items():
         within, verdict = class_verdict(limits, figure.value)

@@ -38,6 +38,11 @@ DIE_POWER = Caution(
     "Know where stop is. Let the holder slip; never hold it back by hand, and stop before the shoulder.",
     "A die run into a shoulder under power breaks the die or the wrist.",
 )
+DIE_KEYED = Caution(
+    "die-keyed",
+    "Know where stop is, and switch off in time: the key does not slip. Keep hands and rest clear of the holder.",
+    "A die run into a shoulder under power breaks the die or the wrist.",
+)
 PART_OFF = Caution(
     "part-off", "No hand near the part while parting off: let it drop in the tray.", "The piece whips as it comes free."
 )
@@ -88,7 +93,9 @@ CHASE = Caution(
     "A tool run into the bottom of a hole breaks, and may throw the work.",
 )
 KNURL = Caution(
-    "knurl", "Slow speed, plenty of oil; no hand near the wheels.", "Knurling wheels pull in what touches them."
+    "knurl",
+    "Slow speed, chips flushed or brushed away; no hand near the wheels.",
+    "Knurling wheels pull in what touches them.",
 )
 RUNS_LONG = Caution(
     "long-bar", "Bar that stands out of the spindle's rear end wants a steady tube, or be cut shorter.", "It whips."

@@ -18,8 +18,8 @@ HOLDERS: tuple[Holder, ...] = get_args(Holder)
 class DieHolding:
     """A way to hold the die: its name, what it costs, the step's sentence, and what to mind.
 
-    `sentence` may name the figures turns, rhythm, speed and stop; `tool` follows the die's name. What is put in
-    the holder goes `by_torque`, or it slips at `slips_nm` (N m).
+    `sentence` may name the figures turns, speed and stop, and by hand lacks its end, when to turn back; `tool`
+    follows the die's name. What is put in the holder goes `by_torque`, or it slips at `slips_nm` (N m).
     """
 
     code: Holder
@@ -42,8 +42,7 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         "die stock in the vise",
         "no lathe needed; square only by eye: expect a drunken thread on long lengths",
         "die in a hand stock",
-        "Stand the piece upright in the vise between soft jaws. Run the die on by hand, marked side first, {turns}; "
-        "turn back half a turn after each {rhythm}.",
+        "Stand the piece upright in the vise between soft jaws. Run the die on by hand, marked side first, {turns}",
         (),
         (
             "Look at it from two sides after the first turn, and lean on the high side.",
@@ -56,8 +55,7 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         "die stock against the tailstock",
         "square, no holder needed; the stock's arm must be stopped on the slide",
         "die in a hand stock, squared by the tailstock barrel",
-        "Square the die stock against the tailstock barrel. Turn the spindle by hand, marked side first, {turns}; "
-        "turn back half a turn after each {rhythm}.",
+        "Square the die stock against the tailstock barrel. Turn the spindle by hand, marked side first, {turns}",
         (cautions.DIE_BY_HAND,),
         ("Rest the stock's arm on the top slide, with a slip of wood under it.", _DRAWS_ON),
     ),
@@ -66,7 +64,7 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         "sliding holder, spindle by hand",
         "square and felt at every turn; slow",
         "die in the sliding tailstock holder",
-        "Run the die on by hand, marked side first, {turns}; turn back half a turn after each {rhythm}.",
+        "Run the die on by hand, marked side first, {turns}",
         (cautions.DIE_BY_HAND,),
         (_DRAWS_ON,),
         by_torque=True,
@@ -79,7 +77,7 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         "Run the die on at {speed} or slower, marked side first. Let the holder slip after {turns}; "
         "switch off at turn {stop}.",
         (cautions.DIE_POWER,),
-        (_DRAWS_ON, "Back the die off under power, or by hand with the motor off."),
+        (_DRAWS_ON,),
         power=True,
         slips_nm=SLIPS_IN_HOLDER,
     ),
@@ -90,7 +88,7 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         "die in the keyed holder",
         "Run the die on at {speed} or slower, marked side first, {turns}. Switch off at turn {stop}: "
         "the key does not slip.",
-        (cautions.DIE_POWER,),
+        (cautions.DIE_KEYED,),
         (_DRAWS_ON, "Chalk the spot on the chuck rim and count turns aloud, or set the carriage as a stop."),
         power=True,
     ),

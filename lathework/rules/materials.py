@@ -13,8 +13,9 @@ class Material:
     """Starting values: blank fraction of the pitch under nominal; speeds in m/min; largest cut on diameter in mm;
     feed in mm a revolution; specific cutting force and tensile strength in N/mm².
 
-    `form_tap` says whether a form tap flows it, `swells` whether a drill cuts over its size in it.
-    `back_off_turns` is how far the die goes on before it is turned back to break the chip.
+    `die_note` is what a die in it wants minded, "" for nothing more than usual. `form_tap` says whether a form tap
+    flows it, `swells` whether a drill cuts over its size in it. `back_off_turns` is how far the die goes on before
+    it is turned back to break the chip.
     """
 
     code: str
@@ -30,6 +31,7 @@ class Material:
     form_tap: bool
     swells: bool
     lubricant: str
+    die_note: str = ""
 
 
 @cache
@@ -50,6 +52,7 @@ def materials() -> dict[str, Material]:
             form_tap=row.text("form_tap") == "yes",
             swells=row.text("swells") == "yes",
             lubricant=row.text("lubricant"),
+            die_note=row.text("die_note"),
         )
         for row in load("materials").rows
     }

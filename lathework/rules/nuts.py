@@ -5,10 +5,10 @@ from __future__ import annotations
 import math
 from functools import cache
 
-from lathework.figures import PRACTICE, Figure, Given, Source
+from lathework.figures import PRACTICE, Answer, Figure, Given, Source
 from lathework.tables.loader import load
 from lathework.threads.thread import Thread
-from lathework.units import LengthUnit
+from lathework.units import LengthUnit, convert
 
 ACROSS_SHARE = 1.5
 """Width across the flats over the major diameter, where no table has the size (practice)."""
@@ -29,6 +29,33 @@ def _rows() -> dict[tuple[str, float], tuple[float, float, Source]]:
     }  # fmt: skip
 
 
+@cache
+def _british() -> dict[tuple[str, float], tuple[float, float, Source]]:
+    """Hexagons of British threads, inches, by family and size: across flats now, and before the sizes went one down."""
+    table = load("nuts_british")
+    return {
+        (row.text("system"), float(row.number("size"))): (
+            float(row.number("across")), float(row.number("older")), table.source,
+        )
+        for row in table.rows
+    }  # fmt: skip
+
+
+def _hexagon(thread: Thread) -> Figure | None:
+    """Width across the flats of a BSW, BSF or BA nut by its own table, in the thread's unit; None for other threads."""
+    size = float(thread.plain_name.split()[0]) if thread.family == "ba" else round(thread.major, 6)
+    found = _british().get((thread.family, size))
+    if found is None:
+        return None
+    across, older, source = found
+    unit = thread.unit
+    before = Answer("older BSW hexagon", convert(older, "in", unit), unit, "one size larger, before they went down")
+    return Figure(
+        "across flats", convert(across, "in", unit), unit, "as the table prints it, greatest", source,
+        (Given("printed", across, "in"),), others=(before,) if thread.series == "BSW" else (),
+    )  # fmt: skip
+
+
 def next_step(length: float, unit: LengthUnit) -> float:
     """The next size in which bar is sold, of `length` or more, both in `unit`: whole millimetres, sixteenths.
 
@@ -41,8 +68,15 @@ def next_step(length: float, unit: LengthUnit) -> float:
 def nut_sizes(thread: Thread) -> tuple[Figure, Figure]:
     """Width across the flats and height of a plain nut, in the thread's unit.
 
-    From the table; where it lacks the size, 1.5 D up to the next bar, and 0.9 D (practice).
+    From the table of its family; where that lacks the size, 1.5 D up to the next bar, and 0.9 D high (practice).
     """
+    high = Figure(
+        "height of the nut", HEIGHT_SHARE * thread.major, thread.unit, "0.9 × major", PRACTICE,
+        (Given("major", thread.major, thread.unit),), fine=False,
+    )  # fmt: skip
+    british = _hexagon(thread)
+    if british is not None:
+        return british, high
     found = _rows().get((thread.family, round(thread.major, 6)))
     given = (Given("major", thread.major, thread.unit),)
     if found is not None:
@@ -55,6 +89,5 @@ def nut_sizes(thread: Thread) -> tuple[Figure, Figure]:
     return (
         Figure("across flats", next_step(ACROSS_SHARE * thread.major, thread.unit), thread.unit,
                "1.5 × major, up to the next bar", PRACTICE, given),
-        Figure("height of the nut", HEIGHT_SHARE * thread.major, thread.unit, "0.9 × major", PRACTICE, given,
-               fine=False),
+        high,
     )  # fmt: skip

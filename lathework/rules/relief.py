@@ -23,7 +23,7 @@ TURNED_ROUND_STOP = 1.0
 """How near to a shoulder the turned die finishes, in pitches (practice)."""
 COUNTERBORE_OVER = 0.1
 """How far a counterbore stands over the major diameter, in pitches on the diameter (practice)."""
-CHAMFER_UNDER = 0.05
+CHAMFER_UNDER = 0.02
 """How far under the minor diameter the lead chamfer ends, in pitches on each side (practice)."""
 H28 = Source("standard", "ASME B1.1 and FED-STD-H28/2B, tensile stress area")
 PRINTED_PLACES = 4
@@ -225,14 +225,14 @@ def groove(thread: Thread, blade: float | None = None, *, turned_round: bool = F
 
 
 def chamfer_diameter(thread: Thread) -> Figure:
-    """Small end of the 45 degree lead chamfer, a little under the minor diameter, in the thread's unit."""
+    """Small end of the 45 degree lead chamfer, a little under the root of the thread, in the thread's unit."""
     places = 4 if thread.unit == "in" else 3
     return Figure(
         "chamfer to diameter",
-        round_half_up(thread.minor - 2 * CHAMFER_UNDER * thread.pitch, places),
+        round_half_up(thread.root - 2 * CHAMFER_UNDER * thread.pitch, places),
         thread.unit,
-        "minor − 2 × 0.05 × pitch",
+        "root − 2 × 0.02 × pitch",
         PRACTICE,
-        (Given("minor", thread.minor, thread.unit), Given("pitch", thread.pitch, thread.unit)),
+        (Given("root of the screw", thread.root, thread.unit), Given("pitch", thread.pitch, thread.unit)),
         note="A longer lead lets the die slip instead of catching.",
     )

@@ -69,10 +69,7 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         "Nip the drill chuck only so hard that the tap slips before it breaks. Run it in at {speed} or slower, "
         "tailstock free on the bed, {turns}; switch off at turn {stop}",
         (cautions.TAP_POWER,),
-        (
-            "Try the grip by hand first: the spindle must turn in spite of the chuck.",
-            "Back it out under power, reversed, only where the chuck cannot unscrew.",
-        ),
+        ("Try the grip by hand first: the spindle must turn in spite of the chuck.",),
         power=True,
         slips_nm=SLIPS_IN_CHUCK,
         blind=False,

@@ -27,7 +27,7 @@ STUD: dict[str, Any] = {
         "id": "p1",
         "name": "",
         "stock": {"form": "round", "across": "1/2", "bar_length": ""},
-        "overall_length": "2-1/2",
+        "overall_length": "2",
         "sections": [
             {"id": "s1", "shape": "thread", "across": "", "length": "1-1/4", "thread": "3/8-16"} | _BLANK,
             {"id": "s2", "shape": "bar", "across": "", "length": "", "thread": ""} | _BLANK,
@@ -45,6 +45,7 @@ STUD: dict[str, Any] = {
         "support": "chuck",
         "tapping": "by-centre",
         "percent": "",
+        "overruled": "",
     },
     "setup": {
         "dial": "diameter",
@@ -56,9 +57,14 @@ STUD: dict[str, Any] = {
         "parting_blade": "3/32",
         "parting_edge": "left",
         "drills": "",
+        "mount": "unsaid",
     },
     "notes": "",
 }
+
+
+PARTED = ["part-begin", "edge", "part-off"]
+"""Half way, chamfered behind, through."""
 
 
 def section(shape: str, length: str = "", **more: str) -> dict[str, str]:

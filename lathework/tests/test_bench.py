@@ -93,12 +93,12 @@ class Measuring(unittest.TestCase):
         self.assertAlmostEqual(now.cut.dial.value, 0.0202, places=4)
 
     def test_what_was_dialled_is_kept_with_the_reading_that_followed(self) -> None:
-        """A bar standing out 5.66 diameters bears 2.0 mm x (1 - 0.6 x 3.66/4) = 0.90 mm on the diameter."""
+        """A bar standing out 4.66 diameters bears 2.0 mm x (1 - 0.6 x 2.66/4) = 1.20 mm on the diameter."""
         now = self.turning("0.5", "0.43")
         first, second = now.readings
         self.assertIsNone(first.dialled_mm)
         assert second.dialled_mm is not None
-        self.assertAlmostEqual(second.dialled_mm, 0.902, places=3)
+        self.assertAlmostEqual(second.dialled_mm, 1.202, places=3)
 
     def test_what_was_learned_serves_the_next_piece(self) -> None:
         entries = done("face:right")

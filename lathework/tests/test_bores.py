@@ -13,7 +13,7 @@ from lathework.drawing.layout import WIDE
 from lathework.drawing.part_view import part_sheet
 from lathework.errors import InvalidDocument
 from lathework.planning.plan import Plan
-from lathework.tests.samples import document, kinds, plan, section, step
+from lathework.tests.samples import PARTED, document, kinds, plan, section, step
 
 
 def bore(thread: str = "", across: str = "", depth: str = "", end: str = "right", **more: str) -> dict[str, str]:
@@ -40,7 +40,7 @@ class Holes(unittest.TestCase):
     def test_a_blind_tapped_hole(self) -> None:
         """3/8-16, 3/4 deep: the drill, + 4 turns of a second tap's lead + 2 for chips + 0.3 of the drill; 12 turns."""
         made = plan(body(bore("3/8-16", depth="3/4")))
-        self.assertEqual(kinds(made), ["face", "spot", "drill", "countersink", "tap", "try", "part-off"])
+        self.assertEqual(kinds(made), ["face", "spot", "drill", "countersink", "tap", "try", *PARTED])
         drill = value(made, "drill", "drill")
         self.assertTrue(0.307 <= drill <= 0.321, "the class 2B minor is 0.307 to 0.321")
         self.assertAlmostEqual(value(made, "drill", "depth"), 0.75 + 6 / 16 + 0.3 * drill, places=4)
@@ -200,7 +200,7 @@ class Holes(unittest.TestCase):
         made = plan({"part.stock.form": "hexagon", "part.stock.across": "3/4", "part.overall_length": "7/16",
                      "part.sections": [section("bar")], "part.bores": [bore("1/2-13")]})  # fmt: skip
         self.assertEqual(made.job.part.thread.designation, "1/2-13 UNC")
-        self.assertEqual(kinds(made)[-3:], ["tap", "try", "part-off"])
+        self.assertEqual(kinds(made)[-5:], ["tap", "try", *PARTED])
 
     def test_a_hole_beyond_the_racks_is_bored(self) -> None:
         """M64 wants 64 - 0.77 x 1.299038 x 6 = 58.00 mm; the racks end at 2 in."""
@@ -310,7 +310,7 @@ class Threaded(unittest.TestCase):
 
     def test_the_next_piece_of_the_bar_begins_with_the_hole_of_the_last(self) -> None:
         """Drilled past the part by the room of the tap, more than a parting blade takes: so it is told, of several."""
-        nut = {"part.sections": [section("bar")], "part.overall_length": "1/2"}
+        nut = {"part.sections": [section("bar")], "part.overall_length": "3/4"}
         for pieces, order, said in (
             ("6", "from-the-bar", True),
             ("1", "from-the-bar", False),

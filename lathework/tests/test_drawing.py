@@ -195,7 +195,7 @@ class Drawing(unittest.TestCase):
             root = ElementTree.fromstring(sheet_svg(part_sheet(made, WIDE), unit))
             self.assertEqual(root.tag, f"{SVG}svg")
             texts = [node.text for node in root.iter(f"{SVG}text")]
-            self.assertIn("2.500" if unit == "in" else "63.50", texts)
+            self.assertIn("2.000" if unit == "in" else "50.80", texts)
             self.assertIn("G1/4", texts)
 
     @settings(max_examples=80)

@@ -122,8 +122,8 @@ class DrillAndCompare(unittest.TestCase):
         """Spot before drilling, smaller holes first; each thread tapped once, then tried."""
         for chucking in made.chuckings:
             kinds = [o.kind for o in made.operations if o.chucking == chucking.number]
-            through = any(hole.depth is None and hole.end != chucking.faces for hole in made.job.part.bores)
-            if "drill" in kinds and (chucking.number == 1 or not through):
+            through = any(hole.depth is None for hole in made.job.part.bores)
+            if "drill" in kinds and not (chucking.second and through):
                 self.assertLess(kinds.index("spot"), kinds.index("drill"))
             here = [o for o in made.operations if o.chucking == chucking.number and o.kind == "drill"]
             sizes = [o.cut.outer_mm for o in here if o.cut and not o.key.startswith("pilot:")]

@@ -82,7 +82,7 @@ class AChangedPart(unittest.TestCase):
     """A shank of 7/16 in, turned and measured; then the part is changed."""
 
     def setUp(self) -> None:
-        self.shop = Shop(document(SCREW))
+        self.shop = Shop(document(SCREW | {"part.stock.across": "5/8", "part.overall_length": "2-1/2"}))
         self.shop.record(acts.done_entry(self.shop.now.bench))
         self.shop.record(read(self.shop.now.bench, "0.4375"))
 

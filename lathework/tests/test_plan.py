@@ -12,7 +12,7 @@ from hypothesis import strategies as st
 from lathework.figures import Figure
 from lathework.present.plans import notes_text, plan_json, sentence_text
 from lathework.rules.materials import materials
-from lathework.tests.samples import SCREW, kinds, plan, step
+from lathework.tests.samples import PARTED, SCREW, kinds, plan, step
 from lathework.threads.limits import external_classes
 from lathework.threads.series import library
 from lathework.threads.thread import Thread
@@ -20,20 +20,20 @@ from lathework.threads.thread import Thread
 
 class Order(unittest.TestCase):
     def test_a_grooved_stud(self) -> None:
-        self.assertEqual(kinds(plan()), ["face", "turn", "groove", "chamfer", "thread", "gauge", "part-off"])
+        self.assertEqual(kinds(plan()), ["face", "turn", "groove", "chamfer", "thread", "gauge", *PARTED])
 
     def test_a_shouldered_screw_with_the_die_turned_round(self) -> None:
         made = plan({**SCREW, "method.finish": "die-turned-round"})
-        wanted = ["face", "turn", "turn", "chamfer", "thread", "finish", "gauge", "part-off"]
+        wanted = ["face", "turn", "turn", "chamfer", "thread", "finish", "gauge", *PARTED]
         self.assertEqual(kinds(made), wanted)
 
 
 class Batch(unittest.TestCase):
     def test_bar_by_hand(self) -> None:
-        """Six studs of 2.5 in, a 3/32 in blade, 0.5 mm faced, 30 mm gripped: 6 x 2.61344 + 1.18110 = 16.8617 in."""
+        """Six studs of 2 in, a 3/32 in blade, 0.5 mm faced, 30 mm gripped: 6 x 2.11344 + 1.18110 = 13.8617 in."""
         piece, whole = plan().batch[:2]
-        self.assertAlmostEqual(piece.value, 2.5 + 0.09375 + 0.5 / 25.4, places=6)
-        self.assertAlmostEqual(whole.value, 16.86171, places=4)
+        self.assertAlmostEqual(piece.value, 2 + 0.09375 + 0.5 / 25.4, places=6)
+        self.assertAlmostEqual(whole.value, 13.86171, places=4)
         self.assertEqual(whole.unit, "in")
 
     def test_twice_the_pieces_need_less_than_twice_the_bar(self) -> None:
@@ -101,10 +101,10 @@ class Positions(unittest.TestCase):
         return step(plan(changes), key).figures[figure].value
 
     def test_parting_a_length_wants_the_left_edge_at_length_plus_width(self) -> None:
-        self.assertAlmostEqual(self.value("part-off", "position"), -(2.5 + 3 / 32))
+        self.assertAlmostEqual(self.value("part-off", "position"), -(2 + 3 / 32))
 
     def test_with_the_right_edge_touched_off_it_is_the_length(self) -> None:
-        self.assertAlmostEqual(self.value("part-off", "position", {"setup.parting_edge": "right"}), -2.5)
+        self.assertAlmostEqual(self.value("part-off", "position", {"setup.parting_edge": "right"}), -2)
 
     def test_a_groove_at_a_shoulder_wants_the_left_edge_at_the_shoulder(self) -> None:
         self.assertAlmostEqual(self.value("groove", "position"), -1.25)
@@ -132,18 +132,20 @@ class Positions(unittest.TestCase):
         self.assertEqual(self.value("thread", "turns"), 19)
 
     def test_stick_out_holds_part_kerf_and_clearance(self) -> None:
-        self.assertAlmostEqual(self.value("face", "stick_out"), 2.5 + 3 / 32 + 6 / 25.4)
+        self.assertAlmostEqual(self.value("face", "stick_out"), 2 + 3 / 32 + 6 / 25.4)
 
     def test_lengths_are_told_in_the_jobs_unit(self) -> None:
         made = plan({"unit": "mm", "part.overall_length": "60", "part.sections.0.length": "30",
-                     "part.stock.across": "12", "setup.groove_blade": "3", "setup.parting_blade": "2.5"})  # fmt: skip
+                     "part.stock.across": "16", "setup.groove_blade": "3", "setup.parting_blade": "2.5"})  # fmt: skip
         self.assertIn("−62.50 mm", sentence_text(step(made, "part-off"), "mm"))
 
 
 class Said(unittest.TestCase):
     def test_a_long_stick_out_wants_a_centre(self) -> None:
-        codes = [c.code for c in step(plan({"part.overall_length": "4"}), "face").cautions]
-        self.assertIn("stick-out", codes)
+        """Four inches of half inch, parted off the bar because somebody insists: eight diameters."""
+        insists = {"part.overall_length": "4", "method.overruled": "no saw", "part.sections.1.shape": "round",
+                   "part.sections.1.across": "0.48"}  # fmt: skip
+        self.assertIn("stick-out", [c.code for c in step(plan(insists), "face").cautions])
         self.assertNotIn("stick-out", [c.code for c in step(plan({"part.overall_length": "1.5"}), "face").cautions])
 
     def test_a_bar_that_stands_out_behind_whips(self) -> None:

@@ -8,6 +8,7 @@ import unittest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from lathework.errors import InvalidDocument
 from lathework.rules.blank import SCHOOLS, BlankChoice, blank_choices, crest_percent
 from lathework.rules.dies import WANTED, advise
 from lathework.rules.gauging import MEANINGS, VERDICTS, best_wire, over_wires
@@ -16,8 +17,9 @@ from lathework.rules.relief import chamfer_diameter, groove, section_percent
 from lathework.rules.speeds import spindle_speed
 from lathework.rules.turning import FINISH_MM, NextCut, PassMade, Target, next_cut, ratio_of
 from lathework.size import size, size_of
+from lathework.tests.samples import plan, step
 from lathework.threads.designation import read_designation
-from lathework.threads.limits import external_limits
+from lathework.threads.limits import external_classes, external_limits
 from lathework.threads.limits.bands import Band
 from lathework.threads.series import library
 from lathework.threads.thread import Thread
@@ -38,13 +40,13 @@ def crest(thread: Thread) -> Band:
 
 class Blank(unittest.TestCase):
     def by_school(self, thread: Thread, fraction: float = 0.1) -> dict[str, BlankChoice]:
-        return {choice.school: choice for choice in blank_choices(thread, crest(thread), fraction)}
+        return {choice.school: choice for choice in blank_choices(thread, crest(thread), fraction, asked=True)}
 
-    def test_three_schools_of_a_common_thread(self) -> None:
+    def test_four_schools_of_a_common_thread(self) -> None:
         """3/8-16 by hand: 0.375; 0.375 - 0.1/16 = 0.36875; ASME B1.1 2A crest 0.3643 to 0.3737, middle 0.3690."""
         blank = self.by_school(read_designation("3/8-16"))
-        self.assertEqual([blank[s].diameter.value for s in SCHOOLS], [0.375, 0.3688, 0.369])
-        self.assertEqual([blank[s].within_class for s in SCHOOLS], [False, True, True])
+        self.assertEqual([blank[s].diameter.value for s in SCHOOLS], [0.375, 0.3688, 0.369, 0.3737])
+        self.assertEqual([blank[s].within_class for s in SCHOOLS], [False, True, True, True])
 
     def test_a_pipe_blank_follows_the_gauge_diameter(self) -> None:
         """ISO 228-1: G1/4 is 13.157 mm across the crests, 19 to the inch."""
@@ -64,7 +66,7 @@ class Blank(unittest.TestCase):
         for choice in blank.values():
             self.assertLessEqual(choice.diameter.value, thread.major + HALF_DIGIT)
             self.assertGreater(choice.crest_percent.value, 50)
-            self.assertEqual(len(choice.diameter.others), 2)
+            self.assertEqual(len(choice.diameter.others), len(SCHOOLS) - 1)
         more = self.by_school(thread, fraction + 0.05)
         self.assertLessEqual(more["pitch-fraction"].diameter.value, blank["pitch-fraction"].diameter.value)
 
@@ -234,10 +236,66 @@ class Size(unittest.TestCase):
     def test_every_thread_of_the_library_sizes(self) -> None:
         for thread in library():
             found = size_of(thread)
-            self.assertEqual(len(found.blanks), 3 if thread in PARALLEL else 0, thread.designation)
+            self.assertEqual(len(found.blanks), len(SCHOOLS) if thread in PARALLEL else 0, thread.designation)
             for drill in found.drills:
                 self.assertTrue(55 <= drill.percent <= (98 if thread.family == "bsp" else 82), thread.designation)
                 self.assertTrue(thread.minor * 0.9 < drill.diameter < thread.major, thread.designation)
 
     def test_by_what_was_typed(self) -> None:
         self.assertEqual(size("m8x1").thread.designation, "M8x1")
+
+
+class OwnBlank(unittest.TestCase):
+    """The program's own blank never leaves the class it names; one that was asked for is as it was asked for."""
+
+    def test_every_thread_in_every_metal(self) -> None:
+        for thread in library():
+            for name in external_classes(thread):
+                limits = external_limits(thread, name)
+                if limits is None:
+                    continue
+                for metal in materials().values():
+                    own = blank_choices(thread, limits.major, metal.blank_fraction)
+                    choice = next(one for one in own if one.school == "pitch-fraction")
+                    self.assertTrue(choice.within_class, f"{thread.designation} {name} in {metal.name}")
+
+    def test_mild_steel_bsw_from_seven_eighths(self) -> None:
+        """7/8 BSW, 9 per inch: 0.875 - 0.1/9 = 0.8639; medium from 0.8639? BS 84: brought up to the least crest, and
+        said; asked for, it stays where it was asked for."""
+        thread = read_designation("1 BSW")
+        limits = external_limits(thread, "medium")
+        assert limits is not None
+        own, asked = (
+            next(c for c in blank_choices(thread, limits.major, 0.1, asked=typed) if c.school == "pitch-fraction")
+            for typed in (False, True)
+        )
+        self.assertAlmostEqual(asked.diameter.value, 1 - 0.1 / 8, places=4)
+        self.assertFalse(asked.within_class)
+        self.assertEqual(own.diameter.value, limits.major.minimum)
+        self.assertIn("brought to the least crest", own.diameter.formula)
+
+    def test_as_large_as_the_mate_takes(self) -> None:
+        """3/8-16 2A: the greatest crest is 0.3750 - 0.0013 = 0.3737 (ASME B1.1)."""
+        thread = read_designation("3/8-16")
+        limits = external_limits(thread, "2A")
+        assert limits is not None
+        largest = next(c for c in blank_choices(thread, limits.major) if c.school == "mate-takes")
+        self.assertEqual((largest.diameter.value, largest.within_class), (0.3737, True))
+
+
+class LeadChamfer(unittest.TestCase):
+    def test_under_the_root_of_every_thread(self) -> None:
+        """Rounded roots of 60 degree threads lie 1.2269 P in (ISO 724); a lead chamfer begins below them."""
+        for thread in library():
+            if thread.family in ("unified", "metric"):
+                root = thread.major - 1.226869 * thread.pitch
+                self.assertLess(chamfer_diameter(thread).value, root, thread.designation)
+                self.assertGreater(chamfer_diameter(thread).value, root - 0.1 * thread.pitch, thread.designation)
+
+    def test_a_typed_one_counts(self) -> None:
+        """1/32 each way on a blank of 0.3688: down to 0.3063; too deep a one is refused."""
+        made = plan({"part.sections.0.chamfer": "1/32"})
+        self.assertAlmostEqual(step(made, "chamfer").figures["diameter"].value, 0.3688 - 2 / 32, places=4)
+        with self.assertRaises(InvalidDocument) as caught:
+            plan({"part.sections.0.chamfer": "1/8"})
+        self.assertEqual(caught.exception.errors[0].field, "part.sections.0.chamfer")

@@ -62,7 +62,7 @@ UNIFIED = Form(
     60,
     Decimal("0.64951905"),
     Decimal("1.08253175"),
-    Source("standard", "ASME B1.1:2019, basic profile"),
+    Source("standard", "ASME B1.1-2003, basic profile"),
 )
 METRIC = Form(
     "ISO metric, 60 degree",

@@ -11,6 +11,8 @@ from lathework.units import LengthUnit, convert
 
 Family = Literal["unified", "metric", "whitworth", "model-engineer", "bsp", "ba", "npt"]
 Hand = Literal["right", "left"]
+ROOT_60 = 1.226869
+"""Depth of the rounded external root of 60 degree threads, in pitches on the diameter: 17/12 H."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,6 +68,19 @@ class Thread:
     def minor_mm(self) -> float:
         """Basic minor diameter in millimetres."""
         return convert(self.minor, self.unit, "mm")
+
+    @property
+    def root(self) -> float:
+        """Diameter at the root of the external thread, in `unit`: what is left of the metal under it.
+
+        60 degree forms: d - 1.226869 P, the rounded root of ISO 68-1 and ISO 724 (d3); others root at the minor.
+        """
+        return self.major - ROOT_60 * self.pitch if self.family in ("unified", "metric") else self.minor
+
+    @property
+    def root_mm(self) -> float:
+        """The same in millimetres."""
+        return convert(self.root, self.unit, "mm")
 
     @property
     def pitch_diameter_mm(self) -> float:

@@ -28,10 +28,13 @@ SIZE = Draft202012Validator(
             "pitch": LENGTH,
             "basic": {"required": ["major", "pitch_diameter", "minor"], "additionalProperties": LENGTH},
             "blank": {
-                "maxItems": 3,
+                "maxItems": 4,
                 "items": {
                     "required": ["school", "diameter"],
-                    "properties": {"school": {"enum": ["nominal", "pitch-fraction", "mid-limits"]}, "diameter": LENGTH},
+                    "properties": {
+                        "school": {"enum": ["nominal", "pitch-fraction", "mid-limits", "mate-takes"]},
+                        "diameter": LENGTH,
+                    },
                 },
             },
             "tapping_drills": {
@@ -142,11 +145,11 @@ class Plan(CommandCase):
         file = self.write(document())
         status, out, _ = self.run_command("plan", file)
         self.assertEqual(status, 0)
-        for words in ("Turn to 0.3688 in over 1.250 in", "Z −2.594 in", "Care: ", "die in the sliding tailstock holder",
+        for words in ("Turn to 0.3688 in over 1.250 in", "Z −2.094 in", "Care: ", "die in the sliding tailstock holder",
                       "New tool: touch the left edge of the parting blade"):  # fmt: skip
             self.assertIn(words, out)
         status, out, _ = self.run_command("plan", file, "--json")
-        self.assertEqual(len(json.loads(out)["operations"]), 7)
+        self.assertEqual(len(json.loads(out)["operations"]), 9)
 
     def test_every_part_of_a_job(self) -> None:
         file = self.write(together())

@@ -207,10 +207,15 @@ def rebuild() -> int:
     return len(numbers)
 
 
+def outdated() -> list[int]:
+    """The jobs whose rows are missing, or were folded by other rules."""
+    wanting = Q(row=None) | (~Q(row__rules=rules()) & Q(closed_at=None))
+    return list(Job.objects.filter(wanting).order_by("pk").values_list("pk", flat=True))
+
+
 def rebuild_outdated() -> int:
-    """The same for the jobs whose rows are missing, or were folded by other rules; how many that were."""
-    outdated = Q(row=None) | (~Q(row__rules=rules()) & Q(closed_at=None))
-    numbers = list(Job.objects.filter(outdated).order_by("pk").values_list("pk", flat=True))
+    """Make the rows of those anew; how many that were."""
+    numbers = outdated()
     for number in numbers:
         with transaction.atomic():
             keep_ready(Job.objects.get(pk=number))

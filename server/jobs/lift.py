@@ -6,14 +6,16 @@ It runs after every migration, by the rules of the program that runs it: the mig
 from __future__ import annotations
 
 from collections.abc import Sequence
+from copy import deepcopy
 from dataclasses import replace
 from datetime import timedelta
+from typing import Any
 
 from django.db import transaction
 from django.utils import timezone
 
 from lathework.bench.entry import UNTOLD, Entry
-from lathework.bench.lift import lifted
+from lathework.bench.lift import BEGUN_SO, begun_on_bar, lifted
 from lathework.document import VERSION
 from lathework.errors import InvalidDocument
 from lathework.planning.plan import Plan
@@ -44,9 +46,27 @@ def lift_entries(job: Job, plans: Sequence[Plan]) -> None:
         models.Entry.objects.bulk_update(some, list(columns_of(Entry("note", 1, ""))), batch_size=100)
 
 
+def _as_begun(form: dict[str, Any], entries: Sequence[Entry]) -> dict[str, Any]:
+    """A document of a job on the bench that keeps the way of holding it was begun in, where a new one would be held
+    otherwise. Raises InvalidDocument where it cannot be read."""
+    begun = [begun_on_bar(plan, entries) for plan in plans_of(form)]
+    if not any(begun):
+        return form
+    form = deepcopy(form)
+    for one, so in zip((form, *form.get("others", ())), begun, strict=True):
+        if so:
+            one["method"] = {**(one.get("method") or form["method"]), "overruled": BEGUN_SO}
+    return form
+
+
+def _recorded(job: Job) -> list[models.Entry]:
+    return list(models.Entry.objects.filter(job=job, undone_at=None))
+
+
 def _lift(job: Job) -> None:
     form = upgraded(job.document) if isinstance(job.document, dict) else job.document
     try:
+        form = _as_begun(form, [_old(row) for row in _recorded(job)])
         plans = plans_of(form)
     except InvalidDocument as invalid:
         kept.write_unreadable(job, str(invalid)[: kept.LONGEST_REASON])
@@ -57,6 +77,17 @@ def _lift(job: Job) -> None:
     kept.keep_ready(job)
     if job.closed_at is not None:
         closed.keep(kept.rewrite(job))
+
+
+def _go_on_as_begun(job: Job) -> None:
+    """The same for a job that this version's documents hold already."""
+    try:
+        form = _as_begun(job.document, [recorded(row) for row in _recorded(job)])
+    except InvalidDocument:
+        return
+    if form is not job.document:
+        job.document = form
+        job.save(update_fields=["document"])
 
 
 def is_old(job: Job) -> bool:
@@ -76,4 +107,9 @@ def bring_up_to_date() -> None:
             job = Job.objects.get(pk=number)
             if is_old(job):
                 _lift(job)
+    for number in kept.outdated():
+        with transaction.atomic():
+            job = Job.objects.get(pk=number)
+            if job.closed_at is None and isinstance(job.document, dict):
+                _go_on_as_begun(job)
     kept.rebuild_outdated()

@@ -75,6 +75,7 @@ class MethodIn(Strict):
     support: str = "chuck"
     tapping: str = "by-centre"
     percent: str = ""
+    overruled: str = ""
 
 
 class OtherIn(Strict):
@@ -99,6 +100,7 @@ class SetupIn(Strict):
     parting_blade: str
     parting_edge: str = "left"
     drills: str = ""
+    mount: str = "unsaid"
 
 
 class IdentifiedIn(Strict):
@@ -197,7 +199,7 @@ class ReasonIn(SawIn):
 class BlankOut(Schema):
     """One school's blank."""
 
-    school: Literal["nominal", "pitch-fraction", "mid-limits"]
+    school: Literal["nominal", "pitch-fraction", "mid-limits", "mate-takes"]
     name: str
     figure: FigureOut
     within_class: bool
@@ -213,7 +215,7 @@ class NoticeOut(Schema):
 
 
 class PlanOut(Schema):
-    """A plan with a drawing of each chucking, or null for one that was not asked for."""
+    """A plan with what each holding is called and a drawing of it, or null for one that was not asked for."""
 
     thread: ThreadOut
     overall: Shown
@@ -224,6 +226,7 @@ class PlanOut(Schema):
     batch: list[FigureOut]
     notices: list[NoticeOut]
     cautions: list[CautionOut]
+    holdings: list[str]
     drawings: list[SheetOut | None]
 
 

@@ -107,8 +107,7 @@ def _part(plan: Plan, style: Lettering, sheets: Sequence[Sheet]) -> list[Flowabl
     for chucking, (first, *others) in _numbered(plan, style):
         opening: list[Flowable] = []
         if len(plan.chuckings) > 1:
-            name = "First end" if chucking.number == 1 else "Second end"
-            opening += [Spacer(1, 6), style.step(f"{name}: held by {chucking.grip.words}")]
+            opening += [Spacer(1, 6), style.step(f"{chucking.words}: held by {chucking.grip.words}")]
         drawing = PartDrawing(sheets[chucking.number - 1], unit, style.width * style.size)
         opening += [Spacer(1, 4), drawing, Spacer(1, 4), first]
         # No heading or drawing at the foot of a page, away from its steps.

@@ -17,6 +17,7 @@ from lathework.rules.die_holding import DIE_HOLDINGS
 from lathework.rules.gauging import MEANINGS
 from lathework.rules.materials import materials
 from lathework.rules.passes import LATHES
+from lathework.rules.reversing import MOUNTS
 from lathework.rules.sample import nominals
 from lathework.rules.stock import STOCK_FORMS
 from lathework.rules.tap_holding import TAP_HOLDINGS
@@ -58,6 +59,7 @@ class ChoicesOut(Schema):
     readouts: list[Choice]
     lathes: list[Choice]
     edges: list[Choice]
+    mounts: list[Choice]
     mouths: list[Choice]
     tappings: list[Choice]
     cutters: list[Choice]
@@ -83,10 +85,10 @@ _NAMES = {
     "groove": ("relief groove", "the die runs out into it"),
     "die-turned-round": ("die turned round", "no groove: the die finishes the last threads from its plain side"),
     "run-out": ("run-out left", "the last threads stay unfinished; the nut is counterbored"),
-    "from-the-bar": ("thread first, then part off", "held by the bar; the whole part stands out of the chuck"),
+    "from-the-bar": ("thread first, then part off", "held by the bar, up to four diameters long; longer work is sawn"),
     "blanks-first": ("blanks first, then each end", "sawn to length, held by the body; short stick-out, no parting"),
     "chuck": ("chuck alone", "up to about four diameters"),
-    "centre": ("chuck and centre", "stiff to three times that length; leaves a centre hole"),
+    "centre": ("chuck and centre", "up to about twelve, beyond with a steady; leaves a centre hole"),
     "diameter": ("diameter dial", "reads what comes off the diameter"),
     "radius": ("radius dial", "reads the tool's advance: half of it"),
     "readout": ("readout along the bed", "places as Z"),
@@ -94,6 +96,9 @@ _NAMES = {
     "light": ("light lathe", "half the cut"),
     "middling": ("middling lathe", "the metal's own cut"),
     "heavy": ("heavy lathe", "half as deep again"),
+    "unsaid": ("chuck held somehow", "nobody said: reversing is taken for unsafe"),
+    "screwed": ("chuck screwed on", "unscrews when the spindle is reversed under load"),
+    "locked": ("chuck bolted or locked on", "the spindle may be reversed"),
     "left": ("left edge", "the edge toward the chuck was touched off"),
     "right": ("right edge", "the edge toward the tailstock was touched off"),
 }
@@ -170,6 +175,7 @@ def choices(request: HttpRequest) -> HttpResponse:
             "readouts": _choices(READOUTS),
             "lathes": _choices(LATHES),
             "edges": _choices(EDGES),
+            "mounts": _choices(MOUNTS),
             "mouths": _choices(MOUTHS, _MOUTHS),
             "tappings": [{"code": t.code, "name": t.name, "remark": t.remark} for t in TAP_HOLDINGS.values()],
             "cutters": _choices(CUTTERS, _CUTTERS),

@@ -12,7 +12,7 @@ from server.site.schemas import FigureOut, ThreadOut
 class BlankNumbers(Schema):
     """One school's blank in the thread's own unit."""
 
-    school: Literal["nominal", "pitch-fraction", "mid-limits"]
+    school: Literal["nominal", "pitch-fraction", "mid-limits", "mate-takes"]
     diameter: float
     crest_percent: float
     within_class: bool

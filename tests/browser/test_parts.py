@@ -46,11 +46,8 @@ class Parts(BrowserCase):
         expect(steps).to_contain_text("Second end")
         page.get_by_role("button", name="Face the end, set Z zero").click()
         detail = page.get_by_role("region", name="Face the end, set Z zero")
-        # 160 and 0.5 to face, a 2.5 mm blade and 6 mm to the jaws: it stands out fourteen diameters.
-        expect(detail).to_contain_text("169.00 mm")
-        expect(detail).to_contain_text("Use a tailstock centre")
-        page.get_by_label("Order of work").select_option("blanks-first")
-        self.stored()
+        # Thirteen diameters are not parted off the bar, whatever the reason.
+        expect(page.get_by_text("is 13.3 diameters: over 12 nothing hangs out unsupported")).to_be_visible()
         # Sawn and held by the body, 28 + 6 mm stand out; the blank is 160 + 2 x 0.5.
         expect(detail).to_contain_text("34.00 mm")
         expect(detail).not_to_contain_text("Use a tailstock centre")
@@ -88,10 +85,11 @@ class Parts(BrowserCase):
         self.field("Section 2, chamfer").fill("1/32")
         self.field("Section 2, chamfer").press("Enter")
         self.stored()
-        # The head's outer edge is on the far end: the piece is turned round, and only its thread can be held.
-        expect(page.get_by_text("can only be held by the 1/2-13 UNC thread")).to_be_visible()
-        for part in ("Turn end for end", "Chamfer the hexagon", "Mill 6 flats"):
-            self.assertIn(part, self.sheet())
+        # The head's outer edge is on the far end: it is chamfered behind, before the piece is parted off.
+        words = self.sheet()
+        for part in ("Part half way", "Chamfer the hexagon behind", "Mill 6 flats"):
+            self.assertIn(part, words)
+        self.assertNotIn("Turn end for end", words)
 
     def test_a_blind_tapped_body(self) -> None:
         """A plain stud given a hole: 3/8-16, 3/4 deep, from the left end; its steps, and its depth, follow."""
@@ -144,7 +142,7 @@ class Parts(BrowserCase):
         ):
             expect(page.get_by_role("heading", level=1)).to_contain_text(words)
             page.get_by_role("button", name="Done", exact=True).click()
-        expect(page.get_by_role("heading", level=1)).to_contain_text("Part off")
+        expect(page.get_by_role("heading", level=1)).to_contain_text("Plunge with the left edge of the parting blade")
 
     def test_sections_are_added_moved_and_taken_out(self) -> None:
         page = self.page

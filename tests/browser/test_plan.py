@@ -85,6 +85,7 @@ class PlanPage(BrowserCase):
                 expect(alert).to_be_visible()
                 expect(field).to_have_value(typed)
         self.page.reload()
+        self.page.get_by_role("button", name="Draw the bar out").click()
         expect(self.page.get_by_role("button", name="Change 1.125")).to_be_visible()
 
     def test_an_offered_choice_mends_the_field(self) -> None:

@@ -28,6 +28,7 @@ from lathework.tables.drills import all_drills
 from lathework.tests.samples import STUD, kinds, step
 from lathework.threads.designation import read_designation
 from lathework.threads.taper import taper_lengths
+from lathework.units import convert
 from tests.validation.reference import reference_rows
 
 #: NPT: size, minor at the small end K0 (ASME B1.20.1), drill before a taper reamer, drill without one (handbook).
@@ -44,6 +45,11 @@ INSERTS = (
 )  # fmt: skip
 #: Unified hexagon nuts: size, width across the flats and greatest thickness (ASME B18.2.2, as handbooks print them).
 NUTS = (("1/4-20", "7/16", 0.226), ("3/8-16", "9/16", 0.337), ("1/2-13", "3/4", 0.448), ("3/4-10", "9/8", 0.665))
+
+
+#: Machinists' pocket books, spanner sizes of BSW, BSF and BA nuts: across flats now, and before (inches).
+BRITISH_NUTS = (("1/4 BSW", 0.445, [0.525]), ("3/8 BSW", 0.6, [0.71]), ("1/2 BSF", 0.82, []), ("3/4 BSW", 1.2, [1.3]),
+                ("5/16 BSF", 0.525, []), ("0 BA", 0.413, []), ("2 BA", 0.324, []), ("6 BA", 0.193, []))  # fmt: skip
 
 
 class TaperHoles(unittest.TestCase):
@@ -155,9 +161,32 @@ class Nuts(unittest.TestCase):
                 self.assertAlmostEqual(flats.value, float(Fraction(across)))
                 self.assertTrue(thickest - 0.03 < height.value <= thickest)
 
+    def test_british_hexagons(self) -> None:
+        """A spanner marked 1/4 W fits .525, one of 1/4 BSF .445: the later hexagon is that of one size down."""
+        for name, across, older in BRITISH_NUTS:
+            flats, height = nut_sizes(read_designation(name))
+            thread = read_designation(name)
+            with self.subTest(name):
+                self.assertAlmostEqual(convert(flats.value, thread.unit, "in"), across, places=6)
+                self.assertEqual([round(convert(o.value, thread.unit, "in"), 4) for o in flats.others], older)
+                self.assertAlmostEqual(height.value, 0.9 * thread.major)
+
+    def test_each_hexagon_is_the_older_one_of_a_size_less(self) -> None:
+        """The older hexagon of a size is the later one of the next: a neighbour's check of each row."""
+        sizes = ("1/4", "5/16", "3/8", "7/16", "1/2", "9/16", "5/8")
+        for size, after in pairwise(sizes):
+            older = nut_sizes(read_designation(f"{size} BSW"))[0].others[0].value
+            self.assertAlmostEqual(older, nut_sizes(read_designation(f"{after} BSW"))[0].value, places=6)
+
+    def test_ba_hexagons_are_in_proportion(self) -> None:
+        """Across the flats about 1.75 of the diameter, at every BA size: within 4 per cent."""
+        for size in (0, 1, 2, 3, 4, 5, 6, 7, 8, 10):
+            thread = read_designation(f"{size} BA")
+            self.assertAlmostEqual(nut_sizes(thread)[0].value / thread.major, 1.75, delta=0.07, msg=str(size))
+
     def test_other_threads_by_rule(self) -> None:
-        """1/2 BSF: 1.5 x 1/2 = 3/4, a sixteenth already; 0.9 x 1/2 high."""
-        self.assertEqual([figure.value for figure in nut_sizes(read_designation("1/2 BSF"))], [0.75, 0.45])
+        """1/4 by 40 of the model engineers: 1.5 x 1/4 = 3/8, sixteenths already; 0.9 x 1/4 high."""
+        self.assertEqual([figure.value for figure in nut_sizes(read_designation("1/4-40 ME"))], [0.375, 0.225])
 
 
 class Chasing(unittest.TestCase):
@@ -212,9 +241,9 @@ class StudRepairs(unittest.TestCase):
         self.assertIn("Retaining compound, by its data sheet", plans["stud"].operations[-1].sentence)
         nut = plans["nut"].job.part
         self.assertAlmostEqual(nut.overall_mm, 0.45 * 25.4, places=3)
-        # Down to the flats: (0.75 / cos 30 - 0.75) / 2 = 0.05801 in.
+        # Down to the flats of 1/2 BSF, 0.820: (0.82 / cos 30 - 0.82) / 2 = 0.06343 in.
         corners = nut.sections[0].chamfer
-        self.assertAlmostEqual(corners.mm if corners else 0.0, 0.05801 * 25.4, places=2)
+        self.assertAlmostEqual(corners.mm if corners else 0.0, 0.06343 * 25.4, places=2)
         tried = step(plans["nut"], "try")
         self.assertIn("try the stud, or a sound screw", tried.sentence if tried else "")
 

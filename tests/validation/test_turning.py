@@ -37,6 +37,10 @@ UNDERCUTS = (
 )
 
 
+STUB = {**TIE_ROD, "part.stock.across": "1-1/2"}
+"""Six inches of a bar thick enough to be parted off: four diameters."""
+
+
 class Published(PublishedCase):
     def test_corners_of_bars(self) -> None:
         for form, rows, factor in (("hexagon", HEXAGON_BARS, 1.154701), ("square", SQUARE_BARS, 1.414214)):
@@ -80,11 +84,11 @@ class ByHand(unittest.TestCase):
 
     def test_3_parting_a_second_end(self) -> None:
         """6 in overall, 0.5 mm for facing, a 3/32 blade by its left edge: 6 + 0.0197 + 0.0938 = 6.1134."""
-        self.assertAlmostEqual(step(plan(TIE_ROD), "part-off").figures["position"].value, -6.1134, places=4)
+        self.assertAlmostEqual(step(plan(STUB), "part-off").figures["position"].value, -6.1134, places=4)
 
     def test_4_parting_by_the_right_edge(self) -> None:
         """The same by the right edge: 6.1134 - 0.0938 = 6.0197."""
-        made = plan({**TIE_ROD, "setup.parting_edge": "right"})
+        made = plan({**STUB, "setup.parting_edge": "right"})
         self.assertAlmostEqual(step(made, "part-off").figures["position"].value, -6.0197, places=4)
 
     def test_5_groove_of_the_second_end(self) -> None:
@@ -101,12 +105,12 @@ class ByHand(unittest.TestCase):
         self.assertIn("of travel from the face", step(made, "groove").sentence)
 
     def test_7_passes(self) -> None:
-        """1/2 to 0.3688: 3.332 mm; 0.5 kept; 2.832 in cuts of at most 0.902: four, each 0.708; then one to finish."""
+        """1/2 to 0.3688: 3.332 mm; 0.5 kept; 2.832 in cuts of at most 1.202: three, each 0.944; then one to finish."""
         cuts = step(plan(), "turn:s1")
-        self.assertEqual(cuts.figures["cuts"].value, 5)
+        self.assertEqual(cuts.figures["cuts"].value, 4)
         first = cuts.passes[0].value * 25.4
-        self.assertAlmostEqual(first, 12.7 - (12.7 - 0.3688 * 25.4 - 0.5) / 4, places=3)
-        self.assertEqual(len(cuts.passes), 6)
+        self.assertAlmostEqual(first, 12.7 - (12.7 - 0.3688 * 25.4 - 0.5) / 3, places=3)
+        self.assertEqual(len(cuts.passes), 5)
 
     def test_8_one_pass_when_little_is_left(self) -> None:
         """0.4 mm is less than the finishing cut: one cut."""
@@ -141,7 +145,7 @@ class ByHand(unittest.TestCase):
 
     def test_13_stick_out(self) -> None:
         """From the bar: 6 + 0.0197 + 0.0938 + 0.2362 = 6.3497. Sawn and held by the body: 1 + 0.2362 = 1.2362."""
-        bar, blank = plan(TIE_ROD), plan({**TIE_ROD, "method.order": "blanks-first"})
+        bar, blank = plan(STUB), plan(TIE_ROD)
         self.assertAlmostEqual(step(bar, "face").figures["stick_out"].value, 6.3497, places=4)
         self.assertAlmostEqual(step(blank, "face").figures["stick_out"].value, 1.2362, places=4)
         self.assertAlmostEqual(step(blank, "hold").figures["stick_out"].value, 1.2362, places=4)

@@ -6,23 +6,26 @@ Tolerances are taken to 6 decimals, limits to 4 with a half going to the even di
 
 from __future__ import annotations
 
+from dataclasses import replace
 from decimal import Decimal
 from functools import cache
 
-from lathework.figures import Source
+from lathework.figures import Answer, Source
 from lathework.tables.loader import load
 from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits, band, bound, exact
 from lathework.threads.limits.rules import Rules
 from lathework.threads.thread import Thread
 from lathework.units import round_half_even, round_half_up
 
-SOURCE = Source("standard", "ASME B1.1:2019, tolerance formulas")
-PRINTED = Source("standard", "ASME B1.1:2019, limits of size, as printed")
+SOURCE = Source("standard", "ASME B1.1-2003, tolerance formulas")
+PRINTED = Source("standard", "ASME B1.1-2003, limits of size, as printed")
 EXTERNAL = {"2A": Decimal(1), "3A": Decimal("0.75"), "1A": Decimal("1.5")}
 INTERNAL = {"2B": Decimal("1.3"), "3B": Decimal("0.975"), "1B": Decimal("1.95")}
 TEXT_CLASS_1 = "The tables give classes 1A and 1B for UNC and UNF from 1/4 in only; this follows their formulas."
 UNR_DEPTH = Decimal("1.190785")
 """Depth from the external major to the rounded root, in pitches on the diameter: 11/8 H."""
+UN_DEPTH = Decimal("1.082532")
+"""The same to the flat that a plain UN root may have: 5/4 H."""
 FORMERLY_FINE = "1-14 UNS"
 """Once of the fine series: keeps one diameter of engagement."""
 THREE_PLACES_FROM = 0.138
@@ -74,10 +77,10 @@ def _printed() -> dict[tuple[str, str, str], float]:
     }
 
 
-def _as_printed(thread: Thread, band: Band) -> Band:
+def _as_printed(thread: Thread, band: Band, name: str = "pitch") -> Band:
     """The band with a limit that the table prints otherwise than the formula rounds."""
     key = (thread.plain_name, band.class_name)
-    least, greatest = _printed().get((*key, "pitch min")), _printed().get((*key, "pitch max"))
+    least, greatest = _printed().get((*key, f"{name} min")), _printed().get((*key, f"{name} max"))
     if least is None and greatest is None:
         return band
     return Band(
@@ -89,7 +92,7 @@ def _as_printed(thread: Thread, band: Band) -> Band:
         band.tolerance,
         band.minimum if least is None else least,
         band.maximum if greatest is None else greatest,
-        f"{band.formula}; as the table prints it, which the formula misses by 0.0001 in",
+        f"{band.formula}; as the table prints it, which the formula misses by its last digit",
         PRINTED,
     )
 
@@ -107,7 +110,9 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
     less = allowance(thread, class_name, engagement)
     share = Decimal("0.09") if class_name == "1A" else Decimal("0.06")
     crest = _places(float(share) * thread.pitch ** (2 / 3), 6)
-    minor = round_half_up(exact(thread.major) - less - UNR_DEPTH * exact(thread.pitch), 4)
+    minor, flat = (
+        round_half_up(exact(thread.major) - less - depth * exact(thread.pitch), 4) for depth in (UNR_DEPTH, UN_DEPTH)
+    )
     pitch = band(
         thread,
         "pitch diameter",
@@ -135,8 +140,9 @@ def external(thread: Thread, class_name: str, engagement: float | None) -> Exter
             source=SOURCE,
         ),
         pitch_diameter=_as_printed(thread, pitch),
-        minor_max=bound(
-            thread, "minor, greatest", minor, "d − allowance − 1.190785 P, rounded root", SOURCE, thread.minor
+        minor_max=replace(
+            bound(thread, "minor, greatest", minor, "d − allowance − 1.190785 P, rounded root", SOURCE, thread.minor),
+            others=(Answer("flat root (UN)", flat, "in", "d − allowance − 1.082532 P: what a plain die may leave"),),
         ),
         notes=_notes(thread, class_name),
     )
@@ -163,7 +169,7 @@ def _minor(thread: Thread, class_name: str) -> Band:
     tolerance, formula = minor_tolerance(thread, class_name)
     to_three = thread.major >= THREE_PLACES_FROM
 
-    def least_printed(value: Decimal) -> float:
+    def printed(value: Decimal) -> float:
         return round_half_up(exact(round_half_up(value, 4)), 3 if to_three else 4)
 
     top = exact(thread.minor) + _places(tolerance, 6)
@@ -174,8 +180,8 @@ def _minor(thread: Thread, class_name: str) -> Band:
         thread.minor,
         0.0,
         tolerance,
-        least_printed(exact(thread.minor)),
-        round_half_up(top, 4) if class_name == "3B" else least_printed(top),
+        printed(exact(thread.minor)),
+        round_half_up(top, 4) if class_name == "3B" else printed(top),
         f"least = d1, greatest = d1 + {formula}",
         SOURCE,
     )
@@ -200,7 +206,7 @@ def internal(thread: Thread, class_name: str, engagement: float | None) -> Inter
     )
     return InternalLimits(
         class_name=class_name,
-        minor=_minor(thread, class_name),
+        minor=_as_printed(thread, _minor(thread, class_name), "minor"),
         pitch_diameter=_as_printed(thread, pitch),
         major_min=bound(thread, "major, least", round_half_even(thread.major, 4), "basic major", SOURCE, thread.major),
         notes=_notes(thread, class_name),

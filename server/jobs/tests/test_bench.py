@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from lathework.tests.samples import document
+from lathework.tests.samples import PARTED, document
 from server.jobs.models import Entry
 from server.jobs.tests.case import ApiCase
 
@@ -15,7 +15,8 @@ class Bench(ApiCase):
         self.assertEqual(now["advice"]["move"], "close")
         self.assertEqual(self.record("setting").json()["opened_eighths"], -1)  # type: ignore[attr-defined]
         self.record("verdict", verdict="snug")
-        self.record("done")
+        for _ in ("gauge", *PARTED[1:]):
+            self.record("done")
         now = self.record("done").json()  # type: ignore[attr-defined]
         self.assertEqual((now["piece"], now["good"], now["step"]["key"]), (2, 1, "face:right"))
         self.assertEqual(now["opened_eighths"], -1)

@@ -97,7 +97,7 @@ class OtherFiles(ApiCase):
         told = ("Levelling studs", "0.3688", "Care: Key out of the chuck", "Gauge with the nut", "die in the sliding")
         for words in told:
             self.assertIn(words, text)
-        self.assertIn("−2.594 in", " ".join(text.split()))
+        self.assertIn("−2.094 in", " ".join(text.split()))
 
     def test_labels_are_as_wide_as_the_drawing_takes_them_for(self) -> None:
         """The layout reckons with the advance of the shipped face: none over another on screen is none on paper."""
@@ -143,7 +143,7 @@ class OtherFiles(ApiCase):
     def test_the_drawing_as_svg(self) -> None:
         answer = self.client.get(self.url("/part.svg"))
         self.assertEqual(answer["Content-Type"], "image/svg+xml")
-        self.assertIn("2.500", [node.text for node in ElementTree.fromstring(answer.content).iter() if node.text])
+        self.assertIn("2.000", [node.text for node in ElementTree.fromstring(answer.content).iter() if node.text])
 
     def test_a_drawing_for_each_end(self) -> None:
         rod = self.send("POST", "/api/jobs", document(TIE_ROD)).json()["id"]  # type: ignore[attr-defined]
@@ -155,17 +155,17 @@ class OtherFiles(ApiCase):
 
 class PartDxf(ApiCase):
     def test_the_drawing_is_true_to_size(self) -> None:
-        """The finished stud is 2.5 in long, 63.5 mm, measured in the file by the library that reads it."""
+        """The finished stud is 2 in long, 50.8 mm, measured in the file by the library that reads it."""
         drawing = ezdxf.read(io.StringIO(self.client.get(self.url("/part.dxf")).content.decode()))
         lines = drawing.modelspace().query('LWPOLYLINE[layer=="part"]')
         spans = [max(x for x, *_ in line.get_points()) - min(x for x, *_ in line.get_points()) for line in lines]
-        self.assertTrue(any(abs(span - 63.5) < 0.01 for span in spans), spans)
+        self.assertTrue(any(abs(span - 50.8) < 0.01 for span in spans), spans)
         self.assertEqual(drawing.units, ezdxf.units.MM)
         self.assertFalse(drawing.modelspace().query('*[layer=="removal"]'))
 
     def test_the_sheet_says_how_much_bar(self) -> None:
         page = PdfReader(io.BytesIO(self.client.get(self.url("/sheet.pdf")).content)).pages[0].extract_text()
-        self.assertIn("16.862 in for the batch", " ".join(page.split()))
+        self.assertIn("13.862 in for the batch", " ".join(page.split()))
 
 
 class Pages(ApiCase):

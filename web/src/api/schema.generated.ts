@@ -915,7 +915,7 @@ export interface components {
              * School
              * @enum {string}
              */
-            school: "nominal" | "pitch-fraction" | "mid-limits";
+            school: "nominal" | "pitch-fraction" | "mid-limits" | "mate-takes";
             /** Source */
             source: string;
             /** Verdict */
@@ -935,7 +935,7 @@ export interface components {
              * School
              * @enum {string}
              */
-            school: "nominal" | "pitch-fraction" | "mid-limits";
+            school: "nominal" | "pitch-fraction" | "mid-limits" | "mate-takes";
             /** Verdict */
             verdict: string;
             /** Within Class */
@@ -1179,6 +1179,8 @@ export interface components {
             lathes: components["schemas"]["Choice"][];
             /** Materials */
             materials: components["schemas"]["Choice"][];
+            /** Mounts */
+            mounts: components["schemas"]["Choice"][];
             /** Mouths */
             mouths: components["schemas"]["Choice"][];
             /** Orders */
@@ -2027,6 +2029,11 @@ export interface components {
              */
             order?: string;
             /**
+             * Overruled
+             * @default
+             */
+            overruled?: string;
+            /**
              * Percent
              * @default
              */
@@ -2229,7 +2236,7 @@ export interface components {
         };
         /**
          * PlanOut
-         * @description A plan with a drawing of each chucking, or null for one that was not asked for.
+         * @description A plan with what each holding is called and a drawing of it, or null for one that was not asked for.
          */
         PlanOut: {
             /** Batch */
@@ -2240,6 +2247,8 @@ export interface components {
             cautions: components["schemas"]["CautionOut"][];
             /** Drawings */
             drawings: (components["schemas"]["SheetOut"] | null)[];
+            /** Holdings */
+            holdings: string[];
             /** Notices */
             notices: components["schemas"]["NoticeOut"][];
             /** Operations */
@@ -2459,6 +2468,11 @@ export interface components {
              * @default middling
              */
             lathe?: string;
+            /**
+             * Mount
+             * @default unsaid
+             */
+            mount?: string;
             /** Parting Blade */
             parting_blade: string;
             /**

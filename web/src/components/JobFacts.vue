@@ -14,6 +14,8 @@ const props = defineProps<{
   lines: string[]
   /** The fraction that stands when none is typed. */
   fraction?: string
+  /** The plan holds long work in a way of its own: then a reason against it may be given. */
+  insisting?: boolean
 }>()
 const emit = defineEmits<{ set: [field: string, value: string]; commit: [] }>()
 const { data: choices } = useChoices()
@@ -41,11 +43,15 @@ interface Fact {
     | 'readouts'
     | 'lathes'
     | 'edges'
+    | 'mounts'
     | 'units'
     | 'tappings'
   when?: () => boolean
 }
 const powered = () => props.value('method.holder').endsWith('-power')
+/** Something is run on under power, or backward: then it matters whether the chuck can unscrew. */
+const turning = () =>
+  powered() || props.value('method.tapping') === 'slipping-chuck' || props.value('setup.mount') !== 'unsaid'
 const fromBar = () => !['bolt', 'kept'].includes(props.value('part.stock.form'))
 /** The part has a thread outside: only then do die and blank concern it. */
 const threaded = () => props.fraction !== undefined
@@ -107,6 +113,13 @@ const LINES: { name: string; facts: Fact[] }[] = [
       },
       { field: 'method.order', label: 'Order of work', from: 'orders', telling: true, when: fromBar },
       { field: 'method.support', label: 'Held in', before: 'held in', from: 'supports', telling: true },
+      {
+        field: 'method.overruled',
+        label: 'Why it is held as chosen all the same',
+        before: 'as chosen all the same, because',
+        empty: 'no reason: as the plan says',
+        when: () => props.insisting || props.value('method.overruled') !== '',
+      },
     ],
   },
   {
@@ -142,6 +155,13 @@ const LINES: { name: string; facts: Fact[] }[] = [
     name: 'Lathe',
     facts: [
       { field: 'setup.lathe', label: 'Lathe', from: 'lathes' },
+      {
+        field: 'setup.mount',
+        label: 'How the chuck sits on the spindle',
+        from: 'mounts',
+        telling: true,
+        when: turning,
+      },
       { field: 'setup.dial', label: 'Cross-slide dial', from: 'dials' },
       { field: 'setup.readout', label: 'Places along the bed', from: 'readouts' },
       {

@@ -3,7 +3,7 @@ import type { Operation } from '@/api/client'
 import { useUnits } from '@/composables/useUnits'
 
 /** The steps as a numbered run, each with its one key figure. */
-const props = defineProps<{ steps: Operation[]; chosen: string }>()
+const props = defineProps<{ steps: Operation[]; holdings: string[]; chosen: string }>()
 const emit = defineEmits<{ choose: [string] }>()
 const { text } = useUnits()
 
@@ -11,12 +11,12 @@ function key(step: Operation): string {
   const figure = step.figures.find((f) => f.key === step.headline)?.figure
   return `${step.headline_words} ${figure ? text(figure.shown) : ''}`.trim()
 }
-/** The heading where work on an end of the part begins; what is done off the lathe at the end has none. */
+/** The heading where another holding of the work begins; what is done off the lathe at the end has none. */
 function ends(at: number): string {
   const now = props.steps[at]?.chucking
   const begun = props.steps.slice(0, at).some((step) => step.chucking === now)
   if (begun || !props.steps.some((step) => step.chucking > 1)) return ''
-  return now === 1 ? 'First end' : 'Second end'
+  return props.holdings[(now ?? 1) - 1] ?? ''
 }
 </script>
 

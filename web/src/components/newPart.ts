@@ -100,6 +100,7 @@ export function firstHabits(unit: 'in' | 'mm'): Habits {
       support: 'chuck',
       tapping: 'by-centre',
       percent: '',
+      overruled: '',
     },
     setup: {
       dial: 'diameter',
@@ -111,6 +112,7 @@ export function firstHabits(unit: 'in' | 'mm'): Habits {
       parting_blade: unit === 'mm' ? '2.5' : '3/32',
       parting_edge: 'left',
       drills: '',
+      mount: 'unsaid',
     },
   }
 }

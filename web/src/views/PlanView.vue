@@ -54,6 +54,13 @@ const fraction = computed(
       ?.figure.inputs.find((given) => given.name === 'fraction')?.in,
 )
 
+/** The plan holds the work otherwise than chosen, or would: then one may say why not. */
+const insisting = computed(() =>
+  (plan.value?.notices ?? []).some((note) =>
+    ['long-part', 'long-overruled', 'wants-centre'].includes(note.code),
+  ),
+)
+
 const own = computed(() => draft.value && ownOf(draft.value, inHand.value))
 
 const choose = (next: number) =>
@@ -152,7 +159,12 @@ useKeys([
     </p>
     <div class="below">
       <div class="left">
-        <StepList :steps="steps" :chosen="chosen?.key ?? ''" @choose="picked = $event" />
+        <StepList
+          :steps="steps"
+          :holdings="plan.holdings ?? []"
+          :chosen="chosen?.key ?? ''"
+          @choose="picked = $event"
+        />
         <FigureRow :figures="plan.batch.map((figure) => ({ label: figure.name, figure }))" />
         <JobFacts
           :lines="['For']"
@@ -202,6 +214,7 @@ useKeys([
           :errors="errors"
           :closed="closed"
           :fraction="fraction"
+          :insisting="insisting"
           @set="set"
           @commit="commit"
         />

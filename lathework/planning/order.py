@@ -1,0 +1,92 @@
+"""The order of work that follows from the part: how long it is for its thickness, how much of it a tool goes over."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from lathework.part import Job, Order, Part
+from lathework.planning.ends import Ends, nominal_mm
+from lathework.planning.notice import Notice, told
+from lathework.rules.stock import FACING_MM
+from lathework.units import LengthUnit
+
+CENTRE_RATIO = 4.0
+"""Length worked over diameter from which a centre is wanted, and nothing is parted off any more (practice)."""
+STEADY_RATIO = 12.0
+"""Length worked over diameter from which work on a centre wants a travelling steady as well (practice)."""
+HOLD_CLEARANCE_MM = 6.0
+"""Kept between the tool's last place and the jaws (practice)."""
+LEAST_GRIP_MM = 8.0
+"""Least length that three jaws hold (practice)."""
+_CUT_MM = 0.01
+
+
+@dataclass(frozen=True, slots=True)
+class Settled:
+    """The order of work as planned, and what must be said where it is not the one chosen, or chosen against advice."""
+
+    order: Order
+    notice: Notice | None = None
+
+
+def slenderness(part: Part) -> float:
+    """Overall length over the size of the bar."""
+    return part.overall_mm / part.stock.across.mm
+
+
+def cut_mm(part: Part, numbers: tuple[int, ...]) -> float:
+    """How far from the face a tool goes over sections `numbers`, in their order from the face (millimetres)."""
+    far = worked = 0.0
+    for number in numbers:
+        section = part.sections[number]
+        far += section.length.mm
+        if section.thread is not None or nominal_mm(part, number) < part.stock.corners_mm - _CUT_MM:
+            worked = far
+    return worked
+
+
+def draws_out(part: Part, ends: Ends) -> bool:
+    """Whether a first end that is worked close to the jaws can then be drawn out with its bar, to part it off."""
+    return cut_mm(part, ends.first) + HOLD_CLEARANCE_MM < part.overall_mm
+
+
+def _long(job: Job, ratio: float) -> Settled:
+    part, unit, most = job.part, job.unit, f"{CENTRE_RATIO:.0f}"
+    bar = (
+        f"{told(part.overall_mm, unit)} of a {told(part.stock.across.mm, unit, fine=True)} bar is {ratio:.1f} diameters"
+    )
+    if ratio > STEADY_RATIO:
+        text = f"{bar}: over {STEADY_RATIO:.0f} nothing hangs out unsupported. Sawn blanks, each end held short."
+        return Settled("blanks-first", Notice("long-refused", "method.order", text))
+    if job.method.overruled:
+        text = f"{bar}; parted off the bar all the same: {job.method.overruled}"
+        return Settled("from-the-bar", Notice("long-overruled", "method.overruled", text))
+    text = f"{bar}, over {most}: sawn blanks, each end held short. To part it off the bar all the same, say why."
+    return Settled("blanks-first", Notice("long-part", "method.order", text))
+
+
+def _blank_holds(part: Part, ends: Ends) -> bool:
+    """Whether jaws have enough of a sawn blank while its first end is worked."""
+    return part.overall_mm + FACING_MM - cut_mm(part, ends.first) - HOLD_CLEARANCE_MM >= LEAST_GRIP_MM
+
+
+def settle(job: Job, ends: Ends) -> Settled:
+    """The order of work: as chosen, but no long piece hangs out of the chuck, and no short one is sawn.
+
+    From the bar up to four diameters, with a reason up to twelve. A blank too short for the jaws is parted off instead.
+    Source: practice.
+    """
+    part, chosen = job.part, job.method.order
+    if part.stock.one_ended:
+        return Settled(chosen)
+    ratio = slenderness(part)
+    if chosen == "from-the-bar":
+        return _long(job, ratio) if ratio > CENTRE_RATIO else Settled(chosen)
+    if ratio <= CENTRE_RATIO and not _blank_holds(part, ends):
+        return Settled("from-the-bar", Notice("short-blank", "method.order", _short(part, ends, job.unit)))
+    return Settled(chosen)
+
+
+def _short(part: Part, ends: Ends, unit: LengthUnit) -> str:
+    left = max(0.0, part.overall_mm - cut_mm(part, ends.first))
+    return f"A sawn blank would leave the jaws {told(left, unit)} to hold: it is made on its bar and parted off."

@@ -1,0 +1,169 @@
+"""The holdings of a part, in order: how each end is held, how far it stands out, what is done in it."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from lathework.planning.chucking import ALL, Carried, Chucking, Grip, Placed, Task, place
+from lathework.planning.ends import far_end, near_end
+from lathework.planning.grips import CLEAR_MM, held
+from lathework.planning.order import (
+    CENTRE_RATIO,
+    HOLD_CLEARANCE_MM,
+    LEAST_GRIP_MM,
+    STEADY_RATIO,
+    cut_mm,
+    draws_out,
+    slenderness,
+)
+from lathework.planning.work import Work
+from lathework.rules.die_holding import DIE_HOLDINGS
+from lathework.rules.relief import UNFINISHED_THREADS
+from lathework.rules.stock import FACING_MM
+
+SLENDER_RATIO = 6.0
+"""Length from the face over a turned diameter from which that end wants a centre, however thick the bar (practice)."""
+LEAST_CENTRED_MM = 2.0
+"""Smallest end that takes a centre hole (practice)."""
+MOST_CHUCKED_MM = 25.0
+"""Longest piece that a sawn blank has for the jaws beyond the part; a bar diameter does for a thin one (practice)."""
+
+
+def carried(work: Work, worked_mm: float, across_mm: float, made: tuple[Placed, ...]) -> Carried:
+    """What holds up an end worked over `worked_mm`, held on `across_mm` (millimetres). Source: practice."""
+    method, ratio = work.job.method, worked_mm / across_mm
+    slim = any(worked_mm >= p.far_mm > SLENDER_RATIO * p.turned_mm for p in made)
+    hangs = (ratio > CENTRE_RATIO or slim) and not method.overruled
+    if made and made[0].turned_mm < LEAST_CENTRED_MM:
+        return "steps" if hangs or ratio > STEADY_RATIO else "chuck"
+    if ratio > STEADY_RATIO:
+        return "steady"
+    return "centre" if hangs or method.support == "centre" else "chuck"
+
+
+def needs_second(work: Work) -> bool:
+    """Whether the far end is worked in a holding of its own: it has sections or a blind hole, or was sawn."""
+    if work.part.stock.one_ended:
+        return False
+    far_bore = any(found.bore.end == far_end(work.ends) for found in work.bores)
+    return bool(work.ends.second) or far_bore or work.order == "blanks-first"
+
+
+def _one_ended(work: Work, base: Chucking) -> Chucking:
+    """A bolt by its head, or by its shank where that leaves less hanging out; a part that is kept by itself."""
+    overall, across = base.overall_mm, base.grip.across_mm
+    near = cut_mm(work.part, work.ends.first)
+    if work.part.stock.form == "bolt" and near > overall - CLEAR_MM:
+        # Turned right up to its head: that must stand a little out of the jaws.
+        return replace(base, stick_out_mm=overall + CLEAR_MM)
+    if overall <= CENTRE_RATIO * across:
+        return base
+    if work.part.stock.form == "kept":
+        near = max(near, across)
+    stick_out = near + HOLD_CLEARANCE_MM
+    if overall - stick_out < LEAST_GRIP_MM:
+        return base
+    words = "the bolt's shank" if work.part.stock.form == "bolt" else base.grip.words
+    grip = replace(base.grip, words=words, length_mm=overall - stick_out)
+    return replace(base, grip=grip, stick_out_mm=stick_out, worked_mm=near)
+
+
+def _first(work: Work, *, second: bool) -> tuple[Chucking, ...]:
+    part, stock = work.part, work.part.stock
+    placed, own = place(work, (*work.ends.first, *reversed(work.ends.second))), len(work.ends.first)
+    spare, bar, overall = (FACING_MM if second else 0.0), stock.corners_mm, part.overall_mm
+    worked = cut_mm(part, work.ends.first)
+    base = Chucking(
+        1, near_end(work.ends), False, placed, own, own, Grip("the part itself", stock.across.mm, LEAST_GRIP_MM, bar),
+        stick_out_mm=overall, worked_mm=overall, bar_mm=bar, spare_mm=spare, does=ALL[:-1],
+    )  # fmt: skip
+    if stock.one_ended:
+        named = replace(base.grip, words="the bolt's head") if stock.form == "bolt" else base.grip
+        return _carried(work, _one_ended(work, replace(base, grip=named)))
+    if work.order == "blanks-first":
+        return _carried(work, _blank(base, worked))
+    on_bar = replace(base, grip=replace(base.grip, words="the bar"), on_bar=True)
+    if slenderness(part) > CENTRE_RATIO and draws_out(part, work.ends):
+        short = replace(on_bar, stick_out_mm=worked + HOLD_CLEARANCE_MM, worked_mm=worked)
+        return (*_carried(work, short), _drawn(work, on_bar))
+    return _carried(work, replace(_drawn(work, on_bar), does=ALL))
+
+
+def _drawn(work: Work, base: Chucking) -> Chucking:
+    """The bar with the whole piece out of the jaws, parted off."""
+    kerf, last = work.job.setup.parting_blade.mm, base.placed[-1]
+    runs_out = last.thread is not None and base.own == len(base.placed)
+    overrun = kerf + UNFINISHED_THREADS * last.thread.thread.pitch_mm if runs_out and last.thread is not None else 0.0
+    worked = base.overall_mm + base.spare_mm + max(kerf, overrun)
+    return replace(base, stick_out_mm=worked + HOLD_CLEARANCE_MM, worked_mm=worked, overrun_mm=overrun, does=("part",))
+
+
+def _blank(base: Chucking, worked_mm: float) -> Chucking:
+    """A sawn blank, longer than the piece where the jaws would have too little of it."""
+    stick_out = worked_mm + HOLD_CLEARANCE_MM
+    left = base.overall_mm + base.spare_mm - stick_out
+    chucked = 0.0
+    if left < LEAST_GRIP_MM:
+        chucked = max(LEAST_GRIP_MM, min(base.grip.across_mm, MOST_CHUCKED_MM)) - left
+    grip = replace(base.grip, words="the sawn blank", length_mm=left + chucked)
+    return replace(base, grip=grip, stick_out_mm=stick_out, worked_mm=worked_mm, chucked_mm=chucked)
+
+
+def _second(work: Work) -> tuple[Chucking, ...]:
+    placed, own = place(work, (*work.ends.second, *reversed(work.ends.first))), len(work.ends.second)
+    grip, stick_out = held(placed, own)
+    worked = placed[own - 1].far_mm if own else 0.0
+    base = Chucking(
+        2, far_end(work.ends), True, placed, own, own, grip, stick_out, worked, work.part.stock.corners_mm,
+        does=ALL[:-1],
+    )  # fmt: skip
+    return _carried(work, base)
+
+
+def _carried(work: Work, base: Chucking) -> tuple[Chucking, ...]:
+    """An end in one holding; or, where it is long, faced and centred short, drawn out on the centre, threaded short."""
+    # The kerf behind a part is no part of it.
+    worked = min(base.worked_mm, base.overall_mm)
+    way = carried(work, worked, base.grip.across_mm, base.made)
+    if way == "chuck" or not base.made or worked <= CENTRE_RATIO * base.grip.across_mm:
+        return (replace(base, carried=way if base.made else "chuck"),)
+    again = () if base.parted else _pushed_in(work, base)
+    tasks: tuple[Task, ...] = ("turn",) if again else ("turn", "thread")
+    drawn = replace(base, does=(*tasks, "part") if base.parted else tasks, carried=way)
+    short = _short(work, base)
+    if short.grip.length_mm < LEAST_GRIP_MM:
+        return (replace(base, carried=way),)
+    return (replace(short, carried=way), drawn, *again)
+
+
+def _short(work: Work, base: Chucking) -> Chucking:
+    """The end close to the jaws, to be faced, centred and drilled: still the bar that it is turned from."""
+    length = base.grip.length_mm + base.stick_out_mm
+    words = base.grip.words
+    if base.second:
+        length, words = base.made[-1].far_mm, "the end that is not worked yet"
+    across = work.part.stock.across.mm
+    grip = Grip(words, across, length - HOLD_CLEARANCE_MM, base.bar_mm, flats=across < base.bar_mm)
+    return replace(base, here=0, grip=grip, stick_out_mm=HOLD_CLEARANCE_MM, worked_mm=0.0, does=("face", "bore"))
+
+
+def _pushed_in(work: Work, base: Chucking) -> tuple[Chucking, ...]:
+    """The end held short once more, behind its last thread, for the die; none where nothing there can be gripped."""
+    threaded = [at for at, p in enumerate(base.made) if p.thread is not None]
+    if not threaded or DIE_HOLDINGS[work.job.method.holder].off_lathe:
+        return ()
+    behind = base.placed if base.second else base.made
+    if len(behind) <= threaded[-1] + 1:
+        return ()
+    grip, stick_out = held(behind, threaded[-1] + 1)
+    if grip.on_thread or grip.length_mm < LEAST_GRIP_MM or stick_out >= base.stick_out_mm - HOLD_CLEARANCE_MM:
+        return ()
+    worked = base.made[threaded[-1]].far_mm
+    return (replace(base, grip=grip, stick_out_mm=stick_out, worked_mm=worked, does=("thread",)),)
+
+
+def chuckings(work: Work) -> tuple[Chucking, ...]:
+    """The holdings of the work on the lathe, in order and numbered from 1."""
+    second = needs_second(work)
+    ways = (*_first(work, second=second), *(_second(work) if second else ()))
+    return tuple(replace(way, number=number) for number, way in enumerate(ways, 1))

@@ -1,0 +1,106 @@
+"""Running the die on: by hand or under power, roughed out first where it is too much, backed off by the lathe."""
+
+from __future__ import annotations
+
+import unittest
+from typing import Any
+
+from lathework.planning.operation import Operation
+from lathework.rules.materials import materials
+from lathework.tests.samples import plan, section, step
+from lathework.tests.test_bores import body, bore
+
+LARGE: dict[str, Any] = {
+    "unit": "mm", "part.stock.across": "30", "part.overall_length": "60", "material": "alloy-steel",
+    "part.sections": [section("thread", "30", thread="M24"), section("bar")], "setup.groove_blade": "3",
+    "setup.parting_blade": "3",
+}  # fmt: skip
+SMALL = LARGE | {"part.stock.across": "16", "part.sections": [section("thread", "30", thread="M8"), section("bar")]}
+
+
+def said(one: Operation) -> str:
+    return " ".join([one.sentence, *one.notes, *(caution.do for caution in one.cautions)])
+
+
+class Roughing(unittest.TestCase):
+    def test_a_large_thread_is_roughed_out(self) -> None:
+        """M24 in alloy steel: 2500 x 3^2 x 24 / 8000 = 67.5 N m; a person turns 30. At 0.8 of the depth the area left
+        is 1 - 0.64 = 0.36: 24.3 N m, 162 N at 150 mm. In: 0.8 x (23.70 - 20.752), on a diameter dial."""
+        made = plan(LARGE)
+        rough, die = step(made, "rough:s1"), step(made, "thread:s1")
+        self.assertAlmostEqual(rough.figures["solid"].value, 67.5)
+        self.assertAlmostEqual(rough.figures["infeed"].value, 0.8 * (23.70 - 20.752), places=2)
+        self.assertAlmostEqual(rough.figures["advance"].value, 3.0)
+        self.assertAlmostEqual(die.figures["torque"].value, 24.3)
+        self.assertAlmostEqual(die.figures["force"].value, 162.0)
+        keys = [one.key for one in made.operations]
+        self.assertLess(keys.index("rough:s1"), keys.index("thread:s1"))
+
+    def test_passes_go_in_by_equal_areas(self) -> None:
+        """The square of the depth grows alike from pass to pass, and the last leaves what the die finishes."""
+        rough = step(plan(LARGE), "rough:s1")
+        deep = [(23.70 - one.value) ** 2 for one in rough.passes]
+        for n, square in enumerate(deep, 1):
+            self.assertAlmostEqual(square, n * deep[0], places=3)
+        self.assertAlmostEqual(rough.passes[-1].value, 23.70 - rough.figures["infeed"].value, places=3)
+
+    def test_what_a_hand_turns_is_not(self) -> None:
+        self.assertNotIn("rough", " ".join(one.key for one in plan(SMALL).operations))
+
+
+class Power(unittest.TestCase):
+    def test_a_keyed_holder_is_never_told_to_slip(self) -> None:
+        told = said(step(plan(SMALL | {"method.holder": "keyed-power", "material": "brass"}), "thread"))
+        self.assertEqual(told.count("slip"), told.count("does not slip"))
+
+    def test_a_holder_that_slips_too_soon_is_turned_by_hand(self) -> None:
+        """M10 in stainless: 2700 x 1.5^2 x 10 / 8000 = 7.6 N m slips in time; M12: 2700 x 1.75^2 x 12 / 8000 = 12.4."""
+        for thread, by_hand in (("M10", False), ("M12", True)):
+            job = LARGE | {"material": "stainless", "method.holder": "floating-power",
+                           "part.sections": [section("thread", "30", thread=thread), section("bar")]}  # fmt: skip
+            made = plan(job)
+            with self.subTest(thread):
+                self.assertEqual("by hand" in step(made, "thread").sentence, by_hand)
+                self.assertEqual("die-by-hand" in {notice.code for notice in made.notices}, by_hand)
+
+    def test_no_speed_is_asked_that_lathes_do_not_have(self) -> None:
+        """1-1/2 in brass at 3 m/min: 1000 x 3 / (pi x 38.1) = 25 rev/min goes; in bronze at 2 m/min 17 does not."""
+        for metal, by_hand in (("brass", False), ("bronze", True)):
+            job = LARGE | {"material": metal, "method.holder": "keyed-power", "part.stock.across": "45",
+                           "part.sections": [section("thread", "40", thread="1-1/2-12"), section("bar")]}  # fmt: skip
+            self.assertEqual("by hand" in step(plan(job), "thread").sentence, by_hand, metal)
+
+    def test_a_screwed_on_chuck_is_not_reversed(self) -> None:
+        job = SMALL | {"method.holder": "floating-power", "material": "brass"}
+        for mount, words in (("screwed", "by hand, motor off"), ("unsaid", "Is the chuck screwed on?"),
+                             ("locked", "until the spindle stands still")):  # fmt: skip
+            self.assertIn(words, said(step(plan(job | {"setup.mount": mount}), "thread")), mount)
+
+    def test_a_left_hand_die_runs_backward_only_where_the_chuck_is_locked(self) -> None:
+        job = SMALL | {"method.holder": "floating-power", "material": "brass",
+                       "part.sections": [section("thread", "30", thread="M8 LH"), section("bar")]}  # fmt: skip
+        for mount, by_hand in (("screwed", True), ("unsaid", True), ("locked", False)):
+            told = step(plan(job | {"setup.mount": mount}), "thread")
+            self.assertEqual("by hand, marked" in told.sentence, by_hand, mount)
+            self.assertEqual("may unscrew" in said(told), by_hand, mount)
+
+
+class TurningBack(unittest.TestCase):
+    def test_never_as_far_back_as_forward(self) -> None:
+        words = {"a quarter turn after each half turn": (0.25, 0.5), "half a turn after each turn": (0.5, 1),
+                 "half a turn after every 2 turns": (0.5, 2)}  # fmt: skip
+        for metal in materials().values():
+            of = {"material": metal.code}
+            for made, kind in (
+                (plan(SMALL | of), "thread"),
+                (plan(body(bore("1/4-20", depth="1/2")) | of), "tap"),
+            ):
+                told = step(made, kind).sentence
+                back, forward = next(turns for text, turns in words.items() if text in told)
+                self.assertLess(back, forward)
+                self.assertEqual(forward, metal.back_off_turns)
+
+    def test_a_form_tap_in_brass_is_oiled(self) -> None:
+        formed = body({**bore("1/4-20"), "cut": "form-tap"}) | {"material": "brass"}
+        self.assertIn("never run dry", said(step(plan(formed), "tap")))
+        self.assertNotIn("dry", said(step(plan(body(bore("1/4-20")) | {"material": "mild-steel"}), "tap")))
