@@ -54,13 +54,26 @@ def _shoulders(layout: Layout, line: Line) -> tuple[Line, ...]:
     )
 
 
+def _chucked(layout: Layout, chucking: Chucking) -> list[Path]:
+    """What a sawn blank is longer than the piece: it is in the jaws while its first end is worked."""
+    far, behind = chucking.overall_mm, chucking.stick_out_mm + _jaw(layout) / layout.scale
+    if not chucking.chucked_mm or behind <= far:
+        return []
+    rest = box(
+        layout.x(min(behind, far + chucking.chucked_mm + chucking.spare_mm)), layout.top(chucking.bar_mm),
+        layout.x(far), layout.bottom(chucking.bar_mm),
+    )  # fmt: skip
+    return [Path("part", (rest,), closed=True)]
+
+
 def _bar(layout: Layout, plan: Plan, chucking: Chucking) -> list[Path]:
     """What is left of the bar behind the parting cut, and the bar that was: as a ghost."""
     bar, far = chucking.bar_mm, chucking.overall_mm
     seen = far if chucking.parted else min(far, chucking.stick_out_mm)
     ghost = box(layout.x(seen), layout.top(bar), layout.x(0), layout.bottom(bar))
     if not chucking.parted:
-        return [Path("ghost", (ghost,), closed=True)] if chucking.begins and not chucking.second else []
+        outline = [Path("ghost", (ghost,), closed=True)] if chucking.begins and not chucking.second else []
+        return [*_chucked(layout, chucking), *outline]
     cut = far + chucking.spare_mm
     kerf_end = cut + plan.job.setup.parting_blade.mm
     behind = chucking.stick_out_mm + _jaw(layout) / layout.scale

@@ -26,7 +26,7 @@ LONG_IN_SPINDLE_MM = 50.0
 """Length behind the jaws from which a blank goes into the spindle (practice)."""
 INTO_SPINDLE = "The rest goes into the spindle. Too thick for its bore? Hold the far end, a fixed steady near this one."
 HEAD_IN_CHUCK = "Pass the head through the open jaws into the chuck's bore, and close them on the shank."
-CENTRE_STAYS = "The centre stays in while you turn and groove; draw it back for the die and before you part off."
+CENTRE_STAYS = "The centre stays in while you turn and groove; draw it back for the die."
 CENTRE_SHOWS = "The part keeps the centre hole: say so to whoever gets it, or face it off a longer blank."
 IN_THE_MOUTH = "Break the mouth of the hole to 60° and bring up the tailstock centre in it, oiled."
 OTHER_MOUTH = "Countersink the mouth of the thread that comes through."

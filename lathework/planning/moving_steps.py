@@ -49,9 +49,7 @@ def _carry(work: Work, chucking: Chucking) -> Operation:
     if not chucking.centred:
         return _moved(work, chucking, "carry", "Draw it out in steps", IN_STEPS, TOO_THIN)
     bored = any(found.bore.end == chucking.faces for found in work.bores)
-    sentence = (
-        "Draw the work out until {stick_out} stands out, hold it by " + chucking.grip.words + ", and bring up the "
-    )
+    sentence = "Draw the work out until {stick_out} stands out, hold " + chucking.grip.words + ", and bring up the "
     sentence += "tailstock centre, oiled." if not bored else "tailstock centre in the mouth of the hole, broken to 60°."
     return _moved(work, chucking, "carry", "Draw it out on the centre", sentence, CENTRE_STAYS)
 

@@ -193,7 +193,7 @@ def _zeroed(operations: Iterator[Operation | None]) -> tuple[Operation, ...]:
     return tuple(out)
 
 
-def _batch(work: Work, operations: tuple[Operation, ...]) -> tuple[Figure, ...]:
+def _batch(work: Work, ways: tuple[Chucking, ...], operations: tuple[Operation, ...]) -> tuple[Figure, ...]:
     """Bar and time, for a piece and for the batch."""
     job, overall = work.job, work.part.overall_mm
     minutes = piece_time(job, operations)
@@ -203,7 +203,7 @@ def _batch(work: Work, operations: tuple[Operation, ...]) -> tuple[Figure, ...]:
     ends = sum(operation.kind == "face" for operation in operations)
     parted = work.order == "from-the-bar"
     kerf, grip = (job.setup.parting_blade.mm, GRIP_MM) if parted else (SAW_MM, 0.0)
-    piece = bar_for_piece(overall, kerf, job.unit, ends=ends)
+    piece = bar_for_piece(overall + ways[0].chucked_mm, kerf, job.unit, ends=ends)
     bars: tuple[Figure, ...] = ()
     if work.part.stock.bar_length is not None:
         bars = (pieces_from_bar(work.part.stock.bar_length.mm, piece, grip_mm=grip),)
@@ -228,7 +228,7 @@ def make_plan(job: Job) -> Plan:
         work=work,
         chuckings=ways,
         operations=operations,
-        batch=_batch(work, operations),
+        batch=_batch(work, ways, operations),
         notices=notices(work, ways),
         cautions=work.hazards,
     )

@@ -96,7 +96,7 @@ _NAMES = {
     "light": ("light lathe", "half the cut"),
     "middling": ("middling lathe", "the metal's own cut"),
     "heavy": ("heavy lathe", "half as deep again"),
-    "unsaid": ("chuck held somehow", "nobody said: reversing is taken for unsafe"),
+    "unsaid": ("chuck: not said", "taken for one that may unscrew in reverse"),
     "screwed": ("chuck screwed on", "unscrews when the spindle is reversed under load"),
     "locked": ("chuck bolted or locked on", "the spindle may be reversed"),
     "left": ("left edge", "the edge toward the chuck was touched off"),

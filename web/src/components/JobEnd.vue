@@ -30,7 +30,7 @@ const files = computed(() => [
   { name: 'Set-up sheet', file: 'sheet.pdf' },
   ...['svg', 'dxf'].flatMap((kind) =>
     ends.value.map((end) => ({
-      name: `Drawing (${kind.toUpperCase()})${ends.value.length > 1 ? `, end ${end}` : ''}`,
+      name: `Drawing ${ends.value.length > 1 ? `${end} ` : ''}(${kind.toUpperCase()})`,
       file: `part.${kind}${query(end)}`,
     })),
   ),

@@ -31,6 +31,8 @@ interface Fact {
   telling?: boolean
   /** What stands where nothing is typed. */
   empty?: string
+  /** The choice that stands where none was made, when it is not the first. */
+  usual?: string
   from?:
     | 'materials'
     | 'stocks'
@@ -51,7 +53,9 @@ interface Fact {
 const powered = () => props.value('method.holder').endsWith('-power')
 /** Something is run on under power, or backward: then it matters whether the chuck can unscrew. */
 const turning = () =>
-  powered() || props.value('method.tapping') === 'slipping-chuck' || props.value('setup.mount') !== 'unsaid'
+  powered() ||
+  props.value('method.tapping') === 'slipping-chuck' ||
+  !['', 'unsaid'].includes(props.value('setup.mount'))
 const fromBar = () => !['bolt', 'kept'].includes(props.value('part.stock.form'))
 /** The part has a thread outside: only then do die and blank concern it. */
 const threaded = () => props.fraction !== undefined
@@ -154,7 +158,7 @@ const LINES: { name: string; facts: Fact[] }[] = [
   {
     name: 'Lathe',
     facts: [
-      { field: 'setup.lathe', label: 'Lathe', from: 'lathes' },
+      { field: 'setup.lathe', label: 'Lathe', from: 'lathes', usual: 'middling' },
       {
         field: 'setup.mount',
         label: 'How the chuck sits on the spindle',
@@ -216,6 +220,8 @@ const shown = computed(() =>
 )
 const choicesOf = (fact: Fact) =>
   fact.from === 'units' ? UNITS : fact.from ? (choices.value?.[fact.from] ?? []) : []
+/** What stands where a job says nothing: the first choice, or the one named. */
+const usualOf = (fact: Fact) => fact.usual ?? choicesOf(fact)[0]?.code ?? ''
 </script>
 
 <template>
@@ -228,7 +234,7 @@ const choicesOf = (fact: Fact) =>
             v-if="fact.from"
             :label="fact.label"
             :before="fact.before"
-            :model-value="value(fact.field)"
+            :model-value="value(fact.field) || usualOf(fact)"
             :choices="choicesOf(fact)"
             :telling="fact.telling"
             :error="errors[fact.field]"
