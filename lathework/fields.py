@@ -170,9 +170,10 @@ class Reader:
             called = read_called(self.text(field))
             thread = called.thread
             if not has_external(thread):
-                raise InputError(
-                    "not-for-a-die", field, f"{thread.designation} is not cut outside on a parallel blank."
-                )
+                why = "is not cut outside on a parallel blank"
+                if thread.family == "trapezoidal":
+                    why = "is cut single point: no die makes it in one"
+                raise InputError("not-for-a-die", field, f"{thread.designation} {why}.")
             if called.class_name and is_internal_class(thread, called.class_name, field):
                 raise InputError(
                     "internal-class", field, f"{called.class_name} is a class of the nut.", (thread.designation,)

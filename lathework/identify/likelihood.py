@@ -16,16 +16,20 @@ from lathework.threads.taper import taper_lengths
 from lathework.threads.thread import Thread
 from lathework.units import MM_PER_INCH, convert
 
-WEAR_MM: dict[Worn, float] = {"new": 0.01, "some": 0.04, "badly": 0.15}
+WEAR_MM: dict[Worn, float] = {"new": 0.01, "some": 0.025, "badly": 0.15}
 """Mean wear of a crest, on the diameter; few are worn much, so it falls off exponentially (practice)."""
 FAR_WORN, FAR_WORN_SHARE = 6.0, 0.06
 """How many times more worn than said some are, and how many are (practice)."""
-UNDERCUT = 0.6
-"""How far under the class's least crest makers are found, in tolerances: dies and old work; not on pipe threads, whose
-tolerance is wide as it is (practice)."""
+UNDERCUT, UNDERCUT_SHARE = 0.6, 0.12
+"""How far under the class's least crest makers are found, in tolerances, and how many: dies and old work; not on pipe
+threads, whose tolerance is wide as it is (practice)."""
+TURNED_UNDER = 0.075
+"""How far under nominal the crests of trapezoidal threads are turned, in pitches (practice)."""
 OVERSIZE = 0.3
 """How far over the class's greatest bore makers are found, in tolerances: drills cut large (practice)."""
 SAME_LEAF_MM = 1e-4
+NEARLY, NEARLY_SHARE = 0.05, 0.015
+"""Weight of a leaf that only nearly fits being called the one, and how far off in pitch it may be (practice)."""
 FLOOR = 1e-9
 """Nothing is quite impossible: gauges slip, and people mistype."""
 _TAPER_SEEN, _TAPER_IMAGINED = 0.9, 0.04
@@ -49,8 +53,12 @@ def leaves_mm() -> tuple[float, ...]:
 
 
 def _sits(leaf_mm: float, pitch_mm: float) -> float:
-    """How well a leaf sits on a thread: 1 when they are alike, falling with their relative difference."""
-    return math.exp(-0.5 * ((leaf_mm / pitch_mm - 1) / LEAF_SHARE) ** 2)
+    """How well a leaf sits on a thread: about 1 when they are alike, falling with their relative difference.
+
+    Soon, to a person with good light and a long thread; slowly for the few turns that most people try it on.
+    """
+    off = leaf_mm / pitch_mm - 1
+    return math.exp(-0.5 * (off / LEAF_SHARE) ** 2) + NEARLY * math.exp(-0.5 * (off / NEARLY_SHARE) ** 2)
 
 
 @cache
@@ -72,9 +80,13 @@ def leaf_chance(pitch_mm: float, leaf_mm: float) -> float:
 
 @dataclass(frozen=True, slots=True)
 class Model:
-    """A thread as evidence sees it, in millimetres: where crest and bore are found, pitch, angle, taper."""
+    """A thread as evidence sees it, in millimetres: where crest and bore are found, pitch, angle, taper.
+
+    Crests are found within the class, and some down to `crest_under`.
+    """
 
     thread: Thread
+    crest_under: float
     crest_low: float
     crest_high: float
     bore_low: float
@@ -86,9 +98,18 @@ class Model:
     inside: bool
 
     @property
+    def crests(self) -> tuple[tuple[float, float, float], ...]:
+        """The bands of the crest as made: how many lie there, its centre, its spread as one standard deviation."""
+        inside = (self.crest_low + self.crest_high) / 2, (self.crest_high - self.crest_low) * _BAND_TO_SIGMA
+        if self.crest_under >= self.crest_low:
+            return ((1.0, *inside),)
+        under = (self.crest_under + self.crest_low) / 2, (self.crest_low - self.crest_under) * _BAND_TO_SIGMA
+        return (1 - UNDERCUT_SHARE, *inside), (UNDERCUT_SHARE, *under)
+
+    @property
     def crest(self) -> tuple[float, float]:
-        """Centre of the crest's band as made, and its spread as one standard deviation."""
-        return (self.crest_low + self.crest_high) / 2, (self.crest_high - self.crest_low) * _BAND_TO_SIGMA
+        """Centre of the crest's bands as made, all together, and their spread as one standard deviation."""
+        return (self.crest_under + self.crest_high) / 2, (self.crest_high - self.crest_under) * _BAND_TO_SIGMA
 
     @property
     def bore(self) -> tuple[float, float]:
@@ -111,12 +132,15 @@ def _model(thread: Thread) -> Model:
 
     outside, inside = external_limits(thread), internal_limits(thread)
     under, over = _taper_reach(thread)
+    if thread.family == "trapezoidal":
+        under = TURNED_UNDER * thread.pitch_mm
     if outside is not None:
         tolerance = outside.major.maximum - outside.major.minimum
         undercut = 0.0 if thread.family == "bsp" else UNDERCUT
-        crest = (mm(outside.major.minimum - undercut * tolerance), mm(outside.major.maximum))
+        least = outside.major.minimum
+        crest = (mm(least - undercut * tolerance), mm(least), mm(outside.major.maximum))
     else:
-        crest = (thread.major_mm - under, thread.major_mm + over)
+        crest = (thread.major_mm - under, thread.major_mm - under, thread.major_mm + over)
     if inside is not None:
         over_size = OVERSIZE * (inside.minor.maximum - inside.minor.minimum)
         bore = (mm(inside.minor.minimum), mm(inside.minor.maximum + over_size))
@@ -124,7 +148,7 @@ def _model(thread: Thread) -> Model:
         bore = (thread.minor_mm - under, thread.minor_mm + over)
     return Model(
         thread, *crest, *bore, thread.pitch_mm, thread.form.angle_deg, thread.taper > 0,
-        outside=has_external(thread) or thread.series in ("R", "NPT", "NPSM"),
+        outside=has_external(thread) or thread.series in ("R", "NPT", "NPSM", "Tr", "Acme"),
         inside=thread.series != "R",
     )  # fmt: skip
 
@@ -133,6 +157,26 @@ def _model(thread: Thread) -> Model:
 def models() -> tuple[Model, ...]:
     """Every thread of the library, as evidence sees it."""
     return tuple(_model(thread) for thread in library())
+
+
+def _form_of(thread: Thread) -> tuple[object, ...]:
+    """What two names of one thread have in common; pipe threads are told apart by what they are for."""
+    kind = thread.series if thread.family in ("bsp", "npt") else thread.form.name
+    return kind, round(thread.major_mm, 4), round(thread.pitch_mm, 5)
+
+
+@cache
+def also_called() -> dict[str, tuple[str, ...]]:
+    """The other names of each thread of the library that has any: 1/4 by 26 is BSF, brass and model engineer."""
+    alike: dict[tuple[object, ...], list[str]] = {}
+    for thread in library():
+        alike.setdefault(_form_of(thread), []).append(thread.designation)
+    return {
+        name: tuple(other for other in names if other != name)
+        for names in alike.values()
+        if len(names) > 1
+        for name in names
+    }
 
 
 def normal_density(x: float, sigma: float) -> float:
@@ -154,14 +198,16 @@ def _worn_density(centre_mm: float, sigma_mm: float, wear_mm: float, reading_mm:
 def crest_density(model: Model, reading_mm: float, sigma_mm: float, wear_mm: float) -> float:
     """Density per millimetre of reading `reading_mm` over the crests, +- `sigma_mm`, worn `wear_mm` on average.
 
-    The crest as made is spread over its band, taken as a normal of the same spread; wear falls off exponentially. A few
-    specimens are worn far more than they were said to be.
+    The crest as made is spread over its bands, each taken as a normal of the same spread; wear falls off exponentially.
+    A few specimens are worn far more than they were said to be.
     """
-    centre, spread = model.crest
-    sigma = math.hypot(spread, sigma_mm)
-    usual = _worn_density(centre, sigma, wear_mm, reading_mm)
-    more = _worn_density(centre, sigma, FAR_WORN * wear_mm, reading_mm)
-    return (1 - FAR_WORN_SHARE) * usual + FAR_WORN_SHARE * more
+    density = 0.0
+    for share, centre, spread in model.crests:
+        sigma = math.hypot(spread, sigma_mm)
+        usual = _worn_density(centre, sigma, wear_mm, reading_mm)
+        more = _worn_density(centre, sigma, FAR_WORN * wear_mm, reading_mm)
+        density += share * ((1 - FAR_WORN_SHARE) * usual + FAR_WORN_SHARE * more)
+    return density
 
 
 def bore_density(model: Model, reading_mm: float, sigma_mm: float) -> float:

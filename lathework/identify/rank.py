@@ -6,7 +6,16 @@ import math
 from dataclasses import dataclass
 
 from lathework.identify.evidence import Evidence, Goes
-from lathework.identify.likelihood import FLOOR, MATE_UNKNOWN, Model, factors, leaves_mm, mate_chance, models
+from lathework.identify.likelihood import (
+    FLOOR,
+    MATE_UNKNOWN,
+    Model,
+    also_called,
+    factors,
+    leaves_mm,
+    mate_chance,
+    models,
+)
 from lathework.identify.priors import NONE_OF_THESE, prior
 from lathework.threads.designation import Called
 from lathework.threads.designation.suffix import Suffix, apply
@@ -44,11 +53,12 @@ class Reason:
 
 @dataclass(frozen=True, slots=True)
 class Candidate:
-    """A thread it may be, how probable, and why."""
+    """A thread it may be, how probable, and why; `also` are other names of the same thread."""
 
     thread: Thread
     probability: float
     reasons: tuple[Reason, ...]
+    also: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -160,9 +170,25 @@ def _scored(evidence: Evidence) -> list[Scored]:
         likelihood = math.prod(max(value, FLOOR) for value in found.values())
         scored.append((model, weights[model.thread.designation] * likelihood, found))
     scored.sort(key=lambda s: -s[1])
+    scored = _one_of_each(scored)
     if evidence.mate is None or evidence.goes is None:
         return scored
     return _with_mate(scored, evidence.mate, evidence.goes, nut=nut)
+
+
+def _one_of_each(scored: list[Scored]) -> list[Scored]:
+    """Threads of several names once, under the likeliest, with the weight of all."""
+    names, weights = also_called(), {model.thread.designation: weight for model, weight, _ in scored}
+    out: list[Scored] = []
+    taken: set[str] = set()
+    for model, weight, found in scored:
+        own = model.thread.designation
+        if own in taken:
+            continue
+        others = names.get(own, ())
+        taken.update(others)
+        out.append((model, weight + sum(weights.get(other, 0.0) for other in others), found))
+    return sorted(out, key=lambda s: -s[1])
 
 
 def _specials(evidence: Evidence) -> tuple[str, ...]:
@@ -188,7 +214,8 @@ def _candidate(scored: Scored, whole: float, averages: dict[str, float], evidenc
         Reason(name, _measured(name, evidence), _expected(model, name), value / averages[name])
         for name, value in found.items()
     )
-    return Candidate(_handed(model.thread, evidence), weight / whole, reasons)
+    also = also_called().get(model.thread.designation, ())
+    return Candidate(_handed(model.thread, evidence), weight / whole, reasons, also)
 
 
 def rank(evidence: Evidence) -> Ranking:

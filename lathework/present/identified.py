@@ -15,6 +15,7 @@ def _candidate(candidate: Candidate) -> Json:
     thread = candidate.thread
     return {
         "designation": thread.designation,
+        "also": list(candidate.also),
         "probability": round(candidate.probability, 4),
         "family": thread.family,
         "series": SERIES_NAMES.get(thread.series, thread.series),

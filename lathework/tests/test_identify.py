@@ -192,3 +192,31 @@ class Models(unittest.TestCase):
     def test_some_leaf_of_the_set_is_called(self, model: Any) -> None:
         whole = sum(leaf_chance(model.pitch, leaf) for leaf in leaves_mm())
         self.assertTrue(whole == 0 or abs(whole - 1) < 1e-6, whole)
+
+
+class Softness(unittest.TestCase):
+    """A leaf that nearly fits is said to fit, and a crest lies mostly within its class."""
+
+    def test_a_two_ba_screw_with_the_inch_leaf(self) -> None:
+        """2 BA, 0.185 in by 0.81 mm, at 0.182 in with the 32 leaf (0.794 mm): possible, not one in a thousand."""
+        self.assertGreater(probability(identify({"outside": "0.182", "tpi": "32"}), "2 BA"), 0.02)
+
+    def test_ten_thirty_two_before_m5(self) -> None:
+        """0.188 in lies within #10-32's class 2A (0.1831 to 0.1891, ASME B1.1) and under that of M5 (4.826 mm)."""
+        found = identify({"outside": "0.188", "tpi": "32"})
+        self.assertEqual(first(found), "#10-32 UNF")
+        self.assertGreater(probability(found, "M5"), 0.05)
+
+    def test_one_thread_of_several_names_is_one_candidate(self) -> None:
+        """26 to the inch of Whitworth form at 1/4 in: BSF, brass and the model engineer's are one."""
+        found = identify({"outside": "0.249", "tpi": "26"}).ranking.candidates
+        names = [{c.thread.designation, *c.also} for c in found if c.thread.major == 0.25 and c.thread.tpi == 26]
+        self.assertEqual([n for n in names if "1/4 BSF" in n], [{"1/4 BSF", "1/4-26 Brass", "1/4-26 ME"}])
+        self.assertEqual(len({c.thread.designation for c in found}), len(found))
+
+    def test_a_trade_of_its_own_threads(self) -> None:
+        """26 to the inch on a bicycle is a cycle thread; 36 to the inch of 0.7965 a microscope objective."""
+        self.assertEqual(first(identify({"outside": "0.247", "tpi": "26", "trade": "bicycle"})), "1/4-26 BSC")
+        self.assertEqual(first(identify({"outside": "0.796", "tpi": "36"})), "RMS")
+        self.assertEqual(first(identify({"outside": "41.9 mm", "pitch": "0.75 mm"})), "M42x0.75")
+        self.assertEqual(first(identify({"outside": "19.9 mm", "pitch": "4 mm"})), "Tr20x4")

@@ -33,6 +33,7 @@ TIGHTER = {
     "metric": ("4h", "6h"),
     "whitworth": ("close", "medium", "free"),
     "model-engineer": ("close", "medium", "free"),
+    "cycle": ("close", "medium", "free"),
     "bsp": ("A", "B"),
     "ba": ("close", "normal"),
 }
@@ -41,6 +42,7 @@ INSIDE = {
     "metric": ("5H", "6H", "7H"),
     "whitworth": ("close", "medium", "normal"),
     "model-engineer": ("close", "medium", "normal"),
+    "cycle": ("close", "medium", "normal"),
 }
 PARALLEL = [t for t in library() if external_classes(t)]
 

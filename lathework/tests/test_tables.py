@@ -49,7 +49,7 @@ class EveryRow(unittest.TestCase):
             told[row.text("angle")] = told.get(row.text("angle"), 0.0) + float(row.number("chance"))
         for row in load("mate_outcomes").rows:
             told[row.text("verdict")] = sum(float(row.number(goes)) for goes in GOES)
-        self.assertEqual(len(told), 8)
+        self.assertEqual(len(told), 10)
         for condition, whole in told.items():
             with self.subTest(condition):
                 self.assertAlmostEqual(whole, 1.0)

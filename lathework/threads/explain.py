@@ -34,6 +34,12 @@ _SERIES = {
     "Rp": "internal parallel pipe thread for an external taper thread, 55 degree flanks",
     "NPT": "American taper pipe thread, 1 in 16, 60 degree flanks: it seals on the thread with a sealant",
     "NPSM": "American parallel pipe thread for free-fitting joints, 60 degree flanks",
+    "BSC": "British Standard Cycle, 60 degree flanks, rounded",
+    "Conduit": "electrical conduit, Whitworth form",
+    "RMS": "microscope objective, 36 to the inch, Whitworth form",
+    "W": "gas cylinder valve, 21.8 mm, 14 to the inch, Whitworth form",
+    "Tr": "trapezoidal, 30 degree flanks",
+    "Acme": "Acme, 29 degree flanks",
     "BA": "British Association, 47.5 degree flanks, millimetre sizes",
 }
 _FITS = {
@@ -70,6 +76,15 @@ def _size(thread: Thread) -> list[Letter]:
         ]
         pitch = f"pitch {_both(thread.pitch, thread)}"
         return [*out, Letter(f"x{trim(thread.pitch)}", pitch) if "x" in first else Letter("", f"coarse: {pitch}")]
+    if thread.series == "Tr":
+        return [
+            Letter("Tr", _SERIES["Tr"]),
+            Letter(trim(thread.major), f"nominal major diameter, {_both(thread.major, thread)}"),
+            Letter(f"x{trim(thread.pitch)}", f"pitch {_both(thread.pitch, thread)}"),
+        ]
+    if thread.series in ("RMS", "W"):
+        told = f"major {_both(thread.major, thread)}, pitch {_both(thread.pitch, thread)}"
+        return [Letter(first.removeprefix(thread.series), told)]
     if thread.family == "ba":
         return [Letter(first, f"the BA number: pitch 0.9^{first} mm, major {_both(thread.major, thread)}")]
     if thread.family == "bsp":
@@ -80,7 +95,7 @@ def _size(thread: Thread) -> list[Letter]:
             Letter("", f"{trim(thread.tpi or 0)} threads per inch"),
         ]
     size, _, count = first.partition("-") if first.count("-") < 2 else first.rpartition("-")
-    if thread.family == "whitworth" and not thread.special:
+    if thread.family == "whitworth" and not thread.special and thread.series != "Conduit":
         size, count = first, ""
     told = "nominal pipe size" if thread.family == "npt" else "nominal major diameter"
     counted = f"threads per inch: pitch {_both(thread.pitch, thread)}"
@@ -114,7 +129,9 @@ def _class(name: str) -> list[Letter]:
 def explain(thread: Thread, class_name: str = "") -> tuple[Letter, ...]:
     """Each part of the designation of `thread`, and of its class, with what it means; lengths told in both units."""
     out = _size(thread)
-    if thread.family not in ("metric", "bsp"):
+    if thread.series in ("RMS", "W"):
+        out.insert(0, Letter(thread.series, _SERIES[thread.series]))
+    elif thread.family not in ("metric", "bsp") and thread.series != "Tr":
         out.append(Letter(thread.series, _SERIES[thread.series]))
     elif thread.special:
         out.append(Letter("special", _SERIES["special"]))

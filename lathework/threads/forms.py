@@ -88,6 +88,22 @@ BA_FORM = Form(
     Source("standard", "BS 93:1951, basic form"),
     rounded=True,
 )
+CYCLE = Form(
+    "cycle, 60 degree",
+    60,
+    Decimal("0.5327"),
+    Decimal("1.0654"),
+    Source("memory", "BS 811, basic form: depth 0.5327 P, rounded"),
+    rounded=True,
+)
+TRAPEZOIDAL = Form(
+    "trapezoidal, 30 degree",
+    30,
+    Decimal("0.5"),
+    Decimal("1"),
+    Source("standard", "ISO 2901, basic profile; ISO 2904"),
+)
+ACME = Form("Acme, 29 degree", 29, Decimal("0.5"), Decimal("1"), Source("standard", "ASME B1.5, basic form"))
 AMERICAN_PIPE = Form(
     "American pipe, 60 degree",
     60,

@@ -9,7 +9,18 @@ from functools import cache
 
 from lathework.figures import PRACTICE, Source
 from lathework.tables.loader import Row, Table, load
-from lathework.threads.forms import AMERICAN_PIPE, AMERICAN_STRAIGHT, BA_FORM, METRIC, UNIFIED, WHITWORTH, Form
+from lathework.threads.forms import (
+    ACME,
+    AMERICAN_PIPE,
+    AMERICAN_STRAIGHT,
+    BA_FORM,
+    CYCLE,
+    METRIC,
+    TRAPEZOIDAL,
+    UNIFIED,
+    WHITWORTH,
+    Form,
+)
 from lathework.threads.thread import Family, Thread
 from lathework.units import LengthUnit, round_half_up
 
@@ -37,7 +48,23 @@ SERIES_NAMES: dict[str, str] = {
     "Rp": "BSP parallel, internal, sealing",
     "NPT": "American taper pipe",
     "NPSM": "American parallel pipe",
+    "old": "Metric, no longer standard",
+    "BSC": "Cycle",
+    "Conduit": "Conduit",
+    "RMS": "Microscope objective",
+    "W": "Gas cylinder valve",
+    "Tr": "Trapezoidal",
+    "Acme": "Acme",
 }
+TRADE_NOTES: dict[str, str] = {
+    "BSC": "A cycle thread: 60 degrees with rounded crests. A Whitworth or unified nut of the count binds or is loose.",
+    "W": "Gas cylinder valves: only a licensed station may fit or mend them. Here so that it is recognised.",
+    "RMS": "Microscope objectives, 36 to the inch: the mount's own diameter is about 0.800 in.",
+    "Conduit": "Electrical conduit of before metric sizes; its dies are of Whitworth form.",
+}
+SINGLE_POINT = (
+    "No die or tap makes it in one: single point, root to {root:.4g} {unit} outside; the nut's major {nut:.4g}."
+)
 _PLACES: dict[LengthUnit, int] = {"in": 4, "mm": 3}
 
 
@@ -87,7 +114,7 @@ def basic(
 
 def _inch_row(row: Row, table: Table, family: Family, form: Form) -> Thread:
     size, series, tpi = row.text("size"), row.text("series"), row.number("tpi")
-    counted = family in ("unified", "model-engineer")
+    counted = family in ("unified", "model-engineer", "cycle") or series == "Conduit"
     return basic(
         designation=f"{size}-{trim(tpi)} {series}" if counted else f"{size} {series}",
         family=family,
@@ -103,7 +130,7 @@ def _inch_row(row: Row, table: Table, family: Family, form: Form) -> Thread:
 
 def _metric_row(row: Row, table: Table) -> Thread:
     diameter, pitch, series = row.number("diameter"), row.number("pitch"), row.text("series")
-    name = f"M{trim(diameter)}" if series == "coarse" else f"M{trim(diameter)}x{trim(pitch)}"
+    name = f"M{trim(diameter)}" if series in ("coarse", "old") else f"M{trim(diameter)}x{trim(pitch)}"
     return basic(
         designation=name,
         family="metric",
@@ -171,6 +198,44 @@ def _american(row: Row, table: Table) -> Iterable[Thread]:
         )
 
 
+def _trades() -> Iterable[Thread]:
+    """Threads of single trades, each with what its page must say."""
+    table = load("trades")
+    for row in table.rows:
+        family, series = row.text("family"), row.text("series")
+        thread = (
+            _inch_row(row, table, "cycle", CYCLE)
+            if family == "cycle"
+            else _inch_row(row, table, "whitworth", WHITWORTH)
+        )
+        named = {"RMS": "RMS", "W": "W21.8"}.get(series, thread.designation)
+        yield replace(thread, designation=named, notes=(TRADE_NOTES[series],))
+
+
+def _trapezoidal() -> Iterable[Thread]:
+    """Trapezoidal and Acme: recognised and sized, cut single point."""
+    table = load("trapezoidal")
+    for row in table.rows:
+        series, size, major = row.text("series"), row.text("size"), row.number("major")
+        metric = series == "Tr"
+        tpi = None if metric else row.number("tpi")
+        pitch = row.number("pitch") if tpi is None else 1 / tpi
+        thread = basic(
+            designation=f"Tr{size}x{trim(pitch)}" if tpi is None else f"{size}-{trim(tpi)} Acme",
+            family="trapezoidal",
+            series=series,
+            form=TRAPEZOIDAL if metric else ACME,
+            unit="mm" if metric else "in",
+            major=major,
+            pitch=pitch,
+            tpi=tpi,
+            source=table.source,
+        )
+        clear = row.number("clearance")
+        note = SINGLE_POINT.format(root=float(major - pitch - clear), unit=thread.unit, nut=float(major + clear))
+        yield replace(thread, notes=(note,))
+
+
 def _inch(name: str, family: Family, form: Form) -> Iterable[Thread]:
     table = load(name)
     return (_inch_row(row, table, family, form) for row in table.rows)
@@ -196,6 +261,8 @@ def library() -> tuple[Thread, ...]:
         ),
         *(thread for row in sealing.rows for thread in _sealing(row, sealing)),
         *(thread for row in american.rows for thread in _american(row, american)),
+        *_trades(),
+        *_trapezoidal(),
     )
 
 

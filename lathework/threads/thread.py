@@ -9,7 +9,7 @@ from lathework.figures import Source
 from lathework.threads.forms import Form
 from lathework.units import LengthUnit, convert
 
-Family = Literal["unified", "metric", "whitworth", "model-engineer", "bsp", "ba", "npt"]
+Family = Literal["unified", "metric", "whitworth", "model-engineer", "bsp", "ba", "npt", "cycle", "trapezoidal"]
 Hand = Literal["right", "left"]
 ROOT_60 = 1.226869
 """Depth of the rounded external root of 60 degree threads, in pitches on the diameter: 17/12 H."""

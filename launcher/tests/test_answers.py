@@ -21,9 +21,11 @@ SIZE = Draft202012Validator(
             *("blank", "tapping_drills", "groove", "wires", "external", "internal", "stress_area"),
         ],
         "properties": {
-            "family": {"enum": ["unified", "metric", "whitworth", "model-engineer", "bsp", "ba", "npt"]},
+            "family": {
+                "enum": ["unified", "metric", "whitworth", "model-engineer", "bsp", "ba", "npt", "cycle", "trapezoidal"]
+            },
             "unit": {"enum": ["in", "mm"]},
-            "angle_deg": {"enum": [47.5, 55, 60]},
+            "angle_deg": {"enum": [47.5, 55, 60, 30, 29]},
             "tpi": {"type": ["number", "null"]},
             "pitch": LENGTH,
             "basic": {"required": ["major", "pitch_diameter", "minor"], "additionalProperties": LENGTH},

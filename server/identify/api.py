@@ -69,6 +69,7 @@ class CandidateOut(Schema):
     """A thread it may be."""
 
     designation: str
+    also: list[str]
     probability: float
     family: str
     series: str

@@ -8,10 +8,11 @@ from dataclasses import dataclass
 from lathework.errors import InvalidDocument
 from lathework.identify.evidence import read_evidence
 from lathework.identify.question import Ask, Question, next_step
-from lathework.identify.rank import SETTLED, rank
+from lathework.identify.rank import SETTLED, Candidate, rank
 from lathework.rules.mating import mate
 from lathework.threads.designation import read_designation
 from lathework.threads.limits import external_limits, internal_limits
+from lathework.threads.thread import Thread
 from tests.simulation.specimens import Specimen
 
 #: The order of a handbook's list: diameter, taper, flank angle, a count over a rule, a leaf, a mate.
@@ -33,6 +34,11 @@ class Interview:
     measurements: int
     settled: bool
     right: bool
+
+
+def named(candidate: Candidate, thread: Thread) -> bool:
+    """Whether a candidate is that thread, by any of its names."""
+    return thread.designation in (candidate.thread.designation, *candidate.also)
 
 
 def _answer(
@@ -87,5 +93,5 @@ def interview(specimen: Specimen, seed: int, *, fixed: bool) -> Interview:
             break
     return Interview(
         len(asked), ranking.candidates[0].probability >= SETTLED,
-        ranking.candidates[0].thread.designation == specimen.thread.designation,
+        named(ranking.candidates[0], specimen.thread),
     )  # fmt: skip

@@ -7,7 +7,7 @@ from functools import cache
 
 from lathework.identify.evidence import read_evidence
 from lathework.identify.rank import Ranking, rank
-from tests.simulation.interview import interview
+from tests.simulation.interview import interview, named
 from tests.simulation.specimens import Specimen, specimens
 
 COUNT, SEED = 2000, 20
@@ -22,10 +22,7 @@ def ranked() -> tuple[tuple[Specimen, Ranking], ...]:
 
 class Simulated(unittest.TestCase):
     def share(self, first: int) -> float:
-        hits = sum(
-            specimen.thread.designation in [c.thread.designation for c in ranking.candidates[:first]]
-            for specimen, ranking in ranked()
-        )
+        hits = sum(any(named(c, specimen.thread) for c in ranking.candidates[:first]) for specimen, ranking in ranked())
         return hits / COUNT
 
     def test_the_right_thread_is_first(self) -> None:
@@ -38,7 +35,7 @@ class Simulated(unittest.TestCase):
         """Of those given around 90 per cent, 85 to 95 in a hundred are right; of those given nearly one, nearly all."""
         for low, high, least, most in ((0.85, 0.95, 0.85, 0.95), (0.95, 1.01, 0.97, 1.0), (0.5, 0.85, 0.45, 0.95)):
             given = [
-                ranking.candidates[0].thread.designation == specimen.thread.designation
+                named(ranking.candidates[0], specimen.thread)
                 for specimen, ranking in ranked()
                 if low <= ranking.candidates[0].probability < high
             ]

@@ -12,6 +12,7 @@ from lathework.threads.designation.metric import read_metric
 from lathework.threads.designation.pipe import read_pipe
 from lathework.threads.designation.suffix import apply, classes_said, split_length, split_suffix
 from lathework.threads.designation.tidy import tidied
+from lathework.threads.designation.trades import read_trade
 from lathework.threads.thread import Thread
 
 _LONGEST_TEXT = 40
@@ -40,7 +41,7 @@ def _read_ba(text: str) -> Thread | None:
 
 
 def _read(text: str) -> Thread:
-    for read in (_read_ba, read_metric, read_pipe, read_inch):
+    for read in (_read_ba, read_trade, read_metric, read_pipe, read_inch):
         thread = read(text)
         if thread is not None:
             return thread

@@ -16,7 +16,7 @@ _INCH_SERIES = {
     "uns": "UNS", "un": "unified", "unr": "unified", "unified": "unified",
     "unrc": "UNC", "unrf": "UNF", "unref": "UNEF", "brass": "Brass",
     "bsw": "BSW", "bsf": "BSF", "whitworth": "whitworth", "whit": "whitworth", "ww": "whitworth",
-    "me": "ME", "model engineer": "ME",
+    "me": "ME", "model engineer": "ME", "bsc": "BSC", "cei": "BSC", "cycle": "BSC", "conduit": "Conduit",
     "bsp": "G", "bspp": "G", "g": "G", "gas": "G", "w": "whitworth", "coarse": "coarse", "fine": "fine",
 }  # fmt: skip
 _SEVERAL = {

@@ -53,7 +53,9 @@ def read_metric(text: str) -> Thread | None:
             return sizes[0]
         raise ask(f"{name} fine", sizes)
     for thread in sizes:
-        if (pitch is None and thread.series == "coarse") or (pitch is not None and thread.pitch == float(pitch)):
+        if (pitch is None and thread.series in ("coarse", "old")) or (
+            pitch is not None and thread.pitch == float(pitch)
+        ):
             return thread
     if pitch is None:
         raise ask(name, sizes)

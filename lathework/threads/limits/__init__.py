@@ -17,6 +17,7 @@ _RULES: dict[Family, Rules] = {
     "metric": metric.RULES,
     "whitworth": whitworth.RULES,
     "model-engineer": whitworth.RULES,
+    "cycle": whitworth.RULES,
     "bsp": pipe.PARALLEL,
     "ba": british_association.RULES,
 }

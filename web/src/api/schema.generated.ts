@@ -987,6 +987,8 @@ export interface components {
          * @description A thread it may be.
          */
         CandidateOut: {
+            /** Also */
+            also: string[];
             /** Angle Deg */
             angle_deg: number;
             /** Designation */

@@ -42,7 +42,8 @@ function weigh(times: number): string {
         >{{ candidate.series }}, {{ candidate.angle_deg }}°, {{ text(candidate.major) }} across<template
           v-if="candidate.tpi"
           >, {{ candidate.tpi }} to the inch</template
-        ><template v-else>, pitch {{ text(candidate.pitch) }}</template></span
+        ><template v-else>, pitch {{ text(candidate.pitch) }}</template
+        ><template v-if="candidate.also?.length">; also {{ candidate.also.join(', ') }}</template></span
       >
     </button>
     <div v-if="open" class="why">

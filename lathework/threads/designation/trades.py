@@ -1,0 +1,50 @@
+"""Designations of single trades, and of trapezoidal threads: RMS, W21.8, Tr20x4, 1-5 Acme."""
+
+from __future__ import annotations
+
+import re
+
+from lathework.threads.designation.common import SIZE, ask, fail, fraction, named
+from lathework.threads.series import library, trim
+from lathework.threads.thread import Thread
+
+_RMS = re.compile(r"^rms(?:\s*(?:0?\.7965|0?\.8)?\s*[-x]?\s*36)?$", re.ASCII)
+_DIAMETER = r"21[.,]80?(?:\s*[-x]?\s*(?:1/)?14)?"
+_VALVE = re.compile(rf"^w\s*{_DIAMETER}$|^{_DIAMETER}\s*w$", re.ASCII)
+_TR = re.compile(r"^tr\s*(?P<size>\d{1,3})(?:\s*x?\s*(?P<pitch>\d{1,2}(?:\.\d)?))?$", re.ASCII)
+_ACME = re.compile(rf"^(?P<size>{SIZE})(?:\s*[-x]\s*|\s+)?(?:(?<=[\s\-x])(?P<tpi>\d{{1,2}}))?\s*acme$", re.ASCII)
+
+
+def _trapezoidal(size: str, pitch: str | None) -> Thread:
+    known = [t for t in library() if t.series == "Tr"]
+    found = [t for t in known if t.major == float(size)]
+    if not found:
+        near = sorted(known, key=lambda t: abs(t.major - float(size)))[:3]
+        raise fail("unknown-size", f"Tr{size} is not kept here.", [t.designation for t in near])
+    if pitch is not None and found[0].pitch != float(pitch):
+        text = f"Tr{size} is kept here with its first pitch, {trim(found[0].pitch)} mm, alone."
+        raise fail("non-standard-pitch", text, [found[0].designation])
+    return found[0]
+
+
+def _acme(text: str, size: str, tpi: str | None) -> Thread:
+    known = [t for t in library() if t.series == "Acme"]
+    found = [t for t in known if t.major == float(fraction(size.replace(" ", "-")))]
+    if not found:
+        raise fail("unknown-size", f"There is no {size} Acme here.", [t.designation for t in known])
+    if tpi is not None and found[0].tpi != float(tpi):
+        raise ask(text, found)
+    return found[0]
+
+
+def read_trade(text: str) -> Thread | None:
+    """The thread such a designation means, or None when `text` is none. Raises InputError."""
+    if _RMS.match(text):
+        return named("RMS", "RMS", "whitworth")
+    if _VALVE.match(text):
+        return named("W21.8", "W21.8", "whitworth")
+    if match := _TR.match(text):
+        return _trapezoidal(match["size"], match["pitch"])
+    if match := _ACME.match(text):
+        return _acme(text, match["size"], match["tpi"])
+    return None
