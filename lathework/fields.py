@@ -167,7 +167,7 @@ class Reader:
     def thread(self, field: str) -> Called | None:
         """A thread that can be cut outside on a parallel blank, with its class; or None with the error noted."""
         try:
-            called = read_called(self.text(field))
+            called = read_called(self.text(field), stored=True)
             thread = called.thread
             if not has_external(thread):
                 why = "is not cut outside on a parallel blank"
@@ -186,7 +186,7 @@ class Reader:
     def inside(self, field: str) -> Called | None:
         """A thread that can be tapped into a hole, with its internal class; or None with the error noted."""
         try:
-            called = read_called(self.text(field))
+            called = read_called(self.text(field), stored=True)
             called = replace(called, class_name=called.inside_class or called.class_name)
             thread = called.thread
             if not internal_classes(thread) and not is_inside_taper(thread):

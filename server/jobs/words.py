@@ -10,7 +10,7 @@ from django.db import connection
 
 from lathework.bench.words import entry_words, setting_words
 from lathework.errors import InputError
-from lathework.threads.designation import read_designation
+from lathework.threads.designation import read_called
 from server.jobs.models import Entry, Job, StandingRow
 from server.jobs.stored import recorded
 
@@ -91,7 +91,7 @@ def _phrase(text: str, *, whole: bool = False) -> str:
 def _thread(words: Sequence[str]) -> str:
     """The thread that words name; "" where they name none, or several."""
     try:
-        return read_designation(" ".join(words)).designation
+        return read_called(" ".join(words), stored=True).thread.designation
     except InputError:
         return ""
 

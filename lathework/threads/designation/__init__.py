@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 from lathework.threads.designation.common import HOW, fail, named
+from lathework.threads.designation.doubt import asked, remarked
 from lathework.threads.designation.inch import read_inch
 from lathework.threads.designation.metric import read_metric
 from lathework.threads.designation.pipe import read_pipe
@@ -16,6 +17,7 @@ from lathework.threads.designation.trades import read_trade
 from lathework.threads.thread import Thread
 
 _LONGEST_TEXT = 40
+_LOOSE_CLASS = re.compile(r"\d[\s-]+(?:[ab]|[123])$|^class\b", re.ASCII)
 _BA = re.compile(r"^(?:no\.?\s*)?(?P<number>\d{1,3})\s*ba$|^ba\s*(?P<after>\d{1,3})$", re.ASCII)
 
 
@@ -45,12 +47,16 @@ def _read(text: str) -> Thread:
         thread = read(text)
         if thread is not None:
             return thread
+    if _LOOSE_CLASS.search(text):
+        raise fail("unreadable", f"“{text}” ends in no class: unified ones are 2A and 3A, in nuts 2B and 3B.")
     raise fail("unreadable", f"“{text}” is not a thread designation. {HOW}")
 
 
 @lru_cache(maxsize=4096)
-def read_called(text: str) -> Called:
+def read_called(text: str, *, stored: bool = False) -> Called:
     """Read a designation with what may stand behind it: class, hand, starts. Raises as `read_designation`.
+
+    Where two threads stand behind a name, that is asked; in a `stored` job it is read as it always was, with a note.
 
     >>> read_called("M8x1-6g LH").thread.designation, read_called("M8x1-6g LH").class_name
     ('M8x1 LH', '6g')
@@ -61,7 +67,8 @@ def read_called(text: str) -> Called:
     if not tidy:
         raise fail("empty", "No thread is entered.")
     suffix = split_suffix(tidy)
-    thread = apply(_read(suffix.rest.lower()), suffix)
+    found = _read(suffix.rest.lower())
+    thread = apply((remarked if stored else asked)(suffix.rest, found), suffix)
     return Called(thread, *classes_said(suffix, thread), length)
 
 

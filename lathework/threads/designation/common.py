@@ -12,6 +12,13 @@ from lathework.threads.series import library
 from lathework.threads.thread import Thread
 
 HOW = "Write a thread like 3/8-16, M8x1, 1/4 BSW, G3/8 or 2 BA."
+PURPOSES: dict[str, str] = {
+    "UNC": "coarse", "UNF": "fine", "UNEF": "extra fine", "BSW": "coarse", "BSF": "fine",
+    "ME": "model engineering", "Brass": "brass tube", "BSC": "cycles", "Conduit": "conduit",
+    "G": "parallel, sealed by a washer", "R": "taper, outside, seals on the thread",
+    "Rp": "parallel hole for a taper", "NPT": "American taper pipe",
+}  # fmt: skip
+"""What series are for, in a word or two."""
 SIZE = r"(?:#|no\.?\s*)?\d{1,3}(?:[\s-]\d{1,2}/\d{1,3}|/\d{1,3})?|\d{0,2}\.\d{1,5}"
 """Pattern of an inch size: a number size, a fraction, a mixed number, a decimal."""
 
@@ -23,12 +30,32 @@ def fail(code: str, message: str, choices: Iterable[str] = ()) -> InputError:
 
 def ask(text: str, found: Iterable[Thread | str]) -> InputError:
     """A question which of several threads `text` means."""
-    names = [t if isinstance(t, str) else t.designation for t in found]
-    return fail(
-        "ambiguous",
-        f"“{text}” could be {' or '.join(names) if len(names) < 4 else 'several threads'}: say which.",
-        names,
-    )
+    several = list(found)
+    names = [t if isinstance(t, str) else t.designation for t in several]
+    told = [t if isinstance(t, str) else described(t) for t in several]
+    if len(told) == 1:
+        return fail("ambiguous", f"Is “{text}” meant for {told[0]}?", names)
+    could = " or ".join(told if len(told) < 4 else names[:3]) + ("" if len(told) < 4 else " or others")
+    return fail("ambiguous", f"“{text}” could be {could}: say which.{strangers(several)}", names)
+
+
+def described(thread: Thread) -> str:
+    """A thread by name, with its count or pitch, its angle, and what it is for."""
+    pitch = f"{thread.tpi:g} per inch" if thread.tpi else f"{thread.pitch:g} {thread.unit} pitch"
+    purpose = PURPOSES.get(thread.series, "")
+    return f"{thread.designation} ({pitch}, {thread.form.angle_deg:g}°{', ' + purpose if purpose else ''})"
+
+
+def strangers(found: Iterable[Thread | str]) -> str:
+    """What must not be taken for one of the threads `found`: one of another angle that shares size and pitch."""
+    listed = [t for t in found if not isinstance(t, str) and not t.special]
+    for thread in listed:
+        for other in library():
+            alike = (other.major, other.pitch) == (thread.major, thread.pitch)
+            if alike and other not in listed and other.form.angle_deg != thread.form.angle_deg:
+                angle = f"{other.form.angle_deg:g} degrees"
+                return f" {other.designation} shares the pitch of {thread.designation} at {angle}."
+    return ""
 
 
 def named(name: str, what: str, family: str) -> Thread:

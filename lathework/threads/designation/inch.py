@@ -32,6 +32,8 @@ _INCH = re.compile(
 _PIPES = ("G", "NPT")
 _SMALLEST, _LARGEST = Decimal("0.02"), Decimal(12)
 """Inches, for a special unified or Whitworth size."""
+FORMERLY_FINE = "1-14 UNS"
+"""Once of the fine series, and still on sale as such."""
 _FEWEST_TURNS = 2
 """A thread's diameter is at least this many pitches."""
 
@@ -107,6 +109,11 @@ def _means_number(numbered: Decimal, inches: Decimal, series: str | None, tpi: D
     return not _is_listed(inches, series, tpi) and (tpi is None or numbered * tpi > _FEWEST_TURNS)
 
 
+def at_size_of(label: str) -> list[Thread]:
+    """Threads of the size that is written `label`, in inches."""
+    return _by_size().get(fraction(label), [])
+
+
 def _specials(label: str, tpi: Decimal) -> list[str]:
     count = trim(tpi)
     return [f"{label}-{count} UNS", f"{label}-{count} Whitworth special"]
@@ -160,6 +167,14 @@ def _unnamed(text: str, label: str, tpi: Decimal | None, at_size: list[Thread]) 
             "ambiguous", f"{label} with {trim(tpi)} to the inch is the pipe thread. {found[0].notes[0]}",
             [*(t.designation for t in found), *_specials(label, tpi)],
         )  # fmt: skip
+    if not found and f"{label}-{trim(tpi)} UNS" == FORMERLY_FINE:
+        stock = next(t for t in at_size_of(label) if t.series == "UNF")
+        raise fail(
+            "ambiguous",
+            f"{label}-{trim(tpi)} was the fine thread of its day, and taps for it are sold as UNF or UNS; the fine "
+            f"thread of the standard is {stock.designation}: say which.",
+            [FORMERLY_FINE, stock.designation, *_specials(label, tpi)[1:]],
+        )
     raise ask(text, [*found, *_specials(label, tpi)])
 
 
