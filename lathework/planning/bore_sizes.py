@@ -40,13 +40,18 @@ def _beyond(found: BoreWork, beyond_mm: float, *, dead_end: bool) -> dict[str, f
     return room if sum(room.values()) > beyond_mm else parted
 
 
+def _point_mm(found: BoreWork) -> float:
+    """Length of the drill's point; a boring tool has none."""
+    return 0.0 if found.bored else POINT_SHARE * found.drill_mm
+
+
 def tap_of(found: BoreWork) -> Tap:
     """The tap that a hole is drilled deep enough for."""
     return tap_named("form" if found.bore.cut == "form-tap" else TAP)
 
 
 def _through(found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit, *, dead_end: bool = False) -> Figure:
-    across, point = found.bore.end == "across", {"point": POINT_SHARE * found.drill_mm}
+    across, point = found.bore.end == "across", {"point": _point_mm(found)}
     lengths = {"thickness" if across else "overall length": thick_mm}
     lengths |= {} if across else _beyond(found, beyond_mm, dead_end=dead_end)
     inputs = tuple(Given(name, convert(mm, "mm", unit), unit) for name, mm in (lengths | point).items())
@@ -76,7 +81,7 @@ def depth_figure(
     `thick_mm`, the overall length, or the thickness for a hole across (both millimetres), and as far as the tap needs
     where it is tapped while it ends in the bar, a `dead_end`. Source: practice.
     """
-    bore, point = found.bore, POINT_SHARE * found.drill_mm
+    bore, point = found.bore, _point_mm(found)
     if bore.depth is None:
         return _through(found, thick_mm, beyond_mm, unit, dead_end=dead_end)
     if found.taper is not None and bore.thread is not None:
@@ -87,8 +92,9 @@ def depth_figure(
     if bore.thread is not None:
         tap, thread = tap_of(found), bore.thread
         deep = drill_depth(
-            thread, tap, convert(bore.depth.mm, "mm", thread.unit), convert(found.drill_mm, "mm", thread.unit)
-        )
+            thread, tap, convert(bore.depth.mm, "mm", thread.unit),
+            convert(0.0 if found.bored else found.drill_mm, "mm", thread.unit),
+        )  # fmt: skip
         return Figure(
             "drill deep", convert(deep.value, thread.unit, unit), unit, deep.formula, PRACTICE, deep.inputs, fine=False,
             note="For a second tap; a bottoming tap finishes it." if bore.cut == "tap" else tap.remark,

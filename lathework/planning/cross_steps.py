@@ -7,7 +7,7 @@ from collections.abc import Iterator
 from lathework.planning.bore_sizes import cut_threads, depth_figure, meets, thickness_mm
 from lathework.planning.bores import BoreWork
 from lathework.planning.chucking import Chucking
-from lathework.planning.hole_steps import DEEP_RATIO, PECK, drilling_speed, pilot_figure, ream
+from lathework.planning.hole_steps import DEEP_RATIO, PECK, drilling_speed, pilot_figure, pilot_words, ream
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import typed
 from lathework.planning.tapping_steps import (
@@ -62,7 +62,7 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork) -> Operation:
     if found.percent is not None:
         figures["percent"] = found.percent
     wanders = "It wanders off a curved surface: a centre drill first"
-    first = "Drill a pilot about {pilot}, then " if pilot is not None else "Drill "
+    first = f"Drill a pilot of {pilot_words(pilot)}, then " if pilot is not None else "Drill "
     size = "bore or ream to {drill}" if found.bored else found.spoken(work.job.unit) + "{drill}"
     return Operation(
         key=keyed("cross-drill", found.bore.id),

@@ -18,6 +18,7 @@ LONG_BAR_MM = 600.0
 """Length of a bar that stands out of the spindle's rear end on a small lathe (practice)."""
 KNIFE = "right-hand knife tool"
 FOR_THE_JAWS = "It is sawn longer than the piece, so that the jaws have something to hold: that end is sawn off later."
+HARD_BOLT = "Grade marks on its head, or plated? It is hard, or its coat clogs the die: choose a plain, soft one."
 CLEAN_JAWS = "Soft jaws or a strip of shim keep a finished diameter clean; true it up before you cut."
 SHORT_GRIP = (
     "That is little to hold: back it against the step of the soft jaws, light cuts; or stick it to a faced stub."
@@ -73,7 +74,7 @@ def saw(work: Work, chucking: Chucking) -> Operation | None:
         tool="hacksaw",
         edge="",
         cautions=(cautions.SAW,),
-        notes=(FOR_THE_JAWS,) if chucking.chucked_mm else (),
+        notes=(HARD_BOLT,) if bolt else (FOR_THE_JAWS,) if chucking.chucked_mm else (),
         makes=makes(length=in_mm(length)),
     )
 
@@ -164,7 +165,10 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
 def _first_face(work: Work, chucking: Chucking) -> tuple[str, str, dict[str, Figure]]:
     """Title, sentence and figures of facing the end that is held first."""
     words = {"bolt": "bolt", "kept": "part"}.get(work.part.stock.form, "bar" if chucking.on_bar else "blank")
-    sentence = f"Stand the {words} " + "{stick_out} out of the chuck. Face the end and set the readout to Z {zero}."
+    sentence = (
+        f"Stand the {words} " + "{stick_out} out of the chuck. Face the end, carriage locked, and set the readout "
+    )
+    sentence += "to Z {zero}."
     return (
         "Face the end, set Z zero",
         sentence,

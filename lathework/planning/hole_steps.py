@@ -7,13 +7,14 @@ from dataclasses import replace
 
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.planning.bore_sizes import depth_figure, wall_figure
-from lathework.planning.bores import BoreWork
+from lathework.planning.bores import HOME_RACKS, BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import given_mm
 from lathework.planning.work import Work, in_mm
 from lathework.rules import cautions
 from lathework.rules.cautions import Caution
+from lathework.rules.drill_choice import owned
 from lathework.rules.holes import PILOT_FROM_MM, countersink
 from lathework.rules.pipe_holes import TaperHole
 from lathework.rules.speeds import spindle_speed
@@ -61,14 +62,24 @@ def _spot(chucking: Chucking, found: BoreWork) -> Operation:
 
 
 def pilot_figure(work: Work, found: BoreWork) -> Figure | None:
-    """About how large the pilot of a hole is; None for one that wants none. Source: practice."""
+    """The pilot of a hole: the drill nearest to half of it; None for a hole that wants none. Source: practice."""
     if found.drill_mm < PILOT_FROM_MM:
         return None
     unit = work.job.unit
+    rack = owned(work.job.setup.drills or HOME_RACKS[unit], unit)
+    smaller = [drill for drill in rack if drill.diameter_mm < found.drill_mm] or rack
+    drill = min(smaller, key=lambda one: abs(one.diameter_mm - found.drill_mm / 2))
     return Figure(
-        "pilot drill", convert(found.drill_mm / 2, "mm", unit), unit, "half the hole: the web of the larger drill",
-        PRACTICE, (given_mm("hole", found.drill_mm, unit),), fine=False,
+        "pilot drill", convert(drill.diameter, drill.unit, unit), unit,
+        "drill nearest to half the hole, the web of the larger drill", PRACTICE,
+        (given_mm("hole", found.drill_mm, unit),), note=f"Drill {drill.name}.",
     )  # fmt: skip
+
+
+def pilot_words(pilot: Figure) -> str:
+    """What a sentence calls the pilot: the drill's name before its size, where that is not its size."""
+    name = pilot.note.removeprefix("Drill ").removesuffix(".")
+    return "{pilot}" if name.split()[0].replace(".", "").isdigit() else f"{name}, {{pilot}}"
 
 
 def _care(chucking: Chucking, found: BoreWork) -> Caution:
@@ -85,13 +96,13 @@ def _pilot(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Op
         key=keyed("pilot", found.bore.id),
         kind="drill",
         title="Drill the pilot",
-        sentence="Drill about {pilot}, {depth} deep to the point.",
+        sentence=f"Drill {pilot_words(pilot)}, {{depth}} deep to the point.",
         headline="pilot",
         figures={"pilot": pilot, "depth": depth, "speed": drilling_speed(work, found.drill_mm / 2)},
         tool="drill in the tailstock chuck",
         edge="",
         cautions=(_care(chucking, found),),
-        cut=_taken(chucking, found.drill_mm / 2, depth),
+        cut=_taken(chucking, in_mm(pilot), depth),
         chucking=chucking.number,
     )
 

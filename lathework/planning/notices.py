@@ -10,6 +10,7 @@ from lathework.planning.hole_notices import hole_notices
 from lathework.planning.notice import Notice, told
 from lathework.planning.order import CENTRE_RATIO, LEAST_GRIP_MM, STEADY_RATIO
 from lathework.planning.threading_steps import why_by_hand
+from lathework.planning.turning_steps import LEAST_TURNED_MM
 from lathework.planning.work import Work
 from lathework.rules.stock import largest_across_flats
 
@@ -38,6 +39,14 @@ def _threads(work: Work) -> Iterator[Notice]:
         if why:
             text = f"{found.thread.designation} {why}: its die is turned by hand."
             yield Notice("die-by-hand", "method.holder", text)
+        if found.blank_mm < work.part.stock.corners_mm < found.blank_mm + LEAST_TURNED_MM:
+            over = told(work.part.stock.corners_mm - found.blank_mm, work.job.unit, fine=True)
+            text = f"The bar is {over} over the blank of {found.thread.designation}: leave it as it is."
+            yield Notice("bar-as-blank", field, text)
+        if found.thread.series == "G":
+            name = found.thread.designation
+            text = f"{name} does not seal on its thread: a washer or ring does. Pressure is proved by those who may."
+            yield Notice("pipe-thread", f"{field}.thread", text)
         for note in found.thread.notes:
             if note not in said:
                 said.add(note)

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from lathework.figures import AS_TYPED, GEOMETRY, Figure, Given
 from lathework.lengths import Length
 from lathework.planning.work import Work
@@ -31,8 +33,11 @@ def along(work: Work, name: str, mm: float, formula: str, *inputs: Given) -> Fig
 def _place(work: Work, name: str, z_mm: float, formula: str, *inputs: Given) -> Figure:
     """A place on the bed at `z_mm` (0 at the face, negative toward the chuck): readout, or travel to a stop."""
     if work.job.setup.readout == "readout":
-        return along(work, f"{name} at", z_mm, formula, *inputs)
-    return along(work, f"{name}: carriage travel", -z_mm, f"from the face: {formula.removeprefix('− ')}", *inputs)
+        at = along(work, f"{name} at", z_mm, formula, *inputs)
+    else:
+        at = along(work, f"{name}: carriage travel", -z_mm, f"from the face: {formula.removeprefix('− ')}", *inputs)
+    # To four places of an inch: 0.1875 is not 0.188 here and 0.187 there.
+    return replace(at, fine=work.job.unit == "in")
 
 
 def place_words(work: Work, key: str) -> str:

@@ -34,6 +34,9 @@ ROUGHING_SHARE = 2.0
 """Speed of a threading tool over that of a die (practice)."""
 EVERY_PIECE_UP_TO, EVERY_THIRD_UP_TO = 5, 20
 """Batches up to which each piece, or each third one, is gauged; beyond, each fifth (practice)."""
+DRIFTS = 4.0
+"""Length over diameter from which a die's own lead is felt (practice)."""
+LEAD_DRIFTS = "That long a die drifts in pitch: where a nut must run all along it, single-point or chase it."
 LEFT_HAND = "Left-hand die: turn the spindle backward to cut, forward to back off."
 
 
@@ -70,7 +73,7 @@ def why_by_hand(work: Work, found: ThreadWork) -> str:
     if thread.hand == "left" and work.job.setup.mount != "locked":
         return "is left-hand, and a spindle that runs backward to cut unscrews a screwed-on chuck"
     if torque.value > chosen.slips_nm:
-        return f"takes {torque.value:.0f} N m, more than may slip under power"
+        return f"takes {torque.value:.1f} N m, more than may slip under power"
     wanted = spindle_speed(work.job.material.thread_speed, thread.major_mm, name="speed").value
     return f"wants {wanted:.0f} rev/min, slower than lathes commonly go" if wanted < SLOWEST else ""
 
@@ -127,7 +130,7 @@ def rough_out(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork)
     )
 
 
-def _thread_notes(work: Work, chucking: Chucking, found: ThreadWork, torque: Figure) -> tuple[str, ...]:
+def _thread_notes(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork, torque: Figure) -> tuple[str, ...]:
     job, thread, way = work.job, found.thread, way_of(work, found)
     notes = [f"Lubricant: {job.material.lubricant}.", *way.notes]
     notes += [job.material.die_note] if job.material.die_note else []
@@ -136,6 +139,8 @@ def _thread_notes(work: Work, chucking: Chucking, found: ThreadWork, torque: Fig
         notes.append(back_off(job.setup.mount, "die"))
     if thread.hand == "left":
         notes += [LEFT_HAND, *(() if way.off_lathe else backward(job.setup.mount))]
+    if placed.far_mm - placed.near_mm > DRIFTS * thread.major_mm:
+        notes.append(LEAD_DRIFTS)
     if thread.starts > 1:
         notes.append(f"A die of {thread.starts} starts.")
     if job.method.finish == "run-out" and found.shoulder:
@@ -181,7 +186,7 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -
         tool=f"{thread.designation} {way.tool}",
         edge="marked side first",
         cautions=(*way.cautions, *work.hazards),
-        notes=_thread_notes(work, chucking, found, torque),
+        notes=_thread_notes(work, chucking, placed, found, torque),
         cut=Cut(end_mm + overrun, placed.near_mm, thread.major_mm, thread.minor_mm),
         chucking=chucking.number,
         thread=thread,
@@ -222,7 +227,7 @@ def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, found: Th
         figures={"turns": turns, "gap": gap},
         tool=f"{thread.designation} {way_of(work, found).tool}",
         edge="plain side first",
-        cautions=(cautions.DIE_BY_HAND,),
+        cautions=() if way_of(work, found).off_lathe else (cautions.DIE_BY_HAND,),
         notes=("Always by hand: feel for the shoulder.",),
         cut=Cut(far, far - UNFINISHED_THREADS * thread.pitch_mm, thread.major_mm, thread.minor_mm),
         chucking=chucking.number,
@@ -266,7 +271,7 @@ def gauge(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> 
         figures={"wires_most": most, "wires_least": least, "wire": wire, "every": check_interval(work.job.quantity)},
         tool=mate,
         edge="",
-        cautions=(cautions.STOP_TO_MEASURE,),
+        cautions=() if way_of(work, found).off_lathe else (cautions.STOP_TO_MEASURE,),
         notes=(
             f"No nut? Over three wires of {{wire}} class {found.limits.class_name} measures {{wires_least}} to "
             "{wires_most}.",

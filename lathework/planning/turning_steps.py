@@ -23,6 +23,8 @@ PLAIN_TOLERANCE_MM = 0.05
 BLANK_OVER, BLANK_UNDER = 0.02, 0.05
 """Band of a blank that counts as on size, in pitches over and under the aim (practice)."""
 _CUT_MM = 0.005
+LEAST_TURNED_MM = 0.1
+"""Less than this over the blank of a thread is left on: nobody dials a skin, and the die takes it (practice)."""
 
 
 def _target(work: Work, placed: Placed) -> Target:
@@ -85,7 +87,7 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
     return Operation(
         key=keyed("turn", placed.section.id),
         kind="turn",
-        title=_turn_title(placed, last=bool(chucking.made) and placed is chucking.made[-1]),
+        title=_turn_title(work, placed, last=bool(chucking.made) and placed is chucking.made[-1]),
         sentence=f"Turn to {{diameter}} over {{length}}; {stop} {place_words(work, 'stop')}.",
         headline="diameter",
         figures=figures,
@@ -106,12 +108,13 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
     )
 
 
-def _turn_title(placed: Placed, *, last: bool) -> str:
+def _turn_title(work: Work, placed: Placed, *, last: bool) -> str:
     if placed.thread is not None:
         return "Turn the thread blank"
     if placed.section.shape in MILLED:
         return f"Turn round for the {placed.section.shape}"
-    return "Turn the body" if last else "Turn the shank"
+    # A bush has no shank.
+    return "Turn the body" if last else "Turn the shank" if work.threads else "Turn the step"
 
 
 def _diameter(work: Work, placed: Placed) -> Figure:
@@ -137,7 +140,7 @@ def turn(work: Work, chucking: Chucking) -> Iterator[Operation]:
     while made:
         far = made[-1]
         largest = max(made, key=lambda p: p.turned_mm)
-        if largest.turned_mm < current - _CUT_MM:
+        if largest.turned_mm < current - (LEAST_TURNED_MM if largest.thread is not None else _CUT_MM):
             yield _turn(work, chucking, largest, far, current)
             current = largest.turned_mm
         made.pop()

@@ -44,7 +44,9 @@ DIE_KEYED = Caution(
     "A die run into a shoulder under power breaks the die or the wrist.",
 )
 PART_OFF = Caution(
-    "part-off", "No hand near the part while parting off: let it drop in the tray.", "The piece whips as it comes free."
+    "part-off",
+    "Lock the carriage. No hand near the part while parting off: let it drop in the tray.",
+    "The piece whips as it comes free.",
 )
 LONG_STICK_OUT = Caution(
     "stick-out",

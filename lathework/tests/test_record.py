@@ -16,7 +16,11 @@ from lathework.planning.plan import make_plans
 from lathework.tests.samples import plan
 
 PLANS = [plan()]
-RETITLED = dict.fromkeys(("Centre-drill the end", "Bring up the centre"), "Centre-drill, bring up the centre")
+RETITLED = {
+    "Centre-drill the end": "Centre-drill, bring up the centre",
+    "Bring up the centre": "Centre-drill, bring up the centre",
+    "Turn the step": "Turn the shank",
+}
 KEPT_KEYS = Path(__file__).parent / "data" / "second_keys.json.gz"
 SOUND: dict[str, Any] = {
     "kind": "reading",

@@ -147,8 +147,13 @@ class Plan(CommandCase):
         file = self.write(document())
         status, out, _ = self.run_command("plan", file)
         self.assertEqual(status, 0)
-        for words in ("Turn to 0.3688 in over 1.250 in", "Z −2.094 in", "Care: ", "die in the sliding tailstock holder",
-                      "New tool: touch the left edge of the parting blade"):  # fmt: skip
+        for words in (
+            "Turn to 0.3688 in over 1.250 in",
+            "Z −2.0938 in",
+            "Care: ",
+            "die in the sliding tailstock holder",
+            "New tool: touch the left edge of the parting blade",
+        ):
             self.assertIn(words, out)
         status, out, _ = self.run_command("plan", file, "--json")
         self.assertEqual(len(json.loads(out)["operations"]), 9)

@@ -134,7 +134,7 @@ class Parts(BrowserCase):
         for words in (
             "Face the end",
             "Spot the end",
-            "Drill about",
+            "Drill 5.1",
             "Drill 10",
             "Countersink",
             "Start the tap",

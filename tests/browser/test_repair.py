@@ -71,7 +71,7 @@ class Several(BrowserCase):
         expect(page.get_by_role("article")).to_contain_text("0 of 3")
         page.get_by_role("link", name="To the bench").click()
         heading = page.get_by_role("heading", level=1)
-        for words in ("Saw the damaged end", "Face the end", "Spot the end", "Drill about", "Drill 7/16",
+        for words in ("Saw the damaged end", "Face the end", "Spot the end", "Drill 7/32", "Drill 7/16",
                       "Countersink", "Start the tap", "Blow the hole out"):  # fmt: skip
             expect(heading).to_contain_text(words)
             if words == "Start the tap":

@@ -59,7 +59,7 @@ class SixStuds(BrowserCase):
         expect(page.get_by_text("parted off the bar all the same: six from one bar")).to_be_visible()
         page.get_by_role("button", name="Part off").click()
         # Parting a 2.5 in piece with a 3/32 in blade: the left edge stands at 2.5 + 0.09375.
-        expect(page.get_by_role("region", name="Part off")).to_contain_text("Z −2.594 in")
+        expect(page.get_by_role("region", name="Part off")).to_contain_text("Z −2.5938 in")
 
     def press(self, name: str) -> None:
         self.page.get_by_role("button", name=name, exact=True).click()

@@ -97,7 +97,7 @@ class OtherFiles(ApiCase):
         told = ("Levelling studs", "0.3688", "Care: Key out of the chuck", "Gauge with the nut", "die in the sliding")
         for words in told:
             self.assertIn(words, text)
-        self.assertIn("−2.094 in", " ".join(text.split()))
+        self.assertIn("−2.0938 in", " ".join(text.split()))
 
     def test_labels_are_as_wide_as_the_drawing_takes_them_for(self) -> None:
         """The layout reckons with the advance of the shipped face: none over another on screen is none on paper."""

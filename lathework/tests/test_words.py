@@ -1,0 +1,144 @@
+"""What steps say: no figure nobody can dial, no tool that is not there, no oil beside dry."""
+
+from __future__ import annotations
+
+import re
+import unittest
+from typing import Any
+
+from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan
+from lathework.rules.drill_choice import owned
+from lathework.rules.holes import POINT_SHARE
+from lathework.tests.samples import plan, section, step
+from lathework.tests.test_bores import body, bore, value
+
+BUSH: dict[str, Any] = {
+    "part.stock.across": "1-1/4", "part.overall_length": "1-1/2",
+    "part.sections": [section("round", "1/2", across="0.9"), section("round", across="1.2")],
+    "part.bores": [bore("1/2-13")],
+}  # fmt: skip
+MM: dict[str, Any] = {"unit": "mm", "setup.groove_blade": "3", "setup.parting_blade": "2"}
+
+
+def said(one: Operation) -> str:
+    return " ".join([one.title, one.sentence, *one.notes, *(caution.do for caution in one.cautions)])
+
+
+def everything(made: Plan) -> str:
+    return " ".join([*(said(one) for one in made.operations), *(notice.text for notice in made.notices)])
+
+
+class Words(unittest.TestCase):
+    def test_a_pilot_is_a_drill_of_the_rack(self) -> None:
+        """Half of 27/64 is 0.2109 in: 7/32 or #3 is a drill, 0.211 none; of M24, 21 mm: 10.5 mm."""
+        for job, rack, unit in (
+            (body(bore("1/2-13", depth="1/2")), "number, letter, fraction", "in"),
+            (
+                MM
+                | {
+                    "part.stock.across": "40",
+                    "part.overall_length": "50",
+                    "part.sections": [section("bar")],
+                    "part.bores": [bore("M24", depth="20")],
+                },
+                "metric",
+                "mm",
+            ),
+        ):
+            made = plan(job)
+            sizes = {round(drill.diameter, 4) for drill in owned(rack, "in" if unit == "in" else "mm")}
+            pilot, hole = value(made, "pilot", "pilot"), value(made, "drill", "drill")
+            self.assertIn(round(pilot, 4), sizes)
+            self.assertAlmostEqual(pilot / hole, 0.5, delta=0.03)
+            self.assertNotIn("about", step(made, "pilot").sentence)
+
+    def test_a_skin_over_the_blank_is_left_on(self) -> None:
+        """M22x1 from 22 mm bar: its blank is 21.9 or a little more; a skin under 0.1 mm is not turned, and said."""
+        job = MM | {
+            "part.stock.across": "22",
+            "part.overall_length": "40",
+            "part.sections": [section("thread", "20", thread="M22x1"), section("bar")],
+            "material": "brass",
+        }
+        made = plan(job)
+        self.assertNotIn("turn:s1", [one.key for one in made.operations])
+        self.assertIn("leave it as it is", everything(made))
+
+    def test_a_bored_hole_has_no_point(self) -> None:
+        """M64x4, 20 deep, bored for the tap: its depth is thread, lead and chips alone, no share of a drill's point."""
+        job = MM | {
+            "part.stock.across": "90",
+            "part.overall_length": "60",
+            "part.sections": [section("bar")],
+            "part.bores": [bore("M24", depth="20")],
+            "setup.drills": "10 mm, 16 mm",
+        }
+        bored = step(plan(job), "bore")
+        self.assertAlmostEqual(bored.figures["depth"].value, 20 + 3 * 4 + 3 * 2, places=3)
+        drilled = step(plan(job | {"setup.drills": "metric"}), "drill")
+        point = POINT_SHARE * drilled.figures["drill"].value
+        self.assertAlmostEqual(drilled.figures["depth"].value, 20 + 3 * 6 + point, places=3)
+
+    def test_a_bush_has_no_shank(self) -> None:
+        self.assertNotIn("shank", everything(plan(BUSH)))
+        self.assertIn("Turn the step", [one.title for one in plan(BUSH).operations])
+
+    def test_what_is_threaded_in_the_vise_minds_no_chuck(self) -> None:
+        made = plan({"method.holder": "stock-in-vise", "method.finish": "die-turned-round"})
+        for key in ("thread", "finish", "gauge"):
+            self.assertNotIn("chuck", said(step(made, key)), key)
+            self.assertNotIn("spindle", said(step(made, key)), key)
+
+    def test_a_plain_bore_is_not_tapped(self) -> None:
+        thin = body(bore(across="0.93", depth="1"), bore("#4-40", depth="1/4", end="left"))
+        told = [notice.text for notice in plan(thin).notices if notice.code == "thin-wall"]
+        self.assertTrue(told)
+        self.assertNotIn("when you tap it", told[0])
+
+    def test_places_in_inches_have_four_decimals(self) -> None:
+        """A groove at three sixteenths is at 0.1875, wherever it is told."""
+        part = step(plan(), "part-off").figures["position"]
+        self.assertTrue(part.fine)
+        self.assertFalse(
+            step(
+                plan(MM | {"part.overall_length": "50", "part.stock.across": "13", "part.sections.0.length": "20"}),
+                "part-off",
+            )
+            .figures["position"]
+            .fine
+        )
+
+    def test_a_long_thread_is_told_of_its_lead(self) -> None:
+        long = {"part.stock.across": "1", "part.overall_length": "4", "part.sections.0.length": "2"}
+        self.assertIn("drifts in pitch", said(step(plan(long), "thread")))
+        self.assertNotIn("drifts in pitch", said(step(plan(), "thread")))
+
+    def test_a_hard_bolt_is_warned_of(self) -> None:
+        bolt = {
+            "part.stock.form": "bolt",
+            "part.stock.across": "3/8",
+            "part.sections": [section("thread", "1", thread="3/8-16"), section("bar")],
+        }
+        self.assertIn("choose a plain, soft one", said(step(plan(bolt), "saw")))
+
+    def test_a_parallel_pipe_thread_does_not_seal(self) -> None:
+        pipe = {"part.stock.across": "3/4", "part.sections.0.thread": "G1/4"}
+        self.assertIn("a washer or ring does", everything(plan(pipe)))
+
+    def test_no_dry_beside_oil(self) -> None:
+        for metal in ("brass", "cast-iron"):
+            told = everything(
+                plan(
+                    {
+                        "material": metal,
+                        "part.sections": [
+                            section("thread", "1", thread="3/8-16"),
+                            section("knurl", across="0.45"),
+                            section("bar", "1/4"),
+                        ],
+                    }
+                )
+            )
+            self.assertIn("cut dry", told)
+            self.assertIsNone(re.search(r"plenty of oil|[Oo]il at each", told), metal)
