@@ -15,7 +15,9 @@ STEP_KINDS: Mapping[str, Of] = {
         ("turn", "neck", "groove", "chamfer", "knurl", "thread", "finish", "gauge", "flats", "rough"), "section"
     ),
     "edge": "edge",
-    **dict.fromkeys(("spot", "pilot", "drill", "bore", "ream", "countersink", "tap", "chase", "try"), "hole"),
+    **dict.fromkeys(
+        ("spot", "pilot", "drill", "bore", "ream", "countersink", "tap", "chase", "try", "rough-bore"), "hole"
+    ),
     **dict.fromkeys(("cross-mark", "cross-drill", "cross-ream", "cross-countersink", "cross-tap"), "hole"),
 }
 """What the steps of each kind are done to."""

@@ -86,8 +86,10 @@ def _drills(work: Work, ways: tuple[Chucking, ...], bore: Bore, found: BoreWork,
             yield Notice("tap-breaks", f"{field}.thread", text)
     chucking = next((way for way in ways if way.faces == bore.end), None)
     if chucking is not None and not found.chased and way_of(work, found, chucking).code != work.job.method.tapping:
+        way = way_of(work, found, chucking)
         why = "is blind" if bore.depth is not None else "ends in metal while the part is on the bar"
-        yield Notice("blind-by-hand", "method.tapping", f"{name} {why}: it is tapped by hand, not under power.")
+        how = "when the piece is parted off" if way.off_lathe else "by hand, not under power"
+        yield Notice("blind-by-hand", "method.tapping", f"{name} {why}: it is tapped {how}.")
 
 
 def _wide(work: Work, thread: Thread, found: BoreWork, field: str) -> Iterator[Notice]:

@@ -28,6 +28,8 @@ REAMING_SHARE = 0.3
 """Reaming speed over turning speed (practice)."""
 FAST = 2000.0
 """Speed in rev/min that many small lathes do not reach (practice)."""
+LARGE_THROUGH_MM = 20.0
+"""Thread diameter from which a hole through a piece on its bar is tapped after parting off (practice)."""
 DEEP_RATIO = 4.0
 """Depth over diameter from which a drill must be drawn back to clear its chips (practice)."""
 BEGUN = "From the second piece on this hole is begun: no spot, no pilot; drill and tap follow it."
@@ -217,9 +219,19 @@ def bores_here(work: Work, chucking: Chucking) -> list[BoreWork]:
     return sorted((found for found in work.bores if found.bore.end == chucking.faces), key=lambda found: found.drill_mm)
 
 
+def tapped_in_vise(work: Work, chucking: Chucking, found: BoreWork) -> bool:
+    """Whether a hole is tapped when the lathe is done: as chosen, or a large one through a piece that is on its bar,
+    which would be drilled past it by more than the bar is worth. Source: practice."""
+    thread = found.bore.thread
+    if thread is None or found.chased or found.taper is not None:
+        return False
+    large = chucking.on_bar and found.bore.depth is None and thread.major_mm >= LARGE_THROUGH_MM
+    return large or TAP_HOLDINGS[work.job.method.tapping].off_lathe
+
+
 def ends_in_bar(work: Work, chucking: Chucking, found: BoreWork) -> bool:
-    """Whether a hole through the part is tapped while it still ends in the metal of the bar."""
-    on_lathe = not TAP_HOLDINGS[work.job.method.tapping].off_lathe
+    """Whether a hole through the part is threaded while it still ends in the metal of the bar."""
+    on_lathe = not tapped_in_vise(work, chucking, found)
     return on_lathe and chucking.on_bar and found.bore.depth is None and found.bore.thread is not None
 
 

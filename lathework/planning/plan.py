@@ -30,7 +30,6 @@ from lathework.planning.work import Work, work_out
 from lathework.rules.cautions import Caution
 from lathework.rules.die_holding import DIE_HOLDINGS
 from lathework.rules.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
-from lathework.rules.tap_holding import TAP_HOLDINGS
 
 _POSITIONED: tuple[Kind, ...] = ("groove", "neck", "part-begin", "part-off", "turn")
 _TOOLPOST: tuple[Kind, ...] = (*_POSITIONED, "face", "edge", "chamfer", "knurl")
@@ -72,8 +71,8 @@ def _facing(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
 def _boring(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Holes along the axis, tapped on the lathe unless that is done in the vise."""
     yield from hole_steps.holes(work, chucking)
-    if not TAP_HOLDINGS[work.job.method.tapping].off_lathe:
-        yield from tapping_steps.taps(work, chucking)
+    yield from tapping_steps.roughing(work, chucking)
+    yield from tapping_steps.taps(work, chucking, in_vise=False)
 
 
 def _turning(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
@@ -164,9 +163,9 @@ def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | No
     if off_lathe:
         for chucking in ways:
             yield from _threading(work, chucking)
-    if TAP_HOLDINGS[work.job.method.tapping].off_lathe:
-        for chucking in ways:
-            yield from tapping_steps.taps(work, chucking)
+    for chucking in ways:
+        if "bore" in chucking.does:
+            yield from tapping_steps.taps(work, chucking, in_vise=True)
     yield from _flats(work, ways)
     yield from cross_steps.cross_holes(work, ways[-1])
     yield fitting_step.fit(work, ways[-1])

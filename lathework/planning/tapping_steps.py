@@ -8,7 +8,7 @@ from collections.abc import Iterator
 from lathework.figures import GEOMETRY, Figure, Given, counted
 from lathework.planning.bores import TAP, BoreWork
 from lathework.planning.chucking import Chucking
-from lathework.planning.hole_steps import bores_here, ends_in_bar
+from lathework.planning.hole_steps import bores_here, ends_in_bar, tapped_in_vise
 from lathework.planning.operation import Operation, keyed, makes, quoted
 from lathework.planning.positions import along, typed
 from lathework.planning.rhythm import rhythm, turn_back, under_power
@@ -18,6 +18,7 @@ from lathework.rules.chasing import advance, chasing_passes, infeed, largest_cha
 from lathework.rules.holes import likely_breaks, tap_margin, tap_named
 from lathework.rules.pipe_holes import TaperHole
 from lathework.rules.reversing import back_off
+from lathework.rules.roughing import HAND_BEARS_NM, rough_bore, rough_count, rough_passes, rough_share, torque_left
 from lathework.rules.speeds import spindle_speed
 from lathework.rules.tap_holding import SMALL_TAP_MM, TAP_HOLDINGS, TapHolding
 from lathework.rules.tapping import TAPPED_PERCENT
@@ -25,20 +26,31 @@ from lathework.rules.torque import cutting_torque, form_torque, held
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
+LEAST_THREADED_MM = 12.0
+"""Smallest hole that an inside threading tool works in (practice)."""
 CHASING_SHARE = 2.0
 """Speed of chasing over that of a die or a tap (practice)."""
 FORMED = "A form tap makes no chips: no turning back, and a hole that is neither tight nor wide."
 FORMED_OIL = "light oil: a form tap is never run dry"
 LEFT_HAND = "Left-hand tap: turn the spindle backward to cut, forward to back off."
 BLIND = "Blind hole: by hand, whatever holds the tap elsewhere; it must not meet the bottom under power."
+PARTED_FIRST = "Parted off first: on the bar so large a hole would have to go far past the piece, for the tap's lead."
 ON_THE_BAR = "On the bar the hole ends in metal: by hand, and clear the chips; power and a spiral point want a way out."
 
 
 def way_of(work: Work, found: BoreWork, chucking: Chucking) -> TapHolding:
-    """How a hole is tapped: as chosen, but one that ends in metal never under power. Source: practice."""
+    """How a hole is tapped: as chosen, but one that ends in metal never under power, a large one through the piece when
+    it is parted off. Source: practice."""
     chosen = TAP_HOLDINGS[work.job.method.tapping]
+    if tapped_in_vise(work, chucking, found):
+        return TAP_HOLDINGS["in-vise"]
     open_end = found.bore.depth is None and not ends_in_bar(work, chucking, found)
     return chosen if chosen.blind or open_end else TAP_HOLDINGS["by-centre"]
+
+
+def why_otherwise(found: BoreWork, way: TapHolding) -> str:
+    """Why a hole is tapped in another `way` than was chosen."""
+    return BLIND if found.bore.depth else PARTED_FIRST if way.off_lathe else ON_THE_BAR
 
 
 def hole_made(found: BoreWork, thread: Thread) -> str:
@@ -67,11 +79,62 @@ def margin_of(work: Work, found: BoreWork, thread: Thread) -> Figure | None:
     return None if found.percent is None else tap_margin(thread, work.job.material, found.percent.value)
 
 
+def solid_torque(work: Work, found: BoreWork, thread: Thread) -> Figure:
+    """Torque of the tap on the whole thread, in N m."""
+    torque = cutting_torque(thread, work.job.material.cutting_force, tool="tap")
+    return form_torque(torque) if found.bore.cut == "form-tap" else torque
+
+
+def roughed(work: Work, found: BoreWork, thread: Thread) -> float:
+    """How deep the thread is roughed out before the tap, as a share of its depth; 0 where a hand turns it as it is, or
+    no threading tool goes into the hole."""
+    if found.bore.cut != "tap" or found.taper is not None or found.bore.end == "across":
+        return 0.0
+    if found.drill_mm < LEAST_THREADED_MM:
+        return 0.0
+    return rough_share(solid_torque(work, found, thread).value, HAND_BEARS_NM)
+
+
+def _rough(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation | None:
+    """Rough a large thread out with an inside threading tool: the tap then takes what a hand can turn."""
+    share, job = roughed(work, found, thread), work.job
+    if not share:
+        return None
+    deep = share * (thread.major_mm - found.drill_mm) / 2
+    passes = rough_passes(-deep, found.drill_mm, job.unit)
+    bore = convert(found.drill_mm, "mm", thread.unit)
+    return Operation(
+        key=keyed("rough-bore", found.bore.id),
+        kind="rough",
+        title="Rough the thread out",
+        sentence="Set an inside threading tool on centre, square by the gauge. Gear the leadscrew for {advance} a turn "
+        "and rough the thread out in {cuts}, {infeed} in all from touching the hole.",
+        headline="infeed",
+        figures={
+            "advance": advance(thread),
+            "infeed": rough_bore(thread, bore, share, job.setup.dial),
+            "cuts": rough_count(passes),
+            "solid": solid_torque(work, found, thread),
+            "speed": spindle_speed(job.material.thread_speed * CHASING_SHARE, thread.major_mm, name="speed"),
+        },
+        tool=f"inside threading tool, {thread.form.angle_deg:g}°",
+        edge="point",
+        cautions=(cautions.CHASE,),
+        notes=(
+            "In the solid the tap would take {solid}: more than a person turns steadily.",
+            "Keep it clear of the bottom, and leave the rest to the tap: it makes the size and the flanks.",
+        ),
+        passes=passes,
+        chucking=chucking.number,
+        makes=makes(thread=thread.designation, share=share),
+    )  # fmt: skip
+
+
 def torques(work: Work, found: BoreWork, thread: Thread, way: TapHolding) -> dict[str, Figure]:
     """The tap's margin, where it is known, and its torque with what is said of holding it in that `way`."""
-    torque = cutting_torque(thread, work.job.material.cutting_force, tool="tap")
-    if found.bore.cut == "form-tap":
-        torque = form_torque(torque)
+    torque = solid_torque(work, found, thread)
+    share = roughed(work, found, thread)
+    torque = torque_left(torque, share) if share else torque
     margin = margin_of(work, found, thread)
     return ({} if margin is None else {"margin": margin}) | {
         "torque": held(torque, "tap", by_torque=way.by_torque, slips_nm=way.slips_nm)
@@ -124,7 +187,7 @@ def _full(work: Work, found: BoreWork) -> Figure:
 def _notes(work: Work, found: BoreWork, thread: Thread, way: TapHolding, figures: dict[str, Figure]) -> tuple[str, ...]:
     return (
         *risks(figures),
-        *((BLIND if found.bore.depth else ON_THE_BAR,) if way.code != work.job.method.tapping else ()),
+        *((why_otherwise(found, way),) if way.code != work.job.method.tapping else ()),
         *((LEFT_HAND,) if thread.hand == "left" else ()),
         *way.notes,
         *((way.small,) if way.small and thread.major_mm < SMALL_TAP_MM else ()),
@@ -253,11 +316,18 @@ def _try(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
     )  # fmt: skip
 
 
-def taps(work: Work, chucking: Chucking) -> Iterator[Operation]:
-    """The thread of every threaded hole of the end that this chucking faces."""
+def roughing(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
+    """Threads that are roughed out on the lathe, wherever they are tapped."""
+    for found in bores_here(work, chucking):
+        if found.bore.thread is not None and not found.chased:
+            yield _rough(work, chucking, found, found.bore.thread)
+
+
+def taps(work: Work, chucking: Chucking, *, in_vise: bool) -> Iterator[Operation]:
+    """The threads of the holes of the end that this chucking faces: those done `in_vise`, or on the lathe."""
     for found in bores_here(work, chucking):
         thread = found.bore.thread
-        if thread is None:
+        if thread is None or tapped_in_vise(work, chucking, found) != in_vise:
             continue
         if found.taper is not None:
             yield tap_taper(work, chucking, found, thread, found.taper)

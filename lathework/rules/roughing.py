@@ -17,6 +17,8 @@ SLOWEST = 20.0
 """Slowest speed in rev/min that lathes with a back gear commonly have (practice)."""
 SHARES = (0.7, 0.8, 0.9)
 """How deep a thread may be roughed, as a share of its full depth; deeper leaves the die no guide (practice)."""
+MOST_PASSES = 24
+"""Roughing is not worth more passes (practice)."""
 FIRST_CUT_MM = 0.2
 """Depth of the first pass in millimetres; each later one takes the same area and so goes in less (practice)."""
 
@@ -64,10 +66,23 @@ def rough_depth(thread: Thread, blank: float, share: float, dial: Dial) -> Figur
     )  # fmt: skip
 
 
+def rough_bore(thread: Thread, bore: float, share: float, dial: Dial) -> Figure:
+    """What the cross slide goes out from touching the `bore` (the thread's unit) to a `share` of depth, on its dial.
+
+    Share x (major - bore), halved for a radius dial. Source: plane geometry.
+    """
+    part = 1.0 if dial == "diameter" else 0.5
+    return Figure(
+        f"out on the {dial} dial", share * (thread.major - bore) * part, thread.unit,
+        "share × (major − bore)" + ("" if part == 1 else ", halved for a radius dial"), GEOMETRY,
+        (Given("share", share), Given("major", thread.major, thread.unit), Given("bore", bore, thread.unit)),
+    )  # fmt: skip
+
+
 def rough_passes(depth_mm: float, blank_mm: float, unit: LengthUnit) -> tuple[Figure, ...]:
     """The diameter over the tool's point after each pass of equal area, from `blank_mm` in by `depth_mm` (millimetres
-    on the radius), told in `unit`. Source: practice."""
-    count = max(2, math.ceil((depth_mm / FIRST_CUT_MM) ** 2 / 2))
+    on the radius; out, into a bore, where that is negative), told in `unit`. Source: practice."""
+    count = min(MOST_PASSES, max(2, math.ceil((depth_mm / FIRST_CUT_MM) ** 2 / 2)))
     inputs = (
         Given("blank", convert(blank_mm, "mm", unit), unit), Given("depth", convert(depth_mm, "mm", unit), unit),
     )  # fmt: skip

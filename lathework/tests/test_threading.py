@@ -48,6 +48,33 @@ class Roughing(unittest.TestCase):
         self.assertNotIn("rough", " ".join(one.key for one in plan(SMALL).operations))
 
 
+class LargeHoles(unittest.TestCase):
+    NUT = {
+        "unit": "mm", "part.stock.form": "hexagon", "part.stock.across": "65", "part.overall_length": "34",
+        "part.sections": [section("bar")], "part.bores": [bore("M42")], "setup.groove_blade": "3",
+        "setup.parting_blade": "2.5",
+    }  # fmt: skip
+
+    def test_a_large_nut_is_roughed_and_tapped_when_it_is_parted_off(self) -> None:
+        """M42 in mild steel: 2000 x 4.5^2 x 42 / 8000 = 212.6 N m in the solid; at 0.9 of the depth 0.19 of that. The
+        hole goes past the nut by the kerf alone, not by the 27 mm that a tap's lead and chips would want there."""
+        made = plan(self.NUT)
+        keys = [one.key for one in made.operations]
+        self.assertLess(keys.index("rough-bore:b1"), keys.index("part-off"))
+        self.assertLess(keys.index("part-off"), keys.index("tap:b1"))
+        drill, tap = step(made, "drill"), step(made, "tap")
+        self.assertAlmostEqual(drill.figures["depth"].value, 34 + 2.5 + 0.3 * drill.figures["drill"].value, places=3)
+        self.assertAlmostEqual(tap.figures["torque"].value, 212.6 * 0.19, places=1)
+        self.assertIn("in the vise", tap.sentence)
+        self.assertNotIn("on the bar: by hand", said(tap))
+
+    def test_a_small_one_is_tapped_on_its_bar(self) -> None:
+        small = self.NUT | {"part.bores": [bore("M12")], "part.stock.across": "19", "part.overall_length": "10"}
+        keys = [one.key for one in plan(small).operations]
+        self.assertLess(keys.index("tap:b1"), keys.index("part-off"))
+        self.assertNotIn("rough-bore:b1", keys)
+
+
 class Power(unittest.TestCase):
     def test_a_keyed_holder_is_never_told_to_slip(self) -> None:
         told = said(step(plan(SMALL | {"method.holder": "keyed-power", "material": "brass"}), "thread"))
