@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from decimal import ROUND_HALF_EVEN, ROUND_HALF_UP, Decimal
 from typing import Literal
 
@@ -62,13 +63,18 @@ def _signed(text: str) -> str:
     return text[1:] if float(text) == 0 else "−" + text[1:]
 
 
-def show_number(value: float, places: int) -> str:
-    """The number `value` with `places` decimals and a true minus sign; never "-0".
+_HAIR = 1e-10
+"""What a conversion there and back may lose of a length."""
 
-    >>> show_number(-1.5, 3), show_number(-0.00001, 3)
-    ('−1.500', '0.000')
+
+def show_number(value: float, places: int) -> str:
+    """The number `value` with `places` decimals and a true minus sign; never "-0". A half goes away from zero, also one
+    that a conversion left a hair under.
+
+    >>> show_number(-1.5, 3), show_number(-0.00001, 3), show_number(-3.59375 * 25.4 / 25.4, 4), show_number(0.0625, 3)
+    ('−1.500', '0.000', '−3.5938', '0.063')
     """
-    return _signed(format(value, _FORMATS[places]))
+    return _signed(format(value + math.copysign(_HAIR, value), _FORMATS[places]))
 
 
 def show_share(share: float) -> str:

@@ -106,7 +106,7 @@ class AChangedPart(unittest.TestCase):
         assert now.outdated is not None
         self.assertEqual(now.readings, ())
         self.assertEqual(now.outdated.inch, "0.4375 was measured for 0.4375; it is 0.4500 now: measure again.")
-        self.assertEqual(now.outdated.mm, "11.112 was measured for 11.112; it is 11.430 now: measure again.")
+        self.assertEqual(now.outdated.mm, "11.113 was measured for 11.113; it is 11.430 now: measure again.")
         self.shop.record(read(now, "0.4500"))
         self.assertIsNone(self.shop.now.bench.outdated)
 
