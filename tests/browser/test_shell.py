@@ -122,7 +122,7 @@ class EmptyStore(BrowserCase):
         self.fill_job({"What is it, in words": "Shutter latch pin", "Thread": "5/16 whitworth", "How many": "six"})
         self.page.get_by_role("button", name="Start the job").click()
         form = self.page.get_by_role("form", name="Start a job")
-        for told in ("5/16 BSW or 5/16 BSF", "whole number from 1 to 500", "Nothing is entered here."):
+        for told in ("5/16 BSW (18 per inch", "whole number from 1 to 500", "Nothing is entered here."):
             expect(form).to_contain_text(told)
         form.get_by_role("button", name="5/16 BSF").click()
         self.page.reload()

@@ -90,7 +90,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
 <style scoped>
 .bench-figure {
   display: grid;
-  gap: 10px;
+  gap: clamp(4px, 0.6vh, 10px);
   align-content: start;
 }
 .words,
@@ -110,7 +110,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
   white-space: nowrap;
 }
 .big .fig {
-  font-size: clamp(72px, 12vw, 150px);
+  font-size: clamp(72px, min(12vw, 14vh), 150px);
   letter-spacing: -0.02em;
 }
 .big .unit,
