@@ -43,6 +43,14 @@ def _keys(field: str) -> tuple[str, ...]:
     return tuple(field.split("."))
 
 
+def _without_length(called: Called) -> Called:
+    """A thread with a remark where a screw's length was typed behind it: lengths of a part are typed for themselves."""
+    if not called.length:
+        return called
+    note = f"The length behind the thread, {called.length}, is not taken from there: type it as a length."
+    return replace(called, thread=replace(called.thread, notes=(*called.thread.notes, note)))
+
+
 class Reader:
     """Takes fields out of a document one by one, collecting what is wrong instead of stopping at the first."""
 
@@ -181,7 +189,7 @@ class Reader:
         except InputError as error:
             self.note(error.at(field))
             return None
-        return called
+        return _without_length(called)
 
     def inside(self, field: str) -> Called | None:
         """A thread that can be tapped into a hole, with its internal class; or None with the error noted."""
@@ -197,7 +205,7 @@ class Reader:
         except InputError as error:
             self.note(error.at(field))
             return None
-        return called
+        return _without_length(called)
 
     def whole(self, field: str, low: int, high: int) -> int:
         """A whole number, as a number or as text."""

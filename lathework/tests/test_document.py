@@ -211,3 +211,12 @@ class Rest(unittest.TestCase):
     def test_the_sum_stands_where_nothing_was_stated(self) -> None:
         made = job({"part.overall_length": "", "part.sections.1.length": "1"})
         self.assertAlmostEqual(made.part.overall_mm, 2.25 * 25.4)
+
+
+class LengthBehindAThread(unittest.TestCase):
+    def test_it_is_said_that_it_is_not_taken(self) -> None:
+        """Lengths of a part are typed for themselves: the one behind `3/8-16 x 1` is told, not dropped unsaid."""
+        thread = read_document(document({"part.sections.0.thread": "3/8-16 x 1"})).part.sections[0].thread
+        assert thread is not None
+        self.assertEqual(thread.designation, "3/8-16 UNC")
+        self.assertIn("1 in, is not taken from there", thread.notes[-1])

@@ -23,6 +23,7 @@ from lathework.rules.stock import STOCK_FORMS
 from lathework.rules.tap_holding import TAP_HOLDINGS
 from lathework.rules.turning import DIALS
 from lathework.size import size
+from lathework.threads.designation import read_called
 from server.reference.schemas import SizeOut
 from server.site.problems import PROBLEMS, answer
 from server.site.schemas import Shown
@@ -135,7 +136,7 @@ def alive(request: HttpRequest) -> HttpResponse:
 @router.get("/size", response={200: SizeOut, **PROBLEMS}, by_alias=True)
 def size_line(request: HttpRequest, q: str = Query(..., max_length=200)) -> HttpResponse:
     """Blank, drills, groove and wires of the thread that `q` designates."""
-    return answer(size_shown(size(q)))
+    return answer(size_shown(size(q)) | {"length": read_called(q).length})
 
 
 _READING = Span("A reading", 0.3, 700)

@@ -96,8 +96,9 @@ class SizeFigures(Schema):
 
 
 class SizeOut(ThreadOut):
-    """A thread sized at a glance; bare numbers are in its own unit."""
+    """A thread sized at a glance; bare numbers are in its own unit. `length` is a screw's, typed behind it, or ""."""
 
+    length: str
     blank: list[BlankNumbers]
     tapping_drills: list[DrillOut]
     groove: GrooveOut | None

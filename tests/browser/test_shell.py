@@ -115,6 +115,17 @@ class EmptyStore(BrowserCase):
         self.page.goto("/log")
         expect(self.page.get_by_text("Nothing is recorded yet.")).to_be_visible()
 
+    def test_a_screws_length_behind_its_thread_is_offered(self) -> None:
+        """`3/8-16 x 1`: the thread is an inch long, or the screw; the person says which."""
+        self.page.goto("/")
+        self.page.get_by_role("button", name="Start a job").click()
+        form = self.page.get_by_role("form", name="Start a job")
+        form.get_by_role("textbox", name="Thread", exact=True).fill("3/8-16 x 1")
+        expect(form).to_contain_text("1 in behind the thread is the length of")
+        form.get_by_role("button", name="the whole screw").click()
+        expect(form.get_by_role("textbox", name="Overall length, in")).to_have_value("1 in")
+        expect(form.get_by_role("textbox", name="Thread", exact=True)).to_have_value("3/8-16 UNC")
+
     def test_typed_text_outlives_a_refused_start(self) -> None:
         """Every empty field is told at once; what was typed stays, also over a reload."""
         self.page.goto("/")

@@ -1043,6 +1043,8 @@ export interface components {
             internal_classes: string[];
             /** Lead */
             lead: number;
+            /** Length */
+            length: string;
             /** Lengths */
             lengths: components["schemas"]["FigureOut"][];
             /** Letters */
@@ -2533,7 +2535,7 @@ export interface components {
         };
         /**
          * SizeOut
-         * @description A thread sized at a glance; bare numbers are in its own unit.
+         * @description A thread sized at a glance; bare numbers are in its own unit. `length` is a screw's, typed behind it, or "".
          */
         SizeOut: {
             /** Angle Deg */
@@ -2557,6 +2559,8 @@ export interface components {
             internal: components["schemas"]["InternalOut"] | null;
             /** Lead */
             lead: number;
+            /** Length */
+            length: string;
             /** Notes */
             notes: string[];
             /** Pitch */

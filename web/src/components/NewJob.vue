@@ -9,6 +9,7 @@ import { stored } from '@/composables/stored'
 import { useActs } from '@/composables/useActs'
 import { useChoices } from '@/composables/useChoices'
 import { habits } from '@/composables/useHabits'
+import { useSize } from '@/composables/useSize'
 import { useUnits } from '@/composables/useUnits'
 
 /** The few things a job cannot start without; the rest is on the plan, edited in place. */
@@ -49,6 +50,16 @@ interface Field {
   wide?: boolean
   /** The start that has it; every one when absent. */
   only?: string
+}
+/** A screw's length typed behind its thread: whose it is, only the person knows. */
+const threadTyped = computed(() => typed.value.thread)
+const { size } = useSize(threadTyped)
+const length = computed(() => size.value?.length ?? '')
+function takeLength(key: 'threaded' | 'overall') {
+  if (!size.value) return
+  typed.value[key] = length.value
+  typed.value.thread = size.value.designation
+  remember()
 }
 const nut = computed(() => typed.value.start === 'nut')
 const FIELDS = computed<Field[]>(() => [
@@ -182,6 +193,11 @@ async function start() {
         <span v-if="errors.finish" class="field-error" role="alert">{{ errors.finish.message }}</span>
       </label>
     </div>
+    <p v-if="length" class="whose">
+      {{ length }} behind the thread is the length of
+      <button type="button" class="plain" @click="takeLength('threaded')">the thread</button> or
+      <button type="button" class="plain" @click="takeLength('overall')">the whole screw</button>?
+    </p>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <p class="act">
       <v-btn type="submit" color="secondary" :loading="busy">Start the job</v-btn>
