@@ -63,7 +63,8 @@ TRADE_NOTES: dict[str, str] = {
     "Conduit": "Electrical conduit of before metric sizes; its dies are of Whitworth form.",
 }
 SINGLE_POINT = (
-    "No die or tap makes it in one: single point, root to {root:.4g} {unit} outside; the nut's major {nut:.4g}."
+    "No die or tap makes it in one: single point, root to {root:.4g} {unit} outside; the nut bored to {bore:.4g}, its "
+    "major {nut:.4g}."
 )
 _PLACES: dict[LengthUnit, int] = {"in": 4, "mm": 3}
 
@@ -232,7 +233,8 @@ def _trapezoidal() -> Iterable[Thread]:
             source=table.source,
         )
         clear = row.number("clearance")
-        note = SINGLE_POINT.format(root=float(major - pitch - clear), unit=thread.unit, nut=float(major + clear))
+        root, nut = float(major - pitch - clear), float(major + clear)
+        note = SINGLE_POINT.format(root=root, unit=thread.unit, bore=thread.minor, nut=nut)
         yield replace(thread, notes=(note,))
 
 

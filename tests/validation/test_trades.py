@@ -46,7 +46,8 @@ class Trades(unittest.TestCase):
             thread = read_designation(name)
             with self.subTest(name):
                 self.assertEqual((thread.pitch_diameter, thread.minor), (effective, bore))
-                self.assertIn(f"root to {root:.4g} mm outside; the nut's major {across:.4g}", thread.notes[0])
+                told = f"root to {root:.4g} mm outside; the nut bored to {bore:.4g}, its major {across:.4g}"
+                self.assertIn(told, thread.notes[0])
 
     def test_acme(self) -> None:
         for name, effective, minor in ACME:

@@ -50,10 +50,10 @@ export function groupsOf(c: Schemas['CardOut']): Group[] {
     },
     {
       title: 'Tapping drill',
-      field: c.taper ? undefined : 'drill',
+      field: c.tapping_drills.length ? 'drill' : undefined,
       before: 'left by a drill of',
       hint: c.tapping_drills[0]?.name ?? 'any',
-      drills: c.taper ? undefined : c.tapping_drills,
+      drills: c.tapping_drills.length ? c.tapping_drills : undefined,
       figures: c.drill.map((figure) => ({ label: figure.note, figure })),
     },
     { title: 'Gauges', figures: named([...c.gauges, ...(c.micrometer ? [c.micrometer] : [])]) },
