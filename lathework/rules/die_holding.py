@@ -57,7 +57,11 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         "die in a hand stock, squared by the tailstock barrel",
         "Square the die stock against the tailstock barrel. Turn the spindle by hand, marked side first, {turns}",
         (cautions.DIE_BY_HAND,),
-        ("Rest the stock's arm on the top slide, with a slip of wood under it.", _DRAWS_ON),
+        (
+            "Rest the stock's arm on the top slide, with a slip of wood under it.",
+            "Never the bare die in chuck jaws: they close it, and it cuts small whichever way it is turned.",
+            _DRAWS_ON,
+        ),
     ),
     "sliding-by-hand": DieHolding(
         "sliding-by-hand",

@@ -68,6 +68,6 @@ def advise(thread: Thread, verdict: Verdict) -> DieAdvice:
     )
     order = (
         f"{again} For the next, open the die: slacken both outer screws, "
-        f"turn the middle one in {turns}, then nip the outers."
+        f"turn the middle one in {turns}, then nip the outers. Never force it: opened too far it cracks."
     )
     return DieAdvice("open", order, figure, False)

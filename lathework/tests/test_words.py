@@ -8,6 +8,7 @@ from typing import Any
 
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
+from lathework.rules.dies import advise
 from lathework.rules.drill_choice import owned
 from lathework.rules.holes import POINT_SHARE
 from lathework.tests.samples import plan, section, step
@@ -142,3 +143,10 @@ class Words(unittest.TestCase):
             )
             self.assertIn("cut dry", told)
             self.assertIsNone(re.search(r"plenty of oil|[Oo]il at each", told), metal)
+
+    def test_dies_are_not_forced_nor_gripped_in_jaws(self) -> None:
+        thread = plan().job.part.thread
+        for verdict in ("slight-shake", "loose"):
+            self.assertIn("opened too far it cracks", advise(thread, verdict).order)
+        stock = step(plan({"method.holder": "stock-by-tailstock"}), "thread")
+        self.assertIn("Never the bare die in chuck jaws", said(stock))
