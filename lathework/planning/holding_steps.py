@@ -165,10 +165,8 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
 def _first_face(work: Work, chucking: Chucking) -> tuple[str, str, dict[str, Figure]]:
     """Title, sentence and figures of facing the end that is held first."""
     words = {"bolt": "bolt", "kept": "part"}.get(work.part.stock.form, "bar" if chucking.on_bar else "blank")
-    sentence = (
-        f"Stand the {words} " + "{stick_out} out of the chuck. Face the end, carriage locked, and set the readout "
-    )
-    sentence += "to Z {zero}."
+    stand = f"Stand the {words} " + "{stick_out} out of the chuck. "
+    sentence = stand + "Face the end, carriage locked, and set the readout to Z {zero}."
     return (
         "Face the end, set Z zero",
         sentence,

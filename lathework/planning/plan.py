@@ -32,7 +32,7 @@ from lathework.rules.die_holding import DIE_HOLDINGS
 from lathework.rules.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
 
 _POSITIONED: tuple[Kind, ...] = ("groove", "neck", "part-begin", "part-off", "turn")
-_TOOLPOST: tuple[Kind, ...] = (*_POSITIONED, "face", "edge", "chamfer", "knurl")
+_TOOLPOST: tuple[Kind, ...] = (*_POSITIONED, "face", "edge", "chamfer", "knurl", "rough", "chase")
 """Steps of the toolpost: a drill or a die in the tailstock leaves its tool, and its zero, where it was."""
 
 
