@@ -179,7 +179,7 @@ class Reader:
             thread = called.thread
             if not has_external(thread):
                 why = "is not cut outside on a parallel blank"
-                if thread.family == "trapezoidal":
+                if thread.single_point:
                     why = "is cut single point: no die makes it in one"
                 raise InputError("not-for-a-die", field, f"{thread.designation} {why}.")
             if called.class_name and is_internal_class(thread, called.class_name, field):

@@ -52,7 +52,7 @@ def size_of(thread: Thread, class_name: str = "", internal_class: str = "", enga
         external=external,
         internal=internal,
         blanks=blank_choices(thread, external.major if external else None),
-        drills=tapping_drills(thread, internal) if parallel and thread.family != "trapezoidal" else (),
+        drills=tapping_drills(thread, internal) if parallel and not thread.single_point else (),
         groove=groove(thread) if external else None,
         chamfer=chamfer_diameter(thread) if external else None,
         wire=wire,

@@ -132,7 +132,7 @@ def _model(thread: Thread) -> Model:
 
     outside, inside = external_limits(thread), internal_limits(thread)
     under, over = _taper_reach(thread)
-    if thread.family == "trapezoidal":
+    if thread.single_point:
         under = TURNED_UNDER * thread.pitch_mm
     if outside is not None:
         tolerance = outside.major.maximum - outside.major.minimum
@@ -148,7 +148,7 @@ def _model(thread: Thread) -> Model:
         bore = (thread.minor_mm - under, thread.minor_mm + over)
     return Model(
         thread, *crest, *bore, thread.pitch_mm, thread.form.angle_deg, thread.taper > 0,
-        outside=has_external(thread) or thread.series in ("R", "NPT", "NPSM", "Tr", "Acme"),
+        outside=has_external(thread) or thread.single_point or thread.series in ("R", "NPT", "NPSM"),
         inside=thread.series != "R",
     )  # fmt: skip
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 from lathework.figures import GEOMETRY, PRACTICE, Figure, counted
 from lathework.lengths import Length
 from lathework.part import MILLED
+from lathework.planning.bore_sizes import largest_mm
 from lathework.planning.chucking import Chucking, Grip, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import axis_word, blade_place, given_mm, place_words, plunge_dial, typed
@@ -14,10 +15,11 @@ from lathework.rules.stock import ACROSS_FLATS, depth_per_flat, largest_across_f
 from lathework.units import convert
 
 _WIDER_MM = 0.01
+UNBROKEN = "Too thin to be chamfered behind: break the parted edge with a fine file, its handle on."
 PIP = "File off the pip that parting leaves, the file's handle on."
 CENTRE_BACK = "Draw the centre back before the blade is through: pushed on, the piece jams it."
-SLOT_LEFT_MM, SLOT_UNDER_MM = 2.0, 1.0
-"""Least metal round a hole when a slot is begun, and how far the slot goes under the chamfer (practice)."""
+SLOT_WALL_MM, SLOT_UNDER_MM = 1.0, 0.5
+"""Least metal round a hole when a slot is begun, and how far the slot goes under the chamfer, each side (practice)."""
 OTHER_MOUTH = "Countersink the thread's mouth on this side too, in the vise or the drill press."
 
 
@@ -89,12 +91,27 @@ def neck(work: Work, chucking: Chucking, placed: Placed) -> Operation | None:
     )
 
 
-def begin_parting(work: Work, chucking: Chucking, chamfer: Cut) -> Operation:
+def slot_left(work: Work, chucking: Chucking, chamfer: Cut) -> Figure | None:
+    """What a slot leaves standing, under the `chamfer` that is cut through it; None where a hole leaves it no wall."""
+    through = [found.bore for found in work.bores if found.bore.depth is None and found.bore.end != "across"]
+    hole, across = max(map(largest_mm, through), default=0.0), chucking.placed[-1].turned_mm
+    least, most = hole + 2 * SLOT_WALL_MM, chamfer.inner_mm - 2 * SLOT_UNDER_MM
+    if hole and least > most:
+        return None
+    unit = work.job.unit
+    inputs = (
+        given_mm("diameter", across, unit), given_mm("hole", hole, unit), given_mm("under the chamfer", most, unit),
+    )  # fmt: skip
+    return Figure(
+        "left standing", convert(min(max(across / 2, least if hole else 0.0), most), "mm", unit), unit,
+        "half the diameter, a wall round the hole, under the chamfer", PRACTICE, inputs, fine=False,
+    )  # fmt: skip
+
+
+def begin_parting(work: Work, chucking: Chucking, left: Figure) -> Operation:
     """Plunge half way, so that the far edge can be chamfered while the piece still stands in its bar."""
-    blade, edge, unit = work.job.setup.parting_blade, work.job.setup.parting_edge, work.job.unit
-    far, last = chucking.overall_mm + blade.mm, chucking.placed[-1]
-    hole = max((found.drill_mm for found in work.bores if found.bore.depth is None), default=0.0)
-    left = min(max(last.turned_mm / 2, hole + 2 * SLOT_LEFT_MM), chamfer.inner_mm - SLOT_UNDER_MM)
+    blade, edge = work.job.setup.parting_blade, work.job.setup.parting_edge
+    far, standing = chucking.overall_mm + blade.mm, in_mm(left)
     return Operation(
         key="part-begin",
         kind="part-begin",
@@ -104,22 +121,21 @@ def begin_parting(work: Work, chucking: Chucking, chamfer: Cut) -> Operation:
         headline="position",
         figures={
             "position": blade_place(work, cut_end_mm=far, blade=blade, edge=edge, name=f"{edge} edge"),
-            "left": Figure("left standing", convert(left, "mm", unit), unit, "half the diameter, more round a hole",
-                           PRACTICE, (given_mm("diameter", last.turned_mm, unit),), fine=False),
-            "dial": plunge_dial(work, chucking.bar_mm, left),
+            "left": left,
+            "dial": plunge_dial(work, chucking.bar_mm, standing),
             "kerf": typed("kerf", blade, fine=False),
         },
         tool="parting blade",
         edge=f"{edge} edge",
         cautions=(cautions.BLADE,),
-        cut=Cut(far, chucking.overall_mm, chucking.bar_mm, left),
+        cut=Cut(far, chucking.overall_mm, chucking.bar_mm, standing),
         chucking=chucking.number,
         figure_words=axis_word(work),
-    )  # fmt: skip
+    )
 
 
-def part_off(work: Work, chucking: Chucking) -> Operation | None:
-    """Part off to length, with what the far end is faced by later."""
+def part_off(work: Work, chucking: Chucking, *, begun: bool) -> Operation | None:
+    """Part off to length, with what the far end is faced by later; `begun` says that its slot is half way."""
     if not chucking.parted:
         return None
     blade, edge, unit = work.job.setup.parting_blade, work.job.setup.parting_edge, work.job.unit
@@ -154,6 +170,7 @@ def part_off(work: Work, chucking: Chucking) -> Operation | None:
         cautions=(cautions.PART_OFF,),
         notes=(
             *((CENTRE_BACK,) if chucking.centred else ()),
+            *(() if spare or begun else (UNBROKEN,)),
             *(() if spare else (PIP, *((OTHER_MOUTH,) if work.part.tapped_through else ()))),
         ),
         cut=Cut(far, overall + spare, chucking.bar_mm, 0.0),

@@ -31,6 +31,11 @@ TAP = "second"
 """The tap that a blind hole is drilled deep enough for; a bottoming tap then finishes it."""
 
 
+def spoken(drill: Drill, unit: LengthUnit) -> str:
+    """What a sentence in `unit` puts before the size of a `drill`: the name of one of another unit or rack."""
+    return f"{drill.name}, " if drill.unit != unit or drill.rack in NAMED_RACKS else ""
+
+
 @dataclass(frozen=True, slots=True)
 class BoreWork:
     """A hole with its drill: what it is called, its size, the per cent thread it leaves (None where it is plain).
@@ -58,8 +63,7 @@ class BoreWork:
 
     def spoken(self, unit: LengthUnit) -> str:
         """What a sentence in `unit` puts before the drill's size: the name of one of another unit or rack."""
-        named = self.picked is not None and (self.picked.unit != unit or bool(self.called))
-        return f"{self.name}, " if named else ""
+        return "" if self.picked is None else spoken(self.picked, unit)
 
     @property
     def bored(self) -> bool:

@@ -10,6 +10,8 @@ from lathework.planning.work import ThreadWork, Work
 from lathework.rules.stock import FORM_FLATS
 
 ALIKE_MM = 0.01
+BOLT_HEAD, BOLT_SHANK = "the bolt's head", "the bolt's shank"
+"""What a bolt is held by, in words."""
 Task = Literal["face", "bore", "turn", "thread", "part"]
 """What is done while the work is held: faced and centred, drilled, turned, threaded, parted off."""
 ALL: tuple[Task, ...] = ("face", "bore", "turn", "thread", "part")

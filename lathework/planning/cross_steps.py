@@ -5,9 +5,9 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from lathework.planning.bore_sizes import cut_threads, depth_figure, meets, thickness_mm
-from lathework.planning.bores import BoreWork
+from lathework.planning.bores import BoreWork, spoken
 from lathework.planning.chucking import Chucking
-from lathework.planning.hole_steps import DEEP_RATIO, PECK, drilling_speed, pilot_figure, pilot_words, ream
+from lathework.planning.hole_steps import DEEP_RATIO, PECK, drilling_speed, pilot_drill, pilot_figure, ream
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import typed
 from lathework.planning.tapping_steps import (
@@ -56,13 +56,13 @@ def _set_up(chucking: Chucking, found: BoreWork) -> Operation:
 def _drill(work: Work, chucking: Chucking, found: BoreWork) -> Operation:
     depth = depth_figure(found, thickness_mm(work.part, found.bore), 0.0, work.job.unit)
     figures = {"drill": found.drill, "depth": depth, "speed": drilling_speed(work, found.drill_mm)}
-    pilot = pilot_figure(work, found)
+    pilot, first = pilot_drill(work, found), "Drill "
     if pilot is not None:
-        figures["pilot"] = pilot
+        figures["pilot"] = pilot_figure(work, found, pilot)
+        first = f"Drill a pilot of {spoken(pilot, work.job.unit)}{{pilot}}, then "
     if found.percent is not None:
         figures["percent"] = found.percent
     wanders = "It wanders off a curved surface: a centre drill first"
-    first = f"Drill a pilot of {pilot_words(pilot)}, then " if pilot is not None else "Drill "
     size = "bore or ream to {drill}" if found.bored else found.spoken(work.job.unit) + "{drill}"
     return Operation(
         key=keyed("cross-drill", found.bore.id),

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.ends import far_end
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given_mm, place_words, tip_stop, typed
 from lathework.planning.work import ThreadWork, Work, in_mm
@@ -62,7 +63,7 @@ def chamfer_behind(work: Work, chucking: Chucking) -> Operation | None:
     size = _broken(work, last) if last.thread is None else _lead_length(work, last.thread)
     far, outer = chucking.overall_mm, last.turned_mm
     return Operation(
-        key=keyed("edge", f"{last.section.id}.{'left' if chucking.faces == 'right' else 'right'}"),
+        key=keyed("edge", f"{last.section.id}.{far_end(work.ends)}"),
         kind="edge",
         title=f"Chamfer the {last.name} behind",
         sentence="Chamfer the far edge at 45° through the slot, {size} each way.",

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from lathework.figures import PRACTICE, Figure, Given
-from lathework.planning.chucking import Chucking
+from lathework.planning.chucking import BOLT_SHANK, Chucking
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.order import CENTRE_RATIO, LEAST_GRIP_MM
 from lathework.planning.positions import along, given, given_mm
@@ -240,7 +240,7 @@ def _face_notes(work: Work, chucking: Chucking) -> tuple[str, ...]:
         notes.append(
             "Copper or soft jaws on a finished surface; true it with an indicator, a hole off its axis is lost."
         )
-    if form == "bolt" and "shank" in grip.words:
+    if grip.words == BOLT_SHANK:
         notes.append(HEAD_IN_CHUCK)
     if not chucking.second and work.order == "blanks-first" and grip.length_mm > LONG_IN_SPINDLE_MM:
         notes.append(INTO_SPINDLE)

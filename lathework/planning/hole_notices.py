@@ -10,7 +10,7 @@ from lathework.planning.bore_sizes import FLOOR_MM, depth_figure, largest_mm, th
 from lathework.planning.bores import BoreWork, bore_work, much_nearer, racks_of
 from lathework.planning.chucking import Chucking
 from lathework.planning.notice import Notice, told
-from lathework.planning.tapping_steps import margin_of, way_of
+from lathework.planning.tapping_steps import by_hand_because, margin_of, way_of
 from lathework.planning.work import Work, in_mm
 from lathework.rules.drill_choice import RACKS
 from lathework.rules.holes import THIN_WALL, likely_breaks
@@ -86,9 +86,9 @@ def _drills(work: Work, ways: tuple[Chucking, ...], bore: Bore, found: BoreWork,
             yield Notice("tap-breaks", f"{field}.thread", text)
     chucking = next((way for way in ways if way.faces == bore.end), None)
     if chucking is not None and not found.chased and way_of(work, found, chucking).code != work.job.method.tapping:
-        way = way_of(work, found, chucking)
-        why = "is blind" if bore.depth is not None else "ends in metal while the part is on the bar"
-        how = "when the piece is parted off" if way.off_lathe else "by hand, not under power"
+        why, how = by_hand_because(work, found, chucking), "by hand, not under power"
+        if way_of(work, found, chucking).off_lathe:
+            why, how = "would be drilled far past the part on its bar", "when the piece is parted off"
         yield Notice("blind-by-hand", "method.tapping", f"{name} {why}: it is tapped {how}.")
 
 

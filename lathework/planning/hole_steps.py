@@ -7,7 +7,7 @@ from dataclasses import replace
 
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.planning.bore_sizes import depth_figure, wall_figure
-from lathework.planning.bores import HOME_RACKS, BoreWork
+from lathework.planning.bores import HOME_RACKS, BoreWork, spoken
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import given_mm
@@ -19,6 +19,7 @@ from lathework.rules.holes import PILOT_FROM_MM, countersink
 from lathework.rules.pipe_holes import TaperHole
 from lathework.rules.speeds import spindle_speed
 from lathework.rules.tap_holding import TAP_HOLDINGS
+from lathework.tables.drills import Drill
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
@@ -63,25 +64,23 @@ def _spot(chucking: Chucking, found: BoreWork) -> Operation:
     )
 
 
-def pilot_figure(work: Work, found: BoreWork) -> Figure | None:
+def pilot_drill(work: Work, found: BoreWork) -> Drill | None:
     """The pilot of a hole: the drill nearest to half of it; None for a hole that wants none. Source: practice."""
     if found.drill_mm < PILOT_FROM_MM:
         return None
+    rack = owned(work.job.setup.drills or HOME_RACKS[work.job.unit], work.job.unit)
+    smaller = [drill for drill in rack if drill.diameter_mm < found.drill_mm]
+    return min(smaller, key=lambda one: abs(one.diameter_mm - found.drill_mm / 2), default=None)
+
+
+def pilot_figure(work: Work, found: BoreWork, drill: Drill) -> Figure:
+    """The size of the pilot `drill` of a hole."""
     unit = work.job.unit
-    rack = owned(work.job.setup.drills or HOME_RACKS[unit], unit)
-    smaller = [drill for drill in rack if drill.diameter_mm < found.drill_mm] or rack
-    drill = min(smaller, key=lambda one: abs(one.diameter_mm - found.drill_mm / 2))
     return Figure(
         "pilot drill", convert(drill.diameter, drill.unit, unit), unit,
         "drill nearest to half the hole, the web of the larger drill", PRACTICE,
         (given_mm("hole", found.drill_mm, unit),), note=f"Drill {drill.name}.",
     )  # fmt: skip
-
-
-def pilot_words(pilot: Figure) -> str:
-    """What a sentence calls the pilot: the drill's name before its size, where that is not its size."""
-    name = pilot.note.removeprefix("Drill ").removesuffix(".")
-    return "{pilot}" if name.split()[0].replace(".", "").isdigit() else f"{name}, {{pilot}}"
 
 
 def _care(chucking: Chucking, found: BoreWork) -> Caution:
@@ -91,16 +90,17 @@ def _care(chucking: Chucking, found: BoreWork) -> Caution:
 
 
 def _pilot(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Operation | None:
-    pilot = pilot_figure(work, found)
-    if pilot is None:
+    drill = pilot_drill(work, found)
+    if drill is None:
         return None
+    pilot = pilot_figure(work, found, drill)
     return Operation(
         key=keyed("pilot", found.bore.id),
         kind="drill",
         title="Drill the pilot",
-        sentence=f"Drill {pilot_words(pilot)}, {{depth}} deep to the point.",
+        sentence=f"Drill {spoken(drill, work.job.unit)}{{pilot}}, {{depth}} deep to the point.",
         headline="pilot",
-        figures={"pilot": pilot, "depth": depth, "speed": drilling_speed(work, found.drill_mm / 2)},
+        figures={"pilot": pilot, "depth": depth, "speed": drilling_speed(work, in_mm(pilot))},
         tool="drill in the tailstock chuck",
         edge="",
         cautions=(_care(chucking, found),),

@@ -67,7 +67,7 @@ def _draw_out(work: Work, chucking: Chucking) -> Operation:
 
 def steady(work: Work, chucking: Chucking) -> Operation | None:
     """Set the travelling steady, where work on a centre is too long to stand on that alone."""
-    if chucking.carried != "steady" or "turn" not in chucking.does:
+    if chucking.carried != "steady":
         return None
     return Operation(
         key=keyed("steady", chucking.faces),

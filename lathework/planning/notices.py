@@ -9,8 +9,8 @@ from lathework.planning.chucking import Chucking
 from lathework.planning.hole_notices import hole_notices
 from lathework.planning.notice import Notice, told
 from lathework.planning.order import CENTRE_RATIO, LEAST_GRIP_MM, STEADY_RATIO
-from lathework.planning.threading_steps import why_by_hand
-from lathework.planning.turning_steps import LEAST_TURNED_MM
+from lathework.planning.threading_steps import by_hand_because
+from lathework.planning.turning_steps import left_on
 from lathework.planning.work import Work
 from lathework.rules.stock import largest_across_flats
 
@@ -35,11 +35,11 @@ def _threads(work: Work) -> Iterator[Notice]:
                 "round instead, or leave a run-out."
             )
             yield Notice("groove-eats-thread", "method.finish", text)
-        why = why_by_hand(work, found)
+        why = by_hand_because(work, found)
         if why:
             text = f"{found.thread.designation} {why}: its die is turned by hand."
             yield Notice("die-by-hand", "method.holder", text)
-        if found.blank_mm < work.part.stock.corners_mm < found.blank_mm + LEAST_TURNED_MM:
+        if left_on(found, work.part.stock.corners_mm):
             over = told(work.part.stock.corners_mm - found.blank_mm, work.job.unit, fine=True)
             text = f"The bar is {over} over the blank of {found.thread.designation}: leave it as it is."
             yield Notice("bar-as-blank", field, text)

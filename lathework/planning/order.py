@@ -40,7 +40,8 @@ def cut_mm(part: Part, numbers: tuple[int, ...]) -> float:
     for number in numbers:
         section = part.sections[number]
         far += section.length.mm
-        if section.thread is not None or nominal_mm(part, number) < part.stock.corners_mm - _CUT_MM:
+        smaller = nominal_mm(part, number) < part.stock.corners_mm - _CUT_MM
+        if smaller or section.thread is not None or section.shape == "knurl":
             worked = far
     return worked
 

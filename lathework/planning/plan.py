@@ -61,7 +61,6 @@ def _facing(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Hold and face; or bring the work into a holding whose end is faced already."""
     if not chucking.begins:
         yield moving_steps.move(work, chucking)
-        yield moving_steps.steady(work, chucking)
         return
     if chucking.second:
         yield holding_steps.hold_again(work, chucking)
@@ -71,7 +70,7 @@ def _facing(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
 def _boring(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Holes along the axis, tapped on the lathe unless that is done in the vise."""
     yield from hole_steps.holes(work, chucking)
-    yield from tapping_steps.roughing(work, chucking)
+    yield from tapping_steps.roughed_out(work, chucking)
     yield from tapping_steps.taps(work, chucking, in_vise=False)
 
 
@@ -99,6 +98,7 @@ def _shaping(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
         yield holding_steps.centre(work, chucking)
     if "turn" not in chucking.does:
         return
+    yield moving_steps.steady(work, chucking)
     yield from _turning(work, chucking)
     if "bore" in chucking.does and not first:
         yield from _boring(work, chucking)
@@ -128,10 +128,11 @@ def _threading(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
 def _parting(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Part off: half way, chamfer behind, through; or at once where the far end is faced later."""
     behind = edge_steps.chamfer_behind(work, chucking)
-    if behind is not None and behind.cut is not None:
-        yield blade_steps.begin_parting(work, chucking, behind.cut)
+    left = blade_steps.slot_left(work, chucking, behind.cut) if behind is not None and behind.cut is not None else None
+    if left is not None:
+        yield blade_steps.begin_parting(work, chucking, left)
         yield behind
-    yield blade_steps.part_off(work, chucking)
+    yield blade_steps.part_off(work, chucking, begun=left is not None)
 
 
 def _flats(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation]:

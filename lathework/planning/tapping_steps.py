@@ -8,28 +8,35 @@ from collections.abc import Iterator
 from lathework.figures import GEOMETRY, Figure, Given, counted
 from lathework.planning.bores import TAP, BoreWork
 from lathework.planning.chucking import Chucking
+from lathework.planning.driving import (
+    CHASING_SHARE,
+    LEAD_LEFT,
+    lighter,
+    rhythm,
+    roughing,
+    turn_back,
+    under_power,
+    why_by_hand,
+)
 from lathework.planning.hole_steps import bores_here, ends_in_bar, tapped_in_vise
 from lathework.planning.operation import Operation, keyed, makes, quoted
 from lathework.planning.positions import along, typed
-from lathework.planning.rhythm import rhythm, turn_back, under_power
 from lathework.planning.work import Work, in_mm
 from lathework.rules import cautions
 from lathework.rules.chasing import advance, chasing_passes, infeed, largest_chaser, pass_count
 from lathework.rules.holes import likely_breaks, tap_margin, tap_named
 from lathework.rules.pipe_holes import TaperHole
 from lathework.rules.reversing import back_off
-from lathework.rules.roughing import HAND_BEARS_NM, rough_bore, rough_count, rough_passes, rough_share, torque_left
+from lathework.rules.roughing import HAND_BEARS_NM, rough_bore, rough_passes, rough_share
 from lathework.rules.speeds import spindle_speed
 from lathework.rules.tap_holding import SMALL_TAP_MM, TAP_HOLDINGS, TapHolding
 from lathework.rules.tapping import TAPPED_PERCENT
-from lathework.rules.torque import cutting_torque, form_torque, held
+from lathework.rules.torque import cutting_torque, form_torque
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
 LEAST_THREADED_MM = 12.0
 """Smallest hole that an inside threading tool works in (practice)."""
-CHASING_SHARE = 2.0
-"""Speed of chasing over that of a die or a tap (practice)."""
 FORMED = "A form tap makes no chips: no turning back, and a hole that is neither tight nor wide."
 FORMED_OIL = "light oil: a form tap is never run dry"
 LEFT_HAND = "Left-hand tap: turn the spindle backward to cut, forward to back off."
@@ -44,13 +51,29 @@ def way_of(work: Work, found: BoreWork, chucking: Chucking) -> TapHolding:
     chosen = TAP_HOLDINGS[work.job.method.tapping]
     if tapped_in_vise(work, chucking, found):
         return TAP_HOLDINGS["in-vise"]
-    open_end = found.bore.depth is None and not ends_in_bar(work, chucking, found)
-    return chosen if chosen.blind or open_end else TAP_HOLDINGS["by-centre"]
+    return TAP_HOLDINGS["by-centre"] if by_hand_because(work, found, chucking) else chosen
 
 
-def why_otherwise(found: BoreWork, way: TapHolding) -> str:
+def by_hand_because(work: Work, found: BoreWork, chucking: Chucking) -> str:
+    """Why a tap that was to go in under power is turned by hand; "" where power will do, or was not chosen."""
+    chosen, thread = TAP_HOLDINGS[work.job.method.tapping], found.bore.thread
+    if not chosen.power or thread is None:
+        return ""
+    if found.bore.depth is not None:
+        return "is blind"
+    if ends_in_bar(work, chucking, found):
+        return "ends in metal while the part is on the bar"
+    return why_by_hand(work, thread, solid_torque(work, found, thread), chosen.slips_nm)
+
+
+def why_otherwise(work: Work, found: BoreWork, chucking: Chucking, way: TapHolding) -> str:
     """Why a hole is tapped in another `way` than was chosen."""
-    return BLIND if found.bore.depth else PARTED_FIRST if way.off_lathe else ON_THE_BAR
+    if way.off_lathe:
+        return PARTED_FIRST
+    if found.bore.depth is not None:
+        return BLIND
+    why = by_hand_because(work, found, chucking)
+    return ON_THE_BAR if ends_in_bar(work, chucking, found) else f"By hand: it {why}."
 
 
 def hole_made(found: BoreWork, thread: Thread) -> str:
@@ -110,18 +133,15 @@ def _rough(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> O
         sentence="Set an inside threading tool on centre, square by the gauge. Gear the leadscrew for {advance} a turn "
         "and rough the thread out in {cuts}, {infeed} in all from touching the hole.",
         headline="infeed",
-        figures={
-            "advance": advance(thread),
-            "infeed": rough_bore(thread, bore, share, job.setup.dial),
-            "cuts": rough_count(passes),
-            "solid": solid_torque(work, found, thread),
-            "speed": spindle_speed(job.material.thread_speed * CHASING_SHARE, thread.major_mm, name="speed"),
-        },
+        figures=roughing(
+            work, thread, solid_torque(work, found, thread), rough_bore(thread, bore, share, job.setup.dial), passes
+        ),
         tool=f"inside threading tool, {thread.form.angle_deg:g}°",
         edge="point",
         cautions=(cautions.CHASE,),
         notes=(
             "In the solid the tap would take {solid}: more than a person turns steadily.",
+            *((LEAD_LEFT,) if thread.hand == "left" else ()),
             "Keep it clear of the bottom, and leave the rest to the tap: it makes the size and the flanks.",
         ),
         passes=passes,
@@ -132,12 +152,10 @@ def _rough(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> O
 
 def torques(work: Work, found: BoreWork, thread: Thread, way: TapHolding) -> dict[str, Figure]:
     """The tap's margin, where it is known, and its torque with what is said of holding it in that `way`."""
-    torque = solid_torque(work, found, thread)
-    share = roughed(work, found, thread)
-    torque = torque_left(torque, share) if share else torque
+    torque, share = solid_torque(work, found, thread), 0.0 if way.power else roughed(work, found, thread)
     margin = margin_of(work, found, thread)
     return ({} if margin is None else {"margin": margin}) | {
-        "torque": held(torque, "tap", by_torque=way.by_torque, slips_nm=way.slips_nm)
+        "torque": torque if way.power else lighter(torque, share, "tap", by_torque=way.by_torque)
     }
 
 
@@ -184,10 +202,12 @@ def _full(work: Work, found: BoreWork) -> Figure:
     return along(work, "full thread", work.part.overall_mm, "overall length: it goes through")
 
 
-def _notes(work: Work, found: BoreWork, thread: Thread, way: TapHolding, figures: dict[str, Figure]) -> tuple[str, ...]:
+def _notes(
+    work: Work, chucking: Chucking, found: BoreWork, thread: Thread, way: TapHolding, figures: dict[str, Figure]
+) -> tuple[str, ...]:
     return (
         *risks(figures),
-        *((why_otherwise(found, way),) if way.code != work.job.method.tapping else ()),
+        *((why_otherwise(work, found, chucking, way),) if way.code != work.job.method.tapping else ()),
         *((LEFT_HAND,) if thread.hand == "left" else ()),
         *way.notes,
         *((way.small,) if way.small and thread.major_mm < SMALL_TAP_MM else ()),
@@ -213,7 +233,7 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
         tool=f"{thread.designation} tap: {tap_order(found, power=way.power)}",
         edge="",
         cautions=(*way.cautions, *work.hazards),
-        notes=_notes(work, found, thread, way, figures),
+        notes=_notes(work, chucking, found, thread, way, figures),
         chucking=chucking.number,
         makes=hole_made(found, thread),
     )
@@ -316,7 +336,7 @@ def _try(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
     )  # fmt: skip
 
 
-def roughing(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
+def roughed_out(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Threads that are roughed out on the lathe, wherever they are tapped."""
     for found in bores_here(work, chucking):
         if found.bore.thread is not None and not found.chased:

@@ -6,32 +6,25 @@ import math
 
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.driving import LEAD_LEFT, lighter, rhythm, roughing, turn_back, under_power, why_by_hand
 from lathework.planning.operation import Cut, Operation, keyed, makes, quoted
-from lathework.planning.rhythm import rhythm, turn_back, under_power
 from lathework.planning.work import ThreadWork, Work
 from lathework.rules import cautions
-from lathework.rules.chasing import advance
 from lathework.rules.die_holding import DIE_HOLDINGS, DieHolding
 from lathework.rules.gauging import best_wire, over_wires_within
 from lathework.rules.relief import TURNED_ROUND_STOP, UNFINISHED_THREADS, counterbore, unfinished_length
 from lathework.rules.reversing import back_off, backward
 from lathework.rules.roughing import (
-    SLOWEST,
     bears,
-    rough_count,
     rough_depth,
     rough_passes,
     rough_share,
-    torque_left,
 )
-from lathework.rules.speeds import spindle_speed
-from lathework.rules.torque import cutting_torque, hand_force, held
+from lathework.rules.torque import cutting_torque, hand_force
 from lathework.units import convert
 
 SHORT_OF_SHOULDER = 0.5
 """Pitches kept between the die and the shoulder (practice)."""
-ROUGHING_SHARE = 2.0
-"""Speed of a threading tool over that of a die (practice)."""
 EVERY_PIECE_UP_TO, EVERY_THIRD_UP_TO = 5, 20
 """Batches up to which each piece, or each third one, is gauged; beyond, each fifth (practice)."""
 DRIFTS = 4.0
@@ -64,23 +57,15 @@ def die_torque(work: Work, found: ThreadWork) -> Figure:
     return cutting_torque(found.thread, work.job.material.cutting_force)
 
 
-def why_by_hand(work: Work, found: ThreadWork) -> str:
-    """Why a die that was to go on under power is turned by hand; "" where power will do. Source: practice."""
-    chosen, thread = DIE_HOLDINGS[work.job.method.holder], found.thread
-    if not chosen.power:
-        return ""
-    torque = die_torque(work, found)
-    if thread.hand == "left" and work.job.setup.mount != "locked":
-        return "is left-hand, and a spindle that runs backward to cut unscrews a screwed-on chuck"
-    if torque.value > chosen.slips_nm:
-        return f"takes {torque.value:.1f} N m, more than may slip under power"
-    wanted = spindle_speed(work.job.material.thread_speed, thread.major_mm, name="speed").value
-    return f"wants {wanted:.0f} rev/min, slower than lathes commonly go" if wanted < SLOWEST else ""
+def by_hand_because(work: Work, found: ThreadWork) -> str:
+    """Why a die that was to go on under power is turned by hand; "" where power will do, or was not chosen."""
+    chosen = DIE_HOLDINGS[work.job.method.holder]
+    return why_by_hand(work, found.thread, die_torque(work, found), chosen.slips_nm) if chosen.power else ""
 
 
 def way_of(work: Work, found: ThreadWork) -> DieHolding:
     """How the die goes on: as chosen, but by hand what must not go on under power."""
-    return DIE_HOLDINGS["sliding-by-hand" if why_by_hand(work, found) else work.job.method.holder]
+    return DIE_HOLDINGS["sliding-by-hand" if by_hand_because(work, found) else work.job.method.holder]
 
 
 def roughed(work: Work, found: ThreadWork) -> float:
@@ -104,13 +89,9 @@ def rough_out(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork)
         sentence="Gear the leadscrew for {advance} a turn and rough the thread out in {cuts} with a threading tool, "
         "{infeed} in all from touching the blank.",
         headline="infeed",
-        figures={
-            "advance": advance(thread),
-            "infeed": rough_depth(thread, blank, share, job.setup.dial),
-            "cuts": rough_count(passes),
-            "solid": die_torque(work, found),
-            "speed": spindle_speed(job.material.thread_speed * ROUGHING_SHARE, thread.major_mm, name="speed"),
-        },
+        figures=roughing(
+            work, thread, die_torque(work, found), rough_depth(thread, blank, share, job.setup.dial), passes
+        ),
         tool=f"outside threading tool, {thread.form.angle_deg:g}°",
         edge="point",
         cautions=(cautions.CHASE,),
@@ -119,6 +100,7 @@ def rough_out(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork)
             "Set the tool square by the gauge, its point on centre."
             if found.groove
             else "No groove to run out into: pull the tool out at a chalked line, the spindle by hand at the end.",
+            *((LEAD_LEFT,) if thread.hand == "left" else ()),
             "Leave the rest to the die: it makes the size and the flanks.",
         ),
         cut=Cut(placed.far_mm - found.groove_width_mm, placed.near_mm, found.blank_mm, found.blank_mm - 2 * deep),
@@ -167,7 +149,7 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -
     overrun = chucking.overrun_mm if placed.number == chucking.placed[-1].number else 0.0
     turns = _turns(found, placed.far_mm - placed.near_mm + overrun)
     solid = die_torque(work, found)
-    torque = held(torque_left(solid, share) if share else solid, "die", by_torque=way.by_torque, slips_nm=way.slips_nm)
+    torque = solid if way.power and not share else lighter(solid, share, "die", by_torque=way.by_torque)
     figures = {"turns": turns, "rhythm": rhythm(work)}
     if way.power:
         figures |= under_power(work, thread, turns)

@@ -10,7 +10,7 @@ from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.holding_steps import KNIFE, speed
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop, typed
-from lathework.planning.work import Work, in_mm
+from lathework.planning.work import ThreadWork, Work, in_mm
 from lathework.rules import cautions
 from lathework.rules.passes import deepest_cut, passes
 from lathework.rules.turning import Target
@@ -130,6 +130,13 @@ def _diameter(work: Work, placed: Placed) -> Figure:
     )  # fmt: skip
 
 
+def left_on(found: ThreadWork | None, bar_mm: float) -> bool:
+    """Whether a bar is left as it is for a thread: a skin over its blank, and nowhere over the nominal size."""
+    if found is None or bar_mm > found.thread.major_mm + _CUT_MM:
+        return False
+    return found.blank_mm < bar_mm < found.blank_mm + LEAST_TURNED_MM
+
+
 def turn(work: Work, chucking: Chucking) -> Iterator[Operation]:
     """Turn what this chucking makes, the largest diameter first.
 
@@ -140,7 +147,8 @@ def turn(work: Work, chucking: Chucking) -> Iterator[Operation]:
     while made:
         far = made[-1]
         largest = max(made, key=lambda p: p.turned_mm)
-        if largest.turned_mm < current - (LEAST_TURNED_MM if largest.thread is not None else _CUT_MM):
+        skin = current == chucking.bar_mm and left_on(largest.thread, current)
+        if largest.turned_mm < current - _CUT_MM and not skin:
             yield _turn(work, chucking, largest, far, current)
             current = largest.turned_mm
         made.pop()

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from lathework.planning.chucking import ALL, Carried, Chucking, Grip, Placed, Task, place
+from lathework.planning.chucking import ALL, BOLT_HEAD, BOLT_SHANK, Carried, Chucking, Grip, Placed, Task, place
 from lathework.planning.ends import far_end, near_end
 from lathework.planning.grips import CLEAR_MM, held
 from lathework.planning.order import (
@@ -63,7 +63,7 @@ def _one_ended(work: Work, base: Chucking) -> Chucking:
     stick_out = near + HOLD_CLEARANCE_MM
     if overall - stick_out < LEAST_GRIP_MM:
         return base
-    words = "the bolt's shank" if work.part.stock.form == "bolt" else base.grip.words
+    words = BOLT_SHANK if work.part.stock.form == "bolt" else base.grip.words
     grip = replace(base.grip, words=words, length_mm=overall - stick_out)
     return replace(base, grip=grip, stick_out_mm=stick_out, worked_mm=near)
 
@@ -78,7 +78,7 @@ def _first(work: Work, *, second: bool) -> tuple[Chucking, ...]:
         stick_out_mm=overall, worked_mm=overall, bar_mm=bar, spare_mm=spare, does=ALL[:-1],
     )  # fmt: skip
     if stock.one_ended:
-        named = replace(base.grip, words="the bolt's head") if stock.form == "bolt" else base.grip
+        named = replace(base.grip, words=BOLT_HEAD) if stock.form == "bolt" else base.grip
         return _carried(work, _one_ended(work, replace(base, grip=named)))
     if work.order == "blanks-first":
         return _carried(work, _blank(base, worked))
@@ -92,8 +92,9 @@ def _first(work: Work, *, second: bool) -> tuple[Chucking, ...]:
 def _drawn(work: Work, base: Chucking) -> Chucking:
     """The bar with the whole piece out of the jaws, parted off."""
     kerf, last = work.job.setup.parting_blade.mm, base.placed[-1]
-    runs_out = last.thread is not None and base.own == len(base.placed)
-    overrun = kerf + UNFINISHED_THREADS * last.thread.thread.pitch_mm if runs_out and last.thread is not None else 0.0
+    overrun = 0.0
+    if last.thread is not None and base.own == len(base.placed):
+        overrun = kerf + UNFINISHED_THREADS * last.thread.thread.pitch_mm
     worked = base.overall_mm + base.spare_mm + max(kerf, overrun)
     return replace(base, stick_out_mm=worked + HOLD_CLEARANCE_MM, worked_mm=worked, overrun_mm=overrun, does=("part",))
 
@@ -139,7 +140,7 @@ def _carried(work: Work, base: Chucking) -> tuple[Chucking, ...]:
 def _short(work: Work, base: Chucking) -> Chucking:
     """The end close to the jaws, to be faced, centred and drilled: still the bar that it is turned from."""
     length = base.grip.length_mm + base.stick_out_mm
-    words = base.grip.words
+    words = BOLT_SHANK if work.part.stock.form == "bolt" else base.grip.words
     if base.second:
         length, words = base.made[-1].far_mm, "the end that is not worked yet"
     across = work.part.stock.across.mm

@@ -92,7 +92,7 @@ CROSS_DRILL = Caution(
 CHASE = Caution(
     "chase",
     "Slowest speed, hand at the switch: know where the tool must stop, and stop the spindle before you measure.",
-    "A tool run into the bottom of a hole breaks, and may throw the work.",
+    "A tool run into a shoulder or the bottom of a hole breaks, and may throw the work.",
 )
 KNURL = Caution(
     "knurl",

@@ -20,9 +20,8 @@ SMALL_TAP_MM = 6.0
 class TapHolding:
     """A way to tap: its name, what it costs, the step's sentence, and what to mind.
 
-    `sentence`, without its full stop, may name the figures turns, speed and stop. `blind` says whether it may end
-    in a blind hole. `small` is said of a tap of less than SMALL_TAP_MM. The wrench is chosen
-    `by_torque`, or the holder slips at `slips_nm` (N m).
+    `sentence`, without its full stop, may name the figures turns, speed and stop. `small` is said of a tap of
+    less than SMALL_TAP_MM. The wrench is chosen `by_torque`, or the holder slips at `slips_nm` (N m).
     """
 
     code: Tapping
@@ -32,7 +31,6 @@ class TapHolding:
     cautions: tuple[Caution, ...]
     notes: tuple[str, ...]
     power: bool = False
-    blind: bool = True
     off_lathe: bool = False
     small: str = ""
     by_torque: bool = False
@@ -60,7 +58,6 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         ("No bar and no wrench in the holder under power. Back it out by hand, motor off.",),
         power=True,
         slips_nm=SLIPS_IN_HAND,
-        blind=False,
     ),
     "slipping-chuck": TapHolding(
         "slipping-chuck",
@@ -72,7 +69,6 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         ("Try the grip by hand first: the spindle must turn in spite of the chuck.",),
         power=True,
         slips_nm=SLIPS_IN_CHUCK,
-        blind=False,
     ),
     "in-vise": TapHolding(
         "in-vise",

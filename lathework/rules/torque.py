@@ -32,7 +32,6 @@ TAP_HOLDS: tuple[tuple[float, str], ...] = (
 SLIPS_IN_HAND, SLIPS_IN_CHUCK, SLIPS_IN_HOLDER = 2.0, 8.0, 8.0
 """Torque in N m up to which a holder in the hand, a shank in a drill chuck and a floating die holder still slip in
 time (practice)."""
-TOO_MUCH = "More torque than may slip under power: turn the spindle by hand."
 
 
 def cutting_torque(thread: Thread, cutting_force: float, *, tool: Tool = "die") -> Figure:
@@ -64,18 +63,6 @@ def form_torque(torque: Figure) -> Figure:
     )  # fmt: skip
 
 
-def what_slips(torque_nm: float, slips_nm: float, tool: Tool = "die") -> str:
-    """What must be said of a die or a tap that takes `torque_nm` in a given holder; "" for nothing (unit N m).
-
-    The holder slips at `slips_nm` (unit N m). Past what any holder bears the words are those of `what_holds`.
-    Source: practice.
-    """
-    words = what_holds(torque_nm, tool)
-    if words == what_holds(math.inf, tool):
-        return words
-    return TOO_MUCH if torque_nm > slips_nm else ""
-
-
 def hand_force(torque: Figure) -> Figure:
     """Force at the hand in N for `torque` in N m, 150 mm from the axis. Source: practice."""
     return Figure(
@@ -94,11 +81,8 @@ def what_holds(torque_nm: float, tool: Tool = "die") -> str:
     return next(words for most, words in (HOLDS if tool == "die" else TAP_HOLDS) if torque_nm <= most)
 
 
-def held(torque: Figure, tool: Tool, *, by_torque: bool, slips_nm: float) -> Figure:
-    """A `torque` with what must be said of holding it.
-
-    What to hold the `tool` with, where that goes `by_torque`; else whether its holder, which slips at `slips_nm` (unit
-    N m), bears it. Source: practice.
-    """
-    words = what_holds(torque.value, tool) if by_torque else what_slips(torque.value, slips_nm, tool)
-    return replace(torque, note=words)
+def held(torque: Figure, tool: Tool, *, by_torque: bool) -> Figure:
+    """A `torque` with what must be said of holding it: what to hold the `tool` with, where that goes `by_torque`, and
+    wherever it is past what any holder bears. Source: practice."""
+    words = what_holds(torque.value, tool)
+    return replace(torque, note=words if by_torque or words == what_holds(math.inf, tool) else "")

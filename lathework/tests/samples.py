@@ -154,6 +154,11 @@ def kinds(made: Plan) -> list[str]:
     return [operation.key.partition(":")[0] for operation in made.operations]
 
 
+def said(one: Operation) -> str:
+    """Everything a step tells in words."""
+    return " ".join([one.title, one.sentence, *one.notes, *(caution.do for caution in one.cautions)])
+
+
 def step(made: Plan, name: str, nth: int = 1) -> Operation:
     """The step of a key, or the `nth` of a kind of work."""
     found = [one for one in made.operations if name in (one.key, one.key.partition(":")[0])]

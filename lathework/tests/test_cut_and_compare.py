@@ -24,6 +24,8 @@ from lathework.threads.designation import read_designation
 STEP = 0.2
 ON_SIZE, LEFT, EDGE = 1e-6, 0.011, 0.01
 """Millimetres: never under size; a hundredth may be left; places on an edge between sections belong to neither."""
+SKIN = 0.1
+"""Millimetres over a thread's blank that a bar of its nominal size may keep."""
 BROKEN = 1.1
 """Millimetres at an end of the part where a parted or sawn edge may be broken, or a parted thread chamfered."""
 FACED = {**PLUG, "part.bores": [bore("#4-40", depth="1/4", end="left")]}
@@ -87,6 +89,11 @@ def wanted(job: Job, made: Plan, place: float) -> tuple[float, float]:
         found = made.work.threads[number]
         ends = max(found.groove_width_mm, (found.blank_mm - found.thread.minor_mm) / 2 + found.thread.pitch_mm)
         inside = near + ends + EDGE < place < far - ends - EDGE
+        bar = job.part.stock.corners_mm
+        if bar <= found.thread.major_mm + ON_SIZE and bar < size + SKIN:
+            # Bar of the thread's own size is not turned down by a skin.
+            size = max(size, bar)
+            return found.thread.minor_mm - 0.35 * found.thread.pitch_mm, size
         return (size, size) if inside else (found.thread.minor_mm - 0.35 * found.thread.pitch_mm, size)
     return (size, size) if inside else (size - 2 * margin, size)
 

@@ -199,7 +199,18 @@ class TwoBehindOneName(unittest.TestCase):
         self.assertIn("9/16-12 UNC shares the pitch of 9/16 BSW at 60 degrees", caught.exception.message)
 
     def test_what_was_said_in_full_is_not_asked(self) -> None:
-        for text in ("1/4-32 UNEF", "1/4-32 ME", "G1/4", "1/4 BSPP", "R1/4", "1/4 BSPT", "1-14 UNS", "M8"):
+        for text in (
+            "1/4-32 UNEF",
+            "1/4-32 ME",
+            "G1/4",
+            "1/4 BSPP",
+            "R1/4",
+            "1/4 BSPT",
+            "1-14 UNS",
+            "M8",
+            "1/4-32-2A",
+            "G1/4 A",
+        ):
             read_designation(text)
 
     def test_a_stored_job_is_read_as_it_was(self) -> None:

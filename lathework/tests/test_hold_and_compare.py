@@ -30,11 +30,15 @@ ABOUT, CLEARANCE = 0.01, 6.0
 JAWS_CLEAR, LEAST_HELD = 1.0, 2.0
 """Millimetres between tool and jaws at least; and that anything at all can hold."""
 THREE_JAWS = 7.9
+SLIPS, SLOWEST = 8.0, 20.0
+"""N m past which nothing that slips bears a die or a tap, rev/min that lathes commonly have (trade practice)."""
+WALL = 0.5
+"""Millimetres of metal that must be left round a thread when a slot is begun beside it."""
 LEAD, CHIPS = 3.0, 1.0
 """Threads of a tap's lead, and of room for chips, below the last full thread (trade practice)."""
-OUTSIDE = ("M3", "M5", "M8", "M12", "1/4-20", "3/8-16", "1/2 BSW", "4 BA")
+OUTSIDE = ("M3", "M5", "M8", "M8 LH", "M12", "M24", "1/4-20", "3/8-16", "1/2 BSW", "4 BA")
 FORMS = ("round", "round", "round", "hexagon", "bolt")
-INSIDE = ("M3", "M4", "M6", "1/4-20", "2 BA")
+INSIDE = ("M3", "M4", "M6", "M6 LH", "M10", "M16", "1/4-20", "2 BA")
 
 
 def mm(figure: Figure) -> float:
@@ -58,7 +62,11 @@ class Held:
         length = self.sawn if self.sawn is not None else float("inf")
         gripped = length - self.out
         if self.job.part.stock.one_ended:
-            gripped = THREE_JAWS
+            # By its head, where all of it stands out; else by what is behind the jaws.
+            overall = self.job.part.overall_mm
+            gripped = THREE_JAWS if self.out >= overall else overall - self.out
+            by_head = "head" in self.made.chuckings[operation.chucking - 1].grip.words
+            assert by_head == (self.out >= overall) or self.job.part.stock.form != "bolt", operation.key
         told = operation.sentence + " ".join(operation.notes)
         wanted = LEAST_HELD if "threaded split bush" in told or "soft jaws bored" in told else THREE_JAWS
         assert gripped >= wanted - 0.01, f"{operation.key}: the jaws have {gripped:.2f} mm"
@@ -86,6 +94,12 @@ class Held:
             self.cut(operation)
         if operation.kind == "part-off":
             self.part(operation)
+        if operation.kind == "part-begin":
+            self.slot(operation)
+        if operation.kind == "knurl":
+            self.knurl(operation)
+        if "stop" in operation.figures and operation.kind in ("thread", "tap"):
+            self.power(operation)
         if operation.key.startswith(("tap:", "drill:")):
             self.hole(operation)
 
@@ -98,6 +112,28 @@ class Held:
 
     def part(self, operation: Operation) -> None:
         self.sawn = mm(operation.figures["length"])
+
+    def slot(self, operation: Operation) -> None:
+        """A slot half way leaves metal round every hole along the axis that goes through."""
+        through = [one for one in self.job.part.bores if one.depth is None and one.end != "across"]
+        widest = max(
+            (one.thread.major_mm if one.thread else one.across.mm if one.across else 0 for one in through), default=0
+        )
+        assert mm(operation.figures["left"]) >= widest + 2 * WALL - 0.01, f"{operation.key} breaks into the hole"
+
+    def knurl(self, operation: Operation) -> None:
+        """Wheels stand clear of the jaws like any tool."""
+        far = -mm(operation.figures["position"]) + mm(operation.figures["length"])
+        assert far <= self.out - JAWS_CLEAR, f"{operation.key} meets the jaws"
+
+    def power(self, operation: Operation) -> None:
+        """What goes on under power slips in time, at a speed the lathe has, and never unscrews the chuck."""
+        keyed = "key does not slip" in operation.sentence
+        torque = operation.figures["torque"].value
+        assert keyed or torque <= SLIPS, f"{operation.key} slips at {torque:.1f} N m"
+        assert operation.figures["speed"].value >= SLOWEST, f"{operation.key} wants a slower lathe"
+        left = "LH" in operation.tool
+        assert not left or self.job.setup.mount == "locked", f"{operation.key} unscrews the chuck"
 
     def cut(self, operation: Operation) -> None:
         """How far from the jaws a tool works, and what carries the work there."""
@@ -158,8 +194,9 @@ def any_job(dice: random.Random) -> dict[str, Any]:
         "method.order": dice.choice(("from-the-bar", "blanks-first")),
         "method.support": dice.choice(("chuck", "chuck", "centre")),
         "method.finish": dice.choice(("groove", "run-out", "die-turned-round")),
-        "method.holder": dice.choice(("sliding-by-hand", "stock-in-vise", "floating-power")),
-        "method.tapping": dice.choice(("by-centre", "slipping-chuck", "in-vise")),
+        "method.holder": dice.choice(("sliding-by-hand", "stock-in-vise", "floating-power", "keyed-power")),
+        "setup.mount": dice.choice(("unsaid", "screwed", "locked")),
+        "method.tapping": dice.choice(("by-centre", "slipping-hand", "slipping-chuck", "in-vise")),
         "method.overruled": dice.choice(("", "", "", "the bar is at hand")),
         "setup.groove_blade": "2", "setup.parting_blade": "2",
     }  # fmt: skip

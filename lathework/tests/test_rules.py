@@ -260,8 +260,8 @@ class OwnBlank(unittest.TestCase):
                     self.assertTrue(choice.within_class, f"{thread.designation} {name} in {metal.name}")
 
     def test_mild_steel_bsw_from_seven_eighths(self) -> None:
-        """7/8 BSW, 9 per inch: 0.875 - 0.1/9 = 0.8639; medium from 0.8639? BS 84: brought up to the least crest, and
-        said; asked for, it stays where it was asked for."""
+        """1 BSW, 8 per inch, in mild steel: 1 - 0.1/8 = 0.9875, under the least crest of class medium (BS 84):
+        brought up to it, and said; asked for, it stays where it was asked for."""
         thread = read_designation("1 BSW")
         limits = external_limits(thread, "medium")
         assert limits is not None

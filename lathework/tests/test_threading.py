@@ -5,9 +5,8 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
-from lathework.planning.operation import Operation
 from lathework.rules.materials import materials
-from lathework.tests.samples import plan, section, step
+from lathework.tests.samples import plan, said, section, step
 from lathework.tests.test_bores import body, bore
 
 LARGE: dict[str, Any] = {
@@ -16,10 +15,6 @@ LARGE: dict[str, Any] = {
     "setup.parting_blade": "3",
 }  # fmt: skip
 SMALL = LARGE | {"part.stock.across": "16", "part.sections": [section("thread", "30", thread="M8"), section("bar")]}
-
-
-def said(one: Operation) -> str:
-    return " ".join([one.sentence, *one.notes, *(caution.do for caution in one.cautions)])
 
 
 class Roughing(unittest.TestCase):
@@ -102,6 +97,22 @@ class Power(unittest.TestCase):
         for mount, words in (("screwed", "by hand, motor off"), ("unsaid", "Is the chuck screwed on?"),
                              ("locked", "until the spindle stands still")):  # fmt: skip
             self.assertIn(words, said(step(plan(job | {"setup.mount": mount}), "thread")), mount)
+
+    def test_a_tap_goes_by_hand_for_the_same_reasons(self) -> None:
+        """Sawn, so that the hole has a way out. 1/4-20 in mild steel: 2000 x 1.27^2 x 6.35 / 8000 = 2.6 N m, more than
+        slips in the hand (2), less than in a drill chuck (8); 1/2-13: 2000 x 1.954^2 x 12.7 / 8000 = 12.1."""
+        sawn = {"method.order": "blanks-first"}
+        for thread, tapping, mount, by_hand in (
+            ("1/4-20", "slipping-hand", "locked", True), ("1/4-20", "slipping-chuck", "locked", False),
+            ("1/2-13", "slipping-chuck", "locked", True), ("1/4-20 LH", "slipping-chuck", "unsaid", True),
+            ("1/4-20 LH", "slipping-chuck", "locked", False),
+        ):  # fmt: skip
+            made = plan(body(bore(thread), **sawn, **{"method.tapping": tapping, "setup.mount": mount}))
+            tap = step(made, "tap")
+            with self.subTest(thread=thread, tapping=tapping, mount=mount):
+                self.assertEqual("speed" in tap.figures, not by_hand)
+                self.assertEqual("By hand: it" in said(tap), by_hand)
+                self.assertEqual("blind-by-hand" in {notice.code for notice in made.notices}, by_hand)
 
     def test_a_left_hand_die_runs_backward_only_where_the_chuck_is_locked(self) -> None:
         job = SMALL | {"method.holder": "floating-power", "material": "brass",

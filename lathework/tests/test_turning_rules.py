@@ -14,7 +14,7 @@ from lathework.rules.die_holding import DIE_HOLDINGS, HOLDERS
 from lathework.rules.passes import LATHE_SHARE, LATHES, Lathe, deepest_cut, pass_diameters, passes, stick_out_share
 from lathework.rules.sample import nominals
 from lathework.rules.stock import bar_for_piece, corners_mm, depth_per_flat, largest_across_flats, pieces_from_bar
-from lathework.rules.torque import HOLDS, TAP_HOLDS, cutting_torque, what_holds, what_slips
+from lathework.rules.torque import HOLDS, TAP_HOLDS, cutting_torque, held, what_holds
 from lathework.tests.samples import kinds, plan, step
 from lathework.threads.designation import read_designation
 
@@ -95,10 +95,8 @@ class Holding(unittest.TestCase):
         self.assertEqual(torques, sorted(torques))
         words = [what_holds(torque) for torque in torques]
         self.assertEqual(words, sorted(words, key=[told for _, told in HOLDS].index))
-        slips = [what_slips(torque, 2.0) for torque in torques]
-        self.assertEqual(slips[0], "")
-        self.assertIn("turn the spindle by hand", slips[1])
-        self.assertEqual(slips[-1], words[-1], "past what any holder bears")
+        told = [held(cutting_torque(read_designation(name), 2000), "die", by_torque=False) for name in ("M10", "M36")]
+        self.assertEqual([one.note for one in told], ["", words[-1]], "past what any holder bears")
         taps = [what_holds(torque, "tap") for torque in torques]
         self.assertEqual(taps, sorted(taps, key=[told for _, told in TAP_HOLDS].index))
 

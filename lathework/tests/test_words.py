@@ -6,12 +6,11 @@ import re
 import unittest
 from typing import Any
 
-from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.rules.dies import advise
 from lathework.rules.drill_choice import owned
 from lathework.rules.holes import POINT_SHARE
-from lathework.tests.samples import plan, section, step
+from lathework.tests.samples import plan, said, section, step
 from lathework.tests.test_bores import body, bore, value
 
 BUSH: dict[str, Any] = {
@@ -20,10 +19,6 @@ BUSH: dict[str, Any] = {
     "part.bores": [bore("1/2-13")],
 }  # fmt: skip
 MM: dict[str, Any] = {"unit": "mm", "setup.groove_blade": "3", "setup.parting_blade": "2"}
-
-
-def said(one: Operation) -> str:
-    return " ".join([one.title, one.sentence, *one.notes, *(caution.do for caution in one.cautions)])
 
 
 def everything(made: Plan) -> str:
@@ -65,6 +60,52 @@ class Words(unittest.TestCase):
         made = plan(job)
         self.assertNotIn("turn:s1", [one.key for one in made.operations])
         self.assertIn("leave it as it is", everything(made))
+
+    def test_a_skin_over_the_nominal_size_is_not(self) -> None:
+        """2.05 mm bar for M2: 0.07 over its blank, but 0.05 over any M2: a nut would bind, it is turned."""
+        job = MM | {
+            "part.stock.across": "2.05",
+            "part.overall_length": "7",
+            "part.sections": [section("thread", "4", thread="M2"), section("bar")],
+        }
+        self.assertIn("turn:s1", [one.key for one in plan(job).operations])
+
+    def test_a_thin_tube_is_not_slotted_into_its_bore(self) -> None:
+        """A wall of 0.75 mm: a slot under the chamfer would come through into the hole; the edge is filed instead."""
+        tube = MM | {
+            "part.stock.across": "20",
+            "part.overall_length": "20",
+            "part.sections": [section("bar")],
+            "part.bores": [bore(across="18.5"), bore("M3", depth="4", end="across", at="10")],
+        }
+        made = plan(tube)
+        self.assertNotIn("part-begin", [one.key for one in made.operations])
+        self.assertIn("break the parted edge", said(step(made, "part-off")))
+
+    def test_a_long_bolt_is_never_held_by_a_head_in_its_chuck(self) -> None:
+        """M8 over the whole of an 80 mm bolt: faced short by its shank, the head in the chuck; then out by its head."""
+        bolt = MM | {
+            "part.stock.form": "bolt",
+            "part.stock.across": "8",
+            "part.overall_length": "80",
+            "part.sections": [section("thread", "80", thread="M8")],
+        }
+        short, drawn = plan(bolt).chuckings[:2]
+        self.assertEqual((short.grip.words, drawn.grip.words), ("the bolt's shank", "the bolt's head"))
+        self.assertIn("Pass the head through the open jaws", said(step(plan(bolt), "face")))
+
+    def test_a_knurl_at_bar_size_is_worked_too(self) -> None:
+        """40 mm of knurl on bar as bought, sawn: wheels stop 6 mm before the jaws."""
+        job = MM | {
+            "part.stock.across": "12",
+            "part.overall_length": "90",
+            "part.sections": [
+                section("thread", "15", thread="M8"),
+                section("knurl", "20", across="12"),
+                section("bar"),
+            ],
+        }
+        self.assertAlmostEqual(plan(job).chuckings[0].stick_out_mm, 15 + 20 + 6)
 
     def test_a_bored_hole_has_no_point(self) -> None:
         """M64x4, 20 deep, bored for the tap: its depth is thread, lead and chips alone, no share of a drill's point."""

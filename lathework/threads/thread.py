@@ -70,6 +70,11 @@ class Thread:
         return convert(self.minor, self.unit, "mm")
 
     @property
+    def single_point(self) -> bool:
+        """Whether no die or tap makes it in one."""
+        return self.family == "trapezoidal"
+
+    @property
     def root(self) -> float:
         """Diameter at the root of the external thread, in `unit`: what is left of the metal under it.
 

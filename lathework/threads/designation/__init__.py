@@ -68,7 +68,10 @@ def read_called(text: str, *, stored: bool = False) -> Called:
         raise fail("empty", "No thread is entered.")
     suffix = split_suffix(tidy)
     found = _read(suffix.rest.lower())
-    thread = apply((remarked if stored else asked)(suffix.rest, found), suffix)
+    if not suffix.class_name:
+        # A class says whose thread it is: 2A is a unified one's, A that of a G.
+        found = (remarked if stored else asked)(suffix.rest, found)
+    thread = apply(found, suffix)
     return Called(thread, *classes_said(suffix, thread), length)
 
 

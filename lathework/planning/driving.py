@@ -1,0 +1,89 @@
+"""How a die or a tap is driven: by hand or under power, how fast, when to turn it back; what is roughed out for it."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
+from lathework.planning.work import Work
+from lathework.rules.chasing import advance
+from lathework.rules.roughing import HAND_BEARS_NM, SLOWEST, rough_count, torque_left
+from lathework.rules.speeds import spindle_speed
+from lathework.rules.torque import Tool, held
+from lathework.threads.thread import Thread
+
+CHASING_SHARE = 2.0
+"""Speed of a threading tool over that of a die or a tap (practice)."""
+STILL_MUCH = "Still more than one hand turns steadily: a long bar and two hands, or the threading tool to size."
+LEAD_LEFT = "Left-hand: the leadscrew runs the other way, and the tool from the shoulder out."
+
+
+def rhythm(work: Work) -> Figure:
+    """Turns after which a die or a tap is turned back to break its chip. Source: practice."""
+    return Figure(
+        "turn back after",
+        work.job.material.back_off_turns,
+        counted(work.job.material.back_off_turns, "turn"),
+        "by the metal",
+        PRACTICE,
+        places=0 if work.job.material.back_off_turns >= 1 else 1,
+        note="A little back breaks the chip; never as far as it went forward.",
+    )
+
+
+def turn_back(work: Work) -> str:
+    """How far to turn back, and how often: less than was cut. Source: practice."""
+    after = work.job.material.back_off_turns
+    if after < 1:
+        return "turn back a quarter turn after each half turn"
+    return f"turn back half a turn after {'each turn' if after == 1 else f'every {after:g} turns'}"
+
+
+def why_by_hand(work: Work, thread: Thread, torque: Figure, slips_nm: float) -> str:
+    """Why a die or a tap is not run on under power; "" where it may be. Its holder slips at `slips_nm` (unit N m).
+
+    Source: practice.
+    """
+    if thread.hand == "left" and work.job.setup.mount != "locked":
+        return "is left-hand, and a spindle that runs backward to cut unscrews a screwed-on chuck"
+    if torque.value > slips_nm:
+        return f"takes {torque.value:.1f} N m, more than may slip under power"
+    wanted = spindle_speed(work.job.material.thread_speed, thread.major_mm, name="speed").value
+    return f"wants {wanted:.0f} rev/min, slower than lathes commonly go" if wanted < SLOWEST else ""
+
+
+def lighter(torque: Figure, share: float, tool: Tool, *, by_torque: bool) -> Figure:
+    """The torque of a `tool` on a thread roughed to a `share` of its depth (a bare number), and what must hold it."""
+    left = torque_left(torque, share) if share else torque
+    if share and left.value > HAND_BEARS_NM:
+        return replace(left, note=STILL_MUCH)
+    return held(left, tool, by_torque=by_torque)
+
+
+def roughing(
+    work: Work, thread: Thread, torque: Figure, infeed: Figure, passes: tuple[Figure, ...]
+) -> dict[str, Figure]:
+    """The figures of roughing a thread out whose die or tap would take `torque` in the solid."""
+    metal = work.job.material
+    return {
+        "advance": advance(thread),
+        "infeed": infeed,
+        "cuts": rough_count(passes),
+        "solid": torque,
+        "speed": spindle_speed(metal.thread_speed * CHASING_SHARE, thread.major_mm, name="speed"),
+    }
+
+
+def under_power(work: Work, thread: Thread, turns: Figure) -> dict[str, Figure]:
+    """Speed, where to switch off, and how long the cut takes."""
+    speed = spindle_speed(work.job.material.thread_speed, thread.major_mm, name="speed")
+    run_down = work.job.setup.run_down_turns
+    stop = Figure(
+        "switch off at turn", max(0.0, turns.value - run_down), "", "turns − turns the spindle runs on", PRACTICE,
+        (Given("turns", turns.value), Given("the spindle runs on", run_down, "turns")), places=1,
+    )  # fmt: skip
+    seconds = Figure(
+        "time at that speed", 60 * turns.value / speed.value, "s", "60 × turns ÷ speed", GEOMETRY,
+        (Given("turns", turns.value), Given("speed", speed.value, "rev/min")),
+    )  # fmt: skip
+    return {"speed": speed, "stop": stop, "seconds": seconds}
