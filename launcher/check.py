@@ -46,8 +46,11 @@ def _checks(python: Path) -> list[tuple[str, list[str], Path]]:
     ]
 
 
-def run_tests(only: list[str]) -> int:
-    """Run every check, or the Django tests named in `only`; say at the end what failed."""
+def run_tests(only: list[str], *, same_draws: bool) -> int:
+    """Run every check, or the Django tests named in `only`; say at the end what failed.
+
+    With `same_draws` the property tests draw the same examples in each run, so that a run says only what changed.
+    """
     python = venv_python(dev=True)
     node_modules()
     built_page()
@@ -55,6 +58,10 @@ def run_tests(only: list[str]) -> int:
     failed = []
     with tempfile.TemporaryDirectory(prefix="conch-test-") as data:
         env = {**server_environment(Path(data)), "CONCH_CHROMIUM": chromium()}
+        if same_draws:
+            env["CI"] = "1"  # hypothesis' profile for a gate: no random seed, no deadline
+        else:
+            env.pop("CI", None)
         checks = _checks(python)
         if only:
             checks = [("tests", [*checks[-1][1][:3], *only], ROOT)]

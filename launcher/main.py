@@ -23,6 +23,7 @@ def _parser() -> argparse.ArgumentParser:
 
     test = commands.add_parser("test", help="run every check and test")
     test.add_argument("only", nargs="*", metavar="TEST", help="Django test labels to run alone")
+    test.add_argument("--random", action="store_true", help="property tests draw other examples than the usual ones")
 
     benchmark = commands.add_parser("benchmark", help="measure speed and size, as ratios within one run")
     benchmark.add_argument("--json", action="store_true")
@@ -83,7 +84,7 @@ def main(arguments: list[str]) -> int:
         case "test":
             from launcher.check import run_tests
 
-            return run_tests(options.only)
+            return run_tests(options.only, same_draws=not options.random)
         case "benchmark":
             return _benchmark(as_json=options.json)
         case "size":

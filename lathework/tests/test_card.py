@@ -14,9 +14,10 @@ from lathework.errors import InputError
 from lathework.figures import Figure
 from lathework.present.threads import card_json, mating_json, size_json
 from lathework.rules.mating import mate
+from lathework.tests.every import each
 from lathework.threads.series import SERIES_NAMES, library
 
-NAMES = st.sampled_from([t.designation for t in library()])
+NAMES = [t.designation for t in library()]
 
 
 def figures_of(value: Any) -> list[dict[str, Any]]:
@@ -73,14 +74,14 @@ class Page(unittest.TestCase):
         self.assertEqual((found.external_classes, found.internal_classes), ((), ("Rp",)))
         self.assertEqual(found.size.blanks, ())
 
-    @given(NAMES)
+    @each(NAMES)
     def test_every_page_is_plain_data_with_its_working(self, name: str) -> None:
         told = card_json(card(name))
         json.dumps(told, allow_nan=False)
         for figure in figures_of(told):
             self.assertTrue(figure["formula"] and figure["source"]["title"], figure["name"])
 
-    @given(NAMES, st.sampled_from(["wire", "drill", "plating", "engagement"]), st.text(max_size=12))
+    @given(st.sampled_from(NAMES), st.sampled_from(["wire", "drill", "plating", "engagement"]), st.text(max_size=12))
     def test_any_text_gives_a_page_or_an_error_beside_its_field(self, name: str, field: str, text: str) -> None:
         try:
             if field == "engagement":
@@ -97,7 +98,7 @@ class Page(unittest.TestCase):
 
 
 class Overlay(unittest.TestCase):
-    @given(NAMES, NAMES)
+    @given(st.sampled_from(NAMES), st.sampled_from(NAMES))
     def test_any_two_threads_get_a_verdict_or_a_reason(self, bolt: str, nut: str) -> None:
         try:
             told = mating_json(mate(card(bolt).size.thread, card(nut).size.thread))
@@ -110,7 +111,7 @@ class Overlay(unittest.TestCase):
         for met in told["meetings"]:
             self.assertTrue(met["threads"] is None or met["threads"] >= 0)
 
-    @given(NAMES, NAMES)
+    @given(st.sampled_from(NAMES), st.sampled_from(NAMES))
     def test_looser_pairs_go_at_least_as_far(self, bolt: str, nut: str) -> None:
         try:
             met = mate(card(bolt).size.thread, card(nut).size.thread)

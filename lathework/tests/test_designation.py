@@ -121,6 +121,14 @@ class Designation(unittest.TestCase):
                 with self.subTest(text=text, choice=choice):
                     self.assertTrue(read_designation(choice).designation)
 
+    def test_a_choice_keeps_what_stood_behind_the_thread(self) -> None:
+        for text, length in (("W 1/4 2-start LH x 1", "1 in"), ("M8 fine 2-start LH", ""), ("BSP 1/2 2-start LH", "")):
+            with self.assertRaises(InputError) as told:
+                read_called(text)
+            for choice in told.exception.choices:
+                called = read_called(choice)
+                self.assertEqual((called.thread.hand, called.thread.starts, called.length), ("left", 2, length), choice)
+
     def test_a_class_said_with_the_thread_is_kept(self) -> None:
         for text, name in (
             ("3/8-16 UNC-2A", "2A"),
@@ -173,7 +181,7 @@ class TwoBehindOneName(unittest.TestCase):
         ("1/2 gas", ("G1/2", "R1/2", "Rp1/2")),
         ("5/16-32", ("5/16-32 UNEF", "5/16-32 ME")),
         ("1/4 x 32", ("1/4-32 UNEF", "1/4-32 ME")),
-        ("3/8-32 LH", ("3/8-32 UNEF", "3/8-32 ME")),
+        ("3/8-32 LH", ("3/8-32 UNEF LH", "3/8-32 ME LH")),
         ("9/16 Whitworth", ("9/16 BSW", "9/16 BSF")),
         ("1-14", ("1-14 UNS", "1-12 UNF", "1-14 Whitworth special")),
         ("8x1.25", ("M8",)),

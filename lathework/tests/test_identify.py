@@ -15,6 +15,7 @@ from lathework.identify.evidence import FIELDS
 from lathework.identify.likelihood import crest_density, leaf_chance, leaves_mm, models
 from lathework.identify.priors import ORIGINS, TRADES, prior, series_weights
 from lathework.present.identified import identified_json
+from lathework.tests.every import each
 from lathework.threads.series import library
 
 
@@ -188,7 +189,7 @@ class Models(unittest.TestCase):
         whole = sum(crest_density(model, low + (n + 0.5) * width, 0.02, wear) for n in range(steps)) * width
         self.assertAlmostEqual(whole, 1, delta=0.02)
 
-    @given(st.sampled_from(models()))
+    @each(models())
     def test_some_leaf_of_the_set_is_called(self, model: Any) -> None:
         whole = sum(leaf_chance(model.pitch, leaf) for leaf in leaves_mm())
         self.assertTrue(whole == 0 or abs(whole - 1) < 1e-6, whole)

@@ -12,6 +12,7 @@ from hypothesis import strategies as st
 from lathework.errors import InputError
 from lathework.figures import Figure
 from lathework.size import size
+from lathework.tests.every import each
 from lathework.threads.designation import read_called, read_designation
 from lathework.threads.limits import (
     external_classes,
@@ -123,7 +124,7 @@ class Growth(unittest.TestCase):
         for one, other in pairwise(sorted((t for t in threads if t.pitch == 1.5), key=lambda t: t.major)):
             self.assertLessEqual(internal(one).pitch_diameter.tolerance, internal(other).pitch_diameter.tolerance)
 
-    @given(st.sampled_from(PARALLEL))
+    @each(PARALLEL)
     def test_inch_and_millimetre_answers_agree(self, thread: Thread) -> None:
         band = external(thread).pitch_diameter
         inch = 1.0 if thread.unit == "in" else MM_PER_INCH
@@ -168,7 +169,7 @@ class Ends(unittest.TestCase):
         assert found.external is not None and found.internal is not None
         self.assertEqual((found.external.class_name, found.internal.class_name), ("3A", "2B"))
 
-    @given(st.sampled_from(PARALLEL), st.sampled_from((" LH", " 2-start", " 3-start LH")))
+    @each(PARALLEL, (" LH", " 2-start", " 3-start LH"))
     def test_hand_and_starts_change_no_limit(self, thread: Thread, suffix: str) -> None:
         other = read_designation(f"{thread.designation}{suffix}")
         self.assertEqual(other.plain_name, thread.designation)

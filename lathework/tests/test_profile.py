@@ -6,9 +6,6 @@ import math
 import unittest
 from itertools import pairwise
 
-from hypothesis import given
-from hypothesis import strategies as st
-
 from lathework.card import Asked, card
 from lathework.drawing.overlay_view import overlay_sheet
 from lathework.drawing.profile_view import profile_sheet
@@ -17,6 +14,7 @@ from lathework.rules.gauging import lead_angle_effect, over_wires, wire_range, w
 from lathework.rules.mating import mate
 from lathework.rules.plating import pitch_growth
 from lathework.size import size_of
+from lathework.tests.every import each
 from lathework.threads.designation import read_called, read_designation
 from lathework.threads.explain import explain
 from lathework.threads.limits import external_limits
@@ -34,7 +32,7 @@ def basic(thread: Thread) -> Profile:
 
 
 class Outline(unittest.TestCase):
-    @given(st.sampled_from(library()))
+    @each(library())
     def test_thread_and_space_are_equal_on_the_pitch_line(self, thread: Thread) -> None:
         """ISO 68-1 and BS 84: at the pitch diameter the ridge is half a pitch wide."""
         outline = basic(thread)
@@ -43,7 +41,7 @@ class Outline(unittest.TestCase):
         self.assertAlmostEqual(outline.diameter_at(0), thread.major, places=9)
         self.assertAlmostEqual(outline.diameter_at(thread.pitch / 2), thread.minor, places=9)
 
-    @given(st.sampled_from(library()))
+    @each(library())
     def test_flanks_have_the_angle_of_the_form(self, thread: Thread) -> None:
         steepest = max(abs((b[1] - a[1]) / 2 / (b[0] - a[0])) for a, b in pairwise(basic(thread).points) if b[0] > a[0])
         self.assertAlmostEqual(steepest, 1 / math.tan(math.radians(thread.form.angle_deg / 2)), places=6)
@@ -60,7 +58,7 @@ class Outline(unittest.TestCase):
         self.assertAlmostEqual(x / p, 0.137329 * math.cos(half), places=3)
         self.assertAlmostEqual((1.0 - y) / 2 / p, 0.137329 * (1 - math.sin(half)), places=3)
 
-    @given(st.sampled_from(PARALLEL))
+    @each(PARALLEL)
     def test_the_usual_nut_never_cuts_into_its_bolt(self, thread: Thread) -> None:
         met = mate(thread, thread)
         self.assertEqual(met.verdict, "fits", met.sentence)
@@ -131,7 +129,7 @@ class Mating(unittest.TestCase):
 
 
 class Gauging(unittest.TestCase):
-    @given(st.sampled_from(PARALLEL))
+    @each(PARALLEL)
     def test_the_best_wire_serves(self, thread: Thread) -> None:
         limits = external_limits(thread)
         assert limits is not None

@@ -17,6 +17,7 @@ from lathework.rules.relief import chamfer_diameter, groove, section_percent
 from lathework.rules.speeds import spindle_speed
 from lathework.rules.turning import FINISH_MM, NextCut, PassMade, Target, next_cut, ratio_of
 from lathework.size import size, size_of
+from lathework.tests.every import each
 from lathework.tests.samples import plan, step
 from lathework.threads.designation import read_designation
 from lathework.threads.limits import external_classes, external_limits
@@ -28,7 +29,6 @@ HALF_DIGIT = 0.0000500001
 """Inch tables print four decimals: 3/32 as 0.0938."""
 #: Threads a die cuts on a parallel blank.
 PARALLEL = tuple(t for t in library() if external_limits(t) is not None)
-THREADS = st.sampled_from(PARALLEL)
 
 
 def crest(thread: Thread) -> Band:
@@ -59,7 +59,7 @@ class Blank(unittest.TestCase):
         self.assertFalse(choice.within_class)
         self.assertIn("Below the smallest crest of class 6g", choice.verdict)
 
-    @given(THREADS, st.floats(0, 0.3))
+    @given(st.sampled_from(PARALLEL), st.floats(0, 0.3))
     def test_schools_keep_their_order(self, thread: Thread, fraction: float) -> None:
         """No blank is above nominal, the fraction school falls as the fraction grows, crests stay above half depth."""
         blank = self.by_school(thread, fraction)
@@ -103,7 +103,7 @@ class Relief(unittest.TestCase):
         self.assertAlmostEqual(groove(thread, 1.0).width.value, 3 * 0.81)
         self.assertAlmostEqual(groove(thread, 1.0, turned_round=True).width.value, 1.5 * 0.81)
 
-    @given(THREADS)
+    @each(PARALLEL)
     def test_groove_and_lead_clear_the_thread(self, thread: Thread) -> None:
         found = groove(thread)
         self.assertLess(found.diameter.value, thread.minor)
@@ -126,7 +126,7 @@ class Wires(unittest.TestCase):
             with self.subTest(name):
                 self.assertAlmostEqual(over_wires(thread, wire, thread.pitch_diameter).value, by_hand, places=5)
 
-    @given(THREADS)
+    @each(PARALLEL)
     def test_the_best_wire_stands_above_the_crests(self, thread: Thread) -> None:
         wire = best_wire(thread).value
         self.assertGreater(over_wires(thread, wire, thread.pitch_diameter).value, thread.major)
@@ -207,7 +207,7 @@ class Die(unittest.TestCase):
         assert found is not None
         self.assertEqual(found.value, round(8 * (0.03 * 2.5 * math.pi / 2) / 0.8))
 
-    @given(THREADS, st.sampled_from([v for v in VERDICTS if v != "snug"]))
+    @each(PARALLEL, [v for v in VERDICTS if v != "snug"])
     def test_always_an_eighth_at_least(self, thread: Thread, verdict: str) -> None:
         found = advise(thread, verdict).eighths  # type: ignore[arg-type]
         assert found is not None

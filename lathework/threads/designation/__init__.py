@@ -3,16 +3,17 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 
+from lathework.errors import InputError
 from lathework.threads.designation.common import HOW, fail, named
 from lathework.threads.designation.doubt import asked, remarked
 from lathework.threads.designation.inch import read_inch
 from lathework.threads.designation.metric import read_metric
 from lathework.threads.designation.pipe import read_pipe
-from lathework.threads.designation.suffix import apply, classes_said, split_length, split_suffix
-from lathework.threads.designation.tidy import tidied
+from lathework.threads.designation.suffix import apply, classes_said, split, with_suffix
+from lathework.threads.designation.tidy import ordered, tidied
 from lathework.threads.designation.trades import read_trade
 from lathework.threads.thread import Thread
 
@@ -63,14 +64,19 @@ def read_called(text: str, *, stored: bool = False) -> Called:
     """
     if len(text) > _LONGEST_TEXT:
         raise fail("unreadable", f"That is too long for a thread. {HOW}")
-    tidy, length = split_length(tidied(text))
+    tidy = tidied(text)
     if not tidy:
         raise fail("empty", "No thread is entered.")
-    suffix = split_suffix(tidy)
-    found = _read(suffix.rest.lower())
-    if not suffix.class_name:
-        # A class says whose thread it is: 2A is a unified one's, A that of a G.
-        found = (remarked if stored else asked)(suffix.rest, found)
+    # Hand, class and length go before the words are put in order: they stand behind whichever came last.
+    suffix, length = split(tidy)
+    suffix = replace(suffix, rest=ordered(suffix.rest))
+    try:
+        found = _read(suffix.rest.lower())
+        if not suffix.class_name:
+            # A class says whose thread it is: 2A is a unified one's, A that of a G.
+            found = (remarked if stored else asked)(suffix.rest, found)
+    except InputError as question:
+        raise with_suffix(question, suffix, length) from question
     thread = apply(found, suffix)
     return Called(thread, *classes_said(suffix, thread), length)
 

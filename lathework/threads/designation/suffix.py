@@ -6,6 +6,7 @@ import re
 from dataclasses import dataclass, replace
 from decimal import Decimal
 
+from lathework.errors import InputError
 from lathework.threads.designation.common import fail
 from lathework.threads.series import trim
 from lathework.threads.thread import Thread
@@ -26,12 +27,18 @@ _LENGTH = re.compile(
     r"|^(?P<metric>m\s*(?P<across>\d+(?:\.\d+)?))\s*x\s*(?P<long>\d+(?:\.\d+)?)\s*(?:mm)?$",
     re.IGNORECASE,
 )
+_BEHIND_SERIES = re.compile(
+    r"^(?P<thread>(?!m\s*\d|tr\s*\d).*[a-wyz].*?)\s*x(?!\s*1/\d\d)\s*(?P<length>[\d./ -]+?)\s*(?P<unit>mm|in)?$",
+    re.IGNORECASE,
+)
 _CLASS = re.compile(
     r"(?:[\s-]+|[\s-]+class\s*)(?P<class>[123][abAB]|\d[efghGH](?:\d[efghGH])?|close|medium|free|normal)$"
-    r"|(?<=\d)[\s-]*(?P<pipe>[ABab])$"
+    r"|(?:(?<=\d)[\s-]*|(?<=[bB][sS][pP])\s+)(?P<pipe>[ABab])$"
 )
+_PIPE = re.compile(r"^g|\b(?:bsp|gas)\b", re.IGNORECASE)
 _BA = re.compile(r"^\s*[a-z]*\s*\d+\s*ba$", re.IGNORECASE)
 _MOST_STARTS = 8
+_COARSEST_COUNT = 3  # threads per inch: a whole number above it behind a series is a count, no length
 
 
 @dataclass(frozen=True, slots=True)
@@ -64,17 +71,36 @@ def split_length(text: str) -> tuple[str, str]:
 
     >>> split_length("3/8-16 x 1"), split_length("M8x1.25x40"), split_length("M10x30"), split_length("M8x1")
     (('3/8-16', '1 in'), ('M8x1.25', '40 mm'), ('M10', '30 mm'), ('M8x1', ''))
+    >>> split_length("2 BA x 1/2"), split_length("BSW 1/4 x 1"), split_length("UNC 3/8 x 16")
+    (('2 BA', '1/2 in'), ('BSW 1/4', '1 in'), ('UNC 3/8 x 16', ''))
     """
     match = _LENGTH.match(text)
     if match is None:
-        return text, ""
+        return _behind_series(text)
     if match["metric"]:
         # A pitch of half the diameter and more is none.
         is_pitch = 2 * Decimal(match["long"]) < Decimal(match["across"])
         return (text, "") if is_pitch else (match["metric"], f"{match['long']} mm")
-    metric = match["thread"].lower().startswith("m")
+    metric = re.match(r"m|tr", match["thread"], re.IGNORECASE)
+    return match["thread"].strip(), _with_unit(match, "mm" if metric else "in")
+
+
+def _behind_series(text: str) -> tuple[str, str]:
+    """As `split_length`, where the series stands for the count: a BA screw's whole number is in mm."""
+    match = _BEHIND_SERIES.match(text)
+    if match is None:
+        return text, ""
+    bare = match["length"].strip()
+    whole = match["unit"] is None and bare.isdigit() and int(bare) > _COARSEST_COUNT
+    if whole and not _BA.match(match["thread"]):
+        return text, ""
+    return match["thread"].strip(), _with_unit(match, "mm" if whole else "in")
+
+
+def _with_unit(match: re.Match[str], unit: str) -> str:
+    """The length a match found, as typed, with its unit or else `unit`."""
     length = re.sub(r"(?<=\d) (?=\d)", "-", match["length"].strip()).removesuffix(".0")
-    return match["thread"].strip(), f"{length} {match['unit'] or ('mm' if metric else 'in')}"
+    return f"{length} {match['unit'] or unit}"
 
 
 def _is_inside(name: str) -> bool:
@@ -109,10 +135,22 @@ def _class(text: str) -> tuple[str, str]:
     match = None if _BA.search(text) else _CLASS.search(text)
     if match is None and (word := _LETTERED.search(text)):
         return text[: word.start()], word["class"].upper()
-    if match is None or (match["pipe"] and not text.lower().startswith("g")):
+    if match is None or (match["pipe"] and not _PIPE.search(text)):
         return text, ""
     said = match["class"] or match["pipe"]
     return text[: match.start()], said.upper() if said[-1] in "abAB" else said
+
+
+def split(text: str) -> tuple[Suffix, str]:
+    """Take class, hand, starts and a screw's length off a designation, the hand before or behind it. Raises InputError.
+
+    >>> split("M8x1.25x40 LH")
+    (Suffix(rest='M8x1.25', class_name='', left=True, starts=1), '40 mm')
+    """
+    bare, left = _hand(text)
+    bare, length = split_length(bare)
+    suffix = split_suffix(bare)
+    return replace(suffix, left=left or suffix.left), length
 
 
 def split_suffix(text: str) -> Suffix:
@@ -135,6 +173,18 @@ def _hand(text: str) -> tuple[str, bool]:
     if match is None:
         return text, False
     return text[: match.start()], _LEFT.fullmatch(match[0].strip(" -")) is not None
+
+
+def with_suffix(error: InputError, suffix: Suffix, length: str) -> InputError:
+    """The same question with what stood behind the thread behind each of its choices: picking one loses nothing."""
+    words = (
+        suffix.class_name,
+        f"{suffix.starts}-start" if suffix.starts > 1 else "",
+        "LH" if suffix.left else "",
+        f"x {length}" if length else "",
+    )
+    tail = "".join(f" {word}" for word in words if word)
+    return InputError(error.code, error.field, error.message, tuple(f"{choice}{tail}" for choice in error.choices))
 
 
 def apply(thread: Thread, suffix: Suffix) -> Thread:

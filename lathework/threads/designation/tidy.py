@@ -1,4 +1,4 @@
-"""Brings what people type for a thread into one form: fractions, signs and dots, words in either order."""
+"""Brings what people type for a thread into one form: fractions, signs and dots; words in either order."""
 
 from __future__ import annotations
 
@@ -28,10 +28,10 @@ _WORD_BETWEEN = re.compile(
 )
 
 
-def _ordered(text: str) -> str:
-    """Size, count, series, whatever order they were typed in.
+def ordered(text: str) -> str:
+    """Size, count, series, whatever order they were typed in; nothing else may stand behind them.
 
-    >>> _ordered("BSW 1/4"), _ordered("5/16 ME 40")
+    >>> ordered("BSW 1/4"), ordered("5/16 ME 40")
     ('1/4 BSW', '5/16-40 ME')
     """
     if match := _WORD_FIRST.match(text):
@@ -42,10 +42,10 @@ def _ordered(text: str) -> str:
 
 
 def tidied(text: str) -> str:
-    """The text with the signs of a plain keyboard, and its words in their usual order.
+    """The text with the signs of a plain keyboard.
 
     >>> tidied("1½–6 U.N.C."), tidied("W 1.1/4"), tidied("3⁄8×16")
-    ('1-1/2-6 UNC', '1-1/4 W', '3/8x16')
+    ('1-1/2-6 UNC', 'W 1-1/4', '3/8x16')
     """
     out = unicodedata.normalize("NFKC", _AFTER_WHOLE.sub("-", text.strip())).translate(_SIGNS)
     out = _DOTTED.sub(lambda match: re.sub(r"[.\s]", "", match[0]), out)
@@ -54,4 +54,4 @@ def tidied(text: str) -> str:
     # A whole number of inches is no number size.
     out = _WHOLE_INCHES.sub(lambda match: f"{match['whole']}.0", out)
     out = _ROUND_SLASH.sub("/", _INCH_MARKS.sub("", out))
-    return _ordered(re.sub(r"\s+", " ", out).strip())
+    return re.sub(r"\s+", " ", out).strip()
