@@ -12,7 +12,7 @@ from lathework.errors import InputError, InvalidDocument
 from lathework.lengths import Length, Span, read_length, within
 from lathework.threads.designation import Called, read_called
 from lathework.threads.limits import has_external, internal_classes, is_internal_class
-from lathework.threads.taper import is_inside_taper
+from lathework.threads.taper import is_inside_taper, is_outside_taper
 from lathework.units import LengthUnit
 
 MOST_TOLD = 50
@@ -173,12 +173,12 @@ class Reader:
         return text
 
     def thread(self, field: str) -> Called | None:
-        """A thread that can be cut outside on a parallel blank, with its class; or None with the error noted."""
+        """A thread that can be cut outside, with its class; or None with the error noted."""
         try:
             called = read_called(self.text(field), stored=True)
             thread = called.thread
-            if not has_external(thread):
-                why = "is not cut outside on a parallel blank"
+            if not has_external(thread) and not is_outside_taper(thread):
+                why = "is not cut outside"
                 if thread.single_point:
                     why = "is cut single point: no die makes it in one"
                 raise InputError("not-for-a-die", field, f"{thread.designation} {why}.")

@@ -11,6 +11,7 @@ from lathework.rules.blank import BlankChoice, blank_choices
 from lathework.rules.drill_choice import TappingDrill, tapping_drills
 from lathework.rules.gauging import best_wire, over_wires_within
 from lathework.rules.relief import Groove, chamfer_diameter, groove, stress_area
+from lathework.rules.taper_blank import TaperBlank, taper_blank
 from lathework.threads.designation import read_called
 from lathework.threads.limits import class_as_named, external_limits, internal_limits, is_internal_class
 from lathework.threads.limits.bands import ExternalLimits, InternalLimits
@@ -36,6 +37,7 @@ class Size:
     over_wires: tuple[Figure, Figure] | None
     stress_area: Figure | None
     taper: TaperLengths | None
+    taper_blank: TaperBlank | None
 
 
 @lru_cache(maxsize=2048)
@@ -59,6 +61,7 @@ def size_of(thread: Thread, class_name: str = "", internal_class: str = "", enga
         over_wires=over_wires_within(thread, wire.value, external) if external else None,
         stress_area=stress_area(thread) if parallel else None,
         taper=taper_lengths(thread),
+        taper_blank=taper_blank(thread),
     )
 
 

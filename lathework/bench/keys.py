@@ -12,7 +12,8 @@ STEP_KINDS: Mapping[str, Of] = {
     **dict.fromkeys(("saw", "saw-off", "part-begin", "part-off", "fit"), "part"),
     **dict.fromkeys(("hold", "face", "centre", "carry", "steady", "push-in", "draw-out"), "end"),
     **dict.fromkeys(
-        ("turn", "neck", "groove", "chamfer", "knurl", "thread", "finish", "gauge", "flats", "rough"), "section"
+        ("turn", "neck", "groove", "chamfer", "knurl", "thread", "finish", "gauge", "flats", "rough", "taper"),
+        "section",
     ),
     "edge": "edge",
     **dict.fromkeys(

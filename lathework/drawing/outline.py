@@ -11,6 +11,7 @@ from lathework.part import MILLED
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.work import ThreadWork, in_mm
 from lathework.rules.stock import ACROSS_FLATS, FORM_FLATS, StockForm
+from lathework.rules.taper_blank import TaperBlank
 
 TRUE_PITCH = 5.0
 """Sheet units per pitch from which a thread is drawn true; under it, by convention."""
@@ -33,7 +34,7 @@ def faces_end(chucking: Chucking, placed: Placed) -> bool:
 
 def true_to_pitch(layout: Layout, found: ThreadWork) -> bool:
     """Whether there is room to draw the thread's turns."""
-    return found.thread.pitch_mm * layout.scale >= TRUE_PITCH
+    return found.taper is None and found.thread.pitch_mm * layout.scale >= TRUE_PITCH
 
 
 def crest_run(chucking: Chucking, placed: Placed, found: ThreadWork) -> tuple[float, float]:
@@ -62,11 +63,22 @@ def _turns(found: ThreadWork, start: float, end: float, *, lower: bool, chamfere
     return [*side, (end, d + slope * (end - z) * (1 if d == root else -1))]
 
 
+def _taper_crests(start: float, end: float, taper: TaperBlank, *, chamfered: bool) -> Side:
+    """The crests of a taper thread, by convention: the useful thread 1 in 16, straight behind it."""
+    small, large = in_mm(taper.small), in_mm(taper.large)
+    long = min(in_mm(taper.useful), end - start)
+    wide = small + (large - small) * long / in_mm(taper.useful)
+    crests = [(start, small), (start + long, wide), (end, wide)]
+    return crests if chamfered else [(start + end - z, d) for z, d in reversed(crests)]
+
+
 def _thread(layout: Layout, chucking: Chucking, placed: Placed, found: ThreadWork, *, lower: bool) -> Side:
     start, end = crest_run(chucking, placed, found)
     chamfered = faces_end(chucking, placed)
     small = in_mm(found.chamfer)
-    if true_to_pitch(layout, found):
+    if found.taper is not None:
+        crests = _taper_crests(start, end, found.taper, chamfered=chamfered)
+    elif true_to_pitch(layout, found):
         crests = _turns(found, start, end, lower=lower, chamfered=chamfered)
     else:
         crests = [(start, found.thread.major_mm), (end, found.thread.major_mm)]

@@ -11,8 +11,8 @@ from lathework.rules.mating import mate
 from lathework.tables.loader import load
 from lathework.threads.designation import Called
 from lathework.threads.limits import external_limits, has_external, internal_limits
-from lathework.threads.series import TAPER, library
-from lathework.threads.taper import taper_lengths
+from lathework.threads.series import library
+from lathework.threads.taper import TAPER, taper_lengths
 from lathework.threads.thread import Thread
 from lathework.units import MM_PER_INCH, convert
 

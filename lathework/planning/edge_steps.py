@@ -82,8 +82,8 @@ def chamfer_behind(work: Work, chucking: Chucking) -> Operation | None:
 def _lead_length(work: Work, found: ThreadWork) -> Figure:
     """How long the lead chamfer of a thread is."""
     return along(
-        work, "chamfer length", (found.blank_mm - in_mm(found.chamfer)) / 2, "(blank − chamfer) ÷ 2 at 45°",
-        Given("blank", found.blank.diameter.value, found.blank.diameter.unit),
+        work, "chamfer length", (in_mm(found.at_end) - in_mm(found.chamfer)) / 2, "(blank − chamfer) ÷ 2 at 45°",
+        Given("blank", found.at_end.value, found.at_end.unit),
         Given("chamfer", found.chamfer.value, found.chamfer.unit),
     )  # fmt: skip
 
@@ -107,7 +107,7 @@ def lead_chamfer(work: Work, chucking: Chucking, placed: Placed, found: ThreadWo
         tool="chamfering tool",
         edge="45° edge",
         cautions=(cautions.FILE,),
-        cut=Cut(placed.near_mm + in_mm(length), placed.near_mm, found.blank_mm, small, slope=True),
+        cut=Cut(placed.near_mm + in_mm(length), placed.near_mm, in_mm(found.at_end), small, slope=True),
         chucking=chucking.number,
         makes=makes(diameter=small),
     )

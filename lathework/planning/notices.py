@@ -11,8 +11,10 @@ from lathework.planning.notice import Notice, told
 from lathework.planning.order import CENTRE_RATIO, LEAST_GRIP_MM, STEADY_RATIO
 from lathework.planning.threading_steps import by_hand_because
 from lathework.planning.turning_steps import left_on
-from lathework.planning.work import Work
+from lathework.planning.work import ThreadWork, Work, in_mm
+from lathework.rules.relief import UNFINISHED_THREADS
 from lathework.rules.stock import largest_across_flats
+from lathework.rules.taper_blank import TaperBlank
 
 SHORT_THREAD = 4.0
 """A groove that takes more than one part in so many of the thread's length is remarked on (practice)."""
@@ -43,6 +45,8 @@ def _threads(work: Work) -> Iterator[Notice]:
             over = told(work.part.stock.corners_mm - found.blank_mm, work.job.unit, fine=True)
             text = f"The bar is {over} over the blank of {found.thread.designation}: leave it as it is."
             yield Notice("bar-as-blank", field, text)
+        if found.taper is not None:
+            yield from _taper(work, number, found, found.taper)
         if found.thread.series == "G":
             name = found.thread.designation
             text = f"{name} does not seal on its thread: a washer or ring does. Pressure is proved by those who may."
@@ -51,6 +55,22 @@ def _threads(work: Work) -> Iterator[Notice]:
             if note not in said:
                 said.add(note)
                 yield Notice("thread-note", f"{field}.thread", note)
+
+
+def _taper(work: Work, number: int, found: ThreadWork, taper: TaperBlank) -> Iterator[Notice]:
+    """Room for a taper thread and the lead of its die; and what seals it."""
+    name, length = found.thread.designation, work.part.sections[number].length.mm
+    field = f"part.sections.{number}"
+    useful, lead = in_mm(taper.useful), UNFINISHED_THREADS * found.thread.pitch_mm
+    wanted = useful + (lead if found.shoulder else 0.0)
+    if length < wanted - SUM_MM:
+        behind = f" and {told(lead, work.job.unit)} for the lead of its die" if found.shoulder else ""
+        text = (
+            f"{name} has {told(useful, work.job.unit)} of useful thread{behind}: make it {told(wanted, work.job.unit)}."
+        )
+        yield Notice("taper-short", f"{field}.length", text)
+    text = f"{name} seals on its thread, with tape or compound. Pressure is proved by those who may."
+    yield Notice("pipe-thread", f"{field}.thread", text)
 
 
 def _sizes(work: Work) -> Iterator[Notice]:

@@ -15,6 +15,7 @@ Measure = Literal["diameter", "verdict"]
 Kind = Literal[
     "saw", "hold", "face", "centre", "turn", "neck", "groove", "edge", "chamfer", "knurl", "thread", "finish", "gauge",
     "part-begin", "part-off", "flats", "spot", "drill", "ream", "countersink", "tap", "chase", "rough", "fit",
+    "taper",
 ]  # fmt: skip
 
 

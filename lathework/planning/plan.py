@@ -15,6 +15,7 @@ from lathework.planning import (
     holding_steps,
     hole_steps,
     moving_steps,
+    taper_steps,
     tapping_steps,
     threading_steps,
     turning_steps,
@@ -32,7 +33,7 @@ from lathework.rules.die_holding import DIE_HOLDINGS
 from lathework.rules.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
 
 _POSITIONED: tuple[Kind, ...] = ("groove", "neck", "part-begin", "part-off", "turn")
-_TOOLPOST: tuple[Kind, ...] = (*_POSITIONED, "face", "edge", "chamfer", "knurl", "rough", "chase")
+_TOOLPOST: tuple[Kind, ...] = (*_POSITIONED, "face", "edge", "chamfer", "knurl", "rough", "chase", "taper")
 """Steps of the toolpost: a drill or a die in the tailstock leaves its tool, and its zero, where it was."""
 
 
@@ -81,6 +82,7 @@ def _turning(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
         yield blade_steps.neck(work, chucking, placed)
         if placed.thread is not None:
             yield blade_steps.relief_groove(work, chucking, placed, placed.thread)
+            yield taper_steps.turn_taper(work, chucking, placed, placed.thread)
             yield edge_steps.lead_chamfer(work, chucking, placed, placed.thread)
             yield threading_steps.rough_out(work, chucking, placed, placed.thread)
         elif placed.section.shape == "knurl":

@@ -8,18 +8,21 @@ from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.driving import LEAD_LEFT, lighter, rhythm, roughing, turn_back, under_power, why_by_hand
 from lathework.planning.operation import Cut, Operation, keyed, makes, quoted
-from lathework.planning.work import ThreadWork, Work
+from lathework.planning.taper_steps import gauge_taper, taper_notes
+from lathework.planning.work import ThreadWork, Work, in_mm
 from lathework.rules import cautions
 from lathework.rules.die_holding import DIE_HOLDINGS, DieHolding
 from lathework.rules.gauging import best_wire, over_wires_within
 from lathework.rules.relief import TURNED_ROUND_STOP, UNFINISHED_THREADS, counterbore, unfinished_length
 from lathework.rules.reversing import back_off, backward
 from lathework.rules.roughing import (
+    HAND_BEARS_NM,
     bears,
     rough_depth,
     rough_passes,
     rough_share,
 )
+from lathework.rules.taper_blank import handle_length, taper_torque
 from lathework.rules.torque import cutting_torque, hand_force
 from lathework.units import convert
 
@@ -37,7 +40,9 @@ def _turns(found: ThreadWork, length_mm: float) -> Figure:
     """Whole turns of the die over `length_mm` millimetres: half a turn short of a shoulder, or right over."""
     thread = found.thread
     lead = convert(thread.lead, thread.unit, "mm")
-    if found.shoulder:
+    if found.taper is not None:
+        length_mm = in_mm(found.taper.useful)
+    if found.shoulder and found.taper is None:
         turns, words = math.floor(length_mm / lead - SHORT_OF_SHOULDER + 1e-9), "half a turn short of the shoulder, "
         inputs: tuple[Given, ...] = (Given("kept short", SHORT_OF_SHOULDER, "turns"),)
     else:
@@ -54,12 +59,15 @@ def _turns(found: ThreadWork, length_mm: float) -> Figure:
 
 def die_torque(work: Work, found: ThreadWork) -> Figure:
     """Torque of the die on the whole thread, in N m."""
-    return cutting_torque(found.thread, work.job.material.cutting_force)
+    torque = cutting_torque(found.thread, work.job.material.cutting_force)
+    return torque if found.taper is None else taper_torque(torque)
 
 
 def by_hand_because(work: Work, found: ThreadWork) -> str:
     """Why a die that was to go on under power is turned by hand; "" where power will do, or was not chosen."""
     chosen = DIE_HOLDINGS[work.job.method.holder]
+    if chosen.power and found.taper is not None:
+        return "tapers: its die bites harder with every turn, and must be felt"
     return why_by_hand(work, found.thread, die_torque(work, found), chosen.slips_nm) if chosen.power else ""
 
 
@@ -69,7 +77,12 @@ def way_of(work: Work, found: ThreadWork) -> DieHolding:
 
 
 def roughed(work: Work, found: ThreadWork) -> float:
-    """How deep the thread is roughed out before the die, as a share of its depth; 0 where it is not."""
+    """How deep the thread is roughed out before the die, as a share of its depth; 0 where it is not.
+
+    No leadscrew follows a taper: those dies have long handles and a ratchet instead.
+    """
+    if found.taper is not None:
+        return 0.0
     return rough_share(die_torque(work, found).value, bears(power=way_of(work, found).power))
 
 
@@ -107,7 +120,7 @@ def rough_out(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork)
         chucking=chucking.number,
         passes=passes,
         thread=thread,
-        class_name=found.limits.class_name,
+        class_name=found.class_name,
         makes=makes(thread=thread.designation, share=share),
     )
 
@@ -117,6 +130,8 @@ def _thread_notes(work: Work, chucking: Chucking, placed: Placed, found: ThreadW
     notes = [f"Lubricant: {job.material.lubricant}.", *way.notes]
     notes += [job.material.die_note] if job.material.die_note else []
     notes += [torque.note] if torque.note else []
+    if found.taper is not None:
+        notes += taper_notes(torque)
     if way.power:
         notes.append(back_off(job.setup.mount, "die"))
     if thread.hand == "left":
@@ -125,7 +140,7 @@ def _thread_notes(work: Work, chucking: Chucking, placed: Placed, found: ThreadW
         notes.append(LEAD_DRIFTS)
     if thread.starts > 1:
         notes.append(f"A die of {thread.starts} starts.")
-    if job.method.finish == "run-out" and found.shoulder:
+    if job.method.finish == "run-out" and found.shoulder and found.taper is None:
         notes.append(
             "The last threads stay unfinished: what screws on stops short of them, or is counterbored to "
             "{counterbore}, {counterbore_depth} deep."
@@ -137,8 +152,7 @@ def _thread_notes(work: Work, chucking: Chucking, placed: Placed, found: ThreadW
 
 def _thread_made(placed: Placed, found: ThreadWork) -> str:
     """What running the die on, finishing and gauging make of a section: this thread, this long."""
-    named = f"{found.thread.designation} {found.limits.class_name}"
-    return makes(thread=named, length=placed.far_mm - placed.near_mm)
+    return makes(thread=found.named, length=placed.far_mm - placed.near_mm)
 
 
 def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation:
@@ -149,14 +163,19 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -
     overrun = chucking.overrun_mm if placed.number == chucking.placed[-1].number else 0.0
     turns = _turns(found, placed.far_mm - placed.near_mm + overrun)
     solid = die_torque(work, found)
-    torque = solid if way.power and not share else lighter(solid, share, "die", by_torque=way.by_torque)
+    if found.taper is not None:
+        torque = solid
+    else:
+        torque = solid if way.power and not share else lighter(solid, share, "die", by_torque=way.by_torque)
     figures = {"turns": turns, "rhythm": rhythm(work)}
     if way.power:
         figures |= under_power(work, thread, turns)
     figures |= {"unfinished": unfinished_length(thread), "torque": torque}
-    if not way.power:
+    if found.taper is not None and torque.value > HAND_BEARS_NM:
+        figures["handle"] = handle_length(torque)
+    elif not way.power:
         figures["force"] = hand_force(torque)
-    if job.method.finish == "run-out" and found.shoulder:
+    if job.method.finish == "run-out" and found.shoulder and found.taper is None:
         figures["counterbore"], figures["counterbore_depth"] = counterbore(thread)
     return Operation(
         key=keyed("thread", placed.section.id),
@@ -172,14 +191,14 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -
         cut=Cut(end_mm + overrun, placed.near_mm, thread.major_mm, thread.minor_mm),
         chucking=chucking.number,
         thread=thread,
-        class_name=found.limits.class_name,
+        class_name=found.class_name,
         makes=_thread_made(placed, found),
     )
 
 
 def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation | None:
     """Turn the die round and finish up to the shoulder, where that was chosen."""
-    if not found.shoulder or work.job.method.finish != "die-turned-round":
+    if not found.shoulder or found.taper is not None or work.job.method.finish != "die-turned-round":
         return None
     thread = found.thread
     gap = Figure(
@@ -214,7 +233,7 @@ def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, found: Th
         cut=Cut(far, far - UNFINISHED_THREADS * thread.pitch_mm, thread.major_mm, thread.minor_mm),
         chucking=chucking.number,
         thread=thread,
-        class_name=found.limits.class_name,
+        class_name=found.class_name,
         makes=_thread_made(placed, found),
     )
 
@@ -241,6 +260,8 @@ def _mate(work: Work) -> str:
 def gauge(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation:
     """Try the mating part, and adjust the die by what it says."""
     thread, mate = found.thread, _mate(work)
+    if found.limits is None:
+        return gauge_taper(work, chucking, placed, found, mate)
     wire = best_wire(thread)
     least, most = over_wires_within(thread, wire.value, found.limits)
     return Operation(
@@ -255,12 +276,12 @@ def gauge(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> 
         edge="",
         cautions=() if way_of(work, found).off_lathe else (cautions.STOP_TO_MEASURE,),
         notes=(
-            f"No nut? Over three wires of {{wire}} class {found.limits.class_name} measures {{wires_least}} to "
+            f"No nut? Over three wires of {{wire}} class {found.class_name} measures {{wires_least}} to "
             "{wires_most}.",
         ),
         measure="verdict",
         chucking=chucking.number,
         thread=thread,
-        class_name=found.limits.class_name,
+        class_name=found.class_name,
         makes=_thread_made(placed, found),
     )

@@ -33,8 +33,10 @@ def _target(work: Work, placed: Placed) -> Target:
     if found is None:
         return Target(aim - PLAIN_TOLERANCE_MM, aim, aim + PLAIN_TOLERANCE_MM)
     pitch = found.thread.pitch_mm
-    smallest = convert(found.limits.major.minimum, found.thread.unit, "mm")
-    low = max(aim - BLANK_UNDER * pitch, min(smallest, aim - 0.01))
+    low = aim - BLANK_UNDER * pitch
+    if found.limits is not None:
+        smallest = convert(found.limits.major.minimum, found.thread.unit, "mm")
+        low = max(low, min(smallest, aim - 0.01))
     return Target(low, aim, aim + BLANK_OVER * pitch)
 
 
@@ -80,7 +82,7 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
     cuts = passes(start_mm, aim, deepest, work.job.unit)
     length, end_mm, inputs = _length(work, chucking, far)
     figures = {"diameter": _diameter(work, placed), "length": length, "stop": tip_stop(work, end_mm, *inputs)}
-    if found is not None:
+    if found is not None and found.taper is None:
         figures["crest"] = found.blank.crest_percent
     figures |= {"cuts": _cuts(cuts, deepest), "speed": speed(work, start_mm)}
     stop = "the tool tip stops" if work.job.setup.readout == "readout" else "stop the carriage"
@@ -103,7 +105,7 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
         chucking=chucking.number,
         passes=cuts,
         thread=found.thread if found else None,
-        class_name=found.limits.class_name if found else "",
+        class_name=found.class_name if found else "",
         makes=makes(diameter=aim, length=end_mm - placed.near_mm),
     )
 
@@ -132,7 +134,7 @@ def _diameter(work: Work, placed: Placed) -> Figure:
 
 def left_on(found: ThreadWork | None, bar_mm: float) -> bool:
     """Whether a bar is left as it is for a thread: a skin over its blank, and nowhere over the nominal size."""
-    if found is None or bar_mm > found.thread.major_mm + _CUT_MM:
+    if found is None or bar_mm > max(found.thread.major_mm, found.blank_mm) + _CUT_MM:
         return False
     return found.blank_mm < bar_mm < found.blank_mm + LEAST_TURNED_MM
 

@@ -13,6 +13,7 @@ from lathework.planning.order import Settled, settle
 from lathework.rules.blank import BlankChoice, blank_choices
 from lathework.rules.cautions import HAZARD_CAUTIONS, Caution
 from lathework.rules.relief import Groove, chamfer_diameter, groove
+from lathework.rules.taper_blank import TaperBlank, taper_blank, taper_choice
 from lathework.threads.limits import external_limits
 from lathework.threads.limits.bands import ExternalLimits
 from lathework.threads.thread import Thread
@@ -29,21 +30,39 @@ def in_mm(figure: Figure) -> float:
 class ThreadWork:
     """A thread of the part with its derived sizes; `groove` is None where no relief is cut behind it.
 
+    `limits` are those of its class, None for a `taper` thread, whose blank has two ends instead.
+
     `shoulder` says whether something larger than its minor diameter stands behind it.
     """
 
     thread: Thread
     blanks: tuple[BlankChoice, ...]
     blank: BlankChoice
-    limits: ExternalLimits
+    limits: ExternalLimits | None
     chamfer: Figure
     groove: Groove | None
     shoulder: bool
+    taper: TaperBlank | None = None
+
+    @property
+    def class_name(self) -> str:
+        """The class it is cut to; "" for a taper thread, which has none."""
+        return self.limits.class_name if self.limits is not None else ""
+
+    @property
+    def named(self) -> str:
+        """The thread with its class."""
+        return f"{self.thread.designation} {self.class_name}".rstrip()
 
     @property
     def blank_mm(self) -> float:
         """Blank diameter."""
         return in_mm(self.blank.diameter)
+
+    @property
+    def at_end(self) -> Figure:
+        """Diameter of the blank at its end, where the lead is chamfered: the small one of a taper."""
+        return self.taper.small if self.taper is not None else self.blank.diameter
 
     @property
     def groove_width_mm(self) -> float:
@@ -103,14 +122,32 @@ def _lead(thread: Thread, blank: BlankChoice, chamfer_mm: float) -> Figure:
     )  # fmt: skip
 
 
+def _taper_work(thread: Thread, taper: TaperBlank, *, shoulder: bool) -> ThreadWork:
+    """A taper thread runs out: no groove, no school of blanks; its lead ends under the root at the face."""
+    blank = taper_choice(thread, taper)
+    usual = chamfer_diameter(thread)
+    narrower = thread.major - taper.small.value
+    chamfer = replace(
+        usual, value=usual.value - narrower, formula=f"{usual.formula} − (major − blank at the face)",
+        inputs=(
+            *usual.inputs, Given("major", thread.major, thread.unit),
+            Given("blank at the face", taper.small.value, thread.unit),
+        ),
+    )  # fmt: skip
+    return ThreadWork(thread, (blank,), blank, None, chamfer, None, shoulder, taper)
+
+
 @lru_cache(maxsize=256)
 def _thread_work(
     thread: Thread, class_name: str, method: Method, groove_blade_mm: float, chamfer_mm: float, *, shoulder: bool
 ) -> ThreadWork:
     """A thread's sizes: no length of the part touches them, so they stand from keystroke to keystroke."""
+    taper = taper_blank(thread)
+    if taper is not None:
+        return _taper_work(thread, taper, shoulder=shoulder)
     limits = external_limits(thread, class_name)
     if limits is None:
-        raise TypeError(f"{thread.designation} has no parallel external thread to plan")
+        raise TypeError(f"{thread.designation} has no external thread to plan")
     blanks = blank_choices(thread, limits.major, method.blank_fraction, asked=method.fraction_asked)
     blade = convert(groove_blade_mm, "mm", thread.unit)
     blank = next(b for b in blanks if b.school == method.blank_school)

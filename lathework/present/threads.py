@@ -174,9 +174,16 @@ def _limit_rows(size: Size) -> list[Json]:
     return rows
 
 
+def _lengths(size: Size) -> list[Json]:
+    """Lengths of a taper thread, and the blank of one that is cut outside."""
+    taper, blank = size.taper, size.taper_blank
+    lengths = (taper.gauge_length, taper.gauge_tolerance, taper.useful_length) if taper else ()
+    ends = (blank.small, blank.large, blank.angle, blank.turns) if blank else ()
+    return [figure_json(figure) for figure in (*lengths, *ends) if figure]
+
+
 def card_json(card: Card) -> Json:
     """A thread's page: the size answer, its limits as figures, letters, wires, gauges, drawing."""
-    taper = card.size.taper
     return size_shown(card.size) | {
         "letters": [{"text": letter.text, "means": letter.means} for letter in card.letters],
         "external_classes": list(card.external_classes),
@@ -188,9 +195,7 @@ def card_json(card: Card) -> Json:
         "drill": [figure_json(figure) for figure in card.drill],
         "plating": [figure_json(figure) for figure in card.plating],
         "stress": figure_json(card.size.stress_area) if card.size.stress_area else None,
-        "lengths": [figure_json(f) for f in (taper.gauge_length, taper.gauge_tolerance, taper.useful_length) if f]
-        if taper
-        else [],
+        "lengths": _lengths(card.size),
         "drawing": sheet_json(card.drawing),
     }
 

@@ -48,11 +48,21 @@ def _eighths(thread: Thread, change_pitches: float) -> Figure:
     )
 
 
+def _taper_advice(verdict: Verdict) -> DieAdvice:
+    """A taper thread is sized by how far its die runs on, not by the die's screws."""
+    if WANTED[verdict] < 0:
+        return DieAdvice("leave", "Run the die on half a turn further, and try again.", None, True)
+    order = "This piece stays as it is. For the next, stop a turn sooner, and try the gauge before."
+    return DieAdvice("leave", order, None, False)
+
+
 def advise(thread: Thread, verdict: Verdict) -> DieAdvice:
     """Which screws of a three-screw holder to move after `verdict`, which way and how far.
 
     The pointed middle screw in the split opens; the two beside it close and lock. Source: practice.
     """
+    if thread.taper and verdict != "snug":
+        return _taper_advice(verdict)
     if verdict == "snug":
         return DieAdvice("leave", "Leave the die as it is.", None, False)
     figure = _eighths(thread, WANTED[verdict])

@@ -5,19 +5,15 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, Source
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.rules.holes import POINT_SHARE
 from lathework.tables.drills import Drill
-from lathework.threads.taper import TaperLengths, taper_lengths
+from lathework.threads.taper import TAPER, gauge_give, gauge_turns, taper_lengths
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-TAPER = 1 / 16
-"""Taper on the diameter."""
 LEAD_TURNS, ROOM_TURNS = 3.0, 2.0
 """Threads of a taper pipe tap's lead, and of room for its chips (practice)."""
-LONG_GAUGE_TURNS = 1.0
-"""How far a plug may stand from flush where the standard tabulates no tolerance: a turn either way (ASME B1.20.1)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -59,16 +55,6 @@ def _below(rack: Sequence[Drill], size: float, thread: Thread) -> Drill | None:
     )  # fmt: skip
 
 
-def _give(thread: Thread, lengths: TaperLengths) -> Figure:
-    if lengths.gauge_tolerance is not None:
-        return lengths.gauge_tolerance
-    return Figure(
-        "flush, plus and minus", LONG_GAUGE_TURNS * thread.pitch, thread.unit, "one turn × pitch",
-        Source("standard", "ASME B1.20.1, tolerance of one turn"), (Given("pitch", thread.pitch, thread.unit),),
-        fine=False,
-    )  # fmt: skip
-
-
 def taper_hole(thread: Thread, rack: Sequence[Drill]) -> TaperHole | None:
     """The hole for a taper pipe `thread`, drilled out of `rack`; None for a parallel thread.
 
@@ -92,11 +78,8 @@ def taper_hole(thread: Thread, rack: Sequence[Drill]) -> TaperHole | None:
             mouth.inputs, note="A taper reamer of 1 in 16; without one the tap cuts the whole taper and wears fast.",
         ),
         gauge=length,
-        give=_give(thread, lengths),
-        turns=Figure(
-            "plug goes in by hand", length.value / thread.pitch, "turns", "gauge length ÷ pitch", GEOMETRY,
-            (Given("gauge length", length.value, thread.unit), Given("pitch", thread.pitch, thread.unit)), places=1,
-        ),
+        give=gauge_give(thread, lengths),
+        turns=gauge_turns(thread, lengths, "plug goes in by hand"),
         depth=_deep(thread, useful, reamed),
     )  # fmt: skip
 

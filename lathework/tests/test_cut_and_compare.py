@@ -20,6 +20,7 @@ from lathework.planning.plan import Plan, make_plan
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, document, plan, section
 from lathework.tests.test_bores import bore
 from lathework.threads.designation import read_designation
+from lathework.threads.thread import Thread
 
 STEP = 0.2
 ON_SIZE, LEFT, EDGE = 1e-6, 0.011, 0.01
@@ -30,7 +31,14 @@ BROKEN = 1.1
 """Millimetres at an end of the part where a parted or sawn edge may be broken, or a parted thread chamfered."""
 FACED = {**PLUG, "part.bores": [bore("#4-40", depth="1/4", end="left")]}
 """A plug with a blind hole in its head: turned round for it, and faced there."""
-THREADS = ("M6", "M8", "M10", "3/8-16", "1/4 BSW", "1/2 BSF", "0 BA", "M8x1", "G1/8")
+TAPER_AT_FACE = {"R1/4": 13.157 - 6.0 / 16, "R1/2": 20.955 - 8.2 / 16, "1/4-18 NPT": 25.4 * (0.47739 + 0.8 / 18)}
+"""Crest at the small end in millimetres: major less a sixteenth of the gauge length (ISO 7-1); pitch diameter E0 there
+and 0.8 P (ASME B1.20.1)."""
+PRINTED = 1e-3
+"""Millimetres by which the printed diameters, rounded each on its own, may differ."""
+LEAD_TURNS = 2.0
+"""Pitches behind the face within which the lead chamfer ends."""
+THREADS = ("M6", "M8", "M10", "3/8-16", "1/4 BSW", "1/2 BSF", "0 BA", "M8x1", "G1/8", *TAPER_AT_FACE)
 
 
 class Lathe:
@@ -67,9 +75,18 @@ class Lathe:
             if operation.kind == "flats":
                 self.flats[place] = cut.inner_mm
                 continue
-            along = cut.left_mm - z if cut.behind else z - cut.right_mm
-            size = cut.inner_mm + (2 * along if cut.slope else 0.0)
+            along = (cut.left_mm - z if cut.behind else z - cut.right_mm) / max(STEP, cut.left_mm - cut.right_mm)
+            size = cut.inner_mm + ((cut.outer_mm - cut.inner_mm) * along if cut.slope else 0.0)
             self.across[n] = min(self.across[n], size)
+
+
+def tapering(
+    thread: Thread, size: float, place: float, near: float, far: float, *, from_right: bool
+) -> tuple[float, float]:
+    """Between lead chamfer and shoulder a taper blank grows by 1 in 16 up to its straight part, as ISO 7-1 draws it."""
+    behind = place - near if from_right else far - place
+    crest = min(size, TAPER_AT_FACE[thread.designation] + behind / 16) - PRINTED
+    return (crest if behind > LEAD_TURNS * thread.pitch_mm else crest - 3 * thread.pitch_mm), crest
 
 
 def wanted(job: Job, made: Plan, place: float) -> tuple[float, float]:
@@ -84,6 +101,10 @@ def wanted(job: Job, made: Plan, place: float) -> tuple[float, float]:
     whole = job.part.overall_mm
     margin = max(margin, BROKEN if place < BROKEN or place > whole - BROKEN else 0.0)
     inside = near + margin < place < far - margin
+    if one.thread is not None and one.thread.taper:
+        made_first = number in made.work.ends.first
+        from_right = made_first != made.work.ends.turned_about
+        return tapering(one.thread, size, place, near, far, from_right=from_right)
     if one.thread is not None:
         # Lead at one end, relief at the other; between them the blank.
         found = made.work.threads[number]

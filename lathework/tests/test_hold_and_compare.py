@@ -36,7 +36,7 @@ WALL = 0.5
 """Millimetres of metal that must be left round a thread when a slot is begun beside it."""
 LEAD, CHIPS = 3.0, 1.0
 """Threads of a tap's lead, and of room for chips, below the last full thread (trade practice)."""
-OUTSIDE = ("M3", "M5", "M8", "M8 LH", "M12", "M24", "1/4-20", "3/8-16", "1/2 BSW", "4 BA")
+OUTSIDE = (*("M3", "M5", "M8", "M8 LH", "M12", "M24", "1/4-20", "3/8-16", "1/2 BSW", "4 BA", "R1/2", "1/8-27 NPT"),)
 FORMS = ("round", "round", "round", "hexagon", "bolt")
 INSIDE = ("M3", "M4", "M6", "M6 LH", "M10", "M16", "1/4-20", "2 BA")
 

@@ -37,6 +37,7 @@ TIGHTER = {
     "cycle": ("close", "medium", "free"),
     "bsp": ("A", "B"),
     "ba": ("close", "normal"),
+    "npt": ("2A",),
 }
 INSIDE = {
     "unified": ("3B", "2B", "1B"),
@@ -70,7 +71,8 @@ class Everywhere(unittest.TestCase):
                     self.assertTrue(band.formula and band.source.title)
                 self.assertLessEqual(out.major.maximum, thread.major + HALF_DIGIT)
                 self.assertLessEqual(out.pitch_diameter.maximum, thread.pitch_diameter)
-                self.assertGreaterEqual(inside.pitch_diameter.minimum, thread.pitch_diameter)
+                # What a table prints to four places may lie half a digit under the basic size.
+                self.assertGreaterEqual(inside.pitch_diameter.minimum, thread.pitch_diameter - HALF_DIGIT)
                 self.assertGreaterEqual(inside.major_min.value, thread.major - HALF_DIGIT)
                 self.assertLess(out.minor_max.value, out.pitch_diameter.minimum)
 
@@ -151,7 +153,7 @@ class Ends(unittest.TestCase):
         self.assertEqual(told.exception.field, "internal_class")
 
     def test_a_taper_thread_has_no_classes(self) -> None:
-        for text in ("R1/2", "Rc1/2", "1/2 NPT", "1/2 NPSM"):
+        for text in ("R1/2", "Rc1/2", "1/2 NPT"):
             thread = read_designation(text)
             self.assertEqual((external_limits(thread), internal_limits(thread)), (None, None))
         sealing = internal(read_designation("Rp1/2"))

@@ -5,9 +5,13 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
+from lathework.errors import InvalidDocument
+from lathework.planning.plan import Plan
+from lathework.rules.dies import advise
 from lathework.rules.materials import materials
 from lathework.tests.samples import plan, said, section, step
 from lathework.tests.test_bores import body, bore
+from lathework.threads.designation import read_designation
 
 LARGE: dict[str, Any] = {
     "unit": "mm", "part.stock.across": "30", "part.overall_length": "60", "material": "alloy-steel",
@@ -142,3 +146,49 @@ class TurningBack(unittest.TestCase):
         formed = body({**bore("1/4-20"), "cut": "form-tap"}) | {"material": "brass"}
         self.assertIn("never run dry", said(step(plan(formed), "tap")))
         self.assertNotIn("dry", said(step(plan(body(bore("1/4-20")) | {"material": "mild-steel"}), "tap")))
+
+
+def spout(thread: str, length: str = "7/8", **changes: str) -> Plan:
+    """A pipe thread on inch bar of 1, its body behind it."""
+    sections = [section("thread", length, thread=thread), section("bar", "1")]
+    return plan({"part.sections": sections, "part.overall_length": "", "part.stock.across": "1", **changes})
+
+
+class TaperThreads(unittest.TestCase):
+    """R and NPT by die: blank straight, then tapered, the die by hand, the size by how far the gauge goes on."""
+
+    def test_the_taper_lies_between_blank_and_die(self) -> None:
+        for name in ("R1/2", "1/2 NPT", "R1/2 LH"):
+            kinds = [o.kind for o in spout(name).operations if o.thread is not None or o.kind == "chamfer"]
+            self.assertEqual(kinds, ["turn", "taper", "chamfer", "thread", "gauge"], name)
+
+    def test_both_ends_of_the_blank(self) -> None:
+        """ISO 7-1, R 1/2: 20.955 in the gauge plane 8.2 from the end; useful 13.2. By hand 20.4425 and 21.2675."""
+        made = spout("R1/2")
+        self.assertAlmostEqual(step(made, "turn:s1").figures["diameter"].value, 20.955 + 5.0 / 16)
+        taper = step(made, "taper:s1")
+        self.assertAlmostEqual(taper.figures["small"].value, 20.955 - 8.2 / 16)
+        self.assertAlmostEqual(taper.figures["length"].value, 13.2 / 25.4)
+
+    def test_it_is_never_run_on_under_power_nor_turned_round(self) -> None:
+        made = spout("1/8-27 NPT", **{"method.holder": "keyed-power", "method.finish": "die-turned-round"})
+        self.assertIn("die-by-hand", [n.code for n in made.notices])
+        self.assertNotIn("speed", step(made, "thread:s1").figures)
+        self.assertNotIn("finish", [o.kind for o in made.operations])
+
+    def test_a_large_one_wants_a_long_handle(self) -> None:
+        self.assertIn("handle", step(spout("R3/4", "1-1/4", **{"part.stock.across": "1-1/4"}), "thread:s1").figures)
+        self.assertIn("force", step(spout("R1/8"), "thread:s1").figures)
+
+    def test_room_for_the_lead_of_the_die(self) -> None:
+        self.assertIn("taper-short", [n.code for n in spout("R1/2", "5/8").notices])
+        self.assertNotIn("taper-short", [n.code for n in spout("R1/2", "3/4").notices])
+
+    def test_the_die_is_not_closed_for_it(self) -> None:
+        self.assertEqual(advise(read_designation("R1/2"), "binds").move, "leave")
+        self.assertTrue(advise(read_designation("R1/2"), "binds").recut)
+        self.assertFalse(advise(read_designation("R1/2"), "loose").recut)
+
+    def test_a_taper_hole_is_not_cut_outside(self) -> None:
+        with self.assertRaises(InvalidDocument):
+            spout("Rc1/2")

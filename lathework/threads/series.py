@@ -21,12 +21,11 @@ from lathework.threads.forms import (
     WHITWORTH,
     Form,
 )
+from lathework.threads.taper import TAPER
 from lathework.threads.thread import Family, Thread
 from lathework.units import LengthUnit, round_half_up
 
 PIPE_NOTE = "A pipe size is no diameter: {name} measures {major:.3f} mm across the crests."
-TAPER = 1 / 16
-"""Taper of sealing pipe threads, on the diameter."""
 SEALING_NOTE = "A taper pipe thread, 1 in 16: the diameters are those of the gauge plane, {length}."
 AMERICAN_NOTE = "Not BSP: 60 degree flanks, and at most sizes another count. The two do not seal together."
 #: What each series is called in the book, in the order of the book.

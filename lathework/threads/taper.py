@@ -5,9 +5,14 @@ from __future__ import annotations
 from dataclasses import dataclass
 from functools import cache
 
-from lathework.figures import Figure, Given
+from lathework.figures import GEOMETRY, Figure, Given, Source
 from lathework.tables.loader import Row, Table, load
 from lathework.threads.thread import Thread
+
+TAPER = 1 / 16
+"""Taper on the diameter (ISO 7-1, ASME B1.20.1)."""
+GAUGE_TURNS = 1.0
+"""How far a gauge may stand from flush where the standard tabulates no tolerance: a turn either way (ASME B1.20.1)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -29,6 +34,29 @@ def _rows() -> dict[str, tuple[Row, Table]]:
 def is_inside_taper(thread: Thread) -> bool:
     """Whether `thread` is a taper one that is tapped into a hole: R alone is for the outside."""
     return thread.taper > 0 and thread.series != "R"
+
+
+def is_outside_taper(thread: Thread) -> bool:
+    """Whether `thread` is a taper one that is cut outside: Rc alone is for a hole."""
+    return thread.taper > 0 and thread.series != "Rc"
+
+
+def gauge_give(thread: Thread, lengths: TaperLengths) -> Figure:
+    """How far a gauge may stand from flush either way, in the thread's unit. Source: ISO 7-1, ASME B1.20.1."""
+    if lengths.gauge_tolerance is not None:
+        return lengths.gauge_tolerance
+    return Figure(
+        "flush, plus and minus", GAUGE_TURNS * thread.pitch, thread.unit, "one turn × pitch",
+        Source("standard", "ASME B1.20.1, tolerance of one turn"), (Given("pitch", thread.pitch, thread.unit),),
+        fine=False,
+    )  # fmt: skip
+
+
+def gauge_turns(thread: Thread, lengths: TaperLengths, name: str) -> Figure:
+    """How many turns a gauge goes on or in by hand, called `name`: gauge length / pitch. Source: plane geometry."""
+    length = lengths.gauge_length.value
+    inputs = (Given("gauge length", length, thread.unit), Given("pitch", thread.pitch, thread.unit))
+    return Figure(name, length / thread.pitch, "turns", "gauge length ÷ pitch", GEOMETRY, inputs, places=1)
 
 
 def taper_lengths(thread: Thread) -> TaperLengths | None:

@@ -2,7 +2,11 @@
 
 from __future__ import annotations
 
+import unittest
+
+from lathework.rules.taper_blank import taper_blank
 from lathework.threads.designation import read_designation
+from lathework.threads.limits import external_limits
 from lathework.threads.taper import taper_lengths
 from tests.validation.published import PublishedCase
 from tests.validation.reference import reference_rows
@@ -36,6 +40,15 @@ AMERICAN = (
     ("2", 11.5, 2.375, "2.29627", "0.436"),
     ("3", 8, 3.5, "3.38850", "0.766"),
 )
+#: ASME B1.20.1, basic dimensions: size, E0 at the small end (inches), L1 in threads.
+SMALL_END = (
+    ("1/8", "0.36351", "4.36"), ("1/4", "0.47739", "4.10"), ("3/8", "0.61201", "4.32"), ("1/2", "0.75843", "4.48"),
+    ("3/4", "0.96768", "4.75"), ("1", "1.21363", "4.60"), ("1-1/4", "1.55713", "4.83"), ("2", "2.26902", "5.01"),
+)  # fmt: skip
+#: ISO 7-1: size, gauge length in turns of thread.
+TURNS = (
+    ("1/8", 4.375), ("1/4", 4.5), ("3/8", 4.75), ("1/2", 4.5), ("3/4", 5.25), ("1", 4.5), ("1-1/4", 5.5), ("2", 6.875),
+)  # fmt: skip
 
 #: ASME B1.20.1, parallel threads for free-fitting joints (NPSM): least minor of the hole, greatest (inches).
 FREE_FITTING = (
@@ -110,3 +123,63 @@ class TaperPipe(PublishedCase):
             self.compare(f"{size} NPT L1", printed=gauge, by_hand=None, ours=lengths.gauge_length.value)
             useful = (0.8 * outside + 6.8) / tpi
             self.assertAlmostEqual(lengths.useful_length.value, useful, delta=0.00006)
+
+
+class FreeFittingLimits(PublishedCase):
+    def test_limits_by_the_formulas_of_the_screw_thread(self) -> None:
+        """The table is recalled; B1.1 gives the same by its own route: Td2 of class 2A for LE = 9 P, 2B 1.3 of it,
+        allowance 0.3, major tolerance 0.06 P^(2/3). Pitch diameters to 0.15 thou, majors to the third decimal."""
+        for size, _, _ in FREE_FITTING:
+            thread = read_designation(f"{size} NPSM")
+            outside, inside = self.external(thread, "2A"), self.internal(thread, "2B")
+            pitch, basic = thread.pitch, thread.pitch_diameter
+            wide = 0.0015 * thread.major ** (1 / 3) + 0.0015 * (9 * pitch) ** 0.5 + 0.015 * pitch ** (2 / 3)
+            crest = basic - 0.3 * wide + 0.649519 * pitch
+            for ours, by_formula, within in (
+                (outside.pitch_diameter.maximum, basic - 0.3 * wide, 0.00016),
+                (outside.pitch_diameter.minimum, basic - 1.3 * wide, 0.00016),
+                (inside.pitch_diameter.minimum, basic, 0.00016),
+                (inside.pitch_diameter.maximum, basic + 1.3 * wide, 0.00016),
+                (outside.major.maximum, crest, 0.0007),
+                (outside.major.minimum, crest - 0.06 * pitch ** (2 / 3), 0.0007),
+                (inside.minor.minimum, thread.minor, 0.0007),
+            ):
+                with self.subTest(size=size, value=by_formula):
+                    self.assertAlmostEqual(ours, by_formula, delta=within)
+
+    def test_sizes_without_a_table_say_so(self) -> None:
+        self.assertIsNone(external_limits(read_designation("4 NPSM")))
+
+
+class TaperBlanks(unittest.TestCase):
+    def test_the_american_blank_at_its_small_end(self) -> None:
+        """ASME B1.20.1: E0 and a thread of 0.8 P there; the pipe of that size bears it, within its own tolerance."""
+        pipes = {size: across for size, _, across, _, _ in AMERICAN}
+        for size, small, turns in SMALL_END:
+            thread = read_designation(f"{size} NPT")
+            blank = taper_blank(thread)
+            assert blank is not None
+            with self.subTest(size):
+                self.assertAlmostEqual(blank.small.value, float(small) + 0.8 * thread.pitch, delta=1.1e-5)
+                self.assertAlmostEqual(blank.turns.value, float(turns), delta=0.006)
+                if size in pipes:
+                    self.assertAlmostEqual(blank.large.value, pipes[size], delta=1 / 64)
+
+    def test_the_gauge_length_in_turns(self) -> None:
+        """ISO 7-1 prints it to an eighth of a turn, and its tolerance as one turn."""
+        for size, turns in TURNS:
+            blank = taper_blank(read_designation(f"R{size}"))
+            assert blank is not None
+            with self.subTest(size):
+                self.assertAlmostEqual(blank.turns.value, turns, delta=0.07)
+                self.assertAlmostEqual(blank.give.value, 1.0, delta=0.04)
+
+    def test_the_top_slide(self) -> None:
+        """1 in 16 on the diameter: 1 degree 47 minutes, as handbooks give it."""
+        blank = taper_blank(read_designation("R1/2"))
+        assert blank is not None
+        self.assertAlmostEqual(blank.angle.value, 1 + 47 / 60, delta=1 / 60)
+
+    def test_only_what_is_cut_outside(self) -> None:
+        for name in ("Rc1/2", "Rp1/2", "G1/2", "M20"):
+            self.assertIsNone(taper_blank(read_designation(name)))

@@ -5,7 +5,7 @@ from __future__ import annotations
 from functools import lru_cache
 
 from lathework.errors import InputError
-from lathework.threads.limits import british_association, metric, pipe, unified, whitworth
+from lathework.threads.limits import british_association, metric, npsm, pipe, unified, whitworth
 from lathework.threads.limits.bands import ExternalLimits, InternalLimits
 from lathework.threads.limits.rules import Rules
 from lathework.threads.thread import Family, Thread
@@ -26,6 +26,8 @@ _RULES: dict[Family, Rules] = {
 def _rules(thread: Thread) -> Rules | None:
     if thread.series in ("R", "Rc", "Rp"):
         return pipe.SEALING if thread.series == "Rp" else None
+    if thread.series == "NPSM":
+        return npsm.RULES if npsm.tabulated(thread) else None
     return _RULES.get(thread.family)
 
 
