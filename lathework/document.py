@@ -21,6 +21,7 @@ from lathework.rules.cautions import HAZARDS
 from lathework.rules.die_holding import HOLDERS
 from lathework.rules.drill_choice import owned
 from lathework.rules.holes import HIGHEST_PERCENT, LOWEST_PERCENT
+from lathework.rules.mate_blank import Mate, why_no_mate
 from lathework.rules.materials import Material, materials
 from lathework.rules.passes import LATHES
 from lathework.rules.reversing import MOUNTS
@@ -39,7 +40,7 @@ OTHER_KEYS = ("fits", "quantity", "material", "method", "part")
 """What a further part of the job says for itself."""
 METHOD_KEYS = (
     *("blank_school", "blank_fraction", "finish", "holder", "order", "support", "tapping", "percent"),
-    "overruled",
+    *("overruled", "mate_minor", "mate_pitch"),
 )
 IDENTIFIED_KEYS = ("evidence", "probability")
 SETUP_KEYS = (
@@ -48,6 +49,7 @@ SETUP_KEYS = (
 )
 LONGEST_NOTE, MOST_PIECES, MOST_OTHERS = 2000, 500, 5
 BLADE = Span("A blade width", 0.4, 8)
+BORE, FLANKS = Span("The mate's bore", 0.3, 300), Span("The mate's pitch diameter", 0.3, 300)
 RUN_DOWN_TURNS, MOST_RUN_DOWN = 1.0, 200.0
 """Turns a spindle in back gear runs on after it is switched off, where nothing was said (practice)."""
 
@@ -101,7 +103,26 @@ def _drills(reader: Reader) -> str:
     return text
 
 
-def _method(reader: Reader, metal: Material) -> Method:
+def _mate(reader: Reader, part: Part | None) -> Mate | None:
+    """The mate of the first thread as it was measured: both of its sizes, or neither."""
+    fields = ("method.mate_minor", "method.mate_pitch")
+    missing = [field for field in fields if not reader.text(field)]
+    if len(missing) == 1:
+        reader.fail("empty", missing[0], "Measure both of the mate's sizes, or neither.")
+    if missing:
+        return None
+    bore, flanks = reader.length(fields[0], BORE), reader.length(fields[1], FLANKS)
+    outside = next((section.thread for section in part.sections if section.thread), None) if part is not None else None
+    if bore is None or flanks is None or outside is None:
+        return None
+    mate = Mate(bore, flanks)
+    why = why_no_mate(outside, mate)
+    if why:
+        reader.fail("no-mate", fields[1], why)
+    return mate
+
+
+def _method(reader: Reader, metal: Material, part: Part | None) -> Method:
     return Method(
         blank_school=_one(reader, "method.blank_school", SCHOOLS),
         blank_fraction=reader.fraction("method.blank_fraction", metal.blank_fraction),
@@ -112,6 +133,7 @@ def _method(reader: Reader, metal: Material) -> Method:
         tapping=_one(reader, "method.tapping", TAPPINGS, "by-centre"),
         percent=_percent(reader),
         overruled=reader.text("method.overruled"),
+        mate=_mate(reader, part),
         fraction_asked=bool(reader.text("method.blank_fraction")),
     )
 
@@ -153,7 +175,7 @@ def _job(reader: Reader, part: Part | None, shared: dict[str, Any]) -> Job | Non
         "fits": reader.text("fits"),
         "quantity": reader.whole("quantity", 1, MOST_PIECES),
         "material": metal,
-        "method": _method(reader, metal),
+        "method": _method(reader, metal, part),
         "identified": _identified(reader),
     }
     if part is not None and setup is not None and own["method"].finish == "groove":

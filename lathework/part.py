@@ -9,6 +9,7 @@ from lathework.lengths import Length
 from lathework.rules.blank import School
 from lathework.rules.cautions import Hazard
 from lathework.rules.die_holding import Holder
+from lathework.rules.mate_blank import Mate
 from lathework.rules.materials import Material
 from lathework.rules.passes import Lathe
 from lathework.rules.reversing import Mount
@@ -150,6 +151,7 @@ class Method:
     """What was chosen: blank, how shoulders are reached, what holds the die, the order of work, a centre or none.
 
     `overruled` says why the work is held as chosen where its length asks for another way, "" where nobody insists.
+    `mate` is that of the first thread, where it was measured.
     `fraction_asked` says that the blank's fraction was typed, not the metal's own.
     `tapping` is what guides and turns the tap; `percent` the thread wanted in a hole, None for what suits the metal.
     """
@@ -163,6 +165,7 @@ class Method:
     tapping: Tapping = "by-centre"
     percent: float | None = None
     overruled: str = ""
+    mate: Mate | None = None
     fraction_asked: bool = False
 
 

@@ -7,6 +7,7 @@ import math
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.driving import LEAD_LEFT, lighter, rhythm, roughing, turn_back, under_power, why_by_hand
+from lathework.planning.mate_words import opening, opening_notes
 from lathework.planning.operation import Cut, Operation, keyed, makes, quoted
 from lathework.planning.taper_steps import gauge_taper, taper_notes
 from lathework.planning.work import ThreadWork, Work, in_mm
@@ -132,6 +133,8 @@ def _thread_notes(work: Work, chucking: Chucking, placed: Placed, found: ThreadW
     notes += [torque.note] if torque.note else []
     if found.taper is not None:
         notes += taper_notes(torque)
+    if found.mate is not None:
+        notes += opening_notes(found.thread, found.mate)
     if way.power:
         notes.append(back_off(job.setup.mount, "die"))
     if thread.hand == "left":
@@ -171,6 +174,8 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -
     if way.power:
         figures |= under_power(work, thread, turns)
     figures |= {"unfinished": unfinished_length(thread), "torque": torque}
+    if found.mate is not None:
+        figures |= opening(found.thread, found.mate)
     if found.taper is not None and torque.value > HAND_BEARS_NM:
         figures["handle"] = handle_length(torque)
     elif not way.power:
@@ -275,7 +280,9 @@ def gauge(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> 
         tool=mate,
         edge="",
         cautions=() if way_of(work, found).off_lathe else (cautions.STOP_TO_MEASURE,),
-        notes=(
+        notes=("It is made to its mate: no gauge but that one tells.",)
+        if found.mate is not None
+        else (
             f"No nut? Over three wires of {{wire}} class {found.class_name} measures {{wires_least}} to "
             "{wires_most}.",
         ),

@@ -12,6 +12,7 @@ from lathework.planning.ends import Ends, ends_of, near_end, nominal_mm
 from lathework.planning.order import Settled, settle
 from lathework.rules.blank import BlankChoice, blank_choices
 from lathework.rules.cautions import HAZARD_CAUTIONS, Caution
+from lathework.rules.mate_blank import Mate
 from lathework.rules.relief import Groove, chamfer_diameter, groove
 from lathework.rules.taper_blank import TaperBlank, taper_blank, taper_choice
 from lathework.threads.limits import external_limits
@@ -30,7 +31,8 @@ def in_mm(figure: Figure) -> float:
 class ThreadWork:
     """A thread of the part with its derived sizes; `groove` is None where no relief is cut behind it.
 
-    `limits` are those of its class, None for a `taper` thread, whose blank has two ends instead.
+    `limits` are those of its class, None for a `taper` thread, whose blank has two ends instead. `mate` is the one it
+    is made to, where that was measured and the blank goes by it.
 
     `shoulder` says whether something larger than its minor diameter stands behind it.
     """
@@ -43,6 +45,7 @@ class ThreadWork:
     groove: Groove | None
     shoulder: bool
     taper: TaperBlank | None = None
+    mate: Mate | None = None
 
     @property
     def class_name(self) -> str:
@@ -148,7 +151,7 @@ def _thread_work(
     limits = external_limits(thread, class_name)
     if limits is None:
         raise TypeError(f"{thread.designation} has no external thread to plan")
-    blanks = blank_choices(thread, limits.major, method.blank_fraction, asked=method.fraction_asked)
+    blanks = blank_choices(thread, limits.major, method.blank_fraction, asked=method.fraction_asked, mate=method.mate)
     blade = convert(groove_blade_mm, "mm", thread.unit)
     blank = next(b for b in blanks if b.school == method.blank_school)
     return ThreadWork(
@@ -159,12 +162,14 @@ def _thread_work(
         chamfer=_lead(thread, blank, chamfer_mm),
         groove=groove(thread, blade) if shoulder and method.finish == "groove" else None,
         shoulder=shoulder,
+        mate=method.mate if blank.school == "mate-takes" else None,
     )
 
 
 def work_out(job: Job) -> Work:
     """Derive what the operations share."""
-    part, ends = job.part, ends_of(job.part)
+    part, ends, method = job.part, ends_of(job.part), job.method
+    without_mate, first = replace(method, mate=None), part.thread
     # What stands behind each section, from the end it is made from: behind the second end, the largest of the first.
     runs = (ends.first, (*ends.second, ends.first[-1]))
     behind = {number: nominal_mm(part, after) for run in runs for number, after in zip(run, run[1:], strict=False)}
@@ -172,7 +177,7 @@ def work_out(job: Job) -> Work:
         number: _thread_work(
             section.thread,
             section.class_name,
-            job.method,
+            method if section.thread == first else without_mate,
             job.setup.groove_blade.mm,
             section.chamfer.mm if section.chamfer is not None else 0.0,
             shoulder=behind.get(number, 0.0) > section.thread.minor_mm,

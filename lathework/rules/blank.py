@@ -6,6 +6,7 @@ from dataclasses import dataclass, replace
 from typing import Literal, get_args
 
 from lathework.figures import PRACTICE, Answer, Figure, Given
+from lathework.rules.mate_blank import Mate, mate_blank
 from lathework.threads.limits.bands import Band
 from lathework.threads.thread import Thread
 from lathework.units import round_half_up
@@ -26,6 +27,9 @@ REMARKS: dict[School, str] = {
     "mate-takes": "For a worn or oversize mate: the largest crest of the class, the die opened to suit; a standard nut "
     "may not go on then.",
 }
+
+
+MADE_TO_MATE = "Made to this mate, outside its class: no standard nut will fit it properly."
 
 
 @dataclass(frozen=True, slots=True)
@@ -79,7 +83,9 @@ def _in_class(figure: Figure, limits: Band) -> Figure:
     )  # fmt: skip
 
 
-def _diameter(thread: Thread, school: School, fraction: float, limits: Band, *, asked: bool) -> Figure:
+def _diameter(
+    thread: Thread, school: School, fraction: float, limits: Band, *, asked: bool, mate: Mate | None
+) -> Figure:
     unit, places = thread.unit, 4 if thread.unit == "in" else 3
     major = Given("nominal major", thread.major, unit)
     if school == "nominal":
@@ -94,6 +100,8 @@ def _diameter(thread: Thread, school: School, fraction: float, limits: Band, *, 
             (major, Given("fraction", fraction), Given("pitch", thread.pitch, unit)),
         )
         return under if asked else _in_class(under, limits)
+    if school == "mate-takes" and mate is not None:
+        return mate_blank(thread, mate)
     if school == "mate-takes":
         return Figure(
             "blank diameter",
@@ -114,21 +122,28 @@ def _diameter(thread: Thread, school: School, fraction: float, limits: Band, *, 
 
 
 def blank_choices(
-    thread: Thread, limits: Band | None, fraction: float = DEFAULT_FRACTION, *, asked: bool = False
+    thread: Thread,
+    limits: Band | None,
+    fraction: float = DEFAULT_FRACTION,
+    *,
+    asked: bool = False,
+    mate: Mate | None = None,
 ) -> tuple[BlankChoice, ...]:
     """The four schools compared, each figure naming the others' answers.
 
     `limits` are those of the external major of the class wanted; None (a taper or internal thread) gives no blank.
     `fraction` is the share of the pitch that the second school goes under nominal (0 to 0.3); one that nobody `asked`
-    for never leaves the class. Diameters are in
-    the thread's unit, to its standard's printed digits. Source: practice; the class by its standard.
+    for never leaves the class. `mate` is one that was measured, for the fourth. Diameters are in the thread's unit, to
+    its standard's printed digits. Source: practice; the class by its standard.
     """
     if limits is None:
         return ()
-    plain = {school: _diameter(thread, school, fraction, limits, asked=asked) for school in SCHOOLS}
+    plain = {school: _diameter(thread, school, fraction, limits, asked=asked, mate=mate) for school in SCHOOLS}
     choices = []
     for school, figure in plain.items():
         within, verdict = class_verdict(limits, figure.value)
+        if school == "mate-takes" and mate is not None and not within:
+            verdict = MADE_TO_MATE
         others = tuple(Answer(SCHOOL_NAMES[s], f.value, f.unit, REMARKS[s]) for s, f in plain.items() if s != school)
         told = Figure(
             figure.name, figure.value, figure.unit, figure.formula, figure.source, figure.inputs,

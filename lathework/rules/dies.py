@@ -30,8 +30,8 @@ class DieAdvice:
     """True when the same piece can be cut again: metal can be taken off, not put back."""
 
 
-def _eighths(thread: Thread, change_pitches: float) -> Figure:
-    change_mm = abs(change_pitches) * thread.pitch_mm
+def eighths(change_mm: float) -> Figure:
+    """How far the middle screw moves for a change of pitch diameter of `change_mm` millimetres. Source: practice."""
     advance = change_mm * math.pi / (2 * math.tan(math.radians(POINT_HALF_ANGLE_DEG)))
     return Figure(
         "middle screw",
@@ -65,7 +65,7 @@ def advise(thread: Thread, verdict: Verdict) -> DieAdvice:
         return _taper_advice(verdict)
     if verdict == "snug":
         return DieAdvice("leave", "Leave the die as it is.", None, False)
-    figure = _eighths(thread, WANTED[verdict])
+    figure = eighths(abs(WANTED[verdict]) * thread.pitch_mm)
     turns = "an eighth of a turn" if figure.value == 1 else f"{figure.value:.0f} eighths of a turn"
     if WANTED[verdict] < 0:
         order = (

@@ -46,6 +46,8 @@ STUD: dict[str, Any] = {
         "tapping": "by-centre",
         "percent": "",
         "overruled": "",
+        "mate_minor": "",
+        "mate_pitch": "",
     },
     "setup": {
         "dial": "diameter",

@@ -9,14 +9,20 @@ from itertools import pairwise
 from hypothesis import given
 from hypothesis import strategies as st
 
+from lathework.errors import InvalidDocument
+from lathework.lengths import read_length
 from lathework.planning.threading_steps import check_interval
 from lathework.rules.die_holding import DIE_HOLDINGS, HOLDERS
+from lathework.rules.mate_blank import Mate, mate_blank, opened_by, why_no_mate
 from lathework.rules.passes import LATHE_SHARE, LATHES, Lathe, deepest_cut, pass_diameters, passes, stick_out_share
 from lathework.rules.sample import nominals
 from lathework.rules.stock import bar_for_piece, corners_mm, depth_per_flat, largest_across_flats, pieces_from_bar
 from lathework.rules.torque import HOLDS, TAP_HOLDS, cutting_torque, held, what_holds
-from lathework.tests.samples import kinds, plan, step
+from lathework.tests.samples import kinds, plan, said, step
+from lathework.tests.test_rules import PARALLEL
 from lathework.threads.designation import read_designation
+from lathework.threads.thread import Thread
+from lathework.units import convert
 
 
 class Passes(unittest.TestCase):
@@ -102,3 +108,58 @@ class Holding(unittest.TestCase):
 
     def test_small_batches_are_gauged_throughout(self) -> None:
         self.assertEqual([check_interval(pieces).value for pieces in (1, 5, 6, 20, 21)], [1, 1, 3, 3, 5])
+
+
+class WornMates(unittest.TestCase):
+    """As large as a measured mate takes: trade practice, the clearance that of position g of ISO 965-1."""
+
+    def mate(self, bore: str, flanks: str) -> Mate:
+        return Mate(read_length(bore, "mm"), read_length(flanks, "mm"))
+
+    def test_by_hand(self) -> None:
+        """M10: D2 9.026, D1 8.376, clearance 15 + 11 x 1.5 = 31.5 micrometres; at most 0.06 x 1.5 over nominal."""
+        m10 = read_designation("M10")
+        for bore, flanks, blank in (
+            ("8.6", "9.08", 10 + 0.054 - 0.0315),
+            ("8.95", "9.25", 10.09),
+            ("8.39", "9.2", 10 + 0.014 - 0.0315),
+            ("8.38", "9.03", 10 + 0.004 - 0.0315),
+        ):
+            with self.subTest(bore=bore, flanks=flanks):
+                self.assertAlmostEqual(mate_blank(m10, self.mate(bore, flanks)).value, blank, delta=0.00061)
+
+    @given(st.sampled_from(PARALLEL), st.floats(-0.2, 0.34), st.floats(-0.2, 0.3))
+    def test_the_screw_always_goes_in(self, thread: Thread, flanks: float, bore: float) -> None:
+        """Whatever was measured, the flanks and the root of the screw stay inside the mate's."""
+        wide = thread.pitch_diameter_mm + flanks * thread.pitch_mm
+        deep = min(thread.minor_mm + bore * thread.pitch_mm, wide - 0.001)
+        mate = self.mate(f"{deep:.4f}", f"{wide:.4f}")
+        if why_no_mate(thread, mate):
+            return
+        over = convert(opened_by(thread, mate).value, thread.unit, "mm")
+        self.assertLess(thread.pitch_diameter_mm + over, mate.pitch_diameter.mm)
+        self.assertLess(thread.minor_mm + over, mate.minor.mm)
+        blank = convert(mate_blank(thread, mate).value, thread.unit, "mm")
+        self.assertLessEqual(blank, thread.major_mm + 0.06 * thread.pitch_mm + 0.002)
+
+    def test_the_plan_opens_the_die_and_says_what_it_costs(self) -> None:
+        made = plan(
+            {
+                "part.stock.across": "12 mm", "part.sections.0.thread": "M10", "method.blank_school": "mate-takes",
+                "method.mate_minor": "8,95 mm", "method.mate_pitch": "9,25 mm",
+            }
+        )  # fmt: skip
+        self.assertAlmostEqual(step(made, "turn:s1").figures["diameter"].value, 10.09)
+        self.assertAlmostEqual(step(made, "thread:s1").figures["opened"].value, 0.1925)
+        self.assertIn("no standard nut", " ".join(n.text for n in made.notices))
+        self.assertNotIn("wires", said(step(made, "gauge:s1")))
+
+    def test_a_mate_of_another_thread_is_refused_beside_its_field(self) -> None:
+        for typed in (
+            {"method.mate_minor": "8.95 mm"},
+            {"method.mate_minor": "8.5 mm", "method.mate_pitch": "11 mm"},
+            {"method.mate_minor": "9.5 mm", "method.mate_pitch": "9.1 mm"},
+        ):
+            with self.assertRaises(InvalidDocument) as told:
+                plan({"part.stock.across": "12 mm", "part.sections.0.thread": "M10", **typed})
+            self.assertEqual([error.field for error in told.exception.errors], ["method.mate_pitch"])

@@ -76,6 +76,8 @@ class MethodIn(Strict):
     tapping: str = "by-centre"
     percent: str = ""
     overruled: str = ""
+    mate_minor: str = ""
+    mate_pitch: str = ""
 
 
 class OtherIn(Strict):

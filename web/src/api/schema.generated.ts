@@ -2028,6 +2028,16 @@ export interface components {
             /** Holder */
             holder: string;
             /**
+             * Mate Minor
+             * @default
+             */
+            mate_minor?: string;
+            /**
+             * Mate Pitch
+             * @default
+             */
+            mate_pitch?: string;
+            /**
              * Order
              * @default from-the-bar
              */

@@ -59,6 +59,12 @@ const turning = () =>
 const fromBar = () => !['bolt', 'kept'].includes(props.value('part.stock.form'))
 /** The part has a thread outside: only then do die and blank concern it. */
 const threaded = () => props.fraction !== undefined
+/** The blank is made for a mate that can be measured. */
+const mated = () =>
+  threaded() &&
+  (props.value('method.blank_school') === 'mate-takes' ||
+    props.value('method.mate_minor') !== '' ||
+    props.value('method.mate_pitch') !== '')
 /** The part has a hole: only then does tapping concern it. */
 const drilled = () => props.value('part.bores') !== ''
 const UNITS = [
@@ -105,6 +111,22 @@ const LINES: { name: string; facts: Fact[] }[] = [
         before: 'fraction',
         figure: true,
         when: () => threaded() && props.value('method.blank_school') === 'pitch-fraction',
+      },
+      {
+        field: 'method.mate_minor',
+        label: 'Bore of the mate, measured',
+        before: 'its bore',
+        figure: true,
+        empty: 'not measured',
+        when: mated,
+      },
+      {
+        field: 'method.mate_pitch',
+        label: 'Pitch diameter of the mate, measured',
+        before: 'its pitch diameter',
+        figure: true,
+        empty: 'not measured',
+        when: mated,
       },
       { field: 'method.finish', label: 'At the shoulder', from: 'finishes', when: threaded },
       {

@@ -101,6 +101,8 @@ export function firstHabits(unit: 'in' | 'mm'): Habits {
       tapping: 'by-centre',
       percent: '',
       overruled: '',
+      mate_minor: '',
+      mate_pitch: '',
     },
     setup: {
       dial: 'diameter',
