@@ -70,8 +70,8 @@ class Section:
 
     `across` is its diameter, or the width across its flats; None for a thread and for bar as bought. `length` of a
     thread runs to the shoulder behind it and so includes its relief. `chamfer` breaks the edge toward the nearer end
-    of the part. `class_name` is the class of the thread, "" for the usual one. `id` is its own for as long as it is
-    part of the job, wherever it stands in the list.
+    of the part. `class_name` is the class of the thread, "" for the usual one. `measured` is what a sample of it
+    measures across. `id` is its own for as long as it is part of the job, wherever it stands in the list.
     """
 
     id: str
@@ -81,6 +81,7 @@ class Section:
     thread: Thread | None = None
     class_name: str = ""
     chamfer: Length | None = None
+    measured: Length | None = None
 
 
 @dataclass(frozen=True, slots=True)

@@ -43,14 +43,15 @@ def _section(reader: Reader, path: str, *, rest: Length | None) -> Section | Non
     typed = reader.text(f"{path}.length")
     length = reader.length(f"{path}.length", ALONG) if typed or rest is None else rest
     chamfer = reader.length(f"{path}.chamfer", CHAMFER, optional=True)
-    for name in ("measured", "measured_length"):
-        reader.length(f"{path}.{name}", ACROSS if name == "measured" else ALONG, optional=True)
+    measured = reader.length(f"{path}.measured", ACROSS, optional=True)
+    reader.length(f"{path}.measured_length", ALONG, optional=True)
     if shape == "thread":
         called = reader.thread(f"{path}.thread")
         reader.text(f"{path}.across")
         if called is None or length is None:
             return None
-        return Section(own, shape, length, thread=called.thread, class_name=called.class_name, chamfer=chamfer)
+        thread, class_name = called.thread, called.class_name
+        return Section(own, shape, length, None, thread, class_name, chamfer, measured)
     # Kept as typed for when the section becomes a thread again.
     reader.text(f"{path}.thread")
     if shape == "bar":

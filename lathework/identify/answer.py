@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+import re
+from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 
 from lathework.errors import InputError, InvalidDocument
@@ -10,8 +11,11 @@ from lathework.identify.evidence import Evidence, read_evidence
 from lathework.identify.question import INSTRUMENTS, Instrument, Next, next_step
 from lathework.identify.rank import Ranking, rank
 from lathework.rules.mating import Mating, mate
+from lathework.threads.series import library
 from lathework.threads.thread import Thread
+from lathework.units import show_both
 
+NAMED = re.compile(r"\s*(?:inches|inch|in\.?|\"|″)$", re.IGNORECASE)
 ALIVE = 0.005
 """Probability from which a second candidate is worth laying beside the first."""
 
@@ -20,8 +24,8 @@ ALIVE = 0.005
 class Identified:
     """What the evidence says: ranking, next step, and what happens if the second candidate is taken for the first.
 
-    `lookalike` lays the second over the first where both have limits; `mistake` tells the consequence, "" when there is
-    no second candidate worth naming.
+    `remarks` are what must be said of the evidence itself. `lookalike` lays the second over the first where both have
+    limits; `mistake` tells the consequence, "" when there is no second candidate worth naming.
     """
 
     evidence: Evidence
@@ -29,6 +33,20 @@ class Identified:
     next: Next
     mistake: str
     lookalike: Mating | None
+    remarks: tuple[str, ...] = ()
+
+
+def _remarks(evidence: Evidence) -> Iterator[str]:
+    """Readings that look like the name of a pipe size: no caliper reads a fraction."""
+    pipes = {t.plain_name.removeprefix("G"): t for t in library() if t.series == "G"}
+    for reading in evidence.outside:
+        named = pipes.get(NAMED.sub("", reading.typed).strip()) if "/" in reading.typed else None
+        if named is not None:
+            inch, mm = show_both(named.major_mm, "mm", fine=True)
+            yield (
+                f"{reading.typed} reads like a name. If it is that of a pipe, {named.designation} measures {inch} in "
+                f"({mm} mm) across the crests: type what the caliper says."
+            )
 
 
 def _second(ranking: Ranking) -> Thread | None:
@@ -90,4 +108,5 @@ def identify(
     ranking = rank(evidence)
     second, lookalike = _second(ranking), _lookalike(ranking)
     mistake = _mistake(ranking.candidates[0].thread, second, lookalike) if second else ""
-    return Identified(evidence, ranking, next_step(ranking, evidence, instruments), mistake, lookalike)
+    step = next_step(ranking, evidence, instruments)
+    return Identified(evidence, ranking, step, mistake, lookalike, tuple(_remarks(evidence)))

@@ -18,6 +18,7 @@ Goes = Literal["will-not-start", "few-turns", "all-the-way", "loose"]
 Angle = Literal["60", "55", "47.5", "not-60", "not-55"]
 Answer = Literal["yes", "no"]
 Hand = Literal["right", "left"]
+FITS = ("fits", "nearly")
 WORN: tuple[Worn, ...] = get_args(Worn)
 GOES: tuple[Goes, ...] = get_args(Goes)
 ANGLES: tuple[Angle, ...] = get_args(Angle)
@@ -32,7 +33,7 @@ RULE_MM = 0.15
 """Uncertainty of a length laid off over threads with a rule (practice)."""
 #: What can be typed; "" is not known.
 FIELDS = (
-    *("outside", "bore", "tpi", "pitch", "count", "over", "angle", "taper", "hand"),
+    *("outside", "bore", "tpi", "pitch", "fit", "count", "over", "angle", "taper", "hand"),
     *("mate", "goes", "marking", "origin", "trade", "worn", "unit"),
 )
 _TAPER, _NO_TAPER = ("yes", "taper", "1/16", "1 in 16", "1:16"), ("no", "none", "0", "parallel")
@@ -50,11 +51,15 @@ class Measured:
 
 @dataclass(frozen=True, slots=True)
 class Evidence:
-    """Everything known; None is not known. `outside` holds one reading or several along the thread."""
+    """Everything known; None is not known. `outside` holds one reading or several along the thread.
+
+    `leaf_nearly` says that the leaf was only the nearest: no leaf of the set sat quite.
+    """
 
     outside: tuple[Measured, ...] = ()
     bore: Measured | None = None
     leaf: Measured | None = None
+    leaf_nearly: bool = False
     counted: Measured | None = None
     angle: Angle | None = None
     taper: Answer | None = None
@@ -73,8 +78,8 @@ class Evidence:
         return not (self.outside or self.bore or self.leaf or self.counted)
 
 
-LEAF_SHARE = 0.004
-"""Relative uncertainty with which a pitch leaf that fits tells the pitch (practice)."""
+LEAF_SHARE, NEARLY_SHARE = 0.004, 0.015
+"""Relative uncertainty with which a pitch leaf that fits, or nearly fits, tells the pitch (practice)."""
 
 
 class _Reader:
@@ -143,7 +148,9 @@ def _leaf(reader: _Reader) -> Measured | None:
     mm = MM_PER_INCH / tpi if tpi is not None else None
     if pitch:
         mm = reader.length("pitch", pitch, PITCH)
-    return None if mm is None else Measured(mm, LEAF_SHARE * mm, pitch or f"{reader.text('tpi')} tpi")
+    nearly = reader.choice("fit", FITS) == "nearly"
+    said = (pitch or f"{reader.text('tpi')} tpi") + (", nearly" if nearly else "")
+    return None if mm is None else Measured(mm, (NEARLY_SHARE if nearly else LEAF_SHARE) * mm, said)
 
 
 def _counted(reader: _Reader) -> Measured | None:
@@ -240,6 +247,7 @@ def read_evidence(typed: Mapping[str, object], shares: Mapping[str, object] | No
         outside=_outside(reader),
         bore=None if bore is None else Measured(bore, CALIPER_MM * 1.5, bore_text),
         leaf=_leaf(reader),
+        leaf_nearly=reader.text("fit") == "nearly",
         counted=_counted(reader),
         angle=reader.choice("angle", ANGLES),  # type: ignore[arg-type]  # checked by choice
         taper=_taper(reader),

@@ -6,7 +6,7 @@ import math
 from dataclasses import dataclass
 from functools import cache, lru_cache
 
-from lathework.identify.evidence import GOES, LEAF_SHARE, Angle, Answer, Evidence, Goes, Measured, Worn
+from lathework.identify.evidence import GOES, LEAF_SHARE, NEARLY_SHARE, Angle, Answer, Evidence, Goes, Measured, Worn
 from lathework.rules.mating import mate
 from lathework.tables.loader import load
 from lathework.threads.designation import Called
@@ -28,8 +28,10 @@ TURNED_UNDER = 0.075
 OVERSIZE = 0.3
 """How far over the class's greatest bore makers are found, in tolerances: drills cut large (practice)."""
 SAME_LEAF_MM = 1e-4
-NEARLY, NEARLY_SHARE = 0.05, 0.015
-"""Weight of a leaf that only nearly fits being called the one, and how far off in pitch it may be (practice)."""
+NEARLY = 0.05
+"""Weight of a leaf that only nearly fits being called the one (practice)."""
+SAID_TO_FIT = 0.9
+"""How often a leaf of the thread's own pitch is said to fit, and not only nearly (practice)."""
 FLOOR = 1e-9
 """Nothing is quite impossible: gauges slip, and people mistype."""
 _TAPER_SEEN, _TAPER_IMAGINED = 0.9, 0.04
@@ -76,6 +78,22 @@ def leaf_chance(pitch_mm: float, leaf_mm: float) -> float:
     if not any(abs(leaf_mm - leaf) < SAME_LEAF_MM for leaf in leaves_mm()):
         whole += sits
     return sits / whole if whole > 0 else 0.0
+
+
+def _about(leaf_mm: float, pitch_mm: float, share: float) -> float:
+    return math.exp(-0.5 * ((leaf_mm / pitch_mm - 1) / share) ** 2)
+
+
+@lru_cache(maxsize=8192)
+def nearly_chance(pitch_mm: float, leaf_mm: float) -> float:
+    """Chance that the leaf of `leaf_mm` is called the nearest to a thread of `pitch_mm`, and none is said to fit.
+
+    Seldom where a leaf of its own pitch is in the set: a 10-32 is not told of as nearly 0.8.
+    """
+    leaves = leaves_mm()
+    own = max(_about(leaf, pitch_mm, LEAF_SHARE) for leaf in leaves)
+    whole = sum(_about(leaf, pitch_mm, NEARLY_SHARE) for leaf in leaves)
+    return (1 - SAID_TO_FIT * own) * _about(leaf_mm, pitch_mm, NEARLY_SHARE) / max(whole, FLOOR)
 
 
 @dataclass(frozen=True, slots=True)
@@ -289,7 +307,8 @@ def factors(model: Model, evidence: Evidence) -> dict[str, float]:
     if evidence.bore is not None:
         out["bore"] = bore_density(model, evidence.bore.mm, evidence.bore.sigma_mm)
     if evidence.leaf is not None:
-        out["leaf"] = leaf_chance(model.pitch, evidence.leaf.mm)
+        chance = nearly_chance if evidence.leaf_nearly else leaf_chance
+        out["leaf"] = chance(model.pitch, evidence.leaf.mm)
     if evidence.counted is not None:
         out["counted"] = normal_density(model.pitch - evidence.counted.mm, evidence.counted.sigma_mm)
     if evidence.angle is not None:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from functools import lru_cache
+from functools import cache, lru_cache
 from typing import Literal, get_args
 
 from lathework.tables.common import common_sizes
@@ -11,11 +11,13 @@ from lathework.threads.series import library
 from lathework.threads.thread import Thread
 
 Origin = Literal["unknown", "american", "british-old", "british-new", "european"]
-Trade = Literal["general", "pipe", "instrument", "bicycle", "model", "motor"]
+Trade = Literal["general", "pipe", "instrument", "bicycle", "model", "motor", "other"]
 ORIGINS: tuple[Origin, ...] = get_args(Origin)
 TRADES: tuple[Trade, ...] = get_args(Trade)
 NONE_OF_THESE = 0.004
 """Share kept for a thread that no table holds (practice)."""
+NONE_BY_TRADE: dict[Trade, float] = {"instrument": 0.015, "other": 0.2}
+"""That share in trades with threads of their own: clocks, sewing machines, hoses, lamps, cameras (practice)."""
 _SECOND = 0.12
 """Weight of a second-choice size against a preferred one (practice)."""
 _DAILY = 2.0
@@ -36,7 +38,7 @@ def series_weights(origin: Origin, trade: Trade, own: Shares = ()) -> dict[str, 
     for row in load("priors").rows:
         usual = float(row.number("unknown"))
         weight = float(row.number(origin))
-        if trade != "general":
+        if trade not in ("general", "other"):
             weight *= float(row.number(trade)) / usual
         out[row.text("series")] = weight
     fixed = dict(own)
@@ -47,10 +49,22 @@ def series_weights(origin: Origin, trade: Trade, own: Shares = ()) -> dict[str, 
     return {series: weight / whole for series, weight in told.items()}
 
 
+@cache
+def _first_pitches() -> frozenset[str]:
+    """Trapezoidal threads of first choice: the first of their size."""
+    first: dict[float, str] = {}
+    for thread in library():
+        if thread.series == "Tr":
+            first.setdefault(thread.major, thread.designation)
+    return frozenset(first.values())
+
+
 def _size_weight(thread: Thread) -> float:
     """How common a size is within its series: preferred sizes first, very large ones rarer."""
     preferred = True
-    if thread.family == "metric":
+    if thread.series == "Tr":
+        preferred = thread.designation in _first_pitches()
+    elif thread.family == "metric":
         preferred = f"{thread.major:g}" in common_sizes("first-choice")
         if thread.designation in common_sizes("daily-fine"):
             return _DAILY
@@ -61,16 +75,20 @@ def _size_weight(thread: Thread) -> float:
     return (1.0 if preferred else _SECOND) * large
 
 
+def none_share(trade: Trade) -> float:
+    """Probability, before any evidence, that no table holds the thread. Source: practice."""
+    return NONE_BY_TRADE.get(trade, NONE_OF_THESE)
+
+
 @lru_cache(maxsize=256)
 def prior(origin: Origin, trade: Trade, own: Shares = ()) -> dict[str, float]:
     """Probability of each thread of the library, by designation, before any evidence; `own` as for `series_weights`.
 
-    The library's threads and `NONE_OF_THESE` sum to 1. Source: practice.
+    The library's threads and `none_share` sum to 1. Source: practice.
     """
     weights = series_weights(origin, trade, own)
     totals: dict[str, float] = {}
     for thread in library():
         totals[thread.series] = totals.get(thread.series, 0.0) + _size_weight(thread)
-    return {
-        t.designation: (1 - NONE_OF_THESE) * weights[t.series] * _size_weight(t) / totals[t.series] for t in library()
-    }
+    known = 1 - none_share(trade)
+    return {t.designation: known * weights[t.series] * _size_weight(t) / totals[t.series] for t in library()}

@@ -16,7 +16,7 @@ from lathework.identify.likelihood import (
     mate_chance,
     models,
 )
-from lathework.identify.priors import NONE_OF_THESE, prior
+from lathework.identify.priors import none_share, prior
 from lathework.threads.designation import Called
 from lathework.threads.designation.suffix import Suffix, apply
 from lathework.threads.series import trim
@@ -28,6 +28,8 @@ SHOWN = 8
 KEPT = 40
 """Candidates that further evidence (a mate, the next question) is worked out for."""
 SETTLED = 0.95
+NONE_NEARLY = 0.5
+"""How many threads of no table a leaf is said to fit only nearly (practice)."""
 SPECIAL_SIZES_MM = 80.0
 SPECIAL_PITCH_SPAN = 3.0
 """Breadth over which a thread of no table is spread: diameters in millimetres, pitches in natural logarithms."""
@@ -92,7 +94,7 @@ def _none_likelihood(evidence: Evidence) -> dict[str, float]:
     if evidence.bore is not None:
         out["bore"] = 1 / SPECIAL_SIZES_MM
     if evidence.leaf is not None:
-        out["leaf"] = 1 / len(leaves_mm())
+        out["leaf"] = (NONE_NEARLY if evidence.leaf_nearly else 1 - NONE_NEARLY) / len(leaves_mm())
     if evidence.counted is not None:
         out["counted"] = 1 / (evidence.counted.mm * SPECIAL_PITCH_SPAN)
     for name, said in (("angle", evidence.angle), ("taper", evidence.taper), ("marking", evidence.marking)):
@@ -226,7 +228,7 @@ def rank(evidence: Evidence) -> Ranking:
     """
     scored = _scored(evidence)
     none_factors = _none_likelihood(evidence)
-    none = NONE_OF_THESE * math.prod(none_factors.values())
+    none = none_share(evidence.trade) * math.prod(none_factors.values())
     whole = sum(weight for _, weight, _ in scored) + none
     kept = scored[:KEPT]
     averages = _averages(kept, none_factors)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from lathework.lengths import Length
 from lathework.part import MILLED
 from lathework.planning.chucking import Chucking
 from lathework.planning.hole_notices import hole_notices
@@ -13,6 +14,7 @@ from lathework.planning.threading_steps import by_hand_because
 from lathework.planning.turning_steps import left_on
 from lathework.planning.work import ThreadWork, Work, in_mm
 from lathework.rules.relief import UNFINISHED_THREADS
+from lathework.rules.sample import nominals, unlike
 from lathework.rules.stock import largest_across_flats
 from lathework.rules.taper_blank import TaperBlank
 
@@ -45,6 +47,8 @@ def _threads(work: Work) -> Iterator[Notice]:
             over = told(work.part.stock.corners_mm - found.blank_mm, work.job.unit, fine=True)
             text = f"The bar is {over} over the blank of {found.thread.designation}: leave it as it is."
             yield Notice("bar-as-blank", field, text)
+        if section.measured is not None and unlike(found.thread, section.measured.mm):
+            yield _unlike(work, number, found, section.measured)
         if found.taper is not None:
             yield from _taper(work, number, found, found.taper)
         if found.thread.series == "G":
@@ -55,6 +59,17 @@ def _threads(work: Work) -> Iterator[Notice]:
             if note not in said:
                 said.add(note)
                 yield Notice("thread-note", f"{field}.thread", note)
+
+
+def _unlike(work: Work, number: int, found: ThreadWork, measured: Length) -> Notice:
+    """A sample that measures something else than the thread it is said to have: a pipe size is no diameter."""
+    probable = nominals(measured.mm, thread=True)
+    hint = f" {probable[0].typed} does, about." if probable else ""
+    text = (
+        f"{found.thread.designation} measures {told(found.thread.major_mm, work.job.unit, fine=True)} across the "
+        f"crests, not {measured.typed}.{hint}"
+    )
+    return Notice("measured-unlike", f"part.sections.{number}.measured", text)
 
 
 def _taper(work: Work, number: int, found: ThreadWork, taper: TaperBlank) -> Iterator[Notice]:

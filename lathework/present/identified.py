@@ -66,5 +66,6 @@ def identified_json(found: Identified, *, drawing: bool = True) -> Json:
             for series, share in sorted(weights.items(), key=lambda w: -w[1])
         ],
         "mistake": found.mistake,
+        "remarks": list(found.remarks),
         "lookalike": lookalike,
     }

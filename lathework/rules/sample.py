@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from lathework.threads.series import library
+from lathework.threads.thread import Thread
 from lathework.units import convert
 
 WEAR_MM = 0.15
@@ -16,6 +17,8 @@ SLACK_MM = 0.04
 """How far a reading of an unworn part strays (practice)."""
 LENGTH_SLACK_MM = 0.25
 """How far a length along a worn or hand-made part strays (practice)."""
+MOST_OVER_MM, MOST_WORN_PITCHES, MOST_WEARS = 0.25, 0.4, 3.0
+"""How far over a crest a reading may lie in mm, and how far under, in pitches and in usual wears (practice)."""
 _MOST, _MOST_THREADS = 3, 4
 _LEAST_WEIGHT = 0.02
 #: How usual a size is: whole and half units come first (practice).
@@ -71,6 +74,19 @@ def _threads() -> Iterator[tuple[str, float, float]]:
     for thread in library():
         if not thread.taper:
             yield thread.designation, thread.major_mm, _SERIES.get(thread.series, _SELDOM)
+
+
+def unlike(thread: Thread, reading_mm: float) -> bool:
+    """Whether a reading of `reading_mm` (millimetres) is none of the crests of `thread`, worn as it may be.
+
+    Source: practice.
+
+    >>> from lathework.threads.designation import read_designation
+    >>> unlike(read_designation("G1/4"), 0.625 * 25.4), unlike(read_designation("G1/4"), 13.0)
+    (True, False)
+    """
+    under = thread.major_mm - reading_mm
+    return under < -MOST_OVER_MM or under > max(MOST_WORN_PITCHES * thread.pitch_mm, MOST_WEARS * WEAR_MM)
 
 
 def nominals(reading_mm: float, *, along: bool = False, thread: bool = False) -> tuple[Nominal, ...]:

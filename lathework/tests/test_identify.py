@@ -13,7 +13,7 @@ from lathework.errors import InvalidDocument
 from lathework.identify.answer import Identified, identify
 from lathework.identify.evidence import FIELDS
 from lathework.identify.likelihood import crest_density, leaf_chance, leaves_mm, models
-from lathework.identify.priors import ORIGINS, TRADES, prior, series_weights
+from lathework.identify.priors import ORIGINS, TRADES, none_share, prior, series_weights
 from lathework.present.identified import identified_json
 from lathework.tests.every import each
 from lathework.threads.series import library
@@ -178,7 +178,7 @@ class Models(unittest.TestCase):
         for origin in ORIGINS:
             for trade in TRADES:
                 self.assertAlmostEqual(sum(series_weights(origin, trade).values()), 1)
-                self.assertAlmostEqual(sum(prior(origin, trade).values()), 1, delta=0.01)
+                self.assertAlmostEqual(sum(prior(origin, trade).values()) + none_share(trade), 1, places=9)
         self.assertEqual(set(series_weights("unknown", "general")), {t.series for t in library()})
 
     @given(st.sampled_from(models()), st.floats(0.005, 0.2))
@@ -221,3 +221,29 @@ class Softness(unittest.TestCase):
         self.assertEqual(first(identify({"outside": "0.796", "tpi": "36"})), "RMS")
         self.assertEqual(first(identify({"outside": "41.9 mm", "pitch": "0.75 mm"})), "M42x0.75")
         self.assertEqual(first(identify({"outside": "19.9 mm", "pitch": "4 mm"})), "Tr20x4")
+
+    def test_a_leaf_that_only_nearly_fits(self) -> None:
+        """2 BA is 0.81 mm: no leaf of a set sits on it. Of #10-32 the 32 leaf does, and nobody calls that nearly."""
+        quite, nearly = ({"outside": "0.182", "tpi": "32", "fit": fit} for fit in ("fits", "nearly"))
+        self.assertEqual(first(identify(quite)), "#10-32 UNF")
+        self.assertEqual(first(identify(nearly)), "2 BA")
+        self.assertIn("nearly", identify(nearly).evidence.leaf.typed)  # type: ignore[union-attr]  # it was given
+        with self.assertRaises(InvalidDocument) as told:
+            identify({"tpi": "32", "fit": "hardly"})
+        self.assertEqual(told.exception.errors[0].field, "fit")
+
+    def test_a_trade_whose_threads_are_not_here(self) -> None:
+        """Hose couplings have 11.5 to the inch at 1.0625 in (ASME B1.20.7): no table here holds them."""
+        hose = {"outside": "1.0625", "tpi": "11.5"}
+        self.assertGreater(identify(hose).ranking.none_of_these, 0.9)
+        for evidence in ({"outside": "2.15 mm"}, {"outside": "0.138", "tpi": "44"}):
+            usual, other = (identify({**evidence, "trade": t}).ranking.none_of_these for t in ("general", "other"))
+            self.assertGreater(other / (1 - other), 10 * usual / (1 - usual))
+        self.assertEqual(first(identify({"outside": "0.372", "tpi": "16", "trade": "other"})), "3/8-16 UNC")
+
+    def test_the_name_of_a_pipe_is_no_reading(self) -> None:
+        """ISO 228-1: G1/4 is 13.157 mm across the crests, not a quarter of an inch."""
+        for typed in ("1/4", "1/4 in", '1/4"'):
+            self.assertIn("13.157 mm", identify({"outside": typed}).remarks[0])
+        for typed in ("0.25", "6.35 mm", "9/16"):
+            self.assertEqual(identify({"outside": typed}).remarks, ())

@@ -249,3 +249,11 @@ class AnyJob(unittest.TestCase):
                 self.assertGreaterEqual(cut.left_mm, cut.right_mm)
         self.assertLessEqual(made.work.threads[0].groove_width_mm, length)
         self.assertEqual(plan_json(made)["quantity"], 6)
+
+
+class Samples(unittest.TestCase):
+    def test_a_reading_of_another_thread_is_caught(self) -> None:
+        """ISO 228-1: G1/4 is 13.157 mm across the crests, no 5/8 in."""
+        for typed, caught in (("5/8", True), ("0.510", False), ("13.1 mm", False), ("1/4", True)):
+            made = plan({"part.stock.across": "1", "part.sections.0.thread": "G1/4", "part.sections.0.measured": typed})
+            self.assertEqual("measured-unlike" in [n.code for n in made.notices], caught, typed)

@@ -26,6 +26,7 @@ class EvidenceIn(BaseModel):
     bore: str = ""
     tpi: str = ""
     pitch: str = ""
+    fit: str = ""
     count: str = ""
     over: str = ""
     angle: str = ""
@@ -118,6 +119,7 @@ class IdentifyOut(Schema):
     next: NextOut
     priors: list[PriorOut]
     mistake: str
+    remarks: list[str]
     lookalike: MatingOut | None
 
 

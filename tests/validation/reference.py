@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import ast
 import csv
 from importlib.metadata import distribution
 from pathlib import Path
@@ -14,3 +15,12 @@ def reference_rows(file: str) -> list[dict[str, str]]:
     path = Path(str(distribution(LIBRARY).locate_file(f"bd_warehouse/data/{file}")))
     with path.open(encoding="utf-8", newline="") as table:
         return [{k: (v or "").strip() for k, v in row.items()} for row in csv.DictReader(table)]
+
+
+def class_list(file: str, name: str) -> tuple[str, ...]:
+    """A list of strings that a class of the library holds under `name`, read from its source."""
+    path = Path(str(distribution(LIBRARY).locate_file(f"bd_warehouse/{file}")))
+    for node in ast.walk(ast.parse(path.read_text(encoding="utf-8"))):
+        if isinstance(node, ast.Assign) and any(isinstance(t, ast.Name) and t.id == name for t in node.targets):
+            return tuple(ast.literal_eval(node.value))
+    raise LookupError(f"{file} holds no {name}")

@@ -8,6 +8,7 @@ from lathework.errors import InputError, InvalidDocument
 from lathework.tests.samples import plan, section, step
 from lathework.threads.designation import read_designation
 from lathework.threads.series import library
+from tests.validation.reference import class_list
 
 #: BS 811, cycle threads: designation, major, effective, minor (inches), as handbooks print them.
 CYCLE = (
@@ -22,6 +23,8 @@ TRAPEZOIDAL = (
     ("Tr16x4", 14.0, 11.5, 12.0, 16.5), ("Tr20x4", 18.0, 15.5, 16.0, 20.5), ("Tr24x5", 21.5, 18.5, 19.0, 24.5),
     ("Tr30x6", 27.0, 23.0, 24.0, 31.0), ("Tr36x6", 33.0, 29.0, 30.0, 37.0), ("Tr40x7", 36.5, 32.0, 33.0, 41.0),
     ("Tr48x8", 44.0, 39.0, 40.0, 49.0), ("Tr60x9", 55.5, 50.0, 51.0, 61.0),
+    ("Tr20x2", 19.0, 17.5, 18.0, 20.5), ("Tr24x8", 20.0, 15.0, 16.0, 25.0), ("Tr60x14", 53.0, 44.0, 46.0, 62.0),
+    ("Tr36x3", 34.5, 32.5, 33.0, 36.5), ("Tr100x12", 94.0, 87.0, 88.0, 101.0), ("Tr80x16", 72.0, 62.0, 64.0, 82.0),
 )  # fmt: skip
 #: ASME B1.5, general purpose: designation, basic pitch diameter, basic minor (inches).
 ACME = (
@@ -48,6 +51,17 @@ class Trades(unittest.TestCase):
                 self.assertEqual((thread.pitch_diameter, thread.minor), (effective, bore))
                 told = f"root to {root:.4g} mm outside; the nut bored to {bore:.4g}, its major {across:.4g}"
                 self.assertIn(told, thread.notes[0])
+
+    def test_trapezoidal_sizes_of_an_outside_list(self) -> None:
+        """Every size and pitch to 100 mm; three that the list has and the tables of ISO 2904 have not stay out."""
+        listed = {size for size in class_list("thread.py", "standard_sizes") if float(size.partition("x")[0]) <= 100}
+        ours = {t.designation.removeprefix("Tr") for t in library() if t.series == "Tr"}
+        self.assertEqual(listed - ours, {"16x3", "18x3", "20x3"})
+        self.assertEqual(ours - listed, set())
+
+    def test_the_first_pitch_where_none_is_said(self) -> None:
+        for text, name in (("Tr20", "Tr20x4"), ("Tr 44", "Tr44x7"), ("Tr10x1.5", "Tr10x1.5"), ("Tr50x12", "Tr50x12")):
+            self.assertEqual(read_designation(text).designation, name)
 
     def test_acme(self) -> None:
         for name, effective, minor in ACME:

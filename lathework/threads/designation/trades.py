@@ -21,10 +21,12 @@ def _trapezoidal(size: str, pitch: str | None) -> Thread:
     if not found:
         near = sorted(known, key=lambda t: abs(t.major - float(size)))[:3]
         raise fail("unknown-size", f"Tr{size} is not kept here.", [t.designation for t in near])
-    if pitch is not None and found[0].pitch != float(pitch):
-        text = f"Tr{size} is kept here with its first pitch, {trim(found[0].pitch)} mm, alone."
-        raise fail("non-standard-pitch", text, [found[0].designation])
-    return found[0]
+    wanted = [t for t in found if pitch is None or t.pitch == float(pitch)]
+    if not wanted:
+        text = f"Tr{size} is standard with a pitch of {' or '.join(trim(t.pitch) for t in found)} mm."
+        raise fail("non-standard-pitch", text, [t.designation for t in found])
+    # The pitch of first choice stands first in the table.
+    return wanted[0]
 
 
 def _acme(text: str, size: str, tpi: str | None) -> Thread:

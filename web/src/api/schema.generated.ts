@@ -1345,6 +1345,11 @@ export interface components {
              */
             count?: string;
             /**
+             * Fit
+             * @default
+             */
+            fit?: string;
+            /**
              * Goes
              * @default
              */
@@ -1620,6 +1625,8 @@ export interface components {
             none_of_these: number;
             /** Priors */
             priors: components["schemas"]["PriorOut"][];
+            /** Remarks */
+            remarks: string[];
             /** Settled */
             settled: boolean;
             /** Specials */

@@ -17,6 +17,7 @@ const CHOICES = {
     choice('55', '55° leaf fits'),
     choice('47.5', '47½° leaf fits'),
   ],
+  fit: [choice('', 'sits without light'), choice('nearly', 'only nearly fits')],
   taper: [UNKNOWN, choice('no', 'alike at both ends'), choice('yes', 'larger toward the shank')],
   hand: [UNKNOWN, choice('right', 'right'), choice('left', 'left')],
   goes: [
@@ -41,6 +42,7 @@ const CHOICES = {
     choice('bicycle', 'bicycle'),
     choice('model', 'model engineering'),
     choice('motor', 'motor'),
+    choice('other', 'clock, sewing, hose, lamp, camera'),
   ],
 } as const
 type Chosen = keyof typeof CHOICES
@@ -70,6 +72,16 @@ const pick = (field: Chosen) => [...CHOICES[field]]
           :error="error(m.field)"
           figure
           @update:model-value="emit('change', m.field, $event)"
+        />
+      </p>
+      <p v-if="evidence.tpi || evidence.pitch || evidence.fit">
+        <InlineChoice
+          label="How the leaf fits"
+          before="the leaf"
+          :model-value="evidence.fit"
+          :choices="pick('fit')"
+          :error="error('fit')"
+          @update:model-value="emit('change', 'fit', $event)"
         />
       </p>
       <p class="pair">

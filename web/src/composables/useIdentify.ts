@@ -20,6 +20,7 @@ const EMPTY: Evidence = {
   bore: '',
   tpi: '',
   pitch: '',
+  fit: '',
   count: '',
   over: '',
   angle: '',

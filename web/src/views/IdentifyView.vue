@@ -45,6 +45,7 @@ async function take(designation: string, probability: number) {
     </aside>
     <section v-if="found" class="answer" aria-live="polite">
       <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+      <p v-for="remark in found.remarks" :key="remark" class="note">◆ {{ remark }}</p>
       <div class="next" :class="{ settled: found.settled }" role="region" aria-label="Next">
         <p class="small">{{ found.settled ? '✓ settled' : question ? 'next, measure this' : 'next' }}</p>
         <p class="sentence">{{ found.next.sentence }}</p>
