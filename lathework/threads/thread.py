@@ -78,7 +78,7 @@ class Thread:
     def root(self) -> float:
         """Diameter at the root of the external thread, in `unit`: what is left of the metal under it.
 
-        60 degree screw threads: d - 1.226869 P, the rounded root of ISO 68-1 and ISO 724 (d3); others root at the minor.
+        60 degree screw threads: d - 1.226869 P, the rounded root of ISO 68-1 and ISO 724 (d3); else the minor.
         """
         rounded = self.family in ("unified", "metric") or self.series == "NPSM"
         return self.major - ROOT_60 * self.pitch if rounded else self.minor
