@@ -17,7 +17,7 @@ from django.db import transaction
 from django.utils import timezone
 
 from lathework.bench.entry import Entry, story_of
-from lathework.document import read_document
+from lathework.job.document import read_document
 from lathework.planning.plan import make_plans
 
 JOBS, ENTRIES, SEED = 500, 100_000, 11

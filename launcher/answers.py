@@ -8,19 +8,19 @@ from dataclasses import dataclass
 from pathlib import Path
 from typing import Any
 
-from lathework.document import read_document
+from lathework.answers.hole import AskedHole, Hole, hole
+from lathework.answers.pipe_hole import PipeHole, pipe_hole
+from lathework.answers.size import Size, size
+from lathework.cutting.blank import SCHOOL_NAMES
 from lathework.errors import InputError, InvalidDocument
-from lathework.hole import AskedHole, Hole, hole
 from lathework.identify.answer import Identified, identify
-from lathework.pipe_hole import PipeHole, pipe_hole
+from lathework.job.document import read_document
 from lathework.planning.plan import Plan, make_plans
 from lathework.present.holes import drills_json, pipe_drills_json
 from lathework.present.identified import identified_json
 from lathework.present.plans import headline_text, notes_text, plan_json, sentence_text
 from lathework.present.threads import size_json
 from lathework.present.values import error_json
-from lathework.rules.blank import SCHOOL_NAMES
-from lathework.size import Size, size
 from lathework.threads.limits.bands import ExternalLimits
 from lathework.threads.taper import is_inside_taper
 from launcher.messages import stop

@@ -6,9 +6,9 @@ from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry, Kind
 from lathework.bench.progress import Progress
 from lathework.errors import InputError
+from lathework.gauging.wires import VERDICTS, Verdict
 from lathework.lengths import Length, Span, within
 from lathework.planning.operation import Operation
-from lathework.rules.gauging import VERDICTS, Verdict
 
 _GROWN_MM = 0.1
 

@@ -8,12 +8,12 @@ from dataclasses import dataclass
 
 from lathework.bench.outdated import Told, outdated_words
 from lathework.bench.tally import Reading, Tally
+from lathework.cautions import HAZARD_CAUTIONS, Caution
+from lathework.cutting.next_cut import NextCut, next_cut
+from lathework.dies.setting import DieAdvice, advise
+from lathework.gauging.wires import MEANINGS, VERDICTS, Verdict
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
-from lathework.rules.cautions import HAZARD_CAUTIONS, Caution
-from lathework.rules.dies import DieAdvice, advise
-from lathework.rules.gauging import MEANINGS, VERDICTS, Verdict
-from lathework.rules.turning import NextCut, next_cut
 
 
 @dataclass(frozen=True, slots=True)

@@ -8,9 +8,9 @@ from typing import Any
 
 from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, Entry, counts, made_of
 from lathework.bench.tally import PASSES_KEPT, READINGS_KEPT, Outdated, Reading, Tally, tally_of
+from lathework.cutting.next_cut import PassMade
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
-from lathework.rules.turning import PassMade
 
 Steps = Mapping[str, Operation]
 

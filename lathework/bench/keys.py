@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from typing import Literal
 
-from lathework.part import Part
+from lathework.part.model import Part
 
 Of = Literal["part", "end", "section", "edge", "hole"]
 STEP_KINDS: Mapping[str, Of] = {

@@ -11,10 +11,10 @@ from typing import Any
 from lathework.bench.entry import KINDS, OF_EVERY_PART, OF_THE_STEP, Entry, Story
 from lathework.bench.keys import ids_of, split
 from lathework.bench.lift import lifted
-from lathework.document import LONGEST_NOTE, MOST_OTHERS
 from lathework.errors import InputError, InvalidDocument
-from lathework.fields import IDENT, LONGEST_LINE, UNSTORABLE, Reader, storable
+from lathework.job.document import LONGEST_NOTE, MOST_OTHERS
 from lathework.planning.plan import Plan
+from lathework.reader import IDENT, LONGEST_LINE, UNSTORABLE, Reader, storable
 
 ENTRY_KEYS = (
     *("kind", "piece", "part", "step", "value_mm", "dialled_mm", "word", "eighths", "text", "typed", "unit"),

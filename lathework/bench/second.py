@@ -10,15 +10,16 @@ from __future__ import annotations
 from collections import Counter
 from collections.abc import Iterator
 
-from lathework.part import MILLED, Job
-from lathework.planning.bores import BoreWork
+from lathework.holes.depth import PILOT_FROM_MM
+from lathework.job.model import Job
+from lathework.methods.die import DIE_HOLDINGS
+from lathework.methods.tap import TAP_HOLDINGS
+from lathework.part.bores import BoreWork
+from lathework.part.ends import far_end, near_end
+from lathework.part.model import MILLED
 from lathework.planning.chucking import as_bought
-from lathework.planning.ends import far_end, near_end
 from lathework.planning.operation import keyed
 from lathework.planning.work import Work, work_out
-from lathework.rules.die_holding import DIE_HOLDINGS
-from lathework.rules.holes import PILOT_FROM_MM
-from lathework.rules.tap_holding import TAP_HOLDINGS
 
 TITLES = {
     "saw": "Saw the blank", "hold": "Turn end for end", "face": "Face the end, set Z zero", "face-2": "Face to length",

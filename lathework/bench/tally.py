@@ -6,7 +6,7 @@ from collections.abc import Mapping
 from dataclasses import asdict, dataclass, field
 from typing import Any
 
-from lathework.rules.turning import PassMade
+from lathework.cutting.next_cut import PassMade
 
 READINGS_KEPT = 20
 """Readings of one step that are shown, the latest."""

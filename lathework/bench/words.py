@@ -3,8 +3,8 @@
 from __future__ import annotations
 
 from lathework.bench.entry import Entry
-from lathework.rules.cautions import HAZARD_NAMES
-from lathework.rules.gauging import MEANINGS
+from lathework.cautions import HAZARD_NAMES
+from lathework.gauging.wires import MEANINGS
 from lathework.units import show_both
 
 KIND_WORDS: dict[str, str] = {

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from xml.sax.saxutils import escape, quoteattr
 
-from lathework.drawing.layout import LETTERING
+from lathework.drawing.part.layout import LETTERING
 from lathework.drawing.shapes import HATCH_GAP, Line, Path, Role, Sheet
 from lathework.units import LengthUnit
 

@@ -10,7 +10,7 @@ from lathework.errors import InputError, InvalidDocument
 from lathework.identify.evidence import Evidence, read_evidence
 from lathework.identify.question import INSTRUMENTS, Instrument, Next, next_step
 from lathework.identify.rank import Ranking, rank
-from lathework.rules.mating import Mating, mate
+from lathework.threads.mating import Mating, mate
 from lathework.threads.series import library
 from lathework.threads.thread import Thread
 from lathework.units import show_both

@@ -7,10 +7,10 @@ from dataclasses import dataclass
 from functools import cache, lru_cache
 
 from lathework.identify.evidence import GOES, LEAF_SHARE, NEARLY_SHARE, Angle, Answer, Evidence, Goes, Measured, Worn
-from lathework.rules.mating import mate
 from lathework.tables.loader import load
 from lathework.threads.designation import Called
 from lathework.threads.limits import external_limits, has_external, internal_limits
+from lathework.threads.mating import mate
 from lathework.threads.series import library
 from lathework.threads.taper import TAPER, taper_lengths
 from lathework.threads.thread import Thread

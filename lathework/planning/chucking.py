@@ -5,9 +5,9 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
-from lathework.part import MILLED, Edge, Section, Stock
+from lathework.part.model import MILLED, Edge, Section, Stock
+from lathework.part.stock import FORM_FLATS
 from lathework.planning.work import ThreadWork, Work
-from lathework.rules.stock import FORM_FLATS
 
 ALIKE_MM = 0.01
 BOLT_HEAD, BOLT_SHANK = "the bolt's head", "the bolt's shank"

@@ -4,12 +4,12 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from lathework.cutting.roughing import HAND_BEARS_NM, SLOWEST, rough_count, torque_left
+from lathework.cutting.speeds import spindle_speed
+from lathework.cutting.torque import Tool, held
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
+from lathework.methods.chase import advance
 from lathework.planning.work import Work
-from lathework.rules.chasing import advance
-from lathework.rules.roughing import HAND_BEARS_NM, SLOWEST, rough_count, torque_left
-from lathework.rules.speeds import spindle_speed
-from lathework.rules.torque import Tool, held
 from lathework.threads.thread import Thread
 
 CHASING_SHARE = 2.0

@@ -5,16 +5,16 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import replace
 
-from lathework.part import Bore
-from lathework.planning.bore_sizes import FLOOR_MM, depth_figure, largest_mm, thickness_mm, wall_mm
-from lathework.planning.bores import BoreWork, bore_work, much_nearer, racks_of
+from lathework.holes.depth import THIN_WALL, likely_breaks
+from lathework.holes.drill_choice import RACKS
+from lathework.holes.percent import percent_thread
+from lathework.part.bore_sizes import FLOOR_MM, depth_figure, largest_mm, thickness_mm, wall_mm
+from lathework.part.bores import BoreWork, bore_work, much_nearer
+from lathework.part.model import Bore
 from lathework.planning.chucking import Chucking
 from lathework.planning.notice import Notice, told
-from lathework.planning.tapping_steps import by_hand_because, margin_of, way_of
-from lathework.planning.work import Work, in_mm
-from lathework.rules.drill_choice import RACKS
-from lathework.rules.holes import THIN_WALL, likely_breaks
-from lathework.rules.tapping import percent_thread
+from lathework.planning.steps.tapping import by_hand_because, margin_of, way_of
+from lathework.planning.work import Work, in_mm, racks_of
 from lathework.threads.limits import internal_limits
 from lathework.threads.thread import Thread
 from lathework.units import convert, show_share

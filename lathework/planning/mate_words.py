@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
+from lathework.cutting.mate_blank import Mate, opened_by
+from lathework.dies.setting import eighths
 from lathework.figures import Figure
-from lathework.rules.dies import eighths
-from lathework.rules.mate_blank import Mate, opened_by
 from lathework.threads.thread import Thread
 from lathework.units import convert
 

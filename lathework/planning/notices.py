@@ -4,19 +4,19 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from lathework.cutting.groove import UNFINISHED_THREADS
+from lathework.cutting.taper_blank import TaperBlank
 from lathework.lengths import Length
-from lathework.part import MILLED
+from lathework.part.model import MILLED
+from lathework.part.sample import nominals, unlike
+from lathework.part.stock import largest_across_flats
 from lathework.planning.chucking import Chucking
 from lathework.planning.hole_notices import hole_notices
 from lathework.planning.notice import Notice, told
 from lathework.planning.order import CENTRE_RATIO, LEAST_GRIP_MM, STEADY_RATIO
-from lathework.planning.threading_steps import by_hand_because
-from lathework.planning.turning_steps import left_on
+from lathework.planning.steps.threading import by_hand_because
+from lathework.planning.steps.turning import left_on
 from lathework.planning.work import ThreadWork, Work, in_mm
-from lathework.rules.relief import UNFINISHED_THREADS
-from lathework.rules.sample import nominals, unlike
-from lathework.rules.stock import largest_across_flats
-from lathework.rules.taper_blank import TaperBlank
 
 SHORT_THREAD = 4.0
 """A groove that takes more than one part in so many of the thread's length is remarked on (practice)."""

@@ -6,9 +6,9 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Literal
 
+from lathework.cautions import Caution
+from lathework.cutting.next_cut import Target
 from lathework.figures import Figure
-from lathework.rules.cautions import Caution
-from lathework.rules.turning import Target
 from lathework.threads.thread import Thread
 
 Measure = Literal["diameter", "verdict"]

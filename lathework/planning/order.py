@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from lathework.part import Job, Order, Part
-from lathework.planning.ends import Ends, nominal_mm
+from lathework.job.model import Job, Order
+from lathework.part.ends import Ends, nominal_mm
+from lathework.part.model import Part
+from lathework.part.stock import FACING_MM
 from lathework.planning.notice import Notice, told
-from lathework.rules.stock import FACING_MM
 from lathework.units import LengthUnit
 
 CENTRE_RATIO = 4.0

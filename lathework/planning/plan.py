@@ -5,32 +5,32 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 
+from lathework.cautions import Caution
 from lathework.figures import PRACTICE, Figure, Given, counted
-from lathework.part import Job
-from lathework.planning import (
-    blade_steps,
-    cross_steps,
-    edge_steps,
-    fitting_step,
-    holding_steps,
-    hole_steps,
-    moving_steps,
-    taper_steps,
-    tapping_steps,
-    threading_steps,
-    turning_steps,
-)
+from lathework.job.model import Job
+from lathework.methods.die import DIE_HOLDINGS
+from lathework.part.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
 from lathework.planning.chucking import Chucking, Placed, milled, place
 from lathework.planning.grips import held
 from lathework.planning.notice import Notice
 from lathework.planning.notices import notices
 from lathework.planning.operation import Kind, Operation
+from lathework.planning.steps import (
+    blade,
+    cross,
+    edge,
+    fitting,
+    holding,
+    hole,
+    moving,
+    taper,
+    tapping,
+    threading,
+    turning,
+)
 from lathework.planning.times import batch_time, piece_time
 from lathework.planning.ways import chuckings
 from lathework.planning.work import Work, work_out
-from lathework.rules.cautions import Caution
-from lathework.rules.die_holding import DIE_HOLDINGS
-from lathework.rules.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
 
 _POSITIONED: tuple[Kind, ...] = ("groove", "neck", "part-begin", "part-off", "turn")
 _TOOLPOST: tuple[Kind, ...] = (*_POSITIONED, "face", "edge", "chamfer", "knurl", "rough", "chase", "taper")
@@ -61,32 +61,32 @@ class Plan:
 def _facing(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Hold and face; or bring the work into a holding whose end is faced already."""
     if not chucking.begins:
-        yield moving_steps.move(work, chucking)
+        yield moving.move(work, chucking)
         return
     if chucking.second:
-        yield holding_steps.hold_again(work, chucking)
-    yield holding_steps.face(work, chucking)
+        yield holding.hold_again(work, chucking)
+    yield holding.face(work, chucking)
 
 
 def _boring(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Holes along the axis, tapped on the lathe unless that is done in the vise."""
-    yield from hole_steps.holes(work, chucking)
-    yield from tapping_steps.roughed_out(work, chucking)
-    yield from tapping_steps.taps(work, chucking, in_vise=False)
+    yield from hole.holes(work, chucking)
+    yield from tapping.roughed_out(work, chucking)
+    yield from tapping.taps(work, chucking, in_vise=False)
 
 
 def _turning(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Turn, plunge, lead chamfers."""
-    yield from turning_steps.turn(work, chucking)
+    yield from turning.turn(work, chucking)
     for placed in chucking.made:
-        yield blade_steps.neck(work, chucking, placed)
+        yield blade.neck(work, chucking, placed)
         if placed.thread is not None:
-            yield blade_steps.relief_groove(work, chucking, placed, placed.thread)
-            yield taper_steps.turn_taper(work, chucking, placed, placed.thread)
-            yield edge_steps.lead_chamfer(work, chucking, placed, placed.thread)
-            yield threading_steps.rough_out(work, chucking, placed, placed.thread)
+            yield blade.relief_groove(work, chucking, placed, placed.thread)
+            yield taper.turn_taper(work, chucking, placed, placed.thread)
+            yield edge.lead_chamfer(work, chucking, placed, placed.thread)
+            yield threading.rough_out(work, chucking, placed, placed.thread)
         elif placed.section.shape == "knurl":
-            yield edge_steps.knurl(work, chucking, placed)
+            yield edge.knurl(work, chucking, placed)
 
 
 def _shaping(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
@@ -97,15 +97,15 @@ def _shaping(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     if "bore" in chucking.does and first:
         yield from _boring(work, chucking)
     if chucking.begins:
-        yield holding_steps.centre(work, chucking)
+        yield holding.centre(work, chucking)
     if "turn" not in chucking.does:
         return
-    yield moving_steps.steady(work, chucking)
+    yield moving.steady(work, chucking)
     yield from _turning(work, chucking)
     if "bore" in chucking.does and not first:
         yield from _boring(work, chucking)
     for placed in _edges(chucking):
-        yield edge_steps.break_edge(work, chucking, placed)
+        yield edge.break_edge(work, chucking, placed)
 
 
 def _edges(chucking: Chucking) -> tuple[Placed, ...]:
@@ -122,19 +122,19 @@ def _threading(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
         return
     for placed in chucking.made:
         if placed.thread is not None:
-            yield threading_steps.run_die(work, chucking, placed, placed.thread)
-            yield threading_steps.finish_to_shoulder(work, chucking, placed, placed.thread)
-            yield threading_steps.gauge(work, chucking, placed, placed.thread)
+            yield threading.run_die(work, chucking, placed, placed.thread)
+            yield threading.finish_to_shoulder(work, chucking, placed, placed.thread)
+            yield threading.gauge(work, chucking, placed, placed.thread)
 
 
 def _parting(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Part off: half way, chamfer behind, through; or at once where the far end is faced later."""
-    behind = edge_steps.chamfer_behind(work, chucking)
-    left = blade_steps.slot_left(work, chucking, behind.cut) if behind is not None and behind.cut is not None else None
+    behind = edge.chamfer_behind(work, chucking)
+    left = blade.slot_left(work, chucking, behind.cut) if behind is not None and behind.cut is not None else None
     if left is not None:
-        yield blade_steps.begin_parting(work, chucking, left)
+        yield blade.begin_parting(work, chucking, left)
         yield behind
-    yield blade_steps.part_off(work, chucking, begun=left is not None)
+    yield blade.part_off(work, chucking, begun=left is not None)
 
 
 def _flats(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation]:
@@ -146,7 +146,7 @@ def _flats(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation]:
         if made == len(order):
             order, made = place(work, tuple(p.number for p in reversed(order))), 1
         grip, _ = held(order, made)
-        yield blade_steps.mill_flats(work, chucking, chucking.placed[at], grip)
+        yield blade.mill_flats(work, chucking, chucking.placed[at], grip)
 
 
 def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | None]:
@@ -155,23 +155,23 @@ def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | No
     The thread is cut before parting off so that the die runs on a piece still held in the chuck. Source: practice.
     """
     off_lathe = DIE_HOLDINGS[work.job.method.holder].off_lathe
-    yield holding_steps.saw(work, ways[0])
+    yield holding.saw(work, ways[0])
     for chucking, after in zip(ways, (*ways[1:], None), strict=True):
         yield from _shaping(work, chucking)
         if not off_lathe:
             yield from _threading(work, chucking)
         yield from _parting(work, chucking)
         if after is not None and after.second and not chucking.second:
-            yield moving_steps.saw_off(work, chucking)
+            yield moving.saw_off(work, chucking)
     if off_lathe:
         for chucking in ways:
             yield from _threading(work, chucking)
     for chucking in ways:
         if "bore" in chucking.does:
-            yield from tapping_steps.taps(work, chucking, in_vise=True)
+            yield from tapping.taps(work, chucking, in_vise=True)
     yield from _flats(work, ways)
-    yield from cross_steps.cross_holes(work, ways[-1])
-    yield fitting_step.fit(work, ways[-1])
+    yield from cross.cross_holes(work, ways[-1])
+    yield fitting.fit(work, ways[-1])
 
 
 def _zeroed(operations: Iterator[Operation | None]) -> tuple[Operation, ...]:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 
 from lathework.figures import PRACTICE, Answer, Figure, Given
-from lathework.part import Job
+from lathework.job.model import Job
 from lathework.planning.operation import Kind, Operation
 from lathework.units import convert
 

@@ -4,8 +4,11 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from lathework.cutting.groove import UNFINISHED_THREADS
+from lathework.methods.die import DIE_HOLDINGS
+from lathework.part.ends import far_end, near_end
+from lathework.part.stock import FACING_MM
 from lathework.planning.chucking import ALL, BOLT_HEAD, BOLT_SHANK, Carried, Chucking, Grip, Placed, Task, place
-from lathework.planning.ends import far_end, near_end
 from lathework.planning.grips import CLEAR_MM, held
 from lathework.planning.order import (
     CENTRE_RATIO,
@@ -17,9 +20,6 @@ from lathework.planning.order import (
     slenderness,
 )
 from lathework.planning.work import Work
-from lathework.rules.die_holding import DIE_HOLDINGS
-from lathework.rules.relief import UNFINISHED_THREADS
-from lathework.rules.stock import FACING_MM
 
 SLENDER_RATIO = 6.0
 """Length from the face over a turned diameter from which that end wants a centre, however thick the bar (practice)."""

@@ -5,16 +5,17 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from functools import lru_cache
 
+from lathework.cautions import HAZARD_CAUTIONS, Caution
+from lathework.cutting.blank import BlankChoice, blank_choices
+from lathework.cutting.groove import Groove, chamfer_diameter, groove
+from lathework.cutting.mate_blank import Mate
+from lathework.cutting.taper_blank import TaperBlank, taper_blank, taper_choice
 from lathework.figures import AS_TYPED, Figure, Given
-from lathework.part import Bore, Job, Method, Order, Part
-from lathework.planning.bores import BoreWork, bore_work, racks_of
-from lathework.planning.ends import Ends, ends_of, near_end, nominal_mm
+from lathework.job.model import Job, Method, Order
+from lathework.part.bores import BoreWork, Racks, bore_work
+from lathework.part.ends import Ends, ends_of, near_end, nominal_mm
+from lathework.part.model import Bore, Part
 from lathework.planning.order import Settled, settle
-from lathework.rules.blank import BlankChoice, blank_choices
-from lathework.rules.cautions import HAZARD_CAUTIONS, Caution
-from lathework.rules.mate_blank import Mate
-from lathework.rules.relief import Groove, chamfer_diameter, groove
-from lathework.rules.taper_blank import TaperBlank, taper_blank, taper_choice
 from lathework.threads.limits import external_limits
 from lathework.threads.limits.bands import ExternalLimits
 from lathework.threads.thread import Thread
@@ -164,6 +165,11 @@ def _thread_work(
         shoulder=shoulder,
         mate=method.mate if blank.school == "mate-takes" else None,
     )
+
+
+def racks_of(job: Job) -> Racks:
+    """What a job chooses its drills from."""
+    return Racks(job.setup.drills, job.unit, job.material, job.method.percent)
 
 
 def work_out(job: Job) -> Work:

@@ -4,13 +4,13 @@ from __future__ import annotations
 
 from lathework.bench.bench import Bench, steps_of
 from lathework.bench.progress import Progress
-from lathework.drawing.layout import SMALL
-from lathework.drawing.part_view import part_sheet
+from lathework.cutting.next_cut import NextCut
+from lathework.drawing.part.layout import SMALL
+from lathework.drawing.part.view import part_sheet
+from lathework.gauging.wires import MEANINGS
 from lathework.present.plans import operation_json
 from lathework.present.sheets import sheet_json
 from lathework.present.values import Json, caution_json, figure_json, length_shown
-from lathework.rules.gauging import MEANINGS
-from lathework.rules.turning import NextCut
 
 
 def _cut_json(cut: NextCut | None) -> Json | None:

@@ -2,14 +2,14 @@
 
 from __future__ import annotations
 
-from lathework.hole import Hole
-from lathework.pipe_hole import PipeHole
+from lathework.answers.hole import Hole
+from lathework.answers.pipe_hole import PipeHole
+from lathework.holes.drill_choice import Choice
+from lathework.holes.mending import Mend
+from lathework.holes.thin_metal import ThinMetal
+from lathework.job.repair import StudRepair
 from lathework.present.sheets import sheet_json
 from lathework.present.values import Json, figure_json
-from lathework.repair import StudRepair
-from lathework.rules.drill_choice import Choice
-from lathework.rules.mending import Mend
-from lathework.rules.thin_metal import ThinMetal
 
 
 def _choice(choice: Choice) -> Json:

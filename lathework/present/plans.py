@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
-from lathework.drawing.layout import WIDE
-from lathework.drawing.part_view import part_sheet
+from lathework.cutting.blank import SCHOOL_NAMES
+from lathework.drawing.part.layout import WIDE
+from lathework.drawing.part.view import part_sheet
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.present.sheets import sheet_json
@@ -17,7 +18,6 @@ from lathework.present.values import (
     length_shown,
     shown,
 )
-from lathework.rules.blank import SCHOOL_NAMES
 from lathework.units import LengthUnit
 
 

@@ -2,15 +2,15 @@
 
 from __future__ import annotations
 
-from lathework.card import Card, Wires
-from lathework.drawing.overlay_view import overlay_sheet
+from lathework.answers.card import Card, Wires
+from lathework.answers.size import Size
+from lathework.cutting.blank import SCHOOL_NAMES, BlankChoice
+from lathework.drawing.profile.overlay import overlay_sheet
 from lathework.figures import Figure
 from lathework.present.sheets import sheet_json
 from lathework.present.values import Json, figure_json, length_shown
-from lathework.rules.blank import SCHOOL_NAMES, BlankChoice
-from lathework.rules.mating import Mating
-from lathework.size import Size
 from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits
+from lathework.threads.mating import Mating
 from lathework.threads.taper import TaperLengths
 from lathework.threads.thread import Thread
 from lathework.threads.working import basic_figures

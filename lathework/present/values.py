@@ -6,9 +6,9 @@ import math
 from functools import lru_cache
 from typing import Any
 
+from lathework.cautions import Caution
 from lathework.errors import InputError
 from lathework.figures import Answer, Figure, Given
-from lathework.rules.cautions import Caution
 from lathework.units import LENGTH_UNITS, MM_PER_INCH, LengthUnit, show_both, show_length, show_number
 
 Json = dict[str, Any]

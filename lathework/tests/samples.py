@@ -7,8 +7,8 @@ from dataclasses import replace
 from typing import Any
 
 from lathework.bench.entry import Entry, story_of
-from lathework.document import read_document
-from lathework.part import Job
+from lathework.job.document import read_document
+from lathework.job.model import Job
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
 

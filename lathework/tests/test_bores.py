@@ -8,10 +8,10 @@ from typing import Any
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lathework.document import read_document
-from lathework.drawing.layout import WIDE
-from lathework.drawing.part_view import part_sheet
+from lathework.drawing.part.layout import WIDE
+from lathework.drawing.part.view import part_sheet
 from lathework.errors import InvalidDocument
+from lathework.job.document import read_document
 from lathework.planning.plan import Plan
 from lathework.tests.samples import PARTED, document, kinds, plan, section, step
 

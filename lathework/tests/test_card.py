@@ -9,12 +9,12 @@ from typing import Any
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lathework.card import Asked, Card, card
+from lathework.answers.card import Asked, Card, card
 from lathework.errors import InputError
 from lathework.figures import Figure
 from lathework.present.threads import card_json, mating_json, size_json
-from lathework.rules.mating import mate
 from lathework.tests.every import each
+from lathework.threads.mating import mate
 from lathework.threads.series import SERIES_NAMES, library
 
 NAMES = [t.designation for t in library()]

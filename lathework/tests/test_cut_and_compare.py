@@ -12,9 +12,10 @@ from typing import Any
 from hypothesis import HealthCheck, assume, given, settings
 from hypothesis import strategies as st
 
-from lathework.document import read_document
 from lathework.errors import InvalidDocument
-from lathework.part import MILLED, Job
+from lathework.job.document import read_document
+from lathework.job.model import Job
+from lathework.part.model import MILLED
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, document, plan, section

@@ -6,8 +6,8 @@ import unittest
 
 from lathework.bench.entry import Entry
 from lathework.bench.fold import Gauged, fold
+from lathework.dies.memory import REMEMBERED, die_record
 from lathework.planning.plan import Plan
-from lathework.rules.die_record import REMEMBERED, die_record
 from lathework.tests.samples import TIE_ROD, plan, told
 from lathework.threads.designation import read_designation
 

@@ -8,10 +8,10 @@ from typing import Any
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lathework.document import read_document
 from lathework.errors import InvalidDocument
+from lathework.job.document import read_document
+from lathework.job.upgrade import upgraded
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, document, job, section
-from lathework.upgrade import upgraded
 
 #: Change, the field it is told of, the code.
 WRONG: tuple[tuple[dict[str, Any], str, str], ...] = (

@@ -12,8 +12,8 @@ from xml.etree import ElementTree
 from hypothesis import HealthCheck, assume, given, settings
 from hypothesis import strategies as st
 
-from lathework.drawing.layout import CHAR, PAPER, SMALL, WIDE, lay_out
-from lathework.drawing.part_view import part_sheet
+from lathework.drawing.part.layout import CHAR, PAPER, SMALL, WIDE, lay_out
+from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Label, Sheet, box, hatch, mirrored
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InvalidDocument

@@ -12,13 +12,13 @@ from typing import Any
 from hypothesis import HealthCheck, assume, given, settings
 from hypothesis import strategies as st
 
-from lathework.document import read_document
 from lathework.errors import InvalidDocument
 from lathework.figures import Figure
-from lathework.part import Bore
+from lathework.holes.depth import POINT_SHARE
+from lathework.job.document import read_document
+from lathework.part.model import Bore
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
-from lathework.rules.holes import POINT_SHARE
 from lathework.tests.samples import document, section
 from lathework.tests.test_bores import bore
 from lathework.threads.limits import internal_limits

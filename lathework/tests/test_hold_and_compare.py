@@ -11,13 +11,13 @@ import random
 import unittest
 from typing import Any
 
-from lathework.document import read_document
 from lathework.errors import InvalidDocument
 from lathework.figures import Figure
-from lathework.part import Job
+from lathework.holes.depth import POINT_SHARE
+from lathework.job.document import read_document
+from lathework.job.model import Job
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
-from lathework.rules.holes import POINT_SHARE
 from lathework.tests.samples import document, section
 from lathework.tests.test_bores import bore
 from lathework.units import convert

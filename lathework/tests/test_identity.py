@@ -18,8 +18,8 @@ from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry, story_of
 from lathework.bench.fold import State, fold, follow, state_of, steps_of_parts
 from lathework.bench.progress import Progress, progress, progress_of
-from lathework.document import read_document
 from lathework.errors import InputError, InvalidDocument
+from lathework.job.document import read_document
 from lathework.lengths import Length, read_length
 from lathework.planning.plan import Plan, make_plans
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, document, section

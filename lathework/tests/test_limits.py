@@ -9,9 +9,9 @@ from itertools import pairwise
 from hypothesis import given
 from hypothesis import strategies as st
 
+from lathework.answers.size import size
 from lathework.errors import InputError
 from lathework.figures import Figure
-from lathework.size import size
 from lathework.tests.every import each
 from lathework.threads.designation import read_called, read_designation
 from lathework.threads.limits import (

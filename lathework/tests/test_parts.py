@@ -9,8 +9,8 @@ from lathework.bench.acts import turn_to
 from lathework.bench.entry import Entry
 from lathework.bench.progress import Progress, progress
 from lathework.bench.record import read_record
-from lathework.document import read_document
 from lathework.errors import InputError, InvalidDocument
+from lathework.job.document import read_document
 from lathework.planning.plan import make_plans
 from lathework.tests.samples import STUD, document, section, told
 from lathework.tests.test_bores import bore

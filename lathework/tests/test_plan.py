@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 
 from lathework.figures import Figure
 from lathework.present.plans import notes_text, plan_json, sentence_text
-from lathework.rules.materials import materials
+from lathework.shop.metals import materials
 from lathework.tests.samples import PARTED, SCREW, kinds, plan, step
 from lathework.threads.limits import external_classes
 from lathework.threads.series import library

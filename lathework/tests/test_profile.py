@@ -6,18 +6,18 @@ import math
 import unittest
 from itertools import pairwise
 
-from lathework.card import Asked, card
-from lathework.drawing.overlay_view import overlay_sheet
-from lathework.drawing.profile_view import profile_sheet
+from lathework.answers.card import Asked, card
+from lathework.answers.size import size_of
+from lathework.drawing.profile.overlay import overlay_sheet
+from lathework.drawing.profile.view import profile_sheet
 from lathework.errors import InputError
-from lathework.rules.gauging import lead_angle_effect, over_wires, wire_range, wires_in_the_drawer
-from lathework.rules.mating import mate
-from lathework.rules.plating import pitch_growth
-from lathework.size import size_of
+from lathework.gauging.plating import pitch_growth
+from lathework.gauging.wires import lead_angle_effect, over_wires, wire_range, wires_in_the_drawer
 from lathework.tests.every import each
 from lathework.threads.designation import read_called, read_designation
 from lathework.threads.explain import explain
 from lathework.threads.limits import external_limits
+from lathework.threads.mating import mate
 from lathework.threads.profile import Profile, profile
 from lathework.threads.series import library
 from lathework.threads.thread import Thread

@@ -10,8 +10,8 @@ from typing import Any
 
 from lathework.bench.record import read_record
 from lathework.bench.second import second_keys
-from lathework.document import read_document
 from lathework.errors import InvalidDocument
+from lathework.job.document import read_document
 from lathework.planning.plan import make_plans
 from lathework.tests.samples import plan
 

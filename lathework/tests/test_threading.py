@@ -5,10 +5,10 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
+from lathework.dies.setting import advise
 from lathework.errors import InvalidDocument
 from lathework.planning.plan import Plan
-from lathework.rules.dies import advise
-from lathework.rules.materials import materials
+from lathework.shop.metals import materials
 from lathework.tests.samples import plan, said, section, step
 from lathework.tests.test_bores import body, bore
 from lathework.threads.designation import read_designation

@@ -6,10 +6,10 @@ import re
 import unittest
 from typing import Any
 
+from lathework.dies.setting import advise
+from lathework.holes.depth import POINT_SHARE
+from lathework.holes.drill_choice import owned
 from lathework.planning.plan import Plan
-from lathework.rules.dies import advise
-from lathework.rules.drill_choice import owned
-from lathework.rules.holes import POINT_SHARE
 from lathework.tests.samples import plan, said, section, step
 from lathework.tests.test_bores import body, bore, value
 

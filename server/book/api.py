@@ -8,15 +8,15 @@ import orjson
 from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router, Schema
 
-from lathework.card import Asked, Card, card
+from lathework.answers.card import Asked, Card, card
+from lathework.answers.hole import AskedHole, hole
+from lathework.answers.pipe_hole import pipe_hole
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InputError
-from lathework.hole import AskedHole, hole
-from lathework.pipe_hole import pipe_hole
 from lathework.present.holes import hole_json, pipe_hole_json
 from lathework.present.threads import card_json, mating_json, row_json, size_json
-from lathework.rules.mating import mate
 from lathework.threads.designation import Called, read_called
+from lathework.threads.mating import mate
 from lathework.threads.series import SERIES_NAMES, library
 from lathework.units import convert
 from server.book import actions

@@ -5,7 +5,7 @@ from __future__ import annotations
 import csv
 import io
 
-from lathework.card import Card
+from lathework.answers.card import Card
 from lathework.figures import Figure
 from lathework.present.values import figure_text
 

@@ -13,16 +13,16 @@ from django.db.models import Count
 from django.http import HttpRequest, HttpResponse
 from ninja import Body, Header, Query, Router
 
-from lathework.document import MOST_OTHERS, read_document
-from lathework.drawing.layout import WIDE
-from lathework.drawing.part_view import part_sheet
+from lathework.drawing.part.layout import WIDE
+from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InputError, InvalidDocument
+from lathework.job.document import MOST_OTHERS, read_document
+from lathework.job.repair import AskedRepair, stud_repair
 from lathework.planning.plan import make_plan
 from lathework.present.holes import repair_json
 from lathework.present.plans import plan_json
-from lathework.repair import AskedRepair, stud_repair
 from lathework.units import LengthUnit
 from server.jobs import closed
 from server.jobs.actions import documents, ends, entries

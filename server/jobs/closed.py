@@ -6,8 +6,8 @@ import zlib
 
 import orjson
 
-from lathework.drawing.layout import WIDE
-from lathework.drawing.part_view import part_sheet
+from lathework.drawing.part.layout import WIDE
+from lathework.drawing.part.view import part_sheet
 from lathework.drawing.svg import sheet_svg
 from server.jobs.models import ClosedAnswer, Job
 from server.jobs.present import bench_screen, job_json

@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-from lathework.part import Job as JobSpec
-from lathework.rules.die_record import REMEMBERED, DieRecord, die_record
-from lathework.rules.gauging import MEANINGS, VERDICTS
+from lathework.dies.memory import REMEMBERED, DieRecord, die_record
+from lathework.gauging.wires import MEANINGS, VERDICTS
+from lathework.job.model import Job as JobSpec
 from server.jobs.models import GaugingRow
 
 PASSED = [verdict for verdict in VERDICTS if MEANINGS[verdict].passes]

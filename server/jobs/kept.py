@@ -14,7 +14,7 @@ from django.db.models import Q
 from lathework.bench.fold import Event, Gauged, PieceEnded, fold, follow, steps_of_parts
 from lathework.bench.progress import progress_of
 from lathework.errors import InvalidDocument
-from lathework.part import Job as JobSpec
+from lathework.job.model import Job as JobSpec
 from lathework.planning.plan import Plan
 from server.jobs import words
 from server.jobs.models import Entry, GaugingRow, Job, PieceRow, StandingRow

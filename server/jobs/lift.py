@@ -16,10 +16,10 @@ from django.utils import timezone
 
 from lathework.bench.entry import UNTOLD, Entry
 from lathework.bench.lift import BEGUN_SO, begun_on_bar, lifted
-from lathework.document import VERSION
 from lathework.errors import InvalidDocument
+from lathework.job.document import VERSION
+from lathework.job.upgrade import part_id, upgraded, version_of
 from lathework.planning.plan import Plan
-from lathework.upgrade import part_id, upgraded, version_of
 from server.jobs import closed, kept, models
 from server.jobs.models import Job
 from server.jobs.standing import plans_of

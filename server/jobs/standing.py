@@ -11,9 +11,9 @@ import orjson
 from lathework.bench.bench import Bench
 from lathework.bench.fold import state_of
 from lathework.bench.progress import Progress, progress_of
-from lathework.document import read_document
 from lathework.errors import InvalidDocument
-from lathework.part import Job as JobSpec
+from lathework.job.document import read_document
+from lathework.job.model import Job as JobSpec
 from lathework.planning.plan import Plan, make_plans
 from server.jobs.models import Job
 from server.site.problems import Unreadable

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from reportlab.platypus import Flowable
 
-from lathework.drawing.layout import LETTERING
+from lathework.drawing.part.layout import LETTERING
 from lathework.drawing.shapes import Path, Role, Sheet, hatch
 from lathework.units import LengthUnit
 from server.paper.fonts import FIGURES

@@ -12,8 +12,8 @@ from reportlab.pdfbase.pdfmetrics import stringWidth
 from reportlab.pdfgen.canvas import Canvas
 from reportlab.platypus import Flowable, KeepTogether, PageBreak, SimpleDocTemplate, Spacer, Table
 
-from lathework.drawing.layout import PAPER
-from lathework.drawing.part_view import part_sheet
+from lathework.drawing.part.layout import PAPER
+from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
 from lathework.figures import counted
 from lathework.planning.chucking import Chucking

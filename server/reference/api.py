@@ -7,22 +7,23 @@ from typing import Literal
 from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router, Schema
 
+from lathework.answers.size import size
+from lathework.cautions import HAZARD_CAUTIONS, HAZARD_NAMES
+from lathework.cutting.blank import REMARKS, SCHOOL_NAMES
+from lathework.cutting.cuts import LATHES
+from lathework.cutting.next_cut import DIALS
+from lathework.gauging.wires import MEANINGS
+from lathework.job.model import FINISHES, ORDERS, READOUTS, SUPPORTS
 from lathework.lengths import Span, read_length, within
-from lathework.part import CUTTERS, EDGES, FINISHES, MOUTHS, ORDERS, READOUTS, SHAPES, SUPPORTS
+from lathework.methods.die import DIE_HOLDINGS
+from lathework.methods.reversing import MOUNTS
+from lathework.methods.tap import TAP_HOLDINGS
+from lathework.part.model import CUTTERS, EDGES, MOUTHS, SHAPES
+from lathework.part.sample import nominals
+from lathework.part.stock import STOCK_FORMS
 from lathework.present.threads import size_shown
 from lathework.present.values import length_shown
-from lathework.rules.blank import REMARKS, SCHOOL_NAMES
-from lathework.rules.cautions import HAZARD_CAUTIONS, HAZARD_NAMES
-from lathework.rules.die_holding import DIE_HOLDINGS
-from lathework.rules.gauging import MEANINGS
-from lathework.rules.materials import materials
-from lathework.rules.passes import LATHES
-from lathework.rules.reversing import MOUNTS
-from lathework.rules.sample import nominals
-from lathework.rules.stock import STOCK_FORMS
-from lathework.rules.tap_holding import TAP_HOLDINGS
-from lathework.rules.turning import DIALS
-from lathework.size import size
+from lathework.shop.metals import materials
 from lathework.threads.designation import read_called
 from server.reference.schemas import SizeOut
 from server.site.problems import PROBLEMS, answer

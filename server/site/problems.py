@@ -10,8 +10,8 @@ from ninja import NinjaAPI, Schema
 from ninja.errors import HttpError, ValidationError
 
 from lathework.errors import InputError, InvalidDocument
-from lathework.fields import MOST_TOLD
 from lathework.present.values import error_json
+from lathework.reader import MOST_TOLD
 
 
 class FieldError(Schema):

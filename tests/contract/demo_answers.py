@@ -23,17 +23,17 @@ PASSES_BY = ("_at", "key", "at", "last")
 MATINGS = (("3/8-16", "M10"), ("1/2 BSW", "1/2-13"), ("M8", "M8x1"), ("2 BA", "#10-32"))
 HOLES = ({"q": "M8"}, {"q": "3/8-16", "metal": "brass", "depth": "1"}, {"q": "2 BA", "percent": "70"})
 PIPES = ("Rc1/2", "1/4 NPT", "Rp1/2")
-READINGS = (("0.369", "in", "diameter"), ("12.4", "mm", "thread"))
+READINGS = (("0.369", "in", "across"), ("12.4", "mm", "thread"))
 
 
 def _wanted(jobs: list[int]) -> Iterator[tuple[str, dict[str, str]]]:
     for path in ("/choices", "/jobs", "/log", "/threads/series", "/threads/favourites"):
         yield path, {}
-    for shelf in ("open", "closed", "archived", "deleted"):
+    for shelf in ("open", "archive", "bin"):
         yield "/jobs", {"shelf": shelf}
     for job in jobs:
         yield f"/jobs/{job}", {}
-        for part in ("bench", "standing", "job.json", "readings.csv", "part.svg", "part.dxf"):
+        for part in ("bench", "standing", "job.json", "readings.csv", "part.svg"):
             yield f"/jobs/{job}/{part}", {}
     for series in SERIES_NAMES:
         yield "/threads/rows", {"series": series}

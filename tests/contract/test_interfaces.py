@@ -11,23 +11,24 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from jsonschema import Draft202012Validator
 
-from lathework import document as reader
-from lathework import part_document
 from lathework.bench.entry import KINDS
 from lathework.bench.record import ENTRY_KEYS, GONE_KEYS, LONGEST_MAKES, RECORD_KEYS, TOLD_KEYS, read_record
+from lathework.cautions import HAZARDS
+from lathework.cutting.blank import SCHOOLS
+from lathework.cutting.cuts import LATHES
+from lathework.cutting.next_cut import DIALS
 from lathework.errors import InvalidDocument
-from lathework.fields import LONGEST_LINE
 from lathework.identify.evidence import FIELDS
-from lathework.part import CUTTERS, EDGES, FINISHES, MOUTHS, ORDERS, READOUTS, SHAPES, SUPPORTS
+from lathework.job import document as reader
+from lathework.job import part_document
+from lathework.job.model import FINISHES, ORDERS, READOUTS, SUPPORTS
+from lathework.methods.die import HOLDERS
+from lathework.methods.tap import TAPPINGS
+from lathework.part.model import CUTTERS, EDGES, MOUTHS, SHAPES
+from lathework.part.stock import STOCK_FORMS
 from lathework.planning.plan import make_plans
-from lathework.rules.blank import SCHOOLS
-from lathework.rules.cautions import HAZARDS
-from lathework.rules.die_holding import HOLDERS
-from lathework.rules.materials import materials
-from lathework.rules.passes import LATHES
-from lathework.rules.stock import STOCK_FORMS
-from lathework.rules.tap_holding import TAPPINGS
-from lathework.rules.turning import DIALS
+from lathework.reader import LONGEST_LINE
+from lathework.shop.metals import materials
 from lathework.tests.samples import PLUG, SCREW, document
 from lathework.units import LENGTH_UNITS
 from server.api import api

@@ -9,9 +9,9 @@ from lathework.errors import InvalidDocument
 from lathework.identify.evidence import read_evidence
 from lathework.identify.question import Ask, Question, next_step
 from lathework.identify.rank import SETTLED, Candidate, rank
-from lathework.rules.mating import mate
 from lathework.threads.designation import read_designation
 from lathework.threads.limits import external_limits, internal_limits
+from lathework.threads.mating import mate
 from lathework.threads.thread import Thread
 from tests.simulation.specimens import Specimen
 

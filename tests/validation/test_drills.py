@@ -7,10 +7,10 @@ from collections.abc import Iterable
 from fractions import Fraction
 
 from lathework.errors import InputError
+from lathework.gauging.wires import best_wire
+from lathework.holes.drill_choice import choose, tapping_drills, usual_percent
+from lathework.holes.percent import percent_thread
 from lathework.lengths import read_length
-from lathework.rules.drill_choice import choose, tapping_drills, usual_percent
-from lathework.rules.gauging import best_wire
-from lathework.rules.tapping import percent_thread
 from lathework.tables.drills import Drill, all_drills
 from lathework.threads.designation import read_designation
 from lathework.threads.limits import internal_limits

@@ -13,17 +13,17 @@ from itertools import pairwise
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lathework.document import read_document
+from lathework.answers.hole import AskedHole, hole
+from lathework.answers.pipe_hole import pipe_hole
 from lathework.errors import InputError
-from lathework.hole import AskedHole, hole
-from lathework.pipe_hole import pipe_hole
+from lathework.holes.drill_choice import owned
+from lathework.holes.mending import insert_hole, insert_tap, mends
+from lathework.holes.taper_pipe import minor_at, taper_hole
+from lathework.job.document import read_document
+from lathework.job.repair import AskedRepair, StudRepair, stud_repair
+from lathework.methods.chase import infeed_diameters
+from lathework.part.nuts import nut_sizes
 from lathework.planning.plan import make_plans
-from lathework.repair import AskedRepair, StudRepair, stud_repair
-from lathework.rules.chasing import infeed_diameters
-from lathework.rules.drill_choice import owned
-from lathework.rules.mending import insert_hole, insert_tap, mends
-from lathework.rules.nuts import nut_sizes
-from lathework.rules.pipe_holes import minor_at, taper_hole
 from lathework.tables.drills import all_drills
 from lathework.tests.samples import STUD, kinds, step
 from lathework.threads.designation import read_designation

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from lathework.rules.relief import stress_area
+from lathework.cutting.groove import stress_area
 from lathework.threads.designation import read_designation
 from lathework.threads.series import library
 from tests.validation.published import PublishedCase, printed_rows

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import unittest
 
-from lathework.rules.taper_blank import taper_blank
+from lathework.cutting.taper_blank import taper_blank
 from lathework.threads.designation import read_designation
 from lathework.threads.limits import external_limits
 from lathework.threads.taper import taper_lengths

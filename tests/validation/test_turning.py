@@ -8,11 +8,11 @@ from __future__ import annotations
 import math
 import unittest
 
-from lathework.rules.passes import pass_diameters
-from lathework.rules.relief import undercut
-from lathework.rules.speeds import spindle_speed
-from lathework.rules.stock import bar_for_piece, corners_mm, depth_per_flat, largest_across_flats, pieces_from_bar
-from lathework.rules.torque import cutting_torque, hand_force
+from lathework.cutting.cuts import pass_diameters
+from lathework.cutting.groove import undercut
+from lathework.cutting.speeds import spindle_speed
+from lathework.cutting.torque import cutting_torque, hand_force
+from lathework.part.stock import bar_for_piece, corners_mm, depth_per_flat, largest_across_flats, pieces_from_bar
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, kinds, plan, step
 from lathework.threads.designation import read_designation
 from tests.validation.published import PublishedCase

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from lathework.rules.relief import stress_area
+from lathework.cutting.groove import stress_area
 from lathework.threads.designation import read_designation
 from lathework.threads.limits import external_limits
 from lathework.threads.thread import Thread

@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from lathework.rules.gauging import best_wire, over_wires, wire_range
-from lathework.size import size
+from lathework.answers.size import size
+from lathework.gauging.wires import best_wire, over_wires, wire_range
 from lathework.threads.designation import read_designation
 from tests.validation.published import PublishedCase
 

@@ -8,9 +8,9 @@ from django.db import transaction
 from django.utils import timezone
 
 from lathework.bench.record import read_record
-from lathework.document import read_document
-from lathework.part import Job as JobSpec
-from lathework.upgrade import upgraded, version_of
+from lathework.job.document import read_document
+from lathework.job.model import Job as JobSpec
+from lathework.job.upgrade import upgraded, version_of
 from server.jobs import closed, kept, words
 from server.jobs.actions.guard import MOVED_ON, check_open, find_job, once
 from server.jobs.lift import is_old, lift_entries

@@ -11,8 +11,8 @@ from django.utils import timezone
 from lathework.bench import acts
 from lathework.bench.entry import Entry, Kind, story_of
 from lathework.errors import InputError
-from lathework.fields import UNSTORABLE, storable
 from lathework.lengths import read_length
+from lathework.reader import UNSTORABLE, storable
 from lathework.units import LengthUnit
 from server.jobs import kept, models, words
 from server.jobs.actions.guard import MOVED_ON, Saw, check_open, check_saw, find_job, once, reason_of

@@ -8,9 +8,9 @@ from dataclasses import dataclass
 from django.http import Http404
 from django.utils import timezone
 
-from lathework.document import LONGEST_NOTE
 from lathework.errors import InputError
-from lathework.fields import UNSTORABLE, storable
+from lathework.job.document import LONGEST_NOTE
+from lathework.reader import UNSTORABLE, storable
 from server.jobs.models import LONGEST_ACT, Act, Job
 from server.site.problems import Conflict, Refused
 

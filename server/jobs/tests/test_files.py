@@ -15,9 +15,9 @@ from jsonschema import Draft202012Validator
 from pypdf import PdfReader
 from reportlab.pdfbase.pdfmetrics import stringWidth
 
-from lathework.document import read_document
-from lathework.drawing.layout import CHAR, LETTERING, PAPER
-from lathework.drawing.part_view import part_sheet
+from lathework.drawing.part.layout import CHAR, LETTERING, PAPER
+from lathework.drawing.part.view import part_sheet
+from lathework.job.document import read_document
 from lathework.planning.plan import make_plans
 from lathework.tests.samples import PLUG, TIE_ROD, document, section
 from lathework.tests.test_bores import bore

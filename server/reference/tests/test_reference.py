@@ -6,11 +6,11 @@ from urllib.parse import quote
 
 from django.test import SimpleTestCase
 
-from lathework.document import read_document
-from lathework.part import SHAPES
-from lathework.rules.cautions import HAZARDS
-from lathework.rules.gauging import VERDICTS
-from lathework.rules.stock import STOCK_FORMS
+from lathework.cautions import HAZARDS
+from lathework.gauging.wires import VERDICTS
+from lathework.job.document import read_document
+from lathework.part.model import SHAPES
+from lathework.part.stock import STOCK_FORMS
 from lathework.tests.samples import document
 from lathework.threads.series import library
 

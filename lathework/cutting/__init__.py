@@ -1,0 +1,1 @@
+"""Taking metal off outside: the blank, grooves, cuts, the next cut, speeds, torque."""

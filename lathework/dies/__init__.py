@@ -1,0 +1,1 @@
+"""A die's setting and what it remembers."""

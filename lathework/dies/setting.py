@@ -1,0 +1,83 @@
+"""Adjusting a split button die after the nut's verdict: which screw, which way, how far."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from typing import Literal
+
+from lathework.figures import Figure, Given, Source
+from lathework.gauging.wires import Verdict
+from lathework.threads.thread import Thread
+
+SCREW_PITCH_MM = 0.8
+"""Pitch of the holder's adjusting screws, taken as M5 or 2 BA (practice)."""
+POINT_HALF_ANGLE_DEG = 45.0
+"""Half angle of the pointed middle screw (practice)."""
+WEDGE = Source("practice", "wedge of a pointed screw: split opens 2 a tan t, mean diameter by that over π")
+#: Wanted change of the cut's pitch diameter, in pitches, for each verdict (practice, a first guess).
+WANTED: dict[Verdict, float] = {"will-not-start": -0.06, "binds": -0.03, "slight-shake": 0.02, "loose": 0.05}
+
+
+@dataclass(frozen=True, slots=True)
+class DieAdvice:
+    """What to do with the die: close, open or leave; the order in words; how far in eighths of a turn."""
+
+    move: Literal["close", "open", "leave"]
+    order: str
+    eighths: Figure | None
+    recut: bool
+    """True when the same piece can be cut again: metal can be taken off, not put back."""
+
+
+def eighths(change_mm: float) -> Figure:
+    """How far the middle screw moves for a change of pitch diameter of `change_mm` millimetres. Source: practice."""
+    advance = change_mm * math.pi / (2 * math.tan(math.radians(POINT_HALF_ANGLE_DEG)))
+    return Figure(
+        "middle screw",
+        max(1.0, round(8 * advance / SCREW_PITCH_MM)),
+        "eighths of a turn",
+        "change of diameter × π ÷ (2 tan t) ÷ screw pitch, in eighths, one at least",
+        WEDGE,
+        (
+            Given("change of pitch diameter", change_mm, "mm"),
+            Given("half angle t of the point", POINT_HALF_ANGLE_DEG, "°"),
+            Given("screw pitch", SCREW_PITCH_MM, "mm"),
+        ),
+        note="A first guess: go by small steps and gauge each time.",
+    )
+
+
+def _taper_advice(verdict: Verdict) -> DieAdvice:
+    """A taper thread is sized by how far its die runs on, not by the die's screws."""
+    if WANTED[verdict] < 0:
+        return DieAdvice("leave", "Run the die on half a turn further, and try again.", None, True)
+    order = "This piece stays as it is. For the next, stop a turn sooner, and try the gauge before."
+    return DieAdvice("leave", order, None, False)
+
+
+def advise(thread: Thread, verdict: Verdict) -> DieAdvice:
+    """Which screws of a three-screw holder to move after `verdict`, which way and how far.
+
+    The pointed middle screw in the split opens; the two beside it close and lock. Source: practice.
+    """
+    if thread.taper and verdict != "snug":
+        return _taper_advice(verdict)
+    if verdict == "snug":
+        return DieAdvice("leave", "Leave the die as it is.", None, False)
+    figure = eighths(abs(WANTED[verdict]) * thread.pitch_mm)
+    turns = "an eighth of a turn" if figure.value == 1 else f"{figure.value:.0f} eighths of a turn"
+    if WANTED[verdict] < 0:
+        order = (
+            f"Close the die: slacken the middle screw {turns}, turn both outer screws in evenly until they bite, "
+            "then bring the middle one up to touch. Run the die on again."
+        )
+        return DieAdvice("close", order, figure, True)
+    again = (
+        "This piece passes." if verdict == "slight-shake" else "This piece stays as it is: metal cannot be put back."
+    )
+    order = (
+        f"{again} For the next, open the die: slacken both outer screws, "
+        f"turn the middle one in {turns}, then nip the outers. Never force it: opened too far it cracks."
+    )
+    return DieAdvice("open", order, figure, False)

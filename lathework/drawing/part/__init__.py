@@ -1,0 +1,1 @@
+"""The part in the chuck, drawn to scale."""

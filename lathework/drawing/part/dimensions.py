@@ -1,0 +1,161 @@
+"""Dimensions of the part: a chain of lengths under it, and what stands under that, no words over others."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass
+
+from lathework.drawing.part.labels import holes_named, names, shows_across, step_labels
+from lathework.drawing.part.layout import CHAR, ROW, Frame, Layout, lay_out
+from lathework.drawing.shapes import Label, Line, Path
+from lathework.planning.chucking import Chucking
+from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan
+from lathework.units import show_both
+
+_ARROW = 7.0
+_GAP = 6.0
+_MOST_ROWS = 8
+
+
+@dataclass(frozen=True, slots=True)
+class _Run:
+    """A length to be dimensioned between two planes behind the face, with its words in both units."""
+
+    near_mm: float
+    far_mm: float
+    said: tuple[str, str]
+    field: str
+
+    def room(self) -> float:
+        """Half the width of its words, with air."""
+        return CHAR * max(len(text) for text in self.said) / 2 + _GAP
+
+
+def _arrow(tip: float, y: float, *, toward_right: bool) -> Line:
+    back = tip - _ARROW if toward_right else tip + _ARROW
+    return ((tip, y), (back, y - 2.6), (back, y + 2.6))
+
+
+def _runs(plan: Plan, chucking: Chucking) -> tuple[list[_Run], list[_Run]]:
+    """The chain of section lengths, and what stands under it: the whole, and the stick-out."""
+    chain = [
+        _Run(p.near_mm, p.far_mm, show_both(p.section.length.mm, "mm", fine=False), f"part.sections.{p.number}.length")
+        for p in chucking.placed
+        if chucking.parted or p.far_mm <= chucking.stick_out_mm + 0.01
+    ]
+    inch, mm = show_both(chucking.stick_out_mm, "mm", fine=False)
+    words = f"stick-out, {chucking.ratio:.1f} × dia."
+    under = [_Run(0.0, chucking.stick_out_mm, (f"{inch} {words}", f"{mm} {words}"), "")]
+    if len(chain) == len(chucking.placed) > 1:
+        said = show_both(chucking.overall_mm, "mm", fine=False)
+        under.insert(0, _Run(0.0, chucking.overall_mm, said, "part.overall_length"))
+    return chain, [*_hole_runs(plan, chucking), *under]
+
+
+def _hole_runs(plan: Plan, chucking: Chucking) -> Iterator[_Run]:
+    """Depths of the holes that a chucking makes, and places of those across."""
+    overall, faces_right = chucking.overall_mm, chucking.faces == "right"
+    for number, bore in enumerate(plan.job.part.bores):
+        field = f"part.bores.{number}"
+        if bore.end == chucking.faces and bore.depth is not None:
+            yield _Run(0.0, bore.depth.mm, show_both(bore.depth.mm, "mm", fine=False), f"{field}.depth")
+        elif bore.at is not None and bore.end == "across":
+            at = bore.at.mm
+            near, far = (0.0, at) if faces_right else (overall - at, overall)
+            if shows_across(chucking, bore) and (chucking.parted or far <= chucking.stick_out_mm):
+                yield _Run(near, far, show_both(at, "mm", fine=False), f"{field}.at")
+
+
+def _crowded(extent: tuple[float, float], taken: list[tuple[float, float]]) -> bool:
+    return any(extent[0] < right and extent[1] > left for left, right in taken)
+
+
+def _chain_rows(layout: Layout, chain: list[_Run]) -> list[int]:
+    """The row of each length: the first in which its words meet no others."""
+    taken: list[list[tuple[float, float]]] = []
+    rows = []
+    for run in chain:
+        row = 0
+        while row < len(taken) and _crowded(_words_extent(layout, run, row), taken[row]):
+            row += 1
+        if row == len(taken):
+            taken.append([])
+        taken[row].append(_words_extent(layout, run, row))
+        rows.append(row)
+    return rows
+
+
+def _fits(left: float, right: float, room: float) -> bool:
+    return right - left > 2 * room + 2 * _ARROW + 4
+
+
+def _beside(layout: Layout, run: _Run, row: int) -> float:
+    """Middle of words that do not fit into their line: to its left, or to its right where the chuck would be met.
+
+    Before the face stands Z 0: no words of the first row go there while the sheet has room.
+    """
+    left, right, room = layout.x(run.far_mm), layout.x(run.near_mm), run.room()
+    free, beyond = left - 2 * room - 4, layout.frame.width - right - 2 * room - 4
+    goes_left = free > layout.chuck_x or beyond < 0 or (free > 0 and run.near_mm == row == 0)
+    return left - room - 4 if goes_left else right + room + 4
+
+
+def _words_extent(layout: Layout, run: _Run, row: int) -> tuple[float, float]:
+    """What a length takes of its row: its line, and its words beside it where they do not fit in."""
+    left, right, room = layout.x(run.far_mm), layout.x(run.near_mm), run.room()
+    if _fits(left, right, room):
+        return left, right
+    middle = _beside(layout, run, row)
+    return min(left, middle - room), max(right, middle + room)
+
+
+def _length(layout: Layout, run: _Run, row: int) -> tuple[list[Path], Label]:
+    """A dimension line on its row; the figure stands in the gap of its line, or beside it."""
+    y = layout.bottom_y + 20 + row * ROW
+    left, right, room = layout.x(run.far_mm), layout.x(run.near_mm), run.room()
+    middle = (left + right) / 2
+    if _fits(left, right, room):
+        lines: tuple[Line, ...] = (((left, y), (middle - room, y)), ((middle + room, y), (right, y)))
+    else:
+        lines = (((left, y), (right, y)),)
+        middle = _beside(layout, run, row)
+    under = layout.bottom_y + 4
+    extension: tuple[Line, ...] = (((left, under), (left, y + 5)), ((right, under), (right, y + 5)))
+    arrows = (_arrow(left, y, toward_right=False), _arrow(right, y, toward_right=True))
+    return (
+        [Path("dimension", lines + extension), Path("arrow", arrows, closed=True)],
+        Label(middle, y + 5, *run.said, field=run.field),
+    )
+
+
+def rows_needed(plan: Plan, chucking: Chucking, frame: Frame) -> int:
+    """How many rows of dimensions a chucking takes in `frame`."""
+    chain, under = _runs(plan, chucking)
+    rows = 1
+    for _ in range(_MOST_ROWS):
+        found = (
+            max(_chain_rows(lay_out(chucking, frame, rows + len(under), holes_named(plan, chucking)), chain), default=0)
+            + 1
+        )
+        if found <= rows:
+            break
+        rows = found
+    return rows + len(under)
+
+
+def dimensions(
+    layout: Layout, plan: Plan, chucking: Chucking, operations: Iterable[Operation]
+) -> tuple[list[Path], list[Label]]:
+    """All dimension lines and labels of a chucking."""
+    chain, under = _runs(plan, chucking)
+    rows = _chain_rows(layout, chain)
+    first_under = max(rows, default=-1) + 1
+    paths: list[Path] = []
+    labels: list[Label] = []
+    for run, row in [*zip(chain, rows, strict=True), *((run, first_under + n) for n, run in enumerate(under))]:
+        made, label = _length(layout, run, row)
+        paths += made
+        labels.append(label)
+    leaders, named = names(layout, plan, chucking)
+    return [*paths, *leaders], [*labels, *named, *step_labels(layout, operations)]

@@ -1,0 +1,200 @@
+"""The finished part's outline in a chucking, and the thin lines that tell thread, flats and knurl."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Callable, Iterator
+
+from lathework.cutting.taper_blank import TaperBlank
+from lathework.drawing.part.layout import Layout
+from lathework.drawing.shapes import Line, Path, box, hatch, mirrored
+from lathework.part.model import MILLED
+from lathework.part.stock import ACROSS_FLATS, FORM_FLATS, StockForm
+from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.work import ThreadWork, in_mm
+
+TRUE_PITCH = 5.0
+"""Sheet units per pitch from which a thread is drawn true; under it, by convention."""
+KNURL_GAP = 5.0
+Side = list[tuple[float, float]]
+
+
+def drawn_mm(chucking: Chucking, placed: Placed) -> float:
+    """Largest diameter of a section as it is finished: over the corners of what is milled."""
+    outer, section = chucking.outer_mm(placed), placed.section
+    if section.shape in MILLED and section.shape != "flats" and section.across is not None:
+        return min(outer, section.across.mm / ACROSS_FLATS[MILLED[section.shape]])
+    return outer
+
+
+def faces_end(chucking: Chucking, placed: Placed) -> bool:
+    """Whether a section was made from the end that this chucking faces."""
+    return placed in chucking.made or (chucking.second and not chucking.own and placed is chucking.placed[0])
+
+
+def true_to_pitch(layout: Layout, found: ThreadWork) -> bool:
+    """Whether there is room to draw the thread's turns."""
+    return found.taper is None and found.thread.pitch_mm * layout.scale >= TRUE_PITCH
+
+
+def crest_run(chucking: Chucking, placed: Placed, found: ThreadWork) -> tuple[float, float]:
+    """Where full crests begin and end behind the face: past the lead chamfer, up to the groove."""
+    lead = (found.thread.major_mm - in_mm(found.chamfer)) / 2
+    if faces_end(chucking, placed):
+        return placed.near_mm + lead, placed.far_mm - found.groove_width_mm
+    return placed.near_mm + found.groove_width_mm, placed.far_mm - lead
+
+
+def _turns(found: ThreadWork, start: float, end: float, *, lower: bool, chamfered: bool) -> Side:
+    """A thread true to pitch on one side: a helix seen from the side, its lower side half a pitch behind.
+
+    Crests and roots are drawn sharp, at major and minor diameter.
+    """
+    thread = found.thread
+    half, crest, root = thread.pitch_mm / 2, thread.major_mm, thread.minor_mm
+    slope = (crest - root) / half
+    first, second = (root, crest) if lower else (crest, root)
+    side = [(start + half * n, second if n % 2 else first) for n in range(int((end - start) / half) + 1)]
+    if lower and chamfered:
+        # Where the chamfer, 2 on the diameter for each 1 along, meets the flank that falls to the first lower root.
+        meet = 2 * half / (2 + slope)
+        side.insert(0, (start - half + meet, crest - slope * meet))
+    z, d = side[-1]
+    return [*side, (end, d + slope * (end - z) * (1 if d == root else -1))]
+
+
+def _taper_crests(start: float, end: float, taper: TaperBlank, *, chamfered: bool) -> Side:
+    """The crests of a taper thread, by convention: the useful thread 1 in 16, straight behind it."""
+    small, large = in_mm(taper.small), in_mm(taper.large)
+    long = min(in_mm(taper.useful), end - start)
+    wide = small + (large - small) * long / in_mm(taper.useful)
+    crests = [(start, small), (start + long, wide), (end, wide)]
+    return crests if chamfered else [(start + end - z, d) for z, d in reversed(crests)]
+
+
+def _thread(layout: Layout, chucking: Chucking, placed: Placed, found: ThreadWork, *, lower: bool) -> Side:
+    start, end = crest_run(chucking, placed, found)
+    chamfered = faces_end(chucking, placed)
+    small = in_mm(found.chamfer)
+    if found.taper is not None:
+        crests = _taper_crests(start, end, found.taper, chamfered=chamfered)
+    elif true_to_pitch(layout, found):
+        crests = _turns(found, start, end, lower=lower, chamfered=chamfered)
+    else:
+        crests = [(start, found.thread.major_mm), (end, found.thread.major_mm)]
+    deep = in_mm(found.groove.diameter) if found.groove else 0.0
+    if chamfered:
+        relief = [(end, deep), (placed.far_mm, deep)] if found.groove else []
+        return [(placed.near_mm, small), *crests, *relief]
+    relief = [(placed.near_mm, deep), (start, deep)] if found.groove else []
+    return [*relief, *crests, (placed.far_mm, small)]
+
+
+def _section(layout: Layout, chucking: Chucking, placed: Placed, *, lower: bool) -> Side:
+    if not chucking.finished(placed):
+        return [(placed.near_mm, chucking.bar_mm), (placed.far_mm, chucking.bar_mm)]
+    if placed.thread is not None:
+        return _thread(layout, chucking, placed, placed.thread, lower=lower)
+    outer, near, far = drawn_mm(chucking, placed), placed.near_mm, placed.far_mm
+    chamfer = placed.section.chamfer
+    if chamfer is None:
+        return [(near, outer), (far, outer)]
+    small = outer - 2 * chamfer.mm
+    head = placed is chucking.placed[-1] and not chucking.second and len(chucking.placed) > 1
+    if faces_end(chucking, placed) and not head:
+        return [(near, small), (near + chamfer.mm, outer), (far, outer)]
+    return [(near, outer), (far - chamfer.mm, outer), (far, small)]
+
+
+def side(layout: Layout, chucking: Chucking, *, lower: bool = False) -> Side:
+    """One side of the finished part as (behind_mm, diameter_mm), from the face on."""
+    return [point for placed in chucking.placed for point in _section(layout, chucking, placed, lower=lower)]
+
+
+def clipped(points: Side, far_mm: float) -> Side:
+    """The side as far as `far_mm` behind the face: what goes into the chuck is not seen."""
+    kept = [point for point in points if point[0] <= far_mm]
+    if len(kept) == len(points):
+        return kept
+    (z0, d0), (z1, d1) = kept[-1], points[len(kept)]
+    share = (far_mm - z0) / (z1 - z0) if z1 > z0 else 0.0
+    return [*kept, (far_mm, d0 + (d1 - d0) * share)]
+
+
+def _thread_lines(layout: Layout, chucking: Chucking, placed: Placed) -> Iterator[Line]:
+    """Crest and root lines across a thread drawn true; else the thin lines at the minor diameter."""
+    found = placed.thread
+    assert found is not None
+    start, end = crest_run(chucking, placed, found)
+    if not true_to_pitch(layout, found):
+        thin = layout.rim((start, found.thread.minor_mm), (end, found.thread.minor_mm))
+        yield from (thin, mirrored(thin, layout.axis_y))
+        return
+    half = found.thread.pitch_mm / 2
+    for z, d in _turns(found, start, end, lower=False, chamfered=False):
+        if z + half <= end:
+            yield ((layout.x(z), layout.top(d)), (layout.x(z + half), layout.bottom(d)))
+
+
+def _hexagon(layout: Layout, near: float, far: float, corners: float) -> Iterator[Line]:
+    """The two edges between the three faces one sees of a hexagon standing on its corner."""
+    line = layout.rim((near, corners / 2), (far, corners / 2))
+    yield from (line, mirrored(line, layout.axis_y))
+
+
+def _diagonals(layout: Layout, near: float, far: float, high: float) -> Iterator[Line]:
+    """Thin diagonals: a flat face."""
+    left, right, top, bottom = layout.x(far), layout.x(near), layout.top(high), layout.bottom(high)
+    yield ((left, top), (right, bottom))
+    yield ((left, bottom), (right, top))
+
+
+def _knurl(layout: Layout, near: float, far: float, outer: float) -> Iterator[Line]:
+    area = box(layout.x(far), layout.top(outer), layout.x(near), layout.bottom(outer))
+    lines = hatch(area, KNURL_GAP)
+    yield from lines
+    yield from (mirrored(line, layout.axis_y) for line in lines)
+
+
+_BAR_LINES: dict[StockForm, Callable[[Layout, float, float, float], Iterator[Line]]] = {
+    "hexagon": _hexagon,
+    "square": _diagonals,
+}
+
+
+def bar_lines(layout: Layout, form: StockForm, near: float, far: float, corners: float) -> tuple[Line, ...]:
+    """The edges one sees of bar as bought between `near` and `far` behind the face, `corners` across (millimetres)."""
+    draw = _BAR_LINES.get(form)
+    if draw is None:
+        return ()
+    high = corners * ACROSS_FLATS[FORM_FLATS[form]] if form == "square" else corners
+    return tuple(draw(layout, near, far, high))
+
+
+def _plain_lines(layout: Layout, chucking: Chucking, placed: Placed, form: StockForm, far: float) -> tuple[Line, ...]:
+    shape, across, near = placed.section.shape, placed.section.across, placed.near_mm
+    if shape == "bar" or not chucking.finished(placed):
+        return bar_lines(layout, form, near, far, chucking.bar_mm)
+    outer = drawn_mm(chucking, placed)
+    if shape == "hexagon":
+        return tuple(_hexagon(layout, near, far, outer))
+    if shape == "knurl":
+        return tuple(_knurl(layout, near, far, outer))
+    if shape in MILLED and across is not None:
+        return tuple(_diagonals(layout, near, far, math.sqrt(max(0.0, outer**2 - across.mm**2))))
+    return ()
+
+
+def detail(layout: Layout, chucking: Chucking, form: StockForm, far_mm: float) -> Path:
+    """Every thin line of the part that is seen in front of `far_mm` behind the face."""
+    lines: list[Line] = []
+    for placed in chucking.placed:
+        far = min(placed.far_mm, far_mm)
+        if placed.near_mm >= far:
+            continue
+        if placed.thread is not None and chucking.finished(placed):
+            if placed.far_mm <= far_mm:
+                lines += _thread_lines(layout, chucking, placed)
+        else:
+            lines += _plain_lines(layout, chucking, placed, form, far)
+    return Path("thread", tuple(lines))

@@ -1,0 +1,175 @@
+"""The part in the chuck, to scale: chuck on the left, work to the right, each step's metal and tool with it."""
+
+from __future__ import annotations
+
+from lathework.drawing.part.dimensions import dimensions, rows_needed
+from lathework.drawing.part.labels import holes_named
+from lathework.drawing.part.layout import Frame, Layout, lay_out
+from lathework.drawing.part.outline import bar_lines, clipped, detail, side
+from lathework.drawing.part.section import half_section
+from lathework.drawing.shapes import Label, Line, Path, Sheet, box, mirrored
+from lathework.holes.depth import POINT_SHARE
+from lathework.planning.chucking import Chucking
+from lathework.planning.operation import Cut, Operation
+from lathework.planning.plan import Plan
+
+_JAW_SHARE = 0.55
+_CHUCK_BODY = 96.0
+"""Widest chuck body drawn, in sheet units; behind it the spindle nose."""
+
+
+def _jaw(layout: Layout) -> float:
+    return layout.frame.chuck * _JAW_SHARE
+
+
+def _chuck(layout: Layout, chucking: Chucking) -> list[Path]:
+    """Chuck body and two jaws gripping the work behind the stick-out."""
+    jaw_x, jaw = layout.x(chucking.stick_out_mm), _jaw(layout)
+    held = chucking.grip.round_mm
+    body_right = jaw_x - jaw * 0.75
+    height = min(layout.axis_y - 8, layout.frame.height - layout.axis_y - 8, max(held * layout.scale / 2, 30.0) + 62)
+    top, bottom = layout.axis_y - height, layout.axis_y + height
+    left = max(0.0, body_right - _CHUCK_BODY)
+    nose = box(0.0, layout.axis_y - height * 0.45, left, layout.axis_y + height * 0.45)
+    jaw_height = max(8.0, min(40.0, height - held * layout.scale / 2 - 6))
+    upper = box(jaw_x - jaw, layout.top(held) - jaw_height, jaw_x, layout.top(held))
+    lower = mirrored(upper, layout.axis_y)
+    body = box(left, top, body_right, bottom)
+    return [
+        *([Path("chuck", (nose,), closed=True)] if left > 1 else []),
+        Path("chuck", (body,), closed=True),
+        Path("hatch", (body,), closed=True),
+        Path("jaw", (upper, lower), closed=True),
+        Path("hatch", (upper, lower), closed=True),
+    ]
+
+
+def _shoulders(layout: Layout, line: Line) -> tuple[Line, ...]:
+    """The edges one sees at each step of the outline."""
+    return tuple(
+        ((x, y), (x, 2 * layout.axis_y - y))
+        for (x, y), (nx, ny) in zip(line, line[1:], strict=False)
+        for x, y in [(x, min(y, ny))]
+        if abs(x - nx) < 0.01
+    )
+
+
+def _chucked(layout: Layout, chucking: Chucking) -> list[Path]:
+    """What a sawn blank is longer than the piece: it is in the jaws while its first end is worked."""
+    far, behind = chucking.overall_mm, chucking.stick_out_mm + _jaw(layout) / layout.scale
+    if not chucking.chucked_mm or behind <= far:
+        return []
+    rest = box(
+        layout.x(min(behind, far + chucking.chucked_mm + chucking.spare_mm)), layout.top(chucking.bar_mm),
+        layout.x(far), layout.bottom(chucking.bar_mm),
+    )  # fmt: skip
+    return [Path("part", (rest,), closed=True)]
+
+
+def _bar(layout: Layout, plan: Plan, chucking: Chucking) -> list[Path]:
+    """What is left of the bar behind the parting cut, and the bar that was: as a ghost."""
+    bar, far = chucking.bar_mm, chucking.overall_mm
+    seen = far if chucking.parted else min(far, chucking.stick_out_mm)
+    ghost = box(layout.x(seen), layout.top(bar), layout.x(0), layout.bottom(bar))
+    if not chucking.parted:
+        outline = [Path("ghost", (ghost,), closed=True)] if chucking.begins and not chucking.second else []
+        return [*_chucked(layout, chucking), *outline]
+    cut = far + chucking.spare_mm
+    kerf_end = cut + plan.job.setup.parting_blade.mm
+    behind = chucking.stick_out_mm + _jaw(layout) / layout.scale
+    rest = box(layout.x(behind), layout.top(bar), layout.x(kerf_end), layout.bottom(bar))
+    kerf = box(layout.x(kerf_end), layout.top(bar), layout.x(far), layout.bottom(bar))
+    form = plan.job.part.stock.form
+    return [
+        Path("part", (rest,), closed=True),
+        Path("thread", bar_lines(layout, form, kerf_end, behind, bar)),
+        Path("ghost", (ghost, kerf), closed=True),
+    ]
+
+
+def _body(layout: Layout, plan: Plan, chucking: Chucking) -> list[Path]:
+    """The part outside, and its upper half cut open where it has holes."""
+    seen = chucking.overall_mm
+    if not chucking.parted:
+        seen = min(seen, chucking.stick_out_mm + _jaw(layout) / layout.scale)
+    upper = layout.rim(*clipped(side(layout, chucking), seen))
+    under = mirrored(layout.rim(*clipped(side(layout, chucking, lower=True), seen)), layout.axis_y)
+    return [
+        *_bar(layout, plan, chucking),
+        Path("part", (upper + tuple(reversed(under)),), closed=True),
+        Path("edge", _shoulders(layout, upper)),
+        detail(layout, chucking, plan.job.part.stock.form, seen),
+        *half_section(layout, plan, chucking, upper, seen),
+    ]
+
+
+def _centre_line(layout: Layout, chucking: Chucking) -> Path:
+    left, right = layout.x(chucking.stick_out_mm) - 40, layout.face_x + 40
+    return Path("centre", (((left, layout.axis_y), (right, layout.axis_y)),))
+
+
+def _drilled(layout: Layout, cut: Cut) -> Line:
+    """What a drill takes away: its width as far as its point."""
+    shoulder = max(cut.right_mm, cut.left_mm - POINT_SHARE * cut.outer_mm)
+    upper = layout.rim((cut.right_mm, cut.outer_mm), (shoulder, cut.outer_mm), (cut.left_mm, 0.0))
+    return upper + tuple(reversed(mirrored(upper[:2], layout.axis_y)))
+
+
+def _removal(layout: Layout, operation: Operation) -> list[Path]:
+    """The metal a step takes away, above and below the axis."""
+    cut = operation.cut
+    if cut is None:
+        return []
+    if operation.kind == "drill":
+        return [Path("removal", (_drilled(layout, cut),), closed=True, step=operation.key)]
+    outer = [(cut.left_mm, cut.outer_mm), (cut.right_mm, cut.outer_mm), (cut.right_mm, cut.inner_mm)]
+    if cut.behind:
+        outer = [(cut.left_mm, cut.outer_mm), (cut.right_mm, cut.outer_mm), (cut.left_mm, cut.inner_mm)]
+    upper = layout.rim(*outer) if cut.slope else layout.rim(*outer, (cut.left_mm, cut.inner_mm))
+    return [Path("removal", (upper, mirrored(upper, layout.axis_y)), closed=True, step=operation.key)]
+
+
+def _tool(layout: Layout, operation: Operation) -> list[Path]:
+    """The tool where the step ends: a blade, a cutter, a pointed tool, or the die's two halves."""
+    cut, kind = operation.cut, operation.kind
+    if cut is None:
+        return []
+    x_left, x_right = layout.x(cut.left_mm), layout.x(cut.right_mm)
+    y = layout.top(cut.inner_mm if kind != "part-off" else cut.outer_mm * 0.35)
+    if kind in ("groove", "neck", "part-begin", "part-off"):
+        width = max(4.0, (x_right - x_left) if kind.startswith("part") else min(x_right - x_left, 26.0))
+        shape: tuple[Line, ...] = (box(x_left, 2, x_left + width, y),)
+    elif kind == "flats":
+        shape = (box(x_left, 2, min(x_right, x_left + 40), y),)
+    elif kind in ("thread", "finish"):
+        wide = max(14.0, min(34.0, x_right - x_left))
+        outer = max(2.0, y - 44)
+        upper = box(x_left, outer, x_left + wide, layout.top(cut.outer_mm) - 2)
+        shape = (upper, mirrored(upper, layout.axis_y))
+    elif kind == "drill":
+        shape = (box(layout.face_x + 2, layout.top(cut.outer_mm), layout.face_x + 36, layout.bottom(cut.outer_mm)),)
+    else:
+        tip = layout.top(cut.inner_mm if kind != "face" else cut.outer_mm * 0.4)
+        at = x_left if kind == "turn" else x_right
+        if kind == "face":
+            at = layout.x(0)
+        shape = (((at, tip), (at + 9, tip - 26), (at + 30, tip - 26), (at + 30, tip - 14)),)
+    return [Path("tool", shape, closed=True, step=operation.key)]
+
+
+def part_sheet(plan: Plan, frame: Frame, number: int = 1) -> Sheet:
+    """The part of `plan` in chucking `number` (from 1), drawn to scale into `frame`; a small one has no dimensions."""
+    chucking = plan.chuckings[number - 1]
+    rows = rows_needed(plan, chucking, frame) if frame.dimensioned else 0
+    layout = lay_out(chucking, frame, rows, holes_named(plan, chucking) if frame.dimensioned else 0)
+    operations = [o for o in plan.operations if o.chucking == number]
+    paths = [*_body(layout, plan, chucking), *_chuck(layout, chucking), _centre_line(layout, chucking)]
+    for operation in operations:
+        paths += [*_removal(layout, operation), *_tool(layout, operation)]
+    labels: list[Label] = []
+    if frame.dimensioned:
+        dimension_paths, labels = dimensions(layout, plan, chucking, operations)
+        paths += dimension_paths
+    end = "" if len(plan.chuckings) == 1 else f", {'first' if number == 1 else 'second'} end"
+    title = f"{plan.job.part.designations}: the part in the chuck{end}, to scale"
+    return Sheet(layout.frame.width, layout.frame.height, tuple(paths), tuple(labels), title, layout.scale)

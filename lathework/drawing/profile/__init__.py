@@ -1,0 +1,1 @@
+"""Thread profiles: one thread, one laid over another, the thread a hole leaves."""

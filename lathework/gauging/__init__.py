@@ -1,0 +1,1 @@
+"""Wires, gauges, the verdict of a mate, sizes before plating."""

@@ -1,0 +1,131 @@
+"""A hole to be tapped: how deep to go, what is bored, formed and countersunk, what the tap bears."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from functools import cache
+
+from lathework.cutting.torque import FORM_TORQUE, cutting_torque
+from lathework.figures import PRACTICE, Figure, Given, Source
+from lathework.holes.percent import convention, metal_cut
+from lathework.shop.metals import Material
+from lathework.tables.loader import load
+from lathework.threads.thread import Thread
+
+LOWEST_PERCENT, HIGHEST_PERCENT = 30.0, 100.0
+"""Per cent thread that may be asked for."""
+PILOT_FROM_MM = 10.0
+"""Drills from this size on want a pilot hole (practice)."""
+THIN_WALL = 0.15
+"""Least wall round a hole, over the hole's diameter (practice)."""
+LEAST_MARGIN = 2.0
+"""Breaking torque over cutting torque under which a tap is likely to break (practice)."""
+POINT_SHARE = 0.3
+"""Length of a drill's point over its diameter, at 118 degrees."""
+CHIP_TURNS = 2.0
+"""Threads of room left for chips under a tap (practice)."""
+FORM_FACTOR = 0.0068
+"""Hole for a form tap: major - 0.0068 x per cent x pitch."""
+FORM_PERCENT = 65.0
+BREAKING = 0.03
+"""Torque that breaks a sound tap, in N m for each cubed millimetre of its diameter (practice, rough)."""
+
+
+@dataclass(frozen=True, slots=True)
+class Tap:
+    """A kind of tap: threads of its lead, whether it may go into a blind hole."""
+
+    code: str
+    name: str
+    lead_turns: float
+    blind: bool
+    remark: str
+
+
+@cache
+def taps() -> tuple[Tap, ...]:
+    """The kinds of tap. Source: practice."""
+    return tuple(
+        Tap(
+            row.text("code"),
+            row.text("name"),
+            float(row.number("lead")),
+            row.text("blind") == "yes",
+            row.text("remark"),
+        )
+        for row in load("taps").rows
+    )
+
+
+def tap_named(code: str) -> Tap:
+    """The kind of tap of that code."""
+    return next(tap for tap in taps() if tap.code == code)
+
+
+def hole_for(thread: Thread, percent: float) -> Figure:
+    """Hole that leaves `percent` (a bare number) of thread: for boring where no drill will do, in the thread's unit."""
+    factor, words = convention(thread)
+    return Figure(
+        "bore to", thread.major - percent / 100 * factor * thread.pitch, thread.unit,
+        f"major − per cent ÷ 100 × {factor:g} × pitch", PRACTICE,
+        (Given("major", thread.major, thread.unit), Given("per cent", percent, "%"),
+         Given("pitch", thread.pitch, thread.unit)), note=words,
+    )  # fmt: skip
+
+
+def form_hole(thread: Thread) -> Figure:
+    """Hole for a form tap at 65 per cent, in the thread's unit: major - 0.0068 x 65 x pitch. Source: handbook."""
+    return Figure(
+        "hole for a form tap", thread.major - FORM_FACTOR * FORM_PERCENT * thread.pitch, thread.unit,
+        "major − 0.0068 × per cent × pitch", Source("handbook", "hole sizes for form taps"),
+        (Given("major", thread.major, thread.unit), Given("per cent", FORM_PERCENT, "%"),
+         Given("pitch", thread.pitch, thread.unit)),
+    )  # fmt: skip
+
+
+def chip_room(tap: Tap) -> float:
+    """Threads of room (a bare number, in pitches) for chips under a `tap`; a form tap makes none. Source: practice."""
+    return 0.0 if tap.code == "form" else CHIP_TURNS
+
+
+def drill_depth(thread: Thread, tap: Tap, full: float, hole: float) -> Figure:
+    """Depth to drill, to the point, for `full` finished thread in a blind hole of `hole` (all in the thread's unit).
+
+    Full thread + the tap's lead + room for chips + the drill's point. Source: practice.
+    """
+    lead, room = tap.lead_turns * thread.pitch, chip_room(tap) * thread.pitch
+    return Figure(
+        f"drill deep for a {tap.name}", full + lead + room + POINT_SHARE * hole, thread.unit,
+        "full thread + lead of the tap + room for chips + point of the drill", PRACTICE,
+        (Given("full thread", full, thread.unit), Given("lead", lead, thread.unit),
+         Given("room for chips", room, thread.unit), Given("point", POINT_SHARE * hole, thread.unit)),
+        fine=False, note=tap.remark,
+    )  # fmt: skip
+
+
+def countersink(thread: Thread) -> Figure:
+    """Countersink over the mouth of a tapped hole, in the thread's unit: major + 0.1 P. Source: practice."""
+    return Figure(
+        "countersink to", thread.major + 0.1 * thread.pitch, thread.unit, "major + 0.1 × pitch", PRACTICE,
+        (Given("major", thread.major, thread.unit), Given("pitch", thread.pitch, thread.unit)),
+    )  # fmt: skip
+
+
+def likely_breaks(margin: Figure | None) -> bool:
+    """Whether a tap of that margin is likely to break; one that is not known is not."""
+    return margin is not None and margin.value < LEAST_MARGIN
+
+
+def tap_margin(thread: Thread, metal: Material, percent: float, *, formed: bool = False) -> Figure:
+    """How many times the cutting torque a sound tap bears at `percent` (a bare number) thread; half that if `formed`.
+
+    0.03 D^3 over kc P^2 D / 8000 x the metal's share at that per cent. Source: practice, rough.
+    """
+    cutting = cutting_torque(thread, metal.cutting_force).value * metal_cut(percent) * (FORM_TORQUE if formed else 1.0)
+    breaking = BREAKING * thread.major_mm**3
+    return Figure(
+        "tap's margin", breaking / max(cutting, 1e-9), "× cutting torque", "breaking torque ÷ cutting torque", PRACTICE,
+        (Given("breaking torque", breaking, "N m"), Given("cutting torque", cutting, "N m")), places=1,
+        note="Sharp and oiled; dull or dry halves it. "
+        f"Under {LEAST_MARGIN:g} it is likely to break: drill larger, or single-point.",
+    )  # fmt: skip

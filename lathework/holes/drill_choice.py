@@ -1,0 +1,280 @@
+"""The drill for a tapped hole: out of those one owns, the one that a drill chart would name."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from functools import cache, lru_cache
+from itertools import pairwise
+from typing import Literal
+
+from lathework.errors import InputError
+from lathework.figures import PRACTICE, Figure, Given, Source
+from lathework.holes.percent import TAPPED_PERCENT, convention, metal_cut, percent_thread
+from lathework.lengths import read_length
+from lathework.shop.metals import Material
+from lathework.tables.drills import Drill, all_drills
+from lathework.tables.loader import load
+from lathework.threads.limits.bands import InternalLimits
+from lathework.threads.thread import Thread
+from lathework.units import LengthUnit, convert
+
+Fit = Literal["within", "too-small", "too-large"]
+RACKS = ("number", "letter", "fraction", "metric")
+OVERSIZE = Source("handbook", "table of oversize of drilled holes")
+PILOTED = 0.5
+"""Share of the oversize that is left after a pilot hole (practice)."""
+SWELLS_FROM_MM = 1.5
+"""Diameter from which drills are expected to cut over their size (practice)."""
+CHART_PERCENT = 77.0
+"""Per cent thread of metric charts, whose rule is major less pitch, 100 / 1.299038, and of those of 55 degree and BA
+threads (practice)."""
+TOUGH_PERCENT = 65.0
+"""Per cent wanted in tough metals, where torque counts for more (practice)."""
+TOUGH_FORCE = 2400.0
+"""Cutting force in N/mm^2 from which a metal counts as tough (practice)."""
+METRIC_RACK = ("metric", "ba", "bsp")
+"""Families whose drills hang in the metric rack (practice)."""
+LEAST = 60.0
+"""Per cent thread, by the drill's own size, under which a chart names no drill (practice)."""
+MOST_60, MOST = 80.0, 82.0
+"""The same, over which it names none: 60 degree threads, whose basic height is 83 per cent; others, whose is 100."""
+MOST_PIPE = 87.0
+"""The same of parallel pipe threads, whose charts take the largest drill that the limits allow."""
+FULL_PIPES = {"Rp": (95.0, 85.0, 98.0), "NPSM": (80.0, 60.0, 82.0)}
+"""Per cent wanted, least and most of parallel pipe threads that have no limits here: charts drill them close."""
+WIDER = (55.0, 82.0)
+"""Per cent taken where the rack has nothing nearer (practice)."""
+MAY_PASS = 0.1
+"""How far a drill may be over the class's greatest minor, in pitches, before the hole is bored instead (practice)."""
+_ALIKE = 1e-9
+BESIDE = 3
+"""Drills offered on each side of the pick."""
+OFFERED = 6
+"""Tapping drills named for a thread at a glance."""
+
+
+@dataclass(frozen=True, slots=True)
+class Choice:
+    """A drill one owns: the per cent thread by its own size, what it probably cuts, and whether the class allows that.
+
+    Diameters are in the thread's unit; `passes` is how far the probable hole is over the class's greatest minor, or
+    under its least; `near` says whether the drill itself is as near as a chart would have it. `torque_share` is the
+    tapping torque over that at 75 per cent.
+    """
+
+    drill: Drill
+    percent: Figure
+    hole: Figure
+    fit: Fit
+    passes: float
+    near: bool
+    torque_share: float
+
+
+@dataclass(frozen=True, slots=True)
+class TappingDrill:
+    """A drill for a tapped hole: its diameter in the thread's unit and the per cent thread it leaves."""
+
+    drill: Drill
+    diameter: float
+    percent: float
+    convention: str
+
+
+def wanted_percent(metal: Material, thread: Thread) -> float:
+    """Per cent thread (a bare number) that suits `metal`: as its charts have it, in tough metals 65.
+
+    Source: practice.
+    """
+    return usual_percent(thread) if metal.cutting_force < TOUGH_FORCE else TOUGH_PERCENT
+
+
+def usual_percent(thread: Thread) -> float:
+    """Per cent thread (a bare number) of a thread's drill charts: 75 for inch threads of 60 degrees, 77 for others.
+
+    Source: practice.
+    """
+    return TAPPED_PERCENT if thread.family in ("unified", "npt") else CHART_PERCENT
+
+
+@lru_cache(maxsize=128)
+def owned(text: str, unit: LengthUnit) -> tuple[Drill, ...]:
+    """The drills a list names, by diameter: racks (number, letter, fraction, metric) and single sizes, one a line or
+    with commas between; empty means every rack. A bare number is in `unit`. Raises InputError on "drills".
+    """
+    names = [name.strip() for name in text.replace(";", ",").replace("\n", ",").split(",")]
+    named = [name for name in names if name and not name.startswith("# ")]
+    if not named:
+        return all_drills()
+    found: dict[str, Drill] = {}
+    for name in named:
+        if name.lower() in RACKS:
+            found |= {drill.name: drill for drill in all_drills() if drill.rack == name.lower()}
+            continue
+        try:
+            length = read_length(name, unit, "drills")
+        except InputError as error:
+            raise InputError(error.code, "drills", error.message, RACKS) from None
+        found[name] = Drill("own", name, length.value, length.unit, PRACTICE)
+    return tuple(sorted(found.values(), key=lambda drill: drill.diameter_mm))
+
+
+@cache
+def _oversizes() -> tuple[tuple[float, float], ...]:
+    return tuple((float(row.number("diameter")), float(row.number("mean"))) for row in load("drill_oversize").rows)
+
+
+def oversize_in(diameter_in: float) -> float:
+    """Mean oversize of a drill of `diameter_in`, both in inches, between the rows of the handbook's table.
+
+    >>> oversize_in(0.25), round(oversize_in(0.375), 4)
+    (0.004, 0.0045)
+    """
+    rows = _oversizes()
+    if diameter_in <= rows[0][0]:
+        return rows[0][1]
+    for (small, low), (large, high) in pairwise(rows):
+        if diameter_in <= large:
+            return low + (high - low) * (diameter_in - small) / (large - small)
+    return rows[-1][1]
+
+
+def probable_hole(drill: Drill, unit: LengthUnit, *, piloted: bool, swells: bool) -> Figure:
+    """The hole that a drill probably cuts, told in `unit`: its diameter + mean oversize, half of it after a pilot.
+
+    None is added below 1.5 mm, nor in a metal where it does not cut wide (`swells`): brass, plastic. Source: handbook.
+    """
+    wide = swells and drill.diameter_mm >= SWELLS_FROM_MM
+    over = oversize_in(convert(drill.diameter, drill.unit, "in")) * (PILOTED if piloted else 1.0) if wide else 0.0
+    own, more = convert(drill.diameter, drill.unit, unit), convert(over, "in", unit)
+    return Figure(
+        "probable hole",
+        own + more,
+        unit,
+        "drill + mean oversize" + (", halved after a pilot" if piloted and wide else "" if wide else ", none here"),
+        OVERSIZE,
+        (Given("drill", own, unit), Given("oversize", more, unit)),
+    )
+
+
+def home(thread: Thread, drill: Drill) -> bool:
+    """Whether a drill hangs in the rack that goes with a thread: metric for metric, BA and G, else the inch ones.
+
+    A size that somebody owns by itself always does. Source: practice.
+    """
+    return drill.rack == "own" or (drill.rack == "metric") == (thread.family in METRIC_RACK)
+
+
+def sought(thread: Thread, limits: InternalLimits | None, percent: float) -> str:
+    """By what a drill for `percent` (a bare number) is chosen, in words."""
+    if thread.series in FULL_PIPES:
+        percent = FULL_PIPES[thread.series][0]
+    elif _by_the_limit(thread, limits):
+        return "the largest that the limits of the pipe thread allow"
+    return f"by its own size nearest to {percent:g} % thread"
+
+
+def _by_the_limit(thread: Thread, limits: InternalLimits | None) -> bool:
+    return thread.family == "bsp" and limits is not None
+
+
+@dataclass(frozen=True, slots=True)
+class _Chart:
+    """What a chart wants of a thread's drill: the per cent wanted, the least and most; the class's limits, and how far
+    over them a drill may be (the thread's unit)."""
+
+    thread: Thread
+    limits: InternalLimits | None
+    wanted: float
+    least: float
+    most: float
+    slack: float
+
+    def percent(self, drill: Drill) -> float:
+        return percent_thread(self.thread, convert(drill.diameter, drill.unit, self.thread.unit))
+
+    def over(self, drill: Drill) -> float:
+        """How far a drill itself is over the class's greatest minor, in the thread's unit; 0 where it is not."""
+        own = convert(drill.diameter, drill.unit, self.thread.unit)
+        return max(0.0, own - self.limits.minor.maximum) if self.limits else 0.0
+
+    def near(self, drill: Drill) -> bool:
+        """Whether a chart might name it."""
+        low, high = min(self.least, WIDER[0]), max(self.most, WIDER[1])
+        return low <= self.percent(drill) <= high and self.over(drill) <= self.slack + _ALIKE
+
+    def rank(self, drill: Drill) -> tuple[bool, bool, bool, float, float]:
+        """Least for the best: near, of the thread's own rack, in the chart's range, nearest to what is wanted."""
+        near, in_range = self.near(drill), self.least <= self.percent(drill) <= self.most
+        off = round(abs(self.percent(drill) - self.wanted), 6)
+        return not near, near and not home(self.thread, drill), not in_range, off, drill.diameter_mm
+
+
+def _chart(thread: Thread, limits: InternalLimits | None, percent: float) -> _Chart:
+    """What a chart would want at `percent`, a bare number, which stretches its range where it lies outside."""
+    if thread.series in FULL_PIPES:
+        wanted, least, most = FULL_PIPES[thread.series]
+        return _Chart(thread, limits, wanted, least, most, MAY_PASS * thread.pitch)
+    if limits is not None and _by_the_limit(thread, limits):
+        return _Chart(thread, limits, percent_thread(thread, limits.minor.maximum), LEAST, MOST_PIPE, 0.0)
+    most = MOST_60 if thread.form.angle_deg == 60 else MOST
+    return _Chart(thread, limits, percent, min(LEAST, percent - 10), max(most, percent + 2), MAY_PASS * thread.pitch)
+
+
+def _passes(hole: float, limits: InternalLimits | None) -> tuple[Fit, float]:
+    """Whether the class allows a hole, and how far it is outside (the thread's unit)."""
+    if limits is None or limits.minor.minimum <= hole <= limits.minor.maximum:
+        return "within", 0.0
+    under = limits.minor.minimum - hole
+    return ("too-small", under) if under > 0 else ("too-large", hole - limits.minor.maximum)
+
+
+def _choice(chart: _Chart, drill: Drill, *, piloted: bool, swells: bool) -> Choice:
+    thread = chart.thread
+    hole = probable_hole(drill, thread.unit, piloted=piloted, swells=swells)
+    factor, words = convention(thread)
+    own = convert(drill.diameter, drill.unit, thread.unit)
+    percent = Figure(
+        "thread left", chart.percent(drill), "%", f"100 × (major − drill) ÷ ({factor:g} × pitch)", PRACTICE,
+        (Given("major", thread.major, thread.unit), Given("drill", own, thread.unit),
+         Given("pitch", thread.pitch, thread.unit)), note=words,
+    )  # fmt: skip
+    fit, passes = _passes(hole.value, chart.limits)
+    return Choice(drill, percent, hole, fit, passes, chart.near(drill), metal_cut(percent.value))
+
+
+def choose(
+    thread: Thread,
+    limits: InternalLimits | None,
+    rack: Sequence[Drill],
+    percent: float,
+    *,
+    piloted: bool = False,
+    swells: bool = True,
+) -> tuple[Choice | None, tuple[Choice, ...]]:
+    """The pick out of `rack` and the drills around it, smallest first.
+
+    By their own sizes: of those that leave 60 to 80 per cent (82 of the basic height of a 55 degree or BA thread) and
+    are hardly over the class, of the rack that goes with the thread before any other, the one nearest to `percent` (a
+    bare number); of a G thread the largest that its limits allow. The probable hole only checks it. None when the rack
+    has nothing that leaves a thread at all. Source: practice.
+    """
+    chart = _chart(thread, limits, percent)
+    inside = [drill for drill in rack if 0 < chart.percent(drill) < 130]
+    if not inside:
+        return None, ()
+    best = min(inside, key=chart.rank)
+    at = inside.index(best)
+    made = [_choice(chart, d, piloted=piloted, swells=swells) for d in inside[max(0, at - BESIDE) : at + BESIDE + 1]]
+    return next(one for one in made if one.drill is best), tuple(made)
+
+
+def tapping_drills(thread: Thread, limits: InternalLimits | None) -> tuple[TappingDrill, ...]:
+    """Up to six drills of all racks for a thread, the pick first: the list of `choose`. Source: practice."""
+    chart, words = _chart(thread, limits, usual_percent(thread)), convention(thread)[1]
+    near = sorted((drill for drill in all_drills() if chart.near(drill)), key=chart.rank)
+    return tuple(
+        TappingDrill(drill, convert(drill.diameter, drill.unit, thread.unit), chart.percent(drill), words)
+        for drill in near[:OFFERED]
+    )

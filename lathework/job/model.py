@@ -1,0 +1,124 @@
+"""How a part is made, on what, for whom: the job as the rules see it."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+from lathework.cautions import Hazard
+from lathework.cutting.blank import School
+from lathework.cutting.cuts import Lathe
+from lathework.cutting.mate_blank import Mate
+from lathework.cutting.next_cut import Dial
+from lathework.lengths import Length
+from lathework.methods.die import Holder
+from lathework.methods.reversing import Mount
+from lathework.methods.tap import Tapping
+from lathework.part.model import Edge, Part
+from lathework.shop.metals import Material
+from lathework.units import LengthUnit
+
+Finish = Literal["groove", "die-turned-round", "run-out"]
+Order = Literal["from-the-bar", "blanks-first"]
+Support = Literal["chuck", "centre"]
+Readout = Literal["readout", "stops"]
+FINISHES: tuple[Finish, ...] = get_args(Finish)
+ORDERS: tuple[Order, ...] = get_args(Order)
+SUPPORTS: tuple[Support, ...] = get_args(Support)
+READOUTS: tuple[Readout, ...] = get_args(Readout)
+
+
+@dataclass(frozen=True, slots=True)
+class Method:
+    """What was chosen: blank, how shoulders are reached, what holds the die, the order of work, a centre or none.
+
+    `overruled` says why the work is held as chosen where its length asks for another way, "" where nobody insists.
+    `mate` is that of the first thread, where it was measured.
+    `fraction_asked` says that the blank's fraction was typed, not the metal's own.
+    `tapping` is what guides and turns the tap; `percent` the thread wanted in a hole, None for what suits the metal.
+    """
+
+    blank_school: School
+    blank_fraction: float
+    finish: Finish
+    holder: Holder
+    order: Order
+    support: Support
+    tapping: Tapping = "by-centre"
+    percent: float | None = None
+    overruled: str = ""
+    mate: Mate | None = None
+    fraction_asked: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Setup:
+    """The lathe and its blades: its dial and readout, its weight, how far it runs on, which edges were touched off.
+
+    `mount` is how its chuck sits on the spindle. `run_down_turns` is how many turns the spindle makes after it is
+    switched off; `drills` names those owned, "" where nobody said.
+    """
+
+    dial: Dial
+    readout: Readout
+    lathe: Lathe
+    run_down_turns: float
+    groove_blade: Length
+    groove_edge: Edge
+    parting_blade: Length
+    parting_edge: Edge
+    drills: str = ""
+    mount: Mount = "unsaid"
+
+
+@dataclass(frozen=True, slots=True)
+class Identification:
+    """How the thread of a job was identified: what was measured, as typed, and how probable the thread was then."""
+
+    evidence: tuple[tuple[str, str], ...]
+    probability: float
+
+    @property
+    def words(self) -> str:
+        """One sentence for the plan and the log."""
+        told = "; ".join(f"{name} {text}" for name, text in self.evidence)
+        return f"Identified, {100 * self.probability:.0f} % certain: {told}."
+
+
+@dataclass(frozen=True, slots=True)
+class Job:
+    """A job: who it is for, how many, the part, the method, the set-up; `unit` is that of bare numbers.
+
+    `hazards` are the kinds of use in which local codes and licensed practice decide. `others` are the further parts
+    that belong to it, each as a job of its own under the same title, unit and set-up.
+    """
+
+    title: str
+    needed_by: str
+    fits: str
+    quantity: int
+    unit: LengthUnit
+    material: Material
+    hazards: tuple[Hazard, ...]
+    part: Part
+    method: Method
+    setup: Setup
+    notes: str
+    identified: Identification | None = None
+    others: tuple[Job, ...] = ()
+
+    @property
+    def parts(self) -> tuple[Job, ...]:
+        """Every part in the order they are made, each as a job of its own."""
+        return (self, *self.others)
+
+    @property
+    def part_names(self) -> tuple[str, ...]:
+        """What each part is called: its name, or its number."""
+        return tuple(job.part.name or f"part {number}" for number, job in enumerate(self.parts, 1))
+
+    @property
+    def designations(self) -> str:
+        """The threads of all parts by name, each once."""
+        told = [thread.designation for job in self.parts for thread in job.part.threads]
+        return ", ".join(dict.fromkeys(told))

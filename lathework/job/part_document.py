@@ -1,0 +1,279 @@
+"""Reads the part of a job document: stock, sections, and whether they fit each other."""
+
+from __future__ import annotations
+
+from lathework.cutting.groove import SHORTEST_THREAD, groove_width
+from lathework.lengths import Length, Span
+from lathework.part.bore_sizes import largest_mm, thickness_mm, wall_mm
+from lathework.part.ends import ends_of, nominal_mm
+from lathework.part.model import CUTTERS, MILLED, MOUTHS, SHAPES, TAPS, Bore, Cutter, Mouth, Part, Section, Shape, Stock
+from lathework.part.stock import STOCK_FORMS, StockForm
+from lathework.reader import Reader
+from lathework.units import LengthUnit, convert, show_length
+
+PART_KEYS = ("id", "name", "stock", "overall_length", "sections", "bores", "afterwards")
+BORE_KEYS = ("id", "end", "thread", "across", "depth", "at", "cut")
+MOST_BORES = 6
+LONGEST_WORDS = 600
+"""Characters of what is done when the part is made."""
+STOCK_KEYS = ("form", "across", "bar_length")
+SECTION_KEYS = ("id", "shape", "across", "length", "thread", "chamfer", "measured", "measured_length")
+MOST_SECTIONS = 16
+STOCK = Span("A bar size", 1, 150)
+ACROSS = Span("A diameter", 0.5, 150)
+ALONG = Span("A length", 0.2, 600)
+BAR = Span("A bar length", 20, 6000)
+CHAMFER = Span("A chamfer", 0.05, 20)
+DEEPEST_LEAD = 0.2
+"""Largest lead chamfer, each way, as a share of the thread's diameter (practice)."""
+FEWEST_TURNS = 2
+"""Full threads that must stand before a relief groove."""
+_SLACK = 1.0001
+
+
+def _shape(reader: Reader, path: str) -> Shape:
+    chosen = reader.choice(f"{path}.shape", SHAPES)
+    return next(shape for shape in SHAPES if shape == chosen)
+
+
+def _section(reader: Reader, path: str, *, rest: Length | None) -> Section | None:
+    """One section; `rest` is the length of one that states none."""
+    reader.section(path, SECTION_KEYS)
+    own, shape = reader.ident(f"{path}.id"), _shape(reader, path)
+    typed = reader.text(f"{path}.length")
+    length = reader.length(f"{path}.length", ALONG) if typed or rest is None else rest
+    chamfer = reader.length(f"{path}.chamfer", CHAMFER, optional=True)
+    measured = reader.length(f"{path}.measured", ACROSS, optional=True)
+    reader.length(f"{path}.measured_length", ALONG, optional=True)
+    if shape == "thread":
+        called = reader.thread(f"{path}.thread")
+        reader.text(f"{path}.across")
+        if called is None or length is None:
+            return None
+        thread, class_name = called.thread, called.class_name
+        return Section(own, shape, length, None, thread, class_name, chamfer, measured)
+    # Kept as typed for when the section becomes a thread again.
+    reader.text(f"{path}.thread")
+    if shape == "bar":
+        reader.text(f"{path}.across")
+        return None if length is None else Section(own, shape, length, chamfer=chamfer)
+    across = reader.length(f"{path}.across", ACROSS)
+    return None if length is None or across is None else Section(own, shape, length, across, chamfer=chamfer)
+
+
+def _rest(reader: Reader, stated: Length | None, count: int, unit: LengthUnit) -> tuple[int | None, Length | None]:
+    """Which section takes what the others leave of the overall length, and how much that is.
+
+    One that states no length; where several do not, the one that is bar as bought.
+    """
+    open_ones = [n for n in range(count) if not reader.text(f"part.sections.{n}.length")]
+    if len(open_ones) > 1:
+        open_ones = [n for n in open_ones if reader.raw(f"part.sections.{n}.shape") == "bar"]
+    if len(open_ones) != 1 or stated is None:
+        return None, None
+    quiet = Reader(reader.document)
+    others = [quiet.length(f"part.sections.{n}.length", ALONG) for n in range(count) if n != open_ones[0]]
+    known = [length.mm for length in others if length is not None]
+    if len(known) < len(others):
+        # Told where they stand; this one waits for them.
+        return open_ones[0], Length(stated.value, stated.unit, "")
+    left = stated.mm - sum(known)
+    if left < ALONG.low_mm:
+        field = f"part.sections.{open_ones[0]}.length"
+        told = show_length(abs(left), "mm", unit, fine=False)
+        words = f"the other sections are {told} {unit} longer than the whole" if left < 0 else "nothing is left for it"
+        reader.fail("does-not-fit", field, f"It takes what the others leave of the overall length, but {words}.")
+        return open_ones[0], Length(stated.value, stated.unit, "")
+    return open_ones[0], Length(convert(left, "mm", unit), unit, "")
+
+
+def _stock(reader: Reader) -> Stock | None:
+    reader.section("part.stock", STOCK_KEYS)
+    chosen = reader.choice("part.stock.form", STOCK_FORMS, "round")
+    form: StockForm = next(form for form in STOCK_FORMS if form == chosen)
+    across = reader.length("part.stock.across", STOCK)
+    bar_length = reader.length("part.stock.bar_length", BAR, optional=True)
+    return None if across is None else Stock(form, across, bar_length)
+
+
+def _bore(reader: Reader, path: str) -> Bore | None:
+    """A hole: threaded where a thread is named, else drilled to its size."""
+    reader.section(path, BORE_KEYS)
+    end: Mouth = next(one for one in MOUTHS if one == reader.choice(f"{path}.end", MOUTHS, "right"))
+    cut: Cutter = next(one for one in CUTTERS if one == reader.choice(f"{path}.cut", CUTTERS, "tap"))
+    own, before = reader.ident(f"{path}.id"), reader.wrong
+    depth = reader.length(f"{path}.depth", ALONG, optional=True)
+    at = reader.length(f"{path}.at", ALONG, optional=end != "across")
+    if reader.text(f"{path}.thread"):
+        called = reader.inside(f"{path}.thread")
+        # Kept as typed for when the hole becomes a plain one again.
+        reader.text(f"{path}.across")
+        if called is None or reader.wrong > before:
+            return None
+        return Bore(own, end, depth, called.thread, called.class_name, at=at, cut=cut)
+    across = reader.length(f"{path}.across", ACROSS)
+    return None if across is None or reader.wrong > before else Bore(own, end, depth, across=across, at=at)
+
+
+def _bores(reader: Reader) -> tuple[Bore, ...] | None:
+    """The holes; None where one of them cannot be read. Missing is none."""
+    if reader.raw("part.bores") is None:
+        return ()
+    found = [_bore(reader, f"part.bores.{number}") for number in range(reader.rows("part.bores", MOST_BORES))]
+    whole = tuple(bore for bore in found if bore is not None)
+    return whole if len(whole) == len(found) else None
+
+
+def _check_bores(reader: Reader, part: Part) -> None:
+    """A hole must leave a wall and a bottom, and be reached."""
+    for number, bore in enumerate(part.bores):
+        path = f"part.bores.{number}"
+        size = f"{path}.thread" if bore.thread else f"{path}.across"
+        if bore.end == "across":
+            _check_across(reader, part, bore, path, size)
+            continue
+        if wall_mm(part, bore) <= 0:
+            reader.fail("does-not-fit", size, "This hole is larger than the part round it.")
+        if bore.depth is not None and bore.depth.mm >= part.overall_mm:
+            reader.fail("does-not-fit", f"{path}.depth", "That goes through: leave the depth empty.")
+        if part.stock.one_ended and (bore.end == "left" or bore.depth is None):
+            text = "Only the end that stands out of the chuck can be drilled, and not right through."
+            reader.fail("does-not-fit", f"{path}.end" if bore.end == "left" else f"{path}.depth", text)
+
+
+def _check_across(reader: Reader, part: Part, bore: Bore, path: str, size: str) -> None:
+    """A hole across must lie in the part, be smaller than it, and be tapped, where it is threaded."""
+    assert bore.at is not None
+    across, thick = largest_mm(bore), thickness_mm(part, bore)
+    if not across / 2 < bore.at.mm < part.overall_mm - across / 2:
+        reader.fail("does-not-fit", f"{path}.at", "The hole would break out of the end of the part.")
+    elif across >= thick:
+        reader.fail("does-not-fit", size, "This hole is as wide as the part is thick there.")
+    elif bore.depth is not None and bore.depth.mm >= thick:
+        reader.fail("does-not-fit", f"{path}.depth", "That goes through: leave the depth empty.")
+    if bore.thread is not None and bore.cut not in TAPS:
+        reader.fail("does-not-fit", f"{path}.cut", "A hole across does not turn with the spindle: it is tapped.")
+
+
+def _check_ids(reader: Reader, features: tuple[Section | Bore, ...]) -> None:
+    """Sections and holes of a part have ids of their own: what is recorded is told by them."""
+    seen: set[str] = set()
+    for number, feature in enumerate(features):
+        sections = sum(isinstance(one, Section) for one in features)
+        path = f"part.sections.{number}.id" if number < sections else f"part.bores.{number - sections}.id"
+        if feature.id in seen:
+            reader.fail("doubled-id", path, f"Another section or hole of this part is “{feature.id}” already.")
+        seen.add(feature.id)
+
+
+def read_part(reader: Reader) -> Part | None:
+    """The part, or None with what is wrong noted in `reader`."""
+    reader.section("part", PART_KEYS)
+    unit = reader.unit
+    stock = _stock(reader)
+    stated = reader.length("part.overall_length", ALONG, optional=True)
+    own, before = reader.ident("part.id"), reader.wrong
+    count = reader.rows("part.sections", MOST_SECTIONS)
+    if not count and reader.wrong == before:
+        reader.fail("empty", "part.sections", "A part has one section at least.")
+    open_one, rest = _rest(reader, stated, count, unit)
+    sections = [
+        _section(reader, f"part.sections.{number}", rest=rest if number == open_one else None)
+        for number in range(count)
+    ]
+    whole = [section for section in sections if section is not None]
+    if stock is None or not whole or len(whole) < count:
+        return None
+    bores = _bores(reader)
+    if bores is None:
+        return None
+    _check_ids(reader, (*whole, *bores))
+    part = Part(
+        own,
+        stock,
+        tuple(whole),
+        stated,
+        bores,
+        reader.text("part.name"),
+        reader.text("part.afterwards", longest=LONGEST_WORDS),
+    )
+    if not part.threads:
+        reader.fail("no-thread", "part.sections", "One section or one hole at least must have a thread.")
+        return None
+    before = reader.wrong
+    for number in range(count):
+        _check_section(reader, part, number)
+    if part.overall_mm > ALONG.high_mm:
+        reader.fail("out-of-range", "part.overall_length", "A part longer than 600 mm is not planned here.")
+    if reader.wrong == before:
+        _check_reach(reader, part)
+        _check_bores(reader, part)
+    return part
+
+
+def _check_section(reader: Reader, part: Part, number: int) -> None:
+    """What one section must be to come out of the stock."""
+    section, path, stock = part.sections[number], f"part.sections.{number}", part.stock
+    if section.thread is not None:
+        thread = section.thread
+        if thread.major_mm > stock.across.mm * _SLACK:
+            need = f"{thread.major:.4g} {thread.unit}"
+            text = f"{thread.designation} measures {need} across the crests: this is too small."
+            reader.fail("does-not-fit", "part.stock.across", text)
+        if section.length.mm < SHORTEST_THREAD * thread.pitch_mm:
+            text = "Shorter than four threads: the die's lead alone takes three."
+            reader.fail("does-not-fit", f"{path}.length", text)
+        if section.chamfer is not None and (
+            section.chamfer.mm > DEEPEST_LEAD * thread.major_mm or section.chamfer.mm > section.length.mm / 2
+        ):
+            reader.fail("does-not-fit", f"{path}.chamfer", "This chamfer leaves the die nothing to start on.")
+        return
+    if section.across is None:
+        return
+    flats = section.shape in MILLED
+    if section.across.mm > stock.across.mm * _SLACK:
+        what = "across the flats" if flats else "turned"
+        reader.fail("does-not-fit", f"{path}.across", f"The bar is smaller than this, {what}.")
+    elif flats and section.shape != stock.form and section.across.mm >= nominal_mm(part, number) - 0.01:
+        reader.fail("does-not-fit", f"{path}.across", "Nothing would come off: the flats are as wide as the round.")
+    if section.chamfer is not None and (
+        2 * section.chamfer.mm >= nominal_mm(part, number) or section.chamfer.mm > section.length.mm
+    ):
+        reader.fail("does-not-fit", f"{path}.chamfer", "The chamfer is larger than the section it is on.")
+
+
+def _check_reach(reader: Reader, part: Part) -> None:
+    """A die must pass over everything between the end and its thread; a bolt keeps its head."""
+    ends = ends_of(part)
+    if part.stock.one_ended and (ends.second or ends.turned_about):
+        text = "A bolt keeps its head: only its other end can be worked."
+        if part.stock.form == "kept":
+            text = "Only the end that stands out of the chuck is worked: no section nearer the chuck may be smaller."
+        reader.fail("does-not-fit", "part.sections", text)
+    for run in (ends.first, ends.second):
+        for at, number in enumerate(run):
+            thread = part.sections[number].thread
+            if thread is None:
+                continue
+            if any(nominal_mm(part, nearer) > thread.minor_mm * _SLACK for nearer in run[:at]):
+                text = "No die gets there: a section nearer the end stands above the roots of this thread."
+                reader.fail("die-cannot-reach", f"part.sections.{number}.thread", text)
+
+
+def check_grooves(reader: Reader, part: Part, blade: Length) -> None:
+    """A relief groove must leave a thread in front of it; `blade` is the grooving blade's width."""
+    for section in part.sections:
+        thread = section.thread
+        if thread is None or len(part.sections) == 1:
+            continue
+        width = groove_width(thread, convert(blade.mm, "mm", thread.unit))
+        left_mm = section.length.mm - convert(width.value, thread.unit, "mm")
+        if left_mm < FEWEST_TURNS * thread.pitch_mm:
+            told = show_length(width.value, thread.unit, thread.unit, fine=False)
+            reader.fail(
+                "does-not-fit",
+                "method.finish",
+                f"The relief groove, {told} {thread.unit} wide, leaves no thread: turn the die round, "
+                "leave a run-out, take a narrower blade or a longer thread.",
+            )
+            return

@@ -1,0 +1,88 @@
+"""Chasing a thread in a bored hole, where no tap of its size is at hand: advance, infeed, passes."""
+
+from __future__ import annotations
+
+import math
+
+from lathework.cutting.next_cut import Dial
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
+from lathework.threads.thread import Thread
+from lathework.units import LengthUnit, convert
+
+FIRST_CUT_MM = 0.25
+"""Depth of the first pass in millimetres; each later one takes the same area and so goes in less (practice)."""
+MOST_PASSES = 40
+"""No thread is chased in more passes: each would only rub (practice)."""
+SPAN_SHARE = 2 / 3
+"""Largest tap that chases a hole without rubbing, over the bore (practice)."""
+
+
+def advance(thread: Thread) -> Figure:
+    """What the carriage moves at each turn of the spindle: the lead, in the thread's unit."""
+    given = (Given("pitch", thread.pitch, thread.unit), Given("starts", thread.starts))
+    return Figure("advance a turn", thread.lead, thread.unit, "pitch × starts", GEOMETRY, given)
+
+
+def infeed(thread: Thread, bore: float, dial: Dial) -> Figure:
+    """What the cross slide moves out from touching the `bore` (the thread's unit) to the full thread, on its dial."""
+    share = 1.0 if dial == "diameter" else 0.5
+    return Figure(
+        f"out on the {dial} dial", (thread.major - bore) * share, thread.unit,
+        "major − bore" + ("" if share == 1.0 else ", halved for a radius dial"), GEOMETRY,
+        (Given("major", thread.major, thread.unit), Given("bore", bore, thread.unit)),
+    )  # fmt: skip
+
+
+def _passes(depth_mm: float) -> int:
+    return min(MOST_PASSES, max(1, math.ceil((depth_mm / FIRST_CUT_MM) ** 2 - 1e-9)))
+
+
+def pass_count(thread: Thread, bore_mm: float) -> Figure:
+    """How many passes of equal area take a bore of `bore_mm` (millimetres) to the full thread. Source: practice."""
+    depth = (thread.major_mm - bore_mm) / 2
+    count = _passes(depth)
+    return Figure(
+        "passes", count, counted(count, "cut"), f"(depth ÷ first cut)², at most {MOST_PASSES}", PRACTICE,
+        (Given("depth", depth, "mm"), Given("first cut", FIRST_CUT_MM, "mm")), note="Equal areas.",
+    )  # fmt: skip
+
+
+def infeed_diameters(bore_mm: float, major_mm: float) -> tuple[float, ...]:
+    """Diameters over the tool's point after each pass from `bore_mm` to `major_mm` (millimetres), equal areas each.
+
+    Depth grows as the square root of the pass. Source: practice.
+
+    >>> infeed_diameters(8.5, 9.5)
+    (9.0, 9.207107, 9.366025, 9.5)
+    """
+    depth = (major_mm - bore_mm) / 2
+    count = _passes(depth)
+    return tuple(round(bore_mm + 2 * depth * math.sqrt(n / count), 6) for n in range(1, count + 1))
+
+
+def chasing_passes(thread: Thread, bore_mm: float, unit: LengthUnit) -> tuple[Figure, ...]:
+    """Each pass as the diameter it leaves, told in `unit`, and a spring pass; `bore_mm` in millimetres."""
+    inputs = (
+        Given("bore", convert(bore_mm, "mm", unit), unit),
+        Given("major", convert(thread.major_mm, "mm", unit), unit),
+        Given("first cut", convert(FIRST_CUT_MM, "mm", unit), unit),
+    )
+    sizes = infeed_diameters(bore_mm, thread.major_mm)
+    cuts = [
+        Figure(f"pass {n} to", convert(mm, "mm", unit), unit, "bore + depth × √(pass ÷ passes), both sides", PRACTICE,
+               inputs)
+        for n, mm in enumerate(sizes, 1)
+    ]  # fmt: skip
+    spring = Figure(
+        "spring pass at", convert(thread.major_mm, "mm", unit), unit, "the same dial once more: a boring bar springs",
+        PRACTICE, inputs,
+    )  # fmt: skip
+    return (*cuts, spring)
+
+
+def largest_chaser(bore: float, unit: LengthUnit) -> Figure:
+    """Largest tap that may chase a hole of `bore`, told in its `unit`: two thirds of it. Source: practice."""
+    return Figure(
+        "tap no larger than", bore * SPAN_SHARE, unit, "bore × ⅔", PRACTICE, (Given("bore", bore, unit),), fine=False,
+        note="A larger one rubs with its heel: its relief is made for its own diameter.",
+    )  # fmt: skip

@@ -1,0 +1,82 @@
+"""What guides the tap and what turns it: by hand on the tailstock centre, under power and slipping, or in the vise."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+from lathework import cautions
+from lathework.cautions import Caution
+from lathework.cutting.torque import SLIPS_IN_CHUCK, SLIPS_IN_HAND
+
+Tapping = Literal["by-centre", "slipping-hand", "slipping-chuck", "in-vise"]
+TAPPINGS: tuple[Tapping, ...] = get_args(Tapping)
+SMALL_TAP_MM = 6.0
+"""Thread diameter under which taps have a point in place of a centre hole (practice)."""
+
+
+@dataclass(frozen=True, slots=True)
+class TapHolding:
+    """A way to tap: its name, what it costs, the step's sentence, and what to mind.
+
+    `sentence`, without its full stop, may name the figures turns, speed and stop. `small` is said of a tap of
+    less than SMALL_TAP_MM. The wrench is chosen `by_torque`, or the holder slips at `slips_nm` (N m).
+    """
+
+    code: Tapping
+    name: str
+    remark: str
+    sentence: str
+    cautions: tuple[Caution, ...]
+    notes: tuple[str, ...]
+    power: bool = False
+    off_lathe: bool = False
+    small: str = ""
+    by_torque: bool = False
+    slips_nm: float = math.inf
+
+
+TAP_HOLDINGS: dict[Tapping, TapHolding] = {
+    "by-centre": TapHolding(
+        "by-centre",
+        "tap on the tailstock centre, spindle by hand",
+        "square, and felt at every turn; slow",
+        "Start the tap on the tailstock centre and turn the spindle by hand, {turns}",
+        (cautions.TAP,),
+        ("Follow lightly with the centre, best a sprung one: it squares the tap, it does not push.",),
+        by_torque=True,
+        small="No centre hole in a small tap: hold its shank in the drill chuck, tailstock free on the bed.",
+    ),
+    "slipping-hand": TapHolding(
+        "slipping-hand",
+        "tap holder slipping in the hand, slow power",
+        "quick in soft metal; the hand must let go at once",
+        "Start the tap against the tailstock. Run it in at {speed} or slower, the knurled holder held in the hand; "
+        "let it slip after {turns}, switch off at turn {stop}",
+        (cautions.TAP_POWER,),
+        ("No bar and no wrench in the holder under power. Back it out by hand, motor off.",),
+        power=True,
+        slips_nm=SLIPS_IN_HAND,
+    ),
+    "slipping-chuck": TapHolding(
+        "slipping-chuck",
+        "tap in a drill chuck set to slip, slow power",
+        "quick; the chuck's grip is the only guard of the tap",
+        "Nip the drill chuck only so hard that the tap slips before it breaks. Run it in at {speed} or slower, "
+        "tailstock free on the bed, {turns}; switch off at turn {stop}",
+        (cautions.TAP_POWER,),
+        ("Try the grip by hand first: the spindle must turn in spite of the chuck.",),
+        power=True,
+        slips_nm=SLIPS_IN_CHUCK,
+    ),
+    "in-vise": TapHolding(
+        "in-vise",
+        "by hand in the vise",
+        "no lathe needed; square only by eye or by a block",
+        "Hold the piece upright in the vise. Start the tap square, {turns} with the wrench",
+        (cautions.TAP_BY_HAND,),
+        ("Try it with a square from two sides after two turns; a block with a clearance hole guides it better.",),
+        off_lathe=True,
+    ),
+}

@@ -1,0 +1,197 @@
+"""How deep a hole is drilled, and what the part has left round it."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import replace
+
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
+from lathework.holes.depth import POINT_SHARE, Tap, chip_room, drill_depth, tap_named
+from lathework.lengths import Length
+from lathework.part.bores import TAP, BoreWork
+from lathework.part.ends import nominal_mm
+from lathework.part.model import MILLED, Bore, Part
+from lathework.part.stock import FORM_FLATS
+from lathework.threads.thread import Thread
+from lathework.units import LengthUnit, convert
+
+FLOOR_MM = 1.0
+"""Least metal left under the point of a drill in a blind hole (practice)."""
+_ALIKE_MM = 1e-6
+RECESS_TURNS = 2.0
+"""Width in pitches of the recess at the bottom of a chased hole (practice)."""
+
+
+def _beyond(found: BoreWork, beyond_mm: float, *, dead_end: bool) -> dict[str, float]:
+    """What a hole along the axis is drilled deeper than the part, in millimetres, by name: into metal that goes.
+
+    Where it is tapped while the part is on its bar, the tap's lead and its chips need as much room there as below a
+    blind thread; a chaser runs out there.
+    """
+    thread = found.bore.thread
+    parted = {"what is parted and faced": beyond_mm}
+    if thread is None or not dead_end or found.taper is not None:
+        return parted
+    if found.chased:
+        room = {"run-out of 2 × pitch": RECESS_TURNS * thread.pitch_mm}
+    else:
+        tap = tap_of(found)
+        room = {"lead of the tap": tap.lead_turns * thread.pitch_mm, "room for chips": chip_room(tap) * thread.pitch_mm}
+    return room if sum(room.values()) > beyond_mm else parted
+
+
+def _point_mm(found: BoreWork) -> float:
+    """Length of the drill's point; a boring tool has none."""
+    return 0.0 if found.bored else POINT_SHARE * found.drill_mm
+
+
+def tap_of(found: BoreWork) -> Tap:
+    """The tap that a hole is drilled deep enough for."""
+    return tap_named("form" if found.bore.cut == "form-tap" else TAP)
+
+
+def _through(found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit, *, dead_end: bool = False) -> Figure:
+    across, point = found.bore.end == "across", {"point": _point_mm(found)}
+    lengths = {"thickness" if across else "overall length": thick_mm}
+    lengths |= {} if across else _beyond(found, beyond_mm, dead_end=dead_end)
+    inputs = tuple(Given(name, convert(mm, "mm", unit), unit) for name, mm in (lengths | point).items())
+    return Figure(
+        "drill deep", convert(sum((lengths | point).values()), "mm", unit), unit,
+        " + ".join(lengths | point) + " of the drill", PRACTICE, inputs, fine=False,
+        note="On the bar this hole ends in metal: the tap needs that room behind the part." if dead_end else "",
+    )  # fmt: skip
+
+
+def _recessed(depth: Length, thread: Thread, unit: LengthUnit) -> Figure:
+    """How deep a blind hole is bored whose thread is chased: the tool runs out into a recess."""
+    recess = RECESS_TURNS * thread.pitch_mm
+    return Figure(
+        "bore deep", convert(depth.mm + recess, "mm", unit), unit, "depth of thread + recess of 2 × pitch", PRACTICE,
+        (Given("depth of thread", depth.value, depth.unit), Given("recess", convert(recess, "mm", unit), unit)),
+        fine=False,
+    )  # fmt: skip
+
+
+def depth_figure(
+    found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit, *, dead_end: bool = False
+) -> Figure:
+    """How deep to drill, to the point, told in `unit`.
+
+    A blind tapped hole takes the lead of a second tap and room for chips; a through one goes `beyond_mm` past
+    `thick_mm`, the overall length, or the thickness for a hole across (both millimetres), and as far as the tap needs
+    where it is tapped while it ends in the bar, a `dead_end`. Source: practice.
+    """
+    bore, point = found.bore, _point_mm(found)
+    if bore.depth is None:
+        return _through(found, thick_mm, beyond_mm, unit, dead_end=dead_end)
+    if found.taper is not None and bore.thread is not None:
+        deep = found.taper.depth
+        return replace(deep, value=convert(deep.value, bore.thread.unit, unit), unit=unit)
+    if found.chased and bore.thread is not None:
+        return _recessed(bore.depth, bore.thread, unit)
+    if bore.thread is not None:
+        tap, thread = tap_of(found), bore.thread
+        deep = drill_depth(
+            thread, tap, convert(bore.depth.mm, "mm", thread.unit),
+            convert(0.0 if found.bored else found.drill_mm, "mm", thread.unit),
+        )  # fmt: skip
+        return Figure(
+            "drill deep", convert(deep.value, thread.unit, unit), unit, deep.formula, PRACTICE, deep.inputs, fine=False,
+            note="For a second tap; a bottoming tap finishes it." if bore.cut == "tap" else tap.remark,
+        )  # fmt: skip
+    inputs = (Given("depth", bore.depth.value, bore.depth.unit), Given("point", convert(point, "mm", unit), unit))
+    value = convert(bore.depth.mm + point, "mm", unit)
+    return Figure("drill deep", value, unit, "depth + point of the drill", PRACTICE, inputs, fine=False)
+
+
+def largest_mm(bore: Bore) -> float:
+    """Largest diameter of a hole: its thread's major, or its drill, in millimetres."""
+    if bore.thread is not None:
+        return bore.thread.major_mm
+    return bore.across.mm if bore.across is not None else 0.0
+
+
+def _outside_mm(part: Part, number: int) -> float:
+    """What a section leaves round a hole: its flats, the root of its thread, or its diameter."""
+    section = part.sections[number]
+    outside = section.thread.root_mm if section.thread else nominal_mm(part, number)
+    if section.across is not None and section.shape in MILLED:
+        return min(outside, section.across.mm)
+    form = part.stock.form
+    return min(outside, part.stock.across.mm) if section.shape == "bar" and form in FORM_FLATS else outside
+
+
+def _spans(part: Part) -> Iterator[tuple[float, float, int]]:
+    """Where each section begins and ends behind the right-hand end (millimetres), and its number."""
+    near = 0.0
+    for number, section in enumerate(part.sections):
+        yield near, near + section.length.mm, number
+        near += section.length.mm
+
+
+def _least_mm(part: Part, bore: Bore, depth_mm: float) -> float:
+    """Least that the sections over `depth_mm` from the mouth of a hole leave outside."""
+    whole = part.overall_mm
+    return min(
+        (_outside_mm(part, number) for near, far, number in _spans(part)
+         if (near if bore.end == "right" else whole - far) < depth_mm - _ALIKE_MM),
+        default=float("inf"),
+    )  # fmt: skip
+
+
+def wall_mm(part: Part, bore: Bore, drilled: tuple[float, float] | None = None) -> float:
+    """Least wall round a hole, in millimetres: over its thread or plain depth, and over what is drilled below it.
+
+    `drilled` is the drill's diameter and the depth to its point, where they are known (both millimetres).
+    """
+    depth = part.overall_mm if bore.depth is None else bore.depth.mm
+    wall = (_least_mm(part, bore, depth) - largest_mm(bore)) / 2
+    if drilled is None:
+        return wall
+    across, deep = drilled
+    return min(wall, (_least_mm(part, bore, deep) - across) / 2)
+
+
+def thickness_mm(part: Part, bore: Bore) -> float:
+    """How thick the part is where a hole across it goes through, in millimetres."""
+    at = bore.at.mm if bore.at is not None else 0.0
+    number = next((number for _, far, number in _spans(part) if at < far), None)
+    if number is None:
+        return _outside_mm(part, len(part.sections) - 1)
+    section = part.sections[number]
+    if section.across is not None and section.shape in MILLED:
+        return section.across.mm
+    return part.stock.across.mm if section.shape == "bar" else nominal_mm(part, number)
+
+
+def meets(part: Part, across: BoreWork, along: BoreWork, unit: LengthUnit) -> bool:
+    """Whether a hole across the part opens into one along its axis, as deep as `unit` tells that both are drilled."""
+    at, thick = across.bore.at, thickness_mm(part, across.bore)
+    assert at is not None
+    deep, long = (
+        convert(depth_figure(found, whole, 0.0, unit).value, unit, "mm")
+        for found, whole in ((across, thick), (along, part.overall_mm))
+    )
+    mouth = at.mm if along.bore.end == "right" else part.overall_mm - at.mm
+    return mouth - across.drill_mm / 2 < long and deep > (thick - along.drill_mm) / 2
+
+
+def cut_threads(part: Part, bore: Bore) -> bool:
+    """Whether a hole across goes through the thread of a section."""
+    at, half = bore.at.mm if bore.at is not None else 0.0, largest_mm(bore) / 2
+    return any(
+        part.sections[number].thread is not None and near < at + half and far > at - half
+        for near, far, number in _spans(part)
+    )
+
+
+def wall_figure(part: Part, found: BoreWork, deep_mm: float, unit: LengthUnit) -> Figure:
+    """The wall left round a hole drilled `deep_mm` (millimetres) to its point, told in `unit`."""
+    wall = wall_mm(part, found.bore, (found.drill_mm, min(deep_mm, part.overall_mm)))
+    return Figure(
+        "wall left", convert(wall, "mm", unit), unit, "least of (what stands outside − hole) ÷ 2, over its whole depth",
+        GEOMETRY,
+        (Given("largest diameter of the hole", convert(largest_mm(found.bore), "mm", unit), unit),
+         Given("drill", convert(found.drill_mm, "mm", unit), unit),
+         Given("drilled deep", convert(deep_mm, "mm", unit), unit)), fine=False,
+    )  # fmt: skip

@@ -1,0 +1,197 @@
+"""Holes worked out: which drill, how deep, what wall is left, and from which chucking."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+from functools import lru_cache
+
+from lathework.figures import AS_TYPED, PRACTICE, Figure, Given
+from lathework.holes.depth import PILOT_FROM_MM, form_hole, hole_for
+from lathework.holes.drill_choice import choose, home, owned, probable_hole, sought, wanted_percent
+from lathework.holes.percent import convention, percent_thread
+from lathework.holes.taper_pipe import TaperHole, taper_hole
+from lathework.part.model import TAPS, Bore
+from lathework.shop.metals import Material
+from lathework.tables.drills import Drill, all_drills
+from lathework.threads.limits import internal_limits
+from lathework.threads.thread import Thread
+from lathework.units import LengthUnit, convert
+
+ROOM_TO_BORE_MM = 0.4
+"""Least that a boring tool is left to take off the diameter after the last drill (practice)."""
+BORING_TOOL = "boring tool"
+"""What makes a hole that no drill of the racks fits."""
+HOME_RACKS: dict[LengthUnit, str] = {"in": "number, letter, fraction", "mm": "metric"}
+WORTH_TELLING = 6.0
+"""Per cent thread by which a drill must come nearer for another rack to be opened, or named (practice)."""
+NAMED_RACKS = ("number", "letter", "fraction")
+FORM_OFF = 0.06
+"""How far a hole may be from what a form tap wants, in pitches: tight jams it, wide is not filled (practice)."""
+TAP = "second"
+"""The tap that a blind hole is drilled deep enough for; a bottoming tap then finishes it."""
+
+
+def spoken(drill: Drill, unit: LengthUnit) -> str:
+    """What a sentence in `unit` puts before the size of a `drill`: the name of one of another unit or rack."""
+    return f"{drill.name}, " if drill.unit != unit or drill.rack in NAMED_RACKS else ""
+
+
+@dataclass(frozen=True, slots=True)
+class BoreWork:
+    """A hole with its drill: what it is called, its size, the per cent thread it leaves (None where it is plain).
+
+    `picked` is the drill for a thread, None where it is bored or plain, `hole` what it probably cuts, `passes` how far
+    that may be over the class (the thread's unit); `rough` is the largest drill owned below a bored hole. `taper` is
+    set for a pipe thread that tapers.
+    """
+
+    bore: Bore
+    name: str
+    drill: Figure
+    drill_mm: float
+    percent: Figure | None
+    picked: Drill | None = None
+    hole: Figure | None = None
+    passes: float = 0.0
+    rough: Drill | None = None
+    taper: TaperHole | None = None
+
+    @property
+    def called(self) -> str:
+        """The name a drill of a numbered, lettered or fractional rack goes by; "" for one known by its size."""
+        return self.name if self.picked is not None and self.picked.rack in NAMED_RACKS else ""
+
+    def spoken(self, unit: LengthUnit) -> str:
+        """What a sentence in `unit` puts before the drill's size: the name of one of another unit or rack."""
+        return "" if self.picked is None else spoken(self.picked, unit)
+
+    @property
+    def bored(self) -> bool:
+        """Whether it is opened with a boring tool."""
+        return self.name == BORING_TOOL
+
+    @property
+    def chased(self) -> bool:
+        """Whether its thread is chased instead of tapped: as chosen, or because no drill reaches its size."""
+        return self.bore.thread is not None and (self.bore.cut not in TAPS or self._beyond_racks)
+
+    @property
+    def _beyond_racks(self) -> bool:
+        return self.bored and self.drill_mm > all_drills()[-1].diameter_mm
+
+
+@dataclass(frozen=True, slots=True)
+class Racks:
+    """What a job chooses its drills from: those owned, as typed in `unit`, its metal, and the per cent thread asked
+    for, None where nobody asked."""
+
+    drills: str
+    unit: LengthUnit
+    metal: Material
+    asked: float | None
+
+    def percent(self, thread: Thread) -> float:
+        """Per cent thread wanted (a bare number): as asked, or as suits metal and thread."""
+        return wanted_percent(self.metal, thread) if self.asked is None else self.asked
+
+
+def _bored(bore: Bore, thread: Thread, racks: Racks) -> BoreWork:
+    """A hole bored to size, within the class, after the largest drill that goes in it."""
+    limits = internal_limits(thread, bore.class_name)
+    wanted = hole_for(thread, racks.percent(thread))
+    if limits is not None:
+        held = min(max(wanted.value, limits.minor.minimum), limits.minor.maximum)
+        wanted = replace(wanted, value=held, note=f"{wanted.note}; held within class {limits.minor.class_name}.")
+    mm = convert(wanted.value, thread.unit, "mm")
+    rack = owned(racks.drills or HOME_RACKS[racks.unit], racks.unit)
+    smaller = [drill for drill in rack if drill.diameter_mm < mm - ROOM_TO_BORE_MM]
+    percent = Figure(
+        "thread left", percent_thread(thread, wanted.value), "%", "100 × (major − bore) ÷ full depth", PRACTICE,
+        (Given("major", thread.major, thread.unit), Given("bore", wanted.value, thread.unit)),
+        note=convention(thread)[1],
+    )  # fmt: skip
+    return BoreWork(bore, BORING_TOOL, wanted, mm, percent, rough=smaller[-1] if smaller else None)
+
+
+@lru_cache(maxsize=256)
+def _tapped(bore: Bore, racks: Racks) -> BoreWork:
+    """A threaded hole: the drill owned that a chart would name, or bored where none is near."""
+    return _drilled(bore, racks, owned(racks.drills, racks.unit))
+
+
+def much_nearer(other: BoreWork, found: BoreWork, wanted: float) -> bool:
+    """Whether another drill comes so much nearer to the per cent `wanted` (a bare number) that it should be told."""
+    if found.percent is None or other.percent is None:
+        return False
+    return abs(found.percent.value - wanted) > abs(other.percent.value - wanted) + WORTH_TELLING
+
+
+def _drilled(bore: Bore, racks: Racks, rack: tuple[Drill, ...]) -> BoreWork:
+    thread = bore.thread
+    assert thread is not None
+    tapering = taper_hole(thread, [drill for drill in rack if home(thread, drill)] or rack)
+    if tapering is not None:
+        return _tapering(bore, thread, tapering)
+    if bore.cut == "form-tap":
+        return _formed(bore, thread, rack, racks.metal)
+    limits = internal_limits(thread, bore.class_name)
+    piloted = thread.major_mm >= PILOT_FROM_MM
+    pick, _ = choose(thread, limits, rack, racks.percent(thread), piloted=piloted, swells=racks.metal.swells)
+    if pick is None or not pick.near or bore.cut != "tap":
+        return _bored(bore, thread, racks)
+    own = convert(pick.drill.diameter, pick.drill.unit, thread.unit)
+    figure = Figure(
+        "tapping drill", own, thread.unit, sought(thread, limits, racks.percent(thread)), PRACTICE,
+        (Given("thread left", pick.percent.value, "%"), Given("probable hole", pick.hole.value, thread.unit)),
+        note=f"Drill {pick.drill.name}.",
+    )  # fmt: skip
+    return BoreWork(
+        bore, pick.drill.name, figure, pick.drill.diameter_mm, pick.percent, picked=pick.drill, hole=pick.hole,
+        passes=pick.passes if pick.fit == "too-large" else 0.0,
+    )  # fmt: skip
+
+
+def _formed(bore: Bore, thread: Thread, rack: tuple[Drill, ...], metal: Material) -> BoreWork:
+    """A hole for a form tap: the drill owned that comes nearest to the hole of its catalogue, of the thread's own rack
+    before another."""
+    wanted = form_hole(thread)
+
+    def off(drill: Drill) -> float:
+        return abs(convert(drill.diameter, drill.unit, thread.unit) - wanted.value)
+
+    near = [drill for drill in rack if off(drill) <= FORM_OFF * thread.pitch]
+    if not near:
+        return BoreWork(bore, BORING_TOOL, wanted, convert(wanted.value, thread.unit, "mm"), None)
+    drill = min(near, key=lambda one: (not home(thread, one), off(one)))
+    hole = probable_hole(drill, thread.unit, piloted=thread.major_mm >= PILOT_FROM_MM, swells=metal.swells)
+    figure = Figure(
+        "drill for the form tap", convert(drill.diameter, drill.unit, thread.unit), thread.unit,
+        "nearest to the hole that a form tap wants", PRACTICE,
+        (Given("hole wanted", wanted.value, thread.unit), Given("probable hole", hole.value, thread.unit)),
+        note=f"Drill {drill.name}.",
+    )  # fmt: skip
+    return BoreWork(bore, drill.name, figure, drill.diameter_mm, None, picked=drill, hole=hole)
+
+
+def _tapering(bore: Bore, thread: Thread, found: TaperHole) -> BoreWork:
+    drill = found.reamed
+    if drill is None:
+        return BoreWork(bore, BORING_TOOL, found.deep, convert(found.deep.value, thread.unit, "mm"), None, taper=found)
+    figure = Figure(
+        "drill before reaming", convert(drill.diameter, drill.unit, thread.unit), thread.unit,
+        "largest no larger than the minor at the bottom of the useful thread", PRACTICE,
+        (Given("minor at the bottom", found.deep.value, thread.unit),), note=f"Drill {drill.name}.",
+    )  # fmt: skip
+    return BoreWork(bore, drill.name, figure, drill.diameter_mm, None, picked=drill, taper=found)
+
+
+def bore_work(bore: Bore, racks: Racks) -> BoreWork:
+    """The drill for a hole: its own size, or the one owned for its thread at the per cent wanted."""
+    if bore.thread is not None:
+        return _tapped(bore, racks)
+    across = bore.across
+    assert across is not None  # the reader gives each hole a thread or a size
+    figure = Figure(
+        "drill", across.value, across.unit, "as you entered it", AS_TYPED, (Given("hole", across.value, across.unit),)
+    )
+    return BoreWork(bore, across.typed, figure, across.mm, None)

@@ -1,0 +1,76 @@
+"""Which sections are made from which end of the part: the largest one divides them."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from lathework.part.model import MILLED, Edge, Part
+from lathework.part.stock import ACROSS_FLATS
+
+_ALIKE_MM = 0.005
+
+
+@dataclass(frozen=True, slots=True)
+class Ends:
+    """Section numbers, from the face toward the chuck, of the end made first and of the end made second.
+
+    The largest section belongs to the first. `turned_about` says that the first end is the part's left one.
+    """
+
+    first: tuple[int, ...]
+    second: tuple[int, ...]
+    turned_about: bool
+
+
+def _milled_from_mm(part: Part, number: int) -> float:
+    """Diameter the lathe leaves where flats will be milled: six or four on their corners, two on the next round."""
+    section = part.sections[number]
+    assert section.across is not None
+    most = part.stock.corners_mm
+    if part.stock.form != "round" and section.shape != "flats":
+        return most
+    if section.shape != "flats":
+        return min(most, section.across.mm / ACROSS_FLATS[MILLED[section.shape]])
+    beside = [
+        near.across.mm
+        for near in part.sections[max(0, number - 1) : number + 2]
+        if near.shape in ("round", "knurl") and near.across is not None
+    ]
+    return max(beside, default=most)
+
+
+def nominal_mm(part: Part, number: int) -> float:
+    """Diameter of section `number` (from 0) as the lathe leaves it, in millimetres, a thread at its major diameter."""
+    section = part.sections[number]
+    if section.thread is not None:
+        return section.thread.major_mm
+    if section.shape in MILLED:
+        return _milled_from_mm(part, number)
+    return part.stock.corners_mm if section.across is None else section.across.mm
+
+
+def ends_of(part: Part) -> Ends:
+    """Divide the sections at the largest one: thread first, head last. Source: practice.
+
+    What stands to the right of the largest is made from the right end, what stands to its left from the left end; a
+    head at the right end is left for last.
+    """
+    sizes = [nominal_mm(part, number) for number in range(len(part.sections))]
+    widest = [number for number, size in enumerate(sizes) if size >= max(sizes) - _ALIKE_MM]
+    # A plain body before a thread as wide: no die passes over it, and jaws may hold it.
+    largest = max(widest, key=lambda number: (part.sections[number].thread is None, number))
+    first = tuple(range(largest + 1))
+    second = tuple(range(len(sizes) - 1, largest, -1))
+    if second and largest == 0:
+        return Ends((*second, 0), (), turned_about=True)
+    return Ends(first, second, turned_about=False)
+
+
+def near_end(ends: Ends) -> Edge:
+    """The end that the first chucking faces."""
+    return "left" if ends.turned_about else "right"
+
+
+def far_end(ends: Ends) -> Edge:
+    """The end that the first chucking does not face."""
+    return "right" if ends.turned_about else "left"

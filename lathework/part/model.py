@@ -1,0 +1,129 @@
+"""What is to be made, and of what: the part as the rules see it."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+from lathework.lengths import Length
+from lathework.part.stock import FINISHED_FORMS, StockForm, corners_mm
+from lathework.threads.thread import Thread
+
+Shape = Literal["thread", "round", "bar", "hexagon", "square", "flats", "knurl"]
+Edge = Literal["left", "right"]
+Mouth = Literal["right", "left", "across"]
+Cutter = Literal["tap", "form-tap", "tap-as-chaser", "boring-tool"]
+TAPS: tuple[Cutter, ...] = ("tap", "form-tap")
+"""What is turned into a hole; the others are fed along it on the leadscrew."""
+SHAPES: tuple[Shape, ...] = get_args(Shape)
+EDGES: tuple[Edge, ...] = get_args(Edge)
+MOUTHS: tuple[Mouth, ...] = get_args(Mouth)
+CUTTERS: tuple[Cutter, ...] = get_args(Cutter)
+MILLED: dict[str, int] = {"hexagon": 6, "square": 4, "flats": 2}
+"""Shapes that are milled or filed on what the lathe leaves, with their number of flats."""
+
+
+@dataclass(frozen=True, slots=True)
+class Stock:
+    """What the part is made from: its form and its size across (diameter, or across the flats).
+
+    A bolt to be cut down is `across` its shank, a part that is kept where it is worked;
+    `bar_length` is how long the bars are, where that was said.
+    """
+
+    form: StockForm
+    across: Length
+    bar_length: Length | None
+
+    @property
+    def one_ended(self) -> bool:
+        """Whether it is a part already, of which one end alone is worked."""
+        return self.form in FINISHED_FORMS
+
+    @property
+    def corners_mm(self) -> float:
+        """Diameter of the circle round it."""
+        return corners_mm(self.form, self.across.mm)
+
+
+@dataclass(frozen=True, slots=True)
+class Section:
+    """A stretch of the part along its axis, right end first.
+
+    `across` is its diameter, or the width across its flats; None for a thread and for bar as bought. `length` of a
+    thread runs to the shoulder behind it and so includes its relief. `chamfer` breaks the edge toward the nearer end
+    of the part. `class_name` is the class of the thread, "" for the usual one. `measured` is what a sample of it
+    measures across. `id` is its own for as long as it is part of the job, wherever it stands in the list.
+    """
+
+    id: str
+    shape: Shape
+    length: Length
+    across: Length | None = None
+    thread: Thread | None = None
+    class_name: str = ""
+    chamfer: Length | None = None
+    measured: Length | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Bore:
+    """A hole along the axis from one `end`, or across the part: threaded inside, or plain, `across` its drill.
+
+    `depth` is that of full thread, or of the plain hole; None goes right through. `class_name` is the class of the
+    internal thread, "" for the usual one; `cut` is what cuts it. `at` is where the axis of a hole across lies, behind
+    the right-hand end. `id` is its own, like a section's.
+    """
+
+    id: str
+    end: Mouth
+    depth: Length | None
+    thread: Thread | None = None
+    class_name: str = ""
+    across: Length | None = None
+    at: Length | None = None
+    cut: Cutter = "tap"
+
+
+@dataclass(frozen=True, slots=True)
+class Part:
+    """A turned part: its stock, its sections from the right-hand end toward the chuck, its holes.
+
+    `stated` is the overall length that was said, where one was; `overall_mm` is what the sections add up to. `name`
+    tells it from the other parts of its job; `afterwards` is what is done when it is made, in words. `id` is its own
+    within the job: what is recorded belongs to it.
+    """
+
+    id: str
+    stock: Stock
+    sections: tuple[Section, ...]
+    stated: Length | None
+    bores: tuple[Bore, ...] = ()
+    name: str = ""
+    afterwards: str = ""
+
+    @property
+    def overall_mm(self) -> float:
+        """What the sections add up to."""
+        return sum(section.length.mm for section in self.sections)
+
+    @property
+    def thread(self) -> Thread:
+        """The thread the job is known by: the first one outside, or the first one inside."""
+        return self.threads[0]
+
+    @property
+    def threads(self) -> tuple[Thread, ...]:
+        """Every thread, right end first, those of the holes after those outside."""
+        outside = [section.thread for section in self.sections if section.thread is not None]
+        return (*outside, *(bore.thread for bore in self.bores if bore.thread is not None))
+
+    @property
+    def tapped_through(self) -> bool:
+        """Whether a threaded hole along the axis has a mouth at either end."""
+        return any(bore.thread is not None and bore.depth is None and bore.end != "across" for bore in self.bores)
+
+    @property
+    def designations(self) -> str:
+        """The threads by name, each once."""
+        return ", ".join(dict.fromkeys(thread.designation for thread in self.threads))

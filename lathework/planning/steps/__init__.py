@@ -1,0 +1,1 @@
+"""The steps of a plan, a module a kind of work."""

@@ -1,0 +1,158 @@
+"""Holes across the part: set up in a block, spot, drill, countersink and tap, when the lathe has done its work."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from lathework import cautions
+from lathework.holes.depth import countersink
+from lathework.methods.tap import TAP_HOLDINGS
+from lathework.part.bore_sizes import cut_threads, depth_figure, meets, thickness_mm
+from lathework.part.bores import BoreWork, spoken
+from lathework.planning.chucking import Chucking
+from lathework.planning.operation import Operation, keyed, makes
+from lathework.planning.positions import typed
+from lathework.planning.steps.hole import DEEP_RATIO, PECK, drilling_speed, pilot_drill, pilot_figure, ream
+from lathework.planning.steps.tapping import (
+    driven,
+    ending,
+    hole_made,
+    manner,
+    risks,
+    tap_order,
+    tap_taper,
+    torques,
+    turns_of,
+)
+from lathework.planning.work import Work, in_mm
+from lathework.threads.thread import Thread
+
+GUIDED = "turned by hand in the drill press"
+BY_HAND = TAP_HOLDINGS["in-vise"]
+"""A wrench in both hands, the piece clamped."""
+LEFT_HAND = "Left-hand tap: turn it anticlockwise to cut, clockwise to back off."
+
+
+def _set_up(chucking: Chucking, found: BoreWork) -> Operation:
+    at = found.bore.at
+    assert at is not None
+    return Operation(
+        key=keyed("cross-mark", found.bore.id),
+        kind="spot",
+        title="Mark and spot the hole across",
+        sentence="Lay the piece in a V-block, mark {at} from its right-hand end, bring the mark up square and spot it.",
+        headline="at",
+        figures={"at": typed("from the right-hand end", at, fine=False)},
+        tool="V-block, centre drill in the drill press",
+        edge="",
+        cautions=(cautions.CROSS_DRILL,),
+        notes=("Find the top with a rule laid across under the drill's point: level when it is on the axis.",),
+        chucking=chucking.number,
+        figure_words="at",
+        makes=makes(place=at.mm),
+    )
+
+
+def _drill(work: Work, chucking: Chucking, found: BoreWork) -> Operation:
+    depth = depth_figure(found, thickness_mm(work.part, found.bore), 0.0, work.job.unit)
+    figures = {"drill": found.drill, "depth": depth, "speed": drilling_speed(work, found.drill_mm)}
+    pilot, first = pilot_drill(work, found), "Drill "
+    if pilot is not None:
+        figures["pilot"] = pilot_figure(work, found, pilot)
+        first = f"Drill a pilot of {spoken(pilot, work.job.unit)}{{pilot}}, then "
+    if found.percent is not None:
+        figures["percent"] = found.percent
+    wanders = "It wanders off a curved surface: a centre drill first"
+    size = "bore or ream to {drill}" if found.bored else found.spoken(work.job.unit) + "{drill}"
+    return Operation(
+        key=keyed("cross-drill", found.bore.id),
+        kind="drill",
+        title="Drill across",
+        sentence=first + size + ", {depth} deep to the point.",
+        headline="drill",
+        figures=figures,
+        tool="drill in the drill press",
+        edge="",
+        cautions=(cautions.CROSS_DRILL,),
+        notes=(
+            *((PECK,) if in_mm(depth) / found.drill_mm > DEEP_RATIO else ()),
+            f"{wanders}." if found.bore.depth else f"{wanders}, light feed as it breaks through.",
+            f"Lubricant: {work.job.material.lubricant}.",
+        ),
+        chucking=chucking.number,
+        makes=makes(diameter=found.drill_mm, depth=in_mm(depth)),
+    )
+
+
+def _mouths(work: Work, chucking: Chucking, found: BoreWork, thread: Thread | None) -> Operation:
+    opens = [meets(work.part, found, one, work.job.unit) for one in work.bores if one.bore.end != "across"]
+    figures = {"across": countersink(thread)} if thread is not None else {}
+    both = " both sides" if found.bore.depth is None else ""
+    return Operation(
+        key=keyed("cross-countersink", found.bore.id),
+        kind="countersink",
+        title="Countersink the hole across",
+        sentence=f"Countersink{both} to " + "{across}." if thread is not None else f"Break the edge{both}.",
+        headline="across" if thread is not None else "",
+        figures=figures,
+        tool="countersink in the drill press",
+        edge="",
+        cautions=(cautions.CROSS_DRILL,),
+        notes=(
+            *(("Deburr where it meets the hole along the axis: run the drill or the tap through that once more.",)
+              if any(opens) else ()),
+            *(("Run the die or a thread file over the threads it cut.",) if cut_threads(work.part, found.bore) else ()),
+        ),
+        chucking=chucking.number,
+        figure_words="" if thread is not None else "burr off",
+        makes=makes(across=in_mm(figures["across"])) if figures else "",
+    )  # fmt: skip
+
+
+def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
+    bore = found.bore
+    deep = thickness_mm(work.part, bore) if bore.depth is None else bore.depth.mm
+    turns = turns_of(thread, deep, through=bore.depth is None)
+    figures = {"turns": turns, **driven(work, found), **torques(work, found, thread, BY_HAND)}
+    if bore.depth is not None:
+        figures["deep"] = typed("full thread", bore.depth, fine=False)
+    return Operation(
+        key=keyed("cross-tap", found.bore.id),
+        kind="tap",
+        title="Tap the hole across",
+        sentence="Leave the piece clamped. Start the tap in the drill chuck, turned by hand, {turns} in all"
+        + ending(work, figures),
+        headline="turns",
+        figures=figures,
+        tool=f"{thread.designation} tap: {tap_order(found)}",
+        edge="",
+        cautions=(*BY_HAND.cautions, *work.hazards),
+        notes=(
+            *risks(figures),
+            *((LEFT_HAND,) if thread.hand == "left" else ()),
+            *manner(work, found, figures),
+            "Motor unplugged: the chuck only keeps the tap square.",
+        ),
+        chucking=chucking.number,
+        makes=hole_made(found, thread),
+    )
+
+
+def cross_holes(work: Work, chucking: Chucking) -> Iterator[Operation]:
+    """Every hole across the part, off the lathe; told with the last `chucking`."""
+    for found in work.bores:
+        bore = found.bore
+        if bore.end != "across":
+            continue
+        yield _set_up(chucking, found)
+        yield _drill(work, chucking, found)
+        if found.taper is not None and bore.thread is not None:
+            yield ream(work, chucking, found, found.taper, kind="cross-ream", guided=GUIDED, care=cautions.CROSS_DRILL)
+            yield tap_taper(
+                work, chucking, found, bore.thread, found.taper, kind="cross-tap", guided=GUIDED,
+                way=BY_HAND,
+            )  # fmt: skip
+            continue
+        yield _mouths(work, chucking, found, bore.thread)
+        if bore.thread is not None:
+            yield _tap(work, chucking, found, bore.thread)

@@ -1,0 +1,135 @@
+"""Chamfers, the die's lead, and knurls."""
+
+from __future__ import annotations
+
+from lathework import cautions
+from lathework.cutting.speeds import spindle_speed
+from lathework.figures import PRACTICE, Figure, Given
+from lathework.part.ends import far_end
+from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.positions import along, given_mm, place_words, tip_stop, typed
+from lathework.planning.work import ThreadWork, Work, in_mm
+from lathework.units import convert
+
+BROKEN_SHARE, LEAST_BROKEN_MM, MOST_BROKEN_MM = 0.03, 0.2, 1.0
+"""An edge broken where nobody asked for a chamfer: its share of the diameter, and within what (practice)."""
+NARROW_SLOT = "Slot too narrow for the tool? Step the blade over once into the bar, or use a fine file with a handle."
+KNURLING_SHARE = 1 / 3
+"""Knurling speed over turning speed (practice)."""
+
+
+def _broken(work: Work, placed: Placed) -> Figure:
+    """The chamfer of a plain edge: as typed, or as an edge is broken where nobody said. Source: practice."""
+    typed_size = placed.section.chamfer
+    if typed_size is not None:
+        return typed("chamfer", typed_size, fine=False)
+    mm = round(min(MOST_BROKEN_MM, max(LEAST_BROKEN_MM, BROKEN_SHARE * placed.turned_mm)), 1)
+    unit = work.job.unit
+    return Figure(
+        "chamfer", convert(mm, "mm", unit), unit, "0.03 × diameter, 0.2 to 1 mm: an edge broken", PRACTICE,
+        (given_mm("diameter", placed.turned_mm, unit),), fine=False,
+    )  # fmt: skip
+
+
+def break_edge(work: Work, chucking: Chucking, placed: Placed) -> Operation | None:
+    """Chamfer the edge of a plain section that faces the end: as typed, or a little where a sawn end was faced."""
+    faced = chucking.second and not chucking.own
+    if placed.thread is not None or (placed.section.chamfer is None and not faced):
+        return None
+    size = _broken(work, placed)
+    small = placed.turned_mm - 2 * in_mm(size)
+    return Operation(
+        key=keyed("edge", f"{placed.section.id}.{chucking.faces}"),
+        kind="edge",
+        title=f"Chamfer the {placed.name}",
+        sentence="Chamfer the edge at 45°, {size} each way, " + place_words(work, "position") + ".",
+        headline="size",
+        figures={"size": size, "position": tip_stop(work, placed.near_mm)},
+        tool="chamfering tool",
+        edge="45° edge",
+        cautions=(cautions.FILE,),
+        cut=Cut(placed.near_mm + in_mm(size), placed.near_mm, placed.turned_mm, small, slope=True),
+        chucking=chucking.number,
+        makes=makes(chamfer=in_mm(size)),
+    )
+
+
+def chamfer_behind(work: Work, chucking: Chucking) -> Operation | None:
+    """Chamfer the far edge through the parting slot, where the piece is not turned round to be faced there."""
+    if not chucking.parted or chucking.spare_mm:
+        return None
+    last = chucking.placed[-1]
+    size = _broken(work, last) if last.thread is None else _lead_length(work, last.thread)
+    far, outer = chucking.overall_mm, last.turned_mm
+    return Operation(
+        key=keyed("edge", f"{last.section.id}.{far_end(work.ends)}"),
+        kind="edge",
+        title=f"Chamfer the {last.name} behind",
+        sentence="Chamfer the far edge at 45° through the slot, {size} each way.",
+        headline="size",
+        figures={"size": size},
+        tool="chamfering tool",
+        edge="45° edge",
+        cautions=(cautions.FILE,),
+        notes=(NARROW_SLOT,),
+        cut=Cut(far, far - in_mm(size), outer, outer - 2 * in_mm(size), slope=True, behind=True),
+        chucking=chucking.number,
+        makes=makes(chamfer=in_mm(size)),
+    )
+
+
+def _lead_length(work: Work, found: ThreadWork) -> Figure:
+    """How long the lead chamfer of a thread is."""
+    return along(
+        work, "chamfer length", (in_mm(found.at_end) - in_mm(found.chamfer)) / 2, "(blank − chamfer) ÷ 2 at 45°",
+        Given("blank", found.at_end.value, found.at_end.unit),
+        Given("chamfer", found.chamfer.value, found.chamfer.unit),
+    )  # fmt: skip
+
+
+def lead_chamfer(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation:
+    """The 45 degree lead that lets the die start square."""
+    small = in_mm(found.chamfer)
+    length = _lead_length(work, found)
+    inside = placed.near_mm > 0
+    figures = {"diameter": found.chamfer, "length": length}
+    if inside:
+        figures["position"] = tip_stop(work, placed.near_mm)
+    where = f"the thread's edge {place_words(work, 'position')}" if inside else "the end"
+    return Operation(
+        key=keyed("chamfer", placed.section.id),
+        kind="chamfer",
+        title="Lead chamfer",
+        sentence=f"Chamfer {where} at 45° down to {{diameter}}, {{length}} long.",
+        headline="diameter",
+        figures=figures,
+        tool="chamfering tool",
+        edge="45° edge",
+        cautions=(cautions.FILE,),
+        cut=Cut(placed.near_mm + in_mm(length), placed.near_mm, in_mm(found.at_end), small, slope=True),
+        chucking=chucking.number,
+        makes=makes(diameter=small),
+    )
+
+
+def knurl(work: Work, chucking: Chucking, placed: Placed) -> Operation:
+    """Knurl a turned section."""
+    return Operation(
+        key=keyed("knurl", placed.section.id),
+        kind="knurl",
+        title="Knurl",
+        sentence="Knurl over {length}, from " + place_words(work, "position").removeprefix("at ") + " on.",
+        headline="length",
+        figures={
+            "length": typed("length", placed.section.length, fine=False),
+            "position": tip_stop(work, placed.near_mm),
+            "speed": spindle_speed(work.job.material.turning_speed * KNURLING_SHARE, placed.turned_mm, name="speed"),
+        },
+        tool="knurling tool",
+        edge="",
+        cautions=(cautions.KNURL,),
+        notes=("The knurl raises the diameter by about half its pitch.",),
+        chucking=chucking.number,
+        makes=makes(length=placed.section.length.mm),
+    )

@@ -1,0 +1,283 @@
+"""Sawing, holding, facing, and the centre: what comes before the cuts of an end."""
+
+from __future__ import annotations
+
+from lathework import cautions
+from lathework.cautions import Caution
+from lathework.cutting.speeds import spindle_speed
+from lathework.figures import PRACTICE, Figure, Given
+from lathework.part.stock import FACING_MM, SAW_MM
+from lathework.planning.chucking import BOLT_SHANK, Chucking
+from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.order import CENTRE_RATIO, LEAST_GRIP_MM
+from lathework.planning.positions import along, given, given_mm
+from lathework.planning.work import Work, in_mm
+from lathework.units import convert
+
+LONG_BAR_MM = 600.0
+"""Length of a bar that stands out of the spindle's rear end on a small lathe (practice)."""
+KNIFE = "right-hand knife tool"
+FOR_THE_JAWS = "It is sawn longer than the piece, so that the jaws have something to hold: that end is sawn off later."
+HARD_BOLT = "Grade marks on its head, or plated? It is hard, or its coat clogs the die: choose a plain, soft one."
+CLEAN_JAWS = "Soft jaws or a strip of shim keep a finished diameter clean; true it up before you cut."
+SHORT_GRIP = (
+    "That is little to hold: back it against the step of the soft jaws, light cuts; or stick it to a faced stub."
+)
+LONG_IN_SPINDLE_MM = 50.0
+"""Length behind the jaws from which a blank goes into the spindle (practice)."""
+INTO_SPINDLE = "The rest goes into the spindle. Too thick for its bore? Hold the far end, a fixed steady near this one."
+HEAD_IN_CHUCK = "Pass the head through the open jaws into the chuck's bore, and close them on the shank."
+CENTRE_STAYS = "The centre stays in while you turn and groove; draw it back for the die."
+CENTRE_SHOWS = "The part keeps the centre hole: say so to whoever gets it, or face it off a longer blank."
+IN_THE_MOUTH = "Break the mouth of the hole to 60° and bring up the tailstock centre in it, oiled."
+OTHER_MOUTH = "Countersink the mouth of the thread that comes through."
+
+
+def speed(work: Work, diameter_mm: float) -> Figure:
+    """Turning speed of the metal at a diameter of `diameter_mm` millimetres."""
+    return spindle_speed(work.job.material.turning_speed, diameter_mm, name="speed")
+
+
+def _blank_length(work: Work, chucking: Chucking) -> Figure:
+    overall, unit, more = work.part.overall_mm, work.job.unit, chucking.chucked_mm
+    inputs = [given_mm("overall length", overall, unit), given_mm("facing of both ends", 2 * FACING_MM, unit)]
+    if more:
+        inputs.append(given_mm("for the jaws", more, unit))
+    return along(work, "saw to", overall + 2 * FACING_MM + more, " + ".join(one.name for one in inputs), *inputs)
+
+
+def saw(work: Work, chucking: Chucking) -> Operation | None:
+    """Saw a blank to length, or a bolt down to it, or a damaged end off; nothing when the piece is parted off."""
+    if work.part.stock.form == "kept":
+        return _saw_off(work)
+    bolt = work.part.stock.form == "bolt"
+    if not bolt and work.order == "from-the-bar":
+        return None
+    if bolt:
+        overall = work.part.overall_mm
+        length = along(
+            work, "saw to, under the head", overall + FACING_MM, "length under the head + facing",
+            given_mm("length under the head", overall, work.job.unit), Given("facing", FACING_MM, "mm"),
+        )  # fmt: skip
+    else:
+        length = _blank_length(work, chucking)
+    return Operation(
+        key="saw",
+        kind="saw",
+        title="Saw the bolt down" if bolt else "Saw the blank",
+        sentence="Saw the bolt to {length} under its head."
+        if bolt
+        else "Saw the blank {length} long; allow {kerf} for the saw.",
+        headline="length",
+        figures={"length": length}
+        | ({} if bolt else {"kerf": Figure("kerf of the saw", SAW_MM, "mm", "a hacksaw's", PRACTICE, fine=False)}),
+        tool="hacksaw",
+        edge="",
+        cautions=(cautions.SAW,),
+        notes=(HARD_BOLT,) if bolt else (FOR_THE_JAWS,) if chucking.chucked_mm else (),
+        makes=makes(length=in_mm(length)),
+    )
+
+
+def _saw_off(work: Work) -> Operation:
+    """Saw the damaged end off a part that is kept, leaving what facing takes."""
+    spare = along(work, "leave for facing", FACING_MM, "what cleaning up the sawn face takes")
+    return Operation(
+        key="saw",
+        kind="saw",
+        title="Saw the damaged end off",
+        sentence="Saw the damaged end off square, {spare} proud of sound metal.",
+        headline="spare",
+        figures={"spare": spare},
+        tool="hacksaw",
+        edge="",
+        cautions=(cautions.SAW,),
+        notes=("Look for cracks running on below the cut: saw until the metal is sound all round.",),
+    )
+
+
+def ratio_figure(chucking: Chucking) -> Figure:
+    """How many diameters the work stands out."""
+    return Figure(
+        "stick-out over diameter", chucking.ratio, "× diameter", "stick-out ÷ diameter held", PRACTICE,
+        (Given("stick-out", chucking.stick_out_mm, "mm"), Given("diameter held", chucking.grip.across_mm, "mm")),
+        places=1,
+    )  # fmt: skip
+
+
+def stick_out_figure(work: Work, chucking: Chucking) -> Figure:
+    """What stands out of the jaws, with every length it is made of."""
+    unit, out = work.job.unit, chucking.stick_out_mm
+    whole = given_mm("overall length", chucking.overall_mm, unit)
+    clear = given_mm("clear of the jaws", max(0.0, out - chucking.worked_mm), unit)
+    if not chucking.second and work.part.stock.one_ended and chucking.worked_mm >= chucking.overall_mm:
+        words = "the length that is drawn"
+        if work.part.stock.form == "bolt":
+            words = "all that stands under the head" + (" + a little of the head" if out > chucking.overall_mm else "")
+        return along(work, "stick-out", out, words, whole, *((clear,) if out > chucking.overall_mm else ()))
+    if not chucking.parted:
+        worked = given_mm("length worked", chucking.worked_mm, unit)
+        return along(work, "stick-out", out, "length worked + what stays clear of the jaws", worked, clear)
+    beyond = given("kerf", work.job.setup.parting_blade)
+    if chucking.overrun_mm:
+        beyond = given_mm("what the die runs out into", chucking.overrun_mm, unit)
+    facing = [given_mm("facing", chucking.spare_mm, unit)] if chucking.spare_mm else []
+    inputs = [whole, *facing, beyond, clear]
+    return along(work, "stick-out", out, " + ".join(one.name for one in inputs), *inputs)
+
+
+def _thread_guard(chucking: Chucking) -> tuple[str, ...]:
+    if not chucking.grip.on_thread:
+        return ()
+    return ("Jaws on a bare thread flatten its crests: the bush, two locked nuts, or a wrap of copper.",)
+
+
+def hold_again(work: Work, chucking: Chucking) -> Operation:
+    """Turn the piece end for end and hold it by what is finished, a short piece as its length allows."""
+    grip = chucking.grip
+    short = grip.length_mm < LEAST_GRIP_MM and not grip.on_thread
+    figures = {
+        "grip": along(work, "held on", grip.across_mm, "what the jaws hold, across",
+                      given_mm(grip.words, grip.across_mm, work.job.unit)),
+        "stick_out": stick_out_figure(work, chucking),
+        "ratio": ratio_figure(chucking),
+        "gripped": along(work, "length in the jaws, at most", grip.length_mm, "what is left behind the jaws' face"),
+    }  # fmt: skip
+    into = "a threaded split bush" if grip.on_thread else "soft jaws bored to fit it" if short else "the chuck"
+    flats = " flats" if grip.flats else ""
+    return Operation(
+        key=keyed("hold", chucking.faces),
+        kind="hold",
+        title="Turn end for end",
+        sentence=f"Turn the piece end for end and hold it in {into} by {grip.words}, "
+        f"{{grip}} across{flats}; {{stick_out}} stands out.",
+        headline="stick_out",
+        figures=figures,
+        tool="four-jaw chuck" if grip.flats and work.part.stock.form == "square" else "three-jaw chuck",
+        edge="",
+        cautions=(cautions.KEY_OUT,),
+        notes=(*_thread_guard(chucking), SHORT_GRIP if short else CLEAN_JAWS),
+        chucking=chucking.number,
+        figure_words="out",
+    )
+
+
+def _first_face(work: Work, chucking: Chucking) -> tuple[str, str, dict[str, Figure]]:
+    """Title, sentence and figures of facing the end that is held first."""
+    words = {"bolt": "bolt", "kept": "part"}.get(work.part.stock.form, "bar" if chucking.on_bar else "blank")
+    stand = f"Stand the {words} " + "{stick_out} out of the chuck. "
+    sentence = stand + "Face the end, carriage locked, and set the readout to Z {zero}."
+    return (
+        "Face the end, set Z zero",
+        sentence,
+        {"stick_out": stick_out_figure(work, chucking), "ratio": ratio_figure(chucking)},
+    )
+
+
+def _face_to_length(work: Work, chucking: Chucking) -> tuple[str, str, dict[str, Figure]]:
+    """Title, sentence and figures of facing the second end."""
+    length = along(
+        work, "overall length", chucking.overall_mm, "sum of the sections",
+        *(given(f"section {p.number + 1}", p.section.length) for p in chucking.placed),
+    )  # fmt: skip
+    sentence = "Face the other end until the piece is {length} long, and set the readout to Z {zero} there."
+    return "Face to length", sentence, {"length": length}
+
+
+def _faced_mm(work: Work, chucking: Chucking) -> float:
+    """Diameter that is faced, in millimetres."""
+    if chucking.second and chucking.made:
+        return chucking.placed[0].turned_mm
+    return work.part.stock.across.mm if work.part.stock.one_ended else chucking.bar_mm
+
+
+_HEADLINES = {"zero": "Z", "stick_out": "out", "length": ""}
+
+
+def face(work: Work, chucking: Chucking) -> Operation:
+    """Face the end and set Z zero; on the second end, face to length."""
+    faced = _faced_mm(work, chucking)
+    title, sentence, more = (_face_to_length if chucking.second else _first_face)(work, chucking)
+    headline = "length" if chucking.second else "zero"
+    if work.job.setup.readout == "stops":
+        sentence = sentence.replace("set the readout to Z {zero}", "set the carriage dial or stop to zero")
+        headline = "length" if chucking.second else "stick_out"
+    return Operation(
+        key=keyed("face", chucking.faces),
+        kind="face",
+        title=title,
+        sentence=sentence,
+        headline=headline,
+        figures={"zero": along(work, "face at", 0.0, "the faced end is Z 0"), "speed": speed(work, faced)} | more,
+        tool=KNIFE,
+        edge="tip",
+        cautions=_face_cautions(work, chucking),
+        notes=_face_notes(work, chucking),
+        cut=Cut(0.0, -FACING_MM, faced, 0.0),
+        chucking=chucking.number,
+        figure_words=_HEADLINES[headline],
+        makes=makes(length=chucking.overall_mm) if chucking.second else "",
+    )
+
+
+def _face_cautions(work: Work, chucking: Chucking) -> tuple[Caution, ...]:
+    bar = work.part.stock.bar_length
+    hangs = min(chucking.worked_mm, chucking.overall_mm) > CENTRE_RATIO * chucking.grip.across_mm
+    behind = chucking.on_bar and bar is not None and bar.mm > LONG_BAR_MM
+    return (
+        cautions.KEY_OUT,
+        *((cautions.LONG_STICK_OUT,) if hangs else ()),
+        *((cautions.RUNS_LONG,) if behind else ()),
+    )
+
+
+def _face_notes(work: Work, chucking: Chucking) -> tuple[str, ...]:
+    form, grip = work.part.stock.form, chucking.grip
+    notes = []
+    if form in ("hexagon", "square") and not chucking.second:
+        notes.append("Corners strike the tool at every turn: light cuts and a slower speed until it is round.")
+    if form == "kept":
+        notes.append(
+            "Copper or soft jaws on a finished surface; true it with an indicator, a hole off its axis is lost."
+        )
+    if grip.words == BOLT_SHANK:
+        notes.append(HEAD_IN_CHUCK)
+    if not chucking.second and work.order == "blanks-first" and grip.length_mm > LONG_IN_SPINDLE_MM:
+        notes.append(INTO_SPINDLE)
+    if chucking.second and work.part.tapped_through:
+        notes.append(OTHER_MOUTH)
+    return tuple(notes)
+
+
+def centre(work: Work, chucking: Chucking) -> Operation | None:
+    """Centre-drill, and bring up the centre where the work is not drawn out first; in a hole's mouth if any."""
+    drawn = "turn" not in chucking.does
+    bored = any(found.bore.end == chucking.faces for found in work.bores)
+    if not chucking.centred or (drawn and bored):
+        return None
+    end = chucking.placed[0].turned_mm
+    unit = work.job.unit
+    cone = Figure(
+        "cone across", convert(min(end, 20.0) * 0.4, "mm", unit), unit, "0.4 × diameter of the end", PRACTICE,
+        (given_mm("end", end, unit),), fine=False,
+    )  # fmt: skip
+    drill = "Centre-drill the end, the cone about {cone} across"
+    bring = "; oil it and bring up the tailstock centre." if not drawn else "."
+    return Operation(
+        key=keyed("centre", chucking.faces),
+        kind="centre",
+        title="Bring up the centre"
+        if bored
+        else "Centre-drill the end"
+        if drawn
+        else "Centre-drill, bring up the centre",
+        sentence=IN_THE_MOUTH if bored else drill + bring,
+        headline="",
+        figures={} if bored else {"cone": cone},
+        tool="tailstock centre" if bored else "centre drill in the tailstock chuck",
+        edge="",
+        cautions=(cautions.STOP_TO_MEASURE,),
+        notes=(*(() if drawn else (CENTRE_STAYS,)), *(() if bored else (CENTRE_SHOWS,))),
+        chucking=chucking.number,
+        figure_words="centred",
+    )

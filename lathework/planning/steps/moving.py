@@ -1,0 +1,108 @@
+"""Holding the work anew without turning it end for end: drawn out on a centre, pushed back in, drawn out to part."""
+
+from __future__ import annotations
+
+from lathework import cautions
+from lathework.planning.chucking import Chucking
+from lathework.planning.operation import Operation, keyed, makes
+from lathework.planning.positions import along, given_mm
+from lathework.planning.steps.holding import CENTRE_STAYS, ratio_figure, stick_out_figure
+from lathework.planning.work import Work
+
+STEADY_NOTE = "Bear its jaws on the diameter just turned, behind the tool; oil them, and set them anew after each cut."
+WHIPS = "Standing out that far it whips: part it off at half the speed, and keep clear of its end."
+IN_STEPS = (
+    "Draw the work out four diameters at a time, and turn each length to size in one cut before the next; {stick_out} "
+    "in all."
+)
+TOO_THIN = "Its end is too thin for a centre. Touch off anew at each step; a fine file, its handle on, takes the joins."
+CAREFUL = "Jaws now close on finished metal: copper or shim, and run it true before the die goes on."
+
+
+def move(work: Work, chucking: Chucking) -> Operation | None:
+    """What brings the work into a holding that faces no end: nothing for one that does."""
+    if chucking.begins:
+        return None
+    if "turn" in chucking.does:
+        return _carry(work, chucking)
+    return _draw_out(work, chucking) if chucking.parted else _push_in(work, chucking)
+
+
+def _moved(work: Work, chucking: Chucking, kind: str, title: str, sentence: str, *notes: str) -> Operation:
+    return Operation(
+        key=keyed(kind, chucking.faces),
+        kind="hold",
+        title=title,
+        sentence=sentence,
+        headline="stick_out",
+        figures={"stick_out": stick_out_figure(work, chucking), "ratio": ratio_figure(chucking)},
+        tool="chuck key",
+        edge="",
+        cautions=(cautions.KEY_OUT,),
+        notes=notes,
+        chucking=chucking.number,
+        figure_words="out",
+    )
+
+
+def _carry(work: Work, chucking: Chucking) -> Operation:
+    if not chucking.centred:
+        return _moved(work, chucking, "carry", "Draw it out in steps", IN_STEPS, TOO_THIN)
+    bored = any(found.bore.end == chucking.faces for found in work.bores)
+    sentence = "Draw the work out until {stick_out} stands out, hold " + chucking.grip.words + ", and bring up the "
+    sentence += "tailstock centre, oiled." if not bored else "tailstock centre in the mouth of the hole, broken to 60°."
+    return _moved(work, chucking, "carry", "Draw it out on the centre", sentence, CENTRE_STAYS)
+
+
+def _push_in(work: Work, chucking: Chucking) -> Operation:
+    words = "Draw the centre back, push the work into the chuck until {stick_out} stands out, held by "
+    words += f"{chucking.grip.words}."
+    return _moved(work, chucking, "push-in", "Hold it short for the die", words, CAREFUL)
+
+
+def _draw_out(work: Work, chucking: Chucking) -> Operation:
+    words = "Draw the bar out until {stick_out} stands out, and nip it again: it is parted off close to the jaws."
+    return _moved(work, chucking, "draw-out", "Draw the bar out", words, WHIPS)
+
+
+def steady(work: Work, chucking: Chucking) -> Operation | None:
+    """Set the travelling steady, where work on a centre is too long to stand on that alone."""
+    if chucking.carried != "steady":
+        return None
+    return Operation(
+        key=keyed("steady", chucking.faces),
+        kind="hold",
+        title="Set the travelling steady",
+        sentence="Turn a short length at the face, then set the travelling steady on it: {ratio} wants one.",
+        headline="ratio",
+        figures={"ratio": ratio_figure(chucking)},
+        tool="travelling steady on the carriage",
+        edge="",
+        cautions=(cautions.STOP_TO_MEASURE,),
+        notes=(STEADY_NOTE,),
+        chucking=chucking.number,
+    )
+
+
+def saw_off(work: Work, chucking: Chucking) -> Operation | None:
+    """Saw off what a blank was longer for the jaws, before it is turned end for end."""
+    if not chucking.chucked_mm:
+        return None
+    unit = work.job.unit
+    long = along(
+        work, "saw off", chucking.chucked_mm, "what the blank was sawn longer for the jaws",
+        given_mm("for the jaws", chucking.chucked_mm, unit),
+    )  # fmt: skip
+    return Operation(
+        key="saw-off",
+        kind="saw",
+        title="Saw off the end that was held",
+        sentence="Saw off the {long} that the jaws held; leave {spare} for facing.",
+        headline="long",
+        figures={"long": long, "spare": along(work, "left for facing", chucking.spare_mm, "what the sawn face takes")},
+        tool="hacksaw",
+        edge="",
+        cautions=(cautions.SAW,),
+        chucking=chucking.number,
+        makes=makes(length=chucking.overall_mm + chucking.spare_mm),
+    )

@@ -1,0 +1,105 @@
+"""An external taper pipe thread: its blank tapered, and gauged by how far the gauge goes on."""
+
+from __future__ import annotations
+
+from lathework import cautions
+from lathework.cutting.roughing import HAND_BEARS_NM
+from lathework.cutting.taper_blank import TaperBlank
+from lathework.figures import Figure
+from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.positions import along, given, given_mm, place_words, tip_stop
+from lathework.planning.steps.holding import KNIFE, speed
+from lathework.planning.work import ThreadWork, Work, in_mm
+from lathework.units import convert
+
+STRAIGHT_UP_TO_MM = 22.0
+"""Major diameter up to which a taper die may make the taper itself in a soft metal (practice)."""
+SOFT_N_MM2 = 1100.0
+"""Specific cutting force in N/mm² up to which a metal counts as soft for that (practice)."""
+
+
+def _made_mm(placed: Placed, taper: TaperBlank) -> float:
+    """How long the taper is: the useful thread, as far as the section goes."""
+    return min(in_mm(taper.useful), placed.far_mm - placed.near_mm)
+
+
+def _notes(work: Work, found: ThreadWork) -> tuple[str, ...]:
+    notes = [
+        "Feed with the top slide, the carriage locked; or use the taper attachment, or set the tailstock over.",
+        "The tool exactly on centre, or the taper is another.",
+        "Set the slide back to zero after it.",
+    ]
+    soft = work.job.material.cutting_force <= SOFT_N_MM2 and found.thread.major_mm <= STRAIGHT_UP_TO_MM
+    if soft:
+        notes.append("In this metal the die may cut the taper itself from the straight blank: skip this, go slowly.")
+    return tuple(notes)
+
+
+def turn_taper(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation | None:
+    """Taper the blank 1 in 16, from its size at the face until the cut runs out on the straight part."""
+    if found.taper is None:
+        return None
+    taper, near = found.taper, placed.near_mm
+    long = _made_mm(placed, taper)
+    outer, inner = in_mm(taper.large), in_mm(taper.small)
+    unit = found.thread.unit
+    length: Figure = along(
+        work, "length of the taper", long, "useful thread, as far as the section goes",
+        given_mm("useful thread", in_mm(taper.useful), work.job.unit), given("section", placed.section.length),
+    )  # fmt: skip
+    figures = {"angle": taper.angle, "small": taper.small, "length": length}
+    if near > 0:
+        figures["position"] = tip_stop(work, near)
+    where = f"at its near edge, {place_words(work, 'position')}" if near > 0 else "at the face"
+    return Operation(
+        key=keyed("taper", placed.section.id),
+        kind="taper",
+        title="Turn the taper",
+        sentence=f"Set the top slide over {{angle}} and turn the taper, 1 in 16, until it measures {{small}} {where}; "
+        "it runs out after {length}.",
+        headline="small",
+        figures={**figures, "speed": speed(work, outer)},
+        tool=KNIFE,
+        edge="tip",
+        cautions=(cautions.STOP_TO_MEASURE,),
+        notes=_notes(work, found),
+        cut=Cut(near + long, near, convert(taper.small.value, unit, "mm") + long / 16, inner, slope=True),
+        chucking=chucking.number,
+        thread=found.thread,
+        makes=makes(diameter=inner, length=long),
+    )
+
+
+def taper_notes(torque: Figure) -> list[str]:
+    """What to mind while a taper die of that `torque` (N m) runs on."""
+    notes = ["Far enough when the end stands flush with the face of the die: try the gauge a turn before."]
+    if torque.value > HAND_BEARS_NM:
+        notes.append(
+            "A ratchet stock with a handle of {handle}, the work held by its body in a vise: a chuck lets it turn."
+        )
+    return notes
+
+
+def gauge_taper(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork, mate: str) -> Operation:
+    """Try the ring gauge, or the fitting: how far it goes on by hand tells the size."""
+    assert found.taper is not None
+    return Operation(
+        key=keyed("gauge", placed.section.id),
+        kind="gauge",
+        title="Gauge the taper thread",
+        sentence=f"Clean the thread, try its ring gauge, or {mate}: by hand it goes on {{turns}}, {{give}} either way.",
+        headline="turns",
+        figures={"turns": found.taper.turns, "give": found.taper.give},
+        tool=f"{found.thread.designation} ring gauge, or {mate}",
+        edge="",
+        cautions=(cautions.STOP_TO_MEASURE,),
+        notes=(
+            "Stops sooner: the thread is large, run the die on further. Goes further: it is small, and stays so.",
+            "Seal it with tape or compound made for what it carries. Pressure is proved by those who may.",
+        ),
+        measure="verdict",
+        chucking=chucking.number,
+        thread=found.thread,
+        makes=makes(thread=found.thread.designation, length=placed.far_mm - placed.near_mm),
+    )

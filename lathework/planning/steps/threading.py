@@ -1,0 +1,294 @@
+"""Running the die on, finishing to a shoulder, gauging."""
+
+from __future__ import annotations
+
+import math
+
+from lathework import cautions
+from lathework.cutting.groove import TURNED_ROUND_STOP, UNFINISHED_THREADS, counterbore, unfinished_length
+from lathework.cutting.roughing import (
+    HAND_BEARS_NM,
+    bears,
+    rough_depth,
+    rough_passes,
+    rough_share,
+)
+from lathework.cutting.taper_blank import handle_length, taper_torque
+from lathework.cutting.torque import cutting_torque, hand_force
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
+from lathework.gauging.wires import best_wire, over_wires_within
+from lathework.methods.die import DIE_HOLDINGS, DieHolding
+from lathework.methods.reversing import back_off, backward
+from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.driving import LEAD_LEFT, lighter, rhythm, roughing, turn_back, under_power, why_by_hand
+from lathework.planning.mate_words import opening, opening_notes
+from lathework.planning.operation import Cut, Operation, keyed, makes, quoted
+from lathework.planning.steps.taper import gauge_taper, taper_notes
+from lathework.planning.work import ThreadWork, Work, in_mm
+from lathework.units import convert
+
+SHORT_OF_SHOULDER = 0.5
+"""Pitches kept between the die and the shoulder (practice)."""
+EVERY_PIECE_UP_TO, EVERY_THIRD_UP_TO = 5, 20
+"""Batches up to which each piece, or each third one, is gauged; beyond, each fifth (practice)."""
+DRIFTS = 4.0
+"""Length over diameter from which a die's own lead is felt (practice)."""
+LEAD_DRIFTS = "That long a die drifts in pitch: where a nut must run all along it, single-point or chase it."
+LEFT_HAND = "Left-hand die: turn the spindle backward to cut, forward to back off."
+
+
+def _turns(found: ThreadWork, length_mm: float) -> Figure:
+    """Whole turns of the die over `length_mm` millimetres: half a turn short of a shoulder, or right over."""
+    thread = found.thread
+    lead = convert(thread.lead, thread.unit, "mm")
+    if found.taper is not None:
+        length_mm = in_mm(found.taper.useful)
+    if found.shoulder and found.taper is None:
+        turns, words = math.floor(length_mm / lead - SHORT_OF_SHOULDER + 1e-9), "half a turn short of the shoulder, "
+        inputs: tuple[Given, ...] = (Given("kept short", SHORT_OF_SHOULDER, "turns"),)
+    else:
+        turns, words, inputs = math.ceil(length_mm / lead - 1e-9), "", ()
+    return Figure(
+        "turns",
+        turns,
+        counted(turns, "turn"),
+        f"thread length ÷ lead, {words}in whole turns",
+        GEOMETRY,
+        (Given("thread length", length_mm, "mm"), Given("lead", lead, "mm"), *inputs),
+    )
+
+
+def die_torque(work: Work, found: ThreadWork) -> Figure:
+    """Torque of the die on the whole thread, in N m."""
+    torque = cutting_torque(found.thread, work.job.material.cutting_force)
+    return torque if found.taper is None else taper_torque(torque)
+
+
+def by_hand_because(work: Work, found: ThreadWork) -> str:
+    """Why a die that was to go on under power is turned by hand; "" where power will do, or was not chosen."""
+    chosen = DIE_HOLDINGS[work.job.method.holder]
+    if chosen.power and found.taper is not None:
+        return "tapers: its die bites harder with every turn, and must be felt"
+    return why_by_hand(work, found.thread, die_torque(work, found), chosen.slips_nm) if chosen.power else ""
+
+
+def way_of(work: Work, found: ThreadWork) -> DieHolding:
+    """How the die goes on: as chosen, but by hand what must not go on under power."""
+    return DIE_HOLDINGS["sliding-by-hand" if by_hand_because(work, found) else work.job.method.holder]
+
+
+def roughed(work: Work, found: ThreadWork) -> float:
+    """How deep the thread is roughed out before the die, as a share of its depth; 0 where it is not.
+
+    No leadscrew follows a taper: those dies have long handles and a ratchet instead.
+    """
+    if found.taper is not None:
+        return 0.0
+    return rough_share(die_torque(work, found).value, bears(power=way_of(work, found).power))
+
+
+def rough_out(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation | None:
+    """Rough a large or tough thread out with a threading tool: the die then takes what a hand can turn."""
+    share = roughed(work, found)
+    if not share:
+        return None
+    thread, job = found.thread, work.job
+    blank = convert(found.blank_mm, "mm", thread.unit)
+    deep = share * (found.blank_mm - thread.minor_mm) / 2
+    passes = rough_passes(deep, found.blank_mm, job.unit)
+    return Operation(
+        key=keyed("rough", placed.section.id),
+        kind="rough",
+        title="Rough the thread out",
+        sentence="Gear the leadscrew for {advance} a turn and rough the thread out in {cuts} with a threading tool, "
+        "{infeed} in all from touching the blank.",
+        headline="infeed",
+        figures=roughing(
+            work, thread, die_torque(work, found), rough_depth(thread, blank, share, job.setup.dial), passes
+        ),
+        tool=f"outside threading tool, {thread.form.angle_deg:g}°",
+        edge="point",
+        cautions=(cautions.CHASE,),
+        notes=(
+            "In the solid the die would take {solid}: more than a person, or a holder, turns steadily.",
+            "Set the tool square by the gauge, its point on centre."
+            if found.groove
+            else "No groove to run out into: pull the tool out at a chalked line, the spindle by hand at the end.",
+            *((LEAD_LEFT,) if thread.hand == "left" else ()),
+            "Leave the rest to the die: it makes the size and the flanks.",
+        ),
+        cut=Cut(placed.far_mm - found.groove_width_mm, placed.near_mm, found.blank_mm, found.blank_mm - 2 * deep),
+        chucking=chucking.number,
+        passes=passes,
+        thread=thread,
+        class_name=found.class_name,
+        makes=makes(thread=thread.designation, share=share),
+    )
+
+
+def _thread_notes(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork, torque: Figure) -> tuple[str, ...]:
+    job, thread, way = work.job, found.thread, way_of(work, found)
+    notes = [f"Lubricant: {job.material.lubricant}.", *way.notes]
+    notes += [job.material.die_note] if job.material.die_note else []
+    notes += [torque.note] if torque.note else []
+    if found.taper is not None:
+        notes += taper_notes(torque)
+    if found.mate is not None:
+        notes += opening_notes(found.thread, found.mate)
+    if way.power:
+        notes.append(back_off(job.setup.mount, "die"))
+    if thread.hand == "left":
+        notes += [LEFT_HAND, *(() if way.off_lathe else backward(job.setup.mount))]
+    if placed.far_mm - placed.near_mm > DRIFTS * thread.major_mm:
+        notes.append(LEAD_DRIFTS)
+    if thread.starts > 1:
+        notes.append(f"A die of {thread.starts} starts.")
+    if job.method.finish == "run-out" and found.shoulder and found.taper is None:
+        notes.append(
+            "The last threads stay unfinished: what screws on stops short of them, or is counterbored to "
+            "{counterbore}, {counterbore_depth} deep."
+        )
+    if chucking.centred and "turn" in chucking.does and not DIE_HOLDINGS[job.method.holder].off_lathe:
+        notes.append("Draw the centre back first; the work now stands out on its own.")
+    return tuple(notes)
+
+
+def _thread_made(placed: Placed, found: ThreadWork) -> str:
+    """What running the die on, finishing and gauging make of a section: this thread, this long."""
+    return makes(thread=found.named, length=placed.far_mm - placed.near_mm)
+
+
+def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation:
+    """Run the die on, marked side first, in the way chosen to hold it."""
+    job, thread = work.job, found.thread
+    way, share = way_of(work, found), roughed(work, found)
+    end_mm = placed.far_mm - found.groove_width_mm
+    overrun = chucking.overrun_mm if placed.number == chucking.placed[-1].number else 0.0
+    turns = _turns(found, placed.far_mm - placed.near_mm + overrun)
+    solid = die_torque(work, found)
+    if found.taper is not None:
+        torque = solid
+    else:
+        torque = solid if way.power and not share else lighter(solid, share, "die", by_torque=way.by_torque)
+    figures = {"turns": turns, "rhythm": rhythm(work)}
+    if way.power:
+        figures |= under_power(work, thread, turns)
+    figures |= {"unfinished": unfinished_length(thread), "torque": torque}
+    if found.mate is not None:
+        figures |= opening(found.thread, found.mate)
+    if found.taper is not None and torque.value > HAND_BEARS_NM:
+        figures["handle"] = handle_length(torque)
+    elif not way.power:
+        figures["force"] = hand_force(torque)
+    if job.method.finish == "run-out" and found.shoulder and found.taper is None:
+        figures["counterbore"], figures["counterbore_depth"] = counterbore(thread)
+    return Operation(
+        key=keyed("thread", placed.section.id),
+        kind="thread",
+        title="Run the die on, marked side first",
+        sentence=way.sentence if way.power else f"{way.sentence}; {turn_back(work)}.",
+        headline="turns",
+        figures=figures,
+        tool=f"{thread.designation} {way.tool}",
+        edge="marked side first",
+        cautions=(*way.cautions, *work.hazards),
+        notes=_thread_notes(work, chucking, placed, found, torque),
+        cut=Cut(end_mm + overrun, placed.near_mm, thread.major_mm, thread.minor_mm),
+        chucking=chucking.number,
+        thread=thread,
+        class_name=found.class_name,
+        makes=_thread_made(placed, found),
+    )
+
+
+def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation | None:
+    """Turn the die round and finish up to the shoulder, where that was chosen."""
+    if not found.shoulder or found.taper is not None or work.job.method.finish != "die-turned-round":
+        return None
+    thread = found.thread
+    gap = Figure(
+        "stop short by",
+        TURNED_ROUND_STOP * thread.pitch,
+        thread.unit,
+        "one pitch from the shoulder",
+        PRACTICE,
+        (Given("pitch", thread.pitch, thread.unit),),
+        fine=False,
+    )
+    turns = Figure(
+        "turns",
+        UNFINISHED_THREADS - TURNED_ROUND_STOP,
+        "turns",
+        "unfinished turns − 1",
+        PRACTICE,
+        (Given("unfinished turns", UNFINISHED_THREADS),),
+    )
+    far = placed.far_mm
+    return Operation(
+        key=keyed("finish", placed.section.id),
+        kind="finish",
+        title="Turn the die round, finish to the shoulder",
+        sentence="Turn the die round in its holder, same setting. Run it down and {turns} on; stop {gap} short.",
+        headline="turns",
+        figures={"turns": turns, "gap": gap},
+        tool=f"{thread.designation} {way_of(work, found).tool}",
+        edge="plain side first",
+        cautions=() if way_of(work, found).off_lathe else (cautions.DIE_BY_HAND,),
+        notes=("Always by hand: feel for the shoulder.",),
+        cut=Cut(far, far - UNFINISHED_THREADS * thread.pitch_mm, thread.major_mm, thread.minor_mm),
+        chucking=chucking.number,
+        thread=thread,
+        class_name=found.class_name,
+        makes=_thread_made(placed, found),
+    )
+
+
+def check_interval(pieces: int) -> Figure:
+    """How often a piece is gauged in a batch of `pieces` (a count) after the first, which is gauged all over.
+
+    Each one up to 5, each third up to 20, else each fifth. Source: practice.
+    """
+    every = 1 if pieces <= EVERY_PIECE_UP_TO else 3 if pieces <= EVERY_THIRD_UP_TO else 5
+    return Figure(
+        "gauge one in", every, counted(every, "piece"), "by the size of the batch; the first one always", PRACTICE,
+        (Given("pieces", pieces),), note="And after every change of the die, the blank or the tool.",
+    )  # fmt: skip
+
+
+def _mate(work: Work) -> str:
+    """What a thread of the part is tried with: nobody says which of several threads fits what the job was made for."""
+    if len({(found.thread.major_mm, found.thread.pitch_mm) for found in work.threads.values()}) > 1:
+        return "its mate"
+    return quoted(work.job.fits) or "the nut"
+
+
+def gauge(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation:
+    """Try the mating part, and adjust the die by what it says."""
+    thread, mate = found.thread, _mate(work)
+    if found.limits is None:
+        return gauge_taper(work, chucking, placed, found, mate)
+    wire = best_wire(thread)
+    least, most = over_wires_within(thread, wire.value, found.limits)
+    return Operation(
+        key=keyed("gauge", placed.section.id),
+        kind="gauge",
+        title="Gauge with the nut",
+        sentence=f"Clean the thread and try {mate}: snug, no shake.",
+        headline="",
+        figure_words="snug",
+        figures={"wires_most": most, "wires_least": least, "wire": wire, "every": check_interval(work.job.quantity)},
+        tool=mate,
+        edge="",
+        cautions=() if way_of(work, found).off_lathe else (cautions.STOP_TO_MEASURE,),
+        notes=("It is made to its mate: no gauge but that one tells.",)
+        if found.mate is not None
+        else (
+            f"No nut? Over three wires of {{wire}} class {found.class_name} measures {{wires_least}} to "
+            "{wires_most}.",
+        ),
+        measure="verdict",
+        chucking=chucking.number,
+        thread=thread,
+        class_name=found.class_name,
+        makes=_thread_made(placed, found),
+    )

@@ -1,0 +1,156 @@
+"""Turning: each diameter in its cuts, the largest first."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from lathework import cautions
+from lathework.cutting.cuts import deepest_cut, passes
+from lathework.cutting.next_cut import Target
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
+from lathework.part.model import MILLED
+from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.positions import along, given, given_mm, place_words, tip_stop, typed
+from lathework.planning.steps.holding import KNIFE, speed
+from lathework.planning.work import ThreadWork, Work, in_mm
+from lathework.units import convert
+
+CENTRE_STIFFENS = 3.0
+"""How many times its stick-out work may stand out when a centre carries its end (practice)."""
+PLAIN_TOLERANCE_MM = 0.05
+"""Band about a plain turned diameter that counts as on size (practice)."""
+BLANK_OVER, BLANK_UNDER = 0.02, 0.05
+"""Band of a blank that counts as on size, in pitches over and under the aim (practice)."""
+_CUT_MM = 0.005
+LEAST_TURNED_MM = 0.1
+"""Less than this over the blank of a thread is left on: nobody dials a skin, and the die takes it (practice)."""
+
+
+def _target(work: Work, placed: Placed) -> Target:
+    """On size: about a plain diameter; for a die a little over, or under as long as the class allows."""
+    found, aim = placed.thread, placed.turned_mm
+    if found is None:
+        return Target(aim - PLAIN_TOLERANCE_MM, aim, aim + PLAIN_TOLERANCE_MM)
+    pitch = found.thread.pitch_mm
+    low = aim - BLANK_UNDER * pitch
+    if found.limits is not None:
+        smallest = convert(found.limits.major.minimum, found.thread.unit, "mm")
+        low = max(low, min(smallest, aim - 0.01))
+    return Target(low, aim, aim + BLANK_OVER * pitch)
+
+
+def _length(work: Work, chucking: Chucking, far: Placed) -> tuple[Figure, float, tuple[Given, ...]]:
+    """How far from the face a cut goes, as a figure and in millimetres, and the lengths it is made of.
+
+    One section's own length as typed, or the sum up to there; past the part where a die runs out into the bar.
+    """
+    run = [p for p in chucking.placed if p.far_mm <= far.far_mm + 1e-9]
+    inputs = tuple(given(f"section {p.number + 1}", p.section.length) for p in run)
+    if chucking.overrun_mm and far.number == chucking.placed[-1].number:
+        end_mm = far.far_mm + chucking.overrun_mm
+        inputs = (*inputs, given_mm("for the die to run out past the part", chucking.overrun_mm, work.job.unit))
+        return (
+            along(work, "length from the face", end_mm, "length + what the die runs out into", *inputs),
+            end_mm,
+            inputs,
+        )
+    if len(run) == 1 and run[0].section.length.typed:
+        return typed("length", run[0].section.length, fine=False), far.far_mm, inputs
+    told = along(work, "length from the face", far.far_mm, "sum of the sections up to there", *inputs)
+    return told, far.far_mm, inputs
+
+
+def _deepest(work: Work, chucking: Chucking) -> Figure:
+    """Deepest cut that metal, lathe and stick-out bear; a centre carries the far end."""
+    ratio = chucking.ratio / (CENTRE_STIFFENS if chucking.centred else 1.0)
+    return deepest_cut(work.job.material.max_cut_mm, work.job.setup.lathe, ratio, work.job.unit)
+
+
+def _cuts(cuts: tuple[Figure, ...], deepest: Figure) -> Figure:
+    """How many cuts, the spring pass left out."""
+    count = len(cuts) - 1
+    return Figure(
+        "cuts", count, counted(count, "cut"), "roughing cuts within the deepest, then one finishing cut", PRACTICE,
+        (*cuts[0].inputs, *deepest.inputs),
+    )  # fmt: skip
+
+
+def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm: float) -> Operation:
+    """Turn to the diameter of `placed` as far as `far` reaches, from `start_mm`."""
+    found, aim, deepest = placed.thread, placed.turned_mm, _deepest(work, chucking)
+    cuts = passes(start_mm, aim, deepest, work.job.unit)
+    length, end_mm, inputs = _length(work, chucking, far)
+    figures = {"diameter": _diameter(work, placed), "length": length, "stop": tip_stop(work, end_mm, *inputs)}
+    if found is not None and found.taper is None:
+        figures["crest"] = found.blank.crest_percent
+    figures |= {"cuts": _cuts(cuts, deepest), "speed": speed(work, start_mm)}
+    stop = "the tool tip stops" if work.job.setup.readout == "readout" else "stop the carriage"
+    return Operation(
+        key=keyed("turn", placed.section.id),
+        kind="turn",
+        title=_turn_title(work, placed, last=bool(chucking.made) and placed is chucking.made[-1]),
+        sentence=f"Turn to {{diameter}} over {{length}}; {stop} {place_words(work, 'stop')}.",
+        headline="diameter",
+        figures=figures,
+        tool=KNIFE,
+        edge="tip",
+        cautions=(cautions.STOP_TO_MEASURE,),
+        notes=(found.blank.verdict,) if found else (),
+        measure="diameter",
+        target=_target(work, placed),
+        start_mm=start_mm,
+        max_cut_mm=in_mm(deepest),
+        cut=Cut(end_mm, 0.0, start_mm, aim),
+        chucking=chucking.number,
+        passes=cuts,
+        thread=found.thread if found else None,
+        class_name=found.class_name if found else "",
+        makes=makes(diameter=aim, length=end_mm - placed.near_mm),
+    )
+
+
+def _turn_title(work: Work, placed: Placed, *, last: bool) -> str:
+    if placed.thread is not None:
+        return "Turn the thread blank"
+    if placed.section.shape in MILLED:
+        return f"Turn round for the {placed.section.shape}"
+    # A bush has no shank.
+    return "Turn the body" if last else "Turn the shank" if work.threads else "Turn the step"
+
+
+def _diameter(work: Work, placed: Placed) -> Figure:
+    if placed.thread is not None:
+        return placed.thread.blank.diameter
+    across = placed.section.across
+    if across is not None and placed.section.shape in ("round", "knurl"):
+        return typed("diameter", across, fine=True)
+    unit = work.job.unit
+    return Figure(
+        "diameter", convert(placed.turned_mm, "mm", unit), unit, "circle round the flats that will be milled",
+        GEOMETRY, (given("across flats", across),) if across else (),
+    )  # fmt: skip
+
+
+def left_on(found: ThreadWork | None, bar_mm: float) -> bool:
+    """Whether a bar is left as it is for a thread: a skin over its blank, and nowhere over the nominal size."""
+    if found is None or bar_mm > max(found.thread.major_mm, found.blank_mm) + _CUT_MM:
+        return False
+    return found.blank_mm < bar_mm < found.blank_mm + LEAST_TURNED_MM
+
+
+def turn(work: Work, chucking: Chucking) -> Iterator[Operation]:
+    """Turn what this chucking makes, the largest diameter first.
+
+    A section smaller than one nearer the face is a neck: it is turned with its larger neighbour, and plunged later.
+    """
+    current = chucking.bar_mm
+    made = list(chucking.made)
+    while made:
+        far = made[-1]
+        largest = max(made, key=lambda p: p.turned_mm)
+        skin = current == chucking.bar_mm and left_on(largest.thread, current)
+        if largest.turned_mm < current - _CUT_MM and not skin:
+            yield _turn(work, chucking, largest, far, current)
+            current = largest.turned_mm
+        made.pop()
