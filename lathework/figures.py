@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import dataclass, field
 from typing import Literal
 
+FigureKind = Literal["computed", "table", "typed"]
+"""Whether a value follows from its formula, was looked up, or is as somebody typed it."""
 SourceKind = Literal["standard", "handbook", "practice", "memory"]
 
 
@@ -26,7 +29,7 @@ def counted(number: float, one: str) -> str:
 
 
 PRACTICE = Source("practice", "workshop practice")
-GEOMETRY = Source("handbook", "plane geometry")
+GEOMETRY = Source("practice", "plane geometry")
 AS_TYPED = Source("practice", "as you entered it")
 
 
@@ -37,6 +40,15 @@ class Given:
     name: str
     value: float
     unit: str = ""
+
+
+def added(inputs: Iterable[Given]) -> str:
+    """The formula of a sum: the names of its `inputs` with signs between them.
+
+    >>> added([Given("length", 1.0, "in"), Given("kerf", 0.1, "in")])
+    'length + kerf'
+    """
+    return " + ".join(given.name for given in inputs)
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,8 +63,12 @@ class Answer:
 
 @dataclass(frozen=True, slots=True)
 class Figure:
-    """A value with its unit, its formula in words, the inputs it was made from, and its source.
+    """A value with its unit, its formula, the inputs it was made from, and its source.
 
+    `formula` is an expression over the names of the inputs, to its first comma or semicolon outside brackets: on the
+    inputs beside it, it gives the value, unless `kind` says that it was looked up in a table or typed. Lengths count in
+    the figure's own unit, in millimetres where that is no length. Words it may use: least of, greatest of, whole part
+    of, next whole of, nearest whole of, to 3 places of, sum of all (inputs), sin, cos, tan, cot (of degrees), atan, √.
     `fine` lengths are diameters, shown with one more decimal than lengths along the bed; other units show `places`.
     """
 
@@ -64,5 +80,6 @@ class Figure:
     inputs: tuple[Given, ...] = ()
     fine: bool = True
     places: int = 0
+    kind: FigureKind = "computed"
     others: tuple[Answer, ...] = field(default=())
     note: str = ""

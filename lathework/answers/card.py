@@ -8,7 +8,7 @@ from lathework.answers.size import Size, size
 from lathework.drawing.profile.view import profile_sheet
 from lathework.drawing.shapes import Sheet
 from lathework.errors import InputError
-from lathework.figures import Figure
+from lathework.figures import AS_TYPED, Figure
 from lathework.gauging.plating import before_plating, pitch_growth
 from lathework.gauging.wires import (
     gauges,
@@ -82,7 +82,7 @@ def _wires(found: Size, typed: str) -> Wires | None:
     chosen = found.wire
     if typed.strip():
         wire = _length(typed, found, WIRE, "wire")
-        chosen = Figure("your wire", wire, thread.unit, "as you entered it", found.wire.source)
+        chosen = Figure("your wire", wire, thread.unit, "as you entered it", AS_TYPED, kind="typed")
     least, greatest = wire_range(thread, limits)
     return Wires(
         chosen=chosen,

@@ -76,9 +76,9 @@ def _in_class(figure: Figure, limits: Band) -> Figure:
     value = min(max(figure.value, limits.minimum), limits.maximum)
     if value == figure.value:
         return figure
-    which = "least" if value == limits.minimum else "greatest"
+    which, word = ("least", "greatest of") if value == limits.minimum else ("greatest", "least of")
     return replace(
-        figure, value=value, formula=f"{figure.formula}, brought to the {which} crest of class {limits.class_name}",
+        figure, value=value, formula=f"{word} ({figure.formula}, {which} crest)",
         inputs=(*figure.inputs, Given(f"{which} crest", value, figure.unit)),
     )  # fmt: skip
 
@@ -89,7 +89,7 @@ def _diameter(
     unit, places = thread.unit, 4 if thread.unit == "in" else 3
     major = Given("nominal major", thread.major, unit)
     if school == "nominal":
-        return Figure("blank diameter", thread.major, unit, "the nominal major diameter", thread.source, (major,))
+        return Figure("blank diameter", thread.major, unit, "nominal major", thread.source, (major,))
     if school == "pitch-fraction":
         under = Figure(
             "blank diameter",
@@ -107,17 +107,19 @@ def _diameter(
             "blank diameter",
             limits.maximum,
             unit,
-            f"greatest crest of class {limits.class_name}: {limits.formula}",
+            limits.basic_word,
             limits.source,
             limits.inputs,
+            note=f"The greatest crest of class {limits.class_name}: {limits.formula}.",
         )
     return Figure(
         "blank diameter",
         round_half_up(limits.middle, places),
         unit,
-        f"middle of the class {limits.class_name} limits: {limits.formula}",
+        "(largest + smallest) ÷ 2",
         limits.source,
         (Given("largest", limits.maximum, unit), Given("smallest", limits.minimum, unit), *limits.inputs),
+        note=f"The middle of class {limits.class_name}: {limits.formula}.",
     )
 
 
@@ -147,7 +149,7 @@ def blank_choices(
         others = tuple(Answer(SCHOOL_NAMES[s], f.value, f.unit, REMARKS[s]) for s, f in plain.items() if s != school)
         told = Figure(
             figure.name, figure.value, figure.unit, figure.formula, figure.source, figure.inputs,
-            others=others, note=f"{REMARKS[school]} {verdict}",
+            others=others, note=" ".join(filter(None, (figure.note, REMARKS[school], verdict))),
         )  # fmt: skip
         choices.append(BlankChoice(school, told, crest_percent(thread, figure.value), within, verdict))
     return tuple(choices)

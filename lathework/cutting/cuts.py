@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from dataclasses import replace
 from typing import Literal, get_args
 
 from lathework.cutting.next_cut import FINISH_MM
@@ -72,21 +73,20 @@ def passes(start_mm: float, end_mm: float, deepest: Figure, unit: LengthUnit) ->
     """
     deepest_unit: LengthUnit = "in" if deepest.unit == "in" else "mm"
     deepest_mm = convert(deepest.value, deepest_unit, "mm")
-    inputs = (
-        Given("from diameter", convert(start_mm, "mm", unit), unit),
-        Given("to diameter", convert(end_mm, "mm", unit), unit),
-        Given("deepest cut on the diameter", convert(deepest_mm, "mm", unit), unit),
-        Given("kept for the finishing cut", convert(FINISH_MM, "mm", unit), unit),
-    )
-    formula = "alike roughing cuts no deeper than the deepest, then one finishing cut"
+    finish = Given("kept for the finishing cut", convert(FINISH_MM, "mm", unit), unit)
+    start, end = (Given(name, convert(mm, "mm", unit), unit) for name, mm in (("from", start_mm), ("to", end_mm)))
     sizes = pass_diameters(start_mm, end_mm, deepest_mm)
-    names = [*(f"cut {n} to" for n in range(1, len(sizes))), "finishing cut to"]
+    count = len(sizes) - 1
+    allowed = Given("deepest cut on the diameter", convert(deepest_mm, "mm", unit), unit)
     cuts = [
-        Figure(name, convert(mm, "mm", unit), unit, formula, PRACTICE, inputs)
-        for name, mm in zip(names, sizes, strict=True)
-    ]
-    spring = Figure(
-        "spring pass at", convert(end_mm, "mm", unit), unit, "the same dial once more: the work springs back",
-        PRACTICE, inputs,
-    )  # fmt: skip
-    return (*cuts, spring)
+        Figure(
+            f"cut {n} to", convert(mm, "mm", unit), unit,
+            "from − (from − to − kept for the finishing cut) × cut ÷ roughing cuts", PRACTICE,
+            (start, end, finish, Given("cut", n), Given("roughing cuts", count), allowed),
+            note="Roughing cuts alike, none deeper than the deepest.",
+        )
+        for n, mm in enumerate(sizes[:-1], 1)
+    ]  # fmt: skip
+    last = Figure("finishing cut to", end.value, unit, "to", PRACTICE, (end, finish))
+    spring = replace(last, name="spring pass at", note="The same dial once more: the work springs back.")
+    return (*cuts, last, spring)

@@ -158,7 +158,7 @@ def groove_width(thread: Thread, blade: float | None = None, *, turned_round: bo
         "groove width",
         max(wanted, blade or 0.0),
         thread.unit,
-        "unfinished turns × pitch" + ("" if blade is None else ", one blade width at least"),
+        "turns × pitch" if blade is None else "greatest of (turns × pitch, blade width)",
         PRACTICE,
         tuple(inputs),
         fine=False,
@@ -182,15 +182,15 @@ def _section(thread: Thread) -> _Section:
         # The table is made from figures of its neighbours as they are printed, not from exact ones.
         across = round_half_up(thread.pitch_diameter, PRINTED_PLACES)
         height = round_half_up(3 * HEIGHT_60 * thread.pitch / 16, WORKED_PLACES)
-        given = (Given("pitch diameter E", across, unit), Given("3 H ÷ 16", height, unit))
-        return _Section(across - 2 * height, "π × (E ÷ 2 − 3 H ÷ 16)²", H28, given)
+        given = (Given("E", across, unit), Given("three sixteenths of H", height, unit))
+        return _Section(across - 2 * height, "π × (E ÷ 2 − three sixteenths of H)²", H28, given)
     if thread.family == "metric":
         across = thread.major - STRESSED_METRIC * thread.pitch
         given = (Given("major", thread.major, unit), pitch)
-        return _Section(across, f"π/4 × (major − {STRESSED_METRIC} × pitch)²", ISO_898, given)
+        return _Section(across, f"π ÷ 4 × (major − {STRESSED_METRIC} × pitch)²", ISO_898, given)
     given = (Given("pitch diameter", thread.pitch_diameter, unit), Given("minor", thread.minor, unit))
     across = (thread.pitch_diameter + thread.minor) / 2
-    return _Section(across, "π/4 × ((pitch diameter + minor) ÷ 2)²", SECTION, given)
+    return _Section(across, "π ÷ 4 × ((pitch diameter + minor) ÷ 2)²", SECTION, given)
 
 
 def stress_area(thread: Thread) -> Figure:
@@ -211,7 +211,7 @@ def section_percent(thread: Thread, diameter: float) -> Figure:
         "root left",
         100 * math.pi / 4 * diameter**2 / area.value,
         "% of stress area",
-        "100 × π/4 × groove² ÷ stress area",
+        "100 × π ÷ 4 × groove² ÷ stress area",
         area.source,
         (Given("groove", diameter, thread.unit), Given("stress area", area.value, area.unit)),
     )
@@ -231,7 +231,7 @@ def chamfer_diameter(thread: Thread) -> Figure:
         "chamfer to diameter",
         round_half_up(thread.root - 2 * CHAMFER_UNDER * thread.pitch, places),
         thread.unit,
-        "root − 2 × 0.02 × pitch",
+        "root of the screw − 2 × 0.02 × pitch",
         PRACTICE,
         (Given("root of the screw", thread.root, thread.unit), Given("pitch", thread.pitch, thread.unit)),
         note="A longer lead lets the die slip instead of catching.",

@@ -40,8 +40,9 @@ def clearance(thread: Thread) -> Figure:
     15 + 11 P micrometres, P in mm. Source: ISO 965-1, position g.
     """
     value = convert((15 + 11 * thread.pitch_mm) / 1000, "mm", thread.unit)
-    inputs = (Given("pitch", thread.pitch_mm, "mm"),)
-    return Figure("clearance by hand", value, thread.unit, "(15 + 11 × pitch) ÷ 1000 mm", _RUNS, inputs)
+    inputs = (Given("15 micrometres", convert(0.015, "mm", thread.unit), thread.unit),
+              Given("pitch", thread.pitch, thread.unit))  # fmt: skip
+    return Figure("clearance by hand", value, thread.unit, "15 micrometres + 0.011 × pitch", _RUNS, inputs)
 
 
 def opened_by(thread: Thread, mate: Mate) -> Figure:
@@ -55,7 +56,7 @@ def opened_by(thread: Thread, mate: Mate) -> Figure:
     loose = clearance(thread).value
     return Figure(
         "over basic", min(pitch - thread.pitch_diameter, bore - thread.minor) - loose, unit,
-        "the lesser of mate's pitch diameter − basic and its bore − basic minor, − clearance", _RUNS,
+        "least of (mate's pitch diameter − basic pitch diameter, mate's bore − basic minor) − clearance", _RUNS,
         (
             Given("mate's pitch diameter", pitch, unit), Given("basic pitch diameter", thread.pitch_diameter, unit),
             Given("mate's bore", bore, unit), Given("basic minor", thread.minor, unit),
@@ -74,7 +75,7 @@ def mate_blank(thread: Thread, mate: Mate) -> Figure:
     most = MOST_OVER * thread.pitch
     return Figure(
         "blank diameter", round_half_up(thread.major + min(over.value, most), places), thread.unit,
-        "nominal major + the lesser of over basic and 0.06 × pitch", Source("practice", "the mate as it was measured"),
+        "nominal major + least of (over basic, 0.06 × pitch)", Source("practice", "the mate as it was measured"),
         (
             Given("nominal major", thread.major, thread.unit), Given("over basic", over.value, thread.unit),
             Given("pitch", thread.pitch, thread.unit),

@@ -98,11 +98,7 @@ def next_cut(
             Given("target", convert(target.aim_mm, "mm", unit), unit),
         ),
     )
-    share = Figure(
-        "comes off per dialled", ratio, "", "what came off ÷ what was dialled, starting from 1", PRACTICE,
-        tuple(Given(f"pass {n}: came off per dialled", p.came_off_mm / p.dialled_mm) for n, p in enumerate(passes, 1)),
-        places=2,
-    )  # fmt: skip
+    share = _ratio(passes, unit)
     if last_mm <= target.high_mm:
         state: CutState = "on-size" if last_mm >= target.low_mm else "under-size"
         return NextCut(state, None, 0.0, left, share, None, None)
@@ -110,29 +106,49 @@ def next_cut(
     expected = last_mm - depth * ratio
     return NextCut(
         state=state,
-        dial=_dial(depth, dial, unit, left, ratio),
+        dial=_dial(depth, dial, unit, left, ratio, state=state, max_cut_mm=max_cut_mm),
         diameter_mm=depth,
         left=left,
         ratio=share,
-        expect=_length("expect", expected, unit, "last reading − dialled × ratio", left.inputs),
+        expect=_length(
+            "expect", expected, unit, "last reading − cut × comes off per dialled",
+            (
+                Given("last reading", convert(last_mm, "mm", unit), unit),
+                Given("cut", convert(depth, "mm", unit), unit), Given("comes off per dialled", ratio),
+            ),
+        ),
         give_or_take=_length(
-            "give or take", _SCATTER * depth + _SCATTER_FLOOR_MM, unit, "5 % of the cut and 0.01 mm", ()
+            "give or take", _SCATTER * depth + _SCATTER_FLOOR_MM, unit, "0.05 × cut + what a caliper strays",
+            (
+                Given("cut", convert(depth, "mm", unit), unit),
+                Given("what a caliper strays", convert(_SCATTER_FLOOR_MM, "mm", unit), unit),
+            ),
         ),
-    )
+    )  # fmt: skip
 
 
-def _dial(depth_mm: float, dial: Dial, unit: LengthUnit, left: Figure, ratio: float) -> Figure:
-    share = 1.0 if dial == "diameter" else 0.5
-    where = "on the diameter" if dial == "diameter" else "on the radius"
+def _ratio(passes: Sequence[PassMade], unit: LengthUnit) -> Figure:
+    """The learned ratio with its working."""
+    prior = Given("belief to begin with", convert(_PRIOR_MM, "mm", unit), unit)
+    came = Given("came off in all", convert(sum(p.came_off_mm for p in passes), "mm", unit), unit)
+    dialled = Given("dialled in all", convert(sum(p.dialled_mm for p in passes), "mm", unit), unit)
     return Figure(
-        f"dial in, {where}",
-        convert(depth_mm * share, "mm", unit),
-        unit,
-        "metal to take now ÷ what comes off per dialled" + ("" if share == 1 else ", halved for a radius dial"),
-        PRACTICE,
-        (
-            Given("left to come off", left.value, unit),
-            Given("kept for the finishing cut", convert(FINISH_MM, "mm", unit), unit),
-            Given("comes off per dialled", ratio),
-        ),
-    )
+        "comes off per dialled", ratio_of(passes), "",
+        "(came off in all + belief to begin with) ÷ (dialled in all + belief to begin with)", PRACTICE,
+        (came, dialled, prior), places=2,
+    )  # fmt: skip
+
+
+def _dial(depth_mm: float, dial: Dial, unit: LengthUnit, left: Figure, ratio: float, *, state: CutState,
+          max_cut_mm: float) -> Figure:  # fmt: skip
+    half = "" if dial == "diameter" else " ÷ 2"
+    inputs = [Given("left to come off", left.value, unit), Given("comes off per dialled", ratio)]
+    formula = f"left to come off ÷ comes off per dialled{half}"
+    if state == "rough":
+        formula = f"least of (deepest cut, (left to come off − kept for finishing) ÷ comes off per dialled){half}"
+        inputs.append(Given("kept for finishing", convert(FINISH_MM, "mm", unit), unit))
+        inputs.append(Given("deepest cut", convert(max_cut_mm, "mm", unit), unit))
+    return Figure(
+        f"dial in, on the {dial}", convert(depth_mm * (1.0 if dial == "diameter" else 0.5), "mm", unit), unit, formula,
+        PRACTICE, tuple(inputs),
+    )  # fmt: skip

@@ -61,7 +61,7 @@ def rough_depth(thread: Thread, blank: float, share: float, dial: Dial) -> Figur
     part = 1.0 if dial == "diameter" else 0.5
     return Figure(
         f"in on the {dial} dial", share * (blank - thread.minor) * part, thread.unit,
-        "share × (blank − minor)" + ("" if part == 1 else ", halved for a radius dial"), GEOMETRY,
+        "share × (blank − minor)" + ("" if part == 1 else " ÷ 2; a radius dial"), GEOMETRY,
         (Given("share", share), Given("blank", blank, thread.unit), Given("minor", thread.minor, thread.unit)),
     )  # fmt: skip
 
@@ -74,7 +74,7 @@ def rough_bore(thread: Thread, bore: float, share: float, dial: Dial) -> Figure:
     part = 1.0 if dial == "diameter" else 0.5
     return Figure(
         f"out on the {dial} dial", share * (thread.major - bore) * part, thread.unit,
-        "share × (major − bore)" + ("" if part == 1 else ", halved for a radius dial"), GEOMETRY,
+        "share × (major − bore)" + ("" if part == 1 else " ÷ 2; a radius dial"), GEOMETRY,
         (Given("share", share), Given("major", thread.major, thread.unit), Given("bore", bore, thread.unit)),
     )  # fmt: skip
 
@@ -83,12 +83,18 @@ def rough_passes(depth_mm: float, blank_mm: float, unit: LengthUnit) -> tuple[Fi
     """The diameter over the tool's point after each pass of equal area, from `blank_mm` in by `depth_mm` (millimetres
     on the radius; out, into a bore, where that is negative), told in `unit`. Source: practice."""
     count = min(MOST_PASSES, max(2, math.ceil((depth_mm / FIRST_CUT_MM) ** 2 / 2)))
-    inputs = (
-        Given("blank", convert(blank_mm, "mm", unit), unit), Given("depth", convert(depth_mm, "mm", unit), unit),
-    )  # fmt: skip
+
+    def inputs(number: int) -> tuple[Given, ...]:
+        return (
+            Given("blank", convert(blank_mm, "mm", unit), unit), Given("depth", convert(depth_mm, "mm", unit), unit),
+            Given("pass", number), Given("passes", count),
+        )  # fmt: skip
+
     sizes = [blank_mm - 2 * depth_mm * math.sqrt(n / count) for n in range(1, count + 1)]
     return tuple(
-        Figure(f"pass {n} to", convert(mm, "mm", unit), unit, "blank − 2 × depth × √(pass ÷ passes)", PRACTICE, inputs)
+        Figure(
+            f"pass {n} to", convert(mm, "mm", unit), unit, "blank − 2 × depth × √(pass ÷ passes)", PRACTICE, inputs(n)
+        )
         for n, mm in enumerate(sizes, 1)
     )
 
@@ -96,4 +102,4 @@ def rough_passes(depth_mm: float, blank_mm: float, unit: LengthUnit) -> tuple[Fi
 def rough_count(passes: tuple[Figure, ...]) -> Figure:
     """How many passes that is."""
     count = len(passes)
-    return Figure("passes", count, counted(count, "cut"), "equal areas", PRACTICE, (Given("passes", count),))
+    return Figure("passes", count, counted(count, "cut"), "passes", PRACTICE, (Given("passes", count),))

@@ -36,14 +36,14 @@ class TaperBlank:
 def _across(thread: Thread, name: str, formula: str, behind: float, *more: Given) -> Figure:
     """Crest diameter `behind` the gauge plane (toward the shank; all in the thread's unit). 1 in 16 on the diameter."""
     value = thread.major + behind * TAPER
-    inputs = (Given("major in the gauge plane", thread.major, thread.unit), *more)
+    inputs = (Given("major", thread.major, thread.unit), *more)
     return Figure(name, value, thread.unit, formula, thread.source, inputs, note=FULL_CRESTS)
 
 
 def _give(thread: Thread, lengths: TaperLengths) -> Figure:
     """How far from flush the gauge may stand, in turns."""
     give = gauge_give(thread, lengths)
-    inputs = (Given(give.name, give.value, thread.unit), Given("pitch", thread.pitch, thread.unit))
+    inputs = (Given("tolerance", give.value, thread.unit), Given("pitch", thread.pitch, thread.unit))
     turns = give.value / thread.pitch
     return Figure("plus and minus", turns, counted(turns, "turn"), "tolerance ÷ pitch", give.source, inputs, places=1)
 
@@ -67,7 +67,7 @@ def taper_blank(thread: Thread) -> TaperBlank | None:
         ),
         useful=lengths.useful_length,
         angle=Figure(
-            "top slide over", math.degrees(math.atan(TAPER / 2)), "°", "atan(1 ÷ 32)", GEOMETRY,
+            "top slide over", math.degrees(math.atan(TAPER / 2)), "°", "atan(taper on the diameter ÷ 2)", GEOMETRY,
             (Given("taper on the diameter", TAPER),), places=2,
             note="By an indicator on a straight bar: 1 in 32, so 1 mm in 32 or .031 in an inch.",
         ),

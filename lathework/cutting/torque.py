@@ -69,7 +69,7 @@ def hand_force(torque: Figure) -> Figure:
         "force at the hand",
         torque.value / (ARM_MM / 1000),
         "N",
-        "torque ÷ arm",
+        "1000 × torque ÷ arm",
         PRACTICE,
         (Given("torque", torque.value, "N m"), Given("arm", ARM_MM, "mm")),
         note="10 N is the weight of a kilogram.",

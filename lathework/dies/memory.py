@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from statistics import fmean
 
-from lathework.figures import Figure, Given, Source
+from lathework.figures import Figure, Given, Source, added
 from lathework.threads.thread import Thread
 from lathework.units import convert, round_half_up
 
@@ -35,12 +35,13 @@ def die_record(thread: Thread, blanks_mm: Sequence[float]) -> DieRecord | None:
         return None
     unit = thread.unit
     mean = round_half_up(convert(fmean(latest), "mm", unit), 4 if unit == "in" else 3)
+    pieces = tuple(Given(f"piece {n}", convert(mm, "mm", unit), unit) for n, mm in enumerate(latest, 1))
     blank = Figure(
         "blank by the die's own record",
         mean,
         unit,
-        "mean of the blanks whose thread passed its gauge",
+        f"({added(pieces)}) ÷ {len(pieces)}; the blanks whose thread passed its gauge",
         RECORD,
-        tuple(Given(f"piece {n}", convert(mm, "mm", unit), unit) for n, mm in enumerate(latest, 1)),
+        pieces,
     )
     return DieRecord(thread, blank, len(latest), round_half_up((thread.major - mean) / thread.pitch, 3))

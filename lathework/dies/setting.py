@@ -35,16 +35,16 @@ def eighths(change_mm: float) -> Figure:
     advance = change_mm * math.pi / (2 * math.tan(math.radians(POINT_HALF_ANGLE_DEG)))
     return Figure(
         "middle screw",
-        max(1.0, round(8 * advance / SCREW_PITCH_MM)),
+        max(1.0, math.floor(8 * advance / SCREW_PITCH_MM + 0.5)),
         "eighths of a turn",
-        "change of diameter × π ÷ (2 tan t) ÷ screw pitch, in eighths, one at least",
+        "greatest of (1, nearest whole of (8 × change of pitch diameter × π ÷ (2 × tan(t)) ÷ screw pitch))",
         WEDGE,
         (
             Given("change of pitch diameter", change_mm, "mm"),
-            Given("half angle t of the point", POINT_HALF_ANGLE_DEG, "°"),
+            Given("t", POINT_HALF_ANGLE_DEG, "°"),
             Given("screw pitch", SCREW_PITCH_MM, "mm"),
         ),
-        note="A first guess: go by small steps and gauge each time.",
+        note="t is half the angle of the screw's point. A first guess: go by small steps and gauge each time.",
     )
 
 

@@ -20,7 +20,7 @@ def pitch_growth(thread: Thread, thickness: float) -> Figure:
         "plating adds to the pitch diameter",
         ON_DIAMETER * thickness / math.sin(math.radians(thread.form.angle_deg / 2)),
         thread.unit,
-        "2 × thickness ÷ sin(half the flank angle)",
+        "2 × thickness ÷ sin(flank angle ÷ 2)",
         GEOMETRY,
         (Given("thickness", thickness, thread.unit), Given("flank angle", thread.form.angle_deg, "°")),
         note="Plating builds up more on crests than in roots: gauge after plating all the same.",
@@ -33,7 +33,7 @@ def before_plating(band: Band, growth: float, *, internal: bool) -> tuple[Figure
     An external thread is cut smaller by the growth, an internal one larger.
     """
     sign = 1 if internal else -1
-    words = f"limit {'+' if internal else '−'} what the plating adds"
+    words = f"limit {'+' if internal else '−'} added"
     least, greatest = (
         Figure(
             f"{band.name} before plating, {which}",

@@ -12,7 +12,7 @@ from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-WIRES = Source("handbook", "three-wire formulas of the form's flank angle; lead angle neglected")
+WIRES = Source("memory", "three-wire formulas of the form's flank angle; lead angle neglected")
 MOST_WIRES = 6
 Verdict = Literal["will-not-start", "binds", "snug", "slight-shake", "loose"]
 VERDICTS: tuple[Verdict, ...] = get_args(Verdict)
@@ -42,7 +42,7 @@ def best_wire(thread: Thread) -> Figure:
         "best wire",
         thread.form.best_wire * thread.pitch,
         thread.unit,
-        "pitch ÷ (2 cos(half the flank angle))",
+        "pitch ÷ (2 × cos(flank angle ÷ 2))",
         WIRES,
         (Given("pitch", thread.pitch, thread.unit), Given("flank angle", thread.form.angle_deg, "°")),
     )
@@ -58,13 +58,13 @@ def over_wires(thread: Thread, wire: float, pitch_diameter: float, name: str = "
         name,
         pitch_diameter + wire * (1 + 1 / math.sin(half)) - thread.pitch / 2 / math.tan(half),
         thread.unit,
-        "pitch diameter + wire × (1 + 1 ÷ sin(a/2)) − pitch/2 × cot(a/2)",
+        "pitch diameter + wire × (1 + 1 ÷ sin(a ÷ 2)) − pitch ÷ 2 × cot(a ÷ 2)",
         WIRES,
         (
             Given("pitch diameter", pitch_diameter, thread.unit),
             Given("wire", wire, thread.unit),
             Given("pitch", thread.pitch, thread.unit),
-            Given("flank angle a", thread.form.angle_deg, "°"),
+            Given("a", thread.form.angle_deg, "°"),
         ),
     )
 
@@ -93,26 +93,26 @@ def wire_range(thread: Thread, limits: ExternalLimits) -> tuple[Figure, Figure]:
             name,
             (crest - across + flank) / share[1],
             unit,
-            f"(major − d2 + pitch/2 × cot(a/2)) ÷ ({share[0]})",
+            f"({which} major − {which} d2 + pitch ÷ 2 × cot(a ÷ 2)) ÷ ({share[0]})",
             WIRES,
             (
-                Given(f"major, {which}", crest, unit),
-                Given(f"d2, {which}", across, unit),
+                Given(f"{which} major", crest, unit),
+                Given(f"{which} d2", across, unit),
                 Given("pitch", thread.pitch, unit),
-                Given("flank angle a", thread.form.angle_deg, "°"),
+                Given("a", thread.form.angle_deg, "°"),
             ),
         )
 
     return (
-        wire("smallest wire", "greatest", major.maximum, d2.maximum, ("1 + 1 ÷ sin(a/2)", 1 + 1 / sine)),
-        wire("largest wire", "least", major.minimum, d2.minimum, ("1 ÷ sin(a/2) − sin(a/2)", 1 / sine - sine)),
+        wire("smallest wire", "greatest", major.maximum, d2.maximum, ("1 + 1 ÷ sin(a ÷ 2)", 1 + 1 / sine)),
+        wire("largest wire", "least", major.minimum, d2.minimum, ("1 ÷ sin(a ÷ 2) − sin(a ÷ 2)", 1 / sine - sine)),
     )
 
 
 def lead_angle_effect(thread: Thread, wire: float) -> Figure:
     """What the lead angle would add to the measurement over wires of `wire`, in the thread's unit.
 
-    (W/2) tan^2(lead angle) cos(a/2) cot(a/2). Source: handbook, three-wire measurement.
+    (W/2) tan^2(lead angle) cos(a/2) cot(a/2). Source: memory, three-wire measurement.
     """
     half = math.radians(thread.form.angle_deg / 2)
     slope = thread.lead / (math.pi * thread.pitch_diameter)
@@ -120,12 +120,13 @@ def lead_angle_effect(thread: Thread, wire: float) -> Figure:
         "lead angle, neglected",
         wire / 2 * slope**2 * math.cos(half) / math.tan(half),
         thread.unit,
-        "wire/2 × tan²(lead angle) × cos(a/2) × cot(a/2)",
+        "wire ÷ 2 × (lead ÷ (π × pitch diameter))² × cos(a ÷ 2) × cot(a ÷ 2)",
         WIRES,
         (
             Given("wire", wire, thread.unit),
             Given("lead", thread.lead, thread.unit),
             Given("pitch diameter", thread.pitch_diameter, thread.unit),
+            Given("a", thread.form.angle_deg, "°"),
         ),
         note="Neglected in the figures over the wires: the measurement would read this much more.",
     )
@@ -146,7 +147,7 @@ def micrometer_target(limits: ExternalLimits) -> Figure:
         "thread micrometer, aim",
         band.middle,
         band.unit,
-        "middle of the pitch diameter limits",
+        "(least + greatest) ÷ 2",
         band.source,
         (Given("least", band.minimum, band.unit), Given("greatest", band.maximum, band.unit)),
     )

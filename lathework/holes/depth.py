@@ -67,17 +67,17 @@ def hole_for(thread: Thread, percent: float) -> Figure:
     factor, words = convention(thread)
     return Figure(
         "bore to", thread.major - percent / 100 * factor * thread.pitch, thread.unit,
-        f"major − per cent ÷ 100 × {factor:g} × pitch", PRACTICE,
+        f"major − per cent ÷ 100 × {factor} × pitch", PRACTICE,
         (Given("major", thread.major, thread.unit), Given("per cent", percent, "%"),
          Given("pitch", thread.pitch, thread.unit)), note=words,
     )  # fmt: skip
 
 
 def form_hole(thread: Thread) -> Figure:
-    """Hole for a form tap at 65 per cent, in the thread's unit: major - 0.0068 x 65 x pitch. Source: handbook."""
+    """Hole for a form tap at 65 per cent, in the thread's unit: major - 0.0068 x 65 x pitch. Source: memory."""
     return Figure(
         "hole for a form tap", thread.major - FORM_FACTOR * FORM_PERCENT * thread.pitch, thread.unit,
-        "major − 0.0068 × per cent × pitch", Source("handbook", "hole sizes for form taps"),
+        "major − 0.0068 × per cent × pitch", Source("memory", "hole sizes for form taps, 65 per cent"),
         (Given("major", thread.major, thread.unit), Given("per cent", FORM_PERCENT, "%"),
          Given("pitch", thread.pitch, thread.unit)),
     )  # fmt: skip
@@ -96,8 +96,8 @@ def drill_depth(thread: Thread, tap: Tap, full: float, hole: float) -> Figure:
     lead, room = tap.lead_turns * thread.pitch, chip_room(tap) * thread.pitch
     return Figure(
         f"drill deep for a {tap.name}", full + lead + room + POINT_SHARE * hole, thread.unit,
-        "full thread + lead of the tap + room for chips + point of the drill", PRACTICE,
-        (Given("full thread", full, thread.unit), Given("lead", lead, thread.unit),
+        "full thread + lead of the tap + room for chips + point", PRACTICE,
+        (Given("full thread", full, thread.unit), Given("lead of the tap", lead, thread.unit),
          Given("room for chips", room, thread.unit), Given("point", POINT_SHARE * hole, thread.unit)),
         fine=False, note=tap.remark,
     )  # fmt: skip

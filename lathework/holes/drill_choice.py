@@ -21,7 +21,7 @@ from lathework.units import LengthUnit, convert
 
 Fit = Literal["within", "too-small", "too-large"]
 RACKS = ("number", "letter", "fraction", "metric")
-OVERSIZE = Source("handbook", "table of oversize of drilled holes")
+OVERSIZE = Source("memory", "table of oversize of drilled holes")
 PILOTED = 0.5
 """Share of the oversize that is left after a pilot hole (practice)."""
 SWELLS_FROM_MM = 1.5
@@ -126,7 +126,7 @@ def _oversizes() -> tuple[tuple[float, float], ...]:
 
 
 def oversize_in(diameter_in: float) -> float:
-    """Mean oversize of a drill of `diameter_in`, both in inches, between the rows of the handbook's table.
+    """Mean oversize of a drill of `diameter_in`, both in inches, between the rows of the table. Source: memory.
 
     >>> oversize_in(0.25), round(oversize_in(0.375), 4)
     (0.004, 0.0045)
@@ -143,7 +143,7 @@ def oversize_in(diameter_in: float) -> float:
 def probable_hole(drill: Drill, unit: LengthUnit, *, piloted: bool, swells: bool) -> Figure:
     """The hole that a drill probably cuts, told in `unit`: its diameter + mean oversize, half of it after a pilot.
 
-    None is added below 1.5 mm, nor in a metal where it does not cut wide (`swells`): brass, plastic. Source: handbook.
+    None is added below 1.5 mm, nor in a metal where it does not cut wide (`swells`): brass, plastic. Source: memory.
     """
     wide = swells and drill.diameter_mm >= SWELLS_FROM_MM
     over = oversize_in(convert(drill.diameter, drill.unit, "in")) * (PILOTED if piloted else 1.0) if wide else 0.0
@@ -152,7 +152,7 @@ def probable_hole(drill: Drill, unit: LengthUnit, *, piloted: bool, swells: bool
         "probable hole",
         own + more,
         unit,
-        "drill + mean oversize" + (", halved after a pilot" if piloted and wide else "" if wide else ", none here"),
+        "drill + oversize" + ("; halved after a pilot" if piloted and wide else "" if wide else "; none here"),
         OVERSIZE,
         (Given("drill", own, unit), Given("oversize", more, unit)),
     )
@@ -236,7 +236,7 @@ def _choice(chart: _Chart, drill: Drill, *, piloted: bool, swells: bool) -> Choi
     factor, words = convention(thread)
     own = convert(drill.diameter, drill.unit, thread.unit)
     percent = Figure(
-        "thread left", chart.percent(drill), "%", f"100 × (major − drill) ÷ ({factor:g} × pitch)", PRACTICE,
+        "thread left", chart.percent(drill), "%", f"100 × (major − drill) ÷ ({factor} × pitch)", PRACTICE,
         (Given("major", thread.major, thread.unit), Given("drill", own, thread.unit),
          Given("pitch", thread.pitch, thread.unit)), note=words,
     )  # fmt: skip

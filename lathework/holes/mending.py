@@ -71,14 +71,14 @@ def _drill(thread: Thread, rack: Sequence[Drill]) -> Drill | None:
 
 def _needs(major: Figure) -> Figure:
     return Figure(
-        "metal round it at least", major.value * WALLED, major.unit, f"diameter × {WALLED:g}", PRACTICE,
+        "metal round it at least", major.value * WALLED, major.unit, f"diameter × {WALLED}", PRACTICE,
         (Given("diameter", major.value, major.unit),), fine=False,
     )  # fmt: skip
 
 
 def _major(thread: Thread) -> Figure:
     given = (Given("major", thread.major, thread.unit),)
-    return Figure("diameter", thread.major, thread.unit, "basic major", thread.source, given)
+    return Figure("diameter", thread.major, thread.unit, "major", thread.source, given)
 
 
 def insert_tap(thread: Thread) -> Figure:

@@ -11,7 +11,7 @@ PERCENT_60 = 1.299038
 """Full depth on the 60 degree three-quarter-height convention, in pitches on the diameter."""
 BASIC_60 = 1.082532
 """Basic height of a 60 degree thread on the diameter, in pitches."""
-CONVENTION = Source("handbook", "per cent thread, by the convention named")
+CONVENTION = Source("practice", "per cent thread, by the convention named")
 TAPPED_PERCENT = 75.0
 """Per cent thread to which torques are compared."""
 
@@ -28,7 +28,7 @@ def convention(thread: Thread) -> tuple[float, str]:
 def percent_thread(thread: Thread, drill_diameter: float) -> float:
     """Per cent thread left by a hole of `drill_diameter` (thread's unit): 100 (D - drill) / (k P).
 
-    k by `convention`. Source: handbook practice.
+    k by `convention`. Source: practice.
 
     >>> from lathework.threads.designation import read_designation
     >>> round(percent_thread(read_designation("1/2-13"), 27 / 64))
@@ -67,7 +67,7 @@ def percent_figures(thread: Thread, drill: float) -> tuple[Figure, ...]:
             "thread left",
             100 * (thread.major - drill) / (factor * thread.pitch),
             "%",
-            f"100 × (major − drill) ÷ ({factor:g} × pitch)",
+            f"100 × (major − drill) ÷ ({factor} × pitch)",
             CONVENTION,
             (
                 Given("major", thread.major, thread.unit),

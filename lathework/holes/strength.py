@@ -45,12 +45,12 @@ def external_shear(thread: Thread, limits: ExternalLimits, hole: float) -> Figur
         "shear area of the bolt's thread",
         max(0.0, value),
         f"{thread.unit}²/{thread.unit}",
-        "π ÷ pitch × hole × (pitch ÷ 2 + tan(half angle) × (least pitch diameter of the bolt − hole))",
+        "greatest of (0, π ÷ pitch × hole × (pitch ÷ 2 + tan(flank angle ÷ 2) × (least pitch diameter − hole)))",
         SHEAR,
         (
             Given("hole", hole, thread.unit),
             Given("pitch", thread.pitch, thread.unit),
-            Given("least pitch diameter of the bolt", least, thread.unit),
+            Given("least pitch diameter", least, thread.unit),
             Given("flank angle", thread.form.angle_deg, "°"),
         ),
         places=3,
@@ -68,12 +68,12 @@ def internal_shear(thread: Thread, external: ExternalLimits, internal: InternalL
         "shear area of the hole's thread",
         value,
         f"{thread.unit}²/{thread.unit}",
-        "π ÷ pitch × least crest × (pitch ÷ 2 + tan(half angle) × (least crest − greatest pitch diameter of the hole))",
+        "π ÷ pitch × least crest × (pitch ÷ 2 + tan(flank angle ÷ 2) × (least crest − greatest pitch diameter))",
         SHEAR,
         (
-            Given("least crest of the bolt", crest, thread.unit),
+            Given("least crest", crest, thread.unit),
             Given("pitch", thread.pitch, thread.unit),
-            Given("greatest pitch diameter of the hole", widest, thread.unit),
+            Given("greatest pitch diameter", widest, thread.unit),
             Given("flank angle", thread.form.angle_deg, "°"),
         ),
         places=3,
@@ -84,7 +84,7 @@ def _breaking_load(thread: Thread, area: Figure, strength: float) -> Figure:
     """Pull in kN at which a bolt of `strength` in N/mm^2 breaks: stress area x strength."""
     to_mm = convert(1.0, thread.unit, "mm")
     return Figure(
-        "bolt breaks at", area.value * to_mm**2 * strength / 1000, "kN", "stress area × bolt strength", SHEAR,
+        "bolt breaks at", area.value * to_mm**2 * strength / 1000, "kN", "stress area × bolt strength ÷ 1000", SHEAR,
         (Given("stress area", area.value, area.unit), Given("bolt strength", strength, "N/mm²")), places=1,
         note="A steady pull that breaks it: no working load. For lifting a rated part is bought.",
     )  # fmt: skip
@@ -112,14 +112,15 @@ def strip(
         "engagement at which the bolt breaks first",
         area.value * bolt_strength / least,
         thread.unit,
-        "stress area × bolt strength ÷ (½ × the lesser of shear area × strength)",
+        "stress area × bolt strength ÷ (0.5 × least of (area of the bolt's thread × bolt strength, "
+        "area of the hole's thread × hole's strength))",
         SHEAR,
         (
             Given("stress area", area.value, area.unit),
             Given("bolt strength", bolt_strength, "N/mm²"),
-            Given("shear area of the bolt's thread", outside.value, outside.unit),
-            Given("shear area of the hole's thread", inside.value, inside.unit),
-            Given("strength of the hole's metal", hole_strength, "N/mm²"),
+            Given("area of the bolt's thread", outside.value, outside.unit),
+            Given("area of the hole's thread", inside.value, inside.unit),
+            Given("hole's strength", hole_strength, "N/mm²"),
         ),
         fine=False,
         note="At the limits of the classes, each at its worst.",
@@ -135,7 +136,7 @@ def share_held(strip: Strip, length: Given) -> Figure:
     needed = strip.engagement
     share = min(100.0, 100 * length.value / needed.value)
     return Figure(
-        "of the bolt's strength", share, "%", f"100 × {length.name} ÷ {needed.name}", SHEAR,
+        "of the bolt's strength", share, "%", f"least of (100, 100 × {length.name} ÷ {needed.name})", SHEAR,
         (length, Given(needed.name, needed.value, needed.unit)),
         note="The bolt breaks first." if share == 100 else f"It strips first: {strip.weaker}.",
     )  # fmt: skip

@@ -74,7 +74,7 @@ def taper_hole(thread: Thread, rack: Sequence[Drill]) -> TaperHole | None:
         reamed=reamed,
         plain=_below(rack, mouth.value, thread),
         ream_to=Figure(
-            "ream until the mouth is", mouth.value, thread.unit, "minor at the gauge plane, at the mouth", PRACTICE,
+            "ream until the mouth is", mouth.value, thread.unit, "minor at the gauge plane", PRACTICE,
             mouth.inputs, note="A taper reamer of 1 in 16; without one the tap cuts the whole taper and wears fast.",
         ),
         gauge=length,
@@ -93,7 +93,7 @@ def _deep(thread: Thread, useful: float, drill: Drill | None) -> Figure:
     point = POINT_SHARE * (convert(drill.diameter, drill.unit, thread.unit) if drill else thread.minor)
     return Figure(
         "drill deep at least", useful + lead + room + point, thread.unit,
-        "useful thread + lead of the tap + room for chips + point of the drill", PRACTICE,
+        "useful thread + lead of the tap + room for chips + point", PRACTICE,
         (Given("useful thread", useful, thread.unit), Given("lead of the tap", lead, thread.unit),
          Given("room for chips", room, thread.unit), Given("point", point, thread.unit)), fine=False,
     )  # fmt: skip

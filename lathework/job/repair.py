@@ -8,7 +8,7 @@ from typing import Any
 
 from lathework.cutting.groove import SHORTEST_THREAD
 from lathework.errors import InputError
-from lathework.figures import Figure, Given
+from lathework.figures import AS_TYPED, Figure, Given
 from lathework.holes.drill_choice import choose, owned, wanted_percent
 from lathework.holes.strength import strip
 from lathework.job.repair_document import Json, RepairSizes, repair_document
@@ -111,7 +111,7 @@ def _sizes(read: _Asked) -> RepairSizes:
     engaged, typed = engagement(thread, held), _in(read.length("engaged", PIECES), unit)
     if typed is not None:
         _long_enough(typed, thread, "engaged")
-        engaged = Figure("stud screwed in", typed, unit, "as you entered it", engaged.source, engaged.inputs,
+        engaged = Figure("stud screwed in", typed, unit, "as you entered it", AS_TYPED, kind="typed",
                          fine=False, note=_short(typed, engaged))  # fmt: skip
     across_flats, height = nut_sizes(thread)
     out = projection(thread)
@@ -129,7 +129,7 @@ def _sizes(read: _Asked) -> RepairSizes:
         thread, metal, stud_metal, engaged, hole_thread(thread, engaged.value), length, nut_thread,
         length.value - engaged.value - nut_thread.value, across_flats,
         height if not read.asked.nut.strip() else Figure("height of the nut", nut, unit, "as you entered it",
-                                                         height.source, fine=False),
+                                                         AS_TYPED, fine=False, kind="typed"),
     )  # fmt: skip
 
 

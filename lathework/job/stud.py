@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
 from lathework.holes.strength import Strip
 from lathework.threads.thread import Thread
 
@@ -28,8 +28,9 @@ def engagement(thread: Thread, strip: Strip) -> Figure:
         note = "More thread would hold no better: the first turns carry the load. The part is weaker than its stud."
     return Figure(
         "stud screwed in", min(max(needed, least), most), thread.unit,
-        "what the strength wants, at least 1 × major, at most 2.5 × major", strip.engagement.source,
-        (Given("engagement at which the stud breaks first", needed, thread.unit),
+        f"least of (greatest of (wanted by the strength, {LEAST_ENGAGEMENT} × major), {MOST_ENGAGEMENT} × major)",
+        strip.engagement.source,
+        (Given("wanted by the strength", needed, thread.unit),
          Given("major", thread.major, thread.unit)), fine=False, note=note,
     )  # fmt: skip
 
@@ -54,7 +55,7 @@ def projection(thread: Thread) -> Figure:
 def stud_length(stack: tuple[Given, ...]) -> Figure:
     """Length of the stud: the sum of what it passes through, all in one unit."""
     return Figure(
-        "length of the stud", sum(one.value for one in stack), stack[0].unit, " + ".join(one.name for one in stack),
+        "length of the stud", sum(one.value for one in stack), stack[0].unit, added(stack),
         GEOMETRY, stack, fine=False,
     )  # fmt: skip
 
@@ -68,7 +69,8 @@ def nut_end(thread: Thread, above: float, clamped: float) -> Figure:
     into = min(RUN_ON_TURNS * thread.pitch, clamped)
     return Figure(
         "thread at the nut's end", above + into, thread.unit,
-        "washer, nut and what stands out + 3 × pitch, at most the clamped part", PRACTICE,
-        (Given("washer, nut and what stands out", above, thread.unit), Given("runs on", into, thread.unit)), fine=False,
+        f"above the part + least of ({RUN_ON_TURNS} × pitch, clamped part)", PRACTICE,
+        (Given("above the part", above, thread.unit), Given("pitch", thread.pitch, thread.unit),
+         Given("clamped part", clamped, thread.unit)), fine=False,
         note="So that the nut pulls up before it runs out of thread.",
     )  # fmt: skip

@@ -28,7 +28,7 @@ def infeed(thread: Thread, bore: float, dial: Dial) -> Figure:
     share = 1.0 if dial == "diameter" else 0.5
     return Figure(
         f"out on the {dial} dial", (thread.major - bore) * share, thread.unit,
-        "major − bore" + ("" if share == 1.0 else ", halved for a radius dial"), GEOMETRY,
+        "major − bore" if share == 1.0 else "(major − bore) ÷ 2; a radius dial", GEOMETRY,
         (Given("major", thread.major, thread.unit), Given("bore", bore, thread.unit)),
     )  # fmt: skip
 
@@ -42,7 +42,8 @@ def pass_count(thread: Thread, bore_mm: float) -> Figure:
     depth = (thread.major_mm - bore_mm) / 2
     count = _passes(depth)
     return Figure(
-        "passes", count, counted(count, "cut"), f"(depth ÷ first cut)², at most {MOST_PASSES}", PRACTICE,
+        "passes", count, counted(count, "cut"),
+        f"least of ({MOST_PASSES}, greatest of (1, next whole of ((depth ÷ first cut)²)))", PRACTICE,
         (Given("depth", depth, "mm"), Given("first cut", FIRST_CUT_MM, "mm")), note="Equal areas.",
     )  # fmt: skip
 
@@ -62,20 +63,19 @@ def infeed_diameters(bore_mm: float, major_mm: float) -> tuple[float, ...]:
 
 def chasing_passes(thread: Thread, bore_mm: float, unit: LengthUnit) -> tuple[Figure, ...]:
     """Each pass as the diameter it leaves, told in `unit`, and a spring pass; `bore_mm` in millimetres."""
-    inputs = (
-        Given("bore", convert(bore_mm, "mm", unit), unit),
-        Given("major", convert(thread.major_mm, "mm", unit), unit),
-        Given("first cut", convert(FIRST_CUT_MM, "mm", unit), unit),
-    )
+    bore = Given("bore", convert(bore_mm, "mm", unit), unit)
+    major = Given("major", convert(thread.major_mm, "mm", unit), unit)
     sizes = infeed_diameters(bore_mm, thread.major_mm)
     cuts = [
-        Figure(f"pass {n} to", convert(mm, "mm", unit), unit, "bore + depth × √(pass ÷ passes), both sides", PRACTICE,
-               inputs)
+        Figure(
+            f"pass {n} to", convert(mm, "mm", unit), unit, "bore + (major − bore) × √(pass ÷ passes)", PRACTICE,
+            (bore, major, Given("pass", n), Given("passes", len(sizes))),
+        )
         for n, mm in enumerate(sizes, 1)
     ]  # fmt: skip
     spring = Figure(
-        "spring pass at", convert(thread.major_mm, "mm", unit), unit, "the same dial once more: a boring bar springs",
-        PRACTICE, inputs,
+        "spring pass at", major.value, unit, "major", PRACTICE, (major,),
+        note="The same dial once more: a boring bar springs.",
     )  # fmt: skip
     return (*cuts, spring)
 
@@ -83,6 +83,7 @@ def chasing_passes(thread: Thread, bore_mm: float, unit: LengthUnit) -> tuple[Fi
 def largest_chaser(bore: float, unit: LengthUnit) -> Figure:
     """Largest tap that may chase a hole of `bore`, told in its `unit`: two thirds of it. Source: practice."""
     return Figure(
-        "tap no larger than", bore * SPAN_SHARE, unit, "bore × ⅔", PRACTICE, (Given("bore", bore, unit),), fine=False,
+        "tap no larger than", bore * SPAN_SHARE, unit, "bore × 2 ÷ 3", PRACTICE, (Given("bore", bore, unit),),
+        fine=False,
         note="A larger one rubs with its heel: its relief is made for its own diameter.",
     )  # fmt: skip

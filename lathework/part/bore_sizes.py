@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import replace
 
-from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
 from lathework.holes.depth import POINT_SHARE, Tap, chip_room, drill_depth, tap_named
 from lathework.lengths import Length
 from lathework.part.bores import TAP, BoreWork
@@ -33,7 +33,7 @@ def _beyond(found: BoreWork, beyond_mm: float, *, dead_end: bool) -> dict[str, f
     if thread is None or not dead_end or found.taper is not None:
         return parted
     if found.chased:
-        room = {"run-out of 2 × pitch": RECESS_TURNS * thread.pitch_mm}
+        room = {"run-out": RECESS_TURNS * thread.pitch_mm}
     else:
         tap = tap_of(found)
         room = {"lead of the tap": tap.lead_turns * thread.pitch_mm, "room for chips": chip_room(tap) * thread.pitch_mm}
@@ -57,7 +57,7 @@ def _through(found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUni
     inputs = tuple(Given(name, convert(mm, "mm", unit), unit) for name, mm in (lengths | point).items())
     return Figure(
         "drill deep", convert(sum((lengths | point).values()), "mm", unit), unit,
-        " + ".join(lengths | point) + " of the drill", PRACTICE, inputs, fine=False,
+        added(inputs), PRACTICE, inputs, fine=False,
         note="On the bar this hole ends in metal: the tap needs that room behind the part." if dead_end else "",
     )  # fmt: skip
 
@@ -66,7 +66,7 @@ def _recessed(depth: Length, thread: Thread, unit: LengthUnit) -> Figure:
     """How deep a blind hole is bored whose thread is chased: the tool runs out into a recess."""
     recess = RECESS_TURNS * thread.pitch_mm
     return Figure(
-        "bore deep", convert(depth.mm + recess, "mm", unit), unit, "depth of thread + recess of 2 × pitch", PRACTICE,
+        "bore deep", convert(depth.mm + recess, "mm", unit), unit, "depth of thread + recess", PRACTICE,
         (Given("depth of thread", depth.value, depth.unit), Given("recess", convert(recess, "mm", unit), unit)),
         fine=False,
     )  # fmt: skip
@@ -101,7 +101,7 @@ def depth_figure(
         )  # fmt: skip
     inputs = (Given("depth", bore.depth.value, bore.depth.unit), Given("point", convert(point, "mm", unit), unit))
     value = convert(bore.depth.mm + point, "mm", unit)
-    return Figure("drill deep", value, unit, "depth + point of the drill", PRACTICE, inputs, fine=False)
+    return Figure("drill deep", value, unit, "depth + point", PRACTICE, inputs, fine=False)
 
 
 def largest_mm(bore: Bore) -> float:
@@ -189,9 +189,7 @@ def wall_figure(part: Part, found: BoreWork, deep_mm: float, unit: LengthUnit) -
     """The wall left round a hole drilled `deep_mm` (millimetres) to its point, told in `unit`."""
     wall = wall_mm(part, found.bore, (found.drill_mm, min(deep_mm, part.overall_mm)))
     return Figure(
-        "wall left", convert(wall, "mm", unit), unit, "least of (what stands outside − hole) ÷ 2, over its whole depth",
-        GEOMETRY,
-        (Given("largest diameter of the hole", convert(largest_mm(found.bore), "mm", unit), unit),
-         Given("drill", convert(found.drill_mm, "mm", unit), unit),
-         Given("drilled deep", convert(deep_mm, "mm", unit), unit)), fine=False,
+        "wall left", convert(wall, "mm", unit), unit, "(what stands outside − hole) ÷ 2; where that is least", GEOMETRY,
+        (Given("what stands outside", convert(2 * wall + largest_mm(found.bore), "mm", unit), unit),
+         Given("hole", convert(largest_mm(found.bore), "mm", unit), unit)), fine=False,
     )  # fmt: skip

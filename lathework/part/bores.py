@@ -14,6 +14,7 @@ from lathework.part.model import TAPS, Bore
 from lathework.shop.metals import Material
 from lathework.tables.drills import Drill, all_drills
 from lathework.threads.limits import internal_limits
+from lathework.threads.limits.bands import InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 
@@ -95,20 +96,33 @@ class Racks:
         return wanted_percent(self.metal, thread) if self.asked is None else self.asked
 
 
+def _within(wanted: Figure, limits: InternalLimits, unit: LengthUnit) -> Figure:
+    """A bore brought within its class."""
+    least, greatest = limits.minor.minimum, limits.minor.maximum
+    return replace(
+        wanted, value=min(max(wanted.value, least), greatest),
+        formula=f"least of (greatest of ({wanted.formula}, least minor), greatest minor)",
+        inputs=(*wanted.inputs, Given("least minor", least, unit), Given("greatest minor", greatest, unit)),
+        note=f"{wanted.note}; held within class {limits.minor.class_name}.",
+    )  # fmt: skip
+
+
 def _bored(bore: Bore, thread: Thread, racks: Racks) -> BoreWork:
     """A hole bored to size, within the class, after the largest drill that goes in it."""
     limits = internal_limits(thread, bore.class_name)
     wanted = hole_for(thread, racks.percent(thread))
     if limits is not None:
-        held = min(max(wanted.value, limits.minor.minimum), limits.minor.maximum)
-        wanted = replace(wanted, value=held, note=f"{wanted.note}; held within class {limits.minor.class_name}.")
+        wanted = _within(wanted, limits, thread.unit)
     mm = convert(wanted.value, thread.unit, "mm")
     rack = owned(racks.drills or HOME_RACKS[racks.unit], racks.unit)
     smaller = [drill for drill in rack if drill.diameter_mm < mm - ROOM_TO_BORE_MM]
+    factor, words = convention(thread)
     percent = Figure(
-        "thread left", percent_thread(thread, wanted.value), "%", "100 × (major − bore) ÷ full depth", PRACTICE,
-        (Given("major", thread.major, thread.unit), Given("bore", wanted.value, thread.unit)),
-        note=convention(thread)[1],
+        "thread left", percent_thread(thread, wanted.value), "%", f"100 × (major − bore) ÷ ({factor} × pitch)",
+        PRACTICE,
+        (Given("major", thread.major, thread.unit), Given("bore", wanted.value, thread.unit),
+         Given("pitch", thread.pitch, thread.unit)),
+        note=words,
     )  # fmt: skip
     return BoreWork(bore, BORING_TOOL, wanted, mm, percent, rough=smaller[-1] if smaller else None)
 
@@ -143,7 +157,7 @@ def _drilled(bore: Bore, racks: Racks, rack: tuple[Drill, ...]) -> BoreWork:
     figure = Figure(
         "tapping drill", own, thread.unit, sought(thread, limits, racks.percent(thread)), PRACTICE,
         (Given("thread left", pick.percent.value, "%"), Given("probable hole", pick.hole.value, thread.unit)),
-        note=f"Drill {pick.drill.name}.",
+        kind="table", note=f"Drill {pick.drill.name}.",
     )  # fmt: skip
     return BoreWork(
         bore, pick.drill.name, figure, pick.drill.diameter_mm, pick.percent, picked=pick.drill, hole=pick.hole,
@@ -168,7 +182,7 @@ def _formed(bore: Bore, thread: Thread, rack: tuple[Drill, ...], metal: Material
         "drill for the form tap", convert(drill.diameter, drill.unit, thread.unit), thread.unit,
         "nearest to the hole that a form tap wants", PRACTICE,
         (Given("hole wanted", wanted.value, thread.unit), Given("probable hole", hole.value, thread.unit)),
-        note=f"Drill {drill.name}.",
+        kind="table", note=f"Drill {drill.name}.",
     )  # fmt: skip
     return BoreWork(bore, drill.name, figure, drill.diameter_mm, None, picked=drill, hole=hole)
 
@@ -180,7 +194,7 @@ def _tapering(bore: Bore, thread: Thread, found: TaperHole) -> BoreWork:
     figure = Figure(
         "drill before reaming", convert(drill.diameter, drill.unit, thread.unit), thread.unit,
         "largest no larger than the minor at the bottom of the useful thread", PRACTICE,
-        (Given("minor at the bottom", found.deep.value, thread.unit),), note=f"Drill {drill.name}.",
+        (Given("minor at the bottom", found.deep.value, thread.unit),), kind="table", note=f"Drill {drill.name}.",
     )  # fmt: skip
     return BoreWork(bore, drill.name, figure, drill.diameter_mm, None, picked=drill, taper=found)
 
@@ -191,7 +205,5 @@ def bore_work(bore: Bore, racks: Racks) -> BoreWork:
         return _tapped(bore, racks)
     across = bore.across
     assert across is not None  # the reader gives each hole a thread or a size
-    figure = Figure(
-        "drill", across.value, across.unit, "as you entered it", AS_TYPED, (Given("hole", across.value, across.unit),)
-    )
+    figure = Figure("drill", across.value, across.unit, "as you entered it", AS_TYPED, kind="typed")
     return BoreWork(bore, across.typed, figure, across.mm, None)

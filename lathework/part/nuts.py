@@ -52,7 +52,7 @@ def _hexagon(thread: Thread) -> Figure | None:
     before = Answer("older BSW hexagon", convert(older, "in", unit), unit, "one size larger, before they went down")
     return Figure(
         "across flats", convert(across, "in", unit), unit, "as the table prints it, greatest", source,
-        (Given("printed", across, "in"),), others=(before,) if thread.series == "BSW" else (),
+        (Given("printed", across, "in"),), kind="table", others=(before,) if thread.series == "BSW" else (),
     )  # fmt: skip
 
 
@@ -83,11 +83,11 @@ def nut_sizes(thread: Thread) -> tuple[Figure, Figure]:
         across, height, source = found
         told = "as the table prints it"
         return (
-            Figure("across flats", across, thread.unit, told, source, given),
-            Figure("height of the nut", height, thread.unit, told, source, given, fine=False),
+            Figure("across flats", across, thread.unit, told, source, given, kind="table"),
+            Figure("height of the nut", height, thread.unit, told, source, given, fine=False, kind="table"),
         )
     return (
         Figure("across flats", next_step(ACROSS_SHARE * thread.major, thread.unit), thread.unit,
-               "1.5 × major, up to the next bar", PRACTICE, given),
+               "1.5 × major, up to the next bar", PRACTICE, given, kind="table"),
         high,
     )  # fmt: skip

@@ -99,7 +99,7 @@ def bar_for_batch(pieces: int, piece: Figure, *, grip_mm: float = GRIP_MM) -> Fi
         "bar for the batch",
         pieces * piece.value + grip,
         unit,
-        "pieces × bar for a piece + what stays in the jaws",
+        "pieces × bar for a piece + stays in the jaws",
         PRACTICE,
         (
             Given("pieces", pieces),
@@ -123,7 +123,7 @@ def pieces_from_bar(bar_mm: float, piece: Figure, *, grip_mm: float = GRIP_MM) -
         "pieces from a bar",
         count,
         counted(count, "piece"),
-        "(bar − what stays in the jaws) ÷ bar for a piece, in whole pieces",
+        "greatest of (0, whole part of ((bar − stays in the jaws) ÷ bar for a piece))",
         PRACTICE,
         (
             Given("bar", bar, unit),

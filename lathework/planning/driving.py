@@ -26,6 +26,7 @@ def rhythm(work: Work) -> Figure:
         counted(work.job.material.back_off_turns, "turn"),
         "by the metal",
         PRACTICE,
+        kind="table",
         places=0 if work.job.material.back_off_turns >= 1 else 1,
         note="A little back breaks the chip; never as far as it went forward.",
     )
@@ -79,7 +80,8 @@ def under_power(work: Work, thread: Thread, turns: Figure) -> dict[str, Figure]:
     speed = spindle_speed(work.job.material.thread_speed, thread.major_mm, name="speed")
     run_down = work.job.setup.run_down_turns
     stop = Figure(
-        "switch off at turn", max(0.0, turns.value - run_down), "", "turns − turns the spindle runs on", PRACTICE,
+        "switch off at turn", max(0.0, turns.value - run_down), "", "greatest of (0, turns − the spindle runs on)",
+        PRACTICE,
         (Given("turns", turns.value), Given("the spindle runs on", run_down, "turns")), places=1,
     )  # fmt: skip
     seconds = Figure(

@@ -213,7 +213,7 @@ def _batch(work: Work, ways: tuple[Chucking, ...], operations: tuple[Operation, 
 
 
 def _bolts(pieces: int) -> Figure:
-    return Figure("bolts", pieces, counted(pieces, "bolt"), "one for each piece", PRACTICE, (Given("pieces", pieces),))
+    return Figure("bolts", pieces, counted(pieces, "bolt"), "pieces", PRACTICE, (Given("pieces", pieces),))
 
 
 def make_plans(job: Job) -> tuple[Plan, ...]:

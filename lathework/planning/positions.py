@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from lathework.figures import AS_TYPED, GEOMETRY, Figure, Given
+from lathework.figures import AS_TYPED, GEOMETRY, Figure, Given, added
 from lathework.lengths import Length
 from lathework.planning.work import Work
 from lathework.units import LengthUnit, convert
@@ -22,7 +22,7 @@ def given(name: str, length: Length) -> Given:
 
 def typed(name: str, length: Length, *, fine: bool) -> Figure:
     """A typed length as a figure."""
-    return Figure(name, length.value, length.unit, "as you entered it", AS_TYPED, (given(name, length),), fine=fine)
+    return Figure(name, length.value, length.unit, "as you entered it", AS_TYPED, fine=fine, kind="typed")
 
 
 def along(work: Work, name: str, mm: float, formula: str, *inputs: Given) -> Figure:
@@ -35,7 +35,7 @@ def _place(work: Work, name: str, z_mm: float, formula: str, *inputs: Given) -> 
     if work.job.setup.readout == "readout":
         at = along(work, f"{name} at", z_mm, formula, *inputs)
     else:
-        at = along(work, f"{name}: carriage travel", -z_mm, f"from the face: {formula.removeprefix('− ')}", *inputs)
+        at = along(work, f"{name}: carriage travel", -z_mm, f"−({formula}); from the face", *inputs)
     # To four places of an inch: 0.1875 is not 0.188 here and 0.187 there.
     return replace(at, fine=work.job.unit == "in")
 
@@ -54,17 +54,18 @@ def axis_word(work: Work) -> str:
 
 def tip_stop(work: Work, behind_mm: float, *inputs: Given) -> Figure:
     """Where a pointed tool ends its cut, `behind_mm` millimetres behind the face."""
-    return _place(work, "tool tip stops", -behind_mm, "− sum of the lengths up to there, from the face at Z 0", *inputs)
+    lengths = inputs or (given_mm("behind the face", behind_mm, work.job.unit),)
+    return _place(work, "tool tip stops", -behind_mm, f"−({added(lengths)})", *lengths)
 
 
 def blade_place(work: Work, *, cut_end_mm: float, blade: Length, edge: str, name: str) -> Figure:
     """Where the touched edge of a blade stands when its left edge is `cut_end_mm` (millimetres) behind the face."""
     end, width = given_mm("cut ends behind the face", cut_end_mm, work.job.unit), given("blade width", blade)
     if edge == "left":
-        formula = "− distance of the cut's far side; the left edge was touched off"
-        return _place(work, name, -cut_end_mm, formula, end, width)
-    formula = "blade width − distance of the cut's far side; the right edge was touched off"
-    return _place(work, name, blade.mm - cut_end_mm, formula, end, width)
+        at = _place(work, name, -cut_end_mm, "−cut ends behind the face", end)
+    else:
+        at = _place(work, name, blade.mm - cut_end_mm, "blade width − cut ends behind the face", end, width)
+    return replace(at, note=f"The {edge} edge was touched off.")
 
 
 def plunge_dial(work: Work, start_mm: float, end_mm: float) -> Figure:
@@ -75,7 +76,9 @@ def plunge_dial(work: Work, start_mm: float, end_mm: float) -> Figure:
         f"on the {work.job.setup.dial} dial",
         convert((start_mm - end_mm) * share, "mm", unit),
         unit,
-        "diameter touched − diameter wanted" + ("" if share == 1 else ", halved for a radius dial"),
+        "diameter touched − diameter wanted"
+        if share == 1
+        else "(diameter touched − diameter wanted) ÷ 2; a radius dial",
         GEOMETRY,
         (given_mm("diameter touched", start_mm, unit), given_mm("diameter wanted", end_mm, unit)),
     )

@@ -95,7 +95,7 @@ def piece_time(job: Job, operations: tuple[Operation, ...]) -> Figure:
         "time for a piece",
         sum(minutes for _, minutes in shares),
         "min",
-        "at each step: cutting by feed and speed + handling",
+        "sum of all; cutting by feed and speed, and handling, at each step",
         PRACTICE,
         tuple(Given(title, minutes, "min") for title, minutes in shares),
         note="An estimate: the first piece takes longer, a practised hand less.",

@@ -68,6 +68,7 @@ def figure_json(figure: Figure) -> Json:
         "shown": shown(figure.value, figure.unit, fine=figure.fine, places=figure.places),
         "formula": figure.formula,
         "inputs": [_given(g) for g in figure.inputs],
+        "kind": figure.kind,
         "source": {"kind": figure.source.kind, "title": figure.source.title},
         "others": [_answer(a) for a in figure.others],
         "note": figure.note,

@@ -13,7 +13,7 @@ from lathework.threads.limits.bands import ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-VIRTUAL = Source("handbook", "virtual pitch diameter: lead and flank errors told as diameter, by plane geometry")
+VIRTUAL = Source("practice", "virtual pitch diameter: lead and flank errors told as diameter, by plane geometry")
 USUAL_NUT_DIAMETERS = 0.8
 """Height of a usual nut in bolt diameters (practice)."""
 SAME_PITCH_MM = 1e-6
@@ -95,13 +95,14 @@ def flank_mismatch(bolt: Thread, nut: Thread, overlap_mm: float) -> Figure:
         "taken by unequal flanks",
         max(0.0, overlap_mm) * abs(a - b) / ((a + b) / 2),
         "mm",
-        "overlap × difference of the flank tangents ÷ their mean",
+        "greatest of (0, overlap) × 2 × (greatest of (a, b) − least of (a, b)) ÷ (a + b)",
         VIRTUAL,
         (
-            Given("overlap on one side", overlap_mm, "mm"),
-            Given("bolt's flank angle", bolt.form.angle_deg, "°"),
-            Given("nut's flank angle", nut.form.angle_deg, "°"),
+            Given("overlap", overlap_mm, "mm"),
+            Given("a", a),
+            Given("b", b),
         ),
+        note="a and b are the tangents of half the flank angles of bolt and nut.",
     )
 
 
@@ -122,13 +123,12 @@ def _meet(pair: Pair, bolt: Thread, nut: Thread, outside: Sizes, inside: Sizes, 
         f"room at the flanks, {pair} pair",
         at_flanks,
         "mm",
-        "nut's pitch diameter − bolt's − what unequal flanks take",
+        "nut's pitch diameter − bolt's pitch diameter − taken by unequal flanks",
         VIRTUAL,
         (
             Given("nut's pitch diameter", inside.pitch_diameter, "mm"),
             Given("bolt's pitch diameter", outside.pitch_diameter, "mm"),
             Given("taken by unequal flanks", taken, "mm"),
-            Given("nut's major less bolt's", at_crests, "mm"),
         ),
         note="Negative: they do not pass." if at_flanks < 0 else "",
     )
@@ -200,7 +200,7 @@ def mate(bolt: Thread, nut: Thread, *, bolt_class: str = "", nut_class: str = ""
         "overlap",
         100 * (bolts["middle"].major - nuts["middle"].minor) / 2 / depth,
         "% of the bolt's depth",
-        "(bolt's major − nut's minor) ÷ 2 ÷ the bolt's depth of thread",
+        "100 × (bolt's major − nut's minor) ÷ 2 ÷ depth of thread",
         VIRTUAL,
         (
             Given("bolt's major", bolts["middle"].major, "mm"),
@@ -218,7 +218,7 @@ def mate(bolt: Thread, nut: Thread, *, bolt_class: str = "", nut_class: str = ""
             "out of step by, each turn",
             mismatch,
             "mm",
-            "difference of the leads",
+            "greatest of (bolt's lead, nut's lead) − least of (bolt's lead, nut's lead)",
             VIRTUAL,
             (Given("bolt's lead", bolt.lead, bolt.unit), Given("nut's lead", nut.lead, nut.unit)),
         ),

@@ -46,7 +46,7 @@ def gauge_give(thread: Thread, lengths: TaperLengths) -> Figure:
     if lengths.gauge_tolerance is not None:
         return lengths.gauge_tolerance
     return Figure(
-        "flush, plus and minus", GAUGE_TURNS * thread.pitch, thread.unit, "one turn × pitch",
+        "flush, plus and minus", GAUGE_TURNS * thread.pitch, thread.unit, "1 × pitch",
         Source("standard", "ASME B1.20.1, tolerance of one turn"), (Given("pitch", thread.pitch, thread.unit),),
         fine=False,
     )  # fmt: skip
@@ -69,7 +69,9 @@ def taper_lengths(thread: Thread) -> TaperLengths | None:
     def figure(name: str, column: str) -> Figure:
         value = float(row.number(column))
         given = (Given("size", value, thread.unit),)
-        return Figure(name, value, thread.unit, "as the standard's table prints it", table.source, given, fine=False)
+        return Figure(
+            name, value, thread.unit, "as the standard's table prints it", table.source, given, fine=False, kind="table"
+        )
 
     return TaperLengths(
         gauge_length=figure("gauge length", "gauge_length"),

@@ -6,11 +6,17 @@ from lathework.figures import Figure, Given
 from lathework.threads.thread import Thread
 
 
-def _formula(thread: Thread, depth_factor: str, depths: int) -> str:
+def _below(thread: Thread, name: str, diameter: float, factor: float, depths: int) -> Figure:
+    """A diameter below the major: by the form's depth in pitches, or by the depth that the table rounds first."""
+    unit, major = thread.unit, Given("major", thread.major, thread.unit)
     if thread.form.depth_rounded_first:
-        times = "" if depths == 1 else f"{depths} × "
-        return f"major − {times}depth of thread; depth = {thread.form.pitch_depth} × pitch, rounded to 4 decimals first"
-    return f"major − {depth_factor} × pitch"
+        depth = Given("depth of thread", (thread.major - diameter) / depths, unit)
+        return Figure(
+            name, diameter, unit, f"major − {depths} × depth of thread", thread.form.source, (major, depth),
+            note=f"The depth is {thread.form.pitch_depth} × pitch, rounded to the standard's digits first.",
+        )  # fmt: skip
+    given = (major, Given("pitch", thread.pitch, unit))
+    return Figure(name, diameter, unit, f"major − {factor} × pitch", thread.form.source, given)
 
 
 def basic_figures(thread: Thread) -> tuple[Figure, Figure, Figure]:
@@ -19,24 +25,16 @@ def basic_figures(thread: Thread) -> tuple[Figure, Figure, Figure]:
     Source: the form's standard, or the table where the standard prints the diameters themselves.
     """
     unit, form = thread.unit, thread.form
-    major = Figure("major", thread.major, unit, "nominal size, by the series table", thread.source)
+    major = Figure("major", thread.major, unit, "nominal size, by the series table", thread.source, kind="table")
     if thread.tabulated:
         words = "as the standard's table prints it"
         return (
             major,
-            Figure("pitch diameter", thread.pitch_diameter, unit, words, thread.source),
-            Figure("minor", thread.minor, unit, words, thread.source),
+            Figure("pitch diameter", thread.pitch_diameter, unit, words, thread.source, kind="table"),
+            Figure("minor", thread.minor, unit, words, thread.source, kind="table"),
         )
-    given = (Given("major", thread.major, unit), Given("pitch", thread.pitch, unit))
     return (
         major,
-        Figure(
-            "pitch diameter",
-            thread.pitch_diameter,
-            unit,
-            _formula(thread, f"{form.pitch_depth}", 1),
-            form.source,
-            given,
-        ),
-        Figure("minor", thread.minor, unit, _formula(thread, f"{form.full_depth}", 2), form.source, given),
+        _below(thread, "pitch diameter", thread.pitch_diameter, float(form.pitch_depth), 1),
+        _below(thread, "minor", thread.minor, float(form.full_depth), 2),
     )

@@ -55,6 +55,7 @@ class FigureOut(Schema):
     shown: Shown
     formula: str
     inputs: list[GivenOut]
+    kind: Literal["computed", "table", "typed"]
     source: SourceOut
     others: list[AnswerOut]
     note: str

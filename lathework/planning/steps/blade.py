@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from lathework import cautions
-from lathework.figures import GEOMETRY, PRACTICE, Figure, counted
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added, counted
 from lathework.lengths import Length
 from lathework.part.bore_sizes import largest_mm
 from lathework.part.model import MILLED
@@ -100,11 +100,12 @@ def slot_left(work: Work, chucking: Chucking, chamfer: Cut) -> Figure | None:
         return None
     unit = work.job.unit
     inputs = (
-        given_mm("diameter", across, unit), given_mm("hole", hole, unit), given_mm("under the chamfer", most, unit),
+        given_mm("diameter", across, unit), given_mm("hole and its wall", least if hole else 0.0, unit),
+        given_mm("under the chamfer", most, unit),
     )  # fmt: skip
     return Figure(
         "left standing", convert(min(max(across / 2, least if hole else 0.0), most), "mm", unit), unit,
-        "half the diameter, a wall round the hole, under the chamfer", PRACTICE, inputs, fine=False,
+        "least of (greatest of (diameter ÷ 2, hole and its wall), under the chamfer)", PRACTICE, inputs, fine=False,
     )  # fmt: skip
 
 
@@ -140,16 +141,15 @@ def part_off(work: Work, chucking: Chucking, *, begun: bool) -> Operation | None
         return None
     blade, edge, unit = work.job.setup.parting_blade, work.job.setup.parting_edge, work.job.unit
     overall, spare = chucking.overall_mm, chucking.spare_mm
+    lengths = [given_mm(f"section {p.number + 1}", p.section.length.mm, unit) for p in chucking.placed]
+    lengths += [given_mm("facing of the other end", spare, unit)] if spare else []
     length = Figure(
         "parted length" if spare else "overall length",
         convert(overall + spare, "mm", unit),
         unit,
-        "sum of the sections" + (" + facing of the other end" if spare else ""),
+        added(lengths),
         GEOMETRY,
-        (
-            *(given_mm(f"section {p.number + 1}", p.section.length.mm, unit) for p in chucking.placed),
-            *((given_mm("facing", spare, unit),) if spare else ()),
-        ),
+        (*lengths,),
         fine=False,
     )
     far = overall + spare + blade.mm
@@ -203,12 +203,15 @@ def mill_flats(work: Work, chucking: Chucking, placed: Placed, grip: Grip) -> Op
         figures=figures
         | {
             "depth": depth_per_flat(start, across.mm, unit),
-            "count": Figure("flats", count, counted(count, "flat"), "by the shape", GEOMETRY),
+            "count": Figure("flats", count, counted(count, "flat"), "by the shape", GEOMETRY, kind="table"),
             "length": typed("length", placed.section.length, fine=False)
             if placed.section.length.typed
             else Figure("length", convert(placed.far_mm - placed.near_mm, "mm", unit), unit,
-                        "what the other sections leave", GEOMETRY, fine=False),
-            "index": Figure("turn the block by", 360 / count, "°", "360 ÷ flats", GEOMETRY),
+                        "overall length − the other sections", GEOMETRY,
+                        (given_mm("overall length", chucking.overall_mm, unit),
+                         given_mm("the other sections", chucking.overall_mm - placed.far_mm + placed.near_mm, unit)),
+                        fine=False),
+            "index": Figure("turn the block by", 360 / count, "°", "360 ÷ flats", GEOMETRY, (Given("flats", count),)),
         },
         tool="end mill, collet block in the vise",
         edge="",

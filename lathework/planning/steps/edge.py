@@ -14,6 +14,8 @@ from lathework.units import convert
 
 BROKEN_SHARE, LEAST_BROKEN_MM, MOST_BROKEN_MM = 0.03, 0.2, 1.0
 """An edge broken where nobody asked for a chamfer: its share of the diameter, and within what (practice)."""
+STEP_MM = 0.1
+"""Step in which such a chamfer is told, in millimetres."""
 NARROW_SLOT = "Slot too narrow for the tool? Step the blade over once into the bar, or use a fine file with a handle."
 KNURLING_SHARE = 1 / 3
 """Knurling speed over turning speed (practice)."""
@@ -24,11 +26,16 @@ def _broken(work: Work, placed: Placed) -> Figure:
     typed_size = placed.section.chamfer
     if typed_size is not None:
         return typed("chamfer", typed_size, fine=False)
-    mm = round(min(MOST_BROKEN_MM, max(LEAST_BROKEN_MM, BROKEN_SHARE * placed.turned_mm)), 1)
+    mm = round(min(MOST_BROKEN_MM, max(LEAST_BROKEN_MM, BROKEN_SHARE * placed.turned_mm)) / STEP_MM) * STEP_MM
     unit = work.job.unit
     return Figure(
-        "chamfer", convert(mm, "mm", unit), unit, "0.03 × diameter, 0.2 to 1 mm: an edge broken", PRACTICE,
-        (given_mm("diameter", placed.turned_mm, unit),), fine=False,
+        "chamfer", convert(mm, "mm", unit), unit,
+        "nearest whole of (least of (greatest of (0.03 × diameter, least broken), most broken) ÷ step) × step",
+        PRACTICE,
+        (
+            given_mm("diameter", placed.turned_mm, unit), given_mm("least broken", LEAST_BROKEN_MM, unit),
+            given_mm("most broken", MOST_BROKEN_MM, unit), given_mm("step", STEP_MM, unit),
+        ), fine=False,
     )  # fmt: skip
 
 
@@ -82,7 +89,7 @@ def chamfer_behind(work: Work, chucking: Chucking) -> Operation | None:
 def _lead_length(work: Work, found: ThreadWork) -> Figure:
     """How long the lead chamfer of a thread is."""
     return along(
-        work, "chamfer length", (in_mm(found.at_end) - in_mm(found.chamfer)) / 2, "(blank − chamfer) ÷ 2 at 45°",
+        work, "chamfer length", (in_mm(found.at_end) - in_mm(found.chamfer)) / 2, "(blank − chamfer) ÷ 2; at 45°",
         Given("blank", found.at_end.value, found.at_end.unit),
         Given("chamfer", found.chamfer.value, found.chamfer.unit),
     )  # fmt: skip

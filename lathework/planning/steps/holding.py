@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from lathework import cautions
 from lathework.cautions import Caution
 from lathework.cutting.speeds import spindle_speed
-from lathework.figures import PRACTICE, Figure, Given
+from lathework.figures import PRACTICE, Figure, Given, added
 from lathework.part.stock import FACING_MM, SAW_MM
 from lathework.planning.chucking import BOLT_SHANK, Chucking
 from lathework.planning.operation import Cut, Operation, keyed, makes
@@ -43,7 +45,7 @@ def _blank_length(work: Work, chucking: Chucking) -> Figure:
     inputs = [given_mm("overall length", overall, unit), given_mm("facing of both ends", 2 * FACING_MM, unit)]
     if more:
         inputs.append(given_mm("for the jaws", more, unit))
-    return along(work, "saw to", overall + 2 * FACING_MM + more, " + ".join(one.name for one in inputs), *inputs)
+    return along(work, "saw to", overall + 2 * FACING_MM + more, added(inputs), *inputs)
 
 
 def saw(work: Work, chucking: Chucking) -> Operation | None:
@@ -70,7 +72,11 @@ def saw(work: Work, chucking: Chucking) -> Operation | None:
         else "Saw the blank {length} long; allow {kerf} for the saw.",
         headline="length",
         figures={"length": length}
-        | ({} if bolt else {"kerf": Figure("kerf of the saw", SAW_MM, "mm", "a hacksaw's", PRACTICE, fine=False)}),
+        | (
+            {}
+            if bolt
+            else {"kerf": Figure("kerf of the saw", SAW_MM, "mm", "a hacksaw's", PRACTICE, fine=False, kind="table")}
+        ),
         tool="hacksaw",
         edge="",
         cautions=(cautions.SAW,),
@@ -81,7 +87,7 @@ def saw(work: Work, chucking: Chucking) -> Operation | None:
 
 def _saw_off(work: Work) -> Operation:
     """Saw the damaged end off a part that is kept, leaving what facing takes."""
-    spare = along(work, "leave for facing", FACING_MM, "what cleaning up the sawn face takes")
+    spare = replace(along(work, "leave for facing", FACING_MM, "what cleaning up the sawn face takes"), kind="table")
     return Operation(
         key="saw",
         kind="saw",
@@ -111,19 +117,17 @@ def stick_out_figure(work: Work, chucking: Chucking) -> Figure:
     whole = given_mm("overall length", chucking.overall_mm, unit)
     clear = given_mm("clear of the jaws", max(0.0, out - chucking.worked_mm), unit)
     if not chucking.second and work.part.stock.one_ended and chucking.worked_mm >= chucking.overall_mm:
-        words = "the length that is drawn"
-        if work.part.stock.form == "bolt":
-            words = "all that stands under the head" + (" + a little of the head" if out > chucking.overall_mm else "")
-        return along(work, "stick-out", out, words, whole, *((clear,) if out > chucking.overall_mm else ()))
+        head = (given_mm("of the head", out - chucking.overall_mm, unit),) if out > chucking.overall_mm else ()
+        return along(work, "stick-out", out, added((whole, *head)), whole, *head)
     if not chucking.parted:
         worked = given_mm("length worked", chucking.worked_mm, unit)
-        return along(work, "stick-out", out, "length worked + what stays clear of the jaws", worked, clear)
+        return along(work, "stick-out", out, added((worked, clear)), worked, clear)
     beyond = given("kerf", work.job.setup.parting_blade)
     if chucking.overrun_mm:
         beyond = given_mm("what the die runs out into", chucking.overrun_mm, unit)
     facing = [given_mm("facing", chucking.spare_mm, unit)] if chucking.spare_mm else []
     inputs = [whole, *facing, beyond, clear]
-    return along(work, "stick-out", out, " + ".join(one.name for one in inputs), *inputs)
+    return along(work, "stick-out", out, added(inputs), *inputs)
 
 
 def _thread_guard(chucking: Chucking) -> tuple[str, ...]:
@@ -137,11 +141,11 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
     grip = chucking.grip
     short = grip.length_mm < LEAST_GRIP_MM and not grip.on_thread
     figures = {
-        "grip": along(work, "held on", grip.across_mm, "what the jaws hold, across",
-                      given_mm(grip.words, grip.across_mm, work.job.unit)),
+        "grip": along(work, "held on", grip.across_mm, grip.words, given_mm(grip.words, grip.across_mm, work.job.unit)),
         "stick_out": stick_out_figure(work, chucking),
         "ratio": ratio_figure(chucking),
-        "gripped": along(work, "length in the jaws, at most", grip.length_mm, "what is left behind the jaws' face"),
+        "gripped": along(work, "length in the jaws, at most", grip.length_mm, "held behind the jaws' face",
+                         given_mm("held behind the jaws' face", grip.length_mm, work.job.unit)),
     }  # fmt: skip
     into = "a threaded split bush" if grip.on_thread else "soft jaws bored to fit it" if short else "the chuck"
     flats = " flats" if grip.flats else ""
@@ -176,10 +180,8 @@ def _first_face(work: Work, chucking: Chucking) -> tuple[str, str, dict[str, Fig
 
 def _face_to_length(work: Work, chucking: Chucking) -> tuple[str, str, dict[str, Figure]]:
     """Title, sentence and figures of facing the second end."""
-    length = along(
-        work, "overall length", chucking.overall_mm, "sum of the sections",
-        *(given(f"section {p.number + 1}", p.section.length) for p in chucking.placed),
-    )  # fmt: skip
+    sections = [given(f"section {p.number + 1}", p.section.length) for p in chucking.placed]
+    length = along(work, "overall length", chucking.overall_mm, added(sections), *sections)
     sentence = "Face the other end until the piece is {length} long, and set the readout to Z {zero} there."
     return "Face to length", sentence, {"length": length}
 
@@ -208,7 +210,11 @@ def face(work: Work, chucking: Chucking) -> Operation:
         title=title,
         sentence=sentence,
         headline=headline,
-        figures={"zero": along(work, "face at", 0.0, "the faced end is Z 0"), "speed": speed(work, faced)} | more,
+        figures={
+            "zero": replace(along(work, "face at", 0.0, "the faced end is Z 0"), kind="typed"),
+            "speed": speed(work, faced),
+        }
+        | more,
         tool=KNIFE,
         edge="tip",
         cautions=_face_cautions(work, chucking),
@@ -258,8 +264,8 @@ def centre(work: Work, chucking: Chucking) -> Operation | None:
     end = chucking.placed[0].turned_mm
     unit = work.job.unit
     cone = Figure(
-        "cone across", convert(min(end, 20.0) * 0.4, "mm", unit), unit, "0.4 × diameter of the end", PRACTICE,
-        (given_mm("end", end, unit),), fine=False,
+        "cone across", convert(min(end, 20.0) * 0.4, "mm", unit), unit, "0.4 × least of (end, 20 mm)", PRACTICE,
+        (given_mm("end", end, unit), given_mm("20 mm", 20.0, unit)), fine=False,
     )  # fmt: skip
     drill = "Centre-drill the end, the cone about {cone} across"
     bring = "; oil it and bring up the tailstock centre." if not drawn else "."

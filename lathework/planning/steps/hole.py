@@ -78,8 +78,8 @@ def pilot_figure(work: Work, found: BoreWork, drill: Drill) -> Figure:
     unit = work.job.unit
     return Figure(
         "pilot drill", convert(drill.diameter, drill.unit, unit), unit,
-        "drill nearest to half the hole, the web of the larger drill", PRACTICE,
-        (given_mm("hole", found.drill_mm, unit),), note=f"Drill {drill.name}.",
+        "the drill nearest to half the hole, the web of the larger one", PRACTICE,
+        (given_mm("hole", found.drill_mm, unit),), kind="table", note=f"Drill {drill.name}.",
     )  # fmt: skip
 
 
@@ -117,7 +117,7 @@ def _bore(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Ope
         unit = found.rough.unit
         figures["rough"] = Figure(
             "drill first", found.rough.diameter, unit, "largest you own that leaves a cut for the boring tool",
-            PRACTICE, (Given("bore", in_mm(found.drill), "mm"),), note=f"Drill {found.rough.name}.",
+            PRACTICE, (Given("bore", in_mm(found.drill), "mm"),), kind="table", note=f"Drill {found.rough.name}.",
         )  # fmt: skip
         first = f"Drill {found.rough.name}"
     if found.percent is not None:

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from lathework import cautions
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
@@ -90,7 +92,7 @@ def saw_off(work: Work, chucking: Chucking) -> Operation | None:
         return None
     unit = work.job.unit
     long = along(
-        work, "saw off", chucking.chucked_mm, "what the blank was sawn longer for the jaws",
+        work, "saw off", chucking.chucked_mm, "for the jaws, which the blank was sawn longer",
         given_mm("for the jaws", chucking.chucked_mm, unit),
     )  # fmt: skip
     return Operation(
@@ -99,7 +101,12 @@ def saw_off(work: Work, chucking: Chucking) -> Operation | None:
         title="Saw off the end that was held",
         sentence="Saw off the {long} that the jaws held; leave {spare} for facing.",
         headline="long",
-        figures={"long": long, "spare": along(work, "left for facing", chucking.spare_mm, "what the sawn face takes")},
+        figures={
+            "long": long,
+            "spare": replace(
+                along(work, "left for facing", chucking.spare_mm, "what the sawn face takes"), kind="table"
+            ),
+        },
         tool="hacksaw",
         edge="",
         cautions=(cautions.SAW,),

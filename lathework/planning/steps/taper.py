@@ -45,7 +45,7 @@ def turn_taper(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork
     outer, inner = in_mm(taper.large), in_mm(taper.small)
     unit = found.thread.unit
     length: Figure = along(
-        work, "length of the taper", long, "useful thread, as far as the section goes",
+        work, "length of the taper", long, "least of (useful thread, section)",
         given_mm("useful thread", in_mm(taper.useful), work.job.unit), given("section", placed.section.length),
     )  # fmt: skip
     figures = {"angle": taper.angle, "small": taper.small, "length": length}

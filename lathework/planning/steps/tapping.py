@@ -29,7 +29,7 @@ from lathework.planning.driving import (
     why_by_hand,
 )
 from lathework.planning.operation import Operation, keyed, makes, quoted
-from lathework.planning.positions import along, typed
+from lathework.planning.positions import along, given_mm, typed
 from lathework.planning.steps.hole import bores_here, ends_in_bar, tapped_in_vise
 from lathework.planning.work import Work, in_mm
 from lathework.threads.thread import Thread
@@ -91,7 +91,7 @@ def turns_of(thread: Thread, deep_mm: float, *, through: bool) -> Figure:
     given = (
         Given("depth of thread", deep_mm, "mm"), Given("lead", lead, "mm"), Given("lead of the tap", beyond, "turns"),
     )  # fmt: skip
-    formula = "depth of thread ÷ lead" + (" + lead of the tap" if through else "")
+    formula = f"next whole of (depth of thread ÷ lead{' + lead of the tap' if through else ''})"
     return Figure("turns", turns, counted(turns, "turn"), formula, GEOMETRY, given)
 
 
@@ -199,7 +199,10 @@ def _full(work: Work, found: BoreWork) -> Figure:
     depth = found.bore.depth
     if depth is not None:
         return typed("full thread", depth, fine=False)
-    return along(work, "full thread", work.part.overall_mm, "overall length: it goes through")
+    return along(
+        work, "full thread", work.part.overall_mm, "overall length: it goes through",
+        given_mm("overall length", work.part.overall_mm, work.job.unit),
+    )  # fmt: skip
 
 
 def _notes(

@@ -44,15 +44,16 @@ def _turns(found: ThreadWork, length_mm: float) -> Figure:
     if found.taper is not None:
         length_mm = in_mm(found.taper.useful)
     if found.shoulder and found.taper is None:
-        turns, words = math.floor(length_mm / lead - SHORT_OF_SHOULDER + 1e-9), "half a turn short of the shoulder, "
-        inputs: tuple[Given, ...] = (Given("kept short", SHORT_OF_SHOULDER, "turns"),)
+        turns = math.floor(length_mm / lead - SHORT_OF_SHOULDER + 1e-9)
+        formula = "whole part of (thread length ÷ lead − kept short of the shoulder)"
+        inputs: tuple[Given, ...] = (Given("kept short of the shoulder", SHORT_OF_SHOULDER, "turns"),)
     else:
-        turns, words, inputs = math.ceil(length_mm / lead - 1e-9), "", ()
+        turns, formula, inputs = math.ceil(length_mm / lead - 1e-9), "next whole of (thread length ÷ lead)", ()
     return Figure(
         "turns",
         turns,
         counted(turns, "turn"),
-        f"thread length ÷ lead, {words}in whole turns",
+        formula,
         GEOMETRY,
         (Given("thread length", length_mm, "mm"), Given("lead", lead, "mm"), *inputs),
     )
@@ -210,7 +211,7 @@ def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, found: Th
         "stop short by",
         TURNED_ROUND_STOP * thread.pitch,
         thread.unit,
-        "one pitch from the shoulder",
+        "1 × pitch",
         PRACTICE,
         (Given("pitch", thread.pitch, thread.unit),),
         fine=False,
@@ -251,7 +252,7 @@ def check_interval(pieces: int) -> Figure:
     every = 1 if pieces <= EVERY_PIECE_UP_TO else 3 if pieces <= EVERY_THIRD_UP_TO else 5
     return Figure(
         "gauge one in", every, counted(every, "piece"), "by the size of the batch; the first one always", PRACTICE,
-        (Given("pieces", pieces),), note="And after every change of the die, the blank or the tool.",
+        (Given("pieces", pieces),), kind="table", note="And after every change of the die, the blank or the tool.",
     )  # fmt: skip
 
 

@@ -6,15 +6,15 @@ from collections.abc import Iterator
 
 from lathework import cautions
 from lathework.cutting.cuts import deepest_cut, passes
-from lathework.cutting.next_cut import Target
-from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
+from lathework.cutting.next_cut import FINISH_MM, Target
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added, counted
 from lathework.part.model import MILLED
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop, typed
 from lathework.planning.steps.holding import KNIFE, speed
 from lathework.planning.work import ThreadWork, Work, in_mm
-from lathework.units import convert
+from lathework.units import LengthUnit, convert
 
 CENTRE_STIFFENS = 3.0
 """How many times its stick-out work may stand out when a centre carries its end (practice)."""
@@ -51,13 +51,13 @@ def _length(work: Work, chucking: Chucking, far: Placed) -> tuple[Figure, float,
         end_mm = far.far_mm + chucking.overrun_mm
         inputs = (*inputs, given_mm("for the die to run out past the part", chucking.overrun_mm, work.job.unit))
         return (
-            along(work, "length from the face", end_mm, "length + what the die runs out into", *inputs),
+            along(work, "length from the face", end_mm, added(inputs), *inputs),
             end_mm,
             inputs,
         )
     if len(run) == 1 and run[0].section.length.typed:
         return typed("length", run[0].section.length, fine=False), far.far_mm, inputs
-    told = along(work, "length from the face", far.far_mm, "sum of the sections up to there", *inputs)
+    told = along(work, "length from the face", far.far_mm, added(inputs), *inputs)
     return told, far.far_mm, inputs
 
 
@@ -67,12 +67,18 @@ def _deepest(work: Work, chucking: Chucking) -> Figure:
     return deepest_cut(work.job.material.max_cut_mm, work.job.setup.lathe, ratio, work.job.unit)
 
 
-def _cuts(cuts: tuple[Figure, ...], deepest: Figure) -> Figure:
+def _cuts(cuts: tuple[Figure, ...], deepest: Figure, start_mm: float, aim_mm: float, unit: LengthUnit) -> Figure:
     """How many cuts, the spring pass left out."""
     count = len(cuts) - 1
     return Figure(
-        "cuts", count, counted(count, "cut"), "roughing cuts within the deepest, then one finishing cut", PRACTICE,
-        (*cuts[0].inputs, *deepest.inputs),
+        "cuts", count, counted(count, "cut"),
+        "greatest of (0, next whole of ((from − to − finishing cut) ÷ deepest cut)) + 1; the last one finishes",
+        PRACTICE,
+        (
+            given_mm("from", start_mm, unit), given_mm("to", aim_mm, unit), given_mm("finishing cut", FINISH_MM, unit),
+            given_mm("deepest cut", in_mm(deepest), unit),
+        ),
+        note=f"The deepest cut is {deepest.formula}.",
     )  # fmt: skip
 
 
@@ -84,7 +90,7 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
     figures = {"diameter": _diameter(work, placed), "length": length, "stop": tip_stop(work, end_mm, *inputs)}
     if found is not None and found.taper is None:
         figures["crest"] = found.blank.crest_percent
-    figures |= {"cuts": _cuts(cuts, deepest), "speed": speed(work, start_mm)}
+    figures |= {"cuts": _cuts(cuts, deepest, start_mm, aim, work.job.unit), "speed": speed(work, start_mm)}
     stop = "the tool tip stops" if work.job.setup.readout == "readout" else "stop the carriage"
     return Operation(
         key=keyed("turn", placed.section.id),
@@ -127,8 +133,9 @@ def _diameter(work: Work, placed: Placed) -> Figure:
         return typed("diameter", across, fine=True)
     unit = work.job.unit
     return Figure(
-        "diameter", convert(placed.turned_mm, "mm", unit), unit, "circle round the flats that will be milled",
-        GEOMETRY, (given("across flats", across),) if across else (),
+        "diameter", convert(placed.turned_mm, "mm", unit), unit, "round for the flats", GEOMETRY,
+        (given_mm("round for the flats", placed.turned_mm, unit),),
+        note=f"The circle round flats of {across.typed}, as far as the bar has it." if across else "",
     )  # fmt: skip
 
 

@@ -10,7 +10,7 @@ from lathework.threads.limits.rules import Rules
 from lathework.threads.thread import Thread
 from lathework.units import round_half_up
 
-SOURCE = Source("handbook", "BS 93:1951 tolerance formulas, as a machinist's handbook gives them")
+SOURCE = Source("memory", "BS 93:1951 tolerance formulas")
 LARGEST_CLOSE = 10
 """Close class, and the allowance of the normal class, end with 10 BA."""
 NORMAL_ALLOWANCE = Decimal("0.025")

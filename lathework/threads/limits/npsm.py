@@ -34,7 +34,7 @@ def _printed(thread: Thread, name: str, class_name: str, basic: float, column: s
     near = least - exact(basic) if class_name == INSIDE else exact(basic) - greatest
     return Band(
         name, class_name, thread.unit, basic, float(near), float(greatest - least), float(least), float(greatest),
-        _WORDS, table.source,
+        _WORDS, table.source, class_name == INSIDE,
     )  # fmt: skip
 
 

@@ -94,6 +94,7 @@ def _as_printed(thread: Thread, band: Band, name: str = "pitch") -> Band:
         band.maximum if greatest is None else greatest,
         f"{band.formula}; as the table prints it, which the formula misses by its last digit",
         PRINTED,
+        band.inside,
     )
 
 
@@ -184,6 +185,7 @@ def _minor(thread: Thread, class_name: str) -> Band:
         round_half_up(top, 4) if class_name == "3B" else printed(top),
         f"least = d1, greatest = d1 + {formula}",
         SOURCE,
+        inside=True,
     )
 
 

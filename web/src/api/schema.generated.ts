@@ -1464,6 +1464,11 @@ export interface components {
             formula: string;
             /** Inputs */
             inputs: components["schemas"]["GivenOut"][];
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "computed" | "table" | "typed";
             /** Name */
             name: string;
             /** Note */

@@ -16,8 +16,9 @@ const KINDS = {
 <template>
   <section class="working" :aria-label="`Working of ${figure.name}`">
     <p>
-      <strong>Working</strong> {{ figure.name }} <span class="fig">{{ text(figure.shown) }}</span> =
-      {{ figure.formula }}
+      <strong>Working</strong> {{ figure.name }} <span class="fig">{{ text(figure.shown) }}</span>
+      {{ figure.kind === 'computed' ? '=' : ':' }}
+      {{ figure.formula }}<template v-if="figure.kind === 'table'"> (looked up)</template>
     </p>
     <ul v-if="figure.inputs.length" class="inputs">
       <li v-for="given in figure.inputs" :key="given.name">

@@ -1,0 +1,156 @@
+"""Working that works: every figure's formula, evaluated on the inputs beside it, gives the value shown."""
+
+from __future__ import annotations
+
+import dataclasses
+import json
+import random
+import unittest
+from collections.abc import Iterator, Mapping
+from pathlib import Path
+from typing import Any
+
+from lathework.answers.card import Asked, card
+from lathework.answers.hole import AskedHole, hole
+from lathework.answers.pipe_hole import pipe_hole
+from lathework.cutting.next_cut import DIALS, PassMade, Target, next_cut
+from lathework.dies.memory import die_record
+from lathework.dies.setting import WANTED, advise
+from lathework.errors import InputError, InvalidDocument
+from lathework.figures import Figure
+from lathework.job.document import read_document
+from lathework.job.repair import AskedRepair, stud_repair
+from lathework.planning.plan import make_plan, make_plans
+from lathework.tests.samples import PLUG, SCREW, STUD, TIE_ROD, plan
+from lathework.tests.test_hold_and_compare import read
+from lathework.threads.limits import external_classes, external_limits, internal_classes, internal_limits
+from lathework.threads.limits.bands import Band
+from lathework.threads.mating import mate
+from lathework.threads.series import library
+from lathework.threads.working import basic_figures
+from tests.contract.working import Unreadable, agrees, evaluated
+
+DEMO = Path(__file__).resolve().parents[2] / "demo"
+RANDOM_JOBS = 300
+
+
+def figures(value: Any) -> Iterator[Figure]:
+    """Every figure inside a value of the core."""
+    if isinstance(value, Figure):
+        yield value
+    elif isinstance(value, Band):
+        yield from value.figures()
+    elif dataclasses.is_dataclass(value) and not isinstance(value, type):
+        for field in dataclasses.fields(value):
+            yield from figures(getattr(value, field.name))
+    elif isinstance(value, Mapping):
+        for one in value.values():
+            yield from figures(one)
+    elif isinstance(value, list | tuple):
+        for one in value:
+            yield from figures(one)
+
+
+class Working(unittest.TestCase):
+    def check(self, value: Any) -> int:
+        """Every figure in `value` follows from its formula; how many were computed."""
+        computed = 0
+        for figure in figures(value):
+            if figure.kind != "computed":
+                self.assertTrue(figure.formula, figure.name)
+                continue
+            computed += 1
+            told = f"{figure.name} = {figure.value} {figure.unit}: {figure.formula} {figure.inputs}"
+            try:
+                found = evaluated(figure)
+            except Unreadable as error:
+                self.fail(f"{told}: {error}")
+            self.assertTrue(agrees(figure, found), f"{told} gives {found}")
+        return computed
+
+    def test_every_plan_of_the_demo(self) -> None:
+        for file in sorted(DEMO.glob("*.json")):
+            told = json.loads(file.read_text(encoding="utf-8"))
+            if told.get("format") == "conch-job":
+                with self.subTest(file.name):
+                    self.assertGreater(self.check(make_plans(read_document(told))), 20)
+
+    def test_every_way_of_the_samples(self) -> None:
+        for base in ({}, SCREW, TIE_ROD, PLUG):
+            for change in ({"setup.dial": "radius"}, {"setup.readout": "stops"}, {"method.finish": "run-out"},
+                           {"method.finish": "die-turned-round"}, {"method.order": "blanks-first"},
+                           {"method.holder": "keyed-power"},
+                           {"setup.groove_edge": "right", "setup.parting_edge": "right"},
+                           {"unit": "mm", "part.stock.across": "1 in"}, {"method.blank_school": "mid-limits"},
+                           {"method.support": "centre"}, {"method.blank_school": "mate-takes"}):  # fmt: skip
+                with self.subTest(base=base, change=change):
+                    try:
+                        made = plan({**base, **change})
+                    except InvalidDocument:
+                        continue
+                    self.check(made)
+
+    def test_random_jobs(self) -> None:
+        dice, made = random.Random(1913), 0
+        while made < RANDOM_JOBS:
+            job = read(dice)
+            if job is None:
+                continue
+            made += 1
+            with self.subTest(made):
+                self.check(make_plan(job))
+
+    def test_every_thread(self) -> None:
+        for thread in library():
+            with self.subTest(thread.designation):
+                self.check(basic_figures(thread))
+                self.check([external_limits(thread, name) for name in external_classes(thread)])
+                self.check([internal_limits(thread, name) for name in internal_classes(thread)])
+
+    def test_pages_of_threads(self) -> None:
+        for thread in library()[::3]:
+            with self.subTest(thread.designation):
+                self.check(card(thread.designation, asked=Asked(plating="0.01 mm", drill=f"{thread.minor_mm:.2f} mm")))
+
+    def test_holes(self) -> None:
+        for name in ("M8", "3/8-16", "1/2 BSW", "2 BA", "G1/4", "1/2-14 NPSM", "#4-40"):
+            for asked in ({}, {"percent": "65"}, {"metal": "brass", "depth": "12 mm"}, {"through": "3 mm"}):
+                with self.subTest(name=name, asked=asked):
+                    self.check(hole(name, asked=AskedHole(**asked)))
+        for name in ("Rc1/2", "1/4 NPT", "Rc1", "1 NPT"):
+            self.check(pipe_hole(name, "", "in"))
+
+    def test_repairs(self) -> None:
+        blades = {"groove_blade": "3 mm", "parting_blade": "3 mm"}
+        for typed in ({}, {"engaged": "1/2"}, {"metal": "aluminium", "stud_metal": "alloy-steel"}, {"nut": "1/2"}):
+            asked = AskedRepair(**{"across": "1-1/4", "thread": "1/2 BSF", **typed})
+            with self.subTest(typed):
+                self.check(stud_repair(asked, STUD["method"], STUD["setup"] | blades))
+
+    def test_threads_over_threads(self) -> None:
+        threads = [t for t in library() if external_classes(t)]
+        for bolt, nut in zip(threads[::5], threads[3::5], strict=False):
+            try:
+                self.check(mate(bolt, nut))
+            except InputError:
+                continue
+
+    def test_at_the_bench(self) -> None:
+        dice = random.Random(7)
+        target = Target(9.97, 10.0, 10.02)
+        for _ in range(300):
+            last = dice.uniform(9.9, 16.0)
+            passes = [PassMade(dice.uniform(0.2, 2), dice.uniform(0.2, 2)) for _ in range(dice.randrange(4))]
+            for dial in DIALS:
+                self.check(
+                    next_cut(
+                        last_mm=last, target=target, passes=passes, dial=dial, max_cut_mm=dice.uniform(0.5, 3),
+                        unit=dice.choice(("in", "mm")),
+                    )
+                )  # fmt: skip
+
+    def test_dies(self) -> None:
+        for thread in library()[::7]:
+            for verdict in WANTED:
+                self.check(advise(thread, verdict))
+            self.check(die_record(thread, [thread.major_mm - 0.1, thread.major_mm - 0.14, thread.major_mm - 0.12]))
