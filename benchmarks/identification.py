@@ -5,8 +5,8 @@ from __future__ import annotations
 import time
 from statistics import mean, median
 
-from lathework.identify.evidence import read_evidence
 from lathework.identify.rank import rank
+from lathework.identify.reading import read_evidence
 from tests.simulation.interview import interview
 from tests.simulation.specimens import specimens
 

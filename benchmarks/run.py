@@ -11,7 +11,7 @@ from benchmarks.history import history
 from benchmarks.identification import identification
 from benchmarks.page import weigh
 from benchmarks.speed import core_times, measure
-from lathework.threads.series import library
+from lathework.threads.library import library
 
 ROOT = Path(__file__).resolve().parent.parent
 FIRST_PAGE = ["src/views/JobsView.vue"]

@@ -103,7 +103,7 @@ def core_times() -> dict[str, float]:
     """Seconds for every size of the library with its default classes, and milliseconds for one, nothing kept."""
     from lathework.answers.size import size_of
     from lathework.threads.limits import external_limits, internal_limits
-    from lathework.threads.series import library
+    from lathework.threads.library import library
 
     threads = library()
     for kept in (size_of, external_limits, internal_limits):

@@ -74,7 +74,7 @@ def _bound(application: Any, port: int, most_bytes: int) -> BaseWSGIServer:
 def _warm() -> None:
     """Work out beforehand what is asked first, and keep it out of the collector's rounds."""
     from lathework.answers.size import size_of
-    from lathework.threads.series import library
+    from lathework.threads.library import library
 
     for thread in library():
         size_of(thread)  # kept, so that the first keystroke is as quick as the next

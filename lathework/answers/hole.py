@@ -20,13 +20,14 @@ from lathework.holes.depth import (
     tap_margin,
     taps,
 )
-from lathework.holes.drill_choice import Choice, choose, owned, sought, wanted_percent
+from lathework.holes.drill_choice import Choice, choose, sought, wanted_percent
 from lathework.holes.mending import Mend, mends
 from lathework.holes.percent import metal_cut
 from lathework.holes.strength import Strip, external_shear, share_held, strip
 from lathework.holes.thin_metal import ThinMetal, thin_metal
 from lathework.lengths import Span, read_length, within
 from lathework.shop.metals import Material, materials
+from lathework.shop.racks import owned
 from lathework.threads.limits.bands import ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import convert, show_length, show_share

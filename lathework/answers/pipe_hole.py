@@ -5,8 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from lathework.errors import InputError
-from lathework.holes.drill_choice import owned
 from lathework.holes.taper_pipe import TaperHole, taper_hole
+from lathework.shop.racks import owned
 from lathework.threads.designation import read_called
 from lathework.threads.taper import is_inside_taper
 from lathework.threads.thread import Thread

@@ -4,28 +4,19 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from functools import cache, lru_cache
-from itertools import pairwise
 from typing import Literal
 
-from lathework.errors import InputError
-from lathework.figures import PRACTICE, Figure, Given, Source
+from lathework.figures import PRACTICE, Figure, Given
+from lathework.holes.oversize import probable_hole
 from lathework.holes.percent import TAPPED_PERCENT, convention, metal_cut, percent_thread
-from lathework.lengths import read_length
 from lathework.shop.metals import Material
+from lathework.shop.racks import home
 from lathework.tables.drills import Drill, all_drills
-from lathework.tables.loader import load
 from lathework.threads.limits.bands import InternalLimits
 from lathework.threads.thread import Thread
-from lathework.units import LengthUnit, convert
+from lathework.units import convert
 
 Fit = Literal["within", "too-small", "too-large"]
-RACKS = ("number", "letter", "fraction", "metric")
-OVERSIZE = Source("memory", "table of oversize of drilled holes")
-PILOTED = 0.5
-"""Share of the oversize that is left after a pilot hole (practice)."""
-SWELLS_FROM_MM = 1.5
-"""Diameter from which drills are expected to cut over their size (practice)."""
 CHART_PERCENT = 77.0
 """Per cent thread of metric charts, whose rule is major less pitch, 100 / 1.299038, and of those of 55 degree and BA
 threads (practice)."""
@@ -33,8 +24,6 @@ TOUGH_PERCENT = 65.0
 """Per cent wanted in tough metals, where torque counts for more (practice)."""
 TOUGH_FORCE = 2400.0
 """Cutting force in N/mm^2 from which a metal counts as tough (practice)."""
-METRIC_RACK = ("metric", "ba", "bsp")
-"""Families whose drills hang in the metric rack (practice)."""
 LEAST = 60.0
 """Per cent thread, by the drill's own size, under which a chart names no drill (practice)."""
 MOST_60, MOST = 80.0, 82.0
@@ -96,74 +85,6 @@ def usual_percent(thread: Thread) -> float:
     Source: practice.
     """
     return TAPPED_PERCENT if thread.family in ("unified", "npt") else CHART_PERCENT
-
-
-@lru_cache(maxsize=128)
-def owned(text: str, unit: LengthUnit) -> tuple[Drill, ...]:
-    """The drills a list names, by diameter: racks (number, letter, fraction, metric) and single sizes, one a line or
-    with commas between; empty means every rack. A bare number is in `unit`. Raises InputError on "drills".
-    """
-    names = [name.strip() for name in text.replace(";", ",").replace("\n", ",").split(",")]
-    named = [name for name in names if name and not name.startswith("# ")]
-    if not named:
-        return all_drills()
-    found: dict[str, Drill] = {}
-    for name in named:
-        if name.lower() in RACKS:
-            found |= {drill.name: drill for drill in all_drills() if drill.rack == name.lower()}
-            continue
-        try:
-            length = read_length(name, unit, "drills")
-        except InputError as error:
-            raise InputError(error.code, "drills", error.message, RACKS) from None
-        found[name] = Drill("own", name, length.value, length.unit, PRACTICE)
-    return tuple(sorted(found.values(), key=lambda drill: drill.diameter_mm))
-
-
-@cache
-def _oversizes() -> tuple[tuple[float, float], ...]:
-    return tuple((float(row.number("diameter")), float(row.number("mean"))) for row in load("drill_oversize").rows)
-
-
-def oversize_in(diameter_in: float) -> float:
-    """Mean oversize of a drill of `diameter_in`, both in inches, between the rows of the table. Source: memory.
-
-    >>> oversize_in(0.25), round(oversize_in(0.375), 4)
-    (0.004, 0.0045)
-    """
-    rows = _oversizes()
-    if diameter_in <= rows[0][0]:
-        return rows[0][1]
-    for (small, low), (large, high) in pairwise(rows):
-        if diameter_in <= large:
-            return low + (high - low) * (diameter_in - small) / (large - small)
-    return rows[-1][1]
-
-
-def probable_hole(drill: Drill, unit: LengthUnit, *, piloted: bool, swells: bool) -> Figure:
-    """The hole that a drill probably cuts, told in `unit`: its diameter + mean oversize, half of it after a pilot.
-
-    None is added below 1.5 mm, nor in a metal where it does not cut wide (`swells`): brass, plastic. Source: memory.
-    """
-    wide = swells and drill.diameter_mm >= SWELLS_FROM_MM
-    over = oversize_in(convert(drill.diameter, drill.unit, "in")) * (PILOTED if piloted else 1.0) if wide else 0.0
-    own, more = convert(drill.diameter, drill.unit, unit), convert(over, "in", unit)
-    return Figure(
-        "probable hole",
-        own + more,
-        unit,
-        "drill + oversize" + ("; halved after a pilot" if piloted and wide else "" if wide else "; none here"),
-        OVERSIZE,
-        (Given("drill", own, unit), Given("oversize", more, unit)),
-    )
-
-
-def home(thread: Thread, drill: Drill) -> bool:
-    """Whether a drill hangs in the rack that goes with a thread: metric for metric, BA and G, else the inch ones.
-
-    A size that somebody owns by itself always does. Source: practice.
-    """
-    return drill.rack == "own" or (drill.rack == "metric") == (thread.family in METRIC_RACK)
 
 
 def sought(thread: Thread, limits: InternalLimits | None, percent: float) -> str:

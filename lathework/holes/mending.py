@@ -11,8 +11,8 @@ from lathework.holes.drill_choice import choose, usual_percent
 from lathework.holes.percent import BASIC_60, TAPPED_PERCENT
 from lathework.tables.common import common_sizes
 from lathework.tables.drills import Drill
+from lathework.threads.library import library
 from lathework.threads.limits import internal_limits
-from lathework.threads.series import library
 from lathework.threads.thread import Thread
 from lathework.units import convert
 

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from lathework.figures import GEOMETRY, Figure, Given
 from lathework.holes.strength import Strip, share_held
-from lathework.threads.series import library
+from lathework.threads.library import library
 from lathework.threads.thread import Thread
 
 ENOUGH_TURNS = 4.0

@@ -7,11 +7,12 @@ from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 
 from lathework.errors import InputError, InvalidDocument
-from lathework.identify.evidence import Evidence, read_evidence
+from lathework.identify.evidence import Evidence
 from lathework.identify.question import INSTRUMENTS, Instrument, Next, next_step
 from lathework.identify.rank import Ranking, rank
+from lathework.identify.reading import read_evidence
+from lathework.threads.library import library
 from lathework.threads.mating import Mating, mate
-from lathework.threads.series import library
 from lathework.threads.thread import Thread
 from lathework.units import show_both
 

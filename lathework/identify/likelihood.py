@@ -3,198 +3,27 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
-from functools import cache, lru_cache
+from functools import cache
 
-from lathework.identify.evidence import GOES, LEAF_SHARE, NEARLY_SHARE, Angle, Answer, Evidence, Goes, Measured, Worn
+from lathework.identify.evidence import GOES, Angle, Answer, Evidence, Goes, Measured, Worn
+from lathework.identify.leaf import leaf_chance, nearly_chance
+from lathework.identify.model import Model
 from lathework.tables.loader import load
 from lathework.threads.designation import Called
-from lathework.threads.limits import external_limits, has_external, internal_limits
+from lathework.threads.limits import external_limits, internal_limits
 from lathework.threads.mating import mate
-from lathework.threads.series import library
-from lathework.threads.taper import TAPER, taper_lengths
 from lathework.threads.thread import Thread
-from lathework.units import MM_PER_INCH, convert
 
 WEAR_MM: dict[Worn, float] = {"new": 0.01, "some": 0.025, "badly": 0.15}
 """Mean wear of a crest, on the diameter; few are worn much, so it falls off exponentially (practice)."""
 FAR_WORN, FAR_WORN_SHARE = 6.0, 0.06
 """How many times more worn than said some are, and how many are (practice)."""
-UNDERCUT, UNDERCUT_SHARE = 0.6, 0.12
-"""How far under the class's least crest makers are found, in tolerances, and how many: dies and old work; not on pipe
-threads, whose tolerance is wide as it is (practice)."""
-TURNED_UNDER = 0.075
-"""How far under nominal the crests of trapezoidal threads are turned, in pitches (practice)."""
-OVERSIZE = 0.3
-"""How far over the class's greatest bore makers are found, in tolerances: drills cut large (practice)."""
-SAME_LEAF_MM = 1e-4
-NEARLY = 0.05
-"""Weight of a leaf that only nearly fits being called the one (practice)."""
-SAID_TO_FIT = 0.9
-"""How often a leaf of the thread's own pitch is said to fit, and not only nearly (practice)."""
-FLOOR = 1e-9
-"""Nothing is quite impossible: gauges slip, and people mistype."""
 _TAPER_SEEN, _TAPER_IMAGINED = 0.9, 0.04
 MATE_UNKNOWN = 1 / len(GOES)
 """Chance of each outcome with a mate whose sizes cannot be laid over the part's."""
 MARKED_OTHERWISE = 0.1
 """Weight of a family against the one that a marking names (practice)."""
 _ROOT_TWO, _ROOT_TAU = math.sqrt(2), math.sqrt(math.tau)
-_BAND_TO_SIGMA = 1 / math.sqrt(12)
-"""Standard deviation of an even spread over a band, per width of the band."""
-
-
-@cache
-def leaves_mm() -> tuple[float, ...]:
-    """Pitches of the leaves of the usual sets, in millimetres."""
-    rows = load("pitch_leaves").rows
-    return tuple(
-        MM_PER_INCH / float(row.number("value")) if row.text("kind") == "tpi" else float(row.number("value"))
-        for row in rows
-    )
-
-
-def _sits(leaf_mm: float, pitch_mm: float) -> float:
-    """How well a leaf sits on a thread: about 1 when they are alike, falling with their relative difference.
-
-    Soon, to a person with good light and a long thread; slowly for the few turns that most people try it on.
-    """
-    off = leaf_mm / pitch_mm - 1
-    return math.exp(-0.5 * (off / LEAF_SHARE) ** 2) + NEARLY * math.exp(-0.5 * (off / NEARLY_SHARE) ** 2)
-
-
-@cache
-def _all_leaves(pitch_mm: float) -> float:
-    return sum(_sits(leaf, pitch_mm) for leaf in leaves_mm())
-
-
-@lru_cache(maxsize=8192)
-def leaf_chance(pitch_mm: float, leaf_mm: float) -> float:
-    """Chance that of all leaves the one of `leaf_mm` is said to fit a thread of `pitch_mm`.
-
-    A thread between two leaves gets the nearer one: 2 BA, 0.81 mm, is called 0.8.
-    """
-    sits, whole = _sits(leaf_mm, pitch_mm), _all_leaves(pitch_mm)
-    if not any(abs(leaf_mm - leaf) < SAME_LEAF_MM for leaf in leaves_mm()):
-        whole += sits
-    return sits / whole if whole > 0 else 0.0
-
-
-def _about(leaf_mm: float, pitch_mm: float, share: float) -> float:
-    return math.exp(-0.5 * ((leaf_mm / pitch_mm - 1) / share) ** 2)
-
-
-@lru_cache(maxsize=8192)
-def nearly_chance(pitch_mm: float, leaf_mm: float) -> float:
-    """Chance that the leaf of `leaf_mm` is called the nearest to a thread of `pitch_mm`, and none is said to fit.
-
-    Seldom where a leaf of its own pitch is in the set: a 10-32 is not told of as nearly 0.8.
-    """
-    leaves = leaves_mm()
-    own = max(_about(leaf, pitch_mm, LEAF_SHARE) for leaf in leaves)
-    whole = sum(_about(leaf, pitch_mm, NEARLY_SHARE) for leaf in leaves)
-    return (1 - SAID_TO_FIT * own) * _about(leaf_mm, pitch_mm, NEARLY_SHARE) / max(whole, FLOOR)
-
-
-@dataclass(frozen=True, slots=True)
-class Model:
-    """A thread as evidence sees it, in millimetres: where crest and bore are found, pitch, angle, taper.
-
-    Crests are found within the class, and some down to `crest_under`.
-    """
-
-    thread: Thread
-    crest_under: float
-    crest_low: float
-    crest_high: float
-    bore_low: float
-    bore_high: float
-    pitch: float
-    angle: float
-    tapered: bool
-    outside: bool
-    inside: bool
-
-    @property
-    def crests(self) -> tuple[tuple[float, float, float], ...]:
-        """The bands of the crest as made: how many lie there, its centre, its spread as one standard deviation."""
-        inside = (self.crest_low + self.crest_high) / 2, (self.crest_high - self.crest_low) * _BAND_TO_SIGMA
-        if self.crest_under >= self.crest_low:
-            return ((1.0, *inside),)
-        under = (self.crest_under + self.crest_low) / 2, (self.crest_low - self.crest_under) * _BAND_TO_SIGMA
-        return (1 - UNDERCUT_SHARE, *inside), (UNDERCUT_SHARE, *under)
-
-    @property
-    def crest(self) -> tuple[float, float]:
-        """Centre of the crest's bands as made, all together, and their spread as one standard deviation."""
-        return (self.crest_under + self.crest_high) / 2, (self.crest_high - self.crest_under) * _BAND_TO_SIGMA
-
-    @property
-    def bore(self) -> tuple[float, float]:
-        """Centre of the bore's band as made, and its spread as one standard deviation."""
-        return (self.bore_low + self.bore_high) / 2, (self.bore_high - self.bore_low) * _BAND_TO_SIGMA
-
-
-def _taper_reach(thread: Thread) -> tuple[float, float]:
-    """How far the diameter lies under and over that of the gauge plane, along the useful thread."""
-    lengths = taper_lengths(thread)
-    if lengths is None:
-        return 0.0, 0.0
-    gauge, useful = lengths.gauge_length.value, lengths.useful_length.value
-    return convert(gauge * TAPER, thread.unit, "mm"), convert((useful - gauge) * TAPER, thread.unit, "mm")
-
-
-def _model(thread: Thread) -> Model:
-    def mm(value: float) -> float:
-        return convert(value, thread.unit, "mm")
-
-    outside, inside = external_limits(thread), internal_limits(thread)
-    under, over = _taper_reach(thread)
-    if thread.single_point:
-        under = TURNED_UNDER * thread.pitch_mm
-    if outside is not None:
-        tolerance = outside.major.maximum - outside.major.minimum
-        undercut = 0.0 if thread.family == "bsp" else UNDERCUT
-        least = outside.major.minimum
-        crest = (mm(least - undercut * tolerance), mm(least), mm(outside.major.maximum))
-    else:
-        crest = (thread.major_mm - under, thread.major_mm - under, thread.major_mm + over)
-    if inside is not None:
-        over_size = OVERSIZE * (inside.minor.maximum - inside.minor.minimum)
-        bore = (mm(inside.minor.minimum), mm(inside.minor.maximum + over_size))
-    else:
-        bore = (thread.minor_mm - under, thread.minor_mm + over)
-    return Model(
-        thread, *crest, *bore, thread.pitch_mm, thread.form.angle_deg, thread.taper > 0,
-        outside=has_external(thread) or thread.single_point or thread.series in ("R", "NPT", "NPSM"),
-        inside=thread.series != "R",
-    )  # fmt: skip
-
-
-@cache
-def models() -> tuple[Model, ...]:
-    """Every thread of the library, as evidence sees it."""
-    return tuple(_model(thread) for thread in library())
-
-
-def _form_of(thread: Thread) -> tuple[object, ...]:
-    """What two names of one thread have in common; pipe threads are told apart by what they are for."""
-    kind = thread.series if thread.family in ("bsp", "npt") else thread.form.name
-    return kind, round(thread.major_mm, 4), round(thread.pitch_mm, 5)
-
-
-@cache
-def also_called() -> dict[str, tuple[str, ...]]:
-    """The other names of each thread of the library that has any: 1/4 by 26 is BSF, brass and model engineer."""
-    alike: dict[tuple[object, ...], list[str]] = {}
-    for thread in library():
-        alike.setdefault(_form_of(thread), []).append(thread.designation)
-    return {
-        name: tuple(other for other in names if other != name)
-        for names in alike.values()
-        if len(names) > 1
-        for name in names
-    }
 
 
 def normal_density(x: float, sigma: float) -> float:

@@ -7,7 +7,7 @@ from typing import Literal, get_args
 
 from lathework.tables.common import common_sizes
 from lathework.tables.loader import load
-from lathework.threads.series import library
+from lathework.threads.library import library
 from lathework.threads.thread import Thread
 
 Origin = Literal["unknown", "american", "british-old", "british-new", "european"]

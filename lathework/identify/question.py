@@ -14,17 +14,16 @@ from lathework.identify.evidence import (
     Angle,
     Evidence,
 )
+from lathework.identify.leaf import leaf_chance, leaves_mm
 from lathework.identify.likelihood import (
     WEAR_MM,
-    Model,
     angle_chance,
     crest_density,
-    leaf_chance,
-    leaves_mm,
     mate_chance,
     normal_density,
     taper_chance,
 )
+from lathework.identify.model import Model
 from lathework.identify.rank import Ranking, part_is_nut
 from lathework.threads.designation import Called
 from lathework.units import MM_PER_INCH

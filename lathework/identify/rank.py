@@ -6,16 +6,9 @@ import math
 from dataclasses import dataclass
 
 from lathework.identify.evidence import Evidence, Goes
-from lathework.identify.likelihood import (
-    FLOOR,
-    MATE_UNKNOWN,
-    Model,
-    also_called,
-    factors,
-    leaves_mm,
-    mate_chance,
-    models,
-)
+from lathework.identify.leaf import FLOOR, leaves_mm
+from lathework.identify.likelihood import MATE_UNKNOWN, factors, mate_chance
+from lathework.identify.model import Model, also_called, models
 from lathework.identify.priors import none_share, prior
 from lathework.threads.designation import Called
 from lathework.threads.designation.suffix import Suffix, apply

@@ -17,7 +17,6 @@ from lathework.cutting.mate_blank import Mate, why_no_mate
 from lathework.cutting.next_cut import DIALS
 from lathework.errors import InputError, InvalidDocument
 from lathework.holes.depth import HIGHEST_PERCENT, LOWEST_PERCENT
-from lathework.holes.drill_choice import owned
 from lathework.identify.evidence import FIELDS
 from lathework.job.model import FINISHES, ORDERS, READOUTS, SUPPORTS, Identification, Job, Method, Setup
 from lathework.job.part_document import check_grooves, read_part
@@ -29,6 +28,7 @@ from lathework.methods.tap import TAPPINGS
 from lathework.part.model import EDGES, Part
 from lathework.reader import Reader
 from lathework.shop.metals import Material, materials
+from lathework.shop.racks import owned
 from lathework.units import LENGTH_UNITS
 
 _Choice = TypeVar("_Choice", bound=str)

@@ -3,25 +3,21 @@
 from __future__ import annotations
 
 from lathework.cutting.groove import SHORTEST_THREAD, groove_width
+from lathework.job.bore_document import ACROSS, ALONG, check_bores, read_bores
 from lathework.lengths import Length, Span
-from lathework.part.bore_sizes import largest_mm, thickness_mm, wall_mm
 from lathework.part.ends import ends_of, nominal_mm
-from lathework.part.model import CUTTERS, MILLED, MOUTHS, SHAPES, TAPS, Bore, Cutter, Mouth, Part, Section, Shape, Stock
+from lathework.part.model import MILLED, SHAPES, Bore, Part, Section, Shape, Stock
 from lathework.part.stock import STOCK_FORMS, StockForm
 from lathework.reader import Reader
 from lathework.units import LengthUnit, convert, show_length
 
 PART_KEYS = ("id", "name", "stock", "overall_length", "sections", "bores", "afterwards")
-BORE_KEYS = ("id", "end", "thread", "across", "depth", "at", "cut")
-MOST_BORES = 6
 LONGEST_WORDS = 600
 """Characters of what is done when the part is made."""
 STOCK_KEYS = ("form", "across", "bar_length")
 SECTION_KEYS = ("id", "shape", "across", "length", "thread", "chamfer", "measured", "measured_length")
 MOST_SECTIONS = 16
 STOCK = Span("A bar size", 1, 150)
-ACROSS = Span("A diameter", 0.5, 150)
-ALONG = Span("A length", 0.2, 600)
 BAR = Span("A bar length", 20, 6000)
 CHAMFER = Span("A chamfer", 0.05, 20)
 DEEPEST_LEAD = 0.2
@@ -96,65 +92,6 @@ def _stock(reader: Reader) -> Stock | None:
     return None if across is None else Stock(form, across, bar_length)
 
 
-def _bore(reader: Reader, path: str) -> Bore | None:
-    """A hole: threaded where a thread is named, else drilled to its size."""
-    reader.section(path, BORE_KEYS)
-    end: Mouth = next(one for one in MOUTHS if one == reader.choice(f"{path}.end", MOUTHS, "right"))
-    cut: Cutter = next(one for one in CUTTERS if one == reader.choice(f"{path}.cut", CUTTERS, "tap"))
-    own, before = reader.ident(f"{path}.id"), reader.wrong
-    depth = reader.length(f"{path}.depth", ALONG, optional=True)
-    at = reader.length(f"{path}.at", ALONG, optional=end != "across")
-    if reader.text(f"{path}.thread"):
-        called = reader.inside(f"{path}.thread")
-        # Kept as typed for when the hole becomes a plain one again.
-        reader.text(f"{path}.across")
-        if called is None or reader.wrong > before:
-            return None
-        return Bore(own, end, depth, called.thread, called.class_name, at=at, cut=cut)
-    across = reader.length(f"{path}.across", ACROSS)
-    return None if across is None or reader.wrong > before else Bore(own, end, depth, across=across, at=at)
-
-
-def _bores(reader: Reader) -> tuple[Bore, ...] | None:
-    """The holes; None where one of them cannot be read. Missing is none."""
-    if reader.raw("part.bores") is None:
-        return ()
-    found = [_bore(reader, f"part.bores.{number}") for number in range(reader.rows("part.bores", MOST_BORES))]
-    whole = tuple(bore for bore in found if bore is not None)
-    return whole if len(whole) == len(found) else None
-
-
-def _check_bores(reader: Reader, part: Part) -> None:
-    """A hole must leave a wall and a bottom, and be reached."""
-    for number, bore in enumerate(part.bores):
-        path = f"part.bores.{number}"
-        size = f"{path}.thread" if bore.thread else f"{path}.across"
-        if bore.end == "across":
-            _check_across(reader, part, bore, path, size)
-            continue
-        if wall_mm(part, bore) <= 0:
-            reader.fail("does-not-fit", size, "This hole is larger than the part round it.")
-        if bore.depth is not None and bore.depth.mm >= part.overall_mm:
-            reader.fail("does-not-fit", f"{path}.depth", "That goes through: leave the depth empty.")
-        if part.stock.one_ended and (bore.end == "left" or bore.depth is None):
-            text = "Only the end that stands out of the chuck can be drilled, and not right through."
-            reader.fail("does-not-fit", f"{path}.end" if bore.end == "left" else f"{path}.depth", text)
-
-
-def _check_across(reader: Reader, part: Part, bore: Bore, path: str, size: str) -> None:
-    """A hole across must lie in the part, be smaller than it, and be tapped, where it is threaded."""
-    assert bore.at is not None
-    across, thick = largest_mm(bore), thickness_mm(part, bore)
-    if not across / 2 < bore.at.mm < part.overall_mm - across / 2:
-        reader.fail("does-not-fit", f"{path}.at", "The hole would break out of the end of the part.")
-    elif across >= thick:
-        reader.fail("does-not-fit", size, "This hole is as wide as the part is thick there.")
-    elif bore.depth is not None and bore.depth.mm >= thick:
-        reader.fail("does-not-fit", f"{path}.depth", "That goes through: leave the depth empty.")
-    if bore.thread is not None and bore.cut not in TAPS:
-        reader.fail("does-not-fit", f"{path}.cut", "A hole across does not turn with the spindle: it is tapped.")
-
-
 def _check_ids(reader: Reader, features: tuple[Section | Bore, ...]) -> None:
     """Sections and holes of a part have ids of their own: what is recorded is told by them."""
     seen: set[str] = set()
@@ -184,7 +121,7 @@ def read_part(reader: Reader) -> Part | None:
     whole = [section for section in sections if section is not None]
     if stock is None or not whole or len(whole) < count:
         return None
-    bores = _bores(reader)
+    bores = read_bores(reader)
     if bores is None:
         return None
     _check_ids(reader, (*whole, *bores))
@@ -207,7 +144,7 @@ def read_part(reader: Reader) -> Part | None:
         reader.fail("out-of-range", "part.overall_length", "A part longer than 600 mm is not planned here.")
     if reader.wrong == before:
         _check_reach(reader, part)
-        _check_bores(reader, part)
+        check_bores(reader, part)
     return part
 
 

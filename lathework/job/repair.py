@@ -9,13 +9,14 @@ from typing import Any
 from lathework.cutting.groove import SHORTEST_THREAD
 from lathework.errors import InputError
 from lathework.figures import AS_TYPED, Figure, Given
-from lathework.holes.drill_choice import choose, owned, wanted_percent
+from lathework.holes.drill_choice import choose, wanted_percent
 from lathework.holes.strength import strip
 from lathework.job.repair_document import Json, RepairSizes, repair_document
 from lathework.job.stud import engagement, hole_thread, nut_end, projection, stud_length
 from lathework.lengths import Length, Span, read_length, within
 from lathework.part.nuts import nut_sizes
 from lathework.shop.metals import Material, materials
+from lathework.shop.racks import owned
 from lathework.threads.designation import read_called
 from lathework.threads.limits import external_limits, internal_limits
 from lathework.threads.limits.bands import ExternalLimits, InternalLimits

@@ -7,11 +7,13 @@ from functools import lru_cache
 
 from lathework.figures import AS_TYPED, PRACTICE, Figure, Given
 from lathework.holes.depth import PILOT_FROM_MM, form_hole, hole_for
-from lathework.holes.drill_choice import choose, home, owned, probable_hole, sought, wanted_percent
+from lathework.holes.drill_choice import choose, sought, wanted_percent
+from lathework.holes.oversize import probable_hole
 from lathework.holes.percent import convention, percent_thread
 from lathework.holes.taper_pipe import TaperHole, taper_hole
 from lathework.part.model import TAPS, Bore
 from lathework.shop.metals import Material
+from lathework.shop.racks import home, owned
 from lathework.tables.drills import Drill, all_drills
 from lathework.threads.limits import internal_limits
 from lathework.threads.limits.bands import InternalLimits

@@ -7,7 +7,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from fractions import Fraction
 
-from lathework.threads.series import library
+from lathework.threads.library import library
 from lathework.threads.thread import Thread
 from lathework.units import convert
 

@@ -6,15 +6,15 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from lathework.holes.depth import THIN_WALL, likely_breaks
-from lathework.holes.drill_choice import RACKS
 from lathework.holes.percent import percent_thread
 from lathework.part.bore_sizes import FLOOR_MM, depth_figure, largest_mm, thickness_mm, wall_mm
 from lathework.part.bores import BoreWork, bore_work, much_nearer
 from lathework.part.model import Bore
 from lathework.planning.chucking import Chucking
 from lathework.planning.notice import Notice, told
-from lathework.planning.steps.tapping import by_hand_because, margin_of, way_of
+from lathework.planning.steps.tap_words import by_hand_because, margin_of, way_of
 from lathework.planning.work import Work, in_mm, racks_of
+from lathework.shop.racks import RACKS
 from lathework.threads.limits import internal_limits
 from lathework.threads.thread import Thread
 from lathework.units import convert, show_share

@@ -19,7 +19,9 @@ from lathework.planning.steps import (
     blade,
     cross,
     edge,
+    facing,
     fitting,
+    gauging,
     holding,
     hole,
     moving,
@@ -65,7 +67,7 @@ def _facing(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
         return
     if chucking.second:
         yield holding.hold_again(work, chucking)
-    yield holding.face(work, chucking)
+    yield facing.face(work, chucking)
 
 
 def _boring(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
@@ -124,7 +126,7 @@ def _threading(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
         if placed.thread is not None:
             yield threading.run_die(work, chucking, placed, placed.thread)
             yield threading.finish_to_shoulder(work, chucking, placed, placed.thread)
-            yield threading.gauge(work, chucking, placed, placed.thread)
+            yield gauging.gauge(work, chucking, placed, placed.thread)
 
 
 def _parting(work: Work, chucking: Chucking) -> Iterator[Operation | None]:

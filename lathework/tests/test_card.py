@@ -14,8 +14,9 @@ from lathework.errors import InputError
 from lathework.figures import Figure
 from lathework.present.threads import card_json, mating_json, size_json
 from lathework.tests.every import each
+from lathework.threads.library import library
 from lathework.threads.mating import mate
-from lathework.threads.series import SERIES_NAMES, library
+from lathework.threads.series import SERIES_NAMES
 
 NAMES = [t.designation for t in library()]
 

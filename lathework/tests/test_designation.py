@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 
 from lathework.errors import InputError
 from lathework.threads.designation import read_called, read_designation
-from lathework.threads.series import library
+from lathework.threads.library import library
 
 READ = (
     ("3/8-16", "3/8-16 UNC"),

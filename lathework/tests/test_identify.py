@@ -12,11 +12,13 @@ from hypothesis import strategies as st
 from lathework.errors import InvalidDocument
 from lathework.identify.answer import Identified, identify
 from lathework.identify.evidence import FIELDS
-from lathework.identify.likelihood import crest_density, leaf_chance, leaves_mm, models
+from lathework.identify.leaf import leaf_chance, leaves_mm
+from lathework.identify.likelihood import crest_density
+from lathework.identify.model import models
 from lathework.identify.priors import ORIGINS, TRADES, none_share, prior, series_weights
 from lathework.present.identified import identified_json
 from lathework.tests.every import each
-from lathework.threads.series import library
+from lathework.threads.library import library
 
 
 def first(found: Identified) -> str:

@@ -14,6 +14,7 @@ from lathework.errors import InputError
 from lathework.figures import Figure
 from lathework.tests.every import each
 from lathework.threads.designation import read_called, read_designation
+from lathework.threads.library import library
 from lathework.threads.limits import (
     external_classes,
     external_limits,
@@ -23,7 +24,7 @@ from lathework.threads.limits import (
     metric,
 )
 from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits
-from lathework.threads.series import library, special_metric, special_unified
+from lathework.threads.special import special_metric, special_unified
 from lathework.threads.thread import Thread
 from lathework.units import MM_PER_INCH
 

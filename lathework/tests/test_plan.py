@@ -13,8 +13,8 @@ from lathework.figures import Figure
 from lathework.present.plans import notes_text, plan_json, sentence_text
 from lathework.shop.metals import materials
 from lathework.tests.samples import PARTED, SCREW, kinds, plan, step
+from lathework.threads.library import library
 from lathework.threads.limits import external_classes
-from lathework.threads.series import library
 from lathework.threads.thread import Thread
 
 

@@ -16,10 +16,10 @@ from lathework.gauging.wires import lead_angle_effect, over_wires, wire_range, w
 from lathework.tests.every import each
 from lathework.threads.designation import read_called, read_designation
 from lathework.threads.explain import explain
+from lathework.threads.library import library
 from lathework.threads.limits import external_limits
 from lathework.threads.mating import mate
 from lathework.threads.profile import Profile, profile
-from lathework.threads.series import library
 from lathework.threads.thread import Thread
 
 PARALLEL = [t for t in library() if external_limits(t) is not None]

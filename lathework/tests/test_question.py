@@ -9,9 +9,10 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from lathework.errors import InvalidDocument
-from lathework.identify.evidence import Evidence, read_evidence
+from lathework.identify.evidence import Evidence
 from lathework.identify.question import INSTRUMENTS, WORTH_ASKING, next_step, questions
 from lathework.identify.rank import Ranking, rank
+from lathework.identify.reading import read_evidence
 
 KNOWN = st.fixed_dictionaries(
     {"outside": st.sampled_from(["", "3.9 mm", "4.7 mm", "6.25 mm", "9.4 mm", "12.6 mm", "13.1 mm", "20.8 mm"])},

@@ -20,9 +20,9 @@ from lathework.shop.metals import materials
 from lathework.tests.every import each
 from lathework.tests.samples import plan, step
 from lathework.threads.designation import read_designation
+from lathework.threads.library import library
 from lathework.threads.limits import external_classes, external_limits
 from lathework.threads.limits.bands import Band
-from lathework.threads.series import library
 from lathework.threads.thread import Thread
 
 HALF_DIGIT = 0.0000500001

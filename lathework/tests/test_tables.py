@@ -8,7 +8,7 @@ from itertools import groupby
 from lathework.figures import Figure
 from lathework.identify.evidence import GOES
 from lathework.tables.loader import FOLDER, HEADER, TableError, load, parse
-from lathework.threads.series import library
+from lathework.threads.library import library
 from lathework.threads.working import basic_figures
 from lathework.units import MM_PER_INCH
 

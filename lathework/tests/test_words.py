@@ -8,8 +8,8 @@ from typing import Any
 
 from lathework.dies.setting import advise
 from lathework.holes.depth import POINT_SHARE
-from lathework.holes.drill_choice import owned
 from lathework.planning.plan import Plan
+from lathework.shop.racks import owned
 from lathework.tests.samples import plan, said, section, step
 from lathework.tests.test_bores import body, bore, value
 

@@ -8,7 +8,7 @@ from jsonschema import Draft202012Validator
 
 from lathework.tests.samples import document
 from lathework.tests.test_parts import together
-from lathework.threads.series import library
+from lathework.threads.library import library
 from launcher.tests.case import CommandCase
 
 LENGTH = {"type": "number", "exclusiveMinimum": 0}

@@ -16,8 +16,9 @@ from lathework.errors import InputError
 from lathework.present.holes import hole_json, pipe_hole_json
 from lathework.present.threads import card_json, mating_json, row_json, size_json
 from lathework.threads.designation import Called, read_called
+from lathework.threads.library import library
 from lathework.threads.mating import mate
-from lathework.threads.series import SERIES_NAMES, library
+from lathework.threads.series import SERIES_NAMES
 from lathework.units import convert
 from server.book import actions
 from server.book.files import limits_csv

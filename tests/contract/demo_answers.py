@@ -15,7 +15,8 @@ from collections.abc import Iterator
 from pathlib import Path
 from typing import Any
 
-from lathework.threads.series import SERIES_NAMES, library
+from lathework.threads.library import library
+from lathework.threads.series import SERIES_NAMES
 from tests.browser.server import Server
 
 PASSES_BY = ("_at", "key", "at", "last")

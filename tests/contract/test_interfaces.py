@@ -19,8 +19,8 @@ from lathework.cutting.cuts import LATHES
 from lathework.cutting.next_cut import DIALS
 from lathework.errors import InvalidDocument
 from lathework.identify.evidence import FIELDS
+from lathework.job import bore_document, part_document
 from lathework.job import document as reader
-from lathework.job import part_document
 from lathework.job.model import FINISHES, ORDERS, READOUTS, SUPPORTS
 from lathework.methods.die import HOLDERS
 from lathework.methods.tap import TAPPINGS
@@ -56,7 +56,7 @@ class JobSchema(unittest.TestCase):
             (part, part_document.PART_KEYS),
             (part["stock"]["properties"], part_document.STOCK_KEYS),
             (SCHEMA["$defs"]["section"]["properties"], part_document.SECTION_KEYS),
-            (part["bores"]["items"]["properties"], part_document.BORE_KEYS),
+            (part["bores"]["items"]["properties"], bore_document.BORE_KEYS),
             (method, reader.METHOD_KEYS),
             (SCHEMA["properties"]["setup"]["properties"], reader.SETUP_KEYS),
             (SCHEMA["properties"]["others"]["items"]["properties"], reader.OTHER_KEYS),

@@ -23,10 +23,10 @@ from lathework.job.repair import AskedRepair, stud_repair
 from lathework.planning.plan import make_plan, make_plans
 from lathework.tests.samples import PLUG, SCREW, STUD, TIE_ROD, plan
 from lathework.tests.test_hold_and_compare import read
+from lathework.threads.library import library
 from lathework.threads.limits import external_classes, external_limits, internal_classes, internal_limits
 from lathework.threads.limits.bands import Band
 from lathework.threads.mating import mate
-from lathework.threads.series import library
 from lathework.threads.working import basic_figures
 from tests.contract.working import Unreadable, agrees, evaluated
 

@@ -6,9 +6,9 @@ import random
 from dataclasses import dataclass
 
 from lathework.errors import InvalidDocument
-from lathework.identify.evidence import read_evidence
 from lathework.identify.question import Ask, Question, next_step
 from lathework.identify.rank import SETTLED, Candidate, rank
+from lathework.identify.reading import read_evidence
 from lathework.threads.designation import read_designation
 from lathework.threads.limits import external_limits, internal_limits
 from lathework.threads.mating import mate

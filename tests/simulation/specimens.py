@@ -11,8 +11,8 @@ import random
 from dataclasses import dataclass
 from functools import cache
 
+from lathework.threads.library import library
 from lathework.threads.limits import external_limits
-from lathework.threads.series import library
 from lathework.threads.thread import Thread
 from lathework.units import convert
 

@@ -5,8 +5,8 @@ from __future__ import annotations
 import unittest
 from functools import cache
 
-from lathework.identify.evidence import read_evidence
 from lathework.identify.rank import Ranking, rank
+from lathework.identify.reading import read_evidence
 from tests.simulation.interview import interview, named
 from tests.simulation.specimens import Specimen, specimens
 

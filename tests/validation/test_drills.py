@@ -13,8 +13,8 @@ from lathework.holes.percent import percent_thread
 from lathework.lengths import read_length
 from lathework.tables.drills import Drill, all_drills
 from lathework.threads.designation import read_designation
+from lathework.threads.library import library
 from lathework.threads.limits import internal_limits
-from lathework.threads.series import library
 from lathework.units import MM_PER_INCH, convert
 from tests.validation.published import PublishedCase
 from tests.validation.reference import reference_rows

@@ -15,11 +15,13 @@ from hypothesis import strategies as st
 from lathework.answers.hole import AskedHole, hole
 from lathework.answers.size import size
 from lathework.holes.depth import drill_depth, form_hole, tap_margin, taps
-from lathework.holes.drill_choice import choose, oversize_in, owned
+from lathework.holes.drill_choice import choose
+from lathework.holes.oversize import oversize_in
 from lathework.holes.percent import metal_cut, percent_thread
 from lathework.holes.strength import external_shear, internal_shear, strip
 from lathework.lengths import read_length
 from lathework.shop.metals import materials
+from lathework.shop.racks import owned
 from lathework.tables.drills import all_drills
 from lathework.threads.designation import read_designation
 from lathework.threads.limits import internal_limits

@@ -16,7 +16,6 @@ from hypothesis import strategies as st
 from lathework.answers.hole import AskedHole, hole
 from lathework.answers.pipe_hole import pipe_hole
 from lathework.errors import InputError
-from lathework.holes.drill_choice import owned
 from lathework.holes.mending import insert_hole, insert_tap, mends
 from lathework.holes.taper_pipe import minor_at, taper_hole
 from lathework.job.document import read_document
@@ -24,6 +23,7 @@ from lathework.job.repair import AskedRepair, StudRepair, stud_repair
 from lathework.methods.chase import infeed_diameters
 from lathework.part.nuts import nut_sizes
 from lathework.planning.plan import make_plans
+from lathework.shop.racks import owned
 from lathework.tables.drills import all_drills
 from lathework.tests.samples import STUD, kinds, step
 from lathework.threads.designation import read_designation

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from lathework.cutting.groove import stress_area
 from lathework.threads.designation import read_designation
-from lathework.threads.series import library
+from lathework.threads.library import library
 from tests.validation.published import PublishedCase, printed_rows
 
 #: ISO 724, basic dimensions: designation, d, d2, d1 (mm).

@@ -7,7 +7,7 @@ import unittest
 from lathework.errors import InputError, InvalidDocument
 from lathework.tests.samples import plan, section, step
 from lathework.threads.designation import read_designation
-from lathework.threads.series import library
+from lathework.threads.library import library
 from tests.validation.reference import class_list
 
 #: BS 811, cycle threads: designation, major, effective, minor (inches), as handbooks print them.

@@ -12,18 +12,10 @@ from lathework.part.bores import BoreWork, spoken
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import typed
-from lathework.planning.steps.hole import DEEP_RATIO, PECK, drilling_speed, pilot_drill, pilot_figure, ream
-from lathework.planning.steps.tapping import (
-    driven,
-    ending,
-    hole_made,
-    manner,
-    risks,
-    tap_order,
-    tap_taper,
-    torques,
-    turns_of,
-)
+from lathework.planning.steps.hole import DEEP_RATIO, PECK, drilling_speed, pilot_drill, pilot_figure
+from lathework.planning.steps.reaming import ream
+from lathework.planning.steps.tap_words import driven, ending, hole_made, manner, risks, tap_order, torques, turns_of
+from lathework.planning.steps.tapping import tap_taper
 from lathework.planning.work import Work, in_mm
 from lathework.threads.thread import Thread
 

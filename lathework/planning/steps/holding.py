@@ -5,13 +5,12 @@ from __future__ import annotations
 from dataclasses import replace
 
 from lathework import cautions
-from lathework.cautions import Caution
 from lathework.cutting.speeds import spindle_speed
 from lathework.figures import PRACTICE, Figure, Given, added
 from lathework.part.stock import FACING_MM, SAW_MM
-from lathework.planning.chucking import BOLT_SHANK, Chucking
-from lathework.planning.operation import Cut, Operation, keyed, makes
-from lathework.planning.order import CENTRE_RATIO, LEAST_GRIP_MM
+from lathework.planning.chucking import Chucking
+from lathework.planning.operation import Operation, keyed, makes
+from lathework.planning.order import LEAST_GRIP_MM
 from lathework.planning.positions import along, given, given_mm
 from lathework.planning.work import Work, in_mm
 from lathework.units import convert
@@ -166,93 +165,7 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
     )
 
 
-def _first_face(work: Work, chucking: Chucking) -> tuple[str, str, dict[str, Figure]]:
-    """Title, sentence and figures of facing the end that is held first."""
-    words = {"bolt": "bolt", "kept": "part"}.get(work.part.stock.form, "bar" if chucking.on_bar else "blank")
-    stand = f"Stand the {words} " + "{stick_out} out of the chuck. "
-    sentence = stand + "Face the end, carriage locked, and set the readout to Z {zero}."
-    return (
-        "Face the end, set Z zero",
-        sentence,
-        {"stick_out": stick_out_figure(work, chucking), "ratio": ratio_figure(chucking)},
-    )
-
-
-def _face_to_length(work: Work, chucking: Chucking) -> tuple[str, str, dict[str, Figure]]:
-    """Title, sentence and figures of facing the second end."""
-    sections = [given(f"section {p.number + 1}", p.section.length) for p in chucking.placed]
-    length = along(work, "overall length", chucking.overall_mm, added(sections), *sections)
-    sentence = "Face the other end until the piece is {length} long, and set the readout to Z {zero} there."
-    return "Face to length", sentence, {"length": length}
-
-
-def _faced_mm(work: Work, chucking: Chucking) -> float:
-    """Diameter that is faced, in millimetres."""
-    if chucking.second and chucking.made:
-        return chucking.placed[0].turned_mm
-    return work.part.stock.across.mm if work.part.stock.one_ended else chucking.bar_mm
-
-
 _HEADLINES = {"zero": "Z", "stick_out": "out", "length": ""}
-
-
-def face(work: Work, chucking: Chucking) -> Operation:
-    """Face the end and set Z zero; on the second end, face to length."""
-    faced = _faced_mm(work, chucking)
-    title, sentence, more = (_face_to_length if chucking.second else _first_face)(work, chucking)
-    headline = "length" if chucking.second else "zero"
-    if work.job.setup.readout == "stops":
-        sentence = sentence.replace("set the readout to Z {zero}", "set the carriage dial or stop to zero")
-        headline = "length" if chucking.second else "stick_out"
-    return Operation(
-        key=keyed("face", chucking.faces),
-        kind="face",
-        title=title,
-        sentence=sentence,
-        headline=headline,
-        figures={
-            "zero": replace(along(work, "face at", 0.0, "the faced end is Z 0"), kind="typed"),
-            "speed": speed(work, faced),
-        }
-        | more,
-        tool=KNIFE,
-        edge="tip",
-        cautions=_face_cautions(work, chucking),
-        notes=_face_notes(work, chucking),
-        cut=Cut(0.0, -FACING_MM, faced, 0.0),
-        chucking=chucking.number,
-        figure_words=_HEADLINES[headline],
-        makes=makes(length=chucking.overall_mm) if chucking.second else "",
-    )
-
-
-def _face_cautions(work: Work, chucking: Chucking) -> tuple[Caution, ...]:
-    bar = work.part.stock.bar_length
-    hangs = min(chucking.worked_mm, chucking.overall_mm) > CENTRE_RATIO * chucking.grip.across_mm
-    behind = chucking.on_bar and bar is not None and bar.mm > LONG_BAR_MM
-    return (
-        cautions.KEY_OUT,
-        *((cautions.LONG_STICK_OUT,) if hangs else ()),
-        *((cautions.RUNS_LONG,) if behind else ()),
-    )
-
-
-def _face_notes(work: Work, chucking: Chucking) -> tuple[str, ...]:
-    form, grip = work.part.stock.form, chucking.grip
-    notes = []
-    if form in ("hexagon", "square") and not chucking.second:
-        notes.append("Corners strike the tool at every turn: light cuts and a slower speed until it is round.")
-    if form == "kept":
-        notes.append(
-            "Copper or soft jaws on a finished surface; true it with an indicator, a hole off its axis is lost."
-        )
-    if grip.words == BOLT_SHANK:
-        notes.append(HEAD_IN_CHUCK)
-    if not chucking.second and work.order == "blanks-first" and grip.length_mm > LONG_IN_SPINDLE_MM:
-        notes.append(INTO_SPINDLE)
-    if chucking.second and work.part.tapped_through:
-        notes.append(OTHER_MOUTH)
-    return tuple(notes)
 
 
 def centre(work: Work, chucking: Chucking) -> Operation | None:

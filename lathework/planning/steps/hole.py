@@ -10,23 +10,21 @@ from lathework.cautions import Caution
 from lathework.cutting.speeds import spindle_speed
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.holes.depth import PILOT_FROM_MM, countersink
-from lathework.holes.drill_choice import owned
-from lathework.holes.taper_pipe import TaperHole
 from lathework.methods.tap import TAP_HOLDINGS
 from lathework.part.bore_sizes import depth_figure, wall_figure
 from lathework.part.bores import HOME_RACKS, BoreWork, spoken
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import given_mm
+from lathework.planning.steps.reaming import ream
 from lathework.planning.work import Work, in_mm
+from lathework.shop.racks import owned
 from lathework.tables.drills import Drill
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
 DRILLING_SHARE = 0.7
 """Drilling speed over turning speed (practice)."""
-REAMING_SHARE = 0.3
-"""Reaming speed over turning speed (practice)."""
 FAST = 2000.0
 """Speed in rev/min that many small lathes do not reach (practice)."""
 LARGE_THROUGH_MM = 20.0
@@ -166,35 +164,6 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Op
         cut=_taken(chucking, found.drill_mm, depth),
         chucking=chucking.number,
     )
-
-
-def ream(
-    work: Work,
-    chucking: Chucking,
-    found: BoreWork,
-    taper: TaperHole,
-    *,
-    kind: str = "ream",
-    guided: str = "on the tailstock centre",
-    care: Caution = cautions.DRILL,
-) -> Operation:
-    """Ream a taper, `guided` as said, before a taper tap; or go without and drill larger."""
-    speed = spindle_speed(work.job.material.turning_speed * REAMING_SHARE, found.drill_mm, name="speed")
-    without = f" Drill {taper.plain.name} then." if taper.plain else ""
-    return Operation(
-        key=keyed(kind, found.bore.id),
-        kind="ream",
-        title="Ream the taper",
-        sentence="Ream 1 in 16 until the mouth measures {mouth}.",
-        headline="mouth",
-        figures={"mouth": taper.ream_to, "deep": taper.deep, "speed": speed},
-        tool=f"taper pipe reamer {guided}",
-        edge="",
-        cautions=(care,),
-        notes=("Never backward: its edges chip.", f"No taper reamer?{without} The tap wears fast."),
-        makes=makes(mouth=in_mm(taper.ream_to)),
-        chucking=chucking.number,
-    )  # fmt: skip
 
 
 def _mouth(chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:

@@ -16,21 +16,18 @@ from lathework.cutting.roughing import (
 from lathework.cutting.taper_blank import handle_length, taper_torque
 from lathework.cutting.torque import cutting_torque, hand_force
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
-from lathework.gauging.wires import best_wire, over_wires_within
 from lathework.methods.die import DIE_HOLDINGS, DieHolding
 from lathework.methods.reversing import back_off, backward
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.driving import LEAD_LEFT, lighter, rhythm, roughing, turn_back, under_power, why_by_hand
 from lathework.planning.mate_words import opening, opening_notes
-from lathework.planning.operation import Cut, Operation, keyed, makes, quoted
-from lathework.planning.steps.taper import gauge_taper, taper_notes
+from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.steps.taper import taper_notes
 from lathework.planning.work import ThreadWork, Work, in_mm
 from lathework.units import convert
 
 SHORT_OF_SHOULDER = 0.5
 """Pitches kept between the die and the shoulder (practice)."""
-EVERY_PIECE_UP_TO, EVERY_THIRD_UP_TO = 5, 20
-"""Batches up to which each piece, or each third one, is gauged; beyond, each fifth (practice)."""
 DRIFTS = 4.0
 """Length over diameter from which a die's own lead is felt (practice)."""
 LEAD_DRIFTS = "That long a die drifts in pitch: where a nut must run all along it, single-point or chase it."
@@ -154,7 +151,7 @@ def _thread_notes(work: Work, chucking: Chucking, placed: Placed, found: ThreadW
     return tuple(notes)
 
 
-def _thread_made(placed: Placed, found: ThreadWork) -> str:
+def thread_made(placed: Placed, found: ThreadWork) -> str:
     """What running the die on, finishing and gauging make of a section: this thread, this long."""
     return makes(thread=found.named, length=placed.far_mm - placed.near_mm)
 
@@ -198,7 +195,7 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -
         chucking=chucking.number,
         thread=thread,
         class_name=found.class_name,
-        makes=_thread_made(placed, found),
+        makes=thread_made(placed, found),
     )
 
 
@@ -240,56 +237,5 @@ def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, found: Th
         chucking=chucking.number,
         thread=thread,
         class_name=found.class_name,
-        makes=_thread_made(placed, found),
-    )
-
-
-def check_interval(pieces: int) -> Figure:
-    """How often a piece is gauged in a batch of `pieces` (a count) after the first, which is gauged all over.
-
-    Each one up to 5, each third up to 20, else each fifth. Source: practice.
-    """
-    every = 1 if pieces <= EVERY_PIECE_UP_TO else 3 if pieces <= EVERY_THIRD_UP_TO else 5
-    return Figure(
-        "gauge one in", every, counted(every, "piece"), "by the size of the batch; the first one always", PRACTICE,
-        (Given("pieces", pieces),), kind="table", note="And after every change of the die, the blank or the tool.",
-    )  # fmt: skip
-
-
-def _mate(work: Work) -> str:
-    """What a thread of the part is tried with: nobody says which of several threads fits what the job was made for."""
-    if len({(found.thread.major_mm, found.thread.pitch_mm) for found in work.threads.values()}) > 1:
-        return "its mate"
-    return quoted(work.job.fits) or "the nut"
-
-
-def gauge(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation:
-    """Try the mating part, and adjust the die by what it says."""
-    thread, mate = found.thread, _mate(work)
-    if found.limits is None:
-        return gauge_taper(work, chucking, placed, found, mate)
-    wire = best_wire(thread)
-    least, most = over_wires_within(thread, wire.value, found.limits)
-    return Operation(
-        key=keyed("gauge", placed.section.id),
-        kind="gauge",
-        title="Gauge with the nut",
-        sentence=f"Clean the thread and try {mate}: snug, no shake.",
-        headline="",
-        figure_words="snug",
-        figures={"wires_most": most, "wires_least": least, "wire": wire, "every": check_interval(work.job.quantity)},
-        tool=mate,
-        edge="",
-        cautions=() if way_of(work, found).off_lathe else (cautions.STOP_TO_MEASURE,),
-        notes=("It is made to its mate: no gauge but that one tells.",)
-        if found.mate is not None
-        else (
-            f"No nut? Over three wires of {{wire}} class {found.class_name} measures {{wires_least}} to "
-            "{wires_most}.",
-        ),
-        measure="verdict",
-        chucking=chucking.number,
-        thread=thread,
-        class_name=found.class_name,
-        makes=_thread_made(placed, found),
+        makes=thread_made(placed, found),
     )

@@ -78,7 +78,6 @@ def _cuts(cuts: tuple[Figure, ...], deepest: Figure, start_mm: float, aim_mm: fl
             given_mm("from", start_mm, unit), given_mm("to", aim_mm, unit), given_mm("finishing cut", FINISH_MM, unit),
             given_mm("deepest cut", in_mm(deepest), unit),
         ),
-        note=f"The deepest cut is {deepest.formula}.",
     )  # fmt: skip
 
 
@@ -90,7 +89,8 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
     figures = {"diameter": _diameter(work, placed), "length": length, "stop": tip_stop(work, end_mm, *inputs)}
     if found is not None and found.taper is None:
         figures["crest"] = found.blank.crest_percent
-    figures |= {"cuts": _cuts(cuts, deepest, start_mm, aim, work.job.unit), "speed": speed(work, start_mm)}
+    figures |= {"cuts": _cuts(cuts, deepest, start_mm, aim, work.job.unit), "deepest": deepest}
+    figures["speed"] = speed(work, start_mm)
     stop = "the tool tip stops" if work.job.setup.readout == "readout" else "stop the carriage"
     return Operation(
         key=keyed("turn", placed.section.id),

@@ -8,7 +8,7 @@ from decimal import Decimal
 from fractions import Fraction
 
 from lathework.errors import InputError
-from lathework.threads.series import library
+from lathework.threads.library import library
 from lathework.threads.thread import Thread
 
 HOW = "Write a thread like 3/8-16, M8x1, 1/4 BSW, G3/8 or 2 BA."

@@ -6,7 +6,7 @@ import re
 from dataclasses import replace
 
 from lathework.threads.designation.common import ask
-from lathework.threads.series import library
+from lathework.threads.library import library
 from lathework.threads.thread import Thread
 
 _PIPE_WORDS = re.compile(r"\b(?:bsp|gas)\b", re.IGNORECASE)

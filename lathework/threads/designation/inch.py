@@ -8,7 +8,9 @@ from decimal import Decimal
 from functools import cache
 
 from lathework.threads.designation.common import HOW, SIZE, ask, fail, fraction
-from lathework.threads.series import library, special_unified, special_whitworth, trim
+from lathework.threads.library import library
+from lathework.threads.series import trim
+from lathework.threads.special import special_unified, special_whitworth
 from lathework.threads.thread import Thread
 
 _INCH_SERIES = {

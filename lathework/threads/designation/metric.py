@@ -6,7 +6,9 @@ import re
 from decimal import Decimal
 
 from lathework.threads.designation.common import ask, fail
-from lathework.threads.series import library, special_metric, trim
+from lathework.threads.library import library
+from lathework.threads.series import trim
+from lathework.threads.special import special_metric
 from lathework.threads.thread import Thread
 
 _METRIC = re.compile(

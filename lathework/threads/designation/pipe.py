@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 
 from lathework.threads.designation.common import SIZE, fail, named
-from lathework.threads.series import library
+from lathework.threads.library import library
 from lathework.threads.thread import Thread
 
 _PIPE = re.compile(rf"^g\s*(?P<size>{SIZE})(?:\s*-\s*(?P<tpi>\d{{2}}))?$", re.ASCII)

@@ -5,7 +5,8 @@ from __future__ import annotations
 import re
 
 from lathework.threads.designation.common import SIZE, ask, fail, fraction, named
-from lathework.threads.series import library, trim
+from lathework.threads.library import library
+from lathework.threads.series import trim
 from lathework.threads.thread import Thread
 
 _RMS = re.compile(r"^rms(?:\s*(?:0?\.7965|0?\.8)?\s*[-x]?\s*36)?$", re.ASCII)

@@ -13,7 +13,7 @@ import ezdxf
 from django.http import HttpResponse
 from django.test import TestCase
 
-from lathework.threads.series import library
+from lathework.threads.library import library
 
 
 class Book(TestCase):

@@ -12,7 +12,7 @@ from lathework.job.document import read_document
 from lathework.part.model import SHAPES
 from lathework.part.stock import STOCK_FORMS
 from lathework.tests.samples import document
-from lathework.threads.series import library
+from lathework.threads.library import library
 
 
 class Reference(SimpleTestCase):

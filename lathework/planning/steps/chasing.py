@@ -1,0 +1,79 @@
+"""A thread chased into a hole with a tap or a boring tool, tried with its screw."""
+
+from __future__ import annotations
+
+from lathework import cautions
+from lathework.cutting.speeds import spindle_speed
+from lathework.methods.chase import advance, chasing_passes, infeed, largest_chaser, pass_count
+from lathework.part.bores import BoreWork
+from lathework.planning.chucking import Chucking
+from lathework.planning.driving import (
+    CHASING_SHARE,
+)
+from lathework.planning.operation import Operation, keyed, quoted
+from lathework.planning.steps.tap_words import full_depth, hole_made
+from lathework.planning.work import Work
+from lathework.threads.thread import Thread
+from lathework.units import convert
+
+
+def chase(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
+    """Chase the thread of a bored hole: with a tap held as a tool, or a boring tool ground to the form."""
+    job, by_tap = work.job, found.bore.cut == "tap-as-chaser"
+    bore = convert(found.drill_mm, "mm", thread.unit)
+    passes = chasing_passes(thread, found.drill_mm, job.unit)
+    figures = {
+        "advance": advance(thread),
+        "infeed": infeed(thread, bore, job.setup.dial),
+        "cuts": pass_count(thread, found.drill_mm),
+        "speed": spindle_speed(job.material.thread_speed * CHASING_SHARE, thread.major_mm, name="speed"),
+    }
+    if by_tap:
+        figures["tap"] = largest_chaser(bore, thread.unit)
+    held = (
+        "Hold a tap of the same pitch in the toolpost like a boring tool, on centre, a flute square to the bore, its "
+        "square held so that it cannot turn. "
+        if by_tap
+        else "Set an inside threading tool on centre, square by the gauge. "
+    )
+    return Operation(
+        key=keyed("chase", found.bore.id),
+        kind="chase",
+        title="Chase the thread",
+        sentence=held + "Gear the leadscrew for {advance} a turn and chase in {cuts}, {infeed} in all from touching.",
+        headline="infeed",
+        figures=figures,
+        tool=f"tap of {thread.pitch:.4g} {thread.unit} pitch as a chaser" if by_tap else "inside threading tool",
+        edge="",
+        cautions=(cautions.CHASE, *work.hazards),
+        notes=(
+            *(() if found.bore.depth is None else ("Blind: cut a recess two pitches wide at the bottom first, to run "
+                                                   "out into; chalk the place on the bed.",)),
+            f"Lubricant: {job.material.lubricant}.",
+            "Try the mating part from three quarters of the infeed on.",
+        ),
+        passes=passes,
+        chucking=chucking.number,
+        makes=hole_made(found, thread),
+    )  # fmt: skip
+
+
+def try_screw(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
+    """Clean the hole and try what goes in it."""
+    # What it is made for may be made only later.
+    fits = "a sound screw" if work.threads or not work.job.fits else f"{quoted(work.job.fits)}, or a sound screw"
+    return Operation(
+        key=keyed("try", found.bore.id),
+        kind="gauge",
+        title="Try the hole",
+        sentence=f"Blow the hole out and try {fits}: it goes in by hand to the full depth, without shake.",
+        headline="",
+        figure_words="by hand",
+        figures={"deep": full_depth(work, found)},
+        tool=f"{thread.designation} screw or plug gauge",
+        edge="",
+        cautions=(cautions.STOP_TO_MEASURE,),
+        notes=("Plug gauge: go all the way in, no-go not beyond two turns.",),
+        chucking=chucking.number,
+        makes=hole_made(found, thread),
+    )  # fmt: skip

@@ -1,0 +1,66 @@
+"""Gauging a thread that a die cut, and how often in a batch."""
+
+from __future__ import annotations
+
+from lathework import cautions
+from lathework.figures import PRACTICE, Figure, Given, counted
+from lathework.gauging.wires import best_wire, over_wires_within
+from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.operation import Operation, keyed, quoted
+from lathework.planning.steps.taper import gauge_taper
+from lathework.planning.steps.threading import thread_made, way_of
+from lathework.planning.work import ThreadWork, Work
+
+EVERY_PIECE_UP_TO, EVERY_THIRD_UP_TO = 5, 20
+"""Batches up to which each piece, or each third one, is gauged; beyond, each fifth (practice)."""
+
+
+def check_interval(pieces: int) -> Figure:
+    """How often a piece is gauged in a batch of `pieces` (a count) after the first, which is gauged all over.
+
+    Each one up to 5, each third up to 20, else each fifth. Source: practice.
+    """
+    every = 1 if pieces <= EVERY_PIECE_UP_TO else 3 if pieces <= EVERY_THIRD_UP_TO else 5
+    return Figure(
+        "gauge one in", every, counted(every, "piece"), "by the size of the batch; the first one always", PRACTICE,
+        (Given("pieces", pieces),), kind="table", note="And after every change of the die, the blank or the tool.",
+    )  # fmt: skip
+
+
+def _mate(work: Work) -> str:
+    """What a thread of the part is tried with: nobody says which of several threads fits what the job was made for."""
+    if len({(found.thread.major_mm, found.thread.pitch_mm) for found in work.threads.values()}) > 1:
+        return "its mate"
+    return quoted(work.job.fits) or "the nut"
+
+
+def gauge(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation:
+    """Try the mating part, and adjust the die by what it says."""
+    thread, mate = found.thread, _mate(work)
+    if found.limits is None:
+        return gauge_taper(work, chucking, placed, found, mate)
+    wire = best_wire(thread)
+    least, most = over_wires_within(thread, wire.value, found.limits)
+    return Operation(
+        key=keyed("gauge", placed.section.id),
+        kind="gauge",
+        title="Gauge with the nut",
+        sentence=f"Clean the thread and try {mate}: snug, no shake.",
+        headline="",
+        figure_words="snug",
+        figures={"wires_most": most, "wires_least": least, "wire": wire, "every": check_interval(work.job.quantity)},
+        tool=mate,
+        edge="",
+        cautions=() if way_of(work, found).off_lathe else (cautions.STOP_TO_MEASURE,),
+        notes=("It is made to its mate: no gauge but that one tells.",)
+        if found.mate is not None
+        else (
+            f"No nut? Over three wires of {{wire}} class {found.class_name} measures {{wires_least}} to "
+            "{wires_most}.",
+        ),
+        measure="verdict",
+        chucking=chucking.number,
+        thread=thread,
+        class_name=found.class_name,
+        makes=thread_made(placed, found),
+    )

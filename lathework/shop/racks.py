@@ -1,0 +1,46 @@
+"""Drills one owns: racks and single sizes, and which rack goes with a thread."""
+
+from __future__ import annotations
+
+from functools import lru_cache
+
+from lathework.errors import InputError
+from lathework.figures import PRACTICE
+from lathework.lengths import read_length
+from lathework.tables.drills import Drill, all_drills
+from lathework.threads.thread import Thread
+from lathework.units import LengthUnit
+
+RACKS = ("number", "letter", "fraction", "metric")
+METRIC_RACK = ("metric", "ba", "bsp")
+"""Families whose drills hang in the metric rack (practice)."""
+
+
+@lru_cache(maxsize=128)
+def owned(text: str, unit: LengthUnit) -> tuple[Drill, ...]:
+    """The drills a list names, by diameter: racks (number, letter, fraction, metric) and single sizes, one a line or
+    with commas between; empty means every rack. A bare number is in `unit`. Raises InputError on "drills".
+    """
+    names = [name.strip() for name in text.replace(";", ",").replace("\n", ",").split(",")]
+    named = [name for name in names if name and not name.startswith("# ")]
+    if not named:
+        return all_drills()
+    found: dict[str, Drill] = {}
+    for name in named:
+        if name.lower() in RACKS:
+            found |= {drill.name: drill for drill in all_drills() if drill.rack == name.lower()}
+            continue
+        try:
+            length = read_length(name, unit, "drills")
+        except InputError as error:
+            raise InputError(error.code, "drills", error.message, RACKS) from None
+        found[name] = Drill("own", name, length.value, length.unit, PRACTICE)
+    return tuple(sorted(found.values(), key=lambda drill: drill.diameter_mm))
+
+
+def home(thread: Thread, drill: Drill) -> bool:
+    """Whether a drill hangs in the rack that goes with a thread: metric for metric, BA and G, else the inch ones.
+
+    A size that somebody owns by itself always does. Source: practice.
+    """
+    return drill.rack == "own" or (drill.rack == "metric") == (thread.family in METRIC_RACK)
