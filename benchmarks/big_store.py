@@ -40,7 +40,8 @@ def _entries(document: dict[str, object], count: int, rng: random.Random) -> lis
     """So many entries of a job, as they would be recorded piece after piece."""
     [plan, *_] = make_plans(read_document(document))
     told = {step.key: story_of(plan, step.key, "", 1) for step in plan.operations}
-    part, out, piece = plan.job.part.id, [], 1
+    part, piece = plan.job.part.id, 1
+    out: list[Entry] = []
     keys = [step.key for step in plan.operations]
     while len(out) <= count:
         for step in plan.operations:

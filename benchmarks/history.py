@@ -78,7 +78,7 @@ def history(root: Path) -> dict[str, float]:
         servers = [LiveServer(root, few), LiveServer(root, big)]
         try:
             studs = next(j["id"] for j in json.loads(servers[0].get("/api/jobs"))["jobs"] if j["title"] == STUDS)
-            asks = {
+            asks: dict[str, Callable[[int], object]] = {
                 **{f"{name}_demo": ask for name, ask in _asks(servers[0], studs).items()},
                 **{f"{name}_big": ask for name, ask in _asks(servers[1], named["usual"]).items()},
                 "reading_short": Recorder(servers[1], named["short"]),

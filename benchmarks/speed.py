@@ -102,8 +102,8 @@ def measure(root: Path, designations: list[str]) -> dict[str, float]:
 def core_times() -> dict[str, float]:
     """Seconds for every size of the library with its default classes, and milliseconds for one, nothing kept."""
     from lathework.answers.size import size_of
-    from lathework.threads.limits import external_limits, internal_limits
     from lathework.threads.library import library
+    from lathework.threads.limits import external_limits, internal_limits
 
     threads = library()
     for kept in (size_of, external_limits, internal_limits):

@@ -20,7 +20,7 @@ from django.core.management import call_command
 from server import store
 
 if TYPE_CHECKING:
-    from waitress.server import BaseWSGIServer
+    from waitress.server import TcpWSGIServer
 
 HOST = "127.0.0.1"
 THREADS = 8
@@ -54,16 +54,17 @@ def _checked(file: Path) -> None:
         _stop(f"{problem}. `./conch restore FILE` puts a backup in its place.")
 
 
-def _bound(application: Any, port: int, most_bytes: int) -> BaseWSGIServer:
+def _bound(application: Any, port: int, most_bytes: int) -> TcpWSGIServer:
     """A server that listens on `port`, any that is free for 0."""
     from waitress.server import create_server
 
     deadline = time.monotonic() + PORT_PATIENCE_S
     while True:
         try:
-            made: BaseWSGIServer = create_server(
+            made = create_server(
                 application, host=HOST, port=port, threads=THREADS, ident=None, max_request_body_size=most_bytes
             )
+            assert isinstance(made, TcpWSGIServer)  # one address, so one socket
             return made
         except OSError as error:
             if error.errno != errno.EADDRINUSE or time.monotonic() > deadline:
@@ -89,7 +90,7 @@ def _serve(port: int, *, empty: bool) -> None:
     from django.conf import settings
     from django.db import connection
 
-    _checked(settings.DATABASES["default"]["NAME"])
+    _checked(Path(str(settings.DATABASES["default"]["NAME"])))
     call_command("migrate", verbosity=0)
     call_command("begin", empty=empty)
     from server.wsgi import application
@@ -100,7 +101,8 @@ def _serve(port: int, *, empty: bool) -> None:
         # Whoever waits for the line may stop it before it is written to the end.
         with suppress(KeyboardInterrupt):
             signal.signal(signal.SIGTERM, _leave)
-            print(f"Conch is at http://{HOST}:{server.effective_port}/  (stop it with Ctrl-C)", flush=True)
+            port = server.effective_port  # type: ignore[attr-defined]  # the stubs leave it out
+            print(f"Conch is at http://{HOST}:{port}/  (stop it with Ctrl-C)", flush=True)
             server.run()
     finally:
         server.close()
@@ -128,4 +130,4 @@ def main() -> None:
 
 
 if __name__ == "__main__":
-    sys.exit(main())
+    main()

@@ -7,6 +7,7 @@ from typing import Any, Literal
 import orjson
 from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router, Schema
+from ninja.params import functions as params
 
 from lathework.answers.card import Asked, Card, card
 from lathework.answers.hole import AskedHole, hole
@@ -34,13 +35,13 @@ _LONGEST = 60
 class CardQuery(Schema):
     """A thread, its classes, and what the person has: all as typed, empty for the usual."""
 
-    q: str = Query(..., max_length=200)
-    class_name: str = Query("", alias="class", max_length=_LONGEST)
-    internal_class: str = Query("", max_length=_LONGEST)
-    engagement: str = Query("", max_length=_LONGEST)
-    wire: str = Query("", max_length=_LONGEST)
-    drill: str = Query("", max_length=_LONGEST)
-    plating: str = Query("", max_length=_LONGEST)
+    q: str = params.Query(..., max_length=200)
+    class_name: str = params.Query("", alias="class", max_length=_LONGEST)
+    internal_class: str = params.Query("", max_length=_LONGEST)
+    engagement: str = params.Query("", max_length=_LONGEST)
+    wire: str = params.Query("", max_length=_LONGEST)
+    drill: str = params.Query("", max_length=_LONGEST)
+    plating: str = params.Query("", max_length=_LONGEST)
 
     def card(self) -> Card:
         """The card asked for. Raises InputError."""
@@ -68,7 +69,7 @@ def series(request: HttpRequest) -> HttpResponse:
 
 
 @router.get("/rows", response={200: list[RowOut], **PROBLEMS})
-def rows(request: HttpRequest, series: str = Query(..., max_length=_LONGEST)) -> HttpResponse:
+def rows(request: HttpRequest, series: str = params.Query(..., max_length=_LONGEST)) -> HttpResponse:
     """The threads of one series, in its table's order; none for a series that the book lacks."""
     return answer([row_json(thread) for thread in library() if thread.series == series])
 
@@ -127,14 +128,14 @@ def page_as_dxf(request: HttpRequest, asked: Query[CardQuery]) -> HttpResponse:
 class HoleQuery(Schema):
     """A thread to be tapped and what the shop has for it: all as typed, empty for the usual."""
 
-    q: str = Query(..., max_length=200)
-    internal_class: str = Query("", max_length=_LONGEST)
-    percent: str = Query("", max_length=_LONGEST)
-    drills: str = Query("", max_length=2000)
-    bolt: str = Query("", max_length=_LONGEST)
-    metal: str = Query("", max_length=_LONGEST)
-    depth: str = Query("", max_length=_LONGEST)
-    through: str = Query("", max_length=_LONGEST)
+    q: str = params.Query(..., max_length=200)
+    internal_class: str = params.Query("", max_length=_LONGEST)
+    percent: str = params.Query("", max_length=_LONGEST)
+    drills: str = params.Query("", max_length=2000)
+    bolt: str = params.Query("", max_length=_LONGEST)
+    metal: str = params.Query("", max_length=_LONGEST)
+    depth: str = params.Query("", max_length=_LONGEST)
+    through: str = params.Query("", max_length=_LONGEST)
     piloted: bool = False
 
 
@@ -151,8 +152,8 @@ def tapped_hole(request: HttpRequest, asked: Query[HoleQuery]) -> HttpResponse:
 @router.get("/pipe-hole", response={200: PipeHoleOut, **PROBLEMS})
 def taper_hole(
     request: HttpRequest,
-    q: str = Query(..., max_length=200),
-    drills: str = Query("", max_length=2000),
+    q: str = params.Query(..., max_length=200),
+    drills: str = params.Query("", max_length=2000),
     unit: Literal["in", "mm"] = "in",
 ) -> HttpResponse:
     """A hole for a taper pipe thread: drill, ream, gauge; bare numbers among the drills are in `unit`."""
@@ -162,8 +163,8 @@ def taper_hole(
 @router.get("/mating", response={200: MatingOut, **PROBLEMS})
 def mating(
     request: HttpRequest,
-    bolt: str = Query(..., max_length=200),
-    nut: str = Query(..., max_length=200),
+    bolt: str = params.Query(..., max_length=200),
+    nut: str = params.Query(..., max_length=200),
 ) -> HttpResponse:
     """A nut of one thread on a bolt of another; a class said with either stands."""
     outside, inside = (_called(text, field) for text, field in ((bolt, "bolt"), (nut, "nut")))
@@ -185,6 +186,6 @@ def keep(request: HttpRequest, payload: KeepIn) -> HttpResponse:
 
 
 @router.delete("/favourites", response={200: KeptOut, **PROBLEMS})
-def let_go(request: HttpRequest, q: str = Query(..., max_length=200)) -> HttpResponse:
+def let_go(request: HttpRequest, q: str = params.Query(..., max_length=200)) -> HttpResponse:
     """Let a kept thread go."""
     return answer({"favourites": actions.let_go(q)})

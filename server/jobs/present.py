@@ -118,7 +118,7 @@ def job_file(job: Job) -> Json:
     live = live_entries(job.pk)
     record: Json = {"entries": [_entry_file(entry) for entry in live], "held": job.held, "closed": job.closed}
     gone = _gone(job, live)
-    return job.document | {"record": record | ({"gone": gone} if gone else {})}
+    return {**job.document, "record": record | ({"gone": gone} if gone else {})}
 
 
 def raw_file(job: Job) -> Json:

@@ -5,7 +5,8 @@ from __future__ import annotations
 from typing import Literal
 
 from django.http import HttpRequest, HttpResponse
-from ninja import Query, Router, Schema
+from ninja import Router, Schema
+from ninja.params.functions import Query
 
 from server.logbook.search import search
 from server.site.problems import PROBLEMS, answer

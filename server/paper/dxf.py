@@ -4,6 +4,8 @@ from __future__ import annotations
 
 import io
 
+from ezdxf.filemanagement import new
+
 from lathework.drawing.shapes import Sheet
 from lathework.units import LengthUnit
 
@@ -24,7 +26,7 @@ def sheet_dxf(sheet: Sheet, mm_per_unit: float, unit: LengthUnit) -> str:
         "middle": TextEntityAlignment.CENTER,
         "end": TextEntityAlignment.RIGHT,
     }
-    drawing = ezdxf.new("R2010", units=ezdxf.units.MM)
+    drawing = new("R2010", units=ezdxf.units.MM)
     space = drawing.modelspace()
     true = mm_per_unit / sheet.scale
     paths = [path for path in sheet.paths if not path.step]

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+from typing import Any
 
 from reportlab.lib.styles import ParagraphStyle
 from reportlab.platypus import Paragraph
@@ -45,7 +46,7 @@ class Lettering:
             self._models[id(style)] = Paragraph("x", style).frags[0]
         return self._models[id(style)]
 
-    def _style(self, face: str, height: float, leading: float, **more: float) -> ParagraphStyle:
+    def _style(self, face: str, height: float, leading: float, **more: Any) -> ParagraphStyle:
         return ParagraphStyle("", fontName=face, fontSize=height * self.size, leading=leading * self.size, **more)
 
     def title(self, text: str) -> Paragraph:

@@ -67,7 +67,7 @@ class _NoPaper(Canvas):
 def _room(flowable: Flowable, rooms: list[_Room]) -> Flowable:
     """The room of a flowable, noted in `rooms`; what is kept together stays so, and a page ends where it ends."""
     if isinstance(flowable, KeepTogether):
-        return KeepTogether([_room(one, rooms) for one in flowable._content])
+        return KeepTogether([_room(one, rooms) for one in flowable._content])  # type: ignore[attr-defined]  # the stubs leave it out
     if isinstance(flowable, PageBreak | Spacer):
         return flowable
     rooms.append(_Room(flowable))

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from functools import partial
 from io import BytesIO
+from typing import Any
 
 from reportlab.lib.pagesizes import A4
 from reportlab.lib.units import mm
@@ -75,7 +76,7 @@ def _step(number: int, operation: Operation, unit: LengthUnit, style: Lettering,
     says.append(style.do(sentence_text(operation, unit)))
     says += [style.care(line) for line in (*_passes(operation, unit), *_remarks(number, operation, unit, said))]
     row = [[_Square(), says, style.key(headline_text(operation, unit))]]
-    rules = [
+    rules: list[Any] = [
         ("VALIGN", (0, 0), (-1, -1), "TOP"),
         ("TOPPADDING", (0, 0), (-1, -1), 2),
         ("LEFTPADDING", (2, 0), (2, 0), 0),

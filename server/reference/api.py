@@ -5,7 +5,8 @@ from __future__ import annotations
 from typing import Literal
 
 from django.http import HttpRequest, HttpResponse
-from ninja import Query, Router, Schema
+from ninja import Router, Schema
+from ninja.params.functions import Query
 
 from lathework.answers.size import size
 from lathework.cautions import HAZARD_CAUTIONS, HAZARD_NAMES

@@ -10,14 +10,15 @@ from urllib.parse import urlencode
 from xml.etree import ElementTree
 
 import ezdxf
-from django.http import HttpResponse
 from django.test import TestCase
+from ezdxf.filemanagement import read
 
 from lathework.threads.library import library
+from server.jobs.tests.case import Answer
 
 
 class Book(TestCase):
-    def ask(self, path: str, **query: str) -> HttpResponse:
+    def ask(self, path: str, **query: str) -> Answer:
         return self.client.get(f"/api/threads/{path}?{urlencode(query)}")
 
     def page(self, q: str, **query: str) -> Any:
@@ -108,8 +109,9 @@ class Book(TestCase):
     def test_the_dxf_is_true_to_size(self) -> None:
         """Two pitches of M8 are 2.5 mm long, 1/2-13 3.908 mm: measured in the file by the library that reads it."""
         for q, long in (("M8", 2.5), ("1/2-13", 2 * 25.4 / 13)):
-            drawing = ezdxf.read(io.StringIO(self.ask("card.dxf", q=q).content.decode()))
-            xs = [x for line in drawing.modelspace().query('LWPOLYLINE[layer=="nut"]') for x, *_ in line.get_points()]
+            drawing = read(io.StringIO(self.ask("card.dxf", q=q).content.decode()))
+            lines: list[Any] = list(drawing.modelspace().query('LWPOLYLINE[layer=="nut"]'))
+            xs = [x for line in lines for x, *_ in line.get_points()]
             self.assertAlmostEqual(max(xs) - min(xs), long, places=4)
             self.assertEqual(drawing.units, ezdxf.units.MM)
 

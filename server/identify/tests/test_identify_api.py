@@ -5,16 +5,16 @@ from __future__ import annotations
 import json
 from typing import Any
 
-from django.http import HttpResponse
 from django.test import TestCase
 
 from lathework.errors import InvalidDocument
 from lathework.tests.samples import document
 from server.jobs.actions.documents import start_job
+from server.jobs.tests.case import Answer
 
 
 class Identify(TestCase):
-    def ask(self, owned: list[str] | None = None, **evidence: str) -> HttpResponse:
+    def ask(self, owned: list[str] | None = None, **evidence: Any) -> Answer:
         body: dict[str, Any] = {"evidence": evidence}
         if owned is not None:
             body["owned"] = owned
@@ -32,10 +32,11 @@ class Identify(TestCase):
         self.assertIn(" in ", reason["expected"]["in"])
 
     def test_wrong_evidence_is_told_by_field(self) -> None:
-        for evidence, field, code in (
+        cases: tuple[tuple[dict[str, Any], str, str], ...] = (
             ({"outside": "wide"}, "outside", "not-a-length"),
             ({"outside": "0.5", "bore": "0.6"}, "bore", "contradiction"),
-        ):
+        )
+        for evidence, field, code in cases:
             answer = self.ask(**evidence)
             self.assertEqual(answer.status_code, 422)
             error = json.loads(answer.content)["errors"][0]
@@ -61,12 +62,13 @@ class Identify(TestCase):
         self.assertEqual([j["identified"] for j in found["jobs"]], ["Identified, 83 % certain: outside 0.371; tpi 16."])
 
     def test_a_wrong_identification_is_refused(self) -> None:
-        for wrong in (
+        wrongs: tuple[Any, ...] = (
             {"evidence": {"colour": "red"}, "probability": 0.5},
             {"evidence": {}, "probability": 2},
             {"evidence": {}, "probability": True},
             {"probability": 0.5},
             [],
-        ):
+        )
+        for wrong in wrongs:
             with self.subTest(wrong), self.assertRaises(InvalidDocument):
                 start_job(document() | {"identified": wrong})

@@ -2,14 +2,20 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import TYPE_CHECKING, Any
 
-from django.http import HttpResponse
 from django.test import TestCase
 
 from lathework.tests.samples import document
 from server.jobs.actions.documents import start_job
 from server.jobs.models import Job
+
+if TYPE_CHECKING:
+    from django.test.client import _MonkeyPatchedWSGIResponse
+
+    Answer = _MonkeyPatchedWSGIResponse
+else:
+    from django.http import HttpResponse as Answer
 
 
 class ApiCase(TestCase):
@@ -22,7 +28,7 @@ class ApiCase(TestCase):
         """The job's own address."""
         return f"/api/jobs/{self.job.pk}{tail}"
 
-    def send(self, method: str, path: str, body: object = None) -> HttpResponse:
+    def send(self, method: str, path: str, body: object = None) -> Answer:
         """One request with a JSON body."""
         return self.client.generic(method, path, _json(body), content_type="application/json")
 
@@ -32,7 +38,7 @@ class ApiCase(TestCase):
         self.assertEqual(answer.status_code, 200, answer.content[:300])
         return answer.json()
 
-    def record(self, kind: str, **more: object) -> HttpResponse:
+    def record(self, kind: str, **more: object) -> Answer:
         """Record an entry as a screen that is up to date would."""
         step = self.get(self.url("/bench"))["step"]
         return self.send(
@@ -44,7 +50,7 @@ class ApiCase(TestCase):
         now = self.get(self.url("/standing"))
         return {"last": now["last"], "revision": now["revision"]}
 
-    def act(self, what: str, **more: object) -> HttpResponse:
+    def act(self, what: str, **more: object) -> Answer:
         """Do something to the job as a screen that is up to date would: undo, hold, close ..."""
         return self.send("POST", self.url(f"/{what}"), {**self.saw(), **more})
 
@@ -52,15 +58,15 @@ class ApiCase(TestCase):
         """The jobs on a page of the list."""
         return list(self.get(f"/api/jobs{query}")["jobs"])
 
-    def change(self, changes: dict[str, Any] | None = None) -> HttpResponse:
+    def change(self, changes: dict[str, Any] | None = None) -> Answer:
         """Store a changed document, as a plan page that is up to date would."""
         return self.send("PUT", self.url(), {"document": document(changes), "revision": self.saw()["revision"]})
 
-    def told(self, answer: HttpResponse, status: int) -> dict[str, str]:
+    def told(self, answer: Answer, status: int) -> dict[str, str]:
         """The problem's codes by field, after checking its shape."""
         self.assertEqual(answer.status_code, status, answer.content[:300])
         self.assertEqual(answer["Content-Type"], "application/problem+json")
-        problem = answer.json()  # type: ignore[attr-defined]
+        problem = answer.json()
         self.assertEqual(problem["status"], status)
         self.assertTrue(problem["detail"] and problem["code"])
         return {error["field"]: error["code"] for error in problem["errors"]}

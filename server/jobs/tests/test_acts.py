@@ -5,15 +5,13 @@ from __future__ import annotations
 import json
 from typing import Any
 
-from django.http import HttpResponse
-
 from lathework.tests.samples import document
 from server.jobs.models import Act, Entry, Job
-from server.jobs.tests.case import ApiCase
+from server.jobs.tests.case import Answer, ApiCase
 
 
 class MeansWhatItSaw(ApiCase):
-    def post(self, tail: str, body: dict[str, Any], key: str = "") -> HttpResponse:
+    def post(self, tail: str, body: dict[str, Any], key: str = "") -> Answer:
         headers = {"Idempotency-Key": key} if key else {}
         return self.client.post(self.url(tail), json.dumps(body), content_type="application/json", headers=headers)
 
@@ -65,7 +63,7 @@ class MeansWhatItSaw(ApiCase):
     def test_an_act_sent_twice_is_done_once(self) -> None:
         """The answer was lost, the same act comes again: it gets the same answer, and nothing is stored twice."""
         body = {**self.screen(), "kind": "note", "reason": "dull die"}
-        first, again = (self.post("/entries", body, "key-1").json() for _ in (1, 2))  # type: ignore[attr-defined]
+        first, again = (self.post("/entries", body, "key-1").json() for _ in (1, 2))
         self.assertEqual(first, again)
         self.assertEqual(Entry.objects.count(), 1)
         undo = self.saw()

@@ -41,7 +41,7 @@ class Bodies(ApiCase):
         for path in ("/api/jobs/import", "/api/jobs"):
             answer = self.send("POST", path, document() | crowd)
             self.assertEqual(answer.status_code, 422)
-            errors = answer.json()["errors"]  # type: ignore[attr-defined]
+            errors = answer.json()["errors"]
             self.assertEqual(len(errors), 51)
             self.assertEqual(errors[-1]["message"], "And 99950 more.")
             self.assertLess(len(answer.content), 50_000)
@@ -94,7 +94,7 @@ class Files(ApiCase):
             self.entry(kind="reading", step="turn:s1", value_mm=9.37, typed="=9.37", told=told),
         ]
         file = document({"title": run}) | {"record": {"entries": entries}}
-        number = self.send("POST", "/api/jobs/import", file).json()["id"]  # type: ignore[attr-defined]
+        number = self.send("POST", "/api/jobs/import", file).json()["id"]
         text = self.client.get(f"/api/jobs/{number}/readings.csv").content.decode()
         for row in csv.reader(io.StringIO(text)):
             for cell in row:
@@ -109,7 +109,7 @@ class Files(ApiCase):
         self.send("PUT", self.url(), {"document": changed, "revision": 1})
         file = self.get(self.url("/job.json"))
         self.assertEqual(file["record"]["gone"], [{"part": "p1", "id": "s1"}])
-        again = self.send("POST", "/api/jobs/import", file).json()["id"]  # type: ignore[attr-defined]
+        again = self.send("POST", "/api/jobs/import", file).json()["id"]
         self.assertEqual(self.get(f"/api/jobs/{again}/job.json"), file)
         del file["record"]["gone"]
         self.assertIn("unknown-id", json.dumps(self.refused(file)))

@@ -13,17 +13,17 @@ class Bench(ApiCase):
         self.record("verdict", verdict="binds")
         now = self.get(self.url("/bench"))
         self.assertEqual(now["advice"]["move"], "close")
-        self.assertEqual(self.record("setting").json()["opened_eighths"], -1)  # type: ignore[attr-defined]
+        self.assertEqual(self.record("setting").json()["opened_eighths"], -1)
         self.record("verdict", verdict="snug")
         for _ in ("gauge", *PARTED[1:]):
             self.record("done")
-        now = self.record("done").json()  # type: ignore[attr-defined]
+        now = self.record("done").json()
         self.assertEqual((now["piece"], now["good"], now["step"]["key"]), (2, 1, "face:right"))
         self.assertEqual(now["opened_eighths"], -1)
 
     def test_a_bare_reading_is_in_the_unit_shown(self) -> None:
         self.walk_to("turn:s1")
-        now = self.record("reading", reading="11.43", unit="mm").json()  # type: ignore[attr-defined]
+        now = self.record("reading", reading="11.43", unit="mm").json()
         self.assertEqual(now["readings"][-1]["reading"]["in"]["text"], "0.4500")
         self.assertEqual(Entry.objects.last().typed, "11.43")  # type: ignore[union-attr]
 
@@ -44,7 +44,7 @@ class Bench(ApiCase):
             ({"kind": "note", "reason": "a\x00b"}, "reason", "unreadable"),
         ):
             with self.subTest(more):
-                told = self.told(self.record(**more), 422)  # type: ignore[arg-type]
+                told = self.told(self.record(**more), 422)
                 self.assertEqual(told, {field: code})
         self.assertEqual(Entry.objects.count(), before)
 
@@ -58,7 +58,7 @@ class Bench(ApiCase):
     def test_undo_takes_back_the_last_and_keeps_it(self) -> None:
         self.assertEqual(self.told(self.act("undo"), 409), {"job": "nothing-to-undo"})
         self.record("done")
-        now = self.act("undo").json()  # type: ignore[attr-defined]
+        now = self.act("undo").json()
         self.assertEqual((now["step"]["key"], now["last"]), ("face:right", 0))
         self.assertIsNotNone(Entry.objects.get().undone_at)
 
@@ -83,11 +83,11 @@ class DieRecords(ApiCase):
     def test_a_later_job_is_told_what_gauged_well(self) -> None:
         """One piece turned to 0.3687 goes on snug: the next job with that die and metal starts from it."""
         self.walk_to("part-off")
-        later = self.send("POST", "/api/jobs", document({"title": "More studs"})).json()  # type: ignore[attr-defined]
+        later = self.send("POST", "/api/jobs", document({"title": "More studs"})).json()
         record = later["die_records"][0]
         self.assertEqual((record["thread"], record["pieces"]), ("3/8-16 UNC", 1))
         self.assertEqual(record["blank"]["shown"]["in"]["text"], "0.3687")
-        other = self.send("POST", "/api/jobs", document({"material": "brass"})).json()  # type: ignore[attr-defined]
+        other = self.send("POST", "/api/jobs", document({"material": "brass"})).json()
         self.assertEqual(other["die_records"], [])
 
 
@@ -105,8 +105,8 @@ class CautionsAndZeros(ApiCase):
     def test_a_zero_is_recorded_lost_and_taken_back(self) -> None:
         self.walk_to("groove:s1")
         self.assertIn("grooving blade", self.get(self.url("/bench"))["zero"])
-        self.assertEqual(self.record("zero").json()["zero"], "")  # type: ignore[attr-defined]
+        self.assertEqual(self.record("zero").json()["zero"], "")
         self.assertEqual(self.told(self.record("zero"), 422), {"zero": "not-asked"})
-        self.assertIn("grooving blade", self.record("zero-lost").json()["zero"])  # type: ignore[attr-defined]
+        self.assertIn("grooving blade", self.record("zero-lost").json()["zero"])
         undone = self.act("undo")
-        self.assertEqual(undone.json()["zero"], "")  # type: ignore[attr-defined]
+        self.assertEqual(undone.json()["zero"], "")

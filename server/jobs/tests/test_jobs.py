@@ -32,13 +32,13 @@ class Jobs(ApiCase):
     def test_a_plan_follows_a_document_that_is_not_stored(self) -> None:
         """0.375 less a twentieth of 1/16 (brass) is 0.371875."""
         answer = self.send("POST", "/api/jobs/plan", document({"material": "brass"}))
-        figures = {f["key"]: f["figure"] for f in answer.json()["operations"][1]["figures"]}  # type: ignore[attr-defined]
+        figures = {f["key"]: f["figure"] for f in answer.json()["operations"][1]["figures"]}
         self.assertEqual(figures["diameter"]["shown"]["in"]["text"], "0.3719")
         self.assertEqual(Job.objects.count(), 1)
 
     def test_a_change_is_stored_with_a_new_revision(self) -> None:
         answer = self.send("PUT", self.url(), {"document": document({"quantity": 8}), "revision": 1})
-        self.assertEqual((answer.status_code, answer.json()["revision"]), (200, 2))  # type: ignore[attr-defined]
+        self.assertEqual((answer.status_code, answer.json()["revision"]), (200, 2))
         self.assertEqual(self.stored().document["quantity"], 8)
 
     def test_a_change_over_another_is_refused(self) -> None:
@@ -63,7 +63,7 @@ class Jobs(ApiCase):
 
     def test_what_was_typed_comes_back_as_it_was(self) -> None:
         typed = document({"part.stock.across": " 12,7 mm ", "title": "Größe “3/8” <b>x</b>"})
-        number = self.send("POST", "/api/jobs", typed).json()["id"]  # type: ignore[attr-defined]
+        number = self.send("POST", "/api/jobs", typed).json()["id"]
         self.assertEqual(self.get(f"/api/jobs/{number}")["document"], typed)
 
 
@@ -89,7 +89,7 @@ class HoldingAndClosing(ApiCase):
         self.assertEqual(self.told(self.act("close"), 422), {"reason": "needs-reason"})
         self.assertIsNone(self.stored().closed_at)
         answer = self.act("close", reason="drawing withdrawn")
-        self.assertEqual(answer.json()["state"], "closed")  # type: ignore[attr-defined]
+        self.assertEqual(answer.json()["state"], "closed")
         self.assertEqual(self.stored().closed, "drawing withdrawn")
 
     def test_a_finished_and_gauged_job_closes_without_words(self) -> None:

@@ -10,7 +10,7 @@ from django.test.utils import CaptureQueriesContext
 
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, document, section
 from lathework.tests.test_parts import other, together
-from server.jobs import kept
+from server.jobs import kept, words
 from server.jobs.actions.documents import start_job
 from server.jobs.models import Entry, GaugingRow, Job, PieceRow, StandingRow
 from server.jobs.tests.case import ApiCase
@@ -84,13 +84,13 @@ class RowsOfAnyHistory(ApiCase):
     def read_back(self) -> None:
         """The job's file makes the same job again, whatever was changed and taken back meanwhile."""
         file = self.get(self.url("/job.json"))
-        again = self.send("POST", "/api/jobs/import", file).json()["id"]  # type: ignore[attr-defined]
+        again = self.send("POST", "/api/jobs/import", file).json()["id"]
         self.assertEqual(self.get(f"/api/jobs/{again}/job.json"), file)
         own = dict.fromkeys(("id", "last", "revision", "changed_at"))
         self.assertEqual(self.get(f"/api/jobs/{again}/bench") | own, self.get(self.url("/bench")) | own)
         # Words are compared for one job at a time.
         Job.objects.filter(pk=again).delete()
-        kept.words.forget_entries(again)
+        words.forget_entries(again)
 
     def test_rebuild_makes_rows_that_were_lost(self) -> None:
         self.walk_to("part-off")

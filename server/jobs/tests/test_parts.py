@@ -32,16 +32,16 @@ class Parts(ApiCase):
         self.assertIn("tap", keys(2))
         self.assertEqual(keys(5), keys(2), "past the last is the last")
         answer = self.send("POST", "/api/jobs/plan?part=2", together())
-        self.assertIn("tap", _kinds(answer.json()["operations"]))  # type: ignore[attr-defined]
+        self.assertIn("tap", _kinds(answer.json()["operations"]))
         self.told(self.send("POST", "/api/jobs/plan?part=7", together()), 422)
 
     def test_the_parts_are_made_one_after_the_other(self) -> None:
         """The stud of one piece, then the nut: the entries of each know their part, the card counts them together."""
         self.walk_to("part-off")
         self.assertEqual(self.get(self.url("/bench"))["part"], 1)
-        now = self.record("done").json()  # type: ignore[attr-defined]
+        now = self.record("done").json()
         self.assertEqual((now["part"], now["parts"][0]["good"], now["step"]["key"]), (2, 1, "face:right"))
-        while not (now := self.record("done").json())["finished"]:  # type: ignore[attr-defined]
+        while not (now := self.record("done").json())["finished"]:
             pass
         card = self.get(self.url())
         self.assertEqual((card["good"], card["quantity"], card["state"]), (2, 2, "finished"))
@@ -52,17 +52,17 @@ class Parts(ApiCase):
 
     def test_another_part_may_be_taken_up(self) -> None:
         """Taken up, undone, taken up again; kept in the log, the CSV and the job file."""
-        now = self.record("turn-to", part="p2").json()  # type: ignore[attr-defined]
+        now = self.record("turn-to", part="p2").json()
         self.assertEqual((now["part"], now["step"]["key"]), (2, "face:right"))
         self.assertEqual(self.told(self.record("turn-to", part="p2"), 422), {"part": "not-asked"})
         self.assertEqual(self.told(self.record("turn-to", part="p9"), 422), {"part": "out-of-range"})
-        undone = self.act("undo").json()  # type: ignore[attr-defined]
+        undone = self.act("undo").json()
         self.assertEqual(undone["part"], 1)
         self.record("turn-to", part="p2")
         self.record("done")
         self.assertEqual([entry["part"] for entry in self.get("/api/log?q=taken up")["entries"]], ["nut"])
         self.assertIn(",turn-to,", self.client.get(self.url("/readings.csv")).content.decode())
-        again = self.send("POST", "/api/jobs/import", self.get(self.url("/job.json"))).json()["id"]  # type: ignore[attr-defined]
+        again = self.send("POST", "/api/jobs/import", self.get(self.url("/job.json"))).json()["id"]
         self.assertEqual(self.get(f"/api/jobs/{again}/bench")["part"], 2)
 
     def test_a_job_file_keeps_the_parts(self) -> None:
@@ -71,7 +71,7 @@ class Parts(ApiCase):
         self.record("done")
         file = self.get(self.url("/job.json"))
         self.assertEqual([file["record"]["entries"][at]["part"] for at in (0, -1)], ["p1", "p2"])
-        again = self.send("POST", "/api/jobs/import", file).json()["id"]  # type: ignore[attr-defined]
+        again = self.send("POST", "/api/jobs/import", file).json()["id"]
         self.assertEqual(self.get(f"/api/jobs/{again}/bench")["part"], 2)
 
     def test_each_part_begins_a_page_of_the_sheet(self) -> None:
@@ -118,7 +118,7 @@ class Parts(ApiCase):
         now = self.get(self.url("/bench"))
         self.assertEqual([part["id"] for part in now["parts"]], ["p2", "p1"])
         self.assertEqual((now["part"], now["step"]["key"]), (1, "face:right"))
-        self.assertEqual(self.record("turn-to", part="p1").json()["step"]["key"], "groove:s1")  # type: ignore[attr-defined]
+        self.assertEqual(self.record("turn-to", part="p1").json()["step"]["key"], "groove:s1")
 
     def put(self, changed: dict[str, Any]) -> None:
         """Store a changed document."""
@@ -143,7 +143,7 @@ class Parts(ApiCase):
             other({"part": big | {"bores": [bore(name)]}})
             for name in ("1-12 UNF", "1-1/8-12 UNF", "1-1/4-12 UNF", "1-3/8-12 UNF", "1-1/2-12 UNF")
         ]
-        job = self.send("POST", "/api/jobs", together(*nuts)).json()  # type: ignore[attr-defined]
+        job = self.send("POST", "/api/jobs", together(*nuts)).json()
         self.assertGreater(len(job["thread"]), 60)
         self.assertIn(job["id"], [one["id"] for one in self.get("/api/log?q=1-1/2-12")["jobs"]])
 
@@ -152,9 +152,9 @@ class Repairs(ApiCase):
     ASKED = {"unit": "in", "across": "1-1/4", "thread": "1/2 BSF", "method": STUD["method"], "setup": STUD["setup"]}
 
     def test_a_repair_becomes_a_job(self) -> None:
-        found = self.send("POST", "/api/jobs/stud-repair", self.ASKED).json()  # type: ignore[attr-defined]
+        found = self.send("POST", "/api/jobs/stud-repair", self.ASKED).json()
         self.assertEqual(found["figures"][0]["name"], "stud screwed in")
-        job = self.send("POST", "/api/jobs", found["document"]).json()  # type: ignore[attr-defined]
+        job = self.send("POST", "/api/jobs", found["document"]).json()
         self.assertEqual((job["quantity"], job["thread"]), (3, "1/2 BSF"))
         paper = PdfReader(io.BytesIO(self.client.get(f"/api/jobs/{job['id']}/sheet.pdf").content))
         words = " ".join(" ".join(page.extract_text().split()) for page in paper.pages)

@@ -19,7 +19,7 @@ from server.jobs.tests.case import ApiCase
 class PutAway(ApiCase):
     def test_an_archived_job_is_off_the_list_and_in_the_log(self) -> None:
         self.record("note", reason="lacquered")
-        self.assertEqual(self.act("archive").json()["shelf"], "archive")  # type: ignore[attr-defined]
+        self.assertEqual(self.act("archive").json()["shelf"], "archive")
         self.assertEqual((self.jobs(), len(self.jobs("?shelf=archive"))), ([], 1))
         self.assertEqual(len(self.get("/api/log?q=lacquered")["entries"]), 1)
         self.act("take-out")
@@ -63,7 +63,7 @@ class Closed(ApiCase):
 
     def test_an_imported_one_too_and_an_opened_one_no_more(self) -> None:
         self.act("close", reason="drawing withdrawn")
-        again = self.send("POST", "/api/jobs/import", self.get(self.url("/job.json"))).json()  # type: ignore[attr-defined]
+        again = self.send("POST", "/api/jobs/import", self.get(self.url("/job.json"))).json()
         self.assertEqual(again["state"], "closed")
         self.assertTrue(ClosedAnswer.objects.filter(job=again["id"]).exists())
         self.assertEqual(self.get(f"/api/jobs/{again['id']}?part=4")["plan"]["quantity"], 6)
@@ -141,7 +141,7 @@ class OneBadJob(ApiCase):
         self.spoil()
         self.assertEqual(self.act("delete").status_code, 200)
         self.assertEqual(self.jobs(), [])
-        self.assertEqual(self.act("take-out").json()["state"], "unreadable")  # type: ignore[attr-defined]
+        self.assertEqual(self.act("take-out").json()["state"], "unreadable")
 
     def test_one_that_cannot_be_worked_out_at_all(self) -> None:
         with mock.patch("server.jobs.kept.fold", side_effect=ZeroDivisionError), self.assertLogs("server.jobs.kept"):

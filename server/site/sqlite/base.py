@@ -18,7 +18,7 @@ class DatabaseCreation(SqliteCreation):
         clone = self.get_test_db_clone_settings(suffix)["NAME"]
         for side in ("-wal", "-shm"):
             Path(f"{clone}{side}").unlink(missing_ok=True)
-        super()._clone_test_db(suffix, verbosity, keepdb)
+        super()._clone_test_db(suffix, verbosity, keepdb)  # type: ignore[misc]  # the stubs leave it out
 
 
 class DatabaseWrapper(base.DatabaseWrapper):
