@@ -56,7 +56,7 @@ def _checked(file: Path) -> None:
 
 def _bound(application: Any, port: int, most_bytes: int) -> TcpWSGIServer:
     """A server that listens on `port`, any that is free for 0."""
-    from waitress.server import create_server
+    from waitress.server import TcpWSGIServer, create_server
 
     deadline = time.monotonic() + PORT_PATIENCE_S
     while True:

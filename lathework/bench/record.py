@@ -3,31 +3,32 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, fields
+from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
 
 from lathework.bench.entry import KINDS, OF_EVERY_PART, OF_THE_STEP, Entry, Story
 from lathework.bench.keys import ids_of, split
 from lathework.bench.lift import lifted
-from lathework.bench.record_fields import LONGEST_WORD, count_of, line_of, moment_of, number_of, object_of
+from lathework.bench.record_declaration import (
+    ENTRY,
+    GONE,
+    LONGEST_MAKES,
+    LONGEST_WORD,
+    MOST_ENTRIES,
+    MOST_REVISIONS,
+    RECORD,
+    TOLD,
+    UNITS,
+)
+from lathework.bench.record_fields import count_of, line_of, moment_of, number_of, object_of
 from lathework.errors import InputError, InvalidDocument
-from lathework.job.document import LONGEST_NOTE, MOST_OTHERS
+from lathework.job.declaration import LONGEST_NOTE, MOST_OTHERS
 from lathework.planning.plan import Plan
 from lathework.reader import IDENT, LONGEST_LINE, Reader
 
-ENTRY_KEYS = (
-    *("kind", "piece", "part", "step", "value_mm", "dialled_mm", "word", "eighths", "text", "typed", "unit"),
-    *("ended", "told", "at"),
-)
-OLD_ENTRY_KEYS = tuple(key for key in ENTRY_KEYS if key not in ("unit", "ended", "told"))
-RECORD_KEYS = ("entries", "held", "closed", "gone")
-GONE_KEYS = ("part", "id")
-TOLD_KEYS = tuple(field.name for field in fields(Story))
+OLD_ENTRY_KEYS = tuple(key for key in ENTRY.keys if key not in ("unit", "ended", "told"))
 _TOLD_LENGTHS = ("aim_mm", "low_mm", "high_mm")
-LONGEST_MAKES = 700
-_MOST_ENTRIES, _MOST_REVISIONS = 20000, 10**6
-UNITS = ("", "in", "mm")
 
 
 @dataclass(frozen=True, slots=True)
@@ -82,21 +83,21 @@ class _Known:
 
 
 def _story(value: object, field: str) -> Story:
-    told = object_of({} if value is None else value, TOLD_KEYS, field, "What is told of a step")
+    told = object_of({} if value is None else value, TOLD.keys, field, "What is told of a step")
     words = {
         key: line_of(told, key, field, LONGEST_MAKES if key == "makes" else LONGEST_LINE)
-        for key in TOLD_KEYS
+        for key in TOLD.keys
         if key not in (*_TOLD_LENGTHS, "revision")
     }
     lengths = {key: number_of(told, key, field) for key in _TOLD_LENGTHS}
-    return Story(**words, **lengths, revision=count_of(told, "revision", field, _MOST_REVISIONS, 0))  # type: ignore[arg-type]
+    return Story(**words, **lengths, revision=count_of(told, "revision", field, MOST_REVISIONS, 0))  # type: ignore[arg-type]
 
 
 def _entry(value: Mapping[str, Any], field: str, part: str) -> Entry:
     kind = next((k for k in KINDS if k == value.get("kind")), None)
     if kind is None:
         raise InputError("unknown-choice", f"{field}.kind", f"Choose one of {', '.join(KINDS)}.", KINDS)
-    piece = count_of(value, "piece", field, _MOST_ENTRIES)
+    piece = count_of(value, "piece", field, MOST_ENTRIES)
     if piece < 1:
         raise InputError("not-a-count", f"{field}.piece", "piece must be a whole number from 1.")
     ended = value.get("ended", False)
@@ -122,7 +123,7 @@ def _entry(value: Mapping[str, Any], field: str, part: str) -> Entry:
 
 def _kept(value: object, field: str, known: _Known) -> Kept:
     """An entry as version 3 writes it."""
-    row = object_of(value, ENTRY_KEYS, field, "An entry")
+    row = object_of(value, ENTRY.keys, field, "An entry")
     entry = _entry(row, field, line_of(row, "part", field, LONGEST_WORD))
     known.check(entry, field)
     known.count(entry, field)
@@ -149,14 +150,14 @@ def _old(value: object, field: str, plans: Sequence[Plan]) -> Kept:
 def _gone(value: object, errors: Reader) -> list[tuple[str, str]]:
     """What the record speaks of though the job no longer has it: a section or a hole of a part, or a part."""
     found: list[tuple[str, str]] = []
-    if not isinstance(value, list) or len(value) > _MOST_ENTRIES:
+    if not isinstance(value, list) or len(value) > MOST_ENTRIES:
         errors.fail("wrong-type", "record.gone", "gone is a list.")
         return found
     for number, item in enumerate(value):
         field = f"record.gone.{number}"
         try:
-            row = object_of(item, GONE_KEYS, field, "What is gone")
-            part, own = (line_of(row, key, field, LONGEST_WORD) for key in GONE_KEYS)
+            row = object_of(item, GONE.keys, field, "What is gone")
+            part, own = (line_of(row, key, field, LONGEST_WORD) for key in GONE.keys)
             if not IDENT.fullmatch(part) or (own and not IDENT.fullmatch(own)):
                 raise InputError("not-an-id", field, "An id is up to 16 letters, digits, - and _.")
             found.append((part, own))
@@ -172,12 +173,12 @@ def read_record(value: object, plans: Sequence[Plan], version: int) -> Record:
     """
     if value is None:
         return Record((), "", "")
-    if not isinstance(value, Mapping) or any(key not in RECORD_KEYS for key in value):
+    if not isinstance(value, Mapping) or any(key not in RECORD.keys for key in value):
         raise InvalidDocument(
-            (InputError("wrong-type", "record", f"record holds {', '.join(RECORD_KEYS)}.", RECORD_KEYS),)
+            (InputError("wrong-type", "record", f"record holds {', '.join(RECORD.keys)}.", RECORD.keys),)
         )
     entries = value.get("entries", [])
-    if not isinstance(entries, list) or len(entries) > _MOST_ENTRIES:
+    if not isinstance(entries, list) or len(entries) > MOST_ENTRIES:
         raise InvalidDocument((InputError("wrong-type", "record.entries", "entries is a list."),))
     errors = Reader({})
     known = _Known(plans, _gone(value.get("gone", []), errors))

@@ -7,10 +7,10 @@ from collections.abc import Mapping, Sequence
 from datetime import datetime
 from typing import Any
 
+from lathework.bench.record_declaration import LONGEST_WORD
 from lathework.errors import InputError
 from lathework.reader import UNSTORABLE, storable
 
-LONGEST_WORD = 60
 FIRST_YEAR, LAST_YEAR = 1900, 2200
 """Years in which something may have been recorded."""
 

@@ -2,46 +2,40 @@
 
 from __future__ import annotations
 
-from lathework.lengths import Span
+from lathework.job.job_reader import JobReader
 from lathework.part.bore_sizes import largest_mm, thickness_mm, wall_mm
-from lathework.part.model import CUTTERS, MOUTHS, TAPS, Bore, Cutter, Mouth, Part
-from lathework.reader import Reader
-
-BORE_KEYS = ("id", "end", "thread", "across", "depth", "at", "cut")
-MOST_BORES = 6
-ACROSS = Span("A diameter", 0.5, 150)
-ALONG = Span("A length", 0.2, 600)
+from lathework.part.model import TAPS, Bore, Cutter, Mouth, Part
 
 
-def _bore(reader: Reader, path: str) -> Bore | None:
+def _bore(reader: JobReader, path: str) -> Bore | None:
     """A hole: threaded where a thread is named, else drilled to its size."""
-    reader.section(path, BORE_KEYS)
-    end: Mouth = next(one for one in MOUTHS if one == reader.choice(f"{path}.end", MOUTHS, "right"))
-    cut: Cutter = next(one for one in CUTTERS if one == reader.choice(f"{path}.cut", CUTTERS, "tap"))
+    reader.known(path)
+    end: Mouth = reader.chosen(f"{path}.end")
+    cut: Cutter = reader.chosen(f"{path}.cut")
     own, before = reader.ident(f"{path}.id"), reader.wrong
-    depth = reader.length(f"{path}.depth", ALONG, optional=True)
-    at = reader.length(f"{path}.at", ALONG, optional=end != "across")
-    if reader.text(f"{path}.thread"):
+    depth = reader.size(f"{path}.depth")
+    at = reader.size(f"{path}.at", optional=end != "across")
+    if reader.line(f"{path}.thread"):
         called = reader.inside(f"{path}.thread")
         # Kept as typed for when the hole becomes a plain one again.
-        reader.text(f"{path}.across")
+        reader.line(f"{path}.across")
         if called is None or reader.wrong > before:
             return None
         return Bore(own, end, depth, called.thread, called.class_name, at=at, cut=cut)
-    across = reader.length(f"{path}.across", ACROSS)
+    across = reader.size(f"{path}.across", optional=False)
     return None if across is None or reader.wrong > before else Bore(own, end, depth, across=across, at=at)
 
 
-def read_bores(reader: Reader) -> tuple[Bore, ...] | None:
+def read_bores(reader: JobReader) -> tuple[Bore, ...] | None:
     """The holes; None where one of them cannot be read. Missing is none."""
     if reader.raw("part.bores") is None:
         return ()
-    found = [_bore(reader, f"part.bores.{number}") for number in range(reader.rows("part.bores", MOST_BORES))]
+    found = [_bore(reader, f"part.bores.{number}") for number in range(reader.count("part.bores"))]
     whole = tuple(bore for bore in found if bore is not None)
     return whole if len(whole) == len(found) else None
 
 
-def check_bores(reader: Reader, part: Part) -> None:
+def check_bores(reader: JobReader, part: Part) -> None:
     """A hole must leave a wall and a bottom, and be reached."""
     for number, bore in enumerate(part.bores):
         path = f"part.bores.{number}"
@@ -58,7 +52,7 @@ def check_bores(reader: Reader, part: Part) -> None:
             reader.fail("does-not-fit", f"{path}.end" if bore.end == "left" else f"{path}.depth", text)
 
 
-def _check_across(reader: Reader, part: Part, bore: Bore, path: str, size: str) -> None:
+def _check_across(reader: JobReader, part: Part, bore: Bore, path: str, size: str) -> None:
     """A hole across must lie in the part, be smaller than it, and be tapped, where it is threaded."""
     assert bore.at is not None
     across, thick = largest_mm(bore), thickness_mm(part, bore)

@@ -3,23 +3,15 @@
 from __future__ import annotations
 
 from lathework.cutting.groove import SHORTEST_THREAD, groove_width
-from lathework.job.bore_document import ACROSS, ALONG, check_bores, read_bores
-from lathework.lengths import Length, Span
+from lathework.job.bore_document import check_bores, read_bores
+from lathework.job.declaration import ALONG
+from lathework.job.job_reader import JobReader
+from lathework.lengths import Length
 from lathework.part.ends import ends_of, nominal_mm
-from lathework.part.model import MILLED, SHAPES, Bore, Part, Section, Shape, Stock
-from lathework.part.stock import STOCK_FORMS, StockForm
-from lathework.reader import Reader
+from lathework.part.model import MILLED, Bore, Part, Section, Shape, Stock
+from lathework.part.stock import StockForm
 from lathework.units import LengthUnit, convert, show_length
 
-PART_KEYS = ("id", "name", "stock", "overall_length", "sections", "bores", "afterwards")
-LONGEST_WORDS = 600
-"""Characters of what is done when the part is made."""
-STOCK_KEYS = ("form", "across", "bar_length")
-SECTION_KEYS = ("id", "shape", "across", "length", "thread", "chamfer", "measured", "measured_length")
-MOST_SECTIONS = 16
-STOCK = Span("A bar size", 1, 150)
-BAR = Span("A bar length", 20, 6000)
-CHAMFER = Span("A chamfer", 0.05, 20)
 DEEPEST_LEAD = 0.2
 """Largest lead chamfer, each way, as a share of the thread's diameter (practice)."""
 FEWEST_TURNS = 2
@@ -27,48 +19,44 @@ FEWEST_TURNS = 2
 _SLACK = 1.0001
 
 
-def _shape(reader: Reader, path: str) -> Shape:
-    chosen = reader.choice(f"{path}.shape", SHAPES)
-    return next(shape for shape in SHAPES if shape == chosen)
-
-
-def _section(reader: Reader, path: str, *, rest: Length | None) -> Section | None:
+def _section(reader: JobReader, path: str, *, rest: Length | None) -> Section | None:
     """One section; `rest` is the length of one that states none."""
-    reader.section(path, SECTION_KEYS)
-    own, shape = reader.ident(f"{path}.id"), _shape(reader, path)
-    typed = reader.text(f"{path}.length")
-    length = reader.length(f"{path}.length", ALONG) if typed or rest is None else rest
-    chamfer = reader.length(f"{path}.chamfer", CHAMFER, optional=True)
-    measured = reader.length(f"{path}.measured", ACROSS, optional=True)
-    reader.length(f"{path}.measured_length", ALONG, optional=True)
+    reader.known(path)
+    own = reader.ident(f"{path}.id")
+    shape: Shape = reader.chosen(f"{path}.shape")
+    typed = reader.line(f"{path}.length")
+    length = reader.size(f"{path}.length", optional=False) if typed or rest is None else rest
+    chamfer = reader.size(f"{path}.chamfer")
+    measured = reader.size(f"{path}.measured")
+    reader.size(f"{path}.measured_length")
     if shape == "thread":
         called = reader.thread(f"{path}.thread")
-        reader.text(f"{path}.across")
+        reader.line(f"{path}.across")
         if called is None or length is None:
             return None
         thread, class_name = called.thread, called.class_name
         return Section(own, shape, length, None, thread, class_name, chamfer, measured)
     # Kept as typed for when the section becomes a thread again.
-    reader.text(f"{path}.thread")
+    reader.line(f"{path}.thread")
     if shape == "bar":
-        reader.text(f"{path}.across")
+        reader.line(f"{path}.across")
         return None if length is None else Section(own, shape, length, chamfer=chamfer)
-    across = reader.length(f"{path}.across", ACROSS)
+    across = reader.size(f"{path}.across", optional=False)
     return None if length is None or across is None else Section(own, shape, length, across, chamfer=chamfer)
 
 
-def _rest(reader: Reader, stated: Length | None, count: int, unit: LengthUnit) -> tuple[int | None, Length | None]:
+def _rest(reader: JobReader, stated: Length | None, count: int, unit: LengthUnit) -> tuple[int | None, Length | None]:
     """Which section takes what the others leave of the overall length, and how much that is.
 
     One that states no length; where several do not, the one that is bar as bought.
     """
-    open_ones = [n for n in range(count) if not reader.text(f"part.sections.{n}.length")]
+    open_ones = [n for n in range(count) if not reader.line(f"part.sections.{n}.length")]
     if len(open_ones) > 1:
         open_ones = [n for n in open_ones if reader.raw(f"part.sections.{n}.shape") == "bar"]
     if len(open_ones) != 1 or stated is None:
         return None, None
-    quiet = Reader(reader.document)
-    others = [quiet.length(f"part.sections.{n}.length", ALONG) for n in range(count) if n != open_ones[0]]
+    quiet = JobReader(reader.document)
+    others = [quiet.size(f"part.sections.{n}.length", optional=False) for n in range(count) if n != open_ones[0]]
     known = [length.mm for length in others if length is not None]
     if len(known) < len(others):
         # Told where they stand; this one waits for them.
@@ -83,16 +71,15 @@ def _rest(reader: Reader, stated: Length | None, count: int, unit: LengthUnit) -
     return open_ones[0], Length(convert(left, "mm", unit), unit, "")
 
 
-def _stock(reader: Reader) -> Stock | None:
-    reader.section("part.stock", STOCK_KEYS)
-    chosen = reader.choice("part.stock.form", STOCK_FORMS, "round")
-    form: StockForm = next(form for form in STOCK_FORMS if form == chosen)
-    across = reader.length("part.stock.across", STOCK)
-    bar_length = reader.length("part.stock.bar_length", BAR, optional=True)
+def _stock(reader: JobReader) -> Stock | None:
+    reader.known("part.stock")
+    form: StockForm = reader.chosen("part.stock.form")
+    across = reader.size("part.stock.across")
+    bar_length = reader.size("part.stock.bar_length")
     return None if across is None else Stock(form, across, bar_length)
 
 
-def _check_ids(reader: Reader, features: tuple[Section | Bore, ...]) -> None:
+def _check_ids(reader: JobReader, features: tuple[Section | Bore, ...]) -> None:
     """Sections and holes of a part have ids of their own: what is recorded is told by them."""
     seen: set[str] = set()
     for number, feature in enumerate(features):
@@ -103,14 +90,14 @@ def _check_ids(reader: Reader, features: tuple[Section | Bore, ...]) -> None:
         seen.add(feature.id)
 
 
-def read_part(reader: Reader) -> Part | None:
+def read_part(reader: JobReader) -> Part | None:
     """The part, or None with what is wrong noted in `reader`."""
-    reader.section("part", PART_KEYS)
+    reader.known("part")
     unit = reader.unit
     stock = _stock(reader)
-    stated = reader.length("part.overall_length", ALONG, optional=True)
+    stated = reader.size("part.overall_length")
     own, before = reader.ident("part.id"), reader.wrong
-    count = reader.rows("part.sections", MOST_SECTIONS)
+    count = reader.count("part.sections")
     if not count and reader.wrong == before:
         reader.fail("empty", "part.sections", "A part has one section at least.")
     open_one, rest = _rest(reader, stated, count, unit)
@@ -131,8 +118,8 @@ def read_part(reader: Reader) -> Part | None:
         tuple(whole),
         stated,
         bores,
-        reader.text("part.name"),
-        reader.text("part.afterwards", longest=LONGEST_WORDS),
+        reader.line("part.name"),
+        reader.line("part.afterwards"),
     )
     if not part.threads:
         reader.fail("no-thread", "part.sections", "One section or one hole at least must have a thread.")
@@ -148,7 +135,7 @@ def read_part(reader: Reader) -> Part | None:
     return part
 
 
-def _check_section(reader: Reader, part: Part, number: int) -> None:
+def _check_section(reader: JobReader, part: Part, number: int) -> None:
     """What one section must be to come out of the stock."""
     section, path, stock = part.sections[number], f"part.sections.{number}", part.stock
     if section.thread is not None:
@@ -179,7 +166,7 @@ def _check_section(reader: Reader, part: Part, number: int) -> None:
         reader.fail("does-not-fit", f"{path}.chamfer", "The chamfer is larger than the section it is on.")
 
 
-def _check_reach(reader: Reader, part: Part) -> None:
+def _check_reach(reader: JobReader, part: Part) -> None:
     """A die must pass over everything between the end and its thread; a bolt keeps its head."""
     ends = ends_of(part)
     if part.stock.one_ended and (ends.second or ends.turned_about):
@@ -197,7 +184,7 @@ def _check_reach(reader: Reader, part: Part) -> None:
                 reader.fail("die-cannot-reach", f"part.sections.{number}.thread", text)
 
 
-def check_grooves(reader: Reader, part: Part, blade: Length) -> None:
+def check_grooves(reader: JobReader, part: Part, blade: Length) -> None:
     """A relief groove must leave a thread in front of it; `blade` is the grooving blade's width."""
     for section in part.sections:
         thread = section.thread

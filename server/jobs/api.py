@@ -18,7 +18,8 @@ from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InputError, InvalidDocument
-from lathework.job.document import MOST_OTHERS, read_document
+from lathework.job.declaration import MOST_OTHERS
+from lathework.job.document import read_document
 from lathework.job.repair import AskedRepair, stud_repair
 from lathework.planning.plan import make_plan
 from lathework.present.holes import repair_json

@@ -17,7 +17,7 @@ from django.utils import timezone
 from lathework.bench.entry import UNTOLD, Entry
 from lathework.bench.lift import BEGUN_SO, begun_on_bar, lifted
 from lathework.errors import InvalidDocument
-from lathework.job.document import VERSION
+from lathework.job.declaration import VERSION
 from lathework.job.upgrade import part_id, upgraded, version_of
 from lathework.planning.plan import Plan
 from server.jobs import closed, kept, models

@@ -2,107 +2,14 @@
 
 from __future__ import annotations
 
-from typing import Literal
+from typing import TYPE_CHECKING, Literal
 
 from ninja import Field, Schema
-from pydantic import BaseModel, ConfigDict
+from pydantic import BaseModel
 
+from lathework.job.declaration import JOB
+from server.jobs.document_model import Strict, model
 from server.site.schemas import CautionOut, FigureOut, OperationOut, SheetOut, Shown, ThreadOut
-
-
-class Strict(BaseModel):
-    """Refuses fields it does not know: a misspelt one must not vanish.
-
-    A plain model: what is read from a body needs none of the attribute lookups that ninja's own schemas do.
-    """
-
-    model_config = ConfigDict(extra="forbid")
-
-
-class StockIn(Strict):
-    """What the part is made from, as typed."""
-
-    form: str = "round"
-    across: str
-    bar_length: str = ""
-
-
-class SectionIn(Strict):
-    """A section of the part, as typed; what was measured on a sample stands beside what was decided."""
-
-    id: str = ""
-    shape: str
-    across: str = ""
-    length: str = ""
-    thread: str = ""
-    chamfer: str = ""
-    measured: str = ""
-    measured_length: str = ""
-
-
-class BoreIn(Strict):
-    """A hole along the axis or across it, as typed: threaded where a thread is named; no depth goes through."""
-
-    id: str = ""
-    end: str = "right"
-    thread: str = ""
-    across: str = ""
-    depth: str = ""
-    at: str = ""
-    cut: str = "tap"
-
-
-class PartIn(Strict):
-    """The part, as typed."""
-
-    id: str = ""
-    name: str = ""
-    stock: StockIn
-    overall_length: str = ""
-    sections: list[SectionIn]
-    bores: list[BoreIn] = []
-    afterwards: str = ""
-
-
-class MethodIn(Strict):
-    """What was chosen."""
-
-    blank_school: str
-    blank_fraction: str = ""
-    finish: str
-    holder: str
-    order: str = "from-the-bar"
-    support: str = "chuck"
-    tapping: str = "by-centre"
-    percent: str = ""
-    overruled: str = ""
-    mate_minor: str = ""
-    mate_pitch: str = ""
-
-
-class OtherIn(Strict):
-    """A further part of the job, as typed."""
-
-    fits: str = ""
-    quantity: int | str
-    material: str
-    part: PartIn
-    method: MethodIn
-
-
-class SetupIn(Strict):
-    """The lathe and its blades."""
-
-    dial: str
-    readout: str = "readout"
-    lathe: str = "middling"
-    run_down: str = ""
-    groove_blade: str
-    groove_edge: str = "left"
-    parting_blade: str
-    parting_edge: str = "left"
-    drills: str = ""
-    mount: str = "unsaid"
 
 
 class IdentifiedIn(Strict):
@@ -112,24 +19,23 @@ class IdentifiedIn(Strict):
     probability: float
 
 
-class JobDocument(Strict):
-    """A version 3 job document, as typed; docs/formats/job-3.schema.json says what the core accepts."""
+_MADE: dict[str, type[BaseModel]] = {}
+if TYPE_CHECKING:
+    # Made from the declaration while the program runs: mypy knows that they are models, no more.
+    class _Document(Strict): ...
 
-    format: str = "conch-job"
-    version: int = 3
-    title: str
-    needed_by: str = ""
-    fits: str = ""
-    quantity: int | str
-    unit: str
-    material: str
-    hazards: list[str] = []
-    part: PartIn
-    others: list[OtherIn] = []
-    method: MethodIn
-    setup: SetupIn
-    notes: str = ""
-    identified: IdentifiedIn | None = None
+    class MethodIn(Strict):
+        """How a part is made."""
+
+    class SetupIn(Strict):
+        """The lathe and its blades."""
+else:
+    _Document = model(JOB, _MADE, identified=(IdentifiedIn | None, None))
+    MethodIn, SetupIn = _MADE["MethodIn"], _MADE["SetupIn"]
+
+
+class JobDocument(_Document):
+    """A version 3 job document, as typed; docs/formats/job-3.schema.json says what the core accepts."""
 
 
 class StudRepairIn(Strict):

@@ -4,33 +4,25 @@ from __future__ import annotations
 
 import json
 import unittest
+from dataclasses import fields
 from pathlib import Path
-from typing import Any
+from typing import Any, get_args, get_type_hints
 
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from jsonschema import Draft202012Validator
 
-from lathework.bench.entry import KINDS
-from lathework.bench.record import ENTRY_KEYS, GONE_KEYS, LONGEST_MAKES, RECORD_KEYS, TOLD_KEYS, read_record
-from lathework.cautions import HAZARDS
-from lathework.cutting.blank import SCHOOLS
-from lathework.cutting.cuts import LATHES
-from lathework.cutting.next_cut import DIALS
+from lathework.bench.entry import Story
+from lathework.bench.record import read_record
+from lathework.bench.record_declaration import TOLD, job_file_schema
+from lathework.declared import Choice
 from lathework.errors import InvalidDocument
-from lathework.identify.evidence import FIELDS
-from lathework.job import bore_document, part_document
 from lathework.job import document as reader
-from lathework.job.model import FINISHES, ORDERS, READOUTS, SUPPORTS
-from lathework.methods.die import HOLDERS
-from lathework.methods.tap import TAPPINGS
-from lathework.part.model import CUTTERS, EDGES, MOUTHS, SHAPES
-from lathework.part.stock import STOCK_FORMS
+from lathework.job.declaration import BORE, METHOD, SECTION, SETUP, STOCK
+from lathework.job.model import Method, Setup
+from lathework.part.model import Bore, Section, Stock
 from lathework.planning.plan import make_plans
-from lathework.reader import LONGEST_LINE
-from lathework.shop.metals import materials
 from lathework.tests.samples import PLUG, SCREW, document
-from lathework.units import LENGTH_UNITS
 from server.api import api
 
 FORMATS = Path(__file__).resolve().parents[2] / "docs" / "formats"
@@ -49,59 +41,29 @@ class JobSchema(unittest.TestCase):
     def test_it_is_a_schema(self) -> None:
         Draft202012Validator.check_schema(SCHEMA)
 
-    def test_fields_are_those_that_are_read(self) -> None:
-        part, method = (SCHEMA["$defs"][name]["properties"] for name in ("part", "method"))
-        for properties, keys in (
-            (SCHEMA["properties"], reader.KEYS),
-            (part, part_document.PART_KEYS),
-            (part["stock"]["properties"], part_document.STOCK_KEYS),
-            (SCHEMA["$defs"]["section"]["properties"], part_document.SECTION_KEYS),
-            (part["bores"]["items"]["properties"], bore_document.BORE_KEYS),
-            (method, reader.METHOD_KEYS),
-            (SCHEMA["properties"]["setup"]["properties"], reader.SETUP_KEYS),
-            (SCHEMA["properties"]["others"]["items"]["properties"], reader.OTHER_KEYS),
-            (SCHEMA["properties"]["identified"]["properties"], reader.IDENTIFIED_KEYS),
-            (SCHEMA["$defs"]["record"]["properties"], RECORD_KEYS),
-            (SCHEMA["$defs"]["entry"]["properties"], ENTRY_KEYS),
-            (SCHEMA["$defs"]["told"]["properties"], TOLD_KEYS),
-            (SCHEMA["$defs"]["record"]["properties"]["gone"]["items"]["properties"], GONE_KEYS),
-        ):
-            self.assertEqual(set(properties), set(keys))
+    def test_it_is_that_of_the_declaration(self) -> None:
+        """`docs/formats/README.md` says how to write it again."""
+        self.assertEqual(SCHEMA, json.loads(json.dumps(job_file_schema())))
 
-    def test_choices_are_those_of_the_rules(self) -> None:
-        at, defs = SCHEMA["properties"], SCHEMA["$defs"]
-        part, method = (defs[name]["properties"] for name in ("part", "method"))
-        bore = part["bores"]["items"]["properties"]
-        for found, choices in (
-            (at["unit"], LENGTH_UNITS),
-            (at["identified"]["properties"]["evidence"]["propertyNames"], FIELDS),
-            (defs["material"], tuple(materials())),
-            (defs["section"]["properties"]["shape"], SHAPES),
-            (part["stock"]["properties"]["form"], (*STOCK_FORMS, None)),
-            (bore["end"], (*MOUTHS, None)),
-            (bore["cut"], (*CUTTERS, None)),
-            (method["tapping"], (*TAPPINGS, None)),
-            (at["hazards"]["items"], HAZARDS),
-            (method["blank_school"], SCHOOLS),
-            (method["finish"], FINISHES),
-            (method["holder"], HOLDERS),
-            (method["order"], (*ORDERS, None)),
-            (method["support"], (*SUPPORTS, None)),
-            (at["setup"]["properties"]["readout"], (*READOUTS, None)),
-            (at["setup"]["properties"]["lathe"], (*LATHES, None)),
-            (at["setup"]["properties"]["dial"], DIALS),
-            (defs["edge"], (*EDGES, None)),
-            (defs["entry"]["properties"]["kind"], KINDS),
-        ):
-            self.assertEqual(set(found["enum"]), set(choices))
+    def test_what_is_told_of_a_step_is_declared(self) -> None:
+        self.assertEqual(TOLD.keys, tuple(field.name for field in fields(Story)))
 
-    def test_limits_are_those_of_the_reader(self) -> None:
-        defs = SCHEMA["$defs"]
-        self.assertEqual(defs["line"]["maxLength"], LONGEST_LINE)
-        self.assertEqual(defs["note"]["maxLength"], reader.LONGEST_NOTE)
-        self.assertEqual(defs["told"]["properties"]["makes"]["maxLength"], LONGEST_MAKES)
-        self.assertEqual(SCHEMA["properties"]["others"]["maxItems"], reader.MOST_OTHERS)
-        self.assertEqual(defs["quantity"]["oneOf"][0]["maximum"], reader.MOST_PIECES)
+    def test_every_choice_is_one_of_the_rules(self) -> None:
+        """A declared choice is one that its type has: nothing else may reach the rules."""
+        for group, model in ((METHOD, Method), (SETUP, Setup), (SECTION, Section), (BORE, Bore), (STOCK, Stock)):
+            types = get_type_hints(model)
+            for name, one in group.fields.items():
+                if isinstance(one, Choice):
+                    self.assertEqual(one.allowed, get_args(types[name]), name)
+
+    def test_the_api_takes_what_is_declared(self) -> None:
+        models = api.get_openapi_schema()["components"]["schemas"]
+        for group in (METHOD, SETUP, SECTION, BORE, STOCK):
+            told = models[f"{group.name.title()}In"]["properties"]
+            self.assertEqual(tuple(told), group.keys)
+            for name, one in group.fields.items():
+                if isinstance(one, Choice):
+                    self.assertEqual(tuple(told[name]["enum"]), one.allowed)
 
     @settings(max_examples=300)
     @given(

@@ -9,7 +9,7 @@ from django.http import Http404
 from django.utils import timezone
 
 from lathework.errors import InputError
-from lathework.job.document import LONGEST_NOTE
+from lathework.job.declaration import LONGEST_NOTE
 from lathework.reader import UNSTORABLE, storable
 from server.jobs.models import LONGEST_ACT, Act, Job
 from server.site.problems import Conflict, Refused

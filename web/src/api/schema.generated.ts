@@ -943,7 +943,7 @@ export interface components {
         };
         /**
          * BoreIn
-         * @description A hole along the axis or across it, as typed: threaded where a thread is named; no depth goes through.
+         * @description a hole along the axis, or across it
          */
         BoreIn: {
             /**
@@ -959,8 +959,9 @@ export interface components {
             /**
              * Cut
              * @default tap
+             * @enum {string}
              */
-            cut?: string;
+            cut?: "tap" | "form-tap" | "tap-as-chaser" | "boring-tool";
             /**
              * Depth
              * @default
@@ -969,8 +970,9 @@ export interface components {
             /**
              * End
              * @default right
+             * @enum {string}
              */
-            end?: string;
+            end?: "right" | "left" | "across";
             /**
              * Id
              * @default
@@ -1724,10 +1726,13 @@ export interface components {
              * Hazards
              * @default []
              */
-            hazards?: string[];
+            hazards?: ("pressure" | "steam" | "vehicle" | "lifting" | "guard")[];
             identified?: components["schemas"]["IdentifiedIn"] | null;
-            /** Material */
-            material: string;
+            /**
+             * Material
+             * @enum {string}
+             */
+            material: "free-cutting-steel" | "mild-steel" | "alloy-steel" | "stainless" | "brass" | "bronze" | "cast-iron" | "aluminium" | "copper" | "plastic";
             method: components["schemas"]["MethodIn"];
             /**
              * Needed By
@@ -1750,8 +1755,11 @@ export interface components {
             setup: components["schemas"]["SetupIn"];
             /** Title */
             title: string;
-            /** Unit */
-            unit: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "mm";
             /**
              * Version
              * @default 3
@@ -2025,7 +2033,7 @@ export interface components {
         };
         /**
          * MethodIn
-         * @description What was chosen.
+         * @description how it is made
          */
         MethodIn: {
             /**
@@ -2033,12 +2041,21 @@ export interface components {
              * @default
              */
             blank_fraction?: string;
-            /** Blank School */
-            blank_school: string;
-            /** Finish */
-            finish: string;
-            /** Holder */
-            holder: string;
+            /**
+             * Blank School
+             * @enum {string}
+             */
+            blank_school: "nominal" | "pitch-fraction" | "mid-limits" | "mate-takes";
+            /**
+             * Finish
+             * @enum {string}
+             */
+            finish: "groove" | "die-turned-round" | "run-out";
+            /**
+             * Holder
+             * @enum {string}
+             */
+            holder: "stock-in-vise" | "stock-by-tailstock" | "sliding-by-hand" | "floating-power" | "keyed-power";
             /**
              * Mate Minor
              * @default
@@ -2052,8 +2069,9 @@ export interface components {
             /**
              * Order
              * @default from-the-bar
+             * @enum {string}
              */
-            order?: string;
+            order?: "from-the-bar" | "blanks-first";
             /**
              * Overruled
              * @default
@@ -2067,13 +2085,15 @@ export interface components {
             /**
              * Support
              * @default chuck
+             * @enum {string}
              */
-            support?: string;
+            support?: "chuck" | "centre";
             /**
              * Tapping
              * @default by-centre
+             * @enum {string}
              */
-            tapping?: string;
+            tapping?: "by-centre" | "slipping-hand" | "slipping-chuck" | "in-vise";
         };
         /**
          * NextOut
@@ -2150,7 +2170,7 @@ export interface components {
         };
         /**
          * OtherIn
-         * @description A further part of the job, as typed.
+         * @description a further part of the job; what it does not say is the first part's
          */
         OtherIn: {
             /**
@@ -2158,8 +2178,11 @@ export interface components {
              * @default
              */
             fits?: string;
-            /** Material */
-            material: string;
+            /**
+             * Material
+             * @enum {string}
+             */
+            material: "free-cutting-steel" | "mild-steel" | "alloy-steel" | "stainless" | "brass" | "bronze" | "cast-iron" | "aluminium" | "copper" | "plastic";
             method: components["schemas"]["MethodIn"];
             part: components["schemas"]["PartIn"];
             /** Quantity */
@@ -2177,7 +2200,7 @@ export interface components {
         };
         /**
          * PartIn
-         * @description The part, as typed.
+         * @description what is to be made
          */
         PartIn: {
             /**
@@ -2415,7 +2438,7 @@ export interface components {
         };
         /**
          * SectionIn
-         * @description A section of the part, as typed; what was measured on a sample stands beside what was decided.
+         * @description a stretch of the part along its axis; what a sample measured stands beside what was decided
          */
         SectionIn: {
             /**
@@ -2448,8 +2471,11 @@ export interface components {
              * @default
              */
             measured_length?: string;
-            /** Shape */
-            shape: string;
+            /**
+             * Shape
+             * @enum {string}
+             */
+            shape: "thread" | "round" | "bar" | "hexagon" | "square" | "flats" | "knurl";
             /**
              * Thread
              * @default
@@ -2472,11 +2498,14 @@ export interface components {
         };
         /**
          * SetupIn
-         * @description The lathe and its blades.
+         * @description the lathe and its blades
          */
         SetupIn: {
-            /** Dial */
-            dial: string;
+            /**
+             * Dial
+             * @enum {string}
+             */
+            dial: "diameter" | "radius";
             /**
              * Drills
              * @default
@@ -2487,30 +2516,35 @@ export interface components {
             /**
              * Groove Edge
              * @default left
+             * @enum {string}
              */
-            groove_edge?: string;
+            groove_edge?: "left" | "right";
             /**
              * Lathe
              * @default middling
+             * @enum {string}
              */
-            lathe?: string;
+            lathe?: "light" | "middling" | "heavy";
             /**
              * Mount
              * @default unsaid
+             * @enum {string}
              */
-            mount?: string;
+            mount?: "unsaid" | "screwed" | "locked";
             /** Parting Blade */
             parting_blade: string;
             /**
              * Parting Edge
              * @default left
+             * @enum {string}
              */
-            parting_edge?: string;
+            parting_edge?: "left" | "right";
             /**
              * Readout
              * @default readout
+             * @enum {string}
              */
-            readout?: string;
+            readout?: "readout" | "stops";
             /**
              * Run Down
              * @default
@@ -2692,7 +2726,7 @@ export interface components {
         };
         /**
          * StockIn
-         * @description What the part is made from, as typed.
+         * @description what the part is made from
          */
         StockIn: {
             /** Across */
@@ -2705,8 +2739,9 @@ export interface components {
             /**
              * Form
              * @default round
+             * @enum {string}
              */
-            form?: string;
+            form?: "round" | "hexagon" | "square" | "bolt" | "kept";
         };
         /**
          * StudRepairIn

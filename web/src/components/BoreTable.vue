@@ -27,7 +27,7 @@ function replace(bores: Schemas['BoreIn'][]) {
   emit('commit')
 }
 const ids = () => props.bores.map((b) => b.id ?? '')
-const add = (end: string, at: string) =>
+const add = (end: Schemas['BoreIn']['end'], at: string) =>
   replace([...props.bores, { id: newId('b', ids()), end, thread: '', across: '', depth: '', at, cut: 'tap' }])
 </script>
 

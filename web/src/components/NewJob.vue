@@ -108,7 +108,8 @@ function document(): JobDocument {
     fits: '',
     quantity: t.quantity,
     unit: unit.value,
-    material: t.material,
+    // One of the metals that the API named.
+    material: t.material as JobDocument['material'],
     hazards: [],
     part: partOf(t, t.stock, t.overall),
     others: [],

@@ -1,4 +1,4 @@
-import type { JobDocument } from '@/api/client'
+import type { JobDocument, Schemas } from '@/api/client'
 import { section, type Section } from '@/components/sections'
 
 /** What a new job starts as; everything can be changed on its plan. */
@@ -22,7 +22,7 @@ export interface Typed {
 /** The part a start stands for: a nut is hexagon bar tapped along its axis, through where no depth is typed. */
 export function partOf(typed: Typed, across: string, overall: string): JobDocument['part'] {
   const nut = typed.start === 'nut'
-  const bore = {
+  const bore: Schemas['BoreIn'] = {
     id: 'b1',
     end: 'right',
     thread: typed.thread,

@@ -10,7 +10,7 @@ export function newId(letter: string, taken: string[] = []): string {
 }
 
 /** An empty section of a shape, with an id of its own. */
-export const section = (id: string, shape: string, known: Partial<Section> = {}): Section => ({
+export const section = (id: string, shape: Section['shape'], known: Partial<Section> = {}): Section => ({
   id,
   shape,
   across: '',

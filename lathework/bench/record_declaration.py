@@ -1,0 +1,104 @@
+"""The record of a job file, declared once: entries, what each tells of its step, what is gone; and the whole schema."""
+
+from __future__ import annotations
+
+import json
+import sys
+
+from lathework.bench.entry import KINDS
+from lathework.declared import IDENT_PATTERN, LONGEST_LINE, Group, Ident, Json, Raw, document_schema
+from lathework.job.declaration import IDENTIFIED, JOB, LONGEST_NOTE, VERSION
+
+LONGEST_MAKES, LONGEST_WORD = 700, 60
+"""Characters of the sizes a step leaves, and of a key, a word or a reading as typed."""
+MOST_ENTRIES, MOST_REVISIONS = 20000, 10**6
+UNITS = ("", "in", "mm")
+
+
+def _line(about: str = "", longest: int = LONGEST_LINE) -> Raw:
+    return Raw({"type": "string", "maxLength": longest}, about)
+
+
+def _number(about: str) -> Raw:
+    return Raw({"type": ["number", "null"]}, about)
+
+
+def _list(items: Json, about: str = "") -> Raw:
+    return Raw({"type": "array", "maxItems": MOST_ENTRIES, "items": items}, about)
+
+
+TOLD = Group(
+    "told", "what the step was when the entry was made: it counts only while the step still makes that",
+    {
+        "title": _line("what the step was called"),
+        "part": _line("what the part was called"),
+        "metal": _line(),
+        "thread": _line("of a step that turns its blank, cuts or gauges it"),
+        "class_name": _line("class of that thread"),
+        "makes": _line("the sizes the step leaves, by name, lengths in millimetres", LONGEST_MAKES),
+        "tool": _line("its tool, and the edge that is touched off"),
+        "aim_mm": _number("diameter aimed at"),
+        "low_mm": _number("least that was on size"),
+        "high_mm": _number("most that was on size"),
+        "revision": Raw({"type": "integer", "minimum": 0, "maximum": MOST_REVISIONS}, "of the job"),
+    },
+)  # fmt: skip
+ENTRY = Group(
+    "entry", "one thing that happened at the bench",
+    {
+        "kind": Raw(
+            {"enum": list(KINDS)},
+            "a measured diameter, what the nut said, a move of the die, a step done, a step accepted with a reason, a "
+            "piece scrapped, a step taken up again, a note, the cautions read, a tool touched off, every zero lost, "
+            "the part taken up out of turn", required=True,
+        ),
+        "piece": Raw({"type": "integer", "minimum": 1, "maximum": MOST_ENTRIES}, required=True),
+        "part": Ident("id of the part"),
+        "step": _line(
+            "key of the step: the kind of work and the id of what it makes (turn:s1, drill:b2, face:right, part-off)",
+            LONGEST_WORD,
+        ),
+        "value_mm": _number("reading: the diameter in millimetres"),
+        "dialled_mm": _number("reading: what had been dialled on the diameter before it"),
+        "word": _line(
+            "verdict: its code; setting: open or close; read: the hazards, with spaces between", LONGEST_WORD,
+        ),
+        "eighths": _number("setting: eighths of a turn of the middle screw"),
+        "text": _line("", LONGEST_NOTE),
+        "typed": _line("reading: as it was typed", LONGEST_WORD),
+        "unit": Raw({"enum": list(UNITS)}, "reading: unit of a bare number"),
+        "ended": Raw({"type": "boolean"}, "whether the piece was whole with it"),
+        "told": Raw({"oneOf": [{"type": "null"}, TOLD.schema()]}),
+        "at": Raw({"type": "string", "format": "date-time"}, required=True),
+    },
+)  # fmt: skip
+GONE = Group(
+    "gone", "a section or hole of a part that the job no longer has, or, with an empty id, a part",
+    {"part": Ident(), "id": Raw({"type": "string", "pattern": f"^{IDENT_PATTERN.replace('{1,', '{0,')}$"})},
+)  # fmt: skip
+RECORD = Group(
+    "record", "what happened at the bench, oldest first, and how the job stands",
+    {
+        "entries": _list(ENTRY.schema()),
+        "held": _line("what the job waits for; empty when it does not", LONGEST_NOTE),
+        "closed": _line("why the job was closed; empty while it is open", LONGEST_NOTE),
+        "gone": _list(GONE.schema(), "what entries speak of though the job no longer has it"),
+    },
+)  # fmt: skip
+
+
+def job_file_schema() -> Json:
+    """The JSON Schema of the job file of this version: the document and its record."""
+    reading = {
+        "if": {"properties": {"kind": {"const": "reading"}}},
+        "then": {"required": ["value_mm", "told"], "properties": {"value_mm": {"type": "number"}}},
+    }
+    more = {one.name: one.definition() for one in (IDENTIFIED, RECORD, GONE, TOLD)}
+    return document_schema(
+        JOB, own=f"urn:conch:job:{VERSION}", title=f"Conch job, version {VERSION}",
+        more=more | {"entry": ENTRY.definition() | reading},
+    )  # fmt: skip
+
+
+if __name__ == "__main__":
+    sys.stdout.write(json.dumps(job_file_schema(), indent=1, ensure_ascii=False) + "\n")

@@ -1,0 +1,177 @@
+"""The job document, version 3: every field of it, declared once."""
+
+from __future__ import annotations
+
+from lathework.cautions import HAZARDS
+from lathework.cutting.blank import SCHOOLS
+from lathework.cutting.cuts import LATHES
+from lathework.cutting.next_cut import DIALS
+from lathework.declared import Choice, Fixed, Group, Ident, Raw, Rows, Several, Share, Size, Text, Whole
+from lathework.holes.depth import HIGHEST_PERCENT, LOWEST_PERCENT
+from lathework.identify.evidence import FIELDS
+from lathework.job.model import FINISHES, ORDERS, READOUTS, SUPPORTS
+from lathework.lengths import Span
+from lathework.methods.die import HOLDERS
+from lathework.methods.reversing import MOUNTS
+from lathework.methods.tap import TAPPINGS
+from lathework.part.model import CUTTERS, EDGES, MOUTHS, SHAPES
+from lathework.part.stock import STOCK_FORMS
+from lathework.reader import HIGHEST_FRACTION, LOWEST_FRACTION
+from lathework.shop.metals import materials
+from lathework.units import LENGTH_UNITS
+
+FORMAT, VERSION = "conch-job", 3
+LONGEST_NOTE, LONGEST_WORDS = 2000, 600
+"""Characters of notes, and of what is done when the part is made."""
+MOST_PIECES, MOST_OTHERS, MOST_SECTIONS, MOST_BORES = 500, 5, 16, 6
+MOST_RUN_DOWN = 200.0
+STOCK_SIZE, BAR = Span("A bar size", 1, 150), Span("A bar length", 20, 6000)
+ACROSS, ALONG = Span("A diameter", 0.5, 150), Span("A length", 0.2, 600)
+CHAMFER, BLADE = Span("A chamfer", 0.05, 20), Span("A blade width", 0.4, 8)
+MATE_BORE, FLANKS = Span("The mate's bore", 0.3, 300), Span("The mate's pitch diameter", 0.3, 300)
+OWN = "its own among the sections and holes of the part"
+
+STOCK = Group(
+    "stock", "what the part is made from",
+    {
+        "form": Choice(STOCK_FORMS, "round", "a bolt is cut down and keeps its head; a kept part has its end sawn off"),
+        "across": Size(
+            STOCK_SIZE, "diameter, or width across flats; of a bolt, its shank; of a kept part, where it is worked",
+            optional=False,
+        ),
+        "bar_length": Size(BAR, "how long the bars are"),
+    },
+)  # fmt: skip
+SECTION = Group(
+    "section", "a stretch of the part along its axis; what a sample measured stands beside what was decided",
+    {
+        "id": Ident(OWN),
+        "shape": Choice(SHAPES),
+        "across": Size(ACROSS, "diameter, or width across the flats; empty for a thread and for bar as bought"),
+        "length": Size(ALONG, "of a thread to its shoulder; one section may leave it empty and take the rest"),
+        "thread": Text("designation: 3/8-16, M8x1, 1/4 BSW, G3/8, 2 BA"),
+        "chamfer": Size(CHAMFER, "45 degrees, on the edge toward the nearer end"),
+        "measured": Size(ACROSS, "what the sample measured across"),
+        "measured_length": Size(ALONG, "what the sample measured along"),
+    },
+)  # fmt: skip
+BORE = Group(
+    "bore", "a hole along the axis, or across it",
+    {
+        "id": Ident(OWN),
+        "end": Choice(MOUTHS, "right", "where it begins: an end, or across the part"),
+        "thread": Text("designation, with a class of the nut where one is wanted; empty for a plain hole"),
+        "across": Size(ACROSS, "drill of a plain hole"),
+        "depth": Size(ALONG, "of full thread, or of the plain hole; empty goes through"),
+        "at": Size(ALONG, "of a hole across: its axis behind the right-hand end"),
+        "cut": Choice(CUTTERS, "tap", "what cuts the thread"),
+    },
+)  # fmt: skip
+PART = Group(
+    "part", "what is to be made",
+    {
+        "id": Ident("its own within the job"),
+        "name": Text("what tells it from the other parts of its job"),
+        "stock": STOCK,
+        "overall_length": Size(ALONG, "what it should be; needed when one section takes the rest"),
+        "sections": Rows(SECTION, MOST_SECTIONS, 1, "right-hand end first, toward the chuck"),
+        "bores": Rows(BORE, MOST_BORES, about="holes along the axis, and across it", required=False),
+        "afterwards": Text("what is done when the part is made, in words: its last step", LONGEST_WORDS),
+    },
+)  # fmt: skip
+METHOD = Group(
+    "method", "how it is made",
+    {
+        "blank_school": Choice(SCHOOLS, about="by which rule the blank for the die is sized"),
+        "blank_fraction": Share(
+            LOWEST_FRACTION, HIGHEST_FRACTION, "A share of the pitch, such as 0.10,",
+            "share of the pitch under nominal; empty is the metal's own",
+        ),
+        "finish": Choice(FINISHES, about="how a shoulder is reached"),
+        "holder": Choice(HOLDERS, about="what holds the die"),
+        "order": Choice(ORDERS, "from-the-bar", "parted off the bar, or sawn blanks first"),
+        "support": Choice(SUPPORTS, "chuck", "what carries the free end"),
+        "tapping": Choice(TAPPINGS, "by-centre", "what guides the tap and turns it"),
+        "percent": Share(
+            LOWEST_PERCENT, HIGHEST_PERCENT, "A per cent of thread, such as 70,",
+            "per cent thread wanted in a hole; what suits the metal when empty",
+        ),
+        "overruled": Text("why long work is held as chosen all the same; empty where nobody insists"),
+        "mate_minor": Size(MATE_BORE, "measured bore of the mate of the first thread"),
+        "mate_pitch": Size(FLANKS, "measured pitch diameter of the mate of the first thread, with its bore"),
+    },
+)  # fmt: skip
+SETUP = Group(
+    "setup", "the lathe and its blades",
+    {
+        "dial": Choice(DIALS, about="what the cross-slide dial reads"),
+        "readout": Choice(READOUTS, "readout", "what tells places along the bed"),
+        "lathe": Choice(LATHES, "middling", "how deep it may cut"),
+        "run_down": Share(
+            0, MOST_RUN_DOWN, "Turns the spindle runs on, such as 1.5,",
+            "turns the spindle runs on after it is switched off; 1 when empty",
+        ),
+        "groove_blade": Size(BLADE, "width", optional=False),
+        "groove_edge": Choice(EDGES, "left", "the blade's edge that was touched off"),
+        "parting_blade": Size(BLADE, "width", optional=False),
+        "parting_edge": Choice(EDGES, "left", "the blade's edge that was touched off"),
+        "drills": Text(
+            "drills that are owned: racks (number, letter, fraction, metric) and sizes, with commas; when empty those "
+            "of the job's unit, then all", LONGEST_NOTE,
+        ),
+        "mount": Choice(MOUNTS, "unsaid", "how the chuck sits on the spindle"),
+    },
+)  # fmt: skip
+IDENTIFIED = Group(
+    "identified", "how the thread was identified: what was measured, as typed, and how probable the thread was then",
+    {
+        "evidence": Raw(
+            {"type": "object", "propertyNames": {"enum": list(FIELDS)}, "additionalProperties": Text().schema()},
+            required=True,
+        ),
+        "probability": Raw({"type": "number", "minimum": 0, "maximum": 1}, required=True),
+    },
+)  # fmt: skip
+FITS = Text("the mating part")
+PIECES = Whole(1, MOST_PIECES, "pieces wanted; a whole number, or its digits as text")
+METAL = Choice(tuple(materials()), about="the metal")
+OTHER = Group(
+    "other", "a further part of the job; what it does not say is the first part's",
+    {
+        "fits": FITS,
+        "quantity": Whole(1, MOST_PIECES, PIECES.about, required=False),
+        "material": Choice(tuple(materials()), "", "the metal"),
+        "method": Group("method", METHOD.about, METHOD.fields, required=False),
+        "part": PART,
+    },
+)  # fmt: skip
+ABOUT = (
+    "A job as one file: what is to be made, how, on which lathe, and what happened at the bench. Lengths are text as "
+    "typed (5/8, 1-1/4, .3125, 12 mm, 6,35, a sum, a drill such as #7 or F); a bare number is in the job's own unit. "
+    "Times are ISO 8601 with their zone. Unknown fields are refused. Every part, section and hole has an id of its "
+    "own, which stays with it wherever it stands in a list; what is recorded is told by it. Sizes must also fit each "
+    "other; the reader names every field that does not."
+)
+JOB = Group(
+    "job", ABOUT,
+    {
+        "format": Fixed(FORMAT),
+        "version": Fixed(VERSION),
+        "title": Text("what it is, in words", required=True),
+        "needed_by": Text("who or what needs it"),
+        "fits": FITS,
+        "quantity": PIECES,
+        "unit": Choice(LENGTH_UNITS, about="unit of bare numbers"),
+        "material": METAL,
+        "hazards": Several(HAZARDS, "kinds of use in which local codes and licensed practice decide"),
+        "part": PART,
+        "others": Rows(OTHER, MOST_OTHERS, about="further parts of the job, as they are made", required=False),
+        "method": METHOD,
+        "setup": SETUP,
+        "notes": Text(longest=LONGEST_NOTE),
+        "identified": Raw({"oneOf": [{"type": "null"}, IDENTIFIED.schema()]}),
+        "record": Raw(
+            {"oneOf": [{"type": "null"}, {"$ref": "#/$defs/record"}]}, "what happened at the bench, oldest first",
+        ),
+    },
+)  # fmt: skip

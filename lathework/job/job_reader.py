@@ -1,0 +1,62 @@
+"""Takes the fields of a job document out as they are declared: what a field allows is said in one place."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from lathework.declared import Choice, Field, Group, Rows, Several, Share, Size, Text, Whole
+from lathework.job.declaration import JOB
+from lathework.lengths import Length
+from lathework.reader import Reader
+
+
+class JobReader(Reader):
+    """A reader of documents that knows the declaration of every field by its path."""
+
+    def known(self, path: str) -> None:
+        """Check that an object has declared fields only; "" is the document itself."""
+        group = JOB.at(path) if path else JOB
+        assert isinstance(group, Group)
+        self.section(path, group.keys)
+
+    def line(self, path: str) -> str:
+        """A text; missing is empty."""
+        one = _declared(path, Text | Size)
+        if isinstance(one, Text):
+            return self.text(path, longest=one.longest, required=one.required)
+        return self.text(path)
+
+    def chosen(self, path: str) -> Any:
+        """One of the declared choices, which are those of the type that the model gives the field."""
+        one = _declared(path, Choice)
+        return self.choice(path, one.allowed, one.default)
+
+    def some(self, path: str) -> tuple[Any, ...]:
+        """Some of the declared choices."""
+        return self.several(path, _declared(path, Several).allowed)
+
+    def size(self, path: str, *, optional: bool | None = None) -> Length | None:
+        """A length within its span, or None with the error noted; `optional` where the other fields decide that."""
+        one = _declared(path, Size)
+        return self.length(path, one.span, optional=one.optional if optional is None else optional)
+
+    def share(self, path: str, default: float) -> float:
+        """A bare number; empty is `default`, a bare number too."""
+        one = _declared(path, Share)
+        return self.number(path, default, one.low, one.high, one.hint)
+
+    def pieces(self, path: str) -> int:
+        """A whole number."""
+        one = _declared(path, Whole)
+        return self.whole(path, one.low, one.high)
+
+    def count(self, path: str) -> int:
+        """How many rows a list has."""
+        return self.rows(path, _declared(path, Rows).most)
+
+
+def _declared(path: str, kind: Any) -> Any:
+    one: Field | Group = JOB.at(path)
+    if not isinstance(one, kind):
+        raise TypeError(f"{path} is declared as {type(one).__name__}")
+    return one
