@@ -18,6 +18,10 @@ STIFF_RATIO, SLACK_RATIO, SLACK_SHARE = 2.0, 6.0, 0.4
 """Stick-out over diameter up to which work is stiff, from which it is slack, and what share of the cut is left then."""
 
 
+SPRING = "spring pass at"
+"""What the last of the cuts is called: the dial as it was, once more."""
+
+
 def stick_out_share(ratio: float) -> float:
     """Share of the full cut that work standing out `ratio` diameters (a bare number) bears. Source: practice.
 
@@ -88,5 +92,5 @@ def passes(start_mm: float, end_mm: float, deepest: Figure, unit: LengthUnit) ->
         for n, mm in enumerate(sizes[:-1], 1)
     ]  # fmt: skip
     last = Figure("finishing cut to", end.value, unit, "to", PRACTICE, (end, finish))
-    spring = replace(last, name="spring pass at", note="The same dial once more: the work springs back.")
+    spring = replace(last, name=SPRING, note="The same dial once more: the work springs back.")
     return (*cuts, last, spring)

@@ -49,6 +49,11 @@ class NextCut:
     expect: Figure | None
     give_or_take: Figure | None
 
+    @property
+    def then(self) -> str:
+        """What follows the cut, "" where that is the next one."""
+        return "Then a spring pass." if self.state == "finish" else ""
+
 
 def ratio_of(passes: Sequence[PassMade]) -> float:
     """What comes off per what is dialled, learned from `passes`, starting at 1. Source: practice.

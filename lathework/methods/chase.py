@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 
+from lathework.cutting.cuts import SPRING
 from lathework.cutting.next_cut import Dial
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.threads.thread import Thread
@@ -74,7 +75,7 @@ def chasing_passes(thread: Thread, bore_mm: float, unit: LengthUnit) -> tuple[Fi
         for n, mm in enumerate(sizes, 1)
     ]  # fmt: skip
     spring = Figure(
-        "spring pass at", major.value, unit, "major", PRACTICE, (major,),
+        SPRING, major.value, unit, "major", PRACTICE, (major,),
         note="The same dial once more: a boring bar springs.",
     )  # fmt: skip
     return (*cuts, spring)

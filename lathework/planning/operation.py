@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from lathework.cautions import Caution
+from lathework.cutting.cuts import SPRING
 from lathework.cutting.next_cut import Target
 from lathework.figures import Figure
 from lathework.threads.thread import Thread
@@ -97,3 +98,9 @@ class Operation:
     thread: Thread | None = None
     class_name: str = ""
     makes: str = ""
+
+    @property
+    def passes_end(self) -> str:
+        """What is remarked on the last of its cuts; "" where it is one like the others."""
+        spring = self.passes and self.passes[-1].name == SPRING
+        return "the last one a spring pass" if spring else ""

@@ -10,6 +10,7 @@ from lathework.figures import PRACTICE, Figure, Given, counted
 from lathework.job.model import Job
 from lathework.methods.die import DIE_HOLDINGS
 from lathework.part.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
+from lathework.planning.asked import asked
 from lathework.planning.chucking import Chucking, Placed, milled, place
 from lathework.planning.grips import held
 from lathework.planning.notice import Notice
@@ -41,7 +42,10 @@ _TOOLPOST: tuple[Kind, ...] = (*_POSITIONED, "face", "edge", "chamfer", "knurl",
 
 @dataclass(frozen=True, slots=True)
 class Plan:
-    """A job worked out: shared facts, chuckings, operations in order, batch, notices, job-level cautions."""
+    """A job worked out: shared facts, chuckings, operations in order, batch, notices, job-level cautions.
+
+    `asks` are the fields of its document that concern it.
+    """
 
     work: Work
     chuckings: tuple[Chucking, ...]
@@ -49,6 +53,7 @@ class Plan:
     batch: tuple[Figure, ...]
     notices: tuple[Notice, ...]
     cautions: tuple[Caution, ...]
+    asks: tuple[str, ...]
 
     @property
     def job(self) -> Job:
@@ -228,11 +233,13 @@ def make_plan(job: Job) -> Plan:
     work = work_out(job)
     ways = chuckings(work)
     operations = _zeroed(_in_order(work, ways))
+    remarks = notices(work, ways)
     return Plan(
         work=work,
         chuckings=ways,
         operations=operations,
         batch=_batch(work, ways, operations),
-        notices=notices(work, ways),
+        notices=remarks,
         cautions=work.hazards,
+        asks=asked(job, remarks),
     )

@@ -23,6 +23,7 @@ def _cut_json(cut: NextCut | None) -> Json | None:
         "ratio": figure_json(cut.ratio),
         "expect": figure_json(cut.expect) if cut.expect else None,
         "give_or_take": figure_json(cut.give_or_take) if cut.give_or_take else None,
+        "then": cut.then,
     }
 
 

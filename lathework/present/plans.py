@@ -59,6 +59,7 @@ def operation_json(operation: Operation) -> Json:
         "measure": operation.measure,
         "chucking": operation.chucking,
         "passes": [{"name": cut.name, "shown": shown(cut.value, cut.unit, fine=cut.fine)} for cut in operation.passes],
+        "passes_end": operation.passes_end,
         "zero": operation.zero,
     }
 
@@ -93,6 +94,7 @@ def plan_json(plan: Plan, end: int | None = None) -> Json:
         "batch": [figure_json(figure) for figure in plan.batch],
         "notices": [{"code": n.code, "field": n.field, "text": n.text} for n in plan.notices],
         "cautions": [caution_json(c) for c in plan.cautions],
+        "asks": list(plan.asks),
         "holdings": [chucking.words for chucking in plan.chuckings],
         "drawings": _drawings(plan, end),
     }

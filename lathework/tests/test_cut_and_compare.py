@@ -105,7 +105,8 @@ def wanted(job: Job, made: Plan, place: float) -> tuple[float, float]:
     if one.thread is not None and one.thread.taper:
         made_first = number in made.work.ends.first
         from_right = made_first != made.work.ends.turned_about
-        return tapering(one.thread, size, place, near, far, from_right=from_right)
+        # A pipe's bar may be a little under the blank behind its thread: there it stays as it is.
+        return tapering(one.thread, min(size, job.part.stock.corners_mm), place, near, far, from_right=from_right)
     if one.thread is not None:
         # Lead at one end, relief at the other; between them the blank.
         found = made.work.threads[number]

@@ -123,7 +123,10 @@ class NoticeOut(Schema):
 
 
 class PlanOut(Schema):
-    """A plan with what each holding is called and a drawing of it, or null for one that was not asked for."""
+    """A plan with what each holding is called and a drawing of it, or null for one that was not asked for.
+
+    `asks` are the fields of the document that concern it.
+    """
 
     thread: ThreadOut
     overall: Shown
@@ -134,6 +137,7 @@ class PlanOut(Schema):
     batch: list[FigureOut]
     notices: list[NoticeOut]
     cautions: list[CautionOut]
+    asks: list[str]
     holdings: list[str]
     drawings: list[SheetOut | None]
 
@@ -217,6 +221,7 @@ class CutOut(Schema):
     ratio: FigureOut
     expect: FigureOut | None
     give_or_take: FigureOut | None
+    then: str
 
 
 class ReadingOut(Schema):

@@ -157,4 +157,5 @@ class OperationOut(Schema):
     measure: Literal["diameter", "verdict"] | None
     chucking: int
     passes: list[PassOut]
+    passes_end: str
     zero: str

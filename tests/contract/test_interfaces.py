@@ -15,12 +15,21 @@ from jsonschema import Draft202012Validator
 from lathework.bench.entry import Story
 from lathework.bench.record import read_record
 from lathework.bench.record_declaration import TOLD, job_file_schema
+from lathework.cautions import HAZARDS
+from lathework.cutting.blank import SCHOOLS
+from lathework.cutting.cuts import LATHES
+from lathework.cutting.next_cut import DIALS
 from lathework.declared import Choice
 from lathework.errors import InvalidDocument
 from lathework.job import document as reader
+from lathework.job import words
 from lathework.job.declaration import BORE, METHOD, SECTION, SETUP, STOCK
-from lathework.job.model import Method, Setup
-from lathework.part.model import Bore, Section, Stock
+from lathework.job.model import FINISHES, ORDERS, READOUTS, SUPPORTS, Method, Setup
+from lathework.methods.die import HOLDERS
+from lathework.methods.reversing import MOUNTS
+from lathework.methods.tap import TAPPINGS
+from lathework.part.model import CUTTERS, EDGES, MOUTHS, SHAPES, Bore, Section, Stock
+from lathework.part.stock import STOCK_FORMS
 from lathework.planning.plan import make_plans
 from lathework.tests.samples import PLUG, SCREW, document
 from server.api import api
@@ -55,6 +64,16 @@ class JobSchema(unittest.TestCase):
             for name, one in group.fields.items():
                 if isinstance(one, Choice):
                     self.assertEqual(one.allowed, get_args(types[name]), name)
+
+    def test_every_choice_has_its_words(self) -> None:
+        for named, allowed in (
+            (words.SHAPES, SHAPES), (words.STOCKS, STOCK_FORMS), (words.FINISHES, FINISHES), (words.ORDERS, ORDERS),
+            (words.SUPPORTS, SUPPORTS), (words.DIALS, DIALS), (words.READOUTS, READOUTS), (words.LATHES, LATHES),
+            (words.MOUNTS, MOUNTS), (words.EDGES, EDGES), (words.MOUTHS, MOUTHS), (words.CUTTERS, CUTTERS),
+            (words.SCHOOLS, SCHOOLS), (words.HOLDERS, HOLDERS), (words.TAPPINGS, TAPPINGS), (words.HAZARDS, HAZARDS),
+        ):  # fmt: skip
+            self.assertEqual(tuple(named), tuple(allowed))
+            self.assertTrue(all(name and remark for name, remark in named.values()))
 
     def test_the_api_takes_what_is_declared(self) -> None:
         models = api.get_openapi_schema()["components"]["schemas"]

@@ -1221,6 +1221,8 @@ export interface components {
              * @enum {string}
              */
             state: "first" | "rough" | "finish" | "on-size" | "under-size";
+            /** Then */
+            then: string;
         };
         /**
          * DieRecordOut
@@ -2159,6 +2161,8 @@ export interface components {
             notes: string[];
             /** Passes */
             passes: components["schemas"]["PassOut"][];
+            /** Passes End */
+            passes_end: string;
             /** Sentence */
             sentence: string;
             /** Title */
@@ -2286,8 +2290,12 @@ export interface components {
         /**
          * PlanOut
          * @description A plan with what each holding is called and a drawing of it, or null for one that was not asked for.
+         *
+         *     `asks` are the fields of the document that concern it.
          */
         PlanOut: {
+            /** Asks */
+            asks: string[];
             /** Batch */
             batch: components["schemas"]["FigureOut"][];
             /** Blanks */

@@ -63,7 +63,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
     </p>
     <p v-if="cut && headline && cut.expect && cut.give_or_take" class="expect">
       <template v-if="!last">From the size as entered: measure it first. </template>
-      {{ cut.state === 'finish' ? 'Then a spring pass. ' : '' }}Expect
+      {{ cut.then }} Expect
       <span class="fig">{{ told(cut.expect.shown).text }} ± {{ told(cut.give_or_take.shown).text }}</span>
     </p>
     <div class="row">

@@ -14,8 +14,8 @@ const props = defineProps<{
   lines: string[]
   /** The fraction that stands when none is typed. */
   fraction?: string
-  /** The plan holds long work in a way of its own: then a reason against it may be given. */
-  insisting?: boolean
+  /** The fields that concern the job; all of them where nobody says. */
+  asks?: string[]
 }>()
 const emit = defineEmits<{ set: [field: string, value: string]; commit: [] }>()
 const { data: choices } = useChoices()
@@ -48,25 +48,12 @@ interface Fact {
     | 'mounts'
     | 'units'
     | 'tappings'
-  when?: () => boolean
+  /** Shown where the plan asks for it. */
+  asked?: true
 }
-const powered = () => props.value('method.holder').endsWith('-power')
-/** Something is run on under power, or backward: then it matters whether the chuck can unscrew. */
-const turning = () =>
-  powered() ||
-  props.value('method.tapping') === 'slipping-chuck' ||
-  !['', 'unsaid'].includes(props.value('setup.mount'))
-const fromBar = () => !['bolt', 'kept'].includes(props.value('part.stock.form'))
-/** The part has a thread outside: only then do die and blank concern it. */
-const threaded = () => props.fraction !== undefined
-/** The blank is made for a mate that can be measured. */
-const mated = () =>
-  threaded() &&
-  (props.value('method.blank_school') === 'mate-takes' ||
-    props.value('method.mate_minor') !== '' ||
-    props.value('method.mate_pitch') !== '')
-/** The part has a hole: only then does tapping concern it. */
-const drilled = () => props.value('part.bores') !== ''
+/** Whether a fact is shown: those of every job, those the plan asks for, and what is wrong. */
+const concerns = (fact: Fact) =>
+  !fact.asked || !props.asks || props.asks.includes(fact.field) || props.errors[fact.field] !== undefined
 const UNITS = [
   { code: 'in', name: 'inches', remark: 'bare numbers are inches' },
   { code: 'mm', name: 'millimetres', remark: 'bare numbers are millimetres' },
@@ -90,7 +77,7 @@ const LINES: { name: string; facts: Fact[] }[] = [
         before: 'in bars of',
         figure: true,
         empty: 'any length',
-        when: fromBar,
+        asked: true,
       },
       { field: 'unit', label: 'Unit of bare numbers', from: 'units' },
     ],
@@ -103,14 +90,14 @@ const LINES: { name: string; facts: Fact[] }[] = [
         label: 'Blank diameter',
         before: 'blank',
         from: 'schools',
-        when: threaded,
+        asked: true,
       },
       {
         field: 'method.blank_fraction',
         label: 'Fraction of the pitch (empty: the metal’s own)',
         before: 'fraction',
         figure: true,
-        when: () => threaded() && props.value('method.blank_school') === 'pitch-fraction',
+        asked: true,
       },
       {
         field: 'method.mate_minor',
@@ -118,7 +105,7 @@ const LINES: { name: string; facts: Fact[] }[] = [
         before: 'its bore',
         figure: true,
         empty: 'not measured',
-        when: mated,
+        asked: true,
       },
       {
         field: 'method.mate_pitch',
@@ -126,25 +113,25 @@ const LINES: { name: string; facts: Fact[] }[] = [
         before: 'its pitch diameter',
         figure: true,
         empty: 'not measured',
-        when: mated,
+        asked: true,
       },
-      { field: 'method.finish', label: 'At the shoulder', from: 'finishes', when: threaded },
+      { field: 'method.finish', label: 'At the shoulder', from: 'finishes', asked: true },
       {
         field: 'method.holder',
         label: 'What holds the die',
         before: 'die in',
         from: 'holders',
         telling: true,
-        when: threaded,
+        asked: true,
       },
-      { field: 'method.order', label: 'Order of work', from: 'orders', telling: true, when: fromBar },
+      { field: 'method.order', label: 'Order of work', from: 'orders', telling: true, asked: true },
       { field: 'method.support', label: 'Held in', before: 'held in', from: 'supports', telling: true },
       {
         field: 'method.overruled',
         label: 'Why it is held as chosen all the same',
         before: 'as chosen all the same, because',
         empty: 'no reason: as the plan says',
-        when: () => props.insisting || props.value('method.overruled') !== '',
+        asked: true,
       },
     ],
   },
@@ -156,7 +143,7 @@ const LINES: { name: string; facts: Fact[] }[] = [
         label: 'How holes are tapped',
         from: 'tappings',
         telling: true,
-        when: drilled,
+        asked: true,
       },
       {
         field: 'method.percent',
@@ -165,7 +152,7 @@ const LINES: { name: string; facts: Fact[] }[] = [
         after: '% thread',
         figure: true,
         empty: 'the metal’s',
-        when: drilled,
+        asked: true,
       },
       {
         field: 'setup.drills',
@@ -173,7 +160,7 @@ const LINES: { name: string; facts: Fact[] }[] = [
         before: 'out of',
         empty: 'the racks of your unit; or: metric, 1/4, F',
         figure: true,
-        when: drilled,
+        asked: true,
       },
     ],
   },
@@ -186,7 +173,7 @@ const LINES: { name: string; facts: Fact[] }[] = [
         label: 'How the chuck sits on the spindle',
         from: 'mounts',
         telling: true,
-        when: turning,
+        asked: true,
       },
       { field: 'setup.dial', label: 'Cross-slide dial', from: 'dials' },
       { field: 'setup.readout', label: 'Places along the bed', from: 'readouts' },
@@ -197,7 +184,7 @@ const LINES: { name: string; facts: Fact[] }[] = [
         after: 'turns',
         figure: true,
         empty: '1',
-        when: powered,
+        asked: true,
       },
       {
         field: 'setup.groove_blade',
@@ -211,13 +198,13 @@ const LINES: { name: string; facts: Fact[] }[] = [
         label: 'Parting blade width',
         before: 'parting blade',
         figure: true,
-        when: fromBar,
+        asked: true,
       },
       {
         field: 'setup.parting_edge',
         label: 'Parting blade edge touched off',
         from: 'edges',
-        when: fromBar,
+        asked: true,
       },
     ],
   },
@@ -238,7 +225,7 @@ const LINES: { name: string; facts: Fact[] }[] = [
   },
 ]
 const shown = computed(() =>
-  LINES.filter((line) => props.lines.includes(line.name) && line.facts.some((f) => !f.when || f.when())),
+  LINES.filter((line) => props.lines.includes(line.name) && line.facts.some(concerns)),
 )
 const choicesOf = (fact: Fact) =>
   fact.from === 'units' ? UNITS : fact.from ? (choices.value?.[fact.from] ?? []) : []
@@ -251,7 +238,7 @@ const usualOf = (fact: Fact) => fact.usual ?? choicesOf(fact)[0]?.code ?? ''
     <p v-for="line in shown" :key="line.name" class="line">
       <span class="name muted small">{{ line.name }}</span>
       <template v-for="fact in line.facts" :key="fact.field">
-        <template v-if="!fact.when || fact.when()">
+        <template v-if="concerns(fact)">
           <InlineChoice
             v-if="fact.from"
             :label="fact.label"

@@ -43,7 +43,7 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
         <span v-if="n" class="muted" aria-hidden="true">→</span>
         <span class="fig" :title="pass.name">{{ told(pass.shown).text }}</span>
       </template>
-      <span class="muted">the last one a spring pass</span>
+      <span v-if="step.passes_end" class="muted">{{ step.passes_end }}</span>
     </p>
     <CautionLine :cautions="step.cautions" />
     <ul v-if="step.notes.length">

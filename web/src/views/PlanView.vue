@@ -54,13 +54,6 @@ const fraction = computed(
       ?.figure.inputs.find((given) => given.name === 'fraction')?.in,
 )
 
-/** The plan holds the work otherwise than chosen, or would: then one may say why not. */
-const insisting = computed(() =>
-  (plan.value?.notices ?? []).some((note) =>
-    ['long-part', 'long-overruled', 'wants-centre'].includes(note.code),
-  ),
-)
-
 const own = computed(() => draft.value && ownOf(draft.value, inHand.value))
 
 const choose = (next: number) =>
@@ -124,6 +117,7 @@ useKeys([
       />
       <JobFacts
         :lines="['Part']"
+        :asks="plan?.asks"
         :value="value"
         :errors="errors"
         :closed="closed"
@@ -214,7 +208,7 @@ useKeys([
           :errors="errors"
           :closed="closed"
           :fraction="fraction"
-          :insisting="insisting"
+          :asks="plan?.asks"
           @set="set"
           @commit="commit"
         />
