@@ -11,6 +11,10 @@ from lathework.lengths import Length, Span, within
 from lathework.planning.operation import Operation
 
 _GROWN_MM = 0.1
+"""Millimetres over the last reading past which metal would have to come back (practice)."""
+LEAST_SHARE, MOST_SHARE, MOST_OVER_MM = 0.5, 1.05, 0.2
+"""What a reading may be: at least this share of the aim, at most this share of the bar and a little over it, in
+millimetres; past either a digit slipped (practice)."""
 
 
 def reading_entry(now: Bench, length: Length) -> Entry:
@@ -18,7 +22,8 @@ def reading_entry(now: Bench, length: Length) -> Entry:
     step = now.step
     if step is None or step.target is None or step.start_mm is None:
         raise InputError("not-asked", "reading", "This step takes no diameter.")
-    within(length, Span("A reading here", step.target.aim_mm / 2, step.start_mm * 1.05 + 0.2), "reading")
+    low, high = LEAST_SHARE * step.target.aim_mm, MOST_SHARE * step.start_mm + MOST_OVER_MM
+    within(length, Span("A reading here", low, high), "reading")
     if now.readings and length.mm > now.readings[-1].value_mm + _GROWN_MM:
         raise InputError(
             "grew", "reading", "That is larger than the last reading: metal does not come back. Measure again."

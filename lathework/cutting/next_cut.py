@@ -13,6 +13,8 @@ Dial = Literal["diameter", "radius"]
 DIALS: tuple[Dial, ...] = get_args(Dial)
 FINISH_MM = 0.5
 """Left on the diameter for the finishing cut (practice)."""
+ROUGH_FROM = 1.5
+"""Finishing cuts that must be left for another roughing one to be worth it (practice)."""
 _PRIOR_MM = 0.5
 """How much dialled metal it takes to outweigh the belief that what is dialled comes off."""
 _SCATTER = 0.05
@@ -72,7 +74,7 @@ def _length(name: str, mm: float, unit: LengthUnit, formula: str, inputs: tuple[
 
 def _depth(left_mm: float, ratio: float, max_cut_mm: float) -> tuple[CutState, float]:
     """State and what to dial on the diameter: rough to within the finishing cut, then finish."""
-    if left_mm > 1.5 * FINISH_MM:
+    if left_mm > ROUGH_FROM * FINISH_MM:
         return "rough", min(max_cut_mm, (left_mm - FINISH_MM) / ratio)
     return "finish", left_mm / ratio
 

@@ -27,6 +27,8 @@ CHIP_TURNS = 2.0
 FORM_FACTOR = 0.0068
 """Hole for a form tap: major - 0.0068 x per cent x pitch."""
 FORM_PERCENT = 65.0
+SUNK_OVER = 0.1
+"""How far a countersink stands over the major diameter, in pitches on the diameter (practice)."""
 BREAKING = 0.03
 """Torque that breaks a sound tap, in N m for each cubed millimetre of its diameter (practice, rough)."""
 
@@ -106,7 +108,8 @@ def drill_depth(thread: Thread, tap: Tap, full: float, hole: float) -> Figure:
 def countersink(thread: Thread) -> Figure:
     """Countersink over the mouth of a tapped hole, in the thread's unit: major + 0.1 P. Source: practice."""
     return Figure(
-        "countersink to", thread.major + 0.1 * thread.pitch, thread.unit, "major + 0.1 × pitch", PRACTICE,
+        "countersink to", thread.major + SUNK_OVER * thread.pitch, thread.unit, f"major + {SUNK_OVER} × pitch",
+        PRACTICE,
         (Given("major", thread.major, thread.unit), Given("pitch", thread.pitch, thread.unit)),
     )  # fmt: skip
 

@@ -37,6 +37,8 @@ WIDER = (55.0, 82.0)
 MAY_PASS = 0.1
 """How far a drill may be over the class's greatest minor, in pitches, before the hole is bored instead (practice)."""
 _ALIKE = 1e-9
+SHARP = 130.0
+"""Per cent thread of a hole at the point of the sharp triangle: below it no drill is one for the thread."""
 BESIDE = 3
 """Drills offered on each side of the pick."""
 OFFERED = 6
@@ -182,7 +184,7 @@ def choose(
     has nothing that leaves a thread at all. Source: practice.
     """
     chart = _chart(thread, limits, percent)
-    inside = [drill for drill in rack if 0 < chart.percent(drill) < 130]
+    inside = [drill for drill in rack if 0 < chart.percent(drill) < SHARP]
     if not inside:
         return None, ()
     best = min(inside, key=chart.rank)

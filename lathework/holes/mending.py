@@ -17,6 +17,8 @@ from lathework.threads.thread import Thread
 from lathework.units import convert
 
 INSERT = Source("standard", "ASME B18.29.1 and DIN 8140: screw thread insert holes, basic sizes")
+INSERT_OVER = 0.216506
+"""How far the hole of an insert stands over the screw, in pitches (ASME B18.29.1, DIN 8140)."""
 WALLED = 1 + 2 * THIN_WALL
 """Width of the metal round a thread with its least wall, over the thread's diameter (practice)."""
 LEFT_OVER = 0.02
@@ -87,7 +89,7 @@ def insert_tap(thread: Thread) -> Figure:
     Of 60 degree threads. Source: ASME B18.29.1, DIN 8140.
     """
     return Figure(
-        "diameter", thread.major + (BASIC_60 + 0.216506) * thread.pitch, thread.unit, "major + 1.299038 × pitch",
+        "diameter", thread.major + (BASIC_60 + INSERT_OVER) * thread.pitch, thread.unit, "major + 1.299038 × pitch",
         INSERT, (Given("major", thread.major, thread.unit), Given("pitch", thread.pitch, thread.unit)),
     )  # fmt: skip
 
@@ -95,7 +97,7 @@ def insert_tap(thread: Thread) -> Figure:
 def insert_hole(thread: Thread) -> Figure:
     """Basic hole for an insert's tap: D + 0.216506 P, in the thread's unit. Source: ASME B18.29.1, DIN 8140."""
     return Figure(
-        "hole for the insert's tap", thread.major + 0.216506 * thread.pitch, thread.unit, "major + 0.216506 × pitch",
+        "hole for the insert's tap", thread.major + INSERT_OVER * thread.pitch, thread.unit, "major + 0.216506 × pitch",
         INSERT, (Given("major", thread.major, thread.unit), Given("pitch", thread.pitch, thread.unit)),
     )  # fmt: skip
 

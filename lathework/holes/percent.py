@@ -10,6 +10,8 @@ from lathework.threads.thread import Thread
 PERCENT_60 = 1.299038
 """Full depth on the 60 degree three-quarter-height convention, in pitches on the diameter."""
 BASIC_60 = 1.082532
+THREE_QUARTERS, FLAT = 0.649519, 1 / 8
+"""Three quarters of the height of the sharp 60 degree triangle, and the flat at its top, in pitches (ISO 68-1)."""
 """Basic height of a 60 degree thread on the diameter, in pitches."""
 CONVENTION = Source("practice", "per cent thread, by the convention named")
 TAPPED_PERCENT = 75.0
@@ -47,8 +49,8 @@ def metal_cut(percent: float) -> float:
     """
 
     def area(share: float) -> float:
-        depth = share / 100 * 0.649519
-        return depth / 8 + depth**2 * math.tan(math.radians(30))
+        depth = share / 100 * THREE_QUARTERS
+        return depth * FLAT + depth**2 * math.tan(math.radians(30))
 
     return area(max(0.0, percent)) / area(TAPPED_PERCENT)
 

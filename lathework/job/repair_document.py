@@ -41,6 +41,10 @@ class RepairSizes:
     height: Figure
 
 
+ALIKE_MM = 0.05
+"""Millimetres within which bar as bought is the size of the thread (practice)."""
+
+
 def _text(value: float, unit: LengthUnit, into: LengthUnit) -> str:
     """A length as one would type it in the job's unit."""
     text = show_number(convert(value, unit, into), 4 if into == "in" else 2)
@@ -58,7 +62,7 @@ def _stud(made: RepairSizes, unit: LengthUnit) -> Json:
     bar = next_step(convert(thread.major, own, unit), unit)
     sections = [_section("s1", "thread", overall, thread=name)]
     if made.plain >= LEAST_PLAIN_TURNS * thread.pitch:
-        as_bought = abs(convert(bar, unit, "mm") - thread.major_mm) < 0.05
+        as_bought = abs(convert(bar, unit, "mm") - thread.major_mm) < ALIKE_MM
         middle = _section("s2", "bar") if as_bought else _section("s2", "round", across=_text(thread.major, own, unit))
         sections = [
             _section("s1", "thread", _text(made.nut_thread.value, own, unit), thread=name), middle,

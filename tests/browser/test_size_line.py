@@ -57,7 +57,7 @@ class SizeLine(BrowserCase):
         answer = self.page.get_by_role("search")
         answer.get_by_role("button", name="0.0361").click()
         working = self.page.get_by_role("region", name="Working of best wire")
-        expect(working).to_contain_text("pitch ÷ (2 cos(half the flank angle))")
+        expect(working).to_contain_text("pitch ÷ (2 × cos(flank angle ÷ 2))")
         expect(working).to_contain_text("60 °")
 
     def test_starts_a_job_with_the_thread(self) -> None:
