@@ -1,6 +1,6 @@
 """What a document may hold, declared once: its reader, its JSON Schema and the types of the API follow from it.
 
-A field is one of the kinds below, with a sentence on what it is. Documents keep text as it was typed: a `Size` is a
+A field is one of the kinds below, with a sentence on what it is. Documents keep text as it was typed: an `Extent` is a
 text that reads as a length, a `Share` one that reads as a bare number.
 """
 
@@ -45,7 +45,7 @@ class Text:
 
 
 @dataclass(frozen=True, slots=True)
-class Size:
+class Extent:
     """A length as typed, within `span`; an `optional` one may be empty or missing."""
 
     span: Span
@@ -196,7 +196,7 @@ class Rows:
         return _nullable(found, missing=not self.required)
 
 
-Field = Text | Size | Share | Choice | Several | Whole | Ident | Fixed | Raw | Rows
+Field = Text | Extent | Share | Choice | Several | Whole | Ident | Fixed | Raw | Rows
 
 
 @dataclass(frozen=True, slots=True)

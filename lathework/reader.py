@@ -8,6 +8,7 @@ from dataclasses import replace
 from functools import lru_cache
 from typing import Any
 
+from lathework.declared import LONGEST_LINE
 from lathework.errors import InputError, InvalidDocument
 from lathework.lengths import Length, Span, read_length, within
 from lathework.threads.designation import Called, read_called
@@ -17,8 +18,6 @@ from lathework.units import LengthUnit
 
 MOST_TOLD = 50
 """Errors of one document that are told; the rest are counted."""
-LONGEST_LINE = 120
-"""Characters of a line of text."""
 _LONGEST_KEY = 40
 """Characters of a name nobody knows that are told back."""
 LOWEST_FRACTION, HIGHEST_FRACTION = -0.1, 0.3

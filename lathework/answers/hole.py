@@ -20,7 +20,7 @@ from lathework.holes.depth import (
     tap_margin,
     taps,
 )
-from lathework.holes.drill_choice import Choice, choose, sought, wanted_percent
+from lathework.holes.drill_choice import DrillChoice, choose, sought, wanted_percent
 from lathework.holes.mending import Mend, mends
 from lathework.holes.percent import metal_cut
 from lathework.holes.strength import Strip, external_shear, share_held, strip
@@ -63,8 +63,8 @@ class Hole:
     metal: Material
     bolt: Material
     percent: float
-    pick: Choice | None
-    beside: tuple[Choice, ...]
+    pick: DrillChoice | None
+    beside: tuple[DrillChoice, ...]
     words: str
     bore: Figure
     countersink: Figure
@@ -100,7 +100,7 @@ def _percent(text: str, metal: Material, thread: Thread) -> float:
     return value
 
 
-def _words(thread: Thread, limits: InternalLimits, pick: Choice | None, percent: float) -> str:
+def _words(thread: Thread, limits: InternalLimits, pick: DrillChoice | None, percent: float) -> str:
     if pick is None:
         return "none of these drills leaves a thread: bore the hole"
     told = f"{sought(thread, limits, percent)}, out of what you own"
@@ -114,7 +114,7 @@ def _words(thread: Thread, limits: InternalLimits, pick: Choice | None, percent:
     return f"{told}: where that must hold, drill smaller, then ream or bore"
 
 
-def _warnings(found: Size, metal: Material, pick: Choice | None, margin: Figure | None) -> tuple[str, ...]:
+def _warnings(found: Size, metal: Material, pick: DrillChoice | None, margin: Figure | None) -> tuple[str, ...]:
     out = []
     if pick is not None and pick.fit != "within" and found.internal is not None:
         band = found.internal.minor

@@ -22,10 +22,11 @@ from lathework.bench.record_declaration import (
     UNITS,
 )
 from lathework.bench.record_fields import count_of, line_of, moment_of, number_of, object_of
+from lathework.declared import LONGEST_LINE
 from lathework.errors import InputError, InvalidDocument
 from lathework.job.declaration import LONGEST_NOTE, MOST_OTHERS
 from lathework.planning.plan import Plan
-from lathework.reader import IDENT, LONGEST_LINE, Reader
+from lathework.reader import IDENT, Reader
 
 OLD_ENTRY_KEYS = tuple(key for key in ENTRY.keys if key not in ("unit", "ended", "told"))
 _TOLD_LENGTHS = ("aim_mm", "low_mm", "high_mm")

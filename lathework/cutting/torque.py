@@ -81,7 +81,7 @@ def what_holds(torque_nm: float, tool: Tool = "die") -> str:
     return next(words for most, words in (HOLDS if tool == "die" else TAP_HOLDS) if torque_nm <= most)
 
 
-def held(torque: Figure, tool: Tool, *, by_torque: bool) -> Figure:
+def with_holding(torque: Figure, tool: Tool, *, by_torque: bool) -> Figure:
     """A `torque` with what must be said of holding it: what to hold the `tool` with, where that goes `by_torque`, and
     wherever it is past what any holder bears. Source: practice."""
     words = what_holds(torque.value, tool)

@@ -46,7 +46,7 @@ OFFERED = 6
 
 
 @dataclass(frozen=True, slots=True)
-class Choice:
+class DrillChoice:
     """A drill one owns: the per cent thread by its own size, what it probably cuts, and whether the class allows that.
 
     Diameters are in the thread's unit; `passes` is how far the probable hole is over the class's greatest minor, or
@@ -153,7 +153,7 @@ def _passes(hole: float, limits: InternalLimits | None) -> tuple[Fit, float]:
     return ("too-small", under) if under > 0 else ("too-large", hole - limits.minor.maximum)
 
 
-def _choice(chart: _Chart, drill: Drill, *, piloted: bool, swells: bool) -> Choice:
+def _choice(chart: _Chart, drill: Drill, *, piloted: bool, swells: bool) -> DrillChoice:
     thread = chart.thread
     hole = probable_hole(drill, thread.unit, piloted=piloted, swells=swells)
     factor, words = convention(thread)
@@ -164,7 +164,7 @@ def _choice(chart: _Chart, drill: Drill, *, piloted: bool, swells: bool) -> Choi
          Given("pitch", thread.pitch, thread.unit)), note=words,
     )  # fmt: skip
     fit, passes = _passes(hole.value, chart.limits)
-    return Choice(drill, percent, hole, fit, passes, chart.near(drill), metal_cut(percent.value))
+    return DrillChoice(drill, percent, hole, fit, passes, chart.near(drill), metal_cut(percent.value))
 
 
 def choose(
@@ -175,7 +175,7 @@ def choose(
     *,
     piloted: bool = False,
     swells: bool = True,
-) -> tuple[Choice | None, tuple[Choice, ...]]:
+) -> tuple[DrillChoice | None, tuple[DrillChoice, ...]]:
     """The pick out of `rack` and the drills around it, smallest first.
 
     By their own sizes: of those that leave 60 to 80 per cent (82 of the basic height of a 55 degree or BA thread) and

@@ -12,7 +12,7 @@ from lathework.threads.designation import Called
 Worn = Literal["new", "some", "badly"]
 Goes = Literal["will-not-start", "few-turns", "all-the-way", "loose"]
 Angle = Literal["60", "55", "47.5", "not-60", "not-55"]
-Answer = Literal["yes", "no"]
+YesNo = Literal["yes", "no"]
 Hand = Literal["right", "left"]
 FITS = ("fits", "nearly")
 WORN: tuple[Worn, ...] = get_args(Worn)
@@ -57,7 +57,7 @@ class Evidence:
     leaf_nearly: bool = False
     counted: Measured | None = None
     angle: Angle | None = None
-    taper: Answer | None = None
+    taper: YesNo | None = None
     hand: Hand | None = None
     mate: Called | None = None
     goes: Goes | None = None

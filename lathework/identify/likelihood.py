@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from functools import cache
 
-from lathework.identify.evidence import GOES, Angle, Answer, Evidence, Goes, Measured, Worn
+from lathework.identify.evidence import GOES, Angle, Evidence, Goes, Measured, Worn, YesNo
 from lathework.identify.leaf import leaf_chance, nearly_chance
 from lathework.identify.model import Model
 from lathework.tables.loader import load
@@ -88,7 +88,7 @@ def angle_chance(model: Model, said: Angle) -> float:
     return _angle_leaves()[(model.angle, said)]
 
 
-def taper_chance(model: Model, said: Answer) -> float:
+def taper_chance(model: Model, said: YesNo) -> float:
     """Chance that a taper is seen, or is not."""
     seen = _TAPER_SEEN if model.tapered else _TAPER_IMAGINED
     return seen if said == "yes" else 1 - seen

@@ -21,10 +21,10 @@ from lathework.identify.evidence import (
     PITCH,
     RULE_MM,
     WORN,
-    Answer,
     Evidence,
     Goes,
     Measured,
+    YesNo,
 )
 from lathework.identify.priors import ORIGINS, TRADES, Shares
 from lathework.lengths import Span, read_length, within
@@ -118,7 +118,7 @@ def _counted(reader: _Reader) -> Measured | None:
     return None if length is None else Measured(length / count, RULE_MM / count, f"{count:g} over {over}")
 
 
-def _taper(reader: _Reader) -> Answer | None:
+def _taper(reader: _Reader) -> YesNo | None:
     """Whether a taper is seen, in any of the words for it."""
     text = reader.text("taper").lower()
     if not text:

@@ -6,7 +6,7 @@ from lathework.cautions import HAZARDS
 from lathework.cutting.blank import SCHOOLS
 from lathework.cutting.cuts import LATHES
 from lathework.cutting.next_cut import DIALS
-from lathework.declared import Choice, Fixed, Group, Ident, Raw, Rows, Several, Share, Size, Text, Whole
+from lathework.declared import Choice, Extent, Fixed, Group, Ident, Raw, Rows, Several, Share, Text, Whole
 from lathework.holes.depth import HIGHEST_PERCENT, LOWEST_PERCENT
 from lathework.identify.evidence import FIELDS
 from lathework.job.model import FINISHES, ORDERS, READOUTS, SUPPORTS
@@ -35,11 +35,11 @@ STOCK = Group(
     "stock", "what the part is made from",
     {
         "form": Choice(STOCK_FORMS, "round", "a bolt is cut down and keeps its head; a kept part has its end sawn off"),
-        "across": Size(
+        "across": Extent(
             STOCK_SIZE, "diameter, or width across flats; of a bolt, its shank; of a kept part, where it is worked",
             optional=False,
         ),
-        "bar_length": Size(BAR, "how long the bars are"),
+        "bar_length": Extent(BAR, "how long the bars are"),
     },
 )  # fmt: skip
 SECTION = Group(
@@ -47,12 +47,12 @@ SECTION = Group(
     {
         "id": Ident(OWN),
         "shape": Choice(SHAPES),
-        "across": Size(ACROSS, "diameter, or width across the flats; empty for a thread and for bar as bought"),
-        "length": Size(ALONG, "of a thread to its shoulder; one section may leave it empty and take the rest"),
+        "across": Extent(ACROSS, "diameter, or width across the flats; empty for a thread and for bar as bought"),
+        "length": Extent(ALONG, "of a thread to its shoulder; one section may leave it empty and take the rest"),
         "thread": Text("designation: 3/8-16, M8x1, 1/4 BSW, G3/8, 2 BA"),
-        "chamfer": Size(CHAMFER, "45 degrees, on the edge toward the nearer end"),
-        "measured": Size(ACROSS, "what the sample measured across"),
-        "measured_length": Size(ALONG, "what the sample measured along"),
+        "chamfer": Extent(CHAMFER, "45 degrees, on the edge toward the nearer end"),
+        "measured": Extent(ACROSS, "what the sample measured across"),
+        "measured_length": Extent(ALONG, "what the sample measured along"),
     },
 )  # fmt: skip
 BORE = Group(
@@ -61,9 +61,9 @@ BORE = Group(
         "id": Ident(OWN),
         "end": Choice(MOUTHS, "right", "where it begins: an end, or across the part"),
         "thread": Text("designation, with a class of the nut where one is wanted; empty for a plain hole"),
-        "across": Size(ACROSS, "drill of a plain hole"),
-        "depth": Size(ALONG, "of full thread, or of the plain hole; empty goes through"),
-        "at": Size(ALONG, "of a hole across: its axis behind the right-hand end"),
+        "across": Extent(ACROSS, "drill of a plain hole"),
+        "depth": Extent(ALONG, "of full thread, or of the plain hole; empty goes through"),
+        "at": Extent(ALONG, "of a hole across: its axis behind the right-hand end"),
         "cut": Choice(CUTTERS, "tap", "what cuts the thread"),
     },
 )  # fmt: skip
@@ -73,7 +73,7 @@ PART = Group(
         "id": Ident("its own within the job"),
         "name": Text("what tells it from the other parts of its job"),
         "stock": STOCK,
-        "overall_length": Size(ALONG, "what it should be; needed when one section takes the rest"),
+        "overall_length": Extent(ALONG, "what it should be; needed when one section takes the rest"),
         "sections": Rows(SECTION, MOST_SECTIONS, 1, "right-hand end first, toward the chuck"),
         "bores": Rows(BORE, MOST_BORES, about="holes along the axis, and across it", required=False),
         "afterwards": Text("what is done when the part is made, in words: its last step", LONGEST_WORDS),
@@ -97,8 +97,8 @@ METHOD = Group(
             "per cent thread wanted in a hole; what suits the metal when empty",
         ),
         "overruled": Text("why long work is held as chosen all the same; empty where nobody insists"),
-        "mate_minor": Size(MATE_BORE, "measured bore of the mate of the first thread"),
-        "mate_pitch": Size(FLANKS, "measured pitch diameter of the mate of the first thread, with its bore"),
+        "mate_minor": Extent(MATE_BORE, "measured bore of the mate of the first thread"),
+        "mate_pitch": Extent(FLANKS, "measured pitch diameter of the mate of the first thread, with its bore"),
     },
 )  # fmt: skip
 SETUP = Group(
@@ -111,9 +111,9 @@ SETUP = Group(
             0, MOST_RUN_DOWN, "Turns the spindle runs on, such as 1.5,",
             "turns the spindle runs on after it is switched off; 1 when empty",
         ),
-        "groove_blade": Size(BLADE, "width", optional=False),
+        "groove_blade": Extent(BLADE, "width", optional=False),
         "groove_edge": Choice(EDGES, "left", "the blade's edge that was touched off"),
-        "parting_blade": Size(BLADE, "width", optional=False),
+        "parting_blade": Extent(BLADE, "width", optional=False),
         "parting_edge": Choice(EDGES, "left", "the blade's edge that was touched off"),
         "drills": Text(
             "drills that are owned: racks (number, letter, fraction, metric) and sizes, with commas; when empty those "

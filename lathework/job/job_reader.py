@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
-from lathework.declared import Choice, Field, Group, Rows, Several, Share, Size, Text, Whole
+from lathework.declared import Choice, Extent, Field, Group, Rows, Several, Share, Text, Whole
 from lathework.job.declaration import JOB
 from lathework.lengths import Length
 from lathework.reader import Reader
@@ -21,7 +21,7 @@ class JobReader(Reader):
 
     def line(self, path: str) -> str:
         """A text; missing is empty."""
-        one = _declared(path, Text | Size)
+        one = _declared(path, Text | Extent)
         if isinstance(one, Text):
             return self.text(path, longest=one.longest, required=one.required)
         return self.text(path)
@@ -37,7 +37,7 @@ class JobReader(Reader):
 
     def size(self, path: str, *, optional: bool | None = None) -> Length | None:
         """A length within its span, or None with the error noted; `optional` where the other fields decide that."""
-        one = _declared(path, Size)
+        one = _declared(path, Extent)
         return self.length(path, one.span, optional=one.optional if optional is None else optional)
 
     def share(self, path: str, default: float) -> float:

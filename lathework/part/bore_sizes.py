@@ -8,7 +8,7 @@ from dataclasses import replace
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
 from lathework.holes.depth import POINT_SHARE, Tap, chip_room, drill_depth, tap_named
 from lathework.lengths import Length
-from lathework.part.bores import TAP, BoreWork
+from lathework.part.bores import BLIND_TAP, BoreWork
 from lathework.part.ends import nominal_mm
 from lathework.part.model import MILLED, Bore, Part
 from lathework.part.stock import FORM_FLATS
@@ -47,7 +47,7 @@ def _point_mm(found: BoreWork) -> float:
 
 def tap_of(found: BoreWork) -> Tap:
     """The tap that a hole is drilled deep enough for."""
-    return tap_named("form" if found.bore.cut == "form-tap" else TAP)
+    return tap_named("form" if found.bore.cut == "form-tap" else BLIND_TAP)
 
 
 def _through(found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit, *, dead_end: bool = False) -> Figure:

@@ -30,7 +30,7 @@ WORTH_TELLING = 6.0
 NAMED_RACKS = ("number", "letter", "fraction")
 FORM_OFF = 0.06
 """How far a hole may be from what a form tap wants, in pitches: tight jams it, wide is not filled (practice)."""
-TAP = "second"
+BLIND_TAP = "second"
 """The tap that a blind hole is drilled deep enough for; a bottoming tap then finishes it."""
 
 

@@ -6,7 +6,7 @@ from dataclasses import replace
 
 from lathework.cutting.roughing import HAND_BEARS_NM, SLOWEST, rough_count, torque_left
 from lathework.cutting.speeds import spindle_speed
-from lathework.cutting.torque import Tool, held
+from lathework.cutting.torque import Tool, with_holding
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
 from lathework.methods.chase import advance
 from lathework.planning.work import Work
@@ -58,7 +58,7 @@ def lighter(torque: Figure, share: float, tool: Tool, *, by_torque: bool) -> Fig
     left = torque_left(torque, share) if share else torque
     if share and left.value > HAND_BEARS_NM:
         return replace(left, note=STILL_MUCH)
-    return held(left, tool, by_torque=by_torque)
+    return with_holding(left, tool, by_torque=by_torque)
 
 
 def roughing(

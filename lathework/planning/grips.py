@@ -59,7 +59,7 @@ def _worse(found: tuple[Grip, float]) -> tuple[int, float]:
     return (0, 0.0) if grip.length_mm >= LEAST_GRIP_MM else (2, 0.0)
 
 
-def held(placed: tuple[Placed, ...], made: int) -> tuple[Grip, float]:
+def grip_of(placed: tuple[Placed, ...], made: int) -> tuple[Grip, float]:
     """The best thing to grip behind the first `made` sections (a count), and how far the work then stands out (mm).
 
     A plain body close to the work; else a thread in a bush, a short body in soft jaws, whatever is least far out. Among

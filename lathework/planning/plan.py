@@ -12,7 +12,7 @@ from lathework.methods.die import DIE_HOLDINGS
 from lathework.part.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
 from lathework.planning.asked import asked
 from lathework.planning.chucking import Chucking, Placed, milled, place
-from lathework.planning.grips import held
+from lathework.planning.grips import grip_of
 from lathework.planning.notice import Notice
 from lathework.planning.notices import notices
 from lathework.planning.operation import Kind, Operation
@@ -152,7 +152,7 @@ def _flats(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation]:
         order, made = chucking.placed, at + 1
         if made == len(order):
             order, made = place(work, tuple(p.number for p in reversed(order))), 1
-        grip, _ = held(order, made)
+        grip, _ = grip_of(order, made)
         yield blade.mill_flats(work, chucking, chucking.placed[at], grip)
 
 

@@ -9,7 +9,7 @@ from lathework.methods.die import DIE_HOLDINGS
 from lathework.part.ends import far_end, near_end
 from lathework.part.stock import FACING_MM
 from lathework.planning.chucking import ALL, BOLT_HEAD, BOLT_SHANK, Carried, Chucking, Grip, Placed, Task, place
-from lathework.planning.grips import CLEAR_MM, held
+from lathework.planning.grips import CLEAR_MM, grip_of
 from lathework.planning.order import (
     CENTRE_RATIO,
     HOLD_CLEARANCE_MM,
@@ -112,7 +112,7 @@ def _blank(base: Chucking, worked_mm: float) -> Chucking:
 
 def _second(work: Work) -> tuple[Chucking, ...]:
     placed, own = place(work, (*work.ends.second, *reversed(work.ends.first))), len(work.ends.second)
-    grip, stick_out = held(placed, own)
+    grip, stick_out = grip_of(placed, own)
     worked = placed[own - 1].far_mm if own else 0.0
     base = Chucking(
         2, far_end(work.ends), True, placed, own, own, grip, stick_out, worked, work.part.stock.corners_mm,
@@ -156,7 +156,7 @@ def _pushed_in(work: Work, base: Chucking) -> tuple[Chucking, ...]:
     behind = base.placed if base.second else base.made
     if len(behind) <= threaded[-1] + 1:
         return ()
-    grip, stick_out = held(behind, threaded[-1] + 1)
+    grip, stick_out = grip_of(behind, threaded[-1] + 1)
     if grip.on_thread or grip.length_mm < LEAST_GRIP_MM or stick_out >= base.stick_out_mm - HOLD_CLEARANCE_MM:
         return ()
     worked = base.made[threaded[-1]].far_mm

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from lathework.answers.hole import Hole
 from lathework.answers.pipe_hole import PipeHole
-from lathework.holes.drill_choice import Choice
+from lathework.holes.drill_choice import DrillChoice
 from lathework.holes.mending import Mend
 from lathework.holes.thin_metal import ThinMetal
 from lathework.job.repair import StudRepair
@@ -12,7 +12,7 @@ from lathework.present.sheets import sheet_json
 from lathework.present.values import Json, figure_json
 
 
-def _choice(choice: Choice) -> Json:
+def _choice(choice: DrillChoice) -> Json:
     return {
         "name": choice.drill.name,
         "hole": figure_json(choice.hole),

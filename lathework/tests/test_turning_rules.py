@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 
 from lathework.cutting.cuts import LATHE_SHARE, LATHES, Lathe, deepest_cut, pass_diameters, passes, stick_out_share
 from lathework.cutting.mate_blank import Mate, mate_blank, opened_by, why_no_mate
-from lathework.cutting.torque import HOLDS, TAP_HOLDS, cutting_torque, held, what_holds
+from lathework.cutting.torque import HOLDS, TAP_HOLDS, cutting_torque, what_holds, with_holding
 from lathework.errors import InvalidDocument
 from lathework.lengths import read_length
 from lathework.methods.die import DIE_HOLDINGS, HOLDERS
@@ -101,7 +101,10 @@ class Holding(unittest.TestCase):
         self.assertEqual(torques, sorted(torques))
         words = [what_holds(torque) for torque in torques]
         self.assertEqual(words, sorted(words, key=[told for _, told in HOLDS].index))
-        told = [held(cutting_torque(read_designation(name), 2000), "die", by_torque=False) for name in ("M10", "M36")]
+        told = [
+            with_holding(cutting_torque(read_designation(name), 2000), "die", by_torque=False)
+            for name in ("M10", "M36")
+        ]
         self.assertEqual([one.note for one in told], ["", words[-1]], "past what any holder bears")
         taps = [what_holds(torque, "tap") for torque in torques]
         self.assertEqual(taps, sorted(taps, key=[told for _, told in TAP_HOLDS].index))

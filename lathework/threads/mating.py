@@ -19,7 +19,7 @@ USUAL_NUT_DIAMETERS = 0.8
 SAME_PITCH_MM = 1e-6
 THIN_OVERLAP = 60.0
 """Per cent of the basic overlap under which the threads hold on their crests only (practice)."""
-Verdict = Literal["fits", "goes-on", "binds", "will-not-start", "nothing-holds"]
+Meets = Literal["fits", "goes-on", "binds", "will-not-start", "nothing-holds"]
 Pair = Literal["tightest", "middle", "loosest"]
 
 
@@ -57,7 +57,7 @@ class Mating:
     flank_mismatch: Figure
     crest_room: Figure
     overlap: Figure
-    verdict: Verdict
+    verdict: Meets
     sentence: str
 
 
@@ -156,7 +156,7 @@ def _turns(threads: float) -> str:
 
 def _judge(
     bolt: Thread, nut: Thread, meetings: tuple[Meeting, ...], overlap: float, mismatch: float
-) -> tuple[Verdict, str]:
+) -> tuple[Meets, str]:
     """The verdict and its sentence: plain, and never an invitation to force."""
     the_nut, the_bolt = f"The {nut.designation} nut", f"the {bolt.designation} bolt"
     tight, loose = meetings[0].threads, meetings[-1].threads

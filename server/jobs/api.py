@@ -29,7 +29,7 @@ from server.jobs import closed
 from server.jobs.actions import documents, ends, entries
 from server.jobs.actions.guard import Saw, find_job
 from server.jobs.models import LONGEST_ACT, Job, StandingRow
-from server.jobs.present import bench_screen, card_json, job_file, job_json, raw_file, row_json, standing_json
+from server.jobs.present import bench_screen, job_card_json, job_file, job_json, raw_file, row_json, standing_json
 from server.jobs.schemas import (
     BenchOut,
     ChangeIn,
@@ -155,7 +155,7 @@ def read_job(request: HttpRequest, job_id: int, part: PartNumber = 1) -> HttpRes
 @router.get("/{job_id}/standing", response={200: StandingOut, **PROBLEMS})
 def read_standing(request: HttpRequest, job_id: int) -> HttpResponse:
     """Where a job stands, from what is kept ready: also of one that this version does not read, or that was deleted."""
-    return answer(card_json(find_job(job_id, binned=True)))
+    return answer(job_card_json(find_job(job_id, binned=True)))
 
 
 @router.put("/{job_id}", response={200: JobOut, **PROBLEMS})
@@ -192,49 +192,49 @@ def undo(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") ->
 @acting
 def hold(request: HttpRequest, job_id: int, payload: ReasonIn, key: ActKey = "") -> HttpResponse:
     """Put the job aside."""
-    return answer(card_json(ends.hold_job(job_id, _saw(payload), payload.reason, key)))
+    return answer(job_card_json(ends.hold_job(job_id, _saw(payload), payload.reason, key)))
 
 
 @router.post("/{job_id}/release", response={200: StandingOut, **PROBLEMS})
 @acting
 def release(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
     """Take the job up again."""
-    return answer(card_json(ends.release_job(job_id, _saw(payload), key)))
+    return answer(job_card_json(ends.release_job(job_id, _saw(payload), key)))
 
 
 @router.post("/{job_id}/close", response={200: StandingOut, **PROBLEMS})
 @acting
 def close(request: HttpRequest, job_id: int, payload: ReasonIn, key: ActKey = "") -> HttpResponse:
     """Close the job; without gauging or pieces it needs a reason."""
-    return answer(card_json(ends.close_job(job_id, _saw(payload), payload.reason, key)))
+    return answer(job_card_json(ends.close_job(job_id, _saw(payload), payload.reason, key)))
 
 
 @router.post("/{job_id}/reopen", response={200: StandingOut, **PROBLEMS})
 @acting
 def reopen(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
     """Open a closed job again."""
-    return answer(card_json(ends.reopen_job(job_id, _saw(payload), key)))
+    return answer(job_card_json(ends.reopen_job(job_id, _saw(payload), key)))
 
 
 @router.post("/{job_id}/archive", response={200: StandingOut, **PROBLEMS})
 @acting
 def archive(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
     """Put the job away: off the list, still in the log."""
-    return answer(card_json(ends.archive_job(job_id, _saw(payload), key)))
+    return answer(job_card_json(ends.archive_job(job_id, _saw(payload), key)))
 
 
 @router.post("/{job_id}/take-out", response={200: StandingOut, **PROBLEMS})
 @acting
 def take_out(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
     """Take the job out of the bin, or out of the archive."""
-    return answer(card_json(ends.take_out_job(job_id, _saw(payload), key)))
+    return answer(job_card_json(ends.take_out_job(job_id, _saw(payload), key)))
 
 
 @router.post("/{job_id}/delete", response={200: StandingOut, **PROBLEMS})
 @acting
 def delete(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
     """Throw the job away; it can be taken out of the bin again."""
-    return answer(card_json(ends.delete_job(job_id, _saw(payload), key)))
+    return answer(job_card_json(ends.delete_job(job_id, _saw(payload), key)))
 
 
 @router.get("/{job_id}/job.json", response={200: dict[str, Any], **PROBLEMS})

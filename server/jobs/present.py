@@ -49,7 +49,7 @@ def standing_json(job: Job) -> Json:
     return kept | {"revision": job.revision}
 
 
-def card_json(job: Job) -> Json:
+def job_card_json(job: Job) -> Json:
     """A job as it stands after something was done to it, with its revision."""
     return row_json(job.row) | {"revision": job.revision}
 
@@ -57,7 +57,7 @@ def card_json(job: Job) -> Json:
 def job_json(now: Standing, part: int = 1) -> Json:
     """A job with its document, and the plan of `part` (a number from 1; past the last is the last)."""
     plan = now.plans[min(part, len(now.plans)) - 1]
-    return card_json(now.job) | {
+    return job_card_json(now.job) | {
         "document": now.job.document,
         "plan": plan_json(plan),
         "die_records": [

@@ -29,7 +29,7 @@ class Alive(Schema):
     alive: bool
 
 
-class Choice(Schema):
+class ChoiceOut(Schema):
     """One choice: what is stored, what is shown, and a remark."""
 
     code: str
@@ -40,24 +40,24 @@ class Choice(Schema):
 class ChoicesOut(Schema):
     """Everything a form offers."""
 
-    materials: list[Choice]
-    schools: list[Choice]
-    shapes: list[Choice]
-    stocks: list[Choice]
-    finishes: list[Choice]
-    holders: list[Choice]
-    orders: list[Choice]
-    supports: list[Choice]
-    dials: list[Choice]
-    readouts: list[Choice]
-    lathes: list[Choice]
-    edges: list[Choice]
-    mounts: list[Choice]
-    mouths: list[Choice]
-    tappings: list[Choice]
-    cutters: list[Choice]
-    hazards: list[Choice]
-    verdicts: list[Choice]
+    materials: list[ChoiceOut]
+    schools: list[ChoiceOut]
+    shapes: list[ChoiceOut]
+    stocks: list[ChoiceOut]
+    finishes: list[ChoiceOut]
+    holders: list[ChoiceOut]
+    orders: list[ChoiceOut]
+    supports: list[ChoiceOut]
+    dials: list[ChoiceOut]
+    readouts: list[ChoiceOut]
+    lathes: list[ChoiceOut]
+    edges: list[ChoiceOut]
+    mounts: list[ChoiceOut]
+    mouths: list[ChoiceOut]
+    tappings: list[ChoiceOut]
+    cutters: list[ChoiceOut]
+    hazards: list[ChoiceOut]
+    verdicts: list[ChoiceOut]
 
 
 class NominalOut(Schema):

@@ -22,7 +22,7 @@ from lathework.threads.thread import Thread
 GUIDED = "turned by hand in the drill press"
 BY_HAND = TAP_HOLDINGS["in-vise"]
 """A wrench in both hands, the piece clamped."""
-LEFT_HAND = "Left-hand tap: turn it anticlockwise to cut, clockwise to back off."
+LEFT_TAP_ACROSS = "Left-hand tap: turn it anticlockwise to cut, clockwise to back off."
 
 
 def _set_up(chucking: Chucking, found: BoreWork) -> Operation:
@@ -121,7 +121,7 @@ def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Ope
         cautions=(*BY_HAND.cautions, *work.hazards),
         notes=(
             *risks(figures),
-            *((LEFT_HAND,) if thread.hand == "left" else ()),
+            *((LEFT_TAP_ACROSS,) if thread.hand == "left" else ()),
             *manner(work, found, figures),
             "Motor unplugged: the chuck only keeps the tap square.",
         ),

@@ -10,7 +10,7 @@ from lathework.figures import GEOMETRY, Figure, Given, counted
 from lathework.holes.depth import likely_breaks, tap_margin, tap_named
 from lathework.holes.percent import TAPPED_PERCENT
 from lathework.methods.tap import TAP_HOLDINGS, TapHolding
-from lathework.part.bores import TAP, BoreWork
+from lathework.part.bores import BLIND_TAP, BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.driving import (
     lighter,
@@ -87,7 +87,7 @@ def hole_made(found: BoreWork, thread: Thread) -> str:
 def turns_of(thread: Thread, deep_mm: float, *, through: bool) -> Figure:
     """Whole turns of the tap over `deep_mm` millimetres, and its lead more where it comes `through`."""
     lead = convert(thread.lead, thread.unit, "mm")
-    beyond = tap_named(TAP).lead_turns if through else 0.0
+    beyond = tap_named(BLIND_TAP).lead_turns if through else 0.0
     turns = math.ceil(deep_mm / lead + beyond - 1e-9)
     given = (
         Given("depth of thread", deep_mm, "mm"), Given("lead", lead, "mm"), Given("lead of the tap", beyond, "turns"),

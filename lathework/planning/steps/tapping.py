@@ -41,7 +41,7 @@ from lathework.planning.work import Work, in_mm
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-LEFT_HAND = "Left-hand tap: turn the spindle backward to cut, forward to back off."
+LEFT_TAP = "Left-hand tap: turn the spindle backward to cut, forward to back off."
 
 
 def _rough(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation | None:
@@ -82,7 +82,7 @@ def _notes(
     return (
         *risks(figures),
         *((why_otherwise(work, found, chucking, way),) if way.code != work.job.method.tapping else ()),
-        *((LEFT_HAND,) if thread.hand == "left" else ()),
+        *((LEFT_TAP,) if thread.hand == "left" else ()),
         *way.notes,
         *((way.small,) if way.small and thread.major_mm < SMALL_TAP_MM else ()),
         *((back_off(work.job.setup.mount, "tap"),) if way.power else ()),

@@ -31,7 +31,7 @@ SHORT_OF_SHOULDER = 0.5
 DRIFTS = 4.0
 """Length over diameter from which a die's own lead is felt (practice)."""
 LEAD_DRIFTS = "That long a die drifts in pitch: where a nut must run all along it, single-point or chase it."
-LEFT_HAND = "Left-hand die: turn the spindle backward to cut, forward to back off."
+LEFT_DIE = "Left-hand die: turn the spindle backward to cut, forward to back off."
 
 
 def _turns(found: ThreadWork, length_mm: float) -> Figure:
@@ -136,7 +136,7 @@ def _thread_notes(work: Work, chucking: Chucking, placed: Placed, found: ThreadW
     if way.power:
         notes.append(back_off(job.setup.mount, "die"))
     if thread.hand == "left":
-        notes += [LEFT_HAND, *(() if way.off_lathe else backward(job.setup.mount))]
+        notes += [LEFT_DIE, *(() if way.off_lathe else backward(job.setup.mount))]
     if placed.far_mm - placed.near_mm > DRIFTS * thread.major_mm:
         notes.append(LEAD_DRIFTS)
     if thread.starts > 1:

@@ -1153,10 +1153,10 @@ export interface components {
             revision: number;
         };
         /**
-         * Choice
+         * ChoiceOut
          * @description One choice: what is stored, what is shown, and a remark.
          */
-        Choice: {
+        ChoiceOut: {
             /** Code */
             code: string;
             /** Name */
@@ -1170,41 +1170,41 @@ export interface components {
          */
         ChoicesOut: {
             /** Cutters */
-            cutters: components["schemas"]["Choice"][];
+            cutters: components["schemas"]["ChoiceOut"][];
             /** Dials */
-            dials: components["schemas"]["Choice"][];
+            dials: components["schemas"]["ChoiceOut"][];
             /** Edges */
-            edges: components["schemas"]["Choice"][];
+            edges: components["schemas"]["ChoiceOut"][];
             /** Finishes */
-            finishes: components["schemas"]["Choice"][];
+            finishes: components["schemas"]["ChoiceOut"][];
             /** Hazards */
-            hazards: components["schemas"]["Choice"][];
+            hazards: components["schemas"]["ChoiceOut"][];
             /** Holders */
-            holders: components["schemas"]["Choice"][];
+            holders: components["schemas"]["ChoiceOut"][];
             /** Lathes */
-            lathes: components["schemas"]["Choice"][];
+            lathes: components["schemas"]["ChoiceOut"][];
             /** Materials */
-            materials: components["schemas"]["Choice"][];
+            materials: components["schemas"]["ChoiceOut"][];
             /** Mounts */
-            mounts: components["schemas"]["Choice"][];
+            mounts: components["schemas"]["ChoiceOut"][];
             /** Mouths */
-            mouths: components["schemas"]["Choice"][];
+            mouths: components["schemas"]["ChoiceOut"][];
             /** Orders */
-            orders: components["schemas"]["Choice"][];
+            orders: components["schemas"]["ChoiceOut"][];
             /** Readouts */
-            readouts: components["schemas"]["Choice"][];
+            readouts: components["schemas"]["ChoiceOut"][];
             /** Schools */
-            schools: components["schemas"]["Choice"][];
+            schools: components["schemas"]["ChoiceOut"][];
             /** Shapes */
-            shapes: components["schemas"]["Choice"][];
+            shapes: components["schemas"]["ChoiceOut"][];
             /** Stocks */
-            stocks: components["schemas"]["Choice"][];
+            stocks: components["schemas"]["ChoiceOut"][];
             /** Supports */
-            supports: components["schemas"]["Choice"][];
+            supports: components["schemas"]["ChoiceOut"][];
             /** Tappings */
-            tappings: components["schemas"]["Choice"][];
+            tappings: components["schemas"]["ChoiceOut"][];
             /** Verdicts */
-            verdicts: components["schemas"]["Choice"][];
+            verdicts: components["schemas"]["ChoiceOut"][];
         };
         /**
          * CutOut

@@ -7,7 +7,7 @@ import type { FieldError, Schemas } from '@/api/client'
 const props = defineProps<{
   label: string
   modelValue: string
-  choices: Schemas['Choice'][]
+  choices: Schemas['ChoiceOut'][]
   error?: FieldError
   readonly?: boolean
   before?: string
