@@ -14,7 +14,7 @@ from benchmarks.speed import core_times, measure
 from lathework.threads.library import library
 
 ROOT = Path(__file__).resolve().parent.parent
-FIRST_PAGE = ["src/views/JobsView.vue"]
+FIRST_PAGE = ["src/features/jobs/JobsView.vue"]
 
 
 def results() -> dict[str, float | int | str]:

@@ -2,13 +2,13 @@
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRoute } from 'vue-router'
 
-import AppRail from '@/components/AppRail.vue'
-import SizeLine from '@/components/SizeLine.vue'
-import { useKeys } from '@/composables/useKeys'
-import { useShopTheme } from '@/composables/useShopTheme'
-import { useUnits } from '@/composables/useUnits'
+import AppRail from '@/features/shell/AppRail.vue'
+import SizeLine from '@/features/size/SizeLine.vue'
+import { useKeys } from '@/shared/state/useKeys'
+import { useShopTheme } from '@/shared/state/useShopTheme'
+import { useUnits } from '@/shared/figures/useUnits'
 
-const KeysHelp = defineAsyncComponent(() => import('@/components/KeysHelp.vue'))
+const KeysHelp = defineAsyncComponent(() => import('@/features/shell/KeysHelp.vue'))
 
 const route = useRoute()
 const atBench = computed(() => route.meta.bench === true)

@@ -3,13 +3,13 @@ import '@fontsource/atkinson-hyperlegible-next/latin-400.css'
 import '@fontsource/atkinson-hyperlegible-next/latin-700.css'
 import '@fontsource/atkinson-hyperlegible-mono/latin-400.css'
 import '@fontsource/atkinson-hyperlegible-mono/latin-700.css'
-import '@/theme/theme.css'
+import '@/shared/theme/theme.css'
 
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import { createApp } from 'vue'
 
 import App from '@/App.vue'
 import { router } from '@/router'
-import { vuetify } from '@/theme/vuetify'
+import { vuetify } from '@/shared/theme/vuetify'
 
 createApp(App).use(router).use(vuetify).use(VueQueryPlugin).mount('#app')

@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+
+import type { Bench, Figure } from '@/shared/api/client'
+import FigureValue from '@/shared/figures/FigureValue.vue'
+import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** The one figure of the step at the size of the shop: what to dial, or what the step is for. */
+const props = defineProps<{ bench: Bench }>()
+const { told } = useUnits()
+const asked = ref<Figure | null>(null)
+watch(
+  () => props.bench.last,
+  () => (asked.value = null),
+)
+
+const step = computed(() => props.bench.step)
+const cut = computed(() => props.bench.cut)
+const headline = computed<Figure | null>(() => {
+  if (cut.value) return cut.value.dial
+  return step.value?.figures.find((f) => f.key === step.value?.headline)?.figure ?? null
+})
+const last = computed(() => props.bench.readings.at(-1))
+const words = computed(() => {
+  if (!cut.value) return headline.value?.name ?? ''
+  if (cut.value.state === 'on-size') return 'On size'
+  if (cut.value.state === 'under-size') return 'Under size'
+  return headline.value?.name ?? ''
+})
+const small = computed<{ label: string; figure: Figure }[]>(() => {
+  if (!cut.value)
+    return (step.value?.figures ?? [])
+      .filter((f) => f.key !== step.value?.headline)
+      .slice(0, 3)
+      .map((f) => ({ label: f.figure.name, figure: f.figure }))
+  const target = step.value?.figures.find((f) => f.key === 'diameter')?.figure
+  const stop = step.value?.figures.find((f) => f.key === 'stop')?.figure
+  return [
+    ...(target ? [{ label: 'target', figure: target }] : []),
+    { label: 'left to come off', figure: cut.value.left },
+    ...(stop ? [{ label: 'stop at Z', figure: stop }] : []),
+    ...(props.bench.readings.length > 1 ? [{ label: 'comes off per dialled', figure: cut.value.ratio }] : []),
+  ]
+})
+const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : figure)
+</script>
+
+<template>
+  <div class="bench-figure">
+    <template v-if="headline">
+      <p class="words">{{ words }}</p>
+      <button type="button" class="big" :title="`Working of ${headline.name}`" @click="ask(headline)">
+        <span v-if="step?.headline_words" class="pre">{{ step.headline_words }}</span>
+        <span class="fig">{{ told(headline.shown).text }}</span><span class="unit">{{
+          told(headline.shown).unit
+        }}</span>
+      </button>
+    </template>
+    <p v-else-if="cut" class="big state" :class="cut.state">
+      {{ cut.state === 'on-size' ? '✓' : '▲' }} {{ words }}
+      <span v-if="last" class="fig">{{ told(last.reading).text }}</span>
+    </p>
+    <p v-if="cut && headline && cut.expect && cut.give_or_take" class="expect">
+      <template v-if="!last">From the size as entered: measure it first. </template>
+      {{ cut.then }} Expect
+      <span class="fig">{{ told(cut.expect.shown).text }} ± {{ told(cut.give_or_take.shown).text }}</span>
+    </p>
+    <div class="row">
+      <span v-if="cut" class="last">
+        <span class="muted small">last reading</span>
+        <span>
+          <span class="fig read">{{ last ? told(last.reading).text : '—' }}</span>
+          <span v-if="last" class="muted small">{{ told(last.reading).unit }}</span>
+        </span>
+      </span>
+      <FigureValue
+        v-for="s in small"
+        :key="s.label"
+        :figure="s.figure"
+        :label="s.label"
+        :open="asked === s.figure"
+        @working="ask(s.figure)"
+      />
+    </div>
+    <WorkingPanel v-if="asked" :figure="asked" />
+  </div>
+</template>
+
+<style scoped>
+.bench-figure {
+  display: grid;
+  gap: clamp(4px, 0.6vh, 10px);
+  align-content: start;
+}
+.words,
+.expect {
+  color: var(--muted);
+  font-size: var(--s20);
+}
+.big {
+  border: 0;
+  background: none;
+  padding: 0;
+  text-align: left;
+  cursor: pointer;
+  color: var(--coral);
+  font-weight: 700;
+  line-height: 1;
+  white-space: nowrap;
+}
+.big .fig {
+  font-size: clamp(72px, min(12vw, 14vh), 150px);
+  letter-spacing: -0.02em;
+}
+.big .unit,
+.big .pre {
+  font-size: var(--s28);
+  margin: 0 12px;
+}
+.state {
+  font-size: clamp(44px, 7vw, 80px);
+}
+.state .fig {
+  font-size: inherit;
+}
+.on-size {
+  color: var(--good);
+}
+.under-size {
+  color: var(--stop);
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 14px clamp(18px, 2.2vw, 36px);
+  font-size: clamp(20px, 1.7vw, 26px);
+  margin-top: 10px;
+}
+.last {
+  display: grid;
+}
+.read {
+  font-size: 1.3em;
+  font-weight: 700;
+}
+</style>

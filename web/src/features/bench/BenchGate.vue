@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import type { Schemas } from '@/shared/api/client'
+
+/** What must be read before the bench goes on: in this use others decide. */
+defineProps<{ cautions: Schemas['CautionOut'][]; busy: boolean }>()
+const emit = defineEmits<{ read: [] }>()
+</script>
+
+<template>
+  <section class="gate" aria-label="To be read first">
+    <h1>▲ Before you start</h1>
+    <ul>
+      <li v-for="caution in cautions" :key="caution.code">
+        <strong>{{ caution.do }}</strong>
+        <p class="muted">{{ caution.why }}</p>
+      </li>
+    </ul>
+    <p class="muted">That you read this is kept in the log of the job.</p>
+    <v-btn color="secondary" class="go" size="x-large" autofocus :loading="busy" @click="emit('read')"
+      >I have read this</v-btn
+    >
+  </section>
+</template>
+
+<style scoped>
+/* The rows of title and figure are both its own. */
+.gate {
+  grid-row: 2 / 4;
+  display: grid;
+  gap: 22px;
+  align-content: start;
+  max-width: 46em;
+  border-left: 8px solid var(--caution);
+  padding: 8px 0 8px 28px;
+}
+h1 {
+  color: var(--caution);
+}
+ul {
+  display: grid;
+  gap: 18px;
+}
+li strong {
+  font-size: var(--s28);
+  line-height: 1.25;
+}
+li p {
+  font-size: var(--s20);
+}
+.go {
+  justify-self: start;
+}
+</style>

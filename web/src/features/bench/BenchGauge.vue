@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import type { Bench } from '@/shared/api/client'
+import { useChoices } from '@/shared/api/useChoices'
+
+/** What the nut said, and what to do with the die. */
+defineProps<{ bench: Bench; busy: boolean }>()
+const emit = defineEmits<{ verdict: [string] }>()
+const { data: choices } = useChoices()
+</script>
+
+<template>
+  <div class="gauge">
+    <div class="verdicts" role="group" aria-label="What the nut says">
+      <button
+        v-for="(v, n) in choices?.verdicts"
+        :key="v.code"
+        type="button"
+        class="verdict"
+        :class="{ said: bench.verdict?.code === v.code, passes: v.remark === 'passes' }"
+        :aria-pressed="bench.verdict?.code === v.code"
+        :disabled="busy"
+        @click="emit('verdict', v.code)"
+      >
+        <kbd>{{ n + 1 }}</kbd> {{ v.name }}
+      </button>
+    </div>
+    <div v-if="bench.advice && bench.verdict" class="advice" role="status">
+      <p class="said-words" :class="bench.verdict.passes ? 'good' : 'bad'">
+        {{ bench.verdict.passes ? '✓' : '▲' }} {{ bench.verdict.words }}
+      </p>
+      <p v-if="bench.adjusted" class="order">The die is moved. Run it on again, then try the nut.</p>
+      <p v-else class="order">{{ bench.advice.order }}</p>
+    </div>
+    <p v-if="bench.opened_eighths" class="muted">
+      Die so far {{ bench.opened_eighths > 0 ? 'opened' : 'closed' }} {{ Math.abs(bench.opened_eighths) }}/8
+      turn.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.gauge {
+  display: grid;
+  gap: 14px;
+  align-content: start;
+}
+.verdicts {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(210px, 1fr));
+  gap: 10px;
+}
+.verdict {
+  border: 2px solid var(--line);
+  background: var(--surface);
+  border-radius: var(--round);
+  padding: 14px;
+  font-size: var(--s20);
+  text-align: left;
+  cursor: pointer;
+  min-height: 64px;
+}
+.verdict.passes {
+  border-color: var(--good);
+}
+.verdict.said {
+  border-color: var(--coral);
+  border-width: 4px;
+  font-weight: 700;
+}
+.said-words {
+  font-size: var(--s28);
+  font-weight: 700;
+}
+.good {
+  color: var(--good);
+}
+.bad {
+  color: var(--stop);
+}
+.order {
+  font-size: var(--s28);
+  line-height: 1.25;
+}
+</style>

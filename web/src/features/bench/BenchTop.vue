@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import type { Bench } from '@/shared/api/client'
+import ThreadBar from '@/shared/controls/ThreadBar.vue'
+
+/** The bar of progress, the piece in hand, and the parts of the job: another may be taken up at any time. */
+const props = defineProps<{ bench: Bench; fixed: boolean }>()
+const emit = defineEmits<{ part: [id: string] }>()
+const at = computed(() => props.bench.steps.filter((s) => s.state === 'done').length)
+const piece = computed(() => Math.min(props.bench.good + 1, props.bench.quantity))
+const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } : {}))
+</script>
+
+<template>
+  <header class="top">
+    <div class="job">
+      <router-link :to="{ name: 'plan', params: { id: bench.id }, query }">{{ bench.title }}</router-link>
+      <nav v-if="bench.parts.length > 1" class="parts" aria-label="Parts">
+        <button
+          v-for="(part, n) in bench.parts"
+          :key="part.id"
+          type="button"
+          class="part"
+          :aria-current="n + 1 === bench.part ? 'true' : undefined"
+          :disabled="fixed || n + 1 === bench.part || part.good >= part.quantity"
+          @click="emit('part', part.id)"
+        >
+          {{ part.name }} <span class="fig">{{ part.good }}/{{ part.quantity }}</span>
+        </button>
+      </nav>
+    </div>
+    <ThreadBar
+      class="bar"
+      :total="bench.steps.length"
+      :done="at"
+      :now="1"
+      :label="`${at} of ${bench.steps.length} steps of this piece done`"
+    />
+    <span class="muted">{{ bench.finished ? 'all steps' : `step ${at + 1} of ${bench.steps.length}` }}</span>
+    <span class="piece"
+      >piece <strong class="fig">{{ piece }}</strong> <span class="muted">of {{ bench.quantity }}</span
+      ><span v-if="bench.scrapped" class="scrap"> ▲ {{ bench.scrapped }} scrapped</span></span
+    >
+  </header>
+</template>
+
+<style scoped>
+.top {
+  display: grid;
+  grid-template-columns: auto minmax(80px, 1fr) auto auto;
+  gap: 24px;
+  align-items: center;
+}
+.job {
+  max-width: 40vw;
+}
+.job a {
+  color: var(--ink);
+  font-weight: 700;
+  font-size: var(--s20);
+  text-decoration: none;
+}
+.parts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  margin-top: 6px;
+}
+.part {
+  min-height: 40px;
+  max-width: 16em;
+  padding: 4px 12px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: var(--surface);
+  color: var(--ink);
+  font: inherit;
+  cursor: pointer;
+}
+.part:disabled {
+  color: var(--muted);
+  cursor: default;
+}
+.part[aria-current] {
+  border-color: var(--coral);
+  color: var(--coral);
+  font-weight: 700;
+}
+.piece {
+  font-size: var(--s28);
+  white-space: nowrap;
+}
+.scrap {
+  color: var(--caution);
+  font-size: var(--s16);
+}
+@media (max-width: 900px) {
+  .top {
+    grid-template-columns: 1fr auto;
+    gap: 8px 20px;
+  }
+  .bar {
+    grid-row: 2;
+  }
+  .job {
+    max-width: none;
+  }
+}
+</style>

@@ -1,0 +1,235 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+
+import BenchFigure from '@/features/bench/BenchFigure.vue'
+import BenchGate from '@/features/bench/BenchGate.vue'
+import BenchGauge from '@/features/bench/BenchGauge.vue'
+import BenchTop from '@/features/bench/BenchTop.vue'
+import CautionLine from '@/shared/controls/CautionLine.vue'
+import EmptyShell from '@/shared/controls/EmptyShell.vue'
+import PartDrawing from '@/shared/drawing/PartDrawing.vue'
+import ReadingsTable from '@/features/bench/ReadingsTable.vue'
+import ReasonField from '@/shared/controls/ReasonField.vue'
+import StepSentence from '@/shared/figures/StepSentence.vue'
+import { useBench } from '@/features/bench/useBench'
+import { useChoices } from '@/shared/api/useChoices'
+import { useKeys } from '@/shared/state/useKeys'
+import { useUnits } from '@/shared/figures/useUnits'
+
+const props = defineProps<{ id: number }>()
+const router = useRouter()
+const { bench, problem, busy, moved, load, record, undo, close } = useBench(props.id)
+const { unit, toggle } = useUnits()
+const { data: choices } = useChoices()
+const typed = ref('')
+const asking = ref<'' | 'reason' | 'note' | 'close'>('')
+const field = ref<HTMLInputElement>()
+const button = ref<{ $el: HTMLElement }>()
+
+const step = computed(() => bench.value?.step ?? null)
+/** Pieces of all parts. */
+const made = computed(() => {
+  const parts = bench.value?.parts ?? []
+  return {
+    good: parts.reduce((sum, part) => sum + part.good, 0),
+    quantity: parts.reduce((sum, part) => sum + part.quantity, 0),
+  }
+})
+/** The cautions of the job's use are not read yet: nothing else is asked. */
+const gated = computed(() => bench.value !== null && bench.value.unread.length > 0)
+const measuring = computed(() => step.value?.measure === 'diameter')
+const gauging = computed(() => step.value?.measure === 'verdict')
+const mustMove = computed(
+  () =>
+    gauging.value &&
+    bench.value?.advice?.recut === true &&
+    !bench.value.adjusted &&
+    !bench.value.verdict?.passes,
+)
+/** The one large button: what it says is what Enter does. */
+const action = computed<{ label: string; run: () => unknown } | null>(() => {
+  const now = bench.value
+  if (!now || now.state === 'closed') return null
+  if (now.finished) return { label: 'Close the job', run: finish }
+  if (now.zero) return { label: 'Touched off', run: () => record('zero') }
+  if (measuring.value && typed.value.trim()) return { label: 'Record', run: read }
+  if (mustMove.value) return { label: 'I moved the die', run: () => record('setting') }
+  if (now.cut && now.readings.length && !['on-size', 'under-size'].includes(now.cut.state))
+    return { label: 'Record', run: () => field.value?.focus() }
+  if (now.hindrance && now.verdict) return { label: 'Say why, or scrap it', run: askWhy }
+  if (now.hindrance && !gauging.value) return { label: 'Say why, or scrap it', run: askWhy }
+  if (gauging.value && !now.verdict) return { label: 'Not gauged: say why', run: askWhy }
+  if (measuring.value && !now.readings.length)
+    return { label: 'Done, not measured', run: () => record('done') }
+  return {
+    label: now.steps.at(-1)?.key === step.value?.key ? 'Piece done' : 'Done',
+    run: () => record('done'),
+  }
+})
+
+async function read() {
+  if (await record('reading', { reading: typed.value, unit: unit.value })) typed.value = ''
+}
+async function turn(part: string) {
+  if (await record('turn-to', { part })) typed.value = ''
+}
+const askWhy = () => (asking.value = 'reason')
+async function finish() {
+  if (!(await close(''))) asking.value = 'close'
+  else await router.push({ name: 'plan', params: { id: props.id } })
+}
+async function say(code: string, words: string) {
+  const done = code === 'close' ? await close(words) : await record(code as 'note', { reason: words })
+  if (done) asking.value = ''
+}
+function back() {
+  const done = bench.value?.steps.filter((s) => s.state === 'done').at(-1)
+  if (done) void record('again', { again: done.key })
+}
+async function openAsk(what: 'note') {
+  asking.value = what
+}
+watch([bench, asking], async () => {
+  if (asking.value) return
+  await nextTick()
+  if (measuring.value) field.value?.focus()
+  else button.value?.$el.focus()
+})
+const verdict = (n: number) => {
+  const said = choices.value?.verdicts[n]
+  if (gauging.value && said) void record('verdict', { verdict: said.code })
+}
+useKeys([
+  { key: 'k', label: 'back one step', run: back, whenEmpty: true },
+  { key: 'z', label: 'undo', run: undo, whenEmpty: true },
+  { key: 'n', label: 'note', run: () => void openAsk('note'), whenEmpty: true },
+  { key: 'u', label: 'inches or millimetres', run: toggle, whenEmpty: true },
+  {
+    key: 'p',
+    label: 'the whole plan',
+    run: () => void router.push({ name: 'plan', params: { id: props.id } }),
+    whenEmpty: true,
+  },
+  ...[0, 1, 2, 3, 4].map((n) => ({ key: String(n + 1), label: 'what the nut says', run: () => verdict(n) })),
+])
+void load()
+</script>
+
+<template>
+  <div v-if="bench" class="bench">
+    <BenchTop :bench="bench" :fixed="busy || gated || bench.state === 'closed'" @part="turn" />
+    <BenchGate
+      v-if="bench.unread.length && bench.state !== 'closed'"
+      :cautions="bench.unread"
+      :busy="busy"
+      @read="record('read')"
+    />
+    <template v-else-if="step">
+      <div>
+        <p v-if="bench.zero" class="zero">◇ {{ bench.zero }}</p>
+        <p v-if="bench.outdated" class="outdated" role="status">≠ {{ bench.outdated[unit] }}</p>
+        <h1><StepSentence :step="step" /></h1>
+        <p v-if="step.tool && !gauging" class="tool muted">{{ step.tool }}</p>
+      </div>
+      <div class="middle">
+        <BenchGauge
+          v-if="gauging"
+          :bench="bench"
+          :busy="busy"
+          @verdict="record('verdict', { verdict: $event })"
+        />
+        <BenchFigure v-else :bench="bench" />
+        <aside>
+          <PartDrawing :sheet="bench.drawing" :step="step.key" fixed />
+          <ReadingsTable v-if="bench.readings.length" :readings="bench.readings" />
+          <ul v-if="step.notes.length" class="notes muted">
+            <li v-for="note in step.notes" :key="note"><StepSentence :step="step" :words="note" /></li>
+          </ul>
+        </aside>
+      </div>
+    </template>
+    <EmptyShell v-else>
+      <strong class="made">{{ made.good }} of {{ made.quantity }} made</strong>
+      <br />{{ bench.gauged_pieces ? `${bench.gauged_pieces} gaugings recorded.` : 'No piece was gauged.' }}
+      <template v-if="bench.opened_eighths">
+        Die {{ bench.opened_eighths > 0 ? 'opened' : 'closed' }} {{ Math.abs(bench.opened_eighths) }}/8 turn
+        in all.</template
+      >
+    </EmptyShell>
+    <footer>
+      <p v-if="bench.state === 'closed'" class="good">✓ This job is closed.</p>
+      <p v-if="problem" class="field-error big-error" role="alert">
+        {{ problem.message }}
+        <button v-if="moved" type="button" class="plain" @click="load">Reload</button>
+      </p>
+      <CautionLine v-if="step && !gated" :cautions="step.cautions" />
+      <ReasonField
+        v-if="asking"
+        :ask="
+          asking === 'note'
+            ? 'Note'
+            : asking === 'close'
+              ? 'Why does it end here?'
+              : bench.hindrance || 'Say why'
+        "
+        :actions="
+          asking === 'note'
+            ? [{ code: 'note', label: 'Keep the note' }]
+            : asking === 'close'
+              ? [{ code: 'close', label: 'Close the job' }]
+              : [
+                  { code: 'accept', label: 'It will do' },
+                  { code: 'scrap', label: 'Scrap the piece' },
+                ]
+        "
+        @say="say"
+        @close="asking = ''"
+      />
+      <form v-else-if="action && !gated" class="act" novalidate @submit.prevent="action.run()">
+        <label v-if="measuring && !bench.zero" class="reading" :class="{ wrong: problem?.of('reading') }">
+          <span class="sr">New reading in {{ unit }}</span>
+          <input
+            ref="field"
+            v-model="typed"
+            class="fig"
+            data-keys="empty"
+            inputmode="decimal"
+            placeholder="new reading"
+            autocomplete="off"
+            maxlength="60"
+            :aria-invalid="problem?.of('reading') !== undefined"
+          />
+          <span class="muted">{{ unit }}</span>
+        </label>
+        <v-btn ref="button" type="submit" color="secondary" class="go" :loading="busy" size="x-large">{{
+          action.label
+        }}</v-btn>
+      </form>
+      <div class="row">
+        <button type="button" class="key" @click="back">back <kbd>k</kbd></button>
+        <button type="button" class="key" @click="undo">undo <kbd>z</kbd></button>
+        <button type="button" class="key" @click="openAsk('note')">note <kbd>n</kbd></button>
+        <button type="button" class="key" @click="toggle">{{ unit }} <kbd>u</kbd></button>
+        <button v-if="step && !gated" type="button" class="key" @click="askWhy">scrap or accept</button>
+        <button v-if="step && !gated && !bench.zero" type="button" class="key" @click="record('zero-lost')">
+          zero lost
+        </button>
+        <router-link
+          class="key"
+          :to="{ name: 'plan', params: { id }, query: bench.part > 1 ? { part: bench.part } : {} }"
+          >the whole plan <kbd>p</kbd></router-link
+        >
+      </div>
+    </footer>
+  </div>
+  <EmptyShell v-else-if="problem">
+    {{ problem.message }}
+    <router-link v-if="problem.code === 'unreadable-job'" :to="{ name: 'plan', params: { id } }"
+      >See why</router-link
+    >
+    <router-link v-else to="/">Back to the jobs</router-link>
+  </EmptyShell>
+</template>
+
+<style scoped src="./bench.css"></style>

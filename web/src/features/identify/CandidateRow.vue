@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import type { Schemas } from '@/shared/api/client'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** A thread it may be: how probable, and what speaks for it and against it. */
+const props = defineProps<{ candidate: Schemas['CandidateOut']; open: boolean; first: boolean }>()
+const emit = defineEmits<{ toggle: []; take: [] }>()
+const { text, unit } = useUnits()
+const NAMES: Record<string, string> = {
+  outside: 'outside',
+  bore: 'bore',
+  leaf: 'pitch leaf',
+  counted: 'count',
+  angle: 'flanks',
+  taper: 'ends',
+  mate: 'mate',
+  marking: 'marking',
+}
+const percent = computed(() => {
+  const p = props.candidate.probability * 100
+  return p >= 99.5 ? '99+' : p >= 1 ? p.toFixed(0) : p >= 0.05 ? p.toFixed(1) : '<0.1'
+})
+/** How much a piece of evidence weighs, in words a fitter would use. */
+function weigh(times: number): string {
+  if (times > 1.3) return `▲ for, ${times > 100 ? 'over 100' : times.toPrecision(2)} to 1`
+  if (times < 0.77) return `▼ against, ${times < 0.01 ? 'over 100' : (1 / times).toPrecision(2)} to 1`
+  return '· either way'
+}
+</script>
+
+<template>
+  <li class="candidate" :class="{ first }">
+    <button type="button" class="row" :aria-expanded="open" @click="emit('toggle')">
+      <span class="percent fig">{{ percent }} %</span>
+      <span class="bar" aria-hidden="true"
+        ><span :style="{ width: `${candidate.probability * 100}%` }"
+      /></span>
+      <span class="name fig">{{ candidate.designation }}</span>
+      <span class="muted small"
+        >{{ candidate.series }}, {{ candidate.angle_deg }}°, {{ text(candidate.major) }} across<template
+          v-if="candidate.tpi"
+          >, {{ candidate.tpi }} to the inch</template
+        ><template v-else>, pitch {{ text(candidate.pitch) }}</template
+        ><template v-if="candidate.also?.length">; also {{ candidate.also.join(', ') }}</template></span
+      >
+    </button>
+    <div v-if="open" class="why">
+      <table v-if="candidate.reasons.length">
+        <thead>
+          <tr>
+            <th scope="col">evidence</th>
+            <th scope="col">you found</th>
+            <th scope="col">expected</th>
+            <th scope="col">speaks</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="reason in candidate.reasons" :key="reason.evidence">
+            <td>{{ NAMES[reason.evidence] ?? reason.evidence }}</td>
+            <td class="fig">{{ reason.measured }}</td>
+            <td class="fig">{{ reason.expected[unit] }}</td>
+            <td>{{ weigh(reason.times) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-for="note in candidate.notes" :key="note" class="note">◆ {{ note }}</p>
+      <p class="ways">
+        <v-btn
+          :color="first ? 'secondary' : undefined"
+          :variant="first ? 'flat' : 'outlined'"
+          @click="emit('take')"
+          >Make it a job's thread</v-btn
+        >
+        <router-link :to="{ name: 'threads', query: { q: candidate.designation } }"
+          >its page in the book</router-link
+        >
+      </p>
+    </div>
+  </li>
+</template>
+
+<style scoped>
+.candidate {
+  border-bottom: 1px solid var(--line);
+}
+.row {
+  border: 0;
+  background: none;
+  cursor: pointer;
+  width: 100%;
+  display: grid;
+  grid-template-columns: 4.5em 120px 9em minmax(0, 1fr);
+  gap: 4px 14px;
+  align-items: baseline;
+  padding: 9px 4px;
+  text-align: left;
+}
+.percent {
+  text-align: right;
+}
+.bar {
+  height: 10px;
+  background: var(--quiet);
+  border: 1px solid var(--line);
+  align-self: center;
+}
+.bar span {
+  display: block;
+  height: 100%;
+  background: var(--lagoon);
+}
+.name {
+  font-weight: 700;
+}
+.first .percent,
+.first .name {
+  font-size: var(--s20);
+}
+.first .name {
+  color: var(--coral);
+}
+.why {
+  padding: 2px 4px 14px;
+  display: grid;
+  gap: 8px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  color: var(--muted);
+  font-size: var(--s14);
+}
+td {
+  padding: 3px 18px 3px 0;
+}
+.note {
+  color: var(--caution);
+}
+.ways {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+}
+@media (max-width: 1000px) {
+  .row {
+    grid-template-columns: 4.5em minmax(0, 1fr);
+  }
+  .bar {
+    display: none;
+  }
+  .row .muted {
+    grid-column: 2;
+  }
+}
+</style>

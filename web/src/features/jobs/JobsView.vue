@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { useInfiniteQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, defineAsyncComponent, ref } from 'vue'
+import { useRoute } from 'vue-router'
+
+import { asProblem, ask, client, type JobCard } from '@/shared/api/client'
+import JobRow from '@/features/jobs/JobRow.vue'
+import { useJobActs } from '@/shared/jobs/useJobActs'
+import { useKeys } from '@/shared/state/useKeys'
+import { useUndo } from '@/shared/jobs/useUndo'
+
+const NewJob = defineAsyncComponent(() => import('@/features/jobs/NewJob.vue'))
+const StudRepair = defineAsyncComponent(() => import('@/features/jobs/StudRepair.vue'))
+const ImportJob = defineAsyncComponent(() => import('@/features/jobs/ImportJob.vue'))
+const EmptyShell = defineAsyncComponent(() => import('@/shared/controls/EmptyShell.vue'))
+
+const route = useRoute()
+const thread = computed(() => String(route.query.thread ?? ''))
+const identified = computed(() => String(route.query.identified ?? ''))
+const starting = ref<'' | 'part' | 'repair'>(thread.value ? 'part' : '')
+const shelf = ref<JobCard['shelf']>('open')
+const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
+  queryKey: ['jobs', shelf],
+  queryFn: ({ pageParam }) =>
+    ask(client.GET('/api/jobs', { params: { query: { shelf: shelf.value, start: pageParam } } })),
+  initialPageParam: 0,
+  getNextPageParam: (last, pages) =>
+    last.more ? pages.reduce((sum, page) => sum + page.jobs.length, 0) : undefined,
+  refetchOnMount: 'always',
+  retry: false,
+})
+const jobs = computed(() => data.value?.pages.flatMap((page) => page.jobs))
+const counts = computed(() => data.value?.pages.at(-1)?.counts)
+const SHELVES = [
+  { code: 'open', name: 'On the list' },
+  { code: 'archive', name: 'Archive' },
+  { code: 'bin', name: 'Deleted' },
+] as const
+/** The list, and what is off it where there is something. */
+const shelves = computed(() =>
+  SHELVES.filter(({ code }) => code === shelf.value || code === 'open' || (counts.value?.[code] ?? 0) > 0),
+)
+const acts = useJobActs()
+const cache = useQueryClient()
+const offered = useUndo()
+const trouble = ref('')
+/** Does something to a job of the list, and shows the list as it is then. */
+async function act(request: () => Promise<unknown>) {
+  try {
+    await request()
+    trouble.value = ''
+    offered.value = null
+  } catch (failed) {
+    trouble.value = asProblem(failed).message
+  }
+  await cache.invalidateQueries({ queryKey: ['jobs'] })
+}
+const takeOut = (job: JobCard) =>
+  act(async () => {
+    const now = await acts.standing(job.id)
+    await acts.takeOut(now)
+  })
+
+const GROUPS: { heading: string; states: JobCard['state'][] }[] = [
+  { heading: 'On the bench', states: ['on the bench', 'finished'] },
+  { heading: 'Stuck', states: ['held', 'unreadable'] },
+  { heading: 'Planned', states: ['planned'] },
+  { heading: 'Done', states: ['closed'] },
+]
+const groups = computed(() =>
+  GROUPS.map((group) => ({
+    heading: group.heading,
+    jobs: (jobs.value ?? []).filter((job) => group.states.includes(job.state)),
+  })).filter((group) => group.jobs.length),
+)
+useKeys([{ key: 'n', label: 'start a job', run: () => (starting.value = 'part') }])
+</script>
+
+<template>
+  <div class="jobs">
+    <header class="head">
+      <h1>Jobs</h1>
+      <ImportJob />
+      <template v-if="!starting">
+        <v-btn variant="outlined" @click="starting = 'repair'">Repair a worn end</v-btn>
+        <v-btn color="secondary" @click="starting = 'part'">Start a job</v-btn>
+      </template>
+    </header>
+    <NewJob v-if="starting === 'part'" :thread="thread" :identified="identified" @close="starting = ''" />
+    <StudRepair v-else-if="starting" @close="starting = ''" />
+    <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
+    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <p v-if="offered" class="undone" role="status">
+      {{ offered.text }} <button type="button" class="plain" @click="act(offered.run)">Undo</button>
+    </p>
+    <nav v-if="shelves.length > 1" class="shelves" aria-label="Which jobs">
+      <button
+        v-for="one in shelves"
+        :key="one.code"
+        type="button"
+        class="plain"
+        :aria-pressed="shelf === one.code"
+        @click="shelf = one.code"
+      >
+        {{ one.name }} <span class="fig">{{ counts?.[one.code] ?? 0 }}</span>
+      </button>
+    </nav>
+    <section v-for="group in groups" :key="group.heading" :aria-label="group.heading">
+      <h2 class="group">{{ group.heading }}</h2>
+      <JobRow v-for="job in group.jobs" :key="job.id" :job="job" @take-out="takeOut" />
+    </section>
+    <button v-if="hasNextPage" type="button" class="plain more" @click="fetchNextPage()">More jobs</button>
+    <EmptyShell v-if="jobs && !jobs.length && !starting">
+      {{
+        shelf === 'open' ? 'No jobs yet. Start one, or type a thread at the top to size it.' : 'Nothing here.'
+      }}
+    </EmptyShell>
+  </div>
+</template>
+
+<style scoped>
+.jobs {
+  max-width: 1200px;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 18px;
+}
+.head h1 {
+  margin-right: auto;
+}
+.undone,
+.shelves {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  margin-top: 12px;
+  align-items: baseline;
+}
+.shelves {
+  margin-left: -6px;
+}
+.shelves button[aria-pressed='true'] {
+  color: var(--ink);
+  font-weight: 700;
+}
+.more {
+  margin-top: 14px;
+}
+.group {
+  font-size: var(--s16);
+  color: var(--muted);
+  margin-top: 22px;
+  border-bottom: 2px solid var(--ink);
+  padding-bottom: 4px;
+}
+</style>

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useActs } from '@/shared/jobs/useActs'
+import { useRouter } from 'vue-router'
+
+import { asProblem, ask, client, type FieldError } from '@/shared/api/client'
+import FigureRow from '@/shared/figures/FigureRow.vue'
+import StartField from '@/features/jobs/StartField.vue'
+import { stored } from '@/shared/state/stored'
+import { useChoices } from '@/shared/api/useChoices'
+import { habits } from '@/shared/jobs/useHabits'
+import { useLive } from '@/shared/api/useLive'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** A worn end cut off, tapped and given a stud with its nut: one job of three parts, worked out as one types. */
+const emit = defineEmits<{ close: [] }>()
+const router = useRouter()
+const { unit } = useUnits()
+const { data: choices } = useChoices()
+
+const FIRST = {
+  title: '',
+  across: '',
+  thread: '',
+  metal: 'mild-steel',
+  stud_metal: 'mild-steel',
+  clamped: '',
+  washer: '',
+  nut: '',
+  out: '',
+  engaged: '',
+}
+type Key = keyof typeof FIRST
+/** Typed text outlives a closed form and a lost server. */
+const kept = stored('repair', FIRST, (value): value is typeof FIRST => typeof value === 'object' && !!value)
+const typed = ref({ ...FIRST, ...kept.value })
+const busy = ref(false)
+const refused = ref<FieldError[]>([])
+const trouble = ref('')
+
+const asked = computed(() => {
+  const { method, setup } = habits(unit.value)
+  return { ...typed.value, unit: unit.value, method, setup }
+})
+const { found, problem } = useLive(
+  () => (typed.value.across.trim() && typed.value.thread.trim() ? asked.value : null),
+  (body) => ask(client.POST('/api/jobs/stud-repair', { body })),
+)
+const figures = computed(() => (found.value?.figures ?? []).map((figure) => ({ label: figure.name, figure })))
+
+const FIELDS = computed<{ key: Key; label: string; hint?: string; wide?: boolean }[]>(() => [
+  { key: 'title', label: 'What is it, in words', wide: true },
+  { key: 'across', label: `Diameter of the part, ${unit.value}` },
+  { key: 'thread', label: 'Thread of the stud', hint: '1/2 BSF, M12, 3/8-16' },
+  { key: 'clamped', label: `Its face to the washer, ${unit.value}`, hint: 'empty: nothing' },
+  { key: 'washer', label: `Washer, ${unit.value}`, hint: 'empty: none' },
+  { key: 'nut', label: `Height of the nut, ${unit.value}`, hint: 'empty: the usual' },
+  { key: 'out', label: `Out of the nut, ${unit.value}`, hint: 'empty: two turns' },
+  { key: 'engaged', label: `Stud screwed in, ${unit.value}`, hint: 'empty: by its strength' },
+])
+const METALS: { key: 'metal' | 'stud_metal'; label: string }[] = [
+  { key: 'metal', label: 'Metal of the part' },
+  { key: 'stud_metal', label: 'Metal of stud and nut' },
+]
+const send = useActs()
+const remember = () => (kept.value = { ...typed.value })
+
+async function start() {
+  busy.value = true
+  refused.value = []
+  trouble.value = ''
+  try {
+    const { document } = await ask(client.POST('/api/jobs/stud-repair', { body: asked.value }))
+    const job = await send(['start', document], (header) =>
+      ask(client.POST('/api/jobs', { params: { header }, body: document })),
+    )
+    kept.value = FIRST
+    await router.push({ name: 'plan', params: { id: job.id } })
+  } catch (error) {
+    problem.value = asProblem(error)
+    // What no field here can show is told under the form.
+    refused.value = problem.value.errors.filter((one) => !(one.field in FIRST))
+    trouble.value = problem.value.errors.length ? '' : problem.value.message
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <form class="new" aria-label="Stud repair" novalidate @submit.prevent="start">
+    <p class="muted told">
+      The worn end comes off, the rest is drilled and tapped; a stud is screwed in with retaining compound,
+      and a nut made for it.
+    </p>
+    <div class="fields">
+      <StartField
+        v-for="field in FIELDS"
+        :key="field.key"
+        v-model="typed[field.key]"
+        :class="{ wide: field.wide }"
+        :label="field.label"
+        :hint="field.hint"
+        :error="problem?.of(field.key)"
+        :first="field.key === 'title'"
+        @update:model-value="remember"
+      />
+      <label v-for="metal in METALS" :key="metal.key" class="metal">
+        <span class="small muted">{{ metal.label }}</span>
+        <select v-model="typed[metal.key]" @change="remember">
+          <option v-for="one in choices?.materials" :key="one.code" :value="one.code">{{ one.name }}</option>
+        </select>
+      </label>
+    </div>
+    <div v-if="figures.length" class="told"><FigureRow :figures="figures" /></div>
+    <p v-for="one in refused" :key="one.field + one.message" class="field-error" role="alert">
+      {{ one.message }}
+    </p>
+    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <p class="act">
+      <v-btn type="submit" color="secondary" :loading="busy">Start the repair</v-btn>
+      <button type="button" class="plain" @click="emit('close')">Not now</button>
+      <span class="muted small">One job, three parts: body, stud, nut. Change anything on its plan.</span>
+    </p>
+  </form>
+</template>
+
+<style scoped src="./start.css"></style>

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import type { Schemas } from '@/shared/api/client'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** Entries newest first: when, which job and piece, what was said. */
+defineProps<{ entries: Schemas['LogEntry'][] }>()
+const { text } = useUnits()
+const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
+</script>
+
+<template>
+  <table>
+    <thead class="sr">
+      <tr>
+        <th scope="col">When</th>
+        <th scope="col">Job</th>
+        <th scope="col">Thread</th>
+        <th scope="col">Piece</th>
+        <th scope="col">Step</th>
+        <th scope="col">What</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="entry in entries" :key="entry.id">
+        <td class="muted small when">{{ when.format(new Date(entry.at)) }}</td>
+        <td class="job">
+          <router-link :to="{ name: 'plan', params: { id: entry.job_id } }">{{ entry.job }}</router-link>
+        </td>
+        <td class="fig small when">{{ entry.thread }}</td>
+        <td class="muted when">{{ entry.part ? `${entry.part}, ` : '' }}piece {{ entry.piece }}</td>
+        <td class="muted">{{ entry.step }}</td>
+        <td>
+          {{ entry.what }}
+          <span v-if="entry.reading" class="fig strong">{{ text(entry.reading) }}</span>
+          <span v-if="entry.aim" class="muted small"> for {{ text(entry.aim) }}</span>
+          <span v-if="entry.dialled" class="muted small"> after dialling {{ text(entry.dialled) }}</span>
+          <strong v-if="entry.said">{{ entry.said }}</strong>
+        </td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+td {
+  padding: 7px 12px 7px 0;
+  border-bottom: 1px solid var(--line);
+  vertical-align: baseline;
+}
+.when {
+  white-space: nowrap;
+}
+.job {
+  min-width: 16.8em;
+}
+.strong {
+  font-weight: 700;
+}
+a {
+  color: var(--ink);
+}
+</style>

@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { useInfiniteQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+
+import { asProblem, ask, client } from '@/shared/api/client'
+import EmptyShell from '@/shared/controls/EmptyShell.vue'
+import LogEntries from '@/features/log/LogEntries.vue'
+
+const KINDS = [
+  ['', 'everything'],
+  ['reading', 'readings'],
+  ['verdict', 'gaugings'],
+  ['setting', 'die settings'],
+  ['scrap', 'scrapped pieces'],
+  ['accept', 'accepted with a reason'],
+  ['note', 'notes'],
+  ['done', 'steps done'],
+] as const
+const route = useRoute()
+const router = useRouter()
+const text = ref(String(route.query.q ?? ''))
+const kind = ref<(typeof KINDS)[number][0]>('')
+const asked = computed(() => text.value.slice(0, 100))
+
+const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
+  queryKey: ['log', asked, kind],
+  queryFn: ({ pageParam }) =>
+    ask(
+      client.GET('/api/log', { params: { query: { q: asked.value, kind: kind.value, before: pageParam } } }),
+    ),
+  initialPageParam: Number.MAX_SAFE_INTEGER,
+  getNextPageParam: (last) => (last.more ? last.entries.at(-1)?.id : undefined),
+  placeholderData: (before) => before,
+  refetchOnMount: 'always',
+  retry: false,
+})
+const jobs = computed(() => data.value?.pages[0]?.jobs ?? [])
+const entries = computed(() => data.value?.pages.flatMap((page) => page.entries) ?? [])
+const remember = () => void router.replace({ query: text.value ? { q: text.value } : {} })
+</script>
+
+<template>
+  <div class="log">
+    <header class="head">
+      <h1>Log</h1>
+      <v-text-field
+        v-model="text"
+        class="search"
+        label="Find a job, thread, note, verdict"
+        density="comfortable"
+        maxlength="100"
+        autocomplete="off"
+        @change="remember"
+      />
+      <label class="small muted"
+        >show
+        <select v-model="kind">
+          <option v-for="[code, name] in KINDS" :key="code" :value="code">{{ name }}</option>
+        </select></label
+      >
+    </header>
+    <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
+    <section v-if="jobs.length" aria-label="Jobs">
+      <h2>Jobs</h2>
+      <ul class="jobs">
+        <li v-for="job in jobs" :key="job.id">
+          <router-link :to="{ name: 'plan', params: { id: job.id } }">{{ job.title }}</router-link>
+          <span class="fig">{{ job.thread }}</span>
+          <span class="muted">{{ job.material }}</span>
+          <span
+            >{{ job.good }} of {{ job.quantity
+            }}<template v-if="job.scrapped">, {{ job.scrapped }} scrapped</template></span
+          >
+          <span class="muted">{{ job.setting }}</span>
+          <span>{{ job.outcome }}</span>
+          <span v-if="job.identified" class="muted small identified">{{ job.identified }}</span>
+        </li>
+      </ul>
+    </section>
+    <section v-if="entries.length" aria-label="Entries">
+      <h2>Entries</h2>
+      <LogEntries :entries="entries" />
+      <button v-if="hasNextPage" type="button" class="plain" @click="fetchNextPage()">Older entries</button>
+    </section>
+    <EmptyShell v-if="data && !jobs.length && !entries.length">
+      {{ text ? 'Nothing in the log holds these words.' : 'Nothing is recorded yet.' }}
+    </EmptyShell>
+  </div>
+</template>
+
+<style scoped>
+section {
+  overflow-x: auto;
+}
+.log {
+  display: grid;
+  gap: 20px;
+  max-width: 1200px;
+}
+.head {
+  display: flex;
+  gap: 24px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.search {
+  max-width: 460px;
+  flex: 1 1 260px;
+}
+h2 {
+  font-size: var(--s16);
+  color: var(--muted);
+  border-bottom: 2px solid var(--ink);
+  padding-bottom: 4px;
+}
+.jobs li {
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) 1.2fr 1.4fr 1fr 1.8fr minmax(0, 2.4fr);
+  gap: 4px 18px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--line);
+  align-items: baseline;
+}
+.identified {
+  grid-column: 1 / -1;
+}
+.jobs a {
+  font-weight: 700;
+  color: var(--ink);
+}
+select {
+  font: inherit;
+  color: var(--ink);
+  background: var(--ground);
+  border: 0;
+  border-bottom: 2px dotted var(--line);
+  padding: 4px;
+}
+@media (max-width: 900px) {
+  .jobs li {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import type { FieldError, Schemas } from '@/shared/api/client'
+import InlineChoice from '@/shared/controls/InlineChoice.vue'
+import InlineField from '@/shared/controls/InlineField.vue'
+import { newId } from '@/shared/jobs/sections'
+import { useChoices } from '@/shared/api/useChoices'
+
+/** Holes along the axis and across it: threaded where a thread is named, through where no depth is. */
+const props = defineProps<{
+  bores: Schemas['BoreIn'][]
+  errors: Record<string, FieldError>
+  value: (field: string) => string
+  closed: boolean
+}>()
+const emit = defineEmits<{ set: [field: string, value: unknown]; commit: [] }>()
+const { data: choices } = useChoices()
+const path = (at: number, field: string) => `part.bores.${at}.${field}`
+const edit = (at: number, field: string) => ({
+  modelValue: props.value(path(at, field)),
+  error: props.errors[path(at, field)],
+  readonly: props.closed,
+  'onUpdate:modelValue': (typed: string) => emit('set', path(at, field), typed),
+  onCommit: () => emit('commit'),
+})
+function replace(bores: Schemas['BoreIn'][]) {
+  emit('set', 'part.bores', bores)
+  emit('commit')
+}
+const ids = () => props.bores.map((b) => b.id ?? '')
+const add = (end: Schemas['BoreIn']['end'], at: string) =>
+  replace([...props.bores, { id: newId('b', ids()), end, thread: '', across: '', depth: '', at, cut: 'tap' }])
+</script>
+
+<template>
+  <section class="bores" aria-label="Holes">
+    <ol v-if="bores.length">
+      <li v-for="(bore, at) in bores" :key="bore.id" :aria-label="`Hole ${at + 1}`">
+        <span class="muted">hole</span>
+        <InlineChoice
+          :label="`Hole ${at + 1}, from`"
+          :choices="choices?.mouths ?? []"
+          v-bind="edit(at, 'end')"
+        />
+        <InlineField
+          :label="`Hole ${at + 1}, thread`"
+          before="tapped"
+          figure
+          placeholder="plain"
+          v-bind="edit(at, 'thread')"
+        />
+        <InlineField
+          v-if="!bore.thread"
+          :label="`Hole ${at + 1}, drill`"
+          before="drilled"
+          figure
+          placeholder="size"
+          v-bind="edit(at, 'across')"
+        />
+        <InlineChoice
+          v-if="bore.thread"
+          :label="`Hole ${at + 1}, thread cut with`"
+          before="with a"
+          :choices="choices?.cutters ?? []"
+          v-bind="edit(at, 'cut')"
+        />
+        <InlineField
+          v-if="bore.end === 'across'"
+          :label="`Hole ${at + 1}, behind the right-hand end`"
+          before="at"
+          after="from the right end"
+          figure
+          placeholder="place"
+          v-bind="edit(at, 'at')"
+        />
+        <InlineField
+          :label="`Hole ${at + 1}, depth`"
+          before="deep"
+          figure
+          placeholder="through"
+          v-bind="edit(at, 'depth')"
+        />
+        <button
+          v-if="!closed"
+          type="button"
+          class="plain"
+          :aria-label="`Take hole ${at + 1} out`"
+          @click="replace(bores.filter((_, n) => n !== at))"
+        >
+          ✕
+        </button>
+      </li>
+    </ol>
+    <p v-if="!closed" class="add">
+      <button type="button" class="plain" @click="add('right', '')">Add a hole along the axis</button>
+      <button type="button" class="plain" @click="add('across', '')">Add a hole across</button>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.add {
+  display: flex;
+  gap: 18px;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  align-items: baseline;
+  padding: 3px 0;
+  border-bottom: 1px solid var(--line);
+}
+</style>

@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+
+import { asProblem, type Job } from '@/shared/api/client'
+import ReasonField from '@/shared/controls/ReasonField.vue'
+import { useJobActs } from '@/shared/jobs/useJobActs'
+import { useUndo } from '@/shared/jobs/useUndo'
+
+/** Setting a job aside, closing it, opening it again, putting it away, throwing it away; and its files. */
+const props = defineProps<{
+  job: Job
+  part: number
+  /** Does something with the job as the last change or act left it. */
+  withJob: <T>(what: (job: Job) => Promise<T>) => Promise<T>
+  reload: () => Promise<void>
+}>()
+const router = useRouter()
+const acts = useJobActs()
+const offered = useUndo()
+const asking = ref<'' | 'hold' | 'close'>('')
+const error = ref('')
+const ends = computed(() => props.job.plan.drawings.map((_, n) => n + 1))
+/** Which end of which part, where it is not the first. */
+function query(end: number): string {
+  const asked = [end > 1 && `end=${end}`, props.part > 1 && `part=${props.part}`].filter(Boolean)
+  return asked.length ? `?${asked.join('&')}` : ''
+}
+const files = computed(() => [
+  { name: 'Set-up sheet', file: 'sheet.pdf' },
+  ...['svg', 'dxf'].flatMap((kind) =>
+    ends.value.map((end) => ({
+      name: `Drawing ${ends.value.length > 1 ? `${end} ` : ''}(${kind.toUpperCase()})`,
+      file: `part.${kind}${query(end)}`,
+    })),
+  ),
+  { name: 'Readings', file: 'readings.csv' },
+  { name: 'Job file', file: 'job.json' },
+])
+
+/** One act after the other: each from the job as the last one left it. */
+async function act(request: (job: Job) => Promise<unknown>): Promise<boolean> {
+  try {
+    await props.withJob(async (job) => {
+      await request(job)
+      await props.reload()
+    })
+    asking.value = ''
+    error.value = ''
+    return true
+  } catch (failed) {
+    error.value = asProblem(failed).message
+    return false
+  }
+}
+const hold = (reason: string) => act((job) => acts.hold(job, reason))
+const close = (reason: string) => act((job) => acts.close(job, reason))
+/** Closes at once when nothing is missing; otherwise asks why. */
+async function tryClose() {
+  if (!(await close(''))) asking.value = 'close'
+}
+/** Takes the job off the list, and offers there to take it out again. */
+async function leave(what: 'archive' | 'remove', text: string) {
+  try {
+    const now = await props.withJob(acts[what])
+    offered.value = { text: `${props.job.title}: ${text}.`, run: () => acts.takeOut(now) }
+    await router.push({ name: 'jobs' })
+  } catch (failed) {
+    error.value = asProblem(failed).message
+  }
+}
+</script>
+
+<template>
+  <div class="end">
+    <p class="files">
+      <a v-for="f in files" :key="f.file" :href="`/api/jobs/${job.id}/${f.file}`" download>{{ f.name }}</a>
+      <span class="spring"></span>
+      <template v-if="job.state === 'closed'">
+        <span class="good">✓ closed: {{ job.closed }}</span>
+        <button type="button" class="plain" @click="act(acts.reopen)">Open again</button>
+      </template>
+      <template v-else>
+        <template v-if="job.state === 'held'">
+          <span class="held">▲ waits for {{ job.held }}</span>
+          <button type="button" class="plain" @click="act(acts.release)">Take up again</button>
+        </template>
+        <button v-else type="button" class="plain" @click="asking = 'hold'">Set aside</button>
+        <button type="button" class="plain" @click="tryClose">Close the job</button>
+      </template>
+      <button
+        v-if="job.shelf === 'open'"
+        type="button"
+        class="plain"
+        @click="leave('archive', 'put in the archive')"
+      >
+        Archive
+      </button>
+      <button v-else type="button" class="plain" @click="act(acts.takeOut)">Take out of the archive</button>
+      <button type="button" class="plain" @click="leave('remove', 'deleted')">Delete</button>
+    </p>
+    <p v-if="error && !asking" class="field-error" role="alert">{{ error }}</p>
+    <ReasonField
+      v-if="asking === 'hold'"
+      ask="What does it wait for?"
+      :actions="[{ code: 'hold', label: 'Set aside' }]"
+      :error="error || undefined"
+      @say="(_, words) => hold(words)"
+      @close="asking = ''"
+    />
+    <ReasonField
+      v-if="asking === 'close'"
+      ask="Why does it end here?"
+      :actions="[{ code: 'close', label: 'Close the job' }]"
+      :error="error || undefined"
+      @say="(_, words) => close(words)"
+      @close="asking = ''"
+    />
+  </div>
+</template>
+
+<style scoped>
+.end {
+  display: grid;
+  gap: 10px;
+}
+.files {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 20px;
+  align-items: baseline;
+}
+.spring {
+  flex: 1;
+}
+.good {
+  color: var(--good);
+}
+.held {
+  color: var(--caution);
+}
+</style>

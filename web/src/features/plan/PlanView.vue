@@ -1,0 +1,274 @@
+<script setup lang="ts">
+import { computed, ref, watchEffect } from 'vue'
+import { onBeforeRouteLeave, useRouter } from 'vue-router'
+
+import BoreTable from '@/features/plan/BoreTable.vue'
+import CautionLine from '@/shared/controls/CautionLine.vue'
+import DieRecord from '@/features/plan/DieRecord.vue'
+import EmptyShell from '@/shared/controls/EmptyShell.vue'
+import FigureRow from '@/shared/figures/FigureRow.vue'
+import HazardList from '@/features/plan/HazardList.vue'
+import JobEnd from '@/features/plan/JobEnd.vue'
+import JobFacts from '@/features/plan/JobFacts.vue'
+import PartDrawing from '@/shared/drawing/PartDrawing.vue'
+import PartTabs from '@/features/plan/PartTabs.vue'
+import PlanHead from '@/features/plan/PlanHead.vue'
+import SectionTable from '@/features/plan/SectionTable.vue'
+import StepDetail from '@/features/plan/StepDetail.vue'
+import StepList from '@/features/plan/StepList.vue'
+import UnreadableJob from '@/features/plan/UnreadableJob.vue'
+import { ownOf } from '@/features/plan/parts'
+import { useDocument } from '@/features/plan/useDocument'
+import { useKeys } from '@/shared/state/useKeys'
+
+const props = defineProps<{ id: number; part: number }>()
+const router = useRouter()
+const edited = useDocument(props.id, () => props.part)
+const { job, plan, draft, part: inHand, errors, elsewhere, trouble, dirty, missing, closed } = edited
+const { unreadable, load, set, commit, settled, value } = edited
+const { canUndo, canRedo, undo, redo } = edited
+void load()
+
+const picked = ref('')
+const steps = computed(() => plan.value?.operations ?? [])
+const chosen = computed(
+  () =>
+    steps.value.find((s) => s.key === picked.value) ??
+    steps.value.find((s) => s.figures.some((f) => f.key === 'crest')) ??
+    steps.value[0],
+)
+/** The drawing of the chucking in which the chosen step is done. */
+const sheet = computed(
+  () => plan.value?.drawings[edited.end.value - 1] ?? plan.value?.drawings.find((s) => s),
+)
+watchEffect(() => (edited.end.value = chosen.value?.chucking ?? 1))
+const values = computed(() => {
+  const fields = (sheet.value?.labels ?? []).map((l) => l.field).filter(Boolean)
+  return Object.fromEntries(fields.map((f) => [f, value(f)]))
+})
+/** The metal's own fraction, as the plan worked with it. */
+const fraction = computed(
+  () =>
+    plan.value?.blanks
+      .find((b) => b.school === 'pitch-fraction')
+      ?.figure.inputs.find((given) => given.name === 'fraction')?.in,
+)
+
+const own = computed(() => draft.value && ownOf(draft.value, inHand.value))
+
+const choose = (next: number) =>
+  void router.replace({ name: 'plan', params: { id: props.id }, query: next > 1 ? { part: next } : {} })
+/** Store a changed list of parts, then look at the one named; one that is refused stays as it was. */
+async function replaceOthers(others: unknown, next: number) {
+  const before = draft.value?.others
+  set('others', others)
+  await commit()
+  if (dirty.value) set('others', before)
+  else choose(next)
+}
+
+/** Turn to the blank of the die's own record. */
+function takeFraction(fraction: string) {
+  set('method.blank_school', 'pitch-fraction')
+  set('method.blank_fraction', fraction)
+  void commit()
+}
+function move(by: number) {
+  const at = steps.value.findIndex((s) => s.key === chosen.value?.key)
+  picked.value = steps.value[Math.max(0, Math.min(steps.value.length - 1, at + by))]?.key ?? ''
+}
+// The page that comes next must find what was changed here.
+onBeforeRouteLeave(() => settled())
+const toBench = () => void router.push({ name: 'bench', params: { id: props.id } })
+useKeys([
+  { key: 'j', label: 'next step', run: () => move(1) },
+  { key: 'k', label: 'step before', run: () => move(-1) },
+  { key: 'b', label: 'to the bench', run: toBench },
+  { key: 'z', label: 'take the last change back', run: () => void undo() },
+  { key: 'Z', label: 'make it again', run: () => void redo() },
+])
+</script>
+
+<template>
+  <EmptyShell v-if="missing"
+    >There is no such job here. <router-link to="/">Back to the jobs</router-link></EmptyShell
+  >
+  <UnreadableJob v-else-if="unreadable" :id="id" :problem="unreadable" @mended="load" />
+  <div v-else-if="job && plan && draft" class="plan">
+    <PlanHead
+      :job="job"
+      :title="value('title')"
+      :error="errors.title"
+      :closed="closed"
+      @set="set('title', $event)"
+      @commit="commit"
+      @bench="toBench"
+    />
+    <div class="parts" :class="{ alone: !draft.others?.length }">
+      <PartTabs
+        :document="draft"
+        :part="inHand"
+        :closed="closed"
+        :error="errors['part.name']"
+        @choose="choose"
+        @name="set('part.name', $event)"
+        @others="replaceOthers"
+        @commit="commit"
+      />
+      <JobFacts
+        :lines="['Part']"
+        :asks="plan?.asks"
+        :value="value"
+        :errors="errors"
+        :closed="closed"
+        @set="set"
+        @commit="commit"
+      />
+    </div>
+    <p v-if="canUndo || canRedo" class="changes">
+      <button type="button" class="plain" :disabled="!canUndo" @click="undo">Undo <kbd>z</kbd></button>
+      <button type="button" class="plain" :disabled="!canRedo" @click="redo">Redo <kbd>Z</kbd></button>
+    </p>
+    <p v-if="trouble" class="field-error" role="alert">
+      {{ trouble }} <button v-if="dirty" type="button" class="plain" @click="commit">Store again</button>
+    </p>
+    <p v-for="told in elsewhere" :key="told" class="field-error" role="alert">{{ told }}</p>
+    <p class="sr" role="status">{{ dirty ? 'not stored yet' : 'stored' }}</p>
+    <CautionLine :cautions="plan.cautions" />
+    <div class="sheet">
+      <PartDrawing
+        v-if="sheet"
+        :sheet="sheet"
+        :step="chosen?.key"
+        :values="values"
+        :errors="errors"
+        :fixed="closed"
+        @step="picked = $event"
+        @edit="set"
+        @commit="commit"
+      />
+    </div>
+    <p v-for="note in plan.notices" :key="note.code + note.field + note.text" class="notice">
+      ◆ {{ note.text }}
+    </p>
+    <div class="below">
+      <div class="left">
+        <StepList
+          :steps="steps"
+          :holdings="plan.holdings ?? []"
+          :chosen="chosen?.key ?? ''"
+          @choose="picked = $event"
+        />
+        <FigureRow :figures="plan.batch.map((figure) => ({ label: figure.name, figure }))" />
+        <JobFacts
+          :lines="['For']"
+          :value="value"
+          :errors="errors"
+          :closed="closed"
+          @set="set"
+          @commit="commit"
+        />
+        <HazardList
+          :chosen="draft.hazards ?? []"
+          :closed="closed"
+          @change="(set('hazards', $event), commit())"
+        />
+      </div>
+      <div class="left">
+        <StepDetail v-if="chosen" :step="chosen" />
+        <SectionTable
+          v-if="own"
+          :key="inHand"
+          :sections="own.part.sections"
+          :plan="plan"
+          :job-unit="draft.unit === 'mm' ? 'mm' : 'in'"
+          :value="value"
+          :errors="errors"
+          :closed="closed"
+          @set="set"
+          @commit="commit"
+        />
+        <BoreTable
+          :bores="own?.part.bores ?? []"
+          :value="value"
+          :errors="errors"
+          :closed="closed"
+          @set="set"
+          @commit="commit"
+        />
+        <DieRecord
+          :records="job.die_records"
+          :closed="closed"
+          :fraction="value('method.blank_school') === 'pitch-fraction' ? value('method.blank_fraction') : ''"
+          @take="takeFraction"
+        />
+        <JobFacts
+          :lines="['Method', 'Holes', 'Lathe']"
+          :value="value"
+          :errors="errors"
+          :closed="closed"
+          :fraction="fraction"
+          :asks="plan?.asks"
+          @set="set"
+          @commit="commit"
+        />
+      </div>
+    </div>
+    <JobEnd :job="job" :part="inHand" :with-job="edited.withJob" :reload="load" />
+  </div>
+  <p v-else-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+</template>
+
+<style scoped>
+.plan {
+  display: grid;
+  gap: 12px;
+  max-width: 1280px;
+}
+.parts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 24px;
+  align-items: baseline;
+}
+.parts > nav {
+  flex-basis: 100%;
+}
+.alone > nav {
+  flex-basis: auto;
+  order: 2;
+}
+.sheet {
+  background: var(--surface);
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  overflow: visible;
+}
+.below {
+  display: grid;
+  grid-template-columns: minmax(0, 5fr) minmax(0, 8fr);
+  gap: 24px;
+}
+.left {
+  display: grid;
+  gap: 18px;
+  align-content: start;
+}
+.changes {
+  display: flex;
+  gap: 12px;
+}
+.changes button:disabled {
+  opacity: 0.45;
+  cursor: default;
+}
+.notice {
+  color: var(--caution);
+}
+@media (max-width: 900px) {
+  .below {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 14px;
+  }
+}
+</style>

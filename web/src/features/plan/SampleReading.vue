@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import { ask, client, type FieldError, type Shown } from '@/shared/api/client'
+import InlineField from '@/shared/controls/InlineField.vue'
+import { useLive } from '@/shared/api/useLive'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** What was measured on a sample, beside the sizes it probably meant: the person decides, both are kept. */
+const props = defineProps<{
+  label: string
+  before: string
+  modelValue: string
+  of: 'across' | 'length' | 'thread'
+  jobUnit: 'in' | 'mm'
+  /** What was decided, to mark it. */
+  decided: string
+  error?: FieldError
+  readonly?: boolean
+}>()
+const emit = defineEmits<{ 'update:modelValue': [string]; commit: []; pick: [string] }>()
+const { unit } = useUnits()
+const { found } = useLive(
+  () => (props.modelValue.trim() ? { reading: props.modelValue, unit: props.jobUnit, of: props.of } : null),
+  (query) => ask(client.GET('/api/sample', { params: { query } })),
+)
+const offered = computed(() => found.value ?? [])
+/** How far the reading lies from a size, in words: a true minus sign means over. */
+function off(under: Shown): string {
+  const { text } = under[unit.value]
+  return text.startsWith('−') ? `${text.slice(1)} over` : `${text} under`
+}
+</script>
+
+<template>
+  <span class="sample">
+    <InlineField
+      :label="label"
+      :before="before"
+      figure
+      :model-value="modelValue"
+      :error="error"
+      :readonly="readonly"
+      @update:model-value="emit('update:modelValue', $event)"
+      @commit="emit('commit')"
+    />
+    <button
+      v-for="one in offered"
+      :key="one.typed"
+      type="button"
+      class="offer fig"
+      :aria-pressed="one.typed === decided"
+      :disabled="readonly"
+      :title="`The sample measures ${off(one.under)}`"
+      @click="emit('pick', one.typed)"
+    >
+      {{ one.typed === decided ? '✓ ' : '' }}{{ one.typed }}
+      <span class="muted small">{{ off(one.under) }}</span>
+    </button>
+  </span>
+</template>
+
+<style scoped>
+.sample {
+  display: inline-flex;
+  flex-wrap: wrap;
+  gap: 2px 8px;
+  align-items: baseline;
+}
+.offer {
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--surface);
+  padding: 1px 8px;
+  cursor: pointer;
+}
+.offer:hover:enabled {
+  border-color: var(--lagoon);
+}
+.offer[aria-pressed='true'] {
+  border-color: var(--lagoon);
+  color: var(--lagoon);
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,223 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+
+import type { FieldError, Plan } from '@/shared/api/client'
+import InlineChoice from '@/shared/controls/InlineChoice.vue'
+import InlineField from '@/shared/controls/InlineField.vue'
+import SampleReading from '@/features/plan/SampleReading.vue'
+import { moved, newId, section, type Section } from '@/shared/jobs/sections'
+import { useChoices } from '@/shared/api/useChoices'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** The part from its right-hand end, section by section; what the drawing shows, in a table. */
+const props = defineProps<{
+  sections: Section[]
+  plan: Plan
+  jobUnit: 'in' | 'mm'
+  errors: Record<string, FieldError>
+  value: (field: string) => string
+  closed: boolean
+}>()
+const emit = defineEmits<{ set: [field: string, value: unknown]; commit: [] }>()
+const { data: choices } = useChoices()
+const { text } = useUnits()
+
+const SIZED = ['round', 'hexagon', 'square', 'flats', 'knurl']
+const copying = ref(props.sections.some((s) => s.measured || s.measured_length))
+const path = (at: number, field: string) => `part.sections.${at}.${field}`
+const sizeField = (one: Section) => (one.shape === 'thread' ? 'thread' : 'across')
+/** What stands where a length is left open: what the others leave. */
+function rest(one: Section): string {
+  const open = props.sections.filter((s) => !s.length)
+  const takes = open.length === 1 || one.shape === 'bar'
+  return props.value('part.overall_length') && takes ? 'the rest' : 'length'
+}
+
+function replace(sections: Section[]) {
+  emit('set', 'part.sections', sections)
+  emit('commit')
+}
+const ids = () => props.sections.map((s) => s.id ?? '')
+const add = () => replace([...props.sections, section(newId('s', ids()), 'round')])
+const drop = (at: number) => replace(props.sections.filter((_, n) => n !== at))
+const shift = (at: number, by: number) => replace(moved(props.sections, at, by))
+function decide(at: number, field: string, chosen: string) {
+  emit('set', path(at, field), chosen)
+  emit('commit')
+}
+const edit = (at: number, field: string) => ({
+  modelValue: props.value(path(at, field)),
+  error: props.errors[path(at, field)],
+  readonly: props.closed,
+  'onUpdate:modelValue': (typed: string) => emit('set', path(at, field), typed),
+  onCommit: () => emit('commit'),
+})
+</script>
+
+<template>
+  <section class="sections" aria-label="Sections of the part">
+    <ol>
+      <li v-for="(one, at) in sections" :key="one.id" :aria-label="`Section ${at + 1}`">
+        <span class="n fig" :title="at === 0 ? 'right-hand end' : undefined">{{ at + 1 }}</span>
+        <InlineChoice
+          :label="`Section ${at + 1}, shape`"
+          :choices="choices?.shapes ?? []"
+          v-bind="edit(at, 'shape')"
+        />
+        <InlineField
+          v-if="one.shape === 'thread'"
+          :label="`Section ${at + 1}, thread`"
+          figure
+          placeholder="3/8-16"
+          v-bind="edit(at, 'thread')"
+        />
+        <InlineField
+          v-else-if="SIZED.includes(one.shape)"
+          :label="`Section ${at + 1}, across`"
+          :before="one.shape === 'round' || one.shape === 'knurl' ? 'dia.' : 'across'"
+          figure
+          placeholder="size"
+          v-bind="edit(at, 'across')"
+        />
+        <span v-else class="muted">{{ value('part.stock.across') }}</span>
+        <InlineField
+          :label="`Section ${at + 1}, length`"
+          before="long"
+          figure
+          :placeholder="rest(one)"
+          v-bind="edit(at, 'length')"
+        />
+        <InlineField
+          v-if="one.shape !== 'thread'"
+          :label="`Section ${at + 1}, chamfer`"
+          before="chamfer"
+          figure
+          placeholder="none"
+          v-bind="edit(at, 'chamfer')"
+        />
+        <span v-else></span>
+        <span v-if="!closed" class="tools">
+          <button
+            type="button"
+            class="plain"
+            :disabled="at === 0"
+            :aria-label="`Section ${at + 1} toward the right end`"
+            @click="shift(at, -1)"
+          >
+            ↑
+          </button>
+          <button
+            type="button"
+            class="plain"
+            :disabled="at === sections.length - 1"
+            :aria-label="`Section ${at + 1} toward the left end`"
+            @click="shift(at, 1)"
+          >
+            ↓
+          </button>
+          <button
+            type="button"
+            class="plain"
+            :disabled="sections.length === 1"
+            :aria-label="`Take section ${at + 1} out`"
+            @click="drop(at)"
+          >
+            ✕
+          </button>
+        </span>
+        <div v-if="copying" class="copied">
+          <SampleReading
+            v-if="one.shape !== 'bar'"
+            :label="`Section ${at + 1}, measured across`"
+            before="measured"
+            :of="one.shape === 'thread' ? 'thread' : 'across'"
+            :job-unit="jobUnit"
+            :decided="value(path(at, sizeField(one)))"
+            v-bind="edit(at, 'measured')"
+            @pick="decide(at, sizeField(one), $event)"
+          />
+          <SampleReading
+            :label="`Section ${at + 1}, measured length`"
+            before="measured long"
+            of="length"
+            :job-unit="jobUnit"
+            :decided="value(path(at, 'length'))"
+            v-bind="edit(at, 'measured_length')"
+            @pick="decide(at, 'length', $event)"
+          />
+        </div>
+      </li>
+    </ol>
+    <p class="whole">
+      <button v-if="!closed" type="button" class="plain" @click="add">Add a section</button>
+      <button type="button" class="plain" :aria-pressed="copying" @click="copying = !copying">
+        {{ copying ? 'Hide what was measured' : 'Copy a sample' }}
+      </button>
+      <span>
+        <InlineField
+          label="Overall length"
+          before="overall"
+          figure
+          :placeholder="text(plan.overall)"
+          :model-value="value('part.overall_length')"
+          :error="errors['part.overall_length'] ?? errors['part.sections']"
+          :readonly="closed"
+          @update:model-value="emit('set', 'part.overall_length', $event)"
+          @commit="emit('commit')"
+        />
+        <span class="muted small">adds up to {{ text(plan.overall) }}</span>
+      </span>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.sections {
+  display: grid;
+  gap: 4px;
+}
+li {
+  display: grid;
+  grid-template-columns: 18px 116px minmax(120px, 1.2fr) minmax(136px, 1fr) minmax(124px, 1fr) auto;
+  gap: 2px 12px;
+  align-items: baseline;
+  padding: 3px 0;
+  border-bottom: 1px solid var(--line);
+}
+.n {
+  color: var(--muted);
+  text-align: right;
+}
+.copied {
+  grid-column: 2 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 28px;
+}
+.tools {
+  white-space: nowrap;
+}
+.tools button:disabled {
+  opacity: 0.35;
+  cursor: default;
+}
+.whole {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 20px;
+  align-items: baseline;
+}
+@media (max-width: 900px) {
+  li {
+    grid-template-columns: 18px minmax(0, 1fr) minmax(0, 1fr) auto;
+  }
+  /* The length begins a second row, clear of the narrow column of numbers. */
+  li > :nth-child(4) {
+    grid-column: 2;
+  }
+  li > .tools {
+    grid-row: 1;
+    grid-column: 4;
+  }
+}
+</style>

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+
+import type { Operation } from '@/shared/api/client'
+import CautionLine from '@/shared/controls/CautionLine.vue'
+import FigureValue from '@/shared/figures/FigureValue.vue'
+import StepSentence from '@/shared/figures/StepSentence.vue'
+import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** The chosen step in full: the sentence, the figures, the caution, the working when asked. */
+const props = defineProps<{ step: Operation }>()
+const { told } = useUnits()
+const asked = ref('')
+watch(
+  () => props.step.key,
+  () => (asked.value = ''),
+)
+const working = computed(() => props.step.figures.find((f) => f.key === asked.value)?.figure)
+</script>
+
+<template>
+  <section class="detail" :aria-label="step.title">
+    <p v-if="step.zero" class="zero">◇ {{ step.zero }}</p>
+    <h2><StepSentence :step="step" /></h2>
+    <p class="muted small">
+      {{ step.tool }}<template v-if="step.edge">, {{ step.edge }}</template>
+    </p>
+    <div class="figures">
+      <FigureValue
+        v-for="f in step.figures"
+        :key="f.key"
+        :figure="f.figure"
+        :label="f.figure.name"
+        :open="asked === f.key"
+        @working="asked = asked === f.key ? '' : f.key"
+      />
+    </div>
+    <WorkingPanel v-if="working" :figure="working" />
+    <p v-if="step.passes.length" class="passes">
+      <span class="muted">Cuts, by the diameter each leaves</span>
+      <template v-for="(pass, n) in step.passes" :key="n">
+        <span v-if="n" class="muted" aria-hidden="true">→</span>
+        <span class="fig" :title="pass.name">{{ told(pass.shown).text }}</span>
+      </template>
+      <span v-if="step.passes_end" class="muted">{{ step.passes_end }}</span>
+    </p>
+    <CautionLine :cautions="step.cautions" />
+    <ul v-if="step.notes.length">
+      <li v-for="note in step.notes" :key="note"><StepSentence :step="step" :words="note" /></li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.detail {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+  background: var(--surface);
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  padding: 18px 22px;
+}
+.zero {
+  color: var(--lagoon);
+}
+.passes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 10px;
+}
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 24px;
+}
+</style>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import type { Operation } from '@/shared/api/client'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** The steps as a numbered run, each with its one key figure. */
+const props = defineProps<{ steps: Operation[]; holdings: string[]; chosen: string }>()
+const emit = defineEmits<{ choose: [string] }>()
+const { text } = useUnits()
+
+function key(step: Operation): string {
+  const figure = step.figures.find((f) => f.key === step.headline)?.figure
+  return `${step.headline_words} ${figure ? text(figure.shown) : ''}`.trim()
+}
+/** The heading where another holding of the work begins; what is done off the lathe at the end has none. */
+function ends(at: number): string {
+  const now = props.steps[at]?.chucking
+  const begun = props.steps.slice(0, at).some((step) => step.chucking === now)
+  if (begun || !props.steps.some((step) => step.chucking > 1)) return ''
+  return props.holdings[(now ?? 1) - 1] ?? ''
+}
+</script>
+
+<template>
+  <ol class="steps">
+    <li v-for="(step, n) in steps" :key="step.key">
+      <p v-if="ends(n)" class="end muted small">{{ ends(n) }}</p>
+      <button
+        type="button"
+        class="step"
+        :class="{ chosen: step.key === chosen }"
+        :aria-current="step.key === chosen ? 'step' : undefined"
+        @click="emit('choose', step.key)"
+      >
+        <span class="n fig">{{ n + 1 }}</span>
+        <span class="title">{{ step.title }}</span>
+        <span class="fig key">{{ key(step) }}</span>
+      </button>
+    </li>
+  </ol>
+</template>
+
+<style scoped>
+.step {
+  display: grid;
+  grid-template-columns: 28px 1fr auto;
+  gap: 10px;
+  width: 100%;
+  text-align: left;
+  border: 0;
+  border-left: 5px solid transparent;
+  border-radius: var(--round);
+  background: none;
+  padding: 7px 12px 7px 8px;
+  cursor: pointer;
+  align-items: baseline;
+}
+.end {
+  padding: 8px 0 2px 46px;
+  font-weight: 700;
+}
+.step:hover {
+  background: var(--quiet);
+}
+.chosen {
+  background: var(--surface);
+  border-left-color: var(--coral);
+  font-weight: 700;
+}
+.n {
+  color: var(--muted);
+  text-align: right;
+}
+.chosen .n,
+.chosen .key {
+  color: var(--coral);
+}
+.key {
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,244 @@
+import { computed, onScopeDispose, ref, shallowRef, toRaw, watch } from 'vue'
+
+import {
+  asProblem,
+  ask,
+  client,
+  type FieldError,
+  type Job,
+  type JobDocument,
+  type Plan,
+  Problem,
+} from '@/shared/api/client'
+import { readField, writeField } from '@/features/plan/fields'
+import { namesOf, ownerOf, pathOf } from '@/features/plan/parts'
+import { useActs } from '@/shared/jobs/useActs'
+import { remember } from '@/shared/jobs/useHabits'
+import { useReturn } from '@/shared/state/useReturn'
+
+const PAUSE_MS = 60
+const ELSEWHERE = 'This job was changed elsewhere since you opened it: store again to see where it differs.'
+/** Errors of the job or of its list of parts have no field to stand beside. */
+const HOMELESS = ['', 'job', 'others']
+const kept = (id: number) => `conch.draft.${id}`
+
+/**
+ * A job's document while it is edited: the plan follows each keystroke, a commit stores it, nothing typed is lost.
+ * Fields are those of the part number `asked` for, from 1, or the last there is; `wrong` holds every error by its path in the document.
+ */
+export function useDocument(id: number, asked: () => number) {
+  const job = shallowRef<Job | null>(null)
+  const plan = shallowRef<Plan | null>(null)
+  const draft = ref<JobDocument | null>(null)
+  const wrong = ref<Record<string, FieldError>>({})
+  const part = computed(() => Math.min(asked(), 1 + (draft.value?.others?.length ?? asked())))
+  const trouble = ref('')
+  const dirty = ref(false)
+  const missing = ref(false)
+  /** Why this version does not read the job, where it does not. */
+  const unreadable = shallowRef<Problem | null>(null)
+  const send = useActs()
+  /** The chucking that is looked at: a keystroke's answer draws no other. */
+  const end = ref(1)
+  /** Documents as they were stored before, and those taken back: for undo and redo. */
+  const past = ref<JobDocument[]>([])
+  const future = ref<JobDocument[]>([])
+  let request = 0
+  let timer = 0
+
+  function take(fresh: Job) {
+    job.value = fresh
+    plan.value = fresh.plan
+    draft.value = structuredClone(fresh.document)
+    wrong.value = {}
+    trouble.value = ''
+    unreadable.value = null
+    dirty.value = false
+    localStorage.removeItem(kept(id))
+  }
+  function fail(error: unknown) {
+    const problem = asProblem(error)
+    wrong.value = Object.fromEntries(problem.errors.map((e) => [e.field, e]))
+    // What belongs to no field is told on its own.
+    const homeless = problem.errors.filter((e) => HOMELESS.includes(e.field)).map((e) => e.message)
+    trouble.value = problem.errors.length ? homeless.join(' ') : problem.message
+    missing.value = problem.status === 404
+    unreadable.value = problem.code === 'unreadable-job' ? problem : null
+  }
+  async function load() {
+    const left = localStorage.getItem(kept(id))
+    try {
+      const params = { path: { job_id: id }, query: { part: part.value } }
+      take(await ask(client.GET('/api/jobs/{job_id}', { params })))
+      restore(left)
+    } catch (error) {
+      fail(error)
+    }
+  }
+  /** Put back what an earlier visit typed and could not store. */
+  function restore(left: string | null) {
+    if (!left || job.value?.state === 'closed') return
+    draft.value = JSON.parse(left) as JobDocument
+    dirty.value = true
+    localStorage.setItem(kept(id), left)
+    trouble.value = 'These are changes you typed earlier that were not stored.'
+    void preview()
+  }
+  /** The job as it looks from another part; what was typed meanwhile stays. */
+  async function look() {
+    const mine = ++request
+    try {
+      const params = { path: { job_id: id }, query: { part: part.value } }
+      const fresh = await ask(client.GET('/api/jobs/{job_id}', { params }))
+      if (dirty.value || mine !== request) job.value = fresh
+      else take(fresh)
+    } catch (error) {
+      if (mine === request) fail(error)
+    }
+  }
+  async function preview() {
+    if (!draft.value) return
+    const mine = ++request
+    try {
+      const query = { end: end.value, part: part.value }
+      const found = await ask(client.POST('/api/jobs/plan', { params: { query }, body: draft.value }))
+      if (mine !== request) return
+      plan.value = found
+      wrong.value = {}
+    } catch (error) {
+      if (mine === request) fail(error)
+    }
+  }
+  function set(field: string, value: unknown) {
+    const path = pathOf(field, part.value)
+    if (!draft.value || readField(draft.value, path) === value) return
+    writeField(draft.value, path, value)
+    dirty.value = true
+    localStorage.setItem(kept(id), JSON.stringify(draft.value))
+    window.clearTimeout(timer)
+    timer = window.setTimeout(() => void preview(), PAUSE_MS)
+  }
+  /** One change after the other, however fast they come: each is made from the revision the last one left. */
+  let steps = Promise.resolve()
+  const inTurn = (one: () => Promise<void>) => (steps = steps.then(one))
+  const commit = () => inTurn(change)
+  /** Does something with the whole job in its turn: after every change made so far, from what the last one left. */
+  function withJob<T>(what: (job: Job) => Promise<T>): Promise<T> {
+    const done = steps.then(() => {
+      if (!job.value) throw new Problem(0, 'The job is not here yet: try again.')
+      return what(job.value)
+    })
+    // A failure is told to whoever asked; what comes next has its turn all the same.
+    steps = done.then(
+      () => undefined,
+      () => undefined,
+    )
+    return done
+  }
+  async function change() {
+    if (!job.value) return
+    const before = structuredClone(job.value.document)
+    if (await store()) {
+      past.value.push(before)
+      future.value = []
+    }
+  }
+  /** Go back to the last document of `from`, or forward again: stored like any other change. */
+  async function step(from: JobDocument[], to: JobDocument[]) {
+    const target = from.at(-1)
+    if (!target || !job.value || job.value.state === 'closed') return
+    const before = structuredClone(job.value.document)
+    draft.value = structuredClone(toRaw(target))
+    dirty.value = true
+    if (await store()) {
+      from.pop()
+      to.push(before)
+    }
+  }
+  /** Store the draft; whether that was done. */
+  async function store(): Promise<boolean> {
+    if (!draft.value || !job.value || !dirty.value) return false
+    window.clearTimeout(timer)
+    const mine = ++request
+    const body = { document: draft.value, revision: job.value.revision }
+    const sent = JSON.stringify(body.document)
+    const stored = part.value
+    try {
+      const params = { path: { job_id: id }, query: { part: part.value } }
+      const fresh = await send([id, body], (header) =>
+        ask(client.PUT('/api/jobs/{job_id}', { params: { ...params, header }, body })),
+      )
+      remember(body.document)
+      if (JSON.stringify(draft.value) === sent) take(fresh)
+      else job.value = fresh
+      // Another part may have been turned to while this one was stored.
+      if (part.value !== stored) await look()
+      return true
+    } catch (error) {
+      if (mine === request || error instanceof Problem) fail(error)
+      return false
+    }
+  }
+  /** Another device may have gone on: what it did is shown when one looks here again, what is typed here stays. */
+  async function lookAgain() {
+    const before = job.value
+    if (!before) return
+    try {
+      const params = { path: { job_id: id } }
+      const now = await ask(client.GET('/api/jobs/{job_id}/standing', { params }))
+      if (job.value !== before || (now.revision === before.revision && now.last === before.last)) return
+      if (!dirty.value) await look()
+      else if (now.revision !== before.revision) trouble.value = ELSEWHERE
+    } catch {
+      // The next act says that the server is away.
+    }
+  }
+  useReturn(() => void lookAgain())
+  watch(end, () => {
+    if (plan.value && !plan.value.drawings[end.value - 1]) void preview()
+  })
+  watch(part, () => void (dirty.value ? preview() : look()))
+  onScopeDispose(() => window.clearTimeout(timer))
+  /** The errors of the part in hand, by its own fields. */
+  const errors = computed(() => {
+    const found: Record<string, FieldError> = {}
+    for (const [path, error] of Object.entries(wrong.value)) {
+      const owner = ownerOf(path)
+      if (owner.part === 0 || owner.part === part.value) found[owner.field] = error
+    }
+    return found
+  })
+  /** What is wrong with parts that are not looked at. */
+  const elsewhere = computed(() =>
+    Object.entries(wrong.value)
+      .map(([path, error]) => ({ part: ownerOf(path).part, text: error.message }))
+      .filter((one) => one.part > 0 && one.part !== part.value)
+      .map((one) => `${(draft.value && namesOf(draft.value)[one.part - 1]) ?? 'part'}: ${one.text}`),
+  )
+  return {
+    job,
+    plan,
+    draft,
+    part,
+    errors,
+    elsewhere,
+    trouble,
+    dirty,
+    missing,
+    unreadable,
+    end,
+    closed: computed(() => job.value?.state === 'closed'),
+    load,
+    set,
+    commit,
+    /** Waits until every change that was made is stored, or refused. */
+    settled: () => steps,
+    withJob,
+    canUndo: computed(() => past.value.length > 0),
+    canRedo: computed(() => future.value.length > 0),
+    undo: () => inTurn(() => step(past.value, future.value)),
+    redo: () => inTurn(() => step(future.value, past.value)),
+    value: (field: string) =>
+      String((draft.value && readField(draft.value, pathOf(field, part.value))) ?? ''),
+  }
+}

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+
+import { activeKeys } from '@/shared/state/useKeys'
+
+const emit = defineEmits<{ close: [] }>()
+const closer = ref<HTMLButtonElement>()
+/** The newest meaning of each key that acts here. */
+const keys = computed(() => [...new Map(activeKeys.map((key) => [key.key, key])).values()])
+onMounted(() => closer.value?.focus())
+</script>
+
+<template>
+  <aside class="keys" aria-label="Keys that act here" @keydown.esc="emit('close')">
+    <h2>Keys that act here</h2>
+    <dl>
+      <template v-for="key in keys" :key="key.key">
+        <dt>
+          <kbd>{{ key.key }}</kbd>
+        </dt>
+        <dd>{{ key.label }}</dd>
+      </template>
+    </dl>
+    <button ref="closer" type="button" class="plain" @click="emit('close')">Close</button>
+  </aside>
+</template>
+
+<style scoped>
+.keys {
+  position: fixed;
+  right: 24px;
+  bottom: 24px;
+  z-index: 8;
+  background: var(--surface);
+  border: 2px solid var(--lagoon);
+  border-radius: var(--round);
+  padding: 16px 20px;
+  min-width: 260px;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 8px 14px;
+  margin: 12px 0;
+}
+</style>

@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import type { Schemas } from '@/shared/api/client'
+import FigureValue from '@/shared/figures/FigureValue.vue'
+
+/** Ways to make a stripped hole good, the simplest first. */
+defineProps<{ mends: Schemas['MendOut'][] }>()
+</script>
+
+<template>
+  <details class="mends">
+    <summary>The thread in the hole has stripped</summary>
+    <table>
+      <thead>
+        <tr class="small muted">
+          <th scope="col">mend</th>
+          <th scope="col">tap</th>
+          <th scope="col">drill</th>
+          <th scope="col">metal round it</th>
+          <th scope="col">takes</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="one in mends" :key="one.code">
+          <th scope="row">
+            {{ one.name }}<span class="small muted remark">{{ one.remark }}</span>
+          </th>
+          <td class="fig">{{ one.tapped }}</td>
+          <td class="fig">{{ one.drill || 'bore it' }}</td>
+          <td><FigureValue :figure="one.needs" /></td>
+          <td class="fig">{{ one.screw }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="small muted">Screws that tore out by fatigue, or hold load or pressure: find out why first.</p>
+  </details>
+</template>
+
+<style scoped>
+summary {
+  cursor: pointer;
+  color: var(--lagoon);
+  font-weight: 700;
+}
+.mends {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  margin-top: 8px;
+  width: 100%;
+}
+th,
+td {
+  text-align: left;
+  vertical-align: top;
+  font-weight: 400;
+  padding: 5px 10px 5px 0;
+  border-bottom: 1px solid var(--line);
+}
+tbody th {
+  font-weight: 700;
+}
+.remark {
+  display: block;
+  font-weight: 400;
+}
+td.fig {
+  white-space: nowrap;
+}
+@media (max-width: 900px) {
+  td.fig {
+    white-space: normal;
+  }
+}
+</style>

@@ -1,0 +1,218 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import FigureRow from '@/shared/figures/FigureRow.vue'
+import FigureValue from '@/shared/figures/FigureValue.vue'
+import HoleMends from '@/features/threads/HoleMends.vue'
+import InlineChoice from '@/shared/controls/InlineChoice.vue'
+import InlineField from '@/shared/controls/InlineField.vue'
+import SheetDrawing from '@/shared/drawing/SheetDrawing.vue'
+import { useChoices } from '@/shared/api/useChoices'
+import { useHole } from '@/features/threads/useHole'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** A hole for this thread: the drill out of those one owns, how strong it is, how deep to go. */
+const props = defineProps<{ thread: string; internalClass: string }>()
+const { found, problem, drills, metal, bolt, typed } = useHole(
+  () => props.thread,
+  () => props.internalClass,
+)
+const { data: choices } = useChoices()
+const { text } = useUnits()
+const error = (field: string) => problem.value?.of(field)
+const FITS = { within: '✓ within', 'too-small': '▼ too small', 'too-large': '▲ too large' }
+const named = computed(() =>
+  found.value
+    ? [...found.value.strength, ...(found.value.margin ? [found.value.margin] : [])].map((figure) => ({
+        label: figure.name,
+        figure,
+      }))
+    : [],
+)
+const others = computed(() =>
+  found.value
+    ? [found.value.bore, found.value.countersink, ...(found.value.form ? [found.value.form] : [])].map(
+        (figure) => ({ label: figure.name, figure }),
+      )
+    : [],
+)
+</script>
+
+<template>
+  <section class="hole" aria-label="Tapped hole">
+    <h2>A hole for it</h2>
+    <p class="line">
+      <InlineChoice
+        label="Metal of the hole"
+        before="in"
+        :model-value="metal"
+        :choices="choices?.materials ?? []"
+        :error="error('metal')"
+        @update:model-value="metal = $event"
+      />
+      <InlineField
+        label="Per cent thread wanted"
+        before="at"
+        after="% thread"
+        :placeholder="found ? String(found.percent) : '75'"
+        figure
+        :model-value="typed.percent"
+        :error="error('percent')"
+        @update:model-value="typed.percent = $event"
+      />
+      <InlineField
+        label="Drills you own"
+        before="out of"
+        placeholder="every rack; or: metric, 1/4, #7, F"
+        figure
+        :model-value="drills"
+        :error="error('drills')"
+        @update:model-value="drills = $event"
+      />
+      <label class="small"><input v-model="typed.piloted" type="checkbox" /> after a pilot</label>
+    </p>
+    <template v-if="found">
+      <p class="pick">
+        <strong v-if="found.pick" class="fig">{{ found.pick.name }}</strong> {{ found.words }}
+      </p>
+      <p v-for="warning in found.warnings" :key="warning" class="warning">▲ {{ warning }}</p>
+      <div class="parts">
+        <table class="drills">
+          <thead>
+            <tr class="small muted">
+              <th scope="col">drill</th>
+              <th scope="col">thread</th>
+              <th scope="col">probable hole</th>
+              <th scope="col">torque</th>
+              <th scope="col">class {{ found.class_name }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr
+              v-for="one in found.beside"
+              :key="one.name"
+              :class="{ chosen: one.name === found.pick?.name }"
+            >
+              <th scope="row" class="fig">{{ one.name }}</th>
+              <td><FigureValue :figure="one.percent" /></td>
+              <td class="fig">{{ text(one.hole.shown) }}</td>
+              <td class="fig">{{ one.torque_percent }} %</td>
+              <td :class="one.fit">{{ FITS[one.fit] }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <div>
+          <SheetDrawing class="chart" :sheet="found.chart" />
+          <p class="small">{{ found.trade }}</p>
+        </div>
+      </div>
+      <p class="line">
+        <InlineChoice
+          label="Metal of the bolt"
+          before="bolt of"
+          :model-value="bolt"
+          :choices="choices?.materials ?? []"
+          :error="error('bolt')"
+          @update:model-value="bolt = $event"
+        />
+        <span class="muted">{{ found.weaker }} strips first</span>
+      </p>
+      <FigureRow :figures="named" />
+      <p class="line">
+        <InlineField
+          label="Depth of full thread"
+          before="blind, full thread"
+          after="deep"
+          placeholder="depth"
+          figure
+          :model-value="typed.depth"
+          :error="error('depth')"
+          @update:model-value="typed.depth = $event"
+        />
+      </p>
+      <FigureRow
+        v-if="found.depths.length"
+        :figures="found.depths.map((figure) => ({ label: figure.name, figure }))"
+      />
+      <p class="line">
+        <InlineField
+          label="Thickness of the metal"
+          before="through metal"
+          after="thick"
+          placeholder="thickness"
+          figure
+          :model-value="typed.through"
+          :error="error('through')"
+          @update:model-value="typed.through = $event"
+        />
+      </p>
+      <template v-if="found.thin">
+        <FigureRow
+          :figures="[found.thin.turns, found.thin.holds].map((figure) => ({ label: figure.name, figure }))"
+        />
+        <p v-for="told in found.thin.advice" :key="told">{{ told }}</p>
+      </template>
+      <FigureRow :figures="others" />
+      <HoleMends :mends="found.mends" />
+    </template>
+    <p v-else-if="problem && !problem.errors.length" class="field-error">{{ problem.message }}</p>
+  </section>
+</template>
+
+<style scoped src="./hole.css"></style>
+<style scoped>
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  align-items: baseline;
+}
+.too-small,
+.too-large {
+  color: var(--caution);
+}
+.within {
+  color: var(--good);
+}
+.parts {
+  display: grid;
+  grid-template-columns: minmax(0, max-content) minmax(280px, 1fr);
+  gap: 24px;
+  align-items: start;
+}
+table {
+  border-collapse: collapse;
+}
+.drills {
+  display: block;
+  overflow-x: auto;
+}
+th,
+td {
+  text-align: left;
+  font-weight: 400;
+  padding: 3px 14px 3px 0;
+  border-bottom: 1px solid var(--line);
+  white-space: nowrap;
+}
+.chosen th,
+.chosen td {
+  font-weight: 700;
+}
+@media (max-width: 1100px) {
+  .parts {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+/* On a phone the verdict is seen without moving the table. */
+@media (max-width: 480px) {
+  th,
+  td {
+    padding-right: 7px;
+  }
+  .drills .fig,
+  .drills td {
+    font-size: 0.86em;
+  }
+}
+</style>

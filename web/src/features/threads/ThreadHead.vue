@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import type { FieldError, Schemas } from '@/shared/api/client'
+import InlineChoice from '@/shared/controls/InlineChoice.vue'
+import InlineField from '@/shared/controls/InlineField.vue'
+import { type CardQuery, cardFile } from '@/features/threads/useCard'
+import { useFavourites } from '@/features/threads/useFavourites'
+
+/** The page's head: the thread, what its letters mean, its classes, and ways to take it away. */
+const props = defineProps<{ card: Schemas['CardOut']; query: CardQuery; errors: FieldError[] }>()
+const emit = defineEmits<{ change: [field: keyof CardQuery, value: string]; over: [] }>()
+const { kept, toggle } = useFavourites()
+const isKept = computed(() => kept.value.includes(props.card.designation))
+const error = (field: string) => props.errors.find((e) => e.field === field)
+const choices = (names: string[]) => names.map((code) => ({ code, name: code, remark: '' }))
+const print = () => window.print()
+</script>
+
+<template>
+  <header class="head">
+    <div class="title">
+      <h1 class="fig">{{ card.designation }}</h1>
+      <button type="button" class="plain" :aria-pressed="isKept" @click="toggle(card.designation)">
+        {{ isKept ? '★ kept at hand' : '☆ keep at hand' }}
+      </button>
+      <button v-if="card.external" type="button" class="plain" @click="emit('over')">
+        lay another over it
+      </button>
+      <span class="files">
+        <button type="button" class="plain" @click="print">Print</button>
+        <a
+          v-for="kind in ['csv', 'json', 'svg', 'dxf']"
+          :key="kind"
+          class="plain"
+          :href="cardFile(query, kind)"
+          download
+          >{{ kind.toUpperCase() }}</a
+        >
+      </span>
+    </div>
+    <dl class="letters" aria-label="The designation, letter by letter">
+      <div v-for="(letter, n) in card.letters" :key="n">
+        <dt class="fig">{{ letter.text || '·' }}</dt>
+        <dd class="small">{{ letter.means }}</dd>
+      </div>
+    </dl>
+    <p v-for="note in card.notes" :key="note" class="note">◆ {{ note }}</p>
+    <p class="classes">
+      <InlineChoice
+        v-if="card.external"
+        label="Class of the bolt"
+        before="bolt class"
+        :model-value="card.external.class"
+        :choices="choices([...new Set([...card.external_classes, card.external.class])])"
+        :error="error('class')"
+        @update:model-value="emit('change', 'class', $event)"
+      />
+      <InlineChoice
+        v-if="card.internal"
+        label="Class of the nut"
+        before="nut class"
+        :model-value="card.internal.class"
+        :choices="choices([...new Set([...card.internal_classes, card.internal.class])])"
+        :error="error('internal_class')"
+        @update:model-value="emit('change', 'internal_class', $event)"
+      />
+      <InlineField
+        v-if="card.external"
+        label="Length of engagement"
+        before="engaged over"
+        placeholder="as the standard assumes"
+        :model-value="query.engagement"
+        :error="error('engagement')"
+        figure
+        @update:model-value="emit('change', 'engagement', $event)"
+      />
+      <span class="muted small">{{ card.source.title }}</span>
+    </p>
+  </header>
+</template>
+
+<style scoped>
+.head {
+  display: grid;
+  gap: 8px;
+}
+.title {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  align-items: baseline;
+}
+.files {
+  margin-left: auto;
+}
+.letters {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 26px;
+}
+.letters div {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+}
+dt {
+  font-weight: 700;
+  color: var(--coral);
+}
+.note {
+  color: var(--caution);
+}
+.classes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 26px;
+  align-items: baseline;
+}
+</style>

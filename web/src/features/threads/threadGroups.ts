@@ -1,0 +1,69 @@
+import type { Figure, Schemas } from '@/shared/api/client'
+import type { CardQuery } from '@/features/threads/useCard'
+
+/** Figures of a thread that belong together, and what the person may add to them. */
+export interface Group {
+  title: string
+  field?: keyof CardQuery
+  before?: string
+  hint?: string
+  note?: string
+  drills?: Schemas['DrillOut'][]
+  figures: { label: string; figure: Figure }[]
+}
+
+const named = (figures: Figure[]) => figures.map((figure) => ({ label: figure.name, figure }))
+
+/** The groups of a thread's page, in the order of the work; those without a figure or a field are left out. */
+export function groupsOf(c: Schemas['CardOut']): Group[] {
+  const w = c.three_wires
+  const groups: Group[] = [
+    {
+      title: 'Turn the blank to',
+      figures: c.figures.blank.map((b) => ({
+        label: `${b.school}${b.within_class ? '' : ' ▲ outside the class'}`,
+        figure: b.figure,
+      })),
+    },
+    {
+      title: 'Relief, lead, section',
+      figures: named([
+        ...c.figures.groove,
+        ...(c.figures.chamfer ? [c.figures.chamfer] : []),
+        ...(c.stress ? [c.stress] : []),
+        ...c.lengths,
+      ]),
+    },
+    {
+      title: 'Three wires',
+      field: w ? 'wire' : undefined,
+      before: 'with a wire of',
+      hint: 'the best one',
+      note: !w
+        ? undefined
+        : w.serves
+          ? w.drawer.length
+            ? `Drill shanks that serve: ${w.drawer.map((d) => d.name).join(', ')}.`
+            : undefined
+          : '▲ This wire does not serve: it lies outside the range.',
+      figures: w ? named([w.chosen, ...w.over, ...w.range, w.lead_angle]) : named([c.figures.wire]),
+    },
+    {
+      title: 'Tapping drill',
+      field: c.tapping_drills.length ? 'drill' : undefined,
+      before: 'left by a drill of',
+      hint: c.tapping_drills[0]?.name ?? 'any',
+      drills: c.tapping_drills.length ? c.tapping_drills : undefined,
+      figures: c.drill.map((figure) => ({ label: figure.note, figure })),
+    },
+    { title: 'Gauges', figures: named([...c.gauges, ...(c.micrometer ? [c.micrometer] : [])]) },
+    {
+      title: 'Before plating',
+      field: c.limits.length ? 'plating' : undefined,
+      before: 'a plating of',
+      hint: 'thickness',
+      figures: named(c.plating),
+    },
+  ]
+  return groups.filter((g) => g.figures.length || g.field || g.drills)
+}

@@ -1,0 +1,77 @@
+import createClient from 'openapi-fetch'
+
+import type { components, paths } from '@/shared/api/schema.generated'
+
+export type Schemas = components['schemas']
+export type Figure = Schemas['FigureOut']
+export type Shown = Schemas['Shown']
+export type Sheet = Schemas['SheetOut']
+export type Operation = Schemas['OperationOut']
+export type JobCard = Schemas['JobCard']
+export type Standing = Schemas['StandingOut']
+export type Job = Schemas['JobOut']
+export type JobDocument = Schemas['JobDocument']
+export type Plan = Schemas['PlanOut']
+export type Bench = Schemas['BenchOut']
+export type FieldError = Schemas['FieldError']
+export type Unit = 'in' | 'mm'
+
+/** What went wrong with a request: the server's problem details, or that it could not be reached. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly errors: FieldError[] = [],
+    /** Stable and machine readable: "moved-on", "unreadable-job". */
+    readonly code = '',
+  ) {
+    super(message)
+  }
+
+  /** The message for a field, or for its first error when no field is named. */
+  of(field: string): FieldError | undefined {
+    return this.errors.find((error) => error.field === field)
+  }
+}
+
+const token = () => document.cookie.match(/(?:^|; )csrftoken=([^;]+)/)?.[1] ?? ''
+
+export const client = createClient<paths>({ baseUrl: '/' })
+client.use({
+  onRequest({ request }) {
+    if (request.method !== 'GET') request.headers.set('X-CSRFToken', token())
+    return request
+  },
+})
+
+interface Answer<T> {
+  data?: T
+  error?: unknown
+  response: Response
+}
+
+function problemOf(error: unknown, status: number): Problem {
+  const told = error as Partial<Schemas['Problem']> | undefined
+  return new Problem(
+    status,
+    told?.detail ?? 'The server gave no reason. Try again, or restart it.',
+    told?.errors ?? [],
+    told?.code,
+  )
+}
+
+/** The data of a request, or a Problem thrown; a dead connection is a Problem of status 0. */
+export async function ask<T>(request: Promise<Answer<T>>): Promise<T> {
+  let answer: Answer<T>
+  try {
+    answer = await request
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'AbortError') throw error
+    throw new Problem(0, 'The server does not answer. What you typed is still here; try again.')
+  }
+  if (answer.data === undefined) throw problemOf(answer.error, answer.response.status)
+  return answer.data
+}
+
+export const asProblem = (error: unknown): Problem =>
+  error instanceof Problem ? error : new Problem(0, error instanceof Error ? error.message : String(error))

@@ -1,0 +1,12 @@
+import { useQuery } from '@tanstack/vue-query'
+
+import { ask, client } from '@/shared/api/client'
+
+/** Everything a form offers; it does not change while the page is open. */
+export function useChoices() {
+  return useQuery({
+    queryKey: ['choices'],
+    queryFn: () => ask(client.GET('/api/choices')),
+    staleTime: Infinity,
+  })
+}

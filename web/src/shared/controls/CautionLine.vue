@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import type { Schemas } from '@/shared/api/client'
+
+/** A caution beside its step: a word and a shape, never colour alone. */
+defineProps<{ cautions: Schemas['CautionOut'][] }>()
+</script>
+
+<template>
+  <ul v-if="cautions.length" class="cautions">
+    <li v-for="caution in cautions" :key="caution.code" :title="caution.why">
+      <strong>▲ Care</strong> {{ caution.do }}
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.cautions {
+  border-left: 5px solid var(--caution);
+  background: var(--quiet);
+  border-radius: 0 var(--round) var(--round) 0;
+  padding: 8px 14px;
+}
+strong {
+  color: var(--caution);
+  margin-right: 6px;
+}
+</style>

@@ -1,0 +1,227 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, useId } from 'vue'
+
+import type { FieldError, Schemas, Sheet } from '@/shared/api/client'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** The part in the chuck: hover or choose metal to see its step, press a dimension to type over it. */
+const props = defineProps<{
+  sheet: Sheet
+  step?: string
+  values?: Record<string, string>
+  errors?: Record<string, FieldError>
+  fixed?: boolean
+}>()
+const emit = defineEmits<{ step: [string]; edit: [field: string, value: string]; commit: [] }>()
+
+const { unit } = useUnits()
+const section = useId()
+const editing = ref<Schemas['LabelOut'] | null>(null)
+const input = ref<HTMLInputElement[]>([])
+
+const still = computed(() => props.sheet.paths.filter((p) => !p.step))
+const removals = computed(() => props.sheet.paths.filter((p) => p.role === 'removal'))
+const tools = computed(() => props.sheet.paths.filter((p) => p.role === 'tool' && p.step === props.step))
+const labels = computed(() => props.sheet.labels.filter((l) => !l.step || l.step === props.step))
+const place = (label: Schemas['LabelOut']) => ({
+  left: `${(label.x / props.sheet.width) * 100}%`,
+  top: `${((label.y - 5) / props.sheet.height) * 100}%`,
+})
+const editable = (label: Schemas['LabelOut']) => !props.fixed && label.field !== ''
+
+async function edit(label: Schemas['LabelOut']) {
+  if (!editable(label)) return
+  editing.value = label
+  await nextTick()
+  input.value[0]?.select()
+}
+function leave() {
+  editing.value = null
+  emit('commit')
+}
+</script>
+
+<template>
+  <div class="drawing">
+    <svg :viewBox="`0 0 ${sheet.width} ${sheet.height}`" role="group" :aria-label="sheet.title">
+      <pattern :id="section" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <path d="M0 0V7" class="section" />
+      </pattern>
+      <path
+        v-for="(p, n) in still"
+        :key="`s${n}`"
+        :d="p.d"
+        :class="p.role"
+        :fill="p.role === 'hatch' ? `url(#${section})` : undefined"
+      />
+      <path
+        v-for="(p, n) in removals"
+        :key="`r${n}`"
+        :d="p.d"
+        class="removal"
+        :class="{ chosen: p.step === step }"
+        @click="emit('step', p.step)"
+      />
+      <path v-for="(p, n) in tools" :key="`t${n}`" :d="p.d" class="tool" />
+      <g
+        v-for="(label, n) in labels"
+        :key="`l${n}`"
+        :class="{ editable: editable(label), note: label.step }"
+        :role="editable(label) ? 'button' : undefined"
+        :tabindex="editable(label) ? 0 : undefined"
+        :aria-label="editable(label) ? `Change ${label[unit]}` : undefined"
+        @click="edit(label)"
+        @keydown.enter.prevent="edit(label)"
+      >
+        <text :x="label.x" :y="label.y" :text-anchor="label.anchor">{{ label[unit] }}</text>
+      </g>
+    </svg>
+    <div v-if="editing" class="over" :style="place(editing)">
+      <input
+        ref="input"
+        class="fig"
+        aria-label="New value"
+        :value="values?.[editing.field] ?? ''"
+        :aria-invalid="errors?.[editing.field] !== undefined"
+        maxlength="60"
+        @input="emit('edit', editing.field, ($event.target as HTMLInputElement).value)"
+        @keydown.enter="leave"
+        @keydown.esc="leave"
+        @blur="leave"
+      />
+      <p v-if="errors?.[editing.field]" class="field-error">{{ errors[editing.field]?.message }}</p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.drawing {
+  position: relative;
+}
+svg {
+  display: block;
+  width: 100%;
+  height: auto;
+}
+path:where(:not(.hatch)) {
+  fill: none;
+  stroke-linejoin: round;
+}
+.part {
+  fill: var(--metal);
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.edge {
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.thread {
+  stroke: var(--ink);
+  stroke-width: 0.8;
+}
+.centre {
+  stroke: var(--muted);
+  stroke-width: 0.9;
+  stroke-dasharray: 16 4 3 4;
+}
+.section {
+  stroke: var(--muted);
+  stroke-width: 0.9;
+  opacity: 0.55;
+}
+.chuck,
+.jaw {
+  fill: var(--surface);
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.ghost {
+  stroke: var(--coral);
+  stroke-width: 1;
+  stroke-dasharray: 5 4;
+  opacity: 0.75;
+}
+.dimension {
+  stroke: var(--muted);
+  stroke-width: 0.9;
+}
+.bore {
+  fill: var(--sheet, var(--surface));
+  stroke: var(--ink);
+  stroke-width: 1.4;
+  stroke-linejoin: round;
+}
+.hidden {
+  stroke: var(--ink);
+  stroke-width: 1.2;
+  stroke-dasharray: 6 4;
+}
+.leader {
+  stroke: var(--muted);
+  stroke-width: 0.8;
+}
+.arrow {
+  fill: var(--muted);
+}
+.removal {
+  fill: transparent;
+  cursor: pointer;
+}
+.removal:hover {
+  fill: var(--shade);
+}
+.removal.chosen {
+  fill: var(--shade);
+  stroke: var(--coral);
+  stroke-width: 1.6;
+}
+.tool {
+  fill: var(--coral);
+  pointer-events: none;
+}
+text {
+  font: 14px var(--figures);
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--surface);
+  stroke-width: 5px;
+  stroke-linejoin: round;
+}
+.note text {
+  font-family: var(--words);
+  fill: var(--coral);
+}
+.editable {
+  cursor: text;
+}
+.editable text {
+  text-decoration: underline dotted var(--lagoon);
+  text-underline-offset: 4px;
+}
+.editable:hover text,
+.editable:focus-visible text {
+  fill: var(--lagoon);
+}
+.over {
+  position: absolute;
+  transform: translate(-50%, -50%);
+  z-index: 2;
+}
+.over input {
+  width: 9em;
+  font-size: var(--s16);
+  text-align: center;
+  padding: 4px;
+  border: 2px solid var(--lagoon);
+  border-radius: 6px;
+  background: var(--surface);
+  color: var(--ink);
+}
+.over .field-error {
+  position: absolute;
+  width: 22em;
+  background: var(--surface);
+  padding: 4px 6px;
+}
+</style>

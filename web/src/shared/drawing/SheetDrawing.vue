@@ -1,0 +1,134 @@
+<script setup lang="ts">
+import { useId } from 'vue'
+
+import type { Sheet } from '@/shared/api/client'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** A drawing to look at: nut and bolt hatched apart, tolerance zones shaded, clashes crossed. */
+defineProps<{ sheet: Sheet }>()
+const { unit } = useUnits()
+const id = useId()
+const FILLS: Record<string, string> = { part: 'bolt', nut: 'nut', clash: 'clash' }
+</script>
+
+<template>
+  <svg :viewBox="`0 0 ${sheet.width} ${sheet.height}`" role="img" :aria-label="sheet.title">
+    <pattern
+      :id="`${id}-bolt`"
+      width="9"
+      height="9"
+      patternUnits="userSpaceOnUse"
+      patternTransform="rotate(45)"
+    >
+      <path d="M0 0V9" class="rule" />
+    </pattern>
+    <pattern
+      :id="`${id}-nut`"
+      width="9"
+      height="9"
+      patternUnits="userSpaceOnUse"
+      patternTransform="rotate(-45)"
+    >
+      <path d="M0 0V9" class="rule" />
+    </pattern>
+    <pattern
+      :id="`${id}-clash`"
+      width="5"
+      height="5"
+      patternUnits="userSpaceOnUse"
+      patternTransform="rotate(45)"
+    >
+      <path d="M0 0V5M0 0H5" class="cross" />
+    </pattern>
+    <template v-for="(p, n) in sheet.paths" :key="n">
+      <path :d="p.d" :class="p.role" />
+      <path v-if="FILLS[p.role]" :d="p.d" :fill="`url(#${id}-${FILLS[p.role]})`" />
+    </template>
+    <text
+      v-for="(label, n) in sheet.labels"
+      :key="`l${n}`"
+      :x="label.x"
+      :y="label.y"
+      :text-anchor="label.anchor"
+    >
+      {{ label[unit] }}
+    </text>
+  </svg>
+</template>
+
+<style scoped>
+svg {
+  display: block;
+  width: 100%;
+  height: auto;
+}
+path {
+  stroke-linejoin: round;
+}
+.part,
+.nut {
+  fill: var(--quiet);
+  stroke: var(--ink);
+  stroke-width: 1.6;
+}
+.nut {
+  fill: var(--surface);
+}
+.rule {
+  stroke: var(--muted);
+  stroke-width: 0.8;
+  opacity: 0.45;
+}
+.zone {
+  fill: var(--coral);
+  fill-opacity: 0.45;
+  stroke: var(--coral);
+  stroke-width: 0.8;
+}
+.nut-zone {
+  fill: var(--lagoon);
+  fill-opacity: 0.4;
+  stroke: var(--lagoon);
+  stroke-width: 0.8;
+}
+.clash {
+  fill: var(--stop);
+  fill-opacity: 0.5;
+  stroke: var(--stop);
+  stroke-width: 1;
+}
+.cross {
+  stroke: var(--ink);
+  stroke-width: 0.9;
+}
+.centre {
+  fill: none;
+  stroke: var(--muted);
+  stroke-width: 0.9;
+  stroke-dasharray: 16 4 3 4;
+}
+.edge,
+.ghost {
+  fill: none;
+  stroke: var(--lagoon);
+  stroke-width: 2.2;
+}
+.ghost {
+  stroke: var(--coral);
+  stroke-dasharray: 7 5;
+}
+.dimension {
+  fill: none;
+  stroke: var(--muted);
+  stroke-width: 1;
+}
+.leader {
+  fill: none;
+  stroke: var(--muted);
+  stroke-width: 0.9;
+}
+text {
+  font: 15px var(--figures);
+  fill: var(--ink);
+}
+</style>

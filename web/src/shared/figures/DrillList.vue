@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import type { Schemas } from '@/shared/api/client'
+
+/** Tapping drills, the nearest to the usual percentage first, with what each leaves. */
+defineProps<{ drills: Schemas['DrillOut'][] }>()
+</script>
+
+<template>
+  <div>
+    <ul class="drills">
+      <li v-for="drill in drills" :key="drill.name">
+        <span class="fig name">{{ drill.name }}</span><span class="muted small"
+          >{{ Math.round(drill.percent) }} %</span
+        >
+      </li>
+      <li v-if="!drills.length" class="muted">no rack drill leaves 60 to 80 %</li>
+    </ul>
+    <p v-if="drills[0]" class="muted small">{{ drills[0].convention }}</p>
+  </div>
+</template>
+
+<style scoped>
+.drills {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 26px;
+}
+.name {
+  font-size: 1.25em;
+  font-weight: 700;
+  margin-right: 6px;
+}
+</style>

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import type { Figure } from '@/shared/api/client'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** A figure with its unit; pressing it asks for its working. */
+const props = defineProps<{
+  figure: Figure
+  label?: string
+  open?: boolean
+  strong?: boolean
+  prefix?: string
+}>()
+const emit = defineEmits<{ working: [] }>()
+const { told } = useUnits()
+const shown = computed(() => told(props.figure.shown))
+</script>
+
+<template>
+  <span class="figure" :class="{ strong }">
+    <span v-if="label" class="label">{{ label }}</span>
+    <button
+      type="button"
+      class="value"
+      :aria-expanded="open ?? false"
+      :title="`Working of ${figure.name}`"
+      @click="emit('working')"
+    >
+      <span v-if="prefix" class="unit">{{ prefix }}&nbsp;</span><span class="fig">{{ shown.text }}</span
+      ><span class="unit">&nbsp;{{ shown.unit }}</span>
+    </button>
+  </span>
+</template>
+
+<style scoped>
+.figure {
+  display: inline-grid;
+}
+.label {
+  color: var(--muted);
+  font-size: var(--s14);
+}
+.value {
+  border: 0;
+  background: none;
+  padding: 0;
+  text-align: left;
+  cursor: pointer;
+  white-space: nowrap;
+}
+.value .fig {
+  font-size: 1.3em;
+  font-weight: 700;
+  border-bottom: 2px dotted var(--line);
+}
+.strong .value .fig {
+  font-size: 2em;
+  color: var(--coral);
+}
+.value[aria-expanded='true'] .fig {
+  border-bottom: 2px solid var(--lagoon);
+}
+.unit {
+  font-size: var(--s14);
+  color: var(--muted);
+}
+</style>

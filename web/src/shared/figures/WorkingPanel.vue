@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import type { Figure } from '@/shared/api/client'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** The working of one figure: formula, inputs, source, what the other schools say. */
+defineProps<{ figure: Figure }>()
+const { unit, text } = useUnits()
+const KINDS = {
+  standard: 'standard',
+  handbook: 'handbook',
+  practice: 'practice',
+  memory: 'recalled, not checked',
+}
+</script>
+
+<template>
+  <section class="working" :aria-label="`Working of ${figure.name}`">
+    <p>
+      <strong>Working</strong> {{ figure.name }} <span class="fig">{{ text(figure.shown) }}</span>
+      {{ figure.kind === 'computed' ? '=' : ':' }}
+      {{ figure.formula }}<template v-if="figure.kind === 'table'"> (looked up)</template>
+    </p>
+    <ul v-if="figure.inputs.length" class="inputs">
+      <li v-for="given in figure.inputs" :key="given.name">
+        {{ given.name }} <span class="fig">{{ given[unit] }}</span>
+      </li>
+    </ul>
+    <p v-if="figure.note">{{ figure.note }}</p>
+    <p class="muted small">
+      Source: {{ figure.source.title || KINDS[figure.source.kind] }} ({{ KINDS[figure.source.kind] }})
+    </p>
+    <div v-if="figure.others.length" class="others">
+      <p class="small muted">Other schools</p>
+      <p v-for="other in figure.others" :key="other.school">
+        <span class="fig">{{ text(other.shown) }}</span> {{ other.school }}. {{ other.remark }}
+      </p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.working {
+  border-left: 4px solid var(--lagoon);
+  background: var(--quiet);
+  padding: 10px 14px;
+  display: grid;
+  gap: 6px;
+  border-radius: 0 var(--round) var(--round) 0;
+}
+strong {
+  color: var(--lagoon);
+}
+.inputs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+}
+.others {
+  display: grid;
+  gap: 2px;
+  border-top: 1px solid var(--line);
+  padding-top: 6px;
+}
+</style>

@@ -1,9 +1,0 @@
-<script setup lang="ts">
-import EmptyShell from '@/components/EmptyShell.vue'
-</script>
-
-<template>
-  <EmptyShell
-    >There is nothing at this address. <router-link to="/">Back to the jobs</router-link></EmptyShell
-  >
-</template>
