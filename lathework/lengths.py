@@ -19,6 +19,7 @@ _FORM = re.compile(
 )
 _UNIT = re.compile(r"^(?P<number>.*?)\s*(?P<unit>inches|inch|in\.?|mm|thou|\"|″|”|'')?$", re.IGNORECASE | re.DOTALL)
 _TIMES = re.compile(r"^(?P<count>\d{1,3})\s*[x×*]\s*(?P<length>\S.*)$", re.IGNORECASE | re.ASCII)
+_BARE = re.compile(r"^(?P<number>[+\-−]?\d{0,9}[.,]?\d{0,9})\s*%?$", re.ASCII)
 _LONGEST_TEXT = 40
 
 
@@ -43,6 +44,19 @@ class Span:
     name: str
     low_mm: float
     high_mm: float
+
+
+def bare_number(text: str) -> float:
+    """A bare number as people type it, with a point or a comma, a sign, a per cent sign behind it; not a number for
+    anything else, which no range takes.
+
+    >>> bare_number("1,5"), bare_number(" 70 % "), bare_number("-0.05"), bare_number("1e3")
+    (1.5, 70.0, -0.05, nan)
+    """
+    match = _BARE.match(text.strip())
+    if match is None or not any(sign.isdigit() for sign in match["number"]):
+        return math.nan
+    return float(match["number"].replace(",", ".").replace("−", "-"))
 
 
 def _number(text: str, field: str) -> float:

@@ -10,7 +10,7 @@ from typing import Any
 
 from lathework.declared import LONGEST_LINE
 from lathework.errors import InputError, InvalidDocument
-from lathework.lengths import Length, Span, read_length, within
+from lathework.lengths import Length, Span, bare_number, read_length, within
 from lathework.threads.designation import Called, read_called
 from lathework.threads.limits import has_external, internal_classes, is_internal_class
 from lathework.threads.taper import is_inside_taper, is_outside_taper
@@ -224,10 +224,7 @@ class Reader:
         text = self.text(field)
         if not text:
             return default
-        try:
-            value = float(text.replace(",", "."))
-        except ValueError:
-            value = float("nan")
+        value = bare_number(text)
         if not low <= value <= high:
             self.fail("out-of-range", field, f"{hint} from {low:g} to {high:g}.")
             return default

@@ -25,7 +25,7 @@ from lathework.holes.mending import Mend, mends
 from lathework.holes.percent import metal_cut
 from lathework.holes.strength import Strip, external_shear, share_held, strip
 from lathework.holes.thin_metal import ThinMetal, thin_metal
-from lathework.lengths import Span, read_length, within
+from lathework.lengths import Span, bare_number, read_length, within
 from lathework.shop.metals import Material, materials
 from lathework.shop.racks import owned
 from lathework.threads.limits.bands import ExternalLimits, InternalLimits
@@ -90,10 +90,7 @@ def _percent(text: str, metal: Material, thread: Thread) -> float:
     """Per cent as typed, or what suits metal and thread."""
     if not text.strip():
         return wanted_percent(metal, thread)
-    try:
-        value = float(text.replace(",", ".").removesuffix("%"))
-    except ValueError:
-        value = float("nan")
+    value = bare_number(text)
     if not LOWEST_PERCENT <= value <= HIGHEST_PERCENT:
         told = f"A per cent of thread from {LOWEST_PERCENT:g} to {HIGHEST_PERCENT:g}, such as 70."
         raise InputError("out-of-range", "percent", told)

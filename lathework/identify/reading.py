@@ -27,7 +27,7 @@ from lathework.identify.evidence import (
     YesNo,
 )
 from lathework.identify.priors import ORIGINS, TRADES, Shares
-from lathework.lengths import Span, read_length, within
+from lathework.lengths import Span, bare_number, read_length, within
 from lathework.threads.designation import Called, read_called
 from lathework.threads.series import SERIES_NAMES
 from lathework.units import LENGTH_UNITS, MM_PER_INCH, LengthUnit
@@ -74,10 +74,7 @@ class _Reader:
         text = self.text(field)
         if not text:
             return None
-        try:
-            value = float(text)
-        except ValueError:
-            value = float("nan")
+        value = bare_number(text)
         if not 1 <= value <= MOST_THREADS:
             self.fail("not-a-count", field, f"This must be a number from 1 to {MOST_THREADS}.")
             return None
@@ -171,10 +168,7 @@ def _shares(reader: _Reader, shares: Mapping[str, object]) -> Shares:
         text = typed.strip() if isinstance(typed, str) else "?"
         if text == "":
             continue
-        try:
-            share = float(text) / 100
-        except ValueError:
-            share = -1.0
+        share = bare_number(text) / 100
         if series not in SERIES_NAMES or not 0 <= share <= 1:
             reader.fail("out-of-range", f"shares.{series}"[:60], "A share is a number from 0 to 100 per cent.")
             continue

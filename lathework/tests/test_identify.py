@@ -249,3 +249,14 @@ class Softness(unittest.TestCase):
             self.assertIn("13.157 mm", identify({"outside": typed}).remarks[0])
         for typed in ("0.25", "6.35 mm", "9/16"):
             self.assertEqual(identify({"outside": typed}).remarks, ())
+
+    def test_numbers_are_read_with_a_point_or_a_comma(self) -> None:
+        """Everywhere alike: counts of evidence, shares, per cents and fractions of a job."""
+        for typed in ("11.5", "11,5", " 11,5 "):
+            leaf = identify({"outside": "33 mm", "tpi": typed}).evidence.leaf
+            assert leaf is not None
+            self.assertAlmostEqual(leaf.mm, 25.4 / 11.5)
+        for wrong in ("1e1", "nan", "eleven", "1,5,0", "--4"):
+            with self.assertRaises(InvalidDocument):
+                identify({"tpi": wrong})
+        self.assertEqual(identify({"tpi": "20"}, shares={"BSW": "12,5 %"}).evidence.shares, (("BSW", 0.125),))
