@@ -21,6 +21,7 @@ from lathework.errors import InputError, InvalidDocument
 from lathework.job.declaration import MOST_OTHERS
 from lathework.job.document import read_document
 from lathework.job.repair import AskedRepair, stud_repair
+from lathework.job.starts import Typed, beside_the_form, new_document, of_the_shop
 from lathework.planning.plan import make_plan
 from lathework.present.holes import repair_json
 from lathework.present.plans import plan_json
@@ -42,6 +43,7 @@ from server.jobs.schemas import (
     SawIn,
     Shelf,
     StandingOut,
+    StartIn,
     StudRepairIn,
     StudRepairOut,
 )
@@ -122,6 +124,18 @@ def start_job(request: HttpRequest, document: JobDocument, key: ActKey = "") -> 
     return _job(documents.start_job(_document(document), key), status=201)
 
 
+@router.post("/new", response={201: JobOut, **PROBLEMS})
+@acting
+def new_job(request: HttpRequest, payload: StartIn, key: ActKey = "") -> HttpResponse:
+    """Start a job from a few sizes; what is wrong is told beside what was typed."""
+    typed = payload.model_dump(exclude_none=True)
+    own = {name: typed.pop(name, None) for name in ("method", "setup", "identified")}
+    try:
+        return _job(documents.start_job(new_document(Typed(**typed), **own), key), status=201)
+    except InvalidDocument as wrong:
+        raise beside_the_form(wrong, payload.start) from wrong
+
+
 @router.post("/import", response={201: JobOut, **PROBLEMS})
 @acting
 def import_job(request: HttpRequest, payload: Body[Any], key: ActKey = "") -> HttpResponse:
@@ -142,7 +156,7 @@ def plan(request: HttpRequest, document: JobDocument, end: End = 1, part: PartNu
 def work_out_repair(request: HttpRequest, payload: StudRepairIn) -> HttpResponse:
     """A stud repair worked out, not stored: its figures and the document to start its job with."""
     typed = payload.model_dump()
-    method, setup = typed.pop("method"), typed.pop("setup")
+    method, setup = of_the_shop(payload.unit, typed.pop("method"), typed.pop("setup"))
     return answer(repair_json(stud_repair(AskedRepair(**typed, drills=setup["drills"]), method, setup)))
 
 

@@ -38,8 +38,32 @@ class JobDocument(_Document):
     """A version 3 job document, as typed; docs/formats/job-3.schema.json says what the core accepts."""
 
 
+class StartIn(Strict):
+    """A new job as typed: what it starts as, its sizes; method and set-up of the last job, null for the usual ones.
+
+    What is missing in the last job's is as usual, what is not known is left: a browser may have kept it for years.
+    """
+
+    start: Literal["stud", "rod", "screw", "plug", "nut"]
+    unit: Literal["in", "mm"]
+    title: str
+    thread: str
+    quantity: str
+    material: str
+    stock: str
+    threaded: str = ""
+    shank: str = ""
+    shank_length: str = ""
+    flats: str = ""
+    overall: str = ""
+    finish: str = ""
+    method: dict[str, str] | None = None
+    setup: dict[str, str] | None = None
+    identified: IdentifiedIn | None = None
+
+
 class StudRepairIn(Strict):
-    """A stud repair as typed, and how and on what it is made; a bare number is in `unit`, empty is the usual."""
+    """A stud repair as typed, and how the last job was made, as a new job takes it; a bare number is in `unit`."""
 
     title: str = ""
     unit: Literal["in", "mm"]
@@ -52,8 +76,8 @@ class StudRepairIn(Strict):
     nut: str = ""
     out: str = ""
     engaged: str = ""
-    method: MethodIn
-    setup: SetupIn
+    method: dict[str, str] | None = None
+    setup: dict[str, str] | None = None
 
 
 class StudRepairOut(Schema):

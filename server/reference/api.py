@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from typing import Literal
+from collections.abc import Mapping
+from typing import Any, Literal
 
 from django.http import HttpRequest, HttpResponse
 from ninja import Router, Schema
@@ -10,7 +11,7 @@ from ninja.params.functions import Query
 
 from lathework.answers.size import size
 from lathework.gauging.wires import MEANINGS
-from lathework.job import words
+from lathework.job import starts, words
 from lathework.lengths import Span, read_length, within
 from lathework.part.sample import nominals
 from lathework.present.threads import size_shown
@@ -57,6 +58,7 @@ class ChoicesOut(Schema):
     tappings: list[ChoiceOut]
     cutters: list[ChoiceOut]
     hazards: list[ChoiceOut]
+    starts: list[ChoiceOut]
     verdicts: list[ChoiceOut]
 
 
@@ -67,7 +69,7 @@ class NominalOut(Schema):
     under: Shown
 
 
-def _choices(named: words.Words) -> list[dict[str, str]]:
+def _choices(named: Mapping[Any, tuple[str, str]]) -> list[dict[str, str]]:
     return [{"code": code, "name": name, "remark": remark} for code, (name, remark) in named.items()]
 
 
@@ -121,6 +123,7 @@ def choices(request: HttpRequest) -> HttpResponse:
             "tappings": _choices(words.TAPPINGS),
             "cutters": _choices(words.CUTTERS),
             "hazards": _choices(words.HAZARDS),
+            "starts": _choices(starts.WORDS),
             "verdicts": [
                 {"code": m.code, "name": m.words, "remark": "passes" if m.passes else "does not pass"}
                 for m in MEANINGS.values()

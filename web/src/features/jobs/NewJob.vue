@@ -2,8 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
-import { asProblem, ask, client, type FieldError, type JobDocument } from '@/shared/api/client'
-import { beside, partOf, STARTS } from '@/shared/jobs/newPart'
+import { asProblem, ask, client, type FieldError, type JobDocument, type Schemas } from '@/shared/api/client'
 import StartField from '@/features/jobs/StartField.vue'
 import { stored } from '@/shared/state/stored'
 import { useActs } from '@/shared/jobs/useActs'
@@ -36,7 +35,7 @@ const first = {
   shank_length: '',
   flats: '',
   overall: '',
-  finish: habits(unit.value).method.finish,
+  finish: '',
 }
 const typed = ref({ ...first, ...(kept.value ? (JSON.parse(kept.value) as typeof first) : {}) })
 const errors = ref<Record<string, FieldError>>({})
@@ -62,6 +61,8 @@ function takeLength(key: 'threaded' | 'overall') {
   remember()
 }
 const nut = computed(() => typed.value.start === 'nut')
+/** How shoulders were reached in the last job, or the first of the ways. */
+const usualFinish = computed(() => habits(unit.value).method?.finish ?? choices.value?.finishes[0]?.code)
 const FIELDS = computed<Field[]>(() => [
   { key: 'title', label: 'What is it, in words', wide: true },
   { key: 'thread', label: 'Thread', hint: '3/8-16, M8x1, 1/4 bsw' },
@@ -97,28 +98,15 @@ function identification(): JobDocument['identified'] {
   }
 }
 
-function document(): JobDocument {
-  const t = typed.value
-  const { method, setup } = habits(unit.value)
-  return {
-    format: 'conch-job',
-    version: 3,
-    title: t.title,
-    needed_by: '',
-    fits: '',
-    quantity: t.quantity,
-    unit: unit.value,
-    // One of the metals that the API named.
-    material: t.material as JobDocument['material'],
-    hazards: [],
-    part: partOf(t, t.stock, t.overall),
-    others: [],
-    method: { ...method, finish: t.finish },
-    setup,
-    notes: '',
-    identified: identification(),
-  }
-}
+/** What was typed, and how the last job was made; the program makes the document of it. */
+const asked = (): Schemas['StartIn'] => ({
+  ...typed.value,
+  // One of the starts that the program named.
+  start: typed.value.start as Schemas['StartIn']['start'],
+  unit: unit.value,
+  ...habits(unit.value),
+  identified: identification(),
+})
 
 function remember() {
   kept.value = JSON.stringify(typed.value)
@@ -128,25 +116,22 @@ async function start() {
   busy.value = true
   trouble.value = ''
   try {
-    const body = document()
+    const body = asked()
     const job = await send(['start', body], (header) =>
-      ask(client.POST('/api/jobs', { params: { header }, body })),
+      ask(client.POST('/api/jobs/new', { params: { header }, body })),
     )
     kept.value = ''
     await router.push({ name: 'plan', params: { id: job.id } })
   } catch (error) {
     const problem = asProblem(error)
-    const shown = beside(typed.value.start)
-    errors.value = {}
-    for (const error of problem.errors) {
-      const key = shown[error.field]
-      if (key) errors.value[key] = error
-    }
-    // What no field here can show is told under the form: a second end repeats what the first one said.
-    const said = new Set(Object.values(errors.value).map((e) => e.message))
+    const shown = (field: string) => field in first
+    errors.value = Object.fromEntries(
+      problem.errors.filter((e) => shown(e.field)).map((e) => [e.field, e] as const),
+    )
+    // What no field here can show is told under the form.
     trouble.value = problem.errors.length
       ? problem.errors
-          .filter((e) => !shown[e.field] && !said.has(e.message))
+          .filter((e) => !shown(e.field))
           .map((e) => e.message)
           .join(' ')
       : problem.message
@@ -162,7 +147,7 @@ async function start() {
       <label class="metal wide">
         <span class="small muted">Shape</span>
         <select v-model="typed.start" @change="remember">
-          <option v-for="one in STARTS" :key="one.code" :value="one.code">{{ one.name }}</option>
+          <option v-for="one in choices?.starts" :key="one.code" :value="one.code">{{ one.name }}</option>
         </select>
       </label>
       <StartField
@@ -186,7 +171,10 @@ async function start() {
       </label>
       <label v-if="!nut" class="metal">
         <span class="small muted">At the shoulder</span>
-        <select v-model="typed.finish" @change="remember">
+        <select
+          :value="typed.finish || usualFinish"
+          @change="((typed.finish = ($event.target as HTMLSelectElement).value), remember())"
+        >
           <option v-for="finish in choices?.finishes" :key="finish.code" :value="finish.code">
             {{ finish.name }}
           </option>

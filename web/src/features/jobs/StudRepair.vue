@@ -38,10 +38,7 @@ const busy = ref(false)
 const refused = ref<FieldError[]>([])
 const trouble = ref('')
 
-const asked = computed(() => {
-  const { method, setup } = habits(unit.value)
-  return { ...typed.value, unit: unit.value, method, setup }
-})
+const asked = computed(() => ({ ...typed.value, unit: unit.value, ...habits(unit.value) }))
 const { found, problem } = useLive(
   () => (typed.value.across.trim() && typed.value.thread.trim() ? asked.value : null),
   (body) => ask(client.POST('/api/jobs/stud-repair', { body })),

@@ -108,6 +108,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/new": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * New Job
+         * @description Start a job from a few sizes; what is wrong is told beside what was typed.
+         */
+        post: operations["server_jobs_api_new_job"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/plan": {
         parameters: {
             query?: never;
@@ -1197,6 +1217,8 @@ export interface components {
             schools: components["schemas"]["ChoiceOut"][];
             /** Shapes */
             shapes: components["schemas"]["ChoiceOut"][];
+            /** Starts */
+            starts: components["schemas"]["ChoiceOut"][];
             /** Stocks */
             stocks: components["schemas"]["ChoiceOut"][];
             /** Supports */
@@ -2718,6 +2740,73 @@ export interface components {
             unreadable: string;
         };
         /**
+         * StartIn
+         * @description A new job as typed: what it starts as, its sizes; method and set-up of the last job, null for the usual ones.
+         *
+         *     What is missing in the last job's is as usual, what is not known is left: a browser may have kept it for years.
+         */
+        StartIn: {
+            /**
+             * Finish
+             * @default
+             */
+            finish?: string;
+            /**
+             * Flats
+             * @default
+             */
+            flats?: string;
+            identified?: components["schemas"]["IdentifiedIn"] | null;
+            /** Material */
+            material: string;
+            /** Method */
+            method?: {
+                [key: string]: string;
+            } | null;
+            /**
+             * Overall
+             * @default
+             */
+            overall?: string;
+            /** Quantity */
+            quantity: string;
+            /** Setup */
+            setup?: {
+                [key: string]: string;
+            } | null;
+            /**
+             * Shank
+             * @default
+             */
+            shank?: string;
+            /**
+             * Shank Length
+             * @default
+             */
+            shank_length?: string;
+            /**
+             * Start
+             * @enum {string}
+             */
+            start: "stud" | "rod" | "screw" | "plug" | "nut";
+            /** Stock */
+            stock: string;
+            /** Thread */
+            thread: string;
+            /**
+             * Threaded
+             * @default
+             */
+            threaded?: string;
+            /** Title */
+            title: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "mm";
+        };
+        /**
          * StepState
          * @description A step of the piece in hand.
          */
@@ -2753,7 +2842,7 @@ export interface components {
         };
         /**
          * StudRepairIn
-         * @description A stud repair as typed, and how and on what it is made; a bare number is in `unit`, empty is the usual.
+         * @description A stud repair as typed, and how the last job was made, as a new job takes it; a bare number is in `unit`.
          */
         StudRepairIn: {
             /** Across */
@@ -2773,7 +2862,10 @@ export interface components {
              * @default
              */
             metal?: string;
-            method: components["schemas"]["MethodIn"];
+            /** Method */
+            method?: {
+                [key: string]: string;
+            } | null;
             /**
              * Nut
              * @default
@@ -2784,7 +2876,10 @@ export interface components {
              * @default
              */
             out?: string;
-            setup: components["schemas"]["SetupIn"];
+            /** Setup */
+            setup?: {
+                [key: string]: string;
+            } | null;
             /**
              * Stud Metal
              * @default
@@ -3254,6 +3349,96 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": unknown;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_api_new_job: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartIn"];
             };
         };
         responses: {

@@ -1,23 +1,17 @@
-import type { JobDocument } from '@/shared/api/client'
-import { firstHabits, type Habits } from '@/shared/jobs/newPart'
+import type { JobDocument, Schemas } from '@/shared/api/client'
+
+/** How the last job was made: method and lathe of a shop change seldom. */
+type Habits = Pick<Schemas['StartIn'], 'method' | 'setup'>
 
 const key = (unit: string) => `conch.habits.${unit}`
 
-/** How the last job in this unit was made: what a new one starts from. */
+/** How the last job in this unit was made: what a new one starts from; empty where there was none. */
 export function habits(unit: 'in' | 'mm'): Habits {
-  const first = firstHabits(unit)
   try {
-    const kept = JSON.parse(localStorage.getItem(key(unit)) ?? 'null') as Habits | null
-    if (kept?.unit !== unit) return first
-    // The metal brings its own fraction, the part its own order and support.
-    const { order, support, blank_fraction, percent } = first.method
-    return {
-      unit,
-      method: { ...first.method, ...kept.method, order, support, blank_fraction, percent },
-      setup: { ...first.setup, ...kept.setup },
-    }
+    const kept = JSON.parse(localStorage.getItem(key(unit)) ?? 'null') as (Habits & { unit: string }) | null
+    return kept?.unit === unit ? { method: kept.method, setup: kept.setup } : {}
   } catch {
-    return first
+    return {}
   }
 }
 
