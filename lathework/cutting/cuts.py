@@ -42,7 +42,7 @@ def deepest_cut(max_cut_mm: float, lathe: Lathe, ratio: float, unit: LengthUnit)
     """
     share = stick_out_share(ratio)
     return Figure(
-        "deepest cut on the diameter",
+        "most per cut",
         convert(max_cut_mm * LATHE_SHARE[lathe] * share, "mm", unit),
         unit,
         "the metal's cut × the lathe's share × the stick-out's share",
@@ -53,6 +53,7 @@ def deepest_cut(max_cut_mm: float, lathe: Lathe, ratio: float, unit: LengthUnit)
             Given("stick-out over diameter", ratio),
             Given("the stick-out's share", share),
         ),
+        note="On the diameter; the cuts are shared out evenly below it.",
     )
 
 
@@ -81,13 +82,13 @@ def passes(start_mm: float, end_mm: float, deepest: Figure, unit: LengthUnit) ->
     start, end = (Given(name, convert(mm, "mm", unit), unit) for name, mm in (("from", start_mm), ("to", end_mm)))
     sizes = pass_diameters(start_mm, end_mm, deepest_mm)
     count = len(sizes) - 1
-    allowed = Given("deepest cut on the diameter", convert(deepest_mm, "mm", unit), unit)
+    allowed = Given("most per cut", convert(deepest_mm, "mm", unit), unit)
     cuts = [
         Figure(
             f"cut {n} to", convert(mm, "mm", unit), unit,
             "from − (from − to − kept for the finishing cut) × cut ÷ roughing cuts", PRACTICE,
             (start, end, finish, Given("cut", n), Given("roughing cuts", count), allowed),
-            note="Roughing cuts alike, none deeper than the deepest.",
+            note="Roughing cuts alike, none over the most per cut.",
         )
         for n, mm in enumerate(sizes[:-1], 1)
     ]  # fmt: skip

@@ -152,9 +152,9 @@ def _dial(depth_mm: float, dial: Dial, unit: LengthUnit, left: Figure, ratio: fl
     inputs = [Given("left to come off", left.value, unit), Given("comes off per dialled", ratio)]
     formula = f"left to come off ÷ comes off per dialled{half}"
     if state == "rough":
-        formula = f"least of (deepest cut, (left to come off − kept for finishing) ÷ comes off per dialled){half}"
+        formula = f"least of (most per cut, (left to come off − kept for finishing) ÷ comes off per dialled){half}"
         inputs.append(Given("kept for finishing", convert(FINISH_MM, "mm", unit), unit))
-        inputs.append(Given("deepest cut", convert(max_cut_mm, "mm", unit), unit))
+        inputs.append(Given("most per cut", convert(max_cut_mm, "mm", unit), unit))
     return Figure(
         f"dial in, on the {dial}", convert(depth_mm * (1.0 if dial == "diameter" else 0.5), "mm", unit), unit, formula,
         PRACTICE, tuple(inputs),

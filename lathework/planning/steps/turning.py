@@ -72,11 +72,11 @@ def _cuts(cuts: tuple[Figure, ...], deepest: Figure, start_mm: float, aim_mm: fl
     count = len(cuts) - 1
     return Figure(
         "cuts", count, counted(count, "cut"),
-        "greatest of (0, next whole of ((from − to − finishing cut) ÷ deepest cut)) + 1; the last one finishes",
+        "greatest of (0, next whole of ((from − to − finishing cut) ÷ most per cut)) + 1; the last one finishes",
         PRACTICE,
         (
             given_mm("from", start_mm, unit), given_mm("to", aim_mm, unit), given_mm("finishing cut", FINISH_MM, unit),
-            given_mm("deepest cut", in_mm(deepest), unit),
+            given_mm("most per cut", in_mm(deepest), unit),
         ),
     )  # fmt: skip
 
