@@ -89,8 +89,8 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
     figures = {"diameter": _diameter(work, placed), "length": length, "stop": tip_stop(work, end_mm, *inputs)}
     if found is not None and found.taper is None:
         figures["crest"] = found.blank.crest_percent
-    figures |= {"cuts": _cuts(cuts, deepest, start_mm, aim, work.job.unit), "deepest": deepest}
-    figures["speed"] = speed(work, start_mm)
+    figures["cuts"] = _cuts(cuts, deepest, start_mm, aim, work.job.unit)
+    figures |= {"speed": speed(work, start_mm), "deepest": deepest}
     stop = "the tool tip stops" if work.job.setup.readout == "readout" else "stop the carriage"
     return Operation(
         key=keyed("turn", placed.section.id),
