@@ -124,12 +124,8 @@ class Whole:
 
     def schema(self) -> Json:
         """As JSON Schema."""
-        return {
-            "oneOf": [
-                {"type": "integer", "minimum": self.low, "maximum": self.high},
-                {"type": "string", "pattern": "^\\s*[0-9]{1,8}\\s*$"},
-            ]
-        }
+        digits = {"type": "string", "pattern": "^\\s*[0-9]{1,8}\\s*$"}
+        return {"oneOf": [{"type": "integer", "minimum": self.low, "maximum": self.high}, digits]}
 
 
 @dataclass(frozen=True, slots=True)
@@ -250,15 +246,3 @@ class Group:
                 for name, one in self.fields.items()
             },
         }
-
-
-def document_schema(group: Group, *, own: str, title: str, more: Mapping[str, Json]) -> Json:
-    """The JSON Schema of a whole document, called `title`, known as `own`, with `more` definitions beside its own."""
-    inner = {one.name: one.definition() for one in group.groups()}
-    return {
-        "$schema": "https://json-schema.org/draft/2020-12/schema",
-        "$id": own,
-        "title": title,
-        **group.definition(),
-        "$defs": inner | dict(more),
-    }

@@ -6,7 +6,7 @@ import json
 import sys
 
 from lathework.bench.entry import KINDS
-from lathework.declared import IDENT_PATTERN, LONGEST_LINE, Group, Ident, Json, Raw, document_schema
+from lathework.declared import IDENT_PATTERN, LONGEST_LINE, Group, Ident, Json, Raw
 from lathework.job.declaration import IDENTIFIED, JOB, LONGEST_NOTE, VERSION
 
 LONGEST_MAKES, LONGEST_WORD = 700, 60
@@ -94,10 +94,13 @@ def job_file_schema() -> Json:
         "then": {"required": ["value_mm", "told"], "properties": {"value_mm": {"type": "number"}}},
     }
     more = {one.name: one.definition() for one in (IDENTIFIED, RECORD, GONE, TOLD)}
-    return document_schema(
-        JOB, own=f"urn:conch:job:{VERSION}", title=f"Conch job, version {VERSION}",
-        more=more | {"entry": ENTRY.definition() | reading},
-    )  # fmt: skip
+    return {
+        "$schema": "https://json-schema.org/draft/2020-12/schema",
+        "$id": f"urn:conch:job:{VERSION}",
+        "title": f"Conch job, version {VERSION}",
+        **JOB.definition(),
+        "$defs": {one.name: one.definition() for one in JOB.groups()} | more | {"entry": ENTRY.definition() | reading},
+    }
 
 
 if __name__ == "__main__":

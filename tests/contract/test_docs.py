@@ -1,4 +1,4 @@
-"""Documents are true: every table has its source, every link its file, every command its mention."""
+"""Documents are true: every table has its source, every link its file, every command its mention; modules are small."""
 
 from __future__ import annotations
 
@@ -13,6 +13,8 @@ DOCS = ROOT / "docs"
 COMMANDS = ("start", "test", "benchmark", "size", "plan", "rebuild", "backup", "restore")
 LINK = re.compile(r"\]\(([^)#]+)(?:#[^)]*)?\)")
 MOST_SCREENSHOTS = 19
+MOST_LINES = 250
+"""Lines of a module of the core: what is longer holds two things."""
 
 
 class Documents(unittest.TestCase):
@@ -43,6 +45,13 @@ class Documents(unittest.TestCase):
         self.assertTrue(5 <= len(shots) <= MOST_SCREENSHOTS)
         for shot in shots:
             self.assertIn(f"docs/screenshots/{shot.name}", readme)
+
+    def test_modules_of_the_core_are_small(self) -> None:
+        modules = [page for page in (ROOT / "lathework").rglob("*.py") if "tests" not in page.parts]
+        self.assertGreater(len(modules), 100)
+        for module in modules:
+            with self.subTest(module.relative_to(ROOT)):
+                self.assertLessEqual(len(module.read_text(encoding="utf-8").splitlines()), MOST_LINES)
 
     def test_decisions_say_what_why_and_what_else(self) -> None:
         records = sorted((DOCS / "decisions").glob("[0-9]*.md"))
