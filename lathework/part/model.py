@@ -108,6 +108,11 @@ class Part:
         return sum(section.length.mm for section in self.sections)
 
     @property
+    def rest(self) -> Section | None:
+        """The section that takes what the others leave of the overall length; None where each states its own."""
+        return next((section for section in self.sections if not section.length.typed), None)
+
+    @property
     def thread(self) -> Thread:
         """The thread the job is known by: the first one outside, or the first one inside."""
         return self.threads[0]

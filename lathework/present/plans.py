@@ -5,6 +5,7 @@ from __future__ import annotations
 from lathework.cutting.blank import SCHOOL_NAMES
 from lathework.drawing.part.layout import WIDE
 from lathework.drawing.part.view import part_sheet
+from lathework.part.model import Part
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.present.sheets import sheet_json
@@ -73,6 +74,12 @@ def _drawings(plan: Plan, end: int | None) -> list[Json | None]:
     ]
 
 
+def _rest(part: Part) -> Json | None:
+    """The section that takes what the others leave, and how long it comes out."""
+    rest = part.rest
+    return None if rest is None else {"section": rest.id, "length": length_shown(rest.length.mm, fine=False)}
+
+
 def plan_json(plan: Plan, end: int | None = None) -> Json:
     """A plan with its drawings: of every chucking, or only of number `end` (from 1), as a keystroke asks."""
     return {
@@ -95,6 +102,7 @@ def plan_json(plan: Plan, end: int | None = None) -> Json:
         "notices": [{"code": n.code, "field": n.field, "text": n.text} for n in plan.notices],
         "cautions": [caution_json(c) for c in plan.cautions],
         "asks": list(plan.asks),
+        "rest": _rest(plan.job.part),
         "holdings": [chucking.words for chucking in plan.chuckings],
         "drawings": _drawings(plan, end),
     }

@@ -10,6 +10,16 @@ from lathework.tests.samples import PLUG, SCREW, plan
 from lathework.tests.test_bores import body, bore
 
 
+class Rest(unittest.TestCase):
+    def test_the_open_section_takes_what_the_others_leave(self) -> None:
+        """2 in overall less 1-1/4 in of thread: 3/4 in."""
+        rest = plan({}).job.part.rest
+        assert rest is not None
+        self.assertEqual(rest.id, "s2")
+        self.assertAlmostEqual(rest.length.value, 0.75, places=9)
+        self.assertIsNone(plan({"part.overall_length": "", "part.sections.1.length": "3/4"}).job.part.rest)
+
+
 class Asked(unittest.TestCase):
     def asks(self, changes: dict[str, Any] | None = None) -> set[str]:
         return set(plan(changes or {}).asks)

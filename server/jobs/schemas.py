@@ -146,6 +146,13 @@ class NoticeOut(Schema):
     text: str
 
 
+class RestOut(Schema):
+    """The section that takes what the others leave of the overall length, by its id."""
+
+    section: str
+    length: Shown
+
+
 class PlanOut(Schema):
     """A plan with what each holding is called and a drawing of it, or null for one that was not asked for.
 
@@ -162,6 +169,7 @@ class PlanOut(Schema):
     notices: list[NoticeOut]
     cautions: list[CautionOut]
     asks: list[str]
+    rest: RestOut | None
     holdings: list[str]
     drawings: list[SheetOut | None]
 

@@ -20,17 +20,16 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ set: [field: string, value: unknown]; commit: [] }>()
 const { data: choices } = useChoices()
-const { text } = useUnits()
+const { text, told } = useUnits()
 
 const SIZED = ['round', 'hexagon', 'square', 'flats', 'knurl']
 const copying = ref(props.sections.some((s) => s.measured || s.measured_length))
 const path = (at: number, field: string) => `part.sections.${at}.${field}`
 const sizeField = (one: Section) => (one.shape === 'thread' ? 'thread' : 'across')
-/** What stands where a length is left open: what the others leave. */
+/** How long a section comes out that takes what the others leave; nothing for one with a length of its own. */
 function rest(one: Section): string {
-  const open = props.sections.filter((s) => !s.length)
-  const takes = open.length === 1 || one.shape === 'bar'
-  return props.value('part.overall_length') && takes ? 'the rest' : 'length'
+  const taken = props.plan.rest
+  return taken && taken.section === one.id && !one.length ? told(taken.length).text : ''
 }
 
 function replace(sections: Section[]) {
@@ -82,9 +81,9 @@ const edit = (at: number, field: string) => ({
         <span v-else class="muted">{{ value('part.stock.across') }}</span>
         <InlineField
           :label="`Section ${at + 1}, length`"
-          before="long"
+          :before="rest(one) ? 'the rest' : 'long'"
           figure
-          :placeholder="rest(one)"
+          :placeholder="rest(one) || 'length'"
           v-bind="edit(at, 'length')"
         />
         <InlineField

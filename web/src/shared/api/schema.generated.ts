@@ -2335,6 +2335,7 @@ export interface components {
             overall: components["schemas"]["Shown"];
             /** Quantity */
             quantity: number;
+            rest: components["schemas"]["RestOut"] | null;
             thread: components["schemas"]["ThreadOut"];
             /**
              * Unit
@@ -2432,6 +2433,15 @@ export interface components {
             measured: string;
             /** Times */
             times: number;
+        };
+        /**
+         * RestOut
+         * @description The section that takes what the others leave of the overall length, by its id.
+         */
+        RestOut: {
+            length: components["schemas"]["Shown"];
+            /** Section */
+            section: string;
         };
         /**
          * RowOut
