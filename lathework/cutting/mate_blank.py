@@ -28,7 +28,7 @@ def why_no_mate(thread: Thread, mate: Mate) -> str:
     """Why the sizes of `mate` are none of a mate of `thread`; "" where they may be. Source: practice."""
     off = abs(mate.pitch_diameter.mm - thread.pitch_diameter_mm) / thread.pitch_mm
     if mate.minor.mm >= mate.pitch_diameter.mm:
-        return "The pitch diameter is larger than the bore."
+        return "A mate's bore is smaller than its pitch diameter: measure again."
     if off > MOST_WORN:
         return f"{thread.designation} has a pitch diameter of {thread.pitch_diameter:.4g} {thread.unit}: measure again."
     return ""

@@ -5,11 +5,7 @@ from __future__ import annotations
 from decimal import Decimal
 
 from lathework.figures import PRACTICE, Source
-from lathework.threads.forms import (
-    METRIC,
-    UNIFIED,
-    WHITWORTH,
-)
+from lathework.threads.forms import METRIC, UNIFIED, WHITWORTH
 from lathework.threads.series import basic, trim
 from lathework.threads.thread import Thread
 

@@ -76,19 +76,24 @@ class Working(unittest.TestCase):
                     self.assertGreater(self.check(make_plans(read_document(told))), 20)
 
     def test_every_way_of_the_samples(self) -> None:
+        worked = 0
         for base in ({}, SCREW, TIE_ROD, PLUG):
             for change in ({"setup.dial": "radius"}, {"setup.readout": "stops"}, {"method.finish": "run-out"},
                            {"method.finish": "die-turned-round"}, {"method.order": "blanks-first"},
                            {"method.holder": "keyed-power"},
                            {"setup.groove_edge": "right", "setup.parting_edge": "right"},
                            {"unit": "mm", "part.stock.across": "1 in"}, {"method.blank_school": "mid-limits"},
-                           {"method.support": "centre"}, {"method.blank_school": "mate-takes"}):  # fmt: skip
+                           {"method.support": "centre"}, {"method.blank_school": "mate-takes"},
+                           {"method.blank_school": "mate-takes", "method.mate_minor": "0.310",
+                            "method.mate_pitch": "0.338"}):  # fmt: skip
                 with self.subTest(base=base, change=change):
                     try:
                         made = plan({**base, **change})
                     except InvalidDocument:
                         continue
+                    worked += 1
                     self.check(made)
+        self.assertGreater(worked, 40, "too many ways were refused for the check to mean much")
 
     def test_random_jobs(self) -> None:
         dice, made = random.Random(1913), 0

@@ -7,9 +7,7 @@ from lathework.cutting.speeds import spindle_speed
 from lathework.methods.chase import advance, chasing_passes, infeed, largest_chaser, pass_count
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
-from lathework.planning.driving import (
-    CHASING_SHARE,
-)
+from lathework.planning.driving import CHASING_SHARE
 from lathework.planning.operation import Operation, keyed, quoted
 from lathework.planning.steps.tap_words import full_depth, hole_made
 from lathework.planning.work import Work

@@ -11,6 +11,7 @@ from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop
 from lathework.planning.steps.holding import KNIFE, speed
 from lathework.planning.work import ThreadWork, Work, in_mm
+from lathework.threads.taper import TAPER
 from lathework.units import convert
 
 STRAIGHT_UP_TO_MM = 22.0
@@ -64,7 +65,7 @@ def turn_taper(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork
         edge="tip",
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=_notes(work, found),
-        cut=Cut(near + long, near, convert(taper.small.value, unit, "mm") + long / 16, inner, slope=True),
+        cut=Cut(near + long, near, convert(taper.small.value, unit, "mm") + long * TAPER, inner, slope=True),
         chucking=chucking.number,
         thread=found.thread,
         makes=makes(diameter=inner, length=long),
