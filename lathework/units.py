@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from dataclasses import dataclass
 from decimal import ROUND_HALF_EVEN, ROUND_HALF_UP, Decimal
 from typing import Literal
 
@@ -15,7 +16,16 @@ PLACES: dict[LengthUnit, tuple[int, int]] = {"in": (3, 4), "mm": (2, 3)}
 #: Format codes made once: a plan shows some two hundred numbers at each keystroke.
 _FORMATS = tuple(f".{places}f" for places in range(16))
 _BOTH = tuple((_FORMATS[PLACES["in"][fine]], _FORMATS[PLACES["mm"][fine]]) for fine in (False, True))
+LENGTHS: dict[str, LengthUnit] = {"in": "in", "mm": "mm"}
 LENGTH_UNITS: tuple[LengthUnit, LengthUnit] = ("in", "mm")
+
+
+@dataclass(frozen=True, slots=True)
+class BothUnits:
+    """A text with its lengths in inches, and with them in millimetres; alike where it has none."""
+
+    inch: str
+    mm: str
 
 
 def convert(value: float, unit: LengthUnit, into: LengthUnit) -> float:

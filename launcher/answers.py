@@ -4,23 +4,24 @@ from __future__ import annotations
 
 import json
 import sys
-from dataclasses import dataclass
+from dataclasses import asdict, dataclass
 from pathlib import Path
 from typing import Any
 
 from lathework.answers.hole import AskedHole, Hole, hole
+from lathework.answers.hole_shown import hole_numbers, pipe_hole_numbers
+from lathework.answers.identified_shown import identified_shown
 from lathework.answers.pipe_hole import PipeHole, pipe_hole
+from lathework.answers.plan_shown import plan_shown
+from lathework.answers.printed import headline_text, notes_text, sentence_text
 from lathework.answers.size import Size, size
+from lathework.answers.size_shown import size_contract
+from lathework.answers.values import field_error
 from lathework.cutting.blank import SCHOOL_NAMES
 from lathework.errors import InputError, InvalidDocument
 from lathework.identify.answer import Identified, identify
 from lathework.job.document import read_document
 from lathework.planning.plan import Plan, make_plans
-from lathework.present.holes import drills_json, pipe_drills_json
-from lathework.present.identified import identified_json
-from lathework.present.plans import headline_text, notes_text, plan_json, sentence_text
-from lathework.present.threads import size_json
-from lathework.present.values import error_json
 from lathework.threads.limits.bands import ExternalLimits
 from lathework.threads.taper import is_inside_taper
 from launcher.messages import stop
@@ -119,8 +120,11 @@ def _hole_of(found: Size, text: str, internal_class: str, asked: AskedHole) -> H
 
 def _answer(found: Size, tapped: Hole | PipeHole | None, *, as_json: bool) -> str:
     if as_json:
-        told = pipe_drills_json(tapped) if isinstance(tapped, PipeHole) else tapped and drills_json(tapped)
-        return json.dumps(size_json(found) | ({"hole": told} if told else {}), ensure_ascii=False)
+        told = size_contract(found)
+        if tapped is not None:
+            numbers = pipe_hole_numbers(tapped) if isinstance(tapped, PipeHole) else hole_numbers(tapped)
+            told["hole"] = asdict(numbers)
+        return json.dumps(told, ensure_ascii=False)
     if tapped is None:
         return _size_text(found)
     told_of = _pipe_text(tapped) if isinstance(tapped, PipeHole) else _hole_text(tapped)
@@ -146,9 +150,8 @@ def print_sizes(
             print(_answer(found, tapped, as_json=as_json))
         except InputError as error:
             failed = True
-            told = error_json(error)
             if as_json:
-                problem = {key: told[key] for key in ("code", "message", "choices")}
+                problem = {"code": error.code, "message": error.message, "choices": error.choices}
                 print(json.dumps({"designation": text, "error": problem}, ensure_ascii=False))
             else:
                 offer = f"  Try: {', '.join(error.choices[:8])}" if error.choices else ""
@@ -173,15 +176,15 @@ def print_identified(typed: dict[str, str], *, as_json: bool) -> int:
         found = identify({field: text for field, text in typed.items() if text})
     except InvalidDocument as error:
         return _print_errors(error, as_json=as_json)
-    told = identified_json(found, drawing=False)
-    print(json.dumps(told, ensure_ascii=False) if as_json else _identified_text(found))
+    told = json.dumps(asdict(identified_shown(found, drawing=False)), ensure_ascii=False) if as_json else ""
+    print(told or _identified_text(found))
     return 0
 
 
 def _print_errors(error: InvalidDocument, *, as_json: bool) -> int:
-    told = [error_json(e) for e in error.errors]
-    text = "\n".join(f"{e['field'] or 'file'}: {e['message']}" for e in told)
-    print(json.dumps({"errors": told}, ensure_ascii=False) if as_json else text)
+    told = [field_error(e) for e in error.errors]
+    text = "\n".join(f"{e.field or 'file'}: {e.message}" for e in told)
+    print(json.dumps({"errors": [asdict(e) for e in told]}, ensure_ascii=False) if as_json else text)
     return 1
 
 
@@ -218,8 +221,8 @@ def print_plan(file: str, *, as_json: bool) -> int:
     except InvalidDocument as error:
         return _print_errors(error, as_json=as_json)
     if as_json:
-        others = [plan_json(plan) for plan in plans[1:]]
-        print(json.dumps(plan_json(plans[0]) | ({"others": others} if others else {}), ensure_ascii=False))
+        first, *others = (asdict(plan_shown(plan)) for plan in plans)
+        print(json.dumps(first | ({"others": others} if others else {}), ensure_ascii=False))
     else:
         print("\n\n".join(_plan_text(plan) for plan in plans))
     return 0

@@ -21,6 +21,7 @@ from lathework.gauging.wires import (
 from lathework.holes.percent import percent_figures
 from lathework.lengths import Span, read_length, within
 from lathework.tables.drills import Drill
+from lathework.threads.designation import read_called
 from lathework.threads.explain import Letter, explain
 from lathework.threads.limits import external_classes, internal_classes
 from lathework.units import convert
@@ -53,9 +54,10 @@ class Wires:
 
 @dataclass(frozen=True, slots=True)
 class Card:
-    """A thread's page in the book."""
+    """A thread's page in the book; `length` is a screw's, typed behind its designation, or ""."""
 
     size: Size
+    length: str
     letters: tuple[Letter, ...]
     external_classes: tuple[str, ...]
     internal_classes: tuple[str, ...]
@@ -126,6 +128,7 @@ def card(
     said = found.external.class_name if found.external else found.internal.class_name if found.internal else ""
     return Card(
         size=found,
+        length=read_called(text).length,
         letters=explain(thread, said),
         external_classes=external_classes(thread),
         internal_classes=internal_classes(thread),

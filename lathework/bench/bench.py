@@ -5,8 +5,9 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from copy import deepcopy
 from dataclasses import dataclass
+from typing import Literal
 
-from lathework.bench.outdated import Told, outdated_words
+from lathework.bench.outdated import outdated_words
 from lathework.bench.tally import Reading, Tally
 from lathework.cautions import HAZARD_CAUTIONS, Caution
 from lathework.cutting.next_cut import NextCut, next_cut
@@ -14,6 +15,9 @@ from lathework.dies.setting import DieAdvice, advise
 from lathework.gauging.wires import MEANINGS, VERDICTS, Verdict
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
+from lathework.units import BothUnits
+
+StepState = Literal["done", "now", "to do"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -42,7 +46,7 @@ class Bench:
     opened: Mapping[str, float]
     unread: tuple[Caution, ...]
     zero: str
-    outdated: Told | None
+    outdated: BothUnits | None
 
     @property
     def opened_eighths(self) -> float:
@@ -129,8 +133,8 @@ def bench(plan: Plan, folded: Tally) -> Bench:
     )
 
 
-def steps_of(now: Bench) -> Sequence[tuple[Operation, str]]:
-    """The steps of the piece in hand with their state: "done", "now" or "to do"."""
+def steps_of(now: Bench) -> Sequence[tuple[Operation, StepState]]:
+    """The steps of the piece in hand with their state."""
     here = now.step.key if now.step else ""
     return [
         (o, "now" if o.key == here else "done" if o.key in now.done or now.finished else "to do")

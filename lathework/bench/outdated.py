@@ -2,19 +2,9 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 from lathework.bench.tally import Outdated
 from lathework.planning.operation import Operation
-from lathework.units import LENGTH_UNITS, LengthUnit, show_length
-
-
-@dataclass(frozen=True, slots=True)
-class Told:
-    """One sentence, with its lengths in inches and in millimetres."""
-
-    inch: str
-    mm: str
+from lathework.units import LENGTH_UNITS, BothUnits, LengthUnit, show_length
 
 
 def _reading(old: Outdated, aim_mm: float, unit: LengthUnit) -> str:
@@ -49,10 +39,10 @@ def _done(old: Outdated, step: Operation, unit: LengthUnit) -> str:
     return f"This was done before the part was changed ({told}): {again}."
 
 
-def outdated_words(old: Outdated, step: Operation) -> Told:
+def outdated_words(old: Outdated, step: Operation) -> BothUnits:
     """What was recorded, for what, and what it is now. Lengths as `show_length` tells each unit."""
     if old.kind == "reading" and step.target is not None:
         inch, mm = (_reading(old, step.target.aim_mm, unit) for unit in LENGTH_UNITS)
     else:
         inch, mm = (_done(old, step, unit) for unit in LENGTH_UNITS)
-    return Told(inch, mm)
+    return BothUnits(inch, mm)

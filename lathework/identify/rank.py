@@ -14,7 +14,7 @@ from lathework.threads.designation import Called
 from lathework.threads.designation.suffix import Suffix, apply
 from lathework.threads.series import trim
 from lathework.threads.thread import Thread
-from lathework.units import MM_PER_INCH, show_both
+from lathework.units import MM_PER_INCH, BothUnits, show_both
 
 SHOWN = 8
 """Candidates told."""
@@ -35,14 +35,12 @@ Scored = tuple[Model, float, dict[str, float]]
 class Reason:
     """One piece of evidence on a candidate: measured and expected in words, and how many times it speaks for it.
 
-    `expected` tells lengths in inches, then in millimetres; alike where it is no length.
-
     `times` over 1 speaks for the candidate, under 1 against, measured against the average of all that is possible.
     """
 
     evidence: str
     measured: str
-    expected: tuple[str, str]
+    expected: BothUnits
     times: float
 
 
@@ -98,12 +96,12 @@ def _none_likelihood(evidence: Evidence) -> dict[str, float]:
     return out
 
 
-def _span(low_mm: float, high_mm: float, words: str = "") -> tuple[str, str]:
+def _span(low_mm: float, high_mm: float, words: str = "") -> BothUnits:
     (low_in, low), (high_in, high) = show_both(low_mm, "mm"), show_both(high_mm, "mm")
-    return f"{low_in} to {high_in} in{words}", f"{low} to {high} mm{words}"
+    return BothUnits(f"{low_in} to {high_in} in{words}", f"{low} to {high} mm{words}")
 
 
-def _expected(model: Model, name: str) -> tuple[str, str]:
+def _expected(model: Model, name: str) -> BothUnits:
     thread = model.thread
     if name == "outside":
         return _span(model.crest_low, model.crest_high, " across the crests")
@@ -112,7 +110,7 @@ def _expected(model: Model, name: str) -> tuple[str, str]:
     if name in ("leaf", "counted"):
         count = f", {trim(thread.tpi)} to the inch" if thread.tpi else ""
         inch, mm = show_both(model.pitch, "mm")
-        return f"{inch} in{count}", f"{mm} mm{count}"
+        return BothUnits(f"{inch} in{count}", f"{mm} mm{count}")
     if name == "angle":
         words = f"{model.angle:g} degrees"
     elif name == "taper":
@@ -121,7 +119,7 @@ def _expected(model: Model, name: str) -> tuple[str, str]:
         words = "by the sizes of both"
     else:
         words = thread.form.name
-    return words, words
+    return BothUnits(words, words)
 
 
 def _angle_words(said: str | None) -> str:

@@ -4,15 +4,17 @@ from __future__ import annotations
 
 import json
 import unittest
+from dataclasses import asdict
 from typing import Any
 
 from hypothesis import given
 from hypothesis import strategies as st
 
 from lathework.answers.card import Asked, Card, card
+from lathework.answers.card_shown import card_shown
+from lathework.answers.mating_shown import mating_shown
 from lathework.errors import InputError
 from lathework.figures import Figure
-from lathework.present.threads import card_json, mating_json, size_json
 from lathework.tests.every import each
 from lathework.threads.library import library
 from lathework.threads.mating import mate
@@ -26,7 +28,7 @@ def figures_of(value: Any) -> list[dict[str, Any]]:
     if isinstance(value, dict):
         own = [value] if {"formula", "source", "shown"} <= set(value) else []
         return own + [f for v in value.values() for f in figures_of(v)]
-    return [f for v in value for f in figures_of(v)] if isinstance(value, list) else []
+    return [f for v in value for f in figures_of(v)] if isinstance(value, list | tuple) else []
 
 
 class Page(unittest.TestCase):
@@ -68,7 +70,7 @@ class Page(unittest.TestCase):
         assert found.size.taper is not None
         self.assertEqual(found.size.taper.gauge_length.value, 8.2)
         self.assertEqual((found.gauges, found.wires, found.external_classes), ((), None, ()))
-        self.assertEqual(size_json(found.size)["taper_lengths"]["useful_length"], 13.2)
+        self.assertEqual(found.size.taper.useful_length.value, 13.2)
 
     def test_the_internal_sealing_thread_has_one_side(self) -> None:
         found = card("Rp1/2")
@@ -77,7 +79,7 @@ class Page(unittest.TestCase):
 
     @each(NAMES)
     def test_every_page_is_plain_data_with_its_working(self, name: str) -> None:
-        told = card_json(card(name))
+        told = asdict(card_shown(card(name)))
         json.dumps(told, allow_nan=False)
         for figure in figures_of(told):
             self.assertTrue(figure["formula"] and figure["source"]["title"], figure["name"])
@@ -102,7 +104,7 @@ class Overlay(unittest.TestCase):
     @given(st.sampled_from(NAMES), st.sampled_from(NAMES))
     def test_any_two_threads_get_a_verdict_or_a_reason(self, bolt: str, nut: str) -> None:
         try:
-            told = mating_json(mate(card(bolt).size.thread, card(nut).size.thread))
+            told = asdict(mating_shown(mate(card(bolt).size.thread, card(nut).size.thread)))
         except InputError as error:
             self.assertIn(error.field, ("bolt", "nut"))
             return

@@ -4,11 +4,13 @@ from __future__ import annotations
 
 import json
 import unittest
+from dataclasses import asdict
 from typing import Any
 
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from lathework.answers.identified_shown import identified_shown
 from lathework.errors import InvalidDocument
 from lathework.identify.answer import Identified, identify
 from lathework.identify.evidence import FIELDS
@@ -16,7 +18,6 @@ from lathework.identify.leaf import leaf_chance, leaves_mm
 from lathework.identify.likelihood import crest_density
 from lathework.identify.model import models
 from lathework.identify.priors import ORIGINS, TRADES, none_share, prior, series_weights
-from lathework.present.identified import identified_json
 from lathework.tests.every import each
 from lathework.threads.library import library
 
@@ -166,12 +167,12 @@ class Evidence(unittest.TestCase):
     @given(st.dictionaries(st.sampled_from(FIELDS), st.text(max_size=9), max_size=5))
     def test_any_evidence_is_ranked_or_refused_by_field(self, typed: dict[str, Any]) -> None:
         try:
-            told = identified_json(identify(typed))
+            told = identified_shown(identify(typed))
         except InvalidDocument as error:
             self.assertTrue(all(e.field in FIELDS for e in error.errors))
             return
-        json.dumps(told, allow_nan=False)
-        total = sum(c["probability"] for c in told["candidates"]) + told["none_of_these"]
+        json.dumps(asdict(told), allow_nan=False)
+        total = sum(c.probability for c in told.candidates) + told.none_of_these
         self.assertLessEqual(total, 1.005)
 
 

@@ -9,8 +9,9 @@ from typing import Any
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from lathework.answers.plan_shown import plan_shown
+from lathework.answers.printed import notes_text, sentence_text
 from lathework.figures import Figure
-from lathework.present.plans import notes_text, plan_json, sentence_text
 from lathework.shop.metals import materials
 from lathework.tests.samples import PARTED, SCREW, kinds, plan, step
 from lathework.threads.library import library
@@ -248,7 +249,7 @@ class AnyJob(unittest.TestCase):
             if operation.kind != "face":
                 self.assertGreaterEqual(cut.left_mm, cut.right_mm)
         self.assertLessEqual(made.work.threads[0].groove_width_mm, length)
-        self.assertEqual(plan_json(made)["quantity"], 6)
+        self.assertEqual(plan_shown(made).quantity, 6)
 
 
 class Samples(unittest.TestCase):

@@ -10,25 +10,29 @@ from ninja import Query, Router, Schema
 from ninja.params import functions as params
 
 from lathework.answers.card import Asked, Card, card
+from lathework.answers.card_shown import CardShown, card_shown
 from lathework.answers.hole import AskedHole, hole
+from lathework.answers.hole_shown import HoleShown, PipeHoleShown, hole_shown, pipe_hole_shown
+from lathework.answers.mating_shown import MatingShown, mating_shown
 from lathework.answers.pipe_hole import pipe_hole
+from lathework.answers.size_shown import size_contract
+from lathework.answers.thread_shown import RowShown, row_shown
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InputError
-from lathework.present.holes import hole_json, pipe_hole_json
-from lathework.present.threads import card_json, mating_json, row_json, size_json
 from lathework.threads.designation import Called, read_called
 from lathework.threads.library import library
 from lathework.threads.mating import mate
 from lathework.threads.series import SERIES_NAMES
+from lathework.threads.thread import Family
 from lathework.units import convert
 from server.book import actions
 from server.book.files import limits_csv
-from server.book.schemas import CardOut, HoleOut, KeepIn, KeptOut, MatingOut, PipeHoleOut, RowOut, SeriesOut
+from server.book.schemas import KeepIn, Kept, SeriesShown
 from server.paper.dxf import sheet_dxf
 from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
 
-router = Router(tags=["threads"], by_alias=True)
+router = Router(tags=["threads"])
 _LONGEST = 60
 
 
@@ -54,30 +58,25 @@ class CardQuery(Schema):
         )
 
 
-@router.get("/series", response=list[SeriesOut])
+@router.get("/series", response=list[SeriesShown])
 def series(request: HttpRequest) -> HttpResponse:
     """The series of the book."""
-    counts: dict[tuple[str, str], int] = {}
+    counts: dict[tuple[Family, str], int] = {}
     for thread in library():
         counts[(thread.family, thread.series)] = counts.get((thread.family, thread.series), 0) + 1
-    return answer(
-        [
-            {"family": family, "series": name, "name": SERIES_NAMES[name], "count": count}
-            for (family, name), count in counts.items()
-        ]
-    )
+    return answer([SeriesShown(family, name, SERIES_NAMES[name], count) for (family, name), count in counts.items()])
 
 
-@router.get("/rows", response={200: list[RowOut], **PROBLEMS})
+@router.get("/rows", response={200: list[RowShown], **PROBLEMS})
 def rows(request: HttpRequest, series: str = params.Query(..., max_length=_LONGEST)) -> HttpResponse:
     """The threads of one series, in its table's order; none for a series that the book lacks."""
-    return answer([row_json(thread) for thread in library() if thread.series == series])
+    return answer([row_shown(thread) for thread in library() if thread.series == series])
 
 
-@router.get("/card", response={200: CardOut, **PROBLEMS})
+@router.get("/card", response={200: CardShown, **PROBLEMS})
 def page(request: HttpRequest, asked: Query[CardQuery]) -> HttpResponse:
     """A thread's page."""
-    return answer(card_json(asked.card()))
+    return answer(card_shown(asked.card()))
 
 
 def _called(text: str, field: str) -> Called:
@@ -97,7 +96,7 @@ def _name(found: Card) -> str:
 def page_as_json(request: HttpRequest, asked: Query[CardQuery]) -> HttpResponse:
     """The size answer with limits, as the command line prints it."""
     found = asked.card()
-    content = orjson.dumps(size_json(found.size), option=orjson.OPT_INDENT_2)
+    content = orjson.dumps(size_contract(found.size), option=orjson.OPT_INDENT_2)
     return file_answer(content, f"{_name(found)}.json", "application/json")
 
 
@@ -139,17 +138,17 @@ class HoleQuery(Schema):
     piloted: bool = False
 
 
-@router.get("/hole", response={200: HoleOut, **PROBLEMS})
+@router.get("/hole", response={200: HoleShown, **PROBLEMS})
 def tapped_hole(request: HttpRequest, asked: Query[HoleQuery]) -> HttpResponse:
     """A tapped hole: the drill out of those one owns, its strength, how deep to go."""
     wanted = AskedHole(
         percent=asked.percent, drills=asked.drills, bolt=asked.bolt, metal=asked.metal, depth=asked.depth,
         through=asked.through, piloted=asked.piloted,
     )  # fmt: skip
-    return answer(hole_json(hole(asked.q, internal_class=asked.internal_class.strip(), asked=wanted)))
+    return answer(hole_shown(hole(asked.q, internal_class=asked.internal_class.strip(), asked=wanted)))
 
 
-@router.get("/pipe-hole", response={200: PipeHoleOut, **PROBLEMS})
+@router.get("/pipe-hole", response={200: PipeHoleShown, **PROBLEMS})
 def taper_hole(
     request: HttpRequest,
     q: str = params.Query(..., max_length=200),
@@ -157,10 +156,10 @@ def taper_hole(
     unit: Literal["in", "mm"] = "in",
 ) -> HttpResponse:
     """A hole for a taper pipe thread: drill, ream, gauge; bare numbers among the drills are in `unit`."""
-    return answer(pipe_hole_json(pipe_hole(q, drills, unit)))
+    return answer(pipe_hole_shown(pipe_hole(q, drills, unit)))
 
 
-@router.get("/mating", response={200: MatingOut, **PROBLEMS})
+@router.get("/mating", response={200: MatingShown, **PROBLEMS})
 def mating(
     request: HttpRequest,
     bolt: str = params.Query(..., max_length=200),
@@ -169,23 +168,23 @@ def mating(
     """A nut of one thread on a bolt of another; a class said with either stands."""
     outside, inside = (_called(text, field) for text, field in ((bolt, "bolt"), (nut, "nut")))
     return answer(
-        mating_json(mate(outside.thread, inside.thread, bolt_class=outside.class_name, nut_class=inside.class_name))
+        mating_shown(mate(outside.thread, inside.thread, bolt_class=outside.class_name, nut_class=inside.class_name))
     )
 
 
-@router.get("/favourites", response=KeptOut)
+@router.get("/favourites", response=Kept)
 def favourites(request: HttpRequest) -> HttpResponse:
     """Threads the shop keeps at hand."""
-    return answer({"favourites": actions.favourites()})
+    return answer(Kept(actions.favourites()))
 
 
-@router.put("/favourites", response={200: KeptOut, **PROBLEMS})
+@router.put("/favourites", response={200: Kept, **PROBLEMS})
 def keep(request: HttpRequest, payload: KeepIn) -> HttpResponse:
     """Keep a thread at hand."""
-    return answer({"favourites": actions.keep(payload.designation)})
+    return answer(Kept(actions.keep(payload.designation)))
 
 
-@router.delete("/favourites", response={200: KeptOut, **PROBLEMS})
+@router.delete("/favourites", response={200: Kept, **PROBLEMS})
 def let_go(request: HttpRequest, q: str = params.Query(..., max_length=200)) -> HttpResponse:
     """Let a kept thread go."""
-    return answer({"favourites": actions.let_go(q)})
+    return answer(Kept(actions.let_go(q)))

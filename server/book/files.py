@@ -6,8 +6,8 @@ import csv
 import io
 
 from lathework.answers.card import Card
+from lathework.answers.values import figure_text
 from lathework.figures import Figure
-from lathework.present.values import figure_text
 
 COLUMNS = ("side", "diameter", "limit", "inches", "millimetres", "formula", "source")
 

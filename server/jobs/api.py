@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import json
 from collections.abc import Callable
+from dataclasses import dataclass
 from functools import wraps
 from typing import Annotated, Any, ParamSpec
 
@@ -13,6 +14,8 @@ from django.db.models import Count
 from django.http import HttpRequest, HttpResponse
 from ninja import Body, Header, Query, Router
 
+from lathework.answers.plan_shown import PlanShown, plan_shown
+from lathework.answers.values import FigureShown, figures_shown
 from lathework.drawing.part.layout import WIDE
 from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
@@ -23,30 +26,26 @@ from lathework.job.document import read_document
 from lathework.job.repair import AskedRepair, stud_repair
 from lathework.job.starts import Typed, beside_the_form, new_document, of_the_shop
 from lathework.planning.plan import make_plan
-from lathework.present.holes import repair_json
-from lathework.present.plans import plan_json
 from lathework.units import LengthUnit
 from server.jobs import closed
 from server.jobs.actions import documents, ends, entries
 from server.jobs.actions.guard import Saw, find_job
-from server.jobs.models import LONGEST_ACT, Job, StandingRow
-from server.jobs.present import bench_screen, job_card_json, job_file, job_json, raw_file, row_json, standing_json
-from server.jobs.schemas import (
-    BenchOut,
-    ChangeIn,
-    EntryIn,
-    JobDocument,
-    JobOut,
-    JobsOut,
-    PlanOut,
-    ReasonIn,
-    SawIn,
+from server.jobs.answers import (
+    SHELVES,
+    JobBench,
+    JobShown,
+    JobsPage,
     Shelf,
-    StandingOut,
-    StartIn,
-    StudRepairIn,
-    StudRepairOut,
+    StandingShown,
+    job_bench,
+    job_card,
+    job_now,
+    job_shown,
+    standing_shown,
 )
+from server.jobs.file import job_file, raw_file
+from server.jobs.models import LONGEST_ACT, Job, StandingRow
+from server.jobs.schemas import ChangeIn, EntryIn, JobDocument, ReasonIn, SawIn, StartIn, StoredDocument, StudRepairIn
 from server.jobs.standing import standing
 from server.logbook.readings import readings_csv
 from server.paper.dxf import sheet_dxf
@@ -54,7 +53,7 @@ from server.paper.setup_sheet import setup_sheet
 from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
 
-router = Router(tags=["jobs"], by_alias=True)
+router = Router(tags=["jobs"])
 PAGE = 20
 """Jobs on a page of the list."""
 
@@ -67,6 +66,15 @@ ActKey = Annotated[
     ),
 ]
 _P = ParamSpec("_P")
+
+
+@dataclass(frozen=True)
+class StudRepairShown:
+    """A stud repair: its figures, and the document of its job of three parts."""
+
+    designation: str
+    figures: tuple[FigureShown, ...]
+    document: StoredDocument
 
 
 def acting(view: Callable[_P, HttpResponse]) -> Callable[_P, HttpResponse]:
@@ -91,16 +99,16 @@ def _saw(payload: SawIn) -> Saw:
 def _job(job: Job, part: int = 1, status: int = 200) -> HttpResponse:
     """A job with the plan of one of its parts; a closed one as it was when it was closed."""
     kept = closed.kept_plan(job, part)
-    told = orjson.loads(kept) | standing_json(job) if kept else job_json(standing(job), part)
+    told = orjson.loads(kept) | vars(job_now(job)) if kept else job_shown(standing(job), part)
     return answer(told, status)
 
 
 def _bench(job: Job) -> HttpResponse:
     kept = closed.kept_answer(job, closed.BENCH)
-    return answer(orjson.loads(kept) | standing_json(job) if kept else bench_screen(standing(job)))
+    return answer(orjson.loads(kept) | vars(job_now(job)) if kept else job_bench(standing(job)))
 
 
-@router.get("", response={200: JobsOut, **PROBLEMS})
+@router.get("", response={200: JobsPage, **PROBLEMS})
 def list_jobs(
     request: HttpRequest, shelf: Shelf = "open", start: Annotated[int, Query(ge=0, le=10**6)] = 0
 ) -> HttpResponse:
@@ -109,22 +117,22 @@ def list_jobs(
     found = list(rows[start : start + PAGE + 1])
     counts = dict(StandingRow.objects.values_list("shelf").annotate(jobs=Count("pk")))
     return answer(
-        {
-            "jobs": [row_json(row) for row in found[:PAGE]],
-            "more": len(found) > PAGE,
-            "counts": {"open": 0, "archive": 0, "bin": 0} | counts,
-        }
+        JobsPage(
+            jobs=tuple(job_card(row) for row in found[:PAGE]),
+            more=len(found) > PAGE,
+            counts={shelf: counts.get(shelf, 0) for shelf in SHELVES},
+        )
     )
 
 
-@router.post("", response={201: JobOut, **PROBLEMS})
+@router.post("", response={201: JobShown, **PROBLEMS})
 @acting
 def start_job(request: HttpRequest, document: JobDocument, key: ActKey = "") -> HttpResponse:
     """Start a job."""
     return _job(documents.start_job(_document(document), key), status=201)
 
 
-@router.post("/new", response={201: JobOut, **PROBLEMS})
+@router.post("/new", response={201: JobShown, **PROBLEMS})
 @acting
 def new_job(request: HttpRequest, payload: StartIn, key: ActKey = "") -> HttpResponse:
     """Start a job from a few sizes; what is wrong is told beside what was typed."""
@@ -136,7 +144,7 @@ def new_job(request: HttpRequest, payload: StartIn, key: ActKey = "") -> HttpRes
         raise beside_the_form(wrong, payload.start) from wrong
 
 
-@router.post("/import", response={201: JobOut, **PROBLEMS})
+@router.post("/import", response={201: JobShown, **PROBLEMS})
 @acting
 def import_job(request: HttpRequest, payload: Body[Any], key: ActKey = "") -> HttpResponse:
     """Read a job file with its record; a wrong one changes nothing."""
@@ -145,34 +153,35 @@ def import_job(request: HttpRequest, payload: Body[Any], key: ActKey = "") -> Ht
     return _job(documents.import_job(payload, key), status=201)
 
 
-@router.post("/plan", response={200: PlanOut, **PROBLEMS})
+@router.post("/plan", response={200: PlanShown, **PROBLEMS})
 def plan(request: HttpRequest, document: JobDocument, end: End = 1, part: PartNumber = 1) -> HttpResponse:
     """The plan of a document that is not stored: the answer to a keystroke, for the part and end looked at."""
     parts = read_document(_document(document)).parts
-    return answer(plan_json(make_plan(parts[min(part, len(parts)) - 1]), end))
+    return answer(plan_shown(make_plan(parts[min(part, len(parts)) - 1]), end))
 
 
-@router.post("/stud-repair", response={200: StudRepairOut, **PROBLEMS})
+@router.post("/stud-repair", response={200: StudRepairShown, **PROBLEMS})
 def work_out_repair(request: HttpRequest, payload: StudRepairIn) -> HttpResponse:
     """A stud repair worked out, not stored: its figures and the document to start its job with."""
     typed = payload.model_dump()
     method, setup = of_the_shop(payload.unit, typed.pop("method"), typed.pop("setup"))
-    return answer(repair_json(stud_repair(AskedRepair(**typed, drills=setup["drills"]), method, setup)))
+    repair = stud_repair(AskedRepair(**typed, drills=setup["drills"]), method, setup)
+    return answer(StudRepairShown(repair.thread.designation, figures_shown(repair.figures), repair.document))
 
 
-@router.get("/{job_id}", response={200: JobOut, **PROBLEMS})
+@router.get("/{job_id}", response={200: JobShown, **PROBLEMS})
 def read_job(request: HttpRequest, job_id: int, part: PartNumber = 1) -> HttpResponse:
     """One job with the plan of one of its parts."""
     return _job(find_job(job_id), part)
 
 
-@router.get("/{job_id}/standing", response={200: StandingOut, **PROBLEMS})
+@router.get("/{job_id}/standing", response={200: StandingShown, **PROBLEMS})
 def read_standing(request: HttpRequest, job_id: int) -> HttpResponse:
     """Where a job stands, from what is kept ready: also of one that this version does not read, or that was deleted."""
-    return answer(job_card_json(find_job(job_id, binned=True)))
+    return answer(standing_shown(find_job(job_id, binned=True)))
 
 
-@router.put("/{job_id}", response={200: JobOut, **PROBLEMS})
+@router.put("/{job_id}", response={200: JobShown, **PROBLEMS})
 @acting
 def change_job(
     request: HttpRequest, job_id: int, payload: ChangeIn, part: PartNumber = 1, key: ActKey = ""
@@ -181,13 +190,13 @@ def change_job(
     return _job(documents.change_job(job_id, _document(payload.document), payload.revision, key), part)
 
 
-@router.get("/{job_id}/bench", response={200: BenchOut, **PROBLEMS})
+@router.get("/{job_id}/bench", response={200: JobBench, **PROBLEMS})
 def read_bench(request: HttpRequest, job_id: int) -> HttpResponse:
     """The bench screen as it stands."""
     return _bench(find_job(job_id))
 
 
-@router.post("/{job_id}/entries", response={200: BenchOut, **PROBLEMS})
+@router.post("/{job_id}/entries", response={200: JobBench, **PROBLEMS})
 @acting
 def record(request: HttpRequest, job_id: int, payload: EntryIn, key: ActKey = "") -> HttpResponse:
     """Record one thing at the bench; the answer is the next screen."""
@@ -195,60 +204,60 @@ def record(request: HttpRequest, job_id: int, payload: EntryIn, key: ActKey = ""
     return _bench(entries.record(job_id, entries.Asked(saw=_saw(payload), **typed), key))
 
 
-@router.post("/{job_id}/undo", response={200: BenchOut, **PROBLEMS})
+@router.post("/{job_id}/undo", response={200: JobBench, **PROBLEMS})
 @acting
 def undo(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
     """Take back the last entry."""
     return _bench(entries.undo_last(job_id, _saw(payload), key))
 
 
-@router.post("/{job_id}/hold", response={200: StandingOut, **PROBLEMS})
+@router.post("/{job_id}/hold", response={200: StandingShown, **PROBLEMS})
 @acting
 def hold(request: HttpRequest, job_id: int, payload: ReasonIn, key: ActKey = "") -> HttpResponse:
     """Put the job aside."""
-    return answer(job_card_json(ends.hold_job(job_id, _saw(payload), payload.reason, key)))
+    return answer(standing_shown(ends.hold_job(job_id, _saw(payload), payload.reason, key)))
 
 
-@router.post("/{job_id}/release", response={200: StandingOut, **PROBLEMS})
+@router.post("/{job_id}/release", response={200: StandingShown, **PROBLEMS})
 @acting
 def release(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
     """Take the job up again."""
-    return answer(job_card_json(ends.release_job(job_id, _saw(payload), key)))
+    return answer(standing_shown(ends.release_job(job_id, _saw(payload), key)))
 
 
-@router.post("/{job_id}/close", response={200: StandingOut, **PROBLEMS})
+@router.post("/{job_id}/close", response={200: StandingShown, **PROBLEMS})
 @acting
 def close(request: HttpRequest, job_id: int, payload: ReasonIn, key: ActKey = "") -> HttpResponse:
     """Close the job; without gauging or pieces it needs a reason."""
-    return answer(job_card_json(ends.close_job(job_id, _saw(payload), payload.reason, key)))
+    return answer(standing_shown(ends.close_job(job_id, _saw(payload), payload.reason, key)))
 
 
-@router.post("/{job_id}/reopen", response={200: StandingOut, **PROBLEMS})
+@router.post("/{job_id}/reopen", response={200: StandingShown, **PROBLEMS})
 @acting
 def reopen(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
     """Open a closed job again."""
-    return answer(job_card_json(ends.reopen_job(job_id, _saw(payload), key)))
+    return answer(standing_shown(ends.reopen_job(job_id, _saw(payload), key)))
 
 
-@router.post("/{job_id}/archive", response={200: StandingOut, **PROBLEMS})
+@router.post("/{job_id}/archive", response={200: StandingShown, **PROBLEMS})
 @acting
 def archive(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
     """Put the job away: off the list, still in the log."""
-    return answer(job_card_json(ends.archive_job(job_id, _saw(payload), key)))
+    return answer(standing_shown(ends.archive_job(job_id, _saw(payload), key)))
 
 
-@router.post("/{job_id}/take-out", response={200: StandingOut, **PROBLEMS})
+@router.post("/{job_id}/take-out", response={200: StandingShown, **PROBLEMS})
 @acting
 def take_out(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
     """Take the job out of the bin, or out of the archive."""
-    return answer(job_card_json(ends.take_out_job(job_id, _saw(payload), key)))
+    return answer(standing_shown(ends.take_out_job(job_id, _saw(payload), key)))
 
 
-@router.post("/{job_id}/delete", response={200: StandingOut, **PROBLEMS})
+@router.post("/{job_id}/delete", response={200: StandingShown, **PROBLEMS})
 @acting
 def delete(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
     """Throw the job away; it can be taken out of the bin again."""
-    return answer(job_card_json(ends.delete_job(job_id, _saw(payload), key)))
+    return answer(standing_shown(ends.delete_job(job_id, _saw(payload), key)))
 
 
 @router.get("/{job_id}/job.json", response={200: dict[str, Any], **PROBLEMS})

@@ -9,8 +9,8 @@ import orjson
 from lathework.drawing.part.layout import WIDE
 from lathework.drawing.part.view import part_sheet
 from lathework.drawing.svg import sheet_svg
+from server.jobs.answers import job_bench, job_shown
 from server.jobs.models import ClosedAnswer, Job
-from server.jobs.present import bench_screen, job_json
 from server.jobs.standing import Standing
 from server.paper.dxf import sheet_dxf
 from server.paper.setup_sheet import setup_sheet
@@ -29,9 +29,9 @@ def drawing_name(part: int, end: int, kind: str) -> str:
 
 
 def _answers(now: Standing) -> dict[str, bytes]:
-    found = {BENCH: orjson.dumps(bench_screen(now)), SHEET: setup_sheet(now.plans)}
+    found = {BENCH: orjson.dumps(job_bench(now)), SHEET: setup_sheet(now.plans)}
     for part, plan in enumerate(now.plans, 1):
-        found[plan_name(part)] = orjson.dumps(job_json(now, part))
+        found[plan_name(part)] = orjson.dumps(job_shown(now, part))
         for chucking in plan.chuckings:
             sheet, unit = part_sheet(plan, WIDE, chucking.number), plan.job.unit
             found[drawing_name(part, chucking.number, "svg")] = sheet_svg(sheet, unit).encode()

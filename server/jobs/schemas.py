@@ -1,15 +1,14 @@
-"""What the jobs endpoints take and give. Lengths come as text; the core reads them."""
+"""What the jobs endpoints take. Lengths come as text; the core reads them."""
 
 from __future__ import annotations
 
-from typing import TYPE_CHECKING, Literal
+from typing import TYPE_CHECKING, Any, Literal
 
-from ninja import Field, Schema
+from ninja import Field
 from pydantic import BaseModel
 
 from lathework.job.declaration import JOB
 from server.jobs.document_model import Strict, model
-from server.site.schemas import CautionOut, FigureOut, OperationOut, SheetOut, Shown, ThreadOut
 
 
 class IdentifiedIn(Strict):
@@ -36,6 +35,13 @@ else:
 
 class JobDocument(_Document):
     """A version 3 job document, as typed; docs/formats/job-3.schema.json says what the core accepts."""
+
+
+if TYPE_CHECKING:
+    StoredDocument = dict[str, Any]
+else:
+    # A document that was read already is answered as it is stored; the API tells of it as of any.
+    StoredDocument = JobDocument
 
 
 class StartIn(Strict):
@@ -80,14 +86,6 @@ class StudRepairIn(Strict):
     setup: dict[str, str] | None = None
 
 
-class StudRepairOut(Schema):
-    """A stud repair: its figures, and the document of its job of three parts."""
-
-    designation: str
-    figures: list[FigureOut]
-    document: JobDocument
-
-
 class ChangeIn(Strict):
     """A changed document, and the revision it was made from."""
 
@@ -126,208 +124,3 @@ class ReasonIn(SawIn):
     """A reason in words."""
 
     reason: str = ""
-
-
-class BlankOut(Schema):
-    """One school's blank."""
-
-    school: Literal["nominal", "pitch-fraction", "mid-limits", "mate-takes"]
-    name: str
-    figure: FigureOut
-    within_class: bool
-    verdict: str
-
-
-class NoticeOut(Schema):
-    """A remark on the job, by field."""
-
-    code: str
-    field: str
-    text: str
-
-
-class RestOut(Schema):
-    """The section that takes what the others leave of the overall length, by its id."""
-
-    section: str
-    length: Shown
-
-
-class PlanOut(Schema):
-    """A plan with what each holding is called and a drawing of it, or null for one that was not asked for.
-
-    `asks` are the fields of the document that concern it.
-    """
-
-    thread: ThreadOut
-    overall: Shown
-    quantity: int
-    unit: Literal["in", "mm"]
-    operations: list[OperationOut]
-    blanks: list[BlankOut]
-    batch: list[FigureOut]
-    notices: list[NoticeOut]
-    cautions: list[CautionOut]
-    asks: list[str]
-    rest: RestOut | None
-    holdings: list[str]
-    drawings: list[SheetOut | None]
-
-
-JobState = Literal["planned", "on the bench", "held", "finished", "closed", "unreadable"]
-Shelf = Literal["open", "archive", "bin"]
-
-
-class JobCard(Schema):
-    """A job on the list: what it is, where it stands, what is next; `last` is the id of its last entry, 0 for none.
-
-    `unreadable` says why this version does not read it, "" when it does.
-    """
-
-    id: int
-    title: str
-    needed_by: str
-    thread: str
-    material: str
-    state: JobState
-    shelf: Shelf
-    quantity: int
-    good: int
-    scrapped: int
-    piece: int
-    steps: int
-    steps_done: int
-    next_step: str
-    held: str
-    closed: str
-    unreadable: str
-    last: int
-    changed_at: str
-
-
-class JobsOut(Schema):
-    """A page of the list, what is worked at first; `more` when there is another, `counts` by shelf."""
-
-    jobs: list[JobCard]
-    more: bool
-    counts: dict[Shelf, int]
-
-
-class StandingOut(JobCard):
-    """A job as it stands, with what an act must say it saw."""
-
-    revision: int
-
-
-class DieRecordOut(Schema):
-    """What the log says of the blank for a thread: the figure, from how many pieces, as a fraction of the pitch."""
-
-    thread: str
-    blank: FigureOut
-    pieces: int
-    fraction: str
-
-
-class JobOut(StandingOut):
-    """A job with its document and plan."""
-
-    document: JobDocument
-    plan: PlanOut
-    die_records: list[DieRecordOut]
-
-
-class StepState(Schema):
-    """A step of the piece in hand."""
-
-    key: str
-    title: str
-    state: Literal["done", "now", "to do"]
-
-
-class CutOut(Schema):
-    """The next cut."""
-
-    state: Literal["first", "rough", "finish", "on-size", "under-size"]
-    dial: FigureOut | None
-    left: FigureOut
-    ratio: FigureOut
-    expect: FigureOut | None
-    give_or_take: FigureOut | None
-    then: str
-
-
-class ReadingOut(Schema):
-    """A reading with the pass before it."""
-
-    reading: Shown
-    dialled: Shown | None
-    came_off: Shown | None
-
-
-class VerdictOut(Schema):
-    """What the nut said."""
-
-    code: str
-    words: str
-    passes: bool
-
-
-class AdviceOut(Schema):
-    """What to do with the die."""
-
-    move: Literal["close", "open", "leave"]
-    order: str
-    recut: bool
-    eighths: FigureOut | None
-
-
-class PartState(Schema):
-    """A part of the job: what it is called, how many are made."""
-
-    id: str
-    name: str
-    good: int
-    quantity: int
-
-
-class OutdatedOut(Schema):
-    """What was recorded for the step before the part was changed, its lengths told in either unit."""
-
-    inch: str = Field(alias="in")
-    mm: str
-
-
-class BenchOut(Schema):
-    """The bench screen; `part` is the number, from 1, of the part in hand."""
-
-    id: int
-    title: str
-    unit: Literal["in", "mm"]
-    state: JobState
-    shelf: Shelf
-    held: str
-    closed: str
-    last: int
-    revision: int
-    changed_at: str
-    part: int
-    parts: list[PartState]
-    piece: int
-    good: int
-    scrapped: int
-    quantity: int
-    finished: bool
-    gauged_pieces: int
-    steps: list[StepState]
-    step: OperationOut | None
-    cut: CutOut | None
-    readings: list[ReadingOut]
-    hindrance: str
-    verdict: VerdictOut | None
-    adjusted: bool
-    advice: AdviceOut | None
-    opened_eighths: float
-    unread: list[CautionOut]
-    zero: str
-    outdated: OutdatedOut | None
-    drawing: SheetOut

@@ -3,14 +3,16 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 from typing import Any
 
+from lathework.answers.values import Shown, length_shown
 from lathework.bench.words import KIND_WORDS, said, setting_words
-from lathework.present.values import length_shown
 from server.jobs import words
 from server.jobs.models import Entry, Job, StandingRow
 
-Json = dict[str, Any]
+Row = dict[str, Any]
+"""Columns of a stored entry."""
 PAGE, JOBS = 40, 10
 """Entries, and jobs, on a page."""
 _LATEST = 2**62
@@ -20,28 +22,76 @@ _SHOWN = (
 )
 
 
-def _length(mm: float | None) -> Json | None:
+@dataclass(frozen=True)
+class LogEntry:
+    """One thing recorded, with the job it belongs to; step, part, thread and aim are what they were then."""
+
+    id: int
+    job_id: int
+    job: str
+    thread: str
+    part: str
+    piece: int
+    step: str
+    kind: str
+    what: str
+    typed: str
+    reading: Shown | None
+    aim: Shown | None
+    dialled: Shown | None
+    said: str
+    at: str
+
+
+@dataclass(frozen=True)
+class LogJob:
+    """A job that the search found, with what came of it."""
+
+    id: int
+    title: str
+    thread: str
+    material: str
+    state: str
+    quantity: int
+    good: int
+    scrapped: int
+    outcome: str
+    setting: str
+    identified: str
+    changed_at: str
+
+
+@dataclass(frozen=True)
+class LogPage:
+    """Jobs and entries found; `more` when there are older entries."""
+
+    jobs: tuple[LogJob, ...]
+    entries: tuple[LogEntry, ...]
+    more: bool
+
+
+def _length(mm: float | None) -> Shown | None:
     return None if mm is None else length_shown(mm)
 
 
-def _entry(row: Json, titles: dict[int, str]) -> Json:
-    return {
-        "id": row["pk"],
-        "job_id": row["job_id"],
-        "job": titles[row["job_id"]],
-        "thread": row["thread"],
-        "part": row["part_name"],
-        "piece": row["piece"],
-        "step": row["title"] or row["step"],
-        "kind": row["kind"],
-        "what": KIND_WORDS[row["kind"]],
-        "typed": row["typed"],
-        "reading": _length(row["value_mm"]),
-        "aim": _length(row["aim_mm"]) if row["value_mm"] is not None else None,
-        "dialled": _length(row["dialled_mm"]),
-        "said": said(row["kind"], row["word"], row["eighths"], row["text"]),
-        "at": row["at"].isoformat(),
-    }
+def _entry(row: Row, titles: dict[int, str]) -> LogEntry:
+    return LogEntry(
+        id=row["pk"],
+        job_id=row["job_id"],
+        job=titles[row["job_id"]],
+        thread=row["thread"],
+        part=row["part_name"],
+        piece=row["piece"],
+        step=row["title"] or row["step"],
+        kind=row["kind"],
+        what=KIND_WORDS[row["kind"]],
+        typed=row["typed"],
+        reading=_length(row["value_mm"]),
+        aim=_length(row["aim_mm"]) if row["value_mm"] is not None else None,
+        dialled=_length(row["dialled_mm"]),
+        said=said(row["kind"], row["word"], row["eighths"], row["text"]),
+        at=row["at"].isoformat(),
+    )
 
 
 def _outcome(row: StandingRow) -> str:
@@ -52,24 +102,24 @@ def _outcome(row: StandingRow) -> str:
     return f"held: {row.held}" if row.held else row.state
 
 
-def _job(row: StandingRow) -> Json:
-    return {
-        "id": row.job_id,
-        "title": row.title,
-        "thread": row.thread,
-        "material": row.material,
-        "state": row.state,
-        "quantity": row.quantity,
-        "good": row.good,
-        "scrapped": row.scrapped,
-        "outcome": _outcome(row),
-        "setting": setting_words(row.setting),
-        "identified": row.identified,
-        "changed_at": row.changed_at.isoformat(),
-    }
+def _job(row: StandingRow) -> LogJob:
+    return LogJob(
+        id=row.job_id,
+        title=row.title,
+        thread=row.thread,
+        material=row.material,
+        state=row.state,
+        quantity=row.quantity,
+        good=row.good,
+        scrapped=row.scrapped,
+        outcome=_outcome(row),
+        setting=setting_words(row.setting),
+        identified=row.identified,
+        changed_at=row.changed_at.isoformat(),
+    )
 
 
-def _entries(query: str, kind: str, before: int) -> list[Json]:
+def _entries(query: str, kind: str, before: int) -> list[Row]:
     """One more entry than a page holds, the newest first."""
     if query:
         # The index knows live entries alone, of jobs that are not deleted.
@@ -82,7 +132,7 @@ def _entries(query: str, kind: str, before: int) -> list[Json]:
     return list(found.values(*_SHOWN))
 
 
-def _jobs(query: str, entries: Sequence[Json]) -> list[StandingRow]:
+def _jobs(query: str, entries: Sequence[Row]) -> list[StandingRow]:
     """The jobs whose own words match, or of whose entries some on the page do; the last touched first."""
     rows = StandingRow.objects.exclude(shelf="bin").defer("folded").order_by("-changed_at", "-job")
     if not query:
@@ -91,16 +141,16 @@ def _jobs(query: str, entries: Sequence[Json]) -> list[StandingRow]:
     return list(rows.filter(pk__in=ids)[:JOBS])
 
 
-def search(text: str, kind: str, before: int) -> Json:
+def search(text: str, kind: str, before: int) -> LogPage:
     """Live entries with an id under `before` that hold every word of `text`, and jobs; `more` when there are older."""
     query = words.query_of(text)
     asked = bool(text.replace("\x00", " ").split())
     if asked and not query:
-        return {"jobs": [], "entries": [], "more": False}
+        return LogPage((), (), more=False)
     found = _entries(words.query_of(text, kind) if query else "", kind, before)
     titles = dict(Job.objects.filter(pk__in={row["job_id"] for row in found}).values_list("pk", "title"))
-    return {
-        "jobs": [_job(row) for row in _jobs(query, found[:PAGE])],
-        "entries": [_entry(row, titles) for row in found[:PAGE]],
-        "more": len(found) > PAGE,
-    }
+    return LogPage(
+        jobs=tuple(_job(row) for row in _jobs(query, found[:PAGE])),
+        entries=tuple(_entry(row, titles) for row in found[:PAGE]),
+        more=len(found) > PAGE,
+    )

@@ -13,6 +13,8 @@ from reportlab.pdfbase.pdfmetrics import stringWidth
 from reportlab.pdfgen.canvas import Canvas
 from reportlab.platypus import Flowable, KeepTogether, PageBreak, SimpleDocTemplate, Spacer, Table
 
+from lathework.answers.printed import headline_text, notes_text, sentence_text
+from lathework.answers.values import figure_text
 from lathework.drawing.part.layout import PAPER
 from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
@@ -20,8 +22,6 @@ from lathework.figures import counted
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
-from lathework.present.plans import headline_text, notes_text, sentence_text
-from lathework.present.values import figure_text
 from lathework.units import LengthUnit
 from server.paper.fonts import WORDS, fonts
 from server.paper.lettering import SIZES, Lettering

@@ -2,35 +2,29 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+from dataclasses import dataclass
 from typing import Any
 
 import orjson
 from django.http import Http404, HttpRequest, HttpResponse
-from ninja import NinjaAPI, Schema
+from ninja import NinjaAPI
 from ninja.errors import HttpError, ValidationError
 
+from lathework.answers.values import FieldError, field_error
 from lathework.errors import InputError, InvalidDocument
-from lathework.present.values import error_json
 from lathework.reader import MOST_TOLD
 
 
-class FieldError(Schema):
-    """What is wrong with one field, and what may be typed instead."""
-
-    code: str
-    field: str
-    message: str
-    choices: list[str]
-
-
-class Problem(Schema):
+@dataclass(frozen=True)
+class Problem:
     """Problem details (RFC 9457) with the errors of the fields."""
 
     title: str
     status: int
     code: str
     detail: str
-    errors: list[FieldError]
+    errors: tuple[FieldError, ...]
 
 
 class Conflict(Exception):
@@ -59,42 +53,35 @@ _LONGEST_FIELD = 200
 PROBLEMS = {400: Problem, 403: Problem, 404: Problem, 409: Problem, 413: Problem, 415: Problem, 422: Problem}
 
 
-def problem(status: int, code: str, detail: str, errors: list[dict[str, Any]] | None = None) -> HttpResponse:
+def problem(status: int, code: str, detail: str, errors: Sequence[FieldError] = ()) -> HttpResponse:
     """One problem answer."""
     titles = {
         400: "Unreadable request", 403: "Not allowed", 404: "Not found", 409: "Not now", 413: "Too large",
         415: "Not JSON", 422: "Check the fields",
     }  # fmt: skip
-    body = {
-        "title": titles.get(status, "Error"),
-        "status": status,
-        "code": code,
-        "detail": detail,
-        "errors": errors or [],
-    }
-    return HttpResponse(orjson.dumps(_plain(body)), status=status, content_type=PROBLEM_TYPE)
+    told = Problem(titles.get(status, "Error"), status, code, _whole(detail), tuple(_told(error) for error in errors))
+    return HttpResponse(orjson.dumps(told), status=status, content_type=PROBLEM_TYPE)
 
 
-def _plain(value: Any) -> Any:
-    """The same with every text one that can be written: what was refused may hold half a character."""
-    if isinstance(value, str):
-        return value.encode("utf-8", "replace").decode("utf-8")
-    if isinstance(value, dict):
-        return {key: _plain(one) for key, one in value.items()}
-    return [_plain(one) for one in value] if isinstance(value, list) else value
+def _whole(text: str) -> str:
+    """The same text, one that can be written: what was refused may hold half a character."""
+    return text.encode("utf-8", "replace").decode("utf-8")
 
 
-def _counted(errors: list[dict[str, Any]], count: int) -> list[dict[str, Any]]:
+def _told(error: FieldError) -> FieldError:
+    return FieldError(error.code, _whole(error.field), _whole(error.message), tuple(map(_whole, error.choices)))
+
+
+def _counted(errors: Sequence[FieldError], count: int) -> list[FieldError]:
     """The first errors, and how many there are besides."""
-    told = errors[:MOST_TOLD]
+    told = list(errors[:MOST_TOLD])
     if count > len(told):
-        text = f"And {count - len(told)} more."
-        told.append({"code": "more", "field": "", "message": text, "choices": []})
+        told.append(FieldError("more", "", f"And {count - len(told)} more.", ()))
     return told
 
 
 def answer(data: object, status: int = 200) -> HttpResponse:
-    """A plain answer, serialised once; its shape is that of the endpoint's declared schema."""
+    """A typed answer, serialised once; its shape is that of the endpoint's declared one."""
     return HttpResponse(orjson.dumps(data), status=status, content_type="application/json")
 
 
@@ -114,25 +101,24 @@ def register_problems(api: NinjaAPI) -> None:
 
     @api.exception_handler(InputError)
     def _input(request: HttpRequest, error: InputError) -> HttpResponse:
-        return problem(422, error.code, error.message, [error_json(error)])
+        return problem(422, error.code, error.message, [field_error(error)])
 
     @api.exception_handler(InvalidDocument)
     def _document(request: HttpRequest, error: InvalidDocument) -> HttpResponse:
         first = error.errors[0]
-        told = _counted([error_json(e) for e in error.errors], error.count)
+        told = _counted([field_error(e) for e in error.errors], error.count)
         return problem(422, first.code, first.message, told)
 
     @api.exception_handler(Unreadable)
     def _unreadable(request: HttpRequest, error: Unreadable) -> HttpResponse:
-        told = _counted([error_json(e) for e in error.invalid.errors], error.invalid.count)
+        told = _counted([field_error(e) for e in error.invalid.errors], error.invalid.count)
         text = "This version does not read this job as it is stored. Its file and its entries are still here."
         return problem(409, "unreadable-job", text, told)
 
     @api.exception_handler(ValidationError)
     def _validation(request: HttpRequest, error: ValidationError) -> HttpResponse:
         errors = [
-            {"code": e["type"], "field": _field(e["loc"])[:_LONGEST_FIELD], "message": e["msg"], "choices": []}
-            for e in error.errors[:MOST_TOLD]
+            FieldError(e["type"], _field(e["loc"])[:_LONGEST_FIELD], e["msg"], ()) for e in error.errors[:MOST_TOLD]
         ]
         told = _counted(errors, len(error.errors))
         return problem(422, "invalid", "The request does not have the expected shape.", told)
@@ -151,4 +137,4 @@ def register_problems(api: NinjaAPI) -> None:
 
     @api.exception_handler(Refused)
     def _refused(request: HttpRequest, error: Refused) -> HttpResponse:
-        return problem(409, error.error.code, error.error.message, [error_json(error.error)])
+        return problem(409, error.error.code, error.error.message, [field_error(error.error)])

@@ -29,7 +29,7 @@ class Identify(TestCase):
         self.assertIn("13.157 mm", found["candidates"][0]["notes"][0])
         reason = found["candidates"][0]["reasons"][0]
         self.assertEqual(reason["evidence"], "outside")
-        self.assertIn(" in ", reason["expected"]["in"])
+        self.assertIn(" in ", reason["expected"]["inch"])
 
     def test_wrong_evidence_is_told_by_field(self) -> None:
         cases: tuple[tuple[dict[str, Any], str, str], ...] = (

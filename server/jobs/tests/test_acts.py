@@ -125,5 +125,5 @@ class EntriesTellTheirStory(ApiCase):
         self.change({"method.blank_school": "nominal"})
         now = self.get(self.url("/bench"))
         self.assertEqual(now["readings"], [])
-        self.assertEqual(now["outdated"]["in"], "0.3687 was measured for 0.3688; it is 0.3750 now: measure again.")
-        self.assertEqual(self.get("/api/log?q=0.3687")["entries"][0]["aim"]["in"]["text"], "0.3688")
+        self.assertEqual(now["outdated"]["inch"], "0.3687 was measured for 0.3688; it is 0.3750 now: measure again.")
+        self.assertEqual(self.get("/api/log?q=0.3687")["entries"][0]["aim"]["inch"]["text"], "0.3688")

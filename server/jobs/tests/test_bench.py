@@ -24,7 +24,7 @@ class Bench(ApiCase):
     def test_a_bare_reading_is_in_the_unit_shown(self) -> None:
         self.walk_to("turn:s1")
         now = self.record("reading", reading="11.43", unit="mm").json()
-        self.assertEqual(now["readings"][-1]["reading"]["in"]["text"], "0.4500")
+        self.assertEqual(now["readings"][-1]["reading"]["inch"]["text"], "0.4500")
         self.assertEqual(Entry.objects.last().typed, "11.43")  # type: ignore[union-attr]
 
     def test_refused_entries_store_nothing(self) -> None:
@@ -86,7 +86,7 @@ class DieRecords(ApiCase):
         later = self.send("POST", "/api/jobs", document({"title": "More studs"})).json()
         record = later["die_records"][0]
         self.assertEqual((record["thread"], record["pieces"]), ("3/8-16 UNC", 1))
-        self.assertEqual(record["blank"]["shown"]["in"]["text"], "0.3687")
+        self.assertEqual(record["blank"]["shown"]["inch"]["text"], "0.3687")
         other = self.send("POST", "/api/jobs", document({"material": "brass"})).json()
         self.assertEqual(other["die_records"], [])
 

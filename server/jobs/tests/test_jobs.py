@@ -33,7 +33,7 @@ class Jobs(ApiCase):
         """0.375 less a twentieth of 1/16 (brass) is 0.371875."""
         answer = self.send("POST", "/api/jobs/plan", document({"material": "brass"}))
         figures = {f["key"]: f["figure"] for f in answer.json()["operations"][1]["figures"]}
-        self.assertEqual(figures["diameter"]["shown"]["in"]["text"], "0.3719")
+        self.assertEqual(figures["diameter"]["shown"]["inch"]["text"], "0.3719")
         self.assertEqual(Job.objects.count(), 1)
 
     def test_a_change_is_stored_with_a_new_revision(self) -> None:

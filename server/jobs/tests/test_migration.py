@@ -30,7 +30,7 @@ call_command("migrate", verbosity=0)
 from django.test import Client
 client = Client(headers={"host": "127.0.0.1"})
 from server.jobs.models import Entry, Job
-from server.jobs.present import job_file
+from server.jobs.file import job_file
 out = {}
 for job in Job.objects.order_by("pk"):
     told = client.get(f"/api/jobs/{job.pk}/bench").json()
@@ -115,4 +115,4 @@ class Lifted(ApiCase):
             bring_up_to_date()
             self.assertEqual(self.stored().document["version"], 3)
             self.assertEqual(self.get(self.url("/bench"))["step"]["key"], "groove:s1")
-        self.assertEqual(self.get(self.url())["plan"]["overall"]["in"]["text"], "2.500")
+        self.assertEqual(self.get(self.url())["plan"]["overall"]["inch"]["text"], "2.500")

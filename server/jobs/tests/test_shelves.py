@@ -5,8 +5,11 @@ from __future__ import annotations
 import csv
 import io
 import json
+import zlib
+from importlib import import_module
 from unittest import mock
 
+from django.apps import apps
 from django.test import Client
 
 from lathework.tests.samples import document
@@ -61,6 +64,17 @@ class Closed(ApiCase):
             self.assertEqual((self.get(self.url()), self.get(self.url("/bench")), self.jobs()), told)
             self.assertEqual([self.client.get(self.url(f"/{file}")).content for file in self.FILES], before)
 
+    def test_what_was_kept_before_inches_had_their_name_is_told_alike(self) -> None:
+        self.walk_to("gauge:s1")
+        self.act("close", reason="drawing withdrawn")
+        told = self.get(self.url()), self.get(self.url("/bench"))
+        for kept_one in ClosedAnswer.objects.filter(name__in=("bench", "job-1")):
+            old = zlib.decompress(kept_one.content).replace(b'"inch":', b'"in":')
+            ClosedAnswer.objects.filter(pk=kept_one.pk).update(content=zlib.compress(old))
+        self.assertIn("in", self.get(self.url())["plan"]["overall"])
+        import_module("server.jobs.migrations.0007_kept_inch").rename(apps, None)
+        self.assertEqual((self.get(self.url()), self.get(self.url("/bench"))), told)
+
     def test_an_imported_one_too_and_an_opened_one_no_more(self) -> None:
         self.act("close", reason="drawing withdrawn")
         again = self.send("POST", "/api/jobs/import", self.get(self.url("/job.json"))).json()
@@ -97,7 +111,7 @@ class OneBadJob(ApiCase):
         client = Client(raise_request_exception=False)
         before = self.saw()
         body = {**before, "step": "face:right", "kind": "done"}
-        with mock.patch("server.jobs.api.bench_screen", side_effect=ValueError), self.assertLogs("django.request"):
+        with mock.patch("server.jobs.api.job_bench", side_effect=ValueError), self.assertLogs("django.request"):
             answer = client.post(self.url("/entries"), json.dumps(body), content_type="application/json")
         self.assertEqual(answer.status_code, 500)
         self.assertEqual(self.saw(), before)

@@ -46,7 +46,7 @@ class Log(ApiCase):
     def test_a_reading_is_found_as_it_was_typed(self) -> None:
         found = self.log("0.3687")["entries"]
         self.assertEqual([(e["kind"], e["typed"]) for e in found], [("reading", "0.3687")])
-        self.assertEqual(found[0]["reading"]["in"]["text"], "0.3687")
+        self.assertEqual(found[0]["reading"]["inch"]["text"], "0.3687")
 
     def test_settings_and_verdicts_are_told_in_words(self) -> None:
         self.assertEqual([e["said"] for e in self.log(kind="setting")["entries"]], ["close 1/8 turn"])
@@ -94,7 +94,7 @@ class Log(ApiCase):
                 entry["said"],
             ]
             told += [length[unit]["text"] for length in (entry["reading"], entry["dialled"], entry["aim"])
-                     if length for unit in ("in", "mm")]  # fmt: skip
+                     if length for unit in ("inch", "mm")]  # fmt: skip
             for words in filter(None, told):
                 with self.subTest(entry["kind"], words=words):
                     self.assertIn(entry["id"], [one["id"] for one in self.log(words)["entries"]])

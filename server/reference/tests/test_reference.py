@@ -28,7 +28,7 @@ class Reference(SimpleTestCase):
         found = self.client.get("/api/size?q=G1/4").json()
         major = found["figures"]["basic"][0]
         self.assertEqual(
-            major["shown"], {"in": {"text": "0.5180", "unit": "in"}, "mm": {"text": "13.157", "unit": "mm"}}
+            major["shown"], {"inch": {"text": "0.5180", "unit": "in"}, "mm": {"text": "13.157", "unit": "mm"}}
         )
         for figure in (*found["figures"]["basic"], found["figures"]["wire"], *found["figures"]["groove"]):
             self.assertTrue(figure["formula"] and figure["source"]["title"])
@@ -67,7 +67,7 @@ class Reference(SimpleTestCase):
     def test_a_worn_reading_is_told_beside_what_it_may_have_been(self) -> None:
         """0.369 on a worn 3/8: 0.006 under."""
         found = self.client.get("/api/sample?reading=0.369&unit=in&of=across").json()
-        self.assertEqual((found[0]["typed"], found[0]["under"]["in"]["text"]), ("3/8 in", "0.0060"))
+        self.assertEqual((found[0]["typed"], found[0]["under"]["inch"]["text"]), ("3/8 in", "0.0060"))
         threads = self.client.get("/api/sample?reading=0.369&unit=in&of=thread").json()
         self.assertIn("3/8-16 UNC", [one["typed"] for one in threads])
         self.assertEqual(self.client.get("/api/sample?reading=worn").status_code, 422)

@@ -2,7 +2,7 @@
 import type { Schemas } from '@/shared/api/client'
 
 /** What must be read before the bench goes on: in this use others decide. */
-defineProps<{ cautions: Schemas['CautionOut'][]; busy: boolean }>()
+defineProps<{ cautions: Schemas['Caution'][]; busy: boolean }>()
 const emit = defineEmits<{ read: [] }>()
 </script>
 

@@ -20,7 +20,7 @@ import { useUnits } from '@/shared/figures/useUnits'
 const props = defineProps<{ id: number }>()
 const router = useRouter()
 const { bench, problem, busy, moved, load, record, undo, close } = useBench(props.id)
-const { unit, toggle } = useUnits()
+const { unit, toggle, words } = useUnits()
 const { data: choices } = useChoices()
 const typed = ref('')
 const asking = ref<'' | 'reason' | 'note' | 'close'>('')
@@ -128,7 +128,7 @@ void load()
     <template v-else-if="step">
       <div>
         <p v-if="bench.zero" class="zero">◇ {{ bench.zero }}</p>
-        <p v-if="bench.outdated" class="outdated" role="status">≠ {{ bench.outdated[unit] }}</p>
+        <p v-if="bench.outdated" class="outdated" role="status">≠ {{ words(bench.outdated) }}</p>
         <h1><StepSentence :step="step" /></h1>
         <p v-if="step.tool && !gauging" class="tool muted">{{ step.tool }}</p>
       </div>

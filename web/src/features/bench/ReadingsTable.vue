@@ -2,7 +2,7 @@
 import type { Schemas } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
 
-defineProps<{ readings: Schemas['ReadingOut'][] }>()
+defineProps<{ readings: Schemas['ReadingShown'][] }>()
 const { told } = useUnits()
 </script>
 

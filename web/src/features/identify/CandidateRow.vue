@@ -5,9 +5,9 @@ import type { Schemas } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
 
 /** A thread it may be: how probable, and what speaks for it and against it. */
-const props = defineProps<{ candidate: Schemas['CandidateOut']; open: boolean; first: boolean }>()
+const props = defineProps<{ candidate: Schemas['CandidateShown']; open: boolean; first: boolean }>()
 const emit = defineEmits<{ toggle: []; take: [] }>()
-const { text, unit } = useUnits()
+const { text, words } = useUnits()
 const NAMES: Record<string, string> = {
   outside: 'outside',
   bore: 'bore',
@@ -60,7 +60,7 @@ function weigh(times: number): string {
           <tr v-for="reason in candidate.reasons" :key="reason.evidence">
             <td>{{ NAMES[reason.evidence] ?? reason.evidence }}</td>
             <td class="fig">{{ reason.measured }}</td>
-            <td class="fig">{{ reason.expected[unit] }}</td>
+            <td class="fig">{{ words(reason.expected) }}</td>
             <td>{{ weigh(reason.times) }}</td>
           </tr>
         </tbody>

@@ -6,7 +6,7 @@ import InlineField from '@/shared/controls/InlineField.vue'
 
 /** How often each series is met before anything is measured: shown, and set by typing over it. */
 defineProps<{
-  priors: Schemas['PriorOut'][]
+  priors: Schemas['PriorShown'][]
   shares: Record<string, string>
   errors: FieldError[]
 }>()

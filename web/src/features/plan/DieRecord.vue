@@ -3,7 +3,7 @@ import type { Schemas } from '@/shared/api/client'
 import FigureRow from '@/shared/figures/FigureRow.vue'
 
 /** What the log says of the blank for a die, once pieces were gauged; taken over by a press. */
-defineProps<{ records: Schemas['DieRecordOut'][]; closed: boolean; fraction: string }>()
+defineProps<{ records: Schemas['DieRecordShown'][]; closed: boolean; fraction: string }>()
 const emit = defineEmits<{ take: [fraction: string] }>()
 </script>
 

@@ -51,7 +51,7 @@ const fraction = computed(
   () =>
     plan.value?.blanks
       .find((b) => b.school === 'pitch-fraction')
-      ?.figure.inputs.find((given) => given.name === 'fraction')?.in,
+      ?.figure.inputs.find((given) => given.name === 'fraction')?.inch,
 )
 
 const own = computed(() => draft.value && ownOf(draft.value, inHand.value))

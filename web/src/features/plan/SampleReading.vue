@@ -19,7 +19,7 @@ const props = defineProps<{
   readonly?: boolean
 }>()
 const emit = defineEmits<{ 'update:modelValue': [string]; commit: []; pick: [string] }>()
-const { unit } = useUnits()
+const { told } = useUnits()
 const { found } = useLive(
   () => (props.modelValue.trim() ? { reading: props.modelValue, unit: props.jobUnit, of: props.of } : null),
   (query) => ask(client.GET('/api/sample', { params: { query } })),
@@ -27,7 +27,7 @@ const { found } = useLive(
 const offered = computed(() => found.value ?? [])
 /** How far the reading lies from a size, in words: a true minus sign means over. */
 function off(under: Shown): string {
-  const { text } = under[unit.value]
+  const { text } = told(under)
   return text.startsWith('−') ? `${text.slice(1)} over` : `${text} under`
 }
 </script>

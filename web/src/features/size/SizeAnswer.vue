@@ -8,7 +8,7 @@ import FigureValue from '@/shared/figures/FigureValue.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 
 /** A thread at a glance: what to turn, what to drill, what to relieve, what to measure over. */
-const props = defineProps<{ size: Schemas['SizeOut'] }>()
+const props = defineProps<{ size: Schemas['SizeShown'] }>()
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
 const chosen = ref<string>('')

@@ -3,7 +3,7 @@ import type { Schemas } from '@/shared/api/client'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 
 /** Ways to make a stripped hole good, the simplest first. */
-defineProps<{ mends: Schemas['MendOut'][] }>()
+defineProps<{ mends: Schemas['MendShown'][] }>()
 </script>
 
 <template>

@@ -5,7 +5,7 @@ import type { Figure, Schemas } from '@/shared/api/client'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 
 /** Limits of bolt and nut in both units at once; pressing one opens its working. */
-const props = defineProps<{ card: Schemas['CardOut'] }>()
+const props = defineProps<{ card: Schemas['CardShown'] }>()
 const asked = ref<Figure | null>(null)
 const SIDES = { external: 'Bolt', internal: 'Nut' } as const
 const sides = computed(() =>
@@ -30,7 +30,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
             s.name
           }}
           <span class="muted small">class</span
-          >&nbsp;<span class="fig">{{ s.of?.class }}</span>
+          >&nbsp;<span class="fig">{{ s.of?.class_name }}</span>
         </caption>
         <thead>
           <tr>
@@ -50,12 +50,12 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
           <tr v-for="row in s.rows" :key="row.name">
             <th scope="row">{{ row.name }}</th>
             <template v-for="(figure, n) in [row.least, row.greatest]" :key="n">
-              <td v-for="unit in ['in', 'mm'] as const" :key="unit">
+              <td v-for="unit in ['inch', 'mm'] as const" :key="unit">
                 <button
                   v-if="figure"
                   type="button"
                   class="cell fig"
-                  :class="{ own: card.unit === unit }"
+                  :class="{ own: (card.unit === 'in') === (unit === 'inch') }"
                   :title="`Working of ${figure.name}`"
                   @click="ask(figure)"
                 >

@@ -9,7 +9,7 @@ import { groupsOf } from '@/features/threads/threadGroups'
 import type { CardQuery } from '@/features/threads/useCard'
 
 /** What the shop turns, drills and measures for this thread, with the wire, drill and plating it has. */
-const props = defineProps<{ card: Schemas['CardOut']; query: CardQuery; errors: FieldError[] }>()
+const props = defineProps<{ card: Schemas['CardShown']; query: CardQuery; errors: FieldError[] }>()
 const emit = defineEmits<{ change: [field: keyof CardQuery, value: string] }>()
 const error = (field: string) => props.errors.find((e) => e.field === field)
 

@@ -8,7 +8,7 @@ import { type CardQuery, cardFile } from '@/features/threads/useCard'
 import { useFavourites } from '@/features/threads/useFavourites'
 
 /** The page's head: the thread, what its letters mean, its classes, and ways to take it away. */
-const props = defineProps<{ card: Schemas['CardOut']; query: CardQuery; errors: FieldError[] }>()
+const props = defineProps<{ card: Schemas['CardShown']; query: CardQuery; errors: FieldError[] }>()
 const emit = defineEmits<{ change: [field: keyof CardQuery, value: string]; over: [] }>()
 const { kept, toggle } = useFavourites()
 const isKept = computed(() => kept.value.includes(props.card.designation))
@@ -51,8 +51,8 @@ const print = () => window.print()
         v-if="card.external"
         label="Class of the bolt"
         before="bolt class"
-        :model-value="card.external.class"
-        :choices="choices([...new Set([...card.external_classes, card.external.class])])"
+        :model-value="card.external.class_name"
+        :choices="choices([...new Set([...card.external_classes, card.external.class_name])])"
         :error="error('class')"
         @update:model-value="emit('change', 'class', $event)"
       />
@@ -60,8 +60,8 @@ const print = () => window.print()
         v-if="card.internal"
         label="Class of the nut"
         before="nut class"
-        :model-value="card.internal.class"
-        :choices="choices([...new Set([...card.internal_classes, card.internal.class])])"
+        :model-value="card.internal.class_name"
+        :choices="choices([...new Set([...card.internal_classes, card.internal.class_name])])"
         :error="error('internal_class')"
         @update:model-value="emit('change', 'internal_class', $event)"
       />

@@ -8,14 +8,14 @@ export interface Group {
   before?: string
   hint?: string
   note?: string
-  drills?: Schemas['DrillOut'][]
+  drills?: Schemas['DrillNumbers'][]
   figures: { label: string; figure: Figure }[]
 }
 
 const named = (figures: Figure[]) => figures.map((figure) => ({ label: figure.name, figure }))
 
 /** The groups of a thread's page, in the order of the work; those without a figure or a field are left out. */
-export function groupsOf(c: Schemas['CardOut']): Group[] {
+export function groupsOf(c: Schemas['CardShown']): Group[] {
   const w = c.three_wires
   const groups: Group[] = [
     {

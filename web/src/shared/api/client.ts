@@ -3,16 +3,16 @@ import createClient from 'openapi-fetch'
 import type { components, paths } from '@/shared/api/schema.generated'
 
 export type Schemas = components['schemas']
-export type Figure = Schemas['FigureOut']
+export type Figure = Schemas['FigureShown']
 export type Shown = Schemas['Shown']
-export type Sheet = Schemas['SheetOut']
-export type Operation = Schemas['OperationOut']
+export type Sheet = Schemas['SheetShown']
+export type Operation = Schemas['StepShown']
 export type JobCard = Schemas['JobCard']
-export type Standing = Schemas['StandingOut']
-export type Job = Schemas['JobOut']
+export type Standing = Schemas['StandingShown']
+export type Job = Schemas['JobShown']
 export type JobDocument = Schemas['JobDocument']
-export type Plan = Schemas['PlanOut']
-export type Bench = Schemas['BenchOut']
+export type Plan = Schemas['PlanShown']
+export type Bench = Schemas['JobBench']
 export type FieldError = Schemas['FieldError']
 export type Unit = 'in' | 'mm'
 

@@ -805,11 +805,11 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
-         * AdviceOut
+         * AdviceShown
          * @description What to do with the die.
          */
-        AdviceOut: {
-            eighths: components["schemas"]["FigureOut"] | null;
+        AdviceShown: {
+            eighths: components["schemas"]["FigureShown"] | null;
             /**
              * Move
              * @enum {string}
@@ -829,10 +829,10 @@ export interface components {
             alive: boolean;
         };
         /**
-         * AnswerOut
-         * @description Another school's answer.
+         * AnswerShown
+         * @description What another school says.
          */
-        AnswerOut: {
+        AnswerShown: {
             /** Remark */
             remark: string;
             /** School */
@@ -840,87 +840,16 @@ export interface components {
             shown: components["schemas"]["Shown"];
         };
         /**
-         * BasicOut
+         * BasicNumbers
          * @description Basic diameters in the thread's own unit.
          */
-        BasicOut: {
+        BasicNumbers: {
             /** Major */
             major: number;
             /** Minor */
             minor: number;
             /** Pitch Diameter */
             pitch_diameter: number;
-        };
-        /**
-         * BenchOut
-         * @description The bench screen; `part` is the number, from 1, of the part in hand.
-         */
-        BenchOut: {
-            /** Adjusted */
-            adjusted: boolean;
-            advice: components["schemas"]["AdviceOut"] | null;
-            /** Changed At */
-            changed_at: string;
-            /** Closed */
-            closed: string;
-            cut: components["schemas"]["CutOut"] | null;
-            drawing: components["schemas"]["SheetOut"];
-            /** Finished */
-            finished: boolean;
-            /** Gauged Pieces */
-            gauged_pieces: number;
-            /** Good */
-            good: number;
-            /** Held */
-            held: string;
-            /** Hindrance */
-            hindrance: string;
-            /** Id */
-            id: number;
-            /** Last */
-            last: number;
-            /** Opened Eighths */
-            opened_eighths: number;
-            outdated: components["schemas"]["OutdatedOut"] | null;
-            /** Part */
-            part: number;
-            /** Parts */
-            parts: components["schemas"]["PartState"][];
-            /** Piece */
-            piece: number;
-            /** Quantity */
-            quantity: number;
-            /** Readings */
-            readings: components["schemas"]["ReadingOut"][];
-            /** Revision */
-            revision: number;
-            /** Scrapped */
-            scrapped: number;
-            /**
-             * Shelf
-             * @enum {string}
-             */
-            shelf: "open" | "archive" | "bin";
-            /**
-             * State
-             * @enum {string}
-             */
-            state: "planned" | "on the bench" | "held" | "finished" | "closed" | "unreadable";
-            step: components["schemas"]["OperationOut"] | null;
-            /** Steps */
-            steps: components["schemas"]["StepState"][];
-            /** Title */
-            title: string;
-            /**
-             * Unit
-             * @enum {string}
-             */
-            unit: "in" | "mm";
-            /** Unread */
-            unread: components["schemas"]["CautionOut"][];
-            verdict: components["schemas"]["VerdictOut"] | null;
-            /** Zero */
-            zero: string;
         };
         /**
          * BlankNumbers
@@ -936,19 +865,22 @@ export interface components {
              * @enum {string}
              */
             school: "nominal" | "pitch-fraction" | "mid-limits" | "mate-takes";
-            /** Source */
-            source: string;
+            /**
+             * Source
+             * @enum {string}
+             */
+            source: "standard" | "handbook" | "practice" | "memory";
             /** Verdict */
             verdict: string;
             /** Within Class */
             within_class: boolean;
         };
         /**
-         * BlankOut
+         * BlankShown
          * @description One school's blank.
          */
-        BlankOut: {
-            figure: components["schemas"]["FigureOut"];
+        BlankShown: {
+            figure: components["schemas"]["FigureShown"];
             /** Name */
             name: string;
             /**
@@ -1005,18 +937,31 @@ export interface components {
             thread?: string;
         };
         /**
-         * CandidateOut
+         * BothUnits
+         * @description A text with its lengths in inches, and with them in millimetres; alike where it has none.
+         */
+        BothUnits: {
+            /** Inch */
+            inch: string;
+            /** Mm */
+            mm: string;
+        };
+        /**
+         * CandidateShown
          * @description A thread it may be.
          */
-        CandidateOut: {
+        CandidateShown: {
             /** Also */
             also: string[];
             /** Angle Deg */
             angle_deg: number;
             /** Designation */
             designation: string;
-            /** Family */
-            family: string;
+            /**
+             * Family
+             * @enum {string}
+             */
+            family: "unified" | "metric" | "whitworth" | "model-engineer" | "bsp" | "ba" | "npt" | "cycle" | "trapezoidal";
             major: components["schemas"]["Shown"];
             /** Notes */
             notes: string[];
@@ -1024,86 +969,11 @@ export interface components {
             /** Probability */
             probability: number;
             /** Reasons */
-            reasons: components["schemas"]["ReasonOut"][];
+            reasons: components["schemas"]["ReasonShown"][];
             /** Series */
             series: string;
             /** Tpi */
             tpi: number | null;
-        };
-        /**
-         * CardOut
-         * @description A thread's page in the book.
-         */
-        CardOut: {
-            /** Angle Deg */
-            angle_deg: number;
-            basic: components["schemas"]["BasicOut"];
-            /** Blank */
-            blank: components["schemas"]["BlankNumbers"][];
-            chamfer: components["schemas"]["ChamferOut"] | null;
-            /** Designation */
-            designation: string;
-            drawing: components["schemas"]["SheetOut"];
-            /** Drill */
-            drill: components["schemas"]["FigureOut"][];
-            external: components["schemas"]["ExternalOut"] | null;
-            /** External Classes */
-            external_classes: string[];
-            /** Family */
-            family: string;
-            figures: components["schemas"]["SizeFigures"];
-            /** Gauges */
-            gauges: components["schemas"]["FigureOut"][];
-            groove: components["schemas"]["GrooveOut"] | null;
-            /**
-             * Hand
-             * @enum {string}
-             */
-            hand: "right" | "left";
-            internal: components["schemas"]["InternalOut"] | null;
-            /** Internal Classes */
-            internal_classes: string[];
-            /** Lead */
-            lead: number;
-            /** Length */
-            length: string;
-            /** Lengths */
-            lengths: components["schemas"]["FigureOut"][];
-            /** Letters */
-            letters: components["schemas"]["LetterOut"][];
-            /** Limits */
-            limits: components["schemas"]["LimitRow"][];
-            micrometer: components["schemas"]["FigureOut"] | null;
-            /** Notes */
-            notes: string[];
-            /** Pitch */
-            pitch: number;
-            /** Plating */
-            plating: components["schemas"]["FigureOut"][];
-            /** Series */
-            series: string;
-            source: components["schemas"]["SourceOut"];
-            /** Special */
-            special: boolean;
-            /** Starts */
-            starts: number;
-            stress: components["schemas"]["FigureOut"] | null;
-            /** Stress Area */
-            stress_area: number | null;
-            /** Taper */
-            taper: number;
-            taper_lengths: components["schemas"]["TaperOut"] | null;
-            /** Tapping Drills */
-            tapping_drills: components["schemas"]["DrillOut"][];
-            three_wires: components["schemas"]["ThreeWires"] | null;
-            /** Tpi */
-            tpi: number | null;
-            /**
-             * Unit
-             * @enum {string}
-             */
-            unit: "in" | "mm";
-            wires: components["schemas"]["WiresOut"];
         };
         /**
          * CardQuery
@@ -1144,10 +1014,88 @@ export interface components {
             wire?: string;
         };
         /**
-         * CautionOut
-         * @description A caution beside a step.
+         * CardShown
+         * @description A thread's page in the book.
          */
-        CautionOut: {
+        CardShown: {
+            /** Angle Deg */
+            angle_deg: number;
+            basic: components["schemas"]["BasicNumbers"];
+            /** Blank */
+            blank: components["schemas"]["BlankNumbers"][];
+            chamfer: components["schemas"]["ChamferNumbers"] | null;
+            /** Designation */
+            designation: string;
+            drawing: components["schemas"]["SheetShown"];
+            /** Drill */
+            drill: components["schemas"]["FigureShown"][];
+            external: components["schemas"]["ExternalNumbers"] | null;
+            /** External Classes */
+            external_classes: string[];
+            /**
+             * Family
+             * @enum {string}
+             */
+            family: "unified" | "metric" | "whitworth" | "model-engineer" | "bsp" | "ba" | "npt" | "cycle" | "trapezoidal";
+            figures: components["schemas"]["SizeFigures"];
+            /** Gauges */
+            gauges: components["schemas"]["FigureShown"][];
+            groove: components["schemas"]["GrooveNumbers"] | null;
+            /**
+             * Hand
+             * @enum {string}
+             */
+            hand: "right" | "left";
+            internal: components["schemas"]["InternalNumbers"] | null;
+            /** Internal Classes */
+            internal_classes: string[];
+            /** Lead */
+            lead: number;
+            /** Length */
+            length: string;
+            /** Lengths */
+            lengths: components["schemas"]["FigureShown"][];
+            /** Letters */
+            letters: components["schemas"]["Letter"][];
+            /** Limits */
+            limits: components["schemas"]["LimitRow"][];
+            micrometer: components["schemas"]["FigureShown"] | null;
+            /** Notes */
+            notes: string[];
+            /** Pitch */
+            pitch: number;
+            /** Plating */
+            plating: components["schemas"]["FigureShown"][];
+            /** Series */
+            series: string;
+            source: components["schemas"]["Source"];
+            /** Special */
+            special: boolean;
+            /** Starts */
+            starts: number;
+            stress: components["schemas"]["FigureShown"] | null;
+            /** Stress Area */
+            stress_area: number | null;
+            /** Taper */
+            taper: number;
+            taper_lengths: components["schemas"]["TaperNumbers"] | null;
+            /** Tapping Drills */
+            tapping_drills: components["schemas"]["DrillNumbers"][];
+            three_wires: components["schemas"]["WiresShown"] | null;
+            /** Tpi */
+            tpi: number | null;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "mm";
+            wires: components["schemas"]["WireNumbers"];
+        };
+        /**
+         * Caution
+         * @description A caution: stable code, what to do, why. Source of all: practice.
+         */
+        Caution: {
             /** Code */
             code: string;
             /** Do */
@@ -1156,10 +1104,10 @@ export interface components {
             why: string;
         };
         /**
-         * ChamferOut
+         * ChamferNumbers
          * @description A lead chamfer.
          */
-        ChamferOut: {
+        ChamferNumbers: {
             /** Diameter */
             diameter: number;
         };
@@ -1173,10 +1121,10 @@ export interface components {
             revision: number;
         };
         /**
-         * ChoiceOut
+         * ChoiceShown
          * @description One choice: what is stored, what is shown, and a remark.
          */
-        ChoiceOut: {
+        ChoiceShown: {
             /** Code */
             code: string;
             /** Name */
@@ -1185,59 +1133,59 @@ export interface components {
             remark: string;
         };
         /**
-         * ChoicesOut
+         * Choices
          * @description Everything a form offers.
          */
-        ChoicesOut: {
+        Choices: {
             /** Cutters */
-            cutters: components["schemas"]["ChoiceOut"][];
+            cutters: components["schemas"]["ChoiceShown"][];
             /** Dials */
-            dials: components["schemas"]["ChoiceOut"][];
+            dials: components["schemas"]["ChoiceShown"][];
             /** Edges */
-            edges: components["schemas"]["ChoiceOut"][];
+            edges: components["schemas"]["ChoiceShown"][];
             /** Finishes */
-            finishes: components["schemas"]["ChoiceOut"][];
+            finishes: components["schemas"]["ChoiceShown"][];
             /** Hazards */
-            hazards: components["schemas"]["ChoiceOut"][];
+            hazards: components["schemas"]["ChoiceShown"][];
             /** Holders */
-            holders: components["schemas"]["ChoiceOut"][];
+            holders: components["schemas"]["ChoiceShown"][];
             /** Lathes */
-            lathes: components["schemas"]["ChoiceOut"][];
+            lathes: components["schemas"]["ChoiceShown"][];
             /** Materials */
-            materials: components["schemas"]["ChoiceOut"][];
+            materials: components["schemas"]["ChoiceShown"][];
             /** Mounts */
-            mounts: components["schemas"]["ChoiceOut"][];
+            mounts: components["schemas"]["ChoiceShown"][];
             /** Mouths */
-            mouths: components["schemas"]["ChoiceOut"][];
+            mouths: components["schemas"]["ChoiceShown"][];
             /** Orders */
-            orders: components["schemas"]["ChoiceOut"][];
+            orders: components["schemas"]["ChoiceShown"][];
             /** Readouts */
-            readouts: components["schemas"]["ChoiceOut"][];
+            readouts: components["schemas"]["ChoiceShown"][];
             /** Schools */
-            schools: components["schemas"]["ChoiceOut"][];
+            schools: components["schemas"]["ChoiceShown"][];
             /** Shapes */
-            shapes: components["schemas"]["ChoiceOut"][];
+            shapes: components["schemas"]["ChoiceShown"][];
             /** Starts */
-            starts: components["schemas"]["ChoiceOut"][];
+            starts: components["schemas"]["ChoiceShown"][];
             /** Stocks */
-            stocks: components["schemas"]["ChoiceOut"][];
+            stocks: components["schemas"]["ChoiceShown"][];
             /** Supports */
-            supports: components["schemas"]["ChoiceOut"][];
+            supports: components["schemas"]["ChoiceShown"][];
             /** Tappings */
-            tappings: components["schemas"]["ChoiceOut"][];
+            tappings: components["schemas"]["ChoiceShown"][];
             /** Verdicts */
-            verdicts: components["schemas"]["ChoiceOut"][];
+            verdicts: components["schemas"]["ChoiceShown"][];
         };
         /**
-         * CutOut
+         * CutShown
          * @description The next cut.
          */
-        CutOut: {
-            dial: components["schemas"]["FigureOut"] | null;
-            expect: components["schemas"]["FigureOut"] | null;
-            give_or_take: components["schemas"]["FigureOut"] | null;
-            left: components["schemas"]["FigureOut"];
-            ratio: components["schemas"]["FigureOut"];
+        CutShown: {
+            dial: components["schemas"]["FigureShown"] | null;
+            expect: components["schemas"]["FigureShown"] | null;
+            give_or_take: components["schemas"]["FigureShown"] | null;
+            left: components["schemas"]["FigureShown"];
+            ratio: components["schemas"]["FigureShown"];
             /**
              * State
              * @enum {string}
@@ -1247,11 +1195,11 @@ export interface components {
             then: string;
         };
         /**
-         * DieRecordOut
+         * DieRecordShown
          * @description What the log says of the blank for a thread: the figure, from how many pieces, as a fraction of the pitch.
          */
-        DieRecordOut: {
-            blank: components["schemas"]["FigureOut"];
+        DieRecordShown: {
+            blank: components["schemas"]["FigureShown"];
             /** Fraction */
             fraction: string;
             /** Pieces */
@@ -1269,27 +1217,27 @@ export interface components {
             shown: components["schemas"]["Shown"];
         };
         /**
-         * DrillChoiceOut
+         * DrillChoiceShown
          * @description A drill one owns: what it probably cuts, and whether the class allows it.
          */
-        DrillChoiceOut: {
+        DrillChoiceShown: {
             /**
              * Fit
              * @enum {string}
              */
             fit: "within" | "too-small" | "too-large";
-            hole: components["schemas"]["FigureOut"];
+            hole: components["schemas"]["FigureShown"];
             /** Name */
             name: string;
-            percent: components["schemas"]["FigureOut"];
+            percent: components["schemas"]["FigureShown"];
             /** Torque Percent */
             torque_percent: number;
         };
         /**
-         * DrillOut
+         * DrillNumbers
          * @description A tapping drill with the per cent thread it leaves.
          */
-        DrillOut: {
+        DrillNumbers: {
             /** Convention */
             convention: string;
             /** Diameter */
@@ -1442,22 +1390,12 @@ export interface components {
             worn?: string;
         };
         /**
-         * ExpectedOut
-         * @description What was to be expected, lengths in either unit.
-         */
-        ExpectedOut: {
-            /** In */
-            in: string;
-            /** Mm */
-            mm: string;
-        };
-        /**
-         * ExternalOut
+         * ExternalNumbers
          * @description Limits of the external thread: least and greatest of each diameter.
          */
-        ExternalOut: {
-            /** Class */
-            class: string;
+        ExternalNumbers: {
+            /** Class Name */
+            class_name: string;
             /** Major */
             major: number[];
             /** Minor Max */
@@ -1482,14 +1420,14 @@ export interface components {
             message: string;
         };
         /**
-         * FigureOut
-         * @description A figure with its working.
+         * FigureShown
+         * @description A figure with its working; `value` is in `unit`.
          */
-        FigureOut: {
+        FigureShown: {
             /** Formula */
             formula: string;
             /** Inputs */
-            inputs: components["schemas"]["GivenOut"][];
+            inputs: components["schemas"]["GivenShown"][];
             /**
              * Kind
              * @enum {string}
@@ -1500,70 +1438,35 @@ export interface components {
             /** Note */
             note: string;
             /** Others */
-            others: components["schemas"]["AnswerOut"][];
+            others: components["schemas"]["AnswerShown"][];
             shown: components["schemas"]["Shown"];
-            source: components["schemas"]["SourceOut"];
+            source: components["schemas"]["Source"];
             /** Unit */
             unit: string;
             /** Value */
             value: number;
         };
         /**
-         * GivenOut
-         * @description One input of a figure.
+         * GivenShown
+         * @description One input of a figure, its value with the unit in inches and in millimetres.
          */
-        GivenOut: {
-            /** In */
-            in: string;
+        GivenShown: {
+            /** Inch */
+            inch: string;
             /** Mm */
             mm: string;
             /** Name */
             name: string;
         };
         /**
-         * GrooveOut
+         * GrooveNumbers
          * @description A relief groove.
          */
-        GrooveOut: {
+        GrooveNumbers: {
             /** Diameter */
             diameter: number;
             /** Width */
             width: number;
-        };
-        /**
-         * HoleOut
-         * @description A tapped hole.
-         */
-        HoleOut: {
-            /** Beside */
-            beside: components["schemas"]["DrillChoiceOut"][];
-            bore: components["schemas"]["FigureOut"];
-            chart: components["schemas"]["SheetOut"];
-            /** Class Name */
-            class_name: string;
-            countersink: components["schemas"]["FigureOut"];
-            /** Depths */
-            depths: components["schemas"]["FigureOut"][];
-            /** Designation */
-            designation: string;
-            form: components["schemas"]["FigureOut"] | null;
-            margin: components["schemas"]["FigureOut"] | null;
-            /** Mends */
-            mends: components["schemas"]["MendOut"][];
-            /** Percent */
-            percent: number;
-            pick: components["schemas"]["DrillChoiceOut"] | null;
-            /** Strength */
-            strength: components["schemas"]["FigureOut"][];
-            thin: components["schemas"]["ThinOut"] | null;
-            /** Trade */
-            trade: string;
-            /** Warnings */
-            warnings: string[];
-            /** Weaker */
-            weaker: string;
-            /** Words */
-            words: string;
         };
         /**
          * HoleQuery
@@ -1614,6 +1517,41 @@ export interface components {
             through?: string;
         };
         /**
+         * HoleShown
+         * @description A tapped hole.
+         */
+        HoleShown: {
+            /** Beside */
+            beside: components["schemas"]["DrillChoiceShown"][];
+            bore: components["schemas"]["FigureShown"];
+            chart: components["schemas"]["SheetShown"];
+            /** Class Name */
+            class_name: string;
+            countersink: components["schemas"]["FigureShown"];
+            /** Depths */
+            depths: components["schemas"]["FigureShown"][];
+            /** Designation */
+            designation: string;
+            form: components["schemas"]["FigureShown"] | null;
+            margin: components["schemas"]["FigureShown"] | null;
+            /** Mends */
+            mends: components["schemas"]["MendShown"][];
+            /** Percent */
+            percent: number;
+            pick: components["schemas"]["DrillChoiceShown"] | null;
+            /** Strength */
+            strength: components["schemas"]["FigureShown"][];
+            thin: components["schemas"]["ThinMetalShown"] | null;
+            /** Trade */
+            trade: string;
+            /** Warnings */
+            warnings: string[];
+            /** Weaker */
+            weaker: string;
+            /** Words */
+            words: string;
+        };
+        /**
          * IdentifiedIn
          * @description How the thread was identified: evidence as typed, by field, and how probable the thread was.
          */
@@ -1624,6 +1562,28 @@ export interface components {
             };
             /** Probability */
             probability: number;
+        };
+        /**
+         * IdentifiedShown
+         * @description Candidates, best first, and what to do next.
+         */
+        IdentifiedShown: {
+            /** Candidates */
+            candidates: components["schemas"]["CandidateShown"][];
+            lookalike: components["schemas"]["MatingShown"] | null;
+            /** Mistake */
+            mistake: string;
+            next: components["schemas"]["NextShown"];
+            /** None Of These */
+            none_of_these: number;
+            /** Priors */
+            priors: components["schemas"]["PriorShown"][];
+            /** Remarks */
+            remarks: string[];
+            /** Settled */
+            settled: boolean;
+            /** Specials */
+            specials: string[];
         };
         /**
          * IdentifyIn
@@ -1642,34 +1602,12 @@ export interface components {
             };
         };
         /**
-         * IdentifyOut
-         * @description Candidates, best first, and what to do next.
-         */
-        IdentifyOut: {
-            /** Candidates */
-            candidates: components["schemas"]["CandidateOut"][];
-            lookalike: components["schemas"]["MatingOut"] | null;
-            /** Mistake */
-            mistake: string;
-            next: components["schemas"]["NextOut"];
-            /** None Of These */
-            none_of_these: number;
-            /** Priors */
-            priors: components["schemas"]["PriorOut"][];
-            /** Remarks */
-            remarks: string[];
-            /** Settled */
-            settled: boolean;
-            /** Specials */
-            specials: string[];
-        };
-        /**
-         * InternalOut
+         * InternalNumbers
          * @description Limits of the internal thread: least and greatest of each diameter.
          */
-        InternalOut: {
-            /** Class */
-            class: string;
+        InternalNumbers: {
+            /** Class Name */
+            class_name: string;
             /** Major Min */
             major_min: number;
             /** Minor */
@@ -1680,8 +1618,79 @@ export interface components {
             pitch_diameter: number[];
         };
         /**
+         * JobBench
+         * @description The bench of a job.
+         */
+        JobBench: {
+            /** Adjusted */
+            adjusted: boolean;
+            advice: components["schemas"]["AdviceShown"] | null;
+            /** Changed At */
+            changed_at: string;
+            /** Closed */
+            closed: string;
+            cut: components["schemas"]["CutShown"] | null;
+            drawing: components["schemas"]["SheetShown"];
+            /** Finished */
+            finished: boolean;
+            /** Gauged Pieces */
+            gauged_pieces: number;
+            /** Good */
+            good: number;
+            /** Held */
+            held: string;
+            /** Hindrance */
+            hindrance: string;
+            /** Id */
+            id: number;
+            /** Last */
+            last: number;
+            /** Opened Eighths */
+            opened_eighths: number;
+            outdated: components["schemas"]["BothUnits"] | null;
+            /** Part */
+            part: number;
+            /** Parts */
+            parts: components["schemas"]["PartStanding"][];
+            /** Piece */
+            piece: number;
+            /** Quantity */
+            quantity: number;
+            /** Readings */
+            readings: components["schemas"]["ReadingShown"][];
+            /** Revision */
+            revision: number;
+            /** Scrapped */
+            scrapped: number;
+            /**
+             * Shelf
+             * @enum {string}
+             */
+            shelf: "open" | "archive" | "bin";
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "planned" | "on the bench" | "held" | "finished" | "closed" | "unreadable";
+            step: components["schemas"]["StepShown"] | null;
+            /** Steps */
+            steps: components["schemas"]["StepStanding"][];
+            /** Title */
+            title: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "mm";
+            /** Unread */
+            unread: components["schemas"]["Caution"][];
+            verdict: components["schemas"]["VerdictShown"] | null;
+            /** Zero */
+            zero: string;
+        };
+        /**
          * JobCard
-         * @description A job on the list: what it is, where it stands, what is next; `last` is the id of its last entry, 0 for none.
+         * @description A job on the list: what it is, where it stands, what is next.
          *
          *     `unreadable` says why this version does not read it, "" when it does.
          */
@@ -1791,16 +1800,16 @@ export interface components {
             version?: number;
         };
         /**
-         * JobOut
-         * @description A job with its document and plan.
+         * JobShown
+         * @description A job with its document and the plan of one of its parts.
          */
-        JobOut: {
+        JobShown: {
             /** Changed At */
             changed_at: string;
             /** Closed */
             closed: string;
             /** Die Records */
-            die_records: components["schemas"]["DieRecordOut"][];
+            die_records: components["schemas"]["DieRecordShown"][];
             document: components["schemas"]["JobDocument"];
             /** Good */
             good: number;
@@ -1818,7 +1827,7 @@ export interface components {
             next_step: string;
             /** Piece */
             piece: number;
-            plan: components["schemas"]["PlanOut"];
+            plan: components["schemas"]["PlanShown"];
             /** Quantity */
             quantity: number;
             /** Revision */
@@ -1847,10 +1856,10 @@ export interface components {
             unreadable: string;
         };
         /**
-         * JobsOut
+         * JobsPage
          * @description A page of the list, what is worked at first; `more` when there is another, `counts` by shelf.
          */
-        JobsOut: {
+        JobsPage: {
             /** Counts */
             counts: {
                 [key: string]: number;
@@ -1869,18 +1878,18 @@ export interface components {
             designation: string;
         };
         /**
-         * KeptOut
+         * Kept
          * @description Designations the shop keeps at hand.
          */
-        KeptOut: {
+        Kept: {
             /** Favourites */
             favourites: string[];
         };
         /**
-         * LabelOut
+         * LabelShown
          * @description A text on the sheet; `field` is what typing over it changes.
          */
-        LabelOut: {
+        LabelShown: {
             /**
              * Anchor
              * @enum {string}
@@ -1888,8 +1897,8 @@ export interface components {
             anchor: "start" | "middle" | "end";
             /** Field */
             field: string;
-            /** In */
-            in: string;
+            /** Inch */
+            inch: string;
             /** Mm */
             mm: string;
             /** Step */
@@ -1900,10 +1909,10 @@ export interface components {
             y: number;
         };
         /**
-         * LetterOut
+         * Letter
          * @description A part of a designation and what it means.
          */
-        LetterOut: {
+        Letter: {
             /** Means */
             means: string;
             /** Text */
@@ -1914,8 +1923,8 @@ export interface components {
          * @description One diameter of one side at its limits; None where the standard bounds one side only.
          */
         LimitRow: {
-            greatest: components["schemas"]["FigureOut"] | null;
-            least: components["schemas"]["FigureOut"] | null;
+            greatest: components["schemas"]["FigureShown"] | null;
+            least: components["schemas"]["FigureShown"] | null;
             /** Name */
             name: string;
             /**
@@ -1988,10 +1997,10 @@ export interface components {
             title: string;
         };
         /**
-         * LogOut
+         * LogPage
          * @description Jobs and entries found; `more` when there are older entries.
          */
-        LogOut: {
+        LogPage: {
             /** Entries */
             entries: components["schemas"]["LogEntry"][];
             /** Jobs */
@@ -2000,17 +2009,17 @@ export interface components {
             more: boolean;
         };
         /**
-         * MatingOut
+         * MatingShown
          * @description One thread laid over another.
          */
-        MatingOut: {
+        MatingShown: {
             /** Bolt */
             bolt: string;
-            drawing: components["schemas"]["SheetOut"];
+            drawing: components["schemas"]["SheetShown"];
             /** Figures */
-            figures: components["schemas"]["FigureOut"][];
+            figures: components["schemas"]["FigureShown"][];
             /** Meetings */
-            meetings: components["schemas"]["MeetingOut"][];
+            meetings: components["schemas"]["MeetingShown"][];
             /** Nut */
             nut: string;
             /** Sentence */
@@ -2022,11 +2031,11 @@ export interface components {
             verdict: "fits" | "goes-on" | "binds" | "will-not-start" | "nothing-holds";
         };
         /**
-         * MeetingOut
+         * MeetingShown
          * @description A bolt and a nut at one pair of sizes; `threads` engaged before they bind, None when they never do.
          */
-        MeetingOut: {
-            clearance: components["schemas"]["FigureOut"];
+        MeetingShown: {
+            clearance: components["schemas"]["FigureShown"];
             /**
              * Pair
              * @enum {string}
@@ -2036,18 +2045,18 @@ export interface components {
             threads: number | null;
         };
         /**
-         * MendOut
-         * @description A way to make a stripped hole good.
+         * MendShown
+         * @description A way to mend a stripped hole.
          */
-        MendOut: {
+        MendShown: {
             /** Code */
             code: string;
             /** Drill */
             drill: string;
-            major: components["schemas"]["FigureOut"];
+            major: components["schemas"]["FigureShown"];
             /** Name */
             name: string;
-            needs: components["schemas"]["FigureOut"];
+            needs: components["schemas"]["FigureShown"];
             /** Remark */
             remark: string;
             /** Screw */
@@ -2120,79 +2129,34 @@ export interface components {
             tapping?: "by-centre" | "slipping-hand" | "slipping-chuck" | "in-vise";
         };
         /**
-         * NextOut
+         * NextShown
          * @description The next step in a sentence, with its question when there is one.
          */
-        NextOut: {
-            question: components["schemas"]["QuestionOut"] | null;
+        NextShown: {
+            question: components["schemas"]["Question"] | null;
             /** Sentence */
             sentence: string;
         };
         /**
-         * NominalOut
+         * NominalShown
          * @description A size a reading may have meant: as one would type it, and how far the reading lies under it.
          */
-        NominalOut: {
+        NominalShown: {
             /** Typed */
             typed: string;
             under: components["schemas"]["Shown"];
         };
         /**
-         * NoticeOut
-         * @description A remark on the job, by field.
+         * Notice
+         * @description A coded remark on the job as a whole: the field it concerns and what to do.
          */
-        NoticeOut: {
+        Notice: {
             /** Code */
             code: string;
             /** Field */
             field: string;
             /** Text */
             text: string;
-        };
-        /**
-         * OperationFigure
-         * @description A figure of a step, by the key its sentence names it with.
-         */
-        OperationFigure: {
-            figure: components["schemas"]["FigureOut"];
-            /** Key */
-            key: string;
-        };
-        /**
-         * OperationOut
-         * @description One step.
-         */
-        OperationOut: {
-            /** Cautions */
-            cautions: components["schemas"]["CautionOut"][];
-            /** Chucking */
-            chucking: number;
-            /** Edge */
-            edge: string;
-            /** Figures */
-            figures: components["schemas"]["OperationFigure"][];
-            /** Headline */
-            headline: string;
-            /** Headline Words */
-            headline_words: string;
-            /** Key */
-            key: string;
-            /** Measure */
-            measure: ("diameter" | "verdict") | null;
-            /** Notes */
-            notes: string[];
-            /** Passes */
-            passes: components["schemas"]["PassOut"][];
-            /** Passes End */
-            passes_end: string;
-            /** Sentence */
-            sentence: string;
-            /** Title */
-            title: string;
-            /** Tool */
-            tool: string;
-            /** Zero */
-            zero: string;
         };
         /**
          * OtherIn
@@ -2213,16 +2177,6 @@ export interface components {
             part: components["schemas"]["PartIn"];
             /** Quantity */
             quantity: number | string;
-        };
-        /**
-         * OutdatedOut
-         * @description What was recorded for the step before the part was changed, its lengths told in either unit.
-         */
-        OutdatedOut: {
-            /** In */
-            in: string;
-            /** Mm */
-            mm: string;
         };
         /**
          * PartIn
@@ -2259,10 +2213,10 @@ export interface components {
             stock: components["schemas"]["StockIn"];
         };
         /**
-         * PartState
+         * PartStanding
          * @description A part of the job: what it is called, how many are made.
          */
-        PartState: {
+        PartStanding: {
             /** Good */
             good: number;
             /** Id */
@@ -2273,35 +2227,38 @@ export interface components {
             quantity: number;
         };
         /**
-         * PassOut
+         * PassShown
          * @description A cut of a turning step: the diameter it leaves. Its working is that of the figure "cuts".
          */
-        PassOut: {
+        PassShown: {
             /** Name */
             name: string;
             shown: components["schemas"]["Shown"];
         };
         /**
-         * PathOut
+         * PathShown
          * @description Path data with its role; `step` when it belongs to one.
          */
-        PathOut: {
+        PathShown: {
             /** D */
             d: string;
-            /** Role */
-            role: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "edge" | "thread" | "centre" | "hatch" | "chuck" | "jaw" | "ghost" | "dimension" | "arrow" | "removal" | "tool" | "part" | "nut" | "zone" | "nut-zone" | "clash" | "leader" | "hidden" | "bore";
             /** Step */
             step: string;
         };
         /**
-         * PipeHoleOut
+         * PipeHoleShown
          * @description A taper hole: drills before a reamer and without one, figures, and the warning.
          */
-        PipeHoleOut: {
+        PipeHoleShown: {
             /** Designation */
             designation: string;
             /** Figures */
-            figures: components["schemas"]["FigureOut"][];
+            figures: components["schemas"]["FigureShown"][];
             /** Plain */
             plain: string;
             /** Reamed */
@@ -2310,33 +2267,33 @@ export interface components {
             warning: string;
         };
         /**
-         * PlanOut
+         * PlanShown
          * @description A plan with what each holding is called and a drawing of it, or null for one that was not asked for.
          *
          *     `asks` are the fields of the document that concern it.
          */
-        PlanOut: {
+        PlanShown: {
             /** Asks */
             asks: string[];
             /** Batch */
-            batch: components["schemas"]["FigureOut"][];
+            batch: components["schemas"]["FigureShown"][];
             /** Blanks */
-            blanks: components["schemas"]["BlankOut"][];
+            blanks: components["schemas"]["BlankShown"][];
             /** Cautions */
-            cautions: components["schemas"]["CautionOut"][];
+            cautions: components["schemas"]["Caution"][];
             /** Drawings */
-            drawings: (components["schemas"]["SheetOut"] | null)[];
+            drawings: (components["schemas"]["SheetShown"] | null)[];
             /** Holdings */
             holdings: string[];
             /** Notices */
-            notices: components["schemas"]["NoticeOut"][];
+            notices: components["schemas"]["Notice"][];
             /** Operations */
-            operations: components["schemas"]["OperationOut"][];
+            operations: components["schemas"]["StepShown"][];
             overall: components["schemas"]["Shown"];
             /** Quantity */
             quantity: number;
-            rest: components["schemas"]["RestOut"] | null;
-            thread: components["schemas"]["ThreadOut"];
+            rest: components["schemas"]["RestShown"] | null;
+            thread: components["schemas"]["ThreadShown"];
             /**
              * Unit
              * @enum {string}
@@ -2344,10 +2301,10 @@ export interface components {
             unit: "in" | "mm";
         };
         /**
-         * PriorOut
+         * PriorShown
          * @description How often a series is met, where and in what the machine is.
          */
-        PriorOut: {
+        PriorShown: {
             /** Name */
             name: string;
             /** Series */
@@ -2372,17 +2329,22 @@ export interface components {
             title: string;
         };
         /**
-         * QuestionOut
-         * @description What to measure next, how, and what each answer would mean.
+         * Question
+         * @description What to measure next: with what, how, what each answer would mean, and how many bits it is worth.
+         *
+         *     `mate` is the thread to try, `count` the threads to count, where the question is of that kind.
          */
-        QuestionOut: {
+        Question: {
             /**
              * Ask
              * @enum {string}
              */
             ask: "outside" | "leaf" | "counted" | "angle" | "taper" | "mate";
-            /** Count */
-            count: number;
+            /**
+             * Count
+             * @default 0
+             */
+            count?: number;
             /** Gain Bits */
             gain_bits: number;
             /** How */
@@ -2392,16 +2354,19 @@ export interface components {
              * @enum {string}
              */
             instrument: "caliper" | "pitch-leaves" | "rule" | "angle-leaves" | "mates";
-            /** Mate */
-            mate: string;
+            /**
+             * Mate
+             * @default
+             */
+            mate?: string;
             /** Meanings */
             meanings: string[];
         };
         /**
-         * ReadingOut
+         * ReadingShown
          * @description A reading with the pass before it.
          */
-        ReadingOut: {
+        ReadingShown: {
             came_off: components["schemas"]["Shown"] | null;
             dialled: components["schemas"]["Shown"] | null;
             reading: components["schemas"]["Shown"];
@@ -2422,32 +2387,32 @@ export interface components {
             revision: number;
         };
         /**
-         * ReasonOut
+         * ReasonShown
          * @description A piece of evidence on a candidate; `times` over 1 speaks for it.
          */
-        ReasonOut: {
+        ReasonShown: {
             /** Evidence */
             evidence: string;
-            expected: components["schemas"]["ExpectedOut"];
+            expected: components["schemas"]["BothUnits"];
             /** Measured */
             measured: string;
             /** Times */
             times: number;
         };
         /**
-         * RestOut
+         * RestShown
          * @description The section that takes what the others leave of the overall length, by its id.
          */
-        RestOut: {
+        RestShown: {
             length: components["schemas"]["Shown"];
             /** Section */
             section: string;
         };
         /**
-         * RowOut
+         * RowShown
          * @description A thread as one line of the book.
          */
-        RowOut: {
+        RowShown: {
             /** Designation */
             designation: string;
             major: components["schemas"]["Shown"];
@@ -2470,7 +2435,7 @@ export interface components {
          * @description One school's blank as a figure.
          */
         SchoolFigure: {
-            figure: components["schemas"]["FigureOut"];
+            figure: components["schemas"]["FigureShown"];
             /** School */
             school: string;
             /** Within Class */
@@ -2523,14 +2488,17 @@ export interface components {
             thread?: string;
         };
         /**
-         * SeriesOut
+         * SeriesShown
          * @description A series of the book: what it is called and how many sizes it holds.
          */
-        SeriesOut: {
+        SeriesShown: {
             /** Count */
             count: number;
-            /** Family */
-            family: string;
+            /**
+             * Family
+             * @enum {string}
+             */
+            family: "unified" | "metric" | "whitworth" | "model-engineer" | "bsp" | "ba" | "npt" | "cycle" | "trapezoidal";
             /** Name */
             name: string;
             /** Series */
@@ -2592,16 +2560,16 @@ export interface components {
             run_down?: string;
         };
         /**
-         * SheetOut
-         * @description A drawing.
+         * SheetShown
+         * @description A drawing of `width` by `height` units.
          */
-        SheetOut: {
+        SheetShown: {
             /** Height */
             height: number;
             /** Labels */
-            labels: components["schemas"]["LabelOut"][];
+            labels: components["schemas"]["LabelShown"][];
             /** Paths */
-            paths: components["schemas"]["PathOut"][];
+            paths: components["schemas"]["PathShown"][];
             /** Title */
             title: string;
             /** Width */
@@ -2612,47 +2580,50 @@ export interface components {
          * @description A value told in inches and in millimetres; alike where it is no length.
          */
         Shown: {
-            in: components["schemas"]["Told"];
+            inch: components["schemas"]["Told"];
             mm: components["schemas"]["Told"];
         };
         /**
          * SizeFigures
-         * @description The figures of a size answer with their working.
+         * @description The figures of a thread sized, with their working.
          */
         SizeFigures: {
             /** Basic */
-            basic: components["schemas"]["FigureOut"][];
+            basic: components["schemas"]["FigureShown"][];
             /** Blank */
             blank: components["schemas"]["SchoolFigure"][];
-            chamfer: components["schemas"]["FigureOut"] | null;
+            chamfer: components["schemas"]["FigureShown"] | null;
             /** Groove */
-            groove: components["schemas"]["FigureOut"][];
-            wire: components["schemas"]["FigureOut"];
+            groove: components["schemas"]["FigureShown"][];
+            wire: components["schemas"]["FigureShown"];
         };
         /**
-         * SizeOut
-         * @description A thread sized at a glance; bare numbers are in its own unit. `length` is a screw's, typed behind it, or "".
+         * SizeShown
+         * @description A thread sized at a glance; `length` is a screw's, typed behind it, or "".
          */
-        SizeOut: {
+        SizeShown: {
             /** Angle Deg */
             angle_deg: number;
-            basic: components["schemas"]["BasicOut"];
+            basic: components["schemas"]["BasicNumbers"];
             /** Blank */
             blank: components["schemas"]["BlankNumbers"][];
-            chamfer: components["schemas"]["ChamferOut"] | null;
+            chamfer: components["schemas"]["ChamferNumbers"] | null;
             /** Designation */
             designation: string;
-            external: components["schemas"]["ExternalOut"] | null;
-            /** Family */
-            family: string;
+            external: components["schemas"]["ExternalNumbers"] | null;
+            /**
+             * Family
+             * @enum {string}
+             */
+            family: "unified" | "metric" | "whitworth" | "model-engineer" | "bsp" | "ba" | "npt" | "cycle" | "trapezoidal";
             figures: components["schemas"]["SizeFigures"];
-            groove: components["schemas"]["GrooveOut"] | null;
+            groove: components["schemas"]["GrooveNumbers"] | null;
             /**
              * Hand
              * @enum {string}
              */
             hand: "right" | "left";
-            internal: components["schemas"]["InternalOut"] | null;
+            internal: components["schemas"]["InternalNumbers"] | null;
             /** Lead */
             lead: number;
             /** Length */
@@ -2663,7 +2634,7 @@ export interface components {
             pitch: number;
             /** Series */
             series: string;
-            source: components["schemas"]["SourceOut"];
+            source: components["schemas"]["Source"];
             /** Special */
             special: boolean;
             /** Starts */
@@ -2672,9 +2643,9 @@ export interface components {
             stress_area: number | null;
             /** Taper */
             taper: number;
-            taper_lengths: components["schemas"]["TaperOut"] | null;
+            taper_lengths: components["schemas"]["TaperNumbers"] | null;
             /** Tapping Drills */
-            tapping_drills: components["schemas"]["DrillOut"][];
+            tapping_drills: components["schemas"]["DrillNumbers"][];
             /** Tpi */
             tpi: number | null;
             /**
@@ -2682,26 +2653,29 @@ export interface components {
              * @enum {string}
              */
             unit: "in" | "mm";
-            wires: components["schemas"]["WiresOut"];
+            wires: components["schemas"]["WireNumbers"];
         };
         /**
-         * SourceOut
-         * @description Where a figure comes from.
+         * Source
+         * @description Where a figure comes from: a published standard or handbook by name, practice, or memory.
          */
-        SourceOut: {
+        Source: {
             /**
              * Kind
              * @enum {string}
              */
             kind: "standard" | "handbook" | "practice" | "memory";
-            /** Title */
-            title: string;
+            /**
+             * Title
+             * @default
+             */
+            title?: string;
         };
         /**
-         * StandingOut
+         * StandingShown
          * @description A job as it stands, with what an act must say it saw.
          */
-        StandingOut: {
+        StandingShown: {
             /** Changed At */
             changed_at: string;
             /** Closed */
@@ -2817,10 +2791,55 @@ export interface components {
             unit: "in" | "mm";
         };
         /**
-         * StepState
+         * StepFigure
+         * @description A figure of a step, by the key its sentence names it with.
+         */
+        StepFigure: {
+            figure: components["schemas"]["FigureShown"];
+            /** Key */
+            key: string;
+        };
+        /**
+         * StepShown
+         * @description One step.
+         */
+        StepShown: {
+            /** Cautions */
+            cautions: components["schemas"]["Caution"][];
+            /** Chucking */
+            chucking: number;
+            /** Edge */
+            edge: string;
+            /** Figures */
+            figures: components["schemas"]["StepFigure"][];
+            /** Headline */
+            headline: string;
+            /** Headline Words */
+            headline_words: string;
+            /** Key */
+            key: string;
+            /** Measure */
+            measure: ("diameter" | "verdict") | null;
+            /** Notes */
+            notes: string[];
+            /** Passes */
+            passes: components["schemas"]["PassShown"][];
+            /** Passes End */
+            passes_end: string;
+            /** Sentence */
+            sentence: string;
+            /** Title */
+            title: string;
+            /** Tool */
+            tool: string;
+            /** Zero */
+            zero: string;
+        };
+        /**
+         * StepStanding
          * @description A step of the piece in hand.
          */
-        StepState: {
+        StepStanding: {
             /** Key */
             key: string;
             /**
@@ -2914,21 +2933,21 @@ export interface components {
             washer?: string;
         };
         /**
-         * StudRepairOut
+         * StudRepairShown
          * @description A stud repair: its figures, and the document of its job of three parts.
          */
-        StudRepairOut: {
+        StudRepairShown: {
             /** Designation */
             designation: string;
             document: components["schemas"]["JobDocument"];
             /** Figures */
-            figures: components["schemas"]["FigureOut"][];
+            figures: components["schemas"]["FigureShown"][];
         };
         /**
-         * TaperOut
+         * TaperNumbers
          * @description Lengths of a taper pipe thread.
          */
-        TaperOut: {
+        TaperNumbers: {
             /** Gauge Length */
             gauge_length: number;
             /** Gauge Tolerance */
@@ -2937,27 +2956,30 @@ export interface components {
             useful_length: number;
         };
         /**
-         * ThinOut
+         * ThinMetalShown
          * @description A thread through thin metal.
          */
-        ThinOut: {
+        ThinMetalShown: {
             /** Advice */
             advice: string[];
-            holds: components["schemas"]["FigureOut"];
-            turns: components["schemas"]["FigureOut"];
+            holds: components["schemas"]["FigureShown"];
+            turns: components["schemas"]["FigureShown"];
         };
         /**
-         * ThreadOut
+         * ThreadShown
          * @description A thread in its own unit.
          */
-        ThreadOut: {
+        ThreadShown: {
             /** Angle Deg */
             angle_deg: number;
-            basic: components["schemas"]["BasicOut"];
+            basic: components["schemas"]["BasicNumbers"];
             /** Designation */
             designation: string;
-            /** Family */
-            family: string;
+            /**
+             * Family
+             * @enum {string}
+             */
+            family: "unified" | "metric" | "whitworth" | "model-engineer" | "bsp" | "ba" | "npt" | "cycle" | "trapezoidal";
             /**
              * Hand
              * @enum {string}
@@ -2971,7 +2993,7 @@ export interface components {
             pitch: number;
             /** Series */
             series: string;
-            source: components["schemas"]["SourceOut"];
+            source: components["schemas"]["Source"];
             /** Special */
             special: boolean;
             /** Starts */
@@ -2987,22 +3009,6 @@ export interface components {
             unit: "in" | "mm";
         };
         /**
-         * ThreeWires
-         * @description Three-wire figures for the chosen wire, and what else would serve.
-         */
-        ThreeWires: {
-            chosen: components["schemas"]["FigureOut"];
-            /** Drawer */
-            drawer: components["schemas"]["DrawerWire"][];
-            lead_angle: components["schemas"]["FigureOut"];
-            /** Over */
-            over: components["schemas"]["FigureOut"][];
-            /** Range */
-            range: components["schemas"]["FigureOut"][];
-            /** Serves */
-            serves: boolean;
-        };
-        /**
          * Told
          * @description A value as text, with its unit.
          */
@@ -3013,26 +3019,45 @@ export interface components {
             unit: string;
         };
         /**
-         * VerdictOut
+         * VerdictShown
          * @description What the nut said.
          */
-        VerdictOut: {
-            /** Code */
-            code: string;
+        VerdictShown: {
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "will-not-start" | "binds" | "snug" | "slight-shake" | "loose";
             /** Passes */
             passes: boolean;
             /** Words */
             words: string;
         };
         /**
-         * WiresOut
+         * WireNumbers
          * @description Best wires, and the measurement over them at the limits of the external pitch diameter.
          */
-        WiresOut: {
+        WireNumbers: {
             /** Best */
             best: number;
             /** Over Wires */
             over_wires: number[] | null;
+        };
+        /**
+         * WiresShown
+         * @description Three-wire figures for the chosen wire, and what else would serve.
+         */
+        WiresShown: {
+            chosen: components["schemas"]["FigureShown"];
+            /** Drawer */
+            drawer: components["schemas"]["DrawerWire"][];
+            lead_angle: components["schemas"]["FigureShown"];
+            /** Over */
+            over: components["schemas"]["FigureShown"][];
+            /** Range */
+            range: components["schemas"]["FigureShown"][];
+            /** Serves */
+            serves: boolean;
         };
     };
     responses: never;
@@ -3078,7 +3103,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChoicesOut"];
+                    "application/json": components["schemas"]["Choices"];
                 };
             };
         };
@@ -3102,7 +3127,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["IdentifyOut"];
+                    "application/json": components["schemas"]["IdentifiedShown"];
                 };
             };
             /** @description Bad Request */
@@ -3188,7 +3213,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["JobsOut"];
+                    "application/json": components["schemas"]["JobsPage"];
                 };
             };
             /** @description Bad Request */
@@ -3278,7 +3303,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["JobOut"];
+                    "application/json": components["schemas"]["JobShown"];
                 };
             };
             /** @description Bad Request */
@@ -3368,7 +3393,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["JobOut"];
+                    "application/json": components["schemas"]["JobShown"];
                 };
             };
             /** @description Bad Request */
@@ -3458,7 +3483,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["JobOut"];
+                    "application/json": components["schemas"]["JobShown"];
                 };
             };
             /** @description Bad Request */
@@ -3548,7 +3573,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PlanOut"];
+                    "application/json": components["schemas"]["PlanShown"];
                 };
             };
             /** @description Bad Request */
@@ -3635,7 +3660,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StudRepairOut"];
+                    "application/json": components["schemas"]["StudRepairShown"];
                 };
             };
             /** @description Bad Request */
@@ -3722,7 +3747,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["JobOut"];
+                    "application/json": components["schemas"]["JobShown"];
                 };
             };
             /** @description Bad Request */
@@ -3816,7 +3841,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["JobOut"];
+                    "application/json": components["schemas"]["JobShown"];
                 };
             };
             /** @description Bad Request */
@@ -3908,7 +3933,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StandingOut"];
+                    "application/json": components["schemas"]["StandingShown"];
                 };
             };
             /** @description Bad Request */
@@ -3993,7 +4018,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BenchOut"];
+                    "application/json": components["schemas"]["JobBench"];
                 };
             };
             /** @description Bad Request */
@@ -4085,7 +4110,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StandingOut"];
+                    "application/json": components["schemas"]["StandingShown"];
                 };
             };
             /** @description Bad Request */
@@ -4177,7 +4202,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StandingOut"];
+                    "application/json": components["schemas"]["StandingShown"];
                 };
             };
             /** @description Bad Request */
@@ -4269,7 +4294,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BenchOut"];
+                    "application/json": components["schemas"]["JobBench"];
                 };
             };
             /** @description Bad Request */
@@ -4361,7 +4386,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StandingOut"];
+                    "application/json": components["schemas"]["StandingShown"];
                 };
             };
             /** @description Bad Request */
@@ -4801,7 +4826,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StandingOut"];
+                    "application/json": components["schemas"]["StandingShown"];
                 };
             };
             /** @description Bad Request */
@@ -4893,7 +4918,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StandingOut"];
+                    "application/json": components["schemas"]["StandingShown"];
                 };
             };
             /** @description Bad Request */
@@ -5063,7 +5088,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StandingOut"];
+                    "application/json": components["schemas"]["StandingShown"];
                 };
             };
             /** @description Bad Request */
@@ -5155,7 +5180,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StandingOut"];
+                    "application/json": components["schemas"]["StandingShown"];
                 };
             };
             /** @description Bad Request */
@@ -5247,7 +5272,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BenchOut"];
+                    "application/json": components["schemas"]["JobBench"];
                 };
             };
             /** @description Bad Request */
@@ -5334,7 +5359,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LogOut"];
+                    "application/json": components["schemas"]["LogPage"];
                 };
             };
             /** @description Bad Request */
@@ -5421,7 +5446,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["NominalOut"][];
+                    "application/json": components["schemas"]["NominalShown"][];
                 };
             };
             /** @description Bad Request */
@@ -5506,7 +5531,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SizeOut"];
+                    "application/json": components["schemas"]["SizeShown"];
                 };
             };
             /** @description Bad Request */
@@ -5597,7 +5622,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CardOut"];
+                    "application/json": components["schemas"]["CardShown"];
                 };
             };
             /** @description Bad Request */
@@ -6046,7 +6071,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KeptOut"];
+                    "application/json": components["schemas"]["Kept"];
                 };
             };
         };
@@ -6070,7 +6095,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KeptOut"];
+                    "application/json": components["schemas"]["Kept"];
                 };
             };
             /** @description Bad Request */
@@ -6155,7 +6180,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KeptOut"];
+                    "application/json": components["schemas"]["Kept"];
                 };
             };
             /** @description Bad Request */
@@ -6248,7 +6273,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["HoleOut"];
+                    "application/json": components["schemas"]["HoleShown"];
                 };
             };
             /** @description Bad Request */
@@ -6334,7 +6359,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MatingOut"];
+                    "application/json": components["schemas"]["MatingShown"];
                 };
             };
             /** @description Bad Request */
@@ -6421,7 +6446,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PipeHoleOut"];
+                    "application/json": components["schemas"]["PipeHoleShown"];
                 };
             };
             /** @description Bad Request */
@@ -6506,7 +6531,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RowOut"][];
+                    "application/json": components["schemas"]["RowShown"][];
                 };
             };
             /** @description Bad Request */
@@ -6589,7 +6614,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SeriesOut"][];
+                    "application/json": components["schemas"]["SeriesShown"][];
                 };
             };
         };

@@ -2,7 +2,7 @@
 import type { Schemas } from '@/shared/api/client'
 
 /** A caution beside its step: a word and a shape, never colour alone. */
-defineProps<{ cautions: Schemas['CautionOut'][] }>()
+defineProps<{ cautions: Schemas['Caution'][] }>()
 </script>
 
 <template>

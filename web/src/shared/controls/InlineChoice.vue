@@ -7,7 +7,7 @@ import type { FieldError, Schemas } from '@/shared/api/client'
 const props = defineProps<{
   label: string
   modelValue: string
-  choices: Schemas['ChoiceOut'][]
+  choices: Schemas['ChoiceShown'][]
   error?: FieldError
   readonly?: boolean
   before?: string

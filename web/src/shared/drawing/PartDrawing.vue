@@ -14,22 +14,22 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ step: [string]; edit: [field: string, value: string]; commit: [] }>()
 
-const { unit } = useUnits()
+const { words } = useUnits()
 const section = useId()
-const editing = ref<Schemas['LabelOut'] | null>(null)
+const editing = ref<Schemas['LabelShown'] | null>(null)
 const input = ref<HTMLInputElement[]>([])
 
 const still = computed(() => props.sheet.paths.filter((p) => !p.step))
 const removals = computed(() => props.sheet.paths.filter((p) => p.role === 'removal'))
 const tools = computed(() => props.sheet.paths.filter((p) => p.role === 'tool' && p.step === props.step))
 const labels = computed(() => props.sheet.labels.filter((l) => !l.step || l.step === props.step))
-const place = (label: Schemas['LabelOut']) => ({
+const place = (label: Schemas['LabelShown']) => ({
   left: `${(label.x / props.sheet.width) * 100}%`,
   top: `${((label.y - 5) / props.sheet.height) * 100}%`,
 })
-const editable = (label: Schemas['LabelOut']) => !props.fixed && label.field !== ''
+const editable = (label: Schemas['LabelShown']) => !props.fixed && label.field !== ''
 
-async function edit(label: Schemas['LabelOut']) {
+async function edit(label: Schemas['LabelShown']) {
   if (!editable(label)) return
   editing.value = label
   await nextTick()
@@ -69,11 +69,11 @@ function leave() {
         :class="{ editable: editable(label), note: label.step }"
         :role="editable(label) ? 'button' : undefined"
         :tabindex="editable(label) ? 0 : undefined"
-        :aria-label="editable(label) ? `Change ${label[unit]}` : undefined"
+        :aria-label="editable(label) ? `Change ${words(label)}` : undefined"
         @click="edit(label)"
         @keydown.enter.prevent="edit(label)"
       >
-        <text :x="label.x" :y="label.y" :text-anchor="label.anchor">{{ label[unit] }}</text>
+        <text :x="label.x" :y="label.y" :text-anchor="label.anchor">{{ words(label) }}</text>
       </g>
     </svg>
     <div v-if="editing" class="over" :style="place(editing)">

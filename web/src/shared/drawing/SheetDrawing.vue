@@ -6,7 +6,7 @@ import { useUnits } from '@/shared/figures/useUnits'
 
 /** A drawing to look at: nut and bolt hatched apart, tolerance zones shaded, clashes crossed. */
 defineProps<{ sheet: Sheet }>()
-const { unit } = useUnits()
+const { words } = useUnits()
 const id = useId()
 const FILLS: Record<string, string> = { part: 'bolt', nut: 'nut', clash: 'clash' }
 </script>
@@ -51,7 +51,7 @@ const FILLS: Record<string, string> = { part: 'bolt', nut: 'nut', clash: 'clash'
       :y="label.y"
       :text-anchor="label.anchor"
     >
-      {{ label[unit] }}
+      {{ words(label) }}
     </text>
   </svg>
 </template>

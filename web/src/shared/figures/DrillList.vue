@@ -2,7 +2,7 @@
 import type { Schemas } from '@/shared/api/client'
 
 /** Tapping drills, the nearest to the usual percentage first, with what each leaves. */
-defineProps<{ drills: Schemas['DrillOut'][] }>()
+defineProps<{ drills: Schemas['DrillNumbers'][] }>()
 </script>
 
 <template>

@@ -4,7 +4,7 @@ import { useUnits } from '@/shared/figures/useUnits'
 
 /** The working of one figure: formula, inputs, source, what the other schools say. */
 defineProps<{ figure: Figure }>()
-const { unit, text } = useUnits()
+const { text, words } = useUnits()
 const KINDS = {
   standard: 'standard',
   handbook: 'handbook',
@@ -22,7 +22,7 @@ const KINDS = {
     </p>
     <ul v-if="figure.inputs.length" class="inputs">
       <li v-for="given in figure.inputs" :key="given.name">
-        {{ given.name }} <span class="fig">{{ given[unit] }}</span>
+        {{ given.name }} <span class="fig">{{ words(given) }}</span>
       </li>
     </ul>
     <p v-if="figure.note">{{ figure.note }}</p>

@@ -1,7 +1,7 @@
 import { ask, client, type Schemas } from '@/shared/api/client'
 import { useActs } from '@/shared/jobs/useActs'
 
-type Standing = Schemas['StandingOut']
+type Standing = Schemas['StandingShown']
 /** What an act says its screen showed. */
 export type Seen = Pick<Standing, 'id' | 'last' | 'revision'>
 

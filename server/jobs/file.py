@@ -1,4 +1,4 @@
-"""Stored jobs as the shapes the endpoints answer with."""
+"""A job as a file, with what was recorded."""
 
 from __future__ import annotations
 
@@ -6,75 +6,11 @@ from dataclasses import asdict
 from typing import Any
 
 from lathework.bench.keys import split
-from lathework.present.bench import bench_json
-from lathework.present.plans import plan_json
-from lathework.present.values import figure_json
-from server.jobs.dies import die_records
-from server.jobs.models import Entry, Job, StandingRow
-from server.jobs.standing import Standing
+from server.jobs.models import Entry, Job
 from server.jobs.stored import live_entries, recorded
 
 Json = dict[str, Any]
-
-
-def row_json(row: StandingRow) -> Json:
-    """A job on the list."""
-    return {
-        "id": row.job_id,
-        "title": row.title,
-        "needed_by": row.needed_by,
-        "thread": row.thread,
-        "material": row.material,
-        "state": row.state,
-        "shelf": row.shelf,
-        "quantity": row.quantity,
-        "good": row.good,
-        "scrapped": row.scrapped,
-        "piece": row.piece,
-        "steps": row.steps,
-        "steps_done": row.steps_done,
-        "next_step": row.next_step,
-        "held": row.held,
-        "closed": row.closed,
-        "unreadable": row.unreadable,
-        "last": row.last_entry,
-        "changed_at": row.changed_at.isoformat(),
-    }
-
-
-def standing_json(job: Job) -> Json:
-    """What of an answer is the job's standing: it stays true of a closed one whose answer is kept."""
-    row = row_json(job.row)
-    kept = {name: row[name] for name in ("id", "title", "state", "shelf", "held", "closed", "last", "changed_at")}
-    return kept | {"revision": job.revision}
-
-
-def job_card_json(job: Job) -> Json:
-    """A job as it stands after something was done to it, with its revision."""
-    return row_json(job.row) | {"revision": job.revision}
-
-
-def job_json(now: Standing, part: int = 1) -> Json:
-    """A job with its document, and the plan of `part` (a number from 1; past the last is the last)."""
-    plan = now.plans[min(part, len(now.plans)) - 1]
-    return job_card_json(now.job) | {
-        "document": now.job.document,
-        "plan": plan_json(plan),
-        "die_records": [
-            {
-                "thread": record.thread.designation,
-                "blank": figure_json(record.blank),
-                "pieces": record.pieces,
-                "fraction": f"{record.fraction:g}",
-            }
-            for record in die_records(plan.job)
-        ],
-    }
-
-
-def bench_screen(now: Standing) -> Json:
-    """The bench screen of a job."""
-    return {"unit": now.spec.unit} | standing_json(now.job) | bench_json(now.progress)
+"""A document as it is read and written: anybody's JSON."""
 
 
 def _entry_file(entry: Entry) -> Json:

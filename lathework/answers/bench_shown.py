@@ -1,0 +1,175 @@
+"""The bench, for a screen."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import Literal
+
+from lathework.answers.plan_shown import StepShown, step_shown
+from lathework.answers.sheet_shown import SheetShown, sheet_shown
+from lathework.answers.values import FigureShown, Shown, figure_shown, length_shown, maybe_shown
+from lathework.bench.bench import Bench, StepState, steps_of
+from lathework.bench.progress import Progress
+from lathework.cautions import Caution
+from lathework.cutting.next_cut import CutState, NextCut
+from lathework.dies.setting import DieAdvice
+from lathework.drawing.part.layout import SMALL
+from lathework.drawing.part.view import part_sheet
+from lathework.gauging.wires import MEANINGS, Verdict
+from lathework.units import BothUnits
+
+
+@dataclass(frozen=True)
+class StepStanding:
+    """A step of the piece in hand."""
+
+    key: str
+    title: str
+    state: StepState
+
+
+@dataclass(frozen=True)
+class CutShown:
+    """The next cut."""
+
+    state: CutState
+    dial: FigureShown | None
+    left: FigureShown
+    ratio: FigureShown
+    expect: FigureShown | None
+    give_or_take: FigureShown | None
+    then: str
+
+
+@dataclass(frozen=True)
+class ReadingShown:
+    """A reading with the pass before it."""
+
+    reading: Shown
+    dialled: Shown | None
+    came_off: Shown | None
+
+
+@dataclass(frozen=True)
+class VerdictShown:
+    """What the nut said."""
+
+    code: Verdict
+    words: str
+    passes: bool
+
+
+@dataclass(frozen=True)
+class AdviceShown:
+    """What to do with the die."""
+
+    move: Literal["close", "open", "leave"]
+    order: str
+    recut: bool
+    eighths: FigureShown | None
+
+
+@dataclass(frozen=True)
+class PartStanding:
+    """A part of the job: what it is called, how many are made."""
+
+    id: str
+    name: str
+    good: int
+    quantity: int
+
+
+@dataclass(frozen=True)
+class BenchShown:
+    """The bench; `part` is the number, from 1, of the part in hand.
+
+    `outdated` is what was recorded for the step before the part was changed.
+    """
+
+    part: int
+    parts: tuple[PartStanding, ...]
+    piece: int
+    good: int
+    scrapped: int
+    quantity: int
+    finished: bool
+    gauged_pieces: int
+    steps: tuple[StepStanding, ...]
+    step: StepShown | None
+    cut: CutShown | None
+    readings: tuple[ReadingShown, ...]
+    hindrance: str
+    verdict: VerdictShown | None
+    adjusted: bool
+    advice: AdviceShown | None
+    opened_eighths: float
+    unread: tuple[Caution, ...]
+    zero: str
+    outdated: BothUnits | None
+    drawing: SheetShown
+
+
+def _cut(cut: NextCut) -> CutShown:
+    return CutShown(
+        state=cut.state,
+        dial=maybe_shown(cut.dial),
+        left=figure_shown(cut.left),
+        ratio=figure_shown(cut.ratio),
+        expect=maybe_shown(cut.expect),
+        give_or_take=maybe_shown(cut.give_or_take),
+        then=cut.then,
+    )
+
+
+def _readings(now: Bench) -> Iterator[ReadingShown]:
+    before: float | None = None
+    for reading in now.readings:
+        yield ReadingShown(
+            reading=length_shown(reading.value_mm),
+            dialled=length_shown(reading.dialled_mm) if reading.dialled_mm else None,
+            came_off=length_shown(before - reading.value_mm) if before is not None else None,
+        )
+        before = reading.value_mm
+
+
+def _parts(whole: Progress) -> Iterator[PartStanding]:
+    names = whole.benches[0].plan.job.part_names
+    for name, part in zip(names, whole.benches, strict=True):
+        yield PartStanding(part.plan.job.part.id, name, part.good, part.plan.job.quantity)
+
+
+def _verdict(code: Verdict) -> VerdictShown:
+    return VerdictShown(code, MEANINGS[code].words, MEANINGS[code].passes)
+
+
+def _advice(advice: DieAdvice) -> AdviceShown:
+    return AdviceShown(advice.move, advice.order, advice.recut, maybe_shown(advice.eighths))
+
+
+def bench_shown(whole: Progress) -> BenchShown:
+    """The bench: the part and piece in hand, the step, what to do and what was read."""
+    now = whole.bench
+    return BenchShown(
+        part=whole.number,
+        parts=tuple(_parts(whole)),
+        piece=now.piece,
+        good=now.good,
+        scrapped=now.scrapped,
+        quantity=now.plan.job.quantity,
+        finished=whole.finished,
+        gauged_pieces=whole.gauged_pieces,
+        steps=tuple(StepStanding(step.key, step.title, state) for step, state in steps_of(now)),
+        step=step_shown(now.step) if now.step else None,
+        cut=_cut(now.cut) if now.cut else None,
+        readings=tuple(_readings(now)),
+        hindrance=now.hindrance,
+        verdict=_verdict(now.verdict) if now.verdict else None,
+        adjusted=now.adjusted,
+        advice=_advice(now.advice) if now.advice else None,
+        opened_eighths=whole.opened_eighths,
+        unread=now.unread,
+        zero=now.zero,
+        outdated=now.outdated,
+        drawing=sheet_shown(part_sheet(now.plan, SMALL, now.step.chucking if now.step else 1)),
+    )

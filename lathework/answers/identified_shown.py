@@ -1,0 +1,117 @@
+"""What a thread may be, for a screen and for the command line."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+
+from lathework.answers.mating_shown import MatingShown, mating_shown
+from lathework.answers.values import Shown, length_shown
+from lathework.identify.answer import Identified
+from lathework.identify.priors import series_weights
+from lathework.identify.question import Question
+from lathework.identify.rank import Candidate, Reason
+from lathework.threads.series import SERIES_NAMES
+from lathework.threads.thread import Family
+from lathework.units import BothUnits
+
+
+@dataclass(frozen=True)
+class ReasonShown:
+    """A piece of evidence on a candidate; `times` over 1 speaks for it."""
+
+    evidence: str
+    measured: str
+    expected: BothUnits
+    times: float
+
+
+@dataclass(frozen=True)
+class CandidateShown:
+    """A thread it may be."""
+
+    designation: str
+    also: tuple[str, ...]
+    probability: float
+    family: Family
+    series: str
+    angle_deg: float
+    tpi: float | None
+    major: Shown
+    pitch: Shown
+    notes: tuple[str, ...]
+    reasons: tuple[ReasonShown, ...]
+
+
+@dataclass(frozen=True)
+class NextShown:
+    """The next step in a sentence, with its question when there is one."""
+
+    sentence: str
+    question: Question | None
+
+
+@dataclass(frozen=True)
+class PriorShown:
+    """How often a series is met, where and in what the machine is."""
+
+    series: str
+    name: str
+    share: float
+
+
+@dataclass(frozen=True)
+class IdentifiedShown:
+    """Candidates, best first, and what to do next."""
+
+    candidates: tuple[CandidateShown, ...]
+    none_of_these: float
+    specials: tuple[str, ...]
+    settled: bool
+    next: NextShown
+    priors: tuple[PriorShown, ...]
+    mistake: str
+    remarks: tuple[str, ...]
+    lookalike: MatingShown | None
+
+
+def _reason(reason: Reason) -> ReasonShown:
+    return ReasonShown(reason.evidence, reason.measured, reason.expected, float(f"{reason.times:.3g}"))
+
+
+def _candidate(candidate: Candidate) -> CandidateShown:
+    thread = candidate.thread
+    return CandidateShown(
+        designation=thread.designation,
+        also=candidate.also,
+        probability=round(candidate.probability, 4),
+        family=thread.family,
+        series=SERIES_NAMES.get(thread.series, thread.series),
+        angle_deg=thread.form.angle_deg,
+        tpi=thread.tpi,
+        major=length_shown(thread.major_mm),
+        pitch=length_shown(thread.pitch_mm),
+        notes=thread.notes,
+        reasons=tuple(_reason(reason) for reason in candidate.reasons),
+    )
+
+
+def identified_shown(identified: Identified, *, drawing: bool = True) -> IdentifiedShown:
+    """The ranking, best first; what to do next; the lookalike, with its drawing unless left out."""
+    evidence, ranking, question = identified.evidence, identified.ranking, identified.next.question
+    weights = series_weights(evidence.origin, evidence.trade, evidence.shares)
+    return IdentifiedShown(
+        candidates=tuple(_candidate(candidate) for candidate in ranking.candidates),
+        none_of_these=round(ranking.none_of_these, 4),
+        specials=ranking.specials,
+        settled=ranking.settled,
+        next=NextShown(
+            identified.next.sentence, replace(question, gain_bits=round(question.gain_bits, 3)) if question else None
+        ),
+        priors=tuple(
+            PriorShown(series, SERIES_NAMES[series], round(share, 4))
+            for series, share in sorted(weights.items(), key=lambda weight: -weight[1])
+        ),
+        mistake=identified.mistake,
+        remarks=identified.remarks,
+        lookalike=mating_shown(identified.lookalike) if identified.lookalike and drawing else None,
+    )

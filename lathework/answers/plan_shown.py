@@ -1,0 +1,162 @@
+"""A plan with its drawings, for a screen."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from lathework.answers.sheet_shown import SheetShown, sheet_shown
+from lathework.answers.thread_shown import ThreadShown, thread_shown
+from lathework.answers.values import FigureShown, Shown, figure_shown, figures_shown, length_shown, shown
+from lathework.cautions import Caution
+from lathework.cutting.blank import SCHOOL_NAMES, BlankChoice, School
+from lathework.drawing.part.layout import WIDE
+from lathework.drawing.part.view import part_sheet
+from lathework.part.model import Part
+from lathework.planning.notice import Notice
+from lathework.planning.operation import Measure, Operation
+from lathework.planning.plan import Plan
+from lathework.units import LengthUnit
+
+
+@dataclass(frozen=True)
+class StepFigure:
+    """A figure of a step, by the key its sentence names it with."""
+
+    key: str
+    figure: FigureShown
+
+
+@dataclass(frozen=True)
+class PassShown:
+    """A cut of a turning step: the diameter it leaves. Its working is that of the figure "cuts"."""
+
+    name: str
+    shown: Shown
+
+
+@dataclass(frozen=True)
+class StepShown:
+    """One step."""
+
+    key: str
+    title: str
+    sentence: str
+    headline: str
+    headline_words: str
+    figures: tuple[StepFigure, ...]
+    tool: str
+    edge: str
+    cautions: tuple[Caution, ...]
+    notes: tuple[str, ...]
+    measure: Measure | None
+    chucking: int
+    passes: tuple[PassShown, ...]
+    passes_end: str
+    zero: str
+
+
+@dataclass(frozen=True)
+class BlankShown:
+    """One school's blank."""
+
+    school: School
+    name: str
+    figure: FigureShown
+    within_class: bool
+    verdict: str
+
+
+@dataclass(frozen=True)
+class RestShown:
+    """The section that takes what the others leave of the overall length, by its id."""
+
+    section: str
+    length: Shown
+
+
+@dataclass(frozen=True)
+class PlanShown:
+    """A plan with what each holding is called and a drawing of it, or null for one that was not asked for.
+
+    `asks` are the fields of the document that concern it.
+    """
+
+    thread: ThreadShown
+    overall: Shown
+    quantity: int
+    unit: LengthUnit
+    operations: tuple[StepShown, ...]
+    blanks: tuple[BlankShown, ...]
+    batch: tuple[FigureShown, ...]
+    notices: tuple[Notice, ...]
+    cautions: tuple[Caution, ...]
+    asks: tuple[str, ...]
+    rest: RestShown | None
+    holdings: tuple[str, ...]
+    drawings: tuple[SheetShown | None, ...]
+
+
+def step_shown(operation: Operation) -> StepShown:
+    """A step with its figures."""
+    return StepShown(
+        key=operation.key,
+        title=operation.title,
+        sentence=operation.sentence,
+        headline=operation.headline,
+        headline_words=operation.figure_words,
+        figures=tuple(StepFigure(key, figure_shown(figure)) for key, figure in operation.figures.items()),
+        tool=operation.tool,
+        edge=operation.edge,
+        cautions=operation.cautions,
+        notes=operation.notes,
+        measure=operation.measure,
+        chucking=operation.chucking,
+        passes=tuple(PassShown(cut.name, shown(cut.value, cut.unit, fine=cut.fine)) for cut in operation.passes),
+        passes_end=operation.passes_end,
+        zero=operation.zero,
+    )
+
+
+def _drawings(plan: Plan, end: int | None) -> tuple[SheetShown | None, ...]:
+    """A drawing of each chucking; where `end` says which one is looked at, of that one alone."""
+    seen = None if end is None else min(end, len(plan.chuckings))
+    return tuple(
+        sheet_shown(part_sheet(plan, WIDE, chucking.number)) if seen in (None, chucking.number) else None
+        for chucking in plan.chuckings
+    )
+
+
+def _rest(part: Part) -> RestShown | None:
+    """The section that takes what the others leave, and how long it comes out."""
+    rest = part.rest
+    return None if rest is None else RestShown(rest.id, length_shown(rest.length.mm, fine=False))
+
+
+def _blank(choice: BlankChoice) -> BlankShown:
+    return BlankShown(
+        school=choice.school,
+        name=SCHOOL_NAMES[choice.school],
+        figure=figure_shown(choice.diameter),
+        within_class=choice.within_class,
+        verdict=choice.verdict,
+    )
+
+
+def plan_shown(plan: Plan, end: int | None = None) -> PlanShown:
+    """A plan with its drawings: of every chucking, or only of number `end` (from 1), as a keystroke asks."""
+    job, main = plan.job, plan.work.main
+    return PlanShown(
+        thread=thread_shown(job.part.thread),
+        overall=length_shown(job.part.overall_mm, fine=False),
+        quantity=job.quantity,
+        unit=job.unit,
+        operations=tuple(step_shown(operation) for operation in plan.operations),
+        blanks=tuple(_blank(choice) for choice in main.blanks) if main else (),
+        batch=figures_shown(plan.batch),
+        notices=plan.notices,
+        cautions=plan.cautions,
+        asks=plan.asks,
+        rest=_rest(job.part),
+        holdings=tuple(chucking.words for chucking in plan.chuckings),
+        drawings=_drawings(plan, end),
+    )

@@ -1,0 +1,157 @@
+"""Stored jobs as the endpoints answer with them."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Any, Literal, get_args
+
+from lathework.answers.bench_shown import BenchShown, bench_shown
+from lathework.answers.plan_shown import PlanShown, plan_shown
+from lathework.answers.values import FigureShown, figure_shown
+from lathework.units import LengthUnit
+from server.jobs.dies import die_records
+from server.jobs.models import Job, StandingRow
+from server.jobs.schemas import StoredDocument
+from server.jobs.standing import Standing
+
+JobState = Literal["planned", "on the bench", "held", "finished", "closed", "unreadable"]
+Shelf = Literal["open", "archive", "bin"]
+SHELVES: tuple[Shelf, ...] = get_args(Shelf)
+
+
+@dataclass(frozen=True)
+class JobNamed:
+    """Which job it is and where it stands; `last` is the id of its last entry, 0 for none."""
+
+    id: int
+    title: str
+    state: JobState
+    shelf: Shelf
+    held: str
+    closed: str
+    last: int
+    changed_at: str
+
+
+@dataclass(frozen=True)
+class JobNow(JobNamed):
+    """What of an answer is the job's standing: it stays true of a closed one whose answer is kept."""
+
+    revision: int
+
+
+@dataclass(frozen=True)
+class JobCard(JobNamed):
+    """A job on the list: what it is, where it stands, what is next.
+
+    `unreadable` says why this version does not read it, "" when it does.
+    """
+
+    needed_by: str
+    thread: str
+    material: str
+    quantity: int
+    good: int
+    scrapped: int
+    piece: int
+    steps: int
+    steps_done: int
+    next_step: str
+    unreadable: str
+
+
+@dataclass(frozen=True)
+class JobsPage:
+    """A page of the list, what is worked at first; `more` when there is another, `counts` by shelf."""
+
+    jobs: tuple[JobCard, ...]
+    more: bool
+    counts: dict[Shelf, int]
+
+
+@dataclass(frozen=True)
+class StandingShown(JobCard, JobNow):
+    """A job as it stands, with what an act must say it saw."""
+
+
+@dataclass(frozen=True)
+class DieRecordShown:
+    """What the log says of the blank for a thread: the figure, from how many pieces, as a fraction of the pitch."""
+
+    thread: str
+    blank: FigureShown
+    pieces: int
+    fraction: str
+
+
+@dataclass(frozen=True)
+class JobShown(StandingShown):
+    """A job with its document and the plan of one of its parts."""
+
+    document: StoredDocument
+    plan: PlanShown
+    die_records: tuple[DieRecordShown, ...]
+
+
+@dataclass(frozen=True)
+class JobBench(BenchShown, JobNow):
+    """The bench of a job."""
+
+    unit: LengthUnit
+
+
+def _named(row: StandingRow) -> dict[str, Any]:
+    names = ("title", "state", "shelf", "held", "closed")
+    own = {"id": row.job_id, "last": row.last_entry, "changed_at": row.changed_at.isoformat()}
+    return own | {name: getattr(row, name) for name in names}
+
+
+def job_card(row: StandingRow) -> JobCard:
+    """A job on the list."""
+    return JobCard(
+        **_named(row),
+        needed_by=row.needed_by,
+        thread=row.thread,
+        material=row.material,
+        quantity=row.quantity,
+        good=row.good,
+        scrapped=row.scrapped,
+        piece=row.piece,
+        steps=row.steps,
+        steps_done=row.steps_done,
+        next_step=row.next_step,
+        unreadable=row.unreadable,
+    )
+
+
+def job_now(job: Job) -> JobNow:
+    """Which job it is and where it stands."""
+    return JobNow(**_named(job.row), revision=job.revision)
+
+
+def standing_shown(job: Job) -> StandingShown:
+    """A job as it stands after something was done to it."""
+    return StandingShown(**vars(job_card(job.row)), revision=job.revision)
+
+
+def _die_records(now: Standing, part: int) -> tuple[DieRecordShown, ...]:
+    return tuple(
+        DieRecordShown(record.thread.designation, figure_shown(record.blank), record.pieces, f"{record.fraction:g}")
+        for record in die_records(now.plans[part - 1].job)
+    )
+
+
+def job_shown(now: Standing, part: int = 1) -> JobShown:
+    """A job with its document, and the plan of `part` (a number from 1; past the last is the last)."""
+    part = min(part, len(now.plans))
+    return JobShown(
+        **vars(standing_shown(now.job)),
+        document=now.job.document,
+        plan=plan_shown(now.plans[part - 1]),
+        die_records=_die_records(now, part),
+    )
+
+
+def job_bench(now: Standing) -> JobBench:
+    """The bench of a job."""
+    return JobBench(**vars(bench_shown(now.progress)), **vars(job_now(now.job)), unit=now.spec.unit)
