@@ -6,6 +6,8 @@ from collections.abc import Iterable
 from dataclasses import dataclass, field
 from typing import Literal
 
+from lathework.units import Unit
+
 FigureKind = Literal["computed", "table", "typed"]
 """Whether a value follows from its formula, was looked up, or is as somebody typed it."""
 SourceKind = Literal["standard", "handbook", "practice", "memory"]
@@ -19,15 +21,6 @@ class Source:
     title: str = ""
 
 
-def counted(number: float, one: str) -> str:
-    """The unit of a count: `one` for a `number` of 1, else its plural.
-
-    >>> counted(1, "turn"), counted(17, "turn")
-    ('turn', 'turns')
-    """
-    return one if number == 1 else f"{one}s"
-
-
 PRACTICE = Source("practice", "workshop practice")
 GEOMETRY = Source("practice", "plane geometry")
 AS_TYPED = Source("practice", "as you entered it")
@@ -39,7 +32,7 @@ class Given:
 
     name: str
     value: float
-    unit: str = ""
+    unit: Unit = ""
 
 
 def added(inputs: Iterable[Given]) -> str:
@@ -57,7 +50,7 @@ class Answer:
 
     school: str
     value: float
-    unit: str
+    unit: Unit
     remark: str
 
 
@@ -74,7 +67,7 @@ class Figure:
 
     name: str
     value: float
-    unit: str
+    unit: Unit
     formula: str
     source: Source
     inputs: tuple[Given, ...] = ()

@@ -5,7 +5,6 @@ from __future__ import annotations
 import re
 from collections.abc import Mapping, Sequence
 from dataclasses import replace
-from functools import lru_cache
 from typing import Any
 
 from lathework.declared import LONGEST_LINE
@@ -34,12 +33,7 @@ def storable(text: str) -> bool:
     >>> storable("Ω"), storable("\\ud83d")
     (True, False)
     """
-    return "\x00" not in text and not any("\ud800" <= letter <= "\udfff" for letter in text)
-
-
-@lru_cache(maxsize=1024)
-def _keys(field: str) -> tuple[str, ...]:
-    return tuple(field.split("."))
+    return "\x00" not in text and (text.isascii() or not any("\ud800" <= letter <= "\udfff" for letter in text))
 
 
 def _without_length(called: Called) -> Called:
@@ -55,6 +49,8 @@ class Reader:
 
     def __init__(self, document: Mapping[str, Any]) -> None:
         self.document: Any = dict(document)
+        self._above: dict[str, Any] = {}
+        """What stands above the fields that were asked for, by its path: a section is asked for many."""
         self.errors: list[InputError] = []
         self.wrong = 0
         """How many errors there are, those told and those counted alone."""
@@ -94,15 +90,18 @@ class Reader:
 
     def raw(self, field: str) -> Any:
         """The value at a dotted path, or None; a number in the path counts from 0 in a list."""
-        value = self.document
-        for key in _keys(field):
-            if isinstance(value, dict):
-                value = value.get(key)
-            elif isinstance(value, list) and key.isdecimal():
-                value = value[int(key)] if int(key) < len(value) else None
-            else:
-                return None
-        return value
+        above, _, key = field.rpartition(".")
+        if not above:
+            value = self.document
+        elif above in self._above:
+            value = self._above[above]
+        else:
+            value = self._above[above] = self.raw(above)
+        if isinstance(value, dict):
+            return value.get(key)
+        if isinstance(value, list) and key.isdecimal():
+            return value[int(key)] if int(key) < len(value) else None
+        return None
 
     def rows(self, field: str, most: int) -> int:
         """How many rows a list has; 0, with the error noted, when it is none or longer than `most` (a count)."""

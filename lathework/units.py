@@ -8,6 +8,12 @@ from decimal import ROUND_HALF_EVEN, ROUND_HALF_UP, Decimal
 from typing import Literal
 
 LengthUnit = Literal["in", "mm"]
+Counted = Literal["turn", "eighth of a turn", "cut", "piece", "flat", "bolt"]
+Area = Literal["in²", "mm²", "in²/in", "mm²/mm"]
+Force = Literal["N", "kN", "N m", "N/mm²"]
+Pace = Literal["rev/min", "m/min", "min", "h", "s"]
+Unit = LengthUnit | Area | Force | Pace | Counted | Literal["°", "%", "×", ""]
+"""What a value is counted in: a length, an area, a share, a count of things; "" for a bare number."""
 MM_PER_INCH = 25.4
 """Exact by definition (1959 international inch)."""
 
@@ -16,6 +22,8 @@ PLACES: dict[LengthUnit, tuple[int, int]] = {"in": (3, 4), "mm": (2, 3)}
 #: Format codes made once: a plan shows some two hundred numbers at each keystroke.
 _FORMATS = tuple(f".{places}f" for places in range(16))
 _BOTH = tuple((_FORMATS[PLACES["in"][fine]], _FORMATS[PLACES["mm"][fine]]) for fine in (False, True))
+AREAS: dict[LengthUnit, Area] = {"in": "in²", "mm": "mm²"}
+AREAS_PER_LENGTH: dict[LengthUnit, Area] = {"in": "in²/in", "mm": "mm²/mm"}
 LENGTHS: dict[str, LengthUnit] = {"in": "in", "mm": "mm"}
 LENGTH_UNITS: tuple[LengthUnit, LengthUnit] = ("in", "mm")
 
@@ -26,6 +34,21 @@ class BothUnits:
 
     inch: str
     mm: str
+
+
+_PLURALS: dict[str, str] = {
+    "turn": "turns", "eighth of a turn": "eighths of a turn", "cut": "cuts", "piece": "pieces", "flat": "flats",
+    "bolt": "bolts",
+}  # fmt: skip
+
+
+def unit_word(unit: Unit, value: float) -> str:
+    """How a unit is written behind a `value`: counted things in the plural, unless there is one.
+
+    >>> unit_word("turn", 1), unit_word("turn", 17), unit_word("mm", 2)
+    ('turn', 'turns', 'mm')
+    """
+    return unit if value == 1 else _PLURALS.get(unit, unit)
 
 
 def convert(value: float, unit: LengthUnit, into: LengthUnit) -> float:

@@ -8,7 +8,7 @@ from functools import lru_cache
 
 from lathework.errors import InputError
 from lathework.figures import Answer, Figure, FigureKind, Given, Source
-from lathework.units import LENGTHS, MM_PER_INCH, LengthUnit, show_both, show_length, show_number
+from lathework.units import LENGTHS, MM_PER_INCH, LengthUnit, Unit, show_both, show_length, show_number, unit_word
 
 _AREA_PLACES = {"in": 4, "mm": 2}
 
@@ -53,7 +53,7 @@ class FigureShown:
 
     name: str
     value: float
-    unit: str
+    unit: Unit
     shown: Shown
     formula: str
     inputs: tuple[GivenShown, ...]
@@ -79,7 +79,7 @@ def _area_places(area: float, into: LengthUnit) -> int:
     return least if area <= 0 else max(least, 2 - math.floor(math.log10(area)))
 
 
-def _told(value: float, unit: str, into: LengthUnit, *, fine: bool, places: int) -> Told:
+def _told(value: float, unit: Unit, into: LengthUnit, *, fine: bool, places: int) -> Told:
     """A value as text and unit, with lengths and areas converted into the wanted unit."""
     length = LENGTHS.get(unit)
     if length is not None:
@@ -87,10 +87,10 @@ def _told(value: float, unit: str, into: LengthUnit, *, fine: bool, places: int)
     if unit in ("in²", "mm²"):
         factor = 1.0 if unit.startswith(into) else MM_PER_INCH**2 if into == "mm" else MM_PER_INCH**-2
         return Told(show_number(value * factor, _area_places(value * factor, into)), f"{into}²")
-    return Told(show_number(value, places), unit)
+    return Told(show_number(value, places), unit_word(unit, value))
 
 
-def shown(value: float, unit: str, *, fine: bool = True, places: int = 0) -> Shown:
+def shown(value: float, unit: Unit, *, fine: bool = True, places: int = 0) -> Shown:
     """A `value` in `unit` as text in both units; alike where it is no length."""
     length = LENGTHS.get(unit)
     if length is not None:
@@ -104,7 +104,7 @@ def _given(given: Given) -> GivenShown:
     if length is not None:
         inch, mm = show_both(given.value, length)
         return GivenShown(given.name, f"{inch} in", f"{mm} mm")
-    text = f"{given.value:.6g} {given.unit}".strip()
+    text = f"{given.value:.6g} {unit_word(given.unit, given.value)}".strip()
     return GivenShown(given.name, text, text)
 
 

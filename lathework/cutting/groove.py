@@ -9,7 +9,7 @@ from functools import cache
 from lathework.figures import PRACTICE, Answer, Figure, Given, Source
 from lathework.tables.loader import load
 from lathework.threads.thread import Thread
-from lathework.units import round_half_up
+from lathework.units import AREAS, round_half_up
 
 GROOVE_CLEARANCE = 0.1
 """Clearance under the minor diameter on each side, in pitches (practice)."""
@@ -201,16 +201,16 @@ def stress_area(thread: Thread) -> Figure:
     """
     section = _section(thread)
     area = math.pi / 4 * section.across**2
-    return Figure("stress area", area, f"{thread.unit}²", section.formula, section.source, section.inputs)
+    return Figure("stress area", area, AREAS[thread.unit], section.formula, section.source, section.inputs)
 
 
 def section_percent(thread: Thread, diameter: float) -> Figure:
     """Share of the thread's stress area that a groove of `diameter` (thread's unit) keeps, in per cent."""
     area = stress_area(thread)
     return Figure(
-        "root left",
+        "stress area left at the root",
         100 * math.pi / 4 * diameter**2 / area.value,
-        "% of stress area",
+        "%",
         "100 × π ÷ 4 × groove² ÷ stress area",
         area.source,
         (Given("groove", diameter, thread.unit), Given("stress area", area.value, area.unit)),

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 
 from lathework.cutting.next_cut import Dial
-from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 
@@ -102,4 +102,4 @@ def rough_passes(depth_mm: float, blank_mm: float, unit: LengthUnit) -> tuple[Fi
 def rough_count(passes: tuple[Figure, ...]) -> Figure:
     """How many passes that is."""
     count = len(passes)
-    return Figure("passes", count, counted(count, "cut"), "passes", PRACTICE, (Given("passes", count),))
+    return Figure("passes", count, "cut", "passes", PRACTICE, (Given("passes", count),))

@@ -6,7 +6,7 @@ import math
 from dataclasses import dataclass, replace
 
 from lathework.cutting.blank import BlankChoice, crest_percent
-from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.threads.taper import TAPER, TaperLengths, gauge_give, gauge_turns, is_outside_taper, taper_lengths
 from lathework.threads.thread import Thread
 
@@ -45,7 +45,7 @@ def _give(thread: Thread, lengths: TaperLengths) -> Figure:
     give = gauge_give(thread, lengths)
     inputs = (Given("tolerance", give.value, thread.unit), Given("pitch", thread.pitch, thread.unit))
     turns = give.value / thread.pitch
-    return Figure("plus and minus", turns, counted(turns, "turn"), "tolerance ÷ pitch", give.source, inputs, places=1)
+    return Figure("plus and minus", turns, "turn", "tolerance ÷ pitch", give.source, inputs, places=1)
 
 
 def taper_blank(thread: Thread) -> TaperBlank | None:

@@ -36,7 +36,7 @@ def eighths(change_mm: float) -> Figure:
     return Figure(
         "middle screw",
         max(1.0, math.floor(8 * advance / SCREW_PITCH_MM + 0.5)),
-        "eighths of a turn",
+        "eighth of a turn",
         "greatest of (1, nearest whole of (8 × change of pitch diameter × π ÷ (2 × tan(t)) ÷ screw pitch))",
         WEDGE,
         (

@@ -127,7 +127,8 @@ def tap_margin(thread: Thread, metal: Material, percent: float, *, formed: bool 
     cutting = cutting_torque(thread, metal.cutting_force).value * metal_cut(percent) * (FORM_TORQUE if formed else 1.0)
     breaking = BREAKING * thread.major_mm**3
     return Figure(
-        "tap's margin", breaking / max(cutting, 1e-9), "× cutting torque", "breaking torque ÷ cutting torque", PRACTICE,
+        "tap's margin over the cutting torque", breaking / max(cutting, 1e-9), "×",
+        "breaking torque ÷ cutting torque", PRACTICE,
         (Given("breaking torque", breaking, "N m"), Given("cutting torque", cutting, "N m")), places=1,
         note="Sharp and oiled; dull or dry halves it. "
         f"Under {LEAST_MARGIN:g} it is likely to break: drill larger, or single-point.",

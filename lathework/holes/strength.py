@@ -9,7 +9,7 @@ from lathework.cutting.groove import stress_area
 from lathework.figures import Figure, Given, Source
 from lathework.threads.limits.bands import ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
-from lathework.units import convert
+from lathework.units import AREAS_PER_LENGTH, convert
 
 SHEAR = Source("standard", "FED-STD-H28/2B and ASME B1.1 appendix B, thread shear areas")
 SHEAR_SHARE = 0.5
@@ -44,7 +44,7 @@ def external_shear(thread: Thread, limits: ExternalLimits, hole: float) -> Figur
     return Figure(
         "shear area of the bolt's thread",
         max(0.0, value),
-        f"{thread.unit}²/{thread.unit}",
+        AREAS_PER_LENGTH[thread.unit],
         "greatest of (0, π ÷ pitch × hole × (pitch ÷ 2 + tan(flank angle ÷ 2) × (least pitch diameter − hole)))",
         SHEAR,
         (
@@ -67,7 +67,7 @@ def internal_shear(thread: Thread, external: ExternalLimits, internal: InternalL
     return Figure(
         "shear area of the hole's thread",
         value,
-        f"{thread.unit}²/{thread.unit}",
+        AREAS_PER_LENGTH[thread.unit],
         "π ÷ pitch × least crest × (pitch ÷ 2 + tan(flank angle ÷ 2) × (least crest − greatest pitch diameter))",
         SHEAR,
         (

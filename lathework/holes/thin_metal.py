@@ -51,7 +51,7 @@ def thin_metal(thread: Thread, thickness: float, strip: Strip) -> ThinMetal:
         advice.append("Clamp sheet flat on wood: it climbs a drill that breaks through, and spins.")
     return ThinMetal(
         turns=Figure(
-            "turns in the metal", turns, "turns", "thickness ÷ pitch", GEOMETRY,
+            "turns in the metal", turns, "turn", "thickness ÷ pitch", GEOMETRY,
             (Given("thickness", thickness, thread.unit), Given("pitch", thread.pitch, thread.unit)), places=1,
         ),
         holds=share_held(strip, Given("thickness", thickness, thread.unit)),

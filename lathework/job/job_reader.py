@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
 from typing import Any
 
 from lathework.declared import Choice, Extent, Field, Group, Rows, Several, Share, Text, Whole
@@ -15,7 +16,7 @@ class JobReader(Reader):
 
     def known(self, path: str) -> None:
         """Check that an object has declared fields only; "" is the document itself."""
-        group = JOB.at(path) if path else JOB
+        group = _at(path) if path else JOB
         assert isinstance(group, Group)
         self.section(path, group.keys)
 
@@ -55,8 +56,14 @@ class JobReader(Reader):
         return self.rows(path, _declared(path, Rows).most)
 
 
+@lru_cache(maxsize=4096)
+def _at(path: str) -> Field | Group:
+    """What is declared at a path: the same few are asked for at each keystroke."""
+    return JOB.at(path)
+
+
 def _declared(path: str, kind: Any) -> Any:
-    one: Field | Group = JOB.at(path)
+    one = _at(path)
     if not isinstance(one, kind):
         raise TypeError(f"{path} is declared as {type(one).__name__}")
     return one

@@ -6,7 +6,7 @@ import math
 
 from lathework.cutting.cuts import SPRING
 from lathework.cutting.next_cut import Dial
-from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 
@@ -43,7 +43,7 @@ def pass_count(thread: Thread, bore_mm: float) -> Figure:
     depth = (thread.major_mm - bore_mm) / 2
     count = _passes(depth)
     return Figure(
-        "passes", count, counted(count, "cut"),
+        "passes", count, "cut",
         f"least of ({MOST_PASSES}, greatest of (1, next whole of ((depth ÷ first cut)²)))", PRACTICE,
         (Given("depth", depth, "mm"), Given("first cut", FIRST_CUT_MM, "mm")), note="Equal areas.",
     )  # fmt: skip

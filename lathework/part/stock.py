@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from typing import Literal, get_args
 
-from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.units import LengthUnit, convert
 
 StockForm = Literal["round", "hexagon", "square", "bolt", "kept"]
@@ -122,7 +122,7 @@ def pieces_from_bar(bar_mm: float, piece: Figure, *, grip_mm: float = GRIP_MM) -
     return Figure(
         "pieces from a bar",
         count,
-        counted(count, "piece"),
+        "piece",
         "greatest of (0, whole part of ((bar − stays in the jaws) ÷ bar for a piece))",
         PRACTICE,
         (

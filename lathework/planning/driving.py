@@ -7,7 +7,7 @@ from dataclasses import replace
 from lathework.cutting.roughing import HAND_BEARS_NM, SLOWEST, rough_count, torque_left
 from lathework.cutting.speeds import spindle_speed
 from lathework.cutting.torque import Tool, with_holding
-from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.methods.chase import advance
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
@@ -23,7 +23,7 @@ def rhythm(work: Work) -> Figure:
     return Figure(
         "turn back after",
         work.job.material.back_off_turns,
-        counted(work.job.material.back_off_turns, "turn"),
+        "turn",
         "by the metal",
         PRACTICE,
         kind="table",
@@ -82,7 +82,7 @@ def under_power(work: Work, thread: Thread, turns: Figure) -> dict[str, Figure]:
     stop = Figure(
         "switch off at turn", max(0.0, turns.value - run_down), "", "greatest of (0, turns − the spindle runs on)",
         PRACTICE,
-        (Given("turns", turns.value), Given("the spindle runs on", run_down, "turns")), places=1,
+        (Given("turns", turns.value), Given("the spindle runs on", run_down, "turn")), places=1,
     )  # fmt: skip
     seconds = Figure(
         "time at that speed", 60 * turns.value / speed.value, "s", "60 × turns ÷ speed", GEOMETRY,

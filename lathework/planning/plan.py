@@ -6,7 +6,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass, replace
 
 from lathework.cautions import Caution
-from lathework.figures import PRACTICE, Figure, Given, counted
+from lathework.figures import PRACTICE, Figure, Given
 from lathework.job.model import Job
 from lathework.methods.die import DIE_HOLDINGS
 from lathework.part.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
@@ -220,7 +220,7 @@ def _batch(work: Work, ways: tuple[Chucking, ...], operations: tuple[Operation, 
 
 
 def _bolts(pieces: int) -> Figure:
-    return Figure("bolts", pieces, counted(pieces, "bolt"), "pieces", PRACTICE, (Given("pieces", pieces),))
+    return Figure("bolts", pieces, "bolt", "pieces", PRACTICE, (Given("pieces", pieces),))
 
 
 def make_plans(job: Job) -> tuple[Plan, ...]:

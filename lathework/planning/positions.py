@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
-
 from lathework.figures import AS_TYPED, GEOMETRY, Figure, Given, added
 from lathework.lengths import Length
 from lathework.planning.work import Work
@@ -25,19 +23,20 @@ def typed(name: str, length: Length, *, fine: bool) -> Figure:
     return Figure(name, length.value, length.unit, "as you entered it", AS_TYPED, fine=fine, kind="typed")
 
 
-def along(work: Work, name: str, mm: float, formula: str, *inputs: Given) -> Figure:
+def along(work: Work, name: str, mm: float, formula: str, *inputs: Given, fine: bool = False, note: str = "") -> Figure:
     """A length along the bed of `mm` millimetres."""
-    return Figure(name, convert(mm, "mm", work.job.unit), work.job.unit, formula, GEOMETRY, inputs, fine=False)
+    unit = work.job.unit
+    return Figure(name, convert(mm, "mm", unit), unit, formula, GEOMETRY, inputs, fine=fine, note=note)
 
 
-def _place(work: Work, name: str, z_mm: float, formula: str, *inputs: Given) -> Figure:
+def _place(work: Work, name: str, z_mm: float, formula: str, *inputs: Given, note: str = "") -> Figure:
     """A place on the bed at `z_mm` (0 at the face, negative toward the chuck): readout, or travel to a stop."""
-    if work.job.setup.readout == "readout":
-        at = along(work, f"{name} at", z_mm, formula, *inputs)
-    else:
-        at = along(work, f"{name}: carriage travel", -z_mm, f"−({formula}); from the face", *inputs)
     # To four places of an inch: 0.1875 is not 0.188 here and 0.187 there.
-    return replace(at, fine=work.job.unit == "in")
+    fine = work.job.unit == "in"
+    if work.job.setup.readout == "readout":
+        return along(work, f"{name} at", z_mm, formula, *inputs, fine=fine, note=note)
+    from_face = f"−({formula}); from the face"
+    return along(work, f"{name}: carriage travel", -z_mm, from_face, *inputs, fine=fine, note=note)
 
 
 def place_words(work: Work, key: str) -> str:
@@ -61,11 +60,10 @@ def tip_stop(work: Work, behind_mm: float, *inputs: Given) -> Figure:
 def blade_place(work: Work, *, cut_end_mm: float, blade: Length, edge: str, name: str) -> Figure:
     """Where the touched edge of a blade stands when its left edge is `cut_end_mm` (millimetres) behind the face."""
     end, width = given_mm("cut ends behind the face", cut_end_mm, work.job.unit), given("blade width", blade)
+    note = f"The {edge} edge was touched off."
     if edge == "left":
-        at = _place(work, name, -cut_end_mm, "−cut ends behind the face", end)
-    else:
-        at = _place(work, name, blade.mm - cut_end_mm, "blade width − cut ends behind the face", end, width)
-    return replace(at, note=f"The {edge} edge was touched off.")
+        return _place(work, name, -cut_end_mm, "−cut ends behind the face", end, note=note)
+    return _place(work, name, blade.mm - cut_end_mm, "blade width − cut ends behind the face", end, width, note=note)
 
 
 def plunge_dial(work: Work, start_mm: float, end_mm: float) -> Figure:

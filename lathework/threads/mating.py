@@ -197,9 +197,9 @@ def mate(bolt: Thread, nut: Thread, *, bolt_class: str = "", nut_class: str = ""
     meetings = tuple(_meet(pair, bolt, nut, bolts[pair], nuts[pair], mismatch) for pair in bolts)
     depth = (bolt.major_mm - bolt.minor_mm) / 2
     overlap = Figure(
-        "overlap",
+        "overlap, of the bolt's depth",
         100 * (bolts["middle"].major - nuts["middle"].minor) / 2 / depth,
-        "% of the bolt's depth",
+        "%",
         "100 × (bolt's major − nut's minor) ÷ 2 ÷ depth of thread",
         VIRTUAL,
         (

@@ -56,7 +56,7 @@ def gauge_turns(thread: Thread, lengths: TaperLengths, name: str) -> Figure:
     """How many turns a gauge goes on or in by hand, called `name`: gauge length / pitch. Source: plane geometry."""
     length = lengths.gauge_length.value
     inputs = (Given("gauge length", length, thread.unit), Given("pitch", thread.pitch, thread.unit))
-    return Figure(name, length / thread.pitch, "turns", "gauge length ÷ pitch", GEOMETRY, inputs, places=1)
+    return Figure(name, length / thread.pitch, "turn", "gauge length ÷ pitch", GEOMETRY, inputs, places=1)
 
 
 def taper_lengths(thread: Thread) -> TaperLengths | None:

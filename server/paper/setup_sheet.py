@@ -18,11 +18,10 @@ from lathework.answers.values import figure_text
 from lathework.drawing.part.layout import PAPER
 from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
-from lathework.figures import counted
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
-from lathework.units import LengthUnit
+from lathework.units import LengthUnit, unit_word
 from server.paper.fonts import WORDS, fonts
 from server.paper.lettering import SIZES, Lettering
 from server.paper.pages import WIDTH, fewest_pages, sheet_of_paper
@@ -170,7 +169,7 @@ def _facts(plan: Plan) -> str:
     bar = next((f for f in plan.batch if f.name == "bar for the batch"), None)
     amount = f", {figure_text(bar, unit)} for the batch" if bar else ""
     return (
-        f"{job.quantity} {counted(job.quantity, 'piece')} · {job.part.designations} · {job.material.name} · "
+        f"{job.quantity} {unit_word('piece', job.quantity)} · {job.part.designations} · {job.material.name} · "
         f"{word} {stock.across.typed}{amount} · "
         f"{setup.dial} dial · groove blade {setup.groove_blade.typed} ({setup.groove_edge} edge) · "
         f"parting blade {setup.parting_blade.typed} ({setup.parting_edge} edge) · lengths in {_UNIT_WORDS[unit]}"

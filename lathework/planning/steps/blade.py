@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from lathework import cautions
-from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added, counted
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
 from lathework.lengths import Length
 from lathework.part.bore_sizes import largest_mm
 from lathework.part.model import MILLED
@@ -203,7 +203,7 @@ def mill_flats(work: Work, chucking: Chucking, placed: Placed, grip: Grip) -> Op
         figures=figures
         | {
             "depth": depth_per_flat(start, across.mm, unit),
-            "count": Figure("flats", count, counted(count, "flat"), "by the shape", GEOMETRY, kind="table"),
+            "count": Figure("flats", count, "flat", "by the shape", GEOMETRY, kind="table"),
             "length": typed("length", placed.section.length, fine=False)
             if placed.section.length.typed
             else Figure("length", convert(placed.far_mm - placed.near_mm, "mm", unit), unit,

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from lathework import cautions
-from lathework.figures import PRACTICE, Figure, Given, counted
+from lathework.figures import PRACTICE, Figure, Given
 from lathework.gauging.wires import best_wire, over_wires_within
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Operation, keyed, quoted
@@ -22,7 +22,7 @@ def check_interval(pieces: int) -> Figure:
     """
     every = 1 if pieces <= EVERY_PIECE_UP_TO else 3 if pieces <= EVERY_THIRD_UP_TO else 5
     return Figure(
-        "gauge one in", every, counted(every, "piece"), "by the size of the batch; the first one always", PRACTICE,
+        "gauge one in", every, "piece", "by the size of the batch; the first one always", PRACTICE,
         (Given("pieces", pieces),), kind="table", note="And after every change of the die, the blank or the tool.",
     )  # fmt: skip
 

@@ -104,7 +104,7 @@ def _saw_off(work: Work) -> Operation:
 def ratio_figure(chucking: Chucking) -> Figure:
     """How many diameters the work stands out."""
     return Figure(
-        "stick-out over diameter", chucking.ratio, "× diameter", "stick-out ÷ diameter held", PRACTICE,
+        "stick-out over diameter", chucking.ratio, "×", "stick-out ÷ diameter held", PRACTICE,
         (Given("stick-out", chucking.stick_out_mm, "mm"), Given("diameter held", chucking.grip.across_mm, "mm")),
         places=1,
     )  # fmt: skip

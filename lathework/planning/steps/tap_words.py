@@ -6,7 +6,7 @@ import math
 
 from lathework.cutting.roughing import HAND_BEARS_NM, rough_share
 from lathework.cutting.torque import cutting_torque, form_torque
-from lathework.figures import GEOMETRY, Figure, Given, counted
+from lathework.figures import GEOMETRY, Figure, Given
 from lathework.holes.depth import likely_breaks, tap_margin, tap_named
 from lathework.holes.percent import TAPPED_PERCENT
 from lathework.methods.tap import TAP_HOLDINGS, TapHolding
@@ -90,10 +90,10 @@ def turns_of(thread: Thread, deep_mm: float, *, through: bool) -> Figure:
     beyond = tap_named(BLIND_TAP).lead_turns if through else 0.0
     turns = math.ceil(deep_mm / lead + beyond - 1e-9)
     given = (
-        Given("depth of thread", deep_mm, "mm"), Given("lead", lead, "mm"), Given("lead of the tap", beyond, "turns"),
+        Given("depth of thread", deep_mm, "mm"), Given("lead", lead, "mm"), Given("lead of the tap", beyond, "turn"),
     )  # fmt: skip
     formula = f"next whole of (depth of thread ÷ lead{' + lead of the tap' if through else ''})"
-    return Figure("turns", turns, counted(turns, "turn"), formula, GEOMETRY, given)
+    return Figure("turns", turns, "turn", formula, GEOMETRY, given)
 
 
 def margin_of(work: Work, found: BoreWork, thread: Thread) -> Figure | None:

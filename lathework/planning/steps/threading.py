@@ -15,7 +15,7 @@ from lathework.cutting.roughing import (
 )
 from lathework.cutting.taper_blank import handle_length, taper_torque
 from lathework.cutting.torque import cutting_torque, hand_force
-from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, counted
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.methods.die import DIE_HOLDINGS, DieHolding
 from lathework.methods.reversing import back_off, backward
 from lathework.planning.chucking import Chucking, Placed
@@ -43,13 +43,13 @@ def _turns(found: ThreadWork, length_mm: float) -> Figure:
     if found.shoulder and found.taper is None:
         turns = math.floor(length_mm / lead - SHORT_OF_SHOULDER + 1e-9)
         formula = "whole part of (thread length ÷ lead − kept short of the shoulder)"
-        inputs: tuple[Given, ...] = (Given("kept short of the shoulder", SHORT_OF_SHOULDER, "turns"),)
+        inputs: tuple[Given, ...] = (Given("kept short of the shoulder", SHORT_OF_SHOULDER, "turn"),)
     else:
         turns, formula, inputs = math.ceil(length_mm / lead - 1e-9), "next whole of (thread length ÷ lead)", ()
     return Figure(
         "turns",
         turns,
-        counted(turns, "turn"),
+        "turn",
         formula,
         GEOMETRY,
         (Given("thread length", length_mm, "mm"), Given("lead", lead, "mm"), *inputs),
@@ -216,7 +216,7 @@ def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, found: Th
     turns = Figure(
         "turns",
         UNFINISHED_THREADS - TURNED_ROUND_STOP,
-        "turns",
+        "turn",
         "unfinished turns − 1",
         PRACTICE,
         (Given("unfinished turns", UNFINISHED_THREADS),),

@@ -7,7 +7,7 @@ from collections.abc import Iterator
 from lathework import cautions
 from lathework.cutting.cuts import deepest_cut, passes
 from lathework.cutting.next_cut import FINISH_MM, Target
-from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added, counted
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
 from lathework.part.model import MILLED
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
@@ -71,7 +71,7 @@ def _cuts(cuts: tuple[Figure, ...], deepest: Figure, start_mm: float, aim_mm: fl
     """How many cuts, the spring pass left out."""
     count = len(cuts) - 1
     return Figure(
-        "cuts", count, counted(count, "cut"),
+        "cuts", count, "cut",
         "greatest of (0, next whole of ((from − to − finishing cut) ÷ most per cut)) + 1; the last one finishes",
         PRACTICE,
         (

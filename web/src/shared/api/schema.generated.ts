@@ -1442,7 +1442,7 @@ export interface components {
             shown: components["schemas"]["Shown"];
             source: components["schemas"]["Source"];
             /** Unit */
-            unit: string;
+            unit: ("in" | "mm") | ("in²" | "mm²" | "in²/in" | "mm²/mm") | ("N" | "kN" | "N m" | "N/mm²") | ("rev/min" | "m/min" | "min" | "h" | "s") | ("turn" | "eighth of a turn" | "cut" | "piece" | "flat" | "bolt") | ("°" | "%" | "×" | "");
             /** Value */
             value: number;
         };
