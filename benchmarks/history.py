@@ -30,9 +30,12 @@ class Recorder:
         """One more reading, a little over the aim: it may be taken again and again."""
         cut = self.now["cut"]
         body = {
-            "last": self.now["last"], "revision": self.now["revision"], "step": self.now["step"]["key"],
-            "kind": "reading", "reading": f"{self._aim() + 0.5:.3f} mm",
-        }  # fmt: skip
+            "last": self.now["last"],
+            "revision": self.now["revision"],
+            "step": self.now["step"]["key"],
+            "kind": "reading",
+            "reading": f"{self._aim() + 0.5:.3f} mm",
+        }
         assert cut is not None, "the bench must ask for a diameter"
         self.server.headers["Idempotency-Key"] = uuid.uuid4().hex
         self.now = json.loads(self.server.post(f"{self.path}/entries", json.dumps(body).encode()))

@@ -37,9 +37,13 @@ class BothUnits:
 
 
 _PLURALS: dict[str, str] = {
-    "turn": "turns", "eighth of a turn": "eighths of a turn", "cut": "cuts", "piece": "pieces", "flat": "flats",
+    "turn": "turns",
+    "eighth of a turn": "eighths of a turn",
+    "cut": "cuts",
+    "piece": "pieces",
+    "flat": "flats",
     "bolt": "bolts",
-}  # fmt: skip
+}
 
 
 def unit_word(unit: Unit, value: float) -> str:

@@ -172,9 +172,13 @@ def hole(text: str, *, internal_class: str = "", asked: AskedHole | None = None)
     across, left = (pick.hole.value, pick.percent.value) if pick else (bore.value, percent)
     margin = tap_margin(thread, metal, left) if pick else None
     held = strip(
-        thread, external, internal,
-        hole=min(across, thread.major), bolt_strength=bolt.tensile, hole_strength=metal.tensile,
-    )  # fmt: skip
+        thread,
+        external,
+        internal,
+        hole=min(across, thread.major),
+        bolt_strength=bolt.tensile,
+        hole_strength=metal.tensile,
+    )
     full, thick = _length(asked.depth, DEPTH, "depth", thread), _length(asked.through, THICK, "through", thread)
     return Hole(
         size=found,

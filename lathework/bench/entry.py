@@ -9,8 +9,19 @@ from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 
 Kind = Literal[
-    "reading", "verdict", "setting", "done", "accept", "scrap", "again", "note", "read", "zero-lost", "zero", "turn-to",
-]  # fmt: skip
+    "reading",
+    "verdict",
+    "setting",
+    "done",
+    "accept",
+    "scrap",
+    "again",
+    "note",
+    "read",
+    "zero-lost",
+    "zero",
+    "turn-to",
+]
 KINDS: tuple[Kind, ...] = get_args(Kind)
 OF_EVERY_PART: tuple[Kind, ...] = ("read", "turn-to")
 """A caution that was read holds for all parts of a job; a zero stands for none once another one is turned to."""

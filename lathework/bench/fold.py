@@ -104,10 +104,16 @@ def _die(tally: Tally, entry: Entry) -> list[Event]:
         tally.gauged += 1
         return [
             Gauged(
-                entry.part, entry.piece, entry.step, thread, entry.story.metal, entry.word, tally.blanks.get(made),
+                entry.part,
+                entry.piece,
+                entry.step,
+                thread,
+                entry.story.metal,
+                entry.word,
+                tally.blanks.get(made),
                 tally.opened.get(thread, 0.0),
             )
-        ]  # fmt: skip
+        ]
     return []
 
 

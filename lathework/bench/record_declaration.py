@@ -28,7 +28,8 @@ def _list(items: Json, about: str = "") -> Raw:
 
 
 TOLD = Group(
-    "told", "what the step was when the entry was made: it counts only while the step still makes that",
+    "told",
+    "what the step was when the entry was made: it counts only while the step still makes that",
     {
         "title": _line("what the step was called"),
         "part": _line("what the part was called"),
@@ -42,15 +43,17 @@ TOLD = Group(
         "high_mm": _number("most that was on size"),
         "revision": Raw({"type": "integer", "minimum": 0, "maximum": MOST_REVISIONS}, "of the job"),
     },
-)  # fmt: skip
+)
 ENTRY = Group(
-    "entry", "one thing that happened at the bench",
+    "entry",
+    "one thing that happened at the bench",
     {
         "kind": Raw(
             {"enum": list(KINDS)},
             "a measured diameter, what the nut said, a move of the die, a step done, a step accepted with a reason, a "
             "piece scrapped, a step taken up again, a note, the cautions read, a tool touched off, every zero lost, "
-            "the part taken up out of turn", required=True,
+            "the part taken up out of turn",
+            required=True,
         ),
         "piece": Raw({"type": "integer", "minimum": 1, "maximum": MOST_ENTRIES}, required=True),
         "part": Ident("id of the part"),
@@ -61,7 +64,8 @@ ENTRY = Group(
         "value_mm": _number("reading: the diameter in millimetres"),
         "dialled_mm": _number("reading: what had been dialled on the diameter before it"),
         "word": _line(
-            "verdict: its code; setting: open or close; read: the hazards, with spaces between", LONGEST_WORD,
+            "verdict: its code; setting: open or close; read: the hazards, with spaces between",
+            LONGEST_WORD,
         ),
         "eighths": _number("setting: eighths of a turn of the middle screw"),
         "text": _line("", LONGEST_NOTE),
@@ -71,20 +75,22 @@ ENTRY = Group(
         "told": Raw({"oneOf": [{"type": "null"}, TOLD.schema()]}),
         "at": Raw({"type": "string", "format": "date-time"}, required=True),
     },
-)  # fmt: skip
+)
 GONE = Group(
-    "gone", "a section or hole of a part that the job no longer has, or, with an empty id, a part",
+    "gone",
+    "a section or hole of a part that the job no longer has, or, with an empty id, a part",
     {"part": Ident(), "id": Raw({"type": "string", "pattern": f"^{IDENT_PATTERN.replace('{1,', '{0,')}$"})},
-)  # fmt: skip
+)
 RECORD = Group(
-    "record", "what happened at the bench, oldest first, and how the job stands",
+    "record",
+    "what happened at the bench, oldest first, and how the job stands",
     {
         "entries": _list(ENTRY.schema()),
         "held": _line("what the job waits for; empty when it does not", LONGEST_NOTE),
         "closed": _line("why the job was closed; empty while it is open", LONGEST_NOTE),
         "gone": _list(GONE.schema(), "what entries speak of though the job no longer has it"),
     },
-)  # fmt: skip
+)
 
 
 def job_file_schema() -> Json:

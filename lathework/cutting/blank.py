@@ -78,9 +78,11 @@ def _in_class(figure: Figure, limits: Band) -> Figure:
         return figure
     which, word = ("least", "greatest of") if value == limits.minimum else ("greatest", "least of")
     return replace(
-        figure, value=value, formula=f"{word} ({figure.formula}, {which} crest)",
+        figure,
+        value=value,
+        formula=f"{word} ({figure.formula}, {which} crest)",
         inputs=(*figure.inputs, Given(f"{which} crest", value, figure.unit)),
-    )  # fmt: skip
+    )
 
 
 def _diameter(
@@ -148,8 +150,14 @@ def blank_choices(
             verdict = MADE_TO_MATE
         others = tuple(Answer(SCHOOL_NAMES[s], f.value, f.unit, REMARKS[s]) for s, f in plain.items() if s != school)
         told = Figure(
-            figure.name, figure.value, figure.unit, figure.formula, figure.source, figure.inputs,
-            others=others, note=" ".join(filter(None, (figure.note, REMARKS[school], verdict))),
-        )  # fmt: skip
+            figure.name,
+            figure.value,
+            figure.unit,
+            figure.formula,
+            figure.source,
+            figure.inputs,
+            others=others,
+            note=" ".join(filter(None, (figure.note, REMARKS[school], verdict))),
+        )
         choices.append(BlankChoice(school, told, crest_percent(thread, figure.value), within, verdict))
     return tuple(choices)

@@ -85,13 +85,16 @@ def passes(start_mm: float, end_mm: float, deepest: Figure, unit: LengthUnit) ->
     allowed = Given("most per cut", convert(deepest_mm, "mm", unit), unit)
     cuts = [
         Figure(
-            f"cut {n} to", convert(mm, "mm", unit), unit,
-            "from − (from − to − kept for the finishing cut) × cut ÷ roughing cuts", PRACTICE,
+            f"cut {n} to",
+            convert(mm, "mm", unit),
+            unit,
+            "from − (from − to − kept for the finishing cut) × cut ÷ roughing cuts",
+            PRACTICE,
             (start, end, finish, Given("cut", n), Given("roughing cuts", count), allowed),
             note="Roughing cuts alike, none over the most per cut.",
         )
         for n, mm in enumerate(sizes[:-1], 1)
-    ]  # fmt: skip
+    ]
     last = Figure("finishing cut to", end.value, unit, "to", PRACTICE, (end, finish))
     spring = replace(last, name=SPRING, note="The same dial once more: the work springs back.")
     return (*cuts, last, spring)

@@ -40,8 +40,10 @@ def clearance(thread: Thread) -> Figure:
     15 + 11 P micrometres, P in mm. Source: ISO 965-1, position g.
     """
     value = convert((15 + 11 * thread.pitch_mm) / 1000, "mm", thread.unit)
-    inputs = (Given("15 micrometres", convert(0.015, "mm", thread.unit), thread.unit),
-              Given("pitch", thread.pitch, thread.unit))  # fmt: skip
+    inputs = (
+        Given("15 micrometres", convert(0.015, "mm", thread.unit), thread.unit),
+        Given("pitch", thread.pitch, thread.unit),
+    )
     return Figure("clearance by hand", value, thread.unit, "15 micrometres + 0.011 × pitch", _RUNS, inputs)
 
 
@@ -55,14 +57,19 @@ def opened_by(thread: Thread, mate: Mate) -> Figure:
     bore = convert(mate.minor.mm, "mm", unit)
     loose = clearance(thread).value
     return Figure(
-        "over basic", min(pitch - thread.pitch_diameter, bore - thread.minor) - loose, unit,
-        "least of (mate's pitch diameter − basic pitch diameter, mate's bore − basic minor) − clearance", _RUNS,
+        "over basic",
+        min(pitch - thread.pitch_diameter, bore - thread.minor) - loose,
+        unit,
+        "least of (mate's pitch diameter − basic pitch diameter, mate's bore − basic minor) − clearance",
+        _RUNS,
         (
-            Given("mate's pitch diameter", pitch, unit), Given("basic pitch diameter", thread.pitch_diameter, unit),
-            Given("mate's bore", bore, unit), Given("basic minor", thread.minor, unit),
+            Given("mate's pitch diameter", pitch, unit),
+            Given("basic pitch diameter", thread.pitch_diameter, unit),
+            Given("mate's bore", bore, unit),
+            Given("basic minor", thread.minor, unit),
             Given("clearance", loose, unit),
         ),
-    )  # fmt: skip
+    )
 
 
 def mate_blank(thread: Thread, mate: Mate) -> Figure:
@@ -74,10 +81,14 @@ def mate_blank(thread: Thread, mate: Mate) -> Figure:
     places = 4 if thread.unit == "in" else 3
     most = MOST_OVER * thread.pitch
     return Figure(
-        "blank diameter", round_half_up(thread.major + min(over.value, most), places), thread.unit,
-        "nominal major + least of (over basic, 0.06 × pitch)", Source("practice", "the mate as it was measured"),
+        "blank diameter",
+        round_half_up(thread.major + min(over.value, most), places),
+        thread.unit,
+        "nominal major + least of (over basic, 0.06 × pitch)",
+        Source("practice", "the mate as it was measured"),
         (
-            Given("nominal major", thread.major, thread.unit), Given("over basic", over.value, thread.unit),
+            Given("nominal major", thread.major, thread.unit),
+            Given("over basic", over.value, thread.unit),
             Given("pitch", thread.pitch, thread.unit),
         ),
-    )  # fmt: skip
+    )

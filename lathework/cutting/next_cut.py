@@ -118,20 +118,27 @@ def next_cut(
         left=left,
         ratio=share,
         expect=_length(
-            "expect", expected, unit, "last reading − cut × comes off per dialled",
+            "expect",
+            expected,
+            unit,
+            "last reading − cut × comes off per dialled",
             (
                 Given("last reading", convert(last_mm, "mm", unit), unit),
-                Given("cut", convert(depth, "mm", unit), unit), Given("comes off per dialled", ratio),
+                Given("cut", convert(depth, "mm", unit), unit),
+                Given("comes off per dialled", ratio),
             ),
         ),
         give_or_take=_length(
-            "give or take", _SCATTER * depth + _SCATTER_FLOOR_MM, unit, "0.05 × cut + what a caliper strays",
+            "give or take",
+            _SCATTER * depth + _SCATTER_FLOOR_MM,
+            unit,
+            "0.05 × cut + what a caliper strays",
             (
                 Given("cut", convert(depth, "mm", unit), unit),
                 Given("what a caliper strays", convert(_SCATTER_FLOOR_MM, "mm", unit), unit),
             ),
         ),
-    )  # fmt: skip
+    )
 
 
 def _ratio(passes: Sequence[PassMade], unit: LengthUnit) -> Figure:
@@ -140,14 +147,19 @@ def _ratio(passes: Sequence[PassMade], unit: LengthUnit) -> Figure:
     came = Given("came off in all", convert(sum(p.came_off_mm for p in passes), "mm", unit), unit)
     dialled = Given("dialled in all", convert(sum(p.dialled_mm for p in passes), "mm", unit), unit)
     return Figure(
-        "comes off per dialled", ratio_of(passes), "",
-        "(came off in all + belief to begin with) ÷ (dialled in all + belief to begin with)", PRACTICE,
-        (came, dialled, prior), places=2,
-    )  # fmt: skip
+        "comes off per dialled",
+        ratio_of(passes),
+        "",
+        "(came off in all + belief to begin with) ÷ (dialled in all + belief to begin with)",
+        PRACTICE,
+        (came, dialled, prior),
+        places=2,
+    )
 
 
-def _dial(depth_mm: float, dial: Dial, unit: LengthUnit, left: Figure, ratio: float, *, state: CutState,
-          max_cut_mm: float) -> Figure:  # fmt: skip
+def _dial(
+    depth_mm: float, dial: Dial, unit: LengthUnit, left: Figure, ratio: float, *, state: CutState, max_cut_mm: float
+) -> Figure:
     half = "" if dial == "diameter" else " ÷ 2"
     inputs = [Given("left to come off", left.value, unit), Given("comes off per dialled", ratio)]
     formula = f"left to come off ÷ comes off per dialled{half}"
@@ -156,6 +168,10 @@ def _dial(depth_mm: float, dial: Dial, unit: LengthUnit, left: Figure, ratio: fl
         inputs.append(Given("kept for finishing", convert(FINISH_MM, "mm", unit), unit))
         inputs.append(Given("most per cut", convert(max_cut_mm, "mm", unit), unit))
     return Figure(
-        f"dial in, on the {dial}", convert(depth_mm * (1.0 if dial == "diameter" else 0.5), "mm", unit), unit, formula,
-        PRACTICE, tuple(inputs),
-    )  # fmt: skip
+        f"dial in, on the {dial}",
+        convert(depth_mm * (1.0 if dial == "diameter" else 0.5), "mm", unit),
+        unit,
+        formula,
+        PRACTICE,
+        tuple(inputs),
+    )

@@ -48,9 +48,14 @@ def torque_left(torque: Figure, share: float) -> Figure:
     Torque x (1 - share^2): the area of a V grows as the square of its depth. Source: plane geometry.
     """
     return Figure(
-        torque.name, torque.value * (1 - share**2), "N m", "torque in the solid × (1 − share roughed²)", torque.source,
-        (Given("torque in the solid", torque.value, "N m"), Given("share roughed", share)), places=1,
-    )  # fmt: skip
+        torque.name,
+        torque.value * (1 - share**2),
+        "N m",
+        "torque in the solid × (1 − share roughed²)",
+        torque.source,
+        (Given("torque in the solid", torque.value, "N m"), Given("share roughed", share)),
+        places=1,
+    )
 
 
 def rough_depth(thread: Thread, blank: float, share: float, dial: Dial) -> Figure:
@@ -60,10 +65,13 @@ def rough_depth(thread: Thread, blank: float, share: float, dial: Dial) -> Figur
     """
     part = 1.0 if dial == "diameter" else 0.5
     return Figure(
-        f"in on the {dial} dial", share * (blank - thread.minor) * part, thread.unit,
-        "share × (blank − minor)" + ("" if part == 1 else " ÷ 2; a radius dial"), GEOMETRY,
+        f"in on the {dial} dial",
+        share * (blank - thread.minor) * part,
+        thread.unit,
+        "share × (blank − minor)" + ("" if part == 1 else " ÷ 2; a radius dial"),
+        GEOMETRY,
         (Given("share", share), Given("blank", blank, thread.unit), Given("minor", thread.minor, thread.unit)),
-    )  # fmt: skip
+    )
 
 
 def rough_bore(thread: Thread, bore: float, share: float, dial: Dial) -> Figure:
@@ -73,10 +81,13 @@ def rough_bore(thread: Thread, bore: float, share: float, dial: Dial) -> Figure:
     """
     part = 1.0 if dial == "diameter" else 0.5
     return Figure(
-        f"out on the {dial} dial", share * (thread.major - bore) * part, thread.unit,
-        "share × (major − bore)" + ("" if part == 1 else " ÷ 2; a radius dial"), GEOMETRY,
+        f"out on the {dial} dial",
+        share * (thread.major - bore) * part,
+        thread.unit,
+        "share × (major − bore)" + ("" if part == 1 else " ÷ 2; a radius dial"),
+        GEOMETRY,
         (Given("share", share), Given("major", thread.major, thread.unit), Given("bore", bore, thread.unit)),
-    )  # fmt: skip
+    )
 
 
 def rough_passes(depth_mm: float, blank_mm: float, unit: LengthUnit) -> tuple[Figure, ...]:
@@ -86,9 +97,11 @@ def rough_passes(depth_mm: float, blank_mm: float, unit: LengthUnit) -> tuple[Fi
 
     def inputs(number: int) -> tuple[Given, ...]:
         return (
-            Given("blank", convert(blank_mm, "mm", unit), unit), Given("depth", convert(depth_mm, "mm", unit), unit),
-            Given("pass", number), Given("passes", count),
-        )  # fmt: skip
+            Given("blank", convert(blank_mm, "mm", unit), unit),
+            Given("depth", convert(depth_mm, "mm", unit), unit),
+            Given("pass", number),
+            Given("passes", count),
+        )
 
     sizes = [blank_mm - 2 * depth_mm * math.sqrt(n / count) for n in range(1, count + 1)]
     return tuple(

@@ -62,18 +62,27 @@ def taper_blank(thread: Thread) -> TaperBlank | None:
     return TaperBlank(
         small=_across(thread, "blank at the face", "major − gauge length ÷ 16", -gauge, length),
         large=_across(
-            thread, "blank behind the thread", "major + (useful thread − gauge length) ÷ 16", useful - gauge,
-            Given("useful thread", useful, unit), length,
+            thread,
+            "blank behind the thread",
+            "major + (useful thread − gauge length) ÷ 16",
+            useful - gauge,
+            Given("useful thread", useful, unit),
+            length,
         ),
         useful=lengths.useful_length,
         angle=Figure(
-            "top slide over", math.degrees(math.atan(TAPER / 2)), "°", "atan(taper on the diameter ÷ 2)", GEOMETRY,
-            (Given("taper on the diameter", TAPER),), places=2,
+            "top slide over",
+            math.degrees(math.atan(TAPER / 2)),
+            "°",
+            "atan(taper on the diameter ÷ 2)",
+            GEOMETRY,
+            (Given("taper on the diameter", TAPER),),
+            places=2,
             note="By an indicator on a straight bar: 1 in 32, so 1 mm in 32 or .031 in an inch.",
         ),
         turns=gauge_turns(thread, lengths, "gauge goes on by hand"),
         give=_give(thread, lengths),
-    )  # fmt: skip
+    )
 
 
 def taper_choice(thread: Thread, taper: TaperBlank) -> BlankChoice:
@@ -86,14 +95,24 @@ def taper_choice(thread: Thread, taper: TaperBlank) -> BlankChoice:
 def handle_length(torque: Figure) -> Figure:
     """How long a handle a `torque` in N m wants, in millimetres: torque / 200 N. Source: practice."""
     return Figure(
-        "handle at least", 1000 * torque.value / PULL_N, "mm", "1000 × torque ÷ pull", PRACTICE,
-        (Given("torque", torque.value, "N m"), Given("pull", PULL_N, "N")), fine=False,
-    )  # fmt: skip
+        "handle at least",
+        1000 * torque.value / PULL_N,
+        "mm",
+        "1000 × torque ÷ pull",
+        PRACTICE,
+        (Given("torque", torque.value, "N m"), Given("pull", PULL_N, "N")),
+        fine=False,
+    )
 
 
 def taper_torque(torque: Figure) -> Figure:
     """Greatest torque of a taper die in N m: twice that of a parallel one, `torque`. Source: practice."""
     return Figure(
-        torque.name, TORQUE_GROWS * torque.value, "N m", "2 × torque of a parallel die", PRACTICE,
-        (Given("torque of a parallel die", torque.value, "N m"),), places=1,
-    )  # fmt: skip
+        torque.name,
+        TORQUE_GROWS * torque.value,
+        "N m",
+        "2 × torque of a parallel die",
+        PRACTICE,
+        (Given("torque of a parallel die", torque.value, "N m"),),
+        places=1,
+    )

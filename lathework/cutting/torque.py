@@ -58,9 +58,14 @@ def cutting_torque(thread: Thread, cutting_force: float, *, tool: Tool = "die") 
 def form_torque(torque: Figure) -> Figure:
     """Torque of a form tap in N m: about twice that of one that cuts, `torque`. Source: practice."""
     return Figure(
-        "torque of the form tap", FORM_TORQUE * torque.value, "N m", "2 × torque of a tap that cuts", ROUGH,
-        (Given(torque.name, torque.value, "N m"),), places=1,
-    )  # fmt: skip
+        "torque of the form tap",
+        FORM_TORQUE * torque.value,
+        "N m",
+        "2 × torque of a tap that cuts",
+        ROUGH,
+        (Given(torque.name, torque.value, "N m"),),
+        places=1,
+    )
 
 
 def hand_force(torque: Figure) -> Figure:

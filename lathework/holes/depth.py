@@ -68,21 +68,34 @@ def hole_for(thread: Thread, percent: float) -> Figure:
     """Hole that leaves `percent` (a bare number) of thread: for boring where no drill will do, in the thread's unit."""
     factor, words = convention(thread)
     return Figure(
-        "bore to", thread.major - percent / 100 * factor * thread.pitch, thread.unit,
-        f"major − per cent ÷ 100 × {factor} × pitch", PRACTICE,
-        (Given("major", thread.major, thread.unit), Given("per cent", percent, "%"),
-         Given("pitch", thread.pitch, thread.unit)), note=words,
-    )  # fmt: skip
+        "bore to",
+        thread.major - percent / 100 * factor * thread.pitch,
+        thread.unit,
+        f"major − per cent ÷ 100 × {factor} × pitch",
+        PRACTICE,
+        (
+            Given("major", thread.major, thread.unit),
+            Given("per cent", percent, "%"),
+            Given("pitch", thread.pitch, thread.unit),
+        ),
+        note=words,
+    )
 
 
 def form_hole(thread: Thread) -> Figure:
     """Hole for a form tap at 65 per cent, in the thread's unit: major - 0.0068 x 65 x pitch. Source: memory."""
     return Figure(
-        "hole for a form tap", thread.major - FORM_FACTOR * FORM_PERCENT * thread.pitch, thread.unit,
-        "major − 0.0068 × per cent × pitch", Source("memory", "hole sizes for form taps, 65 per cent"),
-        (Given("major", thread.major, thread.unit), Given("per cent", FORM_PERCENT, "%"),
-         Given("pitch", thread.pitch, thread.unit)),
-    )  # fmt: skip
+        "hole for a form tap",
+        thread.major - FORM_FACTOR * FORM_PERCENT * thread.pitch,
+        thread.unit,
+        "major − 0.0068 × per cent × pitch",
+        Source("memory", "hole sizes for form taps, 65 per cent"),
+        (
+            Given("major", thread.major, thread.unit),
+            Given("per cent", FORM_PERCENT, "%"),
+            Given("pitch", thread.pitch, thread.unit),
+        ),
+    )
 
 
 def chip_room(tap: Tap) -> float:
@@ -97,21 +110,32 @@ def drill_depth(thread: Thread, tap: Tap, full: float, hole: float) -> Figure:
     """
     lead, room = tap.lead_turns * thread.pitch, chip_room(tap) * thread.pitch
     return Figure(
-        f"drill deep for a {tap.name}", full + lead + room + POINT_SHARE * hole, thread.unit,
-        "full thread + lead of the tap + room for chips + point", PRACTICE,
-        (Given("full thread", full, thread.unit), Given("lead of the tap", lead, thread.unit),
-         Given("room for chips", room, thread.unit), Given("point", POINT_SHARE * hole, thread.unit)),
-        fine=False, note=tap.remark,
-    )  # fmt: skip
+        f"drill deep for a {tap.name}",
+        full + lead + room + POINT_SHARE * hole,
+        thread.unit,
+        "full thread + lead of the tap + room for chips + point",
+        PRACTICE,
+        (
+            Given("full thread", full, thread.unit),
+            Given("lead of the tap", lead, thread.unit),
+            Given("room for chips", room, thread.unit),
+            Given("point", POINT_SHARE * hole, thread.unit),
+        ),
+        fine=False,
+        note=tap.remark,
+    )
 
 
 def countersink(thread: Thread) -> Figure:
     """Countersink over the mouth of a tapped hole, in the thread's unit: major + 0.1 P. Source: practice."""
     return Figure(
-        "countersink to", thread.major + SUNK_OVER * thread.pitch, thread.unit, f"major + {SUNK_OVER} × pitch",
+        "countersink to",
+        thread.major + SUNK_OVER * thread.pitch,
+        thread.unit,
+        f"major + {SUNK_OVER} × pitch",
         PRACTICE,
         (Given("major", thread.major, thread.unit), Given("pitch", thread.pitch, thread.unit)),
-    )  # fmt: skip
+    )
 
 
 def likely_breaks(margin: Figure | None) -> bool:
@@ -127,9 +151,13 @@ def tap_margin(thread: Thread, metal: Material, percent: float, *, formed: bool 
     cutting = cutting_torque(thread, metal.cutting_force).value * metal_cut(percent) * (FORM_TORQUE if formed else 1.0)
     breaking = BREAKING * thread.major_mm**3
     return Figure(
-        "tap's margin over the cutting torque", breaking / max(cutting, 1e-9), "×",
-        "breaking torque ÷ cutting torque", PRACTICE,
-        (Given("breaking torque", breaking, "N m"), Given("cutting torque", cutting, "N m")), places=1,
+        "tap's margin over the cutting torque",
+        breaking / max(cutting, 1e-9),
+        "×",
+        "breaking torque ÷ cutting torque",
+        PRACTICE,
+        (Given("breaking torque", breaking, "N m"), Given("cutting torque", cutting, "N m")),
+        places=1,
         note="Sharp and oiled; dull or dry halves it. "
         f"Under {LEAST_MARGIN:g} it is likely to break: drill larger, or single-point.",
-    )  # fmt: skip
+    )

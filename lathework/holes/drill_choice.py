@@ -159,10 +159,18 @@ def _choice(chart: _Chart, drill: Drill, *, piloted: bool, swells: bool) -> Dril
     factor, words = convention(thread)
     own = convert(drill.diameter, drill.unit, thread.unit)
     percent = Figure(
-        "thread left", chart.percent(drill), "%", f"100 × (major − drill) ÷ ({factor} × pitch)", PRACTICE,
-        (Given("major", thread.major, thread.unit), Given("drill", own, thread.unit),
-         Given("pitch", thread.pitch, thread.unit)), note=words,
-    )  # fmt: skip
+        "thread left",
+        chart.percent(drill),
+        "%",
+        f"100 × (major − drill) ÷ ({factor} × pitch)",
+        PRACTICE,
+        (
+            Given("major", thread.major, thread.unit),
+            Given("drill", own, thread.unit),
+            Given("pitch", thread.pitch, thread.unit),
+        ),
+        note=words,
+    )
     fit, passes = _passes(hole.value, chart.limits)
     return DrillChoice(drill, percent, hole, fit, passes, chart.near(drill), metal_cut(percent.value))
 

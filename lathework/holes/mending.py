@@ -59,9 +59,10 @@ def next_sizes(thread: Thread) -> tuple[Thread, ...]:
     """Larger threads of the series whose hole takes the old thread away whole, smallest first. Source: practice."""
     least = thread.major * (1 - LEFT_OVER)
     found = [
-        one for one in library()
+        one
+        for one in library()
         if one.major > thread.major and _sound(one, thread) and hole_for(one, TAPPED_PERCENT).value >= least
-    ]  # fmt: skip
+    ]
     return tuple(sorted(found, key=lambda one: one.major))
 
 
@@ -73,9 +74,14 @@ def _drill(thread: Thread, rack: Sequence[Drill]) -> Drill | None:
 
 def _needs(major: Figure) -> Figure:
     return Figure(
-        "metal round it at least", major.value * WALLED, major.unit, f"diameter × {WALLED}", PRACTICE,
-        (Given("diameter", major.value, major.unit),), fine=False,
-    )  # fmt: skip
+        "metal round it at least",
+        major.value * WALLED,
+        major.unit,
+        f"diameter × {WALLED}",
+        PRACTICE,
+        (Given("diameter", major.value, major.unit),),
+        fine=False,
+    )
 
 
 def _major(thread: Thread) -> Figure:
@@ -89,27 +95,40 @@ def insert_tap(thread: Thread) -> Figure:
     Of 60 degree threads. Source: ASME B18.29.1, DIN 8140.
     """
     return Figure(
-        "diameter", thread.major + (BASIC_60 + INSERT_OVER) * thread.pitch, thread.unit, "major + 1.299038 × pitch",
-        INSERT, (Given("major", thread.major, thread.unit), Given("pitch", thread.pitch, thread.unit)),
-    )  # fmt: skip
+        "diameter",
+        thread.major + (BASIC_60 + INSERT_OVER) * thread.pitch,
+        thread.unit,
+        "major + 1.299038 × pitch",
+        INSERT,
+        (Given("major", thread.major, thread.unit), Given("pitch", thread.pitch, thread.unit)),
+    )
 
 
 def insert_hole(thread: Thread) -> Figure:
     """Basic hole for an insert's tap: D + 0.216506 P, in the thread's unit. Source: ASME B18.29.1, DIN 8140."""
     return Figure(
-        "hole for the insert's tap", thread.major + INSERT_OVER * thread.pitch, thread.unit, "major + 0.216506 × pitch",
-        INSERT, (Given("major", thread.major, thread.unit), Given("pitch", thread.pitch, thread.unit)),
-    )  # fmt: skip
+        "hole for the insert's tap",
+        thread.major + INSERT_OVER * thread.pitch,
+        thread.unit,
+        "major + 0.216506 × pitch",
+        INSERT,
+        (Given("major", thread.major, thread.unit), Given("pitch", thread.pitch, thread.unit)),
+    )
 
 
 def _insert(thread: Thread, rack: Sequence[Drill]) -> Mend:
     hole, major = insert_hole(thread), insert_tap(thread)
     at_least = [d for d in rack if convert(d.diameter, d.unit, thread.unit) >= hole.value - 1e-9]
     return Mend(
-        "insert", "wire thread insert", f"{thread.designation}, insert tap", major, at_least[0] if at_least else None,
-        _needs(major), thread.designation,
+        "insert",
+        "wire thread insert",
+        f"{thread.designation}, insert tap",
+        major,
+        at_least[0] if at_least else None,
+        _needs(major),
+        thread.designation,
         "keeps the screw, and is stronger than the old thread in soft metal; wants its own tap and driver",
-    )  # fmt: skip
+    )
 
 
 def _larger(code: str, name: str, tapped: Thread, rack: Sequence[Drill], *, screw: str, remark: str) -> Mend:

@@ -84,10 +84,15 @@ def _breaking_load(thread: Thread, area: Figure, strength: float) -> Figure:
     """Pull in kN at which a bolt of `strength` in N/mm^2 breaks: stress area x strength."""
     to_mm = convert(1.0, thread.unit, "mm")
     return Figure(
-        "bolt breaks at", area.value * to_mm**2 * strength / 1000, "kN", "stress area × bolt strength ÷ 1000", SHEAR,
-        (Given("stress area", area.value, area.unit), Given("bolt strength", strength, "N/mm²")), places=1,
+        "bolt breaks at",
+        area.value * to_mm**2 * strength / 1000,
+        "kN",
+        "stress area × bolt strength ÷ 1000",
+        SHEAR,
+        (Given("stress area", area.value, area.unit), Given("bolt strength", strength, "N/mm²")),
+        places=1,
         note="A steady pull that breaks it: no working load. For lifting a rated part is bought.",
-    )  # fmt: skip
+    )
 
 
 def strip(
@@ -136,7 +141,11 @@ def share_held(strip: Strip, length: Given) -> Figure:
     needed = strip.engagement
     share = min(100.0, 100 * length.value / needed.value)
     return Figure(
-        "of the bolt's strength", share, "%", f"least of (100, 100 × {length.name} ÷ {needed.name})", SHEAR,
+        "of the bolt's strength",
+        share,
+        "%",
+        f"least of (100, 100 × {length.name} ÷ {needed.name})",
+        SHEAR,
         (length, Given(needed.name, needed.value, needed.unit)),
         note="The bolt breaks first." if share == 100 else f"It strips first: {strip.weaker}.",
-    )  # fmt: skip
+    )

@@ -42,17 +42,21 @@ def minor_at(thread: Thread, behind: float) -> Figure:
     """
     return Figure(
         "minor at the mouth" if behind == 0 else "minor at the bottom of the useful thread",
-        thread.minor - behind * TAPER, thread.unit, "minor at the gauge plane − depth ÷ 16", GEOMETRY,
+        thread.minor - behind * TAPER,
+        thread.unit,
+        "minor at the gauge plane − depth ÷ 16",
+        GEOMETRY,
         (Given("minor at the gauge plane", thread.minor, thread.unit), Given("depth", behind, thread.unit)),
-    )  # fmt: skip
+    )
 
 
 def _below(rack: Sequence[Drill], size: float, thread: Thread) -> Drill | None:
     """The largest drill of a rack no larger than `size` (the thread's unit)."""
     return max(
         (drill for drill in rack if convert(drill.diameter, drill.unit, thread.unit) <= size + 1e-9),
-        key=lambda drill: drill.diameter_mm, default=None,
-    )  # fmt: skip
+        key=lambda drill: drill.diameter_mm,
+        default=None,
+    )
 
 
 def taper_hole(thread: Thread, rack: Sequence[Drill]) -> TaperHole | None:
@@ -74,14 +78,19 @@ def taper_hole(thread: Thread, rack: Sequence[Drill]) -> TaperHole | None:
         reamed=reamed,
         plain=_below(rack, mouth.value, thread),
         ream_to=Figure(
-            "ream until the mouth is", mouth.value, thread.unit, "minor at the gauge plane", PRACTICE,
-            mouth.inputs, note="A taper reamer of 1 in 16; without one the tap cuts the whole taper and wears fast.",
+            "ream until the mouth is",
+            mouth.value,
+            thread.unit,
+            "minor at the gauge plane",
+            PRACTICE,
+            mouth.inputs,
+            note="A taper reamer of 1 in 16; without one the tap cuts the whole taper and wears fast.",
         ),
         gauge=length,
         give=gauge_give(thread, lengths),
         turns=gauge_turns(thread, lengths, "plug goes in by hand"),
         depth=_deep(thread, useful, reamed),
-    )  # fmt: skip
+    )
 
 
 def _deep(thread: Thread, useful: float, drill: Drill | None) -> Figure:
@@ -92,8 +101,16 @@ def _deep(thread: Thread, useful: float, drill: Drill | None) -> Figure:
     lead, room = LEAD_TURNS * thread.pitch, ROOM_TURNS * thread.pitch
     point = POINT_SHARE * (convert(drill.diameter, drill.unit, thread.unit) if drill else thread.minor)
     return Figure(
-        "drill deep at least", useful + lead + room + point, thread.unit,
-        "useful thread + lead of the tap + room for chips + point", PRACTICE,
-        (Given("useful thread", useful, thread.unit), Given("lead of the tap", lead, thread.unit),
-         Given("room for chips", room, thread.unit), Given("point", point, thread.unit)), fine=False,
-    )  # fmt: skip
+        "drill deep at least",
+        useful + lead + room + point,
+        thread.unit,
+        "useful thread + lead of the tap + room for chips + point",
+        PRACTICE,
+        (
+            Given("useful thread", useful, thread.unit),
+            Given("lead of the tap", lead, thread.unit),
+            Given("room for chips", room, thread.unit),
+            Given("point", point, thread.unit),
+        ),
+        fine=False,
+    )

@@ -29,9 +29,10 @@ class ThinMetal:
 def finer(thread: Thread) -> Thread | None:
     """The next finer thread of the same family and diameter, or None."""
     found = [
-        one for one in library()
+        one
+        for one in library()
         if one.family == thread.family and abs(one.major - thread.major) < 1e-9 and one.pitch < thread.pitch - 1e-9
-    ]  # fmt: skip
+    ]
     return max(found, key=lambda one: one.pitch, default=None)
 
 
@@ -51,9 +52,14 @@ def thin_metal(thread: Thread, thickness: float, strip: Strip) -> ThinMetal:
         advice.append("Clamp sheet flat on wood: it climbs a drill that breaks through, and spins.")
     return ThinMetal(
         turns=Figure(
-            "turns in the metal", turns, "turn", "thickness ÷ pitch", GEOMETRY,
-            (Given("thickness", thickness, thread.unit), Given("pitch", thread.pitch, thread.unit)), places=1,
+            "turns in the metal",
+            turns,
+            "turn",
+            "thickness ÷ pitch",
+            GEOMETRY,
+            (Given("thickness", thickness, thread.unit), Given("pitch", thread.pitch, thread.unit)),
+            places=1,
         ),
         holds=share_held(strip, Given("thickness", thickness, thread.unit)),
         advice=tuple(advice),
-    )  # fmt: skip
+    )

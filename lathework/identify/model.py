@@ -92,10 +92,15 @@ def _model(thread: Thread) -> Model:
     else:
         bore = (thread.minor_mm - under, thread.minor_mm + over)
     return Model(
-        thread, *crest, *bore, thread.pitch_mm, thread.form.angle_deg, thread.taper > 0,
+        thread,
+        *crest,
+        *bore,
+        thread.pitch_mm,
+        thread.form.angle_deg,
+        thread.taper > 0,
         outside=has_external(thread) or thread.single_point or thread.series in ("R", "NPT", "NPSM"),
         inside=thread.series != "R",
-    )  # fmt: skip
+    )
 
 
 @cache

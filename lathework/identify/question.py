@@ -222,9 +222,12 @@ def next_step(ranking: Ranking, evidence: Evidence, owned: tuple[Instrument, ...
     first = ranking.candidates[0].thread.designation
     if evidence.nothing:
         ask = Question(
-            "outside", "caliper", "Measure over the crests where they are least worn.",
-            ("a bore instead, for a nut",), 0.0,
-        )  # fmt: skip
+            "outside",
+            "caliper",
+            "Measure over the crests where they are least worn.",
+            ("a bore instead, for a nut",),
+            0.0,
+        )
         return Next(ask, "Start with the diameter.")
     if ranking.settled:
         return Next(None, f"Settled: {first}.")

@@ -32,18 +32,21 @@ MATE_BORE, FLANKS = Span("The mate's bore", 0.3, 300), Span("The mate's pitch di
 OWN = "its own among the sections and holes of the part"
 
 STOCK = Group(
-    "stock", "what the part is made from",
+    "stock",
+    "what the part is made from",
     {
         "form": Choice(STOCK_FORMS, "round", "a bolt is cut down and keeps its head; a kept part has its end sawn off"),
         "across": Extent(
-            STOCK_SIZE, "diameter, or width across flats; of a bolt, its shank; of a kept part, where it is worked",
+            STOCK_SIZE,
+            "diameter, or width across flats; of a bolt, its shank; of a kept part, where it is worked",
             optional=False,
         ),
         "bar_length": Extent(BAR, "how long the bars are"),
     },
-)  # fmt: skip
+)
 SECTION = Group(
-    "section", "a stretch of the part along its axis; what a sample measured stands beside what was decided",
+    "section",
+    "a stretch of the part along its axis; what a sample measured stands beside what was decided",
     {
         "id": Ident(OWN),
         "shape": Choice(SHAPES),
@@ -54,9 +57,10 @@ SECTION = Group(
         "measured": Extent(ACROSS, "what the sample measured across"),
         "measured_length": Extent(ALONG, "what the sample measured along"),
     },
-)  # fmt: skip
+)
 BORE = Group(
-    "bore", "a hole along the axis, or across it",
+    "bore",
+    "a hole along the axis, or across it",
     {
         "id": Ident(OWN),
         "end": Choice(MOUTHS, "right", "where it begins: an end, or across the part"),
@@ -66,9 +70,10 @@ BORE = Group(
         "at": Extent(ALONG, "of a hole across: its axis behind the right-hand end"),
         "cut": Choice(CUTTERS, "tap", "what cuts the thread"),
     },
-)  # fmt: skip
+)
 PART = Group(
-    "part", "what is to be made",
+    "part",
+    "what is to be made",
     {
         "id": Ident("its own within the job"),
         "name": Text("what tells it from the other parts of its job"),
@@ -78,13 +83,16 @@ PART = Group(
         "bores": Rows(BORE, MOST_BORES, about="holes along the axis, and across it", required=False),
         "afterwards": Text("what is done when the part is made, in words: its last step", LONGEST_WORDS),
     },
-)  # fmt: skip
+)
 METHOD = Group(
-    "method", "how it is made",
+    "method",
+    "how it is made",
     {
         "blank_school": Choice(SCHOOLS, about="by which rule the blank for the die is sized"),
         "blank_fraction": Share(
-            LOWEST_FRACTION, HIGHEST_FRACTION, "A share of the pitch, such as 0.10,",
+            LOWEST_FRACTION,
+            HIGHEST_FRACTION,
+            "A share of the pitch, such as 0.10,",
             "share of the pitch under nominal; empty is the metal's own",
         ),
         "finish": Choice(FINISHES, about="how a shoulder is reached"),
@@ -93,22 +101,27 @@ METHOD = Group(
         "support": Choice(SUPPORTS, "chuck", "what carries the free end"),
         "tapping": Choice(TAPPINGS, "by-centre", "what guides the tap and turns it"),
         "percent": Share(
-            LOWEST_PERCENT, HIGHEST_PERCENT, "A per cent of thread, such as 70,",
+            LOWEST_PERCENT,
+            HIGHEST_PERCENT,
+            "A per cent of thread, such as 70,",
             "per cent thread wanted in a hole; what suits the metal when empty",
         ),
         "overruled": Text("why long work is held as chosen all the same; empty where nobody insists"),
         "mate_minor": Extent(MATE_BORE, "measured bore of the mate of the first thread"),
         "mate_pitch": Extent(FLANKS, "measured pitch diameter of the mate of the first thread, with its bore"),
     },
-)  # fmt: skip
+)
 SETUP = Group(
-    "setup", "the lathe and its blades",
+    "setup",
+    "the lathe and its blades",
     {
         "dial": Choice(DIALS, about="what the cross-slide dial reads"),
         "readout": Choice(READOUTS, "readout", "what tells places along the bed"),
         "lathe": Choice(LATHES, "middling", "how deep it may cut"),
         "run_down": Share(
-            0, MOST_RUN_DOWN, "Turns the spindle runs on, such as 1.5,",
+            0,
+            MOST_RUN_DOWN,
+            "Turns the spindle runs on, such as 1.5,",
             "turns the spindle runs on after it is switched off; 1 when empty",
         ),
         "groove_blade": Extent(BLADE, "width", optional=False),
@@ -117,13 +130,15 @@ SETUP = Group(
         "parting_edge": Choice(EDGES, "left", "the blade's edge that was touched off"),
         "drills": Text(
             "drills that are owned: racks (number, letter, fraction, metric) and sizes, with commas; when empty those "
-            "of the job's unit, then all", LONGEST_NOTE,
+            "of the job's unit, then all",
+            LONGEST_NOTE,
         ),
         "mount": Choice(MOUNTS, "unsaid", "how the chuck sits on the spindle"),
     },
-)  # fmt: skip
+)
 IDENTIFIED = Group(
-    "identified", "how the thread was identified: what was measured, as typed, and how probable the thread was then",
+    "identified",
+    "how the thread was identified: what was measured, as typed, and how probable the thread was then",
     {
         "evidence": Raw(
             {"type": "object", "propertyNames": {"enum": list(FIELDS)}, "additionalProperties": Text().schema()},
@@ -131,12 +146,13 @@ IDENTIFIED = Group(
         ),
         "probability": Raw({"type": "number", "minimum": 0, "maximum": 1}, required=True),
     },
-)  # fmt: skip
+)
 FITS = Text("the mating part")
 PIECES = Whole(1, MOST_PIECES, "pieces wanted; a whole number, or its digits as text")
 METAL = Choice(tuple(materials()), about="the metal")
 OTHER = Group(
-    "other", "a further part of the job; what it does not say is the first part's",
+    "other",
+    "a further part of the job; what it does not say is the first part's",
     {
         "fits": FITS,
         "quantity": Whole(1, MOST_PIECES, PIECES.about, required=False),
@@ -144,7 +160,7 @@ OTHER = Group(
         "method": Group("method", METHOD.about, METHOD.fields, required=False),
         "part": PART,
     },
-)  # fmt: skip
+)
 ABOUT = (
     "A job as one file: what is to be made, how, on which lathe, and what happened at the bench. Lengths are text as "
     "typed (5/8, 1-1/4, .3125, 12 mm, 6,35, a sum, a drill such as #7 or F); a bare number is in the job's own unit. "
@@ -153,7 +169,8 @@ ABOUT = (
     "other; the reader names every field that does not."
 )
 JOB = Group(
-    "job", ABOUT,
+    "job",
+    ABOUT,
     {
         "format": Fixed(FORMAT),
         "version": Fixed(VERSION),
@@ -171,7 +188,8 @@ JOB = Group(
         "notes": Text(longest=LONGEST_NOTE),
         "identified": Raw({"oneOf": [{"type": "null"}, IDENTIFIED.schema()]}),
         "record": Raw(
-            {"oneOf": [{"type": "null"}, {"$ref": "#/$defs/record"}]}, "what happened at the bench, oldest first",
+            {"oneOf": [{"type": "null"}, {"$ref": "#/$defs/record"}]},
+            "what happened at the bench, oldest first",
         ),
     },
-)  # fmt: skip
+)

@@ -112,26 +112,45 @@ def _sizes(read: _Asked) -> RepairSizes:
     engaged, typed = engagement(thread, held), _in(read.length("engaged", PIECES), unit)
     if typed is not None:
         _long_enough(typed, thread, "engaged")
-        engaged = Figure("stud screwed in", typed, unit, "as you entered it", AS_TYPED, kind="typed",
-                         fine=False, note=_short(typed, engaged))  # fmt: skip
+        engaged = Figure(
+            "stud screwed in",
+            typed,
+            unit,
+            "as you entered it",
+            AS_TYPED,
+            kind="typed",
+            fine=False,
+            note=_short(typed, engaged),
+        )
     across_flats, height = nut_sizes(thread)
     out = projection(thread)
     clamped, washer = _in(read.length("clamped", THICK), unit) or 0.0, _in(read.length("washer", THICK), unit) or 0.0
     nut = _in(read.length("nut", PIECES), unit) or height.value
     beyond = out.value if not read.asked.out.strip() else _in(read.length("out", THICK), unit) or 0.0
     stack = (
-        Given("stud screwed in", engaged.value, unit), Given("clamped part", clamped, unit),
-        Given("washer", washer, unit), Given("nut", nut, unit), Given("out of the nut", beyond, unit),
-    )  # fmt: skip
+        Given("stud screwed in", engaged.value, unit),
+        Given("clamped part", clamped, unit),
+        Given("washer", washer, unit),
+        Given("nut", nut, unit),
+        Given("out of the nut", beyond, unit),
+    )
     length = stud_length(tuple(one for one in stack if one.value > 0))
     nut_thread = nut_end(thread, washer + nut + beyond, clamped)
     _long_enough(nut_thread.value, thread, "nut")
     return RepairSizes(
-        thread, metal, stud_metal, engaged, hole_thread(thread, engaged.value), length, nut_thread,
-        length.value - engaged.value - nut_thread.value, across_flats,
-        height if not read.asked.nut.strip() else Figure("height of the nut", nut, unit, "as you entered it",
-                                                         AS_TYPED, fine=False, kind="typed"),
-    )  # fmt: skip
+        thread,
+        metal,
+        stud_metal,
+        engaged,
+        hole_thread(thread, engaged.value),
+        length,
+        nut_thread,
+        length.value - engaged.value - nut_thread.value,
+        across_flats,
+        height
+        if not read.asked.nut.strip()
+        else Figure("height of the nut", nut, unit, "as you entered it", AS_TYPED, fine=False, kind="typed"),
+    )
 
 
 def _long_enough(length: float, thread: Thread, field: str) -> None:

@@ -65,14 +65,19 @@ def _stud(made: RepairSizes, unit: LengthUnit) -> Json:
         as_bought = abs(convert(bar, unit, "mm") - thread.major_mm) < ALIKE_MM
         middle = _section("s2", "bar") if as_bought else _section("s2", "round", across=_text(thread.major, own, unit))
         sections = [
-            _section("s1", "thread", _text(made.nut_thread.value, own, unit), thread=name), middle,
+            _section("s1", "thread", _text(made.nut_thread.value, own, unit), thread=name),
+            middle,
             _section("s3", "thread", _text(made.engaged.value, own, unit), thread=name),
-        ]  # fmt: skip
+        ]
     return {
-        "id": "p3", "name": "stud", "stock": {"form": "round", "across": _text(bar, unit, unit), "bar_length": ""},
-        "overall_length": overall, "sections": sections, "bores": [],
+        "id": "p3",
+        "name": "stud",
+        "stock": {"form": "round", "across": _text(bar, unit, unit), "bar_length": ""},
+        "overall_length": overall,
+        "sections": sections,
+        "bores": [],
         "afterwards": COMPOUND.format(engaged=f"{show_length(made.engaged.value, own, unit, fine=False)} {unit}"),
-    }  # fmt: skip
+    }
 
 
 def _hole(thread: str, depth: str) -> list[Json]:
@@ -84,9 +89,14 @@ def _body(made: RepairSizes, across: Length, unit: LengthUnit) -> Json:
     stands = _text(max(STANDS * across.mm, DEEPER * hole_mm), "mm", unit)
     hole = _hole(made.thread.designation, _text(made.hole.value, made.thread.unit, unit))
     return {
-        "id": "p1", "name": "body", "stock": {"form": "kept", "across": across.typed, "bar_length": ""},
-        "overall_length": stands, "sections": [_section("s1", "bar")], "bores": hole, "afterwards": "",
-    }  # fmt: skip
+        "id": "p1",
+        "name": "body",
+        "stock": {"form": "kept", "across": across.typed, "bar_length": ""},
+        "overall_length": stands,
+        "sections": [_section("s1", "bar")],
+        "bores": hole,
+        "afterwards": "",
+    }
 
 
 def _nut(made: RepairSizes, unit: LengthUnit) -> Json:
@@ -95,11 +105,14 @@ def _nut(made: RepairSizes, unit: LengthUnit) -> Json:
     flats_mm = convert(flats, own, "mm")
     corners = _text((corners_mm("hexagon", flats_mm) - flats_mm) / 2, "mm", unit)
     return {
-        "id": "p2", "name": "nut",
+        "id": "p2",
+        "name": "nut",
         "stock": {"form": "hexagon", "across": _text(flats, own, unit), "bar_length": ""},
-        "overall_length": _text(made.height.value, own, unit), "sections": [_section("s1", "bar", chamfer=corners)],
-        "bores": _hole(made.thread.designation, ""), "afterwards": "",
-    }  # fmt: skip
+        "overall_length": _text(made.height.value, own, unit),
+        "sections": [_section("s1", "bar", chamfer=corners)],
+        "bores": _hole(made.thread.designation, ""),
+        "afterwards": "",
+    }
 
 
 def repair_document(made: RepairSizes, across: Length, unit: LengthUnit, title: str) -> Json:
@@ -112,7 +125,17 @@ def repair_document(made: RepairSizes, across: Length, unit: LengthUnit, title: 
         for part, fits in ((_nut(made, unit), "the stud"), (_stud(made, unit), "the body and the nut"))
     ]
     return {
-        "format": "conch-job", "version": 3, "title": title or f"Stud repair, {made.thread.designation}",
-        "needed_by": "", "fits": "the stud", "quantity": 1, "unit": unit, "material": made.metal.code, "hazards": [],
-        "part": _body(made, across, unit), "others": others, "method": {}, "notes": "",
-    }  # fmt: skip
+        "format": "conch-job",
+        "version": 3,
+        "title": title or f"Stud repair, {made.thread.designation}",
+        "needed_by": "",
+        "fits": "the stud",
+        "quantity": 1,
+        "unit": unit,
+        "material": made.metal.code,
+        "hazards": [],
+        "part": _body(made, across, unit),
+        "others": others,
+        "method": {},
+        "notes": "",
+    }

@@ -125,16 +125,30 @@ def new_document(typed: Typed, method: Json | None, setup: Json | None, identifi
     own, lathe = of_the_shop(typed.unit, method, setup)
     hole = {"id": "b1", "end": "right", "thread": typed.thread, "across": "", "depth": typed.threaded, "at": ""}
     return {
-        "format": FORMAT, "version": VERSION, "title": typed.title, "needed_by": "", "fits": "",
-        "quantity": typed.quantity, "unit": typed.unit, "material": typed.material, "hazards": [],
+        "format": FORMAT,
+        "version": VERSION,
+        "title": typed.title,
+        "needed_by": "",
+        "fits": "",
+        "quantity": typed.quantity,
+        "unit": typed.unit,
+        "material": typed.material,
+        "hazards": [],
         "part": {
-            "id": "p1", "name": "", "overall_length": typed.overall, "afterwards": "",
+            "id": "p1",
+            "name": "",
+            "overall_length": typed.overall,
+            "afterwards": "",
             "stock": {"form": "hexagon" if nut else "round", "across": typed.stock, "bar_length": ""},
-            "sections": _sections(typed), "bores": [{**hole, "cut": "tap"}] if nut else [],
+            "sections": _sections(typed),
+            "bores": [{**hole, "cut": "tap"}] if nut else [],
         },
-        "others": [], "method": own | ({"finish": typed.finish} if typed.finish else {}), "setup": lathe, "notes": "",
+        "others": [],
+        "method": own | ({"finish": typed.finish} if typed.finish else {}),
+        "setup": lathe,
+        "notes": "",
         **({"identified": identified} if identified is not None else {}),
-    }  # fmt: skip
+    }
 
 
 def beside_the_form(errors: InvalidDocument, start: Start) -> InvalidDocument:

@@ -27,37 +27,50 @@ def engagement(thread: Thread, strip: Strip) -> Figure:
     if needed > most:
         note = "More thread would hold no better: the first turns carry the load. The part is weaker than its stud."
     return Figure(
-        "stud screwed in", min(max(needed, least), most), thread.unit,
+        "stud screwed in",
+        min(max(needed, least), most),
+        thread.unit,
         f"least of (greatest of (wanted by the strength, {LEAST_ENGAGEMENT} × major), {MOST_ENGAGEMENT} × major)",
         strip.engagement.source,
-        (Given("wanted by the strength", needed, thread.unit),
-         Given("major", thread.major, thread.unit)), fine=False, note=note,
-    )  # fmt: skip
+        (Given("wanted by the strength", needed, thread.unit), Given("major", thread.major, thread.unit)),
+        fine=False,
+        note=note,
+    )
 
 
 def hole_thread(thread: Thread, engaged: float) -> Figure:
     """Depth of full thread in the hole, for `engaged` of stud: 2 P more (all in the thread's unit). Practice."""
     return Figure(
-        "full thread in the hole", engaged + BOTTOM_TURNS * thread.pitch, thread.unit,
-        "stud screwed in + 2 × pitch", PRACTICE,
-        (Given("stud screwed in", engaged, thread.unit), Given("pitch", thread.pitch, thread.unit)), fine=False,
+        "full thread in the hole",
+        engaged + BOTTOM_TURNS * thread.pitch,
+        thread.unit,
+        "stud screwed in + 2 × pitch",
+        PRACTICE,
+        (Given("stud screwed in", engaged, thread.unit), Given("pitch", thread.pitch, thread.unit)),
+        fine=False,
         note="The stud must not bottom before it is home.",
-    )  # fmt: skip
+    )
 
 
 def projection(thread: Thread) -> Figure:
     """What stands out of the nut: 2 P, in the thread's unit. Source: practice."""
     given = (Given("pitch", thread.pitch, thread.unit),)
-    return Figure("out of the nut", PROJECTION_TURNS * thread.pitch, thread.unit, "2 × pitch", PRACTICE, given,
-                  fine=False)  # fmt: skip
+    return Figure(
+        "out of the nut", PROJECTION_TURNS * thread.pitch, thread.unit, "2 × pitch", PRACTICE, given, fine=False
+    )
 
 
 def stud_length(stack: tuple[Given, ...]) -> Figure:
     """Length of the stud: the sum of what it passes through, all in one unit."""
     return Figure(
-        "length of the stud", sum(one.value for one in stack), stack[0].unit, added(stack),
-        GEOMETRY, stack, fine=False,
-    )  # fmt: skip
+        "length of the stud",
+        sum(one.value for one in stack),
+        stack[0].unit,
+        added(stack),
+        GEOMETRY,
+        stack,
+        fine=False,
+    )
 
 
 def nut_end(thread: Thread, above: float, clamped: float) -> Figure:
@@ -68,9 +81,16 @@ def nut_end(thread: Thread, above: float, clamped: float) -> Figure:
     """
     into = min(RUN_ON_TURNS * thread.pitch, clamped)
     return Figure(
-        "thread at the nut's end", above + into, thread.unit,
-        f"above the part + least of ({RUN_ON_TURNS} × pitch, clamped part)", PRACTICE,
-        (Given("above the part", above, thread.unit), Given("pitch", thread.pitch, thread.unit),
-         Given("clamped part", clamped, thread.unit)), fine=False,
+        "thread at the nut's end",
+        above + into,
+        thread.unit,
+        f"above the part + least of ({RUN_ON_TURNS} × pitch, clamped part)",
+        PRACTICE,
+        (
+            Given("above the part", above, thread.unit),
+            Given("pitch", thread.pitch, thread.unit),
+            Given("clamped part", clamped, thread.unit),
+        ),
+        fine=False,
         note="So that the nut pulls up before it runs out of thread.",
-    )  # fmt: skip
+    )

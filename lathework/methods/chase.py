@@ -28,10 +28,13 @@ def infeed(thread: Thread, bore: float, dial: Dial) -> Figure:
     """What the cross slide moves out from touching the `bore` (the thread's unit) to the full thread, on its dial."""
     share = 1.0 if dial == "diameter" else 0.5
     return Figure(
-        f"out on the {dial} dial", (thread.major - bore) * share, thread.unit,
-        "major − bore" if share == 1.0 else "(major − bore) ÷ 2; a radius dial", GEOMETRY,
+        f"out on the {dial} dial",
+        (thread.major - bore) * share,
+        thread.unit,
+        "major − bore" if share == 1.0 else "(major − bore) ÷ 2; a radius dial",
+        GEOMETRY,
         (Given("major", thread.major, thread.unit), Given("bore", bore, thread.unit)),
-    )  # fmt: skip
+    )
 
 
 def _passes(depth_mm: float) -> int:
@@ -43,10 +46,14 @@ def pass_count(thread: Thread, bore_mm: float) -> Figure:
     depth = (thread.major_mm - bore_mm) / 2
     count = _passes(depth)
     return Figure(
-        "passes", count, "cut",
-        f"least of ({MOST_PASSES}, greatest of (1, next whole of ((depth ÷ first cut)²)))", PRACTICE,
-        (Given("depth", depth, "mm"), Given("first cut", FIRST_CUT_MM, "mm")), note="Equal areas.",
-    )  # fmt: skip
+        "passes",
+        count,
+        "cut",
+        f"least of ({MOST_PASSES}, greatest of (1, next whole of ((depth ÷ first cut)²)))",
+        PRACTICE,
+        (Given("depth", depth, "mm"), Given("first cut", FIRST_CUT_MM, "mm")),
+        note="Equal areas.",
+    )
 
 
 def infeed_diameters(bore_mm: float, major_mm: float) -> tuple[float, ...]:
@@ -69,22 +76,36 @@ def chasing_passes(thread: Thread, bore_mm: float, unit: LengthUnit) -> tuple[Fi
     sizes = infeed_diameters(bore_mm, thread.major_mm)
     cuts = [
         Figure(
-            f"pass {n} to", convert(mm, "mm", unit), unit, "bore + (major − bore) × √(pass ÷ passes)", PRACTICE,
+            f"pass {n} to",
+            convert(mm, "mm", unit),
+            unit,
+            "bore + (major − bore) × √(pass ÷ passes)",
+            PRACTICE,
             (bore, major, Given("pass", n), Given("passes", len(sizes))),
         )
         for n, mm in enumerate(sizes, 1)
-    ]  # fmt: skip
+    ]
     spring = Figure(
-        SPRING, major.value, unit, "major", PRACTICE, (major,),
+        SPRING,
+        major.value,
+        unit,
+        "major",
+        PRACTICE,
+        (major,),
         note="The same dial once more: a boring bar springs.",
-    )  # fmt: skip
+    )
     return (*cuts, spring)
 
 
 def largest_chaser(bore: float, unit: LengthUnit) -> Figure:
     """Largest tap that may chase a hole of `bore`, told in its `unit`: two thirds of it. Source: practice."""
     return Figure(
-        "tap no larger than", bore * SPAN_SHARE, unit, "bore × 2 ÷ 3", PRACTICE, (Given("bore", bore, unit),),
+        "tap no larger than",
+        bore * SPAN_SHARE,
+        unit,
+        "bore × 2 ÷ 3",
+        PRACTICE,
+        (Given("bore", bore, unit),),
         fine=False,
         note="A larger one rubs with its heel: its relief is made for its own diameter.",
-    )  # fmt: skip
+    )

@@ -56,20 +56,29 @@ def _through(found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUni
     lengths |= {} if across else _beyond(found, beyond_mm, dead_end=dead_end)
     inputs = tuple(Given(name, convert(mm, "mm", unit), unit) for name, mm in (lengths | point).items())
     return Figure(
-        "drill deep", convert(sum((lengths | point).values()), "mm", unit), unit,
-        added(inputs), PRACTICE, inputs, fine=False,
+        "drill deep",
+        convert(sum((lengths | point).values()), "mm", unit),
+        unit,
+        added(inputs),
+        PRACTICE,
+        inputs,
+        fine=False,
         note="On the bar this hole ends in metal: the tap needs that room behind the part." if dead_end else "",
-    )  # fmt: skip
+    )
 
 
 def _recessed(depth: Length, thread: Thread, unit: LengthUnit) -> Figure:
     """How deep a blind hole is bored whose thread is chased: the tool runs out into a recess."""
     recess = RECESS_TURNS * thread.pitch_mm
     return Figure(
-        "bore deep", convert(depth.mm + recess, "mm", unit), unit, "depth of thread + recess", PRACTICE,
+        "bore deep",
+        convert(depth.mm + recess, "mm", unit),
+        unit,
+        "depth of thread + recess",
+        PRACTICE,
         (Given("depth of thread", depth.value, depth.unit), Given("recess", convert(recess, "mm", unit), unit)),
         fine=False,
-    )  # fmt: skip
+    )
 
 
 def depth_figure(
@@ -92,13 +101,21 @@ def depth_figure(
     if bore.thread is not None:
         tap, thread = tap_of(found), bore.thread
         deep = drill_depth(
-            thread, tap, convert(bore.depth.mm, "mm", thread.unit),
+            thread,
+            tap,
+            convert(bore.depth.mm, "mm", thread.unit),
             convert(0.0 if found.bored else found.drill_mm, "mm", thread.unit),
-        )  # fmt: skip
+        )
         return Figure(
-            "drill deep", convert(deep.value, thread.unit, unit), unit, deep.formula, PRACTICE, deep.inputs, fine=False,
+            "drill deep",
+            convert(deep.value, thread.unit, unit),
+            unit,
+            deep.formula,
+            PRACTICE,
+            deep.inputs,
+            fine=False,
             note="For a second tap; a bottoming tap finishes it." if bore.cut == "tap" else tap.remark,
-        )  # fmt: skip
+        )
     inputs = (Given("depth", bore.depth.value, bore.depth.unit), Given("point", convert(point, "mm", unit), unit))
     value = convert(bore.depth.mm + point, "mm", unit)
     return Figure("drill deep", value, unit, "depth + point", PRACTICE, inputs, fine=False)
@@ -133,10 +150,13 @@ def _least_mm(part: Part, bore: Bore, depth_mm: float) -> float:
     """Least that the sections over `depth_mm` from the mouth of a hole leave outside."""
     whole = part.overall_mm
     return min(
-        (_outside_mm(part, number) for near, far, number in _spans(part)
-         if (near if bore.end == "right" else whole - far) < depth_mm - _ALIKE_MM),
+        (
+            _outside_mm(part, number)
+            for near, far, number in _spans(part)
+            if (near if bore.end == "right" else whole - far) < depth_mm - _ALIKE_MM
+        ),
         default=float("inf"),
-    )  # fmt: skip
+    )
 
 
 def wall_mm(part: Part, bore: Bore, drilled: tuple[float, float] | None = None) -> float:
@@ -189,7 +209,14 @@ def wall_figure(part: Part, found: BoreWork, deep_mm: float, unit: LengthUnit) -
     """The wall left round a hole drilled `deep_mm` (millimetres) to its point, told in `unit`."""
     wall = wall_mm(part, found.bore, (found.drill_mm, min(deep_mm, part.overall_mm)))
     return Figure(
-        "wall left", convert(wall, "mm", unit), unit, "(what stands outside − hole) ÷ 2; where that is least", GEOMETRY,
-        (Given("what stands outside", convert(2 * wall + largest_mm(found.bore), "mm", unit), unit),
-         Given("hole", convert(largest_mm(found.bore), "mm", unit), unit)), fine=False,
-    )  # fmt: skip
+        "wall left",
+        convert(wall, "mm", unit),
+        unit,
+        "(what stands outside − hole) ÷ 2; where that is least",
+        GEOMETRY,
+        (
+            Given("what stands outside", convert(2 * wall + largest_mm(found.bore), "mm", unit), unit),
+            Given("hole", convert(largest_mm(found.bore), "mm", unit), unit),
+        ),
+        fine=False,
+    )

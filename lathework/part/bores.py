@@ -102,11 +102,12 @@ def _within(wanted: Figure, limits: InternalLimits, unit: LengthUnit) -> Figure:
     """A bore brought within its class."""
     least, greatest = limits.minor.minimum, limits.minor.maximum
     return replace(
-        wanted, value=min(max(wanted.value, least), greatest),
+        wanted,
+        value=min(max(wanted.value, least), greatest),
         formula=f"least of (greatest of ({wanted.formula}, least minor), greatest minor)",
         inputs=(*wanted.inputs, Given("least minor", least, unit), Given("greatest minor", greatest, unit)),
         note=f"{wanted.note}; held within class {limits.minor.class_name}.",
-    )  # fmt: skip
+    )
 
 
 def _bored(bore: Bore, thread: Thread, racks: Racks) -> BoreWork:
@@ -120,12 +121,18 @@ def _bored(bore: Bore, thread: Thread, racks: Racks) -> BoreWork:
     smaller = [drill for drill in rack if drill.diameter_mm < mm - ROOM_TO_BORE_MM]
     factor, words = convention(thread)
     percent = Figure(
-        "thread left", percent_thread(thread, wanted.value), "%", f"100 × (major − bore) ÷ ({factor} × pitch)",
+        "thread left",
+        percent_thread(thread, wanted.value),
+        "%",
+        f"100 × (major − bore) ÷ ({factor} × pitch)",
         PRACTICE,
-        (Given("major", thread.major, thread.unit), Given("bore", wanted.value, thread.unit),
-         Given("pitch", thread.pitch, thread.unit)),
+        (
+            Given("major", thread.major, thread.unit),
+            Given("bore", wanted.value, thread.unit),
+            Given("pitch", thread.pitch, thread.unit),
+        ),
         note=words,
-    )  # fmt: skip
+    )
     return BoreWork(bore, BORING_TOOL, wanted, mm, percent, rough=smaller[-1] if smaller else None)
 
 
@@ -157,14 +164,25 @@ def _drilled(bore: Bore, racks: Racks, rack: tuple[Drill, ...]) -> BoreWork:
         return _bored(bore, thread, racks)
     own = convert(pick.drill.diameter, pick.drill.unit, thread.unit)
     figure = Figure(
-        "tapping drill", own, thread.unit, sought(thread, limits, racks.percent(thread)), PRACTICE,
+        "tapping drill",
+        own,
+        thread.unit,
+        sought(thread, limits, racks.percent(thread)),
+        PRACTICE,
         (Given("thread left", pick.percent.value, "%"), Given("probable hole", pick.hole.value, thread.unit)),
-        kind="table", note=f"Drill {pick.drill.name}.",
-    )  # fmt: skip
+        kind="table",
+        note=f"Drill {pick.drill.name}.",
+    )
     return BoreWork(
-        bore, pick.drill.name, figure, pick.drill.diameter_mm, pick.percent, picked=pick.drill, hole=pick.hole,
+        bore,
+        pick.drill.name,
+        figure,
+        pick.drill.diameter_mm,
+        pick.percent,
+        picked=pick.drill,
+        hole=pick.hole,
         passes=pick.passes if pick.fit == "too-large" else 0.0,
-    )  # fmt: skip
+    )
 
 
 def _formed(bore: Bore, thread: Thread, rack: tuple[Drill, ...], metal: Material) -> BoreWork:
@@ -181,11 +199,15 @@ def _formed(bore: Bore, thread: Thread, rack: tuple[Drill, ...], metal: Material
     drill = min(near, key=lambda one: (not home(thread, one), off(one)))
     hole = probable_hole(drill, thread.unit, piloted=thread.major_mm >= PILOT_FROM_MM, swells=metal.swells)
     figure = Figure(
-        "drill for the form tap", convert(drill.diameter, drill.unit, thread.unit), thread.unit,
-        "nearest to the hole that a form tap wants", PRACTICE,
+        "drill for the form tap",
+        convert(drill.diameter, drill.unit, thread.unit),
+        thread.unit,
+        "nearest to the hole that a form tap wants",
+        PRACTICE,
         (Given("hole wanted", wanted.value, thread.unit), Given("probable hole", hole.value, thread.unit)),
-        kind="table", note=f"Drill {drill.name}.",
-    )  # fmt: skip
+        kind="table",
+        note=f"Drill {drill.name}.",
+    )
     return BoreWork(bore, drill.name, figure, drill.diameter_mm, None, picked=drill, hole=hole)
 
 
@@ -194,10 +216,15 @@ def _tapering(bore: Bore, thread: Thread, found: TaperHole) -> BoreWork:
     if drill is None:
         return BoreWork(bore, BORING_TOOL, found.deep, convert(found.deep.value, thread.unit, "mm"), None, taper=found)
     figure = Figure(
-        "drill before reaming", convert(drill.diameter, drill.unit, thread.unit), thread.unit,
-        "largest no larger than the minor at the bottom of the useful thread", PRACTICE,
-        (Given("minor at the bottom", found.deep.value, thread.unit),), kind="table", note=f"Drill {drill.name}.",
-    )  # fmt: skip
+        "drill before reaming",
+        convert(drill.diameter, drill.unit, thread.unit),
+        thread.unit,
+        "largest no larger than the minor at the bottom of the useful thread",
+        PRACTICE,
+        (Given("minor at the bottom", found.deep.value, thread.unit),),
+        kind="table",
+        note=f"Drill {drill.name}.",
+    )
     return BoreWork(bore, drill.name, figure, drill.diameter_mm, None, picked=drill, taper=found)
 
 

@@ -23,10 +23,12 @@ def _rows() -> dict[tuple[str, float], tuple[float, float, Source]]:
     table = load("nuts")
     return {
         (row.text("family"), float(row.number("size"))): (
-            float(row.number("across")), float(row.number("height")), table.source,
+            float(row.number("across")),
+            float(row.number("height")),
+            table.source,
         )
         for row in table.rows
-    }  # fmt: skip
+    }
 
 
 @cache
@@ -35,10 +37,12 @@ def _british() -> dict[tuple[str, float], tuple[float, float, Source]]:
     table = load("nuts_british")
     return {
         (row.text("system"), float(row.number("size"))): (
-            float(row.number("across")), float(row.number("older")), table.source,
+            float(row.number("across")),
+            float(row.number("older")),
+            table.source,
         )
         for row in table.rows
-    }  # fmt: skip
+    }
 
 
 def _hexagon(thread: Thread) -> Figure | None:
@@ -51,9 +55,15 @@ def _hexagon(thread: Thread) -> Figure | None:
     unit = thread.unit
     before = Answer("older BSW hexagon", convert(older, "in", unit), unit, "one size larger, before they went down")
     return Figure(
-        "across flats", convert(across, "in", unit), unit, "as the table prints it, greatest", source,
-        (Given("printed", across, "in"),), kind="table", others=(before,) if thread.series == "BSW" else (),
-    )  # fmt: skip
+        "across flats",
+        convert(across, "in", unit),
+        unit,
+        "as the table prints it, greatest",
+        source,
+        (Given("printed", across, "in"),),
+        kind="table",
+        others=(before,) if thread.series == "BSW" else (),
+    )
 
 
 def next_step(length: float, unit: LengthUnit) -> float:
@@ -71,9 +81,14 @@ def nut_sizes(thread: Thread) -> tuple[Figure, Figure]:
     From the table of its family; where that lacks the size, 1.5 D up to the next bar, and 0.9 D high (practice).
     """
     high = Figure(
-        "height of the nut", HEIGHT_SHARE * thread.major, thread.unit, "0.9 × major", PRACTICE,
-        (Given("major", thread.major, thread.unit),), fine=False,
-    )  # fmt: skip
+        "height of the nut",
+        HEIGHT_SHARE * thread.major,
+        thread.unit,
+        "0.9 × major",
+        PRACTICE,
+        (Given("major", thread.major, thread.unit),),
+        fine=False,
+    )
     british = _hexagon(thread)
     if british is not None:
         return british, high
@@ -87,7 +102,14 @@ def nut_sizes(thread: Thread) -> tuple[Figure, Figure]:
             Figure("height of the nut", height, thread.unit, told, source, given, fine=False, kind="table"),
         )
     return (
-        Figure("across flats", next_step(ACROSS_SHARE * thread.major, thread.unit), thread.unit,
-               "1.5 × major, up to the next bar", PRACTICE, given, kind="table"),
+        Figure(
+            "across flats",
+            next_step(ACROSS_SHARE * thread.major, thread.unit),
+            thread.unit,
+            "1.5 × major, up to the next bar",
+            PRACTICE,
+            given,
+            kind="table",
+        ),
         high,
-    )  # fmt: skip
+    )

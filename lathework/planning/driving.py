@@ -80,12 +80,20 @@ def under_power(work: Work, thread: Thread, turns: Figure) -> dict[str, Figure]:
     speed = spindle_speed(work.job.material.thread_speed, thread.major_mm, name="speed")
     run_down = work.job.setup.run_down_turns
     stop = Figure(
-        "switch off at turn", max(0.0, turns.value - run_down), "", "greatest of (0, turns − the spindle runs on)",
+        "switch off at turn",
+        max(0.0, turns.value - run_down),
+        "",
+        "greatest of (0, turns − the spindle runs on)",
         PRACTICE,
-        (Given("turns", turns.value), Given("the spindle runs on", run_down, "turn")), places=1,
-    )  # fmt: skip
+        (Given("turns", turns.value), Given("the spindle runs on", run_down, "turn")),
+        places=1,
+    )
     seconds = Figure(
-        "time at that speed", 60 * turns.value / speed.value, "s", "60 × turns ÷ speed", GEOMETRY,
+        "time at that speed",
+        60 * turns.value / speed.value,
+        "s",
+        "60 × turns ÷ speed",
+        GEOMETRY,
         (Given("turns", turns.value), Given("speed", speed.value, "rev/min")),
-    )  # fmt: skip
+    )
     return {"speed": speed, "stop": stop, "seconds": seconds}

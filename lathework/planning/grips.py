@@ -27,9 +27,13 @@ def _bodies(placed: tuple[Placed, ...], made: int) -> list[list[Placed]]:
 
 def _gripped(placed: Placed, length_mm: float) -> Grip:
     return Grip(
-        f"the {placed.name}", placed.held_mm, length_mm, placed.turned_mm, flats=placed.bar is not None,
+        f"the {placed.name}",
+        placed.held_mm,
+        length_mm,
+        placed.turned_mm,
+        flats=placed.bar is not None,
         on_thread=placed.thread is not None,
-    )  # fmt: skip
+    )
 
 
 def _on_body(run: list[Placed]) -> tuple[Grip, float]:

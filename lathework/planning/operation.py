@@ -14,10 +14,32 @@ from lathework.threads.thread import Thread
 
 Measure = Literal["diameter", "verdict"]
 Kind = Literal[
-    "saw", "hold", "face", "centre", "turn", "neck", "groove", "edge", "chamfer", "knurl", "thread", "finish", "gauge",
-    "part-begin", "part-off", "flats", "spot", "drill", "ream", "countersink", "tap", "chase", "rough", "fit",
+    "saw",
+    "hold",
+    "face",
+    "centre",
+    "turn",
+    "neck",
+    "groove",
+    "edge",
+    "chamfer",
+    "knurl",
+    "thread",
+    "finish",
+    "gauge",
+    "part-begin",
+    "part-off",
+    "flats",
+    "spot",
+    "drill",
+    "ream",
+    "countersink",
+    "tap",
+    "chase",
+    "rough",
+    "fit",
     "taper",
-]  # fmt: skip
+]
 
 
 def keyed(kind: str, made: str) -> str:

@@ -28,9 +28,19 @@ SETTING_UP_MIN = 15.0
 THERE_AND_BACK = 2.0
 """A die runs on and back off."""
 FIXED_MIN: dict[Kind, float] = {
-    "gauge": 0.5, "chamfer": 0.1, "edge": 0.1, "hold": 1.0, "saw": 2.0, "centre": 0.5, "knurl": 1.0, "spot": 0.5,
-    "countersink": 0.3, "ream": 1.5, "fit": 3.0, "taper": 3.0,
-}  # fmt: skip
+    "gauge": 0.5,
+    "chamfer": 0.1,
+    "edge": 0.1,
+    "hold": 1.0,
+    "saw": 2.0,
+    "centre": 0.5,
+    "knurl": 1.0,
+    "spot": 0.5,
+    "countersink": 0.3,
+    "ream": 1.5,
+    "fit": 3.0,
+    "taper": 3.0,
+}
 """Minutes of steps that no feed or speed times (practice)."""
 
 

@@ -74,9 +74,19 @@ def _first(work: Work, *, second: bool) -> tuple[Chucking, ...]:
     spare, bar, overall = (FACING_MM if second else 0.0), stock.corners_mm, part.overall_mm
     worked = cut_mm(part, work.ends.first)
     base = Chucking(
-        1, near_end(work.ends), False, placed, own, own, Grip("the part itself", stock.across.mm, LEAST_GRIP_MM, bar),
-        stick_out_mm=overall, worked_mm=overall, bar_mm=bar, spare_mm=spare, does=ALL[:-1],
-    )  # fmt: skip
+        1,
+        near_end(work.ends),
+        False,
+        placed,
+        own,
+        own,
+        Grip("the part itself", stock.across.mm, LEAST_GRIP_MM, bar),
+        stick_out_mm=overall,
+        worked_mm=overall,
+        bar_mm=bar,
+        spare_mm=spare,
+        does=ALL[:-1],
+    )
     if stock.one_ended:
         named = replace(base.grip, words=BOLT_HEAD) if stock.form == "bolt" else base.grip
         return _carried(work, _one_ended(work, replace(base, grip=named)))
@@ -115,9 +125,18 @@ def _second(work: Work) -> tuple[Chucking, ...]:
     grip, stick_out = grip_of(placed, own)
     worked = placed[own - 1].far_mm if own else 0.0
     base = Chucking(
-        2, far_end(work.ends), True, placed, own, own, grip, stick_out, worked, work.part.stock.corners_mm,
+        2,
+        far_end(work.ends),
+        True,
+        placed,
+        own,
+        own,
+        grip,
+        stick_out,
+        worked,
+        work.part.stock.corners_mm,
         does=ALL[:-1],
-    )  # fmt: skip
+    )
     return _carried(work, base)
 
 

@@ -120,10 +120,14 @@ def _lead(thread: Thread, blank: BlankChoice, chamfer_mm: float) -> Figure:
     value = blank.diameter.value - 2 * each
     shallow = value > usual.value
     return Figure(
-        usual.name, value, unit, "blank − 2 × chamfer", AS_TYPED,
+        usual.name,
+        value,
+        unit,
+        "blank − 2 × chamfer",
+        AS_TYPED,
         (Given("blank", blank.diameter.value, unit), Given("chamfer", each, unit)),
         note="Above the root of the thread: the die catches late, start it with care." if shallow else "",
-    )  # fmt: skip
+    )
 
 
 def _taper_work(thread: Thread, taper: TaperBlank, *, shoulder: bool) -> ThreadWork:
@@ -132,12 +136,15 @@ def _taper_work(thread: Thread, taper: TaperBlank, *, shoulder: bool) -> ThreadW
     usual = chamfer_diameter(thread)
     narrower = thread.major - taper.small.value
     chamfer = replace(
-        usual, value=usual.value - narrower, formula=f"{usual.formula} − (major − blank at the face)",
+        usual,
+        value=usual.value - narrower,
+        formula=f"{usual.formula} − (major − blank at the face)",
         inputs=(
-            *usual.inputs, Given("major", thread.major, thread.unit),
+            *usual.inputs,
+            Given("major", thread.major, thread.unit),
             Given("blank at the face", taper.small.value, thread.unit),
         ),
-    )  # fmt: skip
+    )
     return ThreadWork(thread, (blank,), blank, None, chamfer, None, shoulder, taper)
 
 

@@ -27,9 +27,12 @@ SMALL = bore("#4-40", depth="1/4", end="left")
 def body(*bores: dict[str, str], **more: Any) -> dict[str, Any]:
     """A plain round of 1 in, 2 in long, with holes."""
     return {
-        "part.stock.across": "1", "part.overall_length": "2", "part.sections": [section("bar")],
-        "part.bores": list(bores), **more,
-    }  # fmt: skip
+        "part.stock.across": "1",
+        "part.overall_length": "2",
+        "part.sections": [section("bar")],
+        "part.bores": list(bores),
+        **more,
+    }
 
 
 def value(made: Plan, key: str, figure: str) -> float:
@@ -62,8 +65,10 @@ class Holes(unittest.TestCase):
 
     def test_a_hole_in_the_left_end_is_drilled_in_the_second_chucking(self) -> None:
         made = plan(body(bore("1/4-20", depth="1/2", end="left"), bore(across="1/8", depth="1/4")))
-        self.assertEqual([(o.key, o.chucking) for o in made.operations if o.kind in ("drill", "tap")],
-                         [("drill:b2", 1), ("drill:b1", 2), ("tap:b1", 2)])  # fmt: skip
+        self.assertEqual(
+            [(o.key, o.chucking) for o in made.operations if o.kind in ("drill", "tap")],
+            [("drill:b2", 1), ("drill:b1", 2), ("tap:b1", 2)],
+        )
         self.assertEqual(len(made.chuckings), 2)
 
     def test_a_part_that_is_all_thread_is_held_by_it(self) -> None:
@@ -137,8 +142,10 @@ class Holes(unittest.TestCase):
         """M6 in mild steel takes 2000 x 1 x 6 / 8000 = 1.5 N m, which slips in the hand; 3/8-16 takes three times
         that, which must not, and so is turned by hand. No word of a wrench stands beside a tap that turns."""
         for thread, way, said in (
-            ("M6", "slipping-hand", False), ("3/8-16", "slipping-hand", True), ("3/8-16", "slipping-chuck", False),
-        ):  # fmt: skip
+            ("M6", "slipping-hand", False),
+            ("3/8-16", "slipping-hand", True),
+            ("3/8-16", "slipping-chuck", False),
+        ):
             tap = step(plan(body(bore(thread), **{"method.tapping": way, "method.order": "blanks-first"})), "tap")
             words = " ".join(tap.notes)
             with self.subTest(thread=thread, way=way):
@@ -154,9 +161,12 @@ class Holes(unittest.TestCase):
             (body(bore("3/8-16", depth="1/2"), **{"method.tapping": "in-vise"}), "tap", False),
             (body(SMALL, bore("3/8-16", end="across", at="1")), "cross-tap", False),
             (body(bore("1/4 NPT", depth="5/8")), "tap", True),
-            (body(SMALL, bore("1/4 NPT", depth="5/8", end="across", at="1"), **{"part.stock.across": "2"}),
-             "cross-tap", False),
-        ):  # fmt: skip
+            (
+                body(SMALL, bore("1/4 NPT", depth="5/8", end="across", at="1"), **{"part.stock.across": "2"}),
+                "cross-tap",
+                False,
+            ),
+        ):
             made = step(plan(change), key)
             assert made is not None
             with self.subTest(key=key, tool=made.tool):
@@ -169,7 +179,7 @@ class Holes(unittest.TestCase):
         for thread, change, words in (
             ("1/4-20 LH", {}, "Left-hand tap"),
             ("1/4-20", {"cut": "form-tap"}, "makes no chips"),
-        ):  # fmt: skip
+        ):
             found = step(plan(body(SMALL, bore(thread, **across, **change))), "cross-tap")
             self.assertIn(words, " ".join(found.notes if found else ()))
         blind = step(plan(body(SMALL, bore("1/4-20", depth="3/8", **across))), "cross-tap")
@@ -198,16 +208,31 @@ class Holes(unittest.TestCase):
 
     def test_a_part_with_nothing_but_a_tapped_hole(self) -> None:
         """A nut from hexagon bar: no thread outside, the job is known by the one inside."""
-        made = plan({"part.stock.form": "hexagon", "part.stock.across": "3/4", "part.overall_length": "7/16",
-                     "part.sections": [section("bar")], "part.bores": [bore("1/2-13")]})  # fmt: skip
+        made = plan(
+            {
+                "part.stock.form": "hexagon",
+                "part.stock.across": "3/4",
+                "part.overall_length": "7/16",
+                "part.sections": [section("bar")],
+                "part.bores": [bore("1/2-13")],
+            }
+        )
         self.assertEqual(made.job.part.thread.designation, "1/2-13 UNC")
         self.assertEqual(kinds(made)[-5:], ["tap", "try", *PARTED])
 
     def test_a_hole_beyond_the_racks_is_bored(self) -> None:
         """M64 wants 64 - 0.77 x 1.299038 x 6 = 58.00 mm; the racks end at 2 in."""
-        made = plan({"unit": "mm", "part.stock.across": "100", "part.overall_length": "60",
-                     "part.sections": [section("bar")], "part.bores": [bore("M64")],
-                     "setup.groove_blade": "3", "setup.parting_blade": "3"})  # fmt: skip
+        made = plan(
+            {
+                "unit": "mm",
+                "part.stock.across": "100",
+                "part.overall_length": "60",
+                "part.sections": [section("bar")],
+                "part.bores": [bore("M64")],
+                "setup.groove_blade": "3",
+                "setup.parting_blade": "3",
+            }
+        )
         self.assertAlmostEqual(value(made, "bore", "bore"), 64 - 0.77 * 1.299038 * 6, places=3)
 
     def test_a_cap_of_one_section_is_drawn_from_the_end_it_is_held_by(self) -> None:
@@ -324,9 +349,16 @@ class Threaded(unittest.TestCase):
 
     def test_one_that_ends_in_the_bar_is_drilled_past_the_part_and_tapped_by_hand(self) -> None:
         """An M8 nut, 8 mm high: past it by 4 turns of lead and 2 of chips, 7.5 mm, and the point of a 6.8 mm drill."""
-        nut = {"unit": "mm", "part.stock.form": "hexagon", "part.stock.across": "13", "part.overall_length": "8",
-               "part.sections": [section("bar")], "part.bores": [bore("M8")], "setup.groove_blade": "3",
-               "setup.parting_blade": "2"}  # fmt: skip
+        nut = {
+            "unit": "mm",
+            "part.stock.form": "hexagon",
+            "part.stock.across": "13",
+            "part.overall_length": "8",
+            "part.sections": [section("bar")],
+            "part.bores": [bore("M8")],
+            "setup.groove_blade": "3",
+            "setup.parting_blade": "2",
+        }
         for way in ("by-centre", "slipping-hand", "slipping-chuck"):
             made = plan(nut | {"method.tapping": way})
             drill, tap = step(made, "drill:b1"), step(made, "tap")
@@ -397,9 +429,16 @@ class Threaded(unittest.TestCase):
         Deep to the point: useful 10.1, 3 turns of the tap's lead, 2 for chips, 0.3 of the drill.
         """
         made = plan(
-            {"unit": "mm", "part.stock.across": "30", "part.overall_length": "40", "part.sections": [section("bar")],
-             "part.bores": [bore("Rc3/8", depth="11")], "setup.groove_blade": "3", "setup.parting_blade": "3"}
-        )  # fmt: skip
+            {
+                "unit": "mm",
+                "part.stock.across": "30",
+                "part.overall_length": "40",
+                "part.sections": [section("bar")],
+                "part.bores": [bore("Rc3/8", depth="11")],
+                "setup.groove_blade": "3",
+                "setup.parting_blade": "3",
+            }
+        )
         self.assertEqual(kinds(made)[1:6], ["spot", "pilot", "drill", "ream", "tap"])
         self.assertAlmostEqual(value(made, "drill", "drill"), 14.25)
         self.assertAlmostEqual(value(made, "drill", "depth"), 10.1 + 5 * 25.4 / 19 + 0.3 * 14.25, places=3)
@@ -494,9 +533,14 @@ class Said(unittest.TestCase):
 
     def test_the_wall_over_the_drill_counts_too(self) -> None:
         """3/8-16 is full for 1/2 in of a 1 in body; its drill runs on into a neck of 0.38, 0.033 round 0.3125."""
-        neck = {"part.overall_length": "2", "part.sections": [
-            section("round", "0.6", across="0.9"), section("round", "1/4", across="0.38"), section("bar"),
-        ]}  # fmt: skip
+        neck = {
+            "part.overall_length": "2",
+            "part.sections": [
+                section("round", "0.6", across="0.9"),
+                section("round", "1/4", across="0.38"),
+                section("bar"),
+            ],
+        }
         self.assertIn("thin-wall", self.codes(bore("3/8-16", depth="1/2"), SMALL, **neck))
         self.assertNotIn("thin-wall", self.codes(bore("3/8-16", depth="1/8"), SMALL, **neck))
 

@@ -173,9 +173,14 @@ class CutAndCompare(unittest.TestCase):
 
     def test_the_samples(self) -> None:
         for base in ({}, SCREW, TIE_ROD, PLUG):
-            for change in ({}, {"method.finish": "die-turned-round"}, {"method.finish": "run-out"},
-                           {"method.order": "blanks-first"}, {"method.holder": "stock-in-vise"},
-                           {"method.support": "centre"}):  # fmt: skip
+            for change in (
+                {},
+                {"method.finish": "die-turned-round"},
+                {"method.finish": "run-out"},
+                {"method.order": "blanks-first"},
+                {"method.holder": "stock-in-vise"},
+                {"method.support": "centre"},
+            ):
                 with self.subTest(base=base, change=change):
                     self.check(plan({**base, **change}))
 
@@ -189,9 +194,11 @@ class CutAndCompare(unittest.TestCase):
 
     def test_a_neck_and_a_chamfer(self) -> None:
         sections = [
-            section("thread", "1", thread="3/8-16"), section("round", "1/8", across="0.28"),
-            section("round", "1/2", across="0.45", chamfer="1/32"), section("bar"),
-        ]  # fmt: skip
+            section("thread", "1", thread="3/8-16"),
+            section("round", "1/8", across="0.28"),
+            section("round", "1/2", across="0.45", chamfer="1/32"),
+            section("bar"),
+        ]
         made = plan({"part.sections": sections})
         self.assertIn("neck", [o.kind for o in made.operations])
         self.check(made)
@@ -227,12 +234,16 @@ class CutAndCompare(unittest.TestCase):
         middle["across"] = f"{0.8 * bar:.2f}"
         sections = [*self.any_side(data, bar), middle, *reversed(self.any_side(data, bar))]
         changes: dict[str, Any] = {
-            "unit": "mm", "part.overall_length": "", "part.sections": sections, "part.stock.across": f"{bar:.2f}",
+            "unit": "mm",
+            "part.overall_length": "",
+            "part.sections": sections,
+            "part.stock.across": f"{bar:.2f}",
             "part.stock.form": data.draw(st.sampled_from(["round", "round", "hexagon", "square"])),
             "method.order": data.draw(st.sampled_from(["from-the-bar", "blanks-first"])),
             "method.finish": data.draw(st.sampled_from(["groove", "run-out", "die-turned-round"])),
-            "setup.groove_blade": "2", "setup.parting_blade": "2",
-        }  # fmt: skip
+            "setup.groove_blade": "2",
+            "setup.parting_blade": "2",
+        }
         try:
             job = read_document(document(changes))
         except InvalidDocument:

@@ -186,8 +186,9 @@ class VersionOne(unittest.TestCase):
         made = read_document(OLD)
         self.assertEqual([s.shape for s in made.part.sections], ["thread", "bar"])
         self.assertAlmostEqual(made.part.overall_mm, 63.5)
-        self.assertEqual((made.hazards, made.method.holder, made.method.order),
-                         (("pressure",), "floating-power", "from-the-bar"))  # fmt: skip
+        self.assertEqual(
+            (made.hazards, made.method.holder, made.method.order), (("pressure",), "floating-power", "from-the-bar")
+        )
 
     def test_a_shank_measured_from_the_face_becomes_its_own_length(self) -> None:
         """1-3/4 to the head less 1-1/4 of thread is 1/2."""

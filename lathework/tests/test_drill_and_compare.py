@@ -133,11 +133,25 @@ class DrillAndCompare(unittest.TestCase):
         self.assertEqual((keys.count("tap"), keys.count("gauge")), (len(threads), len(threads)))
 
     def test_a_body_drilled_from_both_ends(self) -> None:
-        made = make_plan(read_document(document({
-            "unit": "mm", "part.stock.across": "30", "part.overall_length": "60", "part.sections": [section("bar")],
-            "part.bores": [bore(across="3"), bore("M8", depth="15"), bore(across="11", depth="20", end="left")],
-            "setup.groove_blade": "3", "setup.parting_blade": "2",
-        })))  # fmt: skip
+        made = make_plan(
+            read_document(
+                document(
+                    {
+                        "unit": "mm",
+                        "part.stock.across": "30",
+                        "part.overall_length": "60",
+                        "part.sections": [section("bar")],
+                        "part.bores": [
+                            bore(across="3"),
+                            bore("M8", depth="15"),
+                            bore(across="11", depth="20", end="left"),
+                        ],
+                        "setup.groove_blade": "3",
+                        "setup.parting_blade": "2",
+                    }
+                )
+            )
+        )
         self.check(made)
         self.check_taps(made)
         self.check_order(made)
@@ -157,14 +171,18 @@ class DrillAndCompare(unittest.TestCase):
             for threaded in data.draw(st.lists(st.booleans(), min_size=1, max_size=3))
         ]
         changes: dict[str, Any] = {
-            "unit": "mm", "part.stock.across": f"{across:.2f}", "part.overall_length": f"{length:.2f}",
-            "part.sections": [section("bar")], "part.bores": [*holes, bore("M3", depth="4")],
+            "unit": "mm",
+            "part.stock.across": f"{across:.2f}",
+            "part.overall_length": f"{length:.2f}",
+            "part.sections": [section("bar")],
+            "part.bores": [*holes, bore("M3", depth="4")],
             "method.order": data.draw(st.sampled_from(["from-the-bar", "blanks-first"])),
             "method.tapping": data.draw(st.sampled_from(["by-centre", "slipping-hand", "slipping-chuck", "in-vise"])),
             "method.percent": data.draw(st.sampled_from(["", "60", "80"])),
             "setup.drills": data.draw(st.sampled_from(["", "metric", "fraction, number", "3 mm, 6 mm, 10 mm"])),
-            "setup.groove_blade": "2", "setup.parting_blade": "2",
-        }  # fmt: skip
+            "setup.groove_blade": "2",
+            "setup.parting_blade": "2",
+        }
         try:
             made = make_plan(read_document(document(changes)))
         except InvalidDocument:

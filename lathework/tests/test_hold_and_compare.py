@@ -188,8 +188,12 @@ def any_job(dice: random.Random) -> dict[str, Any]:
         for _ in range(dice.randint(0, 1))
     ]
     return {
-        "unit": "mm", "part.overall_length": "", "part.sections": [*sections, body, *far], "part.bores": holes,
-        "part.stock.across": f"{bar:.2f}", "part.stock.form": dice.choice(FORMS),
+        "unit": "mm",
+        "part.overall_length": "",
+        "part.sections": [*sections, body, *far],
+        "part.bores": holes,
+        "part.stock.across": f"{bar:.2f}",
+        "part.stock.form": dice.choice(FORMS),
         "material": dice.choice(("brass", "mild-steel", "stainless", "aluminium")),
         "method.order": dice.choice(("from-the-bar", "blanks-first")),
         "method.support": dice.choice(("chuck", "chuck", "centre")),
@@ -198,8 +202,9 @@ def any_job(dice: random.Random) -> dict[str, Any]:
         "setup.mount": dice.choice(("unsaid", "screwed", "locked")),
         "method.tapping": dice.choice(("by-centre", "slipping-hand", "slipping-chuck", "in-vise")),
         "method.overruled": dice.choice(("", "", "", "the bar is at hand")),
-        "setup.groove_blade": "2", "setup.parting_blade": "2",
-    }  # fmt: skip
+        "setup.groove_blade": "2",
+        "setup.parting_blade": "2",
+    }
 
 
 def read(dice: random.Random) -> Job | None:

@@ -122,8 +122,9 @@ class Growth(unittest.TestCase):
         for one in threads:
             for other in threads:
                 if other.major == one.major and other.pitch > one.pitch:
-                    self.assertGreaterEqual(external(other).pitch_diameter.tolerance,
-                                            external(one).pitch_diameter.tolerance)  # fmt: skip
+                    self.assertGreaterEqual(
+                        external(other).pitch_diameter.tolerance, external(one).pitch_diameter.tolerance
+                    )
         for one, other in pairwise(sorted((t for t in threads if t.pitch == 1.5), key=lambda t: t.major)):
             self.assertLessEqual(internal(one).pitch_diameter.tolerance, internal(other).pitch_diameter.tolerance)
 

@@ -19,9 +19,12 @@ from lathework.tests.test_bores import bore
 def other(changes: dict[str, Any] | None = None) -> dict[str, Any]:
     """A nut of hexagon bar that goes with the sample stud."""
     part = {
-        "name": "nut", "stock": {"form": "hexagon", "across": "9/16", "bar_length": ""}, "overall_length": "3/8",
-        "sections": [section("bar")], "bores": [bore("3/8-16")],
-    }  # fmt: skip
+        "name": "nut",
+        "stock": {"form": "hexagon", "across": "9/16", "bar_length": ""},
+        "overall_length": "3/8",
+        "sections": [section("bar")],
+        "bores": [bore("3/8-16")],
+    }
     made: dict[str, Any] = {
         "fits": "the stud",
         "quantity": 2,
@@ -113,8 +116,12 @@ class Made(unittest.TestCase):
         self.assertEqual((now.number, now.finished), (2, False))
         made = self.stand(turned, *self.done(2, 2))
         self.assertEqual((made.number, made.good), (1, 2))
-        for asked, number, code in ((now, "p2", "not-asked"), (now, "p3", "out-of-range"), (now, "", "out-of-range"),
-                                    (made, "p2", "finished")):  # fmt: skip
+        for asked, number, code in (
+            (now, "p2", "not-asked"),
+            (now, "p3", "out-of-range"),
+            (now, "", "out-of-range"),
+            (made, "p2", "finished"),
+        ):
             with self.subTest(number=number, code=code), self.assertRaises(InputError) as told:
                 turn_to(asked, number)
             self.assertEqual((told.exception.code, told.exception.field), (code, "part"))

@@ -136,16 +136,28 @@ class Positions(unittest.TestCase):
         self.assertAlmostEqual(self.value("face", "stick_out"), 2 + 3 / 32 + 6 / 25.4)
 
     def test_lengths_are_told_in_the_jobs_unit(self) -> None:
-        made = plan({"unit": "mm", "part.overall_length": "60", "part.sections.0.length": "30",
-                     "part.stock.across": "16", "setup.groove_blade": "3", "setup.parting_blade": "2.5"})  # fmt: skip
+        made = plan(
+            {
+                "unit": "mm",
+                "part.overall_length": "60",
+                "part.sections.0.length": "30",
+                "part.stock.across": "16",
+                "setup.groove_blade": "3",
+                "setup.parting_blade": "2.5",
+            }
+        )
         self.assertIn("−62.50 mm", sentence_text(step(made, "part-off"), "mm"))
 
 
 class Said(unittest.TestCase):
     def test_a_long_stick_out_wants_a_centre(self) -> None:
         """Four inches of half inch, parted off the bar because somebody insists: eight diameters."""
-        insists = {"part.overall_length": "4", "method.overruled": "no saw", "part.sections.1.shape": "round",
-                   "part.sections.1.across": "0.48"}  # fmt: skip
+        insists = {
+            "part.overall_length": "4",
+            "method.overruled": "no saw",
+            "part.sections.1.shape": "round",
+            "part.sections.1.across": "0.48",
+        }
         self.assertIn("stick-out", [c.code for c in step(plan(insists), "face").cautions])
         self.assertNotIn("stick-out", [c.code for c in step(plan({"part.overall_length": "1.5"}), "face").cautions])
 

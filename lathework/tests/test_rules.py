@@ -139,8 +139,13 @@ class Cuts(unittest.TestCase):
         self, last: float, passes: tuple[PassMade, ...] = (), dial: str = "diameter", limit: float = 2.0
     ) -> NextCut:
         return next_cut(
-            last_mm=last, target=self.TARGET, passes=passes, dial=dial, max_cut_mm=limit, unit="mm"  # type: ignore[arg-type]
-        )  # fmt: skip
+            last_mm=last,
+            target=self.TARGET,
+            passes=passes,
+            dial=dial,
+            max_cut_mm=limit,
+            unit="mm",  # type: ignore[arg-type]
+        )
 
     def test_states(self) -> None:
         for last, state in (

@@ -12,9 +12,19 @@ from lathework.job.starts import OF_THE_JOB, STARTS, WORDS, Typed, beside_the_fo
 from lathework.planning.plan import make_plan
 
 STUD = Typed(
-    "stud", "in", "Levelling studs", "3/8-16", "6", "mild-steel", "1/2", threaded="1-1/4", overall="2", shank="7/16",
-    shank_length="1/2", flats="7/16",
-)  # fmt: skip
+    "stud",
+    "in",
+    "Levelling studs",
+    "3/8-16",
+    "6",
+    "mild-steel",
+    "1/2",
+    threaded="1-1/4",
+    overall="2",
+    shank="7/16",
+    shank_length="1/2",
+    flats="7/16",
+)
 
 
 class Starts(unittest.TestCase):
@@ -26,9 +36,13 @@ class Starts(unittest.TestCase):
                 self.assertTrue(make_plan(made).operations)
 
     def test_what_each_is_made_of(self) -> None:
-        for start, shapes in (("stud", ["thread", "bar"]), ("rod", ["thread", "bar", "thread"]),
-                              ("screw", ["thread", "round", "bar"]), ("plug", ["thread", "hexagon"]),
-                              ("nut", ["bar"])):  # fmt: skip
+        for start, shapes in (
+            ("stud", ["thread", "bar"]),
+            ("rod", ["thread", "bar", "thread"]),
+            ("screw", ["thread", "round", "bar"]),
+            ("plug", ["thread", "hexagon"]),
+            ("nut", ["bar"]),
+        ):
             made = new_document(replace(STUD, start=start), None, None)  # type: ignore[arg-type]  # of the list
             self.assertEqual([one["shape"] for one in made["part"]["sections"]], shapes)
         nut = new_document(replace(STUD, start="nut"), None, None)["part"]
@@ -45,11 +59,14 @@ class Starts(unittest.TestCase):
 
     def test_errors_stand_beside_what_was_typed(self) -> None:
         for changes, start, field in (
-            ({"thread": "3/8-17"}, "stud", "thread"), ({"thread": "3/8-17"}, "nut", "thread"),
-            ({"overall": ""}, "stud", "overall"), ({"shank": "wide"}, "screw", "shank"),
-            ({"flats": ""}, "plug", "flats"), ({"title": ""}, "stud", "title"),
+            ({"thread": "3/8-17"}, "stud", "thread"),
+            ({"thread": "3/8-17"}, "nut", "thread"),
+            ({"overall": ""}, "stud", "overall"),
+            ({"shank": "wide"}, "screw", "shank"),
+            ({"flats": ""}, "plug", "flats"),
+            ({"title": ""}, "stud", "title"),
             ({"quantity": "none"}, "stud", "quantity"),
-        ):  # fmt: skip
+        ):
             typed = replace(STUD, start=start, **changes)  # type: ignore[arg-type]  # texts all
             with self.subTest(changes), self.assertRaises(InvalidDocument) as told:
                 read_document(new_document(typed, None, None))

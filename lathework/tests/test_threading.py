@@ -14,10 +14,14 @@ from lathework.tests.test_bores import body, bore
 from lathework.threads.designation import read_designation
 
 LARGE: dict[str, Any] = {
-    "unit": "mm", "part.stock.across": "30", "part.overall_length": "60", "material": "alloy-steel",
-    "part.sections": [section("thread", "30", thread="M24"), section("bar")], "setup.groove_blade": "3",
+    "unit": "mm",
+    "part.stock.across": "30",
+    "part.overall_length": "60",
+    "material": "alloy-steel",
+    "part.sections": [section("thread", "30", thread="M24"), section("bar")],
+    "setup.groove_blade": "3",
     "setup.parting_blade": "3",
-}  # fmt: skip
+}
 SMALL = LARGE | {"part.stock.across": "16", "part.sections": [section("thread", "30", thread="M8"), section("bar")]}
 
 
@@ -49,10 +53,15 @@ class Roughing(unittest.TestCase):
 
 class LargeHoles(unittest.TestCase):
     NUT = {
-        "unit": "mm", "part.stock.form": "hexagon", "part.stock.across": "65", "part.overall_length": "34",
-        "part.sections": [section("bar")], "part.bores": [bore("M42")], "setup.groove_blade": "3",
+        "unit": "mm",
+        "part.stock.form": "hexagon",
+        "part.stock.across": "65",
+        "part.overall_length": "34",
+        "part.sections": [section("bar")],
+        "part.bores": [bore("M42")],
+        "setup.groove_blade": "3",
         "setup.parting_blade": "2.5",
-    }  # fmt: skip
+    }
 
     def test_a_large_nut_is_roughed_and_tapped_when_it_is_parted_off(self) -> None:
         """M42 in mild steel: 2000 x 4.5^2 x 42 / 8000 = 212.6 N m in the solid; at 0.9 of the depth 0.19 of that. The
@@ -82,8 +91,11 @@ class Power(unittest.TestCase):
     def test_a_holder_that_slips_too_soon_is_turned_by_hand(self) -> None:
         """M10 in stainless: 2700 x 1.5^2 x 10 / 8000 = 7.6 N m slips in time; M12: 2700 x 1.75^2 x 12 / 8000 = 12.4."""
         for thread, by_hand in (("M10", False), ("M12", True)):
-            job = LARGE | {"material": "stainless", "method.holder": "floating-power",
-                           "part.sections": [section("thread", "30", thread=thread), section("bar")]}  # fmt: skip
+            job = LARGE | {
+                "material": "stainless",
+                "method.holder": "floating-power",
+                "part.sections": [section("thread", "30", thread=thread), section("bar")],
+            }
             made = plan(job)
             with self.subTest(thread):
                 self.assertEqual("by hand" in step(made, "thread").sentence, by_hand)
@@ -92,14 +104,21 @@ class Power(unittest.TestCase):
     def test_no_speed_is_asked_that_lathes_do_not_have(self) -> None:
         """1-1/2 in brass at 3 m/min: 1000 x 3 / (pi x 38.1) = 25 rev/min goes; in bronze at 2 m/min 17 does not."""
         for metal, by_hand in (("brass", False), ("bronze", True)):
-            job = LARGE | {"material": metal, "method.holder": "keyed-power", "part.stock.across": "45",
-                           "part.sections": [section("thread", "40", thread="1-1/2-12"), section("bar")]}  # fmt: skip
+            job = LARGE | {
+                "material": metal,
+                "method.holder": "keyed-power",
+                "part.stock.across": "45",
+                "part.sections": [section("thread", "40", thread="1-1/2-12"), section("bar")],
+            }
             self.assertEqual("by hand" in step(plan(job), "thread").sentence, by_hand, metal)
 
     def test_a_screwed_on_chuck_is_not_reversed(self) -> None:
         job = SMALL | {"method.holder": "floating-power", "material": "brass"}
-        for mount, words in (("screwed", "by hand, motor off"), ("unsaid", "Is the chuck screwed on?"),
-                             ("locked", "until the spindle stands still")):  # fmt: skip
+        for mount, words in (
+            ("screwed", "by hand, motor off"),
+            ("unsaid", "Is the chuck screwed on?"),
+            ("locked", "until the spindle stands still"),
+        ):
             self.assertIn(words, said(step(plan(job | {"setup.mount": mount}), "thread")), mount)
 
     def test_a_tap_goes_by_hand_for_the_same_reasons(self) -> None:
@@ -107,10 +126,12 @@ class Power(unittest.TestCase):
         slips in the hand (2), less than in a drill chuck (8); 1/2-13: 2000 x 1.954^2 x 12.7 / 8000 = 12.1."""
         sawn = {"method.order": "blanks-first"}
         for thread, tapping, mount, by_hand in (
-            ("1/4-20", "slipping-hand", "locked", True), ("1/4-20", "slipping-chuck", "locked", False),
-            ("1/2-13", "slipping-chuck", "locked", True), ("1/4-20 LH", "slipping-chuck", "unsaid", True),
+            ("1/4-20", "slipping-hand", "locked", True),
+            ("1/4-20", "slipping-chuck", "locked", False),
+            ("1/2-13", "slipping-chuck", "locked", True),
+            ("1/4-20 LH", "slipping-chuck", "unsaid", True),
             ("1/4-20 LH", "slipping-chuck", "locked", False),
-        ):  # fmt: skip
+        ):
             made = plan(body(bore(thread), **sawn, **{"method.tapping": tapping, "setup.mount": mount}))
             tap = step(made, "tap")
             with self.subTest(thread=thread, tapping=tapping, mount=mount):
@@ -119,8 +140,11 @@ class Power(unittest.TestCase):
                 self.assertEqual("blind-by-hand" in {notice.code for notice in made.notices}, by_hand)
 
     def test_a_left_hand_die_runs_backward_only_where_the_chuck_is_locked(self) -> None:
-        job = SMALL | {"method.holder": "floating-power", "material": "brass",
-                       "part.sections": [section("thread", "30", thread="M8 LH"), section("bar")]}  # fmt: skip
+        job = SMALL | {
+            "method.holder": "floating-power",
+            "material": "brass",
+            "part.sections": [section("thread", "30", thread="M8 LH"), section("bar")],
+        }
         for mount, by_hand in (("screwed", True), ("unsaid", True), ("locked", False)):
             told = step(plan(job | {"setup.mount": mount}), "thread")
             self.assertEqual("by hand, marked" in told.sentence, by_hand, mount)
@@ -129,8 +153,11 @@ class Power(unittest.TestCase):
 
 class TurningBack(unittest.TestCase):
     def test_never_as_far_back_as_forward(self) -> None:
-        words = {"a quarter turn after each half turn": (0.25, 0.5), "half a turn after each turn": (0.5, 1),
-                 "half a turn after every 2 turns": (0.5, 2)}  # fmt: skip
+        words = {
+            "a quarter turn after each half turn": (0.25, 0.5),
+            "half a turn after each turn": (0.5, 1),
+            "half a turn after every 2 turns": (0.5, 2),
+        }
         for metal in materials().values():
             of = {"material": metal.code}
             for made, kind in (

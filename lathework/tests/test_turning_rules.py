@@ -148,10 +148,13 @@ class WornMates(unittest.TestCase):
     def test_the_plan_opens_the_die_and_says_what_it_costs(self) -> None:
         made = plan(
             {
-                "part.stock.across": "12 mm", "part.sections.0.thread": "M10", "method.blank_school": "mate-takes",
-                "method.mate_minor": "8,95 mm", "method.mate_pitch": "9,25 mm",
+                "part.stock.across": "12 mm",
+                "part.sections.0.thread": "M10",
+                "method.blank_school": "mate-takes",
+                "method.mate_minor": "8,95 mm",
+                "method.mate_pitch": "9,25 mm",
             }
-        )  # fmt: skip
+        )
         self.assertAlmostEqual(step(made, "turn:s1").figures["diameter"].value, 10.09)
         self.assertAlmostEqual(step(made, "thread:s1").figures["opened"].value, 0.1925)
         self.assertIn("no standard nut", " ".join(n.text for n in made.notices))

@@ -14,10 +14,11 @@ from lathework.tests.samples import plan, said, section, step
 from lathework.tests.test_bores import body, bore, value
 
 BUSH: dict[str, Any] = {
-    "part.stock.across": "1-1/4", "part.overall_length": "1-1/2",
+    "part.stock.across": "1-1/4",
+    "part.overall_length": "1-1/2",
     "part.sections": [section("round", "1/2", across="0.9"), section("round", across="1.2")],
     "part.bores": [bore("1/2-13")],
-}  # fmt: skip
+}
 MM: dict[str, Any] = {"unit": "mm", "setup.groove_blade": "3", "setup.parting_blade": "2"}
 
 

@@ -46,10 +46,14 @@ def gauge_give(thread: Thread, lengths: TaperLengths) -> Figure:
     if lengths.gauge_tolerance is not None:
         return lengths.gauge_tolerance
     return Figure(
-        "flush, plus and minus", GAUGE_TURNS * thread.pitch, thread.unit, "1 × pitch",
-        Source("standard", "ASME B1.20.1, tolerance of one turn"), (Given("pitch", thread.pitch, thread.unit),),
+        "flush, plus and minus",
+        GAUGE_TURNS * thread.pitch,
+        thread.unit,
+        "1 × pitch",
+        Source("standard", "ASME B1.20.1, tolerance of one turn"),
+        (Given("pitch", thread.pitch, thread.unit),),
         fine=False,
-    )  # fmt: skip
+    )
 
 
 def gauge_turns(thread: Thread, lengths: TaperLengths, name: str) -> Figure:

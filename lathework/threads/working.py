@@ -12,9 +12,14 @@ def _below(thread: Thread, name: str, diameter: float, factor: float, depths: in
     if thread.form.depth_rounded_first:
         depth = Given("depth of thread", (thread.major - diameter) / depths, unit)
         return Figure(
-            name, diameter, unit, f"major − {depths} × depth of thread", thread.form.source, (major, depth),
+            name,
+            diameter,
+            unit,
+            f"major − {depths} × depth of thread",
+            thread.form.source,
+            (major, depth),
             note=f"The depth is {thread.form.pitch_depth} × pitch, rounded to the standard's digits first.",
-        )  # fmt: skip
+        )
     given = (major, Given("pitch", thread.pitch, unit))
     return Figure(name, diameter, unit, f"major − {factor} × pitch", thread.form.source, given)
 

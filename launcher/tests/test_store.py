@@ -132,9 +132,12 @@ class Refused(StoreCase):
         half.write_bytes(half.read_bytes()[:9000])
         later = self.make(self.folder / "later.sqlite3", "later", ("0001_initial", "9999_from_the_future"))
         for file, told in (
-            (text, "not a database"), (foreign, "not a store of Conch"), (half, "malformed"),
-            (later, "a later version"), (self.folder / "none", "there is no file"),
-        ):  # fmt: skip
+            (text, "not a database"),
+            (foreign, "not a store of Conch"),
+            (half, "malformed"),
+            (later, "a later version"),
+            (self.folder / "none", "there is no file"),
+        ):
             with self.subTest(file.name):
                 self.assertIn(told, self.stopped("restore", str(file), "--data", str(self.data)))
                 self.assertEqual((self.title(self.store), self.kept(), self.left()), ("mine", [], []))

@@ -142,9 +142,14 @@ class HoleQuery(Schema):
 def tapped_hole(request: HttpRequest, asked: Query[HoleQuery]) -> HttpResponse:
     """A tapped hole: the drill out of those one owns, its strength, how deep to go."""
     wanted = AskedHole(
-        percent=asked.percent, drills=asked.drills, bolt=asked.bolt, metal=asked.metal, depth=asked.depth,
-        through=asked.through, piloted=asked.piloted,
-    )  # fmt: skip
+        percent=asked.percent,
+        drills=asked.drills,
+        bolt=asked.bolt,
+        metal=asked.metal,
+        depth=asked.depth,
+        through=asked.through,
+        piloted=asked.piloted,
+    )
     return answer(hole_shown(hole(asked.q, internal_class=asked.internal_class.strip(), asked=wanted)))
 
 

@@ -15,8 +15,12 @@ Json = dict[str, Any]
 
 def _entry_file(entry: Entry) -> Json:
     out: Json = {
-        "kind": entry.kind, "piece": entry.piece, "part": entry.part, "step": entry.step, "at": entry.at.isoformat(),
-    }  # fmt: skip
+        "kind": entry.kind,
+        "piece": entry.piece,
+        "part": entry.part,
+        "step": entry.step,
+        "at": entry.at.isoformat(),
+    }
     told = asdict(recorded(entry).story)
     optional: Json = {
         "value_mm": entry.value_mm,

@@ -121,9 +121,17 @@ def _row_of(job: Job, entry: Entry, event: Event) -> PieceRow | GaugingRow:
     if isinstance(event, PieceEnded):
         return PieceRow(job=job, entry=entry, part=event.part, piece=event.piece, good=event.good)
     return GaugingRow(
-        job=job, entry=entry, part=event.part, piece=event.piece, step=event.step, thread=event.thread,
-        metal=event.metal, verdict=event.verdict, blank_mm=event.blank_mm, eighths=event.eighths,
-    )  # fmt: skip
+        job=job,
+        entry=entry,
+        part=event.part,
+        piece=event.piece,
+        step=event.step,
+        thread=event.thread,
+        metal=event.metal,
+        verdict=event.verdict,
+        blank_mm=event.blank_mm,
+        eighths=event.eighths,
+    )
 
 
 def _write_events(job: Job, events: Iterable[tuple[Entry, Event]]) -> None:

@@ -109,9 +109,19 @@ class EntryIn(SawIn):
 
     step: str
     kind: Literal[
-        "reading", "verdict", "setting", "done", "accept", "scrap", "again", "note", "read", "zero", "zero-lost",
+        "reading",
+        "verdict",
+        "setting",
+        "done",
+        "accept",
+        "scrap",
+        "again",
+        "note",
+        "read",
+        "zero",
+        "zero-lost",
         "turn-to",
-    ]  # fmt: skip
+    ]
     reading: str = Field("", max_length=200)
     unit: Literal["in", "mm", ""] = ""
     verdict: str = ""

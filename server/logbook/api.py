@@ -13,9 +13,20 @@ from server.site.problems import PROBLEMS, answer
 
 router = Router(tags=["log"])
 Kind = Literal[
-    "", "reading", "verdict", "setting", "done", "accept", "scrap", "again", "note", "read",
-    "zero-lost", "zero", "turn-to",
-]  # fmt: skip
+    "",
+    "reading",
+    "verdict",
+    "setting",
+    "done",
+    "accept",
+    "scrap",
+    "again",
+    "note",
+    "read",
+    "zero-lost",
+    "zero",
+    "turn-to",
+]
 
 
 @router.get("/log", response={200: LogPage, **PROBLEMS})

@@ -22,9 +22,15 @@ Story = list[Flowable]
 def sheet_of_paper(out: BytesIO, title: str) -> SimpleDocTemplate:
     """A document of A4 pages."""
     return SimpleDocTemplate(
-        out, pagesize=A4, leftMargin=MARGIN, rightMargin=MARGIN, topMargin=MARGIN, bottomMargin=MARGIN,
-        title=f"Set-up sheet: {title}", author="Conch",
-    )  # fmt: skip
+        out,
+        pagesize=A4,
+        leftMargin=MARGIN,
+        rightMargin=MARGIN,
+        topMargin=MARGIN,
+        bottomMargin=MARGIN,
+        title=f"Set-up sheet: {title}",
+        author="Conch",
+    )
 
 
 class _Room(Flowable):

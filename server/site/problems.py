@@ -56,9 +56,14 @@ PROBLEMS = {400: Problem, 403: Problem, 404: Problem, 409: Problem, 413: Problem
 def problem(status: int, code: str, detail: str, errors: Sequence[FieldError] = ()) -> HttpResponse:
     """One problem answer."""
     titles = {
-        400: "Unreadable request", 403: "Not allowed", 404: "Not found", 409: "Not now", 413: "Too large",
-        415: "Not JSON", 422: "Check the fields",
-    }  # fmt: skip
+        400: "Unreadable request",
+        403: "Not allowed",
+        404: "Not found",
+        409: "Not now",
+        413: "Too large",
+        415: "Not JSON",
+        422: "Check the fields",
+    }
     told = Problem(titles.get(status, "Error"), status, code, _whole(detail), tuple(_told(error) for error in errors))
     return HttpResponse(orjson.dumps(told), status=status, content_type=PROBLEM_TYPE)
 

@@ -38,10 +38,17 @@ class Parts(BrowserCase):
         page = self.page
         page.goto("/")
         page.get_by_role("button", name="mm", exact=True).click()
-        self.start("rod", {
-            "What is it, in words": "Shutter tie rods", "Thread": "M10", "How many": "4", "Bar diameter, mm": "12",
-            "Thread length, mm": "28", "Overall length, mm": "160",
-        })  # fmt: skip
+        self.start(
+            "rod",
+            {
+                "What is it, in words": "Shutter tie rods",
+                "Thread": "M10",
+                "How many": "4",
+                "Bar diameter, mm": "12",
+                "Thread length, mm": "28",
+                "Overall length, mm": "160",
+            },
+        )
         steps = page.get_by_role("list").filter(has_text="Turn end for end")
         expect(steps).to_contain_text("Second end")
         page.get_by_role("button", name="Face the end, set Z zero").click()
@@ -66,10 +73,18 @@ class Parts(BrowserCase):
     def test_a_hexagon_headed_plug_from_round_bar(self) -> None:
         """1/2-13 with a 3/4 hexagon out of 7/8 round: 0.866 over the corners, 0.058 off each flat."""
         page = self.page
-        self.start("plug", {
-            "What is it, in words": "Blanking plug", "Thread": "1/2-13", "How many": "2", "Bar diameter, in": "7/8",
-            "Thread length, in": "3/4", "Across the flats, in": "3/4", "Overall length, in": "1-1/4",
-        })  # fmt: skip
+        self.start(
+            "plug",
+            {
+                "What is it, in words": "Blanking plug",
+                "Thread": "1/2-13",
+                "How many": "2",
+                "Bar diameter, in": "7/8",
+                "Thread length, in": "3/4",
+                "Across the flats, in": "3/4",
+                "Overall length, in": "1-1/4",
+            },
+        )
         page.get_by_role("button", name="Mill the hexagon").click()
         flats = page.get_by_role("region", name="Mill the hexagon")
         expect(flats).to_contain_text("6 flats")
@@ -94,10 +109,17 @@ class Parts(BrowserCase):
     def test_a_blind_tapped_body(self) -> None:
         """A plain stud given a hole: 3/8-16, 3/4 deep, from the left end; its steps, and its depth, follow."""
         page = self.page
-        self.start("stud", {
-            "What is it, in words": "Valve body", "Thread": "3/4-16", "How many": "1", "Bar diameter, in": "1",
-            "Thread length, in": "3/4", "Overall length, in": "2-1/2",
-        })  # fmt: skip
+        self.start(
+            "stud",
+            {
+                "What is it, in words": "Valve body",
+                "Thread": "3/4-16",
+                "How many": "1",
+                "Bar diameter, in": "1",
+                "Thread length, in": "3/4",
+                "Overall length, in": "2-1/2",
+            },
+        )
         page.get_by_role("button", name="Add a hole along the axis").click()
         self.field("Hole 1, thread").fill("3/8-16")
         self.field("Hole 1, depth").fill("3/4")
@@ -122,10 +144,17 @@ class Parts(BrowserCase):
         page = self.page
         page.goto("/")
         page.get_by_role("button", name="mm", exact=True).click()
-        self.start("nut", {
-            "What is it, in words": "Grease cap", "Thread": "M12", "How many": "2", "Bar across flats, mm": "22",
-            "Thread depth, mm": "10", "Overall length, mm": "30",
-        })  # fmt: skip
+        self.start(
+            "nut",
+            {
+                "What is it, in words": "Grease cap",
+                "Thread": "M12",
+                "How many": "2",
+                "Bar across flats, mm": "22",
+                "Thread depth, mm": "10",
+                "Overall length, mm": "30",
+            },
+        )
         page.get_by_role("button", name="Drill for the tap").click()
         drill = page.get_by_role("region", name="Drill for the tap")
         # 10 + 4 x 1.75 of lead + 2 x 1.75 for chips + 0.3 x 10.3 of point
@@ -146,10 +175,17 @@ class Parts(BrowserCase):
 
     def test_sections_are_added_moved_and_taken_out(self) -> None:
         page = self.page
-        self.start("stud", {
-            "What is it, in words": "Roller spindle", "Thread": "3/8-16", "How many": "1", "Bar diameter, in": "3/4",
-            "Thread length, in": "1", "Overall length, in": "3",
-        })  # fmt: skip
+        self.start(
+            "stud",
+            {
+                "What is it, in words": "Roller spindle",
+                "Thread": "3/8-16",
+                "How many": "1",
+                "Bar diameter, in": "3/4",
+                "Thread length, in": "1",
+                "Overall length, in": "3",
+            },
+        )
         page.get_by_role("button", name="Add a section").click()
         expect(page.get_by_role("alert").filter(has_text="Nothing is entered")).to_have_count(2)
         self.field("Section 3, across").fill("1/2")
@@ -171,11 +207,19 @@ class Parts(BrowserCase):
     def test_a_sample_is_copied_with_both_sizes_kept(self) -> None:
         """A worn 3/8 reads 0.369: the nominal is offered, the person decides, the reading stays beside it."""
         page = self.page
-        self.start("screw", {
-            "What is it, in words": "Worn pivot", "Thread": "1/4-20", "How many": "1", "Bar diameter, in": "5/8",
-            "Thread length, in": "1/2", "Shank diameter, in": ".369", "Shank length, in": "3/4",
-            "Overall length, in": "1-1/2",
-        })  # fmt: skip
+        self.start(
+            "screw",
+            {
+                "What is it, in words": "Worn pivot",
+                "Thread": "1/4-20",
+                "How many": "1",
+                "Bar diameter, in": "5/8",
+                "Thread length, in": "1/2",
+                "Shank diameter, in": ".369",
+                "Shank length, in": "3/4",
+                "Overall length, in": "1-1/2",
+            },
+        )
         page.get_by_role("button", name="Copy a sample").click()
         self.field("Section 2, measured across").fill("0.369")
         page.get_by_role("button", name="3/8 in 0.0060 under").click()
@@ -187,10 +231,17 @@ class Parts(BrowserCase):
 
     def test_the_caution_is_read_before_the_bench_goes_on(self) -> None:
         page = self.page
-        self.start("stud", {
-            "What is it, in words": "Hoist pin", "Thread": "3/8-16", "How many": "1", "Bar diameter, in": "1/2",
-            "Thread length, in": "1", "Overall length, in": "2",
-        })  # fmt: skip
+        self.start(
+            "stud",
+            {
+                "What is it, in words": "Hoist pin",
+                "Thread": "3/8-16",
+                "How many": "1",
+                "Bar diameter, in": "1/2",
+                "Thread length, in": "1",
+                "Overall length, in": "2",
+            },
+        )
         page.get_by_label("lifting gear").check()
         self.stored()
         page.get_by_role("button", name="To the bench").click()

@@ -71,8 +71,16 @@ class Several(BrowserCase):
         expect(page.get_by_role("article")).to_contain_text("0 of 3")
         page.get_by_role("link", name="To the bench").click()
         heading = page.get_by_role("heading", level=1)
-        for words in ("Saw the damaged end", "Face the end", "Spot the end", "Drill 7/32", "Drill 7/16",
-                      "Countersink", "Start the tap", "Blow the hole out"):  # fmt: skip
+        for words in (
+            "Saw the damaged end",
+            "Face the end",
+            "Spot the end",
+            "Drill 7/32",
+            "Drill 7/16",
+            "Countersink",
+            "Start the tap",
+            "Blow the hole out",
+        ):
             expect(heading).to_contain_text(words)
             if words == "Start the tap":
                 expect(page.get_by_text("1/2 BSF tap: taper, second, then bottoming tap")).to_be_visible()
@@ -123,10 +131,16 @@ class Several(BrowserCase):
         page.get_by_role("button", name="mm", exact=True).click()
         page.get_by_role("button", name="Start a job").click()
         page.get_by_label("Shape").select_option("nut")
-        self.fill_job({
-            "What is it, in words": "Grease cup", "Thread": "M16x1", "How many": "2", "Bar across flats, mm": "24",
-            "Thread depth, mm": "10", "Overall length, mm": "40",
-        })  # fmt: skip
+        self.fill_job(
+            {
+                "What is it, in words": "Grease cup",
+                "Thread": "M16x1",
+                "How many": "2",
+                "Bar across flats, mm": "24",
+                "Thread depth, mm": "10",
+                "Overall length, mm": "40",
+            }
+        )
         page.get_by_role("form", name="Start a job").get_by_role("button", name="Start the job").click()
         expect(page.get_by_role("button", name="Tap the hole")).to_be_visible()
         page.get_by_role("button", name="Add a hole across").click()

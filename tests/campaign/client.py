@@ -74,9 +74,12 @@ class Notes:
             now = client.get(f"{self.path}/bench")
             words = f"note-{self.next:06d}"
             body = {
-                "last": now["last"], "revision": now["revision"], "step": now["step"]["key"], "kind": "note",
+                "last": now["last"],
+                "revision": now["revision"],
+                "step": now["step"]["key"],
+                "kind": "note",
                 "reason": words,
-            }  # fmt: skip
+            }
             self.next += 1
             self.pending = words, uuid.uuid4().hex, json.dumps(body).encode()
         return self.pending

@@ -17,16 +17,62 @@ from tests.campaign.client import Client
 
 HALF = "\ud83d"
 ODD: tuple[object, ...] = (
-    None, True, 0, -1, 1, 2**31, 2**63, -(2**70), 1e308, 0.1, "", " ", HALF, f"a{HALF}b", "\x00", "x" * 3000, "🐚",
-    "1/0", "1/2", "-3", "9" * 400, "NaN", "in", "mm", "0001-01-01T00:00:00+14:00", "9999-12-31T23:59:59-14:00",
-    "2026-02-30", "2026-11-21T10:02:00+00:00", "reading", "turn:s1", "turn:s9", "p1", "=1+1", [], {}, [[]],
-    {"a": HALF}, {HALF: 1}, ["x"] * 70, {"id": "s1"},
-)  # fmt: skip
+    None,
+    True,
+    0,
+    -1,
+    1,
+    2**31,
+    2**63,
+    -(2**70),
+    1e308,
+    0.1,
+    "",
+    " ",
+    HALF,
+    f"a{HALF}b",
+    "\x00",
+    "x" * 3000,
+    "🐚",
+    "1/0",
+    "1/2",
+    "-3",
+    "9" * 400,
+    "NaN",
+    "in",
+    "mm",
+    "0001-01-01T00:00:00+14:00",
+    "9999-12-31T23:59:59-14:00",
+    "2026-02-30",
+    "2026-11-21T10:02:00+00:00",
+    "reading",
+    "turn:s1",
+    "turn:s9",
+    "p1",
+    "=1+1",
+    [],
+    {},
+    [[]],
+    {"a": HALF},
+    {HALF: 1},
+    ["x"] * 70,
+    {"id": "s1"},
+)
 RAW = (
-    b"", b"{", b"null", b"[]", b"\xff\xfe\x00", b"[" * 4000, b'{"a": NaN}', b'{"a": 1e999}', b'"\\ud83d"',
+    b"",
+    b"{",
+    b"null",
+    b"[]",
+    b"\xff\xfe\x00",
+    b"[" * 4000,
+    b'{"a": NaN}',
+    b'{"a": 1e999}',
+    b'"\\ud83d"',
     b'{"\\ud83d": "\\ud83d"}',
-    b"{\"title\": \"a\", \"title\": \"b\"}", b"1" * 5000, b"--x\r\n\r\n",
-)  # fmt: skip
+    b'{"title": "a", "title": "b"}',
+    b"1" * 5000,
+    b"--x\r\n\r\n",
+)
 TYPES = ("application/json", "multipart/form-data; boundary=x", "multipart/form-data", "text/plain", "", "a/b; c=\xe9")
 IDS = ("1", "2", "3", "7", "9", "0", "-1", "999", str(2**64), "abc", "1.5", "%00", "%F0%9F", "1%2F2")
 TAILS = ("", "/bench", "/standing", "/job.json", "/readings.csv", "/sheet.pdf", "/part.svg", "/part.dxf")
@@ -82,9 +128,17 @@ class Fuzz:
         self.files = [json.loads(file.read_bytes()) for file in files]
         self.documents = [document(), document(SCREW), document(PLUG), document(TIE_ROD)]
         self.entry = {
-            "last": 0, "revision": 1, "step": "face:right", "kind": "note", "reading": "0.5", "unit": "",
-            "verdict": "snug", "reason": "x", "again": "", "part": "",
-        }  # fmt: skip
+            "last": 0,
+            "revision": 1,
+            "step": "face:right",
+            "kind": "note",
+            "reading": "0.5",
+            "unit": "",
+            "verdict": "snug",
+            "reason": "x",
+            "again": "",
+            "part": "",
+        }
 
     def job(self) -> str:
         """A job's number, more often than not one that is there."""

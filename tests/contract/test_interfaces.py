@@ -67,11 +67,23 @@ class JobSchema(unittest.TestCase):
 
     def test_every_choice_has_its_words(self) -> None:
         for named, allowed in (
-            (words.SHAPES, SHAPES), (words.STOCKS, STOCK_FORMS), (words.FINISHES, FINISHES), (words.ORDERS, ORDERS),
-            (words.SUPPORTS, SUPPORTS), (words.DIALS, DIALS), (words.READOUTS, READOUTS), (words.LATHES, LATHES),
-            (words.MOUNTS, MOUNTS), (words.EDGES, EDGES), (words.MOUTHS, MOUTHS), (words.CUTTERS, CUTTERS),
-            (words.SCHOOLS, SCHOOLS), (words.HOLDERS, HOLDERS), (words.TAPPINGS, TAPPINGS), (words.HAZARDS, HAZARDS),
-        ):  # fmt: skip
+            (words.SHAPES, SHAPES),
+            (words.STOCKS, STOCK_FORMS),
+            (words.FINISHES, FINISHES),
+            (words.ORDERS, ORDERS),
+            (words.SUPPORTS, SUPPORTS),
+            (words.DIALS, DIALS),
+            (words.READOUTS, READOUTS),
+            (words.LATHES, LATHES),
+            (words.MOUNTS, MOUNTS),
+            (words.EDGES, EDGES),
+            (words.MOUTHS, MOUTHS),
+            (words.CUTTERS, CUTTERS),
+            (words.SCHOOLS, SCHOOLS),
+            (words.HOLDERS, HOLDERS),
+            (words.TAPPINGS, TAPPINGS),
+            (words.HAZARDS, HAZARDS),
+        ):
             self.assertEqual(tuple(named), tuple(allowed))
             self.assertTrue(all(name and remark for name, remark in named.values()))
 

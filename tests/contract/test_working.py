@@ -78,14 +78,20 @@ class Working(unittest.TestCase):
     def test_every_way_of_the_samples(self) -> None:
         worked = 0
         for base in ({}, SCREW, TIE_ROD, PLUG):
-            for change in ({"setup.dial": "radius"}, {"setup.readout": "stops"}, {"method.finish": "run-out"},
-                           {"method.finish": "die-turned-round"}, {"method.order": "blanks-first"},
-                           {"method.holder": "keyed-power"},
-                           {"setup.groove_edge": "right", "setup.parting_edge": "right"},
-                           {"unit": "mm", "part.stock.across": "1 in"}, {"method.blank_school": "mid-limits"},
-                           {"method.support": "centre"}, {"method.blank_school": "mate-takes"},
-                           {"method.blank_school": "mate-takes", "method.mate_minor": "0.310",
-                            "method.mate_pitch": "0.338"}):  # fmt: skip
+            for change in (
+                {"setup.dial": "radius"},
+                {"setup.readout": "stops"},
+                {"method.finish": "run-out"},
+                {"method.finish": "die-turned-round"},
+                {"method.order": "blanks-first"},
+                {"method.holder": "keyed-power"},
+                {"setup.groove_edge": "right", "setup.parting_edge": "right"},
+                {"unit": "mm", "part.stock.across": "1 in"},
+                {"method.blank_school": "mid-limits"},
+                {"method.support": "centre"},
+                {"method.blank_school": "mate-takes"},
+                {"method.blank_school": "mate-takes", "method.mate_minor": "0.310", "method.mate_pitch": "0.338"},
+            ):
                 with self.subTest(base=base, change=change):
                     try:
                         made = plan({**base, **change})
@@ -149,10 +155,14 @@ class Working(unittest.TestCase):
             for dial in DIALS:
                 self.check(
                     next_cut(
-                        last_mm=last, target=target, passes=passes, dial=dial, max_cut_mm=dice.uniform(0.5, 3),
+                        last_mm=last,
+                        target=target,
+                        passes=passes,
+                        dial=dial,
+                        max_cut_mm=dice.uniform(0.5, 3),
                         unit=dice.choice(("in", "mm")),
                     )
-                )  # fmt: skip
+                )
 
     def test_dies(self) -> None:
         for thread in library()[::7]:

@@ -92,6 +92,7 @@ def interview(specimen: Specimen, seed: int, *, fixed: bool) -> Interview:
         if ranking.settled:
             break
     return Interview(
-        len(asked), ranking.candidates[0].probability >= SETTLED,
+        len(asked),
+        ranking.candidates[0].probability >= SETTLED,
         named(ranking.candidates[0], specimen.thread),
-    )  # fmt: skip
+    )

@@ -33,23 +33,40 @@ from tests.validation.reference import reference_rows
 
 #: NPT: size, minor at the small end K0 (ASME B1.20.1), drill before a taper reamer, drill without one (handbook).
 NPT = (
-    ("1/8-27", 0.33388, "21/64", "11/32"), ("1/4-18", 0.43294, "27/64", "7/16"), ("3/8-18", 0.56757, "9/16", "37/64"),
-    ("1/2-14", 0.70129, "11/16", "23/32"), ("3/4-14", 0.91054, "57/64", "59/64"), ("1-11.5", 1.14407, "9/8", "37/32"),
-)  # fmt: skip
+    ("1/8-27", 0.33388, "21/64", "11/32"),
+    ("1/4-18", 0.43294, "27/64", "7/16"),
+    ("3/8-18", 0.56757, "9/16", "37/64"),
+    ("1/2-14", 0.70129, "11/16", "23/32"),
+    ("3/4-14", 0.91054, "57/64", "59/64"),
+    ("1-11.5", 1.14407, "9/8", "37/32"),
+)
 #: Rc: size, drill before a taper reamer, drill without one (millimetres, as drill charts for ISO 7-1 print them).
 RC = (("1/8", 8.15, 8.55), ("1/4", 10.8, 11.4), ("3/8", 14.3, 14.9), ("1/2", 17.8, 18.6), ("3/4", 23.2, 24.1))
 #: Insert taps: thread, basic major and minor of the tapped hole (ASME B18.29.1 in inches, DIN 8140 in millimetres).
 INSERTS = (
-    ("1/4-20", 0.3150, 0.2608), ("3/8-16", 0.4562, 0.3885), ("1/2-13", 0.5999, 0.5167), ("M6", 7.299, 6.217),
-    ("M8", 9.624, 8.271), ("M10", 11.949, 10.325), ("M12", 14.273, 12.379),
-)  # fmt: skip
+    ("1/4-20", 0.3150, 0.2608),
+    ("3/8-16", 0.4562, 0.3885),
+    ("1/2-13", 0.5999, 0.5167),
+    ("M6", 7.299, 6.217),
+    ("M8", 9.624, 8.271),
+    ("M10", 11.949, 10.325),
+    ("M12", 14.273, 12.379),
+)
 #: Unified hexagon nuts: size, width across the flats and greatest thickness (ASME B18.2.2, as handbooks print them).
 NUTS = (("1/4-20", "7/16", 0.226), ("3/8-16", "9/16", 0.337), ("1/2-13", "3/4", 0.448), ("3/4-10", "9/8", 0.665))
 
 
 #: Machinists' pocket books, spanner sizes of BSW, BSF and BA nuts: across flats now, and before (inches).
-BRITISH_NUTS = (("1/4 BSW", 0.445, [0.525]), ("3/8 BSW", 0.6, [0.71]), ("1/2 BSF", 0.82, []), ("3/4 BSW", 1.2, [1.3]),
-                ("5/16 BSF", 0.525, []), ("0 BA", 0.413, []), ("2 BA", 0.324, []), ("6 BA", 0.193, []))  # fmt: skip
+BRITISH_NUTS = (
+    ("1/4 BSW", 0.445, [0.525]),
+    ("3/8 BSW", 0.6, [0.71]),
+    ("1/2 BSF", 0.82, []),
+    ("3/4 BSW", 1.2, [1.3]),
+    ("5/16 BSF", 0.525, []),
+    ("0 BA", 0.413, []),
+    ("2 BA", 0.324, []),
+    ("6 BA", 0.193, []),
+)
 
 
 class TaperHoles(unittest.TestCase):
@@ -254,16 +271,22 @@ class StudRepairs(unittest.TestCase):
     @given(
         st.sampled_from(["M8", "M12", "3/8-16", "1/2 BSF", "1/4 BSW", "0 BA"]),
         st.sampled_from(["mild-steel", "aluminium", "brass", "cast-iron"]),
-        st.floats(0, 60), st.floats(0, 6), st.sampled_from(["in", "mm"]),
-    )  # fmt: skip
+        st.floats(0, 60),
+        st.floats(0, 6),
+        st.sampled_from(["in", "mm"]),
+    )
     def test_every_repair_can_be_planned(
         self, thread: str, metal: str, clamped: float, washer: float, unit: str
     ) -> None:
         """Whatever is typed, the three parts read and plan, and the stud is as long as what it passes through."""
         found = repair(
-            unit=unit, thread=thread, metal=metal, across="50 mm", clamped=f"{clamped:.2f} mm",
+            unit=unit,
+            thread=thread,
+            metal=metal,
+            across="50 mm",
+            clamped=f"{clamped:.2f} mm",
             washer=f"{washer:.2f} mm",
-        )  # fmt: skip
+        )
         job = read_document(found.document)
         plans = make_plans(job)
         length = next(f for f in found.figures if f.name == "length of the stud")
@@ -273,10 +296,18 @@ class StudRepairs(unittest.TestCase):
 
     def test_wrong_input_names_its_field(self) -> None:
         for field, typed in (
-            ("across", ""), ("across", "thick"), ("thread", "bolt"), ("thread", "Rc1/2"), ("thread", "M12-6g"),
-            ("metal", "wood"),            ("clamped", "-1"), ("nut", "much"), ("drills", "blunt"), ("engaged", "0"),
+            ("across", ""),
+            ("across", "thick"),
+            ("thread", "bolt"),
+            ("thread", "Rc1/2"),
+            ("thread", "M12-6g"),
+            ("metal", "wood"),
+            ("clamped", "-1"),
+            ("nut", "much"),
+            ("drills", "blunt"),
+            ("engaged", "0"),
             ("engaged", "1/8"),
-        ):  # fmt: skip
+        ):
             with self.subTest(field=field, typed=typed), self.assertRaises(InputError) as told:
                 repair(**{field: typed})
             self.assertEqual(told.exception.field, field)

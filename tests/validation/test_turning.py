@@ -18,8 +18,15 @@ from lathework.threads.designation import read_designation
 from tests.validation.published import PublishedCase
 
 #: Machinery handbooks, "distances across corners of hexagon bars": across flats, across corners (inches).
-HEXAGON_BARS = (("0.2500", "0.2887"), ("0.3125", "0.3608"), ("0.4375", "0.5052"), ("0.5000", "0.5774"),
-                ("0.6250", "0.7217"), ("0.7500", "0.8660"), ("1.0000", "1.1547"))  # fmt: skip
+HEXAGON_BARS = (
+    ("0.2500", "0.2887"),
+    ("0.3125", "0.3608"),
+    ("0.4375", "0.5052"),
+    ("0.5000", "0.5774"),
+    ("0.6250", "0.7217"),
+    ("0.7500", "0.8660"),
+    ("1.0000", "1.1547"),
+)
 #: The same for square bars.
 SQUARE_BARS = (("0.2500", "0.3536"), ("0.5000", "0.7071"), ("0.7500", "1.0607"), ("1.0000", "1.4142"))
 #: Handbook table of cutting speeds: diameter (inches), feet a minute, revolutions a minute to the whole number.
@@ -52,8 +59,9 @@ class Published(PublishedCase):
         """12 x feet a minute / (pi x inches)."""
         for diameter, feet, printed in SPEEDS:
             ours = spindle_speed(feet * 0.3048, float(diameter) * 25.4, name="speed").value
-            self.compare(f"{diameter} in at {feet}", printed=printed,
-                         by_hand=12 * feet / (math.pi * float(diameter)), ours=ours)  # fmt: skip
+            self.compare(
+                f"{diameter} in at {feet}", printed=printed, by_hand=12 * feet / (math.pi * float(diameter)), ours=ours
+            )
 
     def test_run_outs_and_undercuts(self) -> None:
         """At every tabulated pitch the regular run-out is about 2.5 P, and the undercut's width lets a die run out."""
@@ -163,8 +171,7 @@ class ByHand(unittest.TestCase):
 
     def test_14_a_thread_to_the_parted_end_runs_past_it(self) -> None:
         """A grub screw of 3/8-16, 1 in long: kerf 3/32 and three threads more, 1 + 0.09375 + 0.1875; 21 turns."""
-        screw = {"part.overall_length": "", "part.sections": [
-            {"shape": "thread", "thread": "3/8-16", "length": "1"}]}  # fmt: skip
+        screw = {"part.overall_length": "", "part.sections": [{"shape": "thread", "thread": "3/8-16", "length": "1"}]}
         made = plan(screw)
         self.assertAlmostEqual(step(made, "turn:s1").figures["length"].value, 1.28125)
         self.assertEqual(step(made, "thread").figures["turns"].value, math.ceil(1.28125 * 16))

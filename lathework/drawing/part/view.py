@@ -60,9 +60,11 @@ def _chucked(layout: Layout, chucking: Chucking) -> list[Path]:
     if not chucking.chucked_mm or behind <= far:
         return []
     rest = box(
-        layout.x(min(behind, far + chucking.chucked_mm + chucking.spare_mm)), layout.top(chucking.bar_mm),
-        layout.x(far), layout.bottom(chucking.bar_mm),
-    )  # fmt: skip
+        layout.x(min(behind, far + chucking.chucked_mm + chucking.spare_mm)),
+        layout.top(chucking.bar_mm),
+        layout.x(far),
+        layout.bottom(chucking.bar_mm),
+    )
     return [Path("part", (rest,), closed=True)]
 
 

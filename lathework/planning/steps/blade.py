@@ -100,13 +100,19 @@ def slot_left(work: Work, chucking: Chucking, chamfer: Cut) -> Figure | None:
         return None
     unit = work.job.unit
     inputs = (
-        given_mm("diameter", across, unit), given_mm("hole and its wall", least if hole else 0.0, unit),
+        given_mm("diameter", across, unit),
+        given_mm("hole and its wall", least if hole else 0.0, unit),
         given_mm("under the chamfer", most, unit),
-    )  # fmt: skip
+    )
     return Figure(
-        "left standing", convert(min(max(across / 2, least if hole else 0.0), most), "mm", unit), unit,
-        "least of (greatest of (diameter ÷ 2, hole and its wall), under the chamfer)", PRACTICE, inputs, fine=False,
-    )  # fmt: skip
+        "left standing",
+        convert(min(max(across / 2, least if hole else 0.0), most), "mm", unit),
+        unit,
+        "least of (greatest of (diameter ÷ 2, hole and its wall), under the chamfer)",
+        PRACTICE,
+        inputs,
+        fine=False,
+    )
 
 
 def begin_parting(work: Work, chucking: Chucking, left: Figure) -> Operation:
@@ -206,11 +212,18 @@ def mill_flats(work: Work, chucking: Chucking, placed: Placed, grip: Grip) -> Op
             "count": Figure("flats", count, "flat", "by the shape", GEOMETRY, kind="table"),
             "length": typed("length", placed.section.length, fine=False)
             if placed.section.length.typed
-            else Figure("length", convert(placed.far_mm - placed.near_mm, "mm", unit), unit,
-                        "overall length − the other sections", GEOMETRY,
-                        (given_mm("overall length", chucking.overall_mm, unit),
-                         given_mm("the other sections", chucking.overall_mm - placed.far_mm + placed.near_mm, unit)),
-                        fine=False),
+            else Figure(
+                "length",
+                convert(placed.far_mm - placed.near_mm, "mm", unit),
+                unit,
+                "overall length − the other sections",
+                GEOMETRY,
+                (
+                    given_mm("overall length", chucking.overall_mm, unit),
+                    given_mm("the other sections", chucking.overall_mm - placed.far_mm + placed.near_mm, unit),
+                ),
+                fine=False,
+            ),
             "index": Figure("turn the block by", 360 / count, "°", "360 ÷ flats", GEOMETRY, (Given("flats", count),)),
         },
         tool="end mill, collet block in the vise",
@@ -223,4 +236,4 @@ def mill_flats(work: Work, chucking: Chucking, placed: Placed, grip: Grip) -> Op
         cut=Cut(placed.far_mm, placed.near_mm, start, across.mm),
         chucking=chucking.number,
         makes=makes(shape=shape, across=across.mm, length=placed.far_mm - placed.near_mm),
-    )  # fmt: skip
+    )

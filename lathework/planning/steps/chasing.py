@@ -45,15 +45,21 @@ def chase(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Op
         edge="",
         cautions=(cautions.CHASE, *work.hazards),
         notes=(
-            *(() if found.bore.depth is None else ("Blind: cut a recess two pitches wide at the bottom first, to run "
-                                                   "out into; chalk the place on the bed.",)),
+            *(
+                ()
+                if found.bore.depth is None
+                else (
+                    "Blind: cut a recess two pitches wide at the bottom first, to run "
+                    "out into; chalk the place on the bed.",
+                )
+            ),
             f"Lubricant: {job.material.lubricant}.",
             "Try the mating part from three quarters of the infeed on.",
         ),
         passes=passes,
         chucking=chucking.number,
         makes=hole_made(found, thread),
-    )  # fmt: skip
+    )
 
 
 def try_screw(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
@@ -74,4 +80,4 @@ def try_screw(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -
         notes=("Plug gauge: go all the way in, no-go not beyond two turns.",),
         chucking=chucking.number,
         makes=hole_made(found, thread),
-    )  # fmt: skip
+    )

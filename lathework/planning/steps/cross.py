@@ -91,14 +91,17 @@ def _mouths(work: Work, chucking: Chucking, found: BoreWork, thread: Thread | No
         edge="",
         cautions=(cautions.CROSS_DRILL,),
         notes=(
-            *(("Deburr where it meets the hole along the axis: run the drill or the tap through that once more.",)
-              if any(opens) else ()),
+            *(
+                ("Deburr where it meets the hole along the axis: run the drill or the tap through that once more.",)
+                if any(opens)
+                else ()
+            ),
             *(("Run the die or a thread file over the threads it cut.",) if cut_threads(work.part, found.bore) else ()),
         ),
         chucking=chucking.number,
         figure_words="" if thread is not None else "burr off",
         makes=makes(across=in_mm(figures["across"])) if figures else "",
-    )  # fmt: skip
+    )
 
 
 def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
@@ -141,9 +144,15 @@ def cross_holes(work: Work, chucking: Chucking) -> Iterator[Operation]:
         if found.taper is not None and bore.thread is not None:
             yield ream(work, chucking, found, found.taper, kind="cross-ream", guided=GUIDED, care=cautions.CROSS_DRILL)
             yield tap_taper(
-                work, chucking, found, bore.thread, found.taper, kind="cross-tap", guided=GUIDED,
+                work,
+                chucking,
+                found,
+                bore.thread,
+                found.taper,
+                kind="cross-tap",
+                guided=GUIDED,
                 way=BY_HAND,
-            )  # fmt: skip
+            )
             continue
         yield _mouths(work, chucking, found, bore.thread)
         if bore.thread is not None:

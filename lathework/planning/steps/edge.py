@@ -29,14 +29,19 @@ def _broken(work: Work, placed: Placed) -> Figure:
     mm = round(min(MOST_BROKEN_MM, max(LEAST_BROKEN_MM, BROKEN_SHARE * placed.turned_mm)) / STEP_MM) * STEP_MM
     unit = work.job.unit
     return Figure(
-        "chamfer", convert(mm, "mm", unit), unit,
+        "chamfer",
+        convert(mm, "mm", unit),
+        unit,
         "nearest whole of (least of (greatest of (0.03 × diameter, least broken), most broken) ÷ step) × step",
         PRACTICE,
         (
-            given_mm("diameter", placed.turned_mm, unit), given_mm("least broken", LEAST_BROKEN_MM, unit),
-            given_mm("most broken", MOST_BROKEN_MM, unit), given_mm("step", STEP_MM, unit),
-        ), fine=False,
-    )  # fmt: skip
+            given_mm("diameter", placed.turned_mm, unit),
+            given_mm("least broken", LEAST_BROKEN_MM, unit),
+            given_mm("most broken", MOST_BROKEN_MM, unit),
+            given_mm("step", STEP_MM, unit),
+        ),
+        fine=False,
+    )
 
 
 def break_edge(work: Work, chucking: Chucking, placed: Placed) -> Operation | None:
@@ -89,10 +94,13 @@ def chamfer_behind(work: Work, chucking: Chucking) -> Operation | None:
 def _lead_length(work: Work, found: ThreadWork) -> Figure:
     """How long the lead chamfer of a thread is."""
     return along(
-        work, "chamfer length", (in_mm(found.at_end) - in_mm(found.chamfer)) / 2, "(blank − chamfer) ÷ 2; at 45°",
+        work,
+        "chamfer length",
+        (in_mm(found.at_end) - in_mm(found.chamfer)) / 2,
+        "(blank − chamfer) ÷ 2; at 45°",
         Given("blank", found.at_end.value, found.at_end.unit),
         Given("chamfer", found.chamfer.value, found.chamfer.unit),
-    )  # fmt: skip
+    )
 
 
 def lead_chamfer(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation:

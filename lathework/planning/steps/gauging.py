@@ -22,9 +22,15 @@ def check_interval(pieces: int) -> Figure:
     """
     every = 1 if pieces <= EVERY_PIECE_UP_TO else 3 if pieces <= EVERY_THIRD_UP_TO else 5
     return Figure(
-        "gauge one in", every, "piece", "by the size of the batch; the first one always", PRACTICE,
-        (Given("pieces", pieces),), kind="table", note="And after every change of the die, the blank or the tool.",
-    )  # fmt: skip
+        "gauge one in",
+        every,
+        "piece",
+        "by the size of the batch; the first one always",
+        PRACTICE,
+        (Given("pieces", pieces),),
+        kind="table",
+        note="And after every change of the die, the blank or the tool.",
+    )
 
 
 def _mate(work: Work) -> str:

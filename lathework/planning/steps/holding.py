@@ -57,9 +57,13 @@ def saw(work: Work, chucking: Chucking) -> Operation | None:
     if bolt:
         overall = work.part.overall_mm
         length = along(
-            work, "saw to, under the head", overall + FACING_MM, "length under the head + facing",
-            given_mm("length under the head", overall, work.job.unit), Given("facing", FACING_MM, "mm"),
-        )  # fmt: skip
+            work,
+            "saw to, under the head",
+            overall + FACING_MM,
+            "length under the head + facing",
+            given_mm("length under the head", overall, work.job.unit),
+            Given("facing", FACING_MM, "mm"),
+        )
     else:
         length = _blank_length(work, chucking)
     return Operation(
@@ -104,10 +108,14 @@ def _saw_off(work: Work) -> Operation:
 def ratio_figure(chucking: Chucking) -> Figure:
     """How many diameters the work stands out."""
     return Figure(
-        "stick-out over diameter", chucking.ratio, "×", "stick-out ÷ diameter held", PRACTICE,
+        "stick-out over diameter",
+        chucking.ratio,
+        "×",
+        "stick-out ÷ diameter held",
+        PRACTICE,
         (Given("stick-out", chucking.stick_out_mm, "mm"), Given("diameter held", chucking.grip.across_mm, "mm")),
         places=1,
-    )  # fmt: skip
+    )
 
 
 def stick_out_figure(work: Work, chucking: Chucking) -> Figure:
@@ -143,9 +151,14 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
         "grip": along(work, "held on", grip.across_mm, grip.words, given_mm(grip.words, grip.across_mm, work.job.unit)),
         "stick_out": stick_out_figure(work, chucking),
         "ratio": ratio_figure(chucking),
-        "gripped": along(work, "length in the jaws, at most", grip.length_mm, "held behind the jaws' face",
-                         given_mm("held behind the jaws' face", grip.length_mm, work.job.unit)),
-    }  # fmt: skip
+        "gripped": along(
+            work,
+            "length in the jaws, at most",
+            grip.length_mm,
+            "held behind the jaws' face",
+            given_mm("held behind the jaws' face", grip.length_mm, work.job.unit),
+        ),
+    }
     into = "a threaded split bush" if grip.on_thread else "soft jaws bored to fit it" if short else "the chuck"
     flats = " flats" if grip.flats else ""
     return Operation(
@@ -177,9 +190,14 @@ def centre(work: Work, chucking: Chucking) -> Operation | None:
     end = chucking.placed[0].turned_mm
     unit = work.job.unit
     cone = Figure(
-        "cone across", convert(min(end, 20.0) * 0.4, "mm", unit), unit, "0.4 × least of (end, 20 mm)", PRACTICE,
-        (given_mm("end", end, unit), given_mm("20 mm", 20.0, unit)), fine=False,
-    )  # fmt: skip
+        "cone across",
+        convert(min(end, 20.0) * 0.4, "mm", unit),
+        unit,
+        "0.4 × least of (end, 20 mm)",
+        PRACTICE,
+        (given_mm("end", end, unit), given_mm("20 mm", 20.0, unit)),
+        fine=False,
+    )
     drill = "Centre-drill the end, the cone about {cone} across"
     bring = "; oil it and bring up the tailstock centre." if not drawn else "."
     return Operation(

@@ -75,10 +75,15 @@ def pilot_figure(work: Work, found: BoreWork, drill: Drill) -> Figure:
     """The size of the pilot `drill` of a hole."""
     unit = work.job.unit
     return Figure(
-        "pilot drill", convert(drill.diameter, drill.unit, unit), unit,
-        "the drill nearest to half the hole, the web of the larger one", PRACTICE,
-        (given_mm("hole", found.drill_mm, unit),), kind="table", note=f"Drill {drill.name}.",
-    )  # fmt: skip
+        "pilot drill",
+        convert(drill.diameter, drill.unit, unit),
+        unit,
+        "the drill nearest to half the hole, the web of the larger one",
+        PRACTICE,
+        (given_mm("hole", found.drill_mm, unit),),
+        kind="table",
+        note=f"Drill {drill.name}.",
+    )
 
 
 def _care(chucking: Chucking, found: BoreWork) -> Caution:
@@ -114,9 +119,15 @@ def _bore(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Ope
     if found.rough is not None:
         unit = found.rough.unit
         figures["rough"] = Figure(
-            "drill first", found.rough.diameter, unit, "largest you own that leaves a cut for the boring tool",
-            PRACTICE, (Given("bore", in_mm(found.drill), "mm"),), kind="table", note=f"Drill {found.rough.name}.",
-        )  # fmt: skip
+            "drill first",
+            found.rough.diameter,
+            unit,
+            "largest you own that leaves a cut for the boring tool",
+            PRACTICE,
+            (Given("bore", in_mm(found.drill), "mm"),),
+            kind="table",
+            note=f"Drill {found.rough.name}.",
+        )
         first = f"Drill {found.rough.name}"
     if found.percent is not None:
         figures["percent"] = found.percent

@@ -92,9 +92,12 @@ def saw_off(work: Work, chucking: Chucking) -> Operation | None:
         return None
     unit = work.job.unit
     long = along(
-        work, "saw off", chucking.chucked_mm, "for the jaws, which the blank was sawn longer",
+        work,
+        "saw off",
+        chucking.chucked_mm,
+        "for the jaws, which the blank was sawn longer",
         given_mm("for the jaws", chucking.chucked_mm, unit),
-    )  # fmt: skip
+    )
     return Operation(
         key="saw-off",
         kind="saw",

@@ -41,4 +41,4 @@ def ream(
         notes=("Never backward: its edges chip.", f"No taper reamer?{without} The tap wears fast."),
         makes=makes(mouth=in_mm(taper.ream_to)),
         chucking=chucking.number,
-    )  # fmt: skip
+    )

@@ -32,9 +32,12 @@ def full_depth(work: Work, found: BoreWork) -> Figure:
     if depth is not None:
         return typed("full thread", depth, fine=False)
     return along(
-        work, "full thread", work.part.overall_mm, "overall length: it goes through",
+        work,
+        "full thread",
+        work.part.overall_mm,
+        "overall length: it goes through",
         given_mm("overall length", work.part.overall_mm, work.job.unit),
-    )  # fmt: skip
+    )
 
 
 LEAST_THREADED_MM = 12.0
@@ -90,8 +93,10 @@ def turns_of(thread: Thread, deep_mm: float, *, through: bool) -> Figure:
     beyond = tap_named(BLIND_TAP).lead_turns if through else 0.0
     turns = math.ceil(deep_mm / lead + beyond - 1e-9)
     given = (
-        Given("depth of thread", deep_mm, "mm"), Given("lead", lead, "mm"), Given("lead of the tap", beyond, "turn"),
-    )  # fmt: skip
+        Given("depth of thread", deep_mm, "mm"),
+        Given("lead", lead, "mm"),
+        Given("lead of the tap", beyond, "turn"),
+    )
     formula = f"next whole of (depth of thread ÷ lead{' + lead of the tap' if through else ''})"
     return Figure("turns", turns, "turn", formula, GEOMETRY, given)
 

@@ -46,9 +46,13 @@ def turn_taper(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork
     outer, inner = in_mm(taper.large), in_mm(taper.small)
     unit = found.thread.unit
     length: Figure = along(
-        work, "length of the taper", long, "least of (useful thread, section)",
-        given_mm("useful thread", in_mm(taper.useful), work.job.unit), given("section", placed.section.length),
-    )  # fmt: skip
+        work,
+        "length of the taper",
+        long,
+        "least of (useful thread, section)",
+        given_mm("useful thread", in_mm(taper.useful), work.job.unit),
+        given("section", placed.section.length),
+    )
     figures = {"angle": taper.angle, "small": taper.small, "length": length}
     if near > 0:
         figures["position"] = tip_stop(work, near)

@@ -73,7 +73,7 @@ def _rough(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> O
         passes=passes,
         chucking=chucking.number,
         makes=makes(thread=thread.designation, share=share),
-    )  # fmt: skip
+    )
 
 
 def _notes(
@@ -145,7 +145,7 @@ def tap_taper(
         ),
         chucking=chucking.number,
         makes=hole_made(found, thread),
-    )  # fmt: skip
+    )
 
 
 def roughed_out(work: Work, chucking: Chucking) -> Iterator[Operation | None]:

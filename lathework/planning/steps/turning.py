@@ -71,14 +71,18 @@ def _cuts(cuts: tuple[Figure, ...], deepest: Figure, start_mm: float, aim_mm: fl
     """How many cuts, the spring pass left out."""
     count = len(cuts) - 1
     return Figure(
-        "cuts", count, "cut",
+        "cuts",
+        count,
+        "cut",
         "greatest of (0, next whole of ((from − to − finishing cut) ÷ most per cut)) + 1; the last one finishes",
         PRACTICE,
         (
-            given_mm("from", start_mm, unit), given_mm("to", aim_mm, unit), given_mm("finishing cut", FINISH_MM, unit),
+            given_mm("from", start_mm, unit),
+            given_mm("to", aim_mm, unit),
+            given_mm("finishing cut", FINISH_MM, unit),
             given_mm("most per cut", in_mm(deepest), unit),
         ),
-    )  # fmt: skip
+    )
 
 
 def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm: float) -> Operation:
@@ -133,10 +137,14 @@ def _diameter(work: Work, placed: Placed) -> Figure:
         return typed("diameter", across, fine=True)
     unit = work.job.unit
     return Figure(
-        "diameter", convert(placed.turned_mm, "mm", unit), unit, "round for the flats", GEOMETRY,
+        "diameter",
+        convert(placed.turned_mm, "mm", unit),
+        unit,
+        "round for the flats",
+        GEOMETRY,
         (given_mm("round for the flats", placed.turned_mm, unit),),
         note=f"The circle round flats of {across.typed}, as far as the bar has it." if across else "",
-    )  # fmt: skip
+    )
 
 
 def left_on(found: ThreadWork | None, bar_mm: float) -> bool:

@@ -13,11 +13,20 @@ from lathework.threads.thread import Thread
 
 HOW = "Write a thread like 3/8-16, M8x1, 1/4 BSW, G3/8 or 2 BA."
 PURPOSES: dict[str, str] = {
-    "UNC": "coarse", "UNF": "fine", "UNEF": "extra fine", "BSW": "coarse", "BSF": "fine",
-    "ME": "model engineering", "Brass": "brass tube", "BSC": "cycles", "Conduit": "conduit",
-    "G": "parallel, sealed by a washer", "R": "taper, outside, seals on the thread",
-    "Rp": "parallel hole for a taper", "NPT": "American taper pipe",
-}  # fmt: skip
+    "UNC": "coarse",
+    "UNF": "fine",
+    "UNEF": "extra fine",
+    "BSW": "coarse",
+    "BSF": "fine",
+    "ME": "model engineering",
+    "Brass": "brass tube",
+    "BSC": "cycles",
+    "Conduit": "conduit",
+    "G": "parallel, sealed by a washer",
+    "R": "taper, outside, seals on the thread",
+    "Rp": "parallel hole for a taper",
+    "NPT": "American taper pipe",
+}
 """What series are for, in a word or two."""
 SIZE = r"(?:#|no\.?\s*)?\d{1,3}(?:[\s-]\d{1,2}/\d{1,3}|/\d{1,3})?|\d{0,2}\.\d{1,5}"
 """Pattern of an inch size: a number size, a fraction, a mixed number, a decimal."""

@@ -14,17 +14,45 @@ from lathework.threads.special import special_unified, special_whitworth
 from lathework.threads.thread import Thread
 
 _INCH_SERIES = {
-    "unc": "UNC", "nc": "UNC", "unf": "UNF", "nf": "UNF", "unef": "UNEF", "nef": "UNEF",
-    "uns": "UNS", "un": "unified", "unr": "unified", "unified": "unified",
-    "unrc": "UNC", "unrf": "UNF", "unref": "UNEF", "brass": "Brass",
-    "bsw": "BSW", "bsf": "BSF", "whitworth": "whitworth", "whit": "whitworth", "ww": "whitworth",
-    "me": "ME", "model engineer": "ME", "bsc": "BSC", "cei": "BSC", "cycle": "BSC", "conduit": "Conduit",
-    "bsp": "G", "bspp": "G", "g": "G", "gas": "G", "w": "whitworth", "coarse": "coarse", "fine": "fine",
-}  # fmt: skip
+    "unc": "UNC",
+    "nc": "UNC",
+    "unf": "UNF",
+    "nf": "UNF",
+    "unef": "UNEF",
+    "nef": "UNEF",
+    "uns": "UNS",
+    "un": "unified",
+    "unr": "unified",
+    "unified": "unified",
+    "unrc": "UNC",
+    "unrf": "UNF",
+    "unref": "UNEF",
+    "brass": "Brass",
+    "bsw": "BSW",
+    "bsf": "BSF",
+    "whitworth": "whitworth",
+    "whit": "whitworth",
+    "ww": "whitworth",
+    "me": "ME",
+    "model engineer": "ME",
+    "bsc": "BSC",
+    "cei": "BSC",
+    "cycle": "BSC",
+    "conduit": "Conduit",
+    "bsp": "G",
+    "bspp": "G",
+    "g": "G",
+    "gas": "G",
+    "w": "whitworth",
+    "coarse": "coarse",
+    "fine": "fine",
+}
 _SEVERAL = {
-    "whitworth": ("BSW", "BSF"), "unified": ("UNC", "UNF", "UNEF", "UN"), "coarse": ("UNC", "BSW"),
+    "whitworth": ("BSW", "BSF"),
+    "unified": ("UNC", "UNF", "UNEF", "UN"),
+    "coarse": ("UNC", "BSW"),
     "fine": ("UNF", "BSF"),
-}  # fmt: skip
+}
 _WORDS = "|".join(sorted(_INCH_SERIES, key=len, reverse=True))
 _INCH = re.compile(
     rf"^(?P<size>{SIZE})(?:\s*[-x*]\s*|\s+)?(?:(?P<tpi>(?<=[\s\-x*])\d{{1,3}}(?:\.\d{{1,2}})?)\s*(?:tpi)?)?"
@@ -166,9 +194,10 @@ def _unnamed(text: str, label: str, tpi: Decimal | None, at_size: list[Thread]) 
         return unified[0]
     if found and all(t.series in _PIPES for t in found):
         raise fail(
-            "ambiguous", f"{label} with {trim(tpi)} to the inch is the pipe thread. {found[0].notes[0]}",
+            "ambiguous",
+            f"{label} with {trim(tpi)} to the inch is the pipe thread. {found[0].notes[0]}",
             [*(t.designation for t in found), *_specials(label, tpi)],
-        )  # fmt: skip
+        )
     if not found and f"{label}-{trim(tpi)} UNS" == FORMERLY_FINE:
         stock = next(t for t in at_size_of(label) if t.series == "UNF")
         raise fail(

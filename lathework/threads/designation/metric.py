@@ -67,4 +67,4 @@ def read_metric(text: str) -> Thread | None:
         "non-standard-pitch",
         f"{name} has the standard pitches {standard} mm; {trim(pitch)} mm is none of them.",
         [*(t.designation for t in sizes), *also],
-    )  # fmt: skip
+    )

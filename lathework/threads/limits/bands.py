@@ -130,9 +130,18 @@ def band(
     near = exact(basic) + sign * allowance
     limits = sorted((rounding(near, places), rounding(near + sign * tolerance, places)))
     return Band(
-        name, class_name, thread.unit, basic, float(allowance), float(tolerance), limits[0], limits[1], formula, source,
+        name,
+        class_name,
+        thread.unit,
+        basic,
+        float(allowance),
+        float(tolerance),
+        limits[0],
+        limits[1],
+        formula,
+        source,
         inside,
-    )  # fmt: skip
+    )
 
 
 def bound(

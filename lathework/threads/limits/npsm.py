@@ -33,9 +33,18 @@ def _printed(thread: Thread, name: str, class_name: str, basic: float, column: s
     least, greatest = row.number(f"{column}_min"), row.number(f"{column}_max")
     near = least - exact(basic) if class_name == INSIDE else exact(basic) - greatest
     return Band(
-        name, class_name, thread.unit, basic, float(near), float(greatest - least), float(least), float(greatest),
-        _WORDS, table.source, class_name == INSIDE,
-    )  # fmt: skip
+        name,
+        class_name,
+        thread.unit,
+        basic,
+        float(near),
+        float(greatest - least),
+        float(least),
+        float(greatest),
+        _WORDS,
+        table.source,
+        class_name == INSIDE,
+    )
 
 
 def external(thread: Thread, class_name: str, engagement: float | None) -> ExternalLimits | None:

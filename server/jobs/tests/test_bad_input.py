@@ -22,9 +22,11 @@ class Bodies(ApiCase):
         broken = b"--x\r\nContent-Disposition: form-data; name=a\r\n\r\n1\r\n"
         for method, path in paths:
             for kind, body in (
-                ("multipart/form-data; boundary=x", broken), ("multipart/form-data", b"zzz"),
-                ("application/x-www-form-urlencoded", b"a=1"), ("text/plain", b"{}"),
-            ):  # fmt: skip
+                ("multipart/form-data; boundary=x", broken),
+                ("multipart/form-data", b"zzz"),
+                ("application/x-www-form-urlencoded", b"a=1"),
+                ("text/plain", b"{}"),
+            ):
                 with self.subTest(path=path, kind=kind):
                     self.told(self.client.generic(method, path, body, content_type=kind), 415)
             for text in (b"{", b"\xff\xfe", b"[" * 20000, b"nul"):

@@ -120,8 +120,12 @@ class OtherFiles(ApiCase):
         """The hexagon of the first end is milled when both ends are turned: no end is begun twice for it."""
         hexagon = section("hexagon", "1/2", across="0.7")
         sections = [section("thread", "3/4", thread="3/4-16"), hexagon, section("bar")]
-        body = {"part.sections": sections, "part.stock.across": "1", "part.overall_length": "2",
-                "part.bores": [bore("1/4-20", depth="1/2", end="left")]}  # fmt: skip
+        body = {
+            "part.sections": sections,
+            "part.stock.across": "1",
+            "part.overall_length": "2",
+            "part.bores": [bore("1/4-20", depth="1/2", end="left")],
+        }
         job = self.send("POST", "/api/jobs", document(body)).json()
         paper = PdfReader(io.BytesIO(self.client.get(f"/api/jobs/{job['id']}/sheet.pdf").content)).pages
         text = " ".join(" ".join(page.extract_text().split()) for page in paper)

@@ -114,8 +114,17 @@ class HoldingAndClosing(ApiCase):
 
 
 class NewJobs(ApiCase):
-    TYPED = {"start": "stud", "unit": "in", "title": "Studs", "thread": "3/8-16", "quantity": "2",
-             "material": "brass", "stock": "1/2", "threaded": "1", "overall": "2"}  # fmt: skip
+    TYPED = {
+        "start": "stud",
+        "unit": "in",
+        "title": "Studs",
+        "thread": "3/8-16",
+        "quantity": "2",
+        "material": "brass",
+        "stock": "1/2",
+        "threaded": "1",
+        "overall": "2",
+    }
 
     def test_a_few_sizes_start_a_job(self) -> None:
         made = self.send("POST", "/api/jobs/new", self.TYPED)

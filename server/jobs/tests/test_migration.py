@@ -20,8 +20,20 @@ from server.jobs.models import Entry, Job, StandingRow
 from server.jobs.tests.case import ApiCase
 
 DATA = Path(__file__).parent / "data"
-SAME = ("title", "thread", "material", "state", "quantity", "good", "scrapped", "piece", "next_step", "held", "closed",
-        "needed_by")  # fmt: skip
+SAME = (
+    "title",
+    "thread",
+    "material",
+    "state",
+    "quantity",
+    "good",
+    "scrapped",
+    "piece",
+    "next_step",
+    "held",
+    "closed",
+    "needed_by",
+)
 ASK = """
 import json, django
 django.setup()

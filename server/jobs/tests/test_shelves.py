@@ -95,9 +95,11 @@ class OneBadJob(ApiCase):
         half = "\ud83d"
         entry = {"kind": "note", "piece": 1, "part": "p1", "step": "", "text": half, "at": "2026-11-21T10:02:00+00:00"}
         for change, field in (
-            ({"notes": half}, "notes"), ({"title": half}, "title"), ({half: 1}, "?"),
+            ({"notes": half}, "notes"),
+            ({"title": half}, "title"),
+            ({half: 1}, "?"),
             ({"record": {"entries": [entry]}}, "record.entries.0.text"),
-        ):  # fmt: skip
+        ):
             with self.subTest(field):
                 told = self.told(self.send("POST", "/api/jobs/import", {**file, **change}), 422)
                 self.assertEqual(list(told), [field])

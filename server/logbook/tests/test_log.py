@@ -93,8 +93,12 @@ class Log(ApiCase):
                 entry["what"],
                 entry["said"],
             ]
-            told += [length[unit]["text"] for length in (entry["reading"], entry["dialled"], entry["aim"])
-                     if length for unit in ("inch", "mm")]  # fmt: skip
+            told += [
+                length[unit]["text"]
+                for length in (entry["reading"], entry["dialled"], entry["aim"])
+                if length
+                for unit in ("inch", "mm")
+            ]
             for words in filter(None, told):
                 with self.subTest(entry["kind"], words=words):
                     self.assertIn(entry["id"], [one["id"] for one in self.log(words)["entries"]])
