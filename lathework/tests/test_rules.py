@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 from lathework.answers.size import size, size_of
 from lathework.cutting.blank import SCHOOLS, BlankChoice, blank_choices, crest_percent
 from lathework.cutting.groove import chamfer_diameter, groove, section_percent
-from lathework.cutting.next_cut import FINISH_MM, NextCut, PassMade, Target, next_cut, ratio_of
+from lathework.cutting.next_cut import FINISH_MM, Dial, NextCut, PassMade, Target, next_cut, ratio_of
 from lathework.cutting.speeds import spindle_speed
 from lathework.dies.setting import WANTED, advise
 from lathework.errors import InvalidDocument
@@ -136,7 +136,7 @@ class Cuts(unittest.TestCase):
     TARGET = Target(low_mm=9.95, aim_mm=10.0, high_mm=10.02)
 
     def cut(
-        self, last: float, passes: tuple[PassMade, ...] = (), dial: str = "diameter", limit: float = 2.0
+        self, last: float, passes: tuple[PassMade, ...] = (), dial: Dial = "diameter", limit: float = 2.0
     ) -> NextCut:
         return next_cut(
             last_mm=last,
@@ -144,7 +144,7 @@ class Cuts(unittest.TestCase):
             passes=passes,
             dial=dial,
             max_cut_mm=limit,
-            unit="mm",  # type: ignore[arg-type]
+            unit="mm",
         )
 
     def test_states(self) -> None:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import io
 
-from playwright.sync_api import expect
+from playwright.sync_api import Locator, expect
 from pypdf import PdfReader
 
 from tests.browser.base import BrowserCase
@@ -19,7 +19,7 @@ class Parts(BrowserCase):
         self.page.get_by_role("button", name="Start the job").click()
         expect(self.page).to_have_title("Job plan · Conch")
 
-    def field(self, name: str):
+    def field(self, name: str) -> Locator:
         return self.page.get_by_role("textbox", name=name, exact=True)
 
     def stored(self) -> None:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from playwright.sync_api import Route, expect
+from playwright.sync_api import Locator, Route, expect
 
 from tests.browser.base import BrowserCase
 
@@ -25,7 +25,7 @@ class PlanPage(BrowserCase):
         self.page.get_by_role("link", name=title).click()
         expect(self.page.get_by_role("textbox", name="Title")).to_have_value(title)
 
-    def field(self, name: str):
+    def field(self, name: str) -> Locator:
         return self.page.get_by_role("textbox", name=name, exact=True)
 
     def test_a_changed_length_changes_the_drawing_and_the_steps(self) -> None:

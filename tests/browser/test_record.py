@@ -141,12 +141,16 @@ class Shelves(BrowserCase):
             told.get_by_role("link", name="Job file").click()
         file = json.loads(download.value.path().read_text())
         self.assertEqual((file["material"], len(file["record"]["entries"])), ("unobtainium", 32))
-        mended = {"name": "mended.json", "mimeType": "application/json"}
-        still = json.dumps(file | {"material": "wood"}).encode()
-        told.get_by_label("Mended job file").set_input_files({**mended, "buffer": still})
+
+        def mend(material: str) -> None:
+            content = json.dumps(file | {"material": material}).encode()
+            told.get_by_label("Mended job file").set_input_files(
+                {"name": "mended.json", "mimeType": "application/json", "buffer": content}
+            )
+
+        mend("wood")
         expect(told.get_by_role("alert")).to_contain_text("Choose one of")
-        sound = json.dumps(file | {"material": "free-cutting-steel"}).encode()
-        told.get_by_label("Mended job file").set_input_files({**mended, "buffer": sound})
+        mend("free-cutting-steel")
         expect(page.get_by_role("button", name="To the bench")).to_be_visible()
         page.get_by_role("button", name="To the bench").click()
         expect(page.get_by_role("table")).to_contain_text("0.5132")

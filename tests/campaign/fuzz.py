@@ -114,7 +114,7 @@ def _bent(value: Any, rng: random.Random) -> Any:
             parent[path[-1]] = deepcopy(rng.choice(ODD))
         elif choice < 0.85 and isinstance(parent, dict):
             parent[rng.choice(("colour", HALF, "", "id"))] = rng.choice(ODD)
-        elif isinstance(parent, dict | list):
+        else:
             del parent[path[-1]]
     return made
 

@@ -125,9 +125,14 @@ class Working(unittest.TestCase):
 
     def test_holes(self) -> None:
         for name in ("M8", "3/8-16", "1/2 BSW", "2 BA", "G1/4", "1/2-14 NPSM", "#4-40"):
-            for asked in ({}, {"percent": "65"}, {"metal": "brass", "depth": "12 mm"}, {"through": "3 mm"}):
+            for asked in (
+                AskedHole(),
+                AskedHole(percent="65"),
+                AskedHole(metal="brass", depth="12 mm"),
+                AskedHole(through="3 mm"),
+            ):
                 with self.subTest(name=name, asked=asked):
-                    self.check(hole(name, asked=AskedHole(**asked)))
+                    self.check(hole(name, asked=asked))
         for name in ("Rc1/2", "1/4 NPT", "Rc1", "1 NPT"):
             self.check(pipe_hole(name, "", "in"))
 

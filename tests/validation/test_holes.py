@@ -22,7 +22,7 @@ from lathework.holes.strength import external_shear, internal_shear, strip
 from lathework.lengths import read_length
 from lathework.shop.metals import materials
 from lathework.shop.racks import owned
-from lathework.tables.drills import all_drills
+from lathework.tables.drills import Drill, all_drills
 from lathework.threads.designation import read_designation
 from lathework.threads.limits import internal_limits
 from tests.validation.published import PublishedCase
@@ -241,8 +241,8 @@ class Properties(unittest.TestCase):
         st.booleans(),
     )
     def test_the_pick_is_owned_and_inside_or_flagged(
-        self, name: str, drills: list, percent: float, pilot: bool
-    ) -> None:  # type: ignore[type-arg]
+        self, name: str, drills: list[Drill], percent: float, pilot: bool
+    ) -> None:
         thread = read_designation(name)
         limits = internal_limits(thread)
         assert limits is not None

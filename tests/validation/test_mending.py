@@ -57,7 +57,7 @@ NUTS = (("1/4-20", "7/16", 0.226), ("3/8-16", "9/16", 0.337), ("1/2-13", "3/4", 
 
 
 #: Machinists' pocket books, spanner sizes of BSW, BSF and BA nuts: across flats now, and before (inches).
-BRITISH_NUTS = (
+BRITISH_NUTS: tuple[tuple[str, float, list[float]], ...] = (
     ("1/4 BSW", 0.445, [0.525]),
     ("3/8 BSW", 0.6, [0.71]),
     ("1/2 BSF", 0.82, []),
