@@ -27,25 +27,25 @@ from lathework.threads.taper import is_inside_taper
 from launcher.messages import stop
 
 
-def _size_text(found: Size) -> str:
-    t = found.thread
+def _size_text(sized: Size) -> str:
+    t = sized.thread
     count = f"{t.tpi:g} threads per inch, " if t.tpi else ""
     lines = [
         f"{t.designation}  {t.form.name}, {count}pitch {t.pitch:.5g} {t.unit}  ({t.source.title})",
         f"  basic           major {t.major:g}, pitch diameter {t.pitch_diameter:g}, minor {t.minor:g} {t.unit}",
     ]
-    for blank in found.blanks:
+    for blank in sized.blanks:
         lines.append(
             f"  blank           {blank.diameter.value:g} {t.unit}  {SCHOOL_NAMES[blank.school]}. {blank.verdict}"
         )
-    for drill in found.drills:
+    for drill in sized.drills:
         lines.append(f"  tapping drill   {drill.drill.name}  {drill.percent:.0f} %  ({drill.convention})")
-    if found.groove is not None:
-        across, wide = found.groove.diameter.value, found.groove.width.value
+    if sized.groove is not None:
+        across, wide = sized.groove.diameter.value, sized.groove.width.value
         lines.append(f"  relief groove   {across:g} {t.unit}, {wide:.4g} {t.unit} wide")
-    over = "" if found.over_wires is None else " to ".join(_number(f.value, t.unit) for f in found.over_wires)
-    lines.append(f"  best wire       {found.wire.value:.4f} {t.unit}{', over the wires ' + over if over else ''}")
-    lines += _limit_lines(found)
+    over = "" if sized.over_wires is None else " to ".join(_number(f.value, t.unit) for f in sized.over_wires)
+    lines.append(f"  best wire       {sized.wire.value:.4f} {t.unit}{', over the wires ' + over if over else ''}")
+    lines += _limit_lines(sized)
     return "\n".join([*lines, *(f"  note            {note}" for note in t.notes)])
 
 
@@ -53,17 +53,17 @@ def _number(value: float, unit: str) -> str:
     return f"{value:.4f}" if unit == "in" else f"{value:.3f}"
 
 
-def _limit_lines(found: Size) -> list[str]:
-    unit, lines, notes = found.thread.unit, [], []
-    for side in (found.external, found.internal):
+def _limit_lines(sized: Size) -> list[str]:
+    unit, lines, notes = sized.thread.unit, [], []
+    for side in (sized.external, sized.internal):
         if side is None:
             continue
         bands = (side.major if isinstance(side, ExternalLimits) else side.minor, side.pitch_diameter)
         told = [f"{b.name} {_number(b.minimum, unit)} to {_number(b.maximum, unit)}" for b in bands]
         lines.append(f"  class {side.class_name:<9} {', '.join(told)} {unit}")
         notes += [note for note in side.notes if note not in notes]
-    if found.taper is not None:
-        gauge, useful = found.taper.gauge_length.value, found.taper.useful_length.value
+    if sized.taper is not None:
+        gauge, useful = sized.taper.gauge_length.value, sized.taper.useful_length.value
         lines.append(f"  gauge length    {gauge:g} {unit}, useful thread {useful:g} {unit}")
     return lines + [f"  note            {note}" for note in notes]
 
@@ -87,48 +87,48 @@ def _file(name: str) -> str:
         stop(f"cannot read {name}: {error}")
 
 
-def _hole_text(found: Hole) -> str:
-    name = f"{found.pick.drill.name}: " if found.pick else ""
-    lines = [f"  hole            {name}{found.words}"]
-    for choice in found.beside:
+def _hole_text(tapped: Hole) -> str:
+    name = f"{tapped.pick.drill.name}: " if tapped.pick else ""
+    lines = [f"  hole            {name}{tapped.words}"]
+    for choice in tapped.beside:
         lines.append(
             f"  drill           {choice.drill.name}  {choice.percent.value:.0f} %, hole about "
-            f"{_number(choice.hole.value, found.size.thread.unit)}  {choice.fit.replace('-', ' ')}"
+            f"{_number(choice.hole.value, tapped.size.thread.unit)}  {choice.fit.replace('-', ' ')}"
         )
-    return "\n".join([*lines, *(f"  care            {warning}" for warning in found.warnings)])
+    return "\n".join([*lines, *(f"  care            {warning}" for warning in tapped.warnings)])
 
 
-def _pipe_text(found: PipeHole) -> str:
-    taper, unit = found.hole, found.thread.unit
+def _pipe_text(pipe: PipeHole) -> str:
+    taper, unit = pipe.hole, pipe.thread.unit
     reamed, plain = (drill.name if drill else "bore it" for drill in (taper.reamed, taper.plain))
     return "\n".join(
         [
             f"  hole            {reamed}, then ream 1 in 16 to {_number(taper.mouth.value, unit)} {unit} at the mouth; "
             f"{plain} without a reamer",
             f"  gauge           goes in {taper.gauge.value:g} {unit}, give or take {taper.give.value:.3g}",
-            f"  care            {found.warning}",
+            f"  care            {pipe.warning}",
         ]
     )
 
 
-def _hole_of(found: Size, text: str, internal_class: str, asked: AskedHole) -> Hole | PipeHole:
+def _hole_of(sized: Size, text: str, internal_class: str, asked: AskedHole) -> Hole | PipeHole:
     """The hole of a thread: parallel, or tapering for a pipe."""
-    if is_inside_taper(found.thread):
-        return pipe_hole(text, asked.drills, found.thread.unit)
+    if is_inside_taper(sized.thread):
+        return pipe_hole(text, asked.drills, sized.thread.unit)
     return hole(text, internal_class=internal_class, asked=asked)
 
 
-def _answer(found: Size, tapped: Hole | PipeHole | None, *, as_json: bool) -> str:
+def _answer(sized: Size, tapped: Hole | PipeHole | None, *, as_json: bool) -> str:
     if as_json:
-        told = size_contract(found)
+        told = size_contract(sized)
         if tapped is not None:
             numbers = pipe_hole_numbers(tapped) if isinstance(tapped, PipeHole) else hole_numbers(tapped)
             told["hole"] = asdict(numbers)
         return json.dumps(told, ensure_ascii=False)
     if tapped is None:
-        return _size_text(found)
+        return _size_text(sized)
     told_of = _pipe_text(tapped) if isinstance(tapped, PipeHole) else _hole_text(tapped)
-    return f"{_size_text(found)}\n{told_of}"
+    return f"{_size_text(sized)}\n{told_of}"
 
 
 def print_sizes(
@@ -159,13 +159,17 @@ def print_sizes(
     return 1 if failed else 0
 
 
-def _identified_text(found: Identified) -> str:
-    lines = [f"{c.probability:7.1%}  {c.thread.designation}" for c in found.ranking.candidates if c.probability > 0.001]
-    lines.append(f"{found.ranking.none_of_these:7.1%}  none of these")
-    lines += [f"         special: {name}" for name in found.ranking.specials if found.ranking.none_of_these > 0.5]
-    question = found.next.question
-    lines.append(f"Next: {found.next.sentence}")
-    if question is not None and question.how != found.next.sentence:
+def _identified_text(identified: Identified) -> str:
+    lines = [
+        f"{c.probability:7.1%}  {c.thread.designation}" for c in identified.ranking.candidates if c.probability > 0.001
+    ]
+    lines.append(f"{identified.ranking.none_of_these:7.1%}  none of these")
+    lines += [
+        f"         special: {name}" for name in identified.ranking.specials if identified.ranking.none_of_these > 0.5
+    ]
+    question = identified.next.question
+    lines.append(f"Next: {identified.next.sentence}")
+    if question is not None and question.how != identified.next.sentence:
         lines.append(f"      {question.how}")
     return "\n".join([*lines, *(f"      {told}" for told in (question.meanings if question else ()))])
 

@@ -69,21 +69,21 @@ class Card:
     drawing: Sheet
 
 
-def _length(text: str, found: Size, span: Span, field: str) -> float:
+def _length(text: str, sized: Size, span: Span, field: str) -> float:
     """A length as typed, in the thread's unit."""
-    unit = found.thread.unit
+    unit = sized.thread.unit
     return convert(within(read_length(text, unit, field), span, field).mm, "mm", unit)
 
 
-def _wires(found: Size, typed: str) -> Wires | None:
-    limits, thread = found.external, found.thread
+def _wires(sized: Size, typed: str) -> Wires | None:
+    limits, thread = sized.external, sized.thread
     if limits is None:
         if typed.strip():
             raise InputError("no-limits", "wire", f"{thread.designation} has no limits to measure over wires.")
         return None
-    chosen = found.wire
+    chosen = sized.wire
     if typed.strip():
-        wire = _length(typed, found, WIRE, "wire")
+        wire = _length(typed, sized, WIRE, "wire")
         chosen = Figure("your wire", wire, thread.unit, "as you entered it", AS_TYPED, kind="typed")
     least, greatest = wire_range(thread, limits)
     return Wires(
@@ -96,18 +96,18 @@ def _wires(found: Size, typed: str) -> Wires | None:
     )
 
 
-def _plating(found: Size, typed: str) -> tuple[Figure, ...]:
+def _plating(sized: Size, typed: str) -> tuple[Figure, ...]:
     if not typed.strip():
         return ()
-    thickness = _length(typed, found, PLATING, "plating")
-    growth = pitch_growth(found.thread, thickness)
+    thickness = _length(typed, sized, PLATING, "plating")
+    growth = pitch_growth(sized.thread, thickness)
     out = [growth]
-    if found.external is not None:
-        out += before_plating(found.external.pitch_diameter, growth.value, internal=False)
-        out += before_plating(found.external.major, 2 * thickness, internal=False)
-    if found.internal is not None:
-        out += before_plating(found.internal.pitch_diameter, growth.value, internal=True)
-        out += before_plating(found.internal.minor, 2 * thickness, internal=True)
+    if sized.external is not None:
+        out += before_plating(sized.external.pitch_diameter, growth.value, internal=False)
+        out += before_plating(sized.external.major, 2 * thickness, internal=False)
+    if sized.internal is not None:
+        out += before_plating(sized.internal.pitch_diameter, growth.value, internal=True)
+        out += before_plating(sized.internal.minor, 2 * thickness, internal=True)
     return tuple(out)
 
 

@@ -111,10 +111,10 @@ def _words(thread: Thread, limits: InternalLimits, pick: DrillChoice | None, per
     return f"{told}: where that must hold, drill smaller, then ream or bore"
 
 
-def _warnings(found: Size, metal: Material, pick: DrillChoice | None, margin: Figure | None) -> tuple[str, ...]:
+def _warnings(sized: Size, metal: Material, pick: DrillChoice | None, margin: Figure | None) -> tuple[str, ...]:
     out = []
-    if pick is not None and pick.fit != "within" and found.internal is not None:
-        band = found.internal.minor
+    if pick is not None and pick.fit != "within" and sized.internal is not None:
+        band = sized.internal.minor
         out.append(
             f"Class {band.class_name} allows {band.minimum:g} to {band.maximum:g} {band.unit} across the crests."
         )
@@ -143,11 +143,11 @@ def _trade(thread: Thread, limits: ExternalLimits, percent: float) -> str:
     )
 
 
-def _limits(found: Size) -> tuple[ExternalLimits, InternalLimits]:
-    if found.external is None or found.internal is None:
-        text = f"{found.thread.designation} is not tapped into a parallel hole here."
+def _limits(sized: Size) -> tuple[ExternalLimits, InternalLimits]:
+    if sized.external is None or sized.internal is None:
+        text = f"{sized.thread.designation} is not tapped into a parallel hole here."
         raise InputError("no-limits", "designation", text)
-    return found.external, found.internal
+    return sized.external, sized.internal
 
 
 def _depths(thread: Thread, full: float, across: float, held: Strip) -> tuple[Figure, ...]:

@@ -144,13 +144,13 @@ def _mate(reader: _Reader) -> tuple[Called | None, Goes | None]:
     return called, next(g for g in GOES if g == goes)
 
 
-def _contradictions(reader: _Reader, found: Evidence) -> None:
+def _contradictions(reader: _Reader, evidence: Evidence) -> None:
     """What cannot be true together is pointed out, not averaged away."""
-    pitches = [m for m in (found.leaf, found.counted) if m is not None]
-    widest = max((m.mm for m in found.outside), default=None)
-    if widest is not None and found.bore is not None and found.bore.mm >= widest:
+    pitches = [m for m in (evidence.leaf, evidence.counted) if m is not None]
+    widest = max((m.mm for m in evidence.outside), default=None)
+    if widest is not None and evidence.bore is not None and evidence.bore.mm >= widest:
         reader.fail("contradiction", "bore", "The bore is larger than the outside: they are not of one thread.")
-    for measured, field in ((found.leaf, "pitch" if reader.text("pitch") else "tpi"), (found.counted, "over")):
+    for measured, field in ((evidence.leaf, "pitch" if reader.text("pitch") else "tpi"), (evidence.counted, "over")):
         if measured is not None and widest is not None and measured.mm > widest / 2:
             reader.fail("contradiction", field, "No thread of that diameter has so coarse a pitch: a unit slipped?")
     if len(pitches) == 2:

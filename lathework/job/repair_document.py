@@ -55,19 +55,19 @@ def _section(own: str, shape: str, length: str = "", **more: str) -> Json:
     return {"id": own, "shape": shape, "across": "", "length": length, "thread": "", "chamfer": ""} | more
 
 
-def _stud(made: RepairSizes, unit: LengthUnit) -> Json:
+def _stud(sizes: RepairSizes, unit: LengthUnit) -> Json:
     """The stud's part: two threads with a plain length between, or one thread from end to end."""
-    thread, own = made.thread, made.thread.unit
-    name, overall = thread.designation, _text(made.length.value, own, unit)
+    thread, own = sizes.thread, sizes.thread.unit
+    name, overall = thread.designation, _text(sizes.length.value, own, unit)
     bar = next_step(convert(thread.major, own, unit), unit)
     sections = [_section("s1", "thread", overall, thread=name)]
-    if made.plain >= LEAST_PLAIN_TURNS * thread.pitch:
+    if sizes.plain >= LEAST_PLAIN_TURNS * thread.pitch:
         as_bought = abs(convert(bar, unit, "mm") - thread.major_mm) < ALIKE_MM
         middle = _section("s2", "bar") if as_bought else _section("s2", "round", across=_text(thread.major, own, unit))
         sections = [
-            _section("s1", "thread", _text(made.nut_thread.value, own, unit), thread=name),
+            _section("s1", "thread", _text(sizes.nut_thread.value, own, unit), thread=name),
             middle,
-            _section("s3", "thread", _text(made.engaged.value, own, unit), thread=name),
+            _section("s3", "thread", _text(sizes.engaged.value, own, unit), thread=name),
         ]
     return {
         "id": "p3",
@@ -76,7 +76,7 @@ def _stud(made: RepairSizes, unit: LengthUnit) -> Json:
         "overall_length": overall,
         "sections": sections,
         "bores": [],
-        "afterwards": COMPOUND.format(engaged=f"{show_length(made.engaged.value, own, unit, fine=False)} {unit}"),
+        "afterwards": COMPOUND.format(engaged=f"{show_length(sizes.engaged.value, own, unit, fine=False)} {unit}"),
     }
 
 
@@ -84,10 +84,10 @@ def _hole(thread: str, depth: str) -> list[Json]:
     return [{"id": "b1", "end": "right", "thread": thread, "across": "", "depth": depth, "at": "", "cut": "tap"}]
 
 
-def _body(made: RepairSizes, across: Length, unit: LengthUnit) -> Json:
-    hole_mm = convert(made.hole.value, made.thread.unit, "mm")
+def _body(sizes: RepairSizes, across: Length, unit: LengthUnit) -> Json:
+    hole_mm = convert(sizes.hole.value, sizes.thread.unit, "mm")
     stands = _text(max(STANDS * across.mm, DEEPER * hole_mm), "mm", unit)
-    hole = _hole(made.thread.designation, _text(made.hole.value, made.thread.unit, unit))
+    hole = _hole(sizes.thread.designation, _text(sizes.hole.value, sizes.thread.unit, unit))
     return {
         "id": "p1",
         "name": "body",
@@ -99,42 +99,42 @@ def _body(made: RepairSizes, across: Length, unit: LengthUnit) -> Json:
     }
 
 
-def _nut(made: RepairSizes, unit: LengthUnit) -> Json:
+def _nut(sizes: RepairSizes, unit: LengthUnit) -> Json:
     """The nut's part: a slice of hexagon bar, its corners chamfered down to the flats."""
-    own, flats = made.thread.unit, made.across_flats.value
+    own, flats = sizes.thread.unit, sizes.across_flats.value
     flats_mm = convert(flats, own, "mm")
     corners = _text((corners_mm("hexagon", flats_mm) - flats_mm) / 2, "mm", unit)
     return {
         "id": "p2",
         "name": "nut",
         "stock": {"form": "hexagon", "across": _text(flats, own, unit), "bar_length": ""},
-        "overall_length": _text(made.height.value, own, unit),
+        "overall_length": _text(sizes.height.value, own, unit),
         "sections": [_section("s1", "bar", chamfer=corners)],
-        "bores": _hole(made.thread.designation, ""),
+        "bores": _hole(sizes.thread.designation, ""),
         "afterwards": "",
     }
 
 
-def repair_document(made: RepairSizes, across: Length, unit: LengthUnit, title: str) -> Json:
+def repair_document(sizes: RepairSizes, across: Length, unit: LengthUnit, title: str) -> Json:
     """The document, all but set-up and the method that is common to its parts; lengths told in `unit`.
 
     `across` is the body where it is cut. A stud has no shoulder for a groove: its threads run out.
     """
     others = [
-        {"fits": fits, "quantity": 1, "material": made.stud_metal.code, "method": {"finish": "run-out"}, "part": part}
-        for part, fits in ((_nut(made, unit), "the stud"), (_stud(made, unit), "the body and the nut"))
+        {"fits": fits, "quantity": 1, "material": sizes.stud_metal.code, "method": {"finish": "run-out"}, "part": part}
+        for part, fits in ((_nut(sizes, unit), "the stud"), (_stud(sizes, unit), "the body and the nut"))
     ]
     return {
         "format": "conch-job",
         "version": 3,
-        "title": title or f"Stud repair, {made.thread.designation}",
+        "title": title or f"Stud repair, {sizes.thread.designation}",
         "needed_by": "",
         "fits": "the stud",
         "quantity": 1,
         "unit": unit,
-        "material": made.metal.code,
+        "material": sizes.metal.code,
         "hazards": [],
-        "part": _body(made, across, unit),
+        "part": _body(sizes, across, unit),
         "others": others,
         "method": {},
         "notes": "",

@@ -6,7 +6,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any, Literal, get_args
 
-from lathework.declared import Group, Json
+from lathework.declared import Choice, Field, Group, Json
 from lathework.errors import InvalidDocument
 from lathework.job.declaration import FORMAT, METHOD, SECTION, SETUP, VERSION
 from lathework.units import LengthUnit
@@ -84,8 +84,13 @@ def _usual(group: Group) -> Json:
 
 
 def _known(kept: Json | None, group: Group) -> Json:
-    """What was kept of the fields there are today: it may be of a job made before one came or went."""
-    return {name: value for name, value in (kept or {}).items() if name in group.fields}
+    """What was kept of the fields and choices there are today: it may be of a job made before one came or went."""
+    return {name: value for name, value in (kept or {}).items() if _stands(group.fields.get(name), value)}
+
+
+def _stands(declared: Field | Group | None, value: object) -> bool:
+    """Whether a field still takes what was kept of it; what is typed is checked where it is read."""
+    return value in declared.allowed if isinstance(declared, Choice) else declared is not None
 
 
 def of_the_shop(unit: LengthUnit, method: Json | None, setup: Json | None) -> tuple[Json, Json]:

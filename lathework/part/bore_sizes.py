@@ -22,38 +22,40 @@ RECESS_TURNS = 2.0
 """Width in pitches of the recess at the bottom of a chased hole (practice)."""
 
 
-def _beyond(found: BoreWork, beyond_mm: float, *, dead_end: bool) -> dict[str, float]:
+def _beyond(bore_work: BoreWork, beyond_mm: float, *, dead_end: bool) -> dict[str, float]:
     """What a hole along the axis is drilled deeper than the part, in millimetres, by name: into metal that goes.
 
     Where it is tapped while the part is on its bar, the tap's lead and its chips need as much room there as below a
     blind thread; a chaser runs out there.
     """
-    thread = found.bore.thread
+    thread = bore_work.bore.thread
     parted = {"what is parted and faced": beyond_mm}
-    if thread is None or not dead_end or found.taper is not None:
+    if thread is None or not dead_end or bore_work.taper is not None:
         return parted
-    if found.chased:
+    if bore_work.chased:
         room = {"run-out": RECESS_TURNS * thread.pitch_mm}
     else:
-        tap = tap_of(found)
+        tap = tap_of(bore_work)
         room = {"lead of the tap": tap.lead_turns * thread.pitch_mm, "room for chips": chip_room(tap) * thread.pitch_mm}
     return room if sum(room.values()) > beyond_mm else parted
 
 
-def _point_mm(found: BoreWork) -> float:
+def _point_mm(bore_work: BoreWork) -> float:
     """Length of the drill's point; a boring tool has none."""
-    return 0.0 if found.bored else POINT_SHARE * found.drill_mm
+    return 0.0 if bore_work.bored else POINT_SHARE * bore_work.drill_mm
 
 
-def tap_of(found: BoreWork) -> Tap:
+def tap_of(bore_work: BoreWork) -> Tap:
     """The tap that a hole is drilled deep enough for."""
-    return tap_named("form" if found.bore.cut == "form-tap" else BLIND_TAP)
+    return tap_named("form" if bore_work.bore.cut == "form-tap" else BLIND_TAP)
 
 
-def _through(found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit, *, dead_end: bool = False) -> Figure:
-    across, point = found.bore.end == "across", {"point": _point_mm(found)}
+def _through(
+    bore_work: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit, *, dead_end: bool = False
+) -> Figure:
+    across, point = bore_work.bore.end == "across", {"point": _point_mm(bore_work)}
     lengths = {"thickness" if across else "overall length": thick_mm}
-    lengths |= {} if across else _beyond(found, beyond_mm, dead_end=dead_end)
+    lengths |= {} if across else _beyond(bore_work, beyond_mm, dead_end=dead_end)
     inputs = tuple(Given(name, convert(mm, "mm", unit), unit) for name, mm in (lengths | point).items())
     return Figure(
         "drill deep",
@@ -82,7 +84,7 @@ def _recessed(depth: Length, thread: Thread, unit: LengthUnit) -> Figure:
 
 
 def depth_figure(
-    found: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit, *, dead_end: bool = False
+    bore_work: BoreWork, thick_mm: float, beyond_mm: float, unit: LengthUnit, *, dead_end: bool = False
 ) -> Figure:
     """How deep to drill, to the point, told in `unit`.
 
@@ -90,21 +92,21 @@ def depth_figure(
     `thick_mm`, the overall length, or the thickness for a hole across (both millimetres), and as far as the tap needs
     where it is tapped while it ends in the bar, a `dead_end`. Source: practice.
     """
-    bore, point = found.bore, _point_mm(found)
+    bore, point = bore_work.bore, _point_mm(bore_work)
     if bore.depth is None:
-        return _through(found, thick_mm, beyond_mm, unit, dead_end=dead_end)
-    if found.taper is not None and bore.thread is not None:
-        deep = found.taper.depth
+        return _through(bore_work, thick_mm, beyond_mm, unit, dead_end=dead_end)
+    if bore_work.taper is not None and bore.thread is not None:
+        deep = bore_work.taper.depth
         return replace(deep, value=convert(deep.value, bore.thread.unit, unit), unit=unit)
-    if found.chased and bore.thread is not None:
+    if bore_work.chased and bore.thread is not None:
         return _recessed(bore.depth, bore.thread, unit)
     if bore.thread is not None:
-        tap, thread = tap_of(found), bore.thread
+        tap, thread = tap_of(bore_work), bore.thread
         deep = drill_depth(
             thread,
             tap,
             convert(bore.depth.mm, "mm", thread.unit),
-            convert(0.0 if found.bored else found.drill_mm, "mm", thread.unit),
+            convert(0.0 if bore_work.bored else bore_work.drill_mm, "mm", thread.unit),
         )
         return Figure(
             "drill deep",
@@ -205,9 +207,9 @@ def cut_threads(part: Part, bore: Bore) -> bool:
     )
 
 
-def wall_figure(part: Part, found: BoreWork, deep_mm: float, unit: LengthUnit) -> Figure:
+def wall_figure(part: Part, bore_work: BoreWork, deep_mm: float, unit: LengthUnit) -> Figure:
     """The wall left round a hole drilled `deep_mm` (millimetres) to its point, told in `unit`."""
-    wall = wall_mm(part, found.bore, (found.drill_mm, min(deep_mm, part.overall_mm)))
+    wall = wall_mm(part, bore_work.bore, (bore_work.drill_mm, min(deep_mm, part.overall_mm)))
     return Figure(
         "wall left",
         convert(wall, "mm", unit),
@@ -215,8 +217,8 @@ def wall_figure(part: Part, found: BoreWork, deep_mm: float, unit: LengthUnit) -
         "(what stands outside − hole) ÷ 2; where that is least",
         GEOMETRY,
         (
-            Given("what stands outside", convert(2 * wall + largest_mm(found.bore), "mm", unit), unit),
-            Given("hole", convert(largest_mm(found.bore), "mm", unit), unit),
+            Given("what stands outside", convert(2 * wall + largest_mm(bore_work.bore), "mm", unit), unit),
+            Given("hole", convert(largest_mm(bore_work.bore), "mm", unit), unit),
         ),
         fine=False,
     )

@@ -142,11 +142,11 @@ def _tapped(bore: Bore, racks: Racks) -> BoreWork:
     return _drilled(bore, racks, owned(racks.drills, racks.unit))
 
 
-def much_nearer(other: BoreWork, found: BoreWork, wanted: float) -> bool:
+def much_nearer(other: BoreWork, bore_work: BoreWork, wanted: float) -> bool:
     """Whether another drill comes so much nearer to the per cent `wanted` (a bare number) that it should be told."""
-    if found.percent is None or other.percent is None:
+    if bore_work.percent is None or other.percent is None:
         return False
-    return abs(found.percent.value - wanted) > abs(other.percent.value - wanted) + WORTH_TELLING
+    return abs(bore_work.percent.value - wanted) > abs(other.percent.value - wanted) + WORTH_TELLING
 
 
 def _drilled(bore: Bore, racks: Racks, rack: tuple[Drill, ...]) -> BoreWork:
@@ -211,21 +211,28 @@ def _formed(bore: Bore, thread: Thread, rack: tuple[Drill, ...], metal: Material
     return BoreWork(bore, drill.name, figure, drill.diameter_mm, None, picked=drill, hole=hole)
 
 
-def _tapering(bore: Bore, thread: Thread, found: TaperHole) -> BoreWork:
-    drill = found.reamed
+def _tapering(bore: Bore, thread: Thread, taper_hole: TaperHole) -> BoreWork:
+    drill = taper_hole.reamed
     if drill is None:
-        return BoreWork(bore, BORING_TOOL, found.deep, convert(found.deep.value, thread.unit, "mm"), None, taper=found)
+        return BoreWork(
+            bore,
+            BORING_TOOL,
+            taper_hole.deep,
+            convert(taper_hole.deep.value, thread.unit, "mm"),
+            None,
+            taper=taper_hole,
+        )
     figure = Figure(
         "drill before reaming",
         convert(drill.diameter, drill.unit, thread.unit),
         thread.unit,
         "largest no larger than the minor at the bottom of the useful thread",
         PRACTICE,
-        (Given("minor at the bottom", found.deep.value, thread.unit),),
+        (Given("minor at the bottom", taper_hole.deep.value, thread.unit),),
         kind="table",
         note=f"Drill {drill.name}.",
     )
-    return BoreWork(bore, drill.name, figure, drill.diameter_mm, None, picked=drill, taper=found)
+    return BoreWork(bore, drill.name, figure, drill.diameter_mm, None, picked=drill, taper=taper_hole)
 
 
 def bore_work(bore: Bore, racks: Racks) -> BoreWork:

@@ -25,11 +25,11 @@ NEAR_END = 1.0
 """Least metal between a hole across and the end, over the hole's diameter (practice)."""
 
 
-def _along(work: Work, bore: Bore, found: BoreWork, field: str) -> Iterator[Notice]:
+def _along(work: Work, bore: Bore, bore_work: BoreWork, field: str) -> Iterator[Notice]:
     part, unit = work.part, work.job.unit
     across = largest_mm(bore)
-    deep = in_mm(depth_figure(found, part.overall_mm, 0.0, unit))
-    wall = wall_mm(part, bore, (found.drill_mm, min(deep, part.overall_mm)))
+    deep = in_mm(depth_figure(bore_work, part.overall_mm, 0.0, unit))
+    wall = wall_mm(part, bore, (bore_work.drill_mm, min(deep, part.overall_mm)))
     if bore.depth is not None and not part.stock.one_ended and deep > part.overall_mm - FLOOR_MM:
         text = (
             f"Drilled {told(deep, unit)} deep for its tap this hole comes through the far end: "
@@ -62,44 +62,48 @@ def _across(work: Work, bore: Bore, field: str) -> Iterator[Notice]:
         yield Notice("cross-near-end", f"{field}.at", text)
 
 
-def _drills(work: Work, ways: tuple[Chucking, ...], bore: Bore, found: BoreWork, field: str) -> Iterator[Notice]:
+def _drills(work: Work, ways: tuple[Chucking, ...], bore: Bore, bore_work: BoreWork, field: str) -> Iterator[Notice]:
     if bore.thread is None:
         return
     name = bore.thread.designation
-    if found.taper is not None:
+    if bore_work.taper is not None:
         text = f"{name} seals a pipe: for gas, steam or pressure local codes and a licensed trade decide."
         yield Notice("pipe-thread", f"{field}.thread", text)
-    elif found.bored and not found.chased:
+    elif bore_work.bored and not bore_work.chased:
         whose = "you own" if work.job.setup.drills else "of the racks"
         text = f"No drill {whose} comes near what {name} wants: bore the hole, or add the drill you have to the list."
         yield Notice("no-drill", "setup.drills", text)
     else:
-        yield from _wide(work, bore.thread, found, field)
-        yield from _better(work, bore.thread, bore, found)
+        yield from _wide(work, bore.thread, bore_work, field)
+        yield from _better(work, bore.thread, bore, bore_work)
     if bore.cut == "form-tap" and not work.job.material.form_tap:
         text = f"No form tap in {work.job.material.name}: it cracks instead of flowing. Cut the thread."
         yield Notice("form-tap-brittle", f"{field}.cut", text)
-    if not found.chased:
-        margin = margin_of(work, found, bore.thread)
+    if not bore_work.chased:
+        margin = margin_of(work, bore_work, bore.thread)
         if margin is not None and likely_breaks(margin):
             text = f"The {name} tap bears only {margin.value:.1f} times its torque: drill larger, or chase the thread."
             yield Notice("tap-breaks", f"{field}.thread", text)
     chucking = next((way for way in ways if way.faces == bore.end), None)
-    if chucking is not None and not found.chased and way_of(work, found, chucking).code != work.job.method.tapping:
-        why, how = by_hand_because(work, found, chucking), "by hand, not under power"
-        if way_of(work, found, chucking).off_lathe:
+    if (
+        chucking is not None
+        and not bore_work.chased
+        and way_of(work, bore_work, chucking).code != work.job.method.tapping
+    ):
+        why, how = by_hand_because(work, bore_work, chucking), "by hand, not under power"
+        if way_of(work, bore_work, chucking).off_lathe:
             why, how = "would be drilled far past the part on its bar", "when the piece is parted off"
         yield Notice("blind-by-hand", "method.tapping", f"{name} {why}: it is tapped {how}.")
 
 
-def _wide(work: Work, thread: Thread, found: BoreWork, field: str) -> Iterator[Notice]:
+def _wide(work: Work, thread: Thread, bore_work: BoreWork, field: str) -> Iterator[Notice]:
     """A hole that may pass the class's greatest minor."""
-    limits = internal_limits(thread, found.bore.class_name)
-    if limits is not None and found.hole is not None and found.passes > 0:
-        over = told(convert(found.passes, thread.unit, "mm"), work.job.unit, fine=True)
-        left = percent_thread(thread, found.hole.value)
+    limits = internal_limits(thread, bore_work.bore.class_name)
+    if limits is not None and bore_work.hole is not None and bore_work.passes > 0:
+        over = told(convert(bore_work.passes, thread.unit, "mm"), work.job.unit, fine=True)
+        left = percent_thread(thread, bore_work.hole.value)
         text = (
-            f"{found.name} may cut {over} over class {limits.minor.class_name}, leaving {left:.0f} % thread: "
+            f"{bore_work.name} may cut {over} over class {limits.minor.class_name}, leaving {left:.0f} % thread: "
             "for the class drill smaller, then ream or bore."
         )
         yield Notice("hole-wide", f"{field}.thread", text)

@@ -61,25 +61,24 @@ def _threads(work: Work) -> Iterator[Notice]:
                 yield Notice("thread-note", f"{field}.thread", note)
 
 
-def _unlike(work: Work, number: int, found: ThreadWork, measured: Length) -> Notice:
+def _unlike(work: Work, number: int, thread_work: ThreadWork, measured: Length) -> Notice:
     """A sample that measures something else than the thread it is said to have: a pipe size is no diameter."""
     probable = nominals(measured.mm, thread=True)
     hint = f" {probable[0].typed} does, about." if probable else ""
-    text = (
-        f"{found.thread.designation} measures {told(found.thread.major_mm, work.job.unit, fine=True)} across the "
-        f"crests, not {measured.typed}.{hint}"
-    )
+    thread = thread_work.thread
+    across = told(thread.major_mm, work.job.unit, fine=True)
+    text = f"{thread.designation} measures {across} across the crests, not {measured.typed}.{hint}"
     return Notice("measured-unlike", f"part.sections.{number}.measured", text)
 
 
-def _taper(work: Work, number: int, found: ThreadWork, taper: TaperBlank) -> Iterator[Notice]:
+def _taper(work: Work, number: int, thread_work: ThreadWork, taper: TaperBlank) -> Iterator[Notice]:
     """Room for a taper thread and the lead of its die; and what seals it."""
-    name, length = found.thread.designation, work.part.sections[number].length.mm
+    name, length = thread_work.thread.designation, work.part.sections[number].length.mm
     field = f"part.sections.{number}"
-    useful, lead = in_mm(taper.useful), UNFINISHED_THREADS * found.thread.pitch_mm
-    wanted = useful + (lead if found.shoulder else 0.0)
+    useful, lead = in_mm(taper.useful), UNFINISHED_THREADS * thread_work.thread.pitch_mm
+    wanted = useful + (lead if thread_work.shoulder else 0.0)
     if length < wanted - SUM_MM:
-        behind = f" and {told(lead, work.job.unit)} for the lead of its die" if found.shoulder else ""
+        behind = f" and {told(lead, work.job.unit)} for the lead of its die" if thread_work.shoulder else ""
         text = (
             f"{name} has {told(useful, work.job.unit)} of useful thread{behind}: make it {told(wanted, work.job.unit)}."
         )

@@ -50,7 +50,8 @@ class Starts(unittest.TestCase):
 
     def test_the_shop_stays_the_job_does_not(self) -> None:
         kept = {"holder": "keyed-power", "percent": "60", "overruled": "x", "gone by now": "x"}
-        method, setup = of_the_shop("mm", kept, {"lathe": "light"})
+        method, setup = of_the_shop("mm", kept | {"finish": "a choice gone by now"}, {"lathe": "light"})
+        self.assertEqual(method["finish"], "groove")
         self.assertEqual((method["holder"], method["percent"], method["overruled"]), ("keyed-power", "", ""))
         self.assertEqual((setup["lathe"], setup["groove_blade"]), ("light", "3"))
         self.assertEqual(of_the_shop("in", None, None)[1]["groove_blade"], "1/8")

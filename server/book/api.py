@@ -87,9 +87,9 @@ def _called(text: str, field: str) -> Called:
         raise error.at(field) from None
 
 
-def _name(found: Card) -> str:
+def _name(page: Card) -> str:
     """A file name without characters that file systems mind."""
-    return "".join(c if c.isalnum() else "-" for c in found.size.thread.designation).strip("-")
+    return "".join(c if c.isalnum() else "-" for c in page.size.thread.designation).strip("-")
 
 
 @router.get("/card.json", response={200: dict[str, Any], **PROBLEMS})

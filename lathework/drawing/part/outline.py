@@ -32,25 +32,25 @@ def faces_end(chucking: Chucking, placed: Placed) -> bool:
     return placed in chucking.made or (chucking.second and not chucking.own and placed is chucking.placed[0])
 
 
-def true_to_pitch(layout: Layout, found: ThreadWork) -> bool:
+def true_to_pitch(layout: Layout, thread_work: ThreadWork) -> bool:
     """Whether there is room to draw the thread's turns."""
-    return found.taper is None and found.thread.pitch_mm * layout.scale >= TRUE_PITCH
+    return thread_work.taper is None and thread_work.thread.pitch_mm * layout.scale >= TRUE_PITCH
 
 
-def crest_run(chucking: Chucking, placed: Placed, found: ThreadWork) -> tuple[float, float]:
+def crest_run(chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> tuple[float, float]:
     """Where full crests begin and end behind the face: past the lead chamfer, up to the groove."""
-    lead = (found.thread.major_mm - in_mm(found.chamfer)) / 2
+    lead = (thread_work.thread.major_mm - in_mm(thread_work.chamfer)) / 2
     if faces_end(chucking, placed):
-        return placed.near_mm + lead, placed.far_mm - found.groove_width_mm
-    return placed.near_mm + found.groove_width_mm, placed.far_mm - lead
+        return placed.near_mm + lead, placed.far_mm - thread_work.groove_width_mm
+    return placed.near_mm + thread_work.groove_width_mm, placed.far_mm - lead
 
 
-def _turns(found: ThreadWork, start: float, end: float, *, lower: bool, chamfered: bool) -> Side:
+def _turns(thread_work: ThreadWork, start: float, end: float, *, lower: bool, chamfered: bool) -> Side:
     """A thread true to pitch on one side: a helix seen from the side, its lower side half a pitch behind.
 
     Crests and roots are drawn sharp, at major and minor diameter.
     """
-    thread = found.thread
+    thread = thread_work.thread
     half, crest, root = thread.pitch_mm / 2, thread.major_mm, thread.minor_mm
     slope = (crest - root) / half
     first, second = (root, crest) if lower else (crest, root)
@@ -72,21 +72,21 @@ def _taper_crests(start: float, end: float, taper: TaperBlank, *, chamfered: boo
     return crests if chamfered else [(start + end - z, d) for z, d in reversed(crests)]
 
 
-def _thread(layout: Layout, chucking: Chucking, placed: Placed, found: ThreadWork, *, lower: bool) -> Side:
-    start, end = crest_run(chucking, placed, found)
+def _thread(layout: Layout, chucking: Chucking, placed: Placed, thread_work: ThreadWork, *, lower: bool) -> Side:
+    start, end = crest_run(chucking, placed, thread_work)
     chamfered = faces_end(chucking, placed)
-    small = in_mm(found.chamfer)
-    if found.taper is not None:
-        crests = _taper_crests(start, end, found.taper, chamfered=chamfered)
-    elif true_to_pitch(layout, found):
-        crests = _turns(found, start, end, lower=lower, chamfered=chamfered)
+    small = in_mm(thread_work.chamfer)
+    if thread_work.taper is not None:
+        crests = _taper_crests(start, end, thread_work.taper, chamfered=chamfered)
+    elif true_to_pitch(layout, thread_work):
+        crests = _turns(thread_work, start, end, lower=lower, chamfered=chamfered)
     else:
-        crests = [(start, found.thread.major_mm), (end, found.thread.major_mm)]
-    deep = in_mm(found.groove.diameter) if found.groove else 0.0
+        crests = [(start, thread_work.thread.major_mm), (end, thread_work.thread.major_mm)]
+    deep = in_mm(thread_work.groove.diameter) if thread_work.groove else 0.0
     if chamfered:
-        relief = [(end, deep), (placed.far_mm, deep)] if found.groove else []
+        relief = [(end, deep), (placed.far_mm, deep)] if thread_work.groove else []
         return [(placed.near_mm, small), *crests, *relief]
-    relief = [(placed.near_mm, deep), (start, deep)] if found.groove else []
+    relief = [(placed.near_mm, deep), (start, deep)] if thread_work.groove else []
     return [*relief, *crests, (placed.far_mm, small)]
 
 

@@ -15,24 +15,24 @@ Wall = list[tuple[float, float]]
 """Points (behind_mm, diameter_mm) of the wall of a hole, from its mouth on."""
 
 
-def _wall(found: BoreWork, overall_mm: float, deep_mm: float) -> Wall:
+def _wall(bore_work: BoreWork, overall_mm: float, deep_mm: float) -> Wall:
     """The wall of a hole along the axis from its mouth: countersink, drilled or tapering wall, point."""
-    bore, drill = found.bore, found.drill_mm
+    bore, drill = bore_work.bore, bore_work.drill_mm
     wall: Wall = [(0.0, drill)]
-    if found.taper is not None:
-        wall = [(0.0, in_mm(found.taper.mouth)), (in_mm(found.taper.useful), drill)]
+    if bore_work.taper is not None:
+        wall = [(0.0, in_mm(bore_work.taper.mouth)), (in_mm(bore_work.taper.useful), drill)]
     elif bore.thread is not None:
         sunk = in_mm(countersink(bore.thread))
         wall = [(0.0, sunk), ((sunk - drill) / 2, drill)]
     if bore.depth is None:
         return [*wall, (overall_mm, drill)]
-    point = 0.0 if found.chased else POINT_SHARE * drill
+    point = 0.0 if bore_work.chased else POINT_SHARE * drill
     return [*wall, (max(wall[-1][0], deep_mm - point), drill), (deep_mm, 0.0)]
 
 
-def _deep_mm(found: BoreWork, overall_mm: float) -> float:
+def _deep_mm(bore_work: BoreWork, overall_mm: float) -> float:
     """How deep a blind hole is drilled, to its point, as far as the part goes."""
-    return min(overall_mm, in_mm(depth_figure(found, overall_mm, 0.0, "mm")))
+    return min(overall_mm, in_mm(depth_figure(bore_work, overall_mm, 0.0, "mm")))
 
 
 def _at(wall: Wall, z: float) -> float:
@@ -75,8 +75,8 @@ def _steps(layout: Layout, wall: Wall) -> Line:
     return tuple(layout.rim(*corners))
 
 
-def _thread_lines(layout: Layout, found: BoreWork, chucking: Chucking, seen_mm: float) -> list[Line]:
-    bore = found.bore
+def _thread_lines(layout: Layout, bore_work: BoreWork, chucking: Chucking, seen_mm: float) -> list[Line]:
+    bore = bore_work.bore
     if bore.thread is None:
         return []
     depth = chucking.overall_mm if bore.depth is None else bore.depth.mm
@@ -85,16 +85,16 @@ def _thread_lines(layout: Layout, found: BoreWork, chucking: Chucking, seen_mm: 
     return [layout.rim(*((min(z, seen_mm), d) for z, d in run))]
 
 
-def _behind_mm(chucking: Chucking, found: BoreWork) -> float:
+def _behind_mm(chucking: Chucking, bore_work: BoreWork) -> float:
     """How far the axis of a hole across lies behind the face of a chucking."""
-    assert found.bore.at is not None  # the reader gives each hole across its place
-    return chucking.behind_mm(found.bore.at.mm)
+    assert bore_work.bore.at is not None  # the reader gives each hole across its place
+    return chucking.behind_mm(bore_work.bore.at.mm)
 
 
-def _hole_across(layout: Layout, plan: Plan, chucking: Chucking, found: BoreWork, inner: Wall) -> list[Path]:
+def _hole_across(layout: Layout, plan: Plan, chucking: Chucking, bore_work: BoreWork, inner: Wall) -> list[Path]:
     """A hole across, seen from the side: clear in the cut half, hidden in the other where it goes through."""
-    bore, part = found.bore, plan.job.part
-    z, half = _behind_mm(chucking, found), found.drill_mm / 2
+    bore, part = bore_work.bore, plan.job.part
+    z, half = _behind_mm(chucking, bore_work), bore_work.drill_mm / 2
     thick = thickness_mm(part, bore)
     bottom = 0.0 if bore.depth is None else max(0.0, thick - 2 * bore.depth.mm)
     floor = max(bottom, _at(inner, z))

@@ -34,12 +34,12 @@ def _plunges(work: Work, far_mm: float, width_mm: float, blade: Length, edge: st
     return figures, words
 
 
-def relief_groove(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation | None:
+def relief_groove(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Operation | None:
     """Plunge the relief groove against the shoulder, in as many plunges as the blade needs."""
-    if found.groove is None:
+    if thread_work.groove is None:
         return None
     blade, edge, shoulder = work.job.setup.groove_blade, work.job.setup.groove_edge, placed.far_mm
-    width, deep = found.groove_width_mm, in_mm(found.groove.diameter)
+    width, deep = thread_work.groove_width_mm, in_mm(thread_work.groove.diameter)
     places, words = _plunges(work, shoulder, width, blade, edge)
     return Operation(
         key=keyed("groove", placed.section.id),
@@ -47,17 +47,17 @@ def relief_groove(work: Work, chucking: Chucking, placed: Placed, found: ThreadW
         title="Relief groove",
         sentence="Plunge the relief groove to {diameter}, " + words + ".",
         headline="diameter",
-        figures={"diameter": found.groove.diameter}
+        figures={"diameter": thread_work.groove.diameter}
         | places
         | {
-            "width": found.groove.width,
-            "dial": plunge_dial(work, found.blank_mm, deep),
-            "section": found.groove.section_percent,
+            "width": thread_work.groove.width,
+            "dial": plunge_dial(work, thread_work.blank_mm, deep),
+            "section": thread_work.groove.section_percent,
         },
         tool="grooving blade",
         edge=f"{edge} edge",
         cautions=(cautions.BLADE,),
-        cut=Cut(shoulder, shoulder - width, found.blank_mm, deep),
+        cut=Cut(shoulder, shoulder - width, thread_work.blank_mm, deep),
         chucking=chucking.number,
         makes=makes(diameter=deep, width=width),
     )

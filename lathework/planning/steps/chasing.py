@@ -15,15 +15,15 @@ from lathework.threads.thread import Thread
 from lathework.units import convert
 
 
-def chase(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
+def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:
     """Chase the thread of a bored hole: with a tap held as a tool, or a boring tool ground to the form."""
-    job, by_tap = work.job, found.bore.cut == "tap-as-chaser"
-    bore = convert(found.drill_mm, "mm", thread.unit)
-    passes = chasing_passes(thread, found.drill_mm, job.unit)
+    job, by_tap = work.job, bore_work.bore.cut == "tap-as-chaser"
+    bore = convert(bore_work.drill_mm, "mm", thread.unit)
+    passes = chasing_passes(thread, bore_work.drill_mm, job.unit)
     figures = {
         "advance": advance(thread),
         "infeed": infeed(thread, bore, job.setup.dial),
-        "cuts": pass_count(thread, found.drill_mm),
+        "cuts": pass_count(thread, bore_work.drill_mm),
         "speed": spindle_speed(job.material.thread_speed * CHASING_SHARE, thread.major_mm, name="speed"),
     }
     if by_tap:
@@ -35,7 +35,7 @@ def chase(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Op
         else "Set an inside threading tool on centre, square by the gauge. "
     )
     return Operation(
-        key=keyed("chase", found.bore.id),
+        key=keyed("chase", bore_work.bore.id),
         kind="chase",
         title="Chase the thread",
         sentence=held + "Gear the leadscrew for {advance} a turn and chase in {cuts}, {infeed} in all from touching.",
@@ -47,7 +47,7 @@ def chase(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Op
         notes=(
             *(
                 ()
-                if found.bore.depth is None
+                if bore_work.bore.depth is None
                 else (
                     "Blind: cut a recess two pitches wide at the bottom first, to run "
                     "out into; chalk the place on the bed.",
@@ -58,26 +58,26 @@ def chase(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Op
         ),
         passes=passes,
         chucking=chucking.number,
-        makes=hole_made(found, thread),
+        makes=hole_made(bore_work, thread),
     )
 
 
-def try_screw(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
+def try_screw(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:
     """Clean the hole and try what goes in it."""
     # What it is made for may be made only later.
     fits = "a sound screw" if work.threads or not work.job.fits else f"{quoted(work.job.fits)}, or a sound screw"
     return Operation(
-        key=keyed("try", found.bore.id),
+        key=keyed("try", bore_work.bore.id),
         kind="gauge",
         title="Try the hole",
         sentence=f"Blow the hole out and try {fits}: it goes in by hand to the full depth, without shake.",
         headline="",
         figure_words="by hand",
-        figures={"deep": full_depth(work, found)},
+        figures={"deep": full_depth(work, bore_work)},
         tool=f"{thread.designation} screw or plug gauge",
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=("Plug gauge: go all the way in, no-go not beyond two turns.",),
         chucking=chucking.number,
-        makes=hole_made(found, thread),
+        makes=hole_made(bore_work, thread),
     )

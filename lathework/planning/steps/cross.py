@@ -25,11 +25,11 @@ BY_HAND = TAP_HOLDINGS["in-vise"]
 LEFT_TAP_ACROSS = "Left-hand tap: turn it anticlockwise to cut, clockwise to back off."
 
 
-def _set_up(chucking: Chucking, found: BoreWork) -> Operation:
-    at = found.bore.at
+def _set_up(chucking: Chucking, bore_work: BoreWork) -> Operation:
+    at = bore_work.bore.at
     assert at is not None
     return Operation(
-        key=keyed("cross-mark", found.bore.id),
+        key=keyed("cross-mark", bore_work.bore.id),
         kind="spot",
         title="Mark and spot the hole across",
         sentence="Lay the piece in a V-block, mark {at} from its right-hand end, bring the mark up square and spot it.",
@@ -45,19 +45,19 @@ def _set_up(chucking: Chucking, found: BoreWork) -> Operation:
     )
 
 
-def _drill(work: Work, chucking: Chucking, found: BoreWork) -> Operation:
-    depth = depth_figure(found, thickness_mm(work.part, found.bore), 0.0, work.job.unit)
-    figures = {"drill": found.drill, "depth": depth, "speed": drilling_speed(work, found.drill_mm)}
-    pilot, first = pilot_drill(work, found), "Drill "
+def _drill(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
+    depth = depth_figure(bore_work, thickness_mm(work.part, bore_work.bore), 0.0, work.job.unit)
+    figures = {"drill": bore_work.drill, "depth": depth, "speed": drilling_speed(work, bore_work.drill_mm)}
+    pilot, first = pilot_drill(work, bore_work), "Drill "
     if pilot is not None:
-        figures["pilot"] = pilot_figure(work, found, pilot)
+        figures["pilot"] = pilot_figure(work, bore_work, pilot)
         first = f"Drill a pilot of {spoken(pilot, work.job.unit)}{{pilot}}, then "
-    if found.percent is not None:
-        figures["percent"] = found.percent
+    if bore_work.percent is not None:
+        figures["percent"] = bore_work.percent
     wanders = "It wanders off a curved surface: a centre drill first"
-    size = "bore or ream to {drill}" if found.bored else found.spoken(work.job.unit) + "{drill}"
+    size = "bore or ream to {drill}" if bore_work.bored else bore_work.spoken(work.job.unit) + "{drill}"
     return Operation(
-        key=keyed("cross-drill", found.bore.id),
+        key=keyed("cross-drill", bore_work.bore.id),
         kind="drill",
         title="Drill across",
         sentence=first + size + ", {depth} deep to the point.",
@@ -67,21 +67,21 @@ def _drill(work: Work, chucking: Chucking, found: BoreWork) -> Operation:
         edge="",
         cautions=(cautions.CROSS_DRILL,),
         notes=(
-            *((PECK,) if in_mm(depth) / found.drill_mm > DEEP_RATIO else ()),
-            f"{wanders}." if found.bore.depth else f"{wanders}, light feed as it breaks through.",
+            *((PECK,) if in_mm(depth) / bore_work.drill_mm > DEEP_RATIO else ()),
+            f"{wanders}." if bore_work.bore.depth else f"{wanders}, light feed as it breaks through.",
             f"Lubricant: {work.job.material.lubricant}.",
         ),
         chucking=chucking.number,
-        makes=makes(diameter=found.drill_mm, depth=in_mm(depth)),
+        makes=makes(diameter=bore_work.drill_mm, depth=in_mm(depth)),
     )
 
 
-def _mouths(work: Work, chucking: Chucking, found: BoreWork, thread: Thread | None) -> Operation:
-    opens = [meets(work.part, found, one, work.job.unit) for one in work.bores if one.bore.end != "across"]
+def _mouths(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread | None) -> Operation:
+    opens = [meets(work.part, bore_work, one, work.job.unit) for one in work.bores if one.bore.end != "across"]
     figures = {"across": countersink(thread)} if thread is not None else {}
-    both = " both sides" if found.bore.depth is None else ""
+    both = " both sides" if bore_work.bore.depth is None else ""
     return Operation(
-        key=keyed("cross-countersink", found.bore.id),
+        key=keyed("cross-countersink", bore_work.bore.id),
         kind="countersink",
         title="Countersink the hole across",
         sentence=f"Countersink{both} to " + "{across}." if thread is not None else f"Break the edge{both}.",
@@ -96,7 +96,11 @@ def _mouths(work: Work, chucking: Chucking, found: BoreWork, thread: Thread | No
                 if any(opens)
                 else ()
             ),
-            *(("Run the die or a thread file over the threads it cut.",) if cut_threads(work.part, found.bore) else ()),
+            *(
+                ("Run the die or a thread file over the threads it cut.",)
+                if cut_threads(work.part, bore_work.bore)
+                else ()
+            ),
         ),
         chucking=chucking.number,
         figure_words="" if thread is not None else "burr off",
@@ -104,32 +108,32 @@ def _mouths(work: Work, chucking: Chucking, found: BoreWork, thread: Thread | No
     )
 
 
-def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
-    bore = found.bore
+def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:
+    bore = bore_work.bore
     deep = thickness_mm(work.part, bore) if bore.depth is None else bore.depth.mm
     turns = turns_of(thread, deep, through=bore.depth is None)
-    figures = {"turns": turns, **driven(work, found), **torques(work, found, thread, BY_HAND)}
+    figures = {"turns": turns, **driven(work, bore_work), **torques(work, bore_work, thread, BY_HAND)}
     if bore.depth is not None:
         figures["deep"] = typed("full thread", bore.depth, fine=False)
     return Operation(
-        key=keyed("cross-tap", found.bore.id),
+        key=keyed("cross-tap", bore_work.bore.id),
         kind="tap",
         title="Tap the hole across",
         sentence="Leave the piece clamped. Start the tap in the drill chuck, turned by hand, {turns} in all"
         + ending(work, figures),
         headline="turns",
         figures=figures,
-        tool=f"{thread.designation} tap: {tap_order(found)}",
+        tool=f"{thread.designation} tap: {tap_order(bore_work)}",
         edge="",
         cautions=(*BY_HAND.cautions, *work.hazards),
         notes=(
             *risks(figures),
             *((LEFT_TAP_ACROSS,) if thread.hand == "left" else ()),
-            *manner(work, found, figures),
+            *manner(work, bore_work, figures),
             "Motor unplugged: the chuck only keeps the tap square.",
         ),
         chucking=chucking.number,
-        makes=hole_made(found, thread),
+        makes=hole_made(bore_work, thread),
     )
 
 

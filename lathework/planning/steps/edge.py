@@ -91,24 +91,24 @@ def chamfer_behind(work: Work, chucking: Chucking) -> Operation | None:
     )
 
 
-def _lead_length(work: Work, found: ThreadWork) -> Figure:
+def _lead_length(work: Work, thread_work: ThreadWork) -> Figure:
     """How long the lead chamfer of a thread is."""
     return along(
         work,
         "chamfer length",
-        (in_mm(found.at_end) - in_mm(found.chamfer)) / 2,
+        (in_mm(thread_work.at_end) - in_mm(thread_work.chamfer)) / 2,
         "(blank − chamfer) ÷ 2; at 45°",
-        Given("blank", found.at_end.value, found.at_end.unit),
-        Given("chamfer", found.chamfer.value, found.chamfer.unit),
+        Given("blank", thread_work.at_end.value, thread_work.at_end.unit),
+        Given("chamfer", thread_work.chamfer.value, thread_work.chamfer.unit),
     )
 
 
-def lead_chamfer(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation:
+def lead_chamfer(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Operation:
     """The 45 degree lead that lets the die start square."""
-    small = in_mm(found.chamfer)
-    length = _lead_length(work, found)
+    small = in_mm(thread_work.chamfer)
+    length = _lead_length(work, thread_work)
     inside = placed.near_mm > 0
-    figures = {"diameter": found.chamfer, "length": length}
+    figures = {"diameter": thread_work.chamfer, "length": length}
     if inside:
         figures["position"] = tip_stop(work, placed.near_mm)
     where = f"the thread's edge {place_words(work, 'position')}" if inside else "the end"
@@ -122,7 +122,7 @@ def lead_chamfer(work: Work, chucking: Chucking, placed: Placed, found: ThreadWo
         tool="chamfering tool",
         edge="45° edge",
         cautions=(cautions.FILE,),
-        cut=Cut(placed.near_mm + in_mm(length), placed.near_mm, in_mm(found.at_end), small, slope=True),
+        cut=Cut(placed.near_mm + in_mm(length), placed.near_mm, in_mm(thread_work.at_end), small, slope=True),
         chucking=chucking.number,
         makes=makes(diameter=small),
     )

@@ -40,13 +40,13 @@ def _mate(work: Work) -> str:
     return quoted(work.job.fits) or "the nut"
 
 
-def gauge(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation:
+def gauge(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Operation:
     """Try the mating part, and adjust the die by what it says."""
-    thread, mate = found.thread, _mate(work)
-    if found.limits is None:
-        return gauge_taper(work, chucking, placed, found, mate)
+    thread, mate = thread_work.thread, _mate(work)
+    if thread_work.limits is None:
+        return gauge_taper(work, chucking, placed, thread_work, mate)
     wire = best_wire(thread)
-    least, most = over_wires_within(thread, wire.value, found.limits)
+    least, most = over_wires_within(thread, wire.value, thread_work.limits)
     return Operation(
         key=keyed("gauge", placed.section.id),
         kind="gauge",
@@ -57,16 +57,16 @@ def gauge(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> 
         figures={"wires_most": most, "wires_least": least, "wire": wire, "every": check_interval(work.job.quantity)},
         tool=mate,
         edge="",
-        cautions=() if way_of(work, found).off_lathe else (cautions.STOP_TO_MEASURE,),
+        cautions=() if way_of(work, thread_work).off_lathe else (cautions.STOP_TO_MEASURE,),
         notes=("It is made to its mate: no gauge but that one tells.",)
-        if found.mate is not None
+        if thread_work.mate is not None
         else (
-            f"No nut? Over three wires of {{wire}} class {found.class_name} measures {{wires_least}} to "
+            f"No nut? Over three wires of {{wire}} class {thread_work.class_name} measures {{wires_least}} to "
             "{wires_most}.",
         ),
         measure="verdict",
         chucking=chucking.number,
         thread=thread,
-        class_name=found.class_name,
-        makes=thread_made(placed, found),
+        class_name=thread_work.class_name,
+        makes=thread_made(placed, thread_work),
     )

@@ -46,14 +46,14 @@ def _taken(chucking: Chucking, across_mm: float, depth: Figure) -> Cut:
     return Cut(min(in_mm(depth), chucking.overall_mm), 0.0, across_mm, 0.0)
 
 
-def _spot(chucking: Chucking, found: BoreWork) -> Operation:
+def _spot(chucking: Chucking, bore_work: BoreWork) -> Operation:
     return Operation(
-        key=keyed("spot", found.bore.id),
+        key=keyed("spot", bore_work.bore.id),
         kind="spot",
         title="Spot the hole",
         sentence="Spot the end with a centre drill, its cone smaller than {hole}.",
         headline="",
-        figures={"hole": found.drill},
+        figures={"hole": bore_work.drill},
         tool="centre drill in the tailstock chuck",
         edge="",
         cautions=(cautions.KEY_OUT,),
@@ -62,16 +62,16 @@ def _spot(chucking: Chucking, found: BoreWork) -> Operation:
     )
 
 
-def pilot_drill(work: Work, found: BoreWork) -> Drill | None:
+def pilot_drill(work: Work, bore_work: BoreWork) -> Drill | None:
     """The pilot of a hole: the drill nearest to half of it; None for a hole that wants none. Source: practice."""
-    if found.drill_mm < PILOT_FROM_MM:
+    if bore_work.drill_mm < PILOT_FROM_MM:
         return None
     rack = owned(work.job.setup.drills or HOME_RACKS[work.job.unit], work.job.unit)
-    smaller = [drill for drill in rack if drill.diameter_mm < found.drill_mm]
-    return min(smaller, key=lambda one: abs(one.diameter_mm - found.drill_mm / 2), default=None)
+    smaller = [drill for drill in rack if drill.diameter_mm < bore_work.drill_mm]
+    return min(smaller, key=lambda one: abs(one.diameter_mm - bore_work.drill_mm / 2), default=None)
 
 
-def pilot_figure(work: Work, found: BoreWork, drill: Drill) -> Figure:
+def pilot_figure(work: Work, bore_work: BoreWork, drill: Drill) -> Figure:
     """The size of the pilot `drill` of a hole."""
     unit = work.job.unit
     return Figure(
@@ -80,25 +80,25 @@ def pilot_figure(work: Work, found: BoreWork, drill: Drill) -> Figure:
         unit,
         "the drill nearest to half the hole, the web of the larger one",
         PRACTICE,
-        (given_mm("hole", found.drill_mm, unit),),
+        (given_mm("hole", bore_work.drill_mm, unit),),
         kind="table",
         note=f"Drill {drill.name}.",
     )
 
 
-def _care(chucking: Chucking, found: BoreWork) -> Caution:
+def _care(chucking: Chucking, bore_work: BoreWork) -> Caution:
     """What to mind while drilling: a hole through a piece that is still on its bar ends in metal."""
-    through = found.bore.depth is None and not chucking.on_bar
+    through = bore_work.bore.depth is None and not chucking.on_bar
     return cautions.DRILL_THROUGH if through else cautions.DRILL
 
 
-def _pilot(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Operation | None:
-    drill = pilot_drill(work, found)
+def _pilot(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> Operation | None:
+    drill = pilot_drill(work, bore_work)
     if drill is None:
         return None
-    pilot = pilot_figure(work, found, drill)
+    pilot = pilot_figure(work, bore_work, drill)
     return Operation(
-        key=keyed("pilot", found.bore.id),
+        key=keyed("pilot", bore_work.bore.id),
         kind="drill",
         title="Drill the pilot",
         sentence=f"Drill {spoken(drill, work.job.unit)}{{pilot}}, {{depth}} deep to the point.",
@@ -106,33 +106,33 @@ def _pilot(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Op
         figures={"pilot": pilot, "depth": depth, "speed": drilling_speed(work, in_mm(pilot))},
         tool="drill in the tailstock chuck",
         edge="",
-        cautions=(_care(chucking, found),),
+        cautions=(_care(chucking, bore_work),),
         cut=_taken(chucking, in_mm(pilot), depth),
         chucking=chucking.number,
     )
 
 
-def _bore(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Operation:
+def _bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> Operation:
     """Bore a hole that no drill owned makes: drilled as large as may be, then opened with a boring tool."""
-    figures = {"bore": found.drill, "depth": depth, "speed": drilling_speed(work, found.drill_mm)}
+    figures = {"bore": bore_work.drill, "depth": depth, "speed": drilling_speed(work, bore_work.drill_mm)}
     first = "Drill as large as you can"
-    if found.rough is not None:
-        unit = found.rough.unit
+    if bore_work.rough is not None:
+        unit = bore_work.rough.unit
         figures["rough"] = Figure(
             "drill first",
-            found.rough.diameter,
+            bore_work.rough.diameter,
             unit,
             "largest you own that leaves a cut for the boring tool",
             PRACTICE,
-            (Given("bore", in_mm(found.drill), "mm"),),
+            (Given("bore", in_mm(bore_work.drill), "mm"),),
             kind="table",
-            note=f"Drill {found.rough.name}.",
+            note=f"Drill {bore_work.rough.name}.",
         )
-        first = f"Drill {found.rough.name}"
-    if found.percent is not None:
-        figures["percent"] = found.percent
+        first = f"Drill {bore_work.rough.name}"
+    if bore_work.percent is not None:
+        figures["percent"] = bore_work.percent
     return Operation(
-        key=keyed("bore", found.bore.id),
+        key=keyed("bore", bore_work.bore.id),
         kind="drill",
         title="Bore for the thread",
         sentence=f"{first}, then bore to " + "{bore}, {depth} deep.",
@@ -142,45 +142,45 @@ def _bore(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Ope
         edge="tip",
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=("Light cuts, and the same dial twice at the end: a boring bar springs.",),
-        makes=makes(diameter=found.drill_mm, depth=in_mm(depth)),
-        cut=_taken(chucking, found.drill_mm, depth),
+        makes=makes(diameter=bore_work.drill_mm, depth=in_mm(depth)),
+        cut=_taken(chucking, bore_work.drill_mm, depth),
         chucking=chucking.number,
     )
 
 
-def _drill(work: Work, chucking: Chucking, found: BoreWork, depth: Figure) -> Operation:
-    if found.bored:
-        return _bore(work, chucking, found, depth)
-    figures = {"drill": found.drill, "depth": depth, "speed": drilling_speed(work, found.drill_mm)}
-    if found.percent is not None:
-        figures["percent"] = found.percent
-    if found.hole is not None:
-        figures["hole"] = found.hole
-    figures["wall"] = wall_figure(work.part, found, in_mm(depth), work.job.unit)
-    deep = in_mm(depth) / found.drill_mm > DEEP_RATIO
-    name = found.spoken(work.job.unit)
+def _drill(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> Operation:
+    if bore_work.bored:
+        return _bore(work, chucking, bore_work, depth)
+    figures = {"drill": bore_work.drill, "depth": depth, "speed": drilling_speed(work, bore_work.drill_mm)}
+    if bore_work.percent is not None:
+        figures["percent"] = bore_work.percent
+    if bore_work.hole is not None:
+        figures["hole"] = bore_work.hole
+    figures["wall"] = wall_figure(work.part, bore_work, in_mm(depth), work.job.unit)
+    deep = in_mm(depth) / bore_work.drill_mm > DEEP_RATIO
+    name = bore_work.spoken(work.job.unit)
     return Operation(
-        key=keyed("drill", found.bore.id),
+        key=keyed("drill", bore_work.bore.id),
         kind="drill",
-        title="Drill for the tap" if found.bore.thread else "Drill the hole",
+        title="Drill for the tap" if bore_work.bore.thread else "Drill the hole",
         sentence=f"Drill {name}" + "{drill}, {depth} deep to the point.",
         headline="drill",
         figures=figures,
         tool=f"{name.replace(', ', ' ')}drill in the tailstock chuck",
         edge="",
-        cautions=(_care(chucking, found),),
+        cautions=(_care(chucking, bore_work),),
         notes=(*((PECK,) if deep else ()), f"Lubricant: {work.job.material.lubricant}."),
-        figure_words=found.called,
-        makes=makes(diameter=found.drill_mm, depth=in_mm(depth)),
-        cut=_taken(chucking, found.drill_mm, depth),
+        figure_words=bore_work.called,
+        makes=makes(diameter=bore_work.drill_mm, depth=in_mm(depth)),
+        cut=_taken(chucking, bore_work.drill_mm, depth),
         chucking=chucking.number,
     )
 
 
-def _mouth(chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
+def _mouth(chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:
     """Countersink the mouth of a threaded hole."""
     return Operation(
-        key=keyed("countersink", found.bore.id),
+        key=keyed("countersink", bore_work.bore.id),
         kind="countersink",
         title="Countersink the mouth",
         sentence="Countersink to {across}: the first thread then starts without a burr.",
@@ -199,20 +199,20 @@ def bores_here(work: Work, chucking: Chucking) -> list[BoreWork]:
     return sorted((found for found in work.bores if found.bore.end == chucking.faces), key=lambda found: found.drill_mm)
 
 
-def tapped_in_vise(work: Work, chucking: Chucking, found: BoreWork) -> bool:
+def tapped_in_vise(work: Work, chucking: Chucking, bore_work: BoreWork) -> bool:
     """Whether a hole is tapped when the lathe is done: as chosen, or a large one through a piece that is on its bar,
     which would be drilled past it by more than the bar is worth. Source: practice."""
-    thread = found.bore.thread
-    if thread is None or found.chased or found.taper is not None:
+    thread = bore_work.bore.thread
+    if thread is None or bore_work.chased or bore_work.taper is not None:
         return False
-    large = chucking.on_bar and found.bore.depth is None and thread.major_mm >= LARGE_THROUGH_MM
+    large = chucking.on_bar and bore_work.bore.depth is None and thread.major_mm >= LARGE_THROUGH_MM
     return large or TAP_HOLDINGS[work.job.method.tapping].off_lathe
 
 
-def ends_in_bar(work: Work, chucking: Chucking, found: BoreWork) -> bool:
+def ends_in_bar(work: Work, chucking: Chucking, bore_work: BoreWork) -> bool:
     """Whether a hole through the part is threaded while it still ends in the metal of the bar."""
-    on_lathe = not tapped_in_vise(work, chucking, found)
-    return on_lathe and chucking.on_bar and found.bore.depth is None and found.bore.thread is not None
+    on_lathe = not tapped_in_vise(work, chucking, bore_work)
+    return on_lathe and chucking.on_bar and bore_work.bore.depth is None and bore_work.bore.thread is not None
 
 
 def holes(work: Work, chucking: Chucking) -> Iterator[Operation | None]:

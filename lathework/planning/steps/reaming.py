@@ -18,7 +18,7 @@ REAMING_SHARE = 0.3
 def ream(
     work: Work,
     chucking: Chucking,
-    found: BoreWork,
+    bore_work: BoreWork,
     taper: TaperHole,
     *,
     kind: str = "ream",
@@ -26,10 +26,10 @@ def ream(
     care: Caution = cautions.DRILL,
 ) -> Operation:
     """Ream a taper, `guided` as said, before a taper tap; or go without and drill larger."""
-    speed = spindle_speed(work.job.material.turning_speed * REAMING_SHARE, found.drill_mm, name="speed")
+    speed = spindle_speed(work.job.material.turning_speed * REAMING_SHARE, bore_work.drill_mm, name="speed")
     without = f" Drill {taper.plain.name} then." if taper.plain else ""
     return Operation(
-        key=keyed(kind, found.bore.id),
+        key=keyed(kind, bore_work.bore.id),
         kind="ream",
         title="Ream the taper",
         sentence="Ream 1 in 16 until the mouth measures {mouth}.",

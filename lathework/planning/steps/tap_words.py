@@ -26,9 +26,9 @@ from lathework.threads.thread import Thread
 from lathework.units import convert
 
 
-def full_depth(work: Work, found: BoreWork) -> Figure:
+def full_depth(work: Work, bore_work: BoreWork) -> Figure:
     """Depth of full thread of a hole along the axis."""
-    depth = found.bore.depth
+    depth = bore_work.bore.depth
     if depth is not None:
         return typed("full thread", depth, fine=False)
     return along(
@@ -49,41 +49,41 @@ PARTED_FIRST = "Parted off first: on the bar so large a hole would have to go fa
 ON_THE_BAR = "On the bar the hole ends in metal: by hand, and clear the chips; power and a spiral point want a way out."
 
 
-def way_of(work: Work, found: BoreWork, chucking: Chucking) -> TapHolding:
+def way_of(work: Work, bore_work: BoreWork, chucking: Chucking) -> TapHolding:
     """How a hole is tapped: as chosen, but one that ends in metal never under power, a large one through the piece when
     it is parted off. Source: practice."""
     chosen = TAP_HOLDINGS[work.job.method.tapping]
-    if tapped_in_vise(work, chucking, found):
+    if tapped_in_vise(work, chucking, bore_work):
         return TAP_HOLDINGS["in-vise"]
-    return TAP_HOLDINGS["by-centre"] if by_hand_because(work, found, chucking) else chosen
+    return TAP_HOLDINGS["by-centre"] if by_hand_because(work, bore_work, chucking) else chosen
 
 
-def by_hand_because(work: Work, found: BoreWork, chucking: Chucking) -> str:
+def by_hand_because(work: Work, bore_work: BoreWork, chucking: Chucking) -> str:
     """Why a tap that was to go in under power is turned by hand; "" where power will do, or was not chosen."""
-    chosen, thread = TAP_HOLDINGS[work.job.method.tapping], found.bore.thread
+    chosen, thread = TAP_HOLDINGS[work.job.method.tapping], bore_work.bore.thread
     if not chosen.power or thread is None:
         return ""
-    if found.bore.depth is not None:
+    if bore_work.bore.depth is not None:
         return "is blind"
-    if ends_in_bar(work, chucking, found):
+    if ends_in_bar(work, chucking, bore_work):
         return "ends in metal while the part is on the bar"
-    return why_by_hand(work, thread, solid_torque(work, found, thread), chosen.slips_nm)
+    return why_by_hand(work, thread, solid_torque(work, bore_work, thread), chosen.slips_nm)
 
 
-def why_otherwise(work: Work, found: BoreWork, chucking: Chucking, way: TapHolding) -> str:
+def why_otherwise(work: Work, bore_work: BoreWork, chucking: Chucking, way: TapHolding) -> str:
     """Why a hole is tapped in another `way` than was chosen."""
     if way.off_lathe:
         return PARTED_FIRST
-    if found.bore.depth is not None:
+    if bore_work.bore.depth is not None:
         return BLIND
-    why = by_hand_because(work, found, chucking)
-    return ON_THE_BAR if ends_in_bar(work, chucking, found) else f"By hand: it {why}."
+    why = by_hand_because(work, bore_work, chucking)
+    return ON_THE_BAR if ends_in_bar(work, chucking, bore_work) else f"By hand: it {why}."
 
 
-def hole_made(found: BoreWork, thread: Thread) -> str:
+def hole_made(bore_work: BoreWork, thread: Thread) -> str:
     """What tapping or chasing makes of a hole: this thread, this deep."""
-    depth = found.bore.depth
-    named = f"{thread.designation} {found.bore.class_name}".strip()
+    depth = bore_work.bore.depth
+    named = f"{thread.designation} {bore_work.bore.class_name}".strip()
     return makes(thread=named, depth="through" if depth is None else f"{depth.mm:.3f}")
 
 
@@ -101,41 +101,41 @@ def turns_of(thread: Thread, deep_mm: float, *, through: bool) -> Figure:
     return Figure("turns", turns, "turn", formula, GEOMETRY, given)
 
 
-def margin_of(work: Work, found: BoreWork, thread: Thread) -> Figure | None:
+def margin_of(work: Work, bore_work: BoreWork, thread: Thread) -> Figure | None:
     """How many times its torque the tap of a hole bears; None where nothing is known of its per cent thread."""
-    if found.bore.cut == "form-tap":
+    if bore_work.bore.cut == "form-tap":
         return tap_margin(thread, work.job.material, TAPPED_PERCENT, formed=True)
-    return None if found.percent is None else tap_margin(thread, work.job.material, found.percent.value)
+    return None if bore_work.percent is None else tap_margin(thread, work.job.material, bore_work.percent.value)
 
 
-def solid_torque(work: Work, found: BoreWork, thread: Thread) -> Figure:
+def solid_torque(work: Work, bore_work: BoreWork, thread: Thread) -> Figure:
     """Torque of the tap on the whole thread, in N m."""
     torque = cutting_torque(thread, work.job.material.cutting_force, tool="tap")
-    return form_torque(torque) if found.bore.cut == "form-tap" else torque
+    return form_torque(torque) if bore_work.bore.cut == "form-tap" else torque
 
 
-def roughed(work: Work, found: BoreWork, thread: Thread) -> float:
+def roughed(work: Work, bore_work: BoreWork, thread: Thread) -> float:
     """How deep the thread is roughed out before the tap, as a share of its depth; 0 where a hand turns it as it is, or
     no threading tool goes into the hole."""
-    if found.bore.cut != "tap" or found.taper is not None or found.bore.end == "across":
+    if bore_work.bore.cut != "tap" or bore_work.taper is not None or bore_work.bore.end == "across":
         return 0.0
-    if found.drill_mm < LEAST_THREADED_MM:
+    if bore_work.drill_mm < LEAST_THREADED_MM:
         return 0.0
-    return rough_share(solid_torque(work, found, thread).value, HAND_BEARS_NM)
+    return rough_share(solid_torque(work, bore_work, thread).value, HAND_BEARS_NM)
 
 
-def torques(work: Work, found: BoreWork, thread: Thread, way: TapHolding) -> dict[str, Figure]:
+def torques(work: Work, bore_work: BoreWork, thread: Thread, way: TapHolding) -> dict[str, Figure]:
     """The tap's margin, where it is known, and its torque with what is said of holding it in that `way`."""
-    torque, share = solid_torque(work, found, thread), 0.0 if way.power else roughed(work, found, thread)
-    margin = margin_of(work, found, thread)
+    torque, share = solid_torque(work, bore_work, thread), 0.0 if way.power else roughed(work, bore_work, thread)
+    margin = margin_of(work, bore_work, thread)
     return ({} if margin is None else {"margin": margin}) | {
         "torque": torque if way.power else lighter(torque, share, "tap", by_torque=way.by_torque)
     }
 
 
-def driven(work: Work, found: BoreWork) -> dict[str, Figure]:
+def driven(work: Work, bore_work: BoreWork) -> dict[str, Figure]:
     """When to turn a tap back; a form tap makes no chip to break."""
-    return {} if found.bore.cut == "form-tap" else {"rhythm": rhythm(work)}
+    return {} if bore_work.bore.cut == "form-tap" else {"rhythm": rhythm(work)}
 
 
 def ending(work: Work, figures: dict[str, Figure]) -> str:
@@ -143,13 +143,13 @@ def ending(work: Work, figures: dict[str, Figure]) -> str:
     return f"; {turn_back(work)}." if "rhythm" in figures else "."
 
 
-def tap_order(found: BoreWork, *, power: bool = False) -> str:
+def tap_order(bore_work: BoreWork, *, power: bool = False) -> str:
     """Which taps a hole takes, in their order."""
-    if found.bore.cut == "form-tap":
+    if bore_work.bore.cut == "form-tap":
         return "form tap"
     if power:
         return "spiral point tap"
-    return "second tap alone" if found.bore.depth is None else "taper, second, then bottoming tap"
+    return "second tap alone" if bore_work.bore.depth is None else "taper, second, then bottoming tap"
 
 
 def risks(figures: dict[str, Figure]) -> tuple[str, ...]:
@@ -158,11 +158,11 @@ def risks(figures: dict[str, Figure]) -> tuple[str, ...]:
     return ("The tap is likely to break here: drill larger, or chase the thread.",) if likely else ()
 
 
-def manner(work: Work, found: BoreWork, figures: dict[str, Figure]) -> tuple[str, ...]:
+def manner(work: Work, bore_work: BoreWork, figures: dict[str, Figure]) -> tuple[str, ...]:
     """What a tap of those `figures` wants wherever it is driven: oil, the way of a form tap, something to hold it."""
-    formed, oil = found.bore.cut == "form-tap", work.job.material.lubricant
+    formed, oil = bore_work.bore.cut == "form-tap", work.job.material.lubricant
     return (
         f"Lubricant: {FORMED_OIL if formed and oil.startswith('none') else oil}.",
-        *((FORMED,) if found.bore.cut == "form-tap" else ()),
+        *((FORMED,) if bore_work.bore.cut == "form-tap" else ()),
         *filter(None, (figures["torque"].note,)),
     )

@@ -25,26 +25,26 @@ def _made_mm(placed: Placed, taper: TaperBlank) -> float:
     return min(in_mm(taper.useful), placed.far_mm - placed.near_mm)
 
 
-def _notes(work: Work, found: ThreadWork) -> tuple[str, ...]:
+def _notes(work: Work, thread_work: ThreadWork) -> tuple[str, ...]:
     notes = [
         "Feed with the top slide, the carriage locked; or use the taper attachment, or set the tailstock over.",
         "The tool exactly on centre, or the taper is another.",
         "Set the slide back to zero after it.",
     ]
-    soft = work.job.material.cutting_force <= SOFT_N_MM2 and found.thread.major_mm <= STRAIGHT_UP_TO_MM
+    soft = work.job.material.cutting_force <= SOFT_N_MM2 and thread_work.thread.major_mm <= STRAIGHT_UP_TO_MM
     if soft:
         notes.append("In this metal the die may cut the taper itself from the straight blank: skip this, go slowly.")
     return tuple(notes)
 
 
-def turn_taper(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation | None:
+def turn_taper(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Operation | None:
     """Taper the blank 1 in 16, from its size at the face until the cut runs out on the straight part."""
-    if found.taper is None:
+    if thread_work.taper is None:
         return None
-    taper, near = found.taper, placed.near_mm
+    taper, near = thread_work.taper, placed.near_mm
     long = _made_mm(placed, taper)
     outer, inner = in_mm(taper.large), in_mm(taper.small)
-    unit = found.thread.unit
+    unit = thread_work.thread.unit
     length: Figure = along(
         work,
         "length of the taper",
@@ -68,10 +68,10 @@ def turn_taper(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork
         tool=KNIFE,
         edge="tip",
         cautions=(cautions.STOP_TO_MEASURE,),
-        notes=_notes(work, found),
+        notes=_notes(work, thread_work),
         cut=Cut(near + long, near, convert(taper.small.value, unit, "mm") + long * TAPER, inner, slope=True),
         chucking=chucking.number,
-        thread=found.thread,
+        thread=thread_work.thread,
         makes=makes(diameter=inner, length=long),
     )
 
@@ -86,17 +86,17 @@ def taper_notes(torque: Figure) -> list[str]:
     return notes
 
 
-def gauge_taper(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork, mate: str) -> Operation:
+def gauge_taper(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork, mate: str) -> Operation:
     """Try the ring gauge, or the fitting: how far it goes on by hand tells the size."""
-    assert found.taper is not None
+    assert thread_work.taper is not None
     return Operation(
         key=keyed("gauge", placed.section.id),
         kind="gauge",
         title="Gauge the taper thread",
         sentence=f"Clean the thread, try its ring gauge, or {mate}: by hand it goes on {{turns}}, {{give}} either way.",
         headline="turns",
-        figures={"turns": found.taper.turns, "give": found.taper.give},
-        tool=f"{found.thread.designation} ring gauge, or {mate}",
+        figures={"turns": thread_work.taper.turns, "give": thread_work.taper.give},
+        tool=f"{thread_work.thread.designation} ring gauge, or {mate}",
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=(
@@ -105,6 +105,6 @@ def gauge_taper(work: Work, chucking: Chucking, placed: Placed, found: ThreadWor
         ),
         measure="verdict",
         chucking=chucking.number,
-        thread=found.thread,
-        makes=makes(thread=found.thread.designation, length=placed.far_mm - placed.near_mm),
+        thread=thread_work.thread,
+        makes=makes(thread=thread_work.thread.designation, length=placed.far_mm - placed.near_mm),
     )

@@ -44,23 +44,23 @@ from lathework.units import convert
 LEFT_TAP = "Left-hand tap: turn the spindle backward to cut, forward to back off."
 
 
-def _rough(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation | None:
+def _rough(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation | None:
     """Rough a large thread out with an inside threading tool: the tap then takes what a hand can turn."""
-    share, job = roughed(work, found, thread), work.job
+    share, job = roughed(work, bore_work, thread), work.job
     if not share:
         return None
-    deep = share * (thread.major_mm - found.drill_mm) / 2
-    passes = rough_passes(-deep, found.drill_mm, job.unit)
-    bore = convert(found.drill_mm, "mm", thread.unit)
+    deep = share * (thread.major_mm - bore_work.drill_mm) / 2
+    passes = rough_passes(-deep, bore_work.drill_mm, job.unit)
+    bore = convert(bore_work.drill_mm, "mm", thread.unit)
     return Operation(
-        key=keyed("rough-bore", found.bore.id),
+        key=keyed("rough-bore", bore_work.bore.id),
         kind="rough",
         title="Rough the thread out",
         sentence="Set an inside threading tool on centre, square by the gauge. Gear the leadscrew for {advance} a turn "
         "and rough the thread out in {cuts}, {infeed} in all from touching the hole.",
         headline="infeed",
         figures=roughing(
-            work, thread, solid_torque(work, found, thread), rough_bore(thread, bore, share, job.setup.dial), passes
+            work, thread, solid_torque(work, bore_work, thread), rough_bore(thread, bore, share, job.setup.dial), passes
         ),
         tool=f"inside threading tool, {thread.form.angle_deg:g}°",
         edge="point",
@@ -77,46 +77,46 @@ def _rough(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> O
 
 
 def _notes(
-    work: Work, chucking: Chucking, found: BoreWork, thread: Thread, way: TapHolding, figures: dict[str, Figure]
+    work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread, way: TapHolding, figures: dict[str, Figure]
 ) -> tuple[str, ...]:
     return (
         *risks(figures),
-        *((why_otherwise(work, found, chucking, way),) if way.code != work.job.method.tapping else ()),
+        *((why_otherwise(work, bore_work, chucking, way),) if way.code != work.job.method.tapping else ()),
         *((LEFT_TAP,) if thread.hand == "left" else ()),
         *way.notes,
         *((way.small,) if way.small and thread.major_mm < SMALL_TAP_MM else ()),
         *((back_off(work.job.setup.mount, "tap"),) if way.power else ()),
-        *manner(work, found, figures),
+        *manner(work, bore_work, figures),
     )
 
 
-def _tap(work: Work, chucking: Chucking, found: BoreWork, thread: Thread) -> Operation:
-    through = found.bore.depth is None
-    deep = full_depth(work, found)
-    way, turns = way_of(work, found, chucking), turns_of(thread, in_mm(deep), through=through)
+def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:
+    through = bore_work.bore.depth is None
+    deep = full_depth(work, bore_work)
+    way, turns = way_of(work, bore_work, chucking), turns_of(thread, in_mm(deep), through=through)
     # Under power nothing is turned back.
-    drive = under_power(work, thread, turns) if way.power else driven(work, found)
-    figures = {"turns": turns, **drive, "deep": deep, **torques(work, found, thread, way)}
+    drive = under_power(work, thread, turns) if way.power else driven(work, bore_work)
+    figures = {"turns": turns, **drive, "deep": deep, **torques(work, bore_work, thread, way)}
     return Operation(
-        key=keyed("tap", found.bore.id),
+        key=keyed("tap", bore_work.bore.id),
         kind="tap",
         title="Tap the hole",
         sentence=way.sentence + ending(work, figures),
         headline="turns",
         figures=figures,
-        tool=f"{thread.designation} tap: {tap_order(found, power=way.power)}",
+        tool=f"{thread.designation} tap: {tap_order(bore_work, power=way.power)}",
         edge="",
         cautions=(*way.cautions, *work.hazards),
-        notes=_notes(work, chucking, found, thread, way, figures),
+        notes=_notes(work, chucking, bore_work, thread, way, figures),
         chucking=chucking.number,
-        makes=hole_made(found, thread),
+        makes=hole_made(bore_work, thread),
     )
 
 
 def tap_taper(
     work: Work,
     chucking: Chucking,
-    found: BoreWork,
+    bore_work: BoreWork,
     thread: Thread,
     taper: TaperHole,
     *,
@@ -126,9 +126,9 @@ def tap_taper(
 ) -> Operation:
     """Tap a taper pipe thread by hand, `guided` as said and held in that `way`, until its gauge stands flush."""
     figures = {"gauge": taper.gauge, "turns": taper.turns, "give": taper.give, "rhythm": rhythm(work)}
-    figures |= torques(work, found, thread, way)
+    figures |= torques(work, bore_work, thread, way)
     return Operation(
-        key=keyed(kind, found.bore.id),
+        key=keyed(kind, bore_work.bore.id),
         kind="tap",
         title="Tap to the gauge",
         sentence=f"Tap by hand {guided}, {turn_back(work)}; try the plug gauge, or a "
@@ -141,10 +141,10 @@ def tap_taper(
         notes=(
             "A taper tap cuts on its whole length: the torque grows with depth. Too deep cannot be mended.",
             "No gauge? A sound fitting should go in by hand about {turns}, then tighten.",
-            *manner(work, found, figures),
+            *manner(work, bore_work, figures),
         ),
         chucking=chucking.number,
-        makes=hole_made(found, thread),
+        makes=hole_made(bore_work, thread),
     )
 
 

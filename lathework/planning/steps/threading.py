@@ -34,13 +34,13 @@ LEAD_DRIFTS = "That long a die drifts in pitch: where a nut must run all along i
 LEFT_DIE = "Left-hand die: turn the spindle backward to cut, forward to back off."
 
 
-def _turns(found: ThreadWork, length_mm: float) -> Figure:
+def _turns(thread_work: ThreadWork, length_mm: float) -> Figure:
     """Whole turns of the die over `length_mm` millimetres: half a turn short of a shoulder, or right over."""
-    thread = found.thread
+    thread = thread_work.thread
     lead = convert(thread.lead, thread.unit, "mm")
-    if found.taper is not None:
-        length_mm = in_mm(found.taper.useful)
-    if found.shoulder and found.taper is None:
+    if thread_work.taper is not None:
+        length_mm = in_mm(thread_work.taper.useful)
+    if thread_work.shoulder and thread_work.taper is None:
         turns = math.floor(length_mm / lead - SHORT_OF_SHOULDER + 1e-9)
         formula = "whole part of (thread length ÷ lead − kept short of the shoulder)"
         inputs: tuple[Given, ...] = (Given("kept short of the shoulder", SHORT_OF_SHOULDER, "turn"),)
@@ -56,44 +56,44 @@ def _turns(found: ThreadWork, length_mm: float) -> Figure:
     )
 
 
-def die_torque(work: Work, found: ThreadWork) -> Figure:
+def die_torque(work: Work, thread_work: ThreadWork) -> Figure:
     """Torque of the die on the whole thread, in N m."""
-    torque = cutting_torque(found.thread, work.job.material.cutting_force)
-    return torque if found.taper is None else taper_torque(torque)
+    torque = cutting_torque(thread_work.thread, work.job.material.cutting_force)
+    return torque if thread_work.taper is None else taper_torque(torque)
 
 
-def by_hand_because(work: Work, found: ThreadWork) -> str:
+def by_hand_because(work: Work, thread_work: ThreadWork) -> str:
     """Why a die that was to go on under power is turned by hand; "" where power will do, or was not chosen."""
     chosen = DIE_HOLDINGS[work.job.method.holder]
-    if chosen.power and found.taper is not None:
+    if chosen.power and thread_work.taper is not None:
         return "tapers: its die bites harder with every turn, and must be felt"
-    return why_by_hand(work, found.thread, die_torque(work, found), chosen.slips_nm) if chosen.power else ""
+    return why_by_hand(work, thread_work.thread, die_torque(work, thread_work), chosen.slips_nm) if chosen.power else ""
 
 
-def way_of(work: Work, found: ThreadWork) -> DieHolding:
+def way_of(work: Work, thread_work: ThreadWork) -> DieHolding:
     """How the die goes on: as chosen, but by hand what must not go on under power."""
-    return DIE_HOLDINGS["sliding-by-hand" if by_hand_because(work, found) else work.job.method.holder]
+    return DIE_HOLDINGS["sliding-by-hand" if by_hand_because(work, thread_work) else work.job.method.holder]
 
 
-def roughed(work: Work, found: ThreadWork) -> float:
+def roughed(work: Work, thread_work: ThreadWork) -> float:
     """How deep the thread is roughed out before the die, as a share of its depth; 0 where it is not.
 
     No leadscrew follows a taper: those dies have long handles and a ratchet instead.
     """
-    if found.taper is not None:
+    if thread_work.taper is not None:
         return 0.0
-    return rough_share(die_torque(work, found).value, bears(power=way_of(work, found).power))
+    return rough_share(die_torque(work, thread_work).value, bears(power=way_of(work, thread_work).power))
 
 
-def rough_out(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation | None:
+def rough_out(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Operation | None:
     """Rough a large or tough thread out with a threading tool: the die then takes what a hand can turn."""
-    share = roughed(work, found)
+    share = roughed(work, thread_work)
     if not share:
         return None
-    thread, job = found.thread, work.job
-    blank = convert(found.blank_mm, "mm", thread.unit)
-    deep = share * (found.blank_mm - thread.minor_mm) / 2
-    passes = rough_passes(deep, found.blank_mm, job.unit)
+    thread, job = thread_work.thread, work.job
+    blank = convert(thread_work.blank_mm, "mm", thread.unit)
+    deep = share * (thread_work.blank_mm - thread.minor_mm) / 2
+    passes = rough_passes(deep, thread_work.blank_mm, job.unit)
     return Operation(
         key=keyed("rough", placed.section.id),
         kind="rough",
@@ -102,7 +102,7 @@ def rough_out(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork)
         "{infeed} in all from touching the blank.",
         headline="infeed",
         figures=roughing(
-            work, thread, die_torque(work, found), rough_depth(thread, blank, share, job.setup.dial), passes
+            work, thread, die_torque(work, thread_work), rough_depth(thread, blank, share, job.setup.dial), passes
         ),
         tool=f"outside threading tool, {thread.form.angle_deg:g}°",
         edge="point",
@@ -110,29 +110,36 @@ def rough_out(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork)
         notes=(
             "In the solid the die would take {solid}: more than a person, or a holder, turns steadily.",
             "Set the tool square by the gauge, its point on centre."
-            if found.groove
+            if thread_work.groove
             else "No groove to run out into: pull the tool out at a chalked line, the spindle by hand at the end.",
             *((LEAD_LEFT,) if thread.hand == "left" else ()),
             "Leave the rest to the die: it makes the size and the flanks.",
         ),
-        cut=Cut(placed.far_mm - found.groove_width_mm, placed.near_mm, found.blank_mm, found.blank_mm - 2 * deep),
+        cut=Cut(
+            placed.far_mm - thread_work.groove_width_mm,
+            placed.near_mm,
+            thread_work.blank_mm,
+            thread_work.blank_mm - 2 * deep,
+        ),
         chucking=chucking.number,
         passes=passes,
         thread=thread,
-        class_name=found.class_name,
+        class_name=thread_work.class_name,
         makes=makes(thread=thread.designation, share=share),
     )
 
 
-def _thread_notes(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork, torque: Figure) -> tuple[str, ...]:
-    job, thread, way = work.job, found.thread, way_of(work, found)
+def _thread_notes(
+    work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork, torque: Figure
+) -> tuple[str, ...]:
+    job, thread, way = work.job, thread_work.thread, way_of(work, thread_work)
     notes = [f"Lubricant: {job.material.lubricant}.", *way.notes]
     notes += [job.material.die_note] if job.material.die_note else []
     notes += [torque.note] if torque.note else []
-    if found.taper is not None:
+    if thread_work.taper is not None:
         notes += taper_notes(torque)
-    if found.mate is not None:
-        notes += opening_notes(found.thread, found.mate)
+    if thread_work.mate is not None:
+        notes += opening_notes(thread_work.thread, thread_work.mate)
     if way.power:
         notes.append(back_off(job.setup.mount, "die"))
     if thread.hand == "left":
@@ -141,7 +148,7 @@ def _thread_notes(work: Work, chucking: Chucking, placed: Placed, found: ThreadW
         notes.append(LEAD_DRIFTS)
     if thread.starts > 1:
         notes.append(f"A die of {thread.starts} starts.")
-    if job.method.finish == "run-out" and found.shoulder and found.taper is None:
+    if job.method.finish == "run-out" and thread_work.shoulder and thread_work.taper is None:
         notes.append(
             "The last threads stay unfinished: what screws on stops short of them, or is counterbored to "
             "{counterbore}, {counterbore_depth} deep."
@@ -151,20 +158,20 @@ def _thread_notes(work: Work, chucking: Chucking, placed: Placed, found: ThreadW
     return tuple(notes)
 
 
-def thread_made(placed: Placed, found: ThreadWork) -> str:
+def thread_made(placed: Placed, thread_work: ThreadWork) -> str:
     """What running the die on, finishing and gauging make of a section: this thread, this long."""
-    return makes(thread=found.named, length=placed.far_mm - placed.near_mm)
+    return makes(thread=thread_work.named, length=placed.far_mm - placed.near_mm)
 
 
-def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation:
+def run_die(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Operation:
     """Run the die on, marked side first, in the way chosen to hold it."""
-    job, thread = work.job, found.thread
-    way, share = way_of(work, found), roughed(work, found)
-    end_mm = placed.far_mm - found.groove_width_mm
+    job, thread = work.job, thread_work.thread
+    way, share = way_of(work, thread_work), roughed(work, thread_work)
+    end_mm = placed.far_mm - thread_work.groove_width_mm
     overrun = chucking.overrun_mm if placed.number == chucking.placed[-1].number else 0.0
-    turns = _turns(found, placed.far_mm - placed.near_mm + overrun)
-    solid = die_torque(work, found)
-    if found.taper is not None:
+    turns = _turns(thread_work, placed.far_mm - placed.near_mm + overrun)
+    solid = die_torque(work, thread_work)
+    if thread_work.taper is not None:
         torque = solid
     else:
         torque = solid if way.power and not share else lighter(solid, share, "die", by_torque=way.by_torque)
@@ -172,13 +179,13 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -
     if way.power:
         figures |= under_power(work, thread, turns)
     figures |= {"unfinished": unfinished_length(thread), "torque": torque}
-    if found.mate is not None:
-        figures |= opening(found.thread, found.mate)
-    if found.taper is not None and torque.value > HAND_BEARS_NM:
+    if thread_work.mate is not None:
+        figures |= opening(thread_work.thread, thread_work.mate)
+    if thread_work.taper is not None and torque.value > HAND_BEARS_NM:
         figures["handle"] = handle_length(torque)
     elif not way.power:
         figures["force"] = hand_force(torque)
-    if job.method.finish == "run-out" and found.shoulder and found.taper is None:
+    if job.method.finish == "run-out" and thread_work.shoulder and thread_work.taper is None:
         figures["counterbore"], figures["counterbore_depth"] = counterbore(thread)
     return Operation(
         key=keyed("thread", placed.section.id),
@@ -190,20 +197,20 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -
         tool=f"{thread.designation} {way.tool}",
         edge="marked side first",
         cautions=(*way.cautions, *work.hazards),
-        notes=_thread_notes(work, chucking, placed, found, torque),
+        notes=_thread_notes(work, chucking, placed, thread_work, torque),
         cut=Cut(end_mm + overrun, placed.near_mm, thread.major_mm, thread.minor_mm),
         chucking=chucking.number,
         thread=thread,
-        class_name=found.class_name,
-        makes=thread_made(placed, found),
+        class_name=thread_work.class_name,
+        makes=thread_made(placed, thread_work),
     )
 
 
-def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, found: ThreadWork) -> Operation | None:
+def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Operation | None:
     """Turn the die round and finish up to the shoulder, where that was chosen."""
-    if not found.shoulder or found.taper is not None or work.job.method.finish != "die-turned-round":
+    if not thread_work.shoulder or thread_work.taper is not None or work.job.method.finish != "die-turned-round":
         return None
-    thread = found.thread
+    thread = thread_work.thread
     gap = Figure(
         "stop short by",
         TURNED_ROUND_STOP * thread.pitch,
@@ -229,13 +236,13 @@ def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, found: Th
         sentence="Turn the die round in its holder, same setting. Run it down and {turns} on; stop {gap} short.",
         headline="turns",
         figures={"turns": turns, "gap": gap},
-        tool=f"{thread.designation} {way_of(work, found).tool}",
+        tool=f"{thread.designation} {way_of(work, thread_work).tool}",
         edge="plain side first",
-        cautions=() if way_of(work, found).off_lathe else (cautions.DIE_BY_HAND,),
+        cautions=() if way_of(work, thread_work).off_lathe else (cautions.DIE_BY_HAND,),
         notes=("Always by hand: feel for the shoulder.",),
         cut=Cut(far, far - UNFINISHED_THREADS * thread.pitch_mm, thread.major_mm, thread.minor_mm),
         chucking=chucking.number,
         thread=thread,
-        class_name=found.class_name,
-        makes=thread_made(placed, found),
+        class_name=thread_work.class_name,
+        makes=thread_made(placed, thread_work),
     )

@@ -147,11 +147,11 @@ def _diameter(work: Work, placed: Placed) -> Figure:
     )
 
 
-def left_on(found: ThreadWork | None, bar_mm: float) -> bool:
+def left_on(thread_work: ThreadWork | None, bar_mm: float) -> bool:
     """Whether a bar is left as it is for a thread: a skin over its blank, and nowhere over the nominal size."""
-    if found is None or bar_mm > max(found.thread.major_mm, found.blank_mm) + _CUT_MM:
+    if thread_work is None or bar_mm > max(thread_work.thread.major_mm, thread_work.blank_mm) + _CUT_MM:
         return False
-    return found.blank_mm < bar_mm < found.blank_mm + LEAST_TURNED_MM
+    return thread_work.blank_mm < bar_mm < thread_work.blank_mm + LEAST_TURNED_MM
 
 
 def turn(work: Work, chucking: Chucking) -> Iterator[Operation]:
