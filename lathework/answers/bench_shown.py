@@ -16,6 +16,7 @@ from lathework.cutting.next_cut import CutState, NextCut
 from lathework.dies.setting import DieAdvice
 from lathework.drawing.part.layout import SMALL
 from lathework.drawing.part.view import part_sheet
+from lathework.drawing.shapes import Sheet
 from lathework.gauging.wires import MEANINGS, Verdict
 from lathework.units import BothUnits
 
@@ -147,6 +148,13 @@ def _advice(advice: DieAdvice) -> AdviceShown:
     return AdviceShown(advice.move, advice.order, advice.recut, maybe_shown(advice.eighths))
 
 
+def _drawing(now: Bench) -> Sheet:
+    """The work as the step in hand finds it; finished when every piece is made."""
+    if now.step is None:
+        return part_sheet(now.plan, SMALL)
+    return part_sheet(now.plan, SMALL, now.step.chucking, step=now.step.key)
+
+
 def bench_shown(whole: Progress) -> BenchShown:
     """The bench: the part and piece in hand, the step, what to do and what was read."""
     now = whole.bench
@@ -171,5 +179,5 @@ def bench_shown(whole: Progress) -> BenchShown:
         unread=now.unread,
         zero=now.zero,
         outdated=now.outdated,
-        drawing=sheet_shown(part_sheet(now.plan, SMALL, now.step.chucking if now.step else 1)),
+        drawing=sheet_shown(_drawing(now)),
     )

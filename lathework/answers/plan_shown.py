@@ -121,7 +121,7 @@ def _drawings(plan: Plan, end: int | None) -> tuple[SheetShown | None, ...]:
     """A drawing of each chucking; where `end` says which one is looked at, of that one alone."""
     seen = None if end is None else min(end, len(plan.chuckings))
     return tuple(
-        sheet_shown(part_sheet(plan, WIDE, chucking.number)) if seen in (None, chucking.number) else None
+        sheet_shown(part_sheet(plan, WIDE, chucking.number, step="")) if seen in (None, chucking.number) else None
         for chucking in plan.chuckings
     )
 

@@ -11,11 +11,12 @@ from lathework.drawing.svg import path_data
 
 @dataclass(frozen=True)
 class PathShown:
-    """Path data with its role; `step` when it belongs to one."""
+    """Path data with its role; `step` when it shows one, `steps` where it is there at some alone."""
 
     role: Role
     d: str
     step: str
+    steps: tuple[str, ...]
 
 
 @dataclass(frozen=True)
@@ -48,7 +49,7 @@ def sheet_shown(sheet: Sheet) -> SheetShown:
         width=sheet.width,
         height=sheet.height,
         title=sheet.title,
-        paths=tuple(PathShown(p.role, path_data(p.lines, closed=p.closed), p.step) for p in sheet.paths),
+        paths=tuple(PathShown(p.role, path_data(p.lines, closed=p.closed), p.step, p.steps) for p in sheet.paths),
         labels=tuple(
             LabelShown(round(v.x, 1), round(v.y, 1), v.inch, v.mm, v.anchor, v.field, v.step) for v in sheet.labels
         ),

@@ -27,6 +27,7 @@ Role = Literal[
     "clash",
     "leader",
     "hidden",
+    "aim",
     "bore",
 ]
 
@@ -37,7 +38,9 @@ HATCH_GAP = 7.0
 
 @dataclass(frozen=True, slots=True)
 class Path:
-    """One or more polylines drawn alike; `step` ties it to an operation, `closed` fills it.
+    """One or more polylines drawn alike; `closed` fills it.
+
+    `step` ties it to the operation that it shows, `steps` to those at which it is there; () is at all.
 
     The lines of role "hatch" are the areas to be filled with section lines.
     """
@@ -46,6 +49,7 @@ class Path:
     lines: tuple[Line, ...]
     closed: bool = False
     step: str = ""
+    steps: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)

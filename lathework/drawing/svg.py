@@ -26,6 +26,7 @@ _STYLE: dict[Role, str] = {
     "bore": "fill:#fff;stroke:#000;stroke-width:1.4;stroke-linejoin:round",
     "hidden": "fill:none;stroke:#000;stroke-width:.9;stroke-dasharray:6 4",
     "leader": "fill:none;stroke:#000;stroke-width:.5",
+    "aim": "",
     "removal": "",
     "tool": "",
 }

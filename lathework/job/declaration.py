@@ -25,7 +25,7 @@ LONGEST_NOTE, LONGEST_WORDS = 2000, 600
 """Characters of notes, and of what is done when the part is made."""
 MOST_PIECES, MOST_OTHERS, MOST_SECTIONS, MOST_BORES = 500, 5, 16, 6
 MOST_RUN_DOWN = 200.0
-STOCK_SIZE, BAR = Span("A bar size", 1, 150), Span("A bar length", 20, 6000)
+STOCK_SIZE, BAR = Span("A bar size", 1, 150), Span("A bar length", 5, 6000)
 ACROSS, ALONG = Span("A diameter", 0.5, 150), Span("A length", 0.2, 600)
 CHAMFER, BLADE = Span("A chamfer", 0.05, 20), Span("A blade width", 0.4, 8)
 MATE_BORE, FLANKS = Span("The mate's bore", 0.3, 300), Span("The mate's pitch diameter", 0.3, 300)
@@ -41,7 +41,7 @@ STOCK = Group(
             "diameter, or width across flats; of a bolt, its shank; of a kept part, where it is worked",
             optional=False,
         ),
-        "bar_length": Extent(BAR, "how long the bars are"),
+        "bar_length": Extent(BAR, "how long the bars are; of a bolt, how long it is under its head now"),
     },
 )
 SECTION = Group(

@@ -2,24 +2,18 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
-from dataclasses import dataclass
-from typing import Any, Literal, get_args
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass, field
+from typing import Any
 
 from lathework.declared import Choice, Field, Group, Json
-from lathework.errors import InvalidDocument
+from lathework.errors import InputError, InvalidDocument
+from lathework.job.beginnings import Start
 from lathework.job.declaration import FORMAT, METHOD, SECTION, SETUP, VERSION
+from lathework.job.document import read_document
+from lathework.threads.designation import read_called
 from lathework.units import LengthUnit
 
-Start = Literal["stud", "rod", "screw", "plug", "nut"]
-STARTS: tuple[Start, ...] = get_args(Start)
-WORDS: Mapping[Start, tuple[str, str]] = {
-    "stud": ("thread at one end, the rest as bought", "a stud, a bolt without its head"),
-    "rod": ("thread at both ends", "a tie rod"),
-    "screw": ("thread, turned shank, head of bar size", "a cheese-headed screw"),
-    "plug": ("thread, head milled to a hexagon", "a plug, a hexagon-headed bolt"),
-    "nut": ("nut or cap: hexagon bar with a tapped hole", "through where no depth is typed"),
-}
 USUAL: Mapping[str, str] = {
     "blank_school": "pitch-fraction",
     "finish": "groove",
@@ -43,40 +37,64 @@ _FORM: Mapping[str, str] = {
     "part.sections.0.length": "threaded",
     "method.finish": "finish",
 }
+_SCREW = {
+    "part.sections.1.across": "shank",
+    "part.sections.1.length": "shank_length",
+    "part.sections.2.length": "overall",
+}
+_TAPPED = {
+    "part.bores.0.thread": "thread",
+    "part.bores.0.depth": "threaded",
+    "part.sections.0.length": "overall",
+}
 _FORMS: Mapping[Start, Mapping[str, str]] = {
     "stud": {"part.sections.1.length": "overall"},
-    "rod": {"part.sections.1.length": "overall"},
-    "screw": {
-        "part.sections.1.across": "shank",
-        "part.sections.1.length": "shank_length",
-        "part.sections.2.length": "overall",
+    "rod": {
+        "part.sections.1.length": "overall",
+        "part.sections.2.thread": "thread",
+        "part.sections.2.length": "threaded",
     },
+    "screw": _SCREW,
     "plug": {"part.sections.1.across": "flats", "part.sections.1.length": "overall"},
-    "nut": {
-        "part.bores.0.thread": "thread",
-        "part.bores.0.depth": "threaded",
-        "part.sections.0.length": "overall",
-    },
+    "all-thread": {"part.sections.0.length": "overall"},
+    "nut": _TAPPED,
+    "body": _TAPPED,
+    "bolt": {"part.sections.1.length": "overall", "part.stock.bar_length": "present"},
+    "sample": _SCREW,
 }
+_READ = {
+    "thread": ("s1", "measured"),
+    "threaded": ("s1", "measured_length"),
+    "shank": ("s2", "measured"),
+    "shank_length": ("s2", "measured_length"),
+    "stock": ("s3", "measured"),
+}
+"""Where a document keeps what a sample measured, by section and field, for each size that was read off it."""
 
 
 @dataclass(frozen=True, slots=True)
 class Typed:
-    """What the person typed of a new job: text, a bare number in `unit`; "" where the start does not ask."""
+    """What the person typed of a new job: text, a bare number in `unit`; "" where the start does not ask.
+
+    `present` is a bolt's length under its head before it is cut down; `readings` are what a sample measured, by the
+    field of the size that was decided.
+    """
 
     start: Start
     unit: LengthUnit
-    title: str
-    thread: str
-    quantity: str
-    material: str
-    stock: str
+    title: str = ""
+    thread: str = ""
+    quantity: str = ""
+    material: str = "mild-steel"
+    stock: str = ""
     threaded: str = ""
     shank: str = ""
     shank_length: str = ""
     flats: str = ""
     overall: str = ""
+    present: str = ""
     finish: str = ""
+    readings: Mapping[str, str] = field(default_factory=dict)
 
 
 def _usual(group: Group) -> Json:
@@ -111,11 +129,13 @@ def _sections(typed: Typed) -> list[Json]:
         return _section(own, "thread", thread=typed.thread, length=typed.threaded)
 
     match typed.start:
-        case "nut":
+        case "nut" | "body":
             return [_section("s1", "bar")]
+        case "all-thread":
+            return [_section("s1", "thread", thread=typed.thread)]
         case "rod":
             return [thread("s1"), _section("s2", "bar"), thread("s3")]
-        case "screw":
+        case "screw" | "sample":
             shank = _section("s2", "round", across=typed.shank, length=typed.shank_length)
             return [thread("s1"), shank, _section("s3", "bar")]
         case "plug":
@@ -124,9 +144,24 @@ def _sections(typed: Typed) -> list[Json]:
             return [thread("s1"), _section("s2", "bar")]
 
 
+def _measured(sections: list[Json], readings: Mapping[str, str]) -> list[Json]:
+    """The sections with what a sample measured beside what was decided."""
+    by_id = {section["id"]: dict(section) for section in sections}
+    for size, reading in readings.items():
+        own, place = _READ.get(size, ("", ""))
+        if own in by_id:
+            by_id[own][place] = reading
+    return list(by_id.values())
+
+
+def _stock(typed: Typed) -> Json:
+    form = {"nut": "hexagon", "bolt": "bolt"}.get(typed.start, "round")
+    return {"form": form, "across": typed.stock, "bar_length": typed.present}
+
+
 def new_document(typed: Typed, method: Json | None, setup: Json | None, identified: Any = None) -> Json:
     """The document of a new job; `method` and `setup` are those of the last job, None where there was none."""
-    nut = typed.start == "nut"
+    tapped = typed.start in ("nut", "body")
     own, lathe = of_the_shop(typed.unit, method, setup)
     hole = {"id": "b1", "end": "right", "thread": typed.thread, "across": "", "depth": typed.threaded, "at": ""}
     return {
@@ -144,9 +179,9 @@ def new_document(typed: Typed, method: Json | None, setup: Json | None, identifi
             "name": "",
             "overall_length": typed.overall,
             "afterwards": "",
-            "stock": {"form": "hexagon" if nut else "round", "across": typed.stock, "bar_length": ""},
-            "sections": _sections(typed),
-            "bores": [{**hole, "cut": "tap"}] if nut else [],
+            "stock": _stock(typed),
+            "sections": _measured(_sections(typed), typed.readings),
+            "bores": [{**hole, "cut": "tap"}] if tapped else [],
         },
         "others": [],
         "method": own | ({"finish": typed.finish} if typed.finish else {}),
@@ -156,10 +191,37 @@ def new_document(typed: Typed, method: Json | None, setup: Json | None, identifi
     }
 
 
-def beside_the_form(errors: InvalidDocument, start: Start) -> InvalidDocument:
-    """The errors of a new document beside what was typed: a second end repeats what the first said, and is left out."""
-    shown = {**_FORM, **_FORMS[start]}
-    told = [error.at(shown[error.field]) for error in errors.errors if error.field in shown]
+def form_field(start: Start, path: str) -> str:
+    """The field of a start's form that gives a document its field at `path`; "" where none does."""
+    return {**_FORM, **_FORMS[start]}.get(path, "")
+
+
+def _which_thread(typed: Typed) -> Iterator[InputError]:
+    """The question that the thread of a form leaves open: a document that is kept may say "1/4 BSP", a new job asks."""
+    try:
+        read_called(typed.thread)
+    except InputError as error:
+        yield error.at("thread")
+
+
+def check_start(typed: Typed, document: Json) -> None:
+    """Raise InvalidDocument where a form cannot become its `document`, told beside what was typed.
+
+    A second end repeats what the first said, and is left out.
+    """
+    told, rest = list(_which_thread(typed)), []
+    asked = bool(told)
+    try:
+        read_document(document)
+    except InvalidDocument as invalid:
+        for error in invalid.errors:
+            place = form_field(typed.start, error.field)
+            if not place:
+                rest.append(error)
+            elif place != "thread" or not asked:
+                told.append(error.at(place))
     said = {error.message for error in told}
-    rest = [error for error in errors.errors if error.field not in shown and error.message not in said]
-    return InvalidDocument((*told, *rest), len(told) + len(rest))
+    once = list({(error.field, error.message): error for error in told}.values())
+    left = [error for error in rest if error.message not in said]
+    if once or left:
+        raise InvalidDocument((*once, *left), len(once) + len(left))

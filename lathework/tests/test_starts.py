@@ -5,20 +5,24 @@ from __future__ import annotations
 import unittest
 from dataclasses import replace
 
+from hypothesis import given
+from hypothesis import strategies as st
+
+from lathework.answers.start_shown import beginnings_shown, start_sketch
 from lathework.errors import InvalidDocument
+from lathework.job.beginnings import BEGINNINGS, STARTS, Start
 from lathework.job.declaration import METHOD, SETUP
 from lathework.job.document import read_document
-from lathework.job.starts import OF_THE_JOB, STARTS, WORDS, Typed, beside_the_form, new_document, of_the_shop
+from lathework.job.starts import OF_THE_JOB, Typed, check_start, new_document, of_the_shop
 from lathework.planning.plan import make_plan
 
 STUD = Typed(
-    "stud",
-    "in",
-    "Levelling studs",
-    "3/8-16",
-    "6",
-    "mild-steel",
-    "1/2",
+    start="stud",
+    unit="in",
+    title="Levelling studs",
+    thread="3/8-16",
+    quantity="6",
+    stock="1/2",
     threaded="1-1/4",
     overall="2",
     shank="7/16",
@@ -29,7 +33,7 @@ STUD = Typed(
 
 class Starts(unittest.TestCase):
     def test_every_start_can_be_planned(self) -> None:
-        self.assertEqual(tuple(WORDS), STARTS)
+        self.assertEqual(tuple(beginning.code for beginning in BEGINNINGS), STARTS)
         for start in STARTS:
             with self.subTest(start):
                 made = read_document(new_document(replace(STUD, start=start, threaded="1/2"), None, None))
@@ -41,7 +45,11 @@ class Starts(unittest.TestCase):
             ("rod", ["thread", "bar", "thread"]),
             ("screw", ["thread", "round", "bar"]),
             ("plug", ["thread", "hexagon"]),
+            ("all-thread", ["thread"]),
             ("nut", ["bar"]),
+            ("body", ["bar"]),
+            ("bolt", ["thread", "bar"]),
+            ("sample", ["thread", "round", "bar"]),
         ):
             made = new_document(replace(STUD, start=start), None, None)  # type: ignore[arg-type]  # of the list
             self.assertEqual([one["shape"] for one in made["part"]["sections"]], shapes)
@@ -69,14 +77,76 @@ class Starts(unittest.TestCase):
             ({"quantity": "none"}, "stud", "quantity"),
         ):
             typed = replace(STUD, start=start, **changes)  # type: ignore[arg-type]  # texts all
-            with self.subTest(changes), self.assertRaises(InvalidDocument) as told:
-                read_document(new_document(typed, None, None))
-            fields = [error.field for error in beside_the_form(told.exception, start).errors]  # type: ignore[arg-type]
-            self.assertIn(field, fields)
+            self.assertIn(field, self.wrong(typed), changes)
+
+    def wrong(self, typed: Typed) -> list[str]:
+        with self.assertRaises(InvalidDocument) as told:
+            check_start(typed, new_document(typed, None, None))
+        return [error.field for error in told.exception.errors]
 
     def test_a_rod_tells_its_thread_once(self) -> None:
-        with self.assertRaises(InvalidDocument) as told:
-            read_document(new_document(replace(STUD, start="rod", thread="3/8-17"), None, None))
-        fields = [one.field for one in beside_the_form(told.exception, "rod").errors]
+        fields = self.wrong(replace(STUD, start="rod", thread="3/8-17"))
         self.assertEqual(fields.count("thread"), 1)
         self.assertFalse([field for field in fields if "." in field], "a path nobody typed at")
+
+    def test_a_sample_keeps_what_it_measured_beside_what_was_decided(self) -> None:
+        readings = {"shank": "0.431", "thread": "0.369", "overall": "1.97"}
+        typed = replace(STUD, start="sample", threaded="1/2", readings=readings)
+        first, shank, head = new_document(typed, None, None)["part"]["sections"]
+        self.assertEqual((shank["across"], shank["measured"]), ("7/16", "0.431"))
+        self.assertEqual((first["measured"], head["measured"]), ("0.369", ""))
+
+    def test_a_bolt_says_how_long_it_is_now(self) -> None:
+        typed = replace(STUD, start="bolt", stock="3/8", present="4", threaded="1/2")
+        stock = new_document(typed, None, None)["part"]["stock"]
+        self.assertEqual((stock["form"], stock["bar_length"]), ("bolt", "4"))
+
+
+class Sketches(unittest.TestCase):
+    """A form is drawn however little of it is filled, and never told what nobody typed."""
+
+    def test_an_empty_form_is_drawn_without_a_figure(self) -> None:
+        for start in STARTS:
+            with self.subTest(start):
+                sketch = start_sketch(Typed(start, "mm"), None, None)
+                assert sketch.drawing is not None
+                self.assertEqual((sketch.drawing.labels, sketch.errors), ((), ()))
+
+    def test_what_was_typed_is_told(self) -> None:
+        typed = Typed("stud", "mm", thread="M8", threaded="20", overall="60")
+        sketch = start_sketch(typed, None, None)
+        assert sketch.drawing is not None
+        self.assertEqual({label.mm for label in sketch.drawing.labels}, {"M8", "20.00", "40.00", "60.00"})
+        self.assertEqual((sketch.unit, sketch.setup["groove_blade"]), ("mm", "3"))
+
+    def test_a_name_of_two_threads_is_asked_about(self) -> None:
+        """1/4 BSP is G1/4, that seals on a washer, or R1/4, that seals on its thread (ISO 228-1, ISO 7-1)."""
+        asked = start_sketch(Typed("plug", "mm", thread="1/4 bsp"), None, None).errors
+        self.assertEqual([error.field for error in asked], ["thread"])
+        self.assertEqual(asked[0].choices[:2], ("G1/4", "R1/4"))
+
+    def test_sizes_that_do_not_fit_are_told_and_not_drawn(self) -> None:
+        sketch = start_sketch(Typed("stud", "mm", thread="M8", threaded="70", overall="60"), None, None)
+        self.assertIsNone(sketch.drawing)
+        self.assertIn("overall", [error.field for error in sketch.errors])
+
+    @given(
+        st.sampled_from(STARTS),
+        st.sampled_from(("", "M3", "M24", "1/4-20", "G1/2", "2 BA", "R1/2", "no thread", "3/8")),
+        st.dictionaries(
+            st.sampled_from(("stock", "threaded", "shank", "shank_length", "flats", "overall", "present")),
+            st.sampled_from(("", "3", "12", "40", "250", "1/2", "wide")),
+        ),
+    )
+    def test_any_form_is_drawn_or_says_why_not(self, start: Start, thread: str, sizes: dict[str, str]) -> None:
+        sketch = start_sketch(Typed(start, "mm", thread=thread, **sizes), None, None)  # type: ignore[arg-type]
+        if sketch.drawing is None:
+            self.assertTrue(any(size.strip() for size in sizes.values()))
+            return
+        for path in sketch.drawing.paths:
+            self.assertNotIn("nan", path.d)
+
+    def test_every_beginning_has_a_picture(self) -> None:
+        shown = beginnings_shown()
+        self.assertEqual(len({one.name for one in shown}), len(STARTS) + 2)
+        self.assertTrue(all(one.picture.paths for one in shown))

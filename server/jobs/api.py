@@ -15,6 +15,7 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Body, Header, Query, Router
 
 from lathework.answers.plan_shown import PlanShown, plan_shown
+from lathework.answers.start_shown import BeginningShown, StartSketch, beginnings_shown, start_sketch
 from lathework.answers.values import FigureShown, figures_shown
 from lathework.drawing.part.layout import WIDE
 from lathework.drawing.part.view import part_sheet
@@ -24,7 +25,7 @@ from lathework.errors import InputError, InvalidDocument
 from lathework.job.declaration import MOST_OTHERS
 from lathework.job.document import read_document
 from lathework.job.repair import AskedRepair, stud_repair
-from lathework.job.starts import Typed, beside_the_form, new_document, of_the_shop
+from lathework.job.starts import check_start, new_document, of_the_shop
 from lathework.planning.plan import make_plan
 from lathework.units import LengthUnit
 from server.jobs import closed
@@ -136,12 +137,22 @@ def start_job(request: HttpRequest, document: JobDocument, key: ActKey = "") -> 
 @acting
 def new_job(request: HttpRequest, payload: StartIn, key: ActKey = "") -> HttpResponse:
     """Start a job from a few sizes; what is wrong is told beside what was typed."""
-    typed = payload.model_dump(exclude_none=True)
-    own = {name: typed.pop(name, None) for name in ("method", "setup", "identified")}
-    try:
-        return _job(documents.start_job(new_document(Typed(**typed), **own), key), status=201)
-    except InvalidDocument as wrong:
-        raise beside_the_form(wrong, payload.start) from wrong
+    identified = payload.identified.model_dump() if payload.identified else None
+    document = new_document(payload.typed, payload.method, payload.setup, identified)
+    check_start(payload.typed, document)
+    return _job(documents.start_job(document, key), status=201)
+
+
+@router.get("/beginnings", response=list[BeginningShown])
+def beginnings(request: HttpRequest) -> HttpResponse:
+    """What a job may begin as, with pictures, and what each asks for."""
+    return answer(beginnings_shown())
+
+
+@router.post("/new/sketch", response={200: StartSketch, **PROBLEMS})
+def sketch(request: HttpRequest, payload: StartIn) -> HttpResponse:
+    """The part that a form describes so far: the answer to a keystroke, not stored."""
+    return answer(start_sketch(payload.typed, payload.method, payload.setup))
 
 
 @router.post("/import", response={201: JobShown, **PROBLEMS})

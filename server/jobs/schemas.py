@@ -8,6 +8,7 @@ from ninja import Field
 from pydantic import BaseModel
 
 from lathework.job.declaration import JOB
+from lathework.job.starts import Typed
 from server.jobs.document_model import Strict, model
 
 
@@ -45,24 +46,12 @@ else:
 
 
 class StartIn(Strict):
-    """A new job as typed: what it starts as, its sizes; method and set-up of the last job, null for the usual ones.
+    """A new job as typed: what it starts as and its sizes; method and set-up of the last job, null for the usual ones.
 
     What is missing in the last job's is as usual, what is not known is left: a browser may have kept it for years.
     """
 
-    start: Literal["stud", "rod", "screw", "plug", "nut"]
-    unit: Literal["in", "mm"]
-    title: str
-    thread: str
-    quantity: str
-    material: str
-    stock: str
-    threaded: str = ""
-    shank: str = ""
-    shank_length: str = ""
-    flats: str = ""
-    overall: str = ""
-    finish: str = ""
+    typed: Typed
     method: dict[str, str] | None = None
     setup: dict[str, str] | None = None
     identified: IdentifiedIn | None = None

@@ -14,7 +14,7 @@ from lathework.answers.size import size
 from lathework.answers.size_shown import SizeShown, size_shown
 from lathework.answers.values import Shown, length_shown
 from lathework.gauging.wires import MEANINGS
-from lathework.job import starts, words
+from lathework.job import words
 from lathework.lengths import Span, read_length, within
 from lathework.part.sample import nominals
 from lathework.threads.designation import read_called
@@ -60,7 +60,6 @@ class Choices:
     tappings: tuple[ChoiceShown, ...]
     cutters: tuple[ChoiceShown, ...]
     hazards: tuple[ChoiceShown, ...]
-    starts: tuple[ChoiceShown, ...]
     verdicts: tuple[ChoiceShown, ...]
 
 
@@ -126,7 +125,6 @@ def choices(request: HttpRequest) -> HttpResponse:
             tappings=_choices(words.TAPPINGS),
             cutters=_choices(words.CUTTERS),
             hazards=_choices(words.HAZARDS),
-            starts=_choices(starts.WORDS),
             verdicts=tuple(
                 ChoiceShown(verdict.code, verdict.words, "passes" if verdict.passes else "does not pass")
                 for verdict in MEANINGS.values()

@@ -97,7 +97,7 @@ def csrf_failure(request: HttpRequest, reason: str = "") -> HttpResponse:
 
 def _field(location: tuple[Any, ...]) -> str:
     """The path of a field from where the framework found it: ("body", "document", "title") is "title"."""
-    skipped = {"body", "query", "path", "document", "payload"}
+    skipped = {"body", "query", "path", "document", "payload", "typed"}
     return ".".join(str(part) for part in location if part not in skipped)
 
 

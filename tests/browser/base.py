@@ -90,6 +90,15 @@ class BrowserCase(unittest.TestCase):
         if url.scheme in ("http", "https", "ws", "wss"):
             self.hosts.add(url.netloc)
 
+    def start_job(self, shape: str, typed: dict[str, str]) -> None:
+        """Start a job from its picture, to the plan."""
+        self.page.goto("/")
+        self.page.get_by_role("button", name="Start a job").click()
+        self.page.get_by_role("radio", name=shape).click()
+        self.fill_job(typed)
+        self.page.get_by_role("button", name="Show the plan").click()
+        expect(self.page).to_have_title("Job plan · Conch")
+
     def fill_job(self, typed: dict[str, str]) -> None:
         """Fill the form that starts a job, by its labels."""
         form = self.page.get_by_role("form", name="Start a job")

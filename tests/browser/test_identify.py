@@ -29,18 +29,19 @@ class IdentifyPage(BrowserCase):
         page.get_by_label("Flank angle").select_option("60")
         expect(page.get_by_role("list", name="Candidates")).to_contain_text("the 60 degree leaf fits")
         page.get_by_role("button", name="Make it a job's thread").click()
+        page.get_by_role("radio", name="thread at one end").click()
         form = page.get_by_role("form", name="Start a job")
         expect(form.get_by_role("textbox", name="Thread", exact=True)).to_have_value("3/8-16 UNC")
         self.fill_job(
             {
-                "What is it, in words": "Replacement stud",
+                "What is it": "Replacement stud",
                 "How many": "1",
                 "Bar diameter, in": "1/2",
                 "Thread length, in": "1",
                 "Overall length, in": "2",
             }
         )
-        page.get_by_role("button", name="Start the job").click()
+        page.get_by_role("button", name="Show the plan").click()
         expect(page).to_have_title("Job plan · Conch")
         expect(page.get_by_text(re.compile("Identified, .* certain: outside 0.368; tpi 16; angle 60"))).to_be_visible()
         page.goto("/log?q=0.368")

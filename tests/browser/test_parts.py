@@ -11,14 +11,6 @@ from tests.browser.base import BrowserCase
 
 
 class Parts(BrowserCase):
-    def start(self, shape: str, typed: dict[str, str]) -> None:
-        self.page.goto("/")
-        self.page.get_by_role("button", name="Start a job").first.click()
-        self.page.get_by_label("Shape").select_option(shape)
-        self.fill_job(typed)
-        self.page.get_by_role("button", name="Start the job").click()
-        expect(self.page).to_have_title("Job plan · Conch")
-
     def field(self, name: str) -> Locator:
         return self.page.get_by_role("textbox", name=name, exact=True)
 
@@ -36,12 +28,10 @@ class Parts(BrowserCase):
     def test_a_double_ended_tie_rod(self) -> None:
         """M10 at both ends of 160 mm of 12 mm bar; then sawn blanks, held by the body; then the other end left-hand."""
         page = self.page
-        page.goto("/")
-        page.get_by_role("button", name="mm", exact=True).click()
-        self.start(
-            "rod",
+        self.start_job(
+            "thread at both ends",
             {
-                "What is it, in words": "Shutter tie rods",
+                "What is it": "Shutter tie rods",
                 "Thread": "M10",
                 "How many": "4",
                 "Bar diameter, mm": "12",
@@ -73,10 +63,10 @@ class Parts(BrowserCase):
     def test_a_hexagon_headed_plug_from_round_bar(self) -> None:
         """1/2-13 with a 3/4 hexagon out of 7/8 round: 0.866 over the corners, 0.058 off each flat."""
         page = self.page
-        self.start(
-            "plug",
+        self.start_job(
+            "plug with a hexagon",
             {
-                "What is it, in words": "Blanking plug",
+                "What is it": "Blanking plug",
                 "Thread": "1/2-13",
                 "How many": "2",
                 "Bar diameter, in": "7/8",
@@ -109,10 +99,10 @@ class Parts(BrowserCase):
     def test_a_blind_tapped_body(self) -> None:
         """A plain stud given a hole: 3/8-16, 3/4 deep, from the left end; its steps, and its depth, follow."""
         page = self.page
-        self.start(
-            "stud",
+        self.start_job(
+            "thread at one end",
             {
-                "What is it, in words": "Valve body",
+                "What is it": "Valve body",
                 "Thread": "3/4-16",
                 "How many": "1",
                 "Bar diameter, in": "1",
@@ -142,15 +132,13 @@ class Parts(BrowserCase):
     def test_a_cap_from_hexagon_bar(self) -> None:
         """M12, 10 deep in 22 of hexagon, 30 long: no thread outside, drilled for a second tap, parted."""
         page = self.page
-        page.goto("/")
-        page.get_by_role("button", name="mm", exact=True).click()
-        self.start(
-            "nut",
+        self.start_job(
+            "nut or cap",
             {
-                "What is it, in words": "Grease cap",
+                "What is it": "Grease cap",
                 "Thread": "M12",
                 "How many": "2",
-                "Bar across flats, mm": "22",
+                "Bar across the flats, mm": "22",
                 "Thread depth, mm": "10",
                 "Overall length, mm": "30",
             },
@@ -175,10 +163,10 @@ class Parts(BrowserCase):
 
     def test_sections_are_added_moved_and_taken_out(self) -> None:
         page = self.page
-        self.start(
-            "stud",
+        self.start_job(
+            "thread at one end",
             {
-                "What is it, in words": "Roller spindle",
+                "What is it": "Roller spindle",
                 "Thread": "3/8-16",
                 "How many": "1",
                 "Bar diameter, in": "3/4",
@@ -207,10 +195,10 @@ class Parts(BrowserCase):
     def test_a_sample_is_copied_with_both_sizes_kept(self) -> None:
         """A worn 3/8 reads 0.369: the nominal is offered, the person decides, the reading stays beside it."""
         page = self.page
-        self.start(
-            "screw",
+        self.start_job(
+            "shouldered screw",
             {
-                "What is it, in words": "Worn pivot",
+                "What is it": "Worn pivot",
                 "Thread": "1/4-20",
                 "How many": "1",
                 "Bar diameter, in": "5/8",
@@ -231,10 +219,10 @@ class Parts(BrowserCase):
 
     def test_the_caution_is_read_before_the_bench_goes_on(self) -> None:
         page = self.page
-        self.start(
-            "stud",
+        self.start_job(
+            "thread at one end",
             {
-                "What is it, in words": "Hoist pin",
+                "What is it": "Hoist pin",
                 "Thread": "3/8-16",
                 "How many": "1",
                 "Bar diameter, in": "1/2",

@@ -33,13 +33,14 @@ class Several(BrowserCase):
 
     def open_repair(self) -> Locator:
         self.page.goto("/")
-        self.page.get_by_role("button", name="Repair a worn end").click()
+        self.page.get_by_role("button", name="Start a job").click()
+        self.page.get_by_role("radio", name="worn end to repair").click()
         return self.page.get_by_role("form", name="Stud repair")
 
     def test_a_stud_repair(self) -> None:
         """1/2 BSF in 1-1/4: in 1/2, clamped 7/8, washer 3/32, nut .45, out 1/8: 2.044; three parts, made in turn."""
         page, form = self.page, self.open_repair()
-        form.get_by_role("textbox", name="What is it, in words").fill("Winding spindle")
+        form.get_by_role("textbox", name="What is it").fill("Winding spindle")
         form.get_by_role("textbox", name="Diameter of the part, in").fill("1-1/4")
         form.get_by_role("textbox", name="Thread of the stud").fill("1/2 bsf")
         form.get_by_role("textbox", name="Its face to the washer, in").fill("7/8")
@@ -114,34 +115,29 @@ class Several(BrowserCase):
 
     def test_a_repair_that_cannot_be_made_says_why_beside_the_field(self) -> None:
         form = self.open_repair()
-        expect(form.get_by_role("textbox", name="What is it, in words")).to_be_focused()
+        expect(form.get_by_role("textbox", name="What is it")).to_be_focused()
         form.get_by_role("textbox", name="Diameter of the part, in").fill("1/2")
         form.get_by_role("textbox", name="Thread of the stud").fill("1/2 bsf")
         expect(form).to_contain_text("as large as the part it goes into")
         form.get_by_role("textbox", name="Thread of the stud").fill("1/2")
         expect(form.get_by_role("button", name="1/2-13 UNC")).to_be_visible()
         self.page.reload()
-        self.page.get_by_role("button", name="Repair a worn end").click()
         expect(form.get_by_role("textbox", name="Thread of the stud")).to_have_value("1/2")
 
     def test_a_tapped_body_with_its_cap(self) -> None:
         """A body tapped blind and drilled across, then a second part: the cap, threaded outside; one sheet for both."""
         page = self.page
-        page.goto("/")
-        page.get_by_role("button", name="mm", exact=True).click()
-        page.get_by_role("button", name="Start a job").click()
-        page.get_by_label("Shape").select_option("nut")
-        self.fill_job(
+        self.start_job(
+            "nut or cap",
             {
-                "What is it, in words": "Grease cup",
+                "What is it": "Grease cup",
                 "Thread": "M16x1",
                 "How many": "2",
-                "Bar across flats, mm": "24",
+                "Bar across the flats, mm": "24",
                 "Thread depth, mm": "10",
                 "Overall length, mm": "40",
-            }
+            },
         )
-        page.get_by_role("form", name="Start a job").get_by_role("button", name="Start the job").click()
         expect(page.get_by_role("button", name="Tap the hole")).to_be_visible()
         page.get_by_role("button", name="Add a hole across").click()
         self.field("Hole 2, drill").fill("3")

@@ -119,6 +119,7 @@ class EmptyStore(BrowserCase):
         """`3/8-16 x 1`: the thread is an inch long, or the screw; the person says which."""
         self.page.goto("/")
         self.page.get_by_role("button", name="Start a job").click()
+        self.page.get_by_role("radio", name="shouldered screw").click()
         form = self.page.get_by_role("form", name="Start a job")
         form.get_by_role("textbox", name="Thread", exact=True).fill("3/8-16 x 1")
         expect(form).to_contain_text("1 in behind the thread is the length of")
@@ -130,12 +131,12 @@ class EmptyStore(BrowserCase):
         """Every empty field is told at once; what was typed stays, also over a reload."""
         self.page.goto("/")
         self.page.get_by_role("button", name="Start a job").click()
-        self.fill_job({"What is it, in words": "Shutter latch pin", "Thread": "5/16 whitworth", "How many": "six"})
-        self.page.get_by_role("button", name="Start the job").click()
+        self.page.get_by_role("radio", name="shouldered screw").click()
+        self.fill_job({"What is it": "Shutter latch pin", "Thread": "5/16 whitworth", "How many": "six"})
+        self.page.get_by_role("button", name="Show the plan").click()
         form = self.page.get_by_role("form", name="Start a job")
         for told in ("5/16 BSW (18 per inch", "whole number from 1 to 500", "Nothing is entered here."):
             expect(form).to_contain_text(told)
         form.get_by_role("button", name="5/16 BSF").click()
         self.page.reload()
-        self.page.get_by_role("button", name="Start a job").click()
-        expect(form.get_by_role("textbox", name="What is it, in words")).to_have_value("Shutter latch pin")
+        expect(form.get_by_role("textbox", name="What is it")).to_have_value("Shutter latch pin")

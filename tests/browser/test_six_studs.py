@@ -24,22 +24,17 @@ class SixStuds(BrowserCase):
         self.close_and_find_it()
 
     def start_the_job(self) -> None:
-        page = self.page
-        page.goto("/")
-        page.get_by_role("button", name="Start a job").click()
-        self.fill_job(
+        self.start_job(
+            "thread at one end",
             {
-                "What is it, in words": "Levelling studs",
+                "What is it": "Levelling studs",
                 "Thread": "3/8-16",
                 "How many": "6",
                 "Bar diameter, in": "1/2",
                 "Thread length, in": "1.25",
                 "Overall length, in": "2-1/2",
-            }
+            },
         )
-        page.get_by_label("Metal").select_option("mild-steel")
-        page.get_by_role("button", name="Start the job").click()
-        expect(page).to_have_title("Job plan · Conch")
 
     def read_the_plan(self) -> None:
         """0.375 less a tenth of the pitch 0.0625 is 0.36875: 0.3688 to four decimals, halves up."""

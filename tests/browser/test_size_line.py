@@ -38,10 +38,10 @@ class SizeLine(BrowserCase):
         self.page.goto("/")
         self.ask("M8")
         answer = self.page.get_by_role("search")
-        expect(answer).to_contain_text("0.3150")
-        self.page.get_by_role("button", name="mm", exact=True).click()
-        self.ask("M8")
         expect(answer).to_contain_text("7.188")
+        self.page.get_by_role("button", name="in", exact=True).click()
+        self.ask("M8")
+        expect(answer).to_contain_text("0.3150")
 
     def test_offers_what_an_unclear_text_may_mean(self) -> None:
         self.page.goto("/")
@@ -64,5 +64,6 @@ class SizeLine(BrowserCase):
         self.page.goto("/log")
         self.ask("1/2-13")
         self.page.get_by_role("button", name="Start a job with it").click()
+        self.page.get_by_role("radio", name="thread at one end").click()
         form = self.page.get_by_role("form", name="Start a job")
         expect(form.get_by_role("textbox", name="Thread", exact=True)).to_have_value("1/2-13 UNC")

@@ -6,21 +6,21 @@ import AppRail from '@/features/shell/AppRail.vue'
 import SizeLine from '@/features/size/SizeLine.vue'
 import { useKeys } from '@/shared/state/useKeys'
 import { useShopTheme } from '@/shared/state/useShopTheme'
-import { useUnits } from '@/shared/figures/useUnits'
+import { MODES, turnUnits, useUnits } from '@/shared/figures/useUnits'
 
 const KeysHelp = defineAsyncComponent(() => import('@/features/shell/KeysHelp.vue'))
 
 const route = useRoute()
 const atBench = computed(() => route.meta.bench === true)
 const theme = useShopTheme(() => atBench.value)
-const { unit, toggle } = useUnits()
+const { mode } = useUnits()
 const sizing = ref(false)
 const helping = ref(false)
 
 useKeys([
   { key: '/', label: 'size line', run: () => (sizing.value = true), whenEmpty: true },
   { key: '?', label: 'keys', run: () => (helping.value = !helping.value), whenEmpty: true },
-  { key: 'u', label: 'inches or millimetres', run: toggle, whenEmpty: true },
+  { key: 'u', label: 'units: as the job, in, mm', run: turnUnits, whenEmpty: true },
   { key: 'Escape', label: 'close what is open', run: () => (helping.value = false) },
 ])
 </script>
@@ -35,13 +35,14 @@ useKeys([
           <SizeLine v-model:open="sizing" />
           <div class="units" role="group" aria-label="Units shown">
             <button
-              v-for="name in ['in', 'mm'] as const"
+              v-for="name in MODES"
               :key="name"
               type="button"
-              :aria-pressed="unit === name"
-              @click="unit = name"
+              :aria-pressed="mode === name"
+              @click="mode = name"
             >
-              {{ name }}
+              <template v-if="name === 'job'"><span class="long">as the&nbsp;</span>job</template>
+              <template v-else>{{ name }}</template>
             </button>
           </div>
           <button type="button" class="plain" @click="theme.toggle()">
@@ -80,6 +81,7 @@ useKeys([
 }
 .units {
   margin-left: auto;
+  flex: none;
   display: flex;
   border: 1px solid var(--line);
   border-radius: 8px;
@@ -90,7 +92,7 @@ useKeys([
   background: var(--surface);
   padding: 6px 14px;
   cursor: pointer;
-  font-family: var(--figures);
+  white-space: nowrap;
 }
 .units button[aria-pressed='true'] {
   background: var(--lagoon);
@@ -113,6 +115,12 @@ main {
   z-index: 9;
 }
 @media (max-width: 900px) {
+  .long {
+    display: none;
+  }
+  .units button {
+    padding-inline: 10px;
+  }
   .frame:not(.bench) {
     grid-template-columns: minmax(0, 1fr);
     grid-template-rows: minmax(0, 1fr) auto;

@@ -13,6 +13,12 @@ export const router = createRouter({
       meta: { title: 'Jobs' },
     },
     {
+      path: '/new',
+      name: 'start',
+      component: () => import('@/features/start/StartView.vue'),
+      meta: { title: 'Start a job' },
+    },
+    {
       path: '/jobs/:id(\\d+)',
       name: 'plan',
       component: () => import('@/features/plan/PlanView.vue'),

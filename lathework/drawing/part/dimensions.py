@@ -19,7 +19,7 @@ _MOST_ROWS = 8
 
 
 @dataclass(frozen=True, slots=True)
-class _Run:
+class Run:
     """A length to be dimensioned between two planes behind the face, with its words in both units."""
 
     near_mm: float
@@ -37,41 +37,51 @@ def _arrow(tip: float, y: float, *, toward_right: bool) -> Line:
     return ((tip, y), (back, y - 2.6), (back, y + 2.6))
 
 
-def _runs(plan: Plan, chucking: Chucking) -> tuple[list[_Run], list[_Run]]:
-    """The chain of section lengths, and what stands under it: the whole, and the stick-out."""
-    chain = [
-        _Run(p.near_mm, p.far_mm, show_both(p.section.length.mm, "mm", fine=False), f"part.sections.{p.number}.length")
+def whole_run(chucking: Chucking) -> Run:
+    """The whole length of the part."""
+    said = show_both(chucking.overall_mm, "mm", fine=False)
+    return Run(0.0, chucking.overall_mm, said, "part.overall_length")
+
+
+def chain_of(chucking: Chucking) -> list[Run]:
+    """The chain of section lengths that a chucking shows."""
+    return [
+        Run(p.near_mm, p.far_mm, show_both(p.section.length.mm, "mm", fine=False), f"part.sections.{p.number}.length")
         for p in chucking.placed
         if chucking.parted or p.far_mm <= chucking.stick_out_mm + 0.01
     ]
+
+
+def _runs(plan: Plan, chucking: Chucking) -> tuple[list[Run], list[Run]]:
+    """The chain of section lengths, and what stands under it: the whole, and the stick-out."""
+    chain = chain_of(chucking)
     inch, mm = show_both(chucking.stick_out_mm, "mm", fine=False)
     words = f"stick-out, {chucking.ratio:.1f} × dia."
-    under = [_Run(0.0, chucking.stick_out_mm, (f"{inch} {words}", f"{mm} {words}"), "")]
+    under = [Run(0.0, chucking.stick_out_mm, (f"{inch} {words}", f"{mm} {words}"), "")]
     if len(chain) == len(chucking.placed) > 1:
-        said = show_both(chucking.overall_mm, "mm", fine=False)
-        under.insert(0, _Run(0.0, chucking.overall_mm, said, "part.overall_length"))
-    return chain, [*_hole_runs(plan, chucking), *under]
+        under.insert(0, whole_run(chucking))
+    return chain, [*hole_runs(plan, chucking), *under]
 
 
-def _hole_runs(plan: Plan, chucking: Chucking) -> Iterator[_Run]:
+def hole_runs(plan: Plan, chucking: Chucking) -> Iterator[Run]:
     """Depths of the holes that a chucking makes, and places of those across."""
     overall, faces_right = chucking.overall_mm, chucking.faces == "right"
     for number, bore in enumerate(plan.job.part.bores):
         field = f"part.bores.{number}"
         if bore.end == chucking.faces and bore.depth is not None:
-            yield _Run(0.0, bore.depth.mm, show_both(bore.depth.mm, "mm", fine=False), f"{field}.depth")
+            yield Run(0.0, bore.depth.mm, show_both(bore.depth.mm, "mm", fine=False), f"{field}.depth")
         elif bore.at is not None and bore.end == "across":
             at = bore.at.mm
             near, far = (0.0, at) if faces_right else (overall - at, overall)
             if shows_across(chucking, bore) and (chucking.parted or far <= chucking.stick_out_mm):
-                yield _Run(near, far, show_both(at, "mm", fine=False), f"{field}.at")
+                yield Run(near, far, show_both(at, "mm", fine=False), f"{field}.at")
 
 
 def _crowded(extent: tuple[float, float], taken: list[tuple[float, float]]) -> bool:
     return any(extent[0] < right and extent[1] > left for left, right in taken)
 
 
-def _chain_rows(layout: Layout, chain: list[_Run]) -> list[int]:
+def _chain_rows(layout: Layout, chain: list[Run]) -> list[int]:
     """The row of each length: the first in which its words meet no others."""
     taken: list[list[tuple[float, float]]] = []
     rows = []
@@ -90,7 +100,7 @@ def _fits(left: float, right: float, room: float) -> bool:
     return right - left > 2 * room + 2 * _ARROW + 4
 
 
-def _beside(layout: Layout, run: _Run, row: int) -> float:
+def _beside(layout: Layout, run: Run, row: int) -> float:
     """Middle of words that do not fit into their line: to its left, or to its right where the chuck would be met.
 
     Before the face stands Z 0: no words of the first row go there while the sheet has room.
@@ -101,7 +111,7 @@ def _beside(layout: Layout, run: _Run, row: int) -> float:
     return left - room - 4 if goes_left else right + room + 4
 
 
-def _words_extent(layout: Layout, run: _Run, row: int) -> tuple[float, float]:
+def _words_extent(layout: Layout, run: Run, row: int) -> tuple[float, float]:
     """What a length takes of its row: its line, and its words beside it where they do not fit in."""
     left, right, room = layout.x(run.far_mm), layout.x(run.near_mm), run.room()
     if _fits(left, right, room):
@@ -110,7 +120,7 @@ def _words_extent(layout: Layout, run: _Run, row: int) -> tuple[float, float]:
     return min(left, middle - room), max(right, middle + room)
 
 
-def _length(layout: Layout, run: _Run, row: int) -> tuple[list[Path], Label]:
+def _length(layout: Layout, run: Run, row: int) -> tuple[list[Path], Label]:
     """A dimension line on its row; the figure stands in the gap of its line, or beside it."""
     y = layout.bottom_y + 20 + row * ROW
     left, right, room = layout.x(run.far_mm), layout.x(run.near_mm), run.room()
@@ -132,15 +142,18 @@ def _length(layout: Layout, run: _Run, row: int) -> tuple[list[Path], Label]:
 def rows_needed(plan: Plan, chucking: Chucking, frame: Frame) -> int:
     """How many rows of dimensions a chucking takes in `frame`."""
     chain, under = _runs(plan, chucking)
+    return rows_of(chain, under, chucking, frame, holes_named(plan, chucking))
+
+
+def rows_of(chain: list[Run], under: list[Run], chucking: Chucking, frame: Frame, holes: int) -> int:
+    """How many rows a chain of lengths and those `under` it take in `frame`; `holes` are named in rows of their own."""
     rows = 1
     for _ in range(_MOST_ROWS):
-        found = (
-            max(_chain_rows(lay_out(chucking, frame, rows + len(under), holes_named(plan, chucking)), chain), default=0)
-            + 1
-        )
-        if found <= rows:
+        layout = lay_out(chucking, frame, rows + len(under), holes)
+        wanted = max(_chain_rows(layout, chain), default=0) + 1
+        if wanted <= rows:
             break
-        rows = found
+        rows = wanted
     return rows + len(under)
 
 
@@ -148,7 +161,13 @@ def dimensions(
     layout: Layout, plan: Plan, chucking: Chucking, operations: Iterable[Operation]
 ) -> tuple[list[Path], list[Label]]:
     """All dimension lines and labels of a chucking."""
-    chain, under = _runs(plan, chucking)
+    paths, labels = length_rows(layout, *_runs(plan, chucking))
+    leaders, named = names(layout, plan, chucking)
+    return [*paths, *leaders], [*labels, *named, *step_labels(layout, operations)]
+
+
+def length_rows(layout: Layout, chain: list[Run], under: list[Run]) -> tuple[list[Path], list[Label]]:
+    """A chain of lengths in as few rows as hold it, and each of those `under` it in a row of its own."""
     rows = _chain_rows(layout, chain)
     first_under = max(rows, default=-1) + 1
     paths: list[Path] = []
@@ -157,5 +176,4 @@ def dimensions(
         made, label = _length(layout, run, row)
         paths += made
         labels.append(label)
-    leaders, named = names(layout, plan, chucking)
-    return [*paths, *leaders], [*labels, *named, *step_labels(layout, operations)]
+    return paths, labels

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Iterator
+from collections.abc import Callable, Iterable, Iterator
 from typing import Literal
 
 from lathework.drawing.part.layout import CHAR, LABEL_ROW, Layout
@@ -15,6 +15,8 @@ from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.units import show_both
 
+BEFORE = 40.0
+"""Sheet units from the face to what stands before it: clear of a tool that is there."""
 _HOLE_ROWS = 6
 """Rows before the face in which holes are named."""
 _TOOL_ROW = 30.0
@@ -145,8 +147,8 @@ def _spots(layout: Layout, chucking: Chucking, placed: Placed, label: Label, *, 
     left, right = _seen(layout, chucking, placed)
     width = CHAR * max(len(label.inch), len(label.mm))
     across, middle = drawn_mm(chucking, placed), (left + right) / 2
-    if placed.thread is not None and placed.near_mm == 0 and layout.face_x + 12 + width <= layout.frame.width:
-        yield layout.face_x + 12, layout.top(across) - 2, "start"
+    if placed.thread is not None and placed.near_mm == 0 and layout.face_x + BEFORE + width <= layout.frame.width:
+        yield layout.face_x + BEFORE, layout.top(across) - 6, "start"
     elif right - left > width + 8 and across * layout.scale > 22 and placed.thread is None:
         tall = across * layout.scale
         # Clear of the centre line, where there is room for that.
@@ -182,20 +184,34 @@ def step_labels(layout: Layout, operations: Iterable[Operation]) -> list[Label]:
     return labels
 
 
-def names(layout: Layout, plan: Plan, chucking: Chucking) -> tuple[list[Path], list[Label]]:
-    """The labels of the face, the sections and the holes of a chucking, with the lines that lead to what they name."""
+def _every(_: str) -> bool:
+    return True
+
+
+def names(
+    layout: Layout, plan: Plan, chucking: Chucking, *, shows: Callable[[str], bool] = _every, held: bool = True
+) -> tuple[list[Path], list[Label]]:
+    """The labels of the face, the sections and the holes of a chucking, with the lines that lead to what they name.
+
+    `shows` says which fields are named; what is not `held` in a lathe has no Z 0.
+    """
     paths: list[Path] = []
     board, bores = _Board(), plan.job.part.bores
     across = drawn_mm(chucking, chucking.placed[0])
-    board.put([(layout.face_x + 12, layout.bottom(across) + 12, "start")], Label(0, 0, "Z 0", "Z 0"))
+    if held:
+        board.put([(layout.face_x + BEFORE, layout.bottom(across) + 12, "start")], Label(0, 0, "Z 0", "Z 0"))
     for placed in chucking.placed:
         if chucking.parted or placed.near_mm < chucking.stick_out_mm:
             label = _across_label(plan, placed)
+            if not shows(label.field):
+                continue
             spots = _spots(layout, chucking, placed, label, opened=bool(bores))
             paths += _leader(layout, chucking, placed, board.put(spots, label))
     for number, bore in enumerate(bores):
         if bore.end == chucking.faces or shows_across(chucking, bore):
             label = _hole_label(number, bore)
+            if not shows(label.field):
+                continue
             put = board.put(_hole_spots(layout, chucking, bore, label), label)
             paths += _hole_leader(layout, plan, chucking, bore, put)
     return paths, board.labels

@@ -31,9 +31,11 @@ class Frame:
     top: float
     bottom: float
     dimensioned: bool
+    true_pitch: float = 5.0
+    """Sheet units per pitch from which a thread is drawn true; under it, by convention."""
 
 
-WIDE = Frame(width=1160, height=330, chuck=128, right=116, top=50, bottom=16, dimensioned=True)
+WIDE = Frame(width=1160, height=366, chuck=128, right=140, top=50, bottom=16, dimensioned=True)
 PAPER = Frame(width=800, height=270, chuck=100, right=116, top=46, bottom=12, dimensioned=True)
 SMALL = Frame(width=400, height=200, chuck=44, right=30, top=34, bottom=16, dimensioned=False)
 

@@ -3,19 +3,21 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterable, Iterator
 
 from lathework.cutting.taper_blank import TaperBlank
 from lathework.drawing.part.layout import Layout
 from lathework.drawing.shapes import Line, Path, box, hatch, mirrored
 from lathework.part.model import MILLED
+from lathework.part.nuts import nut_sizes
 from lathework.part.stock import ACROSS_FLATS, FORM_FLATS, StockForm
 from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.plan import Plan
 from lathework.planning.work import ThreadWork, in_mm
 
-TRUE_PITCH = 5.0
-"""Sheet units per pitch from which a thread is drawn true; under it, by convention."""
 KNURL_GAP = 5.0
+HEAD_HIGH = 0.65
+"""Height of a bolt's head over its shank (practice)."""
 Side = list[tuple[float, float]]
 
 
@@ -34,7 +36,7 @@ def faces_end(chucking: Chucking, placed: Placed) -> bool:
 
 def true_to_pitch(layout: Layout, thread_work: ThreadWork) -> bool:
     """Whether there is room to draw the thread's turns."""
-    return thread_work.taper is None and thread_work.thread.pitch_mm * layout.scale >= TRUE_PITCH
+    return thread_work.taper is None and thread_work.thread.pitch_mm * layout.scale >= layout.frame.true_pitch
 
 
 def crest_run(chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> tuple[float, float]:
@@ -90,7 +92,8 @@ def _thread(layout: Layout, chucking: Chucking, placed: Placed, thread_work: Thr
     return [*relief, *crests, (placed.far_mm, small)]
 
 
-def _section(layout: Layout, chucking: Chucking, placed: Placed, *, lower: bool) -> Side:
+def section_side(layout: Layout, chucking: Chucking, placed: Placed, *, lower: bool) -> Side:
+    """One side of a finished section."""
     if not chucking.finished(placed):
         return [(placed.near_mm, chucking.bar_mm), (placed.far_mm, chucking.bar_mm)]
     if placed.thread is not None:
@@ -108,7 +111,7 @@ def _section(layout: Layout, chucking: Chucking, placed: Placed, *, lower: bool)
 
 def side(layout: Layout, chucking: Chucking, *, lower: bool = False) -> Side:
     """One side of the finished part as (behind_mm, diameter_mm), from the face on."""
-    return [point for placed in chucking.placed for point in _section(layout, chucking, placed, lower=lower)]
+    return [point for placed in chucking.placed for point in section_side(layout, chucking, placed, lower=lower)]
 
 
 def clipped(points: Side, far_mm: float) -> Side:
@@ -185,10 +188,12 @@ def _plain_lines(layout: Layout, chucking: Chucking, placed: Placed, form: Stock
     return ()
 
 
-def detail(layout: Layout, chucking: Chucking, form: StockForm, far_mm: float) -> Path:
-    """Every thin line of the part that is seen in front of `far_mm` behind the face."""
+def detail(
+    layout: Layout, chucking: Chucking, form: StockForm, far_mm: float, shown: Iterable[Placed] | None = None
+) -> Path:
+    """Every thin line of the part, or of the sections `shown`, that is seen in front of `far_mm` behind the face."""
     lines: list[Line] = []
-    for placed in chucking.placed:
+    for placed in chucking.placed if shown is None else shown:
         far = min(placed.far_mm, far_mm)
         if placed.near_mm >= far:
             continue
@@ -198,3 +203,17 @@ def detail(layout: Layout, chucking: Chucking, form: StockForm, far_mm: float) -
         else:
             lines += _plain_lines(layout, chucking, placed, form, far)
     return Path("thread", tuple(lines))
+
+
+def bolt_head(layout: Layout, plan: Plan, chucking: Chucking) -> list[Path]:
+    """The head of a bolt, as wide as its thread's hexagon is; nothing where the part is no bolt."""
+    if plan.job.part.stock.form != "bolt":
+        return []
+    flats, _ = nut_sizes(plan.job.part.thread)
+    corners, far = in_mm(flats) / math.cos(math.pi / 6), chucking.overall_mm
+    behind = far + HEAD_HIGH * plan.job.part.stock.across.mm
+    hexagon = box(layout.x(behind), layout.top(corners), layout.x(far), layout.bottom(corners))
+    return [
+        Path("part", (hexagon,), closed=True),
+        Path("thread", bar_lines(layout, "hexagon", far, behind, corners)),
+    ]

@@ -75,9 +75,11 @@ def _steps(layout: Layout, wall: Wall) -> Line:
     return tuple(layout.rim(*corners))
 
 
-def _thread_lines(layout: Layout, bore_work: BoreWork, chucking: Chucking, seen_mm: float) -> list[Line]:
+def _thread_lines(
+    layout: Layout, bore_work: BoreWork, chucking: Chucking, seen_mm: float, tapped: frozenset[str] | None
+) -> list[Line]:
     bore = bore_work.bore
-    if bore.thread is None:
+    if bore.thread is None or (tapped is not None and bore.id not in tapped):
         return []
     depth = chucking.overall_mm if bore.depth is None else bore.depth.mm
     ends = [(0.0, bore.thread.major_mm), (depth, bore.thread.major_mm - depth * bore.thread.taper)]
@@ -113,13 +115,15 @@ def _hole_across(layout: Layout, plan: Plan, chucking: Chucking, bore_work: Bore
     return paths
 
 
-def _seen_holes(plan: Plan, chucking: Chucking) -> tuple[list[BoreWork], list[BoreWork]]:
+def _seen_holes(
+    plan: Plan, chucking: Chucking, drilled: frozenset[str] | None
+) -> tuple[list[BoreWork], list[BoreWork]]:
     """The holes along the axis and across it that are there when a chucking is done.
 
     What is drilled from the other end comes in the second chucking.
     """
     shown = ("right", "left") if chucking.second else (chucking.faces,)
-    made = plan.work.bores
+    made = [work for work in plan.work.bores if drilled is None or work.bore.id in drilled]
     return [f for f in made if f.bore.end in shown], [f for f in made if f.bore.end == "across"]
 
 
@@ -131,12 +135,21 @@ def _walls(chucking: Chucking, along: list[BoreWork]) -> list[Wall]:
     ]
 
 
-def half_section(layout: Layout, plan: Plan, chucking: Chucking, upper: Line, seen_mm: float) -> list[Path]:
+def half_section(
+    layout: Layout,
+    plan: Plan,
+    chucking: Chucking,
+    upper: Line,
+    seen_mm: float,
+    drilled: frozenset[str] | None = None,
+    tapped: frozenset[str] | None = None,
+) -> list[Path]:
     """The part's upper half cut open, between its outline `upper` and its holes; nothing where it has none.
 
-    `seen_mm` is how far behind the face the part shows, in millimetres.
+    `seen_mm` is how far behind the face the part shows, in millimetres; `drilled` and `tapped` name the holes that are
+    there already, all of them where nothing is said.
     """
-    along, across = _seen_holes(plan, chucking)
+    along, across = _seen_holes(plan, chucking, drilled)
     through = [found for found in across if _behind_mm(chucking, found) + largest_mm(found.bore) / 2 <= seen_mm]
     if not along and not through:
         return []
@@ -146,7 +159,7 @@ def half_section(layout: Layout, plan: Plan, chucking: Chucking, upper: Line, se
     if inner:
         paths.append(_clear(layout, inner))
         paths.append(Path("edge", tuple(((x, y), (x, layout.axis_y)) for x, y in _steps(layout, inner))))
-    thin = [line for found in along for line in _thread_lines(layout, found, chucking, seen_mm)]
+    thin = [line for found in along for line in _thread_lines(layout, found, chucking, seen_mm, tapped)]
     paths += [Path("thread", tuple(thin))] if thin else []
     for found in through:
         paths += _hole_across(layout, plan, chucking, found, inner)

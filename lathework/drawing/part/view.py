@@ -2,11 +2,14 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from lathework.drawing.part.dimensions import dimensions, rows_needed
 from lathework.drawing.part.labels import holes_named
 from lathework.drawing.part.layout import Frame, Layout, lay_out
-from lathework.drawing.part.outline import bar_lines, clipped, detail, side
+from lathework.drawing.part.outline import bar_lines, bolt_head, clipped, detail, drawn_mm, side
 from lathework.drawing.part.section import half_section
+from lathework.drawing.part.standing import grouped, off_lathe, standings, stood
 from lathework.drawing.shapes import Label, Line, Path, Sheet, box, mirrored
 from lathework.holes.depth import POINT_SHARE
 from lathework.planning.chucking import Chucking
@@ -14,8 +17,8 @@ from lathework.planning.operation import Cut, Operation
 from lathework.planning.plan import Plan
 
 _JAW_SHARE = 0.55
-_CHUCK_BODY = 96.0
-"""Widest chuck body drawn, in sheet units; behind it the spindle nose."""
+_CHUCK_BODY, _NOSE = 96.0, 60.0
+"""Widest chuck body drawn, in sheet units; behind it as much of the spindle nose."""
 
 
 def _jaw(layout: Layout) -> float:
@@ -30,7 +33,7 @@ def _chuck(layout: Layout, chucking: Chucking) -> list[Path]:
     height = min(layout.axis_y - 8, layout.frame.height - layout.axis_y - 8, max(held * layout.scale / 2, 30.0) + 62)
     top, bottom = layout.axis_y - height, layout.axis_y + height
     left = max(0.0, body_right - _CHUCK_BODY)
-    nose = box(0.0, layout.axis_y - height * 0.45, left, layout.axis_y + height * 0.45)
+    nose = box(max(0.0, left - _NOSE), layout.axis_y - height * 0.45, left, layout.axis_y + height * 0.45)
     jaw_height = max(8.0, min(40.0, height - held * layout.scale / 2 - 6))
     upper = box(jaw_x - jaw, layout.top(held) - jaw_height, jaw_x, layout.top(held))
     lower = mirrored(upper, layout.axis_y)
@@ -89,7 +92,7 @@ def _bar(layout: Layout, plan: Plan, chucking: Chucking) -> list[Path]:
     ]
 
 
-def _body(layout: Layout, plan: Plan, chucking: Chucking) -> list[Path]:
+def body(layout: Layout, plan: Plan, chucking: Chucking) -> list[Path]:
     """The part outside, and its upper half cut open where it has holes."""
     seen = chucking.overall_mm
     if not chucking.parted:
@@ -97,7 +100,6 @@ def _body(layout: Layout, plan: Plan, chucking: Chucking) -> list[Path]:
     upper = layout.rim(*clipped(side(layout, chucking), seen))
     under = mirrored(layout.rim(*clipped(side(layout, chucking, lower=True), seen)), layout.axis_y)
     return [
-        *_bar(layout, plan, chucking),
         Path("part", (upper + tuple(reversed(under)),), closed=True),
         Path("edge", _shoulders(layout, upper)),
         detail(layout, chucking, plan.job.part.stock.form, seen),
@@ -105,7 +107,8 @@ def _body(layout: Layout, plan: Plan, chucking: Chucking) -> list[Path]:
     ]
 
 
-def _centre_line(layout: Layout, chucking: Chucking) -> Path:
+def centre_line(layout: Layout, chucking: Chucking) -> Path:
+    """The axis, a little longer than what is seen of the work."""
     left, right = layout.x(chucking.stick_out_mm) - 40, layout.face_x + 40
     return Path("centre", (((left, layout.axis_y), (right, layout.axis_y)),))
 
@@ -159,13 +162,67 @@ def _tool(layout: Layout, operation: Operation) -> list[Path]:
     return [Path("tool", shape, closed=True, step=operation.key)]
 
 
-def part_sheet(plan: Plan, frame: Frame, number: int = 1) -> Sheet:
-    """The part of `plan` in chucking `number` (from 1), drawn to scale into `frame`; a small one has no dimensions."""
+def _seen_mm(layout: Layout, chucking: Chucking) -> float:
+    """How far behind the face the work is seen: what goes into the jaws is hidden."""
+    return chucking.stick_out_mm + _jaw(layout) / layout.scale
+
+
+def _aim(layout: Layout, chucking: Chucking) -> Path:
+    """The outline of the finished part, under what is still to come off it."""
+    upper = layout.rim(*clipped(side(layout, chucking), min(chucking.overall_mm, _seen_mm(layout, chucking))))
+    return Path("aim", (upper, mirrored(upper, layout.axis_y)))
+
+
+def _block(layout: Layout, chucking: Chucking, operation: Operation) -> list[Path]:
+    """Work that is off the lathe: in a block or between jaws, by what lies before the cut, or behind it."""
+    cut = operation.cut
+    near, far = (0.0, cut.right_mm) if cut is not None and cut.right_mm > 0 else (0.0, chucking.overall_mm / 2)
+    if cut is not None and cut.right_mm <= 0:
+        near, far = cut.left_mm, chucking.overall_mm
+    there = [p for p in chucking.placed if p.near_mm < far - 0.01 and p.far_mm > near + 0.01]
+    across = max((drawn_mm(chucking, p) for p in there), default=chucking.bar_mm)
+    high = min(40.0, layout.top(across) - 30)
+    upper = box(layout.x(far), layout.top(across) - high, layout.x(near), layout.top(across))
+    both = (upper, mirrored(upper, layout.axis_y))
+    return [Path("jaw", both, closed=True), Path("hatch", both, closed=True)]
+
+
+def _stepwise(layout: Layout, plan: Plan, chucking: Chucking, only: str) -> list[Path]:
+    """The work as each step finds it, or the step `only`, and what holds it there."""
+    seen, paths = _seen_mm(layout, chucking), list[Path]()
+    states = standings(layout, plan, chucking, seen)
+    wanted = [(operation, standing) for operation, standing in states if only in ("", operation.key)]
+    for operations, standing in grouped(wanted):
+        keys = tuple(operation.key for operation in operations)
+        paths += [
+            replace(path, steps=keys)
+            for path in stood(layout, plan, chucking, standing, seen, alone=off_lathe(operations[0]))
+        ]
+    on = tuple(operation.key for operation, _ in wanted if not off_lathe(operation))
+    held = [replace(path, steps=on) for path in _chuck(layout, chucking)] if on else []
+    for operation, _ in wanted:
+        if off_lathe(operation):
+            held += [replace(path, steps=(operation.key,)) for path in _block(layout, chucking, operation)]
+    return [*bolt_head(layout, plan, chucking), *paths, _aim(layout, chucking), *held]
+
+
+def part_sheet(plan: Plan, frame: Frame, number: int = 1, *, step: str | None = None) -> Sheet:
+    """The part of `plan` in chucking `number` (from 1), drawn to scale into `frame`; a small one has no dimensions.
+
+    It is drawn finished, with what each step takes; or, where `step` is given, as that step finds it, "" for every one.
+    """
     chucking = plan.chuckings[number - 1]
     rows = rows_needed(plan, chucking, frame) if frame.dimensioned else 0
     layout = lay_out(chucking, frame, rows, holes_named(plan, chucking) if frame.dimensioned else 0)
-    operations = [o for o in plan.operations if o.chucking == number]
-    paths = [*_body(layout, plan, chucking), *_chuck(layout, chucking), _centre_line(layout, chucking)]
+    operations = [o for o in plan.operations if o.chucking == number and step in (None, "", o.key)]
+    finished = [
+        *bolt_head(layout, plan, chucking),
+        *_bar(layout, plan, chucking),
+        *body(layout, plan, chucking),
+        *_chuck(layout, chucking),
+    ]
+    work = finished if step is None else _stepwise(layout, plan, chucking, step)
+    paths = [*work, centre_line(layout, chucking)]
     for operation in operations:
         paths += [*_removal(layout, operation), *_tool(layout, operation)]
     labels: list[Label] = []

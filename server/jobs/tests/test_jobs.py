@@ -127,7 +127,7 @@ class NewJobs(ApiCase):
     }
 
     def test_a_few_sizes_start_a_job(self) -> None:
-        made = self.send("POST", "/api/jobs/new", self.TYPED)
+        made = self.send("POST", "/api/jobs/new", {"typed": self.TYPED})
         self.assertEqual(made.status_code, 201, made.content[:300])
         document = made.json()["document"]
         self.assertEqual((document["method"]["holder"], document["setup"]["groove_blade"]), ("sliding-by-hand", "1/8"))
@@ -135,12 +135,12 @@ class NewJobs(ApiCase):
 
     def test_as_the_last_job_was_made(self) -> None:
         method = {"holder": "keyed-power", "percent": "60", "of an older program": "x"}
-        made = self.send("POST", "/api/jobs/new", {**self.TYPED, "method": method, "setup": document()["setup"]})
+        made = self.send("POST", "/api/jobs/new", {"typed": self.TYPED, "method": method, "setup": document()["setup"]})
         told = made.json()["document"]["method"]
         self.assertEqual((told["holder"], told["percent"]), ("keyed-power", ""))
 
     def test_what_is_wrong_is_told_beside_what_was_typed(self) -> None:
-        answer = self.send("POST", "/api/jobs/new", {**self.TYPED, "thread": "3/8-17", "overall": ""})
+        answer = self.send("POST", "/api/jobs/new", {"typed": {**self.TYPED, "thread": "3/8-17", "overall": ""}})
         self.assertEqual(self.told(answer, 422)["thread"], "ambiguous")
-        unknown = self.send("POST", "/api/jobs/new", {**self.TYPED, "start": "gear"})
+        unknown = self.send("POST", "/api/jobs/new", {"typed": {**self.TYPED, "start": "gear"}})
         self.assertEqual(self.told(unknown, 422).keys(), {"start"})

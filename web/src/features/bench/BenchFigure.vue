@@ -8,7 +8,7 @@ import { useUnits } from '@/shared/figures/useUnits'
 
 /** The one figure of the step at the size of the shop: what to dial, or what the step is for. */
 const props = defineProps<{ bench: Bench }>()
-const { told } = useUnits()
+const { told, other } = useUnits()
 const asked = ref<Figure | null>(null)
 watch(
   () => props.bench.last,
@@ -55,6 +55,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
         <span class="fig">{{ told(headline.shown).text }}</span><span class="unit">{{
           told(headline.shown).unit
         }}</span>
+        <span v-if="other(headline.shown)" class="fig other">{{ other(headline.shown) }}</span>
       </button>
     </template>
     <p v-else-if="cut" class="big state" :class="cut.state">
@@ -112,6 +113,11 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
 .big .fig {
   font-size: clamp(72px, min(12vw, 14vh), 150px);
   letter-spacing: -0.02em;
+}
+.big .other {
+  font-size: var(--s20);
+  color: var(--muted);
+  font-weight: 400;
 }
 .big .unit,
 .big .pre {

@@ -15,12 +15,13 @@ import StepSentence from '@/shared/figures/StepSentence.vue'
 import { useBench } from '@/features/bench/useBench'
 import { useChoices } from '@/shared/api/useChoices'
 import { useKeys } from '@/shared/state/useKeys'
-import { useUnits } from '@/shared/figures/useUnits'
+import { provideUnit, turnUnits, useUnits } from '@/shared/figures/useUnits'
 
 const props = defineProps<{ id: number }>()
 const router = useRouter()
 const { bench, problem, busy, moved, load, record, undo, close } = useBench(props.id)
-const { unit, toggle, words } = useUnits()
+const { unit, words } = useUnits(() => bench.value?.unit)
+provideUnit(() => bench.value?.unit)
 const { data: choices } = useChoices()
 const typed = ref('')
 const asking = ref<'' | 'reason' | 'note' | 'close'>('')
@@ -104,7 +105,7 @@ useKeys([
   { key: 'k', label: 'back one step', run: back, whenEmpty: true },
   { key: 'z', label: 'undo', run: undo, whenEmpty: true },
   { key: 'n', label: 'note', run: () => void openAsk('note'), whenEmpty: true },
-  { key: 'u', label: 'inches or millimetres', run: toggle, whenEmpty: true },
+  { key: 'u', label: 'units: as the job, in, mm', run: turnUnits, whenEmpty: true },
   {
     key: 'p',
     label: 'the whole plan',
@@ -210,7 +211,7 @@ void load()
         <button type="button" class="key" @click="back">back <kbd>k</kbd></button>
         <button type="button" class="key" @click="undo">undo <kbd>z</kbd></button>
         <button type="button" class="key" @click="openAsk('note')">note <kbd>n</kbd></button>
-        <button type="button" class="key" @click="toggle">{{ unit }} <kbd>u</kbd></button>
+        <button type="button" class="key" @click="turnUnits">{{ unit }} <kbd>u</kbd></button>
         <button v-if="step && !gated" type="button" class="key" @click="askWhy">scrap or accept</button>
         <button v-if="step && !gated && !bench.zero" type="button" class="key" @click="record('zero-lost')">
           zero lost

@@ -23,7 +23,7 @@ const toggle = (name: string, n: number) => (opened.value = isOpen(name, n) ? '-
 
 async function take(designation: string, probability: number) {
   const identified = JSON.stringify({ evidence: said(), probability })
-  await router.push({ name: 'jobs', query: { thread: designation, identified } })
+  await router.push({ name: 'start', query: { thread: designation, identified } })
 }
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useInfiniteQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, ref } from 'vue'
-import { useRoute } from 'vue-router'
+import { useRouter } from 'vue-router'
 
 import { asProblem, ask, client, type JobCard } from '@/shared/api/client'
 import JobRow from '@/features/jobs/JobRow.vue'
@@ -9,15 +9,11 @@ import { useJobActs } from '@/shared/jobs/useJobActs'
 import { useKeys } from '@/shared/state/useKeys'
 import { useUndo } from '@/shared/jobs/useUndo'
 
-const NewJob = defineAsyncComponent(() => import('@/features/jobs/NewJob.vue'))
-const StudRepair = defineAsyncComponent(() => import('@/features/jobs/StudRepair.vue'))
 const ImportJob = defineAsyncComponent(() => import('@/features/jobs/ImportJob.vue'))
 const EmptyShell = defineAsyncComponent(() => import('@/shared/controls/EmptyShell.vue'))
 
-const route = useRoute()
-const thread = computed(() => String(route.query.thread ?? ''))
-const identified = computed(() => String(route.query.identified ?? ''))
-const starting = ref<'' | 'part' | 'repair'>(thread.value ? 'part' : '')
+const router = useRouter()
+const start = () => router.push({ name: 'start' })
 const shelf = ref<JobCard['shelf']>('open')
 const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
   queryKey: ['jobs', shelf],
@@ -73,7 +69,7 @@ const groups = computed(() =>
     jobs: (jobs.value ?? []).filter((job) => group.states.includes(job.state)),
   })).filter((group) => group.jobs.length),
 )
-useKeys([{ key: 'n', label: 'start a job', run: () => (starting.value = 'part') }])
+useKeys([{ key: 'n', label: 'start a job', run: () => void start() }])
 </script>
 
 <template>
@@ -81,13 +77,8 @@ useKeys([{ key: 'n', label: 'start a job', run: () => (starting.value = 'part') 
     <header class="head">
       <h1>Jobs</h1>
       <ImportJob />
-      <template v-if="!starting">
-        <v-btn variant="outlined" @click="starting = 'repair'">Repair a worn end</v-btn>
-        <v-btn color="secondary" @click="starting = 'part'">Start a job</v-btn>
-      </template>
+      <v-btn color="secondary" @click="start">Start a job</v-btn>
     </header>
-    <NewJob v-if="starting === 'part'" :thread="thread" :identified="identified" @close="starting = ''" />
-    <StudRepair v-else-if="starting" @close="starting = ''" />
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <p v-if="offered" class="undone" role="status">
@@ -110,7 +101,7 @@ useKeys([{ key: 'n', label: 'start a job', run: () => (starting.value = 'part') 
       <JobRow v-for="job in group.jobs" :key="job.id" :job="job" @take-out="takeOut" />
     </section>
     <button v-if="hasNextPage" type="button" class="plain more" @click="fetchNextPage()">More jobs</button>
-    <EmptyShell v-if="jobs && !jobs.length && !starting">
+    <EmptyShell v-if="jobs && !jobs.length">
       {{
         shelf === 'open' ? 'No jobs yet. Start one, or type a thread at the top to size it.' : 'Nothing here.'
       }}

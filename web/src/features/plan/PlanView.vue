@@ -19,6 +19,7 @@ import StepList from '@/features/plan/StepList.vue'
 import UnreadableJob from '@/features/plan/UnreadableJob.vue'
 import { ownOf } from '@/features/plan/parts'
 import { useDocument } from '@/features/plan/useDocument'
+import { provideUnit } from '@/shared/figures/useUnits'
 import { useKeys } from '@/shared/state/useKeys'
 
 const props = defineProps<{ id: number; part: number }>()
@@ -28,6 +29,7 @@ const { job, plan, draft, part: inHand, errors, elsewhere, trouble, dirty, missi
 const { unreadable, load, set, commit, settled, value } = edited
 const { canUndo, canRedo, undo, redo } = edited
 void load()
+provideUnit(() => draft.value?.unit as 'in' | 'mm' | undefined)
 
 const picked = ref('')
 const steps = computed(() => plan.value?.operations ?? [])

@@ -33,6 +33,7 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
         :figure="f.figure"
         :label="f.figure.name"
         :open="asked === f.key"
+        :both="f.key === step.headline"
         @working="asked = asked === f.key ? '' : f.key"
       />
     </div>

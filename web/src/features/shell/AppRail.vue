@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { mdiFormatListBulletedSquare, mdiMagnify, mdiNotebookOutline, mdiScrewMachineFlatTop } from '@mdi/js'
 
+import ShellMark from '@/shared/theme/ShellMark.vue'
+
 const places = [
-  { to: { name: 'jobs' }, label: 'Jobs', icon: mdiFormatListBulletedSquare, also: ['plan'] },
+  { to: { name: 'jobs' }, label: 'Jobs', icon: mdiFormatListBulletedSquare, also: ['plan', 'start'] },
   { to: { name: 'identify' }, label: 'Identify', icon: mdiMagnify, also: [] as string[] },
   { to: { name: 'threads' }, label: 'Threads', icon: mdiScrewMachineFlatTop, also: [] as string[] },
   { to: { name: 'log' }, label: 'Log', icon: mdiNotebookOutline, also: [] as string[] },
@@ -11,11 +13,7 @@ const places = [
 
 <template>
   <nav class="rail" aria-label="Views">
-    <svg class="shell" viewBox="0 0 40 40" role="img" aria-label="Conch">
-      <path
-        d="M20 36C10 36 4 29 4 20S11 4 20 4s15 6 15 14-6 13-13 13-11-4-11-10 4-9 9-9 8 3 8 7-3 6-6 6-4-2-4-4"
-      />
-    </svg>
+    <ShellMark class="shell" label="Conch" />
     <router-link
       v-for="place in places"
       :key="place.label"
@@ -43,12 +41,8 @@ const places = [
   height: 100vh;
 }
 .shell {
-  width: 40px;
+  width: 44px;
   margin: 0 auto 14px;
-  fill: none;
-  stroke: var(--coral);
-  stroke-width: 3.4;
-  stroke-linecap: round;
 }
 .place {
   display: grid;

@@ -5,12 +5,14 @@ import { useRouter } from 'vue-router'
 import type { Figure, Schemas } from '@/shared/api/client'
 import DrillList from '@/shared/figures/DrillList.vue'
 import FigureValue from '@/shared/figures/FigureValue.vue'
+import { provideUnit } from '@/shared/figures/useUnits'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 
 /** A thread at a glance: what to turn, what to drill, what to relieve, what to measure over. */
 const props = defineProps<{ size: Schemas['SizeShown'] }>()
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
+provideUnit(() => props.size.unit)
 const chosen = ref<string>('')
 
 const figures = computed<Record<string, Figure>>(() => {
@@ -28,7 +30,7 @@ const pick = (key: string) => (chosen.value = chosen.value === key ? '' : key)
 
 async function startJob() {
   emit('close')
-  await router.push({ name: 'jobs', query: { thread: props.size.designation } })
+  await router.push({ name: 'start', query: { thread: props.size.designation } })
 }
 async function openPage() {
   emit('close')

@@ -64,6 +64,7 @@ function leave(event: FocusEvent) {
 .size {
   position: relative;
   flex: 1 1 480px;
+  min-width: 0;
   max-width: 480px;
 }
 .answer {

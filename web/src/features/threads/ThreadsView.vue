@@ -12,6 +12,7 @@ import ThreadBench from '@/features/threads/ThreadBench.vue'
 import ThreadHead from '@/features/threads/ThreadHead.vue'
 import ThreadList from '@/features/threads/ThreadList.vue'
 import ThreadOverlay from '@/features/threads/ThreadOverlay.vue'
+import { provideUnit } from '@/shared/figures/useUnits'
 import { type CardQuery, EMPTY, useCard } from '@/features/threads/useCard'
 
 /** The book of threads: type or browse on the left, the thread's page on the right. */
@@ -20,6 +21,7 @@ const router = useRouter()
 const query = reactive<CardQuery>({ ...EMPTY, q: String(route.query.q ?? '') })
 const nut = ref(String(route.query.over ?? ''))
 const { found: card, problem } = useCard(query)
+provideUnit(() => card.value?.unit)
 const OWN = ['class', 'internal_class', 'engagement', 'wire', 'drill', 'plating']
 /** What is wrong with the thread itself stands at the search; the rest beside its own field. */
 const atSearch = computed(() =>

@@ -88,6 +88,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/beginnings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Beginnings
+         * @description What a job may begin as, with pictures, and what each asks for.
+         */
+        get: operations["server_jobs_api_beginnings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/import": {
         parameters: {
             query?: never;
@@ -122,6 +142,26 @@ export interface paths {
          * @description Start a job from a few sizes; what is wrong is told beside what was typed.
          */
         post: operations["server_jobs_api_new_job"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/new/sketch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Sketch
+         * @description The part that a form describes so far: the answer to a keystroke, not stored.
+         */
+        post: operations["server_jobs_api_sketch"];
         delete?: never;
         options?: never;
         head?: never;
@@ -840,6 +880,34 @@ export interface components {
             shown: components["schemas"]["Shown"];
         };
         /**
+         * Ask
+         * @description One fact that is asked for: its field, what it is called, and what an empty field stands for, "" where it must
+         *     be filled. The examples are one for inches, one for millimetres.
+         */
+        Ask: {
+            /**
+             * Empty
+             * @default
+             */
+            empty?: string;
+            /**
+             * Field
+             * @enum {string}
+             */
+            field: "title" | "thread" | "quantity" | "stock" | "threaded" | "shank" | "shank_length" | "flats" | "overall" | "present";
+            /** Inch */
+            inch: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "words" | "thread" | "count" | "across" | "along";
+            /** Label */
+            label: string;
+            /** Mm */
+            mm: string;
+        };
+        /**
          * BasicNumbers
          * @description Basic diameters in the thread's own unit.
          */
@@ -850,6 +918,25 @@ export interface components {
             minor: number;
             /** Pitch Diameter */
             pitch_diameter: number;
+        };
+        /**
+         * BeginningShown
+         * @description A shape to start from: its picture, and what it asks for; nothing where it leads elsewhere.
+         */
+        BeginningShown: {
+            /** Asks */
+            asks: components["schemas"]["Ask"][];
+            /** Code */
+            code: ("stud" | "rod" | "screw" | "plug" | "all-thread" | "nut" | "body" | "bolt" | "sample") | ("repair" | "thread");
+            /** Name */
+            name: string;
+            picture: components["schemas"]["SheetShown"];
+            /** Reads */
+            reads: boolean;
+            /** Remark */
+            remark: string;
+            /** Shoulder */
+            shoulder: boolean;
         };
         /**
          * BlankNumbers
@@ -1165,8 +1252,6 @@ export interface components {
             schools: components["schemas"]["ChoiceShown"][];
             /** Shapes */
             shapes: components["schemas"]["ChoiceShown"][];
-            /** Starts */
-            starts: components["schemas"]["ChoiceShown"][];
             /** Stocks */
             stocks: components["schemas"]["ChoiceShown"][];
             /** Supports */
@@ -2237,7 +2322,7 @@ export interface components {
         };
         /**
          * PathShown
-         * @description Path data with its role; `step` when it belongs to one.
+         * @description Path data with its role; `step` when it shows one, `steps` where it is there at some alone.
          */
         PathShown: {
             /** D */
@@ -2246,9 +2331,11 @@ export interface components {
              * Role
              * @enum {string}
              */
-            role: "edge" | "thread" | "centre" | "hatch" | "chuck" | "jaw" | "ghost" | "dimension" | "arrow" | "removal" | "tool" | "part" | "nut" | "zone" | "nut-zone" | "clash" | "leader" | "hidden" | "bore";
+            role: "edge" | "thread" | "centre" | "hatch" | "chuck" | "jaw" | "ghost" | "dimension" | "arrow" | "removal" | "tool" | "part" | "nut" | "zone" | "nut-zone" | "clash" | "leader" | "hidden" | "aim" | "bore";
             /** Step */
             step: string;
+            /** Steps */
+            steps: string[];
         };
         /**
          * PipeHoleShown
@@ -2725,70 +2812,49 @@ export interface components {
         };
         /**
          * StartIn
-         * @description A new job as typed: what it starts as, its sizes; method and set-up of the last job, null for the usual ones.
+         * @description A new job as typed: what it starts as and its sizes; method and set-up of the last job, null for the usual ones.
          *
          *     What is missing in the last job's is as usual, what is not known is left: a browser may have kept it for years.
          */
         StartIn: {
-            /**
-             * Finish
-             * @default
-             */
-            finish?: string;
-            /**
-             * Flats
-             * @default
-             */
-            flats?: string;
             identified?: components["schemas"]["IdentifiedIn"] | null;
-            /** Material */
-            material: string;
             /** Method */
             method?: {
                 [key: string]: string;
             } | null;
-            /**
-             * Overall
-             * @default
-             */
-            overall?: string;
-            /** Quantity */
-            quantity: string;
             /** Setup */
             setup?: {
                 [key: string]: string;
             } | null;
-            /**
-             * Shank
-             * @default
-             */
-            shank?: string;
-            /**
-             * Shank Length
-             * @default
-             */
-            shank_length?: string;
-            /**
-             * Start
-             * @enum {string}
-             */
-            start: "stud" | "rod" | "screw" | "plug" | "nut";
-            /** Stock */
-            stock: string;
+            typed: components["schemas"]["Typed"];
+        };
+        /**
+         * StartSketch
+         * @description A form so far: the part it describes, None where its sizes do not fit each other; what is wrong with what was
+         *     typed, what is to be said of the thread, the unit that goes with it, and the method and lathe in force.
+         *
+         *     `length` is a screw's, typed behind the thread that `thread` names without it; "" where none is.
+         */
+        StartSketch: {
+            drawing: components["schemas"]["SheetShown"] | null;
+            /** Errors */
+            errors: components["schemas"]["FieldError"][];
+            /** Length */
+            length: string;
+            /** Method */
+            method: {
+                [key: string]: string;
+            };
+            /** Remarks */
+            remarks: string[];
+            /** Setup */
+            setup: {
+                [key: string]: string;
+            };
             /** Thread */
             thread: string;
-            /**
-             * Threaded
-             * @default
-             */
-            threaded?: string;
-            /** Title */
-            title: string;
-            /**
-             * Unit
-             * @enum {string}
-             */
-            unit: "in" | "mm";
+            /** Unit */
+            unit: ("in" | "mm") | null;
         };
         /**
          * StepFigure
@@ -3017,6 +3083,89 @@ export interface components {
             text: string;
             /** Unit */
             unit: string;
+        };
+        /**
+         * Typed
+         * @description What the person typed of a new job: text, a bare number in `unit`; "" where the start does not ask.
+         *
+         *     `present` is a bolt's length under its head before it is cut down; `readings` are what a sample measured, by the
+         *     field of the size that was decided.
+         */
+        Typed: {
+            /**
+             * Finish
+             * @default
+             */
+            finish?: string;
+            /**
+             * Flats
+             * @default
+             */
+            flats?: string;
+            /**
+             * Material
+             * @default mild-steel
+             */
+            material?: string;
+            /**
+             * Overall
+             * @default
+             */
+            overall?: string;
+            /**
+             * Present
+             * @default
+             */
+            present?: string;
+            /**
+             * Quantity
+             * @default
+             */
+            quantity?: string;
+            /** Readings */
+            readings?: {
+                [key: string]: string;
+            };
+            /**
+             * Shank
+             * @default
+             */
+            shank?: string;
+            /**
+             * Shank Length
+             * @default
+             */
+            shank_length?: string;
+            /**
+             * Start
+             * @enum {string}
+             */
+            start: "stud" | "rod" | "screw" | "plug" | "all-thread" | "nut" | "body" | "bolt" | "sample";
+            /**
+             * Stock
+             * @default
+             */
+            stock?: string;
+            /**
+             * Thread
+             * @default
+             */
+            thread?: string;
+            /**
+             * Threaded
+             * @default
+             */
+            threaded?: string;
+            /**
+             * Title
+             * @default
+             */
+            title?: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "mm";
         };
         /**
          * VerdictShown
@@ -3371,6 +3520,26 @@ export interface operations {
             };
         };
     };
+    server_jobs_api_beginnings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BeginningShown"][];
+                };
+            };
+        };
+    };
     server_jobs_api_import_job: {
         parameters: {
             query?: never;
@@ -3484,6 +3653,93 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobShown"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_api_sketch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StartSketch"];
                 };
             };
             /** @description Bad Request */

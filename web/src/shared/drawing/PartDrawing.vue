@@ -19,7 +19,10 @@ const section = useId()
 const editing = ref<Schemas['LabelShown'] | null>(null)
 const input = ref<HTMLInputElement[]>([])
 
-const still = computed(() => props.sheet.paths.filter((p) => !p.step))
+/** The work as the chosen step finds it; an answer kept from before knows the finished part alone. */
+const still = computed(() =>
+  props.sheet.paths.filter((p) => !p.step && (!p.steps?.length || p.steps.includes(props.step ?? ''))),
+)
 const removals = computed(() => props.sheet.paths.filter((p) => p.role === 'removal'))
 const tools = computed(() => props.sheet.paths.filter((p) => p.role === 'tool' && p.step === props.step))
 const labels = computed(() => props.sheet.labels.filter((l) => !l.step || l.step === props.step))
@@ -145,6 +148,11 @@ path:where(:not(.hatch)) {
 .dimension {
   stroke: var(--muted);
   stroke-width: 0.9;
+}
+.aim {
+  stroke: var(--muted);
+  stroke-width: 1;
+  stroke-dasharray: 2 3;
 }
 .bore {
   fill: var(--sheet, var(--surface));

@@ -11,9 +11,11 @@ const props = defineProps<{
   open?: boolean
   strong?: boolean
   prefix?: string
+  /** Tells it small in the other unit too: what is dialled or measured. */
+  both?: boolean
 }>()
 const emit = defineEmits<{ working: [] }>()
-const { told } = useUnits()
+const { told, other } = useUnits()
 const shown = computed(() => told(props.figure.shown))
 </script>
 
@@ -30,6 +32,7 @@ const shown = computed(() => told(props.figure.shown))
       <span v-if="prefix" class="unit">{{ prefix }}&nbsp;</span><span class="fig">{{ shown.text }}</span
       ><span class="unit">&nbsp;{{ shown.unit }}</span>
     </button>
+    <span v-if="both && other(figure.shown)" class="fig other">{{ other(figure.shown) }}</span>
   </span>
 </template>
 
@@ -38,6 +41,10 @@ const shown = computed(() => told(props.figure.shown))
   display: inline-grid;
 }
 .label {
+  color: var(--muted);
+  font-size: var(--s14);
+}
+.other {
   color: var(--muted);
   font-size: var(--s14);
 }

@@ -42,6 +42,7 @@ export const vuetify = createVuetify({
   theme: { defaultTheme: 'shell', themes: { shell, deep }, cspNonce: nonce },
   defaults: {
     VBtn: { variant: 'flat', ripple: false, class: 'btn' },
+    VSelect: { variant: 'outlined', hideDetails: 'auto', density: 'comfortable', color: 'primary' },
     VTextField: { variant: 'outlined', hideDetails: 'auto', density: 'comfortable', color: 'primary' },
   },
 })

@@ -23,7 +23,7 @@ onMounted(() => {
       v-model="typed"
       :label="label"
       :placeholder="hint"
-      :persistent-placeholder="hint?.startsWith('empty')"
+      persistent-placeholder
       :error-messages="error?.message"
       autocomplete="off"
     />

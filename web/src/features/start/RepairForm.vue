@@ -2,10 +2,11 @@
 import { computed, ref } from 'vue'
 import { useActs } from '@/shared/jobs/useActs'
 import { useRouter } from 'vue-router'
+import { VSelect } from 'vuetify/components/VSelect'
 
 import { asProblem, ask, client, type FieldError } from '@/shared/api/client'
 import FigureRow from '@/shared/figures/FigureRow.vue'
-import StartField from '@/features/jobs/StartField.vue'
+import StartField from '@/features/start/StartField.vue'
 import { stored } from '@/shared/state/stored'
 import { useChoices } from '@/shared/api/useChoices'
 import { habits } from '@/shared/jobs/useHabits'
@@ -46,9 +47,13 @@ const { found, problem } = useLive(
 const figures = computed(() => (found.value?.figures ?? []).map((figure) => ({ label: figure.name, figure })))
 
 const FIELDS = computed<{ key: Key; label: string; hint?: string; wide?: boolean }[]>(() => [
-  { key: 'title', label: 'What is it, in words', wide: true },
-  { key: 'across', label: `Diameter of the part, ${unit.value}` },
-  { key: 'thread', label: 'Thread of the stud', hint: '1/2 BSF, M12, 3/8-16' },
+  { key: 'title', label: 'What is it', hint: 'e.g. winding spindle', wide: true },
+  {
+    key: 'across',
+    label: `Diameter of the part, ${unit.value}`,
+    hint: unit.value === 'in' ? 'e.g. 1-1/8' : 'e.g. 28',
+  },
+  { key: 'thread', label: 'Thread of the stud', hint: 'e.g. 1/2 BSF, M12' },
   { key: 'clamped', label: `Its face to the washer, ${unit.value}`, hint: 'empty: nothing' },
   { key: 'washer', label: `Washer, ${unit.value}`, hint: 'empty: none' },
   { key: 'nut', label: `Height of the nut, ${unit.value}`, hint: 'empty: the usual' },
@@ -102,12 +107,16 @@ async function start() {
         :first="field.key === 'title'"
         @update:model-value="remember"
       />
-      <label v-for="metal in METALS" :key="metal.key" class="metal">
-        <span class="small muted">{{ metal.label }}</span>
-        <select v-model="typed[metal.key]" @change="remember">
-          <option v-for="one in choices?.materials" :key="one.code" :value="one.code">{{ one.name }}</option>
-        </select>
-      </label>
+      <v-select
+        v-for="metal in METALS"
+        :key="metal.key"
+        v-model="typed[metal.key]"
+        :label="metal.label"
+        :items="choices?.materials ?? []"
+        item-title="name"
+        item-value="code"
+        @update:model-value="remember"
+      />
     </div>
     <div v-if="figures.length" class="told"><FigureRow :figures="figures" /></div>
     <p v-for="one in refused" :key="one.field + one.message" class="field-error" role="alert">
@@ -122,4 +131,4 @@ async function start() {
   </form>
 </template>
 
-<style scoped src="./start.css"></style>
+<style scoped src="./repair.css"></style>

@@ -1,0 +1,115 @@
+"""What a job may begin as: the shapes one picks from, and the few facts each asks for."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+Start = Literal["stud", "rod", "screw", "plug", "all-thread", "nut", "body", "bolt", "sample"]
+STARTS: tuple[Start, ...] = get_args(Start)
+AskedField = Literal[
+    "title", "thread", "quantity", "stock", "threaded", "shank", "shank_length", "flats", "overall", "present"
+]
+AskKind = Literal["words", "thread", "count", "across", "along"]
+"""What is typed: words, a designation, a whole number, a diameter or a width, a length along the part."""
+
+
+@dataclass(frozen=True, slots=True)
+class Ask:
+    """One fact that is asked for: its field, what it is called, and what an empty field stands for, "" where it must
+    be filled. The examples are one for inches, one for millimetres."""
+
+    field: AskedField
+    label: str
+    kind: AskKind
+    inch: str
+    mm: str
+    empty: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Beginning:
+    """A shape to start from. `reads` says that its sizes are read off a worn part: the size meant is offered.
+
+    `shoulder` says that it matters how its thread ends.
+    """
+
+    code: Start
+    name: str
+    remark: str
+    asks: tuple[Ask, ...]
+    shoulder: bool = True
+    reads: bool = False
+
+
+_TITLE = Ask("title", "What is it", "words", "levelling studs", "levelling studs")
+_THREAD = Ask("thread", "Thread", "thread", "3/8-16", "M8x1")
+_COUNT = Ask("quantity", "How many", "count", "4", "4")
+_BAR = Ask("stock", "Bar diameter", "across", "5/8", "16")
+_HEX = Ask("stock", "Bar across the flats", "across", "5/8", "17")
+_LONG = Ask("threaded", "Thread length", "along", "1-1/4", "30")
+_OVERALL = Ask("overall", "Overall length", "along", "2-1/2", "65")
+_SHANK = Ask("shank", "Shank diameter", "across", "1/2", "12")
+_SHANK_LONG = Ask("shank_length", "Shank length", "along", "3/4", "20")
+_DEEP = Ask("threaded", "Thread depth", "along", "5/8", "16", empty="right through")
+
+BEGINNINGS: tuple[Beginning, ...] = (
+    Beginning("stud", "thread at one end", "a stud", (_TITLE, _THREAD, _COUNT, _BAR, _LONG, _OVERALL)),
+    Beginning("rod", "thread at both ends", "a tie rod", (_TITLE, _THREAD, _COUNT, _BAR, _LONG, _OVERALL)),
+    Beginning(
+        "screw",
+        "shouldered screw",
+        "a thread, a turned shank, a head of bar as bought",
+        (_TITLE, _THREAD, _COUNT, _BAR, _LONG, _SHANK, _SHANK_LONG, _OVERALL),
+    ),
+    Beginning(
+        "plug",
+        "plug with a hexagon",
+        "also a hexagon-headed bolt",
+        (_TITLE, _THREAD, _COUNT, _BAR, _LONG, Ask("flats", "Across the flats", "across", "0.710", "19"), _OVERALL),
+    ),
+    Beginning(
+        "all-thread",
+        "screw, all thread",
+        "threaded from end to end",
+        (_TITLE, _THREAD, _COUNT, _BAR, _OVERALL),
+        shoulder=False,
+    ),
+    Beginning(
+        "nut",
+        "nut or cap",
+        "hexagon bar with a tapped hole",
+        (_TITLE, _THREAD, _COUNT, _HEX, _DEEP, _OVERALL),
+        shoulder=False,
+    ),
+    Beginning(
+        "body",
+        "body, tapped hole",
+        "round bar, tapped along its axis",
+        (_TITLE, _THREAD, _COUNT, _BAR, _DEEP, _OVERALL),
+        shoulder=False,
+    ),
+    Beginning(
+        "bolt",
+        "bolt to cut down",
+        "it keeps its head; lengths are from under it",
+        (
+            _TITLE,
+            _THREAD,
+            _COUNT,
+            Ask("stock", "Shank diameter", "across", "3/8", "10"),
+            Ask("present", "Length now", "along", "4", "100"),
+            Ask("overall", "Length wanted", "along", "2-1/2", "65"),
+            _LONG,
+        ),
+    ),
+    Beginning(
+        "sample",
+        "copy a sample",
+        "type what a worn part measures",
+        (_TITLE, _THREAD, _COUNT, _BAR, _LONG, _SHANK, _SHANK_LONG, _OVERALL),
+        reads=True,
+    ),
+)
+BY_CODE: Mapping[Start, Beginning] = {beginning.code: beginning for beginning in BEGINNINGS}

@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { VSelect } from 'vuetify/components/VSelect'
+import { VTextField } from 'vuetify/components/VTextField'
+
+import type { Schemas } from '@/shared/api/client'
+
+/** Metal, shoulder, die and lathe that are in force: the last job's, or the usual ones; a press opens them. */
+const props = defineProps<{
+  choices: Schemas['Choices']
+  material: string
+  method: Record<string, string>
+  setup: Record<string, string>
+  shoulder: boolean
+}>()
+const emit = defineEmits<{
+  material: [code: string]
+  method: [field: string, value: string]
+  setup: [field: string, value: string]
+}>()
+const open = ref(false)
+
+const named = (list: keyof Schemas['Choices'], code: string | undefined) =>
+  props.choices[list].find((one) => one.code === code)?.name ?? ''
+const words = computed(() =>
+  [
+    { name: 'At the shoulder', value: props.shoulder ? named('finishes', props.method.finish) : '' },
+    { name: 'Die', value: props.shoulder ? named('holders', props.method.holder) : '' },
+    { name: 'Lathe', value: named('lathes', props.setup.lathe) },
+    { name: 'Dial', value: named('dials', props.setup.dial) },
+    { name: 'Blades', value: `${props.setup.groove_blade ?? ''} and ${props.setup.parting_blade ?? ''}` },
+  ].filter((one) => one.value),
+)
+interface Line {
+  field: string
+  label: string
+  list?: keyof Schemas['Choices']
+  of: 'method' | 'setup'
+}
+const LINES = computed<Line[]>(() => [
+  ...(props.shoulder
+    ? ([
+        { field: 'finish', label: 'At the shoulder', list: 'finishes', of: 'method' },
+        { field: 'holder', label: 'What holds the die', list: 'holders', of: 'method' },
+      ] as const)
+    : ([{ field: 'tapping', label: 'How the hole is tapped', list: 'tappings', of: 'method' }] as const)),
+  { field: 'lathe', label: 'Lathe', list: 'lathes', of: 'setup' },
+  { field: 'dial', label: 'Cross-slide dial', list: 'dials', of: 'setup' },
+  { field: 'readout', label: 'Along the bed', list: 'readouts', of: 'setup' },
+  { field: 'groove_blade', label: 'Groove blade', of: 'setup' },
+  { field: 'parting_blade', label: 'Parting blade', of: 'setup' },
+])
+const value = (line: Line) => (line.of === 'method' ? props.method : props.setup)[line.field] ?? ''
+function set(line: Line, to: unknown) {
+  if (line.of === 'method') emit('method', line.field, String(to))
+  else emit('setup', line.field, String(to))
+}
+</script>
+
+<template>
+  <div class="force">
+    <v-select
+      label="Metal"
+      :items="choices.materials"
+      item-title="name"
+      item-value="code"
+      :model-value="material"
+      @update:model-value="emit('material', String($event))"
+    />
+    <p v-if="!open" class="words small">
+      <template v-for="one in words" :key="one.name">
+        <span class="pair"
+          ><b>{{ one.name }}</b> {{ one.value }}</span
+        >
+      </template>
+      <button type="button" class="plain" @click="open = true">Change</button>
+    </p>
+    <div v-else class="lines">
+      <template v-for="line in LINES" :key="line.field">
+        <v-select
+          v-if="line.list"
+          :label="line.label"
+          :items="choices[line.list]"
+          item-title="name"
+          item-value="code"
+          :model-value="value(line)"
+          @update:model-value="set(line, $event)"
+        />
+        <v-text-field
+          v-else
+          :label="line.label"
+          :model-value="value(line)"
+          autocomplete="off"
+          @update:model-value="set(line, $event)"
+        />
+      </template>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.force {
+  display: grid;
+  gap: 12px;
+}
+.words {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  align-items: baseline;
+}
+.lines {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
+  gap: 12px;
+}
+</style>

@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import type { Beginning } from '@/features/start/useStart'
+
+/** The shapes a job may begin as, drawn; one of them is chosen. */
+defineProps<{ beginnings: Beginning[]; chosen: string }>()
+defineEmits<{ choose: [code: Beginning['code']] }>()
+</script>
+
+<template>
+  <div class="pictures" role="radiogroup" aria-label="What are you making?">
+    <button
+      v-for="one in beginnings"
+      :key="one.code"
+      type="button"
+      role="radio"
+      :aria-checked="one.code === chosen"
+      :title="one.remark"
+      @click="$emit('choose', one.code)"
+    >
+      <svg :viewBox="`0 0 ${one.picture.width} ${one.picture.height}`" aria-hidden="true">
+        <path v-for="(p, n) in one.picture.paths" :key="n" :d="p.d" :class="p.role" />
+      </svg>
+      {{ one.name }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.pictures {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(165px, 1fr));
+  gap: 10px;
+  margin: 12px 0 18px;
+}
+button {
+  display: grid;
+  grid-template-rows: 58px auto;
+  align-items: center;
+  justify-items: center;
+  gap: 4px;
+  padding: 10px 6px 9px;
+  font: inherit;
+  font-size: var(--s14);
+  line-height: 1.2;
+  color: var(--ink);
+  background: var(--surface);
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  cursor: pointer;
+}
+button:hover {
+  border-color: var(--lagoon);
+}
+button[aria-checked='true'] {
+  outline: 2px solid var(--coral);
+  outline-offset: -2px;
+  font-weight: 700;
+}
+svg {
+  width: 100%;
+  height: 58px;
+}
+path {
+  fill: none;
+  stroke: var(--ink);
+  stroke-linejoin: round;
+}
+.part {
+  fill: var(--metal);
+  stroke-width: 1.4;
+}
+.bore {
+  fill: var(--surface);
+  stroke-width: 1.1;
+}
+.edge {
+  stroke-width: 1.1;
+}
+.thread {
+  stroke-width: 0.5;
+}
+.hatch {
+  stroke: none;
+}
+.ghost {
+  stroke: var(--coral);
+  stroke-width: 1.3;
+  stroke-dasharray: 4 3;
+}
+@media (max-width: 520px) {
+  .pictures {
+    grid-template-columns: repeat(3, 1fr);
+    gap: 6px;
+  }
+  button {
+    grid-template-rows: 40px auto;
+    padding: 6px 3px;
+  }
+  svg {
+    height: 40px;
+  }
+}
+</style>

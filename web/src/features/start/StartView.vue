@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, defineAsyncComponent } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+
+import StartForm from '@/features/start/StartForm.vue'
+import StartPictures from '@/features/start/StartPictures.vue'
+import { type Beginning, useStart } from '@/features/start/useStart'
+import { ask, client, type JobDocument } from '@/shared/api/client'
+
+/** A new job, from pictures: what it is, then its few facts beside a drawing that fills as they are typed. */
+const RepairForm = defineAsyncComponent(() => import('@/features/start/RepairForm.vue'))
+const ThreadForm = defineAsyncComponent(() => import('@/features/start/ThreadForm.vue'))
+const route = useRoute()
+const router = useRouter()
+const { data: beginnings } = useQuery({
+  queryKey: ['beginnings'],
+  queryFn: () => ask(client.GET('/api/jobs/beginnings')),
+  staleTime: Infinity,
+})
+
+const thread = String(route.query.thread ?? '')
+/** How the thread was identified, as long as it is still that thread. */
+function identified(): JobDocument['identified'] {
+  if (!route.query.identified || job.kept.value.sizes.thread !== thread) return undefined
+  try {
+    return JSON.parse(String(route.query.identified)) as JobDocument['identified']
+  } catch {
+    return undefined
+  }
+}
+const job = useStart(identified)
+if (thread) job.type('thread', thread)
+
+const chosen = computed(() => String(route.query.as ?? ''))
+const beginning = computed(() => beginnings.value?.find((one) => one.code === chosen.value))
+function choose(code: Beginning['code']) {
+  if (code !== 'repair' && code !== 'thread') job.kept.value.start = code
+  void router.replace({ query: { ...route.query, as: code } })
+}
+if (chosen.value && chosen.value !== 'repair' && chosen.value !== 'thread')
+  job.kept.value.start = chosen.value as typeof job.kept.value.start
+const leave = () => void router.push({ name: 'jobs' })
+</script>
+
+<template>
+  <div class="starting">
+    <h1>What are you making?</h1>
+    <p class="muted">Pick the nearest shape; everything can be changed on its plan.</p>
+    <StartPictures v-if="beginnings" :beginnings="beginnings" :chosen="chosen" @choose="choose" />
+    <RepairForm v-if="chosen === 'repair'" @close="leave" />
+    <ThreadForm v-else-if="chosen === 'thread'" :thread="thread" />
+    <StartForm v-else-if="beginning" :beginning="beginning" :job="job" @close="leave" />
+  </div>
+</template>
+
+<style scoped>
+.starting {
+  max-width: 1240px;
+}
+</style>

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useRouter } from 'vue-router'
+
+import { useSize } from '@/shared/api/useSize'
+import ChoiceList from '@/shared/controls/ChoiceList.vue'
+
+/** A thread and nothing else: on to its page, or to finding out which it is. */
+const props = defineProps<{ thread: string }>()
+const router = useRouter()
+const text = ref(props.thread)
+const { size, problem } = useSize(text)
+const show = () => size.value && router.push({ name: 'threads', query: { q: size.value.designation } })
+</script>
+
+<template>
+  <form class="known" aria-label="Look a thread up" novalidate @submit.prevent="show">
+    <v-text-field
+      v-model="text"
+      label="Thread"
+      placeholder="e.g. 3/8-16, M8x1, 1/4 bsw, G3/8, 2ba"
+      persistent-placeholder
+      autofocus
+      autocomplete="off"
+      :error-messages="problem?.message"
+    />
+    <ChoiceList compact :choices="problem?.errors[0]?.choices ?? []" @take="(choice) => (text = choice)" />
+    <p class="act">
+      <v-btn type="submit" color="secondary" size="large" :disabled="!size">Show its sizes</v-btn>
+      <router-link :to="{ name: 'identify' }">I do not know which it is</router-link>
+    </p>
+  </form>
+</template>
+
+<style scoped>
+.known {
+  max-width: 460px;
+}
+.act {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+  margin-top: 14px;
+}
+</style>
