@@ -141,7 +141,8 @@ class Sketches(unittest.TestCase):
     def test_any_form_is_drawn_or_says_why_not(self, start: Start, thread: str, sizes: dict[str, str]) -> None:
         sketch = start_sketch(Typed(start, "mm", thread=thread, **sizes), None, None)  # type: ignore[arg-type]
         if sketch.drawing is None:
-            self.assertTrue(any(size.strip() for size in sizes.values()))
+            # Sizes that do not fit each other; or a thread that no nut has.
+            self.assertTrue(any(size.strip() for size in sizes.values()) or thread == "R1/2")
             return
         for path in sketch.drawing.paths:
             self.assertNotIn("nan", path.d)

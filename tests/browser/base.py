@@ -99,6 +99,12 @@ class BrowserCase(unittest.TestCase):
         self.page.get_by_role("button", name="Show the plan").click()
         expect(self.page).to_have_title("Job plan · Conch")
 
+    def open_facts(self, name: str) -> None:
+        """Open a sentence of the plan into its fields."""
+        head = self.page.get_by_role("region", name=name, exact=True).get_by_role("button", name=name, exact=True)
+        if head.get_attribute("aria-expanded") == "false":
+            head.click()
+
     def fill_job(self, typed: dict[str, str]) -> None:
         """Fill the form that starts a job, by its labels."""
         form = self.page.get_by_role("form", name="Start a job")

@@ -230,6 +230,7 @@ class Parts(BrowserCase):
                 "Overall length, in": "2",
             },
         )
+        self.open_facts("Use")
         page.get_by_label("lifting gear").check()
         self.stored()
         page.get_by_role("button", name="To the bench").click()

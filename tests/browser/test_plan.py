@@ -158,6 +158,7 @@ class PlanPage(BrowserCase):
         page = self.page
         page.add_init_script(LATE_ANSWERS)
         self.open("Governor adjusting screws")
+        self.open_facts("Use")
         self.field("Mating part").fill("the governor's yoke")
         page.get_by_role("button", name="Set aside").click()
         page.get_by_label("What does it wait for?").fill("the reamer")
@@ -167,6 +168,7 @@ class PlanPage(BrowserCase):
         expect(page.get_by_text("no piece was gauged")).to_be_visible()
         self.assertEqual(page.get_by_text("changed elsewhere").count(), 0)
         page.reload()
+        self.open_facts("Use")
         expect(self.field("Mating part")).to_have_value("the governor's yoke")
 
     def test_files_are_offered_and_read_back(self) -> None:

@@ -48,6 +48,7 @@ class SixStuds(BrowserCase):
         expect(working).to_contain_text("middle of the class limits")
         # Five diameters are sawn, unless somebody says why not.
         expect(page.get_by_role("button", name="Saw the blank")).to_be_visible()
+        self.open_facts("Method")
         reason = page.get_by_role("textbox", name="Why it is held as chosen all the same")
         reason.fill("six from one bar")
         reason.press("Enter")

@@ -7,9 +7,9 @@ import CautionLine from '@/shared/controls/CautionLine.vue'
 import DieRecord from '@/features/plan/DieRecord.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import FigureRow from '@/shared/figures/FigureRow.vue'
-import HazardList from '@/features/plan/HazardList.vue'
 import JobEnd from '@/features/plan/JobEnd.vue'
-import JobFacts from '@/features/plan/JobFacts.vue'
+import FactGroups from '@/features/plan/FactGroups.vue'
+import PartLine from '@/features/plan/PartLine.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import PartTabs from '@/features/plan/PartTabs.vue'
 import PlanHead from '@/features/plan/PlanHead.vue'
@@ -117,8 +117,7 @@ useKeys([
         @others="replaceOthers"
         @commit="commit"
       />
-      <JobFacts
-        :lines="['Part']"
+      <PartLine
         :asks="plan?.asks"
         :value="value"
         :errors="errors"
@@ -162,18 +161,16 @@ useKeys([
           @choose="picked = $event"
         />
         <FigureRow :figures="plan.batch.map((figure) => ({ label: figure.name, figure }))" />
-        <JobFacts
-          :lines="['For']"
+        <FactGroups
           :value="value"
           :errors="errors"
           :closed="closed"
+          :hazards="draft.hazards ?? []"
+          :fraction="fraction"
+          :asks="plan?.asks"
           @set="set"
           @commit="commit"
-        />
-        <HazardList
-          :chosen="draft.hazards ?? []"
-          :closed="closed"
-          @change="(set('hazards', $event), commit())"
+          @hazards="(set('hazards', $event), commit())"
         />
       </div>
       <div class="left">
@@ -203,16 +200,6 @@ useKeys([
           :closed="closed"
           :fraction="value('method.blank_school') === 'pitch-fraction' ? value('method.blank_fraction') : ''"
           @take="takeFraction"
-        />
-        <JobFacts
-          :lines="['Method', 'Holes', 'Lathe']"
-          :value="value"
-          :errors="errors"
-          :closed="closed"
-          :fraction="fraction"
-          :asks="plan?.asks"
-          @set="set"
-          @commit="commit"
         />
       </div>
     </div>

@@ -1,30 +1,10 @@
-<script setup lang="ts">
-import { computed } from 'vue'
+/** The facts of a job that are edited on its plan, in lines of what belongs together. */
 
-import type { FieldError } from '@/shared/api/client'
-import InlineChoice from '@/shared/controls/InlineChoice.vue'
-import InlineField from '@/shared/controls/InlineField.vue'
-import { useChoices } from '@/shared/api/useChoices'
-
-/** The job's facts in quiet lines, each edited in place. */
-const props = defineProps<{
-  value: (field: string) => string
-  errors: Record<string, FieldError>
-  closed: boolean
-  lines: string[]
-  /** The fraction that stands when none is typed. */
-  fraction?: string
-  /** The fields that concern the job; all of them where nobody says. */
-  asks?: string[]
-}>()
-const emit = defineEmits<{ set: [field: string, value: string]; commit: [] }>()
-const { data: choices } = useChoices()
-
-interface Fact {
+export interface Fact {
   field: string
   label: string
   before?: string
-  after?: string | (() => string)
+  after?: string
   figure?: boolean
   /** Words that may run over several lines. */
   long?: boolean
@@ -51,21 +31,19 @@ interface Fact {
   /** Shown where the plan asks for it. */
   asked?: true
 }
-/** Whether a fact is shown: those of every job, those the plan asks for, and what is wrong. */
-const concerns = (fact: Fact) =>
-  !fact.asked || !props.asks || props.asks.includes(fact.field) || props.errors[fact.field] !== undefined
-const UNITS = [
+
+export const UNITS = [
   { code: 'in', name: 'inches', remark: 'bare numbers are inches' },
   { code: 'mm', name: 'millimetres', remark: 'bare numbers are millimetres' },
 ]
-const LINES: { name: string; facts: Fact[] }[] = [
+export const LINES: { name: string; facts: Fact[] }[] = [
   {
     name: 'Part',
     facts: [
       {
         field: 'quantity',
         label: 'Pieces',
-        after: () => (props.value('quantity') === '1' ? 'piece' : 'pieces'),
+        after: 'pieces',
         figure: true,
       },
       { field: 'material', label: 'Metal', before: 'of', from: 'materials' },
@@ -94,7 +72,7 @@ const LINES: { name: string; facts: Fact[] }[] = [
       },
       {
         field: 'method.blank_fraction',
-        label: 'Fraction of the pitch (empty: the metal’s own)',
+        label: 'Fraction of the pitch',
         before: 'fraction',
         figure: true,
         asked: true,
@@ -125,7 +103,13 @@ const LINES: { name: string; facts: Fact[] }[] = [
         asked: true,
       },
       { field: 'method.order', label: 'Order of work', from: 'orders', telling: true, asked: true },
-      { field: 'method.support', label: 'Held in', before: 'held in', from: 'supports', telling: true },
+      {
+        field: 'method.support',
+        label: 'How it is held',
+        before: 'held by',
+        from: 'supports',
+        telling: true,
+      },
       {
         field: 'method.overruled',
         label: 'Why it is held as chosen all the same',
@@ -147,7 +131,7 @@ const LINES: { name: string; facts: Fact[] }[] = [
       },
       {
         field: 'method.percent',
-        label: 'Per cent thread in holes (empty: what suits the metal)',
+        label: 'Per cent thread in holes',
         before: 'at',
         after: '% thread',
         figure: true,
@@ -209,7 +193,7 @@ const LINES: { name: string; facts: Fact[] }[] = [
     ],
   },
   {
-    name: 'For',
+    name: 'Use',
     facts: [
       { field: 'needed_by', label: 'Needed by', before: 'needed by' },
       { field: 'fits', label: 'Mating part', before: 'fits' },
@@ -224,66 +208,3 @@ const LINES: { name: string; facts: Fact[] }[] = [
     ],
   },
 ]
-const shown = computed(() =>
-  LINES.filter((line) => props.lines.includes(line.name) && line.facts.some(concerns)),
-)
-const choicesOf = (fact: Fact) =>
-  fact.from === 'units' ? UNITS : fact.from ? (choices.value?.[fact.from] ?? []) : []
-/** What stands where a job says nothing: the first choice, or the one named. */
-const usualOf = (fact: Fact) => fact.usual ?? choicesOf(fact)[0]?.code ?? ''
-</script>
-
-<template>
-  <div class="facts">
-    <p v-for="line in shown" :key="line.name" class="line">
-      <span class="name muted small">{{ line.name }}</span>
-      <template v-for="fact in line.facts" :key="fact.field">
-        <template v-if="concerns(fact)">
-          <InlineChoice
-            v-if="fact.from"
-            :label="fact.label"
-            :before="fact.before"
-            :model-value="value(fact.field) || usualOf(fact)"
-            :choices="choicesOf(fact)"
-            :telling="fact.telling"
-            :error="errors[fact.field]"
-            :readonly="closed"
-            @update:model-value="emit('set', fact.field, $event)"
-            @commit="emit('commit')"
-          />
-          <InlineField
-            v-else
-            :label="fact.label"
-            :before="fact.before"
-            :after="typeof fact.after === 'function' ? fact.after() : fact.after"
-            :figure="fact.figure"
-            :long="fact.long"
-            :placeholder="fact.field === 'method.blank_fraction' ? fraction : fact.empty"
-            :model-value="value(fact.field)"
-            :error="errors[fact.field]"
-            :readonly="closed"
-            @update:model-value="emit('set', fact.field, $event)"
-            @commit="emit('commit')"
-          />
-        </template>
-      </template>
-    </p>
-  </div>
-</template>
-
-<style scoped>
-.facts {
-  display: grid;
-  gap: 2px;
-}
-.line {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 14px;
-  align-items: baseline;
-}
-.name {
-  flex: 0 0 52px;
-  font-weight: 700;
-}
-</style>
