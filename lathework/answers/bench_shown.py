@@ -10,6 +10,7 @@ from lathework.answers.plan_shown import StepShown, step_shown
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.values import FigureShown, Shown, figure_shown, length_shown, maybe_shown
 from lathework.bench.bench import Bench, StepState, steps_of
+from lathework.bench.judged import Judged
 from lathework.bench.progress import Progress
 from lathework.cautions import Caution
 from lathework.cutting.next_cut import CutState, NextCut
@@ -101,6 +102,7 @@ class BenchShown:
     cut: CutShown | None
     readings: tuple[ReadingShown, ...]
     hindrance: str
+    judged: Judged | None
     verdict: VerdictShown | None
     adjusted: bool
     advice: AdviceShown | None
@@ -172,6 +174,7 @@ def bench_shown(whole: Progress) -> BenchShown:
         cut=_cut(now.cut) if now.cut else None,
         readings=tuple(_readings(now)),
         hindrance=now.hindrance,
+        judged=now.judged,
         verdict=_verdict(now.verdict) if now.verdict else None,
         adjusted=now.adjusted,
         advice=_advice(now.advice) if now.advice else None,

@@ -36,13 +36,14 @@ class PassShown:
 
 @dataclass(frozen=True)
 class StepShown:
-    """One step."""
+    """One step: `headline` is the key of its figure in a list, `big` of the one that is largest at the bench."""
 
     key: str
     title: str
     sentence: str
     headline: str
     headline_words: str
+    big: str
     figures: tuple[StepFigure, ...]
     tool: str
     edge: str
@@ -104,6 +105,7 @@ def step_shown(operation: Operation) -> StepShown:
         sentence=operation.sentence,
         headline=operation.headline,
         headline_words=operation.figure_words,
+        big=operation.big,
         figures=tuple(StepFigure(key, figure_shown(figure)) for key, figure in operation.figures.items()),
         tool=operation.tool,
         edge=operation.edge,

@@ -7,6 +7,7 @@ from copy import deepcopy
 from dataclasses import dataclass
 from typing import Literal
 
+from lathework.bench.judged import Judged, judge
 from lathework.bench.outdated import outdated_words
 from lathework.bench.tally import Reading, Tally
 from lathework.cautions import HAZARD_CAUTIONS, Caution
@@ -26,8 +27,8 @@ class Bench:
 
     `die` is the thread of the die in use, `opened` by how many eighths of a turn each die was opened here, by thread.
     `unread` are the cautions that must be read before anything else; `zero` is what to touch off first, "" when the
-    tool's zero stands. `outdated` says what was recorded for the step before the part was changed, None where
-    everything counts.
+    tool's zero stands. `judged` is the last reading against the class of its thread. `outdated` says what was recorded
+    for the step before the part was changed, None where everything counts.
     """
 
     plan: Plan
@@ -39,6 +40,7 @@ class Bench:
     step: Operation | None
     readings: tuple[Reading, ...]
     cut: NextCut | None
+    judged: Judged | None
     verdict: Verdict | None
     adjusted: bool
     advice: DieAdvice | None
@@ -84,6 +86,7 @@ def _next_cut(plan: Plan, step: Operation, tally: Tally) -> NextCut | None:
         dial=plan.job.setup.dial,
         max_cut_mm=step.max_cut_mm,
         unit=plan.job.unit,
+        sizes_mm=step.sizes_mm,
     )
 
 
@@ -122,6 +125,7 @@ def bench(plan: Plan, folded: Tally) -> Bench:
         step=step,
         readings=tuple(tally.readings.get(key, ())),
         cut=_next_cut(plan, step, tally) if step else None,
+        judged=judge(step, tally.readings.get(key, ())) if step else None,
         verdict=verdict,
         adjusted=key in tally.adjusted,
         advice=advise(thread, verdict) if thread and verdict else None,

@@ -15,6 +15,8 @@ FINISH_MM = 0.5
 """Left on the diameter for the finishing cut (practice)."""
 ROUGH_FROM = 1.5
 """Finishing cuts that must be left for another roughing one to be worth it (practice)."""
+WORTH_MM = 0.2
+"""Off the diameter, from which a roughing cut is worth its time: a cut that left a little more is not made again."""
 _PRIOR_MM = 0.5
 """How much dialled metal it takes to outweigh the belief that what is dialled comes off."""
 _SCATTER = 0.05
@@ -72,11 +74,12 @@ def _length(name: str, mm: float, unit: LengthUnit, formula: str, inputs: tuple[
     return Figure(name, convert(mm, "mm", unit), unit, formula, PRACTICE, inputs)
 
 
-def _depth(left_mm: float, ratio: float, max_cut_mm: float) -> tuple[CutState, float]:
-    """State and what to dial on the diameter: rough to within the finishing cut, then finish."""
-    if left_mm > ROUGH_FROM * FINISH_MM:
-        return "rough", min(max_cut_mm, (left_mm - FINISH_MM) / ratio)
-    return "finish", left_mm / ratio
+def _next_size(last_mm: float, aim_mm: float, sizes_mm: Sequence[float]) -> float:
+    """The diameter the next cut leaves: of those planned the first that is worth a cut, else the finishing cut's."""
+    if last_mm - aim_mm <= ROUGH_FROM * FINISH_MM:
+        return aim_mm
+    planned = (size for size in sizes_mm if aim_mm < size <= last_mm - WORTH_MM)
+    return next(planned, aim_mm + FINISH_MM)
 
 
 def next_cut(
@@ -87,11 +90,13 @@ def next_cut(
     dial: Dial,
     max_cut_mm: float,
     unit: LengthUnit,
+    sizes_mm: Sequence[float] = (),
 ) -> NextCut:
     """The next cut after a reading of `last_mm`, told in `unit` and for the dial (half on a radius dial).
 
-    Roughing cuts are capped at `max_cut_mm` on the diameter; a finishing cut takes all that is left, divided by
-    the learned ratio. Overshoot is final: "under-size" has nothing to dial. Source: practice.
+    Roughing cuts go to the diameters that were planned, `sizes_mm` in millimetres, none deeper than `max_cut_mm` on the
+    diameter; a finishing cut takes all that is left, divided by the learned ratio. Overshoot is final: "under-size" has
+    nothing to dial. Source: practice.
     """
     ratio = ratio_of(passes)
     left_mm = last_mm - target.aim_mm
@@ -109,11 +114,13 @@ def next_cut(
     if last_mm <= target.high_mm:
         state: CutState = "on-size" if last_mm >= target.low_mm else "under-size"
         return NextCut(state, None, 0.0, left, share, None, None)
-    state, depth = _depth(left_mm, ratio, max_cut_mm)
+    size_mm = _next_size(last_mm, target.aim_mm, sizes_mm)
+    state = "finish" if size_mm == target.aim_mm else "rough"
+    depth = left_mm / ratio if state == "finish" else min(max_cut_mm, (last_mm - size_mm) / ratio)
     expected = last_mm - depth * ratio
     return NextCut(
         state=state,
-        dial=_dial(depth, dial, unit, left, ratio, state=state, max_cut_mm=max_cut_mm),
+        dial=_dial(depth, dial, unit, left, ratio, rough=(last_mm, size_mm, max_cut_mm) if state == "rough" else None),
         diameter_mm=depth,
         left=left,
         ratio=share,
@@ -158,15 +165,23 @@ def _ratio(passes: Sequence[PassMade], unit: LengthUnit) -> Figure:
 
 
 def _dial(
-    depth_mm: float, dial: Dial, unit: LengthUnit, left: Figure, ratio: float, *, state: CutState, max_cut_mm: float
+    depth_mm: float,
+    dial: Dial,
+    unit: LengthUnit,
+    left: Figure,
+    ratio: float,
+    *,
+    rough: tuple[float, float, float] | None,
 ) -> Figure:
+    """What to dial; of a `rough` cut the last reading, the diameter it goes to and the most per cut, in millimetres."""
     half = "" if dial == "diameter" else " ÷ 2"
     inputs = [Given("left to come off", left.value, unit), Given("comes off per dialled", ratio)]
     formula = f"left to come off ÷ comes off per dialled{half}"
-    if state == "rough":
-        formula = f"least of (most per cut, (left to come off − kept for finishing) ÷ comes off per dialled){half}"
-        inputs.append(Given("kept for finishing", convert(FINISH_MM, "mm", unit), unit))
-        inputs.append(Given("most per cut", convert(max_cut_mm, "mm", unit), unit))
+    if rough is not None:
+        formula = f"least of (most per cut, (last reading − next size) ÷ comes off per dialled){half}"
+        names = ("last reading", "next size", "most per cut")
+        sizes = (Given(name, convert(mm, "mm", unit), unit) for name, mm in zip(names, rough, strict=True))
+        inputs = [*sizes, Given("comes off per dialled", ratio)]
     return Figure(
         f"dial in, on the {dial}",
         convert(depth_mm * (1.0 if dial == "diameter" else 0.5), "mm", unit),

@@ -11,6 +11,7 @@ from lathework.cutting.cuts import SPRING
 from lathework.cutting.next_cut import Target
 from lathework.figures import Figure
 from lathework.threads.thread import Thread
+from lathework.units import convert
 
 Measure = Literal["diameter", "verdict"]
 Kind = Literal[
@@ -120,6 +121,18 @@ class Operation:
     thread: Thread | None = None
     class_name: str = ""
     makes: str = ""
+
+    @property
+    def big(self) -> str:
+        """The key of the figure that is largest at the bench: what is dialled, else the step's own key figure."""
+        return "dial" if "dial" in self.figures else self.headline
+
+    @property
+    def sizes_mm(self) -> tuple[float, ...]:
+        """The diameters that its cuts leave, in millimetres, the last one the aim."""
+        return tuple(
+            convert(cut.value, "in" if cut.unit == "in" else "mm", "mm") for cut in self.passes if cut.name != SPRING
+        )
 
     @property
     def passes_end(self) -> str:

@@ -15,7 +15,7 @@ from lathework.bench.progress import progress
 from lathework.errors import InputError
 from lathework.lengths import read_length
 from lathework.planning.plan import Plan
-from lathework.tests.samples import TIE_ROD, plan, told
+from lathework.tests.samples import TIE_ROD, plan, step, told
 
 PLAN = plan()
 STEPS = [o.key for o in PLAN.operations]
@@ -93,12 +93,32 @@ class Measuring(unittest.TestCase):
         self.assertAlmostEqual(now.cut.dial.value, 0.0202, places=4)
 
     def test_what_was_dialled_is_kept_with_the_reading_that_followed(self) -> None:
-        """A bar standing out 4.66 diameters bears 2.0 mm x (1 - 0.6 x 2.66/4) = 1.20 mm on the diameter."""
+        """Down to 0.5 over its blank of 9.368 mm half an inch loses 2.832 mm: three cuts alike of 0.944, as planned."""
         now = self.turning("0.5", "0.43")
         first, second = now.readings
         self.assertIsNone(first.dialled_mm)
         assert second.dialled_mm is not None
-        self.assertAlmostEqual(second.dialled_mm, 1.202, places=3)
+        self.assertAlmostEqual(second.dialled_mm, 2.832 / 3, places=3)
+
+    def test_a_reading_is_judged_against_the_class_at_once(self) -> None:
+        """ASME B1.1: the major diameter of 3/8-16 UNC 2A is 0.3643 to 0.3737 in."""
+        self.assertIsNone(self.turning("0.3900").judged)
+        within, under = self.turning("0.3688").judged, self.turning("0.3600").judged
+        assert within is not None and under is not None
+        self.assertEqual((within.words.inch, within.within), ("in class 2A", True))
+        self.assertEqual((under.words.inch, under.within), ("0.0043 in under the least for class 2A", False))
+
+    def test_the_bench_cuts_to_the_sizes_of_the_plan(self) -> None:
+        made = plan()
+        sizes = step(made, "turn").sizes_mm
+        entries, aims = done("face:right"), []
+        for _ in sizes:
+            cut = at(*entries).cut
+            assert cut is not None and cut.expect is not None
+            aims.append(cut.expect.value * 25.4)
+            entries.append(read(at(*entries), f"{aims[-1]:.5f} mm"))
+        for aimed, planned in zip(aims, sizes, strict=True):
+            self.assertAlmostEqual(aimed, planned, places=3)
 
     def test_what_was_learned_serves_the_next_piece(self) -> None:
         entries = done("face:right")

@@ -114,9 +114,13 @@ def _terms(words: Sequence[str]) -> Iterator[str]:
             at += 1
 
 
-def query_of(text: str, kind: str = "") -> str:
-    """What the index is asked for a search of `text` among entries of a `kind` ("" for all); "" asks for everything."""
-    terms = [*_terms(text.replace("\x00", " ").split()), *([f'kind : "{kind}"'] if kind else [])]
+def query_of(text: str, kinds: Sequence[str] = ()) -> str:
+    """What the index is asked for a search of `text` among entries of some `kinds`, of all where none is named.
+
+    "" asks for everything.
+    """
+    some = " OR ".join(f'kind : "{kind}"' for kind in kinds)
+    terms = [*_terms(text.replace("\x00", " ").split()), *([f"({some})"] if some else [])]
     return " AND ".join(terms)
 
 

@@ -14,6 +14,7 @@ from server.site.problems import PROBLEMS, answer
 router = Router(tags=["log"])
 Kind = Literal[
     "",
+    "troubles",
     "reading",
     "verdict",
     "setting",

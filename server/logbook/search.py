@@ -6,8 +6,11 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Any
 
+from django.db.models import Q, QuerySet
+
 from lathework.answers.values import Shown, length_shown
 from lathework.bench.words import KIND_WORDS, said, setting_words
+from lathework.gauging.wires import MEANINGS
 from server.jobs import words
 from server.jobs.models import Entry, Job, StandingRow
 
@@ -16,6 +19,9 @@ Row = dict[str, Any]
 PAGE, JOBS = 40, 10
 """Entries, and jobs, on a page."""
 _LATEST = 2**62
+TROUBLES = "troubles"
+TELLING = ("setting", "scrap", "accept", "note", "zero-lost")
+"""Kinds of entries that say how a die was set, or what went wrong."""
 _SHOWN = (
     *("pk", "job_id", "kind", "part_name", "piece", "step", "title", "thread", "value_mm", "dialled_mm", "aim_mm"),
     *("word", "eighths", "text", "typed", "at"),
@@ -119,6 +125,14 @@ def _job(row: StandingRow) -> LogJob:
     )
 
 
+def _of_kind(known: QuerySet[Entry], kind: str) -> QuerySet[Entry]:
+    """Entries of a kind; "troubles" are die settings and what went wrong, all of them where it is ""."""
+    if kind == TROUBLES:
+        failing = [verdict for verdict, meaning in MEANINGS.items() if not meaning.passes]
+        return known.filter(Q(kind__in=TELLING) | Q(kind="verdict", word__in=failing))
+    return known.filter(kind=kind) if kind else known
+
+
 def _entries(query: str, kind: str, before: int) -> list[Row]:
     """One more entry than a page holds, the newest first."""
     if query:
@@ -127,8 +141,7 @@ def _entries(query: str, kind: str, before: int) -> list[Row]:
         found = Entry.objects.filter(pk__in=ids).order_by("-pk")
     else:
         known = Entry.objects.filter(undone_at=None, job__deleted_at=None)
-        some = known.filter(kind=kind) if kind else known
-        found = some.filter(pk__lt=before).order_by("-pk")[: PAGE + 1]
+        found = _of_kind(known, kind).filter(pk__lt=before).order_by("-pk")[: PAGE + 1]
     return list(found.values(*_SHOWN))
 
 
@@ -147,7 +160,8 @@ def search(text: str, kind: str, before: int) -> LogPage:
     asked = bool(text.replace("\x00", " ").split())
     if asked and not query:
         return LogPage((), (), more=False)
-    found = _entries(words.query_of(text, kind) if query else "", kind, before)
+    kinds = (*TELLING, "verdict") if kind == TROUBLES else (kind,) if kind else ()
+    found = _entries(words.query_of(text, kinds) if query else "", kind, before)
     titles = dict(Job.objects.filter(pk__in={row["job_id"] for row in found}).values_list("pk", "title"))
     return LogPage(
         jobs=tuple(_job(row) for row in _jobs(query, found[:PAGE])),

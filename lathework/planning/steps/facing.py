@@ -58,10 +58,9 @@ def face(work: Work, chucking: Chucking) -> Operation:
     """Face the end and set Z zero; on the second end, face to length."""
     faced = _faced_mm(work, chucking)
     title, sentence, more = (_face_to_length if chucking.second else _first_face)(work, chucking)
-    headline = "length" if chucking.second else "zero"
+    headline = "length" if chucking.second else "stick_out"
     if work.job.setup.readout == "stops":
         sentence = sentence.replace("set the readout to Z {zero}", "set the carriage dial or stop to zero")
-        headline = "length" if chucking.second else "stick_out"
     return Operation(
         key=keyed("face", chucking.faces),
         kind="face",

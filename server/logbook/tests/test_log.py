@@ -56,6 +56,17 @@ class Log(ApiCase):
         )
         self.assertEqual(self.log()["jobs"][0]["setting"], "die closed 1/8 turn in all")
 
+    def test_settings_and_troubles(self) -> None:
+        """Die settings, notes, and verdicts that did not pass; not the snug one, no readings."""
+        told = self.log(kind="troubles")["entries"]
+        self.assertEqual([entry["kind"] for entry in told], ["note", "setting", "verdict"])
+        self.assertEqual(told[-1]["said"], "starts, then binds")
+        found = self.log("chips", kind="troubles")["entries"]
+        self.assertEqual([entry["kind"] for entry in found], ["note"])
+
+    def test_a_threads_name_finds_that_thread_alone(self) -> None:
+        self.assertEqual(self.log("2 BA")["jobs"], [])
+
     def test_what_was_undone_is_not_shown(self) -> None:
         self.act("undo")
         self.assertEqual(self.log("chips")["entries"], [])

@@ -8,7 +8,7 @@ import { useUnits } from '@/shared/figures/useUnits'
 
 /** The one figure of the step at the size of the shop: what to dial, or what the step is for. */
 const props = defineProps<{ bench: Bench }>()
-const { told, other } = useUnits()
+const { told, other, words: inUnit } = useUnits()
 const asked = ref<Figure | null>(null)
 watch(
   () => props.bench.last,
@@ -19,7 +19,7 @@ const step = computed(() => props.bench.step)
 const cut = computed(() => props.bench.cut)
 const headline = computed<Figure | null>(() => {
   if (cut.value) return cut.value.dial
-  return step.value?.figures.find((f) => f.key === step.value?.headline)?.figure ?? null
+  return step.value?.figures.find((f) => f.key === step.value?.big)?.figure ?? null
 })
 const last = computed(() => props.bench.readings.at(-1))
 const words = computed(() => {
@@ -31,14 +31,16 @@ const words = computed(() => {
 const small = computed<{ label: string; figure: Figure }[]>(() => {
   if (!cut.value)
     return (step.value?.figures ?? [])
-      .filter((f) => f.key !== step.value?.headline)
-      .slice(0, 3)
+      .filter((f) => f.key !== step.value?.big)
+      .slice(0, 4)
       .map((f) => ({ label: f.figure.name, figure: f.figure }))
   const target = step.value?.figures.find((f) => f.key === 'diameter')?.figure
   const stop = step.value?.figures.find((f) => f.key === 'stop')?.figure
+  const speed = step.value?.figures.find((f) => f.key === 'speed')?.figure
   return [
     ...(target ? [{ label: 'target', figure: target }] : []),
     { label: 'left to come off', figure: cut.value.left },
+    ...(speed ? [{ label: 'speed', figure: speed }] : []),
     ...(stop ? [{ label: 'stop at Z', figure: stop }] : []),
     ...(props.bench.readings.length > 1 ? [{ label: 'comes off per dialled', figure: cut.value.ratio }] : []),
   ]
@@ -51,7 +53,9 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
     <template v-if="headline">
       <p class="words">{{ words }}</p>
       <button type="button" class="big" :title="`Working of ${headline.name}`" @click="ask(headline)">
-        <span v-if="step?.headline_words" class="pre">{{ step.headline_words }}</span>
+        <span v-if="step?.headline_words && step.big === step.headline && !cut" class="pre">{{
+          step.headline_words
+        }}</span>
         <span class="fig">{{ told(headline.shown).text }}</span><span class="unit">{{
           told(headline.shown).unit
         }}</span>
@@ -66,6 +70,14 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
       <template v-if="!last">From the size as entered: measure it first. </template>
       {{ cut.then }} Expect
       <span class="fig">{{ told(cut.expect.shown).text }} ± {{ told(cut.give_or_take.shown).text }}</span>
+    </p>
+    <p
+      v-if="bench.judged"
+      class="judged"
+      :class="bench.judged.within ? 'on-size' : 'under-size'"
+      role="status"
+    >
+      {{ bench.judged.within ? '✓' : '▼' }} {{ inUnit(bench.judged.words) }}
     </p>
     <div class="row">
       <span v-if="cut" class="last">
@@ -114,8 +126,9 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
   font-size: clamp(72px, min(12vw, 14vh), 150px);
   letter-spacing: -0.02em;
 }
-.big .other {
+.big .fig.other {
   font-size: var(--s20);
+  letter-spacing: 0;
   color: var(--muted);
   font-weight: 400;
 }
@@ -136,6 +149,10 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
 .under-size {
   color: var(--stop);
 }
+.judged {
+  font-size: var(--s20);
+  font-weight: 700;
+}
 .row {
   display: flex;
   flex-wrap: wrap;
@@ -149,5 +166,25 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
 .read {
   font-size: 1.3em;
   font-weight: 700;
+}
+@media (max-width: 520px) {
+  .big {
+    white-space: normal;
+  }
+  .big .fig {
+    font-size: 62px;
+  }
+  .big .other {
+    display: block;
+  }
+  .words,
+  .expect {
+    font-size: var(--s16);
+  }
+  .row {
+    gap: 8px 18px;
+    font-size: var(--s16);
+    margin-top: 2px;
+  }
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DieScrews from '@/features/bench/DieScrews.vue'
 import type { Bench } from '@/shared/api/client'
 import { useChoices } from '@/shared/api/useChoices'
 
@@ -29,7 +30,10 @@ const { data: choices } = useChoices()
         {{ bench.verdict.passes ? '✓' : '▲' }} {{ bench.verdict.words }}
       </p>
       <p v-if="bench.adjusted" class="order">The die is moved. Run it on again, then try the nut.</p>
-      <p v-else class="order">{{ bench.advice.order }}</p>
+      <div v-else class="move">
+        <DieScrews v-if="bench.advice.move !== 'leave' && bench.advice.eighths" :move="bench.advice.move" />
+        <p class="order">{{ bench.advice.order }}</p>
+      </div>
     </div>
     <p v-if="bench.opened_eighths" class="muted">
       Die so far {{ bench.opened_eighths > 0 ? 'opened' : 'closed' }} {{ Math.abs(bench.opened_eighths) }}/8
@@ -46,18 +50,19 @@ const { data: choices } = useChoices()
 }
 .verdicts {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(210px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(250px, 1fr));
   gap: 10px;
 }
 .verdict {
   border: 2px solid var(--line);
   background: var(--surface);
   border-radius: var(--round);
-  padding: 14px;
-  font-size: var(--s20);
+  padding: 18px 20px;
+  font-size: var(--s28);
+  line-height: 1.15;
   text-align: left;
   cursor: pointer;
-  min-height: 64px;
+  min-height: clamp(76px, 11vh, 112px);
 }
 .verdict.passes {
   border-color: var(--good);
@@ -66,6 +71,12 @@ const { data: choices } = useChoices()
   border-color: var(--coral);
   border-width: 4px;
   font-weight: 700;
+}
+.move {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 20px;
+  align-items: center;
 }
 .said-words {
   font-size: var(--s28);
@@ -80,5 +91,20 @@ const { data: choices } = useChoices()
 .order {
   font-size: var(--s28);
   line-height: 1.25;
+}
+@media (max-width: 520px) {
+  .verdict {
+    padding: 10px 14px;
+    min-height: 56px;
+    font-size: var(--s20);
+  }
+  .move {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 6px;
+  }
+  .order,
+  .said-words {
+    font-size: var(--s20);
+  }
 }
 </style>

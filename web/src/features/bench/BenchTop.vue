@@ -98,6 +98,14 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
   color: var(--caution);
   font-size: var(--s16);
 }
+@media (max-width: 520px) {
+  .piece {
+    font-size: var(--s20);
+  }
+  .job a {
+    font-size: var(--s16);
+  }
+}
 @media (max-width: 900px) {
   .top {
     grid-template-columns: 1fr auto;

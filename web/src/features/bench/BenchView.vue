@@ -14,6 +14,7 @@ import ReasonField from '@/shared/controls/ReasonField.vue'
 import StepSentence from '@/shared/figures/StepSentence.vue'
 import { useBench } from '@/features/bench/useBench'
 import { useChoices } from '@/shared/api/useChoices'
+import { useShopTheme } from '@/shared/state/useShopTheme'
 import { useKeys } from '@/shared/state/useKeys'
 import { provideUnit, turnUnits, useUnits } from '@/shared/figures/useUnits'
 
@@ -23,6 +24,7 @@ const { bench, problem, busy, moved, load, record, undo, close } = useBench(prop
 const { unit, words } = useUnits(() => bench.value?.unit)
 provideUnit(() => bench.value?.unit)
 const { data: choices } = useChoices()
+const theme = useShopTheme(() => true)
 const typed = ref('')
 const asking = ref<'' | 'reason' | 'note' | 'close'>('')
 const field = ref<HTMLInputElement>()
@@ -60,7 +62,8 @@ const action = computed<{ label: string; run: () => unknown } | null>(() => {
     return { label: 'Record', run: () => field.value?.focus() }
   if (now.hindrance && now.verdict) return { label: 'Say why, or scrap it', run: askWhy }
   if (now.hindrance && !gauging.value) return { label: 'Say why, or scrap it', run: askWhy }
-  if (gauging.value && !now.verdict) return { label: 'Not gauged: say why', run: askWhy }
+  // What the nut says is asked for above; nothing else is a default.
+  if (gauging.value && !now.verdict) return null
   if (measuring.value && !now.readings.length)
     return { label: 'Done, not measured', run: () => record('done') }
   return {
@@ -212,7 +215,12 @@ void load()
         <button type="button" class="key" @click="undo">undo <kbd>z</kbd></button>
         <button type="button" class="key" @click="openAsk('note')">note <kbd>n</kbd></button>
         <button type="button" class="key" @click="turnUnits">{{ unit }} <kbd>u</kbd></button>
-        <button v-if="step && !gated" type="button" class="key" @click="askWhy">scrap or accept</button>
+        <button type="button" class="key" @click="theme.toggle()">
+          {{ theme.name() === 'shell' ? 'dark' : 'light' }}
+        </button>
+        <button v-if="step && !gated" type="button" class="key" @click="askWhy">
+          {{ gauging && !bench.verdict ? 'not gauged, or scrap' : 'scrap or accept' }}
+        </button>
         <button v-if="step && !gated && !bench.zero" type="button" class="key" @click="record('zero-lost')">
           zero lost
         </button>

@@ -63,4 +63,23 @@ td {
 a {
   color: var(--ink);
 }
+@media (max-width: 600px) {
+  tr {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 12px;
+    padding: 8px 0;
+    border-bottom: 1px solid var(--line);
+  }
+  td {
+    padding: 0;
+    border: 0;
+  }
+  .job {
+    flex: 1 0 100%;
+    min-width: 0;
+    order: -1;
+    font-weight: 700;
+  }
+}
 </style>

@@ -8,6 +8,7 @@ import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import LogEntries from '@/features/log/LogEntries.vue'
 
 const KINDS = [
+  ['troubles', 'settings and troubles'],
   ['', 'everything'],
   ['reading', 'readings'],
   ['verdict', 'gaugings'],
@@ -20,7 +21,7 @@ const KINDS = [
 const route = useRoute()
 const router = useRouter()
 const text = ref(String(route.query.q ?? ''))
-const kind = ref<(typeof KINDS)[number][0]>('')
+const kind = ref<(typeof KINDS)[number][0]>('troubles')
 const asked = computed(() => text.value.slice(0, 100))
 
 const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
@@ -36,6 +37,15 @@ const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
   retry: false,
 })
 const jobs = computed(() => data.value?.pages[0]?.jobs ?? [])
+/** Open jobs in sight, finished ones folded; what was searched for is in sight anyhow. */
+const groups = computed(() => {
+  const over = jobs.value.filter((job) => job.state === 'closed')
+  const open = jobs.value.filter((job) => job.state !== 'closed')
+  return [
+    { name: 'Jobs', jobs: open, folded: false },
+    { name: `Finished jobs, ${over.length}`, jobs: over, folded: !asked.value },
+  ].filter((group) => group.jobs.length)
+})
 const entries = computed(() => data.value?.pages.flatMap((page) => page.entries) ?? [])
 const remember = () => void router.replace({ query: text.value ? { q: text.value } : {} })
 </script>
@@ -61,10 +71,17 @@ const remember = () => void router.replace({ query: text.value ? { q: text.value
       >
     </header>
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
-    <section v-if="jobs.length" aria-label="Jobs">
-      <h2>Jobs</h2>
-      <ul class="jobs">
-        <li v-for="job in jobs" :key="job.id">
+    <section v-if="entries.length" :aria-label="kind === 'troubles' ? 'Settings and troubles' : 'Entries'">
+      <h2>{{ kind === 'troubles' ? 'Settings and troubles' : 'Entries' }}</h2>
+      <LogEntries :entries="entries" />
+      <button v-if="hasNextPage" type="button" class="plain" @click="fetchNextPage()">Older entries</button>
+    </section>
+    <details v-for="group in groups" :key="group.name" :open="!group.folded">
+      <summary>
+        <h2>{{ group.name }}</h2>
+      </summary>
+      <ul class="jobs" :aria-label="group.name">
+        <li v-for="job in group.jobs" :key="job.id">
           <router-link :to="{ name: 'plan', params: { id: job.id } }">{{ job.title }}</router-link>
           <span class="fig">{{ job.thread }}</span>
           <span class="muted">{{ job.material }}</span>
@@ -77,12 +94,7 @@ const remember = () => void router.replace({ query: text.value ? { q: text.value
           <span v-if="job.identified" class="muted small identified">{{ job.identified }}</span>
         </li>
       </ul>
-    </section>
-    <section v-if="entries.length" aria-label="Entries">
-      <h2>Entries</h2>
-      <LogEntries :entries="entries" />
-      <button v-if="hasNextPage" type="button" class="plain" @click="fetchNextPage()">Older entries</button>
-    </section>
+    </details>
     <EmptyShell v-if="data && !jobs.length && !entries.length">
       {{ text ? 'Nothing in the log holds these words.' : 'Nothing is recorded yet.' }}
     </EmptyShell>
@@ -90,8 +102,11 @@ const remember = () => void router.replace({ query: text.value ? { q: text.value
 </template>
 
 <style scoped>
-section {
-  overflow-x: auto;
+summary {
+  cursor: pointer;
+}
+summary h2 {
+  display: inline-block;
 }
 .log {
   display: grid;

@@ -1728,6 +1728,7 @@ export interface components {
             hindrance: string;
             /** Id */
             id: number;
+            judged: components["schemas"]["Judged"] | null;
             /** Last */
             last: number;
             /** Opened Eighths */
@@ -1953,6 +1954,15 @@ export interface components {
             jobs: components["schemas"]["JobCard"][];
             /** More */
             more: boolean;
+        };
+        /**
+         * Judged
+         * @description What a reading is to the class, in words, and whether the class allows it.
+         */
+        Judged: {
+            /** Within */
+            within: boolean;
+            words: components["schemas"]["BothUnits"];
         };
         /**
          * KeepIn
@@ -2867,9 +2877,11 @@ export interface components {
         };
         /**
          * StepShown
-         * @description One step.
+         * @description One step: `headline` is the key of its figure in a list, `big` of the one that is largest at the bench.
          */
         StepShown: {
+            /** Big */
+            big: string;
             /** Cautions */
             cautions: components["schemas"]["Caution"][];
             /** Chucking */
@@ -5600,7 +5612,7 @@ export interface operations {
         parameters: {
             query?: {
                 q?: string;
-                kind?: "" | "reading" | "verdict" | "setting" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to";
+                kind?: "" | "troubles" | "reading" | "verdict" | "setting" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to";
                 before?: number;
             };
             header?: never;
