@@ -44,7 +44,7 @@ def _identified(reader: JobReader) -> Identification | None:
 
 def _head(reader: JobReader) -> None:
     if reader.raw("format") != FORMAT:
-        reader.fail("wrong-format", "format", f"This is no job file: format must be “{FORMAT}”.", (FORMAT,))
+        reader.fail("wrong-format", "format", f"This is not a job file: format must be “{FORMAT}”.", (FORMAT,))
     version = reader.raw("version")
     if version != VERSION or isinstance(version, bool):
         reader.fail("wrong-version", "version", f"Version {VERSION} is read here.", (str(VERSION),))

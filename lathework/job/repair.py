@@ -92,7 +92,7 @@ class _Asked:
             raise InputError("class-not-here", "thread", text, (thread.designation,))
         external, internal = external_limits(thread), internal_limits(thread)
         if external is None or internal is None:
-            raise InputError("not-for-a-stud", "thread", f"{thread.designation} is no thread for stud and nut.")
+            raise InputError("not-for-a-stud", "thread", f"{thread.designation} cannot be used for a stud and nut.")
         return thread, external, internal
 
 

@@ -25,7 +25,7 @@ STOCKS: Words = {
     "hexagon": ("hexagon bar", "across the flats"),
     "square": ("square bar", "across the flats"),
     "bolt": ("bolt cut down", "an existing bolt, by its shank; it keeps its head"),
-    "kept": ("a part to be made good", "the part itself, where it is worked; its damaged end is sawn off"),
+    "kept": ("part to repair", "the part itself, where it is worked; its damaged end is sawn off"),
 }
 FINISHES: Words = {
     "groove": ("relief groove", "the die runs out into it"),

@@ -62,7 +62,7 @@ def _threads(work: Work) -> Iterator[Notice]:
 
 
 def _unlike(work: Work, number: int, thread_work: ThreadWork, measured: Length) -> Notice:
-    """A sample that measures something else than the thread it is said to have: a pipe size is no diameter."""
+    """A sample that measures something else than the thread it is said to have: a pipe size is not a diameter."""
     probable = nominals(measured.mm, thread=True)
     hint = f" {probable[0].typed} does, about." if probable else ""
     thread = thread_work.thread

@@ -91,7 +91,7 @@ def _size(thread: Thread) -> list[Letter]:
         size = first.removeprefix(thread.series)
         return [
             Letter(thread.series, _SERIES[thread.series]),
-            Letter(size, f"nominal pipe size, no diameter: {_both(thread.major, thread)} across the crests"),
+            Letter(size, f"nominal pipe size, not a diameter: {_both(thread.major, thread)} across the crests"),
             Letter("", f"{trim(thread.tpi or 0)} threads per inch"),
         ]
     size, _, count = first.partition("-") if first.count("-") < 2 else first.rpartition("-")

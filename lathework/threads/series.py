@@ -13,7 +13,7 @@ from lathework.threads.forms import (
 from lathework.threads.thread import Family, Thread
 from lathework.units import LengthUnit
 
-PIPE_NOTE = "A pipe size is no diameter: {name} measures {major:.3f} mm across the crests."
+PIPE_NOTE = "A pipe size is not a diameter: {name} measures {major:.3f} mm across the crests."
 #: What each series is called in the book, in the order of the book.
 SERIES_NAMES: dict[str, str] = {
     "UNC": "Unified coarse",

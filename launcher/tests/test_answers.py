@@ -103,7 +103,7 @@ class Size(CommandCase):
     def test_for_people(self) -> None:
         status, out, _ = self.run_command("size", "G1/4", "nonsense")
         self.assertEqual(status, 1)
-        for words in ("13.157 mm", "best wire", "relief groove", "A pipe size is no diameter", "nonsense: "):
+        for words in ("13.157 mm", "best wire", "relief groove", "A pipe size is not a diameter", "nonsense: "):
             self.assertIn(words, out)
 
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from functools import cache
 from typing import Any, Literal
 
 import orjson
@@ -15,15 +16,17 @@ from lathework.answers.hole import AskedHole, hole
 from lathework.answers.hole_shown import HoleShown, PipeHoleShown, hole_shown, pipe_hole_shown
 from lathework.answers.mating_shown import MatingShown, mating_shown
 from lathework.answers.pipe_hole import pipe_hole
+from lathework.answers.sheet_shown import sheet_shown
 from lathework.answers.size_shown import size_contract
 from lathework.answers.thread_shown import RowShown, row_shown
+from lathework.drawing.profile.stamp import stamp
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InputError
 from lathework.threads.designation import Called, read_called
 from lathework.threads.library import library
 from lathework.threads.mating import mate
 from lathework.threads.series import SERIES_NAMES
-from lathework.threads.thread import Family
+from lathework.threads.thread import Thread
 from lathework.units import convert
 from server.book import actions
 from server.book.files import limits_csv
@@ -33,6 +36,29 @@ from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
 
 router = Router(tags=["threads"])
+
+
+@cache
+def _series() -> tuple[SeriesShown, ...]:
+    """Every series of the book, in its order."""
+    sizes: dict[str, list[Thread]] = {}
+    for thread in library():
+        sizes.setdefault(thread.series, []).append(thread)
+    return tuple(
+        SeriesShown(
+            family=some[0].family,
+            series=series,
+            name=SERIES_NAMES[series],
+            count=len(some),
+            angle_deg=some[0].form.angle_deg,
+            least=min(some, key=lambda thread: thread.major_mm).designation,
+            greatest=max(some, key=lambda thread: thread.major_mm).designation,
+            picture=sheet_shown(stamp(some[len(some) // 2])),
+        )
+        for series, some in sizes.items()
+    )
+
+
 _LONGEST = 60
 
 
@@ -61,10 +87,7 @@ class CardQuery(Schema):
 @router.get("/series", response=list[SeriesShown])
 def series(request: HttpRequest) -> HttpResponse:
     """The series of the book."""
-    counts: dict[tuple[Family, str], int] = {}
-    for thread in library():
-        counts[(thread.family, thread.series)] = counts.get((thread.family, thread.series), 0) + 1
-    return answer([SeriesShown(family, name, SERIES_NAMES[name], count) for (family, name), count in counts.items()])
+    return answer(_series())
 
 
 @router.get("/rows", response={200: list[RowShown], **PROBLEMS})

@@ -6,17 +6,22 @@ from dataclasses import dataclass
 
 from pydantic import BaseModel, ConfigDict
 
+from lathework.answers.sheet_shown import SheetShown
 from lathework.threads.thread import Family
 
 
 @dataclass(frozen=True)
 class SeriesShown:
-    """A series of the book: what it is called and how many sizes it holds."""
+    """A series of the book: what it is called, how many sizes it holds, from which to which, its form drawn."""
 
     family: Family
     series: str
     name: str
     count: int
+    angle_deg: float
+    least: str
+    greatest: str
+    picture: SheetShown
 
 
 @dataclass(frozen=True)

@@ -60,7 +60,7 @@ class IdentifyPage(BrowserCase):
         self.page.goto("/identify")
         self.type_evidence("Outside, across the crests", "0.518")
         self.type_evidence("Pitch leaf, threads per inch", "19")
-        expect(self.page.get_by_text("A pipe size is no diameter")).to_be_visible()
+        expect(self.page.get_by_text("A pipe size is not a diameter")).to_be_visible()
         expect(self.page.get_by_text("the joint leaks")).to_be_visible()
 
     def test_instruments_not_owned_are_not_asked_for(self) -> None:

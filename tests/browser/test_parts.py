@@ -241,4 +241,5 @@ class Parts(BrowserCase):
         page.reload()
         expect(page.get_by_role("heading", level=1)).to_contain_text("Face the end")
         page.goto("/log")
+        page.get_by_role("combobox", name="show").select_option("")
         expect(page.get_by_role("region", name="Entries")).to_contain_text("cautions read lifting gear")

@@ -21,7 +21,7 @@ async function read(event: Event) {
   trouble.value = ''
   errors.value = []
   if (file.size > MOST_BYTES) {
-    trouble.value = `${file.name} is larger than 8 MiB: that is no job file. Nothing was changed.`
+    trouble.value = `${file.name} is larger than 8 MiB: that is not a job file. Nothing was changed.`
     return
   }
   try {

@@ -96,6 +96,9 @@ useKeys([{ key: 'n', label: 'start a job', run: () => void start() }])
         {{ one.name }} <span class="fig">{{ counts?.[one.code] ?? 0 }}</span>
       </button>
     </nav>
+    <p v-if="groups.length" class="muted small">
+      On each bar a turn stands for a share of the job's steps: bright ones are done, the coral one is next.
+    </p>
     <section v-for="group in groups" :key="group.heading" :aria-label="group.heading">
       <h2 class="group">{{ group.heading }}</h2>
       <JobRow v-for="job in group.jobs" :key="job.id" :job="job" @take-out="takeOut" />

@@ -9,11 +9,20 @@ import { groupsOf } from '@/features/threads/threadGroups'
 import type { CardQuery } from '@/features/threads/useCard'
 
 /** What the shop turns, drills and measures for this thread, with the wire, drill and plating it has. */
-const props = defineProps<{ card: Schemas['CardShown']; query: CardQuery; errors: FieldError[] }>()
+const props = defineProps<{
+  card: Schemas['CardShown']
+  query: CardQuery
+  errors: FieldError[]
+  /** Only what is turned and drilled, which is asked for first; else all the rest. */
+  first?: boolean
+}>()
 const emit = defineEmits<{ change: [field: keyof CardQuery, value: string] }>()
 const error = (field: string) => props.errors.find((e) => e.field === field)
 
-const groups = computed(() => groupsOf(props.card))
+const FIRST = ['Turn the blank to', 'Tapping drill']
+const groups = computed(() =>
+  groupsOf(props.card).filter((group) => FIRST.includes(group.title) === props.first),
+)
 </script>
 
 <template>

@@ -45,7 +45,7 @@ watch(
 
 <template>
   <nav class="list" aria-label="Threads">
-    <section v-if="kept.length">
+    <section v-if="kept.length && chosen">
       <h2>Kept at hand</h2>
       <ul>
         <li v-for="name in kept" :key="name">

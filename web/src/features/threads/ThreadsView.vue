@@ -2,6 +2,7 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
+import BookOpening from '@/features/threads/BookOpening.vue'
 import ChoiceList from '@/shared/controls/ChoiceList.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import HolePanel from '@/features/threads/HolePanel.vue'
@@ -81,6 +82,13 @@ watch(
         @change="(field, value) => (query[field] = value)"
         @over="layOver"
       />
+      <ThreadBench
+        first
+        :card="shown"
+        :query="query"
+        :errors="problem?.errors ?? []"
+        @change="(field, value) => (query[field] = value)"
+      />
       <SheetDrawing class="drawing" :sheet="shown.drawing" />
       <LimitsTable v-if="shown.limits.length" :card="shown" />
       <ThreadBench
@@ -97,9 +105,8 @@ watch(
       <PipeHolePanel v-if="shown.designation && !shown.internal" :thread="shown.designation" />
       <ThreadOverlay v-if="shown.external" id="overlay" v-model:nut="nut" :bolt="shown.designation" />
     </article>
-    <EmptyShell v-else
-      >Type a thread, or take one from the list: its limits, drills, wires and shape stand here.</EmptyShell
-    >
+    <BookOpening v-else-if="!query.q.trim()" @choose="choose" />
+    <EmptyShell v-else>Nothing of that name stands in the book yet.</EmptyShell>
   </div>
 </template>
 

@@ -2586,9 +2586,11 @@ export interface components {
         };
         /**
          * SeriesShown
-         * @description A series of the book: what it is called and how many sizes it holds.
+         * @description A series of the book: what it is called, how many sizes it holds, from which to which, its form drawn.
          */
         SeriesShown: {
+            /** Angle Deg */
+            angle_deg: number;
             /** Count */
             count: number;
             /**
@@ -2596,8 +2598,13 @@ export interface components {
              * @enum {string}
              */
             family: "unified" | "metric" | "whitworth" | "model-engineer" | "bsp" | "ba" | "npt" | "cycle" | "trapezoidal";
+            /** Greatest */
+            greatest: string;
+            /** Least */
+            least: string;
             /** Name */
             name: string;
+            picture: components["schemas"]["SheetShown"];
             /** Series */
             series: string;
         };
