@@ -14,6 +14,10 @@ PAGES = (
     "/jobs/10",
     "/jobs/9?part=3",
     "/jobs/9/bench",
+    "/jobs/2/bench",
+    "/new?as=sample",
+    "/new?as=repair",
+    "/threads",
     "/threads?q=3/8-16&over=M10",
     "/threads?q=R1/2",
     "/identify",
@@ -30,7 +34,7 @@ class Tablet(BrowserCase):
     size: ClassVar[tuple[int, int]] = (820, 1180)
 
     def test_nothing_runs_off_the_side(self) -> None:
-        for wide in (self.size[0], 400):
+        for wide in (self.size[0], 390):
             self.page.set_viewport_size({"width": wide, "height": self.size[1]})
             for address in PAGES:
                 with self.subTest(address=address, wide=wide):

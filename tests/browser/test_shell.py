@@ -16,6 +16,8 @@ PAGES = (
     "/jobs/2",
     "/jobs/2/bench",
     "/jobs/4/bench",
+    "/new?as=plug",
+    "/new?as=repair",
     "/log",
     "/threads",
     "/threads?q=1/4-20&over=M6",
