@@ -82,11 +82,13 @@ def measure(root: Path, designations: list[str]) -> dict[str, float]:
             (json.loads(server.get(f"/api/jobs/{job['id']}")) for job in jobs), key=lambda j: len(json.dumps(j))
         )
         document = largest["document"]
+        # As the page asks: drawn at the step that is looked at, the one that has most to take off.
+        step = next(o["key"] for o in largest["plan"]["operations"] if o["key"].startswith("turn"))
 
         def plan(number: int) -> bytes:
             # Another length each time: an answer that was kept would not count.
             document["part"]["overall_length"] = f"{4 + number / 1000:.3f} in"
-            return server.post("/api/jobs/plan", json.dumps(document).encode())
+            return server.post(f"/api/jobs/plan?step={step}", json.dumps(document).encode())
 
         return interleaved(
             {

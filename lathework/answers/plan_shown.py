@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.thread_shown import ThreadShown, thread_shown
-from lathework.answers.values import FigureShown, Shown, figure_shown, figures_shown, length_shown, shown
+from lathework.answers.values import FigureShown, Shown, figures_shown, kept_figure_shown, length_shown, shown
 from lathework.cautions import Caution
 from lathework.cutting.blank import SCHOOL_NAMES, BlankChoice, School
 from lathework.drawing.part.layout import WIDE
@@ -106,7 +106,7 @@ def step_shown(operation: Operation) -> StepShown:
         headline=operation.headline,
         headline_words=operation.figure_words,
         big=operation.big,
-        figures=tuple(StepFigure(key, figure_shown(figure)) for key, figure in operation.figures.items()),
+        figures=tuple(StepFigure(key, kept_figure_shown(figure)) for key, figure in operation.figures.items()),
         tool=operation.tool,
         edge=operation.edge,
         cautions=operation.cautions,
@@ -119,11 +119,16 @@ def step_shown(operation: Operation) -> StepShown:
     )
 
 
-def _drawings(plan: Plan, end: int | None) -> tuple[SheetShown | None, ...]:
-    """A drawing of each chucking; where `end` says which one is looked at, of that one alone."""
+def _drawings(plan: Plan, end: int | None, step: str) -> tuple[SheetShown | None, ...]:
+    """A drawing of each chucking at all its steps.
+
+    Where `end` says which one is looked at, of that one alone, and where it has a `step` of that key, at that step.
+    """
+    wanted = plan.operation(step)
+    only = step if wanted is not None and wanted.chucking == end else ""
     seen = None if end is None else min(end, len(plan.chuckings))
     return tuple(
-        sheet_shown(part_sheet(plan, WIDE, chucking.number, step="")) if seen in (None, chucking.number) else None
+        sheet_shown(part_sheet(plan, WIDE, chucking.number, step=only)) if seen in (None, chucking.number) else None
         for chucking in plan.chuckings
     )
 
@@ -138,14 +143,17 @@ def _blank(choice: BlankChoice) -> BlankShown:
     return BlankShown(
         school=choice.school,
         name=SCHOOL_NAMES[choice.school],
-        figure=figure_shown(choice.diameter),
+        figure=kept_figure_shown(choice.diameter),
         within_class=choice.within_class,
         verdict=choice.verdict,
     )
 
 
-def plan_shown(plan: Plan, end: int | None = None) -> PlanShown:
-    """A plan with its drawings: of every chucking, or only of number `end` (from 1), as a keystroke asks."""
+def plan_shown(plan: Plan, end: int | None = None, step: str = "") -> PlanShown:
+    """A plan with its drawings: of every chucking at every step; or, as a keystroke asks, of one alone.
+
+    That is number `end` (from 1), and at the `step` of that key.
+    """
     job, main = plan.job, plan.work.main
     return PlanShown(
         thread=thread_shown(job.part.thread),
@@ -160,5 +168,5 @@ def plan_shown(plan: Plan, end: int | None = None) -> PlanShown:
         asks=plan.asks,
         rest=_rest(job.part),
         holdings=tuple(chucking.words for chucking in plan.chuckings),
-        drawings=_drawings(plan, end),
+        drawings=_drawings(plan, end, step),
     )

@@ -112,7 +112,6 @@ def _answer(answer: Answer) -> AnswerShown:
     return AnswerShown(answer.school, shown(answer.value, answer.unit), answer.remark)
 
 
-@lru_cache(maxsize=4096)  # Most figures of a plan stay as they are from keystroke to keystroke.
 def figure_shown(figure: Figure) -> FigureShown:
     """A figure with its working, told in both units."""
     return FigureShown(
@@ -127,6 +126,10 @@ def figure_shown(figure: Figure) -> FigureShown:
         others=tuple(_answer(answer) for answer in figure.others),
         note=figure.note,
     )
+
+
+#: Most figures of a plan stay as they are from keystroke to keystroke.
+kept_figure_shown = lru_cache(maxsize=4096)(figure_shown)
 
 
 def maybe_shown(figure: Figure | None) -> FigureShown | None:

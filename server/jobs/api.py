@@ -165,10 +165,16 @@ def import_job(request: HttpRequest, payload: Body[Any], key: ActKey = "") -> Ht
 
 
 @router.post("/plan", response={200: PlanShown, **PROBLEMS})
-def plan(request: HttpRequest, document: JobDocument, end: End = 1, part: PartNumber = 1) -> HttpResponse:
-    """The plan of a document that is not stored: the answer to a keystroke, for the part and end looked at."""
+def plan(
+    request: HttpRequest,
+    document: JobDocument,
+    end: End = 1,
+    part: PartNumber = 1,
+    step: Annotated[str, Query(max_length=40)] = "",
+) -> HttpResponse:
+    """The plan of a document that is not stored: the answer to a keystroke, for the part, end and step looked at."""
     parts = read_document(_document(document)).parts
-    return answer(plan_shown(make_plan(parts[min(part, len(parts)) - 1]), end))
+    return answer(plan_shown(make_plan(parts[min(part, len(parts)) - 1]), end, step))
 
 
 @router.post("/stud-repair", response={200: StudRepairShown, **PROBLEMS})

@@ -43,7 +43,10 @@ const chosen = computed(
 const sheet = computed(
   () => plan.value?.drawings[edited.end.value - 1] ?? plan.value?.drawings.find((s) => s),
 )
-watchEffect(() => (edited.end.value = chosen.value?.chucking ?? 1))
+watchEffect(() => {
+  edited.end.value = chosen.value?.chucking ?? 1
+  edited.step.value = chosen.value?.key ?? ''
+})
 const values = computed(() => {
   const fields = (sheet.value?.labels ?? []).map((l) => l.field).filter(Boolean)
   return Object.fromEntries(fields.map((f) => [f, value(f)]))

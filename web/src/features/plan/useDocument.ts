@@ -40,6 +40,8 @@ export function useDocument(id: number, asked: () => number) {
   const send = useActs()
   /** The chucking that is looked at: a keystroke's answer draws no other. */
   const end = ref(1)
+  /** The step that is looked at: a keystroke's answer draws the work at no other. */
+  const step = ref('')
   /** Documents as they were stored before, and those taken back: for undo and redo. */
   const past = ref<JobDocument[]>([])
   const future = ref<JobDocument[]>([])
@@ -100,7 +102,7 @@ export function useDocument(id: number, asked: () => number) {
     if (!draft.value) return
     const mine = ++request
     try {
-      const query = { end: end.value, part: part.value }
+      const query = { end: end.value, part: part.value, step: step.value }
       const found = await ask(client.POST('/api/jobs/plan', { params: { query }, body: draft.value }))
       if (mine !== request) return
       plan.value = found
@@ -144,7 +146,7 @@ export function useDocument(id: number, asked: () => number) {
     }
   }
   /** Go back to the last document of `from`, or forward again: stored like any other change. */
-  async function step(from: JobDocument[], to: JobDocument[]) {
+  async function turn(from: JobDocument[], to: JobDocument[]) {
     const target = from.at(-1)
     if (!target || !job.value || job.value.state === 'closed') return
     const before = structuredClone(job.value.document)
@@ -194,8 +196,11 @@ export function useDocument(id: number, asked: () => number) {
     }
   }
   useReturn(() => void lookAgain())
-  watch(end, () => {
-    if (plan.value && !plan.value.drawings[end.value - 1]) void preview()
+  /** What is typed and not stored was drawn at one end and step alone. */
+  watch([end, step], () => {
+    const sheet = plan.value?.drawings[end.value - 1]
+    const there = sheet?.paths.some((path) => path.steps.includes(step.value))
+    if (plan.value && (!sheet || (dirty.value && !there))) void preview()
   })
   watch(part, () => void (dirty.value ? preview() : look()))
   onScopeDispose(() => window.clearTimeout(timer))
@@ -227,6 +232,7 @@ export function useDocument(id: number, asked: () => number) {
     missing,
     unreadable,
     end,
+    step,
     closed: computed(() => job.value?.state === 'closed'),
     load,
     set,
@@ -236,8 +242,8 @@ export function useDocument(id: number, asked: () => number) {
     withJob,
     canUndo: computed(() => past.value.length > 0),
     canRedo: computed(() => future.value.length > 0),
-    undo: () => inTurn(() => step(past.value, future.value)),
-    redo: () => inTurn(() => step(future.value, past.value)),
+    undo: () => inTurn(() => turn(past.value, future.value)),
+    redo: () => inTurn(() => turn(future.value, past.value)),
     value: (field: string) =>
       String((draft.value && readField(draft.value, pathOf(field, part.value))) ?? ''),
   }

@@ -179,7 +179,7 @@ export interface paths {
         put?: never;
         /**
          * Plan
-         * @description The plan of a document that is not stored: the answer to a keystroke, for the part and end looked at.
+         * @description The plan of a document that is not stored: the answer to a keystroke, for the part, end and step looked at.
          */
         post: operations["server_jobs_api_plan"];
         delete?: never;
@@ -3831,6 +3831,7 @@ export interface operations {
             query?: {
                 end?: number;
                 part?: number;
+                step?: string;
             };
             header?: never;
             path?: never;
