@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass
 from typing import Literal
 
+from lathework.answers.declared_answer import answer
 from lathework.answers.plan_shown import StepShown, step_shown
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.values import FigureShown, Shown, figure_shown, length_shown, maybe_shown
@@ -22,7 +22,7 @@ from lathework.gauging.wires import MEANINGS, Verdict
 from lathework.units import BothUnits
 
 
-@dataclass(frozen=True)
+@answer
 class StepStanding:
     """A step of the piece in hand."""
 
@@ -31,7 +31,7 @@ class StepStanding:
     state: StepState
 
 
-@dataclass(frozen=True)
+@answer
 class CutShown:
     """The next cut."""
 
@@ -44,7 +44,7 @@ class CutShown:
     then: str
 
 
-@dataclass(frozen=True)
+@answer
 class ReadingShown:
     """A reading with the pass before it."""
 
@@ -53,7 +53,7 @@ class ReadingShown:
     came_off: Shown | None
 
 
-@dataclass(frozen=True)
+@answer
 class VerdictShown:
     """What the nut said."""
 
@@ -62,7 +62,7 @@ class VerdictShown:
     passes: bool
 
 
-@dataclass(frozen=True)
+@answer
 class AdviceShown:
     """What to do with the die."""
 
@@ -72,7 +72,7 @@ class AdviceShown:
     eighths: FigureShown | None
 
 
-@dataclass(frozen=True)
+@answer
 class PartStanding:
     """A part of the job: what it is called, how many are made."""
 
@@ -82,7 +82,7 @@ class PartStanding:
     quantity: int
 
 
-@dataclass(frozen=True)
+@answer
 class BenchShown:
     """The bench; `part` is the number, from 1, of the part in hand.
 

@@ -3,10 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass
 from typing import Literal
 
 from lathework.answers.card import Card, Wires
+from lathework.answers.declared_answer import answer
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.size import Size
 from lathework.answers.size_shown import SizeShown, size_shown
@@ -16,7 +16,7 @@ from lathework.threads.explain import Letter
 Side = Literal["external", "internal"]
 
 
-@dataclass(frozen=True)
+@answer
 class LimitRow:
     """One diameter of one side at its limits; None where the standard bounds one side only."""
 
@@ -26,7 +26,7 @@ class LimitRow:
     greatest: FigureShown | None
 
 
-@dataclass(frozen=True)
+@answer
 class DrawerWire:
     """A drill whose shank serves as a wire."""
 
@@ -34,7 +34,7 @@ class DrawerWire:
     shown: Shown
 
 
-@dataclass(frozen=True)
+@answer
 class WiresShown:
     """Three-wire figures for the chosen wire, and what else would serve."""
 
@@ -46,7 +46,7 @@ class WiresShown:
     serves: bool
 
 
-@dataclass(frozen=True)
+@answer
 class CardShown(SizeShown):
     """A thread's page in the book."""
 

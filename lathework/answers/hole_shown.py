@@ -2,8 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
+from lathework.answers.declared_answer import answer
 from lathework.answers.hole import Hole
 from lathework.answers.pipe_hole import PipeHole
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
@@ -13,7 +12,7 @@ from lathework.holes.mending import Mend
 from lathework.holes.thin_metal import ThinMetal
 
 
-@dataclass(frozen=True)
+@answer
 class DrillChoiceShown:
     """A drill one owns: what it probably cuts, and whether the class allows it."""
 
@@ -24,7 +23,7 @@ class DrillChoiceShown:
     torque_percent: int
 
 
-@dataclass(frozen=True)
+@answer
 class ThinMetalShown:
     """A thread through thin metal."""
 
@@ -33,7 +32,7 @@ class ThinMetalShown:
     advice: tuple[str, ...]
 
 
-@dataclass(frozen=True)
+@answer
 class MendShown:
     """A way to mend a stripped hole."""
 
@@ -47,7 +46,7 @@ class MendShown:
     remark: str
 
 
-@dataclass(frozen=True)
+@answer
 class PipeHoleShown:
     """A taper hole: drills before a reamer and without one, figures, and the warning."""
 
@@ -58,7 +57,7 @@ class PipeHoleShown:
     warning: str
 
 
-@dataclass(frozen=True)
+@answer
 class HoleShown:
     """A tapped hole."""
 
@@ -82,7 +81,7 @@ class HoleShown:
     chart: SheetShown
 
 
-@dataclass(frozen=True)
+@answer
 class DrillChoiceNumbers:
     """A drill one owns, in numbers."""
 
@@ -93,7 +92,7 @@ class DrillChoiceNumbers:
     torque_percent: int
 
 
-@dataclass(frozen=True)
+@answer
 class HoleNumbers:
     """A tapped hole in numbers; lengths in the thread's own unit."""
 
@@ -104,7 +103,7 @@ class HoleNumbers:
     bore: float
 
 
-@dataclass(frozen=True)
+@answer
 class PipeHoleNumbers:
     """A taper hole in numbers; lengths in the thread's own unit."""
 

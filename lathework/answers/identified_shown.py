@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
+from lathework.answers.declared_answer import answer
 from lathework.answers.mating_shown import MatingShown, mating_shown
 from lathework.answers.values import Shown, length_shown
 from lathework.identify.answer import Identified
@@ -15,7 +16,7 @@ from lathework.threads.thread import Family
 from lathework.units import BothUnits
 
 
-@dataclass(frozen=True)
+@answer
 class ReasonShown:
     """A piece of evidence on a candidate; `times` over 1 speaks for it."""
 
@@ -25,7 +26,7 @@ class ReasonShown:
     times: float
 
 
-@dataclass(frozen=True)
+@answer
 class CandidateShown:
     """A thread it may be."""
 
@@ -42,7 +43,7 @@ class CandidateShown:
     reasons: tuple[ReasonShown, ...]
 
 
-@dataclass(frozen=True)
+@answer
 class NextShown:
     """The next step in a sentence, with its question when there is one."""
 
@@ -50,7 +51,7 @@ class NextShown:
     question: Question | None
 
 
-@dataclass(frozen=True)
+@answer
 class PriorShown:
     """How often a series is met, where and in what the machine is."""
 
@@ -59,7 +60,7 @@ class PriorShown:
     share: float
 
 
-@dataclass(frozen=True)
+@answer
 class IdentifiedShown:
     """Candidates, best first, and what to do next."""
 

@@ -2,15 +2,14 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
+from lathework.answers.declared_answer import answer
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.values import FigureShown, figure_shown, figures_shown
 from lathework.drawing.profile.overlay import overlay_sheet
 from lathework.threads.mating import Mating, Meets, Pair
 
 
-@dataclass(frozen=True)
+@answer
 class MeetingShown:
     """A bolt and a nut at one pair of sizes; `threads` engaged before they bind, None when they never do."""
 
@@ -19,7 +18,7 @@ class MeetingShown:
     threads: float | None
 
 
-@dataclass(frozen=True)
+@answer
 class MatingShown:
     """One thread laid over another."""
 

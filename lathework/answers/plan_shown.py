@@ -2,8 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
+from lathework.answers.declared_answer import answer
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.thread_shown import ThreadShown, thread_shown
 from lathework.answers.values import FigureShown, Shown, figures_shown, kept_figure_shown, length_shown, shown
@@ -18,7 +17,7 @@ from lathework.planning.plan import Plan
 from lathework.units import LengthUnit
 
 
-@dataclass(frozen=True)
+@answer
 class StepFigure:
     """A figure of a step, by the key its sentence names it with."""
 
@@ -26,7 +25,7 @@ class StepFigure:
     figure: FigureShown
 
 
-@dataclass(frozen=True)
+@answer
 class PassShown:
     """A cut of a turning step: the diameter it leaves. Its working is that of the figure "cuts"."""
 
@@ -34,7 +33,7 @@ class PassShown:
     shown: Shown
 
 
-@dataclass(frozen=True)
+@answer
 class StepShown:
     """One step: `headline` is the key of its figure in a list, `big` of the one that is largest at the bench."""
 
@@ -56,7 +55,7 @@ class StepShown:
     zero: str
 
 
-@dataclass(frozen=True)
+@answer
 class BlankShown:
     """One school's blank."""
 
@@ -67,7 +66,7 @@ class BlankShown:
     verdict: str
 
 
-@dataclass(frozen=True)
+@answer
 class RestShown:
     """The section that takes what the others leave of the overall length, by its id."""
 
@@ -75,7 +74,7 @@ class RestShown:
     length: Shown
 
 
-@dataclass(frozen=True)
+@answer
 class PlanShown:
     """A plan with what each holding is called and a drawing of it, or null for one that was not asked for.
 

@@ -2,14 +2,14 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Literal
 
+from lathework.answers.declared_answer import answer
 from lathework.drawing.shapes import Role, Sheet
 from lathework.drawing.svg import path_data
 
 
-@dataclass(frozen=True)
+@answer
 class PathShown:
     """Path data with its role; `step` when it shows one, `steps` where it is there at some alone."""
 
@@ -19,7 +19,7 @@ class PathShown:
     steps: tuple[str, ...]
 
 
-@dataclass(frozen=True)
+@answer
 class LabelShown:
     """A text on the sheet; `field` is what typing over it changes."""
 
@@ -32,7 +32,7 @@ class LabelShown:
     step: str
 
 
-@dataclass(frozen=True)
+@answer
 class SheetShown:
     """A drawing of `width` by `height` units."""
 

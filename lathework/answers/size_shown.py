@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import asdict, dataclass
+from dataclasses import asdict
 from typing import Any
 
+from lathework.answers.declared_answer import answer
 from lathework.answers.size import Size
 from lathework.answers.thread_shown import ThreadShown, thread_shown
 from lathework.answers.values import FigureShown, figure_shown, figures_shown, maybe_shown
@@ -16,7 +17,7 @@ from lathework.threads.working import basic_figures
 from lathework.units import LengthUnit, round_half_up
 
 
-@dataclass(frozen=True)
+@answer
 class BlankNumbers:
     """One school's blank in the thread's own unit."""
 
@@ -28,7 +29,7 @@ class BlankNumbers:
     source: SourceKind
 
 
-@dataclass(frozen=True)
+@answer
 class DrillNumbers:
     """A tapping drill with the per cent thread it leaves."""
 
@@ -38,7 +39,7 @@ class DrillNumbers:
     convention: str
 
 
-@dataclass(frozen=True)
+@answer
 class GrooveNumbers:
     """A relief groove."""
 
@@ -46,14 +47,14 @@ class GrooveNumbers:
     width: float
 
 
-@dataclass(frozen=True)
+@answer
 class ChamferNumbers:
     """A lead chamfer."""
 
     diameter: float
 
 
-@dataclass(frozen=True)
+@answer
 class WireNumbers:
     """Best wires, and the measurement over them at the limits of the external pitch diameter."""
 
@@ -61,7 +62,7 @@ class WireNumbers:
     over_wires: tuple[float, ...] | None
 
 
-@dataclass(frozen=True)
+@answer
 class ExternalNumbers:
     """Limits of the external thread: least and greatest of each diameter."""
 
@@ -72,7 +73,7 @@ class ExternalNumbers:
     notes: tuple[str, ...]
 
 
-@dataclass(frozen=True)
+@answer
 class InternalNumbers:
     """Limits of the internal thread: least and greatest of each diameter."""
 
@@ -83,7 +84,7 @@ class InternalNumbers:
     notes: tuple[str, ...]
 
 
-@dataclass(frozen=True)
+@answer
 class TaperNumbers:
     """Lengths of a taper pipe thread."""
 
@@ -92,7 +93,7 @@ class TaperNumbers:
     useful_length: float
 
 
-@dataclass(frozen=True)
+@answer
 class SizeNumbers(ThreadShown):
     """A thread sized, in numbers of its own unit."""
 
@@ -107,7 +108,7 @@ class SizeNumbers(ThreadShown):
     taper_lengths: TaperNumbers | None
 
 
-@dataclass(frozen=True)
+@answer
 class SchoolFigure:
     """One school's blank as a figure."""
 
@@ -116,7 +117,7 @@ class SchoolFigure:
     within_class: bool
 
 
-@dataclass(frozen=True)
+@answer
 class SizeFigures:
     """The figures of a thread sized, with their working."""
 
@@ -127,7 +128,7 @@ class SizeFigures:
     wire: FigureShown
 
 
-@dataclass(frozen=True)
+@answer
 class SizeShown(SizeNumbers):
     """A thread sized at a glance; `length` is a screw's, typed behind it, or ""."""
 

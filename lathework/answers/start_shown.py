@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from functools import cache
 from typing import Literal
 
+from lathework.answers.declared_answer import answer
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.values import FieldError, field_error
 from lathework.declared import Json
@@ -32,7 +33,7 @@ COARSE = "M16x4"
 """The thread of the pictures: its turns are seen however small they are drawn."""
 
 
-@dataclass(frozen=True)
+@answer
 class BeginningShown:
     """A shape to start from: its picture, and what it asks for; nothing where it leads elsewhere."""
 
@@ -45,7 +46,7 @@ class BeginningShown:
     picture: SheetShown
 
 
-@dataclass(frozen=True)
+@answer
 class StartSketch:
     """A form so far: the part it describes, None where its sizes do not fit each other; what is wrong with what was
     typed, what is to be said of the thread, the unit that goes with it, and the method and lathe in force.

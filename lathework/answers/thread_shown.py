@@ -2,15 +2,14 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
+from lathework.answers.declared_answer import answer
 from lathework.answers.values import Shown, length_shown
 from lathework.figures import Source
 from lathework.threads.thread import Family, Hand, Thread
 from lathework.units import LengthUnit
 
 
-@dataclass(frozen=True)
+@answer
 class BasicNumbers:
     """Basic diameters in the thread's own unit."""
 
@@ -19,7 +18,7 @@ class BasicNumbers:
     minor: float
 
 
-@dataclass(frozen=True)
+@answer
 class ThreadShown:
     """A thread in its own unit."""
 
@@ -40,7 +39,7 @@ class ThreadShown:
     source: Source
 
 
-@dataclass(frozen=True)
+@answer
 class RowShown:
     """A thread as one line of the book."""
 

@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 from functools import lru_cache
 
+from lathework.answers.declared_answer import answer
 from lathework.errors import InputError
 from lathework.figures import Answer, Figure, FigureKind, Given, Source
 from lathework.units import LENGTHS, MM_PER_INCH, LengthUnit, Unit, show_both, show_length, show_number, unit_word
@@ -13,7 +13,7 @@ from lathework.units import LENGTHS, MM_PER_INCH, LengthUnit, Unit, show_both, s
 _AREA_PLACES = {"in": 4, "mm": 2}
 
 
-@dataclass(frozen=True)
+@answer
 class Told:
     """A value as text, with its unit."""
 
@@ -21,7 +21,7 @@ class Told:
     unit: str
 
 
-@dataclass(frozen=True)
+@answer
 class Shown:
     """A value told in inches and in millimetres; alike where it is no length."""
 
@@ -29,7 +29,7 @@ class Shown:
     mm: Told
 
 
-@dataclass(frozen=True)
+@answer
 class GivenShown:
     """One input of a figure, its value with the unit in inches and in millimetres."""
 
@@ -38,7 +38,7 @@ class GivenShown:
     mm: str
 
 
-@dataclass(frozen=True)
+@answer
 class AnswerShown:
     """What another school says."""
 
@@ -47,7 +47,7 @@ class AnswerShown:
     remark: str
 
 
-@dataclass(frozen=True)
+@answer
 class FigureShown:
     """A figure with its working; `value` is in `unit`."""
 
@@ -63,7 +63,7 @@ class FigureShown:
     note: str
 
 
-@dataclass(frozen=True)
+@answer
 class FieldError:
     """What is wrong with one field, and what may be typed instead."""
 

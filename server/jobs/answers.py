@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Any, Literal, get_args
 
 from lathework.answers.bench_shown import BenchShown, bench_shown
+from lathework.answers.declared_answer import answer
 from lathework.answers.plan_shown import PlanShown, plan_shown
 from lathework.answers.values import FigureShown, figure_shown
 from lathework.units import LengthUnit
@@ -19,7 +19,7 @@ Shelf = Literal["open", "archive", "bin"]
 SHELVES: tuple[Shelf, ...] = get_args(Shelf)
 
 
-@dataclass(frozen=True)
+@answer
 class JobNamed:
     """Which job it is and where it stands; `last` is the id of its last entry, 0 for none."""
 
@@ -33,14 +33,14 @@ class JobNamed:
     changed_at: str
 
 
-@dataclass(frozen=True)
+@answer
 class JobNow(JobNamed):
     """What of an answer is the job's standing: it stays true of a closed one whose answer is kept."""
 
     revision: int
 
 
-@dataclass(frozen=True)
+@answer
 class JobCard(JobNamed):
     """A job on the list: what it is, where it stands, what is next.
 
@@ -60,7 +60,7 @@ class JobCard(JobNamed):
     unreadable: str
 
 
-@dataclass(frozen=True)
+@answer
 class JobsPage:
     """A page of the list, what is worked at first; `more` when there is another, `counts` by shelf."""
 
@@ -69,12 +69,12 @@ class JobsPage:
     counts: dict[Shelf, int]
 
 
-@dataclass(frozen=True)
+@answer
 class StandingShown(JobCard, JobNow):
     """A job as it stands, with what an act must say it saw."""
 
 
-@dataclass(frozen=True)
+@answer
 class DieRecordShown:
     """What the log says of the blank for a thread: the figure, from how many pieces, as a fraction of the pitch."""
 
@@ -84,7 +84,7 @@ class DieRecordShown:
     fraction: str
 
 
-@dataclass(frozen=True)
+@answer
 class JobShown(StandingShown):
     """A job with its document and the plan of one of its parts."""
 
@@ -93,7 +93,7 @@ class JobShown(StandingShown):
     die_records: tuple[DieRecordShown, ...]
 
 
-@dataclass(frozen=True)
+@answer
 class JobBench(BenchShown, JobNow):
     """The bench of a job."""
 
