@@ -8,7 +8,7 @@ from lathework.answers.thread_shown import ThreadShown, thread_shown
 from lathework.answers.values import FigureShown, Shown, figures_shown, kept_figure_shown, length_shown, shown
 from lathework.cautions import Caution
 from lathework.cutting.blank import SCHOOL_NAMES, BlankChoice, School
-from lathework.drawing.part.layout import WIDE
+from lathework.drawing.part.layout import NARROW, WIDE, Frame
 from lathework.drawing.part.view import part_sheet
 from lathework.part.model import Part
 from lathework.planning.notice import Notice
@@ -118,7 +118,7 @@ def step_shown(operation: Operation) -> StepShown:
     )
 
 
-def _drawings(plan: Plan, end: int | None, step: str) -> tuple[SheetShown | None, ...]:
+def _drawings(plan: Plan, end: int | None, step: str, frame: Frame) -> tuple[SheetShown | None, ...]:
     """A drawing of each chucking at all its steps.
 
     Where `end` says which one is looked at, of that one alone, and where it has a `step` of that key, at that step.
@@ -127,7 +127,7 @@ def _drawings(plan: Plan, end: int | None, step: str) -> tuple[SheetShown | None
     only = step if wanted is not None and wanted.chucking == end else ""
     seen = None if end is None else min(end, len(plan.chuckings))
     return tuple(
-        sheet_shown(part_sheet(plan, WIDE, chucking.number, step=only)) if seen in (None, chucking.number) else None
+        sheet_shown(part_sheet(plan, frame, chucking.number, step=only)) if seen in (None, chucking.number) else None
         for chucking in plan.chuckings
     )
 
@@ -148,10 +148,10 @@ def _blank(choice: BlankChoice) -> BlankShown:
     )
 
 
-def plan_shown(plan: Plan, end: int | None = None, step: str = "") -> PlanShown:
+def plan_shown(plan: Plan, end: int | None = None, step: str = "", *, narrow: bool = False) -> PlanShown:
     """A plan with its drawings: of every chucking at every step; or, as a keystroke asks, of one alone.
 
-    That is number `end` (from 1), and at the `step` of that key.
+    That is number `end` (from 1), and at the `step` of that key; `narrow` is for a screen as wide as a phone.
     """
     job, main = plan.job, plan.work.main
     return PlanShown(
@@ -167,5 +167,5 @@ def plan_shown(plan: Plan, end: int | None = None, step: str = "") -> PlanShown:
         asks=plan.asks,
         rest=_rest(job.part),
         holdings=tuple(chucking.words for chucking in plan.chuckings),
-        drawings=_drawings(plan, end, step),
+        drawings=_drawings(plan, end, step, NARROW if narrow else WIDE),
     )

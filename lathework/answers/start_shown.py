@@ -10,7 +10,8 @@ from lathework.answers.declared_answer import answer
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.values import FieldError, field_error
 from lathework.declared import Json
-from lathework.drawing.part.alone import BESIDE, STAMP, part_alone
+from lathework.drawing.part.alone import BELOW, BESIDE, STAMP, part_alone
+from lathework.drawing.part.layout import Frame
 from lathework.drawing.shapes import Path, Sheet, box
 from lathework.errors import InputError, InvalidDocument
 from lathework.job.assumed import assumed
@@ -125,7 +126,7 @@ def _wrong(typed: Typed, method: Json | None, setup: Json | None) -> tuple[Field
     return ()
 
 
-def _drawn(typed: Typed, method: Json | None, setup: Json | None) -> SheetShown | None:
+def _drawn(typed: Typed, method: Json | None, setup: Json | None, frame: Frame) -> SheetShown | None:
     filled = assumed(typed)
     try:
         plan = make_plan(read_document(new_document(filled, method, setup)).parts[0])
@@ -137,18 +138,21 @@ def _drawn(typed: Typed, method: Json | None, setup: Json | None) -> SheetShown 
         place = form_field(typed.start, path)
         return bool(place) and getattr(typed, place) == getattr(filled, place) != ""
 
-    return sheet_shown(part_alone(plan, BESIDE, shows))
+    return sheet_shown(part_alone(plan, frame, shows))
 
 
-def start_sketch(typed: Typed, method: Json | None, setup: Json | None) -> StartSketch:
-    """What a form describes so far: drawn with usual sizes where it is empty, which are not told."""
+def start_sketch(typed: Typed, method: Json | None, setup: Json | None, *, narrow: bool = False) -> StartSketch:
+    """What a form describes so far: drawn with usual sizes where it is empty, which are not told.
+
+    `narrow` is for a screen as wide as a phone.
+    """
     own, lathe = of_the_shop(typed.unit, method, setup)
     try:
         called = read_called(typed.thread)
     except InputError:
         called = None
     return StartSketch(
-        drawing=_drawn(typed, method, setup),
+        drawing=_drawn(typed, method, setup, BELOW if narrow else BESIDE),
         errors=_wrong(typed, method, setup),
         remarks=called.thread.notes if called else (),
         thread=called.thread.designation if called else "",

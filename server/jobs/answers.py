@@ -141,13 +141,16 @@ def _die_records(now: Standing, part: int) -> tuple[DieRecordShown, ...]:
     )
 
 
-def job_shown(now: Standing, part: int = 1) -> JobShown:
-    """A job with its document, and the plan of `part` (a number from 1; past the last is the last)."""
+def job_shown(now: Standing, part: int = 1, *, narrow: bool = False) -> JobShown:
+    """A job with its document, and the plan of `part` (a number from 1; past the last is the last).
+
+    `narrow` is for a screen as wide as a phone.
+    """
     part = min(part, len(now.plans))
     return JobShown(
         **vars(standing_shown(now.job)),
         document=now.job.document,
-        plan=plan_shown(now.plans[part - 1]),
+        plan=plan_shown(now.plans[part - 1], narrow=narrow),
         die_records=_die_records(now, part),
     )
 

@@ -59,6 +59,7 @@ PAGE = 20
 """Jobs on a page of the list."""
 
 End = Annotated[int, Query(ge=1, le=2)]
+Narrow = Annotated[bool, Query(description="drawn for a screen as wide as a phone")]
 PartNumber = Annotated[int, Query(ge=1, le=MOST_OTHERS + 1)]
 ActKey = Annotated[
     str,
@@ -97,10 +98,10 @@ def _saw(payload: SawIn) -> Saw:
     return Saw(payload.last, payload.revision)
 
 
-def _job(job: Job, part: int = 1, status: int = 200) -> HttpResponse:
+def _job(job: Job, part: int = 1, status: int = 200, *, narrow: bool = False) -> HttpResponse:
     """A job with the plan of one of its parts; a closed one as it was when it was closed."""
     kept = closed.kept_plan(job, part)
-    told = orjson.loads(kept) | vars(job_now(job)) if kept else job_shown(standing(job), part)
+    told = orjson.loads(kept) | vars(job_now(job)) if kept else job_shown(standing(job), part, narrow=narrow)
     return answer(told, status)
 
 
@@ -150,9 +151,9 @@ def beginnings(request: HttpRequest) -> HttpResponse:
 
 
 @router.post("/new/sketch", response={200: StartSketch, **PROBLEMS})
-def sketch(request: HttpRequest, payload: StartIn) -> HttpResponse:
+def sketch(request: HttpRequest, payload: StartIn, narrow: Narrow = False) -> HttpResponse:
     """The part that a form describes so far: the answer to a keystroke, not stored."""
-    return answer(start_sketch(payload.typed, payload.method, payload.setup))
+    return answer(start_sketch(payload.typed, payload.method, payload.setup, narrow=narrow))
 
 
 @router.post("/import", response={201: JobShown, **PROBLEMS})
@@ -171,10 +172,11 @@ def plan(
     end: End = 1,
     part: PartNumber = 1,
     step: Annotated[str, Query(max_length=40)] = "",
+    narrow: Narrow = False,
 ) -> HttpResponse:
     """The plan of a document that is not stored: the answer to a keystroke, for the part, end and step looked at."""
     parts = read_document(_document(document)).parts
-    return answer(plan_shown(make_plan(parts[min(part, len(parts)) - 1]), end, step))
+    return answer(plan_shown(make_plan(parts[min(part, len(parts)) - 1]), end, step, narrow=narrow))
 
 
 @router.post("/stud-repair", response={200: StudRepairShown, **PROBLEMS})
@@ -187,9 +189,9 @@ def work_out_repair(request: HttpRequest, payload: StudRepairIn) -> HttpResponse
 
 
 @router.get("/{job_id}", response={200: JobShown, **PROBLEMS})
-def read_job(request: HttpRequest, job_id: int, part: PartNumber = 1) -> HttpResponse:
+def read_job(request: HttpRequest, job_id: int, part: PartNumber = 1, narrow: Narrow = False) -> HttpResponse:
     """One job with the plan of one of its parts."""
-    return _job(find_job(job_id), part)
+    return _job(find_job(job_id), part, narrow=narrow)
 
 
 @router.get("/{job_id}/standing", response={200: StandingShown, **PROBLEMS})
@@ -201,10 +203,16 @@ def read_standing(request: HttpRequest, job_id: int) -> HttpResponse:
 @router.put("/{job_id}", response={200: JobShown, **PROBLEMS})
 @acting
 def change_job(
-    request: HttpRequest, job_id: int, payload: ChangeIn, part: PartNumber = 1, key: ActKey = ""
+    request: HttpRequest,
+    job_id: int,
+    payload: ChangeIn,
+    part: PartNumber = 1,
+    narrow: Narrow = False,
+    key: ActKey = "",
 ) -> HttpResponse:
     """Replace a job's document; the answer has the plan of one of its parts."""
-    return _job(documents.change_job(job_id, _document(payload.document), payload.revision, key), part)
+    changed = documents.change_job(job_id, _document(payload.document), payload.revision, key)
+    return _job(changed, part, narrow=narrow)
 
 
 @router.get("/{job_id}/bench", response={200: JobBench, **PROBLEMS})

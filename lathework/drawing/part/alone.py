@@ -16,6 +16,8 @@ from lathework.planning.plan import Plan
 
 BESIDE = Frame(width=720, height=330, chuck=56, right=110, top=44, bottom=16, dimensioned=True)
 """The drawing beside a form."""
+BELOW = Frame(width=420, height=260, chuck=28, right=84, top=44, bottom=16, dimensioned=True, true_pitch=4.0)
+"""The same on a screen as wide as a phone."""
 STAMP = Frame(width=150, height=64, chuck=8, right=8, top=6, bottom=6, dimensioned=False, true_pitch=2.0)
 """The silhouette of a beginning."""
 

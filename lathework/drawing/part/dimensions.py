@@ -16,6 +16,8 @@ from lathework.units import show_both
 _ARROW = 7.0
 _GAP = 6.0
 _MOST_ROWS = 8
+_NARROW = 600.0
+"""Sheet units under which a drawing tells lengths in fewer words."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -52,11 +54,11 @@ def chain_of(chucking: Chucking) -> list[Run]:
     ]
 
 
-def _runs(plan: Plan, chucking: Chucking) -> tuple[list[Run], list[Run]]:
+def _runs(plan: Plan, chucking: Chucking, frame: Frame) -> tuple[list[Run], list[Run]]:
     """The chain of section lengths, and what stands under it: the whole, and the stick-out."""
     chain = chain_of(chucking)
     inch, mm = show_both(chucking.stick_out_mm, "mm", fine=False)
-    words = f"stick-out, {chucking.ratio:.1f} × dia."
+    words = f"stick-out, {chucking.ratio:.1f} × dia." if frame.width > _NARROW else "stick-out"
     under = [Run(0.0, chucking.stick_out_mm, (f"{inch} {words}", f"{mm} {words}"), "")]
     if len(chain) == len(chucking.placed) > 1:
         under.insert(0, whole_run(chucking))
@@ -108,7 +110,7 @@ def _beside(layout: Layout, run: Run, row: int) -> float:
     left, right, room = layout.x(run.far_mm), layout.x(run.near_mm), run.room()
     free, beyond = left - 2 * room - 4, layout.frame.width - right - 2 * room - 4
     goes_left = free > layout.chuck_x or beyond < 0 or (free > 0 and run.near_mm == row == 0)
-    return left - room - 4 if goes_left else right + room + 4
+    return max(room + 4, left - room - 4) if goes_left else right + room + 4
 
 
 def _words_extent(layout: Layout, run: Run, row: int) -> tuple[float, float]:
@@ -141,7 +143,7 @@ def _length(layout: Layout, run: Run, row: int) -> tuple[list[Path], Label]:
 
 def rows_needed(plan: Plan, chucking: Chucking, frame: Frame) -> int:
     """How many rows of dimensions a chucking takes in `frame`."""
-    chain, under = _runs(plan, chucking)
+    chain, under = _runs(plan, chucking, frame)
     return rows_of(chain, under, chucking, frame, holes_named(plan, chucking))
 
 
@@ -161,7 +163,7 @@ def dimensions(
     layout: Layout, plan: Plan, chucking: Chucking, operations: Iterable[Operation]
 ) -> tuple[list[Path], list[Label]]:
     """All dimension lines and labels of a chucking."""
-    paths, labels = length_rows(layout, *_runs(plan, chucking))
+    paths, labels = length_rows(layout, *_runs(plan, chucking, layout.frame))
     leaders, named = names(layout, plan, chucking)
     return [*paths, *leaders], [*labels, *named, *step_labels(layout, operations)]
 

@@ -36,6 +36,8 @@ class Frame:
 
 
 WIDE = Frame(width=1160, height=366, chuck=128, right=140, top=50, bottom=16, dimensioned=True)
+NARROW = Frame(width=440, height=300, chuck=56, right=112, top=50, bottom=16, dimensioned=True, true_pitch=4.0)
+"""For a screen as wide as a phone: the same letters beside smaller work."""
 PAPER = Frame(width=800, height=270, chuck=100, right=116, top=46, bottom=12, dimensioned=True)
 SMALL = Frame(width=400, height=200, chuck=44, right=30, top=34, bottom=16, dimensioned=False)
 

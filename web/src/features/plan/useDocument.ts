@@ -14,6 +14,7 @@ import { readField, writeField } from '@/features/plan/fields'
 import { namesOf, ownerOf, pathOf } from '@/features/plan/parts'
 import { useActs } from '@/shared/jobs/useActs'
 import { remember } from '@/shared/jobs/useHabits'
+import { useNarrow } from '@/shared/state/useNarrow'
 import { useReturn } from '@/shared/state/useReturn'
 
 const PAUSE_MS = 60
@@ -38,6 +39,7 @@ export function useDocument(id: number, asked: () => number) {
   /** Why this version does not read the job, where it does not. */
   const unreadable = shallowRef<Problem | null>(null)
   const send = useActs()
+  const narrow = useNarrow()
   /** The chucking that is looked at: a keystroke's answer draws no other. */
   const end = ref(1)
   /** The step that is looked at: a keystroke's answer draws the work at no other. */
@@ -70,7 +72,7 @@ export function useDocument(id: number, asked: () => number) {
   async function load() {
     const left = localStorage.getItem(kept(id))
     try {
-      const params = { path: { job_id: id }, query: { part: part.value } }
+      const params = { path: { job_id: id }, query: { part: part.value, narrow: narrow.value } }
       take(await ask(client.GET('/api/jobs/{job_id}', { params })))
       restore(left)
     } catch (error) {
@@ -90,7 +92,7 @@ export function useDocument(id: number, asked: () => number) {
   async function look() {
     const mine = ++request
     try {
-      const params = { path: { job_id: id }, query: { part: part.value } }
+      const params = { path: { job_id: id }, query: { part: part.value, narrow: narrow.value } }
       const fresh = await ask(client.GET('/api/jobs/{job_id}', { params }))
       if (dirty.value || mine !== request) job.value = fresh
       else take(fresh)
@@ -102,7 +104,7 @@ export function useDocument(id: number, asked: () => number) {
     if (!draft.value) return
     const mine = ++request
     try {
-      const query = { end: end.value, part: part.value, step: step.value }
+      const query = { end: end.value, part: part.value, step: step.value, narrow: narrow.value }
       const found = await ask(client.POST('/api/jobs/plan', { params: { query }, body: draft.value }))
       if (mine !== request) return
       plan.value = found
@@ -166,7 +168,7 @@ export function useDocument(id: number, asked: () => number) {
     const sent = JSON.stringify(body.document)
     const stored = part.value
     try {
-      const params = { path: { job_id: id }, query: { part: part.value } }
+      const params = { path: { job_id: id }, query: { part: part.value, narrow: narrow.value } }
       const fresh = await send([id, body], (header) =>
         ask(client.PUT('/api/jobs/{job_id}', { params: { ...params, header }, body })),
       )
@@ -202,7 +204,7 @@ export function useDocument(id: number, asked: () => number) {
     const there = sheet?.paths.some((path) => path.steps.includes(step.value))
     if (plan.value && (!sheet || (dirty.value && !there))) void preview()
   })
-  watch(part, () => void (dirty.value ? preview() : look()))
+  watch([part, narrow], () => void (dirty.value ? preview() : look()))
   onScopeDispose(() => window.clearTimeout(timer))
   /** The errors of the part in hand, by its own fields. */
   const errors = computed(() => {

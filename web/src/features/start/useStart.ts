@@ -13,6 +13,7 @@ import { useLive } from '@/shared/api/useLive'
 import { useUnits } from '@/shared/figures/useUnits'
 import { useActs } from '@/shared/jobs/useActs'
 import { habits } from '@/shared/jobs/useHabits'
+import { useNarrow } from '@/shared/state/useNarrow'
 import { stored } from '@/shared/state/stored'
 
 export type Beginning = Schemas['BeginningShown']
@@ -41,6 +42,7 @@ export function useStart(identified: () => JobDocument['identified']) {
   const kept = stored('start', FIRST, readable)
   const { unit: usual } = useUnits()
   const send = useActs()
+  const narrow = useNarrow()
   const busy = ref(false)
   const trouble = ref('')
   /** What the server refused, by field, until that field is typed in again. */
@@ -61,8 +63,10 @@ export function useStart(identified: () => JobDocument['identified']) {
     }
   }
   const { found: sketch } = useLive(
-    () => (kept.value.start ? JSON.stringify({ ...kept.value, unit: unit.value }) : null),
-    () => ask(client.POST('/api/jobs/new/sketch', { body: body() })),
+    () =>
+      kept.value.start ? JSON.stringify({ ...kept.value, unit: unit.value, narrow: narrow.value }) : null,
+    () =>
+      ask(client.POST('/api/jobs/new/sketch', { params: { query: { narrow: narrow.value } }, body: body() })),
   )
   watch(sketch, (now) => (ofThread.value = now?.unit ?? ofThread.value))
 

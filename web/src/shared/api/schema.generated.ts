@@ -3741,7 +3741,10 @@ export interface operations {
     };
     server_jobs_api_sketch: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description drawn for a screen as wide as a phone */
+                narrow?: boolean;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -3832,6 +3835,8 @@ export interface operations {
                 end?: number;
                 part?: number;
                 step?: string;
+                /** @description drawn for a screen as wide as a phone */
+                narrow?: boolean;
             };
             header?: never;
             path?: never;
@@ -4008,6 +4013,8 @@ export interface operations {
         parameters: {
             query?: {
                 part?: number;
+                /** @description drawn for a screen as wide as a phone */
+                narrow?: boolean;
             };
             header?: never;
             path: {
@@ -4095,6 +4102,8 @@ export interface operations {
         parameters: {
             query?: {
                 part?: number;
+                /** @description drawn for a screen as wide as a phone */
+                narrow?: boolean;
             };
             header?: {
                 /** @description of this act alone: sent twice, it is done once */
