@@ -14,6 +14,7 @@ from lathework.part.model import Part
 from lathework.planning.notice import Notice
 from lathework.planning.operation import Measure, Operation
 from lathework.planning.plan import Plan
+from lathework.planning.why import why
 from lathework.units import LengthUnit
 
 
@@ -48,6 +49,7 @@ class StepShown:
     edge: str
     cautions: tuple[Caution, ...]
     notes: tuple[str, ...]
+    why: str
     measure: Measure | None
     chucking: int
     passes: tuple[PassShown, ...]
@@ -110,6 +112,7 @@ def step_shown(operation: Operation) -> StepShown:
         edge=operation.edge,
         cautions=operation.cautions,
         notes=operation.notes,
+        why=why(operation),
         measure=operation.measure,
         chucking=operation.chucking,
         passes=tuple(PassShown(cut.name, shown(cut.value, cut.unit, fine=cut.fine)) for cut in operation.passes),

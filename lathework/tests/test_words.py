@@ -6,9 +6,11 @@ import re
 import unittest
 from typing import Any
 
+from lathework.bench.keys import STEP_KINDS
 from lathework.dies.setting import advise
 from lathework.holes.depth import POINT_SHARE
 from lathework.planning.plan import Plan
+from lathework.planning.why import WHY
 from lathework.shop.racks import owned
 from lathework.tests.samples import plan, said, section, step
 from lathework.tests.test_bores import body, bore, value
@@ -192,3 +194,8 @@ class Words(unittest.TestCase):
             self.assertIn("opened too far it cracks", advise(thread, verdict).order)
         stock = step(plan({"method.holder": "stock-by-tailstock"}), "thread")
         self.assertIn("Never the bare die in chuck jaws", said(stock))
+
+
+class Why(unittest.TestCase):
+    def test_every_kind_of_step_says_why(self) -> None:
+        self.assertEqual(set(WHY), set(STEP_KINDS))

@@ -47,6 +47,10 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
       <span v-if="step.passes_end" class="muted">{{ step.passes_end }}</span>
     </p>
     <CautionLine :cautions="step.cautions" />
+    <details v-if="step.why" class="why">
+      <summary>Why</summary>
+      {{ step.why }}
+    </details>
     <ul v-if="step.notes.length">
       <li v-for="note in step.notes" :key="note"><StepSentence :step="step" :words="note" /></li>
     </ul>
@@ -64,6 +68,10 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
   border: 1px solid var(--line);
   border-radius: var(--round);
   padding: 18px 22px;
+}
+.why summary {
+  color: var(--lagoon);
+  cursor: pointer;
 }
 .zero {
   color: var(--lagoon);

@@ -2917,6 +2917,8 @@ export interface components {
             title: string;
             /** Tool */
             tool: string;
+            /** Why */
+            why: string;
             /** Zero */
             zero: string;
         };
