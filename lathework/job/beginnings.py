@@ -43,7 +43,7 @@ class Beginning:
     reads: bool = False
 
 
-_TITLE = Ask("title", "What is it", "words", "levelling studs", "levelling studs")
+_TITLE = Ask("title", "What is it", "words", "Levelling studs", "Levelling studs")
 _THREAD = Ask("thread", "Thread", "thread", "3/8-16", "M8x1")
 _COUNT = Ask("quantity", "How many", "count", "4", "4")
 _BAR = Ask("stock", "Bar diameter", "across", "5/8", "16")

@@ -142,3 +142,22 @@ class EmptyStore(BrowserCase):
         form.get_by_role("button", name="5/16 BSF").click()
         self.page.reload()
         expect(form.get_by_role("textbox", name="What is it")).to_have_value("Shutter latch pin")
+
+
+class Newcomer(BrowserCase):
+    """A first start without the demo, by somebody who has never threaded."""
+
+    empty = True
+
+    def test_a_newcomer_walks_through_one_small_job(self) -> None:
+        """From the empty page to the bench on the real screens, each step saying why."""
+        page = self.page
+        page.goto("/")
+        page.get_by_role("link", name="Walk through one small job").click()
+        expect(page.get_by_role("textbox", name="Thread", exact=True)).to_have_value("3/8-16")
+        page.get_by_role("button", name="Show the plan").click()
+        expect(page.get_by_role("note")).to_contain_text("Read down the steps")
+        page.get_by_role("button", name="Run the die on").click()
+        expect(page.get_by_role("region", name="Run the die on")).to_contain_text("The marked side has the longer lead")
+        page.get_by_role("button", name="To the bench").click()
+        expect(page.get_by_role("note")).to_contain_text("Every length is measured from this face")

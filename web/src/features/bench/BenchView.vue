@@ -135,6 +135,7 @@ void load()
         <p v-if="bench.outdated" class="outdated" role="status">≠ {{ words(bench.outdated) }}</p>
         <h1><StepSentence :step="step" /></h1>
         <p v-if="step.tool && !gauging" class="tool muted">{{ step.tool }}</p>
+        <p v-if="$route.query.walk === '1' && step.why" class="walk" role="note">{{ step.why }}</p>
       </div>
       <div class="middle">
         <BenchGauge

@@ -105,9 +105,14 @@ useKeys([{ key: 'n', label: 'start a job', run: () => void start() }])
     </section>
     <button v-if="hasNextPage" type="button" class="plain more" @click="fetchNextPage()">More jobs</button>
     <EmptyShell v-if="jobs && !jobs.length">
-      {{
-        shelf === 'open' ? 'No jobs yet. Start one, or type a thread at the top to size it.' : 'Nothing here.'
-      }}
+      <template v-if="shelf === 'open'">
+        No jobs yet. Start one, or type a thread at the top to size it.<br />
+        New to cutting threads?
+        <router-link :to="{ name: 'start', query: { as: 'stud', walk: '1' } }"
+          >Walk through one small job</router-link
+        >, from its sizes to the bench.
+      </template>
+      <template v-else>Nothing here.</template>
     </EmptyShell>
   </div>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watchEffect } from 'vue'
-import { onBeforeRouteLeave, useRouter } from 'vue-router'
+import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
 
 import BoreTable from '@/features/plan/BoreTable.vue'
 import CautionLine from '@/shared/controls/CautionLine.vue'
@@ -84,7 +84,11 @@ function move(by: number) {
 }
 // The page that comes next must find what was changed here.
 onBeforeRouteLeave(() => settled())
-const toBench = () => void router.push({ name: 'bench', params: { id: props.id } })
+/** A first look round: every step says why. */
+const route = useRoute()
+const walk = computed(() => route.query.walk === '1')
+const toBench = () =>
+  void router.push({ name: 'bench', params: { id: props.id }, query: walk.value ? { walk: '1' } : {} })
 useKeys([
   { key: 'j', label: 'next step', run: () => move(1) },
   { key: 'k', label: 'step before', run: () => move(-1) },
@@ -138,6 +142,10 @@ useKeys([
     </p>
     <p v-for="told in elsewhere" :key="told" class="field-error" role="alert">{{ told }}</p>
     <p class="sr" role="status">{{ dirty ? 'not stored yet' : 'stored' }}</p>
+    <p v-if="walk" class="walk" role="note">
+      Read down the steps (<kbd>j</kbd> and <kbd>k</kbd> go down and up): the drawing shows what each takes
+      off, and each says why. Press a figure to see how it came about. Then go <b>to the bench</b>.
+    </p>
     <CautionLine :cautions="plan.cautions" />
     <div class="sheet">
       <PartDrawing
@@ -177,7 +185,7 @@ useKeys([
         />
       </div>
       <div class="left">
-        <StepDetail v-if="chosen" :step="chosen" />
+        <StepDetail v-if="chosen" :step="chosen" :walk="walk" />
         <SectionTable
           v-if="own"
           :key="inHand"
@@ -253,6 +261,9 @@ useKeys([
 .changes button:disabled {
   opacity: 0.45;
   cursor: default;
+}
+.walk {
+  color: var(--lagoon);
 }
 .notice {
   color: var(--caution);

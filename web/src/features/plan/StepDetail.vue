@@ -9,7 +9,7 @@ import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import { useUnits } from '@/shared/figures/useUnits'
 
 /** The chosen step in full: the sentence, the figures, the caution, the working when asked. */
-const props = defineProps<{ step: Operation }>()
+const props = defineProps<{ step: Operation; walk?: boolean }>()
 const { told } = useUnits()
 const asked = ref('')
 watch(
@@ -47,7 +47,7 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
       <span v-if="step.passes_end" class="muted">{{ step.passes_end }}</span>
     </p>
     <CautionLine :cautions="step.cautions" />
-    <details v-if="step.why" class="why">
+    <details v-if="step.why" class="why" :open="walk">
       <summary>Why</summary>
       {{ step.why }}
     </details>

@@ -13,7 +13,7 @@ import ChoiceList from '@/shared/controls/ChoiceList.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 
 /** The few facts of a beginning, beside the part as they describe it. */
-const props = defineProps<{ beginning: Beginning; job: ReturnType<typeof useStart> }>()
+const props = defineProps<{ beginning: Beginning; job: ReturnType<typeof useStart>; walk?: boolean }>()
 defineEmits<{ close: [] }>()
 const router = useRouter()
 const { data: choices } = useChoices()
@@ -56,7 +56,7 @@ watch(() => props.beginning.code, point)
 async function submit() {
   const id = await props.job.start()
   if (id !== null) {
-    await router.push({ name: 'plan', params: { id } })
+    await router.push({ name: 'plan', params: { id }, query: props.walk ? { walk: '1' } : {} })
     return
   }
   await nextTick()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed, defineAsyncComponent, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
 import StartForm from '@/features/start/StartForm.vue'
@@ -40,6 +40,15 @@ function choose(code: Beginning['code']) {
 }
 if (chosen.value && chosen.value !== 'repair' && chosen.value !== 'thread')
   job.kept.value.start = chosen.value as typeof job.kept.value.start
+/** A first look round: the form is filled with its own examples, and each step says why. */
+const walk = computed(() => route.query.walk === '1')
+watch(
+  [walk, beginning],
+  ([walking, now]) => {
+    if (walking && now && !Object.values(job.kept.value.sizes).some(Boolean)) job.fill(now.asks)
+  },
+  { immediate: true },
+)
 const leave = () => void router.push({ name: 'jobs' })
 </script>
 
@@ -48,14 +57,22 @@ const leave = () => void router.push({ name: 'jobs' })
     <h1>What are you making?</h1>
     <p class="muted">Pick the nearest shape; everything can be changed on its plan.</p>
     <StartPictures v-if="beginnings" :beginnings="beginnings" :chosen="chosen" @choose="choose" />
+    <p v-if="walk" class="walk" role="note">
+      These are the sizes of an example: a stud with one threaded end. Look at the drawing, change what you
+      like, then press <b>Show the plan</b>.
+    </p>
     <RepairForm v-if="chosen === 'repair'" @close="leave" />
     <ThreadForm v-else-if="chosen === 'thread'" :thread="thread" />
-    <StartForm v-else-if="beginning" :beginning="beginning" :job="job" @close="leave" />
+    <StartForm v-else-if="beginning" :beginning="beginning" :job="job" :walk="walk" @close="leave" />
   </div>
 </template>
 
 <style scoped>
 .starting {
   max-width: 1240px;
+}
+.walk {
+  margin-bottom: 12px;
+  color: var(--lagoon);
 }
 </style>

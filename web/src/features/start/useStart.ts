@@ -74,6 +74,11 @@ export function useStart(identified: () => JobDocument['identified']) {
     kept.value.sizes[field] = text
     delete refused.value[field]
   }
+  /** Fills a form with the examples of its fields, for somebody who looks how it goes. */
+  function fill(asks: Ask[]) {
+    kept.value.unit = 'in'
+    for (const ask of asks) kept.value.sizes[ask.field] = ask.empty ? '' : ask.inch
+  }
   /** Takes the size that a reading was meant to be; the reading is kept beside it. */
   function decide(field: Field, size: string) {
     kept.value.readings[field] = kept.value.sizes[field] ?? ''
@@ -118,6 +123,7 @@ export function useStart(identified: () => JobDocument['identified']) {
     focused,
     type,
     decide,
+    fill,
     error,
     start,
     /** The method and the lathe in force. */
