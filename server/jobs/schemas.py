@@ -7,6 +7,7 @@ from typing import TYPE_CHECKING, Any, Literal
 from ninja import Field
 from pydantic import BaseModel
 
+from lathework.bench.entry import Kind
 from lathework.job.declaration import JOB
 from lathework.job.starts import Typed
 from server.jobs.document_model import Strict, model
@@ -97,20 +98,7 @@ class EntryIn(SawIn):
     """
 
     step: str
-    kind: Literal[
-        "reading",
-        "verdict",
-        "setting",
-        "done",
-        "accept",
-        "scrap",
-        "again",
-        "note",
-        "read",
-        "zero",
-        "zero-lost",
-        "turn-to",
-    ]
+    kind: Kind
     reading: str = Field("", max_length=200)
     unit: Literal["in", "mm", ""] = ""
     verdict: str = ""

@@ -8,33 +8,20 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Router
 from ninja.params.functions import Query
 
+from lathework.bench.entry import Kind
 from server.logbook.search import LogPage, search
 from server.site.problems import PROBLEMS, answer
 
 router = Router(tags=["log"])
-Kind = Literal[
-    "",
-    "troubles",
-    "reading",
-    "verdict",
-    "setting",
-    "done",
-    "accept",
-    "scrap",
-    "again",
-    "note",
-    "read",
-    "zero-lost",
-    "zero",
-    "turn-to",
-]
+Shown = Literal["", "troubles"] | Kind
+"""Entries of a kind; of all of them; or die settings and what went wrong."""
 
 
 @router.get("/log", response={200: LogPage, **PROBLEMS})
 def log(
     request: HttpRequest,
     q: str = Query("", max_length=100),
-    kind: Kind = "",
+    kind: Shown = "",
     before: int = Query(2**62, ge=0, le=2**62),
 ) -> HttpResponse:
     """Entries that hold every word of `q`, newest first, a page at a time; the first page names the jobs too."""

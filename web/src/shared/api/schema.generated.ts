@@ -1349,7 +1349,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "reading" | "verdict" | "setting" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero" | "zero-lost" | "turn-to";
+            kind: "reading" | "verdict" | "setting" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to";
             /** Last */
             last: number;
             /**
@@ -5631,7 +5631,7 @@ export interface operations {
         parameters: {
             query?: {
                 q?: string;
-                kind?: "" | "troubles" | "reading" | "verdict" | "setting" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to";
+                kind?: ("" | "troubles") | ("reading" | "verdict" | "setting" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to");
                 before?: number;
             };
             header?: never;
