@@ -64,8 +64,9 @@ class VerdictShown:
 
 @answer
 class AdviceShown:
-    """What to do with the die."""
+    """What to do with the die; `middle` is the way of its middle screw, the outer ones go the other."""
 
+    middle: Literal["in", "out", ""]
     move: Literal["close", "open", "leave"]
     order: str
     recut: bool
@@ -147,7 +148,7 @@ def _verdict(code: Verdict) -> VerdictShown:
 
 
 def _advice(advice: DieAdvice) -> AdviceShown:
-    return AdviceShown(advice.move, advice.order, advice.recut, maybe_shown(advice.eighths))
+    return AdviceShown(advice.middle, advice.move, advice.order, advice.recut, maybe_shown(advice.eighths))
 
 
 def _drawing(now: Bench) -> Sheet:

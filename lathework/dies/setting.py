@@ -29,6 +29,13 @@ class DieAdvice:
     recut: bool
     """True when the same piece can be cut again: metal can be taken off, not put back."""
 
+    @property
+    def middle(self) -> Literal["in", "out", ""]:
+        """Which way the middle screw goes; the two beside it go the other. "" where none is moved."""
+        if self.eighths is None:
+            return ""
+        return "in" if self.move == "open" else "out"
+
 
 def eighths(change_mm: float) -> Figure:
     """How far the middle screw moves for a change of pitch diameter of `change_mm` millimetres. Source: practice."""

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Literal, get_args
 
@@ -112,4 +111,3 @@ BEGINNINGS: tuple[Beginning, ...] = (
         reads=True,
     ),
 )
-BY_CODE: Mapping[Start, Beginning] = {beginning.code: beginning for beginning in BEGINNINGS}

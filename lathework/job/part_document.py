@@ -18,6 +18,9 @@ FEWEST_TURNS = 2
 """Full threads that must stand before a relief groove."""
 _SLACK = 1.0001
 
+SHORTEST_BAR_MM = 20.0
+"""A shorter length of bar is a blank, not stock; a bolt that is cut down may be shorter."""
+
 
 def _section(reader: JobReader, path: str, *, rest: Length | None) -> Section | None:
     """One section; `rest` is the length of one that states none."""
@@ -75,7 +78,9 @@ def _stock(reader: JobReader) -> Stock | None:
     reader.known("part.stock")
     form: StockForm = reader.chosen("part.stock.form")
     across = reader.size("part.stock.across")
-    bar_length = reader.size("part.stock.bar_length")
+    before, bar_length = reader.wrong, reader.size("part.stock.bar_length")
+    if form != "bolt" and bar_length is not None and reader.wrong == before and bar_length.mm < SHORTEST_BAR_MM:
+        reader.fail("out-of-range", "part.stock.bar_length", "A bar length is 20 mm at least.")
     return None if across is None else Stock(form, across, bar_length)
 
 
@@ -168,7 +173,10 @@ def _check_section(reader: JobReader, part: Part, number: int) -> None:
 
 def _check_reach(reader: JobReader, part: Part) -> None:
     """A die must pass over everything between the end and its thread; a bolt keeps its head."""
-    ends = ends_of(part)
+    ends, now = ends_of(part), part.stock.bar_length
+    if part.stock.form == "bolt" and now is not None and now.mm < part.overall_mm:
+        text = f"The bolt is {now.typed} long under its head now: it cannot become longer."
+        reader.fail("does-not-fit", "part.stock.bar_length", text)
     if part.stock.one_ended and (ends.second or ends.turned_about):
         text = "A bolt keeps its head: only its other end can be worked."
         if part.stock.form == "kept":

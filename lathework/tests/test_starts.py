@@ -101,6 +101,18 @@ class Starts(unittest.TestCase):
         stock = new_document(typed, None, None)["part"]["stock"]
         self.assertEqual((stock["form"], stock["bar_length"]), ("bolt", "4"))
 
+    def test_a_bolt_is_never_made_longer(self) -> None:
+        typed = replace(STUD, start="bolt", stock="3/8", present="1-3/4", threaded="1/2")
+        self.assertEqual(self.wrong(typed), ["present"])
+        self.assertTrue(read_document(new_document(replace(typed, present="2-1/4"), None, None)))
+
+    def test_bar_of_a_few_millimetres_is_no_stock(self) -> None:
+        form = new_document(STUD, None, None)
+        form["part"]["stock"]["bar_length"] = "15 mm"
+        with self.assertRaises(InvalidDocument) as told:
+            read_document(form)
+        self.assertEqual([error.field for error in told.exception.errors], ["part.stock.bar_length"])
+
 
 class Sketches(unittest.TestCase):
     """A form is drawn however little of it is filled, and never told what nobody typed."""

@@ -95,6 +95,7 @@ class BrowserCase(unittest.TestCase):
         self.page.goto("/")
         self.page.get_by_role("button", name="Start a job").click()
         self.page.get_by_role("radio", name=shape).click()
+        expect(self.page.get_by_role("textbox", name="What is it")).to_have_value("")
         self.fill_job(typed)
         self.page.get_by_role("button", name="Show the plan").click()
         expect(self.page).to_have_title("Job plan · Conch")

@@ -16,10 +16,12 @@ watch(
 )
 
 const step = computed(() => props.bench.step)
+/** A closed job of before names its key figure alone. */
+const big = computed(() => step.value?.big || step.value?.headline)
 const cut = computed(() => props.bench.cut)
 const headline = computed<Figure | null>(() => {
   if (cut.value) return cut.value.dial
-  return step.value?.figures.find((f) => f.key === step.value?.big)?.figure ?? null
+  return step.value?.figures.find((f) => f.key === big.value)?.figure ?? null
 })
 const last = computed(() => props.bench.readings.at(-1))
 const words = computed(() => {
@@ -31,7 +33,7 @@ const words = computed(() => {
 const small = computed<{ label: string; figure: Figure }[]>(() => {
   if (!cut.value)
     return (step.value?.figures ?? [])
-      .filter((f) => f.key !== step.value?.big)
+      .filter((f) => f.key !== big.value)
       .slice(0, 4)
       .map((f) => ({ label: f.figure.name, figure: f.figure }))
   const target = step.value?.figures.find((f) => f.key === 'diameter')?.figure
@@ -53,7 +55,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
     <template v-if="headline">
       <p class="words">{{ words }}</p>
       <button type="button" class="big" :title="`Working of ${headline.name}`" @click="ask(headline)">
-        <span v-if="step?.headline_words && step.big === step.headline && !cut" class="pre">{{
+        <span v-if="step?.headline_words && big === step.headline && !cut" class="pre">{{
           step.headline_words
         }}</span>
         <span class="fig">{{ told(headline.shown).text }}</span><span class="unit">{{

@@ -31,7 +31,7 @@ const { data: choices } = useChoices()
       </p>
       <p v-if="bench.adjusted" class="order">The die is moved. Run it on again, then try the nut.</p>
       <div v-else class="move">
-        <DieScrews v-if="bench.advice.move !== 'leave' && bench.advice.eighths" :move="bench.advice.move" />
+        <DieScrews v-if="bench.advice.middle" :middle="bench.advice.middle" />
         <p class="order">{{ bench.advice.order }}</p>
       </div>
     </div>

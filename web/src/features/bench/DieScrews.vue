@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The three screws of the holder round its split die, seen from the front: which are slackened, which go in. */
-defineProps<{ move: 'close' | 'open' }>()
+defineProps<{ middle: 'in' | 'out' }>()
 const SCREWS = [
   { at: -42, middle: false },
   { at: 0, middle: true },
@@ -13,7 +13,7 @@ const SCREWS = [
     viewBox="0 0 170 150"
     role="img"
     :aria-label="
-      move === 'close'
+      middle === 'out'
         ? 'The middle screw out, the two outer screws in: the die closes'
         : 'The two outer screws out, the middle screw in: the die opens'
     "
@@ -26,9 +26,9 @@ const SCREWS = [
         <path :d="screw.middle ? 'M-6 -86H6V-60L0 -50L-6 -60Z' : 'M-6 -86H6V-54H-6Z'" class="screw" />
         <path
           class="way"
-          :class="(move === 'open') === screw.middle ? 'in' : 'out'"
+          :class="(middle === 'in') === screw.middle ? 'in' : 'out'"
           :d="
-            (move === 'open') === screw.middle
+            (middle === 'in') === screw.middle
               ? 'M13 -86V-64M8 -70L13 -62L18 -70'
               : 'M13 -62V-84M8 -78L13 -86L18 -78'
           "

@@ -33,11 +33,7 @@ const choicesOf = (fact: Fact) =>
 const inForce = (fact: Fact) => props.value(fact.field) || fact.usual || choicesOf(fact)[0]?.code || ''
 const remark = (fact: Fact) => choicesOf(fact).find((one) => one.code === inForce(fact))?.remark ?? ''
 const empty = (fact: Fact) =>
-  fact.field === 'method.blank_fraction'
-    ? `usual: ${props.fraction ?? ''}`
-    : fact.empty
-      ? `usual: ${fact.empty}`
-      : ''
+  fact.field === 'method.blank_fraction' ? `usual: ${props.fraction ?? ''}` : (fact.empty ?? '')
 function words(fact: Fact): string {
   if (fact.from) return choicesOf(fact).find((one) => one.code === inForce(fact))?.name ?? ''
   const typed = props.value(fact.field)

@@ -1,10 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-
-import { ask, client, type FieldError, type Shown } from '@/shared/api/client'
+import type { FieldError } from '@/shared/api/client'
 import InlineField from '@/shared/controls/InlineField.vue'
-import { useLive } from '@/shared/api/useLive'
-import { useUnits } from '@/shared/figures/useUnits'
+import { useNominals } from '@/shared/figures/useNominals'
 
 /** What was measured on a sample, beside the sizes it probably meant: the person decides, both are kept. */
 const props = defineProps<{
@@ -19,17 +16,11 @@ const props = defineProps<{
   readonly?: boolean
 }>()
 const emit = defineEmits<{ 'update:modelValue': [string]; commit: []; pick: [string] }>()
-const { told } = useUnits()
-const { found } = useLive(
-  () => (props.modelValue.trim() ? { reading: props.modelValue, unit: props.jobUnit, of: props.of } : null),
-  (query) => ask(client.GET('/api/sample', { params: { query } })),
-)
-const offered = computed(() => found.value ?? [])
-/** How far the reading lies from a size, in words: a true minus sign means over. */
-function off(under: Shown): string {
-  const { text } = told(under)
-  return text.startsWith('−') ? `${text.slice(1)} over` : `${text} under`
-}
+const { nominals: offered, off } = useNominals(() => ({
+  reading: props.modelValue,
+  unit: props.jobUnit,
+  of: props.of,
+}))
 </script>
 
 <template>

@@ -135,7 +135,7 @@ export const LINES: { name: string; facts: Fact[] }[] = [
         before: 'at',
         after: '% thread',
         figure: true,
-        empty: 'the metal’s',
+        empty: 'usual: what suits the metal',
         asked: true,
       },
       {
@@ -167,7 +167,7 @@ export const LINES: { name: string; facts: Fact[] }[] = [
         before: 'runs on',
         after: 'turns',
         figure: true,
-        empty: '1',
+        empty: 'usual: 1',
         asked: true,
       },
       {

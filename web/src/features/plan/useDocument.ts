@@ -201,7 +201,7 @@ export function useDocument(id: number, asked: () => number) {
   /** What is typed and not stored was drawn at one end and step alone. */
   watch([end, step], () => {
     const sheet = plan.value?.drawings[end.value - 1]
-    const there = sheet?.paths.some((path) => path.steps.includes(step.value))
+    const there = sheet?.paths.some((path) => path.steps?.includes(step.value))
     if (plan.value && (!sheet || (dirty.value && !there))) void preview()
   })
   watch([part, narrow], () => void (dirty.value ? preview() : look()))

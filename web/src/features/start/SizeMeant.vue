@@ -1,28 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-import { ask, client, type Shown, type Unit } from '@/shared/api/client'
-import { useLive } from '@/shared/api/useLive'
-import { useUnits } from '@/shared/figures/useUnits'
+import type { Unit } from '@/shared/api/client'
+import { useNominals } from '@/shared/figures/useNominals'
 
 /** What a reading off a worn part was probably meant to be; one of them may be taken. */
 const props = defineProps<{ reading: string; unit: Unit; of: 'across' | 'length' }>()
 defineEmits<{ take: [size: string] }>()
-const { told } = useUnits()
-const { found } = useLive(
-  () => (props.reading.trim() ? { reading: props.reading, unit: props.unit, of: props.of } : null),
-  (query) => ask(client.GET('/api/sample', { params: { query } })),
-)
+const { nominals, off } = useNominals(() => ({ reading: props.reading, unit: props.unit, of: props.of }))
 /** None where the reading is a size already. */
-const offered = computed(() => {
-  const near = found.value ?? []
-  return near.some((one) => Number(one.under.inch.text) === 0) ? [] : near.slice(0, 3)
-})
-/** How far the reading lies from a size, in words: a true minus sign means over. */
-function off(under: Shown): string {
-  const { text } = told(under)
-  return text.startsWith('−') ? `${text.slice(1)} over` : `${text} under`
-}
+const offered = computed(() =>
+  nominals.value.some((one) => Number(one.under.inch.text) === 0) ? [] : nominals.value.slice(0, 3),
+)
 </script>
 
 <template>

@@ -30,6 +30,7 @@ function identified(): JobDocument['identified'] {
   }
 }
 const job = useStart(identified)
+if (route.query.walk !== '1') job.clearExample()
 if (thread) job.type('thread', thread)
 
 const chosen = computed(() => String(route.query.as ?? ''))

@@ -22,7 +22,7 @@ type Start = Schemas['Typed']['start']
 type Field = Ask['field']
 type Forced = Record<string, string>
 
-const FIRST = {
+const first = () => ({
   start: '' as Start | '',
   /** The unit of bare numbers, once somebody chose it; the thread's own until then. */
   unit: '' as Unit | '',
@@ -33,13 +33,16 @@ const FIRST = {
   /** What was changed of the method and the lathe of the last job. */
   method: {} as Forced,
   setup: {} as Forced,
-}
-const readable = (value: unknown): value is typeof FIRST =>
+  /** Filled with the examples of its fields, not by the person. */
+  example: false,
+})
+type Kept = ReturnType<typeof first>
+const readable = (value: unknown): value is Kept =>
   typeof value === 'object' && value !== null && 'sizes' in value && 'readings' in value && 'setup' in value
 
 /** A job that is being started: what is typed outlives the page, the sketch follows each keystroke. */
 export function useStart(identified: () => JobDocument['identified']) {
-  const kept = stored('start', FIRST, readable)
+  const kept = stored<Kept>('start', first(), readable)
   const { unit: usual } = useUnits()
   const send = useActs()
   const narrow = useNarrow()
@@ -77,7 +80,12 @@ export function useStart(identified: () => JobDocument['identified']) {
   /** Fills a form with the examples of its fields, for somebody who looks how it goes. */
   function fill(asks: Ask[]) {
     kept.value.unit = 'in'
+    kept.value.example = true
     for (const ask of asks) kept.value.sizes[ask.field] = ask.empty ? '' : ask.inch
+  }
+  /** An example that was looked at is no start of one's own job. */
+  function clearExample() {
+    if (kept.value.example) kept.value = { ...first(), start: kept.value.start }
   }
   /** Takes the size that a reading was meant to be; the reading is kept beside it. */
   function decide(field: Field, size: string) {
@@ -98,7 +106,7 @@ export function useStart(identified: () => JobDocument['identified']) {
       const job = await send(['start', sent], (header) =>
         ask(client.POST('/api/jobs/new', { params: { header }, body: sent })),
       )
-      kept.value = structuredClone(FIRST)
+      kept.value = first()
       return job.id
     } catch (failed) {
       const problem = asProblem(failed)
@@ -124,6 +132,7 @@ export function useStart(identified: () => JobDocument['identified']) {
     type,
     decide,
     fill,
+    clearExample,
     error,
     start,
     /** The method and the lathe in force. */

@@ -19,10 +19,7 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [field: keyof CardQuery, value: string] }>()
 const error = (field: string) => props.errors.find((e) => e.field === field)
 
-const FIRST = ['Turn the blank to', 'Tapping drill']
-const groups = computed(() =>
-  groupsOf(props.card).filter((group) => FIRST.includes(group.title) === props.first),
-)
+const groups = computed(() => groupsOf(props.card).filter((group) => (group.first ?? false) === props.first))
 </script>
 
 <template>

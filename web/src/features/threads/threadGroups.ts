@@ -4,6 +4,8 @@ import type { CardQuery } from '@/features/threads/useCard'
 /** Figures of a thread that belong together, and what the person may add to them. */
 export interface Group {
   title: string
+  /** What is turned and drilled, which is asked for first. */
+  first?: true
   field?: keyof CardQuery
   before?: string
   hint?: string
@@ -20,6 +22,7 @@ export function groupsOf(c: Schemas['CardShown']): Group[] {
   const groups: Group[] = [
     {
       title: 'Turn the blank to',
+      first: true,
       figures: c.figures.blank.map((b) => ({
         label: `${b.school}${b.within_class ? '' : ' ▲ outside the class'}`,
         figure: b.figure,
@@ -50,6 +53,7 @@ export function groupsOf(c: Schemas['CardShown']): Group[] {
     },
     {
       title: 'Tapping drill',
+      first: true,
       field: c.tapping_drills.length ? 'drill' : undefined,
       before: 'left by a drill of',
       hint: c.tapping_drills[0]?.name ?? 'any',

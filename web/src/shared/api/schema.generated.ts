@@ -846,10 +846,15 @@ export interface components {
     schemas: {
         /**
          * AdviceShown
-         * @description What to do with the die.
+         * @description What to do with the die; `middle` is the way of its middle screw, the outer ones go the other.
          */
         AdviceShown: {
             eighths: components["schemas"]["FigureShown"] | null;
+            /**
+             * Middle
+             * @enum {string}
+             */
+            middle: "in" | "out" | "";
             /**
              * Move
              * @enum {string}
