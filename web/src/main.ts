@@ -10,6 +10,7 @@ import { createApp } from 'vue'
 
 import App from '@/App.vue'
 import { router } from '@/router'
+import { queries } from '@/shared/api/queries'
 import { vuetify } from '@/shared/theme/vuetify'
 
-createApp(App).use(router).use(vuetify).use(VueQueryPlugin).mount('#app')
+createApp(App).use(router).use(vuetify).use(VueQueryPlugin, queries).mount('#app')

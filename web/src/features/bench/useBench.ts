@@ -1,6 +1,7 @@
 import { computed, ref, shallowRef } from 'vue'
 
 import { asProblem, ask, type Bench, client, Problem, type Schemas } from '@/shared/api/client'
+import { useAnswer } from '@/shared/api/useAnswer'
 import { useActs } from '@/shared/jobs/useActs'
 import { useJobActs } from '@/shared/jobs/useJobActs'
 import { useReturn } from '@/shared/state/useReturn'
@@ -9,7 +10,7 @@ export type EntryKind = Schemas['EntryIn']['kind']
 
 /** The bench of a job: where it stands, and the few things one can record. */
 export function useBench(id: number) {
-  const bench = shallowRef<Bench | null>(null)
+  const bench = useAnswer<Bench>('bench', id)
   const problem = shallowRef<Problem | null>(null)
   const busy = ref(false)
   const path = { job_id: id }

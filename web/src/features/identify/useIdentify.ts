@@ -49,6 +49,7 @@ export function useIdentify() {
   const shares = reactive<Record<string, string>>({})
   const whole = () => ({ ...evidence, unit: unit.value })
   const { found, problem } = useLive(
+    'identify',
     () => JSON.stringify([whole(), owned.value, shares]),
     () =>
       ask(

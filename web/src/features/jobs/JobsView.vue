@@ -23,7 +23,6 @@ const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
   getNextPageParam: (last, pages) =>
     last.more ? pages.reduce((sum, page) => sum + page.jobs.length, 0) : undefined,
   refetchOnMount: 'always',
-  retry: false,
 })
 const jobs = computed(() => data.value?.pages.flatMap((page) => page.jobs))
 const counts = computed(() => data.value?.pages.at(-1)?.counts)

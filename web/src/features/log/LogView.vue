@@ -34,7 +34,6 @@ const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
   getNextPageParam: (last) => (last.more ? last.entries.at(-1)?.id : undefined),
   placeholderData: (before) => before,
   refetchOnMount: 'always',
-  retry: false,
 })
 const jobs = computed(() => data.value?.pages[0]?.jobs ?? [])
 /** Open jobs in sight, finished ones folded; what was searched for is in sight anyhow. */

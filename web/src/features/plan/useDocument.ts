@@ -12,6 +12,7 @@ import {
 } from '@/shared/api/client'
 import { readField, writeField } from '@/features/plan/fields'
 import { namesOf, ownerOf, pathOf } from '@/features/plan/parts'
+import { useAnswer } from '@/shared/api/useAnswer'
 import { useActs } from '@/shared/jobs/useActs'
 import { remember } from '@/shared/jobs/useHabits'
 import { useNarrow } from '@/shared/state/useNarrow'
@@ -28,8 +29,8 @@ const kept = (id: number) => `conch.draft.${id}`
  * Fields are those of the part number `asked` for, from 1, or the last there is; `wrong` holds every error by its path in the document.
  */
 export function useDocument(id: number, asked: () => number) {
-  const job = shallowRef<Job | null>(null)
-  const plan = shallowRef<Plan | null>(null)
+  const job = useAnswer<Job>('job', id)
+  const plan = useAnswer<Plan>('plan', id)
   const draft = ref<JobDocument | null>(null)
   const wrong = ref<Record<string, FieldError>>({})
   const part = computed(() => Math.min(asked(), 1 + (draft.value?.others?.length ?? asked())))

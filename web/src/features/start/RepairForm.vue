@@ -41,6 +41,7 @@ const trouble = ref('')
 
 const asked = computed(() => ({ ...typed.value, unit: unit.value, ...habits(unit.value) }))
 const { found, problem } = useLive(
+  'repair',
   () => (typed.value.across.trim() && typed.value.thread.trim() ? asked.value : null),
   (body) => ask(client.POST('/api/jobs/stud-repair', { body })),
 )

@@ -66,6 +66,7 @@ export function useStart(identified: () => JobDocument['identified']) {
     }
   }
   const { found: sketch } = useLive(
+    'sketch',
     () =>
       kept.value.start ? JSON.stringify({ ...kept.value, unit: unit.value, narrow: narrow.value }) : null,
     () =>

@@ -13,6 +13,7 @@ const props = defineProps<{ thread: string }>()
 const { unit } = useUnits()
 const drills = stored('drills', '', (value): value is string => typeof value === 'string')
 const { found, problem } = useLive(
+  'pipe-hole',
   () => ({ q: props.thread, drills: drills.value, unit: unit.value }),
   (query) => ask(client.GET('/api/threads/pipe-hole', { params: { query } })),
 )

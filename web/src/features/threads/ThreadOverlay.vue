@@ -11,6 +11,7 @@ import { useLive } from '@/shared/api/useLive'
 const props = defineProps<{ bolt: string }>()
 const nut = defineModel<string>('nut', { required: true })
 const { found, problem } = useLive(
+  'overlay',
   () => (nut.value.trim() ? `${props.bolt}\n${nut.value.trim()}` : null),
   () =>
     ask(

@@ -24,6 +24,7 @@ export const EMPTY: CardQuery = {
 /** The page of the thread asked for, at each keystroke. */
 export function useCard(query: CardQuery) {
   return useLive(
+    'card',
     () => (query.q.trim() ? JSON.stringify(query) : null),
     () => ask(client.GET('/api/threads/card', { params: { query: { ...query } } })),
   )

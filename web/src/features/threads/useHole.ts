@@ -13,6 +13,7 @@ export function useHole(thread: () => string, internalClass: () => string) {
   const bolt = stored('hole.bolt', 'mild-steel', isText)
   const typed = reactive({ percent: '', depth: '', through: '', piloted: false })
   const { found, problem } = useLive(
+    'hole',
     () => ({
       q: thread(),
       internal_class: internalClass(),

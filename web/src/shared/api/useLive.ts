@@ -1,35 +1,46 @@
-import { type Ref, ref, shallowRef, watch } from 'vue'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref, shallowRef, watch } from 'vue'
 
 import { asProblem, type Problem } from '@/shared/api/client'
 
 /** How long a text may stay unreadable before it is said: half a thread is no error while one types. */
 const PATIENCE_MS = 350
+/** How long the answer to what was typed before is kept: taken back, it is there again at once. */
+const KEPT_MS = 30_000
 
-/** An answer asked for at each change of what is typed; one that comes late is dropped, nothing typed is no question. */
-export function useLive<Asked, T>(asked: () => Asked | null, question: (asked: Asked) => Promise<T>) {
-  const found = shallowRef<T | null>(null) as Ref<T | null>
+/**
+ * An answer asked for at each change of what is typed; nothing typed is no question. The last answer stands until there is
+ * another. `name` tells one kind of question from the others.
+ */
+export function useLive<Asked, T>(
+  name: string,
+  asked: () => Asked | null,
+  question: (asked: Asked) => Promise<T>,
+) {
+  const now = computed(asked)
+  const found = shallowRef<T | null>(null)
   const problem = ref<Problem | null>(null)
-  let number = 0
+  const { data, error } = useQuery({
+    queryKey: [name, now],
+    queryFn: ({ queryKey }) => question(queryKey[1] as Asked),
+    enabled: () => now.value !== null,
+    structuralSharing: false,
+    gcTime: KEPT_MS,
+    shallow: true,
+  })
   watch(
-    asked,
-    async (now) => {
-      const mine = ++number
-      if (now === null) {
-        found.value = null
-        problem.value = null
-        return
-      }
-      try {
-        const answer = await question(now)
-        if (mine !== number) return
-        found.value = answer
-        problem.value = null
-      } catch (error) {
-        await new Promise((done) => window.setTimeout(done, PATIENCE_MS))
-        if (mine === number) problem.value = asProblem(error)
-      }
+    [now, data],
+    ([typed, answer]) => {
+      if (typed !== null && answer === undefined) return
+      found.value = answer === undefined ? null : (answer as T)
+      problem.value = null
     },
     { immediate: true },
   )
+  watch(error, (failed, _, done) => {
+    if (failed === null) return
+    const timer = window.setTimeout(() => (problem.value = asProblem(failed)), PATIENCE_MS)
+    done(() => window.clearTimeout(timer))
+  })
   return { found, problem }
 }

@@ -10,6 +10,7 @@ type Of = 'across' | 'length' | 'thread'
 export function useNominals(asked: () => { reading: string; unit: Unit; of: Of }) {
   const { told } = useUnits()
   const { found } = useLive(
+    'nominals',
     () => (asked().reading.trim() ? asked() : null),
     (query) => ask(client.GET('/api/sample', { params: { query } })),
   )
