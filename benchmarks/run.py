@@ -9,6 +9,7 @@ from pathlib import Path
 from benchmarks import lines
 from benchmarks.history import history
 from benchmarks.identification import identification
+from benchmarks.in_browser import in_the_browser
 from benchmarks.page import weigh
 from benchmarks.speed import core_times, measure
 from lathework.threads.library import library
@@ -36,6 +37,7 @@ def results() -> dict[str, float | int | str]:
         "css_bytes": style,
         "bare_js_bytes": bare_script,
         "bare_css_bytes": bare_style,
+        **in_the_browser(ROOT),
         **history(ROOT),
         **core_times(),
         **identification(),

@@ -2,29 +2,14 @@
 
 from __future__ import annotations
 
-import os
-import shutil
 import subprocess
 import tempfile
 import time
 from pathlib import Path
 
-from launcher.environment import ROOT, WEB, built_page, node_modules, venv_python
-from launcher.messages import say, stop
+from launcher.environment import ROOT, WEB, built_page, chromium, node_modules, venv_python
+from launcher.messages import say
 from launcher.serve import server_environment
-
-
-def chromium() -> str:
-    """Debian's Chromium; installed when it is missing and this user may."""
-    found = shutil.which("chromium")
-    if found is None and os.geteuid() == 0 and shutil.which("apt-get"):
-        say("Installing Chromium for the browser tests ...")
-        for arguments in (["update"], ["install", "-y", "--no-install-recommends", "chromium"]):
-            subprocess.run(["apt-get", *arguments], capture_output=True, check=False)
-        found = shutil.which("chromium")
-    return found or stop(
-        "the browser tests need Chromium: install it with `apt-get install chromium` as root, then run this again"
-    )
 
 
 def _checks(python: Path) -> list[tuple[str, list[str], Path]]:

@@ -41,6 +41,19 @@ def check_node() -> None:
         stop(f"needs Node {'.'.join(map(str, OLDEST_NODE))} or newer; this is {told.strip() or 'unreadable'}")
 
 
+def chromium() -> str:
+    """Debian's Chromium; installed when it is missing and this user may."""
+    found = shutil.which("chromium")
+    if found is None and os.geteuid() == 0 and shutil.which("apt-get"):
+        say("Installing Chromium for the browser tests ...")
+        for arguments in (["update"], ["install", "-y", "--no-install-recommends", "chromium"]):
+            subprocess.run(["apt-get", *arguments], capture_output=True, check=False)
+        found = shutil.which("chromium")
+    return found or stop(
+        "the browser tests need Chromium: install it with `apt-get install chromium` as root, then run this again"
+    )
+
+
 def make_folder(folder: Path, *, private: bool = False) -> Path:
     """Make a folder, for this user alone where it is `private`, or stop when it cannot be written."""
     try:

@@ -59,17 +59,18 @@ def _parser() -> argparse.ArgumentParser:
 
 
 def _benchmark(*, as_json: bool) -> int:
-    from launcher.environment import built_page, venv_python
+    from launcher.environment import built_page, chromium, venv_python
     from launcher.serve import server_environment
 
-    python = venv_python()
+    python = venv_python(dev=True)
     built_page()
     built_page(bare=True)
     with tempfile.TemporaryDirectory(prefix="conch-benchmark-") as data:
         from pathlib import Path
 
+        env = {**server_environment(Path(data)), "CONCH_CHROMIUM": chromium()}
         command = [str(python), "-m", "benchmarks.run", *(["--json"] if as_json else [])]
-        return subprocess.run(command, cwd=ROOT, env=server_environment(Path(data)), check=False).returncode
+        return subprocess.run(command, cwd=ROOT, env=env, check=False).returncode
 
 
 def main(arguments: list[str]) -> int:

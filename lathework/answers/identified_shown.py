@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import replace
+from typing import Literal
 
 from lathework.answers.declared_answer import answer
 from lathework.answers.mating_shown import MatingShown, mating_shown
@@ -15,15 +16,23 @@ from lathework.threads.series import SERIES_NAMES
 from lathework.threads.thread import Family
 from lathework.units import BothUnits
 
+Speaks = Literal["for", "against", "either way"]
+HARDLY = 1.3
+"""Odds nearer to even than this are told as saying nothing (practice)."""
+MOST_ODDS = 100
+"""Odds beyond this are told as more than it (practice)."""
+
 
 @answer
 class ReasonShown:
-    """A piece of evidence on a candidate; `times` over 1 speaks for it."""
+    """A piece of evidence on a candidate: which way it speaks, and how strongly in words."""
 
     evidence: str
     measured: str
     expected: BothUnits
     times: float
+    speaks: Speaks
+    strength: str
 
 
 @answer
@@ -75,8 +84,20 @@ class IdentifiedShown:
     lookalike: MatingShown | None
 
 
+def _strength(times: float) -> tuple[Speaks, str]:
+    """Which way odds of `times` to 1 speak, and the odds in words; those near even say nothing."""
+    if 1 / HARDLY <= times <= HARDLY:
+        return "either way", ""
+    odds = max(times, 1 / times) if times > 0 else MOST_ODDS + 1
+    told = f"over {MOST_ODDS}" if odds > MOST_ODDS else f"{odds:.2g}"
+    return ("for" if times > 1 else "against"), f"{told} to 1"
+
+
 def _reason(reason: Reason) -> ReasonShown:
-    return ReasonShown(reason.evidence, reason.measured, reason.expected, float(f"{reason.times:.3g}"))
+    speaks, strength = _strength(reason.times)
+    return ReasonShown(
+        reason.evidence, reason.measured, reason.expected, float(f"{reason.times:.3g}"), speaks, strength
+    )
 
 
 def _candidate(candidate: Candidate) -> CandidateShown:

@@ -9,6 +9,9 @@ from ninja import Router
 from ninja.params.functions import Query
 
 from lathework.bench.entry import Kind
+from server.jobs.actions.guard import find_job
+from server.logbook.dies import DieDid, die_did
+from server.logbook.made import JobMade, job_made
 from server.logbook.search import LogPage, search
 from server.site.problems import PROBLEMS, answer
 
@@ -26,3 +29,15 @@ def log(
 ) -> HttpResponse:
     """Entries that hold every word of `q`, newest first, a page at a time; the first page names the jobs too."""
     return answer(search(q, kind, before))
+
+
+@router.get("/log/dies", response={200: list[DieDid], **PROBLEMS})
+def dies(request: HttpRequest, thread: str = Query(..., max_length=120)) -> HttpResponse:
+    """What a die for `thread` (its designation) did last."""
+    return answer(die_did(thread))
+
+
+@router.get("/log/jobs/{job_id}", response={200: JobMade, **PROBLEMS})
+def made(request: HttpRequest, job_id: int) -> HttpResponse:
+    """What a job made, how its dies stood, what went wrong."""
+    return answer(job_made(find_job(job_id)))

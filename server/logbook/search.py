@@ -22,7 +22,7 @@ _LATEST = 2**62
 TROUBLES = "troubles"
 TELLING = ("setting", "scrap", "accept", "note", "zero-lost")
 """Kinds of entries that say how a die was set, or what went wrong."""
-_SHOWN = (
+SHOWN = (
     *("pk", "job_id", "kind", "part_name", "piece", "step", "title", "thread", "value_mm", "dialled_mm", "aim_mm"),
     *("word", "eighths", "text", "typed", "at"),
 )
@@ -80,7 +80,8 @@ def _length(mm: float | None) -> Shown | None:
     return None if mm is None else length_shown(mm)
 
 
-def _entry(row: Row, titles: dict[int, str]) -> LogEntry:
+def entry_shown(row: Row, titles: dict[int, str]) -> LogEntry:
+    """An entry of the columns `SHOWN`, with the title of its job."""
     return LogEntry(
         id=row["pk"],
         job_id=row["job_id"],
@@ -125,11 +126,15 @@ def _job(row: StandingRow) -> LogJob:
     )
 
 
+def failing() -> list[str]:
+    """Verdicts that do not pass."""
+    return [verdict for verdict, meaning in MEANINGS.items() if not meaning.passes]
+
+
 def _of_kind(known: QuerySet[Entry], kind: str) -> QuerySet[Entry]:
     """Entries of a kind; "troubles" are die settings and what went wrong, all of them where it is ""."""
     if kind == TROUBLES:
-        failing = [verdict for verdict, meaning in MEANINGS.items() if not meaning.passes]
-        return known.filter(Q(kind__in=TELLING) | Q(kind="verdict", word__in=failing))
+        return known.filter(Q(kind__in=TELLING) | Q(kind="verdict", word__in=failing()))
     return known.filter(kind=kind) if kind else known
 
 
@@ -142,7 +147,7 @@ def _entries(query: str, kind: str, before: int) -> list[Row]:
     else:
         known = Entry.objects.filter(undone_at=None, job__deleted_at=None)
         found = _of_kind(known, kind).filter(pk__lt=before).order_by("-pk")[: PAGE + 1]
-    return list(found.values(*_SHOWN))
+    return list(found.values(*SHOWN))
 
 
 def _jobs(query: str, entries: Sequence[Row]) -> list[StandingRow]:
@@ -165,6 +170,6 @@ def search(text: str, kind: str, before: int) -> LogPage:
     titles = dict(Job.objects.filter(pk__in={row["job_id"] for row in found}).values_list("pk", "title"))
     return LogPage(
         jobs=tuple(_job(row) for row in _jobs(query, found[:PAGE])),
-        entries=tuple(_entry(row, titles) for row in found[:PAGE]),
+        entries=tuple(entry_shown(row, titles) for row in found[:PAGE]),
         more=len(found) > PAGE,
     )

@@ -14,6 +14,7 @@ from lathework.answers.size import size
 from lathework.answers.size_shown import SizeShown, size_shown
 from lathework.answers.values import Shown, length_shown
 from lathework.gauging.wires import MEANINGS
+from lathework.identify.words import EVIDENCE
 from lathework.job import words
 from lathework.lengths import Span, read_length, within
 from lathework.part.sample import nominals
@@ -41,7 +42,7 @@ class ChoiceShown:
 
 @dataclass(frozen=True)
 class Choices:
-    """Everything a form offers."""
+    """Everything a form offers; `evidence` by its field."""
 
     materials: tuple[ChoiceShown, ...]
     schools: tuple[ChoiceShown, ...]
@@ -61,6 +62,7 @@ class Choices:
     cutters: tuple[ChoiceShown, ...]
     hazards: tuple[ChoiceShown, ...]
     verdicts: tuple[ChoiceShown, ...]
+    evidence: dict[str, tuple[ChoiceShown, ...]]
 
 
 @dataclass(frozen=True)
@@ -129,5 +131,6 @@ def choices(request: HttpRequest) -> HttpResponse:
                 ChoiceShown(verdict.code, verdict.words, "passes" if verdict.passes else "does not pass")
                 for verdict in MEANINGS.values()
             ),
+            evidence={field: _choices(named) for field, named in EVIDENCE.items()},
         )
     )

@@ -9,7 +9,7 @@ from pathlib import Path
 from typing import ClassVar
 from urllib.parse import urlsplit
 
-from playwright.sync_api import Browser, Page, Playwright, Request, expect, sync_playwright
+from playwright.sync_api import Browser, Locator, Page, Playwright, Request, expect, sync_playwright
 
 from tests.browser.server import Server
 
@@ -33,6 +33,20 @@ EXPECTED = (
     "ERR_CONNECTION_RESET",
     "ERR_EMPTY_RESPONSE",
 )
+
+
+def choose(page: Page, label: str, option: str) -> None:
+    """Choose from a list; a long one holds only what is in sight, and is rolled on."""
+    page.get_by_role("combobox", name=label, exact=True).press("Enter")
+    listed = page.get_by_role("listbox")
+    listed.hover()
+    wanted = listed.get_by_text(option, exact=True)
+    for _ in range(20):
+        if wanted.count():
+            break
+        page.mouse.wheel(0, 200)
+        page.wait_for_timeout(50)
+    wanted.click()
 
 
 class BrowserCase(unittest.TestCase):
@@ -105,6 +119,17 @@ class BrowserCase(unittest.TestCase):
         head = self.page.get_by_role("region", name=name, exact=True).get_by_role("button", name=name, exact=True)
         if head.get_attribute("aria-expanded") == "false":
             head.click()
+
+    def choose(self, label: str, option: str) -> None:
+        """Choose from a list, by its label and the words of the choice."""
+        choose(self.page, label, option)
+
+    def field(self, name: str) -> Locator:
+        """A field by its label; what the part is made up of is opened first."""
+        for row, place in (("Section ", "Sections"), ("Overall length", "Sections"), ("Hole ", "Holes")):
+            if name.startswith(row):
+                self.open_facts(place)
+        return self.page.get_by_role("textbox", name=name, exact=True)
 
     def fill_job(self, typed: dict[str, str]) -> None:
         """Fill the form that starts a job, by its labels."""

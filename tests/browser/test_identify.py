@@ -26,7 +26,7 @@ class IdentifyPage(BrowserCase):
         self.type_evidence("Pitch leaf, threads per inch", "16")
         expect(asked).to_contain_text("flank-angle leaves")
         expect(asked).to_contain_text("60 degrees means 3/8-16 UNC")
-        page.get_by_label("Flank angle").select_option("60")
+        self.choose("Flank angle", "60° leaf fits")
         expect(page.get_by_role("list", name="Candidates")).to_contain_text("the 60 degree leaf fits")
         page.get_by_role("button", name="Make it a job's thread").click()
         page.get_by_role("radio", name="thread at one end").click()

@@ -70,7 +70,7 @@ class Tablet(BrowserCase):
 
     def test_a_thread_by_touch_alone(self) -> None:
         self.page.goto("/threads")
-        self.page.get_by_label("Series").select_option("BSW")
+        self.choose("Series", "Whitworth (26)")
         self.page.get_by_role("button", name="1/2 BSW").first.click()
         expect(self.page.get_by_role("heading", name="1/2 BSW")).to_be_visible()
         self.page.get_by_role("button", name="lay another over it").click()

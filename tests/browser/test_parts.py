@@ -4,16 +4,13 @@ from __future__ import annotations
 
 import io
 
-from playwright.sync_api import Locator, expect
+from playwright.sync_api import expect
 from pypdf import PdfReader
 
 from tests.browser.base import BrowserCase
 
 
 class Parts(BrowserCase):
-    def field(self, name: str) -> Locator:
-        return self.page.get_by_role("textbox", name=name, exact=True)
-
     def stored(self) -> None:
         expect(self.page.get_by_role("status")).to_have_text("stored")
 
@@ -110,12 +107,13 @@ class Parts(BrowserCase):
                 "Overall length, in": "2-1/2",
             },
         )
+        self.open_facts("Holes")
         page.get_by_role("button", name="Add a hole along the axis").click()
         self.field("Hole 1, thread").fill("3/8-16")
         self.field("Hole 1, depth").fill("3/4")
         self.field("Hole 1, depth").press("Enter")
         self.stored()
-        page.get_by_label("Hole 1, from").select_option("left")
+        self.choose("Hole 1, from", "from the left end")
         self.stored()
         expect(page.get_by_role("list").filter(has_text="Second end")).to_contain_text("Tap the hole")
         page.get_by_role("button", name="Tap the hole").click()
@@ -174,6 +172,7 @@ class Parts(BrowserCase):
                 "Overall length, in": "3",
             },
         )
+        self.open_facts("Sections")
         page.get_by_role("button", name="Add a section").click()
         expect(page.get_by_role("alert").filter(has_text="Nothing is entered")).to_have_count(2)
         self.field("Section 3, across").fill("1/2")
@@ -208,6 +207,7 @@ class Parts(BrowserCase):
                 "Overall length, in": "1-1/2",
             },
         )
+        self.open_facts("Sections")
         page.get_by_role("button", name="Copy a sample").click()
         self.field("Section 2, measured across").fill("0.369")
         page.get_by_role("button", name="3/8 in 0.0060 under").click()
@@ -241,5 +241,5 @@ class Parts(BrowserCase):
         page.reload()
         expect(page.get_by_role("heading", level=1)).to_contain_text("Face the end")
         page.goto("/log")
-        page.get_by_role("combobox", name="show").select_option("")
+        self.choose("Show", "everything")
         expect(page.get_by_role("region", name="Entries")).to_contain_text("cautions read lifting gear")

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from playwright.sync_api import Locator, Route, expect
+from playwright.sync_api import Route, expect
 
 from tests.browser.base import BrowserCase
 
@@ -24,9 +24,6 @@ class PlanPage(BrowserCase):
         self.page.goto("/")
         self.page.get_by_role("link", name=title).click()
         expect(self.page.get_by_role("textbox", name="Title")).to_have_value(title)
-
-    def field(self, name: str) -> Locator:
-        return self.page.get_by_role("textbox", name=name, exact=True)
 
     def test_a_changed_length_changes_the_drawing_and_the_steps(self) -> None:
         self.open("Governor adjusting screws")
@@ -187,21 +184,31 @@ class PlanPage(BrowserCase):
         """Thread length 1-1/2, then 1, then 3/4: z goes back one change at a time, Z forward again."""
         page = self.page
         page.goto("/jobs/5")
-        over = page.get_by_label("Section 1, length").first
+        over = self.field("Section 1, length")
         before = over.input_value()
         for value in ("20 mm", "18 mm"):
             over.fill(value)
             over.press("Enter")
             expect(page.get_by_role("status")).to_have_text("stored")
         page.get_by_role("heading", level=1).click(position={"x": 2, "y": 2})
-        page.get_by_role("button", name="Undo").click()
+        page.get_by_role("button", name="Undo section 1, length").click()
         expect(over).to_have_value("20 mm")
         page.keyboard.press("z")
         expect(over).to_have_value(before)
         page.keyboard.press("Z")
         expect(over).to_have_value("20 mm")
-        page.reload()
+        # What is typed and not stored goes first: it is what was seen last.
+        self.page.route(
+            "**/api/jobs/*", lambda route: route.abort() if route.request.method == "PUT" else route.continue_()
+        )
+        over.fill("16 mm")
+        over.press("Enter")
+        expect(page.get_by_role("alert")).to_contain_text("The server does not answer")
+        page.get_by_role("button", name="Undo section 1, length").click()
         expect(over).to_have_value("20 mm")
+        expect(page.get_by_role("alert")).to_have_count(0)
+        page.reload()
+        expect(self.field("Section 1, length")).to_have_value("20 mm")
 
     def test_a_broken_file_changes_nothing_and_says_where(self) -> None:
         self.page.goto("/")

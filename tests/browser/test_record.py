@@ -26,7 +26,7 @@ class Record(BrowserCase):
     def rethread(self, thread: str) -> None:
         """Name another thread on the plan, and go to the bench: it waits until the change is stored."""
         self.page.goto("/jobs/2")
-        field = self.page.get_by_role("textbox", name="Section 1, thread")
+        field = self.field("Section 1, thread")
         field.fill(thread)
         field.press("Enter")
         self.page.get_by_role("button", name="To the bench").click()

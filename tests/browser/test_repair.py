@@ -17,9 +17,6 @@ class Several(BrowserCase):
         expect(self.page.get_by_text("stored", exact=True)).to_be_attached()
         expect(self.page.get_by_role("alert")).to_have_count(0)
 
-    def field(self, label: str) -> Locator:
-        return self.page.get_by_label(label, exact=True)
-
     def typed(self, label: str, text: str) -> None:
         self.field(label).fill(text)
         self.field(label).press("Enter")
@@ -104,7 +101,7 @@ class Several(BrowserCase):
         page.get_by_role("link", name="the whole plan").click()
         page.get_by_role("button", name="Take this part out").click()
         expect(parts.get_by_role("button", name="2 stud")).to_be_visible()
-        page.get_by_role("button", name="Undo z").click()
+        page.get_by_role("button", name="Undo the parts of the job").click()
         expect(parts.get_by_role("button", name="3 stud")).to_be_visible()
         page.get_by_role("button", name="To the bench").click()
         expect(heading).to_contain_text("Spot the end")
@@ -139,6 +136,7 @@ class Several(BrowserCase):
             },
         )
         expect(page.get_by_role("button", name="Tap the hole")).to_be_visible()
+        self.open_facts("Holes")
         page.get_by_role("button", name="Add a hole across").click()
         self.field("Hole 2, drill").fill("3")
         self.field("Hole 2, behind the right-hand end").fill("39.5")
@@ -146,7 +144,7 @@ class Several(BrowserCase):
         self.typed("Hole 2, behind the right-hand end", "30")
         page.get_by_role("button", name="Drill across").click()
         expect(page.get_by_role("region", name="Drill across")).to_contain_text("24.90 mm")
-        self.open_facts("Holes")
+        self.open_facts("Tapping")
         self.field("Drills you own").fill("14 mm")
         expect(page.get_by_text("No drill you own comes near what M16x1 wants")).to_be_visible()
         self.typed("Drills you own", "metric")
@@ -155,8 +153,9 @@ class Several(BrowserCase):
         expect(self.field("Name of this part")).to_have_value("part 2")
         self.typed("Name of this part", "cap")
         page.get_by_role("button", name="Take hole 2 out").click()
+        self.open_facts("Sections")
         page.get_by_role("button", name="Add a section").click()
-        page.get_by_label("Section 2, shape").select_option("thread")
+        self.choose("Section 2, shape", "thread")
         self.field("Section 2, thread").fill("M16x1")
         self.field("Section 2, length").fill("12")
         self.field("Section 2, length").press("Enter")

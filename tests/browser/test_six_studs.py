@@ -175,7 +175,7 @@ class SixStuds(BrowserCase):
         entries = page.get_by_role("region", name="Settings and troubles")
         expect(entries.get_by_role("row")).to_have_count(2)  # the heading row, and the one setting
         expect(entries).to_contain_text("close 1/8 turn")
-        page.get_by_role("combobox", name="show").select_option("")
+        self.choose("Show", "everything")
         page.get_by_role("textbox", name="Find a job").fill("0.4404")
         entries = page.get_by_role("region", name="Entries")
         expect(entries).to_contain_text("0.4404 in")

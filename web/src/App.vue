@@ -45,10 +45,10 @@ useKeys([
               <template v-else>{{ name }}</template>
             </button>
           </div>
-          <button type="button" class="plain" @click="theme.toggle()">
+          <plain-btn @click="theme.toggle()">
             {{ theme.name() === 'shell' ? 'Dark' : 'Light' }}
-          </button>
-          <button type="button" class="plain" aria-label="Keys" @click="helping = true"><kbd>?</kbd></button>
+          </plain-btn>
+          <plain-btn aria-label="Keys" @click="helping = true"><kbd>?</kbd></plain-btn>
         </header>
         <main id="main" tabindex="-1"><router-view :key="route.path" /></main>
       </div>

@@ -65,7 +65,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
       </button>
     </template>
     <p v-else-if="cut" class="big state" :class="cut.state">
-      {{ cut.state === 'on-size' ? '✓' : '▲' }} {{ words }}
+      {{ cut.state === 'on-size' ? '✓' : '✗' }} {{ words }}
       <span v-if="last" class="fig">{{ told(last.reading).text }}</span>
     </p>
     <p v-if="cut && headline && cut.expect && cut.give_or_take" class="expect">
@@ -79,7 +79,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
       :class="bench.judged.within ? 'on-size' : 'under-size'"
       role="status"
     >
-      {{ bench.judged.within ? '✓' : '▼' }} {{ inUnit(bench.judged.words) }}
+      {{ bench.judged.within ? '✓' : '✗' }} {{ inUnit(bench.judged.words) }}
     </p>
     <div class="row">
       <span v-if="cut" class="last">

@@ -27,7 +27,7 @@ const { data: choices } = useChoices()
     </div>
     <div v-if="bench.advice && bench.verdict" class="advice" role="status">
       <p class="said-words" :class="bench.verdict.passes ? 'good' : 'bad'">
-        {{ bench.verdict.passes ? '✓' : '▲' }} {{ bench.verdict.words }}
+        {{ bench.verdict.passes ? '✓' : '✗' }} {{ bench.verdict.words }}
       </p>
       <p v-if="bench.adjusted" class="order">The die is moved. Run it on again, then try the nut.</p>
       <div v-else class="move">

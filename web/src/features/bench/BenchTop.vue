@@ -40,7 +40,7 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
     <span class="muted">{{ bench.finished ? 'all steps' : `step ${at + 1} of ${bench.steps.length}` }}</span>
     <span class="piece"
       >piece <strong class="fig">{{ piece }}</strong> <span class="muted">of {{ bench.quantity }}</span
-      ><span v-if="bench.scrapped" class="scrap"> ▲ {{ bench.scrapped }} scrapped</span></span
+      ><span v-if="bench.scrapped" class="scrap"> ✗ {{ bench.scrapped }} scrapped</span></span
     >
   </header>
 </template>

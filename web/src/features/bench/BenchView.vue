@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import BenchFigure from '@/features/bench/BenchFigure.vue'
 import BenchGate from '@/features/bench/BenchGate.vue'
 import BenchGauge from '@/features/bench/BenchGauge.vue'
+import BenchMade from '@/features/bench/BenchMade.vue'
 import BenchTop from '@/features/bench/BenchTop.vue'
 import CautionLine from '@/shared/controls/CautionLine.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
@@ -31,16 +32,10 @@ const field = ref<HTMLInputElement>()
 const button = ref<{ $el: HTMLElement }>()
 
 const step = computed(() => bench.value?.step ?? null)
-/** Pieces of all parts. */
-const made = computed(() => {
-  const parts = bench.value?.parts ?? []
-  return {
-    good: parts.reduce((sum, part) => sum + part.good, 0),
-    quantity: parts.reduce((sum, part) => sum + part.quantity, 0),
-  }
-})
 /** The cautions of the job's use are not read yet: nothing else is asked. */
 const gated = computed(() => bench.value !== null && bench.value.unread.length > 0)
+/** A closed job is looked at, no more. */
+const open = computed(() => bench.value?.state !== 'closed')
 const measuring = computed(() => step.value?.measure === 'diameter')
 const gauging = computed(() => step.value?.measure === 'verdict')
 const mustMove = computed(
@@ -154,19 +149,12 @@ void load()
         </aside>
       </div>
     </template>
-    <EmptyShell v-else>
-      <strong class="made">{{ made.good }} of {{ made.quantity }} made</strong>
-      <br />{{ bench.gauged_pieces ? `${bench.gauged_pieces} gaugings recorded.` : 'No piece was gauged.' }}
-      <template v-if="bench.opened_eighths">
-        Die {{ bench.opened_eighths > 0 ? 'opened' : 'closed' }} {{ Math.abs(bench.opened_eighths) }}/8 turn
-        in all.</template
-      >
-    </EmptyShell>
+    <BenchMade v-else :id="id" :bench="bench" />
     <footer>
       <p v-if="bench.state === 'closed'" class="good">✓ This job is closed.</p>
       <p v-if="problem" class="field-error big-error" role="alert">
         {{ problem.message }}
-        <button v-if="moved" type="button" class="plain" @click="load">Reload</button>
+        <plain-btn v-if="moved" @click="load">Reload</plain-btn>
       </p>
       <CautionLine v-if="step && !gated" :cautions="step.cautions" />
       <ReasonField
@@ -212,9 +200,9 @@ void load()
         }}</v-btn>
       </form>
       <div class="row">
-        <button type="button" class="key" @click="back">back <kbd>k</kbd></button>
-        <button type="button" class="key" @click="undo">undo <kbd>z</kbd></button>
-        <button type="button" class="key" @click="openAsk('note')">note <kbd>n</kbd></button>
+        <button v-if="open" type="button" class="key" @click="back">back <kbd>k</kbd></button>
+        <button v-if="open" type="button" class="key" @click="undo">undo <kbd>z</kbd></button>
+        <button v-if="open" type="button" class="key" @click="openAsk('note')">note <kbd>n</kbd></button>
         <button type="button" class="key" @click="turnUnits">{{ unit }} <kbd>u</kbd></button>
         <button type="button" class="key" @click="theme.toggle()">
           {{ theme.name() === 'shell' ? 'dark' : 'light' }}

@@ -22,12 +22,8 @@ const percent = computed(() => {
   const p = props.candidate.probability * 100
   return p >= 99.5 ? '99+' : p >= 1 ? p.toFixed(0) : p >= 0.05 ? p.toFixed(1) : '<0.1'
 })
-/** How much a piece of evidence weighs, in words a fitter would use. */
-function weigh(times: number): string {
-  if (times > 1.3) return `▲ for, ${times > 100 ? 'over 100' : times.toPrecision(2)} to 1`
-  if (times < 0.77) return `▼ against, ${times < 0.01 ? 'over 100' : (1 / times).toPrecision(2)} to 1`
-  return '· either way'
-}
+/** A shape beside the word. */
+const MARKS = { for: '+', against: '−', 'either way': '·' } as const
 </script>
 
 <template>
@@ -61,7 +57,10 @@ function weigh(times: number): string {
             <td>{{ NAMES[reason.evidence] ?? reason.evidence }}</td>
             <td class="fig">{{ reason.measured }}</td>
             <td class="fig">{{ words(reason.expected) }}</td>
-            <td>{{ weigh(reason.times) }}</td>
+            <td>
+              {{ MARKS[reason.speaks] }} {{ reason.speaks
+              }}<template v-if="reason.strength">, {{ reason.strength }}</template>
+            </td>
           </tr>
         </tbody>
       </table>

@@ -1,62 +1,28 @@
 <script setup lang="ts">
+import { VCheckbox } from 'vuetify/components/VCheckbox'
+
 import type { FieldError } from '@/shared/api/client'
 import InlineChoice from '@/shared/controls/InlineChoice.vue'
 import InlineField from '@/shared/controls/InlineField.vue'
+import { useChoices } from '@/shared/api/useChoices'
 import { type Evidence, INSTRUMENTS, type Instrument } from '@/features/identify/useIdentify'
 
 /** Everything that may be known of a thread: measured, tried with a mate, read off, or remembered of its machine. */
 const props = defineProps<{ evidence: Evidence; owned: Instrument[]; errors: FieldError[]; asked?: string }>()
 const emit = defineEmits<{ change: [field: keyof Evidence, value: string]; own: [Instrument[]] }>()
+const { data: choices } = useChoices()
 const error = (field: string) => props.errors.find((e) => e.field === field)
-const choice = (code: string, name: string) => ({ code, name, remark: '' })
-const UNKNOWN = choice('', 'not known')
-const CHOICES = {
-  angle: [
-    UNKNOWN,
-    choice('60', '60° leaf fits'),
-    choice('55', '55° leaf fits'),
-    choice('47.5', '47½° leaf fits'),
-  ],
-  fit: [choice('', 'sits without light'), choice('nearly', 'only nearly fits')],
-  taper: [UNKNOWN, choice('no', 'alike at both ends'), choice('yes', 'larger toward the shank')],
-  hand: [UNKNOWN, choice('right', 'right'), choice('left', 'left')],
-  goes: [
-    UNKNOWN,
-    choice('will-not-start', 'does not start'),
-    choice('few-turns', 'binds after a few turns'),
-    choice('all-the-way', 'goes all the way'),
-    choice('loose', 'goes, loose'),
-  ],
-  worn: [choice('', 'somewhat'), choice('new', 'as new'), choice('badly', 'badly')],
-  origin: [
-    UNKNOWN,
-    choice('american', 'American'),
-    choice('british-old', 'British, before 1960 or so'),
-    choice('british-new', 'British, later'),
-    choice('european', 'European or Asian'),
-  ],
-  trade: [
-    choice('', 'general'),
-    choice('pipe', 'pipe work'),
-    choice('instrument', 'instrument, electrical'),
-    choice('bicycle', 'bicycle'),
-    choice('model', 'model engineering'),
-    choice('motor', 'motor'),
-    choice('other', 'clock, sewing, hose, lamp, camera'),
-  ],
-} as const
-type Chosen = keyof typeof CHOICES
 
 const MEASURE: { field: keyof Evidence; label: string; before: string; hint: string }[] = [
-  { field: 'outside', label: 'Outside, across the crests', before: 'outside', hint: '0.518' },
-  { field: 'bore', label: 'Bore of a nut', before: 'bore', hint: 'of a nut' },
-  { field: 'tpi', label: 'Pitch leaf, threads per inch', before: 'leaf', hint: 'per inch' },
-  { field: 'pitch', label: 'Pitch leaf, as a length', before: 'or pitch', hint: '1.25 mm' },
+  { field: 'outside', label: 'Outside, across the crests', before: 'outside', hint: 'e.g. 0.518' },
+  { field: 'bore', label: 'Bore of a nut', before: 'bore of a nut', hint: 'e.g. 0.43' },
+  { field: 'tpi', label: 'Pitch leaf, threads per inch', before: 'leaf, per inch', hint: 'e.g. 18' },
+  { field: 'pitch', label: 'Pitch leaf, as a length', before: 'or pitch', hint: 'e.g. 1.25 mm' },
 ]
 function own(code: Instrument, has: boolean) {
   emit('own', has ? [...props.owned, code] : props.owned.filter((o) => o !== code))
 }
-const pick = (field: Chosen) => [...CHOICES[field]]
+const pick = (field: keyof Evidence) => choices.value?.evidence[field] ?? []
 </script>
 
 <template>
@@ -88,7 +54,7 @@ const pick = (field: Chosen) => [...CHOICES[field]]
         <InlineField
           label="Threads counted"
           before="counted"
-          placeholder="20"
+          placeholder="e.g. 20"
           :model-value="evidence.count"
           :error="error('count')"
           figure
@@ -97,7 +63,7 @@ const pick = (field: Chosen) => [...CHOICES[field]]
         <InlineField
           label="Over a length of"
           before="over"
-          placeholder="25.4 mm"
+          placeholder="e.g. 25.4 mm"
           :model-value="evidence.over"
           :error="error('over')"
           figure
@@ -121,7 +87,7 @@ const pick = (field: Chosen) => [...CHOICES[field]]
         <InlineField
           label="Thread of the mate tried"
           before="a"
-          placeholder="3/8-16"
+          placeholder="e.g. 3/8-16"
           :model-value="evidence.mate"
           :error="error('mate')"
           figure
@@ -142,7 +108,7 @@ const pick = (field: Chosen) => [...CHOICES[field]]
         <InlineField
           label="Marking"
           before="marked"
-          placeholder="8.8, BSF, NPT"
+          placeholder="e.g. BSF"
           :model-value="evidence.marking"
           :error="error('marking')"
           @update:model-value="emit('change', 'marking', $event)"
@@ -160,14 +126,13 @@ const pick = (field: Chosen) => [...CHOICES[field]]
     </fieldset>
     <fieldset>
       <legend>To hand</legend>
-      <label v-for="i in INSTRUMENTS" :key="i.code" class="own">
-        <input
-          type="checkbox"
-          :checked="owned.includes(i.code)"
-          @change="own(i.code, ($event.target as HTMLInputElement).checked)"
-        />
-        {{ i.name }}
-      </label>
+      <v-checkbox
+        v-for="i in INSTRUMENTS"
+        :key="i.code"
+        :label="i.name"
+        :model-value="owned.includes(i.code)"
+        @update:model-value="own(i.code, $event === true)"
+      />
     </fieldset>
   </form>
 </template>
@@ -197,15 +162,5 @@ legend {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 12px;
-}
-.own {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
-input[type='checkbox'] {
-  accent-color: var(--lagoon);
-  width: 18px;
-  height: 18px;
 }
 </style>

@@ -32,7 +32,7 @@ async function take(designation: string, probability: number) {
     <aside>
       <header class="head">
         <h1>What thread is this?</h1>
-        <button type="button" class="plain" @click="forget">Start over</button>
+        <plain-btn @click="forget">Start over</plain-btn>
       </header>
       <EvidenceForm
         :evidence="evidence"

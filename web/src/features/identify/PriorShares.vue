@@ -25,9 +25,9 @@ const per = (share: number) => (share >= 0.1 ? (share * 100).toFixed(0) : (share
           .map((p) => `${p.name} ${per(p.share)} %`)
           .join(', ')
       }}.
-      <button type="button" class="plain" :aria-expanded="open" @click="open = !open">
+      <plain-btn :aria-expanded="open" @click="open = !open">
         {{ open ? 'Done' : 'Set it yourself' }}
-      </button>
+      </plain-btn>
     </p>
     <ul v-if="open">
       <li v-for="p in priors" :key="p.series">
@@ -35,7 +35,7 @@ const per = (share: number) => (share >= 0.1 ? (share * 100).toFixed(0) : (share
           :label="`Share of ${p.name}`"
           :before="p.name"
           after="%"
-          :placeholder="per(p.share)"
+          :placeholder="`usual: ${per(p.share)}`"
           :model-value="shares[p.series] ?? ''"
           :error="errors.find((e) => e.field === `shares.${p.series}`)"
           figure

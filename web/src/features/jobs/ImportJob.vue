@@ -46,7 +46,7 @@ async function read(event: Event) {
 
 <template>
   <span>
-    <button type="button" class="plain" @click="input?.click()">Read a job file</button>
+    <plain-btn @click="input?.click()">Read a job file</plain-btn>
     <input
       ref="input"
       class="sr"

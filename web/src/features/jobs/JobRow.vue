@@ -10,7 +10,7 @@ const emit = defineEmits<{ takeOut: [JobCard] }>()
 const SHAPES: Record<JobCard['state'], string> = {
   'on the bench': '●',
   planned: '○',
-  held: '▲',
+  held: '‖',
   finished: '◆',
   closed: '✓',
   unreadable: '✕',

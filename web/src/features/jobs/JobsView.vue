@@ -81,19 +81,17 @@ useKeys([{ key: 'n', label: 'start a job', run: () => void start() }])
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <p v-if="offered" class="undone" role="status">
-      {{ offered.text }} <button type="button" class="plain" @click="act(offered.run)">Undo</button>
+      {{ offered.text }} <plain-btn @click="act(offered.run)">Undo</plain-btn>
     </p>
     <nav v-if="shelves.length > 1" class="shelves" aria-label="Which jobs">
-      <button
+      <plain-btn
         v-for="one in shelves"
         :key="one.code"
-        type="button"
-        class="plain"
         :aria-pressed="shelf === one.code"
         @click="shelf = one.code"
       >
         {{ one.name }} <span class="fig">{{ counts?.[one.code] ?? 0 }}</span>
-      </button>
+      </plain-btn>
     </nav>
     <p v-if="groups.length" class="muted small">
       On each bar a turn stands for a share of the job's steps: bright ones are done, the coral one is next.
@@ -102,7 +100,7 @@ useKeys([{ key: 'n', label: 'start a job', run: () => void start() }])
       <h2 class="group">{{ group.heading }}</h2>
       <JobRow v-for="job in group.jobs" :key="job.id" :job="job" @take-out="takeOut" />
     </section>
-    <button v-if="hasNextPage" type="button" class="plain more" @click="fetchNextPage()">More jobs</button>
+    <plain-btn v-if="hasNextPage" class="more" @click="fetchNextPage()">More jobs</plain-btn>
     <EmptyShell v-if="jobs && !jobs.length">
       <template v-if="shelf === 'open'">
         No jobs yet. Start one, or type a thread at the top to size it.<br />

@@ -2,26 +2,27 @@
 import { useInfiniteQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { VSelect } from 'vuetify/components/VSelect'
 
 import { asProblem, ask, client } from '@/shared/api/client'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import LogEntries from '@/features/log/LogEntries.vue'
 
 const KINDS = [
-  ['troubles', 'settings and troubles'],
-  ['', 'everything'],
-  ['reading', 'readings'],
-  ['verdict', 'gaugings'],
-  ['setting', 'die settings'],
-  ['scrap', 'scrapped pieces'],
-  ['accept', 'accepted with a reason'],
-  ['note', 'notes'],
-  ['done', 'steps done'],
+  { value: 'troubles', title: 'settings and troubles' },
+  { value: '', title: 'everything' },
+  { value: 'reading', title: 'readings' },
+  { value: 'verdict', title: 'gaugings' },
+  { value: 'setting', title: 'die settings' },
+  { value: 'scrap', title: 'scrapped pieces' },
+  { value: 'accept', title: 'accepted with a reason' },
+  { value: 'note', title: 'notes' },
+  { value: 'done', title: 'steps done' },
 ] as const
 const route = useRoute()
 const router = useRouter()
 const text = ref(String(route.query.q ?? ''))
-const kind = ref<(typeof KINDS)[number][0]>('troubles')
+const kind = ref<(typeof KINDS)[number]['value']>('troubles')
 const asked = computed(() => text.value.slice(0, 100))
 
 const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
@@ -57,23 +58,17 @@ const remember = () => void router.replace({ query: text.value ? { q: text.value
         v-model="text"
         class="search"
         label="Find a job, thread, note, verdict"
-        density="comfortable"
         maxlength="100"
         autocomplete="off"
         @change="remember"
       />
-      <label class="small muted"
-        >show
-        <select v-model="kind">
-          <option v-for="[code, name] in KINDS" :key="code" :value="code">{{ name }}</option>
-        </select></label
-      >
+      <v-select v-model="kind" class="kind" label="Show" :items="KINDS" />
     </header>
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
     <section v-if="entries.length" :aria-label="kind === 'troubles' ? 'Settings and troubles' : 'Entries'">
       <h2>{{ kind === 'troubles' ? 'Settings and troubles' : 'Entries' }}</h2>
       <LogEntries :entries="entries" />
-      <button v-if="hasNextPage" type="button" class="plain" @click="fetchNextPage()">Older entries</button>
+      <plain-btn v-if="hasNextPage" @click="fetchNextPage()">Older entries</plain-btn>
     </section>
     <details v-for="group in groups" :key="group.name" :open="!group.folded">
       <summary>
@@ -143,13 +138,8 @@ h2 {
   font-weight: 700;
   color: var(--ink);
 }
-select {
-  font: inherit;
-  color: var(--ink);
-  background: var(--ground);
-  border: 0;
-  border-bottom: 2px dotted var(--line);
-  padding: 4px;
+.kind {
+  flex: 0 1 260px;
 }
 @media (max-width: 900px) {
   .jobs li {

@@ -79,20 +79,18 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
           placeholder="through"
           v-bind="edit(at, 'depth')"
         />
-        <button
+        <plain-btn
           v-if="!closed"
-          type="button"
-          class="plain"
           :aria-label="`Take hole ${at + 1} out`"
           @click="replace(bores.filter((_, n) => n !== at))"
         >
           ✕
-        </button>
+        </plain-btn>
       </li>
     </ol>
     <p v-if="!closed" class="add">
-      <button type="button" class="plain" @click="add('right', '')">Add a hole along the axis</button>
-      <button type="button" class="plain" @click="add('across', '')">Add a hole across</button>
+      <plain-btn @click="add('right', '')">Add a hole along the axis</plain-btn>
+      <plain-btn @click="add('across', '')">Add a hole across</plain-btn>
     </p>
   </section>
 </template>

@@ -12,14 +12,9 @@ const emit = defineEmits<{ take: [fraction: string] }>()
     <p>
       ◇ Your {{ record.thread }} die, this metal: {{ record.pieces }}
       {{ record.pieces === 1 ? 'piece' : 'pieces' }} gauged well.
-      <button
-        v-if="!closed && record.fraction !== fraction"
-        type="button"
-        class="plain"
-        @click="emit('take', record.fraction)"
-      >
+      <plain-btn v-if="!closed && record.fraction !== fraction" @click="emit('take', record.fraction)">
         Turn to that
-      </button>
+      </plain-btn>
     </p>
     <FigureRow :figures="[{ label: 'their blank, on average', figure: record.blank }]" />
   </div>

@@ -5,6 +5,7 @@ import { VTextarea } from 'vuetify/components/VTextarea'
 import { VTextField } from 'vuetify/components/VTextField'
 
 import { type Fact, LINES } from '@/features/plan/facts'
+import OpenLine from '@/features/plan/OpenLine.vue'
 import HazardList from '@/features/plan/HazardList.vue'
 import { useChoices } from '@/shared/api/useChoices'
 import type { FieldError } from '@/shared/api/client'
@@ -66,18 +67,15 @@ function choose(fact: Fact, code: unknown) {
 
 <template>
   <div class="groups">
-    <section v-for="group in groups" :key="group.name" :aria-label="group.name">
-      <button
-        type="button"
-        class="head"
-        :aria-expanded="isOpen(group)"
-        :aria-label="group.name"
-        :aria-describedby="`${group.name}-in-force`"
-        @click="opened = opened === group.name ? '' : group.name"
-      >
-        <b>{{ group.name }}</b> <span :id="`${group.name}-in-force`">{{ group.sentence }}</span>
-      </button>
-      <div v-if="isOpen(group)" class="fields">
+    <OpenLine
+      v-for="group in groups"
+      :key="group.name"
+      :name="group.name"
+      :sentence="group.sentence"
+      :open="isOpen(group)"
+      @toggle="opened = opened === group.name ? '' : group.name"
+    >
+      <div class="fields">
         <template v-for="fact in group.facts" :key="fact.field">
           <div v-if="fact.from">
             <v-select
@@ -127,37 +125,13 @@ function choose(fact: Fact, code: unknown) {
           @change="emit('hazards', $event)"
         />
       </div>
-    </section>
+    </OpenLine>
   </div>
 </template>
 
 <style scoped>
 .groups {
   border-top: 1px solid var(--line);
-}
-section {
-  border-bottom: 1px solid var(--line);
-}
-.head {
-  display: grid;
-  grid-template-columns: 64px minmax(0, 1fr) auto;
-  gap: 8px;
-  width: 100%;
-  padding: 10px 4px;
-  border: 0;
-  background: none;
-  text-align: left;
-  cursor: pointer;
-}
-.head::after {
-  content: '▾';
-  color: var(--lagoon);
-}
-.head[aria-expanded='true']::after {
-  content: '▴';
-}
-.head:hover b {
-  color: var(--lagoon);
 }
 .fields {
   display: grid;

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { VCheckbox } from 'vuetify/components/VCheckbox'
+
 import { useChoices } from '@/shared/api/useChoices'
 
 /** The kinds of use in which others decide; each chosen one brings its caution, to be read before the bench goes on. */
@@ -12,16 +14,16 @@ function toggle(code: string, on: boolean) {
 </script>
 
 <template>
-  <fieldset :disabled="closed">
+  <fieldset>
     <legend class="small muted">If it fails, it is part of</legend>
-    <label v-for="hazard in choices?.hazards" :key="hazard.code" class="small">
-      <input
-        type="checkbox"
-        :checked="chosen.includes(hazard.code)"
-        @change="toggle(hazard.code, ($event.target as HTMLInputElement).checked)"
-      />
-      {{ hazard.name }}
-    </label>
+    <v-checkbox
+      v-for="hazard in choices?.hazards"
+      :key="hazard.code"
+      :label="hazard.name"
+      :model-value="chosen.includes(hazard.code)"
+      :readonly="closed"
+      @update:model-value="toggle(hazard.code, $event === true)"
+    />
   </fieldset>
 </template>
 
@@ -37,10 +39,5 @@ fieldset {
 legend {
   padding: 0;
   margin-bottom: 2px;
-}
-label {
-  display: inline-flex;
-  gap: 6px;
-  align-items: center;
 }
 </style>

@@ -78,26 +78,21 @@ async function leave(what: 'archive' | 'remove', text: string) {
       <span class="spring"></span>
       <template v-if="job.state === 'closed'">
         <span class="good">✓ closed: {{ job.closed }}</span>
-        <button type="button" class="plain" @click="act(acts.reopen)">Open again</button>
+        <plain-btn @click="act(acts.reopen)">Open again</plain-btn>
       </template>
       <template v-else>
         <template v-if="job.state === 'held'">
-          <span class="held">▲ waits for {{ job.held }}</span>
-          <button type="button" class="plain" @click="act(acts.release)">Take up again</button>
+          <span class="held">‖ waits for {{ job.held }}</span>
+          <plain-btn @click="act(acts.release)">Take up again</plain-btn>
         </template>
-        <button v-else type="button" class="plain" @click="asking = 'hold'">Set aside</button>
-        <button type="button" class="plain" @click="tryClose">Close the job</button>
+        <plain-btn v-else @click="asking = 'hold'">Set aside</plain-btn>
+        <plain-btn @click="tryClose">Close the job</plain-btn>
       </template>
-      <button
-        v-if="job.shelf === 'open'"
-        type="button"
-        class="plain"
-        @click="leave('archive', 'put in the archive')"
-      >
+      <plain-btn v-if="job.shelf === 'open'" @click="leave('archive', 'put in the archive')">
         Archive
-      </button>
-      <button v-else type="button" class="plain" @click="act(acts.takeOut)">Take out of the archive</button>
-      <button type="button" class="plain" @click="leave('remove', 'deleted')">Delete</button>
+      </plain-btn>
+      <plain-btn v-else @click="act(acts.takeOut)">Take out of the archive</plain-btn>
+      <plain-btn @click="leave('remove', 'deleted')">Delete</plain-btn>
     </p>
     <p v-if="error && !asking" class="field-error" role="alert">{{ error }}</p>
     <ReasonField

@@ -62,10 +62,8 @@ const drop = () =>
         </button>
       </template>
     </template>
-    <button v-if="!closed && names.length < MOST" type="button" class="plain" @click="add">
-      Add a part to this job
-    </button>
-    <button v-if="!closed && part > 1" type="button" class="plain" @click="drop">Take this part out</button>
+    <plain-btn v-if="!closed && names.length < MOST" @click="add"> Add a part to this job </plain-btn>
+    <plain-btn v-if="!closed && part > 1" @click="drop">Take this part out</plain-btn>
   </nav>
 </template>
 

@@ -2,7 +2,6 @@
 import { computed, ref, watchEffect } from 'vue'
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
 
-import BoreTable from '@/features/plan/BoreTable.vue'
 import CautionLine from '@/shared/controls/CautionLine.vue'
 import DieRecord from '@/features/plan/DieRecord.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
@@ -13,7 +12,7 @@ import PartLine from '@/features/plan/PartLine.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import PartTabs from '@/features/plan/PartTabs.vue'
 import PlanHead from '@/features/plan/PlanHead.vue'
-import SectionTable from '@/features/plan/SectionTable.vue'
+import PartShape from '@/features/plan/PartShape.vue'
 import StepDetail from '@/features/plan/StepDetail.vue'
 import StepList from '@/features/plan/StepList.vue'
 import UnreadableJob from '@/features/plan/UnreadableJob.vue'
@@ -27,7 +26,7 @@ const router = useRouter()
 const edited = useDocument(props.id, () => props.part)
 const { job, plan, draft, part: inHand, errors, elsewhere, trouble, dirty, missing, closed } = edited
 const { unreadable, load, set, commit, settled, value } = edited
-const { canUndo, canRedo, undo, redo } = edited
+const { undoes, redoes, undo, redo } = edited
 void load()
 provideUnit(() => draft.value?.unit as 'in' | 'mm' | undefined)
 
@@ -89,7 +88,11 @@ const route = useRoute()
 const walk = computed(() => route.query.walk === '1')
 const toBench = () =>
   void router.push({ name: 'bench', params: { id: props.id }, query: walk.value ? { walk: '1' } : {} })
+const main = ref<HTMLElement>()
+const to = (what: string) => main.value?.querySelector<HTMLElement>(what)?.focus()
 useKeys([
+  { key: 's', label: 'to the steps', run: () => to('[aria-current=step]') },
+  { key: 'd', label: 'to the drawing', run: () => to('.sheet [tabindex="0"]') },
   { key: 'j', label: 'next step', run: () => move(1) },
   { key: 'k', label: 'step before', run: () => move(-1) },
   { key: 'b', label: 'to the bench', run: toBench },
@@ -103,7 +106,7 @@ useKeys([
     >There is no such job here. <router-link to="/">Back to the jobs</router-link></EmptyShell
   >
   <UnreadableJob v-else-if="unreadable" :id="id" :problem="unreadable" @mended="load" />
-  <div v-else-if="job && plan && draft" class="plan">
+  <div v-else-if="job && plan && draft" ref="main" class="plan">
     <PlanHead
       :job="job"
       :title="value('title')"
@@ -133,12 +136,12 @@ useKeys([
         @commit="commit"
       />
     </div>
-    <p v-if="canUndo || canRedo" class="changes">
-      <button type="button" class="plain" :disabled="!canUndo" @click="undo">Undo <kbd>z</kbd></button>
-      <button type="button" class="plain" :disabled="!canRedo" @click="redo">Redo <kbd>Z</kbd></button>
+    <p v-if="undoes || redoes" class="changes">
+      <plain-btn v-if="undoes" @click="undo">Undo {{ undoes }} <kbd>z</kbd></plain-btn>
+      <plain-btn v-if="redoes" @click="redo">Redo {{ redoes }} <kbd>Z</kbd></plain-btn>
     </p>
     <p v-if="trouble" class="field-error" role="alert">
-      {{ trouble }} <button v-if="dirty" type="button" class="plain" @click="commit">Store again</button>
+      {{ trouble }} <plain-btn v-if="dirty" @click="commit">Store again</plain-btn>
     </p>
     <p v-for="told in elsewhere" :key="told" class="field-error" role="alert">{{ told }}</p>
     <p class="sr" role="status">{{ dirty ? 'not stored yet' : 'stored' }}</p>
@@ -160,6 +163,17 @@ useKeys([
         @commit="commit"
       />
     </div>
+    <PartShape
+      v-if="own"
+      :part="own.part"
+      :plan="plan"
+      :job-unit="draft.unit === 'mm' ? 'mm' : 'in'"
+      :value="value"
+      :errors="errors"
+      :closed="closed"
+      @set="set"
+      @commit="commit"
+    />
     <p v-for="note in plan.notices" :key="note.code + note.field + note.text" class="notice">
       ◆ {{ note.text }}
     </p>
@@ -186,26 +200,6 @@ useKeys([
       </div>
       <div class="left">
         <StepDetail v-if="chosen" :step="chosen" :walk="walk" />
-        <SectionTable
-          v-if="own"
-          :key="inHand"
-          :sections="own.part.sections"
-          :plan="plan"
-          :job-unit="draft.unit === 'mm' ? 'mm' : 'in'"
-          :value="value"
-          :errors="errors"
-          :closed="closed"
-          @set="set"
-          @commit="commit"
-        />
-        <BoreTable
-          :bores="own?.part.bores ?? []"
-          :value="value"
-          :errors="errors"
-          :closed="closed"
-          @set="set"
-          @commit="commit"
-        />
         <DieRecord
           :records="job.die_records"
           :closed="closed"
@@ -257,10 +251,6 @@ useKeys([
 .changes {
   display: flex;
   gap: 12px;
-}
-.changes button:disabled {
-  opacity: 0.45;
-  cursor: default;
 }
 .walk {
   color: var(--lagoon);

@@ -67,7 +67,7 @@ const edit = (at: number, field: string) => ({
           v-if="one.shape === 'thread'"
           :label="`Section ${at + 1}, thread`"
           figure
-          placeholder="3/8-16"
+          placeholder="e.g. 3/8-16"
           v-bind="edit(at, 'thread')"
         />
         <InlineField
@@ -83,7 +83,8 @@ const edit = (at: number, field: string) => ({
           :label="`Section ${at + 1}, length`"
           :before="rest(one) ? 'the rest' : 'long'"
           figure
-          :placeholder="rest(one) || 'length'"
+          :after="rest(one)"
+          :placeholder="rest(one) ? 'what is left' : 'length'"
           v-bind="edit(at, 'length')"
         />
         <InlineField
@@ -96,33 +97,27 @@ const edit = (at: number, field: string) => ({
         />
         <span v-else></span>
         <span v-if="!closed" class="tools">
-          <button
-            type="button"
-            class="plain"
+          <plain-btn
             :disabled="at === 0"
             :aria-label="`Section ${at + 1} toward the right end`"
             @click="shift(at, -1)"
           >
             ↑
-          </button>
-          <button
-            type="button"
-            class="plain"
+          </plain-btn>
+          <plain-btn
             :disabled="at === sections.length - 1"
             :aria-label="`Section ${at + 1} toward the left end`"
             @click="shift(at, 1)"
           >
             ↓
-          </button>
-          <button
-            type="button"
-            class="plain"
+          </plain-btn>
+          <plain-btn
             :disabled="sections.length === 1"
             :aria-label="`Take section ${at + 1} out`"
             @click="drop(at)"
           >
             ✕
-          </button>
+          </plain-btn>
         </span>
         <div v-if="copying" class="copied">
           <SampleReading
@@ -148,16 +143,16 @@ const edit = (at: number, field: string) => ({
       </li>
     </ol>
     <p class="whole">
-      <button v-if="!closed" type="button" class="plain" @click="add">Add a section</button>
-      <button type="button" class="plain" :aria-pressed="copying" @click="copying = !copying">
+      <plain-btn v-if="!closed" @click="add">Add a section</plain-btn>
+      <plain-btn :aria-pressed="copying" @click="copying = !copying">
         {{ copying ? 'Hide what was measured' : 'Copy a sample' }}
-      </button>
+      </plain-btn>
       <span>
         <InlineField
           label="Overall length"
           before="overall"
           figure
-          :placeholder="text(plan.overall)"
+          placeholder="all sections"
           :model-value="value('part.overall_length')"
           :error="errors['part.overall_length'] ?? errors['part.sections']"
           :readonly="closed"
@@ -177,7 +172,7 @@ const edit = (at: number, field: string) => ({
 }
 li {
   display: grid;
-  grid-template-columns: 18px 116px minmax(120px, 1.2fr) minmax(136px, 1fr) minmax(124px, 1fr) auto;
+  grid-template-columns: 18px 140px minmax(120px, 1.2fr) minmax(136px, 1fr) minmax(124px, 1fr) auto;
   gap: 2px 12px;
   align-items: baseline;
   padding: 3px 0;
@@ -195,10 +190,6 @@ li {
 }
 .tools {
   white-space: nowrap;
-}
-.tools button:disabled {
-  opacity: 0.35;
-  cursor: default;
 }
 .whole {
   display: flex;

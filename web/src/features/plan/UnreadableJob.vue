@@ -95,7 +95,7 @@ async function remove() {
         tabindex="-1"
         @change="mend"
       />
-      <button type="button" class="plain" @click="remove">Delete</button>
+      <plain-btn @click="remove">Delete</plain-btn>
       <router-link to="/">Back to the jobs</router-link>
     </p>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>

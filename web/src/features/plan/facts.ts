@@ -120,7 +120,7 @@ export const LINES: { name: string; facts: Fact[] }[] = [
     ],
   },
   {
-    name: 'Holes',
+    name: 'Tapping',
     facts: [
       {
         field: 'method.tapping',

@@ -1,4 +1,4 @@
-import { computed, onScopeDispose, ref, shallowRef, toRaw, watch } from 'vue'
+import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 
 import {
   asProblem,
@@ -10,6 +10,7 @@ import {
   type Plan,
   Problem,
 } from '@/shared/api/client'
+import { changeName } from '@/features/plan/changes'
 import { readField, writeField } from '@/features/plan/fields'
 import { namesOf, ownerOf, pathOf } from '@/features/plan/parts'
 import { useAnswer } from '@/shared/api/useAnswer'
@@ -18,7 +19,6 @@ import { remember } from '@/shared/jobs/useHabits'
 import { useNarrow } from '@/shared/state/useNarrow'
 import { useReturn } from '@/shared/state/useReturn'
 
-const PAUSE_MS = 60
 const ELSEWHERE = 'This job was changed elsewhere since you opened it: store again to see where it differs.'
 /** Errors of the job or of its list of parts have no field to stand beside. */
 const HOMELESS = ['', 'job', 'others']
@@ -49,7 +49,6 @@ export function useDocument(id: number, asked: () => number) {
   const past = ref<JobDocument[]>([])
   const future = ref<JobDocument[]>([])
   let request = 0
-  let timer = 0
 
   function take(fresh: Job) {
     job.value = fresh
@@ -101,8 +100,13 @@ export function useDocument(id: number, asked: () => number) {
       if (mine === request) fail(error)
     }
   }
+  /** What is typed while an answer is under way is asked for after it: never two at once, never one too late. */
+  let asking = false
+  let again = false
   async function preview() {
-    if (!draft.value) return
+    again = asking
+    if (!draft.value || asking) return
+    asking = true
     const mine = ++request
     try {
       const query = { end: end.value, part: part.value, step: step.value, narrow: narrow.value }
@@ -112,6 +116,9 @@ export function useDocument(id: number, asked: () => number) {
       wrong.value = {}
     } catch (error) {
       if (mine === request) fail(error)
+    } finally {
+      asking = false
+      if (again) void preview()
     }
   }
   function set(field: string, value: unknown) {
@@ -120,8 +127,7 @@ export function useDocument(id: number, asked: () => number) {
     writeField(draft.value, path, value)
     dirty.value = true
     localStorage.setItem(kept(id), JSON.stringify(draft.value))
-    window.clearTimeout(timer)
-    timer = window.setTimeout(() => void preview(), PAUSE_MS)
+    void preview()
   }
   /** One change after the other, however fast they come: each is made from the revision the last one left. */
   let steps = Promise.resolve()
@@ -150,9 +156,17 @@ export function useDocument(id: number, asked: () => number) {
   }
   /** Go back to the last document of `from`, or forward again: stored like any other change. */
   async function turn(from: JobDocument[], to: JobDocument[]) {
-    const target = from.at(-1)
-    if (!target || !job.value || job.value.state === 'closed') return
+    if (!job.value || job.value.state === 'closed') return
     const before = structuredClone(job.value.document)
+    if (dirty.value && draft.value) {
+      // What was typed last and is not stored is what the eye saw last: it goes first.
+      if (from === future.value) return
+      future.value.push(structuredClone(toRaw(draft.value)))
+      take(job.value)
+      return
+    }
+    const target = from.at(-1)
+    if (!target) return
     draft.value = structuredClone(toRaw(target))
     dirty.value = true
     if (await store()) {
@@ -163,7 +177,6 @@ export function useDocument(id: number, asked: () => number) {
   /** Store the draft; whether that was done. */
   async function store(): Promise<boolean> {
     if (!draft.value || !job.value || !dirty.value) return false
-    window.clearTimeout(timer)
     const mine = ++request
     const body = { document: draft.value, revision: job.value.revision }
     const sent = JSON.stringify(body.document)
@@ -206,7 +219,6 @@ export function useDocument(id: number, asked: () => number) {
     if (plan.value && (!sheet || (dirty.value && !there))) void preview()
   })
   watch([part, narrow], () => void (dirty.value ? preview() : look()))
-  onScopeDispose(() => window.clearTimeout(timer))
   /** The errors of the part in hand, by its own fields. */
   const errors = computed(() => {
     const found: Record<string, FieldError> = {}
@@ -223,6 +235,11 @@ export function useDocument(id: number, asked: () => number) {
       .filter((one) => one.part > 0 && one.part !== part.value)
       .map((one) => `${(draft.value && namesOf(draft.value)[one.part - 1]) ?? 'part'}: ${one.text}`),
   )
+  /** What one step back or forward would change, in words; empty where there is none. */
+  const named = (target: JobDocument | null | undefined) =>
+    target && job.value ? changeName(job.value.document, target) : ''
+  const undoes = computed(() => named(dirty.value ? draft.value : past.value.at(-1)))
+  const redoes = computed(() => (dirty.value ? '' : named(future.value.at(-1))))
   return {
     job,
     plan,
@@ -243,8 +260,8 @@ export function useDocument(id: number, asked: () => number) {
     /** Waits until every change that was made is stored, or refused. */
     settled: () => steps,
     withJob,
-    canUndo: computed(() => past.value.length > 0),
-    canRedo: computed(() => future.value.length > 0),
+    undoes,
+    redoes,
     undo: () => inTurn(() => turn(past.value, future.value)),
     redo: () => inTurn(() => turn(future.value, past.value)),
     value: (field: string) =>

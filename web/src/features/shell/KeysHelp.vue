@@ -4,10 +4,10 @@ import { computed, onMounted, ref } from 'vue'
 import { activeKeys } from '@/shared/state/useKeys'
 
 const emit = defineEmits<{ close: [] }>()
-const closer = ref<HTMLButtonElement>()
+const closer = ref<{ $el: HTMLElement }>()
 /** The newest meaning of each key that acts here. */
 const keys = computed(() => [...new Map(activeKeys.map((key) => [key.key, key])).values()])
-onMounted(() => closer.value?.focus())
+onMounted(() => closer.value?.$el.focus())
 </script>
 
 <template>
@@ -21,7 +21,7 @@ onMounted(() => closer.value?.focus())
         <dd>{{ key.label }}</dd>
       </template>
     </dl>
-    <button ref="closer" type="button" class="plain" @click="emit('close')">Close</button>
+    <plain-btn ref="closer" @click="emit('close')">Close</plain-btn>
   </aside>
 </template>
 

@@ -56,7 +56,7 @@ async function openPage() {
           v-for="blank in size.figures.blank"
           :key="blank.school"
           :figure="blank.figure"
-          :label="`${blank.school}${blank.within_class ? '' : ' ▲ outside the class'}`"
+          :label="`${blank.school}${blank.within_class ? '' : ' ⊘ outside the class'}`"
           :strong="blank.school.startsWith('a fraction')"
           :open="chosen === blank.school"
           @working="pick(blank.school)"
@@ -112,7 +112,7 @@ async function openPage() {
     <WorkingPanel v-if="working" :figure="working" />
     <footer>
       <v-btn v-if="size.external" color="secondary" @click="startJob">Start a job with it</v-btn>
-      <button type="button" class="plain" @click="openPage">Its page in the book</button>
+      <plain-btn @click="openPage">Its page in the book</plain-btn>
     </footer>
   </div>
 </template>

@@ -39,7 +39,7 @@ function leave(event: FocusEvent) {
       ref="field"
       v-model="text"
       aria-label="Size a thread"
-      placeholder="Size a thread: 3/8-16, M8x1, 1/4 bsw, G3/8, 2ba"
+      placeholder="Size a thread: e.g. 3/8-16, M8x1, 1/4 bsw, G3/8, 2ba"
       density="compact"
       hide-details
       autocomplete="off"

@@ -20,7 +20,8 @@ const emit = defineEmits<{
 }>()
 const open = ref(false)
 
-const named = (list: keyof Schemas['Choices'], code: string | undefined) =>
+type List = Exclude<keyof Schemas['Choices'], 'evidence'>
+const named = (list: List, code: string | undefined) =>
   props.choices[list].find((one) => one.code === code)?.name ?? ''
 const words = computed(() =>
   [
@@ -34,7 +35,7 @@ const words = computed(() =>
 interface Line {
   field: string
   label: string
-  list?: keyof Schemas['Choices']
+  list?: List
   of: 'method' | 'setup'
 }
 const LINES = computed<Line[]>(() => [
@@ -73,7 +74,7 @@ function set(line: Line, to: unknown) {
           ><b>{{ one.name }}</b> {{ one.value }}</span
         >
       </template>
-      <button type="button" class="plain" @click="open = true">Change</button>
+      <plain-btn @click="open = true">Change</plain-btn>
     </p>
     <div v-else class="lines">
       <template v-for="line in LINES" :key="line.field">

@@ -126,7 +126,7 @@ async function start() {
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <p class="act">
       <v-btn type="submit" color="secondary" :loading="busy">Start the repair</v-btn>
-      <button type="button" class="plain" @click="emit('close')">Not now</button>
+      <plain-btn @click="emit('close')">Not now</plain-btn>
       <span class="muted small">One job, three parts: body, stud, nut. Change anything on its plan.</span>
     </p>
   </form>

@@ -17,15 +17,9 @@ const offered = computed(() =>
 <template>
   <p v-if="offered.length" class="meant small">
     meant to be
-    <button
-      v-for="one in offered"
-      :key="one.typed"
-      type="button"
-      class="plain"
-      @click="$emit('take', one.typed)"
-    >
+    <plain-btn v-for="one in offered" :key="one.typed" @click="$emit('take', one.typed)">
       <span class="fig">{{ one.typed }}</span> <span class="muted">({{ off(one.under) }})</span>
-    </button>
+    </plain-btn>
   </p>
 </template>
 

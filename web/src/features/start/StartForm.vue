@@ -104,9 +104,9 @@ async function submit() {
         {{ sketch?.length }} behind the thread is the length of
         <template v-for="(one, n) in behind" :key="one.field">
           {{ n ? 'or' : '' }}
-          <button type="button" class="plain" @click="takeLength(one.field)">
+          <plain-btn @click="takeLength(one.field)">
             {{ one.words }}
-          </button> </template
+          </plain-btn> </template
         >?
       </p>
       <div class="unit">
@@ -141,7 +141,7 @@ async function submit() {
       <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
       <p class="act">
         <v-btn type="submit" color="secondary" size="large" :loading="busy">Show the plan</v-btn>
-        <button type="button" class="plain" @click="$emit('close')">Not now</button>
+        <plain-btn @click="$emit('close')">Not now</plain-btn>
       </p>
     </div>
     <figure class="sheet">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { VCheckbox } from 'vuetify/components/VCheckbox'
 
 import FigureRow from '@/shared/figures/FigureRow.vue'
 import FigureValue from '@/shared/figures/FigureValue.vue'
@@ -20,7 +21,7 @@ const { found, problem, drills, metal, bolt, typed } = useHole(
 const { data: choices } = useChoices()
 const { text } = useUnits()
 const error = (field: string) => problem.value?.of(field)
-const FITS = { within: '✓ within', 'too-small': '▼ too small', 'too-large': '▲ too large' }
+const FITS = { within: '✓ within', 'too-small': '− too small', 'too-large': '+ too large' }
 const named = computed(() =>
   found.value
     ? [...found.value.strength, ...(found.value.margin ? [found.value.margin] : [])].map((figure) => ({
@@ -54,7 +55,7 @@ const others = computed(() =>
         label="Per cent thread wanted"
         before="at"
         after="% thread"
-        :placeholder="found ? String(found.percent) : '75'"
+        :placeholder="found ? `usual: ${found.percent}` : ''"
         figure
         :model-value="typed.percent"
         :error="error('percent')"
@@ -69,7 +70,7 @@ const others = computed(() =>
         :error="error('drills')"
         @update:model-value="drills = $event"
       />
-      <label class="small"><input v-model="typed.piloted" type="checkbox" /> after a pilot</label>
+      <v-checkbox v-model="typed.piloted" label="after a pilot" />
     </p>
     <template v-if="found">
       <p class="pick">

@@ -21,14 +21,12 @@ const print = () => window.print()
   <header class="head">
     <div class="title">
       <h1 class="fig">{{ card.designation }}</h1>
-      <button type="button" class="plain" :aria-pressed="isKept" @click="toggle(card.designation)">
+      <plain-btn :aria-pressed="isKept" @click="toggle(card.designation)">
         {{ isKept ? '★ kept at hand' : '☆ keep at hand' }}
-      </button>
-      <button v-if="card.external" type="button" class="plain" @click="emit('over')">
-        lay another over it
-      </button>
+      </plain-btn>
+      <plain-btn v-if="card.external" @click="emit('over')"> lay another over it </plain-btn>
       <span class="files">
-        <button type="button" class="plain" @click="print">Print</button>
+        <plain-btn @click="print">Print</plain-btn>
         <a
           v-for="kind in ['csv', 'json', 'svg', 'dxf']"
           :key="kind"

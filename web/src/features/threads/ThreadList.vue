@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, nextTick, ref, watch } from 'vue'
+import { VSelect } from 'vuetify/components/VSelect'
 
-import { ask, client } from '@/shared/api/client'
+import { ask, client, type Schemas } from '@/shared/api/client'
 import { useFavourites } from '@/features/threads/useFavourites'
 import { useUnits } from '@/shared/figures/useUnits'
 
@@ -56,12 +57,14 @@ watch(
       </ul>
     </section>
     <section>
-      <label>
-        <span class="sr">Series</span>
-        <select v-model="picked">
-          <option v-for="s in all" :key="s.series" :value="s.series">{{ s.name }} ({{ s.count }})</option>
-        </select>
-      </label>
+      <v-select
+        v-model="picked"
+        class="series"
+        label="Series"
+        :items="all ?? []"
+        item-value="series"
+        :item-title="(one: Schemas['SeriesShown']) => `${one.name} (${one.count})`"
+      />
       <ul ref="sizes" class="sizes">
         <li v-for="row in rows" :key="row.designation">
           <button
@@ -90,18 +93,8 @@ h2 {
   font-size: var(--s14);
   color: var(--muted);
 }
-select {
-  font: inherit;
-  font-weight: 700;
-  color: var(--ink);
-  background: var(--ground);
-  border: 0;
-  border-bottom: 2px solid var(--ink);
-  padding: 6px 0;
-  width: 100%;
-}
-option {
-  background: var(--surface);
+.series {
+  margin: 6px 0;
 }
 .sizes {
   max-height: 60vh;

@@ -20,8 +20,8 @@ const { found, problem } = useLive(
 )
 const MARKS = {
   fits: '✓',
-  'goes-on': '▲',
-  binds: '▲',
+  'goes-on': '~',
+  binds: '✗',
   'will-not-start': '✕',
   'nothing-holds': '✕',
 } as const
@@ -40,7 +40,7 @@ const figures = computed<{ label: string; figure: Figure }[]>(() => [
         label="Nut of another thread"
         before="a nut of"
         :after="`on a bolt of ${bolt}`"
-        placeholder="M6"
+        placeholder="e.g. M6"
         figure
         :error="
           problem?.errors[0] ??

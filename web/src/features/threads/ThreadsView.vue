@@ -9,6 +9,7 @@ import HolePanel from '@/features/threads/HolePanel.vue'
 import LimitsTable from '@/features/threads/LimitsTable.vue'
 import PipeHolePanel from '@/features/threads/PipeHolePanel.vue'
 import SheetDrawing from '@/shared/drawing/SheetDrawing.vue'
+import DieMemory from '@/features/threads/DieMemory.vue'
 import ThreadBench from '@/features/threads/ThreadBench.vue'
 import ThreadHead from '@/features/threads/ThreadHead.vue'
 import ThreadList from '@/features/threads/ThreadList.vue'
@@ -58,7 +59,7 @@ watch(
       <v-text-field
         :model-value="query.q"
         label="Find a thread"
-        placeholder="3/8-16, M8x1, G3/8"
+        placeholder="e.g. 3/8-16, M8x1, G3/8"
         density="comfortable"
         hide-details
         autocomplete="off"
@@ -89,6 +90,7 @@ watch(
         :errors="problem?.errors ?? []"
         @change="(field, value) => (query[field] = value)"
       />
+      <DieMemory :thread="shown.designation" />
       <SheetDrawing class="drawing" :sheet="shown.drawing" />
       <LimitsTable v-if="shown.limits.length" :card="shown" />
       <ThreadBench

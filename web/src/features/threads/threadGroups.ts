@@ -24,7 +24,7 @@ export function groupsOf(c: Schemas['CardShown']): Group[] {
       title: 'Turn the blank to',
       first: true,
       figures: c.figures.blank.map((b) => ({
-        label: `${b.school}${b.within_class ? '' : ' ▲ outside the class'}`,
+        label: `${b.school}${b.within_class ? '' : ' ⊘ outside the class'}`,
         figure: b.figure,
       })),
     },
@@ -48,7 +48,7 @@ export function groupsOf(c: Schemas['CardShown']): Group[] {
           ? w.drawer.length
             ? `Drill shanks that serve: ${w.drawer.map((d) => d.name).join(', ')}.`
             : undefined
-          : '▲ This wire does not serve: it lies outside the range.',
+          : '⊘ This wire does not serve: it lies outside the range.',
       figures: w ? named([w.chosen, ...w.over, ...w.range, w.lead_angle]) : named([c.figures.wire]),
     },
     {
@@ -56,7 +56,7 @@ export function groupsOf(c: Schemas['CardShown']): Group[] {
       first: true,
       field: c.tapping_drills.length ? 'drill' : undefined,
       before: 'left by a drill of',
-      hint: c.tapping_drills[0]?.name ?? 'any',
+      hint: `e.g. ${c.tapping_drills[0]?.name ?? ''}`,
       drills: c.tapping_drills.length ? c.tapping_drills : undefined,
       figures: c.drill.map((figure) => ({ label: figure.note, figure })),
     },

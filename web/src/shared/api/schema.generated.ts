@@ -572,6 +572,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/log/dies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Dies
+         * @description What a die for `thread` (its designation) did last.
+         */
+        get: operations["server_logbook_api_dies"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/jobs/{job_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Made
+         * @description What a job made, how its dies stood, what went wrong.
+         */
+        get: operations["server_logbook_api_made"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sample": {
         parameters: {
             query?: never;
@@ -1226,7 +1266,7 @@ export interface components {
         };
         /**
          * Choices
-         * @description Everything a form offers.
+         * @description Everything a form offers; `evidence` by its field.
          */
         Choices: {
             /** Cutters */
@@ -1235,6 +1275,10 @@ export interface components {
             dials: components["schemas"]["ChoiceShown"][];
             /** Edges */
             edges: components["schemas"]["ChoiceShown"][];
+            /** Evidence */
+            evidence: {
+                [key: string]: components["schemas"]["ChoiceShown"][];
+            };
             /** Finishes */
             finishes: components["schemas"]["ChoiceShown"][];
             /** Hazards */
@@ -1283,6 +1327,31 @@ export interface components {
             state: "first" | "rough" | "finish" | "on-size" | "under-size";
             /** Then */
             then: string;
+        };
+        /**
+         * DieDid
+         * @description The last gauging of a thread of one piece: what the nut said, the blank it was cut on, how the die stood.
+         */
+        DieDid: {
+            /** At */
+            at: string;
+            blank: components["schemas"]["Shown"] | null;
+            /** Job */
+            job: string;
+            /** Job Id */
+            job_id: number;
+            /** Metal */
+            metal: string;
+            /** Passes */
+            passes: boolean;
+            /** Piece */
+            piece: number;
+            /** Said */
+            said: string;
+            /** Setting */
+            setting: string;
+            /** Thread */
+            thread: string;
         };
         /**
          * DieRecordShown
@@ -1891,6 +1960,22 @@ export interface components {
             version?: number;
         };
         /**
+         * JobMade
+         * @description What came of a job: `dies` tell how each die stood when it last cut well, `troubles` what went wrong, in order.
+         *
+         *     `more` when more went wrong than is told.
+         */
+        JobMade: {
+            /** Dies */
+            dies: components["schemas"]["DieDid"][];
+            /** More */
+            more: boolean;
+            /** Parts */
+            parts: components["schemas"]["PartMade"][];
+            /** Troubles */
+            troubles: components["schemas"]["LogEntry"][];
+        };
+        /**
          * JobShown
          * @description A job with its document and the plan of one of its parts.
          */
@@ -2313,6 +2398,20 @@ export interface components {
             stock: components["schemas"]["StockIn"];
         };
         /**
+         * PartMade
+         * @description A part by its id: pieces good and scrapped, and how many threads were gauged.
+         */
+        PartMade: {
+            /** Gauged */
+            gauged: number;
+            /** Good */
+            good: number;
+            /** Part */
+            part: string;
+            /** Scrapped */
+            scrapped: number;
+        };
+        /**
          * PartStanding
          * @description A part of the job: what it is called, how many are made.
          */
@@ -2490,7 +2589,7 @@ export interface components {
         };
         /**
          * ReasonShown
-         * @description A piece of evidence on a candidate; `times` over 1 speaks for it.
+         * @description A piece of evidence on a candidate: which way it speaks, and how strongly in words.
          */
         ReasonShown: {
             /** Evidence */
@@ -2498,6 +2597,13 @@ export interface components {
             expected: components["schemas"]["BothUnits"];
             /** Measured */
             measured: string;
+            /**
+             * Speaks
+             * @enum {string}
+             */
+            speaks: "for" | "against" | "either way";
+            /** Strength */
+            strength: string;
             /** Times */
             times: number;
         };
@@ -5652,6 +5758,176 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LogPage"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_logbook_api_dies: {
+        parameters: {
+            query: {
+                thread: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DieDid"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_logbook_api_made: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobMade"];
                 };
             };
             /** @description Bad Request */

@@ -9,17 +9,19 @@ const most = computed(() => (props.compact ? 6 : 12))
 </script>
 
 <template>
-  <p v-if="choices.length" class="choices" :class="{ compact }">
-    <button
+  <span v-if="choices.length" class="choices" :class="{ compact }">
+    <v-btn
       v-for="choice in choices.slice(0, most)"
       :key="choice"
-      type="button"
-      class="choice fig"
+      class="fig"
+      variant="tonal"
+      :size="compact ? 'small' : 'default'"
+      @mousedown.prevent
       @click="emit('take', choice)"
     >
       {{ choice }}
-    </button>
-  </p>
+    </v-btn>
+  </span>
 </template>
 
 <style scoped>
@@ -29,17 +31,7 @@ const most = computed(() => (props.compact ? 6 : 12))
   gap: 8px;
   margin-top: 8px;
 }
-.choice {
-  border: 1px solid var(--line);
-  background: var(--quiet);
-  border-radius: 8px;
-  padding: 8px 14px;
-  cursor: pointer;
-}
 .compact {
   gap: 4px;
-}
-.compact .choice {
-  padding: 3px 8px;
 }
 </style>

@@ -1,42 +1,44 @@
 <script setup lang="ts">
-import { computed, useId } from 'vue'
+import { VSelect } from 'vuetify/components/VSelect'
 
 import type { FieldError, Schemas } from '@/shared/api/client'
 
-/** A choice edited where it stands. */
-const props = defineProps<{
+/** A choice edited where it stands; what each brings is told in its list. */
+defineProps<{
   label: string
   modelValue: string
   choices: Schemas['ChoiceShown'][]
   error?: FieldError
   readonly?: boolean
   before?: string
-  /** Say what the choice brings, beside it. */
-  telling?: boolean
 }>()
 const emit = defineEmits<{ 'update:modelValue': [string]; commit: [] }>()
-const id = useId()
 
-const remark = computed(() =>
-  props.telling ? props.choices.find((one) => one.code === props.modelValue)?.remark : '',
-)
-
-function choose(event: Event) {
-  emit('update:modelValue', (event.target as HTMLSelectElement).value)
+function choose(code: string) {
+  emit('update:modelValue', code)
   emit('commit')
 }
 </script>
 
 <template>
   <span class="inline">
-    <label :for="id" class="sr">{{ label }}</label>
     <span v-if="before" class="muted" aria-hidden="true">{{ before }}</span>
-    <select :id="id" :value="modelValue" :disabled="readonly" @change="choose">
-      <option v-for="choice in choices" :key="choice.code" :value="choice.code" :title="choice.remark">
-        {{ choice.name }}
-      </option>
-    </select>
-    <span v-if="remark" class="muted small">{{ remark }}</span>
+    <v-select
+      class="in-place"
+      variant="underlined"
+      density="compact"
+      hide-details
+      single-line
+      :aria-label="label"
+      :items="choices"
+      item-title="name"
+      item-value="code"
+      :item-props="(choice: Schemas['ChoiceShown']) => (choice.remark ? { subtitle: choice.remark } : {})"
+      :model-value="modelValue"
+      :readonly="readonly"
+      :error="error !== undefined"
+      @update:model-value="choose"
+    />
     <span v-if="error" class="field-error" role="alert">{{ error.message }}</span>
   </span>
 </template>
@@ -47,25 +49,6 @@ function choose(event: Event) {
   align-items: baseline;
   flex-wrap: wrap;
   gap: 0 5px;
-}
-select {
-  font: inherit;
-  color: inherit;
-  border: 0;
-  border-bottom: 2px dotted var(--line);
-  background: var(--ground);
-  padding: 2px 1px;
-  cursor: pointer;
-}
-select:hover {
-  border-bottom-color: var(--lagoon);
-}
-select:disabled {
-  opacity: 1;
-  color: inherit;
-  cursor: default;
-}
-option {
-  background: var(--surface);
+  max-width: 100%;
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 
+import ChoiceList from '@/shared/controls/ChoiceList.vue'
 import type { FieldError } from '@/shared/api/client'
 
 /** A value edited where it stands, as text: what was typed stays typed, with the error beside it. */
@@ -13,60 +14,52 @@ const props = defineProps<{
   before?: string
   after?: string
   placeholder?: string
-  /** Words that may run over several lines. */
-  long?: boolean
 }>()
 const emit = defineEmits<{ 'update:modelValue': [string]; commit: []; focused: [] }>()
 const id = useId()
-const LINE = 60
-const room = computed(() => {
-  const wanted = (props.modelValue || props.placeholder || '').length + 1
-  return props.long
-    ? { cols: Math.max(12, Math.min(LINE, wanted)), rows: Math.ceil(wanted / LINE) }
-    : { size: Math.max(3, Math.min(40, wanted)) }
+/** As wide as what it holds, with room for the next letter. */
+const width = computed(() => {
+  const letters = (props.modelValue || props.placeholder || '').length + 1
+  return { width: `calc(${Math.max(4, Math.min(44, letters))}ch + 4px)` }
 })
 
 function pick(choice: string) {
   emit('update:modelValue', choice)
   emit('commit')
 }
+const leave = (event: KeyboardEvent) => (event.target as HTMLElement).blur()
 </script>
 
 <template>
-  <span class="inline" :class="{ wrong: error }">
-    <label :for="id" class="sr">{{ label }}</label>
+  <span class="inline">
     <span v-if="before" class="muted" aria-hidden="true">{{ before }}</span>
-    <component
-      :is="long ? 'textarea' : 'input'"
-      :id="id"
-      :value="modelValue"
-      v-bind="room"
+    <v-text-field
+      class="in-place"
       :class="{ fig: figure }"
-      :readonly="readonly"
-      :placeholder="placeholder"
+      :style="width"
+      variant="underlined"
+      density="compact"
+      hide-details
+      single-line
+      :aria-label="label"
       :aria-invalid="error !== undefined"
       :aria-describedby="error ? `${id}-error` : undefined"
+      :model-value="modelValue"
+      :error="error !== undefined"
+      :readonly="readonly"
+      :placeholder="placeholder"
       autocomplete="off"
       spellcheck="false"
       maxlength="2000"
+      @update:model-value="emit('update:modelValue', $event)"
       @focus="emit('focused')"
-      @input="emit('update:modelValue', ($event.target as HTMLInputElement).value)"
-      @change="emit('commit')"
-      @keydown.enter.prevent="($event.target as HTMLInputElement).blur()"
+      @blur="emit('commit')"
+      @keydown.enter.prevent="leave"
     />
     <span v-if="after" class="muted" aria-hidden="true">{{ after }}</span>
     <span v-if="error" :id="`${id}-error`" class="field-error" role="alert">
       {{ error.message }}
-      <button
-        v-for="choice in error.choices.slice(0, 6)"
-        :key="choice"
-        type="button"
-        class="plain fig"
-        @mousedown.prevent
-        @click="pick(choice)"
-      >
-        {{ choice }}
-      </button>
+      <ChoiceList compact :choices="error.choices" @take="pick" />
     </span>
   </span>
 </template>
@@ -78,39 +71,6 @@ function pick(choice: string) {
   gap: 5px;
   flex-wrap: wrap;
   max-width: 100%;
-}
-input,
-textarea {
-  font: inherit;
-  color: inherit;
-  border: 0;
-  border-bottom: 2px dotted var(--line);
-  background: none;
-  padding: 2px 1px;
-  min-width: 0;
-  max-width: 100%;
-}
-textarea {
-  resize: none;
-  /* As tall as its words where the browser can; else as tall as they are likely to be. */
-  field-sizing: content;
-  max-width: min(100%, 60ch);
-}
-input.fig {
-  font-family: var(--figures);
-}
-input:hover:not(:read-only),
-textarea:hover:not(:read-only) {
-  border-bottom-color: var(--lagoon);
-}
-input:focus,
-textarea:focus {
-  background: var(--surface);
-  border-bottom: 2px solid var(--lagoon);
-}
-.wrong input,
-.wrong textarea {
-  border-bottom: 2px solid var(--stop);
 }
 .field-error {
   flex-basis: 100%;

@@ -5,7 +5,7 @@ import { onMounted, ref } from 'vue'
 defineProps<{ ask: string; actions: { code: string; label: string; strong?: boolean }[]; error?: string }>()
 const emit = defineEmits<{ say: [code: string, words: string]; close: [] }>()
 const words = ref('')
-const input = ref<HTMLInputElement>()
+const input = ref<{ focus: () => void }>()
 onMounted(() => input.value?.focus())
 </script>
 
@@ -15,16 +15,14 @@ onMounted(() => input.value?.focus())
     @submit.prevent="emit('say', actions[0]?.code ?? '', words)"
     @keydown.esc="emit('close')"
   >
-    <label
-      >{{ ask }}
-      <input
-        ref="input"
-        v-model="words"
-        maxlength="2000"
-        autocomplete="off"
-        :aria-invalid="error !== undefined"
-      />
-    </label>
+    <v-text-field
+      ref="input"
+      v-model="words"
+      :label="ask"
+      :error-messages="error"
+      maxlength="2000"
+      autocomplete="off"
+    />
     <span class="buttons">
       <v-btn
         v-for="(action, n) in actions"
@@ -35,9 +33,8 @@ onMounted(() => input.value?.focus())
         @click="n === 0 ? undefined : emit('say', action.code, words)"
         >{{ action.label }}</v-btn
       >
-      <button type="button" class="plain" @click="emit('close')">Not now</button>
+      <plain-btn @click="emit('close')">Not now</plain-btn>
     </span>
-    <p v-if="error" class="field-error" role="alert">{{ error }}</p>
   </form>
 </template>
 
@@ -49,19 +46,6 @@ onMounted(() => input.value?.focus())
   border: 2px solid var(--lagoon);
   border-radius: var(--round);
   padding: 14px 18px;
-}
-label {
-  display: grid;
-  gap: 6px;
-}
-input {
-  font: inherit;
-  font-size: var(--s20);
-  color: inherit;
-  background: var(--ground);
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  padding: 10px 12px;
 }
 .buttons {
   display: flex;

@@ -32,11 +32,18 @@ const place = (label: Schemas['LabelShown']) => ({
 })
 const editable = (label: Schemas['LabelShown']) => !props.fixed && label.field !== ''
 
+/** What stood there when it was pressed: Escape puts it back. */
+let before = ''
 async function edit(label: Schemas['LabelShown']) {
   if (!editable(label)) return
   editing.value = label
+  before = props.values?.[label.field] ?? ''
   await nextTick()
   input.value[0]?.select()
+}
+function forget() {
+  if (editing.value) emit('edit', editing.value.field, before)
+  leave()
 }
 function leave() {
   editing.value = null
@@ -89,7 +96,7 @@ function leave() {
         maxlength="60"
         @input="emit('edit', editing.field, ($event.target as HTMLInputElement).value)"
         @keydown.enter="leave"
-        @keydown.esc="leave"
+        @keydown.esc="forget"
         @blur="leave"
       />
       <p v-if="errors?.[editing.field]" class="field-error">{{ errors[editing.field]?.message }}</p>

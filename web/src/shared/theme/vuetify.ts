@@ -1,7 +1,9 @@
+import { mdiCheckboxBlankOutline, mdiCheckboxMarked, mdiMenuDown } from '@mdi/js'
 import { createVuetify } from 'vuetify'
 import { VApp } from 'vuetify/components/VApp'
 import { VBtn } from 'vuetify/components/VBtn'
 import { VTextField } from 'vuetify/components/VTextField'
+import { mdi } from 'vuetify/iconsets/mdi-svg'
 
 /** The two themes; theme.css holds the same colours for what is not a library component. */
 const shell = {
@@ -35,13 +37,20 @@ const deep = {
   variables: { 'medium-emphasis-opacity': 0.8 },
 }
 
+/** Of the library's many, those that the controls here show. */
+const ICONS = { dropdown: mdiMenuDown, checkboxOn: mdiCheckboxMarked, checkboxOff: mdiCheckboxBlankOutline }
 const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce
 
 export const vuetify = createVuetify({
   components: { VApp, VBtn, VTextField },
+  // What is done in passing: a button that reads like a word of its line.
+  aliases: { PlainBtn: VBtn },
+  icons: { defaultSet: 'mdi', sets: { mdi }, aliases: ICONS },
   theme: { defaultTheme: 'shell', themes: { shell, deep }, cspNonce: nonce },
   defaults: {
     VBtn: { variant: 'flat', ripple: false, class: 'btn' },
+    PlainBtn: { variant: 'text', ripple: false, class: 'plain' },
+    VCheckbox: { density: 'compact', hideDetails: true, color: 'primary' },
     VSelect: { variant: 'outlined', hideDetails: 'auto', density: 'comfortable', color: 'primary' },
     VTextField: { variant: 'outlined', hideDetails: 'auto', density: 'comfortable', color: 'primary' },
   },

@@ -1,0 +1,84 @@
+"""In the real page: a key to its painted answer, on the plan of the demo's largest job; the acts of ten jobs."""
+
+from __future__ import annotations
+
+import json
+import os
+from pathlib import Path
+from statistics import median
+
+from playwright.sync_api import Browser, Page, sync_playwright
+
+from benchmarks.speed import LiveServer
+from tests.browser.base import FLAGS, LAUNCH_MS
+from tests.browser.ten_jobs import TEN, Hand, bring_to_the_sheet
+
+KEYS = 100
+WARM_UP = 10
+WANTED_MS = 50
+
+#: From the key going down until the frame that shows what changed on the drawing is handed over.
+WATCH = """() => {
+  window.painted = []
+  let down = 0
+  document.addEventListener('keydown', () => { down = performance.now() }, true)
+  const channel = new MessageChannel()
+  channel.port1.onmessage = () => { if (down) { window.painted.push(performance.now() - down); down = 0 } }
+  new MutationObserver(() => requestAnimationFrame(() => channel.port2.postMessage(0)))
+    .observe(document.querySelector('.sheet'), { subtree: true, childList: true, characterData: true })
+}"""
+
+
+def _typed(page: Page) -> list[float]:
+    """Types another last digit of the overall length, again and again; milliseconds to each painted answer."""
+    page.get_by_role("button", name="Sections", exact=True).click()
+    field = page.get_by_role("textbox", name="Overall length", exact=True)
+    field.fill("42.1")
+    page.wait_for_timeout(300)
+    page.evaluate(WATCH)
+    for number in range(KEYS + WARM_UP):
+        field.press("Backspace" if number % 2 else str(1 + number // 2 % 9))
+        page.wait_for_function("n => window.painted.length > n", arg=number)
+        page.wait_for_timeout(20)
+    painted: list[float] = page.evaluate("() => window.painted")
+    return painted[WARM_UP:]
+
+
+def _acts(browser: Browser, address: str) -> dict[str, float]:
+    """The most acts, and the most seconds by the keystroke-level model, from the opened page to a set-up sheet."""
+    hands = []
+    for job in TEN:
+        hand = Hand(browser.new_page(base_url=address))
+        bring_to_the_sheet(hand, job)
+        hands.append(hand)
+        hand.page.close()
+    return {
+        "most_acts": max(hand.acts for hand in hands),
+        "most_seconds": round(max(hand.seconds for hand in hands), 1),
+    }
+
+
+def in_the_browser(root: Path) -> dict[str, float]:
+    """Milliseconds to paint: median, 95th of 100, how many in time; and the acts that ten jobs take."""
+    server = LiveServer(root)
+    try:
+        jobs = json.loads(server.get("/api/jobs"))["jobs"]
+        largest = max(jobs, key=lambda job: len(server.get(f"/api/jobs/{job['id']}")))
+        with sync_playwright() as playwright:
+            browser = playwright.chromium.launch(
+                executable_path=os.environ.get("CONCH_CHROMIUM", "/usr/bin/chromium"), args=FLAGS, timeout=LAUNCH_MS
+            )
+            page = browser.new_page(viewport={"width": 1280, "height": 800})
+            address = f"http://127.0.0.1:{server.connection.port}"
+            page.goto(f"{address}/jobs/{largest['id']}")
+            times = sorted(_typed(page))
+            acts = _acts(browser, address)
+            browser.close()
+    finally:
+        server.stop()
+    return {
+        "key_to_paint_ms": round(median(times), 1),
+        "key_to_paint_95_ms": round(times[int(len(times) * 0.95) - 1], 1),
+        "keys_painted_in_time": sum(time <= WANTED_MS for time in times),
+        **acts,
+    }

@@ -1,0 +1,61 @@
+"""What a job made: its pieces, how each die stood when it cut well, what went wrong."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from django.db.models import Count, Q
+
+from server.jobs.models import Entry, GaugingRow, Job, PieceRow
+from server.logbook.dies import DieDid, told
+from server.logbook.search import SHOWN, LogEntry, entry_shown, failing
+
+MOST = 12
+"""Troubles that are told, the first of the job."""
+_WRONG = ("scrap", "accept", "note", "zero-lost")
+
+
+@dataclass(frozen=True)
+class PartMade:
+    """A part by its id: pieces good and scrapped, and how many threads were gauged."""
+
+    part: str
+    good: int
+    scrapped: int
+    gauged: int
+
+
+@dataclass(frozen=True)
+class JobMade:
+    """What came of a job: `dies` tell how each die stood when it last cut well, `troubles` what went wrong, in order.
+
+    `more` when more went wrong than is told.
+    """
+
+    parts: tuple[PartMade, ...]
+    dies: tuple[DieDid, ...]
+    troubles: tuple[LogEntry, ...]
+    more: bool
+
+
+def _parts(job: Job) -> tuple[PartMade, ...]:
+    good, bad = Count("pk", filter=Q(good=True)), Count("pk", filter=Q(good=False))
+    pieces = PieceRow.objects.filter(job=job).values("part").annotate(good_ones=good, bad_ones=bad).order_by("part")
+    gauged = dict(GaugingRow.objects.filter(job=job).values_list("part").annotate(Count("pk")))
+    return tuple(PartMade(row["part"], row["good_ones"], row["bad_ones"], gauged.get(row["part"], 0)) for row in pieces)
+
+
+def _dies(job: Job) -> tuple[DieDid, ...]:
+    """The last gauging that passed of each thread of each part."""
+    passed = GaugingRow.objects.filter(job=job).exclude(verdict__in=failing())
+    latest = {(row.part, row.step): row for row in passed.select_related("job", "entry").order_by("entry")}
+    return told(latest.values())
+
+
+def job_made(job: Job) -> JobMade:
+    """What came of `job`, from the rows that are kept of it."""
+    live = Entry.objects.filter(job=job, undone_at=None)
+    wrong = live.filter(Q(kind__in=_WRONG) | Q(kind="verdict", word__in=failing())).order_by("pk")
+    rows = list(wrong.values(*SHOWN)[: MOST + 1])
+    titles = {job.pk: job.title}
+    return JobMade(_parts(job), _dies(job), tuple(entry_shown(row, titles) for row in rows[:MOST]), len(rows) > MOST)

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+
+import { ask, type Bench, client } from '@/shared/api/client'
+import DieStory from '@/shared/jobs/DieStory.vue'
+import PartDrawing from '@/shared/drawing/PartDrawing.vue'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** A finished batch: what was made, how the die stood when it cut well, what went wrong. */
+const props = defineProps<{ id: number; bench: Bench }>()
+const { text } = useUnits()
+const { data: made } = useQuery({
+  queryKey: computed(() => ['made', props.id, props.bench.last]),
+  queryFn: () => ask(client.GET('/api/log/jobs/{job_id}', { params: { path: { job_id: props.id } } })),
+})
+const parts = computed(() =>
+  props.bench.parts.map((part) => ({ ...part, ...made.value?.parts.find((one) => one.part === part.id) })),
+)
+const good = computed(() => props.bench.parts.reduce((sum, part) => sum + part.good, 0))
+const wanted = computed(() => props.bench.parts.reduce((sum, part) => sum + part.quantity, 0))
+</script>
+
+<template>
+  <section class="made" aria-label="What was made">
+    <h1>
+      <span class="big">{{ good }} of {{ wanted }}</span> made
+    </h1>
+    <div class="middle">
+      <div class="told">
+        <ul class="parts">
+          <li v-for="part in parts" :key="part.id">
+            <b v-if="parts.length > 1">{{ part.name }}:</b>
+            {{ part.good }} good<template v-if="part.scrapped">, {{ part.scrapped }} scrapped</template>,
+            {{ part.gauged ? `${part.gauged} gauged` : 'none gauged' }}
+          </li>
+        </ul>
+        <template v-if="made?.dies.length">
+          <h2>How the die stood when it cut well</h2>
+          <DieStory :dies="made.dies" />
+        </template>
+        <template v-if="made">
+          <h2>What went wrong</h2>
+          <p v-if="!made.troubles.length" class="good">✓ Nothing was recorded.</p>
+          <ol v-else>
+            <li v-for="trouble in made.troubles" :key="trouble.id">
+              <span class="muted small"
+                >{{ trouble.part ? `${trouble.part}, ` : '' }}piece {{ trouble.piece }},
+                {{ trouble.step }}</span
+              >
+              {{ trouble.what }}
+              <b v-if="trouble.reading" class="fig">{{ text(trouble.reading) }}</b>
+              <strong>{{ trouble.said }}</strong>
+            </li>
+          </ol>
+          <p v-if="made.more">
+            <router-link :to="{ name: 'log' }">The rest is in the log</router-link>
+          </p>
+        </template>
+      </div>
+      <PartDrawing :sheet="bench.drawing" fixed />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.made {
+  display: grid;
+  gap: 18px;
+}
+.big {
+  font-size: var(--s44);
+}
+.middle {
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+  gap: 16px 32px;
+  align-items: start;
+}
+.told {
+  display: grid;
+  gap: 10px;
+}
+h2 {
+  font-size: var(--s20);
+  margin-top: 8px;
+}
+ol li {
+  padding: 5px 0;
+  border-bottom: 1px solid var(--line);
+}
+.good {
+  color: var(--good);
+}
+@media (max-width: 900px) {
+  .middle {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,43 @@
+import type { JobDocument } from '@/shared/api/client'
+import { LINES } from '@/features/plan/facts'
+import { namesOf, ownerOf } from '@/features/plan/parts'
+
+type Tree = Record<string, unknown>
+const isTree = (value: unknown): value is Tree => typeof value === 'object' && value !== null
+
+/** Where two documents differ first; a list that grew or shrank differs as a whole. */
+function firstDifference(before: unknown, after: unknown, path: string): string | null {
+  if (JSON.stringify(before) === JSON.stringify(after)) return null
+  if (!isTree(before) || !isTree(after)) return path
+  if (Array.isArray(before) && Array.isArray(after) && before.length !== after.length) return path
+  for (const key of new Set([...Object.keys(before), ...Object.keys(after)])) {
+    const inside = firstDifference(before[key], after[key], path ? `${path}.${key}` : key)
+    if (inside !== null) return inside
+  }
+  return path
+}
+
+const FACTS = new Map(
+  LINES.flatMap((line) => line.facts).map((fact) => [fact.field, fact.label.toLowerCase()]),
+)
+const WHOLE: Record<string, string> = {
+  title: 'title',
+  others: 'the parts of the job',
+  hazards: 'what it is part of',
+  'part.name': 'name of the part',
+  'part.overall_length': 'overall length',
+  'part.sections': 'the sections',
+  'part.bores': 'the holes',
+}
+
+/** What was changed between two documents, in the words of its field: "section 2, length". */
+export function changeName(before: JobDocument, after: JobDocument): string {
+  const path = firstDifference(before, after, '')
+  if (path === null) return ''
+  const { part, field } = ownerOf(path)
+  const row = /^part\.(sections|bores)\.(\d+)\.(\w+)$/.exec(field)
+  const name = row
+    ? `${row[1] === 'bores' ? 'hole' : 'section'} ${Number(row[2]) + 1}, ${(row[3] ?? '').replace('_', ' ')}`
+    : (FACTS.get(field) ?? WHOLE[field] ?? 'the last change')
+  return part > 1 ? `${namesOf(after)[part - 1] ?? ''}: ${name}` : name
+}

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import type { Schemas } from '@/shared/api/client'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** What dies did, a line each: how the die stood, the blank, what the nut said, for which piece of which job. */
+defineProps<{ dies: Schemas['DieDid'][]; withJob?: boolean }>()
+const { text } = useUnits()
+const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' })
+</script>
+
+<template>
+  <ul class="dies">
+    <li v-for="die in dies" :key="`${die.at}${die.thread}`">
+      <strong v-if="!withJob" class="fig">{{ die.thread }}</strong>
+      <strong>{{ die.setting }}</strong>
+      <span v-if="die.blank"
+        >blank <b class="fig">{{ text(die.blank) }}</b></span
+      >
+      <span :class="die.passes ? 'passes' : 'fails'">{{ die.passes ? '✓' : '✗' }} {{ die.said }}</span>
+      <span class="muted small">
+        {{ die.metal }}, piece {{ die.piece
+        }}<template v-if="withJob">
+          of
+          <router-link :to="{ name: 'plan', params: { id: die.job_id } }">{{
+            die.job
+          }}</router-link></template
+        >, {{ day.format(new Date(die.at)) }}
+      </span>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.dies {
+  display: grid;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  align-items: baseline;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--line);
+}
+.passes {
+  color: var(--good);
+}
+.fails {
+  color: var(--stop);
+}
+</style>
