@@ -19,7 +19,7 @@ class Caution:
 
 
 KEY_OUT = Caution(
-    "chuck-key", "Key out of the chuck; no gloves, loose sleeves or rings.", "A turning chuck takes hold of them."
+    "chuck-key", "Key out of the chuck; no gloves, loose sleeves or rings.", "A turning chuck grabs them."
 )
 STOP_TO_MEASURE = Caution("stop-to-measure", "Stop the spindle before you measure.", "A caliper on turning work grabs.")
 BLADE = Caution(
@@ -100,7 +100,7 @@ KNURL = Caution(
     "Knurling wheels pull in what touches them.",
 )
 RUNS_LONG = Caution(
-    "long-bar", "Bar that stands out of the spindle's rear end wants a steady tube, or be cut shorter.", "It whips."
+    "long-bar", "Bar that sticks out of the back of the spindle needs a steady tube; or cut it shorter.", "It whips."
 )
 HAZARD_NAMES: dict[Hazard, str] = {
     "pressure": "air or gas under pressure",
@@ -136,7 +136,7 @@ HAZARD_CAUTIONS: dict[Hazard, Caution] = {
     "guard": Caution(
         "guard",
         "A guard or safety stop: it must hold as the machine's maker meant it. Local codes decide; have it checked.",
-        "Whoever trusts the guard does not look.",
+        "People trust a guard and stop looking.",
     ),
 }
 """Use in which others decide: said on the plan, and to be read before the bench goes on."""

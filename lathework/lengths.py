@@ -105,7 +105,7 @@ def _term(typed: str, unit: LengthUnit, field: str) -> Length:
 
 def _one(typed: str, unit: LengthUnit, field: str) -> Length:
     if not typed:
-        raise InputError("not-a-length", field, f"A sum lacks one of its lengths. {HOW}")
+        raise InputError("not-a-length", field, f"A sum is missing one of its lengths. {HOW}")
     drill = gauge_drills().get(typed.upper())
     if drill is not None:
         return Length(drill.diameter, "in", typed)

@@ -110,6 +110,7 @@ class BenchShown:
     opened_eighths: float
     unread: tuple[Caution, ...]
     zero: str
+    asks_keeping: bool
     outdated: BothUnits | None
     drawing: SheetShown
 
@@ -182,6 +183,7 @@ def bench_shown(whole: Progress) -> BenchShown:
         opened_eighths=whole.opened_eighths,
         unread=now.unread,
         zero=now.zero,
+        asks_keeping=now.asks_keeping,
         outdated=now.outdated,
         drawing=sheet_shown(_drawing(now)),
     )

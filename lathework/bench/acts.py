@@ -12,6 +12,8 @@ from lathework.planning.operation import Operation
 
 _GROWN_MM = 0.1
 """Millimetres over the last reading past which metal would have to come back (practice)."""
+KEEPS = ("kept", "each")
+"""How a lathe's tools keep their zero: while another is in, or not."""
 LEAST_SHARE, MOST_SHARE, MOST_OVER_MM = 0.5, 1.05, 0.2
 """What a reading may be: at least this share of the aim, at most this share of the bar and a little over it, in
 millimetres; past either a digit slipped (practice)."""
@@ -68,11 +70,16 @@ def read_entry(now: Bench) -> Entry:
     return Entry("read", now.piece, "", word=" ".join(caution.code for caution in now.unread))
 
 
-def zero_entry(now: Bench, *, lost: bool) -> Entry:
-    """The tool of the step was touched off, or every zero was `lost`. Raises InputError on "zero"."""
+def zero_entry(now: Bench, *, lost: bool, keeps: str = "") -> Entry:
+    """The tool of the step was touched off, or every zero was `lost`; `keeps` is how this lathe's tools keep theirs.
+
+    Raises InputError on "zero" or "keeps".
+    """
+    if keeps and keeps not in KEEPS:
+        raise InputError("unknown-choice", "keeps", "Choose whether the zero of a tool stays.", KEEPS)
     if now.step is None or (not lost and not now.zero):
         raise InputError("not-asked", "zero", "This step asks for no zero.")
-    return Entry("zero-lost" if lost else "zero", now.piece, now.step.key)
+    return Entry("zero-lost" if lost else "zero", now.piece, now.step.key, word=keeps)
 
 
 def again_entry(now: Bench, step: str) -> Entry:

@@ -48,6 +48,7 @@ class Bench:
     opened: Mapping[str, float]
     unread: tuple[Caution, ...]
     zero: str
+    asks_keeping: bool
     outdated: BothUnits | None
 
     @property
@@ -106,6 +107,11 @@ def _current(plan: Plan, tally: Tally) -> Operation | None:
     return next(step for step in plan.operations if step.key not in tally.done)
 
 
+def _stands(tally: Tally, step: str, keeping: str) -> bool:
+    """Whether the zero of a step's tool was found and still stands: at the next piece only where tools keep theirs."""
+    return step in tally.zeroed and (keeping != "each" or tally.zeroed[step] == tally.piece)
+
+
 def bench(plan: Plan, folded: Tally) -> Bench:
     """Where the part of `plan` stands after what was folded into a tally."""
     tally = _settled(plan, folded)
@@ -115,6 +121,7 @@ def bench(plan: Plan, folded: Tally) -> Bench:
     said = tally.verdicts.get(key) if thread else None
     verdict = next((v for v in VERDICTS if v == said), None)
     outdated = tally.outdated.get(key)
+    keeping = plan.job.setup.tools if plan.job.setup.tools != "unsaid" else tally.keeping or "unsaid"
     return Bench(
         plan=plan,
         piece=tally.piece,
@@ -132,7 +139,8 @@ def bench(plan: Plan, folded: Tally) -> Bench:
         die=step.thread.designation if step and step.thread else plan.job.part.thread.designation,
         opened=tally.opened,
         unread=tuple(HAZARD_CAUTIONS[h] for h in plan.job.hazards if h not in tally.read) if step else (),
-        zero=step.zero if step is not None and key not in tally.zeroed else "",
+        zero=step.zero if step is not None and not _stands(tally, key, keeping) else "",
+        asks_keeping=keeping == "unsaid",
         outdated=outdated_words(outdated, step) if outdated and step else None,
     )
 

@@ -87,7 +87,8 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
         case "setting":
             tally.adjusted.add(entry.step)
         case "zero":
-            tally.zeroed.add(entry.step)
+            tally.zeroed[entry.step] = entry.piece
+            tally.keeping = entry.word or tally.keeping
         case _:
             tally.done.add(entry.step)
 

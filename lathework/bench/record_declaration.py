@@ -64,7 +64,7 @@ ENTRY = Group(
         "value_mm": _number("reading: the diameter in millimetres"),
         "dialled_mm": _number("reading: what had been dialled on the diameter before it"),
         "word": _line(
-            "verdict: its code; setting: open or close; read: the hazards, with spaces between",
+            "verdict: its code; setting: open or close; zero: kept, each or nothing; read: the hazards, with spaces",
             LONGEST_WORD,
         ),
         "eighths": _number("setting: eighths of a turn of the middle screw"),

@@ -37,7 +37,8 @@ class Tally:
     """The piece in hand and what is finished, of one part.
 
     `opened` are the eighths by which a die was opened, by the thread it cuts: one die serves both ends of a stud.
-    `zeroed` are the steps whose tool has found its zero: it stands from piece to piece until it is lost. `blanks` are
+    `zeroed` are the steps whose tool has found its zero, and the piece it was found for; `keeping` is what was said of
+    how this lathe's tools keep theirs ("kept", "each"), "" for nothing. `blanks` are
     the last readings of the piece's thread blanks, by what they are a blank of.
     """
 
@@ -54,7 +55,8 @@ class Tally:
     passes: dict[str, list[PassMade]] = field(default_factory=dict)
     opened: dict[str, float] = field(default_factory=dict)
     read: set[str] = field(default_factory=set)
-    zeroed: set[str] = field(default_factory=set)
+    zeroed: dict[str, int] = field(default_factory=dict)
+    keeping: str = ""
 
     def next_piece(self, *, good: bool) -> None:
         """Take up the next piece."""
@@ -67,7 +69,7 @@ class Tally:
     def kept(self) -> dict[str, Any]:
         """As plain values, to be stored."""
         told = asdict(self)
-        return told | {name: sorted(told[name]) for name in ("done", "adjusted", "read", "zeroed")}
+        return told | {name: sorted(told[name]) for name in ("done", "adjusted", "read")}
 
 
 def tally_of(kept: Mapping[str, Any]) -> Tally:
@@ -75,7 +77,7 @@ def tally_of(kept: Mapping[str, Any]) -> Tally:
     told = dict(kept)
     return Tally(
         **told
-        | {name: set(told[name]) for name in ("done", "adjusted", "read", "zeroed")}
+        | {name: set(told[name]) for name in ("done", "adjusted", "read")}
         | {"readings": {step: [Reading(**one) for one in rows] for step, rows in told["readings"].items()}}
         | {"passes": {step: [PassMade(**one) for one in rows] for step, rows in told["passes"].items()}}
         | {"outdated": {step: Outdated(**one) for step, one in told["outdated"].items()}}

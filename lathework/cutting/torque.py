@@ -17,8 +17,8 @@ ARM_MM = 150.0
 """From the axis to the hand on a die stock or a tommy bar (practice)."""
 HOLDS: tuple[tuple[float, str], ...] = (
     (2.0, "A knurled holder in the hand holds it."),
-    (8.0, "It wants a bar in the holder; a plain shank in a drill chuck slips: give it flats or a hexagon."),
-    (30.0, "It wants a long bar or a keyed holder; a drill chuck and a bare taper slip."),
+    (8.0, "It needs a bar in the holder; a plain shank in a drill chuck slips: give it flats or a hexagon."),
+    (30.0, "It needs a long bar or a keyed holder; a drill chuck and a bare taper slip."),
     (math.inf, "Keyed holder or single point: rough the thread out first, finish it with the die."),
 )
 """Torque of a die in N m up to which each will do (practice)."""

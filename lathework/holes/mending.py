@@ -127,7 +127,7 @@ def _insert(thread: Thread, rack: Sequence[Drill]) -> Mend:
         at_least[0] if at_least else None,
         _needs(major),
         thread.designation,
-        "keeps the screw, and is stronger than the old thread in soft metal; wants its own tap and driver",
+        "keeps the screw, and is stronger than the old thread in soft metal; needs its own tap and driver",
     )
 
 

@@ -91,7 +91,7 @@ def _breaking_load(thread: Thread, area: Figure, strength: float) -> Figure:
         SHEAR,
         (Given("stress area", area.value, area.unit), Given("bolt strength", strength, "N/mm²")),
         places=1,
-        note="A steady pull that breaks it: no working load. For lifting a rated part is bought.",
+        note="A steady pull that breaks it: no working load. For lifting, buy a rated part.",
     )
 
 

@@ -239,5 +239,5 @@ def next_step(ranking: Ranking, evidence: Evidence, owned: tuple[Instrument, ...
     if evidence.mate is None and "mates" not in owned:
         return Next(None, "No measurement would tell these apart: only the mating part can settle it.")
     return Next(
-        None, f"Nothing left to measure tells more: {first} is the likeliest. Only the mating part can settle it."
+        None, f"Nothing left to measure tells more: {first} is the most likely. Only the mating part can settle it."
     )

@@ -152,7 +152,9 @@ def _contradictions(reader: _Reader, evidence: Evidence) -> None:
         reader.fail("contradiction", "bore", "The bore is larger than the outside: they are not of one thread.")
     for measured, field in ((evidence.leaf, "pitch" if reader.text("pitch") else "tpi"), (evidence.counted, "over")):
         if measured is not None and widest is not None and measured.mm > widest / 2:
-            reader.fail("contradiction", field, "No thread of that diameter has so coarse a pitch: a unit slipped?")
+            reader.fail(
+                "contradiction", field, "No thread of that diameter has a pitch that coarse: is the unit right?"
+            )
     if len(pitches) == 2:
         apart = abs(pitches[0].mm - pitches[1].mm)
         if apart > 4 * (pitches[0].sigma_mm + pitches[1].sigma_mm):

@@ -9,7 +9,7 @@ from lathework.cutting.next_cut import DIALS
 from lathework.declared import Choice, Extent, Fixed, Group, Ident, Raw, Rows, Several, Share, Text, Whole
 from lathework.holes.depth import HIGHEST_PERCENT, LOWEST_PERCENT
 from lathework.identify.evidence import FIELDS
-from lathework.job.model import FINISHES, ORDERS, READOUTS, SUPPORTS
+from lathework.job.model import FINISHES, ORDERS, READOUTS, SUPPORTS, TOOL_ZEROS
 from lathework.lengths import Span
 from lathework.methods.die import HOLDERS
 from lathework.methods.reversing import MOUNTS
@@ -134,6 +134,7 @@ SETUP = Group(
             LONGEST_NOTE,
         ),
         "mount": Choice(MOUNTS, "unsaid", "how the chuck sits on the spindle"),
+        "tools": Choice(TOOL_ZEROS, "unsaid", "whether a tool's zero stands while another is in the tool post"),
     },
 )
 IDENTIFIED = Group(

@@ -109,6 +109,7 @@ def _setup(reader: JobReader) -> Setup | None:
     facts: dict[str, Any] = {
         "dial": reader.chosen("setup.dial"),
         "readout": reader.chosen("setup.readout"),
+        "tools": reader.chosen("setup.tools"),
         "lathe": reader.chosen("setup.lathe"),
         "run_down_turns": reader.share("setup.run_down", RUN_DOWN_TURNS),
         "groove_edge": reader.chosen("setup.groove_edge"),

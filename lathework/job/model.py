@@ -22,10 +22,12 @@ Finish = Literal["groove", "die-turned-round", "run-out"]
 Order = Literal["from-the-bar", "blanks-first"]
 Support = Literal["chuck", "centre"]
 Readout = Literal["readout", "stops"]
+ToolZeros = Literal["unsaid", "kept", "each"]
 FINISHES: tuple[Finish, ...] = get_args(Finish)
 ORDERS: tuple[Order, ...] = get_args(Order)
 SUPPORTS: tuple[Support, ...] = get_args(Support)
 READOUTS: tuple[Readout, ...] = get_args(Readout)
+TOOL_ZEROS: tuple[ToolZeros, ...] = get_args(ToolZeros)
 
 
 @dataclass(frozen=True, slots=True)
@@ -55,8 +57,8 @@ class Method:
 class Setup:
     """The lathe and its blades: its dial and readout, its weight, how far it runs on, which edges were touched off.
 
-    `mount` is how its chuck sits on the spindle. `run_down_turns` is how many turns the spindle makes after it is
-    switched off; `drills` names those owned, "" where nobody said.
+    `mount` is how its chuck sits on the spindle, `tools` how its tools keep their zero. `run_down_turns` is how many
+    turns the spindle makes after it is switched off; `drills` names those owned, "" where nobody said.
     """
 
     dial: Dial
@@ -69,6 +71,7 @@ class Setup:
     parting_edge: Edge
     drills: str = ""
     mount: Mount = "unsaid"
+    tools: ToolZeros = "unsaid"
 
 
 @dataclass(frozen=True, slots=True)

@@ -53,6 +53,11 @@ LATHES: Words = {
     "middling": ("middling lathe", "the metal's own cut"),
     "heavy": ("heavy lathe", "half as deep again"),
 }
+TOOL_ZEROS: Words = {
+    "unsaid": ("tool zeros: not said", "asked once at the bench"),
+    "kept": ("tools keep their zero", "touched off once: the readout keeps an offset for each tool"),
+    "each": ("each tool touched off when it goes in", "its zero is lost when another tool goes in"),
+}
 MOUNTS: Words = {
     "unsaid": ("chuck: not said", "taken for one that may unscrew in reverse"),
     "screwed": ("chuck screwed on", "unscrews when the spindle is reversed under load"),

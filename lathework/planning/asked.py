@@ -34,8 +34,11 @@ def _lathe(job: Job, *, outside: bool, inside: bool) -> Iterator[str]:
         yield "setup.mount"
 
 
-def asked(job: Job, notices: tuple[Notice, ...]) -> tuple[str, ...]:
-    """Fields of the document that concern this job, beside those that concern every one."""
+def asked(job: Job, notices: tuple[Notice, ...], *, blades: bool) -> tuple[str, ...]:
+    """Fields of the document that concern this job, beside those that concern every one.
+
+    `blades` where more than one tool of the tool post is set by its zero.
+    """
     outside = any(section.thread is not None for section in job.part.sections)
     inside = bool(job.part.bores)
     fields = [*_die(job)] if outside else []
@@ -43,6 +46,8 @@ def asked(job: Job, notices: tuple[Notice, ...]) -> tuple[str, ...]:
     fields += _lathe(job, outside=outside, inside=inside)
     if not job.part.stock.one_ended:
         fields += ["method.order", "part.stock.bar_length", "setup.parting_blade", "setup.parting_edge"]
+    if blades:
+        fields.append("setup.tools")
     if job.method.overruled or any(notice.code in HELD_OTHERWISE for notice in notices):
         fields.append("method.overruled")
     return tuple(fields)

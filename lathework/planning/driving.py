@@ -50,7 +50,7 @@ def why_by_hand(work: Work, thread: Thread, torque: Figure, slips_nm: float) -> 
     if torque.value > slips_nm:
         return f"takes {torque.value:.1f} N m, more than may slip under power"
     wanted = spindle_speed(work.job.material.thread_speed, thread.major_mm, name="speed").value
-    return f"wants {wanted:.0f} rev/min, slower than lathes commonly go" if wanted < SLOWEST else ""
+    return f"needs {wanted:.0f} rev/min, slower than lathes commonly go" if wanted < SLOWEST else ""
 
 
 def lighter(torque: Figure, share: float, tool: Tool, *, by_torque: bool) -> Figure:

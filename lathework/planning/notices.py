@@ -18,6 +18,7 @@ from lathework.planning.steps.threading import by_hand_because
 from lathework.planning.steps.turning import left_on
 from lathework.planning.work import ThreadWork, Work, in_mm
 
+PROOF = "Leave the pressure test to those licensed for it."
 SHORT_THREAD = 4.0
 """A groove that takes more than one part in so many of the thread's length is remarked on (practice)."""
 SUM_MM = 0.02
@@ -53,7 +54,7 @@ def _threads(work: Work) -> Iterator[Notice]:
             yield from _taper(work, number, found, found.taper)
         if found.thread.series == "G":
             name = found.thread.designation
-            text = f"{name} does not seal on its thread: a washer or ring does. Pressure is proved by those who may."
+            text = f"{name} does not seal on its thread: a washer or ring does. {PROOF}"
             yield Notice("pipe-thread", f"{field}.thread", text)
         for note in found.thread.notes:
             if note not in said:
@@ -83,7 +84,7 @@ def _taper(work: Work, number: int, thread_work: ThreadWork, taper: TaperBlank) 
             f"{name} has {told(useful, work.job.unit)} of useful thread{behind}: make it {told(wanted, work.job.unit)}."
         )
         yield Notice("taper-short", f"{field}.length", text)
-    text = f"{name} seals on its thread, with tape or compound. Pressure is proved by those who may."
+    text = f"{name} seals on its thread, with tape or compound. {PROOF}"
     yield Notice("pipe-thread", f"{field}.thread", text)
 
 

@@ -61,9 +61,9 @@ def _long(job: Job, ratio: float) -> Settled:
         text = f"{bar}: over {STEADY_RATIO:.0f} nothing hangs out unsupported. Sawn blanks, each end held short."
         return Settled("blanks-first", Notice("long-refused", "method.order", text))
     if job.method.overruled:
-        text = f"{bar}; parted off the bar all the same: {job.method.overruled}"
+        text = f"{bar}; parted off the bar anyway: {job.method.overruled}"
         return Settled("from-the-bar", Notice("long-overruled", "method.overruled", text))
-    text = f"{bar}, over {most}: sawn blanks, each end held short. To part it off the bar all the same, say why."
+    text = f"{bar}, over {most}: sawn blanks, each end held short. To part it off the bar anyway, say why."
     return Settled("blanks-first", Notice("long-part", "method.order", text))
 
 

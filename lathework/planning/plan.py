@@ -181,22 +181,24 @@ def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | No
     yield fitting.fit(work, ways[-1])
 
 
-def _zeroed(operations: Iterator[Operation | None]) -> tuple[Operation, ...]:
-    """The steps in order, each told which tool must find its zero anew."""
+def _zeroed(operations: Iterator[Operation | None], *, kept: bool) -> tuple[Operation, ...]:
+    """The steps in order, each told which tool must find its zero anew; `kept` where it stands while another is in."""
     out: list[Operation] = []
-    tool, moved, begun = "", False, False
+    tool, moved, begun, known = "", False, False, set[str]()
     for operation in operations:
         if operation is None:
             continue
         zero, moved = "", moved or operation.kind == "hold"
         # The blade goes back into the slot that it began.
         slot = operation.kind == "part-off" and begun
-        if operation.kind in _POSITIONED and (moved or operation.tool != tool) and not slot:
+        fresh = operation.tool not in known if kept else operation.tool != tool
+        if operation.kind in _POSITIONED and (moved or fresh) and not slot:
             why = "The work has moved" if moved else "New tool"
             zero = f"{why}: touch the {operation.edge} of the {operation.tool} on the face, and set Z 0 again."
         begun = begun or operation.kind == "part-begin"
         moved = moved and operation.kind not in (*_POSITIONED, "face")
         tool = operation.tool if operation.kind in _TOOLPOST else tool
+        known |= {operation.tool} if operation.kind in (*_POSITIONED, "face") else set()
         # Most stay as they were made.
         out.append(replace(operation, zero=zero) if zero else operation)
     return tuple(out)
@@ -232,7 +234,7 @@ def make_plan(job: Job) -> Plan:
     """Plan the first part of `job`: how it is held, its operations, bar and time, and what must be said about it."""
     work = work_out(job)
     ways = chuckings(work)
-    operations = _zeroed(_in_order(work, ways))
+    operations = _zeroed(_in_order(work, ways), kept=job.setup.tools == "kept")
     remarks = notices(work, ways)
     return Plan(
         work=work,
@@ -241,5 +243,5 @@ def make_plan(job: Job) -> Plan:
         batch=_batch(work, ways, operations),
         notices=remarks,
         cautions=work.hazards,
-        asks=asked(job, remarks),
+        asks=asked(job, remarks, blades=any(operation.zero for operation in operations)),
     )

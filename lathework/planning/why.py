@@ -9,7 +9,7 @@ from lathework.planning.operation import Operation
 WHY: Mapping[str, str] = {
     "saw": "A little is left for facing: a sawn end is neither square nor smooth.",
     "saw-off": "What was in the jaws is not part of the piece any more.",
-    "hold": "Work that stands out a short way is stiff: it turns true and does not chatter.",
+    "hold": "Work that sticks out only a little is stiff: it turns true and does not chatter.",
     "face": "Every length is measured from this face, so it must be flat, and the readout zero on it.",
     "centre": "Long work bends away from the tool; the centre holds up its free end.",
     "carry": "Long work bends away from the tool; the centre holds up its free end.",

@@ -60,6 +60,7 @@ STUD: dict[str, Any] = {
         "parting_edge": "left",
         "drills": "",
         "mount": "unsaid",
+        "tools": "unsaid",
     },
     "notes": "",
 }

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import unittest
+from dataclasses import replace
 from typing import Any
 
 from hypothesis import given, settings
@@ -281,6 +282,25 @@ class Zeros(unittest.TestCase):
             entry("zero-lost", step="groove:s1"),
         ]
         self.assertIn("touch", at(*entries).zero)
+
+    def test_where_tools_lose_their_zero_each_piece_asks_again(self) -> None:
+        """Asked once: what is said of the lathe holds for every tool of the job that comes after it."""
+        before = done("face:right", "turn:s1")
+        self.assertTrue(at(*before).asks_keeping)
+        first = [*before, replace(entry("zero", step="groove:s1"), word="each")]
+        self.assertEqual((at(*first).zero, at(*first).asks_keeping), ("", False))
+        next_piece = [*first, *done(*STEPS[2:]), *done("face:right", "turn:s1", piece=2)]
+        self.assertIn("left edge of the grooving blade", at(*next_piece).zero)
+        kept = [*before, replace(entry("zero", step="groove:s1"), word="kept"), *next_piece[3:]]
+        self.assertEqual((at(*kept).zero, at(*kept).asks_keeping), ("", False))
+
+    def test_what_the_job_says_of_its_lathe_is_not_asked(self) -> None:
+        """Knife, grooving blade, knife, parting blade: a readout with offsets asks for each blade once."""
+        said = plan({"setup.tools": "kept"})
+        self.assertFalse(at(*done("face:right", "turn:s1"), made=said).asks_keeping)
+        each = {step.tool for step in plan({"setup.tools": "each"}).operations if step.zero}
+        asked = [step.tool for step in said.operations if step.zero]
+        self.assertEqual(sorted(asked), sorted(each))
 
     def test_the_tool_that_faced_needs_none(self) -> None:
         self.assertEqual(at(*done("face:right")).zero, "")

@@ -15,6 +15,7 @@ from lathework.job.declaration import METHOD, SETUP
 from lathework.job.document import read_document
 from lathework.job.starts import OF_THE_JOB, Typed, check_start, new_document, of_the_shop
 from lathework.planning.plan import make_plan
+from lathework.tests.samples import step
 
 STUD = Typed(
     start="stud",
@@ -100,6 +101,15 @@ class Starts(unittest.TestCase):
         typed = replace(STUD, start="bolt", stock="3/8", present="4", threaded="1/2")
         stock = new_document(typed, None, None)["part"]["stock"]
         self.assertEqual((stock["form"], stock["bar_length"]), ("bolt", "4"))
+
+    def test_what_is_sawn_off_a_bolt_is_said(self) -> None:
+        """4 in less 2 wanted leaves 2 to go, a little of it by facing."""
+        typed = replace(STUD, start="bolt", stock="3/8", present="4", threaded="1/2")
+        saw = step(make_plan(read_document(new_document(typed, None, None)).parts[0]), "saw")
+        off, facing = saw.figures["off"], saw.figures["length"].value - 2
+        self.assertAlmostEqual(off.value, 2 - facing, places=3)
+        self.assertTrue(0 < facing < 0.04)
+        self.assertIn("comes off", saw.sentence)
 
     def test_a_bolt_is_never_made_longer(self) -> None:
         typed = replace(STUD, start="bolt", stock="3/8", present="1-3/4", threaded="1/2")

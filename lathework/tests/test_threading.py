@@ -219,3 +219,21 @@ class TaperThreads(unittest.TestCase):
     def test_a_taper_hole_is_not_cut_outside(self) -> None:
         with self.assertRaises(InvalidDocument):
             spout("Rc1/2")
+
+
+class BothEndsStart(unittest.TestCase):
+    def test_a_screw_threaded_all_along_takes_a_nut_from_either_end(self) -> None:
+        """ASME B1.1, 3/8-16: the root lies at 0.2992 in or less; each end is chamfered below it, sawn and faced too."""
+        made = plan(
+            {
+                "part.sections": [section("thread", "2", thread="3/8-16")],
+                "part.stock.across": "3/8",
+                "part.overall_length": "2",
+            }
+        )
+        ends = {step.chucking: step.cut for step in made.operations if step.cut is not None and step.cut.slope}
+        self.assertEqual(len(ends), 2)
+        for cut in ends.values():
+            assert cut is not None
+            self.assertLess(cut.inner_mm / 25.4, 0.2992)
+            self.assertAlmostEqual(cut.right_mm, 0.0)

@@ -94,7 +94,7 @@ class EntryIn(SawIn):
     """One thing to record. `step` is the key of the one in hand on the screen, "" when every piece was made.
 
     `unit` is that of a bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
-    the id of the part to turn to.
+    the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in.
     """
 
     step: str
@@ -105,6 +105,7 @@ class EntryIn(SawIn):
     reason: str = ""
     again: str = ""
     part: str = ""
+    keeps: Literal["", "kept", "each"] = ""
 
 
 class ReasonIn(SawIn):

@@ -57,6 +57,7 @@ class Choices:
     lathes: tuple[ChoiceShown, ...]
     edges: tuple[ChoiceShown, ...]
     mounts: tuple[ChoiceShown, ...]
+    tool_zeros: tuple[ChoiceShown, ...]
     mouths: tuple[ChoiceShown, ...]
     tappings: tuple[ChoiceShown, ...]
     cutters: tuple[ChoiceShown, ...]
@@ -123,6 +124,7 @@ def choices(request: HttpRequest) -> HttpResponse:
             lathes=_choices(words.LATHES),
             edges=_choices(words.EDGES),
             mounts=_choices(words.MOUNTS),
+            tool_zeros=_choices(words.TOOL_ZEROS),
             mouths=_choices(words.MOUTHS),
             tappings=_choices(words.TAPPINGS),
             cutters=_choices(words.CUTTERS),

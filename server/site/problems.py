@@ -134,7 +134,7 @@ def register_problems(api: NinjaAPI) -> None:
 
     @api.exception_handler(Http404)
     def _missing(request: HttpRequest, error: Http404) -> HttpResponse:
-        return problem(404, "not-found", "There is no such job here.")
+        return problem(404, "not-found", "There is no job at this address.")
 
     @api.exception_handler(Conflict)
     def _conflict(request: HttpRequest, error: Conflict) -> HttpResponse:

@@ -8,54 +8,9 @@ from playwright.sync_api import expect
 
 from tests.browser.base import BrowserCase
 
-PAGES = (
-    "/",
-    "/jobs/2",
-    "/jobs/10",
-    "/jobs/9?part=3",
-    "/jobs/9/bench",
-    "/jobs/2/bench",
-    "/new?as=sample",
-    "/new?as=repair",
-    "/threads",
-    "/threads?q=3/8-16&over=M10",
-    "/threads?q=R1/2",
-    "/identify",
-    "/log",
-)
-#: What holds more than it shows: fields narrower than their words, boxes one would have to scroll sideways.
-CUT_OFF = """() => [...document.querySelectorAll("main *")]
-  .filter(e => e.clientWidth > 1 && e.scrollWidth > e.clientWidth + 1)
-  .filter(e => e.matches("input, textarea") || getComputedStyle(e).overflowX !== "visible")
-  .map(e => `${e.tagName} ${e.value ?? e.innerText}`.slice(0, 80))"""
-
 
 class Tablet(BrowserCase):
     size: ClassVar[tuple[int, int]] = (820, 1180)
-
-    def test_nothing_runs_off_the_side(self) -> None:
-        for wide in (self.size[0], 390):
-            self.page.set_viewport_size({"width": wide, "height": self.size[1]})
-            for address in PAGES:
-                with self.subTest(address=address, wide=wide):
-                    self.page.goto(address)
-                    self.page.wait_for_load_state("networkidle")
-                    width = self.page.evaluate("document.documentElement.scrollWidth")
-                    self.assertLessEqual(width, wide)
-
-    def test_nothing_is_cut_off(self) -> None:
-        """Figures, notes and tables are whole, in the unit with the longer figures, on tablet and desk."""
-        self.page.goto("/")
-        self.page.get_by_role("button", name="mm", exact=True).click()
-        for wide in (self.size[0], 1280):
-            self.page.set_viewport_size({"width": wide, "height": self.size[1]})
-            for address in (*PAGES, "/jobs/8", "/threads?q=1-1/4-12"):
-                with self.subTest(address=address, wide=wide):
-                    self.page.goto(address)
-                    self.page.wait_for_load_state("networkidle")
-                    expect(self.page.locator("main")).not_to_be_empty()
-                    self.page.evaluate("document.querySelectorAll('details').forEach(one => { one.open = true })")
-                    self.assertEqual(self.page.evaluate(CUT_OFF), [])
 
     def test_the_views_are_a_thumb_away(self) -> None:
         self.page.goto("/")

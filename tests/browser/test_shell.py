@@ -6,50 +6,13 @@ import json
 import urllib.request
 from pathlib import Path
 
-from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import expect
 
 from tests.browser.base import BrowserCase
 
-PAGES = (
-    "/",
-    "/jobs/2",
-    "/jobs/2/bench",
-    "/jobs/4/bench",
-    "/new?as=plug",
-    "/new?as=repair",
-    "/log",
-    "/threads",
-    "/threads?q=1/4-20&over=M6",
-    "/threads?q=R1/2",
-    "/identify",
-)
-
 
 class Shell(BrowserCase):
     """Every view of the demo."""
-
-    def visit(self, address: str, theme: str) -> None:
-        self.page.goto("/")
-        self.page.evaluate(
-            "t => { localStorage.setItem('conch.theme.desk', JSON.stringify(t));"
-            " localStorage.setItem('conch.theme.bench', JSON.stringify(t)) }",
-            theme,
-        )
-        self.page.goto(address)
-        self.page.wait_for_load_state("networkidle")
-
-    def test_every_view_is_accessible_in_both_themes(self) -> None:
-        """axe-core, WCAG 2 A and AA: names, roles, contrast."""
-        axe = Axe()
-        options = {"runOnly": ["wcag2a", "wcag2aa", "wcag21aa"]}
-        for theme in ("shell", "deep"):
-            for address in PAGES:
-                with self.subTest(theme=theme, address=address):
-                    self.visit(address, theme)
-                    found = axe.run(self.page, options=options)
-                    told = [(v["id"], [n["html"][:120] for n in v["nodes"]][:4]) for v in found.response["violations"]]
-                    self.assertEqual(told, [])
 
     def test_the_bench_is_dark_and_the_desk_light_until_chosen(self) -> None:
         page = self.page

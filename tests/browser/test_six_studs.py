@@ -49,10 +49,10 @@ class SixStuds(BrowserCase):
         # Five diameters are sawn, unless somebody says why not.
         expect(page.get_by_role("button", name="Saw the blank")).to_be_visible()
         self.open_facts("Method")
-        reason = page.get_by_role("textbox", name="Why it is held as chosen all the same")
+        reason = page.get_by_role("textbox", name="Why hold it this way anyway")
         reason.fill("six from one bar")
         reason.press("Enter")
-        expect(page.get_by_text("parted off the bar all the same: six from one bar")).to_be_visible()
+        expect(page.get_by_text("parted off the bar anyway: six from one bar")).to_be_visible()
         page.get_by_role("button", name="Part off").click()
         # Parting a 2.5 in piece with a 3/32 in blade: the left edge stands at 2.5 + 0.09375.
         expect(page.get_by_role("region", name="Part off")).to_contain_text("Z −2.5938 in")

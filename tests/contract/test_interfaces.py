@@ -24,7 +24,7 @@ from lathework.errors import InvalidDocument
 from lathework.job import document as reader
 from lathework.job import words
 from lathework.job.declaration import BORE, METHOD, SECTION, SETUP, STOCK
-from lathework.job.model import FINISHES, ORDERS, READOUTS, SUPPORTS, Method, Setup
+from lathework.job.model import FINISHES, ORDERS, READOUTS, SUPPORTS, TOOL_ZEROS, Method, Setup
 from lathework.methods.die import HOLDERS
 from lathework.methods.reversing import MOUNTS
 from lathework.methods.tap import TAPPINGS
@@ -76,6 +76,7 @@ class JobSchema(unittest.TestCase):
             (words.READOUTS, READOUTS),
             (words.LATHES, LATHES),
             (words.MOUNTS, MOUNTS),
+            (words.TOOL_ZEROS, TOOL_ZEROS),
             (words.EDGES, EDGES),
             (words.MOUTHS, MOUTHS),
             (words.CUTTERS, CUTTERS),

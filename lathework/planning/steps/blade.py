@@ -230,7 +230,7 @@ def mill_flats(work: Work, chucking: Chucking, placed: Placed, grip: Grip) -> Op
         edge="",
         cautions=(cautions.MILLING,),
         notes=(
-            "Measure after the second, opposite flat, and mend the depth by half of what is left.",
+            "Measure after the second, opposite flat, and correct the depth by half of what is left.",
             "No mill? File them against rollers set to the depth, spindle locked at each flat.",
         ),
         cut=Cut(placed.far_mm, placed.near_mm, start, across.mm),

@@ -45,11 +45,14 @@ def _broken(work: Work, placed: Placed) -> Figure:
 
 
 def break_edge(work: Work, chucking: Chucking, placed: Placed) -> Operation | None:
-    """Chamfer the edge of a plain section that faces the end: as typed, or a little where a sawn end was faced."""
+    """Chamfer the edge that faces the end: as typed, or a little where a sawn end was faced; a thread for its nut."""
     faced = chucking.second and not chucking.own
-    if placed.thread is not None or (placed.section.chamfer is None and not faced):
+    if placed.thread is not None:
+        size = _lead_length(work, placed.thread) if faced else None
+    else:
+        size = _broken(work, placed) if faced or placed.section.chamfer is not None else None
+    if size is None:
         return None
-    size = _broken(work, placed)
     small = placed.turned_mm - 2 * in_mm(size)
     return Operation(
         key=keyed("edge", f"{placed.section.id}.{chucking.faces}"),

@@ -29,7 +29,7 @@ LONG_IN_SPINDLE_MM = 50.0
 INTO_SPINDLE = "The rest goes into the spindle. Too thick for its bore? Hold the far end, a fixed steady near this one."
 HEAD_IN_CHUCK = "Pass the head through the open jaws into the chuck's bore, and close them on the shank."
 CENTRE_STAYS = "The centre stays in while you turn and groove; draw it back for the die."
-CENTRE_SHOWS = "The part keeps the centre hole: say so to whoever gets it, or face it off a longer blank."
+CENTRE_SHOWS = "The part keeps the centre hole: tell whoever gets it, or face it off a longer blank."
 IN_THE_MOUTH = "Break the mouth of the hole to 60° and bring up the tailstock centre in it, oiled."
 OTHER_MOUTH = "Countersink the mouth of the thread that comes through."
 
@@ -70,13 +70,11 @@ def saw(work: Work, chucking: Chucking) -> Operation | None:
         key="saw",
         kind="saw",
         title="Saw the bolt down" if bolt else "Saw the blank",
-        sentence="Saw the bolt to {length} under its head."
-        if bolt
-        else "Saw the blank {length} long; allow {kerf} for the saw.",
+        sentence=_saw_bolt(work) if bolt else "Saw the blank {length} long; allow {kerf} for the saw.",
         headline="length",
         figures={"length": length}
         | (
-            {}
+            _comes_off(work, length)
             if bolt
             else {"kerf": Figure("kerf of the saw", SAW_MM, "mm", "a hacksaw's", PRACTICE, fine=False, kind="table")}
         ),
@@ -86,6 +84,21 @@ def saw(work: Work, chucking: Chucking) -> Operation | None:
         notes=(HARD_BOLT,) if bolt else (FOR_THE_JAWS,) if chucking.chucked_mm else (),
         makes=makes(length=in_mm(length)),
     )
+
+
+def _comes_off(work: Work, length: Figure) -> dict[str, Figure]:
+    """What is sawn off a bolt of known length, its kerf among it."""
+    now = work.part.stock.bar_length
+    if now is None:
+        return {}
+    unit, left = work.job.unit, in_mm(length)
+    whole, kept = given_mm("length now", now.mm, unit), given_mm("saw to, under the head", left, unit)
+    return {"off": along(work, "comes off", now.mm - left, "length now − saw to, under the head", whole, kept)}
+
+
+def _saw_bolt(work: Work) -> str:
+    off = "" if work.part.stock.bar_length is None else ": {off} comes off"
+    return "Saw the bolt to {length} under its head" + off + "."
 
 
 def _saw_off(work: Work) -> Operation:

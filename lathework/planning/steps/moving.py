@@ -11,13 +11,15 @@ from lathework.planning.positions import along, given_mm
 from lathework.planning.steps.holding import CENTRE_STAYS, ratio_figure, stick_out_figure
 from lathework.planning.work import Work
 
-STEADY_NOTE = "Bear its jaws on the diameter just turned, behind the tool; oil them, and set them anew after each cut."
+STEADY_NOTE = "Set its jaws on the diameter just turned, behind the tool; oil them, and set them again after each cut."
 WHIPS = "Standing out that far it whips: part it off at half the speed, and keep clear of its end."
 IN_STEPS = (
     "Draw the work out four diameters at a time, and turn each length to size in one cut before the next; {stick_out} "
     "in all."
 )
-TOO_THIN = "Its end is too thin for a centre. Touch off anew at each step; a fine file, its handle on, takes the joins."
+TOO_THIN = (
+    "Its end is too thin for a centre. Touch off again at each step; smooth the joins with a fine file, its handle on."
+)
 CAREFUL = "Jaws now close on finished metal: copper or shim, and run it true before the die goes on."
 
 
@@ -75,7 +77,7 @@ def steady(work: Work, chucking: Chucking) -> Operation | None:
         key=keyed("steady", chucking.faces),
         kind="hold",
         title="Set the travelling steady",
-        sentence="Turn a short length at the face, then set the travelling steady on it: {ratio} wants one.",
+        sentence="Turn a short length at the face, then set the travelling steady on it: {ratio} needs one.",
         headline="ratio",
         figures={"ratio": ratio_figure(chucking)},
         tool="travelling steady on the carriage",

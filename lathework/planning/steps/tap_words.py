@@ -46,7 +46,7 @@ FORMED = "A form tap makes no chips: no turning back, and a hole that is neither
 FORMED_OIL = "light oil: a form tap is never run dry"
 BLIND = "Blind hole: by hand, whatever holds the tap elsewhere; it must not meet the bottom under power."
 PARTED_FIRST = "Parted off first: on the bar so large a hole would have to go far past the piece, for the tap's lead."
-ON_THE_BAR = "On the bar the hole ends in metal: by hand, and clear the chips; power and a spiral point want a way out."
+ON_THE_BAR = "On the bar the hole ends in metal: by hand, and clear the chips; power and a spiral point need a way out."
 
 
 def way_of(work: Work, bore_work: BoreWork, chucking: Chucking) -> TapHolding:

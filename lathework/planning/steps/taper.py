@@ -28,7 +28,7 @@ def _made_mm(placed: Placed, taper: TaperBlank) -> float:
 def _notes(work: Work, thread_work: ThreadWork) -> tuple[str, ...]:
     notes = [
         "Feed with the top slide, the carriage locked; or use the taper attachment, or set the tailstock over.",
-        "The tool exactly on centre, or the taper is another.",
+        "Set the tool exactly on centre, or the taper comes out wrong.",
         "Set the slide back to zero after it.",
     ]
     soft = work.job.material.cutting_force <= SOFT_N_MM2 and thread_work.thread.major_mm <= STRAIGHT_UP_TO_MM
@@ -101,7 +101,7 @@ def gauge_taper(work: Work, chucking: Chucking, placed: Placed, thread_work: Thr
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=(
             "Stops sooner: the thread is large, run the die on further. Goes further: it is small, and stays so.",
-            "Seal it with tape or compound made for what it carries. Pressure is proved by those who may.",
+            "Seal it with tape or compound made for what it carries. Leave the pressure test to those licensed for it.",
         ),
         measure="verdict",
         chucking=chucking.number,

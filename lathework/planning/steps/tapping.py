@@ -139,7 +139,7 @@ def tap_taper(
         edge="",
         cautions=(*way.cautions, *work.hazards),
         notes=(
-            "A taper tap cuts on its whole length: the torque grows with depth. Too deep cannot be mended.",
+            "A taper tap cuts on its whole length: the torque grows with depth. Too deep cannot be put right.",
             "No gauge? A sound fitting should go in by hand about {turns}, then tighten.",
             *manner(work, bore_work, figures),
         ),

@@ -183,7 +183,7 @@ def _unnamed(text: str, label: str, tpi: Decimal | None, at_size: list[Thread]) 
     """No series named: a unified size stands for itself; anything else is offered, not guessed."""
     if tpi is None:
         if not at_size:
-            raise fail("incomplete", f"“{text}” lacks threads per inch or a series. {HOW}")
+            raise fail("incomplete", f"“{text}” is missing its threads per inch or a series. {HOW}")
         raise ask(text, at_size)
     found = [t for t in at_size if t.tpi == float(tpi)]
     # 1/8-40 is BSW written as a fraction; only "#5-40" or a decimal names the number size of that diameter.

@@ -200,5 +200,5 @@ def apply(thread: Thread, suffix: Suffix) -> Thread:
         )
     if suffix.left:
         name += " LH"
-        notes += ("Left-hand: tightens anticlockwise, and wants left-hand dies and taps.",)
+        notes += ("Left-hand: tightens anticlockwise, and needs left-hand dies and taps.",)
     return replace(thread, designation=name, notes=notes, hand="left" if suffix.left else "right", starts=suffix.starts)

@@ -35,6 +35,7 @@ class Asked:
     reason: str = ""
     again: str = ""
     part: str = ""
+    keeps: str = ""
 
 
 def _made(now: Standing, asked: Asked) -> Entry:
@@ -58,7 +59,7 @@ def _made(now: Standing, asked: Asked) -> Entry:
         case "read":
             return acts.read_entry(bench)
         case "zero" | "zero-lost":
-            return acts.zero_entry(bench, lost=asked.kind == "zero-lost")
+            return acts.zero_entry(bench, lost=asked.kind == "zero-lost", keeps=asked.keeps)
         case "turn-to":
             return acts.turn_to(now.progress, asked.part)
 

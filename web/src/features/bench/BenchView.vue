@@ -179,6 +179,25 @@ void load()
         @say="say"
         @close="asking = ''"
       />
+      <div
+        v-else-if="bench.zero && bench.asks_keeping && open && !gated"
+        class="keeps"
+        role="group"
+        aria-label="Zero of the tools"
+      >
+        <p>Does this lathe keep a tool's zero while another tool is in?</p>
+        <v-btn color="secondary" size="x-large" :loading="busy" @click="record('zero', { keeps: 'kept' })"
+          >Touched off; it stays</v-btn
+        >
+        <v-btn
+          color="secondary"
+          variant="outlined"
+          size="x-large"
+          :loading="busy"
+          @click="record('zero', { keeps: 'each' })"
+          >Touched off; again next piece</v-btn
+        >
+      </div>
       <form v-else-if="action && !gated" class="act" novalidate @submit.prevent="action.run()">
         <label v-if="measuring && !bench.zero" class="reading" :class="{ wrong: problem?.of('reading') }">
           <span class="sr">New reading in {{ unit }}</span>

@@ -43,6 +43,7 @@ export function useBench(id: number) {
       reason: '',
       again: '',
       part: '',
+      keeps: '' as const,
       ...more,
       ...saw(),
       kind,

@@ -18,7 +18,7 @@ const per = (share: number) => (share >= 0.1 ? (share * 100).toFixed(0) : (share
 <template>
   <section class="priors" aria-label="Before measuring">
     <p class="muted small">
-      Before measuring, by where and what the machine is:
+      Before measuring, going by where the machine comes from and what it is:
       {{
         priors
           .slice(0, 6)

@@ -90,7 +90,7 @@ const remember = () => void router.replace({ query: text.value ? { q: text.value
       </ul>
     </details>
     <EmptyShell v-if="data && !jobs.length && !entries.length">
-      {{ text ? 'Nothing in the log holds these words.' : 'Nothing is recorded yet.' }}
+      {{ text ? 'Nothing in the log contains these words.' : 'Nothing is recorded yet.' }}
     </EmptyShell>
   </div>
 </template>

@@ -13,6 +13,7 @@ const emit = defineEmits<{ set: [string]; commit: []; bench: [] }>()
     <h1>
       <InlineField
         label="Title"
+        long
         :model-value="title"
         :error="error"
         :readonly="closed"

@@ -103,7 +103,7 @@ useKeys([
 
 <template>
   <EmptyShell v-if="missing"
-    >There is no such job here. <router-link to="/">Back to the jobs</router-link></EmptyShell
+    >There is no job at this address. <router-link to="/">Back to the jobs</router-link></EmptyShell
   >
   <UnreadableJob v-else-if="unreadable" :id="id" :problem="unreadable" @mended="load" />
   <div v-else-if="job && plan && draft" ref="main" class="plan">

@@ -210,4 +210,14 @@ li {
     grid-column: 4;
   }
 }
+@media (max-width: 500px) {
+  li {
+    grid-template-columns: 18px minmax(0, 6fr) minmax(0, 5fr);
+  }
+  li > .tools {
+    grid-row: auto;
+    grid-column: 3;
+    justify-self: end;
+  }
+}
 </style>

@@ -26,6 +26,7 @@ export interface Fact {
     | 'lathes'
     | 'edges'
     | 'mounts'
+    | 'tool_zeros'
     | 'units'
     | 'tappings'
   /** Shown where the plan asks for it. */
@@ -112,8 +113,8 @@ export const LINES: { name: string; facts: Fact[] }[] = [
       },
       {
         field: 'method.overruled',
-        label: 'Why it is held as chosen all the same',
-        before: 'as chosen all the same, because',
+        label: 'Why hold it this way anyway',
+        before: 'this way anyway, because',
         empty: 'no reason: as the plan says',
         asked: true,
       },
@@ -156,6 +157,13 @@ export const LINES: { name: string; facts: Fact[] }[] = [
         field: 'setup.mount',
         label: 'How the chuck sits on the spindle',
         from: 'mounts',
+        telling: true,
+        asked: true,
+      },
+      {
+        field: 'setup.tools',
+        label: 'Zero of the tools',
+        from: 'tool_zeros',
         telling: true,
         asked: true,
       },

@@ -204,4 +204,12 @@ async function submit() {
     position: static;
   }
 }
+@media (max-width: 480px) {
+  .asks {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .wide {
+    grid-column: auto;
+  }
+}
 </style>

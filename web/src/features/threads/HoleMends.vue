@@ -24,10 +24,10 @@ defineProps<{ mends: Schemas['MendShown'][] }>()
           <th scope="row">
             {{ one.name }}<span class="small muted remark">{{ one.remark }}</span>
           </th>
-          <td class="fig">{{ one.tapped }}</td>
-          <td class="fig">{{ one.drill || 'bore it' }}</td>
-          <td><FigureValue :figure="one.needs" /></td>
-          <td class="fig">{{ one.screw }}</td>
+          <td class="fig" data-is="tap">{{ one.tapped }}</td>
+          <td class="fig" data-is="drill">{{ one.drill || 'bore it' }}</td>
+          <td data-is="metal round it"><FigureValue :figure="one.needs" /></td>
+          <td class="fig" data-is="takes">{{ one.screw }}</td>
         </tr>
       </tbody>
     </table>
@@ -40,9 +40,6 @@ summary {
   cursor: pointer;
   color: var(--lagoon);
   font-weight: 700;
-}
-.mends {
-  overflow-x: auto;
 }
 table {
   border-collapse: collapse;
@@ -70,6 +67,30 @@ td.fig {
 @media (max-width: 900px) {
   td.fig {
     white-space: normal;
+  }
+}
+/* On a phone each mend stands by itself, its sizes named. */
+@media (max-width: 500px) {
+  thead {
+    display: none;
+  }
+  tbody tr {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 12px;
+    border-bottom: 1px solid var(--line);
+  }
+  tbody th,
+  tbody td {
+    border: 0;
+  }
+  tbody th {
+    flex-basis: 100%;
+  }
+  td::before {
+    content: attr(data-is) ' ';
+    font: var(--s14) var(--words);
+    color: var(--muted);
   }
 }
 </style>

@@ -135,4 +135,12 @@ tbody th {
 .cell:hover {
   color: var(--lagoon);
 }
+@media (max-width: 500px) {
+  th {
+    padding: 0 4px;
+  }
+  .cell {
+    padding: 5px 4px;
+  }
+}
 </style>

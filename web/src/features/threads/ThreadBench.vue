@@ -59,4 +59,9 @@ h2 {
   font-size: var(--s16);
   border-bottom: 2px solid var(--line);
 }
+@media print {
+  section:not(:has(.row > *)) {
+    display: none;
+  }
+}
 </style>

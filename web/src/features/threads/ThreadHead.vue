@@ -90,6 +90,8 @@ const print = () => window.print()
   align-items: baseline;
 }
 .files {
+  display: flex;
+  flex-wrap: wrap;
   margin-left: auto;
 }
 .letters {
@@ -114,5 +116,11 @@ dt {
   flex-wrap: wrap;
   gap: 6px 26px;
   align-items: baseline;
+}
+@media print {
+  .title :deep(.plain),
+  .files {
+    display: none;
+  }
 }
 </style>

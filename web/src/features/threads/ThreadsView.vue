@@ -108,7 +108,7 @@ watch(
       <ThreadOverlay v-if="shown.external" id="overlay" v-model:nut="nut" :bolt="shown.designation" />
     </article>
     <BookOpening v-else-if="!query.q.trim()" @choose="choose" />
-    <EmptyShell v-else>Nothing of that name stands in the book yet.</EmptyShell>
+    <EmptyShell v-else>The book has no thread of that name.</EmptyShell>
   </div>
 </template>
 
@@ -125,6 +125,7 @@ watch(
 }
 .page {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 18px;
   align-content: start;
 }
@@ -147,6 +148,17 @@ watch(
   }
   .book {
     grid-template-columns: minmax(0, 1fr);
+  }
+}
+/* On paper: the page of the thread alone. */
+@media print {
+  .book {
+    display: block;
+  }
+  .side,
+  .page > .hole,
+  .page > .overlay {
+    display: none;
   }
 }
 </style>

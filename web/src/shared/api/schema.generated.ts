@@ -1307,6 +1307,8 @@ export interface components {
             supports: components["schemas"]["ChoiceShown"][];
             /** Tappings */
             tappings: components["schemas"]["ChoiceShown"][];
+            /** Tool Zeros */
+            tool_zeros: components["schemas"]["ChoiceShown"][];
             /** Verdicts */
             verdicts: components["schemas"]["ChoiceShown"][];
         };
@@ -1411,7 +1413,7 @@ export interface components {
          * @description One thing to record. `step` is the key of the one in hand on the screen, "" when every piece was made.
          *
          *     `unit` is that of a bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
-         *     the id of the part to turn to.
+         *     the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in.
          */
         EntryIn: {
             /**
@@ -1419,6 +1421,12 @@ export interface components {
              * @default
              */
             again?: string;
+            /**
+             * Keeps
+             * @default
+             * @enum {string}
+             */
+            keeps?: "" | "kept" | "each";
             /**
              * Kind
              * @enum {string}
@@ -1784,6 +1792,8 @@ export interface components {
             /** Adjusted */
             adjusted: boolean;
             advice: components["schemas"]["AdviceShown"] | null;
+            /** Asks Keeping */
+            asks_keeping: boolean;
             /** Changed At */
             changed_at: string;
             /** Closed */
@@ -2773,6 +2783,12 @@ export interface components {
              * @default
              */
             run_down?: string;
+            /**
+             * Tools
+             * @default unsaid
+             * @enum {string}
+             */
+            tools?: "unsaid" | "kept" | "each";
         };
         /**
          * SheetShown

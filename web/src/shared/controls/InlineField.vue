@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
+import { VTextarea } from 'vuetify/components/VTextarea'
+import { VTextField } from 'vuetify/components/VTextField'
 
 import ChoiceList from '@/shared/controls/ChoiceList.vue'
 import type { FieldError } from '@/shared/api/client'
@@ -14,6 +16,8 @@ const props = defineProps<{
   before?: string
   after?: string
   placeholder?: string
+  /** Words that run over several lines where the place is narrow. */
+  long?: boolean
 }>()
 const emit = defineEmits<{ 'update:modelValue': [string]; commit: []; focused: [] }>()
 const id = useId()
@@ -33,7 +37,9 @@ const leave = (event: KeyboardEvent) => (event.target as HTMLElement).blur()
 <template>
   <span class="inline">
     <span v-if="before" class="muted" aria-hidden="true">{{ before }}</span>
-    <v-text-field
+    <component
+      :is="long ? VTextarea : VTextField"
+      v-bind="long ? { rows: 1, autoGrow: true } : {}"
       class="in-place"
       :class="{ fig: figure }"
       :style="width"

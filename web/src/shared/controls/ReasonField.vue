@@ -15,10 +15,11 @@ onMounted(() => input.value?.focus())
     @submit.prevent="emit('say', actions[0]?.code ?? '', words)"
     @keydown.esc="emit('close')"
   >
+    <p>{{ ask }}</p>
     <v-text-field
       ref="input"
       v-model="words"
-      :label="ask"
+      :aria-label="ask"
       :error-messages="error"
       maxlength="2000"
       autocomplete="off"

@@ -1,0 +1,164 @@
+"""Every view in its states, in both themes at three widths: accessible, nothing cut off, nothing off the side."""
+
+from __future__ import annotations
+
+import re
+from typing import Any, ClassVar
+
+from axe_playwright_python.sync_playwright import Axe
+from playwright.sync_api import expect
+
+from tests.browser.base import BrowserCase
+
+WIDTHS = ((1280, 800), (820, 1180), (390, 844))
+OTHER_THEME = re.compile("^(dark|light)$", re.IGNORECASE)
+RULES = {"runOnly": ["wcag2a", "wcag2aa", "wcag21aa"]}
+#: What holds more than it shows: fields narrower than their words, boxes one would have to scroll sideways.
+CUT_OFF = """() => [...document.querySelectorAll("main *")]
+  .filter(e => e.clientWidth > 1 && e.scrollWidth > e.clientWidth + 1)
+  .filter(e => e.matches("input, textarea") || getComputedStyle(e).overflowX !== "visible")
+  .map(e => `${e.tagName} ${e.value ?? e.innerText}`.slice(0, 80))"""
+VIEWS = (
+    "/",
+    "/jobs/2",
+    "/jobs/8",
+    "/jobs/9?part=3",
+    "/jobs/10",
+    "/new",
+    "/new?as=plug",
+    "/new?as=sample",
+    "/new?as=repair",
+    "/log",
+    "/log?q=nothing+of+that+name",
+    "/threads",
+    "/threads?q=3/8-16&over=M10",
+    "/threads?q=R1/2",
+    "/threads?q=1-1/4-12",
+    "/identify",
+    "/nowhere",
+    "/jobs/999",
+)
+
+
+class Looked(BrowserCase):
+    """Looks at a state; the demo's jobs, figures in millimetres, the longer ones."""
+
+    axe: ClassVar[Axe] = Axe()
+
+    def setUp(self) -> None:
+        super().setUp()
+        self.page.emulate_media(reduced_motion="reduce")
+        self.page.goto("/")
+        self.page.get_by_role("button", name="mm", exact=True).click()
+
+    def look(self, name: str) -> None:
+        """In both themes at each width: axe-core (WCAG 2 A and AA), what is cut off, what is off the side."""
+        for _ in range(2):
+            for width, height in WIDTHS:
+                self.page.set_viewport_size({"width": width, "height": height})
+                theme = self.page.locator("html").get_attribute("data-theme")
+                with self.subTest(name, theme=theme, width=width):
+                    found = self.axe.run(self.page, options=RULES)
+                    told = [(v["id"], [n["html"][:160] for n in v["nodes"]][:4]) for v in found.response["violations"]]
+                    self.assertEqual(told, [])
+                    self.assertEqual(self.page.evaluate(CUT_OFF), [])
+                    self.assertLessEqual(self.page.evaluate("document.documentElement.scrollWidth"), width)
+            self.page.get_by_role("button", name=OTHER_THEME).click()
+
+
+class EveryView(Looked):
+    def test_every_view(self) -> None:
+        for address in VIEWS:
+            self.page.goto(address)
+            self.page.wait_for_load_state("networkidle")
+            expect(self.page.locator("main")).not_to_be_empty()
+            self.page.evaluate("document.querySelectorAll('details').forEach(one => { one.open = true })")
+            self.look(address)
+
+    def test_a_plan_with_everything_open_and_something_wrong(self) -> None:
+        self.page.goto("/jobs/2")
+        for name in ("Sections", "Holes", "Method", "Lathe", "Use"):
+            self.open_facts(name)
+        self.look("plan, its sentences open")
+        self.field("Section 1, length").fill("9")
+        expect(self.page.get_by_role("alert").first).to_be_visible()
+        self.look("plan, a length that cannot be")
+
+
+class EveryBench(Looked):
+    def setUp(self) -> None:
+        super().setUp()
+        self.seen: set[str] = set()
+
+    def test_every_state_of_the_bench(self) -> None:
+        """From a caution unread through a batch of two to its end: each state as it comes for the first time."""
+        page = self.page
+        page.goto("/jobs/3/bench")
+        expect(page.get_by_role("heading", level=1)).to_contain_text("Before you start")
+        self.look("a caution to be read")
+        page.goto("/jobs/5/bench")
+        while (now := self.bench())["step"] is not None:
+            self.go_on(now)
+        self.new_state("finished")
+        page.get_by_role("button", name="Close the job").click()
+        page.goto("/jobs/5/bench")
+        expect(page.get_by_text("This job is closed")).to_be_visible()
+        self.new_state("closed")
+
+    def bench(self) -> Any:
+        self.page.wait_for_load_state("networkidle")
+        return self.page.request.get("/api/jobs/5/bench").json()
+
+    def new_state(self, name: str) -> None:
+        """Look at a state that was not met before."""
+        if name not in self.seen:
+            self.seen.add(name)
+            self.look(f"bench, {name}")
+
+    def press(self, name: str) -> None:
+        with self.page.expect_response(re.compile("/entries$|/undo$")):
+            self.page.get_by_role("button", name=name, exact=True).click()
+
+    def read(self, text: str) -> None:
+        self.page.get_by_role("textbox", name="New reading").fill(text)
+        self.press("Record")
+
+    def go_on(self, now: Any) -> None:
+        """One step further, by the state that the bench is in."""
+        step, page = now["step"], self.page
+        expect(page.get_by_role("heading", level=1)).to_be_visible()
+        if now["zero"]:
+            self.new_state("which tools keep their zero" if now["asks_keeping"] else "touch off")
+            self.press("Touched off; again next piece" if now["asks_keeping"] else "Touched off")
+        elif step["measure"] == "diameter":
+            aim = next(f for f in step["figures"] if f["key"] == step["headline"])["figure"]["shown"]["mm"]
+            self.new_state("a diameter to be measured")
+            if not now["readings"] and now["piece"] == 1:
+                page.get_by_role("textbox", name="New reading").fill("nine")
+                self.press("Record")
+                self.new_state("a reading refused")
+                self.read(f"{float(aim['text']) + 0.3:.3f} mm")
+                self.new_state("over size")
+                self.read(f"{float(aim['text']) - 0.3:.3f} mm")
+                self.new_state("under size")
+                page.get_by_role("button", name="Say why, or scrap it").click()
+                self.new_state("a reason asked for")
+                page.get_by_role("button", name="Not now").click()
+                self.press("undo z")
+            self.read(f"{aim['text']} mm")
+            self.new_state("on size")
+            self.press("Done")
+        elif step["measure"] == "verdict":
+            self.new_state("to be gauged")
+            if now["piece"] == 1:
+                self.press("2 starts, then binds")
+                self.new_state("the die to be moved")
+                self.press("I moved the die")
+                self.new_state("the die was moved")
+            self.press("3 snug, turns by hand, no shake")
+            self.new_state("gauged well")
+            self.press("Done")
+        else:
+            self.new_state("a step to be done")
+            last = now["steps"][-1]["key"] == step["key"]
+            self.press("Piece done" if last else "Done")
