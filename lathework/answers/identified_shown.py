@@ -7,7 +7,9 @@ from typing import Literal
 
 from lathework.answers.declared_answer import answer
 from lathework.answers.mating_shown import MatingShown, mating_shown
+from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.values import Shown, length_shown
+from lathework.drawing.profile.measures import measures
 from lathework.identify.answer import Identified
 from lathework.identify.priors import series_weights
 from lathework.identify.question import Question
@@ -71,7 +73,7 @@ class PriorShown:
 
 @answer
 class IdentifiedShown:
-    """Candidates, best first, and what to do next."""
+    """Candidates, best first, and what to do next; `measures` shows where to measure while nothing is known."""
 
     candidates: tuple[CandidateShown, ...]
     none_of_these: float
@@ -82,6 +84,7 @@ class IdentifiedShown:
     mistake: str
     remarks: tuple[str, ...]
     lookalike: MatingShown | None
+    measures: SheetShown | None
 
 
 def _strength(times: float) -> tuple[Speaks, str]:
@@ -136,4 +139,5 @@ def identified_shown(identified: Identified, *, drawing: bool = True) -> Identif
         mistake=identified.mistake,
         remarks=identified.remarks,
         lookalike=mating_shown(identified.lookalike) if identified.lookalike and drawing else None,
+        measures=sheet_shown(measures()) if evidence.nothing and drawing else None,
     )

@@ -120,7 +120,7 @@ def _job(row: StandingRow) -> LogJob:
         good=row.good,
         scrapped=row.scrapped,
         outcome=_outcome(row),
-        setting=setting_words(row.setting),
+        setting=setting_words(row.setting) if row.good + row.scrapped or row.setting else "",
         identified=row.identified,
         changed_at=row.changed_at.isoformat(),
     )

@@ -101,6 +101,7 @@ class EveryBench(Looked):
             self.go_on(now)
         self.new_state("finished")
         page.get_by_role("button", name="Close the job").click()
+        expect(page).to_have_title("Job plan · Conch")
         page.goto("/jobs/5/bench")
         expect(page.get_by_text("This job is closed")).to_be_visible()
         self.new_state("closed")

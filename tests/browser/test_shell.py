@@ -38,7 +38,7 @@ class Shell(BrowserCase):
         self.page.goto("/nowhere")
         expect(self.page.get_by_text("There is nothing at this address")).to_be_visible()
         self.page.goto("/jobs/999")
-        expect(self.page.get_by_text("There is no such job here")).to_be_visible()
+        expect(self.page.get_by_text("There is no job at this address")).to_be_visible()
 
     def test_fonts_ship_with_the_page(self) -> None:
         self.page.goto("/")

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import re
+
 from playwright.sync_api import expect
 
 from tests.browser.base import BrowserCase
@@ -73,7 +75,7 @@ class SixStuds(BrowserCase):
     def touch_off(self) -> None:
         """A tool that was changed finds its zero once; it stands for the pieces that follow."""
         expect(self.page.get_by_text("touch the left edge")).to_be_visible()
-        self.press("Touched off")
+        self.page.get_by_role("button", name=re.compile("^Touched off(; it stays)?$")).click()
         expect(self.page.get_by_text("touch the left edge")).to_have_count(0)
 
     def up_to_the_nut(self, *readings: str, first: bool = False) -> None:

@@ -81,8 +81,11 @@ async function take(designation: string, probability: number) {
       <div v-if="measured && found.mistake" class="lookalike">
         <h2>If one were taken for the other</h2>
         <p>{{ found.mistake }}</p>
-        <SheetDrawing v-if="found.lookalike" :sheet="found.lookalike.drawing" />
+        <SheetDrawing v-if="found.lookalike" told :sheet="found.lookalike.drawing" />
       </div>
+      <figure v-if="found.measures" class="measures">
+        <SheetDrawing :sheet="found.measures" />
+      </figure>
       <PriorShares
         :priors="found.priors"
         :shares="shares"
@@ -136,6 +139,14 @@ aside,
   content: '→ ';
   color: var(--coral);
 }
+.measures {
+  margin: 0;
+  max-width: 760px;
+  background: var(--surface);
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  padding: 12px;
+}
 .special {
   margin-right: 16px;
 }
@@ -156,9 +167,16 @@ h2 {
     font-size: var(--s20);
   }
 }
+/* On a phone the next question stands first, then what it is typed into, then what it may be. */
 @media (max-width: 700px) {
   .identify {
     grid-template-columns: minmax(0, 1fr);
+  }
+  .answer {
+    display: contents;
+  }
+  .next {
+    order: -1;
   }
 }
 </style>

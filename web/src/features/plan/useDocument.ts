@@ -193,7 +193,10 @@ export function useDocument(id: number, asked: () => number) {
       if (part.value !== stored) await look()
       return true
     } catch (error) {
-      if (mine === request || error instanceof Problem) fail(error)
+      // Fields that were refused and have been typed in since: what stands there now is looked at instead.
+      const over = error instanceof Problem && error.errors.length && JSON.stringify(draft.value) !== sent
+      if (over) void preview()
+      else if (mine === request || error instanceof Problem) fail(error)
       return false
     }
   }

@@ -3,12 +3,14 @@ import { defineAsyncComponent, nextTick, ref, watch } from 'vue'
 
 import ChoiceList from '@/shared/controls/ChoiceList.vue'
 import { useSize } from '@/shared/api/useSize'
+import { useNarrow } from '@/shared/state/useNarrow'
 
 const answerPart = () => import('@/features/size/SizeAnswer.vue')
 const SizeAnswer = defineAsyncComponent(answerPart)
 
 const open = defineModel<boolean>('open', { required: true })
 const text = ref('')
+const narrow = useNarrow()
 const { size, problem } = useSize(text)
 const field = ref<{ focus: () => void }>()
 
@@ -39,7 +41,7 @@ function leave(event: FocusEvent) {
       ref="field"
       v-model="text"
       aria-label="Size a thread"
-      placeholder="Size a thread: e.g. 3/8-16, M8x1, 1/4 bsw, G3/8, 2ba"
+      :placeholder="narrow ? 'Size' : 'Size a thread: e.g. 3/8-16, M8x1, 1/4 bsw, G3/8, 2ba'"
       density="compact"
       hide-details
       autocomplete="off"

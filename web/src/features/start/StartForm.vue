@@ -203,6 +203,10 @@ async function submit() {
     order: -1;
     position: static;
   }
+  /* The fields stay in sight under it. */
+  .sheet :deep(svg) {
+    max-height: 240px;
+  }
 }
 @media (max-width: 480px) {
   .asks {

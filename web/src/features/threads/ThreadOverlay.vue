@@ -52,7 +52,7 @@ const figures = computed<{ label: string; figure: Figure }[]>(() => [
       <p class="verdict" :class="found.verdict" role="status">
         <span aria-hidden="true">{{ MARKS[found.verdict] }}</span> {{ found.sentence }}
       </p>
-      <SheetDrawing :sheet="found.drawing" />
+      <SheetDrawing told :sheet="found.drawing" />
       <FigureRow :figures="figures" />
     </template>
   </section>

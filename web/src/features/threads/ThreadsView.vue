@@ -91,7 +91,7 @@ watch(
         @change="(field, value) => (query[field] = value)"
       />
       <DieMemory :thread="shown.designation" />
-      <SheetDrawing class="drawing" :sheet="shown.drawing" />
+      <SheetDrawing class="drawing" told :sheet="shown.drawing" />
       <LimitsTable v-if="shown.limits.length" :card="shown" />
       <ThreadBench
         :card="shown"

@@ -1732,12 +1732,13 @@ export interface components {
         };
         /**
          * IdentifiedShown
-         * @description Candidates, best first, and what to do next.
+         * @description Candidates, best first, and what to do next; `measures` shows where to measure while nothing is known.
          */
         IdentifiedShown: {
             /** Candidates */
             candidates: components["schemas"]["CandidateShown"][];
             lookalike: components["schemas"]["MatingShown"] | null;
+            measures: components["schemas"]["SheetShown"] | null;
             /** Mistake */
             mistake: string;
             next: components["schemas"]["NextShown"];

@@ -1,18 +1,40 @@
 <script setup lang="ts">
-import { useId } from 'vue'
+import { computed, nextTick, ref, useId, watch } from 'vue'
 
 import type { Sheet } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
+import { useNarrow } from '@/shared/state/useNarrow'
 
 /** A drawing to look at: nut and bolt hatched apart, tolerance zones shaded, clashes crossed. */
-defineProps<{ sheet: Sheet }>()
+const props = defineProps<{
+  sheet: Sheet
+  /** Its figures stand beside it as well: a phone shows the work alone, as large as it can. */
+  told?: boolean
+}>()
+const narrow = useNarrow()
+const alone = computed(() => props.told && narrow.value)
+const work = ref<SVGGElement>()
+const box = ref('')
+watch(
+  [() => props.sheet, alone],
+  async () => {
+    await nextTick()
+    const at = work.value?.getBBox()
+    box.value = at ? `${at.x - 4} ${at.y - 4} ${at.width + 8} ${at.height + 8}` : ''
+  },
+  { immediate: true },
+)
 const { words } = useUnits()
 const id = useId()
 const FILLS: Record<string, string> = { part: 'bolt', nut: 'nut', clash: 'clash' }
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${sheet.width} ${sheet.height}`" role="img" :aria-label="sheet.title">
+  <svg
+    :viewBox="alone && box ? box : `0 0 ${sheet.width} ${sheet.height}`"
+    role="img"
+    :aria-label="sheet.title"
+  >
     <pattern
       :id="`${id}-bolt`"
       width="9"
@@ -40,12 +62,14 @@ const FILLS: Record<string, string> = { part: 'bolt', nut: 'nut', clash: 'clash'
     >
       <path d="M0 0V5M0 0H5" class="cross" />
     </pattern>
-    <template v-for="(p, n) in sheet.paths" :key="n">
-      <path :d="p.d" :class="p.role" />
-      <path v-if="FILLS[p.role]" :d="p.d" :fill="`url(#${id}-${FILLS[p.role]})`" />
-    </template>
+    <g ref="work">
+      <template v-for="(p, n) in sheet.paths" :key="n">
+        <path v-if="!(alone && p.role === 'leader')" :d="p.d" :class="p.role" />
+        <path v-if="FILLS[p.role]" :d="p.d" :fill="`url(#${id}-${FILLS[p.role]})`" />
+      </template>
+    </g>
     <text
-      v-for="(label, n) in sheet.labels"
+      v-for="(label, n) in alone ? [] : sheet.labels"
       :key="`l${n}`"
       :x="label.x"
       :y="label.y"
@@ -121,6 +145,9 @@ path {
   fill: none;
   stroke: var(--muted);
   stroke-width: 1;
+}
+.arrow {
+  fill: var(--muted);
 }
 .leader {
   fill: none;
