@@ -12,6 +12,7 @@ from lathework.answers.values import FieldError, field_error
 from lathework.declared import Json
 from lathework.drawing.part.alone import BELOW, BESIDE, STAMP, part_alone
 from lathework.drawing.part.layout import Frame
+from lathework.drawing.profile.stamp import stamp
 from lathework.drawing.shapes import Path, Sheet, box
 from lathework.errors import InputError, InvalidDocument
 from lathework.job.assumed import assumed
@@ -19,7 +20,7 @@ from lathework.job.beginnings import BEGINNINGS, Ask, Start
 from lathework.job.document import read_document
 from lathework.job.starts import Typed, check_start, form_field, new_document, of_the_shop
 from lathework.planning.plan import make_plan
-from lathework.threads.designation import read_called
+from lathework.threads.designation import read_called, read_designation
 from lathework.units import LengthUnit
 
 Leads = Literal["repair", "thread"]
@@ -44,6 +45,7 @@ class BeginningShown:
     asks: tuple[Ask, ...]
     shoulder: bool
     reads: bool
+    finish: str
     picture: SheetShown
 
 
@@ -73,7 +75,8 @@ def _sides(sheet: Sheet) -> tuple[float, float, float, float]:
 
 
 def _stamp(start: Start, *more: Path) -> Sheet:
-    typed = assumed(Typed(start, "mm", thread=COARSE, threaded="28" if start == "body" else ""))
+    finish = next(one.finish for one in BEGINNINGS if one.code == start)
+    typed = assumed(Typed(start, "mm", thread=COARSE, threaded="28" if start == "body" else "", finish=finish))
     plan = make_plan(read_document(new_document(typed, None, None)).parts[0])
     sheet = part_alone(plan, STAMP, lambda _: False)
     return replace(sheet, paths=(*sheet.paths, *more))
@@ -99,7 +102,7 @@ def _picture(code: Start | Leads) -> Sheet:
     if code == "repair":
         return _with_stud(_stamp("body"))
     if code == "thread":
-        return _stamp("all-thread")
+        return stamp(read_designation("M16"))
     return _measured(_stamp(code)) if code == "sample" else _stamp(code)
 
 
@@ -107,11 +110,11 @@ def _picture(code: Start | Leads) -> Sheet:
 def beginnings_shown() -> tuple[BeginningShown, ...]:
     """Every beginning with its picture."""
     own = [
-        BeginningShown(b.code, b.name, b.remark, b.asks, b.shoulder, b.reads, sheet_shown(_picture(b.code)))
+        BeginningShown(b.code, b.name, b.remark, b.asks, b.shoulder, b.reads, b.finish, sheet_shown(_picture(b.code)))
         for b in BEGINNINGS
     ]
     leads = [
-        BeginningShown(code, name, remark, (), False, False, sheet_shown(_picture(code)))
+        BeginningShown(code, name, remark, (), False, False, "", sheet_shown(_picture(code)))
         for code, name, remark in LEADS
     ]
     return (*own, *leads)

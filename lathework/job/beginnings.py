@@ -31,7 +31,8 @@ class Ask:
 class Beginning:
     """A shape to start from. `reads` says that its sizes are read off a worn part: the size meant is offered.
 
-    `shoulder` says that it matters how its thread ends.
+    `shoulder` says that it matters how its thread ends, `finish` how it usually does whatever the last job did: a
+    groove would weaken a bolt.
     """
 
     code: Start
@@ -40,6 +41,7 @@ class Beginning:
     asks: tuple[Ask, ...]
     shoulder: bool = True
     reads: bool = False
+    finish: Literal["", "run-out"] = ""
 
 
 _TITLE = Ask("title", "What is it", "words", "Levelling studs", "Levelling studs")
@@ -102,6 +104,7 @@ BEGINNINGS: tuple[Beginning, ...] = (
             Ask("overall", "Length wanted", "along", "2-1/2", "65"),
             _LONG,
         ),
+        finish="run-out",
     ),
     Beginning(
         "sample",

@@ -111,6 +111,12 @@ class Starts(unittest.TestCase):
         self.assertTrue(0 < facing < 0.04)
         self.assertIn("comes off", saw.sentence)
 
+    def test_a_bolt_gets_no_groove_unless_one_is_wanted(self) -> None:
+        """A groove to under the root leaves a bolt weaker than its thread."""
+        usual = {one.code: one.finish for one in beginnings_shown()}
+        self.assertEqual(usual.pop("bolt"), "run-out")
+        self.assertEqual(set(usual.values()), {""})
+
     def test_a_bolt_is_never_made_longer(self) -> None:
         typed = replace(STUD, start="bolt", stock="3/8", present="1-3/4", threaded="1/2")
         self.assertEqual(self.wrong(typed), ["present"])

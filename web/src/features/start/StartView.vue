@@ -13,7 +13,7 @@ const RepairForm = defineAsyncComponent(() => import('@/features/start/RepairFor
 const ThreadForm = defineAsyncComponent(() => import('@/features/start/ThreadForm.vue'))
 const route = useRoute()
 const router = useRouter()
-const { data: beginnings } = useQuery({
+const { data: beginnings, error } = useQuery({
   queryKey: ['beginnings'],
   queryFn: () => ask(client.GET('/api/jobs/beginnings')),
   staleTime: Infinity,
@@ -29,12 +29,12 @@ function identified(): JobDocument['identified'] {
     return undefined
   }
 }
-const job = useStart(identified)
+const chosen = computed(() => String(route.query.as ?? ''))
+const beginning = computed(() => beginnings.value?.find((one) => one.code === chosen.value))
+const job = useStart(identified, () => beginning.value?.finish ?? '')
 if (route.query.walk !== '1') job.clearExample()
 if (thread) job.type('thread', thread)
 
-const chosen = computed(() => String(route.query.as ?? ''))
-const beginning = computed(() => beginnings.value?.find((one) => one.code === chosen.value))
 function choose(code: Beginning['code']) {
   if (code !== 'repair' && code !== 'thread') job.kept.value.start = code
   void router.replace({ query: { ...route.query, as: code } })
@@ -57,6 +57,7 @@ const leave = () => void router.push({ name: 'jobs' })
   <div class="starting">
     <h1>What are you making?</h1>
     <p class="muted">Pick the nearest shape; everything can be changed on its plan.</p>
+    <p v-if="error" class="field-error" role="alert">{{ error.message }}</p>
     <StartPictures v-if="beginnings" :beginnings="beginnings" :chosen="chosen" @choose="choose" />
     <p v-if="walk" class="walk" role="note">
       These are the sizes of an example: a stud with one threaded end. Look at the drawing, change what you

@@ -41,7 +41,11 @@ const readable = (value: unknown): value is Kept =>
   typeof value === 'object' && value !== null && 'sizes' in value && 'readings' in value && 'setup' in value
 
 /** A job that is being started: what is typed outlives the page, the sketch follows each keystroke. */
-export function useStart(identified: () => JobDocument['identified']) {
+export function useStart(
+  identified: () => JobDocument['identified'],
+  /** How a thread usually ends in the shape that is chosen; empty where the last job decides. */
+  finish: () => string,
+) {
   const kept = stored<Kept>('start', first(), readable)
   const { unit: usual } = useUnits()
   const send = useActs()
@@ -60,15 +64,14 @@ export function useStart(identified: () => JobDocument['identified']) {
     const { start, sizes, readings, material, method, setup } = kept.value
     return {
       typed: { ...sizes, readings, material, start: start || 'stud', unit: unit.value },
-      method: { ...last.method, ...method },
+      method: { ...last.method, ...(finish() ? { finish: finish() } : {}), ...method },
       setup: { ...last.setup, ...setup },
       identified: identified(),
     }
   }
   const { found: sketch } = useLive(
     'sketch',
-    () =>
-      kept.value.start ? JSON.stringify({ ...kept.value, unit: unit.value, narrow: narrow.value }) : null,
+    () => (kept.value.start ? JSON.stringify([body(), narrow.value]) : null),
     () =>
       ask(client.POST('/api/jobs/new/sketch', { params: { query: { narrow: narrow.value } }, body: body() })),
   )

@@ -973,6 +973,8 @@ export interface components {
             asks: components["schemas"]["Ask"][];
             /** Code */
             code: ("stud" | "rod" | "screw" | "plug" | "all-thread" | "nut" | "body" | "bolt" | "sample") | ("repair" | "thread");
+            /** Finish */
+            finish: string;
             /** Name */
             name: string;
             picture: components["schemas"]["SheetShown"];
