@@ -20,7 +20,7 @@ const { found, problem } = useLive(
 )
 const MARKS = {
   fits: '✓',
-  'goes-on': '~',
+  'goes-on': '▲',
   binds: '✗',
   'will-not-start': '✕',
   'nothing-holds': '✕',

@@ -150,6 +150,12 @@ watch(
     grid-template-columns: minmax(0, 1fr);
   }
 }
+@media (min-width: 901px) {
+  .side {
+    position: sticky;
+    top: 12px;
+  }
+}
 /* On paper: the page of the thread alone. */
 @media print {
   .book {
