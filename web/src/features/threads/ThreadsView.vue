@@ -154,6 +154,7 @@ watch(
   .side {
     position: sticky;
     top: 12px;
+    align-self: start;
   }
 }
 /* On paper: the page of the thread alone. */
