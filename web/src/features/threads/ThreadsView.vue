@@ -108,7 +108,11 @@ watch(
       <ThreadOverlay v-if="shown.external" id="overlay" v-model:nut="nut" :bolt="shown.designation" />
     </article>
     <BookOpening v-else-if="!query.q.trim()" @choose="choose" />
-    <EmptyShell v-else>The book has no thread of that name.</EmptyShell>
+    <EmptyShell v-else>{{
+      atSearch?.errors[0]?.choices.length
+        ? 'Choose the one you mean.'
+        : 'The book has no thread of that name.'
+    }}</EmptyShell>
   </div>
 </template>
 
