@@ -10,6 +10,7 @@ from ninja.openapi.schema import OpenAPISchema
 from server.book.api import router as book
 from server.identify.api import router as identify
 from server.jobs.api import router as jobs
+from server.kit.api import router as kit
 from server.logbook.api import router as logbook
 from server.reference.api import router as reference
 from server.site.problems import PROBLEM_TYPE, register_problems
@@ -39,5 +40,6 @@ api.add_router("", reference)
 api.add_router("", identify)
 api.add_router("/threads", book)
 api.add_router("/jobs", jobs)
+api.add_router("/kit", kit)
 api.add_router("", logbook)
 register_problems(api)

@@ -1,1 +1,1 @@
-"""What there is to make it with: metals, drills."""
+"""What there is to make it with: metals, racks of drills, and the things one owns."""

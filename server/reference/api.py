@@ -18,6 +18,7 @@ from lathework.identify.words import EVIDENCE
 from lathework.job import words
 from lathework.lengths import Span, read_length, within
 from lathework.part.sample import nominals
+from lathework.shop.words import STATE_WORDS
 from lathework.threads.designation import read_called
 from server.site.problems import PROBLEMS, answer
 
@@ -63,6 +64,7 @@ class Choices:
     cutters: tuple[ChoiceShown, ...]
     hazards: tuple[ChoiceShown, ...]
     verdicts: tuple[ChoiceShown, ...]
+    states: tuple[ChoiceShown, ...]
     evidence: dict[str, tuple[ChoiceShown, ...]]
 
 
@@ -133,6 +135,7 @@ def choices(request: HttpRequest) -> HttpResponse:
                 ChoiceShown(verdict.code, verdict.words, "passes" if verdict.passes else "does not pass")
                 for verdict in MEANINGS.values()
             ),
+            states=_choices(STATE_WORDS),
             evidence={field: _choices(named) for field, named in EVIDENCE.items()},
         )
     )

@@ -28,6 +28,7 @@ VIEWS = (
     "/new?as=plug",
     "/new?as=sample",
     "/new?as=repair",
+    "/shop",
     "/log",
     "/log?q=nothing+of+that+name",
     "/threads",

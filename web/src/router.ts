@@ -45,6 +45,12 @@ export const router = createRouter({
       meta: { title: 'Threads' },
     },
     {
+      path: '/shop',
+      name: 'shop',
+      component: () => import('@/features/shop/ShopView.vue'),
+      meta: { title: 'Shop' },
+    },
+    {
       path: '/log',
       name: 'log',
       component: () => import('@/features/log/LogView.vue'),

@@ -14,15 +14,17 @@ from django.utils import timezone
 from server.book.actions import keep
 from server.jobs.actions.documents import import_job
 from server.jobs.models import Begun, Job
+from server.kit.actions import add_typed
 
 
 def load_demo() -> None:
-    """Import every job file of the demo folder, in order, and keep the threads it names."""
+    """Import every job file of the demo folder, in order, keep the threads it names, and fill its shop."""
     folder = settings.ROOT / "demo"
     for file in sorted(folder.glob("*.json")):
         import_job(orjson.loads(file.read_bytes()))
     for designation in (folder / "favourites.txt").read_text(encoding="utf-8").splitlines():
         keep(designation)
+    add_typed((folder / "shop.txt").read_text(encoding="utf-8"))
 
 
 class Command(BaseCommand):

@@ -1,5 +1,11 @@
 <script setup lang="ts">
-import { mdiFormatListBulletedSquare, mdiMagnify, mdiNotebookOutline, mdiScrewMachineFlatTop } from '@mdi/js'
+import {
+  mdiFormatListBulletedSquare,
+  mdiMagnify,
+  mdiNotebookOutline,
+  mdiScrewMachineFlatTop,
+  mdiToolboxOutline,
+} from '@mdi/js'
 
 import ShellMark from '@/shared/theme/ShellMark.vue'
 
@@ -7,6 +13,7 @@ const places = [
   { to: { name: 'jobs' }, label: 'Jobs', icon: mdiFormatListBulletedSquare, also: ['plan', 'start'] },
   { to: { name: 'identify' }, label: 'Identify', icon: mdiMagnify, also: [] as string[] },
   { to: { name: 'threads' }, label: 'Threads', icon: mdiScrewMachineFlatTop, also: [] as string[] },
+  { to: { name: 'shop' }, label: 'Shop', icon: mdiToolboxOutline, also: [] as string[] },
   { to: { name: 'log' }, label: 'Log', icon: mdiNotebookOutline, also: [] as string[] },
 ]
 </script>

@@ -10,6 +10,7 @@ import LimitsTable from '@/features/threads/LimitsTable.vue'
 import PipeHolePanel from '@/features/threads/PipeHolePanel.vue'
 import SheetDrawing from '@/shared/drawing/SheetDrawing.vue'
 import DieMemory from '@/features/threads/DieMemory.vue'
+import ShopServes from '@/features/threads/ShopServes.vue'
 import ThreadBench from '@/features/threads/ThreadBench.vue'
 import ThreadHead from '@/features/threads/ThreadHead.vue'
 import ThreadList from '@/features/threads/ThreadList.vue'
@@ -90,6 +91,7 @@ watch(
         :errors="problem?.errors ?? []"
         @change="(field, value) => (query[field] = value)"
       />
+      <ShopServes :thread="shown.designation" />
       <DieMemory :thread="shown.designation" />
       <SheetDrawing class="drawing" told :sheet="shown.drawing" />
       <LimitsTable v-if="shown.limits.length" :card="shown" />

@@ -1,0 +1,143 @@
+"""What one owns: typed as people say it, refused where it cannot be, and what of it serves a thread."""
+
+from __future__ import annotations
+
+import unittest
+
+from hypothesis import given
+from hypothesis import strategies as st
+
+from lathework.answers.serving import serving
+from lathework.errors import InvalidDocument
+from lathework.shop.kit import Die, Owned, Tap, name_of, read_thing
+from lathework.shop.typed import METRIC_SET, read_line, read_lines
+from lathework.threads.designation import read_designation
+from lathework.threads.library import library
+from lathework.threads.thread import Thread
+
+
+def things(text: str) -> list[Owned]:
+    """The things that lines name, with ids."""
+    out: list[Owned] = []
+    for line in read_lines(text):
+        assert line.kind is not None, line.error
+        out += [read_thing(line.kind, {"id": f"t{len(out) + n}", **one}) for n, one in enumerate(line.documents)]
+    return out
+
+
+def names(text: str) -> list[str]:
+    return [name_of(thing) for thing in things(text)]
+
+
+class AsPeopleSayIt(unittest.TestCase):
+    def test_one_thing_a_line(self) -> None:
+        for typed, name in (
+            ("1/4 BSW split die 13/16", "1/4 BSW split die, 13/16 in"),
+            ("die 1/2 bsw 1 x 3/8 worn, British box", "1/2 BSW split die, 1 in × 3/8 in"),
+            ("M8 die 25 x 9", "M8 split die, 25 mm × 9 mm"),
+            ("3/8-16 hexagon die", "3/8-16 UNC hexagon die"),
+            ("M8 second tap hss", "M8 second tap"),
+            ("2 BA taps", "2 BA taps, a set"),
+            ("#7 drill", "#7 drill"),
+            ("8.5 drill missing", "8.5 mm drill"),
+            ("5/16 drill", "5/16 in drill"),
+            ("M10 LH tap", "M10 LH taps, a set"),
+        ):
+            with self.subTest(typed):
+                self.assertEqual(names(typed), [name])
+
+    def test_state_steel_and_place_are_kept(self) -> None:
+        (document,) = read_line("1/2 bsw split die carbon worn, British box, row 2").documents
+        self.assertEqual(
+            (document["state"], document["steel"], document["place"]), ("worn", "carbon", "British box, row 2")
+        )
+
+    def test_a_place_may_be_named_after_a_tool(self) -> None:
+        (document,) = read_line("M6 tap, tap and drill rack").documents
+        self.assertEqual(document["place"], "tap and drill rack")
+
+    def test_a_set_is_its_sizes(self) -> None:
+        """ISO 262, first choice from 3 to 12: 3, 4, 5, 6, 8, 10, 12. BS 93: eleven BA sizes from 0 to 10."""
+        self.assertEqual(
+            [thing.split()[0] for thing in names("M3-M12 dies")], ["M3", "M4", "M5", "M6", "M8", "M10", "M12"]
+        )
+        self.assertEqual(len(names("0-10 BA taps")), 11)
+        self.assertIn("3/8 BSW split die", names("1/8-1/2 bsw dies"))
+
+    def test_every_size_of_a_metric_set_is_a_standard_coarse_thread(self) -> None:
+        coarse = {thread.major for thread in library() if thread.series == "coarse"}
+        self.assertLessEqual(set(METRIC_SET), coarse)
+
+    def test_a_rack_is_one_line(self) -> None:
+        """1 to 13 by half: 25 drills; 1/16 to 1/2 by 64ths: 29; number drills 1 to 60; letters A to Z."""
+        for typed, count in (
+            ("1-13 x 0.5 drills", 25),
+            ("1/16-1/2 x 1/64 drills", 29),
+            ("#1-#60 drills", 60),
+            ("A-Z drills", 26),
+        ):
+            with self.subTest(typed):
+                self.assertEqual(len(names(typed)), count)
+
+    def test_what_cannot_be_is_refused_with_a_reason(self) -> None:
+        for typed, words in (
+            ("hammer", "Is it a die, a tap or a drill"),
+            ("M10 die tap", "Is it a die, a tap or a drill"),
+            ("die", "Say what it is"),
+            ("M8 die 25 x 30", "thicker than it is wide"),
+            ("M20 die 16 x 5", "does not go into so small a die"),
+            ("Tr20x4 die", "single point"),
+            ("1-3 x 0 drills", "These steps lead nowhere"),
+            ("M3-1/2 bsw dies", ""),
+            ("7/16 whitworth tap", "say which"),
+        ):
+            with self.subTest(typed):
+                error = read_line(typed).error
+                assert error is not None
+                self.assertIn(words, error.message)
+                self.assertEqual(error.field, "text")
+
+    @given(st.text(max_size=60))
+    def test_no_line_breaks_it(self, text: str) -> None:
+        for line in read_lines(text):
+            self.assertEqual(line.error is None, bool(line.documents))
+
+    def test_errors_of_a_thing_stand_beside_their_fields(self) -> None:
+        with self.assertRaises(InvalidDocument) as told:
+            read_thing("die", {"id": "d1", "thread": "M99", "across": "25 mm", "steel": "stone", "colour": "red"})
+        self.assertEqual({error.field for error in told.exception.errors}, {"thread", "steel", "colour"})
+
+
+class WhatServes(unittest.TestCase):
+    OWNED = things("1/2 bsw split die worn; 1/2 bsw split die; 1/2 bsf die; M12 taps; M12 die lent; 1-13 x 0.5 drills")
+
+    def test_the_sound_die_stands_before_the_worn(self) -> None:
+        told = serving(read_designation("1/2 bsw"), self.OWNED)
+        self.assertEqual([die.state for die in told.dies], ["ready", "worn"])
+
+    def test_what_only_looks_alike_is_told_with_its_reason(self) -> None:
+        """BS 84: 1/2 BSW has 12 threads to the inch, 1/2 BSF 16."""
+        (why,) = [one for one in serving(read_designation("1/2 bsw"), self.OWNED).unlike if "BSF" in one]
+        self.assertEqual(why, "1/2 BSF is no substitute: 16 to the inch, not 12.")
+
+    def test_what_is_missing_is_named(self) -> None:
+        """ISO 2306: M12 is drilled 10.2; half-millimetre steps hold 10, which leaves more, or 10.5."""
+        told = serving(read_designation("M12"), self.OWNED)
+        self.assertEqual(told.missing, ("no die",))
+        self.assertEqual([thing.state for thing in told.lies], ["lent"])
+        assert told.drill is not None
+        self.assertIn(told.drill.drill.name, ("10 mm", "10.5 mm"))
+        self.assertEqual(
+            serving(read_designation("M30"), self.OWNED).missing, ("no die", "no tap", "no tapping drill near its size")
+        )
+
+    @given(st.sampled_from(library()))
+    def test_nothing_serves_a_thread_but_its_own(self, thread: Thread) -> None:
+        """Whatever is offered has the same pitch, diameter, angle and hand."""
+        told = serving(thread, self.OWNED)
+        tools: list[Die | Tap] = [*told.dies, *told.taps]
+        for tool in tools:
+            self.assertEqual(
+                (tool.thread.major_mm, tool.thread.pitch_mm, tool.thread.form.angle_deg, tool.thread.hand),
+                (thread.major_mm, thread.pitch_mm, thread.form.angle_deg, thread.hand),
+            )

@@ -1,0 +1,86 @@
+"""What is done to the shop: each act one transaction."""
+
+from __future__ import annotations
+
+import secrets
+from collections.abc import Sequence
+from typing import Any
+
+from django.db import transaction
+from django.http import Http404
+from django.utils import timezone
+
+from lathework.errors import InputError, InvalidDocument
+from lathework.shop.kit import Owned, read_thing
+from lathework.shop.typed import read_lines
+from server.kit.models import Thing
+from server.site.problems import Conflict
+
+Document = dict[str, Any]
+CHANGED_ELSEWHERE = "This was changed elsewhere since you opened it: look at it again, then change it."
+
+
+def owned() -> list[tuple[Thing, Owned]]:
+    """Everything that is not retired, in the order it came."""
+    return [(row, read_thing(row.kind, row.document)) for row in Thing.objects.filter(retired_at=None)]
+
+
+def _new_id(kind: str) -> str:
+    return f"{kind[0]}{secrets.token_hex(5)}"
+
+
+@transaction.atomic
+def add(wanted: Sequence[tuple[str, Document]]) -> list[Thing]:
+    """Put things in the shop, all or none; each gets an id of its own. Raises InvalidDocument, by row and field."""
+    now, rows, errors = timezone.now(), [], []
+    for at, (kind, document) in enumerate(wanted):
+        ident = _new_id(kind)
+        named = {**document, "id": ident}
+        try:
+            read_thing(kind, named)
+        except InvalidDocument as invalid:
+            errors += [error.at(f"things.{at}.{error.field}") for error in invalid.errors]
+            continue
+        rows.append(Thing(ident=ident, kind=kind, document=named, added_at=now, changed_at=now))
+    if errors:
+        raise InvalidDocument(tuple(errors))
+    return Thing.objects.bulk_create(rows)
+
+
+def _find(ident: str) -> Thing:
+    row = Thing.objects.select_for_update().filter(pk=ident).first()
+    if row is None:
+        raise Http404
+    return row
+
+
+@transaction.atomic
+def change(ident: str, document: Document, revision: int) -> Thing:
+    """Say something else of a thing. Raises InvalidDocument, Conflict, Http404."""
+    row = _find(ident)
+    named = {**document, "id": ident}
+    read_thing(row.kind, named)
+    if row.revision != revision:
+        raise Conflict(CHANGED_ELSEWHERE)
+    row.document, row.revision, row.changed_at = named, revision + 1, timezone.now()
+    row.save()
+    return row
+
+
+@transaction.atomic
+def retire(ident: str, *, back: bool = False) -> Thing:
+    """Take a thing out of the shop, or `back` into it: it is never deleted from under what speaks of it."""
+    row = _find(ident)
+    row.retired_at = None if back else timezone.now()
+    row.save()
+    return row
+
+
+def add_typed(text: str) -> list[Thing]:
+    """Put everything in the shop that lines name. Raises InputError where one is not understood."""
+    wanted: list[tuple[str, Document]] = []
+    for line in read_lines(text):
+        if line.kind is None:
+            raise line.error or InputError("unreadable", "text", line.text)
+        wanted += [(line.kind, dict(document)) for document in line.documents]
+    return add(wanted)

@@ -1,0 +1,157 @@
+"""The shop as the endpoints answer with it."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from lathework.answers.serving import Serving
+from lathework.answers.values import FieldError, FigureShown, field_error, figure_shown
+from lathework.shop.kit import Die, Owned, ShopDrill, Tap, kind_of, name_of, read_thing
+from lathework.shop.kit_declaration import KINDS, Kind, State
+from lathework.shop.typed import Line
+from lathework.threads.series import SERIES_NAMES
+from server.kit.models import Thing
+
+
+@dataclass(frozen=True)
+class ThingShown:
+    """A thing: what it is called, and everything that was said of it.
+
+    `drawer` is the place it lies in, or a heading where nobody said; `across_mm` and `bore_mm` draw it: its size and
+    that of its thread, 0 where nobody knows.
+    """
+
+    id: str
+    kind: Kind
+    name: str
+    drawer: str
+    thread: str
+    form: str
+    steel: str
+    size: str
+    thick: str
+    state: State
+    place: str
+    notes: str
+    across_mm: float
+    bore_mm: float
+    revision: int
+
+
+@dataclass(frozen=True)
+class KitShown:
+    """Everything owned, drawer by drawer, by size."""
+
+    things: tuple[ThingShown, ...]
+
+
+@dataclass(frozen=True)
+class NamedThing:
+    """A thing that was typed: its document without an id, what it will be called, whether the like is owned."""
+
+    kind: Kind
+    name: str
+    document: dict[str, str]
+    known: bool
+
+
+@dataclass(frozen=True)
+class LineShown:
+    """A line as typed: the things it names, or what is wrong with it."""
+
+    text: str
+    things: tuple[NamedThing, ...]
+    error: FieldError | None
+
+
+@dataclass(frozen=True)
+class ServingShown:
+    """What of the shop serves a thread, and what does not."""
+
+    thread: str
+    dies: tuple[ThingShown, ...]
+    taps: tuple[ThingShown, ...]
+    drill: str
+    percent: FigureShown | None
+    lies: tuple[ThingShown, ...]
+    missing: tuple[str, ...]
+    unlike: tuple[str, ...]
+
+
+def _size(thing: Owned) -> tuple[str, str, float, float]:
+    """Size and thickness as typed, diameter over all and of the thread in millimetres."""
+    if isinstance(thing, ShopDrill):
+        return thing.size.typed, "", thing.size.mm, 0.0
+    if isinstance(thing, Tap):
+        return "", "", thing.thread.major_mm, thing.thread.major_mm
+    across, thick = thing.across, thing.thick
+    sizes = (across.typed if across else "", thick.typed if thick else "")
+    return (*sizes, across.mm if across else 0.0, thing.thread.major_mm)
+
+
+def thing_shown(row: Thing, thing: Owned) -> ThingShown:
+    """A stored thing."""
+    cutter = thing if isinstance(thing, Die | Tap) else None
+    size, thick, across_mm, bore_mm = _size(thing)
+    series = SERIES_NAMES.get(cutter.thread.series, cutter.thread.series) if cutter else ""
+    kind = kind_of(thing)
+    return ThingShown(
+        id=row.ident,
+        kind=kind,
+        name=name_of(thing),
+        drawer=thing.place or (f"{series} {kind}s" if cutter else "Drills"),
+        thread=cutter.thread.designation if cutter else "",
+        form=cutter.form if cutter else "",
+        steel=cutter.steel if cutter else "",
+        size=size,
+        thick=thick,
+        state=thing.state,
+        place=thing.place,
+        notes=thing.notes,
+        across_mm=round(across_mm, 3),
+        bore_mm=round(bore_mm, 3),
+        revision=row.revision,
+    )
+
+
+def kit_shown(things: list[tuple[Thing, Owned]]) -> KitShown:
+    """Everything owned, drawer by drawer: those with dies first, then taps, then drills; in each by size."""
+    shown = [thing_shown(row, thing) for row, thing in things]
+    first: dict[str, int] = {}
+    for one in shown:
+        first[one.drawer] = min(KINDS.index(one.kind), first.get(one.drawer, len(KINDS)))
+    shown.sort(
+        key=lambda one: (first[one.drawer], one.drawer, KINDS.index(one.kind), one.bore_mm or one.across_mm, one.name)
+    )
+    return KitShown(tuple(shown))
+
+
+def lines_shown(lines: tuple[Line, ...], names: set[str]) -> tuple[LineShown, ...]:
+    """What was typed, understood; `names` are those of things that are owned."""
+    told = []
+    for line in lines:
+        things = []
+        for document in line.documents if line.kind else ():
+            assert line.kind is not None
+            name = name_of(read_thing(line.kind, {"id": "typed", **document}))
+            things.append(NamedThing(line.kind, name, document, name in names))
+        told.append(LineShown(line.text, tuple(things), field_error(line.error) if line.error else None))
+    return tuple(told)
+
+
+def serving_shown(told: Serving, rows: dict[str, Thing]) -> ServingShown:
+    """What serves a thread; `rows` are the stored things by id."""
+
+    def shown(things: tuple[Die | Tap, ...] | tuple[Die, ...] | tuple[Tap, ...]) -> tuple[ThingShown, ...]:
+        return tuple(thing_shown(rows[thing.id], thing) for thing in things)
+
+    return ServingShown(
+        thread=told.thread.designation,
+        dies=shown(told.dies),
+        taps=shown(told.taps),
+        drill=told.drill.drill.name if told.drill else "",
+        percent=figure_shown(told.drill.percent) if told.drill else None,
+        lies=shown(told.lies),
+        missing=told.missing,
+        unlike=told.unlike,
+    )

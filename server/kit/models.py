@@ -1,0 +1,26 @@
+"""What is stored of a thing in the shop: its document, and when it came and went."""
+
+from __future__ import annotations
+
+from django.db import models
+from django.db.models import Q
+
+from lathework.shop.kit_declaration import KINDS
+
+LONGEST_ID = 16
+
+
+class Thing(models.Model):
+    """A die, a tap or a drill. One that is retired stays for what speaks of it; `revision` counts its changes."""
+
+    ident = models.CharField(max_length=LONGEST_ID, primary_key=True)
+    kind = models.CharField(max_length=12)
+    document = models.JSONField()
+    revision = models.PositiveIntegerField(default=1)
+    added_at = models.DateTimeField()
+    changed_at = models.DateTimeField()
+    retired_at = models.DateTimeField(null=True)
+
+    class Meta:
+        ordering = ("added_at", "ident")
+        constraints = (models.CheckConstraint(condition=Q(kind__in=KINDS), name="kit_thing_kind"),)

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { VCheckbox } from 'vuetify/components/VCheckbox'
+import { VTextarea } from 'vuetify/components/VTextarea'
+
+import { ask, asProblem, client } from '@/shared/api/client'
+import { useLive } from '@/shared/api/useLive'
+import type { Named } from '@/features/shop/useKit'
+
+/** What one owns, typed a line each as people say it; what each line names is shown as it is typed, and ticked. */
+const props = defineProps<{ add: (wanted: Named[]) => Promise<unknown> }>()
+const text = ref('')
+const busy = ref(false)
+const trouble = ref('')
+/** Things that were ticked otherwise than they came, by line and place. */
+const turned = ref<Record<string, boolean>>({})
+const { found, problem } = useLive(
+  'kit-typed',
+  () => text.value.trim() || null,
+  (typed) => ask(client.POST('/api/kit/typed', { body: { text: typed } })),
+)
+const lines = computed(() => found.value ?? [])
+const ticked = (line: string, thing: Named) => turned.value[`${line} ${thing.name}`] ?? !thing.known
+const wanted = computed(() =>
+  lines.value.flatMap((line) => line.things.filter((thing) => ticked(line.text, thing))),
+)
+/** Lines that were not understood stay, to be put right. */
+async function put() {
+  busy.value = true
+  trouble.value = ''
+  try {
+    await props.add(wanted.value)
+    text.value = lines.value
+      .filter((line) => line.error)
+      .map((line) => line.text)
+      .join('\n')
+    turned.value = {}
+  } catch (failed) {
+    trouble.value = asProblem(failed).message
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <form class="add" aria-label="Put things in the shop" novalidate @submit.prevent="put">
+    <v-textarea
+      v-model="text"
+      label="What do you have? One a line"
+      placeholder="e.g. M3-M12 dies carbon"
+      persistent-placeholder
+      rows="2"
+      auto-grow
+      variant="outlined"
+      hide-details
+      maxlength="8000"
+      autocomplete="off"
+      spellcheck="false"
+    />
+    <p class="muted small">
+      Say it as you would to a friend: <span class="fig">1/4 BSW split die 13/16</span>,
+      <span class="fig">0-10 BA taps</span>, <span class="fig">1-13 x 0.5 drills</span>,
+      <span class="fig">1/2 BSW die 1 x 3/8 worn, British box</span>.
+    </p>
+    <v-btn v-if="wanted.length" type="submit" color="secondary" :loading="busy">
+      Put {{ wanted.length }} in the shop
+    </v-btn>
+    <p v-if="problem" class="field-error" role="alert">{{ problem.message }}</p>
+    <ul v-if="lines.length" class="lines">
+      <li v-for="line in lines" :key="line.text">
+        <span v-if="line.error" class="field-error" role="alert">
+          <span class="fig">{{ line.text }}</span>: {{ line.error.message }}
+        </span>
+        <template v-else>
+          <v-checkbox
+            v-for="thing in line.things"
+            :key="thing.name"
+            :label="thing.known ? `${thing.name}: you have one` : thing.name"
+            :model-value="ticked(line.text, thing)"
+            @update:model-value="turned[`${line.text} ${thing.name}`] = $event === true"
+          />
+        </template>
+      </li>
+    </ul>
+    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+  </form>
+</template>
+
+<style scoped>
+.add {
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+}
+.add > * {
+  width: 100%;
+}
+.add > .v-btn {
+  width: auto;
+}
+.lines li {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+}
+.field-error {
+  grid-column: 1 / -1;
+}
+</style>

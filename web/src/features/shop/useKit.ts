@@ -1,0 +1,45 @@
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed } from 'vue'
+
+import { ask, client, type Schemas } from '@/shared/api/client'
+
+export type Thing = Schemas['ThingShown']
+export type Named = Schemas['NamedThing']
+const KEY = ['kit']
+
+/** What the shop owns, and what is done to it. */
+export function useKit() {
+  const queries = useQueryClient()
+  const { data, error } = useQuery({ queryKey: KEY, queryFn: () => ask(client.GET('/api/kit')) })
+  const things = computed(() => data.value?.things ?? [])
+  /** Drawer by drawer, in the order they come. */
+  const drawers = computed(() => {
+    const found = new Map<string, Thing[]>()
+    for (const thing of things.value) found.set(thing.drawer, [...(found.get(thing.drawer) ?? []), thing])
+    return [...found].map(([name, inside]) => ({ name, inside }))
+  })
+  const show = (now: Schemas['KitShown']) => queries.setQueryData(KEY, now)
+  const again = () => queries.invalidateQueries({ queryKey: KEY })
+  async function add(wanted: Named[]) {
+    const named = wanted.map(({ kind, document }) => ({ kind, document }))
+    show(await ask(client.POST('/api/kit', { body: { things: named } })))
+  }
+  /** Says something else of a thing: everything that was said of it before, with what is `said` now. */
+  async function change(thing: Thing, said: Record<string, string>) {
+    const { kind, thread, form, steel, size, thick, state, place, notes } = thing
+    const sizes = kind === 'die' ? { across: size, thick } : {}
+    const own = kind === 'drill' ? { size } : { thread, form, steel, ...sizes }
+    const body = { document: { ...own, state, place, notes, ...said }, revision: thing.revision }
+    try {
+      await ask(client.PUT('/api/kit/{ident}', { params: { path: { ident: thing.id } }, body }))
+    } finally {
+      await again()
+    }
+  }
+  async function retire(id: string, back = false) {
+    const way = back ? '/api/kit/{ident}/restore' : '/api/kit/{ident}/retire'
+    await ask(client.POST(way, { params: { path: { ident: id } } }))
+    await again()
+  }
+  return { data, error, things, drawers, add, change, retire }
+}

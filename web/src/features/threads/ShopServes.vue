@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+
+import { ask, client } from '@/shared/api/client'
+
+/** What of the shop serves a thread; nothing is said where nothing is owned of it at all. */
+const props = defineProps<{ thread: string }>()
+const { data: told } = useQuery({
+  queryKey: computed(() => ['kit', 'serves', props.thread]),
+  queryFn: () => ask(client.GET('/api/kit/serves', { params: { query: { thread: props.thread } } })),
+})
+const own = computed(() => [...(told.value?.dies ?? []), ...(told.value?.taps ?? [])])
+const something = computed(
+  () => own.value.length || told.value?.lies.length || told.value?.drill || told.value?.unlike.length,
+)
+</script>
+
+<template>
+  <section v-if="told && something" aria-label="In your shop">
+    <h2>In your shop</h2>
+    <ul>
+      <li v-for="thing in own" :key="thing.id">
+        ✓ <b>{{ thing.name }}</b><template v-if="thing.state !== 'ready'">, {{ thing.state }}</template>
+        <span v-if="thing.place" class="muted small">, {{ thing.place }}</span>
+      </li>
+      <li v-if="told.drill">
+        ✓ drill <b class="fig">{{ told.drill }}</b>
+      </li>
+      <li v-for="thing in told.lies" :key="thing.id">‖ {{ thing.name }}: {{ thing.state }}</li>
+      <li v-for="words in told.missing" :key="words">◆ {{ words }}</li>
+      <li v-for="words in told.unlike" :key="words" class="muted">≠ {{ words }}</li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: var(--s16);
+  border-bottom: 2px solid var(--line);
+}
+ul {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 24px;
+  padding-top: 6px;
+}
+</style>
