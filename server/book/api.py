@@ -31,6 +31,7 @@ from lathework.units import convert
 from server.book import actions
 from server.book.files import limits_csv
 from server.book.schemas import KeepIn, Kept, SeriesShown
+from server.kit.actions import drill_list
 from server.paper.dxf import sheet_dxf
 from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
@@ -163,10 +164,10 @@ class HoleQuery(Schema):
 
 @router.get("/hole", response={200: HoleShown, **PROBLEMS})
 def tapped_hole(request: HttpRequest, asked: Query[HoleQuery]) -> HttpResponse:
-    """A tapped hole: the drill out of those one owns, its strength, how deep to go."""
+    """A tapped hole: the drill out of those named, or of the shop, or of every rack; its strength, how deep to go."""
     wanted = AskedHole(
         percent=asked.percent,
-        drills=asked.drills,
+        drills=asked.drills.strip() or drill_list(),
         bolt=asked.bolt,
         metal=asked.metal,
         depth=asked.depth,
@@ -184,7 +185,7 @@ def taper_hole(
     unit: Literal["in", "mm"] = "in",
 ) -> HttpResponse:
     """A hole for a taper pipe thread: drill, ream, gauge; bare numbers among the drills are in `unit`."""
-    return answer(pipe_hole_shown(pipe_hole(q, drills, unit)))
+    return answer(pipe_hole_shown(pipe_hole(q, drills.strip() or drill_list(), unit)))
 
 
 @router.get("/mating", response={200: MatingShown, **PROBLEMS})

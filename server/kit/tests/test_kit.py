@@ -83,3 +83,11 @@ class Kit(ApiCase):
         self.assertEqual((told["drill"], told["missing"]), ("5 mm", []))
         self.assertEqual(told["unlike"], ["M6x0.75 is no substitute: a pitch of 0.75 mm, not 1 mm."])
         self.assertEqual(self.client.get("/api/kit/serves?thread=hammer").status_code, 422)
+
+    def test_a_hole_is_drilled_with_what_is_there(self) -> None:
+        """ISO 2306: M10 wants 8.5; it is missing, and 8.4 is the nearest there."""
+        hole = "/api/threads/hole?q=M10&metal=mild-steel&bolt=mild-steel"
+        self.assertEqual(self.get(hole)["pick"]["name"], "8.5 mm")
+        self.add("8 drill; 8.4 drill; 9 drill; 8.5 drill missing")
+        self.assertEqual(self.get(hole)["pick"]["name"], "8.4 mm")
+        self.assertEqual(self.get(f"{hole}&drills=metric")["pick"]["name"], "8.5 mm")

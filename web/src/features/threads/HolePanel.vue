@@ -10,6 +10,7 @@ import InlineField from '@/shared/controls/InlineField.vue'
 import SheetDrawing from '@/shared/drawing/SheetDrawing.vue'
 import { useChoices } from '@/shared/api/useChoices'
 import { useHole } from '@/features/threads/useHole'
+import { useOwnedDrills } from '@/features/threads/useOwnedDrills'
 import { useUnits } from '@/shared/figures/useUnits'
 
 /** A hole for this thread: the drill out of those one owns, how strong it is, how deep to go. */
@@ -18,6 +19,7 @@ const { found, problem, drills, metal, bolt, typed } = useHole(
   () => props.thread,
   () => props.internalClass,
 )
+const owned = useOwnedDrills()
 const { data: choices } = useChoices()
 const { text } = useUnits()
 const error = (field: string) => problem.value?.of(field)
@@ -64,7 +66,7 @@ const others = computed(() =>
       <InlineField
         label="Drills you own"
         before="out of"
-        placeholder="every rack; or: metric, 1/4, #7, F"
+        :placeholder="`${owned}; or: metric, 1/4, #7, F`"
         figure
         :model-value="drills"
         :error="error('drills')"

@@ -6,11 +6,13 @@ import FigureRow from '@/shared/figures/FigureRow.vue'
 import InlineField from '@/shared/controls/InlineField.vue'
 import { stored } from '@/shared/state/stored'
 import { useLive } from '@/shared/api/useLive'
+import { useOwnedDrills } from '@/features/threads/useOwnedDrills'
 import { useUnits } from '@/shared/figures/useUnits'
 
 /** A hole for a taper pipe thread: drill, ream, tap to the gauge. */
 const props = defineProps<{ thread: string }>()
 const { unit } = useUnits()
+const owned = useOwnedDrills()
 const drills = stored('drills', '', (value): value is string => typeof value === 'string')
 const { found, problem } = useLive(
   'pipe-hole',
@@ -26,7 +28,7 @@ const figures = computed(() => (found.value?.figures ?? []).map((figure) => ({ l
     <InlineField
       label="Drills you own"
       before="out of"
-      placeholder="every rack; or: metric, 1/4, #7, F"
+      :placeholder="`${owned}; or: metric, 1/4, #7, F`"
       figure
       :model-value="drills"
       :error="problem?.of('drills')"
