@@ -10,6 +10,7 @@ from benchmarks import lines
 from benchmarks.history import history
 from benchmarks.identification import identification
 from benchmarks.in_browser import in_the_browser
+from benchmarks.kit import kit
 from benchmarks.page import weigh
 from benchmarks.speed import core_times, measure
 from lathework.threads.library import library
@@ -39,6 +40,7 @@ def results() -> dict[str, float | int | str]:
         "bare_css_bytes": bare_style,
         **in_the_browser(ROOT),
         **history(ROOT),
+        **kit(ROOT),
         **core_times(),
         **identification(),
         "test_lines": tests,

@@ -68,6 +68,46 @@ def _pitches(one: Thread, other: Thread) -> str:
     return f"a pitch of {one.pitch_mm:.4g} mm, not {other.pitch_mm:.4g} mm"
 
 
+@dataclass(frozen=True, slots=True)
+class Made:
+    """A thread that a shop can cut: outside with a die, inside with a tap, and whether it has the drill for that."""
+
+    thread: Thread
+    die: bool
+    tap: bool
+    drill: bool
+
+
+def _near(thread: Thread, rack: Sequence[Drill]) -> DrillChoice | None:
+    """The drill of `rack` that a chart would take; None where none is near, or the thread is tapered."""
+    if thread.taper:
+        return None
+    pick, _ = choose(thread, internal_limits(thread), rack, usual_percent(thread))
+    return pick if pick is not None and pick.near else None
+
+
+def _racked(things: Iterable[Owned]) -> list[Drill]:
+    rack = [_rack(thing) for thing in things if isinstance(thing, ShopDrill) and thing.at_hand]
+    return sorted(rack, key=lambda drill: drill.diameter_mm)
+
+
+def made(things: Sequence[Owned]) -> tuple[Made, ...]:
+    """Every thread that the things at hand cut, series by series, by size."""
+    rack = _racked(things)
+    threads: dict[str, Thread] = {}
+    dies: set[str] = set()
+    taps: set[str] = set()
+    for thing in things:
+        if isinstance(thing, Die | Tap) and thing.at_hand:
+            threads[thing.thread.designation] = thing.thread
+            (dies if isinstance(thing, Die) else taps).add(thing.thread.designation)
+    cut = [
+        Made(thread, name in dies, name in taps, name in taps and _near(thread, rack) is not None)
+        for name, thread in threads.items()
+    ]
+    return tuple(sorted(cut, key=lambda one: (one.thread.family, one.thread.series, one.thread.major_mm)))
+
+
 def serving(thread: Thread, things: Sequence[Owned]) -> Serving:
     """What of `things` cuts `thread`, the sound before the worn; the drill for its hole out of those owned."""
     cutters = [thing for thing in things if not isinstance(thing, ShopDrill)]
@@ -75,10 +115,7 @@ def serving(thread: Thread, things: Sequence[Owned]) -> Serving:
     ready = sorted((thing for thing in own if thing.at_hand), key=lambda thing: thing.state == "worn")
     dies = tuple(thing for thing in ready if isinstance(thing, Die))
     taps = tuple(thing for thing in ready if isinstance(thing, Tap))
-    rack = [_rack(thing) for thing in things if isinstance(thing, ShopDrill) and thing.at_hand]
-    rack.sort(key=lambda drill: drill.diameter_mm)
-    pick = None if thread.taper else choose(thread, internal_limits(thread), rack, usual_percent(thread))[0]
-    near = pick if pick is not None and pick.near else None
+    near = _near(thread, _racked(things))
     lacking = [("die", dies), ("tap", taps), ("tapping drill near its size", (near,) if near else ())]
     return Serving(
         thread=thread,

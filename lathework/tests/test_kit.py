@@ -7,7 +7,7 @@ import unittest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lathework.answers.serving import serving
+from lathework.answers.serving import made, serving
 from lathework.errors import InvalidDocument
 from lathework.shop.kit import Die, Owned, Tap, name_of, read_thing
 from lathework.shop.typed import METRIC_SET, read_line, read_lines
@@ -130,6 +130,16 @@ class WhatServes(unittest.TestCase):
         self.assertEqual(
             serving(read_designation("M30"), self.OWNED).missing, ("no die", "no tap", "no tapping drill near its size")
         )
+
+    def test_what_can_be_cut_is_what_something_serves(self) -> None:
+        """The chart of the shop says of every thread what the shop says of that thread alone."""
+        chart = {one.thread.designation: one for one in made(self.OWNED)}
+        self.assertEqual(set(chart), {"1/2 BSW", "1/2 BSF", "M12"})
+        for thread in library():
+            told, one = serving(thread, self.OWNED), chart.get(thread.designation)
+            self.assertEqual((bool(told.dies), bool(told.taps)), (one.die, one.tap) if one else (False, False))
+            if one and one.tap:
+                self.assertEqual(told.drill is not None, one.drill)
 
     @given(st.sampled_from(library()))
     def test_nothing_serves_a_thread_but_its_own(self, thread: Thread) -> None:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from lathework.answers.serving import Serving
+from lathework.answers.serving import Made, Serving
 from lathework.answers.values import FieldError, FigureShown, field_error, figure_shown
 from lathework.shop.kit import Die, Owned, ShopDrill, Tap, kind_of, name_of, read_thing
 from lathework.shop.kit_declaration import KINDS, Kind, State
@@ -76,6 +76,28 @@ class ServingShown:
     lies: tuple[ThingShown, ...]
     missing: tuple[str, ...]
     unlike: tuple[str, ...]
+
+
+@dataclass(frozen=True)
+class MadeShown:
+    """A thread that the shop can cut, under its series; `words` say what is there and what is not."""
+
+    thread: str
+    series: str
+    die: bool
+    tap: bool
+    words: str
+
+
+def made_shown(cut: tuple[Made, ...]) -> tuple[MadeShown, ...]:
+    """Every thread that the shop can cut."""
+    told = []
+    for one in cut:
+        hole = "tap and drill" if one.drill else "tap, no drill near" if one.tap else ""
+        words = ", ".join(part for part in ("die" if one.die else "", hole) if part)
+        series = SERIES_NAMES.get(one.thread.series, one.thread.series)
+        told.append(MadeShown(one.thread.designation, series, one.die, one.tap, words))
+    return tuple(told)
 
 
 def _size(thing: Owned) -> tuple[str, str, float, float]:

@@ -9,7 +9,7 @@ from ninja import Router, Schema
 from ninja.params.functions import Query
 from pydantic import Field
 
-from lathework.answers.serving import serving
+from lathework.answers.serving import made, serving
 from lathework.shop.kit import name_of, read_thing
 from lathework.shop.kit_declaration import Kind
 from lathework.shop.typed import MOST_THINGS, read_lines
@@ -18,10 +18,12 @@ from server.kit import actions
 from server.kit.answers import (
     KitShown,
     LineShown,
+    MadeShown,
     ServingShown,
     ThingShown,
     kit_shown,
     lines_shown,
+    made_shown,
     serving_shown,
     thing_shown,
 )
@@ -82,6 +84,12 @@ def read_serving(request: HttpRequest, thread: str = Query(..., max_length=120))
     things = actions.owned()
     told = serving(read_called(thread).thread, [thing for _, thing in things])
     return answer(serving_shown(told, {row.ident: row for row, _ in things}))
+
+
+@router.get("/made", response={200: list[MadeShown], **PROBLEMS})
+def read_made(request: HttpRequest) -> HttpResponse:
+    """Every thread that the shop can cut."""
+    return answer(made_shown(made([thing for _, thing in actions.owned()])))
 
 
 def _shown(row: Any) -> HttpResponse:

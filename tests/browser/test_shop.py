@@ -26,6 +26,8 @@ class EmptyShop(BrowserCase):
         expect(lines).to_have_value("hammer")
         expect(page.get_by_role("region", name="Metric coarse dies").get_by_role("button")).to_have_count(2)
         expect(page.get_by_role("region", name="stand").get_by_role("button")).to_have_count(15)
+        chart = page.get_by_role("article", name="What I can cut")
+        expect(chart.get_by_role("listitem").filter(has_text="1/2 BSW")).to_contain_text("die")
         page.goto("/threads?q=M6")
         serves = page.get_by_role("region", name="In your shop")
         expect(serves).to_contain_text("M6 split die")
@@ -37,6 +39,8 @@ class Shop(BrowserCase):
     def test_a_die_is_changed_taken_out_and_put_back(self) -> None:
         page = self.page
         page.goto("/shop")
+        page.get_by_role("textbox", name="Find in the shop").fill("metric box M8")
+        expect(page.get_by_role("region", name="British box")).to_have_count(0)
         page.get_by_role("button", name="M8 split die", exact=True).click()
         die = page.get_by_role("article", name="M8 split die")
         across = die.get_by_role("textbox", name="Outside diameter")

@@ -1,17 +1,39 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import DrawerBox from '@/features/shop/DrawerBox.vue'
 import ShopAdd from '@/features/shop/ShopAdd.vue'
 import ThingPage from '@/features/shop/ThingPage.vue'
-import { useKit } from '@/features/shop/useKit'
+import WhatICut from '@/features/shop/WhatICut.vue'
+import { type Thing, useKit } from '@/features/shop/useKit'
 
 /** The shop: drawers with what lies in them, the chosen thing in full beside them. */
 const { data, error, things, drawers, add, change, retire: takeOut } = useKit()
 const chosen = ref('')
+/** Fewer than these are seen at once. */
+const MANY = 12
+const wanted = ref('')
+/** What holds every word that is looked for, in its name, place, notes or state. */
+const shown = computed(() => {
+  const words = wanted.value.toLowerCase().split(/\s+/).filter(Boolean)
+  const holds = (one: Thing) => {
+    const text = `${one.name} ${one.place} ${one.notes} ${one.state}`.toLowerCase()
+    return words.every((word) => text.includes(word))
+  }
+  return drawers.value
+    .map(({ name, inside }) => ({ name, inside: inside.filter(holds) }))
+    .filter(({ inside }) => inside.length)
+})
 const thing = computed(() => things.value.find((one) => one.id === chosen.value))
 const gone = ref<{ id: string; name: string } | null>(null)
+const page = ref<HTMLElement>()
+/** Where there is no room beside the drawers the thing stands above them: it is brought into sight. */
+async function choose(id: string) {
+  chosen.value = id
+  await nextTick()
+  page.value?.scrollIntoView({ block: 'nearest' })
+}
 async function retire() {
   if (!thing.value) return
   const { id, name } = thing.value
@@ -28,25 +50,37 @@ async function back() {
 
 <template>
   <div class="shop">
-    <h1>Shop</h1>
+    <header class="head">
+      <h1>Shop</h1>
+      <plain-btn v-if="things.length" :aria-pressed="!chosen" @click="chosen = ''">What can I cut?</plain-btn>
+    </header>
     <p v-if="error" class="field-error" role="alert">{{ error.message }}</p>
     <p v-if="gone" role="status">{{ gone.name }}: taken out. <plain-btn @click="back">Undo</plain-btn></p>
     <div class="halves">
       <div class="left">
         <ShopAdd :add="add" />
+        <v-text-field
+          v-if="things.length > MANY"
+          v-model="wanted"
+          label="Find in the shop"
+          placeholder="e.g. bsw worn"
+          maxlength="100"
+          autocomplete="off"
+        />
+        <p v-if="things.length && !shown.length" class="muted">Nothing in the shop holds these words.</p>
         <DrawerBox
-          v-for="drawer in drawers"
+          v-for="drawer in shown"
           :key="drawer.name"
           :name="drawer.name"
           :inside="drawer.inside"
           :chosen="chosen"
-          @choose="chosen = $event"
+          @choose="choose"
         />
         <EmptyShell v-if="data && !things.length">
           Nothing is in the shop yet. Type what you have: a set, a rack or a single die is one line.
         </EmptyShell>
       </div>
-      <div class="right">
+      <div ref="page" class="right">
         <ThingPage
           v-if="thing"
           :key="thing.id"
@@ -54,7 +88,7 @@ async function back() {
           :change="(said) => change(thing!, said)"
           @retire="retire"
         />
-        <p v-else-if="things.length" class="muted">Press a thing to see it in full.</p>
+        <WhatICut v-else-if="things.length" />
       </div>
     </div>
   </div>
@@ -65,6 +99,11 @@ async function back() {
   display: grid;
   gap: 14px;
   max-width: 1280px;
+}
+.head {
+  display: flex;
+  gap: 24px;
+  align-items: baseline;
 }
 .halves {
   display: grid;
@@ -86,6 +125,8 @@ async function back() {
   }
   .right {
     position: static;
+  }
+  .right:has(.page) {
     order: -1;
   }
 }

@@ -576,6 +576,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kit/made": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Made
+         * @description Every thread that the shop can cut.
+         */
+        get: operations["server_kit_api_read_made"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kit/serves": {
         parameters: {
             query?: never;
@@ -913,7 +933,7 @@ export interface paths {
         };
         /**
          * Tapped Hole
-         * @description A tapped hole: the drill out of those one owns, its strength, how deep to go.
+         * @description A tapped hole: the drill out of those named, or of the shop, or of every rack; its strength, how deep to go.
          */
         get: operations["server_book_api_tapped_hole"];
         put?: never;
@@ -2350,6 +2370,22 @@ export interface components {
             jobs: components["schemas"]["LogJob"][];
             /** More */
             more: boolean;
+        };
+        /**
+         * MadeShown
+         * @description A thread that the shop can cut, under its series; `words` say what is there and what is not.
+         */
+        MadeShown: {
+            /** Die */
+            die: boolean;
+            /** Series */
+            series: string;
+            /** Tap */
+            tap: boolean;
+            /** Thread */
+            thread: string;
+            /** Words */
+            words: string;
         };
         /**
          * MatingShown
@@ -6073,6 +6109,89 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KitShown"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_kit_api_read_made: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeShown"][];
                 };
             };
             /** @description Bad Request */
