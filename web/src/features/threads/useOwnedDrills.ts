@@ -7,6 +7,6 @@ import { ask, client } from '@/shared/api/client'
 export function useOwnedDrills() {
   const { data } = useQuery({ queryKey: ['kit'], queryFn: () => ask(client.GET('/api/kit')) })
   return computed(() =>
-    data.value?.things.some((thing) => thing.kind === 'drill') ? 'those of your shop' : 'every rack',
+    data.value?.things.some((thing) => thing.kind === 'drill') ? "the shop's" : 'every rack',
   )
 }
