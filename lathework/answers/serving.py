@@ -15,11 +15,13 @@ from lathework.threads.thread import Thread
 
 ALIKE = 0.04
 """Threads whose diameters differ by no more than this share are taken for each other (practice)."""
+SAME_PITCH = 0.001
+"""Pitches closer than this share are one: what rounding leaves between a count and its millimetres (practice)."""
 
 
 @dataclass(frozen=True, slots=True)
 class Serving:
-    """What of a shop serves `thread`; `lies` are things of it that are not at hand, `unlike` what is no substitute.
+    """What of a shop serves `thread`; `away` are things of it that are not at hand, `unlike` what is no substitute.
 
     `drill` is None where no drill owned leaves a thread; `missing` says in words what there is none of.
     """
@@ -28,7 +30,7 @@ class Serving:
     dies: tuple[Die, ...]
     taps: tuple[Tap, ...]
     drill: DrillChoice | None
-    lies: tuple[Die | Tap, ...]
+    away: tuple[Die | Tap, ...]
     missing: tuple[str, ...]
     unlike: tuple[str, ...]
 
@@ -51,7 +53,7 @@ def _unlike(thread: Thread, things: Iterable[Die | Tap]) -> tuple[str, ...]:
             continue
         if other.hand != thread.hand:
             why = f"it is {other.hand}-handed"
-        elif abs(other.pitch_mm / thread.pitch_mm - 1) > 0.001:
+        elif abs(other.pitch_mm / thread.pitch_mm - 1) > SAME_PITCH:
             why = _pitches(other, thread)
         elif other.form.angle_deg != thread.form.angle_deg:
             why = f"its flanks are {other.form.angle_deg:g}°, not {thread.form.angle_deg:g}°"
@@ -69,7 +71,7 @@ def _pitches(one: Thread, other: Thread) -> str:
 
 
 @dataclass(frozen=True, slots=True)
-class Made:
+class Capability:
     """A thread that a shop can cut: outside with a die, inside with a tap, and whether it has the drill for that."""
 
     thread: Thread
@@ -91,7 +93,7 @@ def _racked(things: Iterable[Owned]) -> list[Drill]:
     return sorted(rack, key=lambda drill: drill.diameter_mm)
 
 
-def made(things: Sequence[Owned]) -> tuple[Made, ...]:
+def capabilities(things: Sequence[Owned]) -> tuple[Capability, ...]:
     """Every thread that the things at hand cut, series by series, by size."""
     rack = _racked(things)
     threads: dict[str, Thread] = {}
@@ -102,7 +104,7 @@ def made(things: Sequence[Owned]) -> tuple[Made, ...]:
             threads[thing.thread.designation] = thing.thread
             (dies if isinstance(thing, Die) else taps).add(thing.thread.designation)
     cut = [
-        Made(thread, name in dies, name in taps, name in taps and _near(thread, rack) is not None)
+        Capability(thread, name in dies, name in taps, name in taps and _near(thread, rack) is not None)
         for name, thread in threads.items()
     ]
     return tuple(sorted(cut, key=lambda one: (one.thread.family, one.thread.series, one.thread.major_mm)))
@@ -122,7 +124,7 @@ def serving(thread: Thread, things: Sequence[Owned]) -> Serving:
         dies=dies,
         taps=taps,
         drill=near,
-        lies=tuple(thing for thing in own if not thing.at_hand),
+        away=tuple(thing for thing in own if not thing.at_hand),
         missing=tuple(f"no {name}" for name, some in lacking if not some),
         unlike=_unlike(thread, (thing for thing in cutters if thing.at_hand)),
     )

@@ -27,6 +27,8 @@ from lathework.shop.kit_declaration import (
 )
 from lathework.threads.thread import Thread
 
+LEAST_DRAWN_MM, DRAWN_WIDTH = 16.0, 2.2
+"""A die that nobody measured is drawn as wide as so many times its thread, and no smaller (practice)."""
 AT_HAND: tuple[State, ...] = ("ready", "worn")
 """States in which a thing can be worked with."""
 
@@ -106,6 +108,11 @@ def _drill(reader: Reader, common: dict[str, Any]) -> ShopDrill | None:
 def kind_of(thing: Owned) -> Kind:
     """What kind a thing is."""
     return "die" if isinstance(thing, Die) else "tap" if isinstance(thing, Tap) else "drill"
+
+
+def drawn_mm(die: Die) -> float:
+    """How wide a die is drawn, in millimetres: as measured, or as wide as one of its thread commonly is."""
+    return die.across.mm if die.across else max(LEAST_DRAWN_MM, DRAWN_WIDTH * die.thread.major_mm)
 
 
 def read_thing(kind: str, document: Mapping[str, Any]) -> Owned:

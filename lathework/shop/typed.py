@@ -7,11 +7,11 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from decimal import Decimal, InvalidOperation
 from fractions import Fraction
-from typing import Any
 
+from lathework.declared import LONGEST_LINE
 from lathework.errors import InputError, InvalidDocument
 from lathework.lengths import read_length
-from lathework.shop.kit import Owned, read_thing
+from lathework.shop.kit import name_of, read_thing
 from lathework.shop.kit_declaration import Kind
 from lathework.tables.drills import all_drills
 from lathework.threads.designation import read_called
@@ -55,12 +55,20 @@ _SIZE = re.compile(
 
 
 @dataclass(frozen=True, slots=True)
+class Typed:
+    """A thing that a line names: what it will be called, and its document without an id."""
+
+    kind: Kind
+    name: str
+    document: dict[str, str]
+
+
+@dataclass(frozen=True, slots=True)
 class Line:
-    """A line as typed: the documents of the things it names, without ids; or what is wrong with it."""
+    """A line as typed: the things it names; or what is wrong with it."""
 
     text: str
-    kind: Kind | None
-    documents: tuple[dict[str, Any], ...]
+    things: tuple[Typed, ...]
     error: InputError | None = None
 
 
@@ -188,31 +196,35 @@ _READ: dict[Kind, Callable[[str, dict[str, str]], Iterator[dict[str, str]]]] = {
 }
 
 
-def _checked(kind: Kind, document: dict[str, str]) -> Owned:
+def _checked(kind: Kind, document: dict[str, str]) -> Typed:
     """The thing of a document; its first error told of the line. Raises InputError."""
     try:
-        return read_thing(kind, {"id": "typed", **document})
+        return Typed(kind, name_of(read_thing(kind, {"id": "typed", **document})), document)
     except InvalidDocument as invalid:
         raise invalid.errors[0].at("text") from None
+
+
+def _named(text: str) -> tuple[Typed, ...]:
+    """The things that a line names. Raises InputError."""
+    if len(text) > LONGEST_LINE:
+        raise _wrong(f"That is too long for one thing. {HOW}")
+    named, _, place = text.partition(",")
+    kinds = {kind for found in _KIND.finditer(named) for kind in _READ if found[kind]}
+    if len(kinds) != 1:
+        raise _wrong(f"Is it a die, a tap or a drill? {HOW}", tuple(_READ))
+    (kind,) = kinds
+    rest, told = _split(_KIND.sub(" ", named), place)
+    if not rest:
+        raise _wrong(HOW)
+    return tuple(_checked(kind, document) for document in _READ[kind](rest, told))
 
 
 def read_line(text: str) -> Line:
     """What a line names. Its error, where there is one, is on "text"."""
     try:
-        named, _, place = text.partition(",")
-        kinds = {kind for found in _KIND.finditer(named) for kind in ("die", "tap", "drill") if found[kind]}
-        if len(kinds) != 1:
-            raise _wrong(f"Is it a die, a tap or a drill? {HOW}", ("die", "tap", "drill"))
-        kind: Kind = next(one for one in _READ if one in kinds)
-        rest, told = _split(_KIND.sub(" ", named), place)
-        if not rest:
-            raise _wrong(HOW)
-        documents = tuple(_READ[kind](rest, told))
-        for document in documents:
-            _checked(kind, document)
-        return Line(text, kind, documents)
+        return Line(text, _named(text))
     except InputError as error:
-        return Line(text, None, (), error.at("text"))
+        return Line(text, (), error.at("text"))
 
 
 def read_lines(text: str) -> tuple[Line, ...]:
@@ -220,4 +232,11 @@ def read_lines(text: str) -> tuple[Line, ...]:
     lines = [line.strip() for line in text.replace(";", "\n").splitlines() if line.strip()]
     if len(lines) > MOST_LINES:
         raise _wrong(f"At most {MOST_LINES} lines at a time.")
-    return tuple(read_line(line) for line in lines)
+    understood, count = [], 0
+    for typed in lines:
+        line = read_line(typed)
+        count += len(line.things)
+        if line.things and count > MOST_THINGS:
+            line = Line(typed, (), _wrong(f"At most {MOST_THINGS} things at a time: put the others in first."))
+        understood.append(line)
+    return tuple(understood)

@@ -7,7 +7,7 @@ import unittest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lathework.answers.serving import made, serving
+from lathework.answers.serving import capabilities, serving
 from lathework.errors import InvalidDocument
 from lathework.shop.kit import Die, Owned, Tap, name_of, read_thing
 from lathework.shop.typed import METRIC_SET, read_line, read_lines
@@ -20,8 +20,9 @@ def things(text: str) -> list[Owned]:
     """The things that lines name, with ids."""
     out: list[Owned] = []
     for line in read_lines(text):
-        assert line.kind is not None, line.error
-        out += [read_thing(line.kind, {"id": f"t{len(out) + n}", **one}) for n, one in enumerate(line.documents)]
+        assert line.error is None, line.error
+        start = len(out)
+        out += [read_thing(one.kind, {"id": f"t{start + n}", **one.document}) for n, one in enumerate(line.things)]
     return out
 
 
@@ -47,13 +48,15 @@ class AsPeopleSayIt(unittest.TestCase):
                 self.assertEqual(names(typed), [name])
 
     def test_state_steel_and_place_are_kept(self) -> None:
-        (document,) = read_line("1/2 bsw split die carbon worn, British box, row 2").documents
+        (typed,) = read_line("1/2 bsw split die carbon worn, British box, row 2").things
+        document = typed.document
         self.assertEqual(
             (document["state"], document["steel"], document["place"]), ("worn", "carbon", "British box, row 2")
         )
 
     def test_a_place_may_be_named_after_a_tool(self) -> None:
-        (document,) = read_line("M6 tap, tap and drill rack").documents
+        (typed,) = read_line("M6 tap, tap and drill rack").things
+        document = typed.document
         self.assertEqual(document["place"], "tap and drill rack")
 
     def test_a_set_is_its_sizes(self) -> None:
@@ -100,7 +103,16 @@ class AsPeopleSayIt(unittest.TestCase):
     @given(st.text(max_size=60))
     def test_no_line_breaks_it(self, text: str) -> None:
         for line in read_lines(text):
-            self.assertEqual(line.error is None, bool(line.documents))
+            self.assertEqual(line.error is None, bool(line.things))
+
+    def test_more_than_one_can_look_through_is_refused(self) -> None:
+        """Number drills 1 to 80 seven times are 560 things; a size of four hundred digits is no size."""
+        lines = read_lines("#1-#80 drills\n" * 7)
+        self.assertEqual(sum(len(line.things) for line in lines), 400)
+        self.assertEqual([line.error is None for line in lines], [True] * 5 + [False] * 2)
+        nines = "9" * 400
+        self.assertIsNotNone(read_line(f"{nines}-{nines} x 1 drills").error)
+        self.assertIsNotNone(read_line(f"M8 die {nines}").error)
 
     def test_errors_of_a_thing_stand_beside_their_fields(self) -> None:
         with self.assertRaises(InvalidDocument) as told:
@@ -124,7 +136,7 @@ class WhatServes(unittest.TestCase):
         """ISO 2306: M12 is drilled 10.2; half-millimetre steps hold 10, which leaves more, or 10.5."""
         told = serving(read_designation("M12"), self.OWNED)
         self.assertEqual(told.missing, ("no die",))
-        self.assertEqual([thing.state for thing in told.lies], ["lent"])
+        self.assertEqual([thing.state for thing in told.away], ["lent"])
         assert told.drill is not None
         self.assertIn(told.drill.drill.name, ("10 mm", "10.5 mm"))
         self.assertEqual(
@@ -133,7 +145,7 @@ class WhatServes(unittest.TestCase):
 
     def test_what_can_be_cut_is_what_something_serves(self) -> None:
         """The chart of the shop says of every thread what the shop says of that thread alone."""
-        chart = {one.thread.designation: one for one in made(self.OWNED)}
+        chart = {one.thread.designation: one for one in capabilities(self.OWNED)}
         self.assertEqual(set(chart), {"1/2 BSW", "1/2 BSF", "M12"})
         for thread in library():
             told, one = serving(thread, self.OWNED), chart.get(thread.designation)

@@ -10,7 +10,7 @@ from django.db import transaction
 from django.http import Http404
 from django.utils import timezone
 
-from lathework.errors import InputError, InvalidDocument
+from lathework.errors import InvalidDocument
 from lathework.shop.kit import Owned, ShopDrill, read_thing
 from lathework.shop.typed import read_lines
 from server.kit.models import Thing
@@ -86,7 +86,7 @@ def add_typed(text: str) -> list[Thing]:
     """Put everything in the shop that lines name. Raises InputError where one is not understood."""
     wanted: list[tuple[str, Document]] = []
     for line in read_lines(text):
-        if line.kind is None:
-            raise line.error or InputError("unreadable", "text", line.text)
-        wanted += [(line.kind, dict(document)) for document in line.documents]
+        if line.error:
+            raise line.error
+        wanted += [(one.kind, dict(one.document)) for one in line.things]
     return add(wanted)

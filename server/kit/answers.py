@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from lathework.answers.serving import Made, Serving
+from lathework.answers.serving import Capability, Serving
 from lathework.answers.values import FieldError, FigureShown, field_error, figure_shown
-from lathework.shop.kit import Die, Owned, ShopDrill, Tap, kind_of, name_of, read_thing
+from lathework.shop.kit import Die, Owned, ShopDrill, Tap, drawn_mm, kind_of, name_of
 from lathework.shop.kit_declaration import KINDS, Kind, State
 from lathework.shop.typed import Line
 from lathework.threads.series import SERIES_NAMES
@@ -17,8 +17,8 @@ from server.kit.models import Thing
 class ThingShown:
     """A thing: what it is called, and everything that was said of it.
 
-    `drawer` is the place it lies in, or a heading where nobody said; `across_mm` and `bore_mm` draw it: its size and
-    that of its thread, 0 where nobody knows.
+    `drawer` is the place it lies in, or a heading where nobody said; `across_mm` and `bore_mm` draw it: its size, a
+    usual one where nobody measured it, and that of its thread, 0 for a drill.
     """
 
     id: str
@@ -73,13 +73,13 @@ class ServingShown:
     taps: tuple[ThingShown, ...]
     drill: str
     percent: FigureShown | None
-    lies: tuple[ThingShown, ...]
+    away: tuple[ThingShown, ...]
     missing: tuple[str, ...]
     unlike: tuple[str, ...]
 
 
 @dataclass(frozen=True)
-class MadeShown:
+class CapabilityShown:
     """A thread that the shop can cut, under its series; `words` say what is there and what is not."""
 
     thread: str
@@ -89,14 +89,14 @@ class MadeShown:
     words: str
 
 
-def made_shown(cut: tuple[Made, ...]) -> tuple[MadeShown, ...]:
+def capabilities_shown(cut: tuple[Capability, ...]) -> tuple[CapabilityShown, ...]:
     """Every thread that the shop can cut."""
     told = []
     for one in cut:
         hole = "tap and drill" if one.drill else "tap, no drill near" if one.tap else ""
         words = ", ".join(part for part in ("die" if one.die else "", hole) if part)
         series = SERIES_NAMES.get(one.thread.series, one.thread.series)
-        told.append(MadeShown(one.thread.designation, series, one.die, one.tap, words))
+        told.append(CapabilityShown(one.thread.designation, series, one.die, one.tap, words))
     return tuple(told)
 
 
@@ -108,7 +108,7 @@ def _size(thing: Owned) -> tuple[str, str, float, float]:
         return "", "", thing.thread.major_mm, thing.thread.major_mm
     across, thick = thing.across, thing.thick
     sizes = (across.typed if across else "", thick.typed if thick else "")
-    return (*sizes, across.mm if across else 0.0, thing.thread.major_mm)
+    return (*sizes, drawn_mm(thing), thing.thread.major_mm)
 
 
 def thing_shown(row: Thing, thing: Owned) -> ThingShown:
@@ -150,15 +150,14 @@ def kit_shown(things: list[tuple[Thing, Owned]]) -> KitShown:
 
 def lines_shown(lines: tuple[Line, ...], names: set[str]) -> tuple[LineShown, ...]:
     """What was typed, understood; `names` are those of things that are owned."""
-    told = []
-    for line in lines:
-        things = []
-        for document in line.documents if line.kind else ():
-            assert line.kind is not None
-            name = name_of(read_thing(line.kind, {"id": "typed", **document}))
-            things.append(NamedThing(line.kind, name, document, name in names))
-        told.append(LineShown(line.text, tuple(things), field_error(line.error) if line.error else None))
-    return tuple(told)
+    return tuple(
+        LineShown(
+            line.text,
+            tuple(NamedThing(one.kind, one.name, one.document, one.name in names) for one in line.things),
+            field_error(line.error) if line.error else None,
+        )
+        for line in lines
+    )
 
 
 def serving_shown(told: Serving, rows: dict[str, Thing]) -> ServingShown:
@@ -173,7 +172,7 @@ def serving_shown(told: Serving, rows: dict[str, Thing]) -> ServingShown:
         taps=shown(told.taps),
         drill=told.drill.drill.name if told.drill else "",
         percent=figure_shown(told.drill.percent) if told.drill else None,
-        lies=shown(told.lies),
+        away=shown(told.away),
         missing=told.missing,
         unlike=told.unlike,
     )

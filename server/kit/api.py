@@ -9,21 +9,21 @@ from ninja import Router, Schema
 from ninja.params.functions import Query
 from pydantic import Field
 
-from lathework.answers.serving import made, serving
+from lathework.answers.serving import capabilities, serving
 from lathework.shop.kit import name_of, read_thing
 from lathework.shop.kit_declaration import Kind
 from lathework.shop.typed import MOST_THINGS, read_lines
 from lathework.threads.designation import read_called
 from server.kit import actions
 from server.kit.answers import (
+    CapabilityShown,
     KitShown,
     LineShown,
-    MadeShown,
     ServingShown,
     ThingShown,
+    capabilities_shown,
     kit_shown,
     lines_shown,
-    made_shown,
     serving_shown,
     thing_shown,
 )
@@ -86,10 +86,10 @@ def read_serving(request: HttpRequest, thread: str = Query(..., max_length=120))
     return answer(serving_shown(told, {row.ident: row for row, _ in things}))
 
 
-@router.get("/made", response={200: list[MadeShown], **PROBLEMS})
-def read_made(request: HttpRequest) -> HttpResponse:
+@router.get("/threads", response={200: list[CapabilityShown], **PROBLEMS})
+def read_capabilities(request: HttpRequest) -> HttpResponse:
     """Every thread that the shop can cut."""
-    return answer(made_shown(made([thing for _, thing in actions.owned()])))
+    return answer(capabilities_shown(capabilities([thing for _, thing in actions.owned()])))
 
 
 def _shown(row: Any) -> HttpResponse:

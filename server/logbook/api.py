@@ -11,7 +11,7 @@ from ninja.params.functions import Query
 from lathework.bench.entry import Kind
 from server.jobs.actions.guard import find_job
 from server.logbook.dies import DieDid, die_did
-from server.logbook.made import JobMade, job_made
+from server.logbook.outcome import JobOutcome, job_outcome
 from server.logbook.search import LogPage, search
 from server.site.problems import PROBLEMS, answer
 
@@ -37,7 +37,7 @@ def dies(request: HttpRequest, thread: str = Query(..., max_length=120)) -> Http
     return answer(die_did(thread))
 
 
-@router.get("/log/jobs/{job_id}", response={200: JobMade, **PROBLEMS})
-def made(request: HttpRequest, job_id: int) -> HttpResponse:
+@router.get("/log/jobs/{job_id}", response={200: JobOutcome, **PROBLEMS})
+def outcome(request: HttpRequest, job_id: int) -> HttpResponse:
     """What a job made, how its dies stood, what went wrong."""
-    return answer(job_made(find_job(job_id)))
+    return answer(job_outcome(find_job(job_id)))

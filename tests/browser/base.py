@@ -40,6 +40,10 @@ def choose(page: Page, label: str, option: str) -> None:
     page.get_by_role("combobox", name=label, exact=True).press("Enter")
     listed = page.get_by_role("listbox")
     listed.hover()
+    # It opens at what is chosen now, and shows its rows a moment after itself.
+    expect(listed.get_by_role("option").first).to_be_visible()
+    page.mouse.wheel(0, -10_000)
+    page.wait_for_timeout(50)
     wanted = listed.get_by_text(option, exact=True)
     for _ in range(20):
         if wanted.count():

@@ -51,44 +51,39 @@ def _said(x: float, y: float, words: str) -> Label:
     return Label(x, y, words, words)
 
 
+def _metal() -> Path:
+    """The thread from the side, with a stretch of plain shank."""
+    side = ((LEFT, AXIS - CREST), (SHOULDER - 12, AXIS - CREST), *_flank(upper=True))
+    far = (*reversed(_flank(upper=False)), (SHOULDER - 12, AXIS + CREST), (LEFT, AXIS + CREST))
+    return Path("part", ((*side, *far),), closed=True)
+
+
+def _along(left: float, right: float, edge: float, out: float) -> list[Path]:
+    """A length along the axis, drawn `out` beyond the crests at `edge` (sheet units; negative is above)."""
+    ends = tuple(((x, edge), (x, edge + out + math.copysign(8, out))) for x in (left, right))
+    return _dimension((left, edge + out), (right, edge + out), *ends)
+
+
+def _across() -> list[Path]:
+    """The diameter over the crests, behind the end."""
+    x, ends = END + 40, (AXIS - CREST, AXIS + CREST)
+    return _dimension((x, ends[0]), (x, ends[1]), *(((END - 20, y), (x + 8, y)) for y in ends))
+
+
 @cache
 def measures() -> Sheet:
     """The drawing: outside over the crests, the pitch, threads counted over a length, the angle of the flanks."""
-    metal = (
-        (LEFT, AXIS - CREST),
-        (SHOULDER - 12, AXIS - CREST),
-        *_flank(upper=True),
-        *reversed(_flank(upper=False)),
-        (SHOULDER - 12, AXIS + CREST),
-        (LEFT, AXIS + CREST),
-    )
     top, bottom = AXIS - CREST, AXIS + CREST
-    first, second = SHOULDER + 1.5 * PITCH, SHOULDER + 2.5 * PITCH
-    last = SHOULDER + 5 * PITCH
-    root = (SHOULDER + 5 * PITCH, top + DEPTH)
-    rise = DEPTH + 38
+    first, second, last = (SHOULDER + turns * PITCH for turns in (1.5, 2.5, 5))
+    counted = first - PITCH / 2
+    root, rise = (last, top + DEPTH), DEPTH + 38
     rays = tuple((root, (root[0] + side * rise * math.tan(math.pi / 6), root[1] - rise)) for side in (-1, 1))
     paths = (
-        Path("part", (metal,), closed=True),
+        _metal(),
         Path("centre", (((LEFT - 16, AXIS), (END + 24, AXIS)),)),
-        *_dimension(
-            (END + 40, top),
-            (END + 40, bottom),
-            ((END - 20, top), (END + 48, top)),
-            ((END - 20, bottom), (END + 48, bottom)),
-        ),
-        *_dimension(
-            (first, top - 22),
-            (second, top - 22),
-            ((first, top), (first, top - 30)),
-            ((second, top), (second, top - 30)),
-        ),
-        *_dimension(
-            (first - PITCH / 2, bottom + 26),
-            (last, bottom + 26),
-            ((first - PITCH / 2, bottom), (first - PITCH / 2, bottom + 34)),
-            ((last, bottom), (last, bottom + 34)),
-        ),
+        *_across(),
+        *_along(first, second, top, -22),
+        *_along(counted, last, bottom, 26),
         Path("edge", rays),
     )
     labels = (

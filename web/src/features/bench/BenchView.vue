@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router'
 import BenchFigure from '@/features/bench/BenchFigure.vue'
 import BenchGate from '@/features/bench/BenchGate.vue'
 import BenchGauge from '@/features/bench/BenchGauge.vue'
-import BenchMade from '@/features/bench/BenchMade.vue'
+import BenchOutcome from '@/features/bench/BenchOutcome.vue'
 import BenchTop from '@/features/bench/BenchTop.vue'
 import CautionLine from '@/shared/controls/CautionLine.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
@@ -149,7 +149,7 @@ void load()
         </aside>
       </div>
     </template>
-    <BenchMade v-else :id="id" :bench="bench" />
+    <BenchOutcome v-else :id="id" :bench="bench" />
     <footer>
       <p v-if="bench.state === 'closed'" class="good">✓ This job is closed.</p>
       <p v-if="problem" class="field-error big-error" role="alert">

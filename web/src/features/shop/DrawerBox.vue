@@ -6,13 +6,9 @@ import type { Thing } from '@/features/shop/useKit'
 /** A drawer with what lies in it, to scale: dies as rounds with their thread, taps and drills standing. */
 const props = defineProps<{ name: string; inside: Thing[]; chosen: string }>()
 const emit = defineEmits<{ choose: [string] }>()
-/** A die that nobody measured is drawn as wide as one of its thread commonly is. */
-const WIDE = 2.2
-const LEAST_MM = 16
 const PER_MM = 2.1
 const HIGH = 64
-const across = (thing: Thing) => thing.across_mm || Math.max(LEAST_MM, thing.bore_mm * WIDE)
-const radius = (thing: Thing) => (across(thing) * PER_MM) / 2
+const radius = (thing: Thing) => (thing.across_mm * PER_MM) / 2
 /** Where the chip holes lie round the thread, and how much metal there is between thread and rim. */
 const CLEARANCE = [
   [0.7, 0.7],

@@ -6,11 +6,11 @@ import { ask, client, type Schemas } from '@/shared/api/client'
 
 /** Every thread that the shop can cut, series by series. */
 const { data, error } = useQuery({
-  queryKey: ['kit', 'made'],
-  queryFn: () => ask(client.GET('/api/kit/made')),
+  queryKey: ['kit', 'threads'],
+  queryFn: () => ask(client.GET('/api/kit/threads')),
 })
 const series = computed(() => {
-  const found = new Map<string, Schemas['MadeShown'][]>()
+  const found = new Map<string, Schemas['CapabilityShown'][]>()
   for (const one of data.value ?? []) found.set(one.series, [...(found.get(one.series) ?? []), one])
   return [...found]
 })

@@ -23,7 +23,7 @@ export function useKit() {
   async function add(wanted: Named[]) {
     const named = wanted.map(({ kind, document }) => ({ kind, document }))
     show(await ask(client.POST('/api/kit', { body: { things: named } })))
-    await queries.invalidateQueries({ queryKey: ['kit', 'made'] })
+    await queries.invalidateQueries({ queryKey: ['kit', 'threads'] })
   }
   /** Says something else of a thing: everything that was said of it before, with what is `said` now. */
   async function change(thing: Thing, said: Record<string, string>) {

@@ -12,7 +12,7 @@ const { data: told } = useQuery({
 })
 const own = computed(() => [...(told.value?.dies ?? []), ...(told.value?.taps ?? [])])
 const something = computed(
-  () => own.value.length || told.value?.lies.length || told.value?.drill || told.value?.unlike.length,
+  () => own.value.length || told.value?.away.length || told.value?.drill || told.value?.unlike.length,
 )
 </script>
 
@@ -27,7 +27,7 @@ const something = computed(
       <li v-if="told.drill">
         ✓ drill <b class="fig">{{ told.drill }}</b>
       </li>
-      <li v-for="thing in told.lies" :key="thing.id">‖ {{ thing.name }}: {{ thing.state }}</li>
+      <li v-for="thing in told.away" :key="thing.id">‖ {{ thing.name }}: {{ thing.state }}</li>
       <li v-for="words in told.missing" :key="words">◆ {{ words }}</li>
       <li v-for="words in told.unlike" :key="words" class="muted">≠ {{ words }}</li>
     </ul>

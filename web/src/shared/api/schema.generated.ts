@@ -576,26 +576,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/kit/made": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Read Made
-         * @description Every thread that the shop can cut.
-         */
-        get: operations["server_kit_api_read_made"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/kit/serves": {
         parameters: {
             query?: never;
@@ -608,6 +588,26 @@ export interface paths {
          * @description What of the shop serves a thread, as designated.
          */
         get: operations["server_kit_api_read_serving"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/threads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Capabilities
+         * @description Every thread that the shop can cut.
+         */
+        get: operations["server_kit_api_read_capabilities"];
         put?: never;
         post?: never;
         delete?: never;
@@ -744,10 +744,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Made
+         * Outcome
          * @description What a job made, how its dies stood, what went wrong.
          */
-        get: operations["server_logbook_api_made"];
+        get: operations["server_logbook_api_outcome"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1252,6 +1252,22 @@ export interface components {
             series: string;
             /** Tpi */
             tpi: number | null;
+        };
+        /**
+         * CapabilityShown
+         * @description A thread that the shop can cut, under its series; `words` say what is there and what is not.
+         */
+        CapabilityShown: {
+            /** Die */
+            die: boolean;
+            /** Series */
+            series: string;
+            /** Tap */
+            tap: boolean;
+            /** Thread */
+            thread: string;
+            /** Words */
+            words: string;
         };
         /**
          * CardQuery
@@ -2119,18 +2135,18 @@ export interface components {
             version?: number;
         };
         /**
-         * JobMade
+         * JobOutcome
          * @description What came of a job: `dies` tell how each die stood when it last cut well, `troubles` what went wrong, in order.
          *
          *     `more` when more went wrong than is told.
          */
-        JobMade: {
+        JobOutcome: {
             /** Dies */
             dies: components["schemas"]["DieDid"][];
             /** More */
             more: boolean;
             /** Parts */
-            parts: components["schemas"]["PartMade"][];
+            parts: components["schemas"]["PartOutcome"][];
             /** Troubles */
             troubles: components["schemas"]["LogEntry"][];
         };
@@ -2372,22 +2388,6 @@ export interface components {
             more: boolean;
         };
         /**
-         * MadeShown
-         * @description A thread that the shop can cut, under its series; `words` say what is there and what is not.
-         */
-        MadeShown: {
-            /** Die */
-            die: boolean;
-            /** Series */
-            series: string;
-            /** Tap */
-            tap: boolean;
-            /** Thread */
-            thread: string;
-            /** Words */
-            words: string;
-        };
-        /**
          * MatingShown
          * @description One thread laid over another.
          */
@@ -2611,10 +2611,10 @@ export interface components {
             stock: components["schemas"]["StockIn"];
         };
         /**
-         * PartMade
+         * PartOutcome
          * @description A part by its id: pieces good and scrapped, and how many threads were gauged.
          */
-        PartMade: {
+        PartOutcome: {
             /** Gauged */
             gauged: number;
             /** Good */
@@ -2937,12 +2937,12 @@ export interface components {
          * @description What of the shop serves a thread, and what does not.
          */
         ServingShown: {
+            /** Away */
+            away: components["schemas"]["ThingShown"][];
             /** Dies */
             dies: components["schemas"]["ThingShown"][];
             /** Drill */
             drill: string;
-            /** Lies */
-            lies: components["schemas"]["ThingShown"][];
             /** Missing */
             missing: string[];
             percent: components["schemas"]["FigureShown"] | null;
@@ -3434,8 +3434,8 @@ export interface components {
          * ThingShown
          * @description A thing: what it is called, and everything that was said of it.
          *
-         *     `drawer` is the place it lies in, or a heading where nobody said; `across_mm` and `bore_mm` draw it: its size and
-         *     that of its thread, 0 where nobody knows.
+         *     `drawer` is the place it lies in, or a heading where nobody said; `across_mm` and `bore_mm` draw it: its size, a
+         *     usual one where nobody measured it, and that of its thread, 0 for a drill.
          */
         ThingShown: {
             /** Across Mm */
@@ -6176,9 +6176,11 @@ export interface operations {
             };
         };
     };
-    server_kit_api_read_made: {
+    server_kit_api_read_serving: {
         parameters: {
-            query?: never;
+            query: {
+                thread: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -6191,7 +6193,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MadeShown"][];
+                    "application/json": components["schemas"]["ServingShown"];
                 };
             };
             /** @description Bad Request */
@@ -6259,11 +6261,9 @@ export interface operations {
             };
         };
     };
-    server_kit_api_read_serving: {
+    server_kit_api_read_capabilities: {
         parameters: {
-            query: {
-                thread: string;
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;
@@ -6276,7 +6276,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ServingShown"];
+                    "application/json": components["schemas"]["CapabilityShown"][];
                 };
             };
             /** @description Bad Request */
@@ -6862,7 +6862,7 @@ export interface operations {
             };
         };
     };
-    server_logbook_api_made: {
+    server_logbook_api_outcome: {
         parameters: {
             query?: never;
             header?: never;
@@ -6879,7 +6879,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["JobMade"];
+                    "application/json": components["schemas"]["JobOutcome"];
                 };
             };
             /** @description Bad Request */

@@ -8,8 +8,8 @@ from lathework.tests.samples import document
 from server.jobs.tests.case import ApiCase
 
 
-class Made(ApiCase):
-    """Six studs: the first binds, the die is opened a quarter turn and passes; the second is scrapped."""
+class Outcome(ApiCase):
+    """Six studs: the first binds, the die is closed an eighth and it passes; the second is scrapped."""
 
     def setUp(self) -> None:
         super().setUp()
@@ -26,29 +26,29 @@ class Made(ApiCase):
             bench = self.get(self.url("/bench"))
             self.assertEqual(self.record("zero" if bench["zero"] else "done").status_code, 200)
 
-    def made(self) -> Any:
+    def outcome(self) -> Any:
         return self.get(f"/api/log/jobs/{self.job.pk}")
 
     def test_pieces_by_what_became_of_them(self) -> None:
-        (part,) = self.made()["parts"]
+        (part,) = self.outcome()["parts"]
         self.assertEqual((part["good"], part["scrapped"], part["gauged"]), (1, 1, 1))
 
     def test_how_the_die_stood_when_it_cut_well(self) -> None:
         """One advice of 1/8 in the sense that a thread that binds wants: the die closed."""
-        (die,) = self.made()["dies"]
+        (die,) = self.outcome()["dies"]
         self.assertEqual(die["said"], "snug, turns by hand, no shake")
         self.assertEqual(die["setting"], "die closed 1/8 turn in all")
         self.assertEqual(die["blank"]["inch"]["text"], "0.3687")
 
     def test_what_went_wrong_in_its_order(self) -> None:
-        told = self.made()["troubles"]
+        told = self.outcome()["troubles"]
         self.assertEqual([(one["kind"], one["said"]) for one in told][-1], ("scrap", "parted off short"))
         self.assertEqual(told[0]["said"], "starts, then binds")
 
     def test_an_undone_trouble_is_none(self) -> None:
         self.act("undo")
-        self.assertNotIn("scrap", [one["kind"] for one in self.made()["troubles"]])
-        self.assertEqual(self.made()["parts"][0]["scrapped"], 0)
+        self.assertNotIn("scrap", [one["kind"] for one in self.outcome()["troubles"]])
+        self.assertEqual(self.outcome()["parts"][0]["scrapped"], 0)
 
     def test_the_die_is_remembered_by_its_thread(self) -> None:
         (did,) = self.get("/api/log/dies?thread=3/8-16+UNC")

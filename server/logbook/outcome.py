@@ -16,7 +16,7 @@ _WRONG = ("scrap", "accept", "note", "zero-lost")
 
 
 @dataclass(frozen=True)
-class PartMade:
+class PartOutcome:
     """A part by its id: pieces good and scrapped, and how many threads were gauged."""
 
     part: str
@@ -26,23 +26,25 @@ class PartMade:
 
 
 @dataclass(frozen=True)
-class JobMade:
+class JobOutcome:
     """What came of a job: `dies` tell how each die stood when it last cut well, `troubles` what went wrong, in order.
 
     `more` when more went wrong than is told.
     """
 
-    parts: tuple[PartMade, ...]
+    parts: tuple[PartOutcome, ...]
     dies: tuple[DieDid, ...]
     troubles: tuple[LogEntry, ...]
     more: bool
 
 
-def _parts(job: Job) -> tuple[PartMade, ...]:
+def _parts(job: Job) -> tuple[PartOutcome, ...]:
     good, bad = Count("pk", filter=Q(good=True)), Count("pk", filter=Q(good=False))
     pieces = PieceRow.objects.filter(job=job).values("part").annotate(good_ones=good, bad_ones=bad).order_by("part")
     gauged = dict(GaugingRow.objects.filter(job=job).values_list("part").annotate(Count("pk")))
-    return tuple(PartMade(row["part"], row["good_ones"], row["bad_ones"], gauged.get(row["part"], 0)) for row in pieces)
+    return tuple(
+        PartOutcome(row["part"], row["good_ones"], row["bad_ones"], gauged.get(row["part"], 0)) for row in pieces
+    )
 
 
 def _dies(job: Job) -> tuple[DieDid, ...]:
@@ -52,10 +54,11 @@ def _dies(job: Job) -> tuple[DieDid, ...]:
     return told(latest.values())
 
 
-def job_made(job: Job) -> JobMade:
+def job_outcome(job: Job) -> JobOutcome:
     """What came of `job`, from the rows that are kept of it."""
     live = Entry.objects.filter(job=job, undone_at=None)
     wrong = live.filter(Q(kind__in=_WRONG) | Q(kind="verdict", word__in=failing())).order_by("pk")
     rows = list(wrong.values(*SHOWN)[: MOST + 1])
     titles = {job.pk: job.title}
-    return JobMade(_parts(job), _dies(job), tuple(entry_shown(row, titles) for row in rows[:MOST]), len(rows) > MOST)
+    told = tuple(entry_shown(row, titles) for row in rows[:MOST])
+    return JobOutcome(_parts(job), _dies(job), told, len(rows) > MOST)

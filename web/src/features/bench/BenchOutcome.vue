@@ -10,19 +10,19 @@ import { useUnits } from '@/shared/figures/useUnits'
 /** A finished batch: what was made, how the die stood when it cut well, what went wrong. */
 const props = defineProps<{ id: number; bench: Bench }>()
 const { text } = useUnits()
-const { data: made } = useQuery({
-  queryKey: computed(() => ['made', props.id, props.bench.last]),
+const { data: outcome } = useQuery({
+  queryKey: computed(() => ['outcome', props.id, props.bench.last]),
   queryFn: () => ask(client.GET('/api/log/jobs/{job_id}', { params: { path: { job_id: props.id } } })),
 })
 const parts = computed(() =>
-  props.bench.parts.map((part) => ({ ...part, ...made.value?.parts.find((one) => one.part === part.id) })),
+  props.bench.parts.map((part) => ({ ...part, ...outcome.value?.parts.find((one) => one.part === part.id) })),
 )
 const good = computed(() => props.bench.parts.reduce((sum, part) => sum + part.good, 0))
 const wanted = computed(() => props.bench.parts.reduce((sum, part) => sum + part.quantity, 0))
 </script>
 
 <template>
-  <section class="made" aria-label="What was made">
+  <section class="outcome" aria-label="What was made">
     <h1>
       <span class="big">{{ good }} of {{ wanted }}</span> made
     </h1>
@@ -35,15 +35,15 @@ const wanted = computed(() => props.bench.parts.reduce((sum, part) => sum + part
             {{ part.gauged ? `${part.gauged} gauged` : 'none gauged' }}
           </li>
         </ul>
-        <template v-if="made?.dies.length">
+        <template v-if="outcome?.dies.length">
           <h2>How the die stood when it cut well</h2>
-          <DieStory :dies="made.dies" />
+          <DieStory :dies="outcome.dies" />
         </template>
-        <template v-if="made">
+        <template v-if="outcome">
           <h2>What went wrong</h2>
-          <p v-if="!made.troubles.length" class="good">✓ Nothing was recorded.</p>
+          <p v-if="!outcome.troubles.length" class="good">✓ Nothing was recorded.</p>
           <ol v-else>
-            <li v-for="trouble in made.troubles" :key="trouble.id">
+            <li v-for="trouble in outcome.troubles" :key="trouble.id">
               <span class="muted small"
                 >{{ trouble.part ? `${trouble.part}, ` : '' }}piece {{ trouble.piece }},
                 {{ trouble.step }}</span
@@ -53,7 +53,7 @@ const wanted = computed(() => props.bench.parts.reduce((sum, part) => sum + part
               <strong>{{ trouble.said }}</strong>
             </li>
           </ol>
-          <p v-if="made.more">
+          <p v-if="outcome.more">
             <router-link :to="{ name: 'log' }">The rest is in the log</router-link>
           </p>
         </template>
@@ -64,7 +64,7 @@ const wanted = computed(() => props.bench.parts.reduce((sum, part) => sum + part
 </template>
 
 <style scoped>
-.made {
+.outcome {
   display: grid;
   gap: 18px;
 }
