@@ -133,7 +133,9 @@ class Chucking:
             return end if "turn" in self.does else f"{end}, held short"
         if "turn" in self.does:
             return f"{end}, drawn out on the centre" if self.centred else f"{end}, drawn out in steps"
-        return "Drawn out to part off" if self.parted else f"{end}, held short again"
+        if self.parted:
+            return "Drawn out for the die" if "thread" in self.does else "Drawn out to part off"
+        return f"{end}, held short again"
 
     def behind_mm(self, at_mm: float) -> float:
         """How far a place `at_mm` from the part's right-hand end lies behind this face (millimetres)."""

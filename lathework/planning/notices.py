@@ -15,7 +15,6 @@ from lathework.planning.hole_notices import hole_notices
 from lathework.planning.notice import Notice, told
 from lathework.planning.order import CENTRE_RATIO, LEAST_GRIP_MM, STEADY_RATIO
 from lathework.planning.steps.threading import by_hand_because
-from lathework.planning.steps.turning import left_on
 from lathework.planning.work import ThreadWork, Work, in_mm
 
 PROOF = "Leave the pressure test to those licensed for it."
@@ -44,7 +43,7 @@ def _threads(work: Work) -> Iterator[Notice]:
         if why:
             text = f"{found.thread.designation} {why}: its die is turned by hand."
             yield Notice("die-by-hand", "method.holder", text)
-        if left_on(found, work.part.stock.corners_mm):
+        if found.left_on(work.part.stock.corners_mm):
             over = told(work.part.stock.corners_mm - found.blank_mm, work.job.unit, fine=True)
             text = f"The bar is {over} over the blank of {found.thread.designation}: leave it as it is."
             yield Notice("bar-as-blank", field, text)

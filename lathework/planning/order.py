@@ -24,10 +24,14 @@ _CUT_MM = 0.01
 
 @dataclass(frozen=True, slots=True)
 class Settled:
-    """The order of work as planned, and what must be said where it is not the one chosen, or chosen against advice."""
+    """The order of work as planned, and what must be said where it is not the one chosen, or chosen against advice.
+
+    `guided` says that a long screw is threaded straight off its bar, which nothing but the die's holder holds up.
+    """
 
     order: Order
     notice: Notice | None = None
+    guided: bool = False
 
 
 def slenderness(part: Part) -> float:
@@ -72,17 +76,19 @@ def _blank_holds(part: Part, ends: Ends) -> bool:
     return part.overall_mm + FACING_MM - cut_mm(part, ends.first) - HOLD_CLEARANCE_MM >= LEAST_GRIP_MM
 
 
-def settle(job: Job, ends: Ends) -> Settled:
+def settle(job: Job, ends: Ends, *, guided: bool) -> Settled:
     """The order of work: as chosen, but no long piece hangs out of the chuck, and no short one is sawn.
 
-    From the bar up to four diameters, with a reason up to twelve. A blank too short for the jaws is parted off instead.
-    Source: practice.
+    From the bar up to four diameters, with a reason or with the die alone to run on, `guided` by the tailstock, up to
+    twelve. A blank too short for the jaws is parted off instead. Source: practice.
     """
     part, chosen = job.part, job.method.order
     if part.stock.one_ended:
         return Settled(chosen)
     ratio = slenderness(part)
     if chosen == "from-the-bar":
+        if guided and CENTRE_RATIO < ratio <= STEADY_RATIO and not job.method.overruled:
+            return Settled(chosen, guided=True)
         return _long(job, ratio) if ratio > CENTRE_RATIO else Settled(chosen)
     if ratio <= CENTRE_RATIO and not _blank_holds(part, ends):
         return Settled("from-the-bar", Notice("short-blank", "method.order", _short(part, ends, job.unit)))

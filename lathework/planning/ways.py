@@ -96,6 +96,8 @@ def _first(work: Work, *, second: bool) -> tuple[Chucking, ...]:
     if slenderness(part) > CENTRE_RATIO and draws_out(part, work.ends):
         short = replace(on_bar, stick_out_mm=worked + HOLD_CLEARANCE_MM, worked_mm=worked)
         return (*_carried(work, short), _drawn(work, on_bar))
+    if work.settled.guided:
+        return _off_the_bar(work, on_bar)
     return _carried(work, replace(_drawn(work, on_bar), does=ALL))
 
 
@@ -107,6 +109,12 @@ def _drawn(work: Work, base: Chucking) -> Chucking:
         overrun = kerf + UNFINISHED_THREADS * last.thread.thread.pitch_mm
     worked = base.overall_mm + base.spare_mm + max(kerf, overrun)
     return replace(base, stick_out_mm=worked + HOLD_CLEARANCE_MM, worked_mm=worked, overrun_mm=overrun, does=("part",))
+
+
+def _off_the_bar(work: Work, base: Chucking) -> tuple[Chucking, ...]:
+    """A bar that nothing is turned of: faced and chamfered close to the jaws, drawn out for the die, parted off."""
+    short = replace(base, stick_out_mm=2 * HOLD_CLEARANCE_MM, worked_mm=0.0, does=("face", "turn"))
+    return short, replace(_drawn(work, base), does=("thread", "part"))
 
 
 def _blank(base: Chucking, worked_mm: float) -> Chucking:

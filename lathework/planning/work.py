@@ -12,6 +12,7 @@ from lathework.cutting.mate_blank import Mate
 from lathework.cutting.taper_blank import TaperBlank, taper_blank, taper_choice
 from lathework.figures import AS_TYPED, Figure, Given
 from lathework.job.model import Job, Method, Order
+from lathework.methods.die import DIE_HOLDINGS
 from lathework.part.bores import BoreWork, Racks, bore_work
 from lathework.part.ends import Ends, ends_of, near_end, nominal_mm
 from lathework.part.model import Bore, Part
@@ -20,6 +21,10 @@ from lathework.threads.limits import external_limits
 from lathework.threads.limits.bands import ExternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
+
+LEAST_TURNED_MM = 0.1
+"""Less than this over the blank of a thread is left on: nobody dials a skin, and the die takes it (practice)."""
+_CUT_MM = 0.005
 
 
 def in_mm(figure: Figure) -> float:
@@ -62,6 +67,12 @@ class ThreadWork:
     def blank_mm(self) -> float:
         """Blank diameter."""
         return in_mm(self.blank.diameter)
+
+    def left_on(self, bar_mm: float) -> bool:
+        """Whether a bar is left as it is for it: a skin over its blank, and nowhere over the nominal size."""
+        if bar_mm > max(self.thread.major_mm, self.blank_mm) + _CUT_MM:
+            return False
+        return self.blank_mm < bar_mm < self.blank_mm + LEAST_TURNED_MM
 
     @property
     def at_end(self) -> Figure:
@@ -200,7 +211,21 @@ def work_out(job: Job) -> Work:
     }
     racks = racks_of(job)
     bores = tuple([bore_work(_from_near(bore, ends), racks) for bore in part.bores])
-    return Work(job, threads, ends, bores, settle(job, ends))
+    return Work(job, threads, ends, bores, settle(job, ends, guided=_guided(part, method, threads)))
+
+
+def _guided(part: Part, method: Method, threads: dict[int, ThreadWork]) -> bool:
+    """Whether nothing of a part is turned and its die is guided by the tailstock: it is threaded straight off the bar.
+
+    Source: practice.
+    """
+    as_bought = all(n in threads and _as_bought(part, threads[n]) for n in range(len(part.sections)))
+    return as_bought and not part.bores and not DIE_HOLDINGS[method.holder].off_lathe
+
+
+def _as_bought(part: Part, thread_work: ThreadWork) -> bool:
+    bar = part.stock.corners_mm
+    return thread_work.left_on(bar) or abs(thread_work.blank_mm - bar) < _CUT_MM
 
 
 def _from_near(bore: Bore, ends: Ends) -> Bore:

@@ -9,7 +9,7 @@ from lathework.dies.setting import advise
 from lathework.errors import InvalidDocument
 from lathework.planning.plan import Plan
 from lathework.shop.metals import materials
-from lathework.tests.samples import plan, said, section, step
+from lathework.tests.samples import PARTED, kinds, plan, said, section, step
 from lathework.tests.test_bores import body, bore
 from lathework.threads.designation import read_designation
 
@@ -149,6 +149,43 @@ class Power(unittest.TestCase):
             told = step(plan(job | {"setup.mount": mount}), "thread")
             self.assertEqual("by hand, marked" in told.sentence, by_hand, mount)
             self.assertEqual("may unscrew" in said(told), by_hand, mount)
+
+
+SCREWED_ALONG = {
+    "unit": "mm",
+    "material": "brass",
+    "part.stock.across": "3.6",
+    "part.overall_length": "20",
+    "part.sections": [section("thread", thread="4 BA")],
+    "method.holder": "sliding-by-hand",
+    "setup.groove_blade": "3",
+    "setup.parting_blade": "2",
+}
+"""Rod of the thread's own size, 5.6 diameters of it: nothing is turned."""
+
+
+class OffTheBar(unittest.TestCase):
+    """Source: practice. A long thin screw bends under a tool; a die whose holder is guided bends nothing."""
+
+    def test_a_rod_of_its_own_size_is_threaded_off_the_bar(self) -> None:
+        made = plan(SCREWED_ALONG)
+        self.assertEqual(
+            kinds(made),
+            ["face", "chamfer", "draw-out", "thread", "gauge", *PARTED],
+        )
+        self.assertLess(made.chuckings[0].ratio, 4)
+        # 20 of screw, the kerf or the die's unfinished turns, and what is kept clear of the jaws.
+        self.assertGreaterEqual(made.chuckings[1].stick_out_mm, 20 + 2 + 6 - 0.01)
+
+    def test_not_where_something_is_turned_or_nothing_guides_the_die(self) -> None:
+        for change in (
+            {"part.stock.across": "4.5"},
+            {"method.holder": "stock-in-vise"},
+            {"part.overall_length": "60"},
+            {"part.sections": [section("thread", "12", thread="4 BA"), section("bar")]},
+        ):
+            with self.subTest(change):
+                self.assertEqual(plan(SCREWED_ALONG | change).work.order, "blanks-first")
 
 
 class TurningBack(unittest.TestCase):

@@ -13,6 +13,10 @@ from lathework.planning.work import Work
 
 STEADY_NOTE = "Set its jaws on the diameter just turned, behind the tool; oil them, and set them again after each cut."
 WHIPS = "Standing out that far it whips: part it off at half the speed, and keep clear of its end."
+GUIDED = (
+    "It hangs out long, so nothing turns it: the die's holder, brought up on its guide before the first turn, steadies "
+    "it. By hand, or at the slowest speed."
+)
 IN_STEPS = (
     "Draw the work out four diameters at a time, and turn each length to size in one cut before the next; {stick_out} "
     "in all."
@@ -65,8 +69,11 @@ def _push_in(work: Work, chucking: Chucking) -> Operation:
 
 
 def _draw_out(work: Work, chucking: Chucking) -> Operation:
-    words = "Draw the bar out until {stick_out} stands out, and nip it again: it is parted off close to the jaws."
-    return _moved(work, chucking, "draw-out", "Draw the bar out", words, WHIPS)
+    words = "Draw the bar out until {stick_out} stands out, and nip it again: it is "
+    words += "threaded, then " if "thread" in chucking.does else ""
+    words += "parted off close to the jaws."
+    notes = (GUIDED, WHIPS) if "thread" in chucking.does else (WHIPS,)
+    return _moved(work, chucking, "draw-out", "Draw the bar out", words, *notes)
 
 
 def steady(work: Work, chucking: Chucking) -> Operation | None:

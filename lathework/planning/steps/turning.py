@@ -13,7 +13,7 @@ from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop, typed
 from lathework.planning.steps.holding import KNIFE, speed
-from lathework.planning.work import ThreadWork, Work, in_mm
+from lathework.planning.work import Work, in_mm
 from lathework.units import LengthUnit, convert
 
 CENTRE_STIFFENS = 3.0
@@ -23,8 +23,6 @@ PLAIN_TOLERANCE_MM = 0.05
 BLANK_OVER, BLANK_UNDER = 0.02, 0.05
 """Band of a blank that counts as on size, in pitches over and under the aim (practice)."""
 _CUT_MM = 0.005
-LEAST_TURNED_MM = 0.1
-"""Less than this over the blank of a thread is left on: nobody dials a skin, and the die takes it (practice)."""
 
 
 def _target(work: Work, placed: Placed) -> Target:
@@ -147,13 +145,6 @@ def _diameter(work: Work, placed: Placed) -> Figure:
     )
 
 
-def left_on(thread_work: ThreadWork | None, bar_mm: float) -> bool:
-    """Whether a bar is left as it is for a thread: a skin over its blank, and nowhere over the nominal size."""
-    if thread_work is None or bar_mm > max(thread_work.thread.major_mm, thread_work.blank_mm) + _CUT_MM:
-        return False
-    return thread_work.blank_mm < bar_mm < thread_work.blank_mm + LEAST_TURNED_MM
-
-
 def turn(work: Work, chucking: Chucking) -> Iterator[Operation]:
     """Turn what this chucking makes, the largest diameter first.
 
@@ -164,7 +155,7 @@ def turn(work: Work, chucking: Chucking) -> Iterator[Operation]:
     while made:
         far = made[-1]
         largest = max(made, key=lambda p: p.turned_mm)
-        skin = current == chucking.bar_mm and left_on(largest.thread, current)
+        skin = current == chucking.bar_mm and largest.thread is not None and largest.thread.left_on(current)
         if largest.turned_mm < current - _CUT_MM and not skin:
             yield _turn(work, chucking, largest, far, current)
             current = largest.turned_mm
