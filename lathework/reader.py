@@ -4,15 +4,11 @@ from __future__ import annotations
 
 import re
 from collections.abc import Mapping, Sequence
-from dataclasses import replace
 from typing import Any
 
-from lathework.declared import LONGEST_LINE
 from lathework.errors import InputError, InvalidDocument
+from lathework.fields import LONGEST_LINE
 from lathework.lengths import Length, Span, bare_number, read_length, within
-from lathework.threads.designation import Called, read_called
-from lathework.threads.limits import has_external, internal_classes, is_internal_class
-from lathework.threads.taper import is_inside_taper, is_outside_taper
 from lathework.units import LengthUnit
 
 MOST_TOLD = 50
@@ -34,14 +30,6 @@ def storable(text: str) -> bool:
     (True, False)
     """
     return "\x00" not in text and (text.isascii() or not any("\ud800" <= letter <= "\udfff" for letter in text))
-
-
-def _without_length(called: Called) -> Called:
-    """A thread with a remark where a screw's length was typed behind it: lengths of a part are typed for themselves."""
-    if not called.length:
-        return called
-    note = f"The length behind the thread, {called.length}, is not taken from there: type it as a length."
-    return replace(called, thread=replace(called.thread, notes=(*called.thread.notes, note)))
 
 
 class Reader:
@@ -169,41 +157,6 @@ class Reader:
         elif not IDENT.fullmatch(text):
             self.fail("not-an-id", field, "An id is up to 16 letters, digits, - and _.")
         return text
-
-    def thread(self, field: str) -> Called | None:
-        """A thread that can be cut outside, with its class; or None with the error noted."""
-        try:
-            called = read_called(self.text(field), stored=True)
-            thread = called.thread
-            if not has_external(thread) and not is_outside_taper(thread):
-                why = "is not cut outside"
-                if thread.single_point:
-                    why = "is cut single point: no die makes it in one"
-                raise InputError("not-for-a-die", field, f"{thread.designation} {why}.")
-            if called.class_name and is_internal_class(thread, called.class_name, field):
-                raise InputError(
-                    "internal-class", field, f"{called.class_name} is a class of the nut.", (thread.designation,)
-                )
-        except InputError as error:
-            self.note(error.at(field))
-            return None
-        return _without_length(called)
-
-    def inside(self, field: str) -> Called | None:
-        """A thread that can be tapped into a hole, with its internal class; or None with the error noted."""
-        try:
-            called = read_called(self.text(field), stored=True)
-            called = replace(called, class_name=called.inside_class or called.class_name)
-            thread = called.thread
-            if not internal_classes(thread) and not is_inside_taper(thread):
-                raise InputError("not-for-a-tap", field, f"{thread.designation} is not tapped into a hole.")
-            if called.class_name and not is_internal_class(thread, called.class_name, field):
-                text = f"{called.class_name} is a class of the bolt."
-                raise InputError("external-class", field, text, (thread.designation,))
-        except InputError as error:
-            self.note(error.at(field))
-            return None
-        return _without_length(called)
 
     def whole(self, field: str, low: int, high: int) -> int:
         """A whole number, as a number or as text."""

@@ -8,7 +8,11 @@ from functools import cache
 
 from lathework.figures import PRACTICE
 from lathework.holes.drill_choice import DrillChoice, choose, usual_percent
-from lathework.shop.kit import Die, Owned, ShopDrill, Tap
+from lathework.shop.equipment import Chuck, DieHead, DieHolder, DieStock, OwnLathe, ThreadGauge
+from lathework.shop.fits import Fit, in_pocket, in_tailstock, through
+from lathework.shop.kinds import Owned
+from lathework.shop.kit import name_of
+from lathework.shop.things import Die, ShopDrill, Tap
 from lathework.tables.drills import Drill
 from lathework.threads.limits import internal_limits
 from lathework.threads.thread import Thread
@@ -20,16 +24,27 @@ SAME_PITCH = 0.001
 
 
 @dataclass(frozen=True, slots=True)
+class Holding:
+    """What holds a die or its chasers, whether the thread can be cut with it, and why not."""
+
+    thing: DieHolder | DieStock | DieHead
+    fit: Fit
+
+
+@dataclass(frozen=True, slots=True)
 class Serving:
     """What of a shop serves `thread`; `away` are things of it that are not at hand, `unlike` what is no substitute.
 
-    `drill` is None where no drill owned leaves a thread; `missing` says in words what there is none of.
+    `drill` is None where no drill owned leaves a thread; `holding` says of each holder and stock whether it takes a
+    die that is at hand; `gauges` are those of the thread. `missing` says in words what there is none of.
     """
 
     thread: Thread
     dies: tuple[Die, ...]
     taps: tuple[Tap, ...]
     drill: DrillChoice | None
+    holding: tuple[Holding, ...]
+    gauges: tuple[ThreadGauge, ...]
     away: tuple[Die | Tap, ...]
     missing: tuple[str, ...]
     unlike: tuple[str, ...]
@@ -110,21 +125,64 @@ def capabilities(things: Sequence[Owned]) -> tuple[Capability, ...]:
     return tuple(sorted(cut, key=lambda one: (one.thread.family, one.thread.series, one.thread.major_mm)))
 
 
+def _best(fits: Sequence[Fit]) -> Fit:
+    """The first that fits, on no condition before one on a condition; else why the first does not."""
+    return min(fits, key=lambda fit: (not fit.fits, fit.why != ""))
+
+
+def _holds(thing: DieHolder | DieStock | DieHead, dies: Sequence[Die], things: Sequence[Owned], long_mm: float) -> Fit:
+    """Whether a holder takes one of `dies`, the thread passes it, and a lathe of the shop takes its shank."""
+    if isinstance(thing, DieHead):
+        chasers = [die for die in dies if die.form == "chasers"]
+        held = Fit(bool(chasers), "" if chasers else "no chasers for it")
+    else:
+        held = _best([in_pocket(die, thing) for die in dies])
+    if not held.fits or isinstance(thing, DieStock):
+        return held
+    passes = through(dies[0].thread, long_mm, thing)
+    if not passes.fits:
+        return passes
+    chucks = tuple(one for one in things if isinstance(one, Chuck) and one.at_hand)
+    lathes = [one for one in things if isinstance(one, OwnLathe) and one.at_hand]
+    return _best([in_tailstock(thing, lathe.taper, chucks) for lathe in lathes]) if lathes else held
+
+
+def holdings(dies: Sequence[Die], things: Sequence[Owned], long_mm: float = 0.0) -> tuple[Holding, ...]:
+    """Whether each holder, stock and head at hand holds one of `dies`, those that do first; none without a die.
+
+    `long_mm` is the length of thread to be cut, 0 where it does not matter.
+    """
+    own = [one for one in things if isinstance(one, DieHolder | DieStock | DieHead) and one.at_hand]
+    told = [Holding(one, _holds(one, dies, things, long_mm)) for one in own] if dies else []
+    return tuple(sorted(told, key=lambda one: (not one.fit.fits, one.fit.why != "")))
+
+
+def _lacking(holding: Sequence[Holding]) -> tuple[str, ...]:
+    """That no holder of the shop takes a die; nothing where one does, or where the shop keeps none."""
+    if not holding or any(one.fit.fits for one in holding):
+        return ()
+    first = holding[0]
+    return (f"nothing to hold its die: {name_of(first.thing)}: {first.fit.why}",)
+
+
 def serving(thread: Thread, things: Sequence[Owned]) -> Serving:
-    """What of `things` cuts `thread`, the sound before the worn; the drill for its hole out of those owned."""
-    cutters = [thing for thing in things if not isinstance(thing, ShopDrill)]
+    """What of `things` cuts `thread`, the sound before the worn; what holds it; the drill for its hole."""
+    cutters = [thing for thing in things if isinstance(thing, Die | Tap)]
     own = [thing for thing in cutters if _same(thing.thread, thread)]
     ready = sorted((thing for thing in own if thing.at_hand), key=lambda thing: thing.state == "worn")
     dies = tuple(thing for thing in ready if isinstance(thing, Die))
     taps = tuple(thing for thing in ready if isinstance(thing, Tap))
-    near = _near(thread, _racked(things))
+    near, holding = _near(thread, _racked(things)), holdings(dies, things)
     lacking = [("die", dies), ("tap", taps), ("tapping drill near its size", (near,) if near else ())]
+    gauges = [one for one in things if isinstance(one, ThreadGauge) and one.thread and one.at_hand]
     return Serving(
         thread=thread,
         dies=dies,
         taps=taps,
         drill=near,
+        holding=holding,
+        gauges=tuple(one for one in gauges if one.thread and _same(one.thread, thread)),
         away=tuple(thing for thing in own if not thing.at_hand),
-        missing=tuple(f"no {name}" for name, some in lacking if not some),
+        missing=(*(f"no {name}" for name, some in lacking if not some), *_lacking(holding)),
         unlike=_unlike(thread, (thing for thing in cutters if thing.at_hand)),
     )

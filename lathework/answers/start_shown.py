@@ -9,12 +9,12 @@ from typing import Literal
 from lathework.answers.declared_answer import answer
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.values import FieldError, field_error
-from lathework.declared import Json
 from lathework.drawing.part.alone import BELOW, BESIDE, STAMP, part_alone
 from lathework.drawing.part.layout import Frame
 from lathework.drawing.profile.stamp import stamp
 from lathework.drawing.shapes import Path, Sheet, box
 from lathework.errors import InputError, InvalidDocument
+from lathework.fields import Json
 from lathework.job.assumed import assumed
 from lathework.job.beginnings import BEGINNINGS, Ask, Start
 from lathework.job.document import read_document

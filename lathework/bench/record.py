@@ -22,8 +22,8 @@ from lathework.bench.record_declaration import (
     UNITS,
 )
 from lathework.bench.record_fields import count_of, line_of, moment_of, number_of, object_of
-from lathework.declared import LONGEST_LINE
 from lathework.errors import InputError, InvalidDocument
+from lathework.fields import LONGEST_LINE
 from lathework.job.declaration import LONGEST_NOTE, MOST_OTHERS
 from lathework.planning.plan import Plan
 from lathework.reader import IDENT, Reader

@@ -6,7 +6,8 @@ import json
 import sys
 
 from lathework.bench.entry import KINDS
-from lathework.declared import IDENT_PATTERN, LONGEST_LINE, Group, Ident, Json, Raw
+from lathework.declared import Group
+from lathework.fields import IDENT_PATTERN, LONGEST_LINE, Ident, Json, Raw
 from lathework.job.declaration import IDENTIFIED, JOB, LONGEST_NOTE, VERSION
 
 LONGEST_MAKES, LONGEST_WORD = 700, 60

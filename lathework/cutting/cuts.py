@@ -4,14 +4,12 @@ from __future__ import annotations
 
 import math
 from dataclasses import replace
-from typing import Literal, get_args
 
 from lathework.cutting.next_cut import FINISH_MM
 from lathework.figures import PRACTICE, Figure, Given
+from lathework.shop.lathe_facts import Lathe
 from lathework.units import LengthUnit, convert
 
-Lathe = Literal["light", "middling", "heavy"]
-LATHES: tuple[Lathe, ...] = get_args(Lathe)
 LATHE_SHARE: dict[Lathe, float] = {"light": 0.5, "middling": 1.0, "heavy": 1.5}
 """Deepest cut of a lathe, as a share of the metal's own starting value (practice)."""
 STIFF_RATIO, SLACK_RATIO, SLACK_SHARE = 2.0, 6.0, 0.4

@@ -4,13 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import Literal, get_args
+from typing import Literal
 
 from lathework.figures import PRACTICE, Figure, Given
+from lathework.shop.lathe_facts import Dial
 from lathework.units import LengthUnit, convert
 
-Dial = Literal["diameter", "radius"]
-DIALS: tuple[Dial, ...] = get_args(Dial)
 FINISH_MM = 0.5
 """Left on the diameter for the finishing cut (practice)."""
 ROUGH_FROM = 1.5

@@ -4,19 +4,18 @@ from __future__ import annotations
 
 from lathework.cautions import HAZARDS
 from lathework.cutting.blank import SCHOOLS
-from lathework.cutting.cuts import LATHES
-from lathework.cutting.next_cut import DIALS
-from lathework.declared import Choice, Extent, Fixed, Group, Ident, Raw, Rows, Several, Share, Text, Whole
+from lathework.declared import Group, Rows
+from lathework.fields import Choice, Extent, Fixed, Ident, Raw, Several, Share, Text, Whole
 from lathework.holes.depth import HIGHEST_PERCENT, LOWEST_PERCENT
 from lathework.identify.evidence import FIELDS
-from lathework.job.model import FINISHES, ORDERS, READOUTS, SUPPORTS, TOOL_ZEROS
+from lathework.job.model import FINISHES, ORDERS, SUPPORTS
 from lathework.lengths import Span
 from lathework.methods.die import HOLDERS
-from lathework.methods.reversing import MOUNTS
 from lathework.methods.tap import TAPPINGS
 from lathework.part.model import CUTTERS, EDGES, MOUTHS, SHAPES
 from lathework.part.stock import STOCK_FORMS
 from lathework.reader import HIGHEST_FRACTION, LOWEST_FRACTION
+from lathework.shop.lathe_facts import DIALS, LATHES, MOUNTS, READOUTS, TOOL_ZEROS
 from lathework.shop.metals import materials
 from lathework.units import LENGTH_UNITS
 

@@ -5,13 +5,14 @@ from __future__ import annotations
 from functools import lru_cache
 from typing import Any
 
-from lathework.declared import Choice, Extent, Field, Group, Rows, Several, Share, Text, Whole
+from lathework.declared import Field, Group, Rows
+from lathework.field_reader import FieldReader
+from lathework.fields import Choice, Extent, Several, Share, Text, Whole
 from lathework.job.declaration import JOB
 from lathework.lengths import Length
-from lathework.reader import Reader
 
 
-class JobReader(Reader):
+class JobReader(FieldReader):
     """A reader of documents that knows the declaration of every field by its path."""
 
     def known(self, path: str) -> None:

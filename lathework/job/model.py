@@ -7,27 +7,21 @@ from typing import Literal, get_args
 
 from lathework.cautions import Hazard
 from lathework.cutting.blank import School
-from lathework.cutting.cuts import Lathe
 from lathework.cutting.mate_blank import Mate
-from lathework.cutting.next_cut import Dial
 from lathework.lengths import Length
 from lathework.methods.die import Holder
-from lathework.methods.reversing import Mount
 from lathework.methods.tap import Tapping
 from lathework.part.model import Edge, Part
+from lathework.shop.lathe_facts import Dial, Lathe, Mount, Readout, ToolZeros
 from lathework.shop.metals import Material
 from lathework.units import LengthUnit
 
 Finish = Literal["groove", "die-turned-round", "run-out"]
 Order = Literal["from-the-bar", "blanks-first"]
 Support = Literal["chuck", "centre"]
-Readout = Literal["readout", "stops"]
-ToolZeros = Literal["unsaid", "kept", "each"]
 FINISHES: tuple[Finish, ...] = get_args(Finish)
 ORDERS: tuple[Order, ...] = get_args(Order)
 SUPPORTS: tuple[Support, ...] = get_args(Support)
-READOUTS: tuple[Readout, ...] = get_args(Readout)
-TOOL_ZEROS: tuple[ToolZeros, ...] = get_args(ToolZeros)
 
 
 @dataclass(frozen=True, slots=True)

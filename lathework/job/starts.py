@@ -6,8 +6,9 @@ from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, field
 from typing import Any
 
-from lathework.declared import Choice, Field, Group, Json
+from lathework.declared import Field, Group
 from lathework.errors import InputError, InvalidDocument
+from lathework.fields import Choice, Json
 from lathework.job.beginnings import Start
 from lathework.job.declaration import FORMAT, METHOD, SECTION, SETUP, VERSION
 from lathework.job.document import read_document

@@ -2,15 +2,13 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
-
 from lathework.cautions import HAZARD_CAUTIONS, HAZARD_NAMES
 from lathework.cutting.blank import REMARKS, SCHOOL_NAMES
 from lathework.methods.die import DIE_HOLDINGS
 from lathework.methods.tap import TAP_HOLDINGS
 from lathework.shop.metals import materials
+from lathework.shop.words import Words
 
-Words = Mapping[str, tuple[str, str]]
 SHAPES: Words = {
     "thread": ("thread", "cut with a die"),
     "round": ("turned", "turned to a diameter"),
@@ -39,29 +37,6 @@ ORDERS: Words = {
 SUPPORTS: Words = {
     "chuck": ("chuck alone", "up to about four diameters"),
     "centre": ("chuck and centre", "up to about twelve, beyond with a steady; leaves a centre hole"),
-}
-DIALS: Words = {
-    "diameter": ("diameter dial", "reads what comes off the diameter"),
-    "radius": ("radius dial", "reads the tool's advance: half of it"),
-}
-READOUTS: Words = {
-    "readout": ("readout along the bed", "places as Z"),
-    "stops": ("no readout: stop or marks", "places as carriage travel from the face"),
-}
-LATHES: Words = {
-    "light": ("light lathe", "half the cut"),
-    "middling": ("middling lathe", "the metal's own cut"),
-    "heavy": ("heavy lathe", "half as deep again"),
-}
-TOOL_ZEROS: Words = {
-    "unsaid": ("tool zeros: not said", "asked once at the bench"),
-    "kept": ("tools keep their zero", "touched off once: the readout keeps an offset for each tool"),
-    "each": ("each tool touched off when it goes in", "its zero is lost when another tool goes in"),
-}
-MOUNTS: Words = {
-    "unsaid": ("chuck: not said", "taken for one that may unscrew in reverse"),
-    "screwed": ("chuck screwed on", "unscrews when the spindle is reversed under load"),
-    "locked": ("chuck bolted or locked on", "the spindle may be reversed"),
 }
 EDGES: Words = {
     "left": ("left edge", "the edge toward the chuck was touched off"),

@@ -5,8 +5,8 @@ from __future__ import annotations
 import math
 
 from lathework.cutting.cuts import SPRING
-from lathework.cutting.next_cut import Dial
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
+from lathework.shop.lathe_facts import Dial
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 

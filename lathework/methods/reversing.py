@@ -2,11 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Literal, get_args
-
-Mount = Literal["unsaid", "screwed", "locked"]
-"""How the chuck sits on the spindle: nobody said, screwed on its nose, or bolted or locked to it."""
-MOUNTS: tuple[Mount, ...] = get_args(Mount)
+from lathework.shop.lathe_facts import Mount
 
 
 def back_off(mount: Mount, tool: str) -> str:

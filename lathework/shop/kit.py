@@ -1,113 +1,92 @@
-"""The things one owns: dies, taps and drills, each known by an id that stays."""
+"""A thing of the shop out of its document, and what a fitter calls it."""
 
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
-from typing import Any, cast
+from typing import Any
 
+from lathework.declared import Group
+from lathework.field_reader import FieldReader
 from lathework.lengths import Length
-from lathework.reader import Reader
-from lathework.shop.kit_declaration import (
-    ACROSS,
-    DIE_FORMS,
-    DRILL,
-    GROUPS,
-    KINDS,
-    LONGEST_NOTE,
-    STATES,
-    TAP_FORMS,
-    THICK,
-    TOOL_STEELS,
-    DieForm,
-    Kind,
-    State,
-    TapForm,
-    ToolSteel,
+from lathework.shop.equipment import (
+    Bar,
+    Bush,
+    Centre,
+    Chuck,
+    Collet,
+    DieHead,
+    DieHolder,
+    DieStock,
+    Instrument,
+    OwnLathe,
+    ThreadGauge,
 )
-from lathework.threads.thread import Thread
+from lathework.shop.kinds import CLASSES, Owned
+from lathework.shop.kit_choices import KINDS
+from lathework.shop.kit_declaration import GROUPS
+from lathework.shop.metals import materials
+from lathework.shop.things import Blade, Die, Reamer, ShopDrill, Tap, Tool
 
 LEAST_DRAWN_MM, DRAWN_WIDTH = 16.0, 2.2
 """A die that nobody measured is drawn as wide as so many times its thread, and no smaller (practice)."""
-AT_HAND: tuple[State, ...] = ("ready", "worn")
-"""States in which a thing can be worked with."""
 
 
-@dataclass(frozen=True, slots=True)
-class Thing:
-    """What every thing has; `place` and `notes` are "" where nobody said."""
-
-    id: str
-    state: State
-    place: str
-    notes: str
-
-    @property
-    def at_hand(self) -> bool:
-        """Whether it can be worked with now."""
-        return self.state in AT_HAND
-
-
-@dataclass(frozen=True, slots=True)
-class Die(Thing):
-    """A die; its sizes are None where nobody measured them."""
-
-    thread: Thread
-    form: DieForm
-    across: Length | None
-    thick: Length | None
-    steel: ToolSteel
-
-
-@dataclass(frozen=True, slots=True)
-class Tap(Thing):
-    """A tap, or a set of them."""
-
-    thread: Thread
-    form: TapForm
-    steel: ToolSteel
-
-
-@dataclass(frozen=True, slots=True)
-class ShopDrill(Thing):
-    """A drill by its marked size."""
-
-    size: Length
-
-
-Owned = Die | Tap | ShopDrill
-
-
-def _die(reader: Reader, common: dict[str, Any]) -> Die | None:
-    called = reader.thread("thread")
-    thread = called.thread if called else None
-    across = reader.length("across", ACROSS, optional=True)
-    thick = reader.length("thick", THICK, optional=True)
+def _check_die(reader: FieldReader, said: Mapping[str, Any]) -> None:
+    thread, across, thick = said["thread"], said["across"], said["thick"]
     if across and thick and thick.mm >= across.mm:
         reader.fail("out-of-range", "thick", "No die is thicker than it is wide: are the two the other way round?")
     if across and thread and thread.major_mm >= across.mm:
         reader.fail("out-of-range", "across", f"A {thread.designation} thread does not go into so small a die.")
-    form = cast(DieForm, reader.choice("form", DIE_FORMS, "split"))
-    steel = cast(ToolSteel, reader.choice("steel", TOOL_STEELS, ""))
-    return Die(**common, thread=thread, form=form, across=across, thick=thick, steel=steel) if thread else None
 
 
-def _tap(reader: Reader, common: dict[str, Any]) -> Tap | None:
-    called = reader.inside("thread")
-    thread = called.thread if called else None
-    form = cast(TapForm, reader.choice("form", TAP_FORMS, "set"))
-    steel = cast(ToolSteel, reader.choice("steel", TOOL_STEELS, ""))
-    return Tap(**common, thread=thread, form=form, steel=steel) if thread else None
+def _check_pocket(reader: FieldReader, said: Mapping[str, Any]) -> None:
+    across, behind = said["across"], said.get("behind")
+    if across and behind and behind.mm >= across.mm:
+        reader.fail("out-of-range", "behind", "So wide a bore leaves the die nothing to sit on.")
 
 
-def _drill(reader: Reader, common: dict[str, Any]) -> ShopDrill | None:
-    size = reader.length("size", DRILL)
-    return ShopDrill(**common, size=size) if size else None
+def _check_tap(reader: FieldReader, said: Mapping[str, Any]) -> None:
+    if said["shank"] and said["square"] and said["square"].mm >= said["shank"].mm:
+        reader.fail("out-of-range", "square", "A square is smaller across than its shank is round.")
+    if said["flutes"] and said["flutes"] % 1:
+        reader.fail("not-a-count", "flutes", "Flutes come whole.")
 
 
-def kind_of(thing: Owned) -> Kind:
-    """What kind a thing is."""
-    return "die" if isinstance(thing, Die) else "tap" if isinstance(thing, Tap) else "drill"
+def _check_range(reader: FieldReader, said: Mapping[str, Any]) -> None:
+    least, most = said.get("least"), said.get("most")
+    if least and most and least.mm > most.mm:
+        reader.fail("out-of-range", "least", "The least is larger than the most: are the two the other way round?")
+
+
+_CHECKS = {
+    "die": _check_die,
+    "tap": _check_tap,
+    "holder": _check_pocket,
+    "head": _check_range,
+    "collet": _check_range,
+    "chuck": _check_range,
+}
+
+
+def _said(reader: FieldReader, group: Group) -> dict[str, Any]:
+    """Every field of a thing, read as it is declared."""
+    return {name: reader.declared(name, field) for name, field in group.fields.items() if not isinstance(field, Group)}
+
+
+def read_thing(kind: str, document: Mapping[str, Any]) -> Owned:
+    """A thing out of its document; bare numbers are millimetres. Raises InvalidDocument with every error by field."""
+    reader = FieldReader({**document, "unit": "mm"})
+    if kind not in KINDS:
+        reader.fail("unknown-choice", "kind", f"Choose one of {', '.join(KINDS)}.", KINDS)
+        raise reader.invalid()
+    known = next(one for one in KINDS if one == kind)
+    reader.section("", (*GROUPS[known].keys, "unit"))
+    said = _said(reader, GROUPS[known])
+    if known in _CHECKS:
+        _CHECKS[known](reader, said)
+    if reader.errors:
+        raise reader.invalid()
+    return CLASSES[known](**said)
 
 
 def drawn_mm(die: Die) -> float:
@@ -115,24 +94,31 @@ def drawn_mm(die: Die) -> float:
     return die.across.mm if die.across else max(LEAST_DRAWN_MM, DRAWN_WIDTH * die.thread.major_mm)
 
 
-def read_thing(kind: str, document: Mapping[str, Any]) -> Owned:
-    """A thing out of its document; bare numbers are millimetres. Raises InvalidDocument with every error by field."""
-    reader = Reader({**document, "unit": "mm"})
-    if kind not in KINDS:
-        reader.fail("unknown-choice", "kind", f"Choose one of {', '.join(KINDS)}.", KINDS)
-        raise reader.invalid()
-    known = next(one for one in KINDS if one == kind)
-    reader.section("", (*GROUPS[known].keys, "unit"))
-    common: dict[str, Any] = {
-        "id": reader.ident("id"),
-        "state": reader.choice("state", STATES, "ready"),
-        "place": reader.text("place"),
-        "notes": reader.text("notes", longest=LONGEST_NOTE),
-    }
-    thing = {"die": _die, "tap": _tap, "drill": _drill}[known](reader, common)
-    if thing is None or reader.errors:
-        raise reader.invalid()
-    return thing
+def _sizes(*lengths: Length | None) -> str:
+    """Lengths as typed, with a cross between; those nobody measured left out."""
+    return " × ".join(length.typed for length in lengths if length)
+
+
+def _range(least: Length | None, most: Length | None) -> str:
+    return " to ".join(length.typed for length in (least, most) if length)
+
+
+def _joined(*words: str) -> str:
+    return " ".join(word for word in words if word)
+
+
+def _spaced(code: str) -> str:
+    return code.replace("-", " ")
+
+
+_GAUGES = {
+    "ring": "ring gauge",
+    "plug": "plug gauge",
+    "nut": "trusted nut",
+    "mate": "mating part",
+    "wires": "wires",
+    "leaf": "leaf gauge",
+}
 
 
 def name_of(thing: Owned) -> str:
@@ -141,11 +127,60 @@ def name_of(thing: Owned) -> str:
     >>> from lathework.shop.kit import read_thing
     >>> name_of(read_thing("die", {"id": "d1", "thread": "1/2 bsw", "across": "1 in", "thick": "3/8 in"}))
     '1/2 BSW split die, 1 in × 3/8 in'
+    >>> name_of(read_thing("holder", {"id": "h1", "across": "1 in", "shank": "2MT"}))
+    'tailstock die holder, 1 in, 2MT'
     """
-    if isinstance(thing, ShopDrill):
-        return f"{thing.size.typed} drill"
-    if isinstance(thing, Tap):
-        form = "taps, a set" if thing.form == "set" else f"{thing.form.replace('-', ' ')} tap"
-        return f"{thing.thread.designation} {form}"
-    size = " × ".join(length.typed for length in (thing.across, thing.thick) if length)
-    return f"{thing.thread.designation} {thing.form} die" + (f", {size}" if size else "")
+    match thing:
+        case Die():
+            size = _sizes(thing.across, thing.thick)
+            form = "set of chasers" if thing.form == "chasers" else f"{thing.form} die"
+            return f"{thing.thread.designation} {form}" + (f", {size}" if size else "")
+        case Tap():
+            form = "taps, a set" if thing.form == "set" else f"{_spaced(thing.form)} tap"
+            return f"{thing.thread.designation} {form}"
+        case ShopDrill():
+            return f"{thing.size.typed} drill"
+        case Reamer():
+            return f"{thing.size.typed} reamer"
+        case Blade():
+            return _joined(thing.width.typed, "" if thing.use == "either" else thing.use, "blade")
+        case Tool():
+            return _joined(f"{thing.angle:g}°" if thing.angle else "", thing.form, "tool")
+        case ThreadGauge():
+            named = thing.thread.designation if thing.thread else thing.size.typed if thing.size else ""
+            return _joined(named, _GAUGES[thing.form])
+        case Bar():
+            metal = materials()[thing.metal].name if thing.metal else ""
+            return _joined(thing.across.typed, thing.form, metal, "bar") + (
+                f", {thing.long.typed}" if thing.long else ""
+            )
+        case OwnLathe():
+            return thing.name
+        case _:
+            return _holding_name(thing)
+
+
+def _holding_name(
+    thing: DieStock | DieHolder | Bush | DieHead | Collet | Chuck | Centre | Instrument,
+) -> str:
+    """What a fitter calls something that holds or measures."""
+    match thing:
+        case DieStock():
+            return f"die stock, {thing.across.typed}"
+        case DieHolder():
+            words = [thing.across.typed, _spaced(thing.shank), "keyed" if thing.keyed == "yes" else ""]
+            return ", ".join(["tailstock die holder", *(word for word in words if word)])
+        case Bush():
+            return f"guide bush, {thing.bore.typed} bore"
+        case DieHead():
+            size = _range(thing.least, thing.most)
+            return "self-opening die head" + (f", {size}" if size else "")
+        case Collet():
+            return _joined(thing.system, _range(thing.least, thing.most), "collet")
+        case Chuck():
+            size = f", to {thing.most.typed}" if thing.most else ""
+            return _joined(thing.form, "" if thing.form == "faceplate" else "chuck") + size
+        case Centre():
+            return _joined(thing.form, "centre") + (f", {thing.taper}" if thing.taper else "")
+        case Instrument():
+            return thing.form + (f", to {thing.most.typed}" if thing.most else "")

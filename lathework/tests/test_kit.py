@@ -9,8 +9,12 @@ from hypothesis import strategies as st
 
 from lathework.answers.serving import capabilities, serving
 from lathework.errors import InvalidDocument
-from lathework.shop.kit import Die, Owned, Tap, name_of, read_thing
-from lathework.shop.typed import METRIC_SET, read_line, read_lines
+from lathework.shop.equipment import OwnLathe
+from lathework.shop.kinds import Owned
+from lathework.shop.kit import name_of, read_thing
+from lathework.shop.things import Die, Tap
+from lathework.shop.typed import read_line, read_lines
+from lathework.shop.typed_kinds import METRIC_SET
 from lathework.threads.designation import read_designation
 from lathework.threads.library import library
 from lathework.threads.thread import Thread
@@ -43,6 +47,25 @@ class AsPeopleSayIt(unittest.TestCase):
             ("8.5 drill missing", "8.5 mm drill"),
             ("5/16 drill", "5/16 in drill"),
             ("M10 LH tap", "M10 LH taps, a set"),
+            ("1 in die holder 2MT", "tailstock die holder, 1 in, 2MT"),
+            ("25 mm x 9 tailstock die holder 3MT keyed", "tailstock die holder, 25 mm, 3MT, keyed"),
+            ("13/16 die stock", "die stock, 13/16 in"),
+            ("2MT tailstock", "Lathe"),
+            ("bench lathe 2MT 20 mm bore screwed, by the window", "Bench lathe"),
+            ("drill chuck 13 mm 2MT", "drill chuck, to 13 mm"),
+            ("three-jaw chuck", "three-jaw chuck"),
+            ("live centre 2MT", "live centre, 2MT"),
+            ("3/32 parting blade", "3/32 in parting blade"),
+            ("60 threading tool", "60° threading tool"),
+            ("5/8 mild steel bar 14 in", "5/8 in round mild steel bar, 14 in"),
+            ("22 hex brass bar", "22 mm hexagon brass bar"),
+            ("M8 ring gauge", "M8 ring gauge"),
+            ("0.029 in wires", "0.029 in wires"),
+            ("micrometer 25 mm", "micrometer, to 25 mm"),
+            ("1/4 reamer", "1/4 in reamer"),
+            ("self-opening die head 1/4 x 3/4", "self-opening die head, 1/4 in to 3/4 in"),
+            ("3/8 bsw chasers", "3/8 BSW set of chasers"),
+            ("3/8 guide bush", "guide bush, 3/8 in bore"),
         ):
             with self.subTest(typed):
                 self.assertEqual(names(typed), [name])
@@ -58,6 +81,13 @@ class AsPeopleSayIt(unittest.TestCase):
         (typed,) = read_line("M6 tap, tap and drill rack").things
         document = typed.document
         self.assertEqual(document["place"], "tap and drill rack")
+
+    def test_a_lathe_is_told_with_its_speeds(self) -> None:
+        (typed,) = read_line("bench lathe 1MT 15 mm bore speeds 60 110 200, lamp room").things
+        self.assertEqual((typed.document["speeds"], typed.document["bore"]), ("60, 110, 200", "15 mm"))
+        lathe = read_thing("lathe", {"id": "l1", **typed.document})
+        assert isinstance(lathe, OwnLathe)
+        self.assertEqual(lathe.speeds, (60, 110, 200))
 
     def test_a_set_is_its_sizes(self) -> None:
         """ISO 262, first choice from 3 to 12: 3, 4, 5, 6, 8, 10, 12. BS 93: eleven BA sizes from 0 to 10."""
@@ -78,14 +108,15 @@ class AsPeopleSayIt(unittest.TestCase):
             ("1/16-1/2 x 1/64 drills", 29),
             ("#1-#60 drills", 60),
             ("A-Z drills", 26),
+            ("4-13 x 1 collets", 10),
         ):
             with self.subTest(typed):
                 self.assertEqual(len(names(typed)), count)
 
     def test_what_cannot_be_is_refused_with_a_reason(self) -> None:
         for typed, words in (
-            ("hammer", "Is it a die, a tap or a drill"),
-            ("M10 die tap", "Is it a die, a tap or a drill"),
+            ("hammer", "What is it: a die, a tap, a drill"),
+            ("M10 die tap", "Is it a die or a tap"),
             ("die", "Say what it is"),
             ("M8 die 25 x 30", "thicker than it is wide"),
             ("M20 die 16 x 5", "does not go into so small a die"),

@@ -11,11 +11,12 @@ from hypothesis import strategies as st
 from lathework.answers.size import size, size_of
 from lathework.cutting.blank import SCHOOLS, BlankChoice, blank_choices, crest_percent
 from lathework.cutting.groove import chamfer_diameter, groove, section_percent
-from lathework.cutting.next_cut import FINISH_MM, Dial, NextCut, PassMade, Target, next_cut, ratio_of
+from lathework.cutting.next_cut import FINISH_MM, NextCut, PassMade, Target, next_cut, ratio_of
 from lathework.cutting.speeds import spindle_speed
 from lathework.dies.setting import WANTED, advise
 from lathework.errors import InvalidDocument
 from lathework.gauging.wires import MEANINGS, VERDICTS, best_wire, over_wires
+from lathework.shop.lathe_facts import Dial
 from lathework.shop.metals import materials
 from lathework.tests.every import each
 from lathework.tests.samples import plan, step

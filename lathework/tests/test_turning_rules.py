@@ -9,7 +9,7 @@ from itertools import pairwise
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lathework.cutting.cuts import LATHE_SHARE, LATHES, Lathe, deepest_cut, pass_diameters, passes, stick_out_share
+from lathework.cutting.cuts import LATHE_SHARE, deepest_cut, pass_diameters, passes, stick_out_share
 from lathework.cutting.mate_blank import Mate, mate_blank, opened_by, why_no_mate
 from lathework.cutting.torque import HOLDS, TAP_HOLDS, cutting_torque, what_holds, with_holding
 from lathework.errors import InvalidDocument
@@ -18,6 +18,7 @@ from lathework.methods.die import DIE_HOLDINGS, HOLDERS
 from lathework.part.sample import nominals
 from lathework.part.stock import bar_for_piece, corners_mm, depth_per_flat, largest_across_flats, pieces_from_bar
 from lathework.planning.steps.gauging import check_interval
+from lathework.shop.lathe_facts import LATHES, Lathe
 from lathework.tests.samples import kinds, plan, said, step
 from lathework.tests.test_rules import PARALLEL
 from lathework.threads.designation import read_designation

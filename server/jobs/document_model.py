@@ -6,7 +6,8 @@ from typing import Annotated, Any
 
 from pydantic import BaseModel, ConfigDict, Field, create_model
 
-from lathework.declared import Choice, Fixed, Group, Ident, Raw, Rows, Several, Whole
+from lathework.declared import Group, Rows
+from lathework.fields import Choice, Fixed, Ident, Raw, Several, Whole
 
 
 class Strict(BaseModel):

@@ -11,7 +11,9 @@ from django.http import Http404
 from django.utils import timezone
 
 from lathework.errors import InvalidDocument
-from lathework.shop.kit import Owned, ShopDrill, read_thing
+from lathework.shop.kinds import Owned
+from lathework.shop.kit import read_thing
+from lathework.shop.things import ShopDrill
 from lathework.shop.typed import read_lines
 from server.kit.models import Thing
 from server.site.problems import Conflict

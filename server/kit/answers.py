@@ -2,14 +2,21 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 from lathework.answers.serving import Capability, Serving
 from lathework.answers.values import FieldError, FigureShown, field_error, figure_shown
-from lathework.shop.kit import Die, Owned, ShopDrill, Tap, drawn_mm, kind_of, name_of
-from lathework.shop.kit_declaration import KINDS, Kind, State
+from lathework.shop.equipment import Bar, Bush, Collet, DieHolder, DieStock, ThreadGauge
+from lathework.shop.kinds import Owned, kind_of
+from lathework.shop.kit import drawn_mm, name_of
+from lathework.shop.kit_choices import KINDS, Kind, State
+from lathework.shop.kit_declaration import GROUPS
+from lathework.shop.things import Blade, Die, Reamer, ShopDrill, Tap
 from lathework.shop.typed import Line
+from lathework.shop.words import KIND_WORDS
 from lathework.threads.series import SERIES_NAMES
+from server.kit.kinds import COMMON
 from server.kit.models import Thing
 
 
@@ -17,19 +24,18 @@ from server.kit.models import Thing
 class ThingShown:
     """A thing: what it is called, and everything that was said of it.
 
-    `drawer` is the place it lies in, or a heading where nobody said; `across_mm` and `bore_mm` draw it: its size, a
-    usual one where nobody measured it, and that of its thread, 0 for a drill.
+    `said` are the fields that are its kind's own, as typed. `drawer` is the place it lies in, or a heading where nobody
+    said; `across_mm` and `bore_mm` draw it: its size, a usual one where nobody measured it, and that of its thread, 0
+    for what has none; `short` stands under it.
     """
 
     id: str
     kind: Kind
     name: str
+    short: str
     drawer: str
     thread: str
-    form: str
-    steel: str
-    size: str
-    thick: str
+    said: dict[str, str]
     state: State
     place: str
     notes: str
@@ -65,6 +71,15 @@ class LineShown:
 
 
 @dataclass(frozen=True)
+class HoldingShown:
+    """A holder, and whether it holds a die of the thread; `why` not, or on what condition."""
+
+    thing: ThingShown
+    fits: bool
+    why: str
+
+
+@dataclass(frozen=True)
 class ServingShown:
     """What of the shop serves a thread, and what does not."""
 
@@ -73,6 +88,8 @@ class ServingShown:
     taps: tuple[ThingShown, ...]
     drill: str
     percent: FigureShown | None
+    holding: tuple[HoldingShown, ...]
+    gauges: tuple[ThingShown, ...]
     away: tuple[ThingShown, ...]
     missing: tuple[str, ...]
     unlike: tuple[str, ...]
@@ -100,33 +117,64 @@ def capabilities_shown(cut: tuple[Capability, ...]) -> tuple[CapabilityShown, ..
     return tuple(told)
 
 
-def _size(thing: Owned) -> tuple[str, str, float, float]:
-    """Size and thickness as typed, diameter over all and of the thread in millimetres."""
-    if isinstance(thing, ShopDrill):
-        return thing.size.typed, "", thing.size.mm, 0.0
-    if isinstance(thing, Tap):
-        return "", "", thing.thread.major_mm, thing.thread.major_mm
-    across, thick = thing.across, thing.thick
-    sizes = (across.typed if across else "", thick.typed if thick else "")
-    return (*sizes, drawn_mm(thing), thing.thread.major_mm)
+def _drawn(thing: Owned) -> tuple[float, float]:
+    """Diameter over all and of the thread, in millimetres; a usual one where nobody measured it."""
+    match thing:
+        case Die():
+            return drawn_mm(thing), thing.thread.major_mm
+        case Tap():
+            return thing.thread.major_mm, thing.thread.major_mm
+        case ShopDrill() | Reamer():
+            return thing.size.mm, 0.0
+        case DieHolder() | DieStock() | Bar():
+            return thing.across.mm, 0.0
+        case Blade():
+            return thing.width.mm, 0.0
+        case Bush():
+            return thing.bore.mm, 0.0
+        case Collet():
+            return thing.most.mm, 0.0
+        case _:
+            return 0.0, 0.0
+
+
+def _short(thing: Owned) -> str:
+    """What stands under a thing in its drawer."""
+    match thing:
+        case Die() | Tap():
+            return thing.thread.designation
+        case ShopDrill() | Reamer():
+            return thing.size.typed
+        case _:
+            return name_of(thing)
+
+
+def _drawer(thing: Owned) -> str:
+    if thing.place:
+        return thing.place
+    kind = kind_of(thing)
+    if isinstance(thing, Die | Tap):
+        return f"{SERIES_NAMES.get(thing.thread.series, thing.thread.series)} {kind}s"
+    return KIND_WORDS[kind][1]
 
 
 def thing_shown(row: Thing, thing: Owned) -> ThingShown:
     """A stored thing."""
-    cutter = thing if isinstance(thing, Die | Tap) else None
-    size, thick, across_mm, bore_mm = _size(thing)
-    series = SERIES_NAMES.get(cutter.thread.series, cutter.thread.series) if cutter else ""
+    across_mm, bore_mm = _drawn(thing)
     kind = kind_of(thing)
+    told = row.document
     return ThingShown(
         id=row.ident,
         kind=kind,
         name=name_of(thing),
-        drawer=thing.place or (f"{series} {kind}s" if cutter else "Drills"),
-        thread=cutter.thread.designation if cutter else "",
-        form=cutter.form if cutter else "",
-        steel=cutter.steel if cutter else "",
-        size=size,
-        thick=thick,
+        short=_short(thing),
+        drawer=_drawer(thing),
+        thread=thing.thread.designation if isinstance(thing, Die | Tap | ThreadGauge) and thing.thread else "",
+        said={
+            name: str(told.get(name) or field.default or "")
+            for name, field in GROUPS[kind].fields.items()
+            if name not in COMMON
+        },
         state=thing.state,
         place=thing.place,
         notes=thing.notes,
@@ -163,7 +211,7 @@ def lines_shown(lines: tuple[Line, ...], names: set[str]) -> tuple[LineShown, ..
 def serving_shown(told: Serving, rows: dict[str, Thing]) -> ServingShown:
     """What serves a thread; `rows` are the stored things by id."""
 
-    def shown(things: tuple[Die | Tap, ...] | tuple[Die, ...] | tuple[Tap, ...]) -> tuple[ThingShown, ...]:
+    def shown(things: Sequence[Owned]) -> tuple[ThingShown, ...]:
         return tuple(thing_shown(rows[thing.id], thing) for thing in things)
 
     return ServingShown(
@@ -172,6 +220,10 @@ def serving_shown(told: Serving, rows: dict[str, Thing]) -> ServingShown:
         taps=shown(told.taps),
         drill=told.drill.drill.name if told.drill else "",
         percent=figure_shown(told.drill.percent) if told.drill else None,
+        holding=tuple(
+            HoldingShown(thing_shown(rows[one.thing.id], one.thing), one.fit.fits, one.fit.why) for one in told.holding
+        ),
+        gauges=shown(told.gauges),
         away=shown(told.away),
         missing=told.missing,
         unlike=told.unlike,

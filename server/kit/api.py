@@ -11,8 +11,9 @@ from pydantic import Field
 
 from lathework.answers.serving import capabilities, serving
 from lathework.shop.kit import name_of, read_thing
-from lathework.shop.kit_declaration import Kind
-from lathework.shop.typed import MOST_THINGS, read_lines
+from lathework.shop.kit_choices import Kind
+from lathework.shop.typed import read_lines
+from lathework.shop.typed_kinds import MOST_THINGS
 from lathework.threads.designation import read_called
 from server.kit import actions
 from server.kit.answers import (
@@ -27,6 +28,7 @@ from server.kit.answers import (
     serving_shown,
     thing_shown,
 )
+from server.kit.kinds import KindShown, kinds_shown
 from server.site.problems import PROBLEMS, answer
 
 router = Router(tags=["kit"])
@@ -62,6 +64,12 @@ class ThingChange(Schema):
 def read_kit(request: HttpRequest) -> HttpResponse:
     """Everything owned, drawer by drawer."""
     return answer(kit_shown(actions.owned()))
+
+
+@router.get("/kinds", response=list[KindShown])
+def read_kinds(request: HttpRequest) -> HttpResponse:
+    """Every kind of thing there may be in a shop, and its fields."""
+    return answer(kinds_shown())
 
 
 @router.post("/typed", response={200: list[LineShown], **PROBLEMS})

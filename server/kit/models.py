@@ -5,7 +5,7 @@ from __future__ import annotations
 from django.db import models
 from django.db.models import Q
 
-from lathework.shop.kit_declaration import KINDS
+from lathework.shop.kit_choices import KINDS
 
 LONGEST_ID = 16
 

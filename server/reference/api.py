@@ -18,8 +18,9 @@ from lathework.identify.words import EVIDENCE
 from lathework.job import words
 from lathework.lengths import Span, read_length, within
 from lathework.part.sample import nominals
-from lathework.shop.words import STATE_WORDS
+from lathework.shop.words import DIALS, LATHES, MOUNTS, READOUTS, STATE_WORDS, TOOL_ZEROS
 from lathework.threads.designation import read_called
+from server.site.choices import ChoiceShown
 from server.site.problems import PROBLEMS, answer
 
 router = Router(tags=["reference"])
@@ -30,15 +31,6 @@ class Alive:
     """A constant."""
 
     alive: bool
-
-
-@dataclass(frozen=True)
-class ChoiceShown:
-    """One choice: what is stored, what is shown, and a remark."""
-
-    code: str
-    name: str
-    remark: str
 
 
 @dataclass(frozen=True)
@@ -121,12 +113,12 @@ def choices(request: HttpRequest) -> HttpResponse:
             holders=_choices(words.HOLDERS),
             orders=_choices(words.ORDERS),
             supports=_choices(words.SUPPORTS),
-            dials=_choices(words.DIALS),
-            readouts=_choices(words.READOUTS),
-            lathes=_choices(words.LATHES),
+            dials=_choices(DIALS),
+            readouts=_choices(READOUTS),
+            lathes=_choices(LATHES),
             edges=_choices(words.EDGES),
-            mounts=_choices(words.MOUNTS),
-            tool_zeros=_choices(words.TOOL_ZEROS),
+            mounts=_choices(MOUNTS),
+            tool_zeros=_choices(TOOL_ZEROS),
             mouths=_choices(words.MOUTHS),
             tappings=_choices(words.TAPPINGS),
             cutters=_choices(words.CUTTERS),

@@ -17,20 +17,19 @@ from lathework.bench.record import read_record
 from lathework.bench.record_declaration import TOLD, job_file_schema
 from lathework.cautions import HAZARDS
 from lathework.cutting.blank import SCHOOLS
-from lathework.cutting.cuts import LATHES
-from lathework.cutting.next_cut import DIALS
-from lathework.declared import Choice
 from lathework.errors import InvalidDocument
+from lathework.fields import Choice
 from lathework.job import document as reader
 from lathework.job import words
 from lathework.job.declaration import BORE, METHOD, SECTION, SETUP, STOCK
-from lathework.job.model import FINISHES, ORDERS, READOUTS, SUPPORTS, TOOL_ZEROS, Method, Setup
+from lathework.job.model import FINISHES, ORDERS, SUPPORTS, Method, Setup
 from lathework.methods.die import HOLDERS
-from lathework.methods.reversing import MOUNTS
 from lathework.methods.tap import TAPPINGS
 from lathework.part.model import CUTTERS, EDGES, MOUTHS, SHAPES, Bore, Section, Stock
 from lathework.part.stock import STOCK_FORMS
 from lathework.planning.plan import make_plans
+from lathework.shop import words as shop_words
+from lathework.shop.lathe_facts import DIALS, LATHES, MOUNTS, READOUTS, TOOL_ZEROS
 from lathework.tests.samples import PLUG, SCREW, document
 from server.api import api
 
@@ -72,11 +71,11 @@ class JobSchema(unittest.TestCase):
             (words.FINISHES, FINISHES),
             (words.ORDERS, ORDERS),
             (words.SUPPORTS, SUPPORTS),
-            (words.DIALS, DIALS),
-            (words.READOUTS, READOUTS),
-            (words.LATHES, LATHES),
-            (words.MOUNTS, MOUNTS),
-            (words.TOOL_ZEROS, TOOL_ZEROS),
+            (shop_words.DIALS, DIALS),
+            (shop_words.READOUTS, READOUTS),
+            (shop_words.LATHES, LATHES),
+            (shop_words.MOUNTS, MOUNTS),
+            (shop_words.TOOL_ZEROS, TOOL_ZEROS),
             (words.EDGES, EDGES),
             (words.MOUTHS, MOUTHS),
             (words.CUTTERS, CUTTERS),

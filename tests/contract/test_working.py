@@ -13,7 +13,7 @@ from typing import Any
 from lathework.answers.card import Asked, card
 from lathework.answers.hole import AskedHole, hole
 from lathework.answers.pipe_hole import pipe_hole
-from lathework.cutting.next_cut import DIALS, PassMade, Target, next_cut
+from lathework.cutting.next_cut import PassMade, Target, next_cut
 from lathework.dies.memory import die_record
 from lathework.dies.setting import WANTED, advise
 from lathework.errors import InputError, InvalidDocument
@@ -21,6 +21,7 @@ from lathework.figures import Figure
 from lathework.job.document import read_document
 from lathework.job.repair import AskedRepair, stud_repair
 from lathework.planning.plan import make_plan, make_plans
+from lathework.shop.lathe_facts import DIALS
 from lathework.tests.samples import PLUG, SCREW, STUD, TIE_ROD, plan
 from lathework.tests.test_hold_and_compare import read
 from lathework.threads.library import library

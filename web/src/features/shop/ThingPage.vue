@@ -4,9 +4,10 @@ import { computed, ref } from 'vue'
 import { VSelect } from 'vuetify/components/VSelect'
 
 import { ask, asProblem, client, type FieldError } from '@/shared/api/client'
+import InlineChoice from '@/shared/controls/InlineChoice.vue'
 import InlineField from '@/shared/controls/InlineField.vue'
 import DieStory from '@/shared/jobs/DieStory.vue'
-import type { Thing } from '@/features/shop/useKit'
+import { type Thing, useKinds } from '@/features/shop/useKit'
 import { useChoices } from '@/shared/api/useChoices'
 
 /** A thing in full: what it is, where it lies, how it is, what its thread did in the log. */
@@ -16,25 +17,23 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ retire: [] }>()
 const { data: choices } = useChoices()
+const { data: kinds } = useKinds()
+const fields = computed(() => kinds.value?.find((one) => one.kind === props.thing.kind)?.fields ?? [])
 const typed = ref<Record<string, string>>({})
 const errors = ref<Record<string, FieldError>>({})
 const trouble = ref('')
-const value = (field: 'size' | 'thick' | 'place' | 'notes') => typed.value[field] ?? props.thing[field]
+const value = (field: string) => typed.value[field] ?? props.thing.said[field] ?? ''
 /** What was typed stays until it is stored. */
 async function say(said: Record<string, string> = typed.value) {
   if (!Object.keys(said).length) return
   try {
-    const { size, ...rest } = said
-    const across = props.thing.kind === 'die' ? 'across' : 'size'
-    await props.change(size === undefined ? rest : { ...rest, [across]: size })
+    await props.change(said)
     typed.value = {}
     errors.value = {}
     trouble.value = ''
   } catch (failed) {
     const problem = asProblem(failed)
-    errors.value = Object.fromEntries(
-      problem.errors.map((one) => [one.field === 'across' ? 'size' : one.field, one]),
-    )
+    errors.value = Object.fromEntries(problem.errors.map((one) => [one.field, one]))
     trouble.value = problem.errors.length ? '' : problem.message
   }
 }
@@ -51,51 +50,55 @@ const { data: dies } = useQuery({
     <p v-if="thing.thread">
       <router-link :to="{ name: 'threads', query: { q: thing.thread } }">Its thread in the book</router-link>
     </p>
-    <p class="line">
-      <v-select
-        class="state"
-        label="State"
-        :items="choices?.states ?? []"
-        item-title="name"
-        item-value="code"
-        :item-props="(one: { remark: string }) => ({ subtitle: one.remark })"
-        :model-value="thing.state"
-        @update:model-value="say({ ...typed, state: String($event) })"
-      />
-    </p>
-    <p class="line">
-      <InlineField
-        v-for="field in thing.kind === 'die' ? (['size', 'thick'] as const) : []"
-        :key="field"
-        :label="field === 'size' ? 'Outside diameter' : 'Thickness'"
-        :before="field === 'size' ? 'across' : 'thick'"
-        placeholder="not measured"
-        figure
-        :model-value="value(field)"
-        :error="errors[field]"
-        @update:model-value="typed[field] = $event"
-        @commit="say()"
-      />
-      <InlineField
-        label="Place"
-        before="lies in"
-        placeholder="nobody said"
-        :model-value="value('place')"
-        :error="errors.place"
-        @update:model-value="typed.place = $event"
-        @commit="say()"
-      />
-      <InlineField
-        label="Notes"
-        before="notes"
-        placeholder="none"
-        long
-        :model-value="value('notes')"
-        :error="errors.notes"
-        @update:model-value="typed.notes = $event"
-        @commit="say()"
-      />
-    </p>
+    <v-select
+      class="state"
+      label="State"
+      :items="choices?.states ?? []"
+      item-title="name"
+      item-value="code"
+      :item-props="(one: { remark: string }) => ({ subtitle: one.remark })"
+      :model-value="thing.state"
+      @update:model-value="say({ ...typed, state: String($event) })"
+    />
+    <dl class="said">
+      <template v-for="field in fields" :key="field.field">
+        <dt class="muted">{{ field.label }}</dt>
+        <dd>
+          <InlineChoice
+            v-if="field.choices.length"
+            :label="field.label"
+            :choices="field.choices"
+            :model-value="value(field.field)"
+            :error="errors[field.field]"
+            @update:model-value="say({ ...typed, [field.field]: $event })"
+          />
+          <InlineField
+            v-else
+            :label="field.label"
+            placeholder="nobody said"
+            figure
+            :model-value="value(field.field)"
+            :error="errors[field.field]"
+            @update:model-value="typed[field.field] = $event"
+            @commit="say()"
+          />
+        </dd>
+      </template>
+      <template v-for="field in ['place', 'notes'] as const" :key="field">
+        <dt class="muted">{{ field === 'place' ? 'Lies in' : 'Notes' }}</dt>
+        <dd>
+          <InlineField
+            :label="field === 'place' ? 'Place' : 'Notes'"
+            placeholder="nobody said"
+            :long="field === 'notes'"
+            :model-value="typed[field] ?? thing[field]"
+            :error="errors[field]"
+            @update:model-value="typed[field] = $event"
+            @commit="say()"
+          />
+        </dd>
+      </template>
+    </dl>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <template v-if="dies?.length">
       <h3>What dies of this thread did last</h3>
@@ -124,11 +127,12 @@ h2 {
 h3 {
   font-size: var(--s16);
 }
-.line {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 22px;
+.said {
+  display: grid;
+  grid-template-columns: max-content minmax(0, 1fr);
+  gap: 2px 18px;
   align-items: baseline;
+  width: 100%;
 }
 .state {
   min-width: 220px;

@@ -7,6 +7,10 @@ export type Thing = Schemas['ThingShown']
 export type Named = Schemas['NamedThing']
 const KEY = ['kit']
 
+/** Every kind of thing, and what is asked of each. */
+export const useKinds = () =>
+  useQuery({ queryKey: ['kinds'], queryFn: () => ask(client.GET('/api/kit/kinds')), staleTime: Infinity })
+
 /** What the shop owns, and what is done to it. */
 export function useKit() {
   const queries = useQueryClient()
@@ -27,10 +31,8 @@ export function useKit() {
   }
   /** Says something else of a thing: everything that was said of it before, with what is `said` now. */
   async function change(thing: Thing, said: Record<string, string>) {
-    const { kind, thread, form, steel, size, thick, state, place, notes } = thing
-    const sizes = kind === 'die' ? { across: size, thick } : {}
-    const own = kind === 'drill' ? { size } : { thread, form, steel, ...sizes }
-    const body = { document: { ...own, state, place, notes, ...said }, revision: thing.revision }
+    const { state, place, notes } = thing
+    const body = { document: { ...thing.said, state, place, notes, ...said }, revision: thing.revision }
     try {
       await ask(client.PUT('/api/kit/{ident}', { params: { path: { ident: thing.id } }, body }))
     } finally {

@@ -11,6 +11,7 @@ const { data: told } = useQuery({
   queryFn: () => ask(client.GET('/api/kit/serves', { params: { query: { thread: props.thread } } })),
 })
 const own = computed(() => [...(told.value?.dies ?? []), ...(told.value?.taps ?? [])])
+const holds = computed(() => (told.value?.holding ?? []).filter((one) => one.fits))
 const something = computed(
   () => own.value.length || told.value?.away.length || told.value?.drill || told.value?.unlike.length,
 )
@@ -27,6 +28,10 @@ const something = computed(
       <li v-if="told.drill">
         ✓ drill <b class="fig">{{ told.drill }}</b>
       </li>
+      <li v-for="one in holds" :key="one.thing.id">
+        ✓ in the {{ one.thing.name }}<template v-if="one.why">, {{ one.why }}</template>
+      </li>
+      <li v-for="thing in told.gauges" :key="thing.id">✓ {{ thing.name }}</li>
       <li v-for="thing in told.away" :key="thing.id">‖ {{ thing.name }}: {{ thing.state }}</li>
       <li v-for="words in told.missing" :key="words">◆ {{ words }}</li>
       <li v-for="words in told.unlike" :key="words" class="muted">≠ {{ words }}</li>

@@ -576,6 +576,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kit/kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Kinds
+         * @description Every kind of thing there may be in a shop, and its fields.
+         */
+        get: operations["server_kit_api_read_kinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kit/serves": {
         parameters: {
             query?: never;
@@ -1751,6 +1771,20 @@ export interface components {
             message: string;
         };
         /**
+         * FieldShown
+         * @description A field of a thing: what is stored, what it is called and about; `choices` where it is chosen, not typed.
+         */
+        FieldShown: {
+            /** About */
+            about: string;
+            /** Choices */
+            choices: components["schemas"]["ChoiceShown"][];
+            /** Field */
+            field: string;
+            /** Label */
+            label: string;
+        };
+        /**
          * FigureShown
          * @description A figure with its working; `value` is in `unit`.
          */
@@ -1798,6 +1832,17 @@ export interface components {
             diameter: number;
             /** Width */
             width: number;
+        };
+        /**
+         * HoldingShown
+         * @description A holder, and whether it holds a die of the thread; `why` not, or on what condition.
+         */
+        HoldingShown: {
+            /** Fits */
+            fits: boolean;
+            thing: components["schemas"]["ThingShown"];
+            /** Why */
+            why: string;
         };
         /**
          * HoleQuery
@@ -2246,6 +2291,21 @@ export interface components {
             favourites: string[];
         };
         /**
+         * KindShown
+         * @description A kind of thing, and the fields that are its own.
+         */
+        KindShown: {
+            /** Fields */
+            fields: components["schemas"]["FieldShown"][];
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "lathe";
+            /** Name */
+            name: string;
+        };
+        /**
          * KitShown
          * @description Everything owned, drawer by drawer, by size.
          */
@@ -2520,7 +2580,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "die" | "tap" | "drill";
+            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "lathe";
             /** Known */
             known: boolean;
             /** Name */
@@ -2943,6 +3003,10 @@ export interface components {
             dies: components["schemas"]["ThingShown"][];
             /** Drill */
             drill: string;
+            /** Gauges */
+            gauges: components["schemas"]["ThingShown"][];
+            /** Holding */
+            holding: components["schemas"]["HoldingShown"][];
             /** Missing */
             missing: string[];
             percent: components["schemas"]["FigureShown"] | null;
@@ -3428,14 +3492,15 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "die" | "tap" | "drill";
+            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "lathe";
         };
         /**
          * ThingShown
          * @description A thing: what it is called, and everything that was said of it.
          *
-         *     `drawer` is the place it lies in, or a heading where nobody said; `across_mm` and `bore_mm` draw it: its size, a
-         *     usual one where nobody measured it, and that of its thread, 0 for a drill.
+         *     `said` are the fields that are its kind's own, as typed. `drawer` is the place it lies in, or a heading where nobody
+         *     said; `across_mm` and `bore_mm` draw it: its size, a usual one where nobody measured it, and that of its thread, 0
+         *     for what has none; `short` stands under it.
          */
         ThingShown: {
             /** Across Mm */
@@ -3444,15 +3509,13 @@ export interface components {
             bore_mm: number;
             /** Drawer */
             drawer: string;
-            /** Form */
-            form: string;
             /** Id */
             id: string;
             /**
              * Kind
              * @enum {string}
              */
-            kind: "die" | "tap" | "drill";
+            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "lathe";
             /** Name */
             name: string;
             /** Notes */
@@ -3461,17 +3524,17 @@ export interface components {
             place: string;
             /** Revision */
             revision: number;
-            /** Size */
-            size: string;
+            /** Said */
+            said: {
+                [key: string]: string;
+            };
+            /** Short */
+            short: string;
             /**
              * State
              * @enum {string}
              */
             state: "ready" | "worn" | "lent" | "missing" | "broken";
-            /** Steel */
-            steel: string;
-            /** Thick */
-            thick: string;
             /** Thread */
             thread: string;
         };
@@ -6172,6 +6235,26 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_kit_api_read_kinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KindShown"][];
                 };
             };
         };

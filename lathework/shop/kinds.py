@@ -1,0 +1,63 @@
+"""The kinds of things there are, and what a thing of each is."""
+
+from __future__ import annotations
+
+from lathework.shop.equipment import (
+    Bar,
+    Bush,
+    Centre,
+    Chuck,
+    Collet,
+    DieHead,
+    DieHolder,
+    DieStock,
+    Instrument,
+    OwnLathe,
+    ThreadGauge,
+)
+from lathework.shop.kit_choices import Kind
+from lathework.shop.things import Blade, Die, Reamer, ShopDrill, Tap, Tool
+
+Owned = (
+    Die
+    | Tap
+    | ShopDrill
+    | Reamer
+    | Blade
+    | Tool
+    | DieStock
+    | DieHolder
+    | Bush
+    | DieHead
+    | Collet
+    | Chuck
+    | Centre
+    | ThreadGauge
+    | Instrument
+    | Bar
+    | OwnLathe
+)
+CLASSES: dict[Kind, type[Owned]] = {
+    "die": Die,
+    "tap": Tap,
+    "drill": ShopDrill,
+    "reamer": Reamer,
+    "blade": Blade,
+    "tool": Tool,
+    "die-stock": DieStock,
+    "holder": DieHolder,
+    "bush": Bush,
+    "head": DieHead,
+    "collet": Collet,
+    "chuck": Chuck,
+    "centre": Centre,
+    "gauge": ThreadGauge,
+    "instrument": Instrument,
+    "bar": Bar,
+    "lathe": OwnLathe,
+}
+
+
+def kind_of(thing: Owned) -> Kind:
+    """What kind a thing is."""
+    return next(kind for kind, made in CLASSES.items() if isinstance(thing, made))

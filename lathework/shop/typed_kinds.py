@@ -1,0 +1,241 @@
+"""How what a line says of a thing is read into documents, for each kind."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Callable, Iterator
+from decimal import Decimal, InvalidOperation
+from fractions import Fraction
+
+from lathework.errors import InputError
+from lathework.lengths import read_length
+from lathework.shop.kit_choices import Kind
+from lathework.shop.metals import materials
+from lathework.tables.drills import all_drills
+from lathework.threads.designation import read_called
+from lathework.threads.library import library
+from lathework.threads.thread import Thread
+
+HOW = "Say what it is: M3-M12 dies, 1/4 BSW split die 13/16, 1-13 x 0.5 drills, 1 in die holder 2MT, 3 mm blade."
+METRIC_SET = (1, 1.2, 1.6, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 16, 20, 24, 30, 36)
+"""Diameters of the first choice: what a set of dies or taps holds. Source: ISO 262, first choice."""
+LARGEST_INCHES = 4.0
+"""A bare die size up to this is in inches, over it in millimetres: no die is so small, or so large (practice)."""
+_RUN = re.compile(r"^(?P<low>m?[\d./#]+)\s*(?:-|to|\u2013)\s*(?P<high>m?[\d./#]+)\s*(?P<series>[a-z]*)$", re.IGNORECASE)
+_STEPS = re.compile(r"^(?P<low>[\d./]+)\s*(?:-|to)\s*(?P<high>[\d./]+)\s*(?:x|by)\s*(?P<step>[\d./]+)$", re.IGNORECASE)
+_GAUGE = re.compile(r"^(?P<low>#\d+|[a-z])\s*(?:-|to)\s*(?P<high>#?\d+|[a-z])$", re.IGNORECASE)
+_SIZE = re.compile(
+    r"^(?P<head>.*?)\s+(?P<across>[\d./-]+(?:\s*(?:mm|in))?)(?:\s*x\s*(?P<thick>[\d./-]+(?:\s*(?:mm|in))?))?$",
+    re.IGNORECASE,
+)
+MOST_THINGS = 400
+_Reads = Callable[[str, dict[str, str]], Iterator[dict[str, str]]]
+"""Reads what is left of a line, with what its words told, into documents."""
+
+
+def _number(text: str) -> Fraction:
+    """A size in a run of drills. Raises InputError."""
+    try:
+        whole, _, rest = text.rpartition("-")
+        return Fraction(whole or 0) + (Fraction(rest) if "/" in rest else Fraction(Decimal(rest)))
+    except (ValueError, InvalidOperation, ZeroDivisionError):
+        raise wrong(f"“{text}” is no size of a drill. {HOW}") from None
+
+
+def _members(low: Thread, high: Thread) -> Iterator[Thread]:
+    """The sizes of a series from one to the other; of metric threads those of the first choice."""
+    least, most = sorted((low.major, high.major))
+    for thread in library():
+        chosen = thread.series != "coarse" or thread.major in METRIC_SET
+        if thread.series == low.series and least <= thread.major <= most and chosen:
+            yield thread
+
+
+def _threads(text: str) -> tuple[str, ...]:
+    """The threads a text names: one, or a run of a series. Raises InputError."""
+    run = _RUN.match(text)
+    try:
+        return (read_called(text, stored=True).thread.designation,)
+    except InputError as error:
+        if run is None:
+            raise error.at("text") from None
+    series = run["series"]
+    low, high = (read_called(f"{run[end]} {series}".strip(), stored=True).thread for end in ("low", "high"))
+    if low.series != high.series:
+        raise wrong(f"{low.designation} and {high.designation} are not of one series.")
+    return tuple(thread.designation for thread in _members(low, high))
+
+
+def _drills(text: str) -> tuple[str, ...]:
+    """The drills a text names: one, a run in equal steps, or number or letter drills. Raises InputError."""
+    if steps := _STEPS.match(text):
+        low, high, step = (_number(steps[name]) for name in ("low", "high", "step"))
+        if step <= 0 or high < low or (high - low) / step >= MOST_THINGS:
+            raise wrong("These steps lead nowhere: the smallest, the largest, and the step between them.")
+        inches = "/" in text
+        sizes = [low + step * n for n in range(int((high - low) / step) + 1)]
+        return tuple(f"{_mixed(size)} in" if inches else f"{float(size):g} mm" for size in sizes)
+    if gauge := _GAUGE.match(text):
+        names = [drill.name for drill in all_drills() if drill.rack in ("number", "letter")]
+        ends = [gauge["low"].upper(), gauge["high"].upper()]
+        ends[1] = f"#{ends[1]}" if ends[1].isdecimal() else ends[1]
+        if all(end in names for end in ends):
+            first, last = sorted(names.index(end) for end in ends)
+            return tuple(names[first : last + 1])
+    return (read_length(text, "in" if "/" in text else "mm", "text").typed + _unit_of(text),)
+
+
+def _mixed(size: Fraction) -> str:
+    whole, rest = divmod(size, 1)
+    return str(whole) if not rest else f"{whole}-{rest}" if whole else str(rest)
+
+
+def _unit_of(text: str) -> str:
+    """The unit of a bare size, to be kept with it; a name (#7, F) and a size with its unit have none."""
+    bare = text.replace("/", "").replace("-", "").replace(".", "").isdecimal()
+    return "" if not bare else " in" if "/" in text else " mm"
+
+
+def _die_size(text: str) -> str:
+    """A size of a die with its unit."""
+    if not _unit_of(text):
+        return text
+    return f"{text} in" if float(_number(text)) <= LARGEST_INCHES else f"{text} mm"
+
+
+def _die(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    size = _SIZE.match(rest)
+    named = rest
+    if size and _reads(size["head"]):
+        named = size["head"]
+        told = {**told, "across": _die_size(size["across"])}
+        if size["thick"]:
+            told["thick"] = _die_size(size["thick"])
+    for thread in _threads(named):
+        yield {"thread": thread, **told}
+
+
+def _reads(text: str) -> bool:
+    """Whether a text names threads by itself."""
+    try:
+        return bool(_threads(text))
+    except InputError:
+        return False
+
+
+def _tap(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    return ({"thread": thread, **told} for thread in _threads(rest))
+
+
+def _drill(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    return ({"size": size, **told} for size in _drills(rest))
+
+
+def _reamer(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    return ({"size": size, **told} for size in _drills(rest))
+
+
+def _measured(*fields: str) -> _Reads:
+    """Reads lengths into `fields`, in their order: "1 x 3/8"."""
+
+    def read(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+        sizes = [size.strip() for size in re.split(r"\s+x\s+|(?<=mm|in)\s+|\s+(?=[\d.])", rest) if size.strip()]
+        if len(sizes) > len(fields):
+            raise wrong(f"“{rest}” says more than is asked for here. {HOW}")
+        read = {name: _die_size(size) for name, size in zip(fields, sizes, strict=False)}
+        return iter(({**read, **told},))
+
+    return read
+
+
+def _collet(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    """A collet by what it takes; a run in steps closes over one step each. Source: practice."""
+    steps = _STEPS.match(rest)
+    if steps is None:
+        return iter(({"most": _drills(rest)[0], **told},))
+    step = _number(steps["step"])
+    unit = " in" if "/" in rest else " mm"
+    return (
+        {"least": f"{_decimal(_number(size.removesuffix(unit)) - step)}{unit}", "most": size, **told}
+        for size in _drills(rest)
+        if _number(size.removesuffix(unit)) > step
+    )
+
+
+def _decimal(size: Fraction) -> str:
+    return f"{float(size):g}"
+
+
+def _gauge(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    if told.get("form") == "wires":
+        return iter(({"size": _die_size(rest), **told},))
+    return ({"thread": thread, **told} for thread in _threads(rest)) if rest else iter((told,))
+
+
+def _bar(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    """A bar: its metal is named among its sizes."""
+    for code, metal in sorted(materials().items(), key=lambda one: -len(one[1].name)):
+        found = re.search(rf"(?<![\w-]){re.escape(metal.name)}(?![\w-])", rest, re.IGNORECASE)
+        if found:
+            rest = f"{rest[: found.start()]} {rest[found.end() :]}".strip()
+            told = {**told, "metal": code}
+            break
+    return _measured("across", "long")(rest, told)
+
+
+def _tool(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    """A turning tool: a bare number is its angle."""
+    return iter(({"angle": rest.rstrip("°").strip(), **told} if rest else told,))
+
+
+def _lathe(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    """A lathe by its name; its bore, its swing, its speeds and its gears are told with what they are."""
+    for field in ("speeds", "gears"):
+        found = re.search(rf"{field}\s+(?P<numbers>\d[\d ]*)", rest, re.IGNORECASE)
+        if found:
+            told = {**told, field: ", ".join(found["numbers"].split())}
+            rest = f"{rest[: found.start()]} {rest[found.end() :]}"
+    for field, words in (("bore", "bore"), ("swing", "swing")):
+        found = re.search(rf"(?P<size>[\d./-]+(?:\s*(?:mm|in))?)\s+{words}\b", rest, re.IGNORECASE)
+        if found:
+            told = {**told, field: _die_size(found["size"])}
+            rest = f"{rest[: found.start()]} {rest[found.end() :]}"
+    name = " ".join([*rest.split(), "lathe"])
+    return iter(({"name": name[0].upper() + name[1:], **told},))
+
+
+def _bare(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    """A thing that is told by its words alone, or by the most it takes."""
+    return iter(({"most": _die_size(rest), **told} if rest else told,))
+
+
+def _only(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    if rest:
+        raise wrong(f"“{rest}” says nothing that is asked for here. {HOW}")
+    return iter((told,))
+
+
+def wrong(message: str, choices: tuple[str, ...] = ()) -> InputError:
+    """What is wrong with a line."""
+    return InputError("unreadable", "text", message, choices)
+
+
+READ: dict[Kind, _Reads] = {
+    "die": _die,
+    "tap": _tap,
+    "drill": _drill,
+    "reamer": _reamer,
+    "blade": _measured("width", "reach"),
+    "tool": _tool,
+    "die-stock": _measured("across", "deep"),
+    "holder": _measured("across", "deep"),
+    "bush": _measured("bore", "across"),
+    "head": _measured("least", "most"),
+    "collet": _collet,
+    "chuck": _bare,
+    "centre": _only,
+    "gauge": _gauge,
+    "instrument": _bare,
+    "bar": _bar,
+    "lathe": _lathe,
+}
