@@ -7,9 +7,10 @@ from copy import deepcopy
 from dataclasses import dataclass
 from typing import Literal
 
+from lathework.bench.entry import die_of
 from lathework.bench.judged import Judged, judge
 from lathework.bench.outdated import outdated_words
-from lathework.bench.tally import Reading, Tally
+from lathework.bench.tally import Reading, Tally, stands_open
 from lathework.cautions import HAZARD_CAUTIONS, Caution
 from lathework.cutting.next_cut import NextCut, next_cut
 from lathework.dies.setting import DieAdvice, advise
@@ -25,7 +26,8 @@ StepState = Literal["done", "now", "to do"]
 class Bench:
     """Where a part stands: the piece in hand, the step, and all that the step needs.
 
-    `die` is the thread of the die in use, `opened` by how many eighths of a turn each die was opened here, by thread.
+    `die` is the thread of the die in use, `die_id` which of the shop it is, `opened` by how many eighths of a turn each
+    die was opened here, by that id or its thread.
     `unread` are the cautions that must be read before anything else; `zero` is what to touch off first, "" when the
     tool's zero stands. `judged` is the last reading against the class of its thread. `outdated` says what was recorded
     for the step before the part was changed, None where everything counts.
@@ -45,6 +47,7 @@ class Bench:
     adjusted: bool
     advice: DieAdvice | None
     die: str
+    die_id: str
     opened: Mapping[str, float]
     unread: tuple[Caution, ...]
     zero: str
@@ -54,7 +57,7 @@ class Bench:
     @property
     def opened_eighths(self) -> float:
         """By how many eighths of a turn the die in use was opened for this part."""
-        return self.opened.get(self.die, 0.0)
+        return stands_open(self.opened, self.die_id, self.die)
 
     @property
     def finished(self) -> bool:
@@ -137,6 +140,7 @@ def bench(plan: Plan, folded: Tally) -> Bench:
         adjusted=key in tally.adjusted,
         advice=advise(thread, verdict) if thread and verdict else None,
         die=step.thread.designation if step and step.thread else plan.job.part.thread.designation,
+        die_id=die_of(plan, step.key) if step else "",
         opened=tally.opened,
         unread=tuple(HAZARD_CAUTIONS[h] for h in plan.job.hazards if h not in tally.read) if step else (),
         zero=step.zero if step is not None and not _stands(tally, key, keeping) else "",

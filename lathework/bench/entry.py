@@ -35,7 +35,8 @@ class Story:
     """What the step of an entry was when it was recorded, in the words and sizes of that day.
 
     `title`, `part` and `metal` as they were called; `thread` and its class; `makes` the sizes the step leaves; `tool`
-    with its edge; the diameter aimed at and its limits in millimetres, where it has one; the `revision` of the job.
+    with its edge; the `die` that cuts its thread, by its id; the diameter aimed at and its limits in millimetres, where
+    it has one; the `revision` of the job.
     """
 
     title: str = ""
@@ -45,6 +46,7 @@ class Story:
     class_name: str = ""
     makes: str = ""
     tool: str = ""
+    die: str = ""
     aim_mm: float | None = None
     low_mm: float | None = None
     high_mm: float | None = None
@@ -90,6 +92,11 @@ def tool_told(step: Operation) -> str:
     return f"{step.tool}, {step.edge}" if step.edge else step.tool
 
 
+def die_of(plan: Plan, key: str) -> str:
+    """The die of the shop that cuts the thread which the step of that key makes, by its id; "" where none is named."""
+    return next((section.die for section in plan.job.part.sections if section.id == made_of(key)), "")
+
+
 def story_of(plan: Plan, key: str, part: str, revision: int) -> Story:
     """What the step of that `key` is now, for an entry of it; `part` as the job calls it, `revision` its count."""
     step, metal = plan.operation(key), plan.job.material.name
@@ -104,6 +111,7 @@ def story_of(plan: Plan, key: str, part: str, revision: int) -> Story:
         class_name=step.class_name,
         makes=step.makes,
         tool=tool_told(step),
+        die=die_of(plan, key),
         aim_mm=target.aim_mm if target else None,
         low_mm=target.low_mm if target else None,
         high_mm=target.high_mm if target else None,

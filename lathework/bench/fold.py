@@ -7,7 +7,7 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, Entry, counts, made_of
-from lathework.bench.tally import PASSES_KEPT, READINGS_KEPT, Outdated, Reading, Tally, tally_of
+from lathework.bench.tally import PASSES_KEPT, READINGS_KEPT, Outdated, Reading, Tally, stands_open, tally_of
 from lathework.cutting.next_cut import PassMade
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
@@ -26,7 +26,7 @@ class PieceEnded:
 
 @dataclass(frozen=True, slots=True)
 class Gauged:
-    """What a die did: the verdict on a thread, the blank it was cut on, how far the die stood open in eighths."""
+    """What a `die` did, by its id: the verdict on a thread, its blank, how far the die stood open in eighths."""
 
     part: str
     piece: int
@@ -36,6 +36,7 @@ class Gauged:
     verdict: str
     blank_mm: float | None
     eighths: float
+    die: str = ""
 
 
 Event = PieceEnded | Gauged
@@ -100,7 +101,8 @@ def _die(tally: Tally, entry: Entry) -> list[Event]:
         tally.blanks[made] = entry.value_mm
     elif entry.kind == "setting":
         by = (entry.eighths or 0.0) * (1 if entry.word == "open" else -1)
-        tally.opened[thread] = tally.opened.get(thread, 0.0) + by
+        own = entry.story.die or thread
+        tally.opened[own] = stands_open(tally.opened, entry.story.die, thread) + by
     elif entry.kind == "verdict":
         tally.gauged += 1
         return [
@@ -112,7 +114,8 @@ def _die(tally: Tally, entry: Entry) -> list[Event]:
                 entry.story.metal,
                 entry.word,
                 tally.blanks.get(made),
-                tally.opened.get(thread, 0.0),
+                stands_open(tally.opened, entry.story.die, thread),
+                entry.story.die,
             )
         ]
     return []

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from lathework.bench.bench import Bench, bench
 from lathework.bench.entry import Entry
 from lathework.bench.fold import State, fold
-from lathework.bench.tally import Tally
+from lathework.bench.tally import Tally, stands_open
 from lathework.planning.plan import Plan
 
 
@@ -70,7 +70,8 @@ class Progress:
     @property
     def opened_eighths(self) -> float:
         """By how many eighths of a turn the die in use was opened: one die serves every part of its thread."""
-        return sum(tally.opened.get(self.bench.die, 0.0) for tally in self.state.parts.values())
+        bench = self.bench
+        return sum(stands_open(tally.opened, bench.die_id, bench.die) for tally in self.state.parts.values())
 
     @property
     def gauged_enough(self) -> bool:

@@ -39,6 +39,7 @@ TOLD = Group(
         "class_name": _line("class of that thread"),
         "makes": _line("the sizes the step leaves, by name, lengths in millimetres", LONGEST_MAKES),
         "tool": _line("its tool, and the edge that is touched off"),
+        "die": _line("the die that cuts its thread, by its id in the shop"),
         "aim_mm": _number("diameter aimed at"),
         "low_mm": _number("least that was on size"),
         "high_mm": _number("most that was on size"),

@@ -82,3 +82,11 @@ def tally_of(kept: Mapping[str, Any]) -> Tally:
         | {"passes": {step: [PassMade(**one) for one in rows] for step, rows in told["passes"].items()}}
         | {"outdated": {step: Outdated(**one) for step, one in told["outdated"].items()}}
     )
+
+
+def stands_open(opened: Mapping[str, float], die: str, thread: str) -> float:
+    """How far a die stands open, in eighths of a turn: by its id; by its thread where it was moved before it had one.
+
+    `opened` are the eighths (unit of all) that each was opened by, by id or thread.
+    """
+    return opened.get(die, opened.get(thread, 0.0)) if die else opened.get(thread, 0.0)

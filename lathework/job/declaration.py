@@ -15,12 +15,13 @@ from lathework.methods.tap import TAPPINGS
 from lathework.part.model import CUTTERS, EDGES, MOUTHS, SHAPES
 from lathework.part.stock import STOCK_FORMS
 from lathework.reader import HIGHEST_FRACTION, LOWEST_FRACTION
+from lathework.shop.kit_declaration import SPEEDS, SPINDLE_BORE
 from lathework.shop.lathe_facts import DIALS, LATHES, MOUNTS, READOUTS, TOOL_ZEROS
 from lathework.shop.metals import materials
 from lathework.units import LENGTH_UNITS
 
 FORMAT, VERSION = "conch-job", 3
-LONGEST_NOTE, LONGEST_WORDS = 2000, 600
+LONGEST_NOTE, LONGEST_WORDS, LONGEST_RACK, LONGEST_IDENT = 2000, 600, 8000, 16
 """Characters of notes, and of what is done when the part is made."""
 MOST_PIECES, MOST_OTHERS, MOST_SECTIONS, MOST_BORES = 500, 5, 16, 6
 MOST_RUN_DOWN = 200.0
@@ -53,6 +54,7 @@ SECTION = Group(
         "length": Extent(ALONG, "of a thread to its shoulder; one section may leave it empty and take the rest"),
         "thread": Text("designation: 3/8-16, M8x1, 1/4 BSW, G3/8, 2 BA"),
         "chamfer": Extent(CHAMFER, "45 degrees, on the edge toward the nearer end"),
+        "die": Text("the die of the shop that cuts the thread, by its id", LONGEST_IDENT),
         "measured": Extent(ACROSS, "what the sample measured across"),
         "measured_length": Extent(ALONG, "what the sample measured along"),
     },
@@ -132,6 +134,10 @@ SETUP = Group(
             "of the job's unit, then all",
             LONGEST_NOTE,
         ),
+        "machine": Text("the lathe of the shop that it is made on, by its id", LONGEST_IDENT),
+        "speeds": SPEEDS,
+        "bore": Extent(SPINDLE_BORE, "what passes through its spindle"),
+        "rack": Text("drills of the shop when the job was last changed; they count where none are named", LONGEST_RACK),
         "mount": Choice(MOUNTS, "unsaid", "how the chuck sits on the spindle"),
         "tools": Choice(TOOL_ZEROS, "unsaid", "whether a tool's zero stands while another is in the tool post"),
     },

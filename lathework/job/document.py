@@ -59,13 +59,13 @@ def _percent(reader: JobReader) -> float | None:
     return reader.share("method.percent", LOWEST_PERCENT)
 
 
-def _drills(reader: JobReader) -> str:
-    """The drills owned, as typed: a list that can be read."""
-    text = reader.line("setup.drills")
+def _drills(reader: JobReader, path: str) -> str:
+    """Drills as typed: a list that can be read."""
+    text = reader.line(path)
     try:
         owned(text, reader.unit)
     except InputError as error:
-        reader.note(error.at("setup.drills"))
+        reader.note(error.at(path))
     return text
 
 
@@ -114,8 +114,12 @@ def _setup(reader: JobReader) -> Setup | None:
         "run_down_turns": reader.share("setup.run_down", RUN_DOWN_TURNS),
         "groove_edge": reader.chosen("setup.groove_edge"),
         "parting_edge": reader.chosen("setup.parting_edge"),
-        "drills": _drills(reader),
+        "drills": _drills(reader, "setup.drills"),
         "mount": reader.chosen("setup.mount"),
+        "machine": reader.line("setup.machine"),
+        "speeds": reader.bare("setup.speeds"),
+        "bore": reader.size("setup.bore"),
+        "rack": _drills(reader, "setup.rack"),
     }
     return None if blade is None or parting is None else Setup(groove_blade=blade, parting_blade=parting, **facts)
 

@@ -7,7 +7,7 @@ from typing import Any
 
 from lathework.declared import Field, Group, Rows
 from lathework.field_reader import FieldReader
-from lathework.fields import Choice, Extent, Several, Share, Text, Whole
+from lathework.fields import Choice, Extent, Numbers, Several, Share, Text, Whole
 from lathework.job.declaration import JOB
 from lathework.lengths import Length
 
@@ -46,6 +46,10 @@ class JobReader(FieldReader):
         """A bare number; empty is `default`, a bare number too."""
         one = _declared(path, Share)
         return self.number(path, default, one.low, one.high, one.hint)
+
+    def bare(self, path: str) -> tuple[float, ...]:
+        """Bare numbers with commas between, from the smallest up."""
+        return self.numbers(path, _declared(path, Numbers))
 
     def pieces(self, path: str) -> int:
         """A whole number."""

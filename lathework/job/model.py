@@ -52,7 +52,9 @@ class Setup:
     """The lathe and its blades: its dial and readout, its weight, how far it runs on, which edges were touched off.
 
     `mount` is how its chuck sits on the spindle, `tools` how its tools keep their zero. `run_down_turns` is how many
-    turns the spindle makes after it is switched off; `drills` names those owned, "" where nobody said.
+    turns the spindle makes after it is switched off; `drills` names those owned, "" where nobody said: then `rack` are
+    those of the shop. `machine` is the id of its lathe there, `speeds` what that has in rev/min, the slowest first,
+    `bore` what passes through its spindle.
     """
 
     dial: Dial
@@ -66,6 +68,10 @@ class Setup:
     drills: str = ""
     mount: Mount = "unsaid"
     tools: ToolZeros = "unsaid"
+    machine: str = ""
+    speeds: tuple[float, ...] = ()
+    bore: Length | None = None
+    rack: str = ""
 
 
 @dataclass(frozen=True, slots=True)

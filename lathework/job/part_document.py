@@ -32,13 +32,14 @@ def _section(reader: JobReader, path: str, *, rest: Length | None) -> Section | 
     chamfer = reader.size(f"{path}.chamfer")
     measured = reader.size(f"{path}.measured")
     reader.size(f"{path}.measured_length")
+    die = reader.line(f"{path}.die")
     if shape == "thread":
         called = reader.thread(f"{path}.thread")
         reader.line(f"{path}.across")
         if called is None or length is None:
             return None
         thread, class_name = called.thread, called.class_name
-        return Section(own, shape, length, None, thread, class_name, chamfer, measured)
+        return Section(own, shape, length, None, thread, class_name, chamfer, measured, die)
     # Kept as typed for when the section becomes a thread again.
     reader.line(f"{path}.thread")
     if shape == "bar":

@@ -53,7 +53,8 @@ class Section:
     `across` is its diameter, or the width across its flats; None for a thread and for bar as bought. `length` of a
     thread runs to the shoulder behind it and so includes its relief. `chamfer` breaks the edge toward the nearer end
     of the part. `class_name` is the class of the thread, "" for the usual one. `measured` is what a sample of it
-    measures across. `id` is its own for as long as it is part of the job, wherever it stands in the list.
+    measures across. `die` is the id of the die that cuts it, "" where none is named. `id` is its own for as long as it
+    is part of the job, wherever it stands in the list.
     """
 
     id: str
@@ -64,6 +65,7 @@ class Section:
     class_name: str = ""
     chamfer: Length | None = None
     measured: Length | None = None
+    die: str = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -30,7 +30,8 @@ def _lathe(job: Job, *, outside: bool, inside: bool) -> Iterator[str]:
     if die or tap:
         yield "setup.run_down"
     left = any(thread.hand == "left" for thread in job.part.threads)
-    if die or tap or left or job.setup.mount != "unsaid":
+    told = job.setup.mount != "unsaid"
+    if (die or tap or left or told) and not (told and job.setup.machine):
         yield "setup.mount"
 
 
@@ -44,9 +45,11 @@ def asked(job: Job, notices: tuple[Notice, ...], *, blades: bool) -> tuple[str, 
     fields = [*_die(job)] if outside else []
     fields += ["method.tapping", "method.percent", "setup.drills"] if inside else []
     fields += _lathe(job, outside=outside, inside=inside)
+    # A lathe of the shop tells these itself.
+    fields += [] if job.setup.machine else ["setup.lathe", "setup.dial", "setup.readout"]
     if not job.part.stock.one_ended:
         fields += ["method.order", "part.stock.bar_length", "setup.parting_blade", "setup.parting_edge"]
-    if blades:
+    if blades and not (job.setup.machine and job.setup.tools != "unsaid"):
         fields.append("setup.tools")
     if job.method.overruled or any(notice.code in HELD_OTHERWISE for notice in notices):
         fields.append("method.overruled")

@@ -49,8 +49,11 @@ def why_by_hand(work: Work, thread: Thread, torque: Figure, slips_nm: float) -> 
         return "is left-hand, and a spindle that runs backward to cut unscrews a screwed-on chuck"
     if torque.value > slips_nm:
         return f"takes {torque.value:.1f} N m, more than may slip under power"
-    wanted = spindle_speed(work.job.material.thread_speed, thread.major_mm, name="speed").value
-    return f"needs {wanted:.0f} rev/min, slower than lathes commonly go" if wanted < SLOWEST else ""
+    metal, own = work.job.material, work.job.setup.speeds
+    wanted = spindle_speed(metal.thread_speed, thread.major_mm, name="speed").value
+    if own and wanted < own[0]:
+        return f"needs {wanted:.0f} rev/min, and this lathe goes no slower than {own[0]:g}"
+    return f"needs {wanted:.0f} rev/min, slower than lathes commonly go" if not own and wanted < SLOWEST else ""
 
 
 def lighter(torque: Figure, share: float, tool: Tool, *, by_torque: bool) -> Figure:
@@ -71,13 +74,13 @@ def roughing(
         "infeed": infeed,
         "cuts": rough_count(passes),
         "solid": torque,
-        "speed": spindle_speed(metal.thread_speed * CHASING_SHARE, thread.major_mm, name="speed"),
+        "speed": work.speed(metal.thread_speed * CHASING_SHARE, thread.major_mm),
     }
 
 
 def under_power(work: Work, thread: Thread, turns: Figure) -> dict[str, Figure]:
     """Speed, where to switch off, and how long the cut takes."""
-    speed = spindle_speed(work.job.material.thread_speed, thread.major_mm, name="speed")
+    speed = work.speed(work.job.material.thread_speed, thread.major_mm)
     run_down = work.job.setup.run_down_turns
     stop = Figure(
         "switch off at turn",

@@ -9,6 +9,7 @@ from lathework.cautions import HAZARD_CAUTIONS, Caution
 from lathework.cutting.blank import BlankChoice, blank_choices
 from lathework.cutting.groove import Groove, chamfer_diameter, groove
 from lathework.cutting.mate_blank import Mate
+from lathework.cutting.speeds import geared, spindle_speed
 from lathework.cutting.taper_blank import TaperBlank, taper_blank, taper_choice
 from lathework.figures import AS_TYPED, Figure, Given
 from lathework.job.model import Job, Method, Order
@@ -116,6 +117,10 @@ class Work:
         """What must be said of the job's use beside the step that makes a thread."""
         return tuple(HAZARD_CAUTIONS[hazard] for hazard in self.job.hazards)
 
+    def speed(self, cutting_speed: float, diameter_mm: float) -> Figure:
+        """Spindle speed in rev/min for `cutting_speed` in m/min at `diameter_mm`: one that the job's lathe has."""
+        return geared(spindle_speed(cutting_speed, diameter_mm, name="speed"), self.job.setup.speeds)
+
     def turned_mm(self, number: int) -> float:
         """Diameter that the lathe tool leaves at section `number` (from 0), in millimetres."""
         found = self.threads.get(number)
@@ -187,7 +192,7 @@ def _thread_work(
 
 def racks_of(job: Job) -> Racks:
     """What a job chooses its drills from."""
-    return Racks(job.setup.drills, job.unit, job.material, job.method.percent)
+    return Racks(job.setup.drills or job.setup.rack, job.unit, job.material, job.method.percent)
 
 
 def work_out(job: Job) -> Work:

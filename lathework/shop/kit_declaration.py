@@ -49,6 +49,7 @@ _COMMON: dict[str, Field | Group] = {
     "place": Text("where it lies: a box, a drawer"),
     "notes": Text("what one should know of it", LONGEST_NOTE),
 }
+SPEEDS = Numbers(1, 6000, MOST_SPEEDS, "Speeds in rev/min,", "speeds in rev/min, back gear among them")
 _STEEL = Choice(TOOL_STEELS, "", "what it is made of")
 _TAPER = Choice(MORSE, "", "its Morse taper")
 
@@ -203,7 +204,7 @@ GROUPS: dict[Kind, Group] = {
             "swing": Extent(SWING, "diameter it swings over the bed"),
             "taper": Choice(MORSE, "", "Morse taper of its tailstock"),
             "travel": Extent(TRAVEL, "travel of its tailstock barrel"),
-            "speeds": Numbers(1, 6000, MOST_SPEEDS, "Speeds in rev/min,", "speeds in rev/min, back gear among them"),
+            "speeds": SPEEDS,
             "reverse": Choice(SAID, "", "whether its spindle can be reversed"),
             "mount": Choice(MOUNTS, "unsaid", "how the chuck sits on the spindle"),
             "run_down": Share(0, 200, "Turns the spindle runs on, such as 1.5,", "turns it runs on, switched off"),

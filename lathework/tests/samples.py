@@ -12,7 +12,7 @@ from lathework.job.model import Job
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
 
-_BLANK = {"chamfer": "", "measured": "", "measured_length": ""}
+_BLANK = {"die": "", "chamfer": "", "measured": "", "measured_length": ""}
 STUD: dict[str, Any] = {
     "format": "conch-job",
     "version": 3,
@@ -61,6 +61,10 @@ STUD: dict[str, Any] = {
         "drills": "",
         "mount": "unsaid",
         "tools": "unsaid",
+        "machine": "",
+        "speeds": "",
+        "bore": "",
+        "rack": "",
     },
     "notes": "",
 }

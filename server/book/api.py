@@ -31,7 +31,7 @@ from lathework.units import convert
 from server.book import actions
 from server.book.files import limits_csv
 from server.book.schemas import KeepIn, Kept, SeriesShown
-from server.kit.actions import drill_list
+from server.kit.owned import drill_list
 from server.paper.dxf import sheet_dxf
 from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer

@@ -2,17 +2,21 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from typing import Any, Literal, get_args
 
 from lathework.answers.bench_shown import BenchShown, bench_shown
 from lathework.answers.declared_answer import answer
+from lathework.answers.needs import Need
 from lathework.answers.plan_shown import PlanShown, plan_shown
 from lathework.answers.values import FigureShown, figure_shown
+from lathework.shop.kit import name_of
 from lathework.units import LengthUnit
 from server.jobs.dies import die_records
 from server.jobs.models import Job, StandingRow
 from server.jobs.schemas import StoredDocument
 from server.jobs.standing import Standing
+from server.site.choices import ChoiceShown
 
 JobState = Literal["planned", "on the bench", "held", "finished", "closed", "unreadable"]
 Shelf = Literal["open", "archive", "bin"]
@@ -82,6 +86,39 @@ class DieRecordShown:
     blank: FigureShown
     pieces: int
     fraction: str
+
+
+@answer
+class NeedShown:
+    """Something a plan works with: what serves, with its id and where it lies, "" for what is missing; what to mind;
+    what may stand in. `choices` are those that `field` of the document may name.
+    """
+
+    what: str
+    thing: str
+    id: str
+    place: str
+    note: str
+    instead: tuple[str, ...]
+    field: str
+    choices: tuple[ChoiceShown, ...]
+
+
+def needs_shown(told: Sequence[Need]) -> tuple[NeedShown, ...]:
+    """What a plan works with."""
+    return tuple(
+        NeedShown(
+            what=need.what,
+            thing=name_of(need.thing) if need.thing else "",
+            id=need.thing.id if need.thing else "",
+            place=need.thing.place if need.thing else "",
+            note=need.note,
+            instead=need.instead,
+            field=need.field,
+            choices=tuple(ChoiceShown(one.id, name_of(one), one.place) for one in need.choices),
+        )
+        for need in told
+    )
 
 
 @answer

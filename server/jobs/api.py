@@ -36,16 +36,19 @@ from server.jobs.answers import (
     JobBench,
     JobShown,
     JobsPage,
+    NeedShown,
     Shelf,
     StandingShown,
     job_bench,
     job_card,
     job_now,
     job_shown,
+    needs_shown,
     standing_shown,
 )
 from server.jobs.file import job_file, raw_file
 from server.jobs.models import LONGEST_ACT, Job, StandingRow
+from server.jobs.needed import kits, needed
 from server.jobs.schemas import ChangeIn, EntryIn, JobDocument, ReasonIn, SawIn, StartIn, StoredDocument, StudRepairIn
 from server.jobs.standing import standing
 from server.logbook.readings import readings_csv
@@ -200,6 +203,16 @@ def read_standing(request: HttpRequest, job_id: int) -> HttpResponse:
     return answer(standing_shown(find_job(job_id, binned=True)))
 
 
+@router.get("/{job_id}/needs", response={200: list[NeedShown], **PROBLEMS})
+def read_needs(request: HttpRequest, job_id: int, part: PartNumber = 1) -> HttpResponse:
+    """What one of its parts works with, as the shop has it now; nothing for a job that is closed."""
+    job = find_job(job_id)
+    if job.closed_at is not None:
+        return answer(())
+    plans = standing(job).plans
+    return answer(needs_shown(needed(plans[min(part, len(plans)) - 1])))
+
+
 @router.put("/{job_id}", response={200: JobShown, **PROBLEMS})
 @acting
 def change_job(
@@ -306,7 +319,10 @@ def readings_as_csv(request: HttpRequest, job_id: int) -> HttpResponse:
 def sheet_as_pdf(request: HttpRequest, job_id: int) -> HttpResponse:
     """The set-up sheet."""
     job = find_job(job_id)
-    content = closed.kept_answer(job, closed.SHEET) or setup_sheet(standing(job).plans)
+    content = closed.kept_answer(job, closed.SHEET)
+    if content is None:
+        plans = standing(job).plans
+        content = setup_sheet(plans, kits(plans))
     return file_answer(content, f"job-{job_id}-sheet.pdf", "application/pdf")
 
 

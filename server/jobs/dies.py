@@ -7,6 +7,8 @@ from lathework.gauging.wires import MEANINGS, VERDICTS
 from lathework.job.model import Job as JobSpec
 from server.jobs.models import GaugingRow
 
+LATEST = 2000
+"""Gaugings that are looked through."""
 PASSED = [verdict for verdict in VERDICTS if MEANINGS[verdict].passes]
 
 
@@ -22,3 +24,12 @@ def die_records(spec: JobSpec) -> list[DieRecord]:
     threads = {thread.designation: thread for thread in spec.part.threads}
     records = [die_record(thread, _blanks(name, spec.material.name)) for name, thread in threads.items()]
     return [record for record in records if record is not None]
+
+
+def good_dies() -> frozenset[str]:
+    """The ids of the dies that gauged well when they last cut, out of the latest gaugings."""
+    latest: dict[str, str] = {}
+    rows = GaugingRow.objects.exclude(die="").filter(job__deleted_at=None).order_by("-entry_id")
+    for die, verdict in rows.values_list("die", "verdict")[:LATEST]:
+        latest.setdefault(die, verdict)
+    return frozenset(die for die, verdict in latest.items() if verdict in PASSED)

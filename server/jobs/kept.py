@@ -131,6 +131,7 @@ def _row_of(job: Job, entry: Entry, event: Event) -> PieceRow | GaugingRow:
         verdict=event.verdict,
         blank_mm=event.blank_mm,
         eighths=event.eighths,
+        die=event.die,
     )
 
 

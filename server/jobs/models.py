@@ -53,6 +53,7 @@ class Entry(models.Model):
     class_name = models.CharField(max_length=120, blank=True)
     makes = models.TextField(blank=True)
     tool = models.CharField(max_length=120, blank=True)
+    die = models.CharField(max_length=LONGEST_ID, blank=True)
     aim_mm = models.FloatField(null=True)
     low_mm = models.FloatField(null=True)
     high_mm = models.FloatField(null=True)
@@ -143,10 +144,14 @@ class GaugingRow(models.Model):
     verdict = models.CharField(max_length=60)
     blank_mm = models.FloatField(null=True)
     eighths = models.FloatField()
+    die = models.CharField(max_length=LONGEST_ID, blank=True)
 
     class Meta:
         constraints = (models.UniqueConstraint(fields=("job", "part", "piece", "step"), name="jobs_gauging_once"),)
-        indexes = (models.Index(fields=("thread", "metal", "verdict", "entry"), name="jobs_gauging_die"),)
+        indexes = (
+            models.Index(fields=("thread", "metal", "verdict", "entry"), name="jobs_gauging_die"),
+            models.Index(fields=("die", "-entry"), name="jobs_gauging_own"),
+        )
 
 
 class ClosedAnswer(models.Model):

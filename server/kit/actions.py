@@ -11,26 +11,13 @@ from django.http import Http404
 from django.utils import timezone
 
 from lathework.errors import InvalidDocument
-from lathework.shop.kinds import Owned
 from lathework.shop.kit import read_thing
-from lathework.shop.things import ShopDrill
 from lathework.shop.typed import read_lines
 from server.kit.models import Thing
 from server.site.problems import Conflict
 
 Document = dict[str, Any]
 CHANGED_ELSEWHERE = "This was changed elsewhere since you opened it: look at it again, then change it."
-
-
-def owned() -> list[tuple[Thing, Owned]]:
-    """Everything that is not retired, in the order it came."""
-    return [(row, read_thing(row.kind, row.document)) for row in Thing.objects.filter(retired_at=None)]
-
-
-def drill_list() -> str:
-    """The drills at hand as a list that is typed, "" where the shop has none."""
-    drills = [thing for _, thing in owned() if isinstance(thing, ShopDrill) and thing.at_hand]
-    return ", ".join(drill.size.typed for drill in drills)
 
 
 def _new_id(kind: str) -> str:

@@ -29,6 +29,7 @@ from server.kit.answers import (
     thing_shown,
 )
 from server.kit.kinds import KindShown, kinds_shown
+from server.kit.owned import owned
 from server.site.problems import PROBLEMS, answer
 
 router = Router(tags=["kit"])
@@ -63,7 +64,7 @@ class ThingChange(Schema):
 @router.get("", response=KitShown)
 def read_kit(request: HttpRequest) -> HttpResponse:
     """Everything owned, drawer by drawer."""
-    return answer(kit_shown(actions.owned()))
+    return answer(kit_shown(owned()))
 
 
 @router.get("/kinds", response=list[KindShown])
@@ -75,7 +76,7 @@ def read_kinds(request: HttpRequest) -> HttpResponse:
 @router.post("/typed", response={200: list[LineShown], **PROBLEMS})
 def read_typed(request: HttpRequest, payload: TypedKit) -> HttpResponse:
     """What typed lines name: nothing is stored."""
-    names = {name_of(thing) for _, thing in actions.owned()}
+    names = {name_of(thing) for _, thing in owned()}
     return answer(lines_shown(read_lines(payload.text), names))
 
 
@@ -83,13 +84,13 @@ def read_typed(request: HttpRequest, payload: TypedKit) -> HttpResponse:
 def add_things(request: HttpRequest, payload: ThingsIn) -> HttpResponse:
     """Put things in the shop: the whole shop as it is then."""
     actions.add([(thing.kind, thing.document) for thing in payload.things])
-    return answer(kit_shown(actions.owned()))
+    return answer(kit_shown(owned()))
 
 
 @router.get("/serves", response={200: ServingShown, **PROBLEMS})
 def read_serving(request: HttpRequest, thread: str = Query(..., max_length=120)) -> HttpResponse:
     """What of the shop serves a thread, as designated."""
-    things = actions.owned()
+    things = owned()
     told = serving(read_called(thread).thread, [thing for _, thing in things])
     return answer(serving_shown(told, {row.ident: row for row, _ in things}))
 
@@ -97,7 +98,7 @@ def read_serving(request: HttpRequest, thread: str = Query(..., max_length=120))
 @router.get("/threads", response={200: list[CapabilityShown], **PROBLEMS})
 def read_capabilities(request: HttpRequest) -> HttpResponse:
     """Every thread that the shop can cut."""
-    return answer(capabilities_shown(capabilities([thing for _, thing in actions.owned()])))
+    return answer(capabilities_shown(capabilities([thing for _, thing in owned()])))
 
 
 def _shown(row: Any) -> HttpResponse:

@@ -32,6 +32,8 @@ _FOOT = 5 * mm
 _FOOT_SIZE = 9
 _BOX, _KEY = 9 * mm, 38 * mm
 """Widths of the column to tick, and of the one with the key figure."""
+Kits = Sequence[Sequence[str]]
+"""Lines on the things that each part works with."""
 Drawings = Sequence[Sequence[Sheet]]
 """The drawing of each chucking, of each part."""
 _UNIT_WORDS: dict[LengthUnit, str] = {"in": "inches", "mm": "millimetres"}
@@ -98,12 +100,13 @@ def _numbered(plan: Plan, style: Lettering) -> list[tuple[Chucking, list[Flowabl
     return [(plan.chuckings[number - 1], steps) for number, steps in groups.items()]
 
 
-def _part(plan: Plan, style: Lettering, sheets: Sequence[Sheet]) -> list[Flowable]:
-    """A part: its facts, what is said of it, each chucking with its drawing (of `sheets`) and steps."""
+def _part(plan: Plan, style: Lettering, sheets: Sequence[Sheet], kit: Sequence[str]) -> list[Flowable]:
+    """A part: its facts, what is said of it, its `kit`, each chucking with its drawing (of `sheets`) and steps."""
     unit = plan.job.unit
     story: list[Flowable] = [style.line(_facts(plan))]
     story += [style.line(f"Fits: {plan.job.fits}.")] if plan.job.fits else []
     story += [style.line(f"Note: {n.text}") for n in plan.notices]
+    story += [style.line(line) for line in kit]
     for chucking, (first, *others) in _numbered(plan, style):
         opening: list[Flowable] = []
         if len(plan.chuckings) > 1:
@@ -115,8 +118,8 @@ def _part(plan: Plan, style: Lettering, sheets: Sequence[Sheet]) -> list[Flowabl
     return story
 
 
-def story_of(plans: Sequence[Plan], style: Lettering, sheets: Drawings) -> list[Flowable]:
-    """The whole sheet; each part of the job begins a page."""
+def story_of(plans: Sequence[Plan], style: Lettering, sheets: Drawings, kits: Kits = ()) -> list[Flowable]:
+    """The whole sheet; each part of the job begins a page. `kits` are lines on the things each works with."""
     job = plans[0].job
     story: list[Flowable] = []
     for number, plan in enumerate(plans, 1):
@@ -126,7 +129,7 @@ def story_of(plans: Sequence[Plan], style: Lettering, sheets: Drawings) -> list[
         if number == 1:
             story += [style.line(f"For: {job.needed_by}.")] if job.needed_by else []
             story += [style.line(f"Care: {c.do}") for c in plan.cautions]
-        story += _part(plan, style, sheets[number - 1])
+        story += _part(plan, style, sheets[number - 1], kits[number - 1] if kits else ())
     return [*story, Spacer(1, 6), style.line(job.notes)] if job.notes else story
 
 
@@ -148,12 +151,15 @@ def _foot(title: str, pages: int) -> Callable[[Canvas, SimpleDocTemplate], None]
     return write
 
 
-def setup_sheet(plans: Sequence[Plan]) -> bytes:
-    """The set-up sheet of a job as PDF bytes, lengths in the job's own unit; each of its parts begins a page."""
+def setup_sheet(plans: Sequence[Plan], kits: Kits = ()) -> bytes:
+    """The set-up sheet of a job as PDF bytes, lengths in the job's own unit; each of its parts begins a page, with the
+    lines of `kits` on the things it works with."""
     fonts()
     out, title = BytesIO(), plans[0].job.title
     sheets = [[part_sheet(plan, PAPER, chucking.number) for chucking in plan.chuckings] for plan in plans]
-    pages, story = fewest_pages([(size, partial(story_of, plans, Lettering(size, WIDTH), sheets)) for size in SIZES])
+    pages, story = fewest_pages(
+        [(size, partial(story_of, plans, Lettering(size, WIDTH), sheets, kits)) for size in SIZES]
+    )
     foot = _foot(title, pages)
     sheet_of_paper(out, title).build(story, onFirstPage=foot, onLaterPages=foot)
     return out.getvalue()

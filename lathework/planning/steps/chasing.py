@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from lathework import cautions
-from lathework.cutting.speeds import spindle_speed
 from lathework.methods.chase import advance, chasing_passes, infeed, largest_chaser, pass_count
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
@@ -24,7 +23,7 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
         "advance": advance(thread),
         "infeed": infeed(thread, bore, job.setup.dial),
         "cuts": pass_count(thread, bore_work.drill_mm),
-        "speed": spindle_speed(job.material.thread_speed * CHASING_SHARE, thread.major_mm, name="speed"),
+        "speed": work.speed(job.material.thread_speed * CHASING_SHARE, thread.major_mm),
     }
     if by_tap:
         figures["tap"] = largest_chaser(bore, thread.unit)

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from lathework import cautions
-from lathework.cutting.speeds import spindle_speed
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.part.ends import far_end
 from lathework.planning.chucking import Chucking, Placed
@@ -142,7 +141,7 @@ def knurl(work: Work, chucking: Chucking, placed: Placed) -> Operation:
         figures={
             "length": typed("length", placed.section.length, fine=False),
             "position": tip_stop(work, placed.near_mm),
-            "speed": spindle_speed(work.job.material.turning_speed * KNURLING_SHARE, placed.turned_mm, name="speed"),
+            "speed": work.speed(work.job.material.turning_speed * KNURLING_SHARE, placed.turned_mm),
         },
         tool="knurling tool",
         edge="",

@@ -5,7 +5,6 @@ from __future__ import annotations
 from dataclasses import replace
 
 from lathework import cautions
-from lathework.cutting.speeds import spindle_speed
 from lathework.figures import PRACTICE, Figure, Given, added
 from lathework.part.stock import FACING_MM, SAW_MM
 from lathework.planning.chucking import Chucking
@@ -36,7 +35,7 @@ OTHER_MOUTH = "Countersink the mouth of the thread that comes through."
 
 def speed(work: Work, diameter_mm: float) -> Figure:
     """Turning speed of the metal at a diameter of `diameter_mm` millimetres."""
-    return spindle_speed(work.job.material.turning_speed, diameter_mm, name="speed")
+    return work.speed(work.job.material.turning_speed, diameter_mm)
 
 
 def _blank_length(work: Work, chucking: Chucking) -> Figure:

@@ -7,7 +7,6 @@ from dataclasses import replace
 
 from lathework import cautions
 from lathework.cautions import Caution
-from lathework.cutting.speeds import spindle_speed
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.holes.depth import PILOT_FROM_MM, countersink
 from lathework.methods.tap import TAP_HOLDINGS
@@ -37,7 +36,7 @@ PECK = "Deeper than four diameters: draw it back at each diameter and clear the 
 
 def drilling_speed(work: Work, across_mm: float) -> Figure:
     """Speed for a drill of `across_mm` millimetres. Source: practice."""
-    found = spindle_speed(work.job.material.turning_speed * DRILLING_SHARE, across_mm, name="speed")
+    found = work.speed(work.job.material.turning_speed * DRILLING_SHARE, across_mm)
     return found if found.value < FAST else replace(found, note="Faster than many a lathe goes: take its fastest.")
 
 

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from lathework import cautions
 from lathework.cautions import Caution
-from lathework.cutting.speeds import spindle_speed
 from lathework.holes.taper_pipe import TaperHole
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
@@ -26,7 +25,7 @@ def ream(
     care: Caution = cautions.DRILL,
 ) -> Operation:
     """Ream a taper, `guided` as said, before a taper tap; or go without and drill larger."""
-    speed = spindle_speed(work.job.material.turning_speed * REAMING_SHARE, bore_work.drill_mm, name="speed")
+    speed = work.speed(work.job.material.turning_speed * REAMING_SHARE, bore_work.drill_mm)
     without = f" Drill {taper.plain.name} then." if taper.plain else ""
     return Operation(
         key=keyed(kind, bore_work.bore.id),

@@ -9,14 +9,17 @@ from django.utils import timezone
 
 from lathework.bench.record import read_record
 from lathework.job.document import read_document
+from lathework.job.furnish import furnish
 from lathework.job.model import Job as JobSpec
 from lathework.job.upgrade import upgraded, version_of
 from server.jobs import closed, kept, words
 from server.jobs.actions.guard import MOVED_ON, check_open, find_job, once
+from server.jobs.dies import good_dies
 from server.jobs.lift import is_old, lift_entries
 from server.jobs.models import Entry, Job
 from server.jobs.standing import plans_of
 from server.jobs.stored import row_of
+from server.kit.owned import things
 from server.site.problems import Conflict
 
 Document = dict[str, Any]
@@ -32,7 +35,8 @@ def stored_form(document: Document) -> Document:
     return {key: value for key, value in upgraded(document).items() if key != "record"}
 
 
-def _started(document: Document) -> Job:
+def _started(typed: Document) -> Job:
+    document = furnish(typed, things(), good_dies(), fresh=True)
     spec, now = read_document(document), timezone.now()
     job = Job.objects.create(**head(stored_form(document), spec), created_at=now, changed_at=now)
     kept.rewrite(job)
@@ -45,8 +49,9 @@ def start_job(document: Document, key: str = "") -> Job:
     return once(key, "start", None, lambda: _started(document))
 
 
-def _changed(job_id: int, document: Document, revision: int) -> Job:
+def _changed(job_id: int, typed: Document, revision: int) -> Job:
     job = find_job(job_id)
+    document = furnish(typed, things(), good_dies())
     spec = read_document(document)
     check_open(job)
     if job.revision != revision:

@@ -11,20 +11,32 @@ from django.core.management.base import BaseCommand
 from django.db import transaction
 from django.utils import timezone
 
+from lathework.job.furnish import furnish
+from lathework.shop.equipment import OwnLathe
 from server.book.actions import keep
 from server.jobs.actions.documents import import_job
 from server.jobs.models import Begun, Job
 from server.kit.actions import add_typed
+from server.kit.owned import things
 
 
 def load_demo() -> None:
-    """Import every job file of the demo folder, in order, keep the threads it names, and fill its shop."""
+    """Fill the shop of the demo folder, import every job file of it, in order, and keep the threads it names."""
     folder = settings.ROOT / "demo"
+    add_typed((folder / "shop.txt").read_text(encoding="utf-8"))
     for file in sorted(folder.glob("*.json")):
-        import_job(orjson.loads(file.read_bytes()))
+        import_job(_on_its_lathe(orjson.loads(file.read_bytes())))
     for designation in (folder / "favourites.txt").read_text(encoding="utf-8").splitlines():
         keep(designation)
-    add_typed((folder / "shop.txt").read_text(encoding="utf-8"))
+
+
+def _on_its_lathe(document: dict[str, Any]) -> dict[str, Any]:
+    """A job that is open on the lathe of the shop whose dial it names, with its drills and dies; a closed one as it
+    was."""
+    if document.get("record", {}).get("closed"):
+        return document
+    own = next(one for one in things() if isinstance(one, OwnLathe) and one.dial == document["setup"]["dial"])
+    return furnish(document | {"setup": document["setup"] | {"machine": own.id}}, things())
 
 
 class Command(BaseCommand):

@@ -9,6 +9,7 @@ import BenchOutcome from '@/features/bench/BenchOutcome.vue'
 import BenchTop from '@/features/bench/BenchTop.vue'
 import CautionLine from '@/shared/controls/CautionLine.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
+import MissingKit from '@/shared/jobs/MissingKit.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import ReadingsTable from '@/features/bench/ReadingsTable.vue'
 import ReasonField from '@/shared/controls/ReasonField.vue'
@@ -126,6 +127,12 @@ void load()
     />
     <template v-else-if="step">
       <div>
+        <MissingKit
+          v-if="bench.piece === 1 && bench.steps[0]?.state !== 'done'"
+          :id="id"
+          :part="bench.part"
+          :revision="bench.revision"
+        />
         <p v-if="bench.zero" class="zero">◇ {{ bench.zero }}</p>
         <p v-if="bench.outdated" class="outdated" role="status">≠ {{ words(bench.outdated) }}</p>
         <h1><StepSentence :step="step" /></h1>

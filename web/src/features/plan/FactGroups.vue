@@ -7,6 +7,7 @@ import { VTextField } from 'vuetify/components/VTextField'
 import { type Fact, LINES } from '@/features/plan/facts'
 import OpenLine from '@/features/plan/OpenLine.vue'
 import HazardList from '@/features/plan/HazardList.vue'
+import { useMachines } from '@/shared/jobs/useMachines'
 import { useChoices } from '@/shared/api/useChoices'
 import type { FieldError } from '@/shared/api/client'
 
@@ -27,9 +28,14 @@ const opened = ref('')
 
 /** Whether a fact is shown: those of every job, those the plan asks for, and what is wrong. */
 const concerns = (fact: Fact) =>
-  !fact.asked || !props.asks || props.asks.includes(fact.field) || props.errors[fact.field] !== undefined
-const choicesOf = (fact: Fact) =>
-  fact.from && fact.from !== 'units' ? (choices.value?.[fact.from] ?? []) : []
+  fact.from === 'machines'
+    ? machines.value.length > 1
+    : !fact.asked || !props.asks || props.asks.includes(fact.field) || props.errors[fact.field] !== undefined
+const machines = useMachines()
+const choicesOf = (fact: Fact) => {
+  if (fact.from === 'machines') return machines.value
+  return fact.from && fact.from !== 'units' ? (choices.value?.[fact.from] ?? []) : []
+}
 /** What is in force: as chosen, or what stands where a job says nothing. */
 const inForce = (fact: Fact) => props.value(fact.field) || fact.usual || choicesOf(fact)[0]?.code || ''
 const remark = (fact: Fact) => choicesOf(fact).find((one) => one.code === inForce(fact))?.remark ?? ''

@@ -26,7 +26,11 @@ const shown = computed(() =>
   ),
 )
 const choicesOf = (fact: Fact) =>
-  fact.from === 'units' ? UNITS : fact.from ? (choices.value?.[fact.from] ?? []) : []
+  fact.from === 'units'
+    ? UNITS
+    : fact.from && fact.from !== 'machines'
+      ? (choices.value?.[fact.from] ?? [])
+      : []
 const after = (fact: Fact) =>
   fact.field === 'quantity' && props.value('quantity') === '1' ? 'piece' : fact.after
 </script>

@@ -11,6 +11,7 @@ import FactGroups from '@/features/plan/FactGroups.vue'
 import PartLine from '@/features/plan/PartLine.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import PartTabs from '@/features/plan/PartTabs.vue'
+import PlanKit from '@/features/plan/PlanKit.vue'
 import PlanHead from '@/features/plan/PlanHead.vue'
 import PartShape from '@/features/plan/PartShape.vue'
 import StepDetail from '@/features/plan/StepDetail.vue'
@@ -170,6 +171,15 @@ useKeys([
       :job-unit="draft.unit === 'mm' ? 'mm' : 'in'"
       :value="value"
       :errors="errors"
+      :closed="closed"
+      @set="set"
+      @commit="commit"
+    />
+    <PlanKit
+      :id="id"
+      class="kit"
+      :part="inHand"
+      :revision="job.revision"
       :closed="closed"
       @set="set"
       @commit="commit"

@@ -28,6 +28,7 @@ export interface Fact {
     | 'mounts'
     | 'tool_zeros'
     | 'units'
+    | 'machines'
     | 'tappings'
   /** Shown where the plan asks for it. */
   asked?: true
@@ -152,7 +153,8 @@ export const LINES: { name: string; facts: Fact[] }[] = [
   {
     name: 'Lathe',
     facts: [
-      { field: 'setup.lathe', label: 'Lathe', from: 'lathes', usual: 'middling' },
+      { field: 'setup.machine', label: 'Lathe of the shop', from: 'machines' },
+      { field: 'setup.lathe', label: 'Weight of the lathe', from: 'lathes', usual: 'middling', asked: true },
       {
         field: 'setup.mount',
         label: 'How the chuck sits on the spindle',
@@ -167,8 +169,8 @@ export const LINES: { name: string; facts: Fact[] }[] = [
         telling: true,
         asked: true,
       },
-      { field: 'setup.dial', label: 'Cross-slide dial', from: 'dials' },
-      { field: 'setup.readout', label: 'Places along the bed', from: 'readouts' },
+      { field: 'setup.dial', label: 'Cross-slide dial', from: 'dials', asked: true },
+      { field: 'setup.readout', label: 'Places along the bed', from: 'readouts', asked: true },
       {
         field: 'setup.run_down',
         label: 'Turns the spindle runs on when switched off',

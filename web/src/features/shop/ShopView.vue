@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
+import { useRoute } from 'vue-router'
 
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import DrawerBox from '@/features/shop/DrawerBox.vue'
@@ -10,7 +11,9 @@ import { type Thing, useKit } from '@/features/shop/useKit'
 
 /** The shop: drawers with what lies in them, the chosen thing in full beside them. */
 const { data, error, things, drawers, add, change, retire: takeOut } = useKit()
-const chosen = ref('')
+const route = useRoute()
+/** One that another page speaks of is opened at once. */
+const chosen = ref(String(route.query.thing ?? ''))
 /** Fewer than these are seen at once. */
 const MANY = 12
 const wanted = ref('')

@@ -372,6 +372,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/needs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Needs
+         * @description What one of its parts works with, as the shop has it now; nothing for a job that is closed.
+         */
+        get: operations["server_jobs_api_read_needs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/part.dxf": {
         parameters: {
             query?: never;
@@ -2587,6 +2607,29 @@ export interface components {
             name: string;
         };
         /**
+         * NeedShown
+         * @description Something a plan works with: what serves, with its id and where it lies, "" for what is missing; what to mind;
+         *     what may stand in. `choices` are those that `field` of the document may name.
+         */
+        NeedShown: {
+            /** Choices */
+            choices: components["schemas"]["ChoiceShown"][];
+            /** Field */
+            field: string;
+            /** Id */
+            id: string;
+            /** Instead */
+            instead: string[];
+            /** Note */
+            note: string;
+            /** Place */
+            place: string;
+            /** Thing */
+            thing: string;
+            /** What */
+            what: string;
+        };
+        /**
          * NextShown
          * @description The next step in a sentence, with its question when there is one.
          */
@@ -2938,6 +2981,11 @@ export interface components {
              */
             chamfer?: string;
             /**
+             * Die
+             * @default
+             */
+            die?: string;
+            /**
              * Id
              * @default
              */
@@ -3023,6 +3071,11 @@ export interface components {
          */
         SetupIn: {
             /**
+             * Bore
+             * @default
+             */
+            bore?: string;
+            /**
              * Dial
              * @enum {string}
              */
@@ -3047,6 +3100,11 @@ export interface components {
              */
             lathe?: "light" | "middling" | "heavy";
             /**
+             * Machine
+             * @default
+             */
+            machine?: string;
+            /**
              * Mount
              * @default unsaid
              * @enum {string}
@@ -3061,6 +3119,11 @@ export interface components {
              */
             parting_edge?: "left" | "right";
             /**
+             * Rack
+             * @default
+             */
+            rack?: string;
+            /**
              * Readout
              * @default readout
              * @enum {string}
@@ -3071,6 +3134,11 @@ export interface components {
              * @default
              */
             run_down?: string;
+            /**
+             * Speeds
+             * @default
+             */
+            speeds?: string;
             /**
              * Tools
              * @default unsaid
@@ -5266,6 +5334,93 @@ export interface operations {
                     "application/json": {
                         [key: string]: unknown;
                     };
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_api_read_needs: {
+        parameters: {
+            query?: {
+                part?: number;
+            };
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NeedShown"][];
                 };
             };
             /** @description Bad Request */

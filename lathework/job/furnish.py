@@ -1,0 +1,138 @@
+"""A job document with what the shop is like now: its lathe's facts, its drills, its blades, the die of each thread.
+
+What is taken over stays in the document, so that a plan changes by what is done to its job alone.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Collection, Iterator, Sequence
+from copy import deepcopy
+from typing import Any
+
+from lathework.errors import InputError
+from lathework.fields import Json
+from lathework.job.declaration import LONGEST_RACK
+from lathework.lengths import read_length
+from lathework.shop.equipment import OwnLathe
+from lathework.shop.kinds import Owned
+from lathework.shop.things import Blade, Die, ShopDrill
+from lathework.threads.designation import read_called
+from lathework.units import LengthUnit
+
+_FACTS = ("dial", "readout")
+_SAID = ("mount", "tools")
+"""Facts of a lathe that it may not say: then the job's own stand."""
+
+
+def _rack(things: Sequence[Owned]) -> str:
+    """The drills at hand as a list; "" where the shop has none, or more than a list holds."""
+    sizes = dict.fromkeys(one.size.typed for one in things if isinstance(one, ShopDrill) and one.at_hand)
+    rack = ", ".join(sizes)
+    return rack if len(rack) <= LONGEST_RACK else ""
+
+
+def _lathe(setup: Json, lathe: OwnLathe) -> Json:
+    """What a set-up says once it is on a lathe."""
+    told: Json = {name: getattr(lathe, name) for name in _FACTS}
+    told |= {name: getattr(lathe, name) for name in _SAID if getattr(lathe, name) != "unsaid"}
+    told |= {"lathe": lathe.weight, "speeds": ", ".join(f"{speed:g}" for speed in lathe.speeds)}
+    told["bore"] = _typed(lathe.bore) if lathe.bore else ""
+    if lathe.run_down is not None:
+        told["run_down"] = f"{lathe.run_down:g}"
+    return setup | told
+
+
+def _typed(length: Any) -> str:
+    """A length as text that keeps its unit."""
+    return str(length.typed) if length.typed.endswith(("mm", "in")) else f"{length.typed} {length.unit}"
+
+
+def _on(setup: Json, things: Sequence[Owned], *, fresh: bool) -> Json:
+    """A set-up on its lathe; a fresh one on the only lathe there is, where none is named."""
+    lathes = {one.id: one for one in things if isinstance(one, OwnLathe)}
+    at_hand = [one for one in lathes.values() if one.at_hand]
+    named = lathes.get(str(setup.get("machine") or ""))
+    if named is None and fresh and len(at_hand) == 1:
+        named = at_hand[0]
+    if named is None:
+        # A lathe of another shop, or one that was taken out: what was said of it stands.
+        return setup if setup.get("machine") else setup | {"speeds": "", "bore": ""}
+    return _lathe(setup, named) | {"machine": named.id}
+
+
+def nearest_blade(width_mm: float, things: Sequence[Owned], *, use: str) -> Blade | None:
+    """The blade for a cut of `width_mm` (millimetres): the widest that is no wider, else the narrowest; None where the
+    shop has none for that `use`. Source: practice."""
+    own = [one for one in things if isinstance(one, Blade) and one.at_hand and one.use in (use, "either")]
+    narrower = [one for one in own if one.width.mm <= width_mm + 0.01]
+    if narrower:
+        return max(narrower, key=lambda one: one.width.mm)
+    return min(own, key=lambda one: one.width.mm, default=None)
+
+
+def _blades(setup: Json, unit: LengthUnit, things: Sequence[Owned]) -> Json:
+    """A set-up with blades of the shop."""
+    told = dict(setup)
+    for field, use in (("groove_blade", "grooving"), ("parting_blade", "parting")):
+        try:
+            wanted = read_length(str(setup.get(field) or ""), unit).mm
+        except InputError:
+            continue
+        found = nearest_blade(wanted, things, use=use)
+        if found is not None and abs(found.width.mm - wanted) > 0.01:
+            told[field] = _typed(found.width)
+    return told
+
+
+def pick_die(designation: str, things: Sequence[Owned], good: Collection[str]) -> Die | None:
+    """The die for a thread: sound before worn, one that gauged `good` last (ids) before one that did not. None where
+    none is at hand."""
+    own = [one for one in things if isinstance(one, Die) and one.at_hand and one.thread.designation == designation]
+    return min(own, key=lambda one: (one.state == "worn", one.id not in good), default=None)
+
+
+def _designated(text: str) -> str:
+    """The thread a text names; "" for one that cannot be read."""
+    try:
+        return read_called(text, stored=True).thread.designation
+    except InputError:
+        return ""
+
+
+def _sections(document: Json) -> Iterator[Json]:
+    """The sections of every part, as far as they are objects."""
+    for one in (document, *(document.get("others") or ())):
+        part = one.get("part") if isinstance(one, dict) else None
+        rows = part.get("sections") if isinstance(part, dict) else None
+        yield from (row for row in rows or () if isinstance(row, dict))
+
+
+def _dies(document: Json, things: Sequence[Owned], good: Collection[str]) -> None:
+    """Give each thread a die; one that was named stays while it cuts that thread."""
+    known = {one.id: one for one in things if isinstance(one, Die)}
+    for section in _sections(document):
+        if section.get("shape") != "thread":
+            section["die"] = ""
+            continue
+        wanted = _designated(str(section.get("thread") or ""))
+        named = known.get(str(section.get("die") or ""))
+        if named is None or named.thread.designation != wanted:
+            found = pick_die(wanted, things, good) if wanted else None
+            section["die"] = found.id if found else ""
+
+
+def furnish(document: Json, things: Sequence[Owned], good: Collection[str] = (), *, fresh: bool = False) -> Json:
+    """The document with what `things` give it; `good` are the ids of dies that gauged well last.
+
+    A `fresh` job takes the shop's only lathe and blades that are owned; any job keeps those that it names. A document
+    too far from one to be furnished is given back as it is: its reader says what is wrong.
+    """
+    told = deepcopy(document)
+    setup = told.get("setup")
+    if not things or not isinstance(setup, dict) or not isinstance(told.get("others") or [], list):
+        return told
+    setup = _on(setup, things, fresh=fresh) | {"rack": _rack(things)}
+    unit: LengthUnit = "mm" if told.get("unit") == "mm" else "in"
+    told["setup"] = _blades(setup, unit, things) if fresh else setup
+    _dies(told, things, good)
+    return told

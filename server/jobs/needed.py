@@ -1,0 +1,19 @@
+"""What the plans of a job work with, as the shop has it now."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from lathework.answers.needs import Need, lines_of, needs
+from lathework.planning.plan import Plan
+from server.kit.owned import things
+
+
+def needed(plan: Plan) -> tuple[Need, ...]:
+    """Everything a plan works with, what is missing first."""
+    return needs(plan, things())
+
+
+def kits(plans: Sequence[Plan]) -> list[tuple[str, ...]]:
+    """The lines of a set-up sheet on the things that each part works with."""
+    return [lines_of(needed(plan)) for plan in plans]

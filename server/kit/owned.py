@@ -1,0 +1,46 @@
+"""What the shop has, read from its rows: one that the rules do not read is left out, and told of in the log."""
+
+from __future__ import annotations
+
+import logging
+
+from lathework.errors import InvalidDocument
+from lathework.shop.kinds import Owned
+from lathework.shop.kit import read_thing
+from lathework.shop.things import ShopDrill
+from server.kit.models import Thing
+
+log = logging.getLogger(__name__)
+KEPT = 8000
+_read: dict[tuple[str, int], Owned] = {}
+"""Things that were read, by id and revision: each page of the shop asks for all of them."""
+
+
+def _thing(row: Thing) -> Owned | None:
+    key = (row.ident, row.revision)
+    if key not in _read:
+        try:
+            thing = read_thing(row.kind, row.document)
+        except InvalidDocument as invalid:
+            log.warning("%s %s of the shop cannot be read: %s", row.kind, row.ident, invalid)
+            return None
+        if len(_read) >= KEPT:
+            _read.clear()
+        _read[key] = thing
+    return _read[key]
+
+
+def owned() -> list[tuple[Thing, Owned]]:
+    """Everything that is not retired and can be read, in the order it came."""
+    rows = [(row, _thing(row)) for row in Thing.objects.filter(retired_at=None)]
+    return [(row, thing) for row, thing in rows if thing is not None]
+
+
+def things() -> list[Owned]:
+    """The things alone."""
+    return [thing for _, thing in owned()]
+
+
+def drill_list() -> str:
+    """The drills at hand as a list that is typed, "" where the shop has none."""
+    return ", ".join(thing.size.typed for thing in things() if isinstance(thing, ShopDrill) and thing.at_hand)

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+
+import OpenLine from '@/features/plan/OpenLine.vue'
+import InlineChoice from '@/shared/controls/InlineChoice.vue'
+import { useNeeds } from '@/shared/jobs/useNeeds'
+
+/** What the plan works with, out of the shop: what is missing first, with what may stand in; the rest with its place. */
+const props = defineProps<{ id: number; part: number; revision: number; closed: boolean }>()
+const emit = defineEmits<{ set: [field: string, value: string]; commit: [] }>()
+const needs = useNeeds(() => ({ id: props.id, part: props.part, revision: props.revision }))
+const missing = computed(() => needs.value.filter((one) => !one.id))
+const open = ref(false)
+const sentence = computed(() =>
+  missing.value.length
+    ? `missing: ${missing.value.map((one) => one.what).join('; ')}`
+    : `all there: ${needs.value.length} things`,
+)
+</script>
+
+<template>
+  <OpenLine
+    v-if="needs.length"
+    name="Tools"
+    :class="{ missing: missing.length }"
+    :sentence="sentence"
+    :open="open"
+    @toggle="open = !open"
+  >
+    <ul>
+      <li v-for="need in needs" :key="`${need.what} ${need.id}`" :class="{ lacks: !need.id }">
+        <span>{{ need.id ? '✓' : '◆' }} {{ need.what }}</span>
+        <span>
+          <InlineChoice
+            v-if="need.choices.length && !closed"
+            :label="need.what"
+            :choices="need.choices"
+            :model-value="need.id"
+            @update:model-value="emit('set', need.field, $event)"
+            @commit="emit('commit')"
+          />
+          <router-link v-else-if="need.id" :to="{ name: 'shop', query: { thing: need.id } }">{{
+            need.thing
+          }}</router-link>
+          <b v-else>missing</b>
+          <span v-if="need.place" class="muted small"> {{ need.place }}</span>
+          <span v-if="need.note" class="small"> · {{ need.note }}</span>
+          <span v-for="words in need.instead" :key="words" class="small instead">{{ words }}</span>
+        </span>
+      </li>
+    </ul>
+  </OpenLine>
+</template>
+
+<style scoped>
+ul {
+  padding: 2px 4px 12px;
+  display: grid;
+  gap: 4px;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 2fr) minmax(0, 3fr);
+  gap: 12px;
+  align-items: baseline;
+}
+.lacks,
+.missing :deep(.head span) {
+  color: var(--caution);
+}
+.instead {
+  display: block;
+}
+@media (max-width: 500px) {
+  li {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 0;
+  }
+}
+</style>

@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+import { useNeeds } from '@/shared/jobs/useNeeds'
+
+/** What a job asks for and the shop has not, before the first cut; nothing where all is there. */
+const props = defineProps<{ id: number; part: number; revision: number }>()
+const needs = useNeeds(() => ({ id: props.id, part: props.part, revision: props.revision }))
+const missing = computed(() => needs.value.filter((one) => !one.id))
+</script>
+
+<template>
+  <section v-if="missing.length" aria-label="Missing" class="notice">
+    <p v-for="need in missing" :key="need.what">
+      ◆ <b>Missing: {{ need.what }}</b
+      ><template v-if="need.note">, {{ need.note }}</template
+      ><template v-if="need.instead.length">. Or: {{ need.instead.join('; ') }}</template>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.notice {
+  color: var(--caution);
+}
+</style>
