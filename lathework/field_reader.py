@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+import re
 from dataclasses import replace
 from typing import Any
 
@@ -66,7 +67,7 @@ class FieldReader(Reader):
     def numbers(self, field: str, declared: Numbers) -> tuple[float, ...]:
         """Bare numbers with commas or spaces between, from the smallest up, each once; empty is none."""
         text = self.text(field, longest=2 * LONGEST_LINE)
-        values = {bare_number(word) for word in text.replace(";", ",").replace(", ", ",").replace(" ", ",").split(",")}
+        values = {bare_number(word) for word in re.split(r"[,;\s]+", text) if word}
         if not text:
             return ()
         if len(values) > declared.most:

@@ -7,12 +7,11 @@ from __future__ import annotations
 
 from collections.abc import Collection, Iterator, Sequence
 from copy import deepcopy
-from typing import Any
 
 from lathework.errors import InputError
 from lathework.fields import Json
 from lathework.job.declaration import LONGEST_RACK
-from lathework.lengths import read_length
+from lathework.lengths import Length, read_length
 from lathework.shop.equipment import OwnLathe
 from lathework.shop.kinds import Owned
 from lathework.shop.things import Blade, Die, ShopDrill
@@ -36,15 +35,15 @@ def _lathe(setup: Json, lathe: OwnLathe) -> Json:
     told: Json = {name: getattr(lathe, name) for name in _FACTS}
     told |= {name: getattr(lathe, name) for name in _SAID if getattr(lathe, name) != "unsaid"}
     told |= {"lathe": lathe.weight, "speeds": ", ".join(f"{speed:g}" for speed in lathe.speeds)}
-    told["bore"] = _typed(lathe.bore) if lathe.bore else ""
+    told["bore"] = typed_of(lathe.bore) if lathe.bore else ""
     if lathe.run_down is not None:
         told["run_down"] = f"{lathe.run_down:g}"
     return setup | told
 
 
-def _typed(length: Any) -> str:
-    """A length as text that keeps its unit."""
-    return str(length.typed) if length.typed.endswith(("mm", "in")) else f"{length.typed} {length.unit}"
+def typed_of(length: Length) -> str:
+    """A length as typed: text that keeps its unit."""
+    return length.typed if length.typed.endswith(("mm", "in")) else f"{length.typed} {length.unit}"
 
 
 def _on(setup: Json, things: Sequence[Owned], *, fresh: bool) -> Json:
@@ -80,7 +79,7 @@ def _blades(setup: Json, unit: LengthUnit, things: Sequence[Owned]) -> Json:
             continue
         found = nearest_blade(wanted, things, use=use)
         if found is not None and abs(found.width.mm - wanted) > 0.01:
-            told[field] = _typed(found.width)
+            told[field] = typed_of(found.width)
     return told
 
 

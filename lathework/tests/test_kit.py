@@ -7,8 +7,8 @@ import unittest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lathework.answers.serving import capabilities, serving
 from lathework.errors import InvalidDocument
+from lathework.outfit.serving import capabilities, serving
 from lathework.shop.equipment import OwnLathe
 from lathework.shop.kinds import Owned
 from lathework.shop.kit import name_of, read_thing

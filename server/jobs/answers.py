@@ -7,9 +7,9 @@ from typing import Any, Literal, get_args
 
 from lathework.answers.bench_shown import BenchShown, bench_shown
 from lathework.answers.declared_answer import answer
-from lathework.answers.needs import Need
 from lathework.answers.plan_shown import PlanShown, plan_shown
 from lathework.answers.values import FigureShown, figure_shown
+from lathework.outfit.need import Need
 from lathework.shop.kit import name_of
 from lathework.units import LengthUnit
 from server.jobs.dies import die_records
@@ -89,6 +89,15 @@ class DieRecordShown:
 
 
 @answer
+class StandInShown:
+    """What may stand in; taken by giving `field` of the document `value`, "" where it is only told."""
+
+    words: str
+    field: str
+    value: str
+
+
+@answer
 class NeedShown:
     """Something a plan works with: what serves, with its id and where it lies, "" for what is missing; what to mind;
     what may stand in. `choices` are those that `field` of the document may name.
@@ -99,7 +108,7 @@ class NeedShown:
     id: str
     place: str
     note: str
-    instead: tuple[str, ...]
+    instead: tuple[StandInShown, ...]
     field: str
     choices: tuple[ChoiceShown, ...]
 
@@ -113,7 +122,7 @@ def needs_shown(told: Sequence[Need]) -> tuple[NeedShown, ...]:
             id=need.thing.id if need.thing else "",
             place=need.thing.place if need.thing else "",
             note=need.note,
-            instead=need.instead,
+            instead=tuple(StandInShown(one.words, one.field, one.value) for one in need.instead),
             field=need.field,
             choices=tuple(ChoiceShown(one.id, name_of(one), one.place) for one in need.choices),
         )

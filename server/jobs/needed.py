@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from lathework.answers.needs import Need, lines_of, needs
+from lathework.outfit.need import Need
+from lathework.outfit.needs import lines_of, needs
 from lathework.planning.plan import Plan
 from server.kit.owned import things
 

@@ -5,8 +5,8 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from lathework.answers.serving import Capability, Serving
 from lathework.answers.values import FieldError, FigureShown, field_error, figure_shown
+from lathework.outfit.serving import Capability, Serving
 from lathework.shop.equipment import Bar, Bush, Collet, DieHolder, DieStock, ThreadGauge
 from lathework.shop.kinds import Owned, kind_of
 from lathework.shop.kit import drawn_mm, name_of

@@ -9,7 +9,7 @@ from ninja import Router, Schema
 from ninja.params.functions import Query
 from pydantic import Field
 
-from lathework.answers.serving import capabilities, serving
+from lathework.outfit.serving import capabilities, serving
 from lathework.shop.kit import name_of, read_thing
 from lathework.shop.kit_choices import Kind
 from lathework.shop.typed import read_lines

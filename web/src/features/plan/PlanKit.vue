@@ -43,9 +43,16 @@ const sentence = computed(() =>
             need.thing
           }}</router-link>
           <b v-else>missing</b>
-          <span v-if="need.place" class="muted small"> {{ need.place }}</span>
-          <span v-if="need.note" class="small"> · {{ need.note }}</span>
-          <span v-for="words in need.instead" :key="words" class="small instead">{{ words }}</span>
+          <span v-if="need.place" class="muted small">, {{ need.place }}</span>
+          <span v-if="need.note" class="small">: {{ need.note }}</span>
+          <span v-for="one in need.instead" :key="one.words" class="small instead"
+            >{{ one.words }}
+            <plain-btn
+              v-if="one.field && !closed"
+              @click="(emit('set', one.field, one.value), emit('commit'))"
+              >Take that</plain-btn
+            ></span
+          >
         </span>
       </li>
     </ul>

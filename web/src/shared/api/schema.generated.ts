@@ -2619,7 +2619,7 @@ export interface components {
             /** Id */
             id: string;
             /** Instead */
-            instead: string[];
+            instead: components["schemas"]["StandInShown"][];
             /** Note */
             note: string;
             /** Place */
@@ -3257,6 +3257,18 @@ export interface components {
              * @default
              */
             title?: string;
+        };
+        /**
+         * StandInShown
+         * @description What may stand in; taken by giving `field` of the document `value`, "" where it is only told.
+         */
+        StandInShown: {
+            /** Field */
+            field: string;
+            /** Value */
+            value: string;
+            /** Words */
+            words: string;
         };
         /**
          * StandingShown

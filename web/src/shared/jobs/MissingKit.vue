@@ -14,7 +14,9 @@ const missing = computed(() => needs.value.filter((one) => !one.id))
     <p v-for="need in missing" :key="need.what">
       ◆ <b>Missing: {{ need.what }}</b
       ><template v-if="need.note">, {{ need.note }}</template
-      ><template v-if="need.instead.length">. Or: {{ need.instead.join('; ') }}</template>
+      ><template v-if="need.instead.length"
+        >. Or: {{ need.instead.map((one) => one.words).join('; ') }}</template
+      >
     </p>
   </section>
 </template>

@@ -1,0 +1,60 @@
+"""The die of a thread, and what holds it."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from lathework.job.furnish import pick_die
+from lathework.methods.die import DIE_HOLDINGS, Holder
+from lathework.outfit.need import Need, Shop, StandIn, state_of
+from lathework.outfit.serving import holdings, serving
+from lathework.planning.plan import Plan
+from lathework.shop.equipment import DieHolder, DieStock
+from lathework.shop.kit import name_of
+from lathework.shop.things import Die, Tool
+from lathework.threads.thread import Thread
+
+STOCK_HOLDERS: tuple[Holder, ...] = ("stock-in-vise", "stock-by-tailstock")
+"""Ways to hold a die that take a die stock; the others take a tailstock holder."""
+
+
+def _stand_ins(thread: Thread, shop: Shop) -> Iterator[StandIn]:
+    serves = serving(thread, shop.things)
+    yield from (StandIn(f"{name_of(one)} is {one.state}") for one in serves.away if isinstance(one, Die))
+    for tool in shop.at_hand(Tool):
+        if tool.form == "threading" and tool.angle == thread.form.angle_deg:
+            yield StandIn(f"cut it single point: {name_of(tool)}")
+            break
+    yield from map(StandIn, serves.unlike)
+
+
+def die_needs(plan: Plan, number: int, thread: Thread, shop: Shop) -> Iterator[Need]:
+    """The die of a thread, section `number` of its part from 0, and what holds it."""
+    section = plan.job.part.sections[number]
+    dies = [one for one in shop.at_hand(Die) if one.thread.designation == thread.designation]
+    named = next((one for one in dies if one.id == section.die), None)
+    die = named or pick_die(thread.designation, shop.things, ())
+    if die is None:
+        yield Need(f"die for {thread.designation}", None, "", tuple(_stand_ins(thread, shop)))
+        return
+    choices = tuple(dies) if len(dies) > 1 else ()
+    yield Need(f"die for {thread.designation}", die, state_of(die), (), f"part.sections.{number}.die", choices)
+    yield from _holder(plan, die, section.length.mm, shop)
+
+
+def _holder(plan: Plan, die: Die, long_mm: float, shop: Shop) -> Iterator[Need]:
+    if not shop.keeps(DieHolder, DieStock):
+        return
+    wanted = DieStock if plan.job.method.holder in STOCK_HOLDERS else DieHolder
+    tried = holdings((die,), shop.things, long_mm)
+    fitting = [one for one in tried if one.fit.fits]
+    own = [one for one in fitting if isinstance(one.thing, wanted)]
+    what = f"holder for the {die.thread.designation} die"
+    if own:
+        yield Need(what, own[0].thing, own[0].fit.why)
+        return
+    why = next((f"{name_of(one.thing)}: {one.fit.why}" for one in tried if isinstance(one.thing, wanted)), "")
+    other: Holder = "sliding-by-hand" if wanted is DieStock else "stock-by-tailstock"
+    words = DIE_HOLDINGS[other].name
+    found = tuple(StandIn(f"{name_of(one.thing)}: {words}", "method.holder", other) for one in fitting[:1])
+    yield Need(what, None, why, found)

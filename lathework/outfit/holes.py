@@ -1,0 +1,40 @@
+"""The drill and the tap of a hole."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from lathework.outfit.need import ALIKE_MM, Need, Shop, StandIn, state_of
+from lathework.outfit.serving import serving
+from lathework.part.bores import BoreWork
+from lathework.part.model import TAPS
+from lathework.planning.notice import told
+from lathework.shop.fits import reaches
+from lathework.shop.kit import name_of
+from lathework.shop.things import ShopDrill, Tap
+from lathework.units import LengthUnit
+
+
+def bore_needs(found: BoreWork, unit: LengthUnit, shop: Shop) -> Iterator[Need]:
+    """What makes a hole: its drill, its tap."""
+    thread, depth = found.bore.thread, found.bore.depth
+    if shop.keeps(ShopDrill) and (found.picked is not None or thread is None):
+        own = [one for one in shop.at_hand(ShopDrill) if abs(one.size.mm - found.drill_mm) < ALIKE_MM]
+        near = min(shop.at_hand(ShopDrill), key=lambda one: abs(one.size.mm - found.drill_mm), default=None)
+        instead = (StandIn(f"nearest: {name_of(near)}"),) if near and not own else ()
+        size = found.picked.name if found.picked else told(found.drill_mm, unit, fine=True)
+        yield Need(f"drill, {size}", own[0] if own else None, "", instead)
+    if thread is None or found.bore.cut not in TAPS:
+        return
+    forming = found.bore.cut == "form-tap"
+    taps = [one for one in shop.at_hand(Tap) if one.thread.designation == thread.designation]
+    taps = [one for one in taps if (one.form == "forming") == forming]
+    deep = [one for one in taps if depth is None or reaches(one, depth.mm).fits]
+    what = f"{'form tap' if forming else 'tap'} for {thread.designation}"
+    if deep:
+        yield Need(what, min(deep, key=lambda one: one.state == "worn"), state_of(deep[0]))
+        return
+    serves = serving(thread, shop.things)
+    away = [StandIn(f"{name_of(one)} is {one.state}") for one in serves.away if isinstance(one, Tap)]
+    short = reaches(taps[0], depth.mm).why if taps and depth else ""
+    yield Need(what, None, short, (*away, *map(StandIn, serves.unlike)))

@@ -1,0 +1,57 @@
+"""Something a plan works with, and the shop it is looked for in."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import TypeVar
+
+from lathework.shop.kinds import Owned
+from lathework.shop.things import Die, Thing
+
+Made = TypeVar("Made", bound=Thing)
+ALIKE_MM = 0.01
+"""Sizes closer than this are one (millimetres)."""
+
+
+@dataclass(frozen=True, slots=True)
+class StandIn:
+    """What may stand in for something missing; taken by giving `field` of the document `value`, where it has one."""
+
+    words: str
+    field: str = ""
+    value: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Need:
+    """Something a plan works with: `what` it is, the `thing` that serves, None where it is missing; `note` says what to
+    mind of it, or why nothing serves; `instead` what may stand in. `choices` are those that `field` of the document may
+    name, where there are several.
+    """
+
+    what: str
+    thing: Owned | None
+    note: str = ""
+    instead: tuple[StandIn, ...] = ()
+    field: str = ""
+    choices: tuple[Die, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class Shop:
+    """The things of a shop for a plan that names its lathe: the other lathes are not spoken of."""
+
+    things: tuple[Owned, ...]
+
+    def keeps(self, *made: type) -> bool:
+        """Whether the shop has any of these at all: what it never told of is not missed."""
+        return any(isinstance(one, made) for one in self.things)
+
+    def at_hand(self, made: type[Made]) -> list[Made]:
+        """Those of a kind that can be worked with."""
+        return [one for one in self.things if isinstance(one, made) and one.at_hand]
+
+
+def state_of(thing: Owned) -> str:
+    """How a thing is, where that must be minded."""
+    return "" if thing.state == "ready" else thing.state

@@ -1,0 +1,106 @@
+"""Blades, bars, collets, gauges, the lathe: what a plan takes from the racks and drawers of a shop."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+
+from lathework.job.furnish import nearest_blade, typed_of
+from lathework.outfit.need import ALIKE_MM, Need, Shop, StandIn, state_of
+from lathework.planning.notice import told
+from lathework.planning.plan import Plan
+from lathework.planning.work import in_mm
+from lathework.shop.equipment import Bar, Centre, Collet, OwnLathe, ThreadGauge
+from lathework.shop.fits import grips, long_enough, parts
+from lathework.shop.kit import name_of
+from lathework.shop.things import Blade
+
+
+def blade_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
+    """The blades of a plan; one that is too wide costs metal, or hides a groove."""
+    if not shop.keeps(Blade):
+        return
+    setup, steps = plan.job.setup, {one.kind for one in plan.operations}
+    uses = (("grooving", setup.groove_blade, {"groove", "neck"}), ("parting", setup.parting_blade, {"part-off"}))
+    for use, width, kinds in uses:
+        if not kinds & steps:
+            continue
+        across = plan.job.part.stock.corners_mm if use == "parting" else 0.0
+        fitting = [one for one in shop.at_hand(Blade) if one.use in (use, "either")]
+        fitting = [one for one in fitting if use == "grooving" or parts(one, across).fits]
+        own = next((one for one in fitting if abs(one.width.mm - width.mm) < ALIKE_MM), None)
+        what = f"{use} blade, {told(width.mm, plan.job.unit)}"
+        yield Need(what, own, "", () if own else _other_blade(width.mm, fitting, use))
+
+
+def _other_blade(width_mm: float, fitting: Sequence[Blade], use: str) -> tuple[StandIn, ...]:
+    near = nearest_blade(width_mm, fitting, use=use)
+    if near is None:
+        return ()
+    more = near.width.mm - width_mm
+    if use == "parting":
+        costs = f"{abs(more):.1f} mm {'more' if more > 0 else 'less'} of the bar for each piece"
+    else:
+        costs = "wider than the groove" if more > 0 else "more plunges"
+    field = "setup.parting_blade" if use == "parting" else "setup.groove_blade"
+    return (StandIn(f"{name_of(near)}: {costs}", field, typed_of(near.width)),)
+
+
+def bar_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
+    """The bar out of the rack, and what is left of it."""
+    stock, metal = plan.job.part.stock, plan.job.material
+    batch = next((one for one in plan.batch if one.name == "bar for the batch"), None)
+    if batch is None or not shop.keeps(Bar):
+        return
+    alike = [one for one in shop.at_hand(Bar) if one.form == stock.form and one.metal in ("", metal.code)]
+    own = [one for one in alike if abs(one.across.mm - stock.across.mm) < ALIKE_MM]
+    wanted, unit = in_mm(batch), plan.job.unit
+    long = sorted((one for one in own if long_enough(one, wanted).fits), key=lambda one: one.long.mm if one.long else 0)
+    what = f"{told(wanted, unit)} of {stock.across.typed} {stock.form} {metal.name}"
+    if long:
+        bar = long[0]
+        left = f"leaves {told(bar.long.mm - wanted, unit)}" if bar.long else "measure its length"
+        yield Need(what, bar, left)
+        return
+    thicker = sorted((one for one in alike if one.across.mm > stock.across.mm), key=lambda one: one.across.mm)
+    thicker = [one for one in thicker if long_enough(one, wanted).fits and stock.form == "round"]
+    why = "; ".join(f"{name_of(one)}: {long_enough(one, wanted).why}" for one in own)
+    yield Need(
+        what,
+        None,
+        why,
+        tuple(
+            StandIn(f"{name_of(one)}: turn it down", "part.stock.across", typed_of(one.across)) for one in thicker[:1]
+        ),
+    )
+
+
+def holding_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
+    """Collets that hold what is finished, and a centre."""
+    for chucking in plan.chuckings:
+        grip = chucking.grip
+        if chucking.second and not grip.flats and not grip.on_thread:
+            found = [one for one in shop.at_hand(Collet) if grips(one, grip.across_mm, grip.length_mm).fits]
+            yield from (Need(f"to hold {grip.words}", one, "truer than jaws, and marks nothing") for one in found[:1])
+    if shop.keeps(Centre) and any(chucking.centred for chucking in plan.chuckings):
+        centres = shop.at_hand(Centre)
+        yield Need("tailstock centre", centres[0] if centres else None)
+
+
+def gauge_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
+    """Gauges of its threads."""
+    names = {section.thread.designation for section in plan.job.part.sections if section.thread}
+    for gauge in shop.at_hand(ThreadGauge):
+        if gauge.thread and gauge.thread.designation in names and gauge.form in ("ring", "nut", "mate"):
+            yield Need(f"to gauge {gauge.thread.designation}", gauge)
+
+
+def lathe_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
+    """The lathe that is named, and whether the bar passes it."""
+    setup, stock = plan.job.setup, plan.job.part.stock
+    own = next((one for one in shop.things if isinstance(one, OwnLathe) and one.id == setup.machine), None)
+    if own is None:
+        return
+    note = ""
+    if own.bore and not stock.one_ended and stock.corners_mm > own.bore.mm:
+        note = f"the bar does not pass its {own.bore.typed} spindle: short lengths, held in the chuck alone"
+    yield Need("lathe", own if own.at_hand else None, note or state_of(own))

@@ -1,0 +1,231 @@
+"""Plans with a shop: what they ask for is there, or is told as missing with what may stand in."""
+
+from __future__ import annotations
+
+import unittest
+from typing import Any
+
+from hypothesis import given
+from hypothesis import strategies as st
+
+from lathework.job.document import read_document
+from lathework.job.furnish import furnish
+from lathework.outfit.need import Need
+from lathework.outfit.needs import lines_of, needs
+from lathework.planning.plan import Plan, make_plan
+from lathework.planning.work import in_mm
+from lathework.shop.equipment import DieHolder, DieStock, OwnLathe
+from lathework.shop.kinds import Owned
+from lathework.shop.kit import name_of, read_thing
+from lathework.shop.things import Blade, Die, ShopDrill
+from lathework.shop.typed import read_lines
+from lathework.tests.samples import document, plan, section, step
+from lathework.tests.test_bores import bore
+
+
+def shop(text: str) -> list[Owned]:
+    """The things that lines name, with ids."""
+    typed = [one for line in read_lines(text) for one in line.things]
+    return [read_thing(one.kind, {"id": f"t{n}", **one.document}) for n, one in enumerate(typed)]
+
+
+def made(things: list[Owned], changes: dict[str, Any] | None = None) -> Plan:
+    """The plan of a fresh job in a shop."""
+    return make_plan(read_document(furnish(document(changes), things, fresh=True)))
+
+
+def found(told: tuple[Need, ...], what: str) -> Need:
+    """The need that begins with some words."""
+    return next(need for need in told if need.what.startswith(what))
+
+
+TAPPED = {
+    "unit": "mm",
+    "part.stock.across": "16",
+    "part.overall_length": "30",
+    "part.sections": [section("bar")],
+    "setup.groove_blade": "3",
+    "setup.parting_blade": "2",
+}
+LATHE = "bench lathe 2MT 20 mm bore radius screwed speeds 60 110 200 400 900"
+SPEEDS = (60, 110, 200, 400, 900)
+
+
+class OnItsLathe(unittest.TestCase):
+    def test_the_only_lathe_is_taken_with_its_facts(self) -> None:
+        job = made(shop(LATHE)).job
+        self.assertEqual((job.setup.dial, job.setup.mount, job.setup.machine), ("radius", "screwed", "t0"))
+        self.assertEqual(job.setup.speeds, SPEEDS)
+
+    def test_of_two_lathes_the_one_that_is_named(self) -> None:
+        things = shop(f"{LATHE}; workshop lathe 3MT cam")
+        self.assertEqual(made(things).job.setup.machine, "")
+        self.assertEqual(made(things, {"setup.machine": "t1"}).job.setup.mount, "locked")
+
+    def test_a_job_of_another_shop_keeps_what_was_said(self) -> None:
+        job = document({"setup.machine": "elsewhere", "setup.speeds": "75, 150"})
+        setup = furnish(job, shop(LATHE))["setup"]
+        self.assertEqual((setup["machine"], setup["speeds"]), ("elsewhere", "75, 150"))
+
+    def test_a_speed_is_one_of_the_lathes_and_no_faster(self) -> None:
+        """1/2 in at 28 m/min: 1000 x 28 / (pi x 12.7) = 702 rev/min; the next slower one is 400."""
+        figure = step(made(shop(LATHE), {"material": "mild-steel"}), "face").figures["speed"]
+        self.assertEqual(figure.value, 400)
+        self.assertEqual(step(plan({"material": "mild-steel"}), "face").figures["speed"].value // 1, 701)
+
+    def test_a_die_too_slow_for_the_lathe_goes_by_hand(self) -> None:
+        """A few m/min at 8 mm is some hundred rev/min: a lathe of 900 and up has nothing so slow."""
+        job = TAPPED | {
+            "part.sections": [section("thread", "20", thread="M8"), section("bar")],
+            "method.holder": "keyed-power",
+            "material": "stainless",
+        }
+        self.assertIn("by hand", step(made(shop("fast lathe speeds 900 1800"), job), "thread").sentence)
+
+    @given(
+        st.lists(st.integers(20, 3000), min_size=1, max_size=12),
+        st.sampled_from(("brass", "mild-steel", "stainless", "aluminium", "plastic")),
+        st.sampled_from(("sliding-by-hand", "floating-power", "keyed-power")),
+    )
+    def test_every_speed_is_there(self, speeds: list[int], metal: str, holder: str) -> None:
+        things = shop(f"a lathe speeds {' '.join(map(str, speeds))}")
+        for job in ({}, TAPPED | {"part.bores": [bore("M6", depth="12")]}):
+            told = made(things, job | {"material": metal, "method.holder": holder})
+            for operation in told.operations:
+                if "speed" in operation.figures:
+                    self.assertIn(operation.figures["speed"].value, speeds, operation.key)
+
+
+class OutOfTheShop(unittest.TestCase):
+    @given(st.sets(st.integers(4, 32), min_size=1), st.sampled_from(("M3", "M5", "M6", "M8", "1/4-20", "1/4 BSW")))
+    def test_every_drill_is_one_of_the_rack(self, quarters: set[int], thread: str) -> None:
+        """Racks with gaps, in quarter millimetres: a hole is drilled with what is there, or bored."""
+        things = shop("\n".join(f"{n / 4:g} drill" for n in quarters))
+        owned = {one.size.mm for one in things if isinstance(one, ShopDrill)}
+        told = made(things, TAPPED | {"part.bores": [bore(thread, depth="12")]})
+        for operation in told.operations:
+            if operation.kind == "drill" and "boring" not in operation.tool:
+                size = next(in_mm(operation.figures[key]) for key in ("drill", "pilot") if key in operation.figures)
+                self.assertTrue(any(abs(size - own) < 0.001 for own in owned), (operation.key, size, owned))
+
+    @given(st.lists(st.sampled_from(("1", "1.5", "2", "2.5", "3", "4")), min_size=1, max_size=4))
+    def test_every_blade_is_one_that_is_owned(self, widths: list[str]) -> None:
+        things = shop("\n".join(f"{width} mm blade" for width in widths))
+        owned = {one.width.mm for one in things if isinstance(one, Blade)}
+        told = made(things)
+        self.assertIn(round(told.job.setup.parting_blade.mm, 3), owned)
+        self.assertIn(round(told.job.setup.groove_blade.mm, 3), owned)
+        self.assertTrue(all(need.thing for need in needs(told, things) if "blade" in need.what))
+
+    def test_the_sound_die_is_taken_before_the_worn_and_the_proven_before_the_untried(self) -> None:
+        things = shop("3/8-16 die worn; 3/8-16 die; 3/8-16 die")
+        self.assertEqual(made(things).job.part.sections[0].die, "t1")
+        proven = read_document(furnish(document(), things, ("t2",)))
+        self.assertEqual(proven.part.sections[0].die, "t2")
+
+    def test_a_die_that_was_named_stays_until_the_thread_is_another(self) -> None:
+        things = shop("3/8-16 die; 3/8-16 die; M10 die")
+        named = document({"part.sections.0.die": "t1"})
+        self.assertEqual(furnish(named, things)["part"]["sections"][0]["die"], "t1")
+        named["part"]["sections"][0]["thread"] = "M10"
+        self.assertEqual(furnish(named, things)["part"]["sections"][0]["die"], "t2")
+        named["part"]["sections"][0]["thread"] = "no thread at all"
+        self.assertEqual(furnish(named, things)["part"]["sections"][0]["die"], "")
+
+    def test_without_a_shop_nothing_is_told_and_nothing_changes(self) -> None:
+        self.assertEqual(needs(plan(), []), ())
+        self.assertEqual(furnish(document(), []), document())
+
+
+class Missing(unittest.TestCase):
+    def test_a_missing_die_is_told_with_what_stands_in_and_what_does_not(self) -> None:
+        things = shop("3/8-16 die lent; 3/8 BSF die; 60 threading tool; 55 threading tool")
+        need = found(needs(made(things), things), "die for 3/8-16")
+        self.assertIsNone(need.thing)
+        words = " / ".join(one.words for one in need.instead)
+        self.assertIn("is lent", words)
+        self.assertIn("single point: 60°", words)
+        self.assertIn("3/8 BSF is no substitute", words)
+
+    def test_a_holder_too_small_sends_to_the_die_stock(self) -> None:
+        things = shop("3/8-16 die 1 x 3/8; 25 mm die holder 2MT; 1 x 3/8 die stock")
+        need = found(needs(made(things), things), "holder for the 3/8-16")
+        self.assertIsNone(need.thing)
+        self.assertIn("a 1 in die does not go into a 25 mm pocket", need.note)
+        (instead,) = need.instead
+        self.assertEqual((instead.field, instead.value), ("method.holder", "stock-by-tailstock"))
+        taken = made(things, {instead.field: instead.value})
+        self.assertIsInstance(found(needs(taken, things), "holder for the 3/8-16").thing, DieStock)
+
+    def test_a_thread_longer_than_its_holder_swallows(self) -> None:
+        things = shop("3/8-16 die 1 in; 1 in die holder 2MT")
+        long = [
+            read_thing("holder", {"id": one.id, "across": "1 in", "swallows": "1 in"})
+            if isinstance(one, DieHolder)
+            else one
+            for one in things
+        ]
+        self.assertIsInstance(found(needs(made(things), things), "holder").thing, DieHolder)
+        self.assertIn("takes in 1 in of thread", found(needs(made(long), long), "holder").note)
+
+    def test_the_bar_is_found_with_what_is_left_of_it(self) -> None:
+        """Six studs of 2 in with a kerf of 3/32 and a facing each, and what stays in the jaws."""
+        whole = next(one for one in plan({"material": "mild-steel"}).batch if one.name == "bar for the batch")
+        things = shop("1/2 mild steel bar 6 in; 1/2 mild steel bar 24 in; 3/4 mild steel bar 30 in")
+        need = found(needs(made(things, {"material": "mild-steel"}), things), f"{whole.value:.3f}")
+        assert need.thing is not None
+        self.assertEqual(name_of(need.thing), "1/2 in round mild steel bar, 24 in")
+        self.assertIn(f"{24 - whole.value:.3f}", need.note)
+        short = [one for one in things if "24 in" not in name_of(one)]
+        (instead,) = found(needs(made(short, {"material": "mild-steel"}), short), f"{whole.value:.3f}").instead
+        self.assertEqual((instead.field, instead.value), ("part.stock.across", "3/4 in"))
+
+    def test_the_bar_that_does_not_pass_the_spindle(self) -> None:
+        things = shop("bench lathe 2MT 12 mm bore")
+        self.assertIn("does not pass its 12 mm spindle", found(needs(made(things), things), "lathe").note)
+
+    def test_paper_says_what_to_lay_out(self) -> None:
+        things = shop("3/8-16 die, top drawer; 3/32 blade; M10 die")
+        missing, there = lines_of(needs(made(things, {"setup.groove_blade": "3/32"}), things) + (Need("a tap", None),))
+        self.assertEqual(missing, "Missing: a tap.")
+        self.assertIn("3/8-16 UNC split die (top drawer)", there)
+
+    @given(
+        st.lists(
+            st.sampled_from(
+                (
+                    "3/8-16 die",
+                    "3/8-16 die 1 in",
+                    "1 in die holder 2MT",
+                    "25 mm die holder 2MT",
+                    "1 in die stock",
+                    "M10 die",
+                    "3/32 blade",
+                    "4 mm blade",
+                    "5/8 mild steel bar 14 in",
+                    LATHE,
+                )
+            ),
+            max_size=8,
+        )
+    )
+    def test_what_serves_is_at_hand_and_what_is_missing_is_not(self, lines: list[str]) -> None:
+        things = shop("\n".join(lines))
+        told = needs(made(things, {"material": "mild-steel"}), things)
+        for need in told:
+            if need.thing is not None:
+                self.assertTrue(need.thing.at_hand)
+                self.assertIn(need.thing, things)
+        if things:
+            own = [one for one in things if isinstance(one, Die) and one.thread.designation == "3/8-16 UNC"]
+            self.assertEqual(found(told, "die for 3/8-16").thing is not None, bool(own))
+
+
+class Whole(unittest.TestCase):
+    def test_a_lathe_that_goes_is_still_the_jobs(self) -> None:
+        """Taken out of the shop, what it was stays in the document: the plan does not change by itself."""
+        things = shop(LATHE)
+        document_now = furnish(document(), things, fresh=True)
+        without = [one for one in things if not isinstance(one, OwnLathe)] + shop("M3 die")
+        again = furnish(document_now, without)
+        self.assertEqual(again["setup"]["speeds"], document_now["setup"]["speeds"])
