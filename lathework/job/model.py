@@ -73,6 +73,11 @@ class Setup:
     bore: Length | None = None
     rack: str = ""
 
+    @property
+    def own_drills(self) -> str:
+        """The drills that count: those named, else those of the shop; "" where nobody said."""
+        return self.drills or self.rack
+
 
 @dataclass(frozen=True, slots=True)
 class Identification:

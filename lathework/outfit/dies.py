@@ -4,12 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from lathework.job.furnish import pick_die
+from lathework.job.furnish import pick_die, typed_of
 from lathework.methods.die import DIE_HOLDINGS, Holder
 from lathework.outfit.need import Need, Shop, StandIn, state_of
-from lathework.outfit.serving import holdings, serving
+from lathework.outfit.serving import Holding, holdings, serving
 from lathework.planning.plan import Plan
-from lathework.shop.equipment import DieHolder, DieStock
+from lathework.shop.equipment import DieHead, DieHolder, DieStock
 from lathework.shop.kit import name_of
 from lathework.shop.things import Die, Tool
 from lathework.threads.thread import Thread
@@ -35,11 +35,19 @@ def die_needs(plan: Plan, number: int, thread: Thread, shop: Shop) -> Iterator[N
     named = next((one for one in dies if one.id == section.die), None)
     die = named or pick_die(thread.designation, shop.things, ())
     if die is None:
-        yield Need(f"die for {thread.designation}", None, "", tuple(_stand_ins(thread, shop)))
+        owns = (("kind", "die"), ("thread", thread.designation))
+        yield Need(f"die for {thread.designation}", None, "", tuple(_stand_ins(thread, shop)), owns=owns)
         return
     choices = tuple(dies) if len(dies) > 1 else ()
     yield Need(f"die for {thread.designation}", die, state_of(die), (), f"part.sections.{number}.die", choices)
     yield from _holder(plan, die, section.length.mm, shop)
+
+
+def _off(holding: Holding, die: Die) -> float:
+    """How far the pocket of a holder is from a die, in millimetres: what to speak of where none fits."""
+    if die.across is None or isinstance(holding.thing, DieHead):
+        return 0.0
+    return abs(holding.thing.across.mm - die.across.mm)
 
 
 def _holder(plan: Plan, die: Die, long_mm: float, shop: Shop) -> Iterator[Need]:
@@ -53,8 +61,11 @@ def _holder(plan: Plan, die: Die, long_mm: float, shop: Shop) -> Iterator[Need]:
     if own:
         yield Need(what, own[0].thing, own[0].fit.why)
         return
-    why = next((f"{name_of(one.thing)}: {one.fit.why}" for one in tried if isinstance(one.thing, wanted)), "")
+    nearest = min((one for one in tried if isinstance(one.thing, wanted)), key=lambda one: _off(one, die), default=None)
+    why = f"{name_of(nearest.thing)}: {nearest.fit.why}" if nearest else ""
     other: Holder = "sliding-by-hand" if wanted is DieStock else "stock-by-tailstock"
     words = DIE_HOLDINGS[other].name
     found = tuple(StandIn(f"{name_of(one.thing)}: {words}", "method.holder", other) for one in fitting[:1])
-    yield Need(what, None, why, found)
+    kind = "die-stock" if wanted is DieStock else "holder"
+    owns = (("kind", kind), ("across", typed_of(die.across))) if die.across else ()
+    yield Need(what, None, why, found, owns=owns)

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from lathework.outfit.need import ALIKE_MM, Need, Shop, StandIn, state_of
+from lathework.outfit.need import ALIKE_MM, Need, Said, Shop, StandIn, state_of
 from lathework.outfit.serving import serving
 from lathework.part.bores import BoreWork
 from lathework.part.model import TAPS
@@ -23,7 +23,8 @@ def bore_needs(found: BoreWork, unit: LengthUnit, shop: Shop) -> Iterator[Need]:
         near = min(shop.at_hand(ShopDrill), key=lambda one: abs(one.size.mm - found.drill_mm), default=None)
         instead = (StandIn(f"nearest: {name_of(near)}"),) if near and not own else ()
         size = found.picked.name if found.picked else told(found.drill_mm, unit, fine=True)
-        yield Need(f"drill, {size}", own[0] if own else None, "", instead)
+        owns: Said = (("kind", "drill"), ("size", size))
+        yield Need(f"drill, {size}", own[0] if own else None, "", instead, owns=() if own else owns)
     if thread is None or found.bore.cut not in TAPS:
         return
     forming = found.bore.cut == "form-tap"
@@ -37,4 +38,5 @@ def bore_needs(found: BoreWork, unit: LengthUnit, shop: Shop) -> Iterator[Need]:
     serves = serving(thread, shop.things)
     away = [StandIn(f"{name_of(one)} is {one.state}") for one in serves.away if isinstance(one, Tap)]
     short = reaches(taps[0], depth.mm).why if taps and depth else ""
-    yield Need(what, None, short, (*away, *map(StandIn, serves.unlike)))
+    owns = (("kind", "tap"), ("thread", thread.designation), ("form", "forming" if forming else "set"))
+    yield Need(what, None, short, (*away, *map(StandIn, serves.unlike)), owns=owns)

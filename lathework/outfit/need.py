@@ -9,6 +9,8 @@ from lathework.shop.kinds import Owned
 from lathework.shop.things import Die, Thing
 
 Made = TypeVar("Made", bound=Thing)
+Said = tuple[tuple[str, str], ...]
+"""What is said of a thing, by field, its kind among them."""
 ALIKE_MM = 0.01
 """Sizes closer than this are one (millimetres)."""
 
@@ -26,7 +28,7 @@ class StandIn:
 class Need:
     """Something a plan works with: `what` it is, the `thing` that serves, None where it is missing; `note` says what to
     mind of it, or why nothing serves; `instead` what may stand in. `choices` are those that `field` of the document may
-    name, where there are several.
+    name, where there are several; `owns` is what to put in the shop where one has it after all: its kind, its fields.
     """
 
     what: str
@@ -35,6 +37,7 @@ class Need:
     instead: tuple[StandIn, ...] = ()
     field: str = ""
     choices: tuple[Die, ...] = ()
+    owns: Said = ()
 
 
 @dataclass(frozen=True, slots=True)

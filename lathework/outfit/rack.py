@@ -29,7 +29,11 @@ def blade_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
         fitting = [one for one in fitting if use == "grooving" or parts(one, across).fits]
         own = next((one for one in fitting if abs(one.width.mm - width.mm) < ALIKE_MM), None)
         what = f"{use} blade, {told(width.mm, plan.job.unit)}"
-        yield Need(what, own, "", () if own else _other_blade(width.mm, fitting, use))
+        if own:
+            yield Need(what, own)
+            continue
+        owns = (("kind", "blade"), ("width", typed_of(width)), ("use", use))
+        yield Need(what, None, "", _other_blade(width.mm, fitting, use), owns=owns)
 
 
 def _other_blade(width_mm: float, fitting: Sequence[Blade], use: str) -> tuple[StandIn, ...]:
@@ -64,14 +68,9 @@ def bar_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
     thicker = sorted((one for one in alike if one.across.mm > stock.across.mm), key=lambda one: one.across.mm)
     thicker = [one for one in thicker if long_enough(one, wanted).fits and stock.form == "round"]
     why = "; ".join(f"{name_of(one)}: {long_enough(one, wanted).why}" for one in own)
-    yield Need(
-        what,
-        None,
-        why,
-        tuple(
-            StandIn(f"{name_of(one)}: turn it down", "part.stock.across", typed_of(one.across)) for one in thicker[:1]
-        ),
-    )
+    instead = [StandIn(f"{name_of(one)}: turn it down", "part.stock.across", typed_of(one.across)) for one in thicker]
+    owns = (("kind", "bar"), ("form", stock.form), ("across", typed_of(stock.across)), ("metal", metal.code))
+    yield Need(what, None, why, tuple(instead[:1]), owns=owns)
 
 
 def holding_needs(plan: Plan, shop: Shop) -> Iterator[Need]:

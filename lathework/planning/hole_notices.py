@@ -70,7 +70,7 @@ def _drills(work: Work, ways: tuple[Chucking, ...], bore: Bore, bore_work: BoreW
         text = f"{name} seals a pipe: for gas, steam or pressure local codes and a licensed trade decide."
         yield Notice("pipe-thread", f"{field}.thread", text)
     elif bore_work.bored and not bore_work.chased:
-        whose = "you own" if work.job.setup.drills else "of the racks"
+        whose = "you own" if work.job.setup.own_drills else "of the racks"
         text = f"No drill {whose} comes near what {name} wants: bore the hole, or add the drill you have to the list."
         yield Notice("no-drill", "setup.drills", text)
     else:

@@ -192,7 +192,7 @@ def _thread_work(
 
 def racks_of(job: Job) -> Racks:
     """What a job chooses its drills from."""
-    return Racks(job.setup.drills or job.setup.rack, job.unit, job.material, job.method.percent)
+    return Racks(job.setup.own_drills, job.unit, job.material, job.method.percent)
 
 
 def work_out(job: Job) -> Work:

@@ -61,3 +61,8 @@ CLASSES: dict[Kind, type[Owned]] = {
 def kind_of(thing: Owned) -> Kind:
     """What kind a thing is."""
     return next(kind for kind, made in CLASSES.items() if isinstance(thing, made))
+
+
+def kind_named(name: str) -> Kind:
+    """The kind of that name. Raises StopIteration for none: what a reader let through has one."""
+    return next(kind for kind in CLASSES if kind == name)

@@ -11,6 +11,7 @@ from lathework.errors import InputError
 from lathework.lengths import read_length
 from lathework.shop.kit_choices import Kind
 from lathework.shop.metals import materials
+from lathework.shop.racks import RACKS
 from lathework.tables.drills import all_drills
 from lathework.threads.designation import read_called
 from lathework.threads.library import library
@@ -68,6 +69,8 @@ def _threads(text: str) -> tuple[str, ...]:
 
 def _drills(text: str) -> tuple[str, ...]:
     """The drills a text names: one, a run in equal steps, or number or letter drills. Raises InputError."""
+    if text.lower() in RACKS:
+        return tuple(drill.name for drill in all_drills() if drill.rack == text.lower())
     if steps := _STEPS.match(text):
         low, high, step = (_number(steps[name]) for name in ("low", "high", "step"))
         if step <= 0 or high < low or (high - low) / step >= MOST_THINGS:

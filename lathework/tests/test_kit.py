@@ -108,6 +108,8 @@ class AsPeopleSayIt(unittest.TestCase):
             ("1/16-1/2 x 1/64 drills", 29),
             ("#1-#60 drills", 60),
             ("A-Z drills", 26),
+            ("letter drills", 26),
+            ("number drills", 80),
             ("4-13 x 1 collets", 10),
         ):
             with self.subTest(typed):

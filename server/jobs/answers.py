@@ -100,7 +100,8 @@ class StandInShown:
 @answer
 class NeedShown:
     """Something a plan works with: what serves, with its id and where it lies, "" for what is missing; what to mind;
-    what may stand in. `choices` are those that `field` of the document may name.
+    what may stand in. `choices` are those that `field` of the document may name. `owns` is what to put
+    in the shop, its kind and its fields, where one has it after all.
     """
 
     what: str
@@ -111,6 +112,7 @@ class NeedShown:
     instead: tuple[StandInShown, ...]
     field: str
     choices: tuple[ChoiceShown, ...]
+    owns: dict[str, str]
 
 
 def needs_shown(told: Sequence[Need]) -> tuple[NeedShown, ...]:
@@ -124,6 +126,7 @@ def needs_shown(told: Sequence[Need]) -> tuple[NeedShown, ...]:
             note=need.note,
             instead=tuple(StandInShown(one.words, one.field, one.value) for one in need.instead),
             field=need.field,
+            owns=dict(need.owns),
             choices=tuple(ChoiceShown(one.id, name_of(one), one.place) for one in need.choices),
         )
         for need in told

@@ -26,10 +26,16 @@ def _new_id(kind: str) -> str:
 
 @transaction.atomic
 def add(wanted: Sequence[tuple[str, Document]]) -> list[Thing]:
-    """Put things in the shop, all or none; each gets an id of its own. Raises InvalidDocument, by row and field."""
+    """Put things in the shop, all or none; one whose id is free keeps it, the others get one of their own.
+
+    Raises InvalidDocument, by row and field.
+    """
     now, rows, errors = timezone.now(), [], []
+    taken = set(Thing.objects.values_list("pk", flat=True))
     for at, (kind, document) in enumerate(wanted):
-        ident = _new_id(kind)
+        own = str(document.get("id") or "")
+        ident = own if own and own not in taken else _new_id(kind)
+        taken.add(ident)
         named = {**document, "id": ident}
         try:
             read_thing(kind, named)

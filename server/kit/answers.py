@@ -8,16 +8,18 @@ from dataclasses import dataclass
 from lathework.answers.values import FieldError, FigureShown, field_error, figure_shown
 from lathework.outfit.serving import Capability, Serving
 from lathework.shop.equipment import Bar, Bush, Collet, DieHolder, DieStock, ThreadGauge
-from lathework.shop.kinds import Owned, kind_of
+from lathework.shop.kinds import Owned, kind_named, kind_of
 from lathework.shop.kit import drawn_mm, name_of
 from lathework.shop.kit_choices import KINDS, Kind, State
 from lathework.shop.kit_declaration import GROUPS
+from lathework.shop.kit_file import FileRow
 from lathework.shop.things import Blade, Die, Reamer, ShopDrill, Tap
 from lathework.shop.typed import Line
 from lathework.shop.words import KIND_WORDS
 from lathework.threads.series import SERIES_NAMES
 from server.kit.kinds import COMMON
 from server.kit.models import Thing
+from server.kit.photographs import revisions
 
 
 @dataclass(frozen=True)
@@ -26,7 +28,7 @@ class ThingShown:
 
     `said` are the fields that are its kind's own, as typed. `drawer` is the place it lies in, or a heading where nobody
     said; `across_mm` and `bore_mm` draw it: its size, a usual one where nobody measured it, and that of its thread, 0
-    for what has none; `short` stands under it.
+    for what has none; `short` stands under it. `photograph` is the revision of its photograph, 0 where it has none.
     """
 
     id: str
@@ -41,6 +43,7 @@ class ThingShown:
     notes: str
     across_mm: float
     bore_mm: float
+    photograph: int
     revision: int
 
 
@@ -68,6 +71,27 @@ class LineShown:
     text: str
     things: tuple[NamedThing, ...]
     error: FieldError | None
+
+
+@dataclass(frozen=True)
+class FileRowShown:
+    """A row of a kit file by its line: the thing it holds, or what is wrong in which column."""
+
+    line: int
+    thing: NamedThing | None
+    errors: tuple[FieldError, ...]
+
+
+def file_rows_shown(rows: tuple[FileRow, ...], names: set[str]) -> tuple[FileRowShown, ...]:
+    """The rows of a kit file; `names` are those of things that are owned."""
+    return tuple(
+        FileRowShown(
+            row.line,
+            None if row.errors else NamedThing(kind_named(row.kind), row.name, dict(row.document), row.name in names),
+            tuple(field_error(error) for error in row.errors),
+        )
+        for row in rows
+    )
 
 
 @dataclass(frozen=True)
@@ -158,7 +182,7 @@ def _drawer(thing: Owned) -> str:
     return KIND_WORDS[kind][1]
 
 
-def thing_shown(row: Thing, thing: Owned) -> ThingShown:
+def thing_shown(row: Thing, thing: Owned, photograph: int = 0) -> ThingShown:
     """A stored thing."""
     across_mm, bore_mm = _drawn(thing)
     kind = kind_of(thing)
@@ -180,13 +204,15 @@ def thing_shown(row: Thing, thing: Owned) -> ThingShown:
         notes=thing.notes,
         across_mm=round(across_mm, 3),
         bore_mm=round(bore_mm, 3),
+        photograph=photograph,
         revision=row.revision,
     )
 
 
 def kit_shown(things: list[tuple[Thing, Owned]]) -> KitShown:
     """Everything owned, drawer by drawer: those with dies first, then taps, then drills; in each by size."""
-    shown = [thing_shown(row, thing) for row, thing in things]
+    pictures = revisions()
+    shown = [thing_shown(row, thing, pictures.get(row.ident, 0)) for row, thing in things]
     first: dict[str, int] = {}
     for one in shown:
         first[one.drawer] = min(KINDS.index(one.kind), first.get(one.drawer, len(KINDS)))

@@ -2,27 +2,33 @@
 
 from __future__ import annotations
 
+from base64 import b64decode
 from typing import Any
 
+import orjson
 from django.http import HttpRequest, HttpResponse
 from ninja import Router, Schema
 from ninja.params.functions import Query
 from pydantic import Field
 
+from lathework.errors import InputError
 from lathework.outfit.serving import capabilities, serving
+from lathework.shop.kinds import kind_of
 from lathework.shop.kit import name_of, read_thing
 from lathework.shop.kit_choices import Kind
+from lathework.shop.kit_file import MOST_ROWS, kit_csv, kit_json, read_kit_file
 from lathework.shop.typed import read_lines
-from lathework.shop.typed_kinds import MOST_THINGS
 from lathework.threads.designation import read_called
-from server.kit import actions
+from server.kit import actions, photographs
 from server.kit.answers import (
     CapabilityShown,
+    FileRowShown,
     KitShown,
     LineShown,
     ServingShown,
     ThingShown,
     capabilities_shown,
+    file_rows_shown,
     kit_shown,
     lines_shown,
     serving_shown,
@@ -30,15 +36,32 @@ from server.kit.answers import (
 )
 from server.kit.kinds import KindShown, kinds_shown
 from server.kit.owned import owned
+from server.paper.labels import labels
+from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
 
 router = Router(tags=["kit"])
+MOST_TEXT = 4_000_000
+MOST_BASE64 = photographs.LARGEST_BYTES * 4 // 3 + 4
+_INDENTED, _PDF = orjson.OPT_INDENT_2, "application/pdf"
 
 
 class TypedKit(Schema):
     """What one owns, as typed: a line each."""
 
     text: str = Field("", max_length=8000)
+
+
+class PhotographIn(Schema):
+    """A photograph as base64."""
+
+    content: str = Field(..., max_length=MOST_BASE64)
+
+
+class KitText(Schema):
+    """A kit file as text."""
+
+    text: str = Field(..., max_length=MOST_TEXT)
 
 
 class ThingIn(Schema):
@@ -51,7 +74,7 @@ class ThingIn(Schema):
 class ThingsIn(Schema):
     """Things to be put in the shop, all or none."""
 
-    things: list[ThingIn] = Field(..., max_length=MOST_THINGS)
+    things: list[ThingIn] = Field(..., max_length=MOST_ROWS)
 
 
 class ThingChange(Schema):
@@ -87,6 +110,35 @@ def add_things(request: HttpRequest, payload: ThingsIn) -> HttpResponse:
     return answer(kit_shown(owned()))
 
 
+@router.post("/read", response={200: list[FileRowShown], **PROBLEMS})
+def read_file(request: HttpRequest, payload: KitText) -> HttpResponse:
+    """What a kit file holds, JSON or CSV: nothing is stored."""
+    names = {name_of(thing) for _, thing in owned()}
+    return answer(file_rows_shown(read_kit_file(payload.text), names))
+
+
+@router.get("/kit.json", response={200: dict[str, Any], **PROBLEMS})
+def kit_as_json(request: HttpRequest) -> HttpResponse:
+    """Everything owned, as a kit file."""
+    content = orjson.dumps(kit_json((kind_of(thing), row.document) for row, thing in owned()), option=_INDENTED)
+    return file_answer(content, "kit.json", "application/json")
+
+
+@router.get("/labels.pdf", response=PROBLEMS, openapi_extra=file_in_schema("application/pdf"))
+def labels_as_pdf(request: HttpRequest, place: str = Query("", max_length=120)) -> HttpResponse:
+    """Labels for the things of a drawer, or for all: a name, a place, and a code that opens the thing's page."""
+    shown = [one for one in kit_shown(owned()).things if place in ("", one.drawer)]
+    address = request.build_absolute_uri("/shop?thing=")
+    return file_answer(labels([(one.name, one.drawer, address + one.id) for one in shown]), "labels.pdf", _PDF)
+
+
+@router.get("/csv/{kind}", response=PROBLEMS, openapi_extra=file_in_schema("text/csv"))
+def kit_as_csv(request: HttpRequest, kind: Kind) -> HttpResponse:
+    """The things of a kind as CSV."""
+    rows = [row.document for row, _ in owned() if row.kind == kind]
+    return file_answer(kit_csv(kind, rows), f"{kind}.csv", "text/csv; charset=utf-8")
+
+
 @router.get("/serves", response={200: ServingShown, **PROBLEMS})
 def read_serving(request: HttpRequest, thread: str = Query(..., max_length=120)) -> HttpResponse:
     """What of the shop serves a thread, as designated."""
@@ -102,7 +154,31 @@ def read_capabilities(request: HttpRequest) -> HttpResponse:
 
 
 def _shown(row: Any) -> HttpResponse:
-    return answer(thing_shown(row, read_thing(row.kind, row.document)))
+    return answer(thing_shown(row, read_thing(row.kind, row.document), photographs.revisions().get(row.ident, 0)))
+
+
+@router.get("/{ident}/photograph", response=PROBLEMS, openapi_extra=file_in_schema("image/jpeg"))
+def read_photograph(request: HttpRequest, ident: str) -> HttpResponse:
+    """What a thing looks like."""
+    response = HttpResponse(photographs.photograph(ident), content_type="image/jpeg")
+    response["Cache-Control"] = "private, max-age=31536000"
+    return response
+
+
+@router.post("/{ident}/photograph", response={200: ThingShown, **PROBLEMS})
+def keep_photograph(request: HttpRequest, ident: str, payload: PhotographIn) -> HttpResponse:
+    """Keep a photograph of a thing, checked and made small."""
+    try:
+        content = b64decode(payload.content, validate=True)
+    except ValueError:
+        raise InputError("unreadable", "photograph", photographs.NO_PICTURE) from None
+    return _shown(photographs.keep(ident, content))
+
+
+@router.delete("/{ident}/photograph", response={200: ThingShown, **PROBLEMS})
+def forget_photograph(request: HttpRequest, ident: str) -> HttpResponse:
+    """Throw the photograph of a thing away."""
+    return _shown(photographs.forget(ident))
 
 
 @router.put("/{ident}", response={200: ThingShown, **PROBLEMS})

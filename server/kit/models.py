@@ -10,6 +10,14 @@ from lathework.shop.kit_choices import KINDS
 LONGEST_ID = 16
 
 
+class Photograph(models.Model):
+    """What a thing looks like: a small JPEG; `revision` counts how often it was taken anew."""
+
+    thing = models.OneToOneField("Thing", on_delete=models.CASCADE, primary_key=True, related_name="photograph")
+    content = models.BinaryField()
+    revision = models.PositiveIntegerField(default=1)
+
+
 class Thing(models.Model):
     """A die, a tap or a drill. One that is retired stays for what speaks of it; `revision` counts its changes."""
 

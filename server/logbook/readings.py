@@ -5,6 +5,7 @@ from __future__ import annotations
 import csv
 import io
 
+from lathework.spreadsheet import guarded
 from lathework.units import convert
 from server.jobs.models import Entry, Job
 from server.jobs.stored import live_entries
@@ -13,12 +14,6 @@ COLUMNS = (
     *("at", "job", "thread", "part", "piece", "step", "title", "kind", "typed", "unit"),
     *("reading_mm", "reading_in", "aim_mm", "least_mm", "most_mm", "dialled_mm", "word", "eighths", "text", "revision"),
 )
-_FORMULA_STARTS = ("=", "+", "-", "@", "\t", "\r", "\n", "＝", "＋", "－", "＠")
-
-
-def _safe(text: str) -> str:
-    """Keeps a spreadsheet from running text as a formula, whoever typed it and whatever blanks stand before it."""
-    return f"'{text}" if text.startswith(_FORMULA_STARTS) or text.lstrip().startswith(_FORMULA_STARTS) else text
 
 
 def _number(value: float | None, places: int = 4) -> str:
@@ -34,7 +29,7 @@ def _cells(job: Job, entry: Entry) -> list[str]:
     lengths = (_number(mm), _number(inches, 5), *(_number(one) for one in limits), _number(entry.dialled_mm))
     eighths = "" if entry.eighths is None else f"{entry.eighths:g}"
     said = (entry.word, eighths, entry.text, str(entry.revision))
-    return [*map(_safe, (*words, *step)), *lengths, _safe(said[0]), *said[1:2], _safe(said[2]), said[3]]
+    return [*map(guarded, (*words, *step)), *lengths, guarded(said[0]), *said[1:2], guarded(said[2]), said[3]]
 
 
 def readings_csv(job: Job) -> str:

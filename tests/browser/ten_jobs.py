@@ -155,7 +155,7 @@ TEN = (
             "Bar across the flats, mm": "17",
             "Overall length, mm": "8",
         },
-        ("8.50", "8.00"),
+        ("11/32", "8.00"),
     ),
     Told(
         "A body of 1 in brass, 1-1/4 long, tapped 3/8-16, 5/8 deep.",

@@ -20,7 +20,7 @@ class EmptyShop(BrowserCase):
         form = page.get_by_role("form", name="Put things in the shop")
         lines = form.get_by_role("textbox")
         lines.fill("M5-M8 dies\n1-8 x 0.5 drills, stand\n1/2 BSW die 1 x 3/8 worn, British box\nhammer")
-        expect(form.get_by_role("alert")).to_contain_text("Is it a die, a tap or a drill")
+        expect(form.get_by_role("alert")).to_contain_text("What is it: a die, a tap, a drill")
         form.get_by_role("checkbox", name="M5 split die").uncheck()
         form.get_by_role("button", name="Put 18 in the shop").click()
         expect(lines).to_have_value("hammer")
@@ -33,6 +33,39 @@ class EmptyShop(BrowserCase):
         expect(serves).to_contain_text("M6 split die")
         expect(serves).to_contain_text("drill 5 mm")
         expect(serves).to_contain_text("no tap")
+
+
+class FromFiles(BrowserCase):
+    empty: ClassVar[bool] = True
+
+    def test_a_table_with_two_bad_lines(self) -> None:
+        """The good row goes in when one says so; the bad ones are told by line and column, and stay in sight."""
+        page = self.page
+        page.goto("/shop")
+        table = "kind,thread,across,thick\ndie,M5,20 mm,7 mm\ndie,M6,9 mm,20 mm\ndie,M77,,\n"
+        page.get_by_label("Kit file").set_input_files(
+            {"name": "dies.csv", "mimeType": "text/csv", "buffer": table.encode()}
+        )
+        form = page.get_by_role("form", name="What dies.csv holds")
+        expect(form).to_contain_text("line 3, thick: No die is thicker than it is wide")
+        expect(form).to_contain_text("line 4, thread")
+        expect(page.get_by_text("Nothing is in the shop yet")).to_be_visible()
+        form.get_by_role("button", name="Put 1 in the shop").click()
+        expect(page.get_by_role("button", name="M5 split die, 20 mm × 7 mm")).to_be_visible()
+        expect(form).to_contain_text("line 4, thread")
+
+    def test_what_the_browser_remembers_moves_over_once(self) -> None:
+        page = self.page
+        page.goto("/shop")
+        page.evaluate("localStorage.setItem('conch.drills', JSON.stringify('letter, 8.5 mm'))")
+        page.reload()
+        expect(page.get_by_role("note")).to_contain_text("letter drills, 8.5 mm drills")
+        page.get_by_role("button", name="Put them in the shop").click()
+        page.get_by_role("button", name="Put 27 in the shop").click()
+        expect(page.get_by_role("button", name="8.5 mm drill", exact=True)).to_be_visible()
+        page.reload()
+        expect(page.get_by_role("button", name="8.5 mm drill", exact=True)).to_be_visible()
+        expect(page.get_by_role("note")).to_have_count(0)
 
 
 class Shop(BrowserCase):
@@ -58,3 +91,24 @@ class Shop(BrowserCase):
         expect(page.get_by_role("button", name="M8 split die, 25 mm, lent")).to_have_count(0)
         page.get_by_role("button", name="Undo").click()
         expect(page.get_by_role("button", name="M8 split die, 25 mm, lent")).to_be_visible()
+
+    def test_a_job_finds_its_holder_missing_and_takes_the_stand_in(self) -> None:
+        """A 1 in die, its holder lent, the others too small: the die stock takes it."""
+        page = self.page
+        page.goto("/shop")
+        page.get_by_role("button", name="tailstock die holder, 1 in, 3MT", exact=True).click()
+        self.choose("State", "lent")
+        expect(page.get_by_role("button", name="tailstock die holder, 1 in, 3MT, lent")).to_be_visible()
+        typed = {"What is it": "Studs", "Thread": "3/8-16", "How many": "2", "Bar diameter, in": "5/8"}
+        self.start_job("thread at one end", {**typed, "Thread length, in": "1", "Overall length, in": "2"})
+        tools = page.get_by_role("region", name="Tools", exact=True)
+        expect(tools).to_contain_text("missing: holder for the 3/8-16 UNC die")
+        tools.get_by_role("button", name="Tools", exact=True).click()
+        expect(tools).to_contain_text("a 1 in die does not go into a 25 mm pocket")
+        page.get_by_role("button", name="To the bench").click()
+        expect(page.get_by_role("region", name="Missing")).to_contain_text("die stock, 1 in")
+        page.go_back()
+        tools.get_by_role("button", name="Tools", exact=True).click()
+        tools.get_by_role("button", name="Take that").first.click()
+        expect(tools.get_by_role("link", name="die stock, 1 in")).to_be_visible()
+        expect(page.get_by_role("region", name="Method", exact=True)).to_contain_text("die stock against the tailstock")

@@ -65,7 +65,7 @@ def pilot_drill(work: Work, bore_work: BoreWork) -> Drill | None:
     """The pilot of a hole: the drill nearest to half of it; None for a hole that wants none. Source: practice."""
     if bore_work.drill_mm < PILOT_FROM_MM:
         return None
-    rack = owned(work.job.setup.drills or HOME_RACKS[work.job.unit], work.job.unit)
+    rack = owned(work.job.setup.own_drills or HOME_RACKS[work.job.unit], work.job.unit)
     smaller = [drill for drill in rack if drill.diameter_mm < bore_work.drill_mm]
     return min(smaller, key=lambda one: abs(one.diameter_mm - bore_work.drill_mm / 2), default=None)
 

@@ -2,29 +2,11 @@
 
 from __future__ import annotations
 
-from typing import Any
-
-from server.jobs.tests.case import Answer, ApiCase
 from server.kit.models import Thing
+from server.kit.tests.case import KitCase
 
 
-class Kit(ApiCase):
-    def typed(self, text: str) -> list[Any]:
-        answer = self.send("POST", "/api/kit/typed", {"text": text})
-        self.assertEqual(answer.status_code, 200, answer.content)
-        return list(answer.json())
-
-    def add(self, text: str) -> Answer:
-        wanted = [
-            {"kind": thing["kind"], "document": thing["document"]}
-            for line in self.typed(text)
-            for thing in line["things"]
-        ]
-        return self.send("POST", "/api/kit", {"things": wanted})
-
-    def one(self, name: str) -> Any:
-        return next(thing for thing in self.get("/api/kit")["things"] if thing["name"] == name)
-
+class Kit(KitCase):
     def test_typed_kept_and_listed_by_drawer(self) -> None:
         self.assertEqual(self.add("M3-M6 dies carbon; 2 BA taps; 8.5 drill, stand").status_code, 200)
         shown = self.get("/api/kit")["things"]

@@ -1,9 +1,14 @@
 <script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
+
+import { ask, asProblem, client, type Schemas } from '@/shared/api/client'
 
 import OpenLine from '@/features/plan/OpenLine.vue'
 import InlineChoice from '@/shared/controls/InlineChoice.vue'
 import { useNeeds } from '@/shared/jobs/useNeeds'
+
+type Thing = Schemas['ThingShown']
 
 /** What the plan works with, out of the shop: what is missing first, with what may stand in; the rest with its place. */
 const props = defineProps<{ id: number; part: number; revision: number; closed: boolean }>()
@@ -11,6 +16,19 @@ const emit = defineEmits<{ set: [field: string, value: string]; commit: [] }>()
 const needs = useNeeds(() => ({ id: props.id, part: props.part, revision: props.revision }))
 const missing = computed(() => needs.value.filter((one) => !one.id))
 const open = ref(false)
+const trouble = ref('')
+const queries = useQueryClient()
+/** Put in the shop what one has after all; a die is then the job's. */
+async function keep(owns: Record<string, string>) {
+  const { kind, ...document } = owns
+  trouble.value = ''
+  try {
+    await ask(client.POST('/api/kit', { body: { things: [{ kind: kind as Thing['kind'], document }] } }))
+    await queries.invalidateQueries({ queryKey: ['kit'] })
+  } catch (failed) {
+    trouble.value = asProblem(failed).message
+  }
+}
 const sentence = computed(() =>
   missing.value.length
     ? `missing: ${missing.value.map((one) => one.what).join('; ')}`
@@ -43,6 +61,9 @@ const sentence = computed(() =>
             need.thing
           }}</router-link>
           <b v-else>missing</b>
+          <plain-btn v-if="need.owns.kind && !closed" class="small own" @click="keep(need.owns)"
+            >I have one</plain-btn
+          >
           <span v-if="need.place" class="muted small">, {{ need.place }}</span>
           <span v-if="need.note" class="small">: {{ need.note }}</span>
           <span v-for="one in need.instead" :key="one.words" class="small instead"
@@ -56,6 +77,7 @@ const sentence = computed(() =>
         </span>
       </li>
     </ul>
+    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
   </OpenLine>
 </template>
 
@@ -74,6 +96,9 @@ li {
 .lacks,
 .missing :deep(.head span) {
   color: var(--caution);
+}
+.own {
+  margin-left: 12px;
 }
 .instead {
   display: block;

@@ -5,12 +5,20 @@ import { VTextarea } from 'vuetify/components/VTextarea'
 
 import { ask, asProblem, client } from '@/shared/api/client'
 import { useLive } from '@/shared/api/useLive'
+import { useBrowserKit } from '@/features/shop/useBrowserKit'
 import type { Named } from '@/features/shop/useKit'
 
 /** What one owns, typed a line each as people say it; what each line names is shown as it is typed, and ticked. */
 const props = defineProps<{ add: (wanted: Named[]) => Promise<unknown> }>()
 const text = ref('')
 const busy = ref(false)
+const browser = useBrowserKit()
+const remembered = browser.lines
+const moving = ref(false)
+function move() {
+  moving.value = true
+  text.value = remembered.value.join('\n')
+}
 const trouble = ref('')
 /** Things that were ticked otherwise than they came, by line and place. */
 const turned = ref<Record<string, boolean>>({})
@@ -30,6 +38,8 @@ async function put() {
   trouble.value = ''
   try {
     await props.add(wanted.value)
+    if (moving.value) browser.done()
+    moving.value = false
     text.value = lines.value
       .filter((line) => line.error)
       .map((line) => line.text)
@@ -68,6 +78,11 @@ async function put() {
     <v-btn v-if="wanted.length" type="submit" color="secondary" :loading="busy">
       Put {{ wanted.length }} in the shop
     </v-btn>
+    <p v-if="remembered.length && !moving" role="note">
+      This browser remembers drills from before there was a shop: {{ remembered.join(', ') }}.
+      <plain-btn @click="move">Put them in the shop</plain-btn>
+      <plain-btn @click="browser.done()">Forget them</plain-btn>
+    </p>
     <p v-if="problem" class="field-error" role="alert">{{ problem.message }}</p>
     <ul v-if="lines.length" class="lines">
       <li v-for="line in lines" :key="line.text">

@@ -5,12 +5,13 @@ import { useRoute } from 'vue-router'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import DrawerBox from '@/features/shop/DrawerBox.vue'
 import ShopAdd from '@/features/shop/ShopAdd.vue'
+import ShopFiles from '@/features/shop/ShopFiles.vue'
 import ThingPage from '@/features/shop/ThingPage.vue'
 import WhatICut from '@/features/shop/WhatICut.vue'
 import { type Thing, useKit } from '@/features/shop/useKit'
 
 /** The shop: drawers with what lies in them, the chosen thing in full beside them. */
-const { data, error, things, drawers, add, change, retire: takeOut } = useKit()
+const { data, error, things, drawers, add, change, again, retire: takeOut } = useKit()
 const route = useRoute()
 /** One that another page speaks of is opened at once. */
 const chosen = ref(String(route.query.thing ?? ''))
@@ -62,6 +63,7 @@ async function back() {
     <div class="halves">
       <div class="left">
         <ShopAdd :add="add" />
+        <ShopFiles :add="add" :things="things" />
         <v-text-field
           v-if="things.length > MANY"
           v-model="wanted"
@@ -90,6 +92,7 @@ async function back() {
           :thing="thing"
           :change="(said) => change(thing!, said)"
           @retire="retire"
+          @changed="again"
         />
         <WhatICut v-else-if="things.length" />
       </div>

@@ -7,6 +7,7 @@ import { ask, asProblem, client, type FieldError } from '@/shared/api/client'
 import InlineChoice from '@/shared/controls/InlineChoice.vue'
 import InlineField from '@/shared/controls/InlineField.vue'
 import DieStory from '@/shared/jobs/DieStory.vue'
+import ThingPhoto from '@/features/shop/ThingPhoto.vue'
 import { type Thing, useKinds } from '@/features/shop/useKit'
 import { useChoices } from '@/shared/api/useChoices'
 
@@ -15,7 +16,7 @@ const props = defineProps<{
   thing: Thing
   change: (said: Record<string, string>) => Promise<unknown>
 }>()
-const emit = defineEmits<{ retire: [] }>()
+const emit = defineEmits<{ retire: []; changed: [] }>()
 const { data: choices } = useChoices()
 const { data: kinds } = useKinds()
 const fields = computed(() => kinds.value?.find((one) => one.kind === props.thing.kind)?.fields ?? [])
@@ -104,6 +105,7 @@ const { data: dies } = useQuery({
       <h3>What dies of this thread did last</h3>
       <DieStory :dies="dies" with-job />
     </template>
+    <ThingPhoto :thing="thing" @changed="emit('changed')" />
     <plain-btn class="out" @click="emit('retire')">Take it out of the shop</plain-btn>
   </article>
 </template>

@@ -44,5 +44,5 @@ export function useKit() {
     await ask(client.POST(way, { params: { path: { ident: id } } }))
     await again()
   }
-  return { data, error, things, drawers, add, change, retire }
+  return { data, error, things, drawers, add, change, again, retire }
 }

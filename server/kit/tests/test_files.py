@@ -1,0 +1,144 @@
+"""The shop as files and pictures: out, in, refused with a reason; what a job takes of it."""
+
+from __future__ import annotations
+
+import io
+from base64 import b64encode
+from typing import Any
+
+from django.test import Client
+from PIL import Image
+from pypdf import PdfReader
+
+from lathework.tests.samples import document
+from server.jobs.tests.case import Answer
+from server.kit.models import Photograph, Thing
+from server.kit.owned import owned
+from server.kit.photographs import SIDE
+from server.kit.tests.case import KitCase
+
+
+def picture(size: tuple[int, int], kind: str = "PNG") -> bytes:
+    out = io.BytesIO()
+    Image.new("RGB", size, "tan").save(out, kind)
+    return out.getvalue()
+
+
+class Files(KitCase):
+    def read(self, text: str) -> Answer:
+        return self.send("POST", "/api/kit/read", {"text": text})
+
+    def taken(self, path: str) -> bytes:
+        answer = Client().get(path)
+        self.assertEqual(answer.status_code, 200)
+        return bytes(answer.content)
+
+    def test_a_shop_moves_to_another_store_with_its_ids(self) -> None:
+        self.add("1/2 BSW die 1 x 3/8 worn, British box; bench lathe 2MT speeds 60 110; 8.5 drill missing")
+        file = self.taken("/api/kit/kit.json").decode()
+        before = {row.ident: thing for row, thing in owned()}
+        Thing.objects.all().delete()
+        things = [row["thing"] for row in self.read(file).json()]
+        wanted = [{"kind": one["kind"], "document": one["document"]} for one in things]
+        self.assertEqual(self.send("POST", "/api/kit", {"things": wanted}).status_code, 200)
+        self.assertEqual({row.ident: thing for row, thing in owned()}, before)
+
+    def test_a_table_with_two_bad_lines_stores_nothing_by_itself(self) -> None:
+        told = self.read("kind,thread,across,thick\ndie,M8,25 mm,9 mm\ndie,M8,9 mm,25 mm\ntap,nonsense,,\n").json()
+        self.assertEqual([row["line"] for row in told], [2, 3, 4])
+        self.assertEqual([row["thing"] is not None for row in told], [True, False, False])
+        self.assertEqual([error["field"] for row in told[1:] for error in row["errors"]][0], "thick")
+        self.assertEqual(Thing.objects.count(), 0)
+
+    def test_a_table_of_each_kind(self) -> None:
+        self.add("M8 die 25 x 9; M8 taps")
+        self.assertIn("25 mm,9 mm", self.taken("/api/kit/csv/die").decode())
+        self.assertEqual(self.taken("/api/kit/csv/lathe").decode().count("\n"), 1)
+        self.assertEqual(Client().get("/api/kit/csv/hammer").status_code, 422)
+
+    def test_labels_carry_names_and_places(self) -> None:
+        self.add("#1-#30 drills, stand; M8 die, metric box")
+        pages = PdfReader(io.BytesIO(self.taken("/api/kit/labels.pdf"))).pages
+        self.assertEqual(len(pages), 2)
+        words = "".join(page.extract_text() for page in pages)
+        self.assertIn("M8 split die", words)
+        self.assertEqual(len(PdfReader(io.BytesIO(self.taken("/api/kit/labels.pdf?place=metric box"))).pages), 1)
+
+    def test_what_is_no_kit_file(self) -> None:
+        answer = self.read("hammer")
+        self.assertEqual((answer.status_code, answer.json()["errors"][0]["field"]), (422, "file"))
+
+    def test_an_id_that_is_taken_gets_another(self) -> None:
+        self.add("M8 die")
+        own = self.one("M8 split die")["id"]
+        self.send("POST", "/api/kit", {"things": [{"kind": "die", "document": {"id": own, "thread": "M6"}}]})
+        self.assertEqual(Thing.objects.count(), 2)
+
+
+class Photographs(KitCase):
+    def setUp(self) -> None:
+        super().setUp()
+        self.add("M8 die")
+        self.path = f"/api/kit/{self.one('M8 split die')['id']}/photograph"
+
+    def keep(self, content: bytes) -> Answer:
+        return self.send("POST", self.path, {"content": b64encode(content).decode()})
+
+    def test_it_is_made_small_and_kept_anew(self) -> None:
+        self.assertEqual(self.keep(picture((2000, 1000))).json()["photograph"], 1)
+        kept = Image.open(io.BytesIO(Client().get(self.path).content))
+        self.assertEqual((kept.format, kept.size), ("JPEG", (SIDE, SIDE // 2)))
+        self.assertEqual(self.keep(picture((10, 10), "WEBP")).json()["photograph"], 2)
+        self.assertEqual(self.one("M8 split die")["photograph"], 2)
+
+    def test_a_camera_says_nothing_of_where_it_stood(self) -> None:
+        out, exif = io.BytesIO(), Image.Exif()
+        exif[0x010F], exif[0x0112] = "a camera", 6
+        Image.new("RGB", (40, 20)).save(out, "JPEG", exif=exif)
+        self.keep(out.getvalue())
+        kept = Image.open(io.BytesIO(bytes(Photograph.objects.get().content)))
+        self.assertEqual((dict(kept.getexif()), kept.size), ({}, (20, 40)))
+
+    def test_what_is_no_picture_is_refused(self) -> None:
+        for content in (b"", b"hammer", picture((4, 4))[:30], b"\x89PNG\r\n\x1a\n" + b"0" * 100):
+            with self.subTest(content[:8]):
+                answer = self.keep(content)
+                self.assertEqual((answer.status_code, answer.json()["errors"][0]["field"]), (422, "photograph"))
+        self.assertEqual(self.send("POST", self.path, {"content": "not base64!"}).status_code, 422)
+        self.assertEqual(Client().get(self.path).status_code, 404)
+        self.assertEqual(Photograph.objects.count(), 0)
+
+    def test_one_too_large_is_refused(self) -> None:
+        self.assertIn(self.keep(b"0" * (5 * 1024 * 1024 + 1)).status_code, (413, 422))
+
+
+class Jobs(KitCase):
+    def start(self, **changes: Any) -> Any:
+        answer = self.send("POST", "/api/jobs", document({key.replace("__", "."): v for key, v in changes.items()}))
+        self.assertEqual(answer.status_code, 201, answer.content)
+        return answer.json()
+
+    def test_a_new_job_takes_lathe_die_and_blades_and_keeps_them(self) -> None:
+        self.add("bench lathe screwed radius speeds 60 110 200; 3/8-16 die; 3/32 blade; 1/16 blade")
+        job = self.start()
+        setup = job["document"]["setup"]
+        self.assertEqual((setup["dial"], setup["mount"], setup["groove_blade"]), ("radius", "screwed", "3/32 in"))
+        self.assertEqual(job["document"]["part"]["sections"][0]["die"], self.one("3/8-16 UNC split die")["id"])
+        lathe = self.one("Bench lathe")
+        self.send("POST", f"/api/kit/{lathe['id']}/retire")
+        self.assertEqual(self.get(f"/api/jobs/{job['id']}")["document"], job["document"])
+
+    def test_what_is_missing_is_told_and_then_found(self) -> None:
+        self.add("M8 die")
+        job = self.start()
+        missing = self.get(f"/api/jobs/{job['id']}/needs")[0]
+        self.assertEqual((missing["what"], missing["id"]), ("die for 3/8-16 UNC", ""))
+        kind = missing["owns"].pop("kind")
+        self.send("POST", "/api/kit", {"things": [{"kind": kind, "document": missing["owns"]}]})
+        self.assertEqual(self.get(f"/api/jobs/{job['id']}/needs")[0]["thing"], "3/8-16 UNC split die")
+
+    def test_a_thing_nobody_can_read_hides_no_other(self) -> None:
+        self.add("M8 die; M6 die")
+        Thing.objects.filter(pk=self.one("M6 split die")["id"]).update(document={"thread": "nonsense"}, revision=2)
+        with self.assertLogs("server.kit.owned", "WARNING"):
+            self.assertEqual(len(self.get("/api/kit")["things"]), 1)

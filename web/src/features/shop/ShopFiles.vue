@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { VCheckbox } from 'vuetify/components/VCheckbox'
+
+import { ask, asProblem, client, type Schemas } from '@/shared/api/client'
+import { type Named, type Thing, useKinds } from '@/features/shop/useKit'
+
+/** The shop as files: read in row by row, what is sound and what is not side by side; taken along as JSON, CSV, labels. */
+const props = defineProps<{ add: (wanted: Named[]) => Promise<unknown>; things: Thing[] }>()
+const MOST_BYTES = 4_000_000
+const { data: kinds } = useKinds()
+const input = ref<HTMLInputElement>()
+const rows = ref<Schemas['FileRowShown'][]>([])
+const turned = ref<Record<number, boolean>>({})
+const name = ref('')
+const trouble = ref('')
+const busy = ref(false)
+const good = computed(() => rows.value.filter((row) => row.thing))
+const bad = computed(() => rows.value.filter((row) => !row.thing))
+const ticked = (row: Schemas['FileRowShown']) => turned.value[row.line] ?? !row.thing?.known
+const wanted = computed(() => good.value.filter(ticked).flatMap((row) => (row.thing ? [row.thing] : [])))
+const owned = computed(() =>
+  (kinds.value ?? []).filter((one) => props.things.some((thing) => thing.kind === one.kind)),
+)
+async function attempt(act: () => Promise<unknown>) {
+  busy.value = true
+  trouble.value = ''
+  try {
+    await act()
+  } catch (failed) {
+    const problem = asProblem(failed)
+    trouble.value = problem.errors[0]?.message ?? problem.message
+  } finally {
+    busy.value = false
+    if (input.value) input.value.value = ''
+  }
+}
+const read = (event: Event) =>
+  attempt(async () => {
+    const file = (event.target as HTMLInputElement).files?.[0]
+    if (!file) return
+    rows.value = []
+    turned.value = {}
+    name.value = file.name
+    if (file.size > MOST_BYTES) trouble.value = `${file.name} is larger than 4 MB: that is no kit file.`
+    else rows.value = await ask(client.POST('/api/kit/read', { body: { text: await file.text() } }))
+  })
+/** Rows that could not be read stay in sight, to be put right in the file. */
+const put = () =>
+  attempt(async () => {
+    await props.add(wanted.value)
+    rows.value = bad.value
+  })
+</script>
+
+<template>
+  <section class="files" aria-label="Files of the shop">
+    <p>
+      <plain-btn @click="input?.click()">Read a kit file or CSV</plain-btn>
+      <input
+        ref="input"
+        class="sr"
+        type="file"
+        tabindex="-1"
+        accept=".json,.csv,application/json,text/csv"
+        aria-label="Kit file"
+        @change="read"
+      />
+      <template v-if="things.length">
+        · Take along: <a href="/api/kit/kit.json">kit file</a>,
+        <a href="/api/kit/labels.pdf">labels to print</a>; CSV of
+        <template v-for="(one, n) in owned" :key="one.kind"
+          ><template v-if="n">, </template><a :href="`/api/kit/csv/${one.kind}`">{{ one.name }}</a></template
+        >
+      </template>
+    </p>
+    <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+    <form v-if="rows.length" :aria-label="`What ${name} holds`" @submit.prevent="put">
+      <ul v-if="bad.length" class="bad">
+        <li v-for="row in bad" :key="row.line" class="field-error">
+          <template v-for="error in row.errors" :key="error.field + error.message"
+            >line {{ row.line }}, {{ error.field }}: {{ error.message }}
+          </template>
+        </li>
+      </ul>
+      <p v-if="bad.length && good.length" class="muted small">
+        {{ bad.length }} of {{ rows.length }} cannot be read as they are. The others go in if you say so.
+      </p>
+      <div class="rows">
+        <v-checkbox
+          v-for="row in good"
+          :key="row.line"
+          :label="row.thing?.known ? `${row.thing.name}: you have one` : row.thing?.name"
+          :model-value="ticked(row)"
+          @update:model-value="turned[row.line] = $event === true"
+        />
+      </div>
+      <v-btn v-if="wanted.length" type="submit" color="secondary" :loading="busy"
+        >Put {{ wanted.length }} in the shop</v-btn
+      >
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.files {
+  font-size: var(--s14);
+}
+.rows {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+}
+form {
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+  padding-top: 8px;
+}
+form > * {
+  width: 100%;
+}
+form > .v-btn {
+  width: auto;
+}
+</style>
