@@ -6,7 +6,7 @@ from collections.abc import Iterator
 
 from lathework.job.furnish import pick_die, typed_of
 from lathework.methods.die import DIE_HOLDINGS, Holder
-from lathework.outfit.need import Need, Shop, StandIn, state_of
+from lathework.outfit.need import Need, Shop, StandIn, no_substitute, state_of
 from lathework.outfit.serving import Holding, holdings, serving
 from lathework.planning.plan import Plan
 from lathework.shop.equipment import DieHead, DieHolder, DieStock
@@ -20,12 +20,12 @@ STOCK_HOLDERS: tuple[Holder, ...] = ("stock-in-vise", "stock-by-tailstock")
 
 def _stand_ins(thread: Thread, shop: Shop) -> Iterator[StandIn]:
     serves = serving(thread, shop.things)
-    yield from (StandIn(f"{name_of(one)} is {one.state}") for one in serves.away if isinstance(one, Die))
+    yield from (no_substitute(f"{name_of(one)} is {one.state}") for one in serves.away if isinstance(one, Die))
     for tool in shop.at_hand(Tool):
         if tool.form == "threading" and tool.angle == thread.form.angle_deg:
             yield StandIn(f"cut it single point: {name_of(tool)}")
             break
-    yield from map(StandIn, serves.unlike)
+    yield from map(no_substitute, serves.unlike)
 
 
 def die_needs(plan: Plan, number: int, thread: Thread, shop: Shop) -> Iterator[Need]:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from lathework.outfit.need import ALIKE_MM, Need, Said, Shop, StandIn, state_of
+from lathework.outfit.need import ALIKE_MM, Need, Said, Shop, StandIn, no_substitute, state_of
 from lathework.outfit.serving import serving
 from lathework.part.bores import BoreWork
 from lathework.part.model import TAPS
@@ -36,7 +36,7 @@ def bore_needs(found: BoreWork, unit: LengthUnit, shop: Shop) -> Iterator[Need]:
         yield Need(what, min(deep, key=lambda one: one.state == "worn"), state_of(deep[0]))
         return
     serves = serving(thread, shop.things)
-    away = [StandIn(f"{name_of(one)} is {one.state}") for one in serves.away if isinstance(one, Tap)]
+    away = [no_substitute(f"{name_of(one)} is {one.state}") for one in serves.away if isinstance(one, Tap)]
     short = reaches(taps[0], depth.mm).why if taps and depth else ""
     owns = (("kind", "tap"), ("thread", thread.designation), ("form", "forming" if forming else "set"))
-    yield Need(what, None, short, (*away, *map(StandIn, serves.unlike)), owns=owns)
+    yield Need(what, None, short, (*away, *map(no_substitute, serves.unlike)), owns=owns)

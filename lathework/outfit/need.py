@@ -17,11 +17,20 @@ ALIKE_MM = 0.01
 
 @dataclass(frozen=True, slots=True)
 class StandIn:
-    """What may stand in for something missing; taken by giving `field` of the document `value`, where it has one."""
+    """What may stand in for something missing; taken by giving `field` of the document `value`, where it has one.
+
+    One that does not serve is told so that nobody tries it.
+    """
 
     words: str
     field: str = ""
     value: str = ""
+    serves: bool = True
+
+
+def no_substitute(words: str) -> StandIn:
+    """Something that does not serve, and why."""
+    return StandIn(words, serves=False)
 
 
 @dataclass(frozen=True, slots=True)

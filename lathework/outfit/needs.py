@@ -46,7 +46,8 @@ def lines_of(told: Sequence[Need]) -> tuple[str, ...]:
 
 
 def _either(need: Need) -> str:
-    return f" ({' or '.join(one.words for one in need.instead)})" if need.instead else ""
+    words = [one.words for one in need.instead if one.serves]
+    return f" ({' or '.join(words)})" if words else ""
 
 
 def _lies(thing: Owned) -> str:

@@ -4,14 +4,13 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
-from functools import cache
 
-from lathework.figures import PRACTICE
 from lathework.holes.drill_choice import DrillChoice, choose, usual_percent
 from lathework.shop.equipment import Chuck, DieHead, DieHolder, DieStock, OwnLathe, ThreadGauge
 from lathework.shop.fits import Fit, in_pocket, in_tailstock, through
 from lathework.shop.kinds import Owned
 from lathework.shop.kit import name_of
+from lathework.shop.racks import single
 from lathework.shop.things import Die, ShopDrill, Tap
 from lathework.tables.drills import Drill
 from lathework.threads.limits import internal_limits
@@ -48,11 +47,6 @@ class Serving:
     away: tuple[Die | Tap, ...]
     missing: tuple[str, ...]
     unlike: tuple[str, ...]
-
-
-@cache
-def _rack(drill: ShopDrill) -> Drill:
-    return Drill("own", drill.size.typed, drill.size.value, drill.size.unit, PRACTICE)
 
 
 def _same(one: Thread, other: Thread) -> bool:
@@ -104,7 +98,7 @@ def _near(thread: Thread, rack: Sequence[Drill]) -> DrillChoice | None:
 
 
 def _racked(things: Iterable[Owned]) -> list[Drill]:
-    rack = [_rack(thing) for thing in things if isinstance(thing, ShopDrill) and thing.at_hand]
+    rack = [single(thing.size) for thing in things if isinstance(thing, ShopDrill) and thing.at_hand]
     return sorted(rack, key=lambda drill: drill.diameter_mm)
 
 

@@ -6,8 +6,8 @@ from functools import lru_cache
 
 from lathework.errors import InputError
 from lathework.figures import PRACTICE
-from lathework.lengths import read_length
-from lathework.tables.drills import Drill, all_drills
+from lathework.lengths import Length, read_length
+from lathework.tables.drills import Drill, all_drills, gauge_drills
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit
 
@@ -34,13 +34,24 @@ def owned(text: str, unit: LengthUnit) -> tuple[Drill, ...]:
             length = read_length(name, unit, "drills")
         except InputError as error:
             raise InputError(error.code, "drills", error.message, RACKS) from None
-        found[name] = Drill("own", name, length.value, length.unit, PRACTICE)
+        found[name] = Drill(_rack_of(name, length), name, length.value, length.unit, PRACTICE)
     return tuple(sorted(found.values(), key=lambda drill: drill.diameter_mm))
+
+
+def _rack_of(name: str, length: Length) -> str:
+    """The rack a single drill belongs in: by its name, a size in millimetres in the metric one."""
+    known = gauge_drills().get(name)
+    return known.rack if known else ("metric" if length.unit == "mm" else "fraction")
+
+
+def single(size: Length) -> Drill:
+    """A drill that somebody owns by itself, in its rack."""
+    return Drill(_rack_of(size.typed, size), size.typed, size.value, size.unit, PRACTICE)
 
 
 def home(thread: Thread, drill: Drill) -> bool:
     """Whether a drill hangs in the rack that goes with a thread: metric for metric, BA and G, else the inch ones.
 
-    A size that somebody owns by itself always does. Source: practice.
+    Source: practice.
     """
-    return drill.rack == "own" or (drill.rack == "metric") == (thread.family in METRIC_RACK)
+    return (drill.rack == "metric") == (thread.family in METRIC_RACK)

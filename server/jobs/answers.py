@@ -90,11 +90,13 @@ class DieRecordShown:
 
 @answer
 class StandInShown:
-    """What may stand in; taken by giving `field` of the document `value`, "" where it is only told."""
+    """What may stand in, or what does not serve; taken by giving `field` of the document `value`, "" where it is told
+    alone."""
 
     words: str
     field: str
     value: str
+    serves: bool
 
 
 @answer
@@ -124,7 +126,7 @@ def needs_shown(told: Sequence[Need]) -> tuple[NeedShown, ...]:
             id=need.thing.id if need.thing else "",
             place=need.thing.place if need.thing else "",
             note=need.note,
-            instead=tuple(StandInShown(one.words, one.field, one.value) for one in need.instead),
+            instead=tuple(StandInShown(one.words, one.field, one.value, one.serves) for one in need.instead),
             field=need.field,
             owns=dict(need.owns),
             choices=tuple(ChoiceShown(one.id, name_of(one), one.place) for one in need.choices),

@@ -32,9 +32,11 @@ def log(
 
 
 @router.get("/log/dies", response={200: list[DieDid], **PROBLEMS})
-def dies(request: HttpRequest, thread: str = Query(..., max_length=120)) -> HttpResponse:
-    """What a die for `thread` (its designation) did last."""
-    return answer(die_did(thread))
+def dies(
+    request: HttpRequest, thread: str = Query("", max_length=120), die: str = Query("", max_length=16)
+) -> HttpResponse:
+    """What a die of the shop did last, by its id; or any die for `thread`, by its designation."""
+    return answer(die_did(thread, die))
 
 
 @router.get("/log/jobs/{job_id}", response={200: JobOutcome, **PROBLEMS})

@@ -50,9 +50,11 @@ def told(rows: Iterable[GaugingRow]) -> tuple[DieDid, ...]:
     )
 
 
-def die_did(thread: str) -> tuple[DieDid, ...]:
-    """The last gauging of the thread of that designation in each of the latest jobs that were not deleted."""
-    rows = GaugingRow.objects.filter(thread=thread, job__deleted_at=None).select_related("job", "entry")
+def die_did(thread: str, die: str = "") -> tuple[DieDid, ...]:
+    """The last gauging by the `die` of that id, or of the thread of that designation, in each of the latest jobs that
+    were not deleted."""
+    own = {"die": die} if die else {"thread": thread}
+    rows = GaugingRow.objects.filter(**own, job__deleted_at=None).select_related("job", "entry")
     of_each: dict[int, GaugingRow] = {}
     for row in rows.order_by("-entry")[:PIECES]:
         of_each.setdefault(row.job_id, row)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ShopServes from '@/shared/jobs/ShopServes.vue'
 import { computed } from 'vue'
 
 import type { Schemas } from '@/shared/api/client'
@@ -65,6 +66,7 @@ const MARKS = { for: '+', against: '−', 'either way': '·' } as const
         </tbody>
       </table>
       <p v-for="note in candidate.notes" :key="note" class="note">◆ {{ note }}</p>
+      <ShopServes :thread="candidate.designation" />
       <p class="ways">
         <v-btn
           :color="first ? 'secondary' : undefined"

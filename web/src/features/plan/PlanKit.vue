@@ -66,8 +66,12 @@ const sentence = computed(() =>
           >
           <span v-if="need.place" class="muted small">, {{ need.place }}</span>
           <span v-if="need.note" class="small">: {{ need.note }}</span>
-          <span v-for="one in need.instead" :key="one.words" class="small instead"
-            >{{ one.words }}
+          <span
+            v-for="one in need.instead"
+            :key="one.words"
+            class="small instead"
+            :class="{ muted: !one.serves }"
+            >{{ one.serves ? '' : '≠ ' }}{{ one.words }}
             <plain-btn
               v-if="one.field && !closed"
               @click="(emit('set', one.field, one.value), emit('commit'))"

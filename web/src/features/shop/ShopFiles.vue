@@ -66,14 +66,14 @@ const put = () =>
         aria-label="Kit file"
         @change="read"
       />
-      <template v-if="things.length">
-        · Take along: <a href="/api/kit/kit.json">kit file</a>,
-        <a href="/api/kit/labels.pdf">labels to print</a>; CSV of
-        <template v-for="(one, n) in owned" :key="one.kind"
-          ><template v-if="n">, </template><a :href="`/api/kit/csv/${one.kind}`">{{ one.name }}</a></template
-        >
-      </template>
     </p>
+    <details v-if="things.length">
+      <summary>Take the shop along</summary>
+      <a href="/api/kit/kit.json">kit file</a>, <a href="/api/kit/labels.pdf">labels to print</a>; as CSV:
+      <template v-for="(one, n) in owned" :key="one.kind"
+        ><template v-if="n">, </template><a :href="`/api/kit/csv/${one.kind}`">{{ one.name }}</a></template
+      >
+    </details>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <form v-if="rows.length" :aria-label="`What ${name} holds`" @submit.prevent="put">
       <ul v-if="bad.length" class="bad">

@@ -38,10 +38,16 @@ async function say(said: Record<string, string> = typed.value) {
     trouble.value = problem.errors.length ? '' : problem.message
   }
 }
+const { data: own } = useQuery({
+  queryKey: computed(() => ['dies', 'own', props.thing.id]),
+  queryFn: () => ask(client.GET('/api/log/dies', { params: { query: { die: props.thing.id } } })),
+  enabled: () => props.thing.kind === 'die',
+})
+/** Where this one has no story yet, that of any die of its thread. */
 const { data: dies } = useQuery({
   queryKey: computed(() => ['dies', props.thing.thread]),
   queryFn: () => ask(client.GET('/api/log/dies', { params: { query: { thread: props.thing.thread } } })),
-  enabled: () => props.thing.kind === 'die',
+  enabled: () => props.thing.kind === 'die' && own.value?.length === 0,
 })
 </script>
 
@@ -101,7 +107,11 @@ const { data: dies } = useQuery({
       </template>
     </dl>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
-    <template v-if="dies?.length">
+    <template v-if="own?.length">
+      <h3>What it did last</h3>
+      <DieStory :dies="own" with-job />
+    </template>
+    <template v-else-if="dies?.length">
       <h3>What dies of this thread did last</h3>
       <DieStory :dies="dies" with-job />
     </template>

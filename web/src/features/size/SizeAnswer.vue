@@ -6,6 +6,7 @@ import type { Figure, Schemas } from '@/shared/api/client'
 import DrillList from '@/shared/figures/DrillList.vue'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import { provideUnit } from '@/shared/figures/useUnits'
+import ShopServes from '@/shared/jobs/ShopServes.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 
 /** A thread at a glance: what to turn, what to drill, what to relieve, what to measure over. */
@@ -68,6 +69,8 @@ async function openPage() {
       <h3>Tapping drill</h3>
       <DrillList :drills="size.tapping_drills" />
     </section>
+
+    <ShopServes :thread="size.designation" />
 
     <section>
       <h3>Relief, lead, wires</h3>

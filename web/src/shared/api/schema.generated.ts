@@ -873,7 +873,7 @@ export interface paths {
         };
         /**
          * Dies
-         * @description What a die for `thread` (its designation) did last.
+         * @description What a die of the shop did last, by its id; or any die for `thread`, by its designation.
          */
         get: operations["server_logbook_api_dies"];
         put?: never;
@@ -3400,11 +3400,14 @@ export interface components {
         };
         /**
          * StandInShown
-         * @description What may stand in; taken by giving `field` of the document `value`, "" where it is only told.
+         * @description What may stand in, or what does not serve; taken by giving `field` of the document `value`, "" where it is told
+         *     alone.
          */
         StandInShown: {
             /** Field */
             field: string;
+            /** Serves */
+            serves: boolean;
             /** Value */
             value: string;
             /** Words */
@@ -7772,8 +7775,9 @@ export interface operations {
     };
     server_logbook_api_dies: {
         parameters: {
-            query: {
-                thread: string;
+            query?: {
+                thread?: string;
+                die?: string;
             };
             header?: never;
             path?: never;

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
+import type { Schemas } from '@/shared/api/client'
 import { useNeeds } from '@/shared/jobs/useNeeds'
 
 /** What a job asks for and the shop has not, before the first cut; nothing where all is there. */
 const props = defineProps<{ id: number; part: number; revision: number }>()
 const needs = useNeeds(() => ({ id: props.id, part: props.part, revision: props.revision }))
+const others = (need: Schemas['NeedShown']) =>
+  need.instead.filter((one) => one.serves).map((one) => one.words)
 const missing = computed(() => needs.value.filter((one) => !one.id))
 </script>
 
@@ -13,10 +16,8 @@ const missing = computed(() => needs.value.filter((one) => !one.id))
   <section v-if="missing.length" aria-label="Missing" class="notice">
     <p v-for="need in missing" :key="need.what">
       ◆ <b>Missing: {{ need.what }}</b
-      ><template v-if="need.note">, {{ need.note }}</template
-      ><template v-if="need.instead.length"
-        >. Or: {{ need.instead.map((one) => one.words).join('; ') }}</template
-      >
+      >{{ need.note && `, ${need.note}` }}.
+      <template v-if="others(need).length">Or: {{ others(need).join('; ') }}.</template>
     </p>
   </section>
 </template>
