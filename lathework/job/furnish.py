@@ -14,6 +14,7 @@ from lathework.job.declaration import LONGEST_RACK
 from lathework.lengths import Length, read_length
 from lathework.shop.equipment import OwnLathe
 from lathework.shop.kinds import Owned
+from lathework.shop.racks import IN_RACKS
 from lathework.shop.things import Blade, Die, ShopDrill
 from lathework.threads.designation import read_called
 from lathework.units import LengthUnit
@@ -26,7 +27,7 @@ _SAID = ("mount", "tools")
 def _rack(things: Sequence[Owned]) -> str:
     """The drills at hand as a list; "" where the shop has none, or more than a list holds."""
     sizes = dict.fromkeys(one.size.typed for one in things if isinstance(one, ShopDrill) and one.at_hand)
-    rack = ", ".join(sizes)
+    rack = ", ".join((IN_RACKS, *sizes)) if sizes else ""
     return rack if len(rack) <= LONGEST_RACK else ""
 
 

@@ -12,6 +12,8 @@ from lathework.threads.thread import Thread
 from lathework.units import LengthUnit
 
 RACKS = ("number", "letter", "fraction", "metric")
+IN_RACKS = "in their racks"
+"""Among the names of a list: each single size belongs to the rack of its kind, as it does in a shop's drill stand."""
 METRIC_RACK = ("metric", "ba", "bsp")
 """Families whose drills hang in the metric rack (practice)."""
 
@@ -22,7 +24,8 @@ def owned(text: str, unit: LengthUnit) -> tuple[Drill, ...]:
     with commas between; empty means every rack. A bare number is in `unit`. Raises InputError on "drills".
     """
     names = [name.strip() for name in text.replace(";", ",").replace("\n", ",").split(",")]
-    named = [name for name in names if name and not name.startswith("# ")]
+    racked = IN_RACKS in names
+    named = [name for name in names if name and name != IN_RACKS and not name.startswith("# ")]
     if not named:
         return all_drills()
     found: dict[str, Drill] = {}
@@ -34,7 +37,8 @@ def owned(text: str, unit: LengthUnit) -> tuple[Drill, ...]:
             length = read_length(name, unit, "drills")
         except InputError as error:
             raise InputError(error.code, "drills", error.message, RACKS) from None
-        found[name] = Drill(_rack_of(name, length), name, length.value, length.unit, PRACTICE)
+        rack = _rack_of(name, length) if racked else "own"
+        found[name] = Drill(rack, name, length.value, length.unit, PRACTICE)
     return tuple(sorted(found.values(), key=lambda drill: drill.diameter_mm))
 
 
@@ -52,6 +56,6 @@ def single(size: Length) -> Drill:
 def home(thread: Thread, drill: Drill) -> bool:
     """Whether a drill hangs in the rack that goes with a thread: metric for metric, BA and G, else the inch ones.
 
-    Source: practice.
+    A size that somebody names by itself always does. Source: practice.
     """
-    return (drill.rack == "metric") == (thread.family in METRIC_RACK)
+    return drill.rack == "own" or (drill.rack == "metric") == (thread.family in METRIC_RACK)

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from lathework.declared import Field, Group
-from lathework.fields import Choice
+from lathework.fields import Choice, Numbers
 from lathework.shop.kit_choices import Kind
 from lathework.shop.kit_declaration import GROUPS
 from lathework.shop.words import KIND_WORDS, choice_words, label_of
@@ -14,11 +14,14 @@ from server.site.choices import ChoiceShown
 
 @dataclass(frozen=True)
 class FieldShown:
-    """A field of a thing: what is stored, what it is called and about; `choices` where it is chosen, not typed."""
+    """A field of a thing: what is stored, what it is called and about; `choices` where it is chosen, not typed;
+    `long` where it may run over several lines.
+    """
 
     field: str
     label: str
     about: str
+    long: bool
     choices: tuple[ChoiceShown, ...]
 
 
@@ -53,4 +56,4 @@ def kinds_shown() -> tuple[KindShown, ...]:
 def _field(kind: Kind, name: str, field: Field) -> FieldShown:
     allowed = field.allowed if isinstance(field, Choice) else ()
     choices = tuple(ChoiceShown(code, *choice_words(name, code)) for code in allowed)
-    return FieldShown(name, label_of(kind, name), field.about, choices)
+    return FieldShown(name, label_of(kind, name), field.about, isinstance(field, Numbers), choices)

@@ -7,6 +7,7 @@ import logging
 from lathework.errors import InvalidDocument
 from lathework.shop.kinds import Owned
 from lathework.shop.kit import read_thing
+from lathework.shop.racks import IN_RACKS
 from lathework.shop.things import ShopDrill
 from server.kit.models import Thing
 
@@ -43,4 +44,5 @@ def things() -> list[Owned]:
 
 def drill_list() -> str:
     """The drills at hand as a list that is typed, "" where the shop has none."""
-    return ", ".join(thing.size.typed for thing in things() if isinstance(thing, ShopDrill) and thing.at_hand)
+    sizes = [thing.size.typed for thing in things() if isinstance(thing, ShopDrill) and thing.at_hand]
+    return ", ".join((IN_RACKS, *sizes)) if sizes else ""

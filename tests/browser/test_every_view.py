@@ -76,9 +76,19 @@ class EveryView(Looked):
             self.page.evaluate("document.querySelectorAll('details').forEach(one => { one.open = true })")
             self.look(address)
 
+    def test_the_shop_with_a_thing_and_a_file_open(self) -> None:
+        self.page.goto("/shop")
+        self.page.get_by_role("button", name="Workshop lathe").click()
+        table = "kind,thread,across,thick\ndie,M14,38 mm,14 mm\ndie,M6,9 mm,20 mm\n"
+        self.page.get_by_label("Kit file").set_input_files(
+            {"name": "dies.csv", "mimeType": "text/csv", "buffer": table.encode()}
+        )
+        expect(self.page.get_by_role("form", name="What dies.csv holds")).to_be_visible()
+        self.look("shop, a lathe and a file")
+
     def test_a_plan_with_everything_open_and_something_wrong(self) -> None:
         self.page.goto("/jobs/2")
-        for name in ("Sections", "Holes", "Method", "Lathe", "Use"):
+        for name in ("Sections", "Holes", "Tools", "Method", "Lathe", "Use"):
             self.open_facts(name)
         self.look("plan, its sentences open")
         self.field("Section 1, length").fill("9")

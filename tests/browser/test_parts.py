@@ -143,15 +143,15 @@ class Parts(BrowserCase):
         )
         page.get_by_role("button", name="Drill for the tap").click()
         drill = page.get_by_role("region", name="Drill for the tap")
-        # No 10.2 in the shop, but 13/32 in (10.319): 10 + 4 x 1.75 of lead + 2 x 1.75 for chips + 0.3 x 10.3 of point
-        expect(drill).to_contain_text("13/32")
-        expect(drill).to_contain_text("23.6")
+        # No 10.2 in the shop, but 10.5: 10 + 4 x 1.75 of lead + 2 x 1.75 for chips + 0.3 x 10.5 of point
+        expect(drill).to_contain_text("10.500")
+        expect(drill).to_contain_text("23.65")
         page.get_by_role("button", name="To the bench").click()
         for words in (
             "Face the end",
             "Spot the end",
-            "Drill 13/64",
-            "Drill 13/32",
+            "Drill #5",
+            "Drill 10.500",
             "Countersink",
             "Start the tap",
             "Blow",

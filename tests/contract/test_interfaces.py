@@ -29,6 +29,7 @@ from lathework.part.model import CUTTERS, EDGES, MOUTHS, SHAPES, Bore, Section, 
 from lathework.part.stock import STOCK_FORMS
 from lathework.planning.plan import make_plans
 from lathework.shop import words as shop_words
+from lathework.shop.kit_file import kit_schema
 from lathework.shop.lathe_facts import DIALS, LATHES, MOUNTS, READOUTS, TOOL_ZEROS
 from lathework.tests.samples import PLUG, SCREW, document
 from server.api import api
@@ -43,6 +44,13 @@ class OpenApi(unittest.TestCase):
         """`docs/formats/README.md` says how to write it again."""
         published = json.loads((FORMATS / "openapi.json").read_text(encoding="utf-8"))
         self.assertEqual(published, json.loads(json.dumps(api.get_openapi_schema())))
+
+
+class KitSchema(unittest.TestCase):
+    def test_the_published_schema_is_fresh(self) -> None:
+        published = json.loads((FORMATS / "kit-1.schema.json").read_text(encoding="utf-8"))
+        self.assertEqual(published, kit_schema())
+        Draft202012Validator.check_schema(published)
 
 
 class JobSchema(unittest.TestCase):

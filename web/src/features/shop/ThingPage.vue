@@ -84,6 +84,7 @@ const { data: dies } = useQuery({
             :label="field.label"
             placeholder="nobody said"
             figure
+            :long="field.long"
             :model-value="value(field.field)"
             :error="errors[field.field]"
             @update:model-value="typed[field.field] = $event"

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { VSelect } from 'vuetify/components/VSelect'
 import { VTextField } from 'vuetify/components/VTextField'
 
+import { useMachines } from '@/shared/jobs/useMachines'
 import type { Schemas } from '@/shared/api/client'
 
 /** Metal, shoulder, die and lathe that are in force: the last job's, or the usual ones; a press opens them. */
@@ -23,19 +24,22 @@ const open = ref(false)
 type List = Exclude<keyof Schemas['Choices'], 'evidence'>
 const named = (list: List, code: string | undefined) =>
   props.choices[list].find((one) => one.code === code)?.name ?? ''
+/** The lathes of the shop, and the one that is named: it tells its own facts. */
+const machines = useMachines()
+const own = computed(() => machines.value.find((one) => one.code !== '' && one.code === props.setup.machine))
 const words = computed(() =>
   [
     { name: 'At the shoulder', value: props.shoulder ? named('finishes', props.method.finish) : '' },
     { name: 'Die', value: props.shoulder ? named('holders', props.method.holder) : '' },
-    { name: 'Lathe', value: named('lathes', props.setup.lathe) },
-    { name: 'Dial', value: named('dials', props.setup.dial) },
+    { name: 'Lathe', value: own.value?.name ?? named('lathes', props.setup.lathe) },
+    { name: 'Dial', value: own.value ? '' : named('dials', props.setup.dial) },
     { name: 'Blades', value: `${props.setup.groove_blade ?? ''} and ${props.setup.parting_blade ?? ''}` },
   ].filter((one) => one.value),
 )
 interface Line {
   field: string
   label: string
-  list?: List
+  list?: List | 'machines'
   of: 'method' | 'setup'
 }
 const LINES = computed<Line[]>(() => [
@@ -45,12 +49,20 @@ const LINES = computed<Line[]>(() => [
         { field: 'holder', label: 'What holds the die', list: 'holders', of: 'method' },
       ] as const)
     : ([{ field: 'tapping', label: 'How the hole is tapped', list: 'tappings', of: 'method' }] as const)),
-  { field: 'lathe', label: 'Lathe', list: 'lathes', of: 'setup' },
-  { field: 'dial', label: 'Cross-slide dial', list: 'dials', of: 'setup' },
-  { field: 'readout', label: 'Along the bed', list: 'readouts', of: 'setup' },
+  ...(machines.value.length > 1
+    ? ([{ field: 'machine', label: 'Lathe of the shop', list: 'machines', of: 'setup' }] as const)
+    : []),
+  ...(own.value
+    ? []
+    : ([
+        { field: 'lathe', label: 'Weight of the lathe', list: 'lathes', of: 'setup' },
+        { field: 'dial', label: 'Cross-slide dial', list: 'dials', of: 'setup' },
+        { field: 'readout', label: 'Along the bed', list: 'readouts', of: 'setup' },
+      ] as const)),
   { field: 'groove_blade', label: 'Groove blade', of: 'setup' },
   { field: 'parting_blade', label: 'Parting blade', of: 'setup' },
 ])
+const listed = (list: List | 'machines') => (list === 'machines' ? machines.value : props.choices[list])
 const value = (line: Line) => (line.of === 'method' ? props.method : props.setup)[line.field] ?? ''
 function set(line: Line, to: unknown) {
   if (line.of === 'method') emit('method', line.field, String(to))
@@ -81,7 +93,7 @@ function set(line: Line, to: unknown) {
         <v-select
           v-if="line.list"
           :label="line.label"
-          :items="choices[line.list]"
+          :items="listed(line.list)"
           item-title="name"
           item-value="code"
           :model-value="value(line)"

@@ -1900,7 +1900,8 @@ export interface components {
         };
         /**
          * FieldShown
-         * @description A field of a thing: what is stored, what it is called and about; `choices` where it is chosen, not typed.
+         * @description A field of a thing: what is stored, what it is called and about; `choices` where it is chosen, not typed;
+         *     `long` where it may run over several lines.
          */
         FieldShown: {
             /** About */
@@ -1911,6 +1912,8 @@ export interface components {
             field: string;
             /** Label */
             label: string;
+            /** Long */
+            long: boolean;
         };
         /**
          * FigureShown
