@@ -150,4 +150,10 @@ h3 {
 .state {
   min-width: 220px;
 }
+@media (max-width: 500px) {
+  .said {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 0;
+  }
+}
 </style>
