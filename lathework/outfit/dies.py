@@ -9,7 +9,8 @@ from lathework.methods.die import DIE_HOLDINGS, Holder
 from lathework.outfit.need import Need, Shop, StandIn, no_substitute, state_of
 from lathework.outfit.serving import Holding, holdings, serving
 from lathework.planning.plan import Plan
-from lathework.shop.equipment import DieHead, DieHolder, DieStock
+from lathework.shop.equipment import Bush, DieHead, DieHolder, DieStock
+from lathework.shop.fits import guides
 from lathework.shop.kit import name_of
 from lathework.shop.things import Die, Tool
 from lathework.threads.thread import Thread
@@ -41,6 +42,9 @@ def die_needs(plan: Plan, number: int, thread: Thread, shop: Shop) -> Iterator[N
     choices = tuple(dies) if len(dies) > 1 else ()
     yield Need(f"die for {thread.designation}", die, state_of(die), (), f"part.sections.{number}.die", choices)
     yield from _holder(plan, die, section.length.mm, shop)
+    blank = plan.work.threads[number].blank_mm
+    bushes = [one for one in shop.at_hand(Bush) if guides(one, blank).fits]
+    yield from (Need(f"to start the {thread.designation} die square", one) for one in bushes[:1])
 
 
 def _off(holding: Holding, die: Die) -> float:

@@ -9,9 +9,9 @@ from lathework.outfit.serving import serving
 from lathework.part.bores import BoreWork
 from lathework.part.model import TAPS
 from lathework.planning.notice import told
-from lathework.shop.fits import reaches
+from lathework.shop.fits import reaches, reams
 from lathework.shop.kit import name_of
-from lathework.shop.things import ShopDrill, Tap
+from lathework.shop.things import Reamer, ShopDrill, Tap
 from lathework.units import LengthUnit
 
 
@@ -25,6 +25,9 @@ def bore_needs(found: BoreWork, unit: LengthUnit, shop: Shop) -> Iterator[Need]:
         size = found.picked.name if found.picked else told(found.drill_mm, unit, fine=True)
         owns: Said = (("kind", "drill"), ("size", size))
         yield Need(f"drill, {size}", own[0] if own else None, "", instead, owns=() if own else owns)
+    if thread is None:
+        fitting = [one for one in shop.at_hand(Reamer) if reams(one, found.drill_mm).fits]
+        yield from (Need("to finish the hole", one, "drill a little under it first") for one in fitting[:1])
     if thread is None or found.bore.cut not in TAPS:
         return
     forming = found.bore.cut == "form-tap"

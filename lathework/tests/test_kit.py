@@ -9,7 +9,8 @@ from hypothesis import strategies as st
 
 from lathework.errors import InvalidDocument
 from lathework.outfit.serving import capabilities, serving
-from lathework.shop.equipment import OwnLathe
+from lathework.shop.equipment import Collet, OwnLathe
+from lathework.shop.fits import grips
 from lathework.shop.kinds import Owned
 from lathework.shop.kit import name_of, read_thing
 from lathework.shop.things import Die, Tap
@@ -100,6 +101,12 @@ class AsPeopleSayIt(unittest.TestCase):
     def test_every_size_of_a_metric_set_is_a_standard_coarse_thread(self) -> None:
         coarse = {thread.major for thread in library() if thread.series == "coarse"}
         self.assertLessEqual(set(METRIC_SET), coarse)
+
+    def test_collets_in_steps_close_over_a_step(self) -> None:
+        """DIN 6499 (from memory): collets from 2 mm up close over 1 mm, so that a set of whole sizes takes anything."""
+        collets = [thing for thing in things("3-10 x 1 collets") if isinstance(thing, Collet)]
+        for tenth in range(20, 101):
+            self.assertTrue(any(grips(collet, tenth / 10).fits for collet in collets), tenth)
 
     def test_a_rack_is_one_line(self) -> None:
         """1 to 13 by half: 25 drills; 1/16 to 1/2 by 64ths: 29; number drills 1 to 60; letters A to Z."""

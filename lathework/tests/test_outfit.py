@@ -168,6 +168,18 @@ class Missing(unittest.TestCase):
         self.assertIsInstance(found(needs(made(things), things), "holder").thing, DieHolder)
         self.assertIn("takes in 1 in of thread", found(needs(made(long), long), "holder").note)
 
+    def test_a_bush_for_the_blank_and_a_reamer_for_the_hole(self) -> None:
+        """3/8-16 is turned to some 9.37 mm: a bush bored 9.4 guides it, one of 9.6 does not. 1/4 in is not 6 mm."""
+        things = shop("3/8-16 die; 9.4 mm guide bush; 9.6 mm guide bush")
+        bush = found(needs(made(things), things), "to start the 3/8-16").thing
+        assert bush is not None
+        self.assertEqual(name_of(bush), "guide bush, 9.4 mm bore")
+        things = shop("3/8-16 die; 1/4 reamer; 6 mm reamer; 6 drill")
+        drilled = {"part.bores": [bore(across="6 mm", depth="1/2")]}
+        reamer = found(needs(made(things, drilled), things), "to finish").thing
+        assert reamer is not None
+        self.assertEqual(name_of(reamer), "6 mm reamer")
+
     def test_the_bar_is_found_with_what_is_left_of_it(self) -> None:
         """Six studs of 2 in with a kerf of 3/32 and a facing each, and what stays in the jaws."""
         whole = next(one for one in plan({"material": "mild-steel"}).batch if one.name == "bar for the batch")

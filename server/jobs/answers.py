@@ -11,8 +11,9 @@ from lathework.answers.plan_shown import PlanShown, plan_shown
 from lathework.answers.values import FigureShown, figure_shown
 from lathework.outfit.need import Need
 from lathework.shop.kit import name_of
+from lathework.shop.things import Die
 from lathework.units import LengthUnit
-from server.jobs.dies import die_records
+from server.jobs.dies import did_last, die_records
 from server.jobs.models import Job, StandingRow
 from server.jobs.schemas import StoredDocument
 from server.jobs.standing import Standing
@@ -103,7 +104,7 @@ class StandInShown:
 class NeedShown:
     """Something a plan works with: what serves, with its id and where it lies, "" for what is missing; what to mind;
     what may stand in. `choices` are those that `field` of the document may name. `owns` is what to put
-    in the shop, its kind and its fields, where one has it after all.
+    in the shop, its kind and its fields, where one has it after all; `did` says what a die did last.
     """
 
     what: str
@@ -115,10 +116,12 @@ class NeedShown:
     field: str
     choices: tuple[ChoiceShown, ...]
     owns: dict[str, str]
+    did: str
 
 
 def needs_shown(told: Sequence[Need]) -> tuple[NeedShown, ...]:
-    """What a plan works with."""
+    """What a plan works with, each die with what it did last."""
+    did = did_last([need.thing.id for need in told if isinstance(need.thing, Die)])
     return tuple(
         NeedShown(
             what=need.what,
@@ -129,6 +132,7 @@ def needs_shown(told: Sequence[Need]) -> tuple[NeedShown, ...]:
             instead=tuple(StandInShown(one.words, one.field, one.value, one.serves) for one in need.instead),
             field=need.field,
             owns=dict(need.owns),
+            did=did.get(need.thing.id, "") if need.thing else "",
             choices=tuple(ChoiceShown(one.id, name_of(one), one.place) for one in need.choices),
         )
         for need in told

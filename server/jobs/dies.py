@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
+from lathework.bench.words import setting_words
 from lathework.dies.memory import REMEMBERED, DieRecord, die_record
 from lathework.gauging.wires import MEANINGS, VERDICTS
 from lathework.job.model import Job as JobSpec
@@ -12,17 +15,22 @@ LATEST = 2000
 PASSED = [verdict for verdict in VERDICTS if MEANINGS[verdict].passes]
 
 
-def _blanks(thread: str, metal: str) -> list[float]:
-    """The latest blanks of a thread in a metal whose last gauging passed, in millimetres, the oldest first."""
-    good = GaugingRow.objects.filter(thread=thread, metal=metal, verdict__in=PASSED, blank_mm__isnull=False)
+def _blanks(thread: str, metal: str, die: str) -> list[float]:
+    """The latest blanks in a metal whose last gauging passed, in millimetres, the oldest first: those of the `die` of
+    that id; of any die for `thread` where it has none yet."""
+    good = GaugingRow.objects.filter(metal=metal, verdict__in=PASSED, blank_mm__isnull=False)
+    own = good.filter(die=die)
+    good = own if die and own.exists() else good.filter(thread=thread)
     known = good.filter(job__deleted_at=None).order_by("-entry_id").values_list("blank_mm", flat=True)
     return [blank for blank in known[:REMEMBERED] if blank is not None][::-1]
 
 
 def die_records(spec: JobSpec) -> list[DieRecord]:
     """The record of each thread of a part, those without one left out."""
-    threads = {thread.designation: thread for thread in spec.part.threads}
-    records = [die_record(thread, _blanks(name, spec.material.name)) for name, thread in threads.items()]
+    cut = {one.thread.designation: (one.thread, one.die) for one in spec.part.sections if one.thread is not None}
+    tapped = {one.designation: (one, "") for one in spec.part.threads}
+    threads = (tapped | cut).items()
+    records = [die_record(thread, _blanks(name, spec.material.name, die)) for name, (thread, die) in threads]
     return [record for record in records if record is not None]
 
 
@@ -33,3 +41,14 @@ def good_dies() -> frozenset[str]:
     for die, verdict in rows.values_list("die", "verdict")[:LATEST]:
         latest.setdefault(die, verdict)
     return frozenset(die for die, verdict in latest.items() if verdict in PASSED)
+
+
+def did_last(dies: Sequence[str]) -> dict[str, str]:
+    """What each die did when it was last gauged, in words, by its id; those that never were are left out."""
+    told: dict[str, str] = {}
+    rows = GaugingRow.objects.filter(die__in=[die for die in dies if die], job__deleted_at=None)
+    for row in rows.select_related("entry").order_by("-entry_id")[:LATEST]:
+        said = MEANINGS[next(verdict for verdict in VERDICTS if verdict == row.verdict)].words
+        words = f"{setting_words(row.eighths)}; {said}; {row.metal}, {row.entry.at:%d %B %Y}"
+        told.setdefault(row.die, words)
+    return told

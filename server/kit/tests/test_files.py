@@ -7,10 +7,12 @@ from base64 import b64encode
 from typing import Any
 
 from django.test import Client
+from django.utils import timezone
 from PIL import Image
 from pypdf import PdfReader
 
 from lathework.tests.samples import document
+from server.jobs.models import Entry, GaugingRow, Job
 from server.jobs.tests.case import Answer
 from server.kit.models import Photograph, Thing
 from server.kit.owned import owned
@@ -127,6 +129,26 @@ class Jobs(KitCase):
         lathe = self.one("Bench lathe")
         self.send("POST", f"/api/kit/{lathe['id']}/retire")
         self.assertEqual(self.get(f"/api/jobs/{job['id']}")["document"], job["document"])
+
+    def test_a_die_is_followed_from_job_to_job(self) -> None:
+        """What it did in the first job is told in the second, of this die alone though two are of its thread."""
+        self.add("3/8-16 die; 3/8-16 die")
+        first = self.start()
+        die = first["document"]["part"]["sections"][0]["die"]
+        job = Job.objects.get(pk=first["id"])
+        at = timezone.now()
+        entry = Entry.objects.create(job=job, kind="verdict", part="p1", piece=1, step="gauge:s1", word="snug", at=at)
+        told = {"part": "p1", "piece": 1, "thread": "3/8-16 UNC", "metal": "mild steel", "die": die}
+        GaugingRow.objects.create(job=job, entry=entry, step="gauge:s1", verdict="snug", eighths=-1, **told)
+        second = self.start()
+        self.assertEqual(second["document"]["part"]["sections"][0]["die"], die)
+        need = next(one for one in self.get(f"/api/jobs/{second['id']}/needs") if one["id"] == die)
+        self.assertIn("die closed 1/8 turn in all", need["did"])
+        self.assertEqual(
+            [one["said"] for one in self.get(f"/api/log/dies?die={die}")], ["snug, turns by hand, no shake"]
+        )
+        other = next(one["id"] for one in self.get("/api/kit")["things"] if one["id"] != die)
+        self.assertEqual(self.get(f"/api/log/dies?die={other}"), [])
 
     def test_what_is_missing_is_told_and_then_found(self) -> None:
         self.add("M8 die")

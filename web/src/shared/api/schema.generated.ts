@@ -2151,6 +2151,8 @@ export interface components {
             /** Closed */
             closed: string;
             cut: components["schemas"]["CutShown"] | null;
+            /** Die */
+            die: string;
             drawing: components["schemas"]["SheetShown"];
             /** Finished */
             finished: boolean;
@@ -2740,11 +2742,13 @@ export interface components {
          * NeedShown
          * @description Something a plan works with: what serves, with its id and where it lies, "" for what is missing; what to mind;
          *     what may stand in. `choices` are those that `field` of the document may name. `owns` is what to put
-         *     in the shop, its kind and its fields, where one has it after all.
+         *     in the shop, its kind and its fields, where one has it after all; `did` says what a die did last.
          */
         NeedShown: {
             /** Choices */
             choices: components["schemas"]["ChoiceShown"][];
+            /** Did */
+            did: string;
             /** Field */
             field: string;
             /** Id */
