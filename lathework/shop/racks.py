@@ -48,6 +48,7 @@ def _rack_of(name: str, length: Length) -> str:
     return known.rack if known else ("metric" if length.unit == "mm" else "fraction")
 
 
+@lru_cache(maxsize=4096)
 def single(size: Length) -> Drill:
     """A drill that somebody owns by itself, in its rack."""
     return Drill(_rack_of(size.typed, size), size.typed, size.value, size.unit, PRACTICE)

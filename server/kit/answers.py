@@ -20,6 +20,7 @@ from lathework.threads.series import SERIES_NAMES
 from server.kit.kinds import COMMON
 from server.kit.models import Thing
 from server.kit.photographs import revisions
+from server.kit.remembered import Remembered
 
 
 @dataclass(frozen=True)
@@ -182,8 +183,17 @@ def _drawer(thing: Owned) -> str:
     return KIND_WORDS[kind][1]
 
 
+_shown: Remembered[ThingShown] = Remembered()
+
+
 def thing_shown(row: Thing, thing: Owned, photograph: int = 0) -> ThingShown:
     """A stored thing."""
+    return _shown.of(
+        (row.ident, row.revision, row.changed_at, photograph), lambda: _thing_shown(row, thing, photograph)
+    )
+
+
+def _thing_shown(row: Thing, thing: Owned, photograph: int) -> ThingShown:
     across_mm, bore_mm = _drawn(thing)
     kind = kind_of(thing)
     told = row.document

@@ -10,25 +10,18 @@ from lathework.shop.kit import read_thing
 from lathework.shop.racks import IN_RACKS
 from lathework.shop.things import ShopDrill
 from server.kit.models import Thing
+from server.kit.remembered import Remembered
 
 log = logging.getLogger(__name__)
-KEPT = 8000
-_read: dict[tuple[str, int], Owned] = {}
-"""Things that were read, by id and revision: each page of the shop asks for all of them."""
+_read: Remembered[Owned] = Remembered()
 
 
 def _thing(row: Thing) -> Owned | None:
-    key = (row.ident, row.revision)
-    if key not in _read:
-        try:
-            thing = read_thing(row.kind, row.document)
-        except InvalidDocument as invalid:
-            log.warning("%s %s of the shop cannot be read: %s", row.kind, row.ident, invalid)
-            return None
-        if len(_read) >= KEPT:
-            _read.clear()
-        _read[key] = thing
-    return _read[key]
+    try:
+        return _read.of((row.ident, row.revision, row.changed_at), lambda: read_thing(row.kind, row.document))
+    except InvalidDocument as invalid:
+        log.warning("%s %s of the shop cannot be read: %s", row.kind, row.ident, invalid)
+        return None
 
 
 def owned() -> list[tuple[Thing, Owned]]:
