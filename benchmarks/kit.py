@@ -13,7 +13,7 @@ LINES = "1/8-1 BSW dies\n0-10 BA taps\nM3-M36 dies\n1-13 x 0.05 drills\n#1-#80 d
 
 
 def kit(root: Path) -> dict[str, float]:
-    """Milliseconds of the shop's page, of all it cuts, of what serves one thread, at 2,000 things; over the constant."""
+    """Milliseconds of the shop's page, of all it cuts, of what serves a thread, at 2,000 things; over the constant."""
     with tempfile.TemporaryDirectory(prefix="conch-kit-") as data:
         server = LiveServer(root, Path(data))
         try:
