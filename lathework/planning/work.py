@@ -9,8 +9,10 @@ from lathework.cautions import HAZARD_CAUTIONS, Caution
 from lathework.cutting.blank import BlankChoice, blank_choices
 from lathework.cutting.groove import Groove, chamfer_diameter, groove
 from lathework.cutting.mate_blank import Mate
+from lathework.cutting.roughing import bears, rough_share
 from lathework.cutting.speeds import geared, spindle_speed
 from lathework.cutting.taper_blank import TaperBlank, taper_blank, taper_choice
+from lathework.cutting.torque import cutting_torque
 from lathework.figures import AS_TYPED, Figure, Given
 from lathework.job.model import Job, Method, Order
 from lathework.methods.die import DIE_HOLDINGS
@@ -216,21 +218,26 @@ def work_out(job: Job) -> Work:
     }
     racks = racks_of(job)
     bores = tuple([bore_work(_from_near(bore, ends), racks) for bore in part.bores])
-    return Work(job, threads, ends, bores, settle(job, ends, guided=_guided(part, method, threads)))
+    return Work(job, threads, ends, bores, settle(job, ends, guided=_guided(job, threads)))
 
 
-def _guided(part: Part, method: Method, threads: dict[int, ThreadWork]) -> bool:
-    """Whether nothing of a part is turned and its die is guided by the tailstock: it is threaded straight off the bar.
+def _guided(job: Job, threads: dict[int, ThreadWork]) -> bool:
+    """Whether no tool touches a part but its die, squared by the tailstock: it is threaded straight off the bar.
 
     Source: practice.
     """
-    as_bought = all(n in threads and _as_bought(part, threads[n]) for n in range(len(part.sections)))
-    return as_bought and not part.bores and not DIE_HOLDINGS[method.holder].off_lathe
+    part = job.part
+    die_alone = all(n in threads and _die_alone(job, threads[n]) for n in range(len(part.sections)))
+    return die_alone and not part.bores and not DIE_HOLDINGS[job.method.holder].off_lathe
 
 
-def _as_bought(part: Part, thread_work: ThreadWork) -> bool:
-    bar = part.stock.corners_mm
-    return thread_work.left_on(bar) or abs(thread_work.blank_mm - bar) < _CUT_MM
+def _die_alone(job: Job, thread_work: ThreadWork) -> bool:
+    """Whether a thread is cut by its die alone on the bar as bought: not turned, not tapered, not roughed out."""
+    bar = job.part.stock.corners_mm
+    torque = cutting_torque(thread_work.thread, job.material.cutting_force).value
+    roughed = any(rough_share(torque, bears(power=power)) for power in (True, False))
+    as_bought = thread_work.left_on(bar) or abs(thread_work.blank_mm - bar) < _CUT_MM
+    return as_bought and thread_work.taper is None and not roughed
 
 
 def _from_near(bore: Bore, ends: Ends) -> Bore:

@@ -36,6 +36,10 @@ WALL = 0.5
 """Millimetres of metal that must be left round a thread when a slot is begun beside it."""
 LEAD, CHIPS = 3.0, 1.0
 """Threads of a tap's lead, and of room for chips, below the last full thread (trade practice)."""
+BLADE = ("part-begin", "part-off")
+CUTTING = ("drill", "turn", "face", "groove", "neck", "rough", "taper", "thread", *BLADE)
+ALL_THREAD = 0.1
+"""Share of the jobs that are a rod screwed all along."""
 OUTSIDE = (*("M3", "M5", "M8", "M8 LH", "M12", "M24", "1/4-20", "3/8-16", "1/2 BSW", "4 BA", "R1/2", "1/8-27 NPT"),)
 FORMS = ("round", "round", "round", "hexagon", "bolt")
 INSIDE = ("M3", "M4", "M6", "M6 LH", "M10", "M16", "1/4-20", "2 BA")
@@ -54,6 +58,7 @@ class Held:
         self.out, self.chucking = 0.0, 1
         self.centred = self.steadied = self.stepped = False
         self.drilled: dict[str, float] = {}
+        self.die_alone = True
 
     def hold(self, operation: Operation) -> None:
         """Take the work into the jaws, or move it in them."""
@@ -90,7 +95,7 @@ class Held:
         self.stepped = (
             key == "carry" and "at a time" in operation.sentence or (self.stepped and operation.kind != "hold")
         )
-        if operation.kind in ("drill", "turn", "face", "groove", "neck", "thread", "part-off", "part-begin"):
+        if operation.kind in CUTTING:
             self.cut(operation)
         if operation.kind == "part-off":
             self.part(operation)
@@ -145,6 +150,11 @@ class Held:
             # A die squares itself on what it cuts.
             return
         ratio = min(self.out - CLEARANCE, self.job.part.overall_mm) / self.across()
+        if operation.kind in BLADE and self.die_alone:
+            # Nothing was turned of it: the blade works close to the jaws, what hangs before it only whips.
+            assert ratio <= MOST, f"{operation.key} at {ratio:.1f} diameters"
+            ratio = (self.out - cut.left_mm) / self.across()
+        self.die_alone = self.die_alone and operation.kind in (*BLADE, "face", "thread")
         most = MOST if self.job.method.overruled or self.centred else ABOUT_FOUR
         if self.steadied or self.stepped:
             most = float("inf")
@@ -167,6 +177,23 @@ class Held:
         assert not {"speed", "stop"} & set(operation.figures), f"{operation.key}: power into a dead end"
 
 
+def _all_thread(dice: random.Random) -> dict[str, Any]:
+    """A length of rod of its thread's own size, or a little over, screwed all along."""
+    size = dice.choice((3, 4, 5, 6, 8, 10, 12, 16, 24))
+    return {
+        "unit": "mm",
+        "part.overall_length": f"{dice.uniform(1, 14) * size:.1f}",
+        "part.sections": [section("thread", thread=f"M{size}")],
+        "part.stock.across": f"{size + dice.choice((0, 0, 0, 0.5)):.2f}",
+        "material": dice.choice(("brass", "mild-steel", "stainless", "aluminium")),
+        "method.blank_school": dice.choice(("nominal", "pitch-fraction", "mid-limits")),
+        "method.holder": dice.choice(("sliding-by-hand", "stock-by-tailstock", "stock-in-vise", "keyed-power")),
+        "setup.mount": dice.choice(("unsaid", "locked")),
+        "setup.groove_blade": "2",
+        "setup.parting_blade": "2",
+    }
+
+
 def any_job(dice: random.Random) -> dict[str, Any]:
     """A document of a part long or short, thick or thin, with holes or without; not every one can be made."""
     bar = dice.choice((3.0, 5.0, 6.0, 8.0, 10.0, 12.0, 16.0, 20.0, 32.0))
@@ -179,6 +206,8 @@ def any_job(dice: random.Random) -> dict[str, Any]:
     body = section(dice.choice(("bar", "bar", "round", "knurl")), f"{dice.choice((3, 6, 12, 40, 15 * bar)):.1f}")
     body |= {"across": f"{0.97 * bar:.2f}", "chamfer": dice.choice(("", "0.3"))}
     far = [section("thread", f"{dice.uniform(4, 20):.1f}", thread=dice.choice(OUTSIDE))] if dice.random() < 0.3 else []
+    if dice.random() < ALL_THREAD:
+        return _all_thread(dice)
     holes = [
         bore(
             dice.choice(INSIDE),

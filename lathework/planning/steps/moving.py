@@ -14,8 +14,8 @@ from lathework.planning.work import Work
 STEADY_NOTE = "Set its jaws on the diameter just turned, behind the tool; oil them, and set them again after each cut."
 WHIPS = "Standing out that far it whips: part it off at half the speed, and keep clear of its end."
 GUIDED = (
-    "It hangs out long, so nothing turns it: the die's holder, brought up on its guide before the first turn, steadies "
-    "it. By hand, or at the slowest speed."
+    "It hangs out long, so nothing turns it: the die, held square by the tailstock before the first turn, steadies it. "
+    "By hand, or at the slowest speed."
 )
 IN_STEPS = (
     "Draw the work out four diameters at a time, and turn each length to size in one cut before the next; {stick_out} "
