@@ -27,6 +27,12 @@ def nullable(schema: Json, *, missing: bool) -> Json:
     return {**schema, "type": [schema["type"], "null"]}
 
 
+def _line(*, optional: bool) -> Json:
+    """The schema of a line that something reads: an optional one may be empty or missing."""
+    found: Json = {"type": "string", "maxLength": LONGEST_LINE}
+    return nullable(found, missing=True) if optional else {**found, "minLength": 1}
+
+
 @dataclass(frozen=True, slots=True)
 class Text:
     """A text of at most `longest` characters; `required` is neither missing nor blank."""
@@ -60,8 +66,7 @@ class Extent:
 
     def schema(self) -> Json:
         """As JSON Schema."""
-        found: Json = {"type": "string", "maxLength": LONGEST_LINE}
-        return nullable(found, missing=True) if self.optional else {**found, "minLength": 1}
+        return _line(optional=self.optional)
 
 
 @dataclass(frozen=True, slots=True)
@@ -114,8 +119,7 @@ class Designation:
 
     def schema(self) -> Json:
         """As JSON Schema."""
-        found: Json = {"type": "string", "maxLength": LONGEST_LINE}
-        return nullable(found, missing=True) if self.optional else {**found, "minLength": 1}
+        return _line(optional=self.optional)
 
 
 @dataclass(frozen=True, slots=True)

@@ -115,6 +115,13 @@ def _stands(tally: Tally, step: str, keeping: str) -> bool:
     return step in tally.zeroed and (keeping != "each" or tally.zeroed[step] == tally.piece)
 
 
+def _die_id(plan: Plan, step: Operation | None) -> str:
+    """Which die of the shop `Bench.die` is: the step's own; at any other step that of the part's first thread."""
+    if step is not None and step.thread is not None:
+        return die_of(plan, step.key)
+    return next((one.die for one in plan.job.part.sections if one.thread == plan.job.part.thread), "")
+
+
 def bench(plan: Plan, folded: Tally) -> Bench:
     """Where the part of `plan` stands after what was folded into a tally."""
     tally = _settled(plan, folded)
@@ -140,7 +147,7 @@ def bench(plan: Plan, folded: Tally) -> Bench:
         adjusted=key in tally.adjusted,
         advice=advise(thread, verdict) if thread and verdict else None,
         die=step.thread.designation if step and step.thread else plan.job.part.thread.designation,
-        die_id=die_of(plan, step.key) if step else "",
+        die_id=_die_id(plan, step),
         opened=tally.opened,
         unread=tuple(HAZARD_CAUTIONS[h] for h in plan.job.hazards if h not in tally.read) if step else (),
         zero=step.zero if step is not None and not _stands(tally, key, keeping) else "",

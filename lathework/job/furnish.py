@@ -35,7 +35,7 @@ def _lathe(setup: Json, lathe: OwnLathe) -> Json:
     """What a set-up says once it is on a lathe."""
     told: Json = {name: getattr(lathe, name) for name in _FACTS}
     told |= {name: getattr(lathe, name) for name in _SAID if getattr(lathe, name) != "unsaid"}
-    told |= {"lathe": lathe.weight, "speeds": ", ".join(f"{speed:g}" for speed in lathe.speeds)}
+    told |= {"lathe": lathe.weight, "speeds": ",".join(f"{speed:g}" for speed in lathe.speeds)}
     told["bore"] = typed_of(lathe.bore) if lathe.bore else ""
     if lathe.run_down is not None:
         told["run_down"] = f"{lathe.run_down:g}"
@@ -84,11 +84,16 @@ def _blades(setup: Json, unit: LengthUnit, things: Sequence[Owned]) -> Json:
     return told
 
 
+def dies_for(designation: str, things: Sequence[Owned]) -> list[Die]:
+    """The dies at hand that cut a thread by themselves: no chasers, which go into a head."""
+    own = [one for one in things if isinstance(one, Die) and one.thread.designation == designation]
+    return [one for one in own if one.at_hand and one.form != "chasers"]
+
+
 def pick_die(designation: str, things: Sequence[Owned], good: Collection[str]) -> Die | None:
     """The die for a thread: sound before worn, one that gauged `good` last (ids) before one that did not. None where
     none is at hand."""
-    own = [one for one in things if isinstance(one, Die) and one.at_hand and one.thread.designation == designation]
-    return min(own, key=lambda one: (one.state == "worn", one.id not in good), default=None)
+    return min(dies_for(designation, things), key=lambda one: (one.state == "worn", one.id not in good), default=None)
 
 
 def _designated(text: str) -> str:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from lathework.job.furnish import pick_die, typed_of
+from lathework.job.furnish import dies_for, pick_die, typed_of
 from lathework.methods.die import DIE_HOLDINGS, Holder
 from lathework.outfit.need import Need, Shop, StandIn, no_substitute, state_of
 from lathework.outfit.serving import Holding, holdings, serving
@@ -32,15 +32,16 @@ def _stand_ins(thread: Thread, shop: Shop) -> Iterator[StandIn]:
 def die_needs(plan: Plan, number: int, thread: Thread, shop: Shop) -> Iterator[Need]:
     """The die of a thread, section `number` of its part from 0, and what holds it."""
     section = plan.job.part.sections[number]
-    dies = [one for one in shop.at_hand(Die) if one.thread.designation == thread.designation]
+    dies, field = dies_for(thread.designation, shop.things), f"part.sections.{number}.die"
     named = next((one for one in dies if one.id == section.die), None)
     die = named or pick_die(thread.designation, shop.things, ())
     if die is None:
         owns = (("kind", "die"), ("thread", thread.designation))
-        yield Need(f"die for {thread.designation}", None, "", tuple(_stand_ins(thread, shop)), owns=owns)
+        yield Need(f"die for {thread.designation}", None, "", tuple(_stand_ins(thread, shop)), field, owns=owns)
         return
     choices = tuple(dies) if len(dies) > 1 else ()
-    yield Need(f"die for {thread.designation}", die, state_of(die), (), f"part.sections.{number}.die", choices)
+    note = state_of(die) if die.across else "measure its outside diameter: no holder can be named for it"
+    yield Need(f"die for {thread.designation}", die, note, (), field, choices)
     yield from _holder(plan, die, section.length.mm, shop)
     blank = plan.work.threads[number].blank_mm
     bushes = [one for one in shop.at_hand(Bush) if guides(one, blank).fits]
@@ -55,7 +56,7 @@ def _off(holding: Holding, die: Die) -> float:
 
 
 def _holder(plan: Plan, die: Die, long_mm: float, shop: Shop) -> Iterator[Need]:
-    if not shop.keeps(DieHolder, DieStock):
+    if die.across is None or not shop.keeps(DieHolder, DieStock):
         return
     wanted = DieStock if plan.job.method.holder in STOCK_HOLDERS else DieHolder
     tried = holdings((die,), shop.things, long_mm)
@@ -67,9 +68,9 @@ def _holder(plan: Plan, die: Die, long_mm: float, shop: Shop) -> Iterator[Need]:
         return
     nearest = min((one for one in tried if isinstance(one.thing, wanted)), key=lambda one: _off(one, die), default=None)
     why = f"{name_of(nearest.thing)}: {nearest.fit.why}" if nearest else ""
-    other: Holder = "sliding-by-hand" if wanted is DieStock else "stock-by-tailstock"
-    words = DIE_HOLDINGS[other].name
-    found = tuple(StandIn(f"{name_of(one.thing)}: {words}", "method.holder", other) for one in fitting[:1])
+    way: Holder = "sliding-by-hand" if wanted is DieStock else "stock-by-tailstock"
+    others = [one.thing for one in fitting if isinstance(one.thing, DieHolder if wanted is DieStock else DieStock)]
+    found = tuple(StandIn(f"{name_of(one)}: {DIE_HOLDINGS[way].name}", "method.holder", way) for one in others[:1])
     kind = "die-stock" if wanted is DieStock else "holder"
-    owns = (("kind", kind), ("across", typed_of(die.across))) if die.across else ()
+    owns = (("kind", kind), ("across", typed_of(die.across)))
     yield Need(what, None, why, found, owns=owns)

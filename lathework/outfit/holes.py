@@ -36,7 +36,8 @@ def bore_needs(found: BoreWork, unit: LengthUnit, shop: Shop) -> Iterator[Need]:
     deep = [one for one in taps if depth is None or reaches(one, depth.mm).fits]
     what = f"{'form tap' if forming else 'tap'} for {thread.designation}"
     if deep:
-        yield Need(what, min(deep, key=lambda one: one.state == "worn"), state_of(deep[0]))
+        best = min(deep, key=lambda one: one.state == "worn")
+        yield Need(what, best, state_of(best))
         return
     serves = serving(thread, shop.things)
     away = [no_substitute(f"{name_of(one)} is {one.state}") for one in serves.away if isinstance(one, Tap)]

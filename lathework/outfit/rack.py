@@ -68,7 +68,10 @@ def bar_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
     thicker = sorted((one for one in alike if one.across.mm > stock.across.mm), key=lambda one: one.across.mm)
     thicker = [one for one in thicker if long_enough(one, wanted).fits and stock.form == "round"]
     why = "; ".join(f"{name_of(one)}: {long_enough(one, wanted).why}" for one in own)
-    instead = [StandIn(f"{name_of(one)}: turn it down", "part.stock.across", typed_of(one.across)) for one in thicker]
+    # A body of bar as bought would come out thicker: that is told, and not taken by a press.
+    field = "" if any(section.shape == "bar" for section in plan.job.part.sections) else "part.stock.across"
+    words = f": turn what is bar as bought down to {stock.across.typed}" if not field else ": turn it down"
+    instead = [StandIn(f"{name_of(one)}{words}", field, typed_of(one.across) if field else "") for one in thicker]
     owns = (("kind", "bar"), ("form", stock.form), ("across", typed_of(stock.across)), ("metal", metal.code))
     yield Need(what, None, why, tuple(instead[:1]), owns=owns)
 

@@ -134,18 +134,19 @@ def _drill(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
     return ({"size": size, **told} for size in _drills(rest))
 
 
-def _reamer(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
-    return ({"size": size, **told} for size in _drills(rest))
+def _plain_size(text: str) -> str:
+    """A size with its unit: a fraction is in inches, any other bare number in millimetres."""
+    return text + _unit_of(text)
 
 
-def _measured(*fields: str) -> _Reads:
+def _measured(*fields: str, size_of: Callable[[str], str] = _plain_size) -> _Reads:
     """Reads lengths into `fields`, in their order: "1 x 3/8"."""
 
     def read(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
         sizes = [size.strip() for size in re.split(r"\s+x\s+|(?<=mm|in)\s+|\s+(?=[\d.])", rest) if size.strip()]
         if len(sizes) > len(fields):
             raise wrong(f"“{rest}” says more than is asked for here. {HOW}")
-        read = {name: _die_size(size) for name, size in zip(fields, sizes, strict=False)}
+        read = {name: size_of(size) for name, size in zip(fields, sizes, strict=False)}
         return iter(({**read, **told},))
 
     return read
@@ -171,7 +172,7 @@ def _decimal(size: Fraction) -> str:
 
 def _gauge(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
     if told.get("form") == "wires":
-        return iter(({"size": _die_size(rest), **told},))
+        return iter(({"size": _plain_size(rest), **told},))
     return ({"thread": thread, **told} for thread in _threads(rest)) if rest else iter((told,))
 
 
@@ -227,11 +228,11 @@ READ: dict[Kind, _Reads] = {
     "die": _die,
     "tap": _tap,
     "drill": _drill,
-    "reamer": _reamer,
+    "reamer": _drill,
     "blade": _measured("width", "reach"),
     "tool": _tool,
-    "die-stock": _measured("across", "deep"),
-    "holder": _measured("across", "deep"),
+    "die-stock": _measured("across", "deep", size_of=_die_size),
+    "holder": _measured("across", "deep", size_of=_die_size),
     "bush": _measured("bore", "across"),
     "head": _measured("least", "most"),
     "collet": _collet,

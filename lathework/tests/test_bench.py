@@ -222,6 +222,22 @@ class TwoEnds(unittest.TestCase):
         self.assertEqual((now.step.key, now.verdict), ("gauge:s3", None))
         self.assertIn("Gauge the thread first", now.hindrance)
 
+    def test_a_die_of_the_shop_stands_as_it_was_left_at_every_step(self) -> None:
+        """Closed 2/8 while gauging: so it stands when the piece is parted off, and when all are made."""
+        made = plan({"quantity": 1, "part.sections.0.die": "d7"})
+        keys = [operation.key for operation in made.operations]
+        moved = entry("setting", step="gauge:s1", word="close", eighths=2.0)
+        for upto in range(keys.index("gauge:s1") + 1, len(keys) + 1):
+            now = at(moved, *done(*keys[:upto]), made=made)
+            self.assertEqual(now.opened_eighths, -2.0, now.step.key if now.step else "all made")
+
+    def test_a_setting_from_before_the_die_had_a_name_counts_on(self) -> None:
+        before = told(plan({"quantity": 1}), entry("setting", step="gauge:s1", word="open", eighths=1.0))
+        made = plan({"quantity": 1, "part.sections.0.die": "d7"})
+        after = entry("setting", step="gauge:s1", word="close", eighths=3.0)
+        self.assertEqual(at(before, made=made).opened_eighths, 1.0)
+        self.assertEqual(at(before, after, made=made).opened_eighths, -2.0)
+
     def test_each_die_keeps_its_own_setting(self) -> None:
         moved = entry("setting", step="gauge:s1", word="open", eighths=1.0)
         self.assertEqual(self.at("gauge:s1", moved).opened_eighths, 1.0)

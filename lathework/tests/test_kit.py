@@ -59,6 +59,8 @@ class AsPeopleSayIt(unittest.TestCase):
             ("3/32 parting blade", "3/32 in parting blade"),
             ("60 threading tool", "60° threading tool"),
             ("5/8 mild steel bar 14 in", "5/8 in round mild steel bar, 14 in"),
+            ("3.6 brass bar 300", "3.6 mm round brass bar, 300 mm"),
+            ("3 blade", "3 mm blade"),
             ("22 hex brass bar", "22 mm hexagon brass bar"),
             ("M8 ring gauge", "M8 ring gauge"),
             ("0.029 in wires", "0.029 in wires"),

@@ -94,6 +94,7 @@ class OnItsLathe(unittest.TestCase):
             for operation in told.operations:
                 if "speed" in operation.figures:
                     self.assertIn(operation.figures["speed"].value, speeds, operation.key)
+                    self.assertNotIn("many a lathe", operation.figures["speed"].note)
 
 
 class OutOfTheShop(unittest.TestCase):
@@ -190,7 +191,24 @@ class Missing(unittest.TestCase):
         self.assertIn(f"{24 - whole.value:.3f}", need.note)
         short = [one for one in things if "24 in" not in name_of(one)]
         (instead,) = found(needs(made(short, {"material": "mild-steel"}), short), f"{whole.value:.3f}").instead
-        self.assertEqual((instead.field, instead.value), ("part.stock.across", "3/4 in"))
+        # Its body is bar as bought: from thicker bar it would come out thicker.
+        self.assertEqual((instead.field, instead.value), ("", ""))
+        self.assertIn("turn what is bar as bought down to 1/2", instead.words)
+
+    def test_a_thicker_bar_is_taken_where_all_of_the_part_is_turned(self) -> None:
+        things = shop("3/4 mild steel bar 30 in")
+        turned = {"part.sections.1": section("round", across="7/16"), "material": "mild-steel"}
+        need = next(need for need in needs(made(things, turned), things) if "round mild steel" in need.what)
+        self.assertEqual([(one.field, one.value) for one in need.instead], [("part.stock.across", "3/4 in")])
+
+    def test_chasers_are_no_die_and_an_unmeasured_die_names_no_holder(self) -> None:
+        things = shop("3/8-16 chasers; 1 in die holder 2MT; self-opening die head 1/4 x 3/4")
+        self.assertEqual(made(things).job.part.sections[0].die, "")
+        self.assertIsNone(found(needs(made(things), things), "die for 3/8-16").thing)
+        things = shop("3/8-16 die; 1 in die holder 2MT")
+        told = needs(made(things), things)
+        self.assertIn("measure its outside diameter", found(told, "die for 3/8-16").note)
+        self.assertFalse([need for need in told if need.what.startswith("holder")])
 
     def test_the_bar_that_does_not_pass_the_spindle(self) -> None:
         things = shop("bench lathe 2MT 12 mm bore")

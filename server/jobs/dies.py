@@ -45,10 +45,11 @@ def good_dies() -> frozenset[str]:
 
 def did_last(dies: Sequence[str]) -> dict[str, str]:
     """What each die did when it was last gauged, in words, by its id; those that never were are left out."""
-    told: dict[str, str] = {}
-    rows = GaugingRow.objects.filter(die__in=[die for die in dies if die], job__deleted_at=None)
-    for row in rows.select_related("entry").order_by("-entry_id")[:LATEST]:
-        said = MEANINGS[next(verdict for verdict in VERDICTS if verdict == row.verdict)].words
-        words = f"{setting_words(row.eighths)}; {said}; {row.metal}, {row.entry.at:%d %B %Y}"
-        told.setdefault(row.die, words)
-    return told
+    rows = GaugingRow.objects.filter(job__deleted_at=None).select_related("entry").order_by("-entry_id")
+    last = {die: rows.filter(die=die).first() for die in dies}
+    return {die: _did(row) for die, row in last.items() if row is not None}
+
+
+def _did(row: GaugingRow) -> str:
+    said = MEANINGS[next(verdict for verdict in VERDICTS if verdict == row.verdict)].words
+    return f"{setting_words(row.eighths)}; {said}; {row.metal}, {row.entry.at:%d %B %Y}"

@@ -11,7 +11,7 @@ LONGEST_ID = 16
 
 
 class Photograph(models.Model):
-    """What a thing looks like: a small JPEG; `revision` counts how often it was taken anew."""
+    """What a thing looks like: a small JPEG, empty once thrown away; `revision` counts how often it was taken."""
 
     thing = models.OneToOneField("Thing", on_delete=models.CASCADE, primary_key=True, related_name="photograph")
     content = models.BinaryField()

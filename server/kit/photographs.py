@@ -55,18 +55,19 @@ def forget(ident: str) -> Thing:
     thing = Thing.objects.filter(pk=ident).first()
     if thing is None:
         raise Http404
-    Photograph.objects.filter(thing=thing).delete()
+    # The row stays with its count: a browser keeps what it was given for each.
+    Photograph.objects.filter(thing=thing).update(content=b"")
     return thing
 
 
 def photograph(ident: str) -> bytes:
     """The photograph of a thing as JPEG bytes. Raises Http404."""
     kept = Photograph.objects.filter(thing_id=ident).first()
-    if kept is None:
+    if kept is None or not kept.content:
         raise Http404
     return bytes(kept.content)
 
 
 def revisions() -> dict[str, int]:
     """Which things have a photograph, and its revision."""
-    return dict(Photograph.objects.values_list("thing_id", "revision"))
+    return dict(Photograph.objects.exclude(content=b"").values_list("thing_id", "revision"))

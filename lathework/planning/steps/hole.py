@@ -37,7 +37,9 @@ PECK = "Deeper than four diameters: draw it back at each diameter and clear the 
 def drilling_speed(work: Work, across_mm: float) -> Figure:
     """Speed for a drill of `across_mm` millimetres. Source: practice."""
     found = work.speed(work.job.material.turning_speed * DRILLING_SHARE, across_mm)
-    return found if found.value < FAST else replace(found, note="Faster than many a lathe goes: take its fastest.")
+    if work.job.setup.speeds or found.value < FAST:
+        return found
+    return replace(found, note="Faster than many a lathe goes: take its fastest.")
 
 
 def _taken(chucking: Chucking, across_mm: float, depth: Figure) -> Cut:

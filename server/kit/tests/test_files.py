@@ -111,7 +111,15 @@ class Photographs(KitCase):
         self.assertEqual(Photograph.objects.count(), 0)
 
     def test_one_too_large_is_refused(self) -> None:
-        self.assertIn(self.keep(b"0" * (5 * 1024 * 1024 + 1)).status_code, (413, 422))
+        answer = self.keep(b"0" * (5 * 1024 * 1024 + 1))
+        self.assertEqual((answer.status_code, answer.json()["errors"][0]["code"]), (422, "too-long"))
+
+    def test_thrown_away_and_taken_anew_it_has_another_address(self) -> None:
+        """A browser keeps each revision for a year."""
+        self.keep(picture((10, 10)))
+        self.assertEqual(self.send("DELETE", self.path).json()["photograph"], 0)
+        self.assertEqual(Client().get(self.path).status_code, 404)
+        self.assertEqual(self.keep(picture((12, 12))).json()["photograph"], 2)
 
 
 class Jobs(KitCase):

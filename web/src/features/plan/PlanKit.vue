@@ -9,6 +9,7 @@ import InlineChoice from '@/shared/controls/InlineChoice.vue'
 import { useNeeds } from '@/shared/jobs/useNeeds'
 
 type Thing = Schemas['ThingShown']
+type Need = Schemas['NeedShown']
 
 /** What the plan works with, out of the shop: what is missing first, with what may stand in; the rest with its place. */
 const props = defineProps<{ id: number; part: number; revision: number; closed: boolean }>()
@@ -19,12 +20,17 @@ const open = ref(false)
 const trouble = ref('')
 const queries = useQueryClient()
 /** Put in the shop what one has after all; a die is then the job's. */
-async function keep(owns: Record<string, string>) {
-  const { kind, ...document } = owns
+async function keep(need: Need) {
+  const { kind, ...document } = need.owns
   trouble.value = ''
   try {
     await ask(client.POST('/api/kit', { body: { things: [{ kind: kind as Thing['kind'], document }] } }))
     await queries.invalidateQueries({ queryKey: ['kit'] })
+    // The job takes it when it is stored again.
+    if (need.field) {
+      emit('set', need.field, '')
+      emit('commit')
+    }
   } catch (failed) {
     trouble.value = asProblem(failed).message
   }
@@ -61,7 +67,7 @@ const sentence = computed(() =>
             need.thing
           }}</router-link>
           <b v-else>missing</b>
-          <plain-btn v-if="need.owns.kind && !closed" class="small own" @click="keep(need.owns)"
+          <plain-btn v-if="need.owns.kind && !closed" class="small own" @click="keep(need)"
             >I have one</plain-btn
           >
           <span v-if="need.place" class="muted small">, {{ need.place }}</span>
