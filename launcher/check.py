@@ -2,33 +2,69 @@
 
 from __future__ import annotations
 
+import os
 import subprocess
 import tempfile
 import time
+from concurrent.futures import ThreadPoolExecutor
+from dataclasses import dataclass
 from pathlib import Path
 
-from launcher.environment import ROOT, WEB, built_page, chromium, node_modules, venv_python
+from launcher.environment import ROOT, WEB, chromium, prepared
 from launcher.messages import say
 from launcher.serve import server_environment
 
 
-def _checks(python: Path) -> list[tuple[str, list[str], Path]]:
+@dataclass(frozen=True)
+class Check:
+    """A command that must end well."""
+
+    name: str
+    command: list[str]
+    folder: Path
+
+
+def _checks(python: Path) -> list[Check]:
+    """Those that read the sources alone."""
     bin_folder = python.parent
     return [
-        ("ruff", [str(bin_folder / "ruff"), "check", "."], ROOT),
-        ("ruff format", [str(bin_folder / "ruff"), "format", "--check", "."], ROOT),
-        ("mypy", [str(bin_folder / "mypy")], ROOT),
-        ("layers", [str(bin_folder / "lint-imports"), "--no-logo"], ROOT),
-        ("prettier", ["npx", "--no-install", "prettier", "--check", "src", "bare"], WEB),
-        ("eslint", ["npm", "run", "--silent", "lint"], WEB),
-        ("vue-tsc", ["npm", "run", "--silent", "types"], WEB),
-        ("api types", ["npm", "run", "--silent", "api", "--", "--check"], WEB),
-        (
-            "tests",
-            [str(python), "server/manage.py", "test", "--parallel", "2", "lathework", "launcher", "server", "tests"],
-            ROOT,
-        ),
+        Check("ruff", [str(bin_folder / "ruff"), "check", "."], ROOT),
+        Check("ruff format", [str(bin_folder / "ruff"), "format", "--check", "."], ROOT),
+        Check("mypy", [str(bin_folder / "mypy")], ROOT),
+        Check("layers", [str(bin_folder / "lint-imports"), "--no-logo"], ROOT),
+        Check("prettier", ["npx", "--no-install", "prettier", "--check", "src", "bare"], WEB),
+        Check("eslint", ["npm", "run", "--silent", "lint"], WEB),
+        Check("vue-tsc", ["npm", "run", "--silent", "types"], WEB),
+        Check("api types", ["npm", "run", "--silent", "api", "--", "--check"], WEB),
     ]
+
+
+def _tests(python: Path, only: list[str]) -> Check:
+    which = only or ["--parallel", "2", "lathework", "launcher", "server", "tests"]
+    return Check("tests", [str(python), "server/manage.py", "test", *which], ROOT)
+
+
+def _together(checks: list[Check], env: dict[str, str]) -> list[str]:
+    """Run checks as many at a time as there are processors, tell what each said in their order; those that failed."""
+
+    def run(check: Check) -> subprocess.CompletedProcess[str]:
+        return subprocess.run(
+            check.command,
+            cwd=check.folder,
+            env=env,
+            check=False,
+            text=True,
+            stdout=subprocess.PIPE,
+            stderr=subprocess.STDOUT,
+        )
+
+    failed = []
+    with ThreadPoolExecutor(os.cpu_count()) as pool:
+        for check, done in zip(checks, pool.map(run, checks), strict=True):
+            say(f"== {check.name}\n{done.stdout.rstrip()}")
+            if done.returncode:
+                failed.append(check.name)
+    return failed
 
 
 def run_tests(only: list[str], *, same_draws: bool) -> int:
@@ -36,24 +72,19 @@ def run_tests(only: list[str], *, same_draws: bool) -> int:
 
     With `same_draws` the property tests draw the same examples in each run, so that a run says only what changed.
     """
-    python = venv_python(dev=True)
-    node_modules()
-    built_page()
+    python = prepared(dev=True)
     started = time.monotonic()
-    failed = []
     with tempfile.TemporaryDirectory(prefix="conch-test-") as data:
         env = {**server_environment(Path(data)), "CONCH_CHROMIUM": chromium()}
         if same_draws:
             env["CI"] = "1"  # hypothesis' profile for a gate: no random seed, no deadline
         else:
             env.pop("CI", None)
-        checks = _checks(python)
-        if only:
-            checks = [("tests", [*checks[-1][1][:3], *only], ROOT)]
-        for name, command, folder in checks:
-            say(f"== {name}")
-            if subprocess.run(command, cwd=folder, env=env, check=False).returncode:
-                failed.append(name)
+        failed = [] if only else _together(_checks(python), env)
+        tests = _tests(python, only)
+        say(f"== {tests.name}")
+        if subprocess.run(tests.command, cwd=tests.folder, env=env, check=False).returncode:
+            failed.append(tests.name)
     minutes = (time.monotonic() - started) / 60
     say(f"== {'failed: ' + ', '.join(failed) if failed else 'all green'} ({minutes:.1f} minutes)")
     return 1 if failed else 0

@@ -9,6 +9,7 @@ import shutil
 import subprocess
 import sys
 from collections.abc import Iterable, Mapping, Sequence
+from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
 from launcher.messages import say, stop
@@ -161,3 +162,14 @@ def built_page(*, bare: bool = False) -> Path:
         _run([venv_python(), "-m", "whitenoise.compress", "--quiet", out], "compressing the page")
     stamp.write_text(digest, encoding="ascii")
     return out
+
+
+def prepared(*, dev: bool = False) -> Path:
+    """The environment's Python, and the page built; what either side needs is fetched at the same time."""
+    with ThreadPoolExecutor() as pool:
+        page = pool.submit(node_modules)
+        python = venv_python(dev=dev)
+        venv_python()
+        page.result()
+    built_page()
+    return python

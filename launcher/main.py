@@ -59,11 +59,10 @@ def _parser() -> argparse.ArgumentParser:
 
 
 def _benchmark(*, as_json: bool) -> int:
-    from launcher.environment import built_page, chromium, venv_python
+    from launcher.environment import built_page, chromium, prepared
     from launcher.serve import server_environment
 
-    python = venv_python(dev=True)
-    built_page()
+    python = prepared(dev=True)
     built_page(bare=True)
     with tempfile.TemporaryDirectory(prefix="conch-benchmark-") as data:
         from pathlib import Path

@@ -9,7 +9,7 @@ import socket
 import subprocess
 from pathlib import Path
 
-from launcher.environment import HOME, ROOT, built_page, make_folder, venv_python
+from launcher.environment import HOME, ROOT, make_folder, prepared, venv_python
 from launcher.messages import say, stop
 from server.store import NAME
 
@@ -44,8 +44,7 @@ def start(port: int, data: str | None, *, empty: bool) -> int:
     """Prepare everything and serve until interrupted."""
     check_port(port)
     folder = data_folder(data)
-    python = venv_python()
-    built_page()
+    python = prepared()
     say("Starting ...")
     command = [str(python), "-m", "server.serve", "--port", str(port), *(["--empty"] if empty else [])]
     server = subprocess.Popen(command, cwd=ROOT, env=server_environment(folder))

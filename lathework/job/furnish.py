@@ -13,7 +13,7 @@ from lathework.fields import Json
 from lathework.job.declaration import LONGEST_RACK
 from lathework.lengths import Length, read_length
 from lathework.shop.equipment import OwnLathe
-from lathework.shop.kinds import Owned
+from lathework.shop.kinds import Owned, beside
 from lathework.shop.racks import IN_RACKS
 from lathework.shop.things import Blade, Die, ShopDrill
 from lathework.threads.designation import read_called
@@ -136,7 +136,9 @@ def furnish(document: Json, things: Sequence[Owned], good: Collection[str] = (),
     setup = told.get("setup")
     if not things or not isinstance(setup, dict) or not isinstance(told.get("others") or [], list):
         return told
-    setup = _on(setup, things, fresh=fresh) | {"rack": _rack(things)}
+    setup = _on(setup, things, fresh=fresh)
+    things = beside(things, str(setup.get("machine") or ""))
+    setup["rack"] = _rack(things)
     unit: LengthUnit = "mm" if told.get("unit") == "mm" else "in"
     told["setup"] = _blades(setup, unit, things) if fresh else setup
     _dies(told, things, good)

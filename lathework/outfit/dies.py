@@ -8,6 +8,7 @@ from lathework.job.furnish import dies_for, pick_die, typed_of
 from lathework.methods.die import DIE_HOLDINGS, Holder
 from lathework.outfit.need import Need, Shop, StandIn, no_substitute, state_of
 from lathework.outfit.serving import Holding, holdings, serving
+from lathework.part.model import Section
 from lathework.planning.plan import Plan
 from lathework.shop.equipment import Bush, DieHead, DieHolder, DieStock
 from lathework.shop.fits import guides
@@ -22,6 +23,7 @@ STOCK_HOLDERS: tuple[Holder, ...] = ("stock-in-vise", "stock-by-tailstock")
 def _stand_ins(thread: Thread, shop: Shop) -> Iterator[StandIn]:
     serves = serving(thread, shop.things)
     yield from (no_substitute(f"{name_of(one)} is {one.state}") for one in serves.away if isinstance(one, Die))
+    yield from map(StandIn, serves.instead)
     for tool in shop.at_hand(Tool):
         if tool.form == "threading" and tool.angle == thread.form.angle_deg:
             yield StandIn(f"cut it single point: {name_of(tool)}")
@@ -42,7 +44,7 @@ def die_needs(plan: Plan, number: int, thread: Thread, shop: Shop) -> Iterator[N
     choices = tuple(dies) if len(dies) > 1 else ()
     note = state_of(die) if die.across else "measure its outside diameter: no holder can be named for it"
     yield Need(f"die for {thread.designation}", die, note, (), field, choices)
-    yield from _holder(plan, die, section.length.mm, shop)
+    yield from _holder(plan, section, die, shop)
     blank = plan.work.threads[number].blank_mm
     bushes = [one for one in shop.at_hand(Bush) if guides(one, blank).fits]
     yield from (Need(f"to start the {thread.designation} die square", one) for one in bushes[:1])
@@ -55,11 +57,17 @@ def _off(holding: Holding, die: Die) -> float:
     return abs(holding.thing.across.mm - die.across.mm)
 
 
-def _holder(plan: Plan, die: Die, long_mm: float, shop: Shop) -> Iterator[Need]:
+def _torque_nm(plan: Plan, section: Section) -> float:
+    """What the die of a section takes, in newton metres, once it is roughed out where it is."""
+    step = next(one for one in plan.operations if one.key == f"thread:{section.id}")
+    return step.figures["torque"].value if "torque" in step.figures else 0.0
+
+
+def _holder(plan: Plan, section: Section, die: Die, shop: Shop) -> Iterator[Need]:
     if die.across is None or not shop.keeps(DieHolder, DieStock):
         return
     wanted = DieStock if plan.job.method.holder in STOCK_HOLDERS else DieHolder
-    tried = holdings((die,), shop.things, long_mm)
+    tried = holdings((die,), shop.things, section.length.mm, _torque_nm(plan, section))
     fitting = [one for one in tried if one.fit.fits]
     own = [one for one in fitting if isinstance(one.thing, wanted)]
     what = f"holder for the {die.thread.designation} die"

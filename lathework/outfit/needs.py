@@ -10,7 +10,7 @@ from lathework.outfit.need import Need, Shop
 from lathework.outfit.rack import bar_needs, blade_needs, gauge_needs, holding_needs, lathe_needs
 from lathework.planning.plan import Plan
 from lathework.shop.equipment import OwnLathe
-from lathework.shop.kinds import Owned
+from lathework.shop.kinds import Owned, beside
 from lathework.shop.kit import name_of
 
 
@@ -20,7 +20,7 @@ def needs(plan: Plan, things: Sequence[Owned]) -> tuple[Need, ...]:
     A kind that the shop keeps nothing of is not spoken of, but for dies and taps.
     """
     machine = plan.job.setup.machine
-    near = [one for one in things if not isinstance(one, OwnLathe) or machine in ("", one.id)]
+    near = [one for one in beside(things, machine) if not isinstance(one, OwnLathe) or machine in ("", one.id)]
     shop = Shop(tuple(near))
     if not shop.things:
         return ()

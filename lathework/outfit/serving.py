@@ -5,11 +5,14 @@ from __future__ import annotations
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 
+from lathework.cutting.torque import cutting_torque
 from lathework.holes.drill_choice import DrillChoice, choose, usual_percent
+from lathework.outfit.bearing import bears
 from lathework.shop.equipment import Chuck, DieHead, DieHolder, DieStock, OwnLathe, ThreadGauge
 from lathework.shop.fits import Fit, in_pocket, in_tailstock, through
 from lathework.shop.kinds import Owned
 from lathework.shop.kit import name_of
+from lathework.shop.metals import materials
 from lathework.shop.racks import single
 from lathework.shop.things import Die, ShopDrill, Tap
 from lathework.tables.drills import Drill
@@ -18,8 +21,13 @@ from lathework.threads.thread import Thread
 
 ALIKE = 0.04
 """Threads whose diameters differ by no more than this share are taken for each other (practice)."""
+OPENS_MM, ONE_SIZE_MM = 0.15, 0.01
+"""A split die opens or closes by so much and still cuts clean; threads closer than the second are of one size
+(practice)."""
 SAME_PITCH = 0.001
 """Pitches closer than this share are one: what rounding leaves between a count and its millimetres (practice)."""
+SUPPOSED = "mild-steel"
+"""The metal whose torque a holder is asked for where nobody names one."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -32,7 +40,8 @@ class Holding:
 
 @dataclass(frozen=True, slots=True)
 class Serving:
-    """What of a shop serves `thread`; `away` are things of it that are not at hand, `unlike` what is no substitute.
+    """What of a shop serves `thread`; `away` are things of it that are not at hand, `instead` what stands in and how,
+    `unlike` what is no substitute.
 
     `drill` is None where no drill owned leaves a thread; `holding` says of each holder and stock whether it takes a
     die that is at hand; `gauges` are those of the thread. `missing` says in words what there is none of.
@@ -45,6 +54,7 @@ class Serving:
     holding: tuple[Holding, ...]
     gauges: tuple[ThreadGauge, ...]
     away: tuple[Die | Tap, ...]
+    instead: tuple[str, ...]
     missing: tuple[str, ...]
     unlike: tuple[str, ...]
 
@@ -53,23 +63,34 @@ def _same(one: Thread, other: Thread) -> bool:
     return one.designation == other.designation
 
 
-def _unlike(thread: Thread, things: Iterable[Die | Tap]) -> tuple[str, ...]:
-    """Why a thing of nearly the same diameter does not serve."""
-    told: dict[str, str] = {}
-    for other in (thing.thread for thing in things):
-        near = abs(other.major_mm / thread.major_mm - 1) <= ALIKE
-        if not near or _same(thread, other) or other.designation in told:
+def _differs(other: Thread, thread: Thread) -> str:
+    """Why one thread is no other, whatever the die is set to; "" where its diameter alone may be another."""
+    if other.hand != thread.hand:
+        return f"it is {other.hand}-handed"
+    if abs(other.pitch_mm / thread.pitch_mm - 1) > SAME_PITCH:
+        return _pitches(other, thread)
+    if other.form.angle_deg != thread.form.angle_deg:
+        return f"its flanks are {other.form.angle_deg:g}°, not {thread.form.angle_deg:g}°"
+    return "it is tapered" if other.taper else ""
+
+
+def _alike(thread: Thread, things: Iterable[Die | Tap]) -> tuple[tuple[str, ...], tuple[str, ...]]:
+    """Of what cuts nearly the same diameter: what stands in and how, then what does not and why."""
+    instead: dict[str, str] = {}
+    unlike: dict[str, str] = {}
+    for thing in things:
+        other = thing.thread
+        if abs(other.major_mm / thread.major_mm - 1) > ALIKE or _same(thread, other):
             continue
-        if other.hand != thread.hand:
-            why = f"it is {other.hand}-handed"
-        elif abs(other.pitch_mm / thread.pitch_mm - 1) > SAME_PITCH:
-            why = _pitches(other, thread)
-        elif other.form.angle_deg != thread.form.angle_deg:
-            why = f"its flanks are {other.form.angle_deg:g}°, not {thread.form.angle_deg:g}°"
+        why = _differs(other, thread)
+        off = thread.major_mm - other.major_mm
+        opens = isinstance(thing, Die) and thing.form == "split" and abs(off) <= OPENS_MM
+        if not why and (opens or abs(off) <= ONE_SIZE_MM):
+            turn = "" if abs(off) <= ONE_SIZE_MM else f", {'opened' if off > 0 else 'closed'} by {abs(off):.2f} mm"
+            instead[other.designation] = f"{name_of(thing)}: the same pitch and form{turn}"
         else:
-            why = "its diameter is another"
-        told[other.designation] = f"{other.designation} is no substitute: {why}."
-    return tuple(told.values())
+            unlike[other.designation] = f"{other.designation} is no substitute: {why or 'its diameter is another'}."
+    return tuple(instead.values()), tuple(words for name, words in unlike.items() if name not in instead)
 
 
 def _pitches(one: Thread, other: Thread) -> str:
@@ -124,13 +145,29 @@ def _best(fits: Sequence[Fit]) -> Fit:
     return min(fits, key=lambda fit: (not fit.fits, fit.why != ""))
 
 
-def _holds(thing: DieHolder | DieStock | DieHead, dies: Sequence[Die], things: Sequence[Owned], long_mm: float) -> Fit:
-    """Whether a holder takes one of `dies`, the thread passes it, and a lathe of the shop takes its shank."""
+def _and(one: Fit, other: Fit) -> Fit:
+    """Both: why the first does not fit, or else the conditions of both."""
+    if not one.fits or not other.fits:
+        return other if one.fits else one
+    return Fit(True, "; ".join(why for why in (one.why, other.why) if why))
+
+
+def _holds(
+    thing: DieHolder | DieStock | DieHead,
+    dies: Sequence[Die],
+    things: Sequence[Owned],
+    long_mm: float,
+    torque_nm: float,
+) -> Fit:
+    """Whether a holder takes one of `dies`, the thread passes it, a lathe of the shop takes its shank, and it bears the
+    torque of the die."""
     if isinstance(thing, DieHead):
         chasers = [die for die in dies if die.form == "chasers"]
         held = Fit(bool(chasers), "" if chasers else "no chasers for it")
     else:
         held = _best([in_pocket(die, thing) for die in dies])
+    if held.fits:
+        held = _and(held, bears(thing, torque_nm))
     if not held.fits or isinstance(thing, DieStock):
         return held
     passes = through(dies[0].thread, long_mm, thing)
@@ -138,16 +175,19 @@ def _holds(thing: DieHolder | DieStock | DieHead, dies: Sequence[Die], things: S
         return passes
     chucks = tuple(one for one in things if isinstance(one, Chuck) and one.at_hand)
     lathes = [one for one in things if isinstance(one, OwnLathe) and one.at_hand]
-    return _best([in_tailstock(thing, lathe.taper, chucks) for lathe in lathes]) if lathes else held
+    return _and(_best([in_tailstock(thing, lathe.taper, chucks) for lathe in lathes]), held) if lathes else held
 
 
-def holdings(dies: Sequence[Die], things: Sequence[Owned], long_mm: float = 0.0) -> tuple[Holding, ...]:
+def holdings(
+    dies: Sequence[Die], things: Sequence[Owned], long_mm: float = 0.0, torque_nm: float = 0.0
+) -> tuple[Holding, ...]:
     """Whether each holder, stock and head at hand holds one of `dies`, those that do first; none without a die.
 
-    `long_mm` is the length of thread to be cut, 0 where it does not matter.
+    `long_mm` is the length of thread to be cut, `torque_nm` what its die takes (newton metres); 0 where that does not
+    matter.
     """
     own = [one for one in things if isinstance(one, DieHolder | DieStock | DieHead) and one.at_hand]
-    told = [Holding(one, _holds(one, dies, things, long_mm)) for one in own] if dies else []
+    told = [Holding(one, _holds(one, dies, things, long_mm, torque_nm)) for one in own] if dies else []
     return tuple(sorted(told, key=lambda one: (not one.fit.fits, one.fit.why != "")))
 
 
@@ -160,13 +200,15 @@ def _lacking(holding: Sequence[Holding]) -> tuple[str, ...]:
 
 
 def serving(thread: Thread, things: Sequence[Owned]) -> Serving:
-    """What of `things` cuts `thread`, the sound before the worn; what holds it; the drill for its hole."""
+    """What of `things` cuts `thread`, the sound first; what holds its die in mild steel; the drill for its hole."""
     cutters = [thing for thing in things if isinstance(thing, Die | Tap)]
     own = [thing for thing in cutters if _same(thing.thread, thread)]
     ready = sorted((thing for thing in own if thing.at_hand), key=lambda thing: thing.state == "worn")
     dies = tuple(thing for thing in ready if isinstance(thing, Die))
     taps = tuple(thing for thing in ready if isinstance(thing, Tap))
-    near, holding = _near(thread, _racked(things)), holdings(dies, things)
+    torque = cutting_torque(thread, materials()[SUPPOSED].cutting_force)
+    near, holding = _near(thread, _racked(things)), holdings(dies, things, torque_nm=torque.value)
+    instead, unlike = _alike(thread, (thing for thing in cutters if thing.at_hand))
     lacking = [("die", dies), ("tap", taps), ("tapping drill near its size", (near,) if near else ())]
     gauges = [one for one in things if isinstance(one, ThreadGauge) and one.thread and one.at_hand]
     return Serving(
@@ -178,5 +220,6 @@ def serving(thread: Thread, things: Sequence[Owned]) -> Serving:
         gauges=tuple(one for one in gauges if one.thread and _same(one.thread, thread)),
         away=tuple(thing for thing in own if not thing.at_hand),
         missing=(*(f"no {name}" for name, some in lacking if not some), *_lacking(holding)),
-        unlike=_unlike(thread, (thing for thing in cutters if thing.at_hand)),
+        instead=instead,
+        unlike=unlike,
     )

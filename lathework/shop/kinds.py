@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 from lathework.shop.equipment import (
     Bar,
     Bush,
@@ -56,6 +58,16 @@ CLASSES: dict[Kind, type[Owned]] = {
     "bar": Bar,
     "lathe": OwnLathe,
 }
+
+
+def beside(things: Sequence[Owned], machine: str) -> list[Owned]:
+    """What is in one shop with the lathe of the id `machine`: all, where it is not known or in no shop of a name.
+
+    A thing of no named shop is at hand in each.
+    """
+    lathe = next((one for one in things if isinstance(one, OwnLathe) and one.id == machine), None)
+    shop = lathe.shop if lathe else ""
+    return [one for one in things if not shop or one.shop in ("", shop)]
 
 
 def kind_of(thing: Owned) -> Kind:

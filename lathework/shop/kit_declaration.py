@@ -46,6 +46,7 @@ BAR_ACROSS, BAR_LONG = Span("A bar size", 1, 150), Span("A bar's length", 5, 600
 _COMMON: dict[str, Field | Group] = {
     "id": Ident("its own in the shop"),
     "state": Choice(STATES, "ready", "whether it is there and fit to work"),
+    "shop": Text("whose shop it is in, where several are kept together, as in a club"),
     "place": Text("where it lies: a box, a drawer"),
     "notes": Text("what one should know of it", LONGEST_NOTE),
 }

@@ -15,7 +15,8 @@ from typing import Any
 from lathework.declared import Group
 from lathework.errors import InputError, InvalidDocument
 from lathework.fields import Json
-from lathework.shop.kit import name_of, read_thing
+from lathework.shop.kinds import Owned
+from lathework.shop.kit import read_thing
 from lathework.shop.kit_choices import KINDS, Kind
 from lathework.shop.kit_declaration import GROUPS
 from lathework.spreadsheet import guarded, unguarded
@@ -32,7 +33,7 @@ class FileRow:
 
     line: int
     kind: str
-    name: str
+    thing: Owned | None
     document: Mapping[str, str]
     errors: tuple[InputError, ...] = ()
 
@@ -79,7 +80,7 @@ def _json_rows(text: str) -> Iterator[FileRow]:
         if isinstance(one, dict):
             yield _row(number, str(one.get("kind") or ""), {key: one[key] for key in one if key != "kind"})
         else:
-            yield FileRow(number, "", "", {}, (InputError("wrong-type", "kind", "A thing is an object."),))
+            yield FileRow(number, "", None, {}, (InputError("wrong-type", "kind", "A thing is an object."),))
 
 
 def _csv_rows(text: str) -> Iterator[FileRow]:
@@ -96,7 +97,7 @@ def _csv_rows(text: str) -> Iterator[FileRow]:
         if not any(cell.strip() for cell in cells):
             continue
         if len(cells) > len(head):
-            yield FileRow(line, "", "", {}, (InputError("too-long", "kind", "More cells than columns."),))
+            yield FileRow(line, "", None, {}, (InputError("too-long", "kind", "More cells than columns."),))
             continue
         said = {name: unguarded(cell) for name, cell in zip(head, cells, strict=False) if cell.strip()}
         yield _row(line, said.pop("kind", "").strip().lower(), said)
@@ -112,8 +113,8 @@ def _row(line: int, kind: str, said: Mapping[str, Any]) -> FileRow:
     try:
         thing = read_thing(kind, {**said, "id": said.get("id") or "new"})
     except InvalidDocument as invalid:
-        return FileRow(line, kind, "", {}, invalid.errors)
-    return FileRow(line, kind, name_of(thing), {key: str(value) for key, value in said.items()})
+        return FileRow(line, kind, None, {}, invalid.errors)
+    return FileRow(line, kind, thing, {key: str(value) for key, value in said.items()})
 
 
 def kit_schema() -> Json:

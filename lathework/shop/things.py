@@ -14,10 +14,11 @@ AT_HAND: tuple[State, ...] = ("ready", "worn")
 
 @dataclass(frozen=True, slots=True)
 class Thing:
-    """What every thing has."""
+    """What every thing has; `shop` is whose it is in, "" where only one is kept."""
 
     id: str
     state: State
+    shop: str
     place: str
     notes: str
 

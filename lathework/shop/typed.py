@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 from lathework.errors import InputError, InvalidDocument
 from lathework.fields import LONGEST_LINE
+from lathework.shop.kinds import Owned
 from lathework.shop.kit import name_of, read_thing
 from lathework.shop.kit_choices import Kind
 from lathework.shop.typed_kinds import HOW, MOST_THINGS, READ, wrong
@@ -18,11 +19,16 @@ _FILLERS = {"set", "sets", "of", "a", "an", "the", "round", "box", "rack", "and"
 
 @dataclass(frozen=True, slots=True)
 class Typed:
-    """A thing that a line names: what it will be called, and its document without an id."""
+    """A thing that a line names, and its document without an id."""
 
     kind: Kind
-    name: str
+    thing: Owned
     document: dict[str, str]
+
+    @property
+    def name(self) -> str:
+        """What it will be called."""
+        return name_of(self.thing)
 
 
 @dataclass(frozen=True, slots=True)
@@ -53,7 +59,7 @@ def _split(kind: Kind, named: str, place: str) -> tuple[str, dict[str, str]]:
 def _checked(kind: Kind, document: dict[str, str]) -> Typed:
     """The thing of a document; its first error told of the line. Raises InputError."""
     try:
-        return Typed(kind, name_of(read_thing(kind, {"id": "typed", **document})), document)
+        return Typed(kind, read_thing(kind, {"id": "typed", **document}), document)
     except InvalidDocument as invalid:
         raise invalid.errors[0].at("text") from None
 

@@ -12,6 +12,7 @@ from lathework.job.document import read_document
 from lathework.job.furnish import furnish
 from lathework.outfit.need import Need
 from lathework.outfit.needs import lines_of, needs
+from lathework.outfit.serving import serving
 from lathework.planning.plan import Plan, make_plan
 from lathework.planning.work import in_mm
 from lathework.shop.equipment import DieHolder, DieStock, OwnLathe
@@ -21,6 +22,7 @@ from lathework.shop.things import Blade, Die, ShopDrill
 from lathework.shop.typed import read_lines
 from lathework.tests.samples import document, plan, section, step
 from lathework.tests.test_bores import bore
+from lathework.threads.designation import read_called
 
 
 def shop(text: str) -> list[Owned]:
@@ -249,6 +251,72 @@ class Missing(unittest.TestCase):
         if things:
             own = [one for one in things if isinstance(one, Die) and one.thread.designation == "3/8-16 UNC"]
             self.assertEqual(found(told, "die for 3/8-16").thing is not None, bool(own))
+
+
+class Bearing(unittest.TestCase):
+    """Mild steel cuts at 2000 N/mm²: M8 takes 2000 × 1.25² × 8 ÷ 8000 = 3.1 N m, M16 (pitch 2) 16, M24 (3) 54."""
+
+    def words(self, thread: str, holder: str) -> tuple[bool, str]:
+        things = shop(f"{thread} die 2 in; {holder}")
+        (told,) = serving(read_called(thread).thread, things).holding
+        return told.fit.fits, told.fit.why
+
+    def test_a_small_thread_asks_for_nothing(self) -> None:
+        self.assertEqual(self.words("M3", "2 in die holder 2MT"), (True, ""))
+
+    def test_a_bare_taper_slips_and_a_key_holds(self) -> None:
+        self.assertEqual(self.words("M8", "2 in die holder 2MT"), (True, "the die takes some 3 N m: put a bar in it"))
+        self.assertIn("16 N m: put a long bar in it", self.words("M16", "2 in die holder 2MT")[1])
+        self.assertEqual(self.words("M16", "2 in die holder 2MT keyed"), (True, ""))
+        self.assertEqual(self.words("M24", "2 in die holder 2MT")[0], False)
+        self.assertIn("rough the thread out first", self.words("M24", "2 in die holder 2MT keyed")[1])
+
+    def test_the_plan_asks_for_what_its_die_takes(self) -> None:
+        """3/8-16 in brass: the plan's own torque, less than a hand bears, so that nothing is said."""
+        things = shop("3/8-16 die 1 in; 1 in die holder 2MT")
+        need = found(needs(made(things), things), "holder")
+        torque = step(made(things), "thread").figures["torque"].value
+        self.assertEqual("put a" in need.note, torque > 2)
+
+
+class OfOnePitch(unittest.TestCase):
+    """Dies of one pitch and form: 1/4 BSF has 26 to the inch, so have brass threads of every size (55°)."""
+
+    def test_one_by_another_name_serves_and_one_a_little_off_is_opened(self) -> None:
+        told = serving(read_called("1/4 BSF").thread, shop("1/4 brass die; 1/4-26 UNS die"))
+        self.assertEqual(len(told.instead), 1, told)
+        self.assertIn("the same pitch and form", told.instead[0])
+        near = serving(read_called("3/8-16").thread, shop("0.370-16 UNS die; 0.380-16 UNS die; 0.385-16 UNS die"))
+        self.assertEqual(
+            [words.rpartition(", ")[2] for words in near.instead], ["opened by 0.13 mm", "closed by 0.13 mm"]
+        )
+        self.assertEqual(len(near.unlike), 1)
+
+    def test_no_tap_is_opened(self) -> None:
+        told = serving(read_called("3/8-16").thread, shop("0.370-16 UNS tap"))
+        self.assertEqual(told.instead, ())
+
+
+class InAClub(unittest.TestCase):
+    """Two shops in one store: what lies in the other is no help at this lathe."""
+
+    def test_only_what_is_beside_the_lathe_is_taken(self) -> None:
+        lathes = [
+            read_thing("lathe", {"id": "l1", "name": "at the quay", "shop": "quay"}),
+            read_thing("lathe", {"id": "l2", "name": "on the hill", "shop": "hill"}),
+        ]
+        dies = [
+            read_thing("die", {"id": "d1", "thread": "3/8-16", "shop": "quay"}),
+            read_thing("drill", {"id": "d2", "size": "5 mm", "shop": "hill"}),
+            read_thing("drill", {"id": "d3", "size": "6 mm"}),
+        ]
+        hill = made(lathes + dies, {"setup.machine": "l2"})
+        self.assertEqual(hill.job.part.sections[0].die, "")
+        self.assertIsNone(found(needs(hill, lathes + dies), "die for 3/8-16").thing)
+        self.assertEqual(list(hill.job.setup.own_drills), ["5 mm", "6 mm"])
+        quay = made(lathes + dies, {"setup.machine": "l1"})
+        self.assertEqual(quay.job.part.sections[0].die, "d1")
+        self.assertEqual(list(quay.job.setup.own_drills), ["6 mm"])
 
 
 class Whole(unittest.TestCase):

@@ -12,7 +12,7 @@ import orjson
 from django.db import transaction
 from django.db.models import Count
 from django.http import HttpRequest, HttpResponse
-from ninja import Body, Header, Query, Router
+from ninja import Body, Query, Router
 
 from lathework.answers.plan_shown import PlanShown, plan_shown
 from lathework.answers.start_shown import BeginningShown, StartSketch, beginnings_shown, start_sketch
@@ -47,7 +47,7 @@ from server.jobs.answers import (
     standing_shown,
 )
 from server.jobs.file import job_file, raw_file
-from server.jobs.models import LONGEST_ACT, Job, StandingRow
+from server.jobs.models import Job, StandingRow
 from server.jobs.needed import kits, needed
 from server.jobs.schemas import ChangeIn, EntryIn, JobDocument, ReasonIn, SawIn, StartIn, StoredDocument, StudRepairIn
 from server.jobs.standing import standing
@@ -55,6 +55,7 @@ from server.logbook.readings import readings_csv
 from server.paper.dxf import sheet_dxf
 from server.paper.setup_sheet import setup_sheet
 from server.site.files import file_answer, file_in_schema
+from server.site.keys import ActKey
 from server.site.problems import PROBLEMS, answer
 
 router = Router(tags=["jobs"])
@@ -64,12 +65,6 @@ PAGE = 20
 End = Annotated[int, Query(ge=1, le=2)]
 Narrow = Annotated[bool, Query(description="drawn for a screen as wide as a phone")]
 PartNumber = Annotated[int, Query(ge=1, le=MOST_OTHERS + 1)]
-ActKey = Annotated[
-    str,
-    Header(
-        alias="Idempotency-Key", max_length=LONGEST_ACT, description="of this act alone: sent twice, it is done once"
-    ),
-]
 _P = ParamSpec("_P")
 
 

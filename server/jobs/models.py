@@ -7,8 +7,9 @@ from django.db import models
 from django.db.models import Q
 
 from lathework.bench.entry import KINDS
+from server.site.keys import LONGEST_ACT
 
-LONGEST_ID, LONGEST_KEY, LONGEST_ACT = 16, 60, 64
+LONGEST_ID, LONGEST_KEY = 16, 60
 
 
 class Job(models.Model):

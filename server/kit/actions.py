@@ -13,7 +13,7 @@ from django.utils import timezone
 from lathework.errors import InvalidDocument
 from lathework.shop.kit import read_thing
 from lathework.shop.typed import read_lines
-from server.kit.models import Thing
+from server.kit.models import Put, Thing
 from server.site.problems import Conflict
 
 Document = dict[str, Any]
@@ -25,11 +25,14 @@ def _new_id(kind: str) -> str:
 
 
 @transaction.atomic
-def add(wanted: Sequence[tuple[str, Document]]) -> list[Thing]:
-    """Put things in the shop, all or none; one whose id is free keeps it, the others get one of their own.
+def add(wanted: Sequence[tuple[str, Document]], key: str = "") -> None:
+    """Put things in the shop, all or none, once for each `key`; one whose id is free keeps it, the others get one of
+    their own.
 
     Raises InvalidDocument, by row and field.
     """
+    if key and not Put.objects.get_or_create(key=key)[1]:
+        return
     now, rows, errors = timezone.now(), [], []
     taken = set(Thing.objects.values_list("pk", flat=True))
     for at, (kind, document) in enumerate(wanted):
@@ -45,7 +48,7 @@ def add(wanted: Sequence[tuple[str, Document]]) -> list[Thing]:
         rows.append(Thing(ident=ident, kind=kind, document=named, added_at=now, changed_at=now))
     if errors:
         raise InvalidDocument(tuple(errors))
-    return Thing.objects.bulk_create(rows)
+    Thing.objects.bulk_create(rows)
 
 
 def _find(ident: str) -> Thing:
@@ -77,11 +80,11 @@ def retire(ident: str, *, back: bool = False) -> Thing:
     return row
 
 
-def add_typed(text: str) -> list[Thing]:
+def add_typed(text: str) -> None:
     """Put everything in the shop that lines name. Raises InputError where one is not understood."""
     wanted: list[tuple[str, Document]] = []
     for line in read_lines(text):
         if line.error:
             raise line.error
         wanted += [(one.kind, dict(one.document)) for one in line.things]
-    return add(wanted)
+    add(wanted)

@@ -27,9 +27,10 @@ from server.kit.remembered import Remembered
 class ThingShown:
     """A thing: what it is called, and everything that was said of it.
 
-    `said` are the fields that are its kind's own, as typed. `drawer` is the place it lies in, or a heading where nobody
-    said; `across_mm` and `bore_mm` draw it: its size, a usual one where nobody measured it, and that of its thread, 0
-    for what has none; `short` stands under it. `photograph` is the revision of its photograph, 0 where it has none.
+    `said` are the fields that are its kind's own, as typed. `drawer` is the shop and place it lies in, or a heading
+    where nobody said; `across_mm` and `bore_mm` draw it: its size, a usual one where nobody measured it, and that of
+    its thread, 0 for what has none; `short` stands under it. `photograph` is the revision of its photograph, 0 where it
+    has none.
     """
 
     id: str
@@ -40,6 +41,7 @@ class ThingShown:
     thread: str
     said: dict[str, str]
     state: State
+    shop: str
     place: str
     notes: str
     across_mm: float
@@ -57,10 +59,14 @@ class KitShown:
 
 @dataclass(frozen=True)
 class NamedThing:
-    """A thing that was typed: its document without an id, what it will be called, whether the like is owned."""
+    """A thing that was typed: its document without an id, what it will be called, whether the like is owned; how it is
+    drawn."""
 
     kind: Kind
     name: str
+    short: str
+    across_mm: float
+    bore_mm: float
     document: dict[str, str]
     known: bool
 
@@ -83,12 +89,18 @@ class FileRowShown:
     errors: tuple[FieldError, ...]
 
 
+def _named(kind: Kind, thing: Owned, document: dict[str, str], names: set[str]) -> NamedThing:
+    """Something that is not in the shop yet; `names` are those of things that are."""
+    name, (across_mm, bore_mm) = name_of(thing), _drawn(thing)
+    return NamedThing(kind, name, _short(thing), round(across_mm, 3), round(bore_mm, 3), document, name in names)
+
+
 def file_rows_shown(rows: tuple[FileRow, ...], names: set[str]) -> tuple[FileRowShown, ...]:
     """The rows of a kit file; `names` are those of things that are owned."""
     return tuple(
         FileRowShown(
             row.line,
-            None if row.errors else NamedThing(kind_named(row.kind), row.name, dict(row.document), row.name in names),
+            None if row.thing is None else _named(kind_named(row.kind), row.thing, dict(row.document), names),
             tuple(field_error(error) for error in row.errors),
         )
         for row in rows
@@ -116,6 +128,7 @@ class ServingShown:
     holding: tuple[HoldingShown, ...]
     gauges: tuple[ThingShown, ...]
     away: tuple[ThingShown, ...]
+    instead: tuple[str, ...]
     missing: tuple[str, ...]
     unlike: tuple[str, ...]
 
@@ -175,6 +188,10 @@ def _short(thing: Owned) -> str:
 
 
 def _drawer(thing: Owned) -> str:
+    return f"{thing.shop}: {_lies_in(thing)}" if thing.shop else _lies_in(thing)
+
+
+def _lies_in(thing: Owned) -> str:
     if thing.place:
         return thing.place
     kind = kind_of(thing)
@@ -210,6 +227,7 @@ def _thing_shown(row: Thing, thing: Owned, photograph: int) -> ThingShown:
             if name not in COMMON
         },
         state=thing.state,
+        shop=thing.shop,
         place=thing.place,
         notes=thing.notes,
         across_mm=round(across_mm, 3),
@@ -237,7 +255,7 @@ def lines_shown(lines: tuple[Line, ...], names: set[str]) -> tuple[LineShown, ..
     return tuple(
         LineShown(
             line.text,
-            tuple(NamedThing(one.kind, one.name, one.document, one.name in names) for one in line.things),
+            tuple(_named(one.kind, one.thing, one.document, names) for one in line.things),
             field_error(line.error) if line.error else None,
         )
         for line in lines
@@ -261,6 +279,7 @@ def serving_shown(told: Serving, rows: dict[str, Thing]) -> ServingShown:
         ),
         gauges=shown(told.gauges),
         away=shown(told.away),
+        instead=told.instead,
         missing=told.missing,
         unlike=told.unlike,
     )

@@ -38,6 +38,7 @@ from server.kit.kinds import KindShown, kinds_shown
 from server.kit.owned import owned
 from server.paper.labels import labels
 from server.site.files import file_answer, file_in_schema
+from server.site.keys import ActKey
 from server.site.problems import PROBLEMS, answer
 
 router = Router(tags=["kit"])
@@ -104,9 +105,9 @@ def read_typed(request: HttpRequest, payload: TypedKit) -> HttpResponse:
 
 
 @router.post("", response={200: KitShown, **PROBLEMS})
-def add_things(request: HttpRequest, payload: ThingsIn) -> HttpResponse:
+def add_things(request: HttpRequest, payload: ThingsIn, key: ActKey = "") -> HttpResponse:
     """Put things in the shop: the whole shop as it is then."""
-    actions.add([(thing.kind, thing.document) for thing in payload.things])
+    actions.add([(thing.kind, thing.document) for thing in payload.things], key)
     return answer(kit_shown(owned()))
 
 

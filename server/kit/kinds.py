@@ -34,7 +34,7 @@ class KindShown:
     fields: tuple[FieldShown, ...]
 
 
-COMMON = ("id", "state", "place", "notes")
+COMMON = ("id", "state", "shop", "place", "notes")
 
 
 def kinds_shown() -> tuple[KindShown, ...]:

@@ -6,8 +6,15 @@ from django.db import models
 from django.db.models import Q
 
 from lathework.shop.kit_choices import KINDS
+from server.site.keys import LONGEST_ACT
 
 LONGEST_ID = 16
+
+
+class Put(models.Model):
+    """The key of an act that put things in the shop: the same one sent twice is done once."""
+
+    key = models.CharField(max_length=LONGEST_ACT, primary_key=True)
 
 
 class Photograph(models.Model):

@@ -10,6 +10,8 @@ from ninja.params.functions import Query
 
 from lathework.bench.entry import Kind
 from server.jobs.actions.guard import find_job
+from server.jobs.answers import JobCard, job_card
+from server.jobs.models import StandingRow
 from server.logbook.dies import DieDid, die_did
 from server.logbook.outcome import JobOutcome, job_outcome
 from server.logbook.search import LogPage, search
@@ -18,6 +20,8 @@ from server.site.problems import PROBLEMS, answer
 router = Router(tags=["log"])
 Shown = Literal["", "troubles"] | Kind
 """Entries of a kind; of all of them; or die settings and what went wrong."""
+LATEST = 8
+"""Jobs of a lathe that are told of."""
 
 
 @router.get("/log", response={200: LogPage, **PROBLEMS})
@@ -37,6 +41,13 @@ def dies(
 ) -> HttpResponse:
     """What a die of the shop did last, by its id; or any die for `thread`, by its designation."""
     return answer(die_did(thread, die))
+
+
+@router.get("/log/lathes", response={200: list[JobCard], **PROBLEMS})
+def made_on(request: HttpRequest, lathe: str = Query(..., min_length=1, max_length=16)) -> HttpResponse:
+    """The latest jobs on a lathe of the shop, by its id."""
+    rows = StandingRow.objects.filter(job__document__setup__machine=lathe, job__deleted_at=None)
+    return answer([job_card(row) for row in rows.order_by("-changed_at")[:LATEST]])
 
 
 @router.get("/log/jobs/{job_id}", response={200: JobOutcome, **PROBLEMS})

@@ -66,6 +66,19 @@ class FromFiles(BrowserCase):
         page.reload()
         expect(page.get_by_role("button", name="8.5 mm drill", exact=True)).to_be_visible()
         expect(page.get_by_role("note")).to_have_count(0)
+        self.the_lathe_of_the_last_job_moves_over()
+
+    def the_lathe_of_the_last_job_moves_over(self) -> None:
+        """What the browser knows of a lathe from its last job, where the shop has none."""
+        page = self.page
+        said = "{unit: 'in', method: {}, setup: {dial: 'radius', lathe: 'light'}}"
+        page.evaluate(f"localStorage.setItem('conch.habits.in', JSON.stringify({said}))")
+        page.reload()
+        expect(page.get_by_role("note")).to_contain_text("radius dial, light")
+        page.get_by_role("button", name="Put it in the shop").click()
+        expect(page.get_by_role("note")).to_have_count(0)
+        page.get_by_role("button", name="My lathe").click()
+        expect(page.get_by_role("article", name="My lathe")).to_contain_text("radius dial")
 
 
 class Shop(BrowserCase):

@@ -11,7 +11,8 @@ from django.utils import timezone
 from lathework.errors import InputError
 from lathework.job.declaration import LONGEST_NOTE
 from lathework.reader import UNSTORABLE, storable
-from server.jobs.models import LONGEST_ACT, Act, Job
+from server.jobs.models import Act, Job
+from server.site.keys import LONGEST_ACT
 from server.site.problems import Conflict, Refused
 
 MOVED_ON = "This job was changed elsewhere since you opened it. Your entry is still here: reload, then enter it again."

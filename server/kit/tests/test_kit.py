@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from lathework.tests.samples import document
 from server.kit.models import Thing
 from server.kit.tests.case import KitCase
 
@@ -38,6 +39,31 @@ class Kit(KitCase):
         self.assertEqual(answer.status_code, 422)
         self.assertEqual([error["field"] for error in answer.json()["errors"]], ["things.1.thick"])
         self.assertEqual(Thing.objects.count(), 0)
+
+    def test_sent_twice_it_is_put_in_once(self) -> None:
+        things = {"things": [{"kind": "tap", "document": {"thread": "M6"}}]}
+        for _ in range(2):
+            answer = self.client.post(
+                "/api/kit", things, content_type="application/json", headers={"Idempotency-Key": "of-this-act"}
+            )
+            self.assertEqual(answer.status_code, 200)
+        self.assertEqual(Thing.objects.count(), 1)
+        self.send("POST", "/api/kit", things)
+        self.assertEqual(Thing.objects.count(), 2)
+
+    def test_what_a_lathe_made(self) -> None:
+        self.add("bench lathe 2MT; workshop lathe 3MT")
+        bench, other = (one["id"] for one in self.get("/api/kit")["things"])
+        job = self.send("POST", "/api/jobs", document({"setup.machine": bench})).json()
+        told = self.get(f"/api/log/lathes?lathe={bench}")
+        self.assertEqual([(one["id"], one["good"]) for one in told], [(job["id"], 0)])
+        self.assertEqual(self.get(f"/api/log/lathes?lathe={other}"), [])
+
+    def test_things_of_two_shops_lie_in_drawers_of_their_own(self) -> None:
+        tap = {"kind": "tap", "document": {"thread": "M6", "shop": "club", "place": "box 2"}}
+        self.send("POST", "/api/kit", {"things": [tap]})
+        (shown,) = self.get("/api/kit")["things"]
+        self.assertEqual((shown["shop"], shown["drawer"]), ("club", "club: box 2"))
 
     def test_changed_with_its_revision(self) -> None:
         self.add("1/2 bsw split die")

@@ -6,14 +6,17 @@ import { VTextarea } from 'vuetify/components/VTextarea'
 import { ask, asProblem, client } from '@/shared/api/client'
 import { useLive } from '@/shared/api/useLive'
 import { useBrowserKit } from '@/features/shop/useBrowserKit'
-import type { Named } from '@/features/shop/useKit'
+import ThingShape from '@/features/shop/ThingShape.vue'
+import type { Named, Said } from '@/features/shop/useKit'
 
 /** What one owns, typed a line each as people say it; what each line names is shown as it is typed, and ticked. */
-const props = defineProps<{ add: (wanted: Named[]) => Promise<unknown> }>()
+const props = defineProps<{ add: (wanted: Said[]) => Promise<unknown>; lathes: number }>()
 const text = ref('')
 const busy = ref(false)
 const browser = useBrowserKit()
 const remembered = browser.lines
+/** A lathe that this browser knows of, where the shop has none. */
+const lathe = computed(() => (props.lathes ? null : browser.lathe.value))
 const moving = ref(false)
 function move() {
   moving.value = true
@@ -32,6 +35,16 @@ const ticked = (line: string, thing: Named) => turned.value[`${line} ${thing.nam
 const wanted = computed(() =>
   lines.value.flatMap((line) => line.things.filter((thing) => ticked(line.text, thing))),
 )
+async function keepLathe() {
+  if (!lathe.value) return
+  trouble.value = ''
+  try {
+    await props.add([{ kind: 'lathe', document: lathe.value }])
+    browser.latheDone()
+  } catch (failed) {
+    trouble.value = asProblem(failed).message
+  }
+}
 /** Lines that were not understood stay, to be put right. */
 async function put() {
   busy.value = true
@@ -83,6 +96,11 @@ async function put() {
       <plain-btn @click="move">Put them in the shop</plain-btn>
       <plain-btn @click="browser.done()">Forget them</plain-btn>
     </p>
+    <p v-if="lathe" role="note">
+      This browser remembers the lathe of your last job: {{ lathe.dial }} dial, {{ lathe.weight }}.
+      <plain-btn @click="keepLathe">Put it in the shop</plain-btn>
+      <plain-btn @click="browser.latheDone()">Forget it</plain-btn>
+    </p>
     <p v-if="problem" class="field-error" role="alert">{{ problem.message }}</p>
     <ul v-if="lines.length" class="lines">
       <li v-for="line in lines" :key="line.text">
@@ -93,10 +111,18 @@ async function put() {
           <v-checkbox
             v-for="thing in line.things"
             :key="thing.name"
-            :label="thing.known ? `${thing.name}: you have one` : thing.name"
+            :aria-label="thing.known ? `${thing.name}: you have one` : thing.name"
             :model-value="ticked(line.text, thing)"
             @update:model-value="turned[`${line.text} ${thing.name}`] = $event === true"
-          />
+          >
+            <template #label>
+              <span class="drawn">
+                <ThingShape :thing="{ ...thing, said: thing.document }" :gone="!ticked(line.text, thing)" />
+                <span class="small" :class="{ fig: thing.across_mm }">{{ thing.short }}</span>
+                <span v-if="thing.known" class="small muted">you have one</span>
+              </span>
+            </template>
+          </v-checkbox>
         </template>
       </li>
     </ul>
@@ -116,9 +142,24 @@ async function put() {
 .add > .v-btn {
   width: auto;
 }
-.lines li {
+.lines {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+  gap: 10px;
+}
+/* A set as it lies in its box. */
+.lines li:has(.drawn) {
+  background: var(--quiet);
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  padding: 12px 16px;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: flex-end;
+  gap: 6px 14px;
+}
+.drawn {
+  display: grid;
+  justify-items: center;
 }
 .field-error {
   grid-column: 1 / -1;

@@ -3,10 +3,10 @@ import { computed, ref } from 'vue'
 import { VCheckbox } from 'vuetify/components/VCheckbox'
 
 import { ask, asProblem, client, type Schemas } from '@/shared/api/client'
-import { type Named, type Thing, useKinds } from '@/features/shop/useKit'
+import { type Said, type Thing, useKinds } from '@/features/shop/useKit'
 
 /** The shop as files: read in row by row, what is sound and what is not side by side; taken along as JSON, CSV, labels. */
-const props = defineProps<{ add: (wanted: Named[]) => Promise<unknown>; things: Thing[] }>()
+const props = defineProps<{ add: (wanted: Said[]) => Promise<unknown>; things: Thing[] }>()
 const MOST_BYTES = 4_000_000
 const { data: kinds } = useKinds()
 const input = ref<HTMLInputElement>()

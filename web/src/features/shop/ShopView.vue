@@ -22,7 +22,7 @@ const wanted = ref('')
 const shown = computed(() => {
   const words = wanted.value.toLowerCase().split(/\s+/).filter(Boolean)
   const holds = (one: Thing) => {
-    const text = `${one.name} ${one.place} ${one.notes} ${one.state}`.toLowerCase()
+    const text = `${one.name} ${one.drawer} ${one.notes} ${one.state}`.toLowerCase()
     return words.every((word) => text.includes(word))
   }
   return drawers.value
@@ -62,7 +62,7 @@ async function back() {
     <p v-if="gone" role="status">{{ gone.name }}: taken out. <plain-btn @click="back">Undo</plain-btn></p>
     <div class="halves">
       <div class="left">
-        <ShopAdd :add="add" />
+        <ShopAdd :add="add" :lathes="things.filter((one) => one.kind === 'lathe').length" />
         <ShopFiles :add="add" :things="things" />
         <v-text-field
           v-if="things.length > MANY"

@@ -20,6 +20,12 @@ const emit = defineEmits<{ retire: []; changed: [] }>()
 const { data: choices } = useChoices()
 const { data: kinds } = useKinds()
 const fields = computed(() => kinds.value?.find((one) => one.kind === props.thing.kind)?.fields ?? [])
+/** What is said of any thing: its field, its label, what stands where nobody said. */
+const ABOUT = [
+  ['shop', 'Shop', 'the one there is'],
+  ['place', 'Lies in', 'nobody said'],
+  ['notes', 'Notes', 'nobody said'],
+] as const
 const typed = ref<Record<string, string>>({})
 const errors = ref<Record<string, FieldError>>({})
 const trouble = ref('')
@@ -48,6 +54,11 @@ const { data: dies } = useQuery({
   queryKey: computed(() => ['dies', props.thing.thread]),
   queryFn: () => ask(client.GET('/api/log/dies', { params: { query: { thread: props.thing.thread } } })),
   enabled: () => props.thing.kind === 'die' && own.value?.length === 0,
+})
+const { data: jobs } = useQuery({
+  queryKey: computed(() => ['lathe', props.thing.id]),
+  queryFn: () => ask(client.GET('/api/log/lathes', { params: { query: { lathe: props.thing.id } } })),
+  enabled: () => props.thing.kind === 'lathe',
 })
 </script>
 
@@ -92,12 +103,12 @@ const { data: dies } = useQuery({
           />
         </dd>
       </template>
-      <template v-for="field in ['place', 'notes'] as const" :key="field">
-        <dt class="muted">{{ field === 'place' ? 'Lies in' : 'Notes' }}</dt>
+      <template v-for="[field, label, without] in ABOUT" :key="field">
+        <dt class="muted">{{ label }}</dt>
         <dd>
           <InlineField
-            :label="field === 'place' ? 'Place' : 'Notes'"
-            placeholder="nobody said"
+            :label="label"
+            :placeholder="without"
             :long="field === 'notes'"
             :model-value="typed[field] ?? thing[field]"
             :error="errors[field]"
@@ -115,6 +126,15 @@ const { data: dies } = useQuery({
     <template v-else-if="dies?.length">
       <h3>What dies of this thread did last</h3>
       <DieStory :dies="dies" with-job />
+    </template>
+    <template v-if="jobs?.length">
+      <h3>What was made on it last</h3>
+      <ul>
+        <li v-for="job in jobs" :key="job.id">
+          <router-link :to="{ name: 'plan', params: { id: job.id } }">{{ job.title }}</router-link>
+          <span class="muted small">, {{ job.material }}, {{ job.good }} of {{ job.quantity }} made</span>
+        </li>
+      </ul>
     </template>
     <ThingPhoto :thing="thing" @changed="emit('changed')" />
     <plain-btn class="out" @click="emit('retire')">Take it out of the shop</plain-btn>

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import type { Thing } from '@/features/shop/useKit'
 
 /** A thing drawn: dies, drills, blades and bars to scale, what has no one size as a sign of its kind. */
-const props = defineProps<{ thing: Thing; gone: boolean }>()
+const props = defineProps<{ thing: Pick<Thing, 'kind' | 'across_mm' | 'bore_mm' | 'said'>; gone: boolean }>()
 const PER_MM = 2.1
 const HIGH = 64
 const WIDEST = 60
@@ -72,7 +72,7 @@ const SIGNS: Record<string, string> = {
           :cx="x * (bore + web / 3)"
           :cy="y * (bore + web / 3)"
         />
-        <path v-if="thing.said.form === 'split'" class="slit" :d="`M0 ${-bore}V${-radius}`" />
+        <path v-if="(thing.said.form ?? 'split') === 'split'" class="slit" :d="`M0 ${-bore}V${-radius}`" />
       </template>
     </g>
   </svg>

@@ -2,9 +2,12 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
 import { ask, client, type Schemas } from '@/shared/api/client'
+import { type ActHeader, useActs } from '@/shared/jobs/useActs'
 
 export type Thing = Schemas['ThingShown']
 export type Named = Schemas['NamedThing']
+/** A thing to be put in. */
+export type Said = Pick<Named, 'kind' | 'document'>
 const KEY = ['kit']
 
 /** Every kind of thing, and what is asked of each. */
@@ -14,6 +17,7 @@ export const useKinds = () =>
 /** What the shop owns, and what is done to it. */
 export function useKit() {
   const queries = useQueryClient()
+  const send = useActs()
   const { data, error } = useQuery({ queryKey: KEY, queryFn: () => ask(client.GET('/api/kit')) })
   const things = computed(() => data.value?.things ?? [])
   /** Drawer by drawer, in the order they come. */
@@ -24,15 +28,18 @@ export function useKit() {
   })
   const show = (now: Schemas['KitShown']) => queries.setQueryData(KEY, now)
   const again = () => queries.invalidateQueries({ queryKey: KEY })
-  async function add(wanted: Named[]) {
+  async function add(wanted: Said[]) {
     const named = wanted.map(({ kind, document }) => ({ kind, document }))
-    show(await ask(client.POST('/api/kit', { body: { things: named } })))
+    const act = (header: ActHeader) =>
+      ask(client.POST('/api/kit', { params: { header }, body: { things: named } }))
+    show(await send(['add', named], act))
     await queries.invalidateQueries({ queryKey: ['kit', 'threads'] })
   }
   /** Says something else of a thing: everything that was said of it before, with what is `said` now. */
   async function change(thing: Thing, said: Record<string, string>) {
-    const { state, place, notes } = thing
-    const body = { document: { ...thing.said, state, place, notes, ...said }, revision: thing.revision }
+    const { state, shop, place, notes } = thing
+    const document = { ...thing.said, state, shop, place, notes, ...said }
+    const body = { document, revision: thing.revision }
     try {
       await ask(client.PUT('/api/kit/{ident}', { params: { path: { ident: thing.id } }, body }))
     } finally {

@@ -904,6 +904,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/log/lathes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Made On
+         * @description The latest jobs on a lathe of the shop, by its id.
+         */
+        get: operations["server_logbook_api_made_on"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sample": {
         parameters: {
             query?: never;
@@ -2721,9 +2741,14 @@ export interface components {
         };
         /**
          * NamedThing
-         * @description A thing that was typed: its document without an id, what it will be called, whether the like is owned.
+         * @description A thing that was typed: its document without an id, what it will be called, whether the like is owned; how it is
+         *     drawn.
          */
         NamedThing: {
+            /** Across Mm */
+            across_mm: number;
+            /** Bore Mm */
+            bore_mm: number;
             /** Document */
             document: {
                 [key: string]: string;
@@ -2737,6 +2762,8 @@ export interface components {
             known: boolean;
             /** Name */
             name: string;
+            /** Short */
+            short: string;
         };
         /**
          * NeedShown
@@ -3202,6 +3229,8 @@ export interface components {
             gauges: components["schemas"]["ThingShown"][];
             /** Holding */
             holding: components["schemas"]["HoldingShown"][];
+            /** Instead */
+            instead: string[];
             /** Missing */
             missing: string[];
             percent: components["schemas"]["FigureShown"] | null;
@@ -3728,9 +3757,10 @@ export interface components {
          * ThingShown
          * @description A thing: what it is called, and everything that was said of it.
          *
-         *     `said` are the fields that are its kind's own, as typed. `drawer` is the place it lies in, or a heading where nobody
-         *     said; `across_mm` and `bore_mm` draw it: its size, a usual one where nobody measured it, and that of its thread, 0
-         *     for what has none; `short` stands under it. `photograph` is the revision of its photograph, 0 where it has none.
+         *     `said` are the fields that are its kind's own, as typed. `drawer` is the shop and place it lies in, or a heading
+         *     where nobody said; `across_mm` and `bore_mm` draw it: its size, a usual one where nobody measured it, and that of
+         *     its thread, 0 for what has none; `short` stands under it. `photograph` is the revision of its photograph, 0 where it
+         *     has none.
          */
         ThingShown: {
             /** Across Mm */
@@ -3760,6 +3790,8 @@ export interface components {
             said: {
                 [key: string]: string;
             };
+            /** Shop */
+            shop: string;
             /** Short */
             short: string;
             /**
@@ -6474,7 +6506,10 @@ export interface operations {
     server_kit_api_add_things: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description of this act alone: sent twice, it is done once */
+                "Idempotency-Key"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -7884,6 +7919,91 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobOutcome"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_logbook_api_made_on: {
+        parameters: {
+            query: {
+                lathe: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobCard"][];
                 };
             };
             /** @description Bad Request */

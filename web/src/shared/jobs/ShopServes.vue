@@ -13,7 +13,12 @@ const { data: told } = useQuery({
 const own = computed(() => [...(told.value?.dies ?? []), ...(told.value?.taps ?? [])])
 const holds = computed(() => (told.value?.holding ?? []).filter((one) => one.fits))
 const something = computed(
-  () => own.value.length || told.value?.away.length || told.value?.drill || told.value?.unlike.length,
+  () =>
+    own.value.length ||
+    told.value?.away.length ||
+    told.value?.drill ||
+    told.value?.instead.length ||
+    told.value?.unlike.length,
 )
 </script>
 
@@ -34,6 +39,7 @@ const something = computed(
       <li v-for="thing in told.gauges" :key="thing.id">✓ {{ thing.name }}</li>
       <li v-for="thing in told.away" :key="thing.id">‖ {{ thing.name }}: {{ thing.state }}</li>
       <li v-for="words in told.missing" :key="words">◆ {{ words }}</li>
+      <li v-for="words in told.instead" :key="words">↷ {{ words }}</li>
       <li v-for="words in told.unlike" :key="words" class="muted">≠ {{ words }}</li>
     </ul>
   </section>
