@@ -87,8 +87,7 @@ class PartStanding:
 class BenchShown:
     """The bench; `part` is the number, from 1, of the part in hand.
 
-    `outdated` is what was recorded for the step before the part was changed; `die` the id of the die to run on, "" at
-    any other step.
+    `outdated` is what was recorded for the step before the part was changed.
     """
 
     part: int
@@ -109,7 +108,6 @@ class BenchShown:
     adjusted: bool
     advice: AdviceShown | None
     opened_eighths: float
-    die: str
     unread: tuple[Caution, ...]
     zero: str
     asks_keeping: bool
@@ -183,7 +181,6 @@ def bench_shown(whole: Progress) -> BenchShown:
         adjusted=now.adjusted,
         advice=_advice(now.advice) if now.advice else None,
         opened_eighths=whole.opened_eighths,
-        die=now.die_id if now.step and now.step.kind == "thread" else "",
         unread=now.unread,
         zero=now.zero,
         asks_keeping=now.asks_keeping,

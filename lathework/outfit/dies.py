@@ -6,7 +6,7 @@ from collections.abc import Iterator
 
 from lathework.job.furnish import dies_for, pick_die, typed_of
 from lathework.methods.die import DIE_HOLDINGS, Holder
-from lathework.outfit.need import Need, Shop, StandIn, no_substitute, state_of
+from lathework.outfit.need import Need, Shop, StandIn, no_substitute, state_of, steps_of
 from lathework.outfit.serving import Holding, holdings, serving
 from lathework.part.model import Section
 from lathework.planning.plan import Plan
@@ -37,17 +37,19 @@ def die_needs(plan: Plan, number: int, thread: Thread, shop: Shop) -> Iterator[N
     dies, field = dies_for(thread.designation, shop.things), f"part.sections.{number}.die"
     named = next((one for one in dies if one.id == section.die), None)
     die = named or pick_die(thread.designation, shop.things, ())
+    steps = steps_of(plan, ("thread", "finish"), section.id)
     if die is None:
         owns = (("kind", "die"), ("thread", thread.designation))
-        yield Need(f"die for {thread.designation}", None, "", tuple(_stand_ins(thread, shop)), field, owns=owns)
+        instead = tuple(_stand_ins(thread, shop))
+        yield Need(f"die for {thread.designation}", None, "", instead, field, owns=owns, steps=steps)
         return
     choices = tuple(dies) if len(dies) > 1 else ()
     note = state_of(die) if die.across else "measure its outside diameter: no holder can be named for it"
-    yield Need(f"die for {thread.designation}", die, note, (), field, choices)
+    yield Need(f"die for {thread.designation}", die, note, (), field, choices, steps=steps)
     yield from _holder(plan, section, die, shop)
     blank = plan.work.threads[number].blank_mm
     bushes = [one for one in shop.at_hand(Bush) if guides(one, blank).fits]
-    yield from (Need(f"to start the {thread.designation} die square", one) for one in bushes[:1])
+    yield from (Need(f"to start the {thread.designation} die square", one, steps=steps) for one in bushes[:1])
 
 
 def _off(holding: Holding, die: Die) -> float:
@@ -72,7 +74,8 @@ def _holder(plan: Plan, section: Section, die: Die, shop: Shop) -> Iterator[Need
     own = [one for one in fitting if isinstance(one.thing, wanted)]
     what = f"holder for the {die.thread.designation} die"
     if own:
-        yield Need(what, own[0].thing, own[0].fit.why)
+        steps = steps_of(plan, ("thread", "finish"), section.id)
+        yield Need(what, own[0].thing, own[0].fit.why, steps=steps)
         return
     nearest = min((one for one in tried if isinstance(one.thing, wanted)), key=lambda one: _off(one, die), default=None)
     why = f"{name_of(nearest.thing)}: {nearest.fit.why}" if nearest else ""

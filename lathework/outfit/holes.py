@@ -4,30 +4,32 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from lathework.outfit.need import ALIKE_MM, Need, Said, Shop, StandIn, no_substitute, state_of
+from lathework.outfit.need import ALIKE_MM, Need, Said, Shop, StandIn, no_substitute, state_of, steps_of
 from lathework.outfit.serving import serving
 from lathework.part.bores import BoreWork
 from lathework.part.model import TAPS
 from lathework.planning.notice import told
+from lathework.planning.plan import Plan
 from lathework.shop.fits import reaches, reams
 from lathework.shop.kit import name_of
 from lathework.shop.things import Reamer, ShopDrill, Tap
-from lathework.units import LengthUnit
 
 
-def bore_needs(found: BoreWork, unit: LengthUnit, shop: Shop) -> Iterator[Need]:
+def bore_needs(plan: Plan, found: BoreWork, shop: Shop) -> Iterator[Need]:
     """What makes a hole: its drill, its tap."""
-    thread, depth = found.bore.thread, found.bore.depth
+    thread, depth, unit = found.bore.thread, found.bore.depth, plan.job.unit
+    drilled = steps_of(plan, ("drill",), found.bore.id)
     if shop.keeps(ShopDrill) and (found.picked is not None or thread is None):
         own = [one for one in shop.at_hand(ShopDrill) if abs(one.size.mm - found.drill_mm) < ALIKE_MM]
         near = min(shop.at_hand(ShopDrill), key=lambda one: abs(one.size.mm - found.drill_mm), default=None)
         instead = (StandIn(f"nearest: {name_of(near)}"),) if near and not own else ()
         size = found.picked.name if found.picked else told(found.drill_mm, unit, fine=True)
         owns: Said = (("kind", "drill"), ("size", size))
-        yield Need(f"drill, {size}", own[0] if own else None, "", instead, owns=() if own else owns)
+        yield Need(f"drill, {size}", own[0] if own else None, "", instead, owns=() if own else owns, steps=drilled)
     if thread is None:
         fitting = [one for one in shop.at_hand(Reamer) if reams(one, found.drill_mm).fits]
-        yield from (Need("to finish the hole", one, "drill a little under it first") for one in fitting[:1])
+        note = "drill a little under it first"
+        yield from (Need("to finish the hole", one, note, steps=drilled) for one in fitting[:1])
     if thread is None or found.bore.cut not in TAPS:
         return
     forming = found.bore.cut == "form-tap"
@@ -37,7 +39,7 @@ def bore_needs(found: BoreWork, unit: LengthUnit, shop: Shop) -> Iterator[Need]:
     what = f"{'form tap' if forming else 'tap'} for {thread.designation}"
     if deep:
         best = min(deep, key=lambda one: one.state == "worn")
-        yield Need(what, best, state_of(best))
+        yield Need(what, best, state_of(best), steps=steps_of(plan, ("tap", "finish"), found.bore.id))
         return
     serves = serving(thread, shop.things)
     away = [no_substitute(f"{name_of(one)} is {one.state}") for one in serves.away if isinstance(one, Tap)]

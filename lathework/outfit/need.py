@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+from collections.abc import Collection
 from dataclasses import dataclass
 from typing import TypeVar
 
+from lathework.planning.plan import Plan
 from lathework.shop.kinds import Owned
 from lathework.shop.things import Die, Thing
 
@@ -38,6 +40,7 @@ class Need:
     """Something a plan works with: `what` it is, the `thing` that serves, None where it is missing; `note` says what to
     mind of it, or why nothing serves; `instead` what may stand in. `choices` are those that `field` of the document may
     name, where there are several; `owns` is what to put in the shop where one has it after all: its kind, its fields.
+    `steps` are the keys of the steps that it is laid out for.
     """
 
     what: str
@@ -47,6 +50,13 @@ class Need:
     field: str = ""
     choices: tuple[Die, ...] = ()
     owns: Said = ()
+    steps: tuple[str, ...] = ()
+
+
+def steps_of(plan: Plan, kinds: Collection[str], made: str = "") -> tuple[str, ...]:
+    """The keys of the steps of some `kinds`; of those that make the section or hole of the id `made`, where named."""
+    steps = [one for one in plan.operations if one.kind in kinds]
+    return tuple(one.key for one in steps if made in ("", one.key.rpartition(":")[2]))
 
 
 @dataclass(frozen=True, slots=True)

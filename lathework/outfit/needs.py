@@ -30,7 +30,7 @@ def needs(plan: Plan, things: Sequence[Owned]) -> tuple[Need, ...]:
         if section.thread is not None and f"thread:{section.id}" in cut:
             found += die_needs(plan, number, section.thread, shop)
     for bore in plan.work.bores:
-        found += bore_needs(bore, plan.job.unit, shop)
+        found += bore_needs(plan, bore, shop)
     rest: tuple[Callable[[Plan, Shop], Iterator[Need]], ...] = (blade_needs, bar_needs, holding_needs, gauge_needs)
     for make in rest:
         found += make(plan, shop)

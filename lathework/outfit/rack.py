@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 
 from lathework.job.furnish import nearest_blade, typed_of
-from lathework.outfit.need import ALIKE_MM, Need, Shop, StandIn, state_of
+from lathework.outfit.need import ALIKE_MM, Need, Shop, StandIn, state_of, steps_of
 from lathework.planning.notice import told
 from lathework.planning.plan import Plan
 from lathework.planning.work import in_mm
@@ -30,7 +30,7 @@ def blade_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
         own = next((one for one in fitting if abs(one.width.mm - width.mm) < ALIKE_MM), None)
         what = f"{use} blade, {told(width.mm, plan.job.unit)}"
         if own:
-            yield Need(what, own)
+            yield Need(what, own, steps=steps_of(plan, kinds))
             continue
         owns = (("kind", "blade"), ("width", typed_of(width)), ("use", use))
         yield Need(what, None, "", _other_blade(width.mm, fitting, use), owns=owns)
@@ -80,9 +80,13 @@ def holding_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
     """Collets that hold what is finished, and a centre."""
     for chucking in plan.chuckings:
         grip = chucking.grip
+        steps = steps_of(plan, ("hold",), chucking.faces)
         if chucking.second and not grip.flats and not grip.on_thread:
             found = [one for one in shop.at_hand(Collet) if grips(one, grip.across_mm, grip.length_mm).fits]
-            yield from (Need(f"to hold {grip.words}", one, "truer than jaws, and marks nothing") for one in found[:1])
+            yield from (
+                Need(f"to hold {grip.words}", one, "truer than jaws, and marks nothing", steps=steps)
+                for one in found[:1]
+            )
     if shop.keeps(Centre) and any(chucking.centred for chucking in plan.chuckings):
         centres = shop.at_hand(Centre)
         yield Need("tailstock centre", centres[0] if centres else None)
@@ -90,10 +94,15 @@ def holding_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
 
 def gauge_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
     """Gauges of its threads."""
-    names = {section.thread.designation for section in plan.job.part.sections if section.thread}
+    cut = [section for section in plan.job.part.sections if section.thread]
     for gauge in shop.at_hand(ThreadGauge):
-        if gauge.thread and gauge.thread.designation in names and gauge.form in ("ring", "nut", "mate"):
-            yield Need(f"to gauge {gauge.thread.designation}", gauge)
+        if gauge.thread is None or gauge.form not in ("ring", "nut", "mate"):
+            continue
+        named = gauge.thread.designation
+        its = [section.id for section in cut if section.thread and section.thread.designation == named]
+        steps = [key for own in its for key in steps_of(plan, ("gauge",), own)]
+        if its:
+            yield Need(f"to gauge {named}", gauge, steps=tuple(steps))
 
 
 def lathe_needs(plan: Plan, shop: Shop) -> Iterator[Need]:

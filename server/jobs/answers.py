@@ -103,8 +103,9 @@ class StandInShown:
 @answer
 class NeedShown:
     """Something a plan works with: what serves, with its id and where it lies, "" for what is missing; what to mind;
-    what may stand in. `choices` are those that `field` of the document may name. `owns` is what to put
-    in the shop, its kind and its fields, where one has it after all; `did` says what a die did last.
+    what may stand in. `choices` are those that `field` of the document may name. `owns` is what to put in the shop, its
+    kind and its fields, where one has it after all; `did` says what a die did last; `steps` are the keys of the steps
+    that it is laid out for.
     """
 
     what: str
@@ -117,6 +118,7 @@ class NeedShown:
     choices: tuple[ChoiceShown, ...]
     owns: dict[str, str]
     did: str
+    steps: tuple[str, ...]
 
 
 def needs_shown(told: Sequence[Need]) -> tuple[NeedShown, ...]:
@@ -132,6 +134,7 @@ def needs_shown(told: Sequence[Need]) -> tuple[NeedShown, ...]:
             instead=tuple(StandInShown(one.words, one.field, one.value, one.serves) for one in need.instead),
             field=need.field,
             owns=dict(need.owns),
+            steps=need.steps,
             did=did.get(need.thing.id, "") if need.thing else "",
             choices=tuple(ChoiceShown(one.id, name_of(one), one.place) for one in need.choices),
         )

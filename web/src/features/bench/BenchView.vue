@@ -10,7 +10,7 @@ import BenchTop from '@/features/bench/BenchTop.vue'
 import CautionLine from '@/shared/controls/CautionLine.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import MissingKit from '@/shared/jobs/MissingKit.vue'
-import OwnDie from '@/shared/jobs/OwnDie.vue'
+import StepTools from '@/shared/jobs/StepTools.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import ReadingsTable from '@/features/bench/ReadingsTable.vue'
 import ReasonField from '@/shared/controls/ReasonField.vue'
@@ -138,7 +138,7 @@ void load()
         <p v-if="bench.outdated" class="outdated" role="status">≠ {{ words(bench.outdated) }}</p>
         <h1><StepSentence :step="step" /></h1>
         <p v-if="step.tool && !gauging" class="tool muted">{{ step.tool }}</p>
-        <OwnDie v-if="bench.die" :id="id" :part="bench.part" :revision="bench.revision" :die="bench.die" />
+        <StepTools :id="id" :part="bench.part" :revision="bench.revision" :step="step.key" />
         <p v-if="$route.query.walk === '1' && step.why" class="walk" role="note">{{ step.why }}</p>
       </div>
       <div class="middle">

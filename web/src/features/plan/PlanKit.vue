@@ -6,6 +6,7 @@ import { ask, asProblem, client, type Schemas } from '@/shared/api/client'
 
 import OpenLine from '@/features/plan/OpenLine.vue'
 import InlineChoice from '@/shared/controls/InlineChoice.vue'
+import { useActs } from '@/shared/jobs/useActs'
 import { useNeeds } from '@/shared/jobs/useNeeds'
 
 type Thing = Schemas['ThingShown']
@@ -19,12 +20,14 @@ const missing = computed(() => needs.value.filter((one) => !one.id))
 const open = ref(false)
 const trouble = ref('')
 const queries = useQueryClient()
+const send = useActs()
 /** Put in the shop what one has after all; a die is then the job's. */
 async function keep(need: Need) {
   const { kind, ...document } = need.owns
   trouble.value = ''
   try {
-    await ask(client.POST('/api/kit', { body: { things: [{ kind: kind as Thing['kind'], document }] } }))
+    const body = { things: [{ kind: kind as Thing['kind'], document }] }
+    await send(['keep', body], (header) => ask(client.POST('/api/kit', { params: { header }, body })))
     await queries.invalidateQueries({ queryKey: ['kit'] })
     // The job takes it when it is stored again.
     if (need.field) {

@@ -2171,8 +2171,6 @@ export interface components {
             /** Closed */
             closed: string;
             cut: components["schemas"]["CutShown"] | null;
-            /** Die */
-            die: string;
             drawing: components["schemas"]["SheetShown"];
             /** Finished */
             finished: boolean;
@@ -2768,8 +2766,9 @@ export interface components {
         /**
          * NeedShown
          * @description Something a plan works with: what serves, with its id and where it lies, "" for what is missing; what to mind;
-         *     what may stand in. `choices` are those that `field` of the document may name. `owns` is what to put
-         *     in the shop, its kind and its fields, where one has it after all; `did` says what a die did last.
+         *     what may stand in. `choices` are those that `field` of the document may name. `owns` is what to put in the shop, its
+         *     kind and its fields, where one has it after all; `did` says what a die did last; `steps` are the keys of the steps
+         *     that it is laid out for.
          */
         NeedShown: {
             /** Choices */
@@ -2790,6 +2789,8 @@ export interface components {
             };
             /** Place */
             place: string;
+            /** Steps */
+            steps: string[];
             /** Thing */
             thing: string;
             /** What */
