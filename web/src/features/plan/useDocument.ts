@@ -110,7 +110,7 @@ export function useDocument(id: number, asked: () => number) {
     const mine = ++request
     try {
       const query = { end: end.value, part: part.value, step: step.value, narrow: narrow.value }
-      const found = await ask(client.POST('/api/jobs/plan', { params: { query }, body: draft.value }))
+      const found = await ask(client.POST('/api/jobs/plan', { params: { query }, body: toRaw(draft.value) }))
       if (mine !== request) return
       plan.value = found
       wrong.value = {}
@@ -126,8 +126,8 @@ export function useDocument(id: number, asked: () => number) {
     if (!draft.value || readField(draft.value, path) === value) return
     writeField(draft.value, path, value)
     dirty.value = true
-    localStorage.setItem(kept(id), JSON.stringify(draft.value))
     void preview()
+    localStorage.setItem(kept(id), JSON.stringify(toRaw(draft.value)))
   }
   /** One change after the other, however fast they come: each is made from the revision the last one left. */
   let steps = Promise.resolve()
