@@ -46,10 +46,11 @@ class CutShown:
 
 @answer
 class ReadingShown:
-    """A reading with the pass before it."""
+    """A reading with the pass before it: what was dialled, `stated` where the person said so, and what came off."""
 
     reading: Shown
     dialled: Shown | None
+    stated: bool
     came_off: Shown | None
 
 
@@ -133,6 +134,7 @@ def _readings(now: Bench) -> Iterator[ReadingShown]:
         yield ReadingShown(
             reading=length_shown(reading.value_mm),
             dialled=length_shown(reading.dialled_mm) if reading.dialled_mm else None,
+            stated=reading.stated,
             came_off=length_shown(before - reading.value_mm) if before is not None else None,
         )
         before = reading.value_mm

@@ -9,18 +9,25 @@ from lathework.errors import InputError
 from lathework.gauging.wires import VERDICTS, Verdict
 from lathework.lengths import Length, Span, within
 from lathework.planning.operation import Operation
+from lathework.units import show_length
 
 _GROWN_MM = 0.1
 """Millimetres over the last reading past which metal would have to come back (practice)."""
 KEEPS = ("kept", "each")
 """How a lathe's tools keep their zero: while another is in, or not."""
+LEAST_DIALLED_MM, PLAIN_MM, ALIKE = 0.001, 0.1, 0.08
+"""The least that can be dialled; what must have come off for it to be told from what was dialled (both millimetres);
+and within what share of the half or the double it is told (practice)."""
 LEAST_SHARE, MOST_SHARE, MOST_OVER_MM = 0.5, 1.05, 0.2
 """What a reading may be: at least this share of the aim, at most this share of the bar and a little over it, in
 millimetres; past either a digit slipped (practice)."""
 
 
-def reading_entry(now: Bench, length: Length) -> Entry:
-    """A measured diameter for the step in hand, with what had been dialled. Raises InputError on "reading"."""
+def reading_entry(now: Bench, length: Length, dialled: Length | None = None) -> Entry:
+    """A measured diameter for the step in hand, and what was `dialled` in the dial's own terms where the person says.
+
+    Raises InputError on "reading" or "dialled".
+    """
     step = now.step
     if step is None or step.target is None or step.start_mm is None:
         raise InputError("not-asked", "reading", "This step takes no diameter.")
@@ -30,8 +37,29 @@ def reading_entry(now: Bench, length: Length) -> Entry:
         raise InputError(
             "grew", "reading", "That is larger than the last reading: metal does not come back. Measure again."
         )
-    dialled = now.cut.diameter_mm if now.cut is not None and now.readings else None
-    return Entry("reading", now.piece, step.key, value_mm=length.mm, dialled_mm=dialled or None)
+    if dialled is not None:
+        told_mm = _dialled_mm(now, length, dialled, step.start_mm)
+        return Entry("reading", now.piece, step.key, value_mm=length.mm, dialled_mm=told_mm, stated=True)
+    asked = now.cut.diameter_mm if now.cut is not None and now.readings else None
+    return Entry("reading", now.piece, step.key, value_mm=length.mm, dialled_mm=asked or None)
+
+
+def _dialled_mm(now: Bench, length: Length, dialled: Length, start_mm: float) -> float:
+    """What was dialled, on the diameter, in millimetres. Raises InputError on "dialled" where it cannot be, or where
+    what came off says that the dial's other terms were meant."""
+    on_radius = now.plan.job.setup.dial == "radius"
+    within(dialled, Span("What was dialled here", LEAST_DIALLED_MM, start_mm / (2 if on_radius else 1)), "dialled")
+    told_mm = dialled.mm * (2 if on_radius else 1)
+    came_mm = now.readings[-1].value_mm - length.mm if now.readings else 0.0
+    for share, words in ((0.5, "Half"), (2.0, "Twice")):
+        if came_mm >= PLAIN_MM and abs(came_mm / told_mm / share - 1) <= ALIKE:
+            meant = f"{show_length(dialled.mm * share, 'mm', dialled.unit)} {dialled.unit}"
+            text = (
+                f"{words} of what was dialled came off: {meant} was meant, perhaps. This lathe's dial reads the "
+                f"{now.plan.job.setup.dial}; leave it empty if nobody knows."
+            )
+            raise InputError("other-terms", "dialled", text, (meant,))
+    return told_mm
 
 
 def verdict_entry(now: Bench, word: str) -> Entry:

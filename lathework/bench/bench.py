@@ -10,7 +10,7 @@ from typing import Literal
 from lathework.bench.entry import die_of
 from lathework.bench.judged import Judged, judge
 from lathework.bench.outdated import outdated_words
-from lathework.bench.tally import Reading, Tally, stands_open
+from lathework.bench.tally import Reading, Tally, learned_by, stands_open
 from lathework.cautions import HAZARD_CAUTIONS, Caution
 from lathework.cutting.next_cut import NextCut, next_cut
 from lathework.dies.setting import DieAdvice, advise
@@ -86,7 +86,7 @@ def _next_cut(plan: Plan, step: Operation, tally: Tally) -> NextCut | None:
     return next_cut(
         last_mm=readings[-1].value_mm if readings else step.start_mm,
         target=step.target,
-        passes=tally.passes.get(step.key, []),
+        passes=tally.passes.get(learned_by(step), []),
         dial=plan.job.setup.dial,
         max_cut_mm=step.max_cut_mm,
         unit=plan.job.unit,

@@ -7,7 +7,16 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, Entry, counts, made_of
-from lathework.bench.tally import PASSES_KEPT, READINGS_KEPT, Outdated, Reading, Tally, stands_open, tally_of
+from lathework.bench.tally import (
+    PASSES_KEPT,
+    READINGS_KEPT,
+    Outdated,
+    Reading,
+    Tally,
+    learned_by,
+    stands_open,
+    tally_of,
+)
 from lathework.cutting.next_cut import PassMade
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
@@ -59,21 +68,20 @@ def state_of(kept: Mapping[str, Any]) -> State:
     return State({part: tally_of(tally) for part, tally in kept["parts"].items()}, kept["turned_to"])
 
 
-def _reading(tally: Tally, entry: Entry) -> None:
+def _reading(tally: Tally, entry: Entry, step: Operation) -> None:
     assert entry.value_mm is not None  # the reader and the bench see to it
     earlier = tally.readings.setdefault(entry.step, [])
-    if earlier and entry.dialled_mm:
+    if earlier and entry.stated and entry.dialled_mm:
         made = PassMade(entry.dialled_mm, earlier[-1].value_mm - entry.value_mm)
-        if made.came_off_mm > 0:
-            passes = [*tally.passes.get(entry.step, []), made]
-            tally.passes[entry.step] = passes[-PASSES_KEPT:]
-    earlier.append(Reading(entry.value_mm, entry.dialled_mm))
+        passes = [*tally.passes.get(learned_by(step), []), made]
+        tally.passes[learned_by(step)] = passes[-PASSES_KEPT:]
+    earlier.append(Reading(entry.value_mm, entry.dialled_mm, stated=entry.stated))
     del earlier[:-READINGS_KEPT]
 
 
 def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
     """What speaks of a step of the piece in hand, and counts only if that still makes the same."""
-    if not counts(entry, step):
+    if step is None or not counts(entry, step):
         if step is not None and entry.kind != "zero":
             story = entry.story
             tally.outdated[entry.step] = Outdated(entry.kind, story.makes, entry.value_mm, story.aim_mm)
@@ -81,7 +89,7 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
     tally.outdated.pop(entry.step, None)
     match entry.kind:
         case "reading":
-            _reading(tally, entry)
+            _reading(tally, entry, step)
         case "verdict":
             tally.verdicts[entry.step] = entry.word
             tally.adjusted.discard(entry.step)

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from lathework.bench.still import still_serves
 from lathework.bench.tally import Reading
 from lathework.planning.operation import Operation
 from lathework.threads.limits import external_limits
@@ -16,10 +17,11 @@ _HAIR_MM = 0.0005
 
 @dataclass(frozen=True, slots=True)
 class Judged:
-    """What a reading is to the class, in words, and whether the class allows it."""
+    """What a reading is to the class, in words, and whether the class allows it; what one under it `still` serves."""
 
     words: BothUnits
     within: bool
+    still: str = ""
 
 
 def judge(step: Operation, readings: Sequence[Reading]) -> Judged | None:
@@ -40,4 +42,4 @@ def judge(step: Operation, readings: Sequence[Reading]) -> Judged | None:
     if short <= _HAIR_MM:
         return Judged(BothUnits(*(f"in {name}",) * 2), within=True)
     inch, mm = (f"{show_length(short, 'mm', u)} {u} under the least for {name}" for u in LENGTH_UNITS)
-    return Judged(BothUnits(inch, mm), within=False)
+    return Judged(BothUnits(inch, mm), within=False, still=still_serves(step.thread, step.class_name, last))

@@ -21,14 +21,14 @@ from lathework.bench.record_declaration import (
     TOLD,
     UNITS,
 )
-from lathework.bench.record_fields import count_of, line_of, moment_of, number_of, object_of
+from lathework.bench.record_fields import count_of, line_of, moment_of, number_of, object_of, truth_of
 from lathework.errors import InputError, InvalidDocument
 from lathework.fields import LONGEST_LINE
 from lathework.job.declaration import LONGEST_NOTE, MOST_OTHERS
 from lathework.planning.plan import Plan
 from lathework.reader import IDENT, Reader
 
-OLD_ENTRY_KEYS = tuple(key for key in ENTRY.keys if key not in ("unit", "ended", "told"))
+OLD_ENTRY_KEYS = tuple(key for key in ENTRY.keys if key not in ("unit", "ended", "stated", "told"))
 _TOLD_LENGTHS = ("aim_mm", "low_mm", "high_mm")
 
 
@@ -101,20 +101,18 @@ def _entry(value: Mapping[str, Any], field: str, part: str) -> Entry:
     piece = count_of(value, "piece", field, MOST_ENTRIES)
     if piece < 1:
         raise InputError("not-a-count", f"{field}.piece", "piece must be a whole number from 1.")
-    ended = value.get("ended", False)
-    if not isinstance(ended, bool):
-        raise InputError("wrong-type", f"{field}.ended", "ended is true or false.")
     entry = Entry(
         kind=kind,
         piece=piece,
         step=line_of(value, "step", field, LONGEST_WORD),
         value_mm=number_of(value, "value_mm", field),
         dialled_mm=number_of(value, "dialled_mm", field),
+        stated=truth_of(value, "stated", field),
         word=line_of(value, "word", field, LONGEST_WORD),
         eighths=number_of(value, "eighths", field),
         text=line_of(value, "text", field, LONGEST_NOTE),
         part=part,
-        ended=ended,
+        ended=truth_of(value, "ended", field),
         story=_story(value.get("told"), f"{field}.told"),
     )
     if kind == "reading" and entry.value_mm is None:

@@ -65,6 +65,7 @@ ENTRY = Group(
         ),
         "value_mm": _number("reading: the diameter in millimetres"),
         "dialled_mm": _number("reading: what had been dialled on the diameter before it"),
+        "stated": Raw({"type": "boolean"}, "reading: whether a person said what was dialled, not the bench alone"),
         "word": _line(
             "verdict: its code; setting: open or close; zero: kept, each or nothing; read: the hazards, with spaces",
             LONGEST_WORD,

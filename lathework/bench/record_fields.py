@@ -43,6 +43,14 @@ def count_of(source: Mapping[str, Any], key: str, field: str, most: int, usual: 
     return value
 
 
+def truth_of(source: Mapping[str, Any], key: str, field: str) -> bool:
+    """True or false, false where it is missing. Raises InputError on `field`."""
+    value = source.get(key, False)
+    if not isinstance(value, bool):
+        raise InputError("wrong-type", f"{field}.{key}", f"{key} is true or false.")
+    return value
+
+
 def moment_of(source: Mapping[str, Any], field: str) -> datetime:
     """When an entry was made, with its time zone. Raises InputError on `field`."""
     try:

@@ -7,19 +7,22 @@ from dataclasses import asdict, dataclass, field
 from typing import Any
 
 from lathework.cutting.next_cut import PassMade
+from lathework.planning.operation import Operation
 
 READINGS_KEPT = 20
 """Readings of one step that are shown, the latest."""
 PASSES_KEPT = 8
-"""Passes of one step that the ratio is learned from, the latest."""
+"""Passes with one tool in one holding that the ratio is learned from, the latest."""
 
 
 @dataclass(frozen=True, slots=True)
 class Reading:
-    """A diameter as measured, and what had been dialled on the diameter before it (both millimetres)."""
+    """A diameter as measured, and what had been dialled on the diameter before it (both millimetres), `stated` where
+    the person said so."""
 
     value_mm: float
     dialled_mm: float | None = None
+    stated: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -82,6 +85,11 @@ def tally_of(kept: Mapping[str, Any]) -> Tally:
         | {"passes": {step: [PassMade(**one) for one in rows] for step, rows in told["passes"].items()}}
         | {"outdated": {step: Outdated(**one) for step, one in told["outdated"].items()}}
     )
+
+
+def learned_by(step: Operation) -> str:
+    """What a step's passes teach of: its tool, as far out as the work stands. The metal and the lathe are the job's."""
+    return f"{step.chucking} {step.tool}"
 
 
 def stands_open(opened: Mapping[str, float], die: str, thread: str) -> float:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Literal
@@ -20,6 +21,11 @@ _PRIOR_MM = 0.5
 """How much dialled metal it takes to outweigh the belief that what is dialled comes off."""
 _SCATTER = 0.05
 _SCATTER_FLOOR_MM = 0.01
+STRAYS, STRAYS_FLOOR_MM, SOME = 0.25, 0.03, 3
+"""A pass whose metal is farther than this share of what was dialled, and a little (millimetres), from what the others
+say, of which there must be some, contradicts them (practice)."""
+BELIEVED = 3
+"""Cuts that the belief in how far they stray is worth (practice)."""
 CutState = Literal["first", "rough", "finish", "on-size", "under-size"]
 
 
@@ -58,8 +64,26 @@ class NextCut:
         return "Then a spring pass." if self.state == "finish" else ""
 
 
+def agreeing(passes: Sequence[PassMade]) -> tuple[PassMade, ...]:
+    """Those of `passes` that do not contradict the others, or sense: a slip of the dial teaches nothing.
+
+    What came off is near what their middle ratio says, or near all that was dialled while there are fewer than three.
+    Source: practice.
+    """
+    ratios = sorted(one.came_off_mm / one.dialled_mm for one in passes)
+    middle = ratios[len(ratios) // 2] if len(ratios) >= SOME else 1.0
+    middle = min(max(middle, 1 - STRAYS), 1 + STRAYS)
+    return tuple(
+        one
+        for one in passes
+        if abs(one.came_off_mm - middle * one.dialled_mm) <= STRAYS * one.dialled_mm + STRAYS_FLOOR_MM
+    )
+
+
 def ratio_of(passes: Sequence[PassMade]) -> float:
-    """What comes off per what is dialled, learned from `passes`, starting at 1. Source: practice.
+    """What comes off per what is dialled, learned from `passes` that agree with each other, starting at 1.
+
+    Source: practice.
 
     >>> ratio_of([])
     1.0
@@ -97,6 +121,7 @@ def next_cut(
     diameter; a finishing cut takes all that is left, divided by the learned ratio. Overshoot is final: "under-size" has
     nothing to dial. Source: practice.
     """
+    passes = agreeing(passes)
     ratio = ratio_of(passes)
     left_mm = last_mm - target.aim_mm
     left = _length(
@@ -134,15 +159,25 @@ def next_cut(
                 Given("comes off per dialled", ratio),
             ),
         ),
-        give_or_take=_length(
-            "give or take",
-            _SCATTER * depth + _SCATTER_FLOOR_MM,
-            unit,
-            "0.05 × cut + what a caliper strays",
-            (
-                Given("cut", convert(depth, "mm", unit), unit),
-                Given("what a caliper strays", convert(_SCATTER_FLOOR_MM, "mm", unit), unit),
-            ),
+        give_or_take=_give_or_take(depth, passes, ratio, unit),
+    )
+
+
+def _give_or_take(depth_mm: float, passes: Sequence[PassMade], ratio: float, unit: LengthUnit) -> Figure:
+    """How far the next size may be off: what is believed of a cut so deep, and how far the last ones were off."""
+    squares = sum(convert(p.came_off_mm - ratio * p.dialled_mm, "mm", unit) ** 2 for p in passes)
+    believed = convert(_SCATTER * depth_mm + _SCATTER_FLOOR_MM, "mm", unit)
+    return Figure(
+        "give or take",
+        math.sqrt((squares + BELIEVED * believed**2) / (len(passes) + BELIEVED)),
+        unit,
+        "√((squares of how far off + 3 × (0.05 × cut + what a caliper strays)²) ÷ (cuts + 3))",
+        PRACTICE,
+        (
+            Given("squares of how far off", squares),
+            Given("cut", convert(depth_mm, "mm", unit), unit),
+            Given("what a caliper strays", convert(_SCATTER_FLOOR_MM, "mm", unit), unit),
+            Given("cuts", len(passes)),
         ),
     )
 

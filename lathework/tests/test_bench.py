@@ -34,8 +34,9 @@ def at(*entries: Entry, made: Plan = PLAN) -> Bench:
     return progress([made], [told(made, one) if one.story.title == "" else one for one in entries]).benches[0]
 
 
-def read(now: Bench, text: str) -> Entry:
-    return reading_entry(now, read_length(text, "in", "reading"))
+def read(now: Bench, text: str, dialled: str = "") -> Entry:
+    said = read_length(dialled, "in", "dialled") if dialled else None
+    return reading_entry(now, read_length(text, "in", "reading"), said)
 
 
 ANY_ENTRY = st.builds(entry, st.sampled_from(KINDS), st.just(1), st.sampled_from(STEPS), value_mm=st.floats(5, 12))
@@ -122,13 +123,61 @@ class Measuring(unittest.TestCase):
             self.assertAlmostEqual(aimed, planned, places=3)
 
     def test_what_was_learned_serves_the_next_piece(self) -> None:
+        """0.070 came off for 0.074 dialled, and 0.0612 for 0.0644: (0.1312 + b) / (0.1384 + b), b half a millimetre."""
         entries = done("face:right")
-        for text in ("0.5000", "0.4300", "0.3688"):
-            entries.append(read(at(*entries), text))
+        for text, dialled in (("0.5000", ""), ("0.4300", "0.074"), ("0.3688", "0.0644")):
+            entries.append(read(at(*entries), text, dialled))
         entries += done(*STEPS[1:])
         now = at(*entries, *done("face:right", piece=2))
         assert now.cut is not None
-        self.assertNotEqual(now.cut.ratio.value, 1.0)
+        belief = 0.5 / 25.4
+        self.assertAlmostEqual(now.cut.ratio.value, (0.1312 + belief) / (0.1384 + belief), places=6)
+
+    def test_nothing_is_learned_of_what_nobody_said_was_dialled(self) -> None:
+        """Three times what was asked for came off: something else was dialled, and only the person knows what."""
+        now = self.turning("0.5000", "0.3900")
+        assert now.cut is not None
+        self.assertEqual(now.cut.ratio.value, 1.0)
+        self.assertFalse(now.readings[-1].stated)
+
+    def test_a_slip_of_the_dial_is_forgotten_again(self) -> None:
+        entries = done("face:right")
+        for text, dialled in (("0.5", ""), ("0.49", "0.01"), ("0.47", "0.02"), ("0.46", "0.03"), ("0.45", "0.01")):
+            entries.append(read(at(*entries), text, dialled))
+        now = at(*entries)
+        assert now.cut is not None
+        self.assertEqual(now.cut.ratio.value, 1.0)
+
+    def test_several_cuts_between_two_readings_are_their_sum(self) -> None:
+        first = at(*done("face:right"))
+        entries = [*done("face:right"), read(first, "0.5")]
+        made = read(at(*entries), "0.46", "0.025+0.015")
+        self.assertEqual((made.dialled_mm, made.stated), (0.04 * 25.4, True))
+
+    def test_the_other_terms_of_the_dial_are_asked_about(self) -> None:
+        """A diameter dial, half of the diameter typed; then nothing said, and what was asked for stands."""
+        entries = done("face:right")
+        entries.append(read(at(*entries), "0.5"))
+        for dialled, meant in (("0.02", "0.0400 in"), ("0.08", "0.0400 in")):
+            with self.subTest(dialled), self.assertRaises(InputError) as refused:
+                read(at(*entries), "0.46", dialled)
+            self.assertEqual((refused.exception.field, refused.exception.code), ("dialled", "other-terms"))
+            self.assertEqual(refused.exception.choices, (meant,))
+        with self.assertRaises(InputError):
+            read(at(*entries), "0.46", "40")
+        on_radius = plan({"setup.dial": "radius"})
+        now = at(*entries, made=on_radius)
+        self.assertAlmostEqual(read(now, "0.46", "0.02").dialled_mm or 0, 0.04 * 25.4)
+
+    def test_what_went_under_size_still_serves_for_something(self) -> None:
+        """ASME B1.1: 3/8-16 UNC class 1A has its crest down to 0.3595 in; 5/16-18 wants some 0.3113 at most."""
+        still = self.turning("0.3600").judged
+        assert still is not None
+        self.assertIn("class 1A", still.still)
+        smaller = self.turning("0.3300").judged
+        assert smaller is not None
+        self.assertIn("5/16-18 UNC", smaller.still)
+        self.assertNotIn("class", smaller.still)
 
     def test_on_size_may_be_ticked_off(self) -> None:
         now = self.turning("0.5", "0.3687")

@@ -25,6 +25,7 @@ def _entry_file(entry: Entry) -> Json:
     optional: Json = {
         "value_mm": entry.value_mm,
         "dialled_mm": entry.dialled_mm,
+        "stated": entry.stated or None,
         "word": entry.word,
         "eighths": entry.eighths,
         "text": entry.text,

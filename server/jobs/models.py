@@ -41,6 +41,7 @@ class Entry(models.Model):
     step = models.CharField(max_length=LONGEST_KEY)
     value_mm = models.FloatField(null=True)
     dialled_mm = models.FloatField(null=True)
+    stated = models.BooleanField(default=False)
     word = models.CharField(max_length=60, blank=True)
     eighths = models.FloatField(null=True)
     text = models.TextField(blank=True)

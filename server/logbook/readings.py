@@ -12,7 +12,8 @@ from server.jobs.stored import live_entries
 
 COLUMNS = (
     *("at", "job", "thread", "part", "piece", "step", "title", "kind", "typed", "unit"),
-    *("reading_mm", "reading_in", "aim_mm", "least_mm", "most_mm", "dialled_mm", "word", "eighths", "text", "revision"),
+    *("reading_mm", "reading_in", "aim_mm", "least_mm", "most_mm", "dialled_mm", "dialled_by"),
+    *("word", "eighths", "text", "revision"),
 )
 
 
@@ -27,9 +28,10 @@ def _cells(job: Job, entry: Entry) -> list[str]:
     step = (str(entry.piece), entry.step, entry.title, entry.kind, entry.typed, entry.unit)
     limits = (entry.aim_mm, entry.low_mm, entry.high_mm) if mm is not None else (None, None, None)
     lengths = (_number(mm), _number(inches, 5), *(_number(one) for one in limits), _number(entry.dialled_mm))
+    dialled = "" if entry.dialled_mm is None else "said" if entry.stated else "asked"
     eighths = "" if entry.eighths is None else f"{entry.eighths:g}"
     said = (entry.word, eighths, entry.text, str(entry.revision))
-    return [*map(guarded, (*words, *step)), *lengths, guarded(said[0]), *said[1:2], guarded(said[2]), said[3]]
+    return [*map(guarded, (*words, *step)), *lengths, dialled, guarded(said[0]), *said[1:2], guarded(said[2]), said[3]]
 
 
 def readings_csv(job: Job) -> str:

@@ -72,6 +72,24 @@ class Bench(BrowserCase):
         expect(page.get_by_text("1 scrapped")).to_be_visible()
         expect(page.get_by_text("piece 1 of 2")).to_be_visible()
 
+    def test_what_was_dialled_is_said_or_asked_about(self) -> None:
+        """On a radius dial: the diameter typed is asked about, and the radius meant is taken by a press."""
+        self.open("Governor adjusting screws")
+        page = self.page
+        page.get_by_role("button", name="Done", exact=True).click()
+        field = page.get_by_role("textbox", name="New reading")
+        field.fill("16.00")
+        field.press("Enter")
+        expect(page.get_by_role("table")).to_contain_text("16.000")
+        field.fill("15.00")
+        page.get_by_label("dialled").fill("1.0")
+        field.press("Enter")
+        expect(page.get_by_role("alert")).to_contain_text("Half of what was dialled came off")
+        page.get_by_role("button", name="0.500 mm").click()
+        field.press("Enter")
+        expect(page.get_by_role("table")).to_contain_text("15.000")
+        expect(page.get_by_title("as you said")).to_have_text("1.000")
+
     def test_slips_are_caught_and_the_text_stays(self) -> None:
         self.open()
         field = self.page.get_by_role("textbox", name="New reading")

@@ -11,7 +11,7 @@ from django.utils import timezone
 from lathework.bench import acts
 from lathework.bench.entry import Entry, Kind, story_of
 from lathework.errors import InputError
-from lathework.lengths import read_length
+from lathework.lengths import Length, read_length
 from lathework.reader import UNSTORABLE, storable
 from lathework.units import LengthUnit
 from server.jobs import kept, models, words
@@ -30,6 +30,7 @@ class Asked:
     saw: Saw
     step: str
     reading: str = ""
+    dialled: str = ""
     unit: LengthUnit | Literal[""] = ""
     verdict: str = ""
     reason: str = ""
@@ -38,14 +39,21 @@ class Asked:
     keeps: str = ""
 
 
+def _length(now: Standing, asked: Asked, field: str, typed: str) -> Length:
+    """A length as typed in a field. Raises InputError on it."""
+    if not storable(typed):
+        raise InputError("unreadable", field, UNSTORABLE)
+    return read_length(typed, asked.unit or now.spec.unit, field)
+
+
 def _made(now: Standing, asked: Asked) -> Entry:
     """The entry that is asked for, if it may be recorded now. Raises InputError beside the field that is wrong."""
     bench = now.bench
     match asked.kind:
         case "reading":
-            if not storable(asked.reading):
-                raise InputError("unreadable", "reading", UNSTORABLE)
-            return acts.reading_entry(bench, read_length(asked.reading, asked.unit or now.spec.unit, "reading"))
+            reading = _length(now, asked, "reading", asked.reading)
+            dialled = _length(now, asked, "dialled", asked.dialled) if asked.dialled.strip() else None
+            return acts.reading_entry(bench, reading, dialled)
         case "verdict":
             return acts.verdict_entry(bench, asked.verdict)
         case "setting":

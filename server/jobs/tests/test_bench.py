@@ -27,6 +27,20 @@ class Bench(ApiCase):
         self.assertEqual(now["readings"][-1]["reading"]["inch"]["text"], "0.4500")
         self.assertEqual(Entry.objects.last().typed, "11.43")  # type: ignore[union-attr]
 
+    def test_what_was_dialled_is_kept_as_the_person_said_it(self) -> None:
+        self.walk_to("turn:s1")
+        self.record("reading", reading="0.5")
+        told = self.told(self.record("reading", reading="0.46", dialled="0.02"), 422)
+        self.assertEqual(told, {"dialled": "other-terms"})
+        for wrong, code in (("deep", "not-a-length"), ("9", "out-of-range"), ("a\x00b", "unreadable")):
+            self.assertEqual(self.told(self.record("reading", reading="0.46", dialled=wrong), 422), {"dialled": code})
+        now = self.record("reading", reading="0.46", dialled="0.042").json()
+        self.assertEqual(
+            (now["readings"][-1]["dialled"]["inch"]["text"], now["readings"][-1]["stated"]), ("0.0420", True)
+        )
+        self.assertLess(float(now["cut"]["ratio"]["shown"]["inch"]["text"]), 1)
+        self.assertIn("said", self.client.get(self.url("/readings.csv")).content.decode())
+
     def test_refused_entries_store_nothing(self) -> None:
         self.walk_to("turn:s1")
         before = Entry.objects.count()

@@ -79,7 +79,8 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
       :class="bench.judged.within ? 'on-size' : 'under-size'"
       role="status"
     >
-      {{ bench.judged.within ? '✓' : '✗' }} {{ inUnit(bench.judged.words) }}
+      {{ bench.judged.within ? '✓' : '✗' }} {{ inUnit(bench.judged.words)
+      }}<template v-if="bench.judged.still">. {{ bench.judged.still }}</template>
     </p>
     <div class="row">
       <span v-if="cut" class="last">

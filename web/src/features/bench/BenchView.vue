@@ -7,6 +7,7 @@ import BenchGate from '@/features/bench/BenchGate.vue'
 import BenchGauge from '@/features/bench/BenchGauge.vue'
 import BenchOutcome from '@/features/bench/BenchOutcome.vue'
 import BenchTop from '@/features/bench/BenchTop.vue'
+import DialledField from '@/features/bench/DialledField.vue'
 import CautionLine from '@/shared/controls/CautionLine.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import MissingKit from '@/shared/jobs/MissingKit.vue'
@@ -29,6 +30,8 @@ provideUnit(() => bench.value?.unit)
 const { data: choices } = useChoices()
 const theme = useShopTheme(() => true)
 const typed = ref('')
+/** What was dialled before the reading, where the person says so. */
+const dialled = ref('')
 const asking = ref<'' | 'reason' | 'note' | 'close'>('')
 const field = ref<HTMLInputElement>()
 const button = ref<{ $el: HTMLElement }>()
@@ -70,10 +73,11 @@ const action = computed<{ label: string; run: () => unknown } | null>(() => {
 })
 
 async function read() {
-  if (await record('reading', { reading: typed.value, unit: unit.value })) typed.value = ''
+  const said = { reading: typed.value, dialled: dialled.value, unit: unit.value }
+  if (await record('reading', said)) typed.value = dialled.value = ''
 }
 async function turn(part: string) {
-  if (await record('turn-to', { part })) typed.value = ''
+  if (await record('turn-to', { part })) typed.value = dialled.value = ''
 }
 const askWhy = () => (asking.value = 'reason')
 async function finish() {
@@ -208,21 +212,29 @@ void load()
         >
       </div>
       <form v-else-if="action && !gated" class="act" novalidate @submit.prevent="action.run()">
-        <label v-if="measuring && !bench.zero" class="reading" :class="{ wrong: problem?.of('reading') }">
-          <span class="sr">New reading in {{ unit }}</span>
-          <input
-            ref="field"
-            v-model="typed"
-            class="fig"
-            data-keys="empty"
-            inputmode="decimal"
-            placeholder="new reading"
-            autocomplete="off"
-            maxlength="60"
-            :aria-invalid="problem?.of('reading') !== undefined"
+        <div v-if="measuring && !bench.zero" class="said">
+          <label class="reading" :class="{ wrong: problem?.of('reading') }">
+            <span class="sr">New reading in {{ unit }}</span>
+            <input
+              ref="field"
+              v-model="typed"
+              class="fig"
+              data-keys="empty"
+              inputmode="decimal"
+              placeholder="new reading"
+              autocomplete="off"
+              maxlength="60"
+              :aria-invalid="problem?.of('reading') !== undefined"
+            />
+            <span class="muted">{{ unit }}</span>
+          </label>
+          <DialledField
+            v-if="bench.readings.length && bench.cut?.dial"
+            v-model="dialled"
+            :asked="bench.cut.dial"
+            :error="problem?.of('dialled')"
           />
-          <span class="muted">{{ unit }}</span>
-        </label>
+        </div>
         <v-btn ref="button" type="submit" color="secondary" class="go" :loading="busy" size="x-large">{{
           action.label
         }}</v-btn>

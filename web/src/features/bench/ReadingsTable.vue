@@ -9,7 +9,7 @@ const { told } = useUnits()
 <template>
   <table>
     <caption class="muted small">
-      Readings, this piece
+      Readings, this piece, all on the diameter
     </caption>
     <thead>
       <tr class="muted small">
@@ -20,7 +20,9 @@ const { told } = useUnits()
     </thead>
     <tbody class="fig">
       <tr v-for="(row, n) in readings.slice(-4)" :key="n">
-        <td>{{ row.dialled ? told(row.dialled).text : '' }}</td>
+        <td :class="{ muted: !row.stated }" :title="row.stated ? 'as you said' : 'as was asked for'">
+          {{ row.dialled ? told(row.dialled).text : '' }}
+        </td>
         <td>{{ row.came_off ? told(row.came_off).text : '' }}</td>
         <td>{{ told(row.reading).text }}</td>
       </tr>

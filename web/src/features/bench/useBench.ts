@@ -38,6 +38,7 @@ export function useBench(id: number) {
   const record = (kind: EntryKind, more: Partial<Schemas['EntryIn']> = {}) => {
     const body = {
       reading: '',
+      dialled: '',
       unit: '' as const,
       verdict: '',
       reason: '',

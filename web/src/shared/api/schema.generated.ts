@@ -1744,7 +1744,8 @@ export interface components {
          * EntryIn
          * @description One thing to record. `step` is the key of the one in hand on the screen, "" when every piece was made.
          *
-         *     `unit` is that of a bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
+         *     `dialled` is what was dialled before the reading, in the dial's own terms, "" where nobody says. `unit` is that of a
+         *     bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
          *     the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in.
          */
         EntryIn: {
@@ -1753,6 +1754,11 @@ export interface components {
              * @default
              */
             again?: string;
+            /**
+             * Dialled
+             * @default
+             */
+            dialled?: string;
             /**
              * Keeps
              * @default
@@ -2429,9 +2435,14 @@ export interface components {
         };
         /**
          * Judged
-         * @description What a reading is to the class, in words, and whether the class allows it.
+         * @description What a reading is to the class, in words, and whether the class allows it; what one under it `still` serves.
          */
         Judged: {
+            /**
+             * Still
+             * @default
+             */
+            still?: string;
             /** Within */
             within: boolean;
             words: components["schemas"]["BothUnits"];
@@ -3056,12 +3067,14 @@ export interface components {
         };
         /**
          * ReadingShown
-         * @description A reading with the pass before it.
+         * @description A reading with the pass before it: what was dialled, `stated` where the person said so, and what came off.
          */
         ReadingShown: {
             came_off: components["schemas"]["Shown"] | null;
             dialled: components["schemas"]["Shown"] | null;
             reading: components["schemas"]["Shown"];
+            /** Stated */
+            stated: boolean;
         };
         /**
          * ReasonIn

@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { VTextField } from 'vuetify/components/VTextField'
+
+import type { FieldError, Figure } from '@/shared/api/client'
+import ChoiceList from '@/shared/controls/ChoiceList.vue'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** What was dialled, in the dial's own terms, where the person says so: from that alone the next cut learns. */
+const dialled = defineModel<string>({ required: true })
+defineProps<{ asked: Figure; error?: FieldError }>()
+const { told } = useUnits()
+</script>
+
+<template>
+  <div class="dialled">
+    <v-text-field
+      v-model="dialled"
+      class="fig"
+      label="dialled"
+      placeholder="nobody said"
+      persistent-placeholder
+      data-keys="empty"
+      inputmode="decimal"
+      autocomplete="off"
+      maxlength="60"
+      :error="error !== undefined"
+      :aria-invalid="error !== undefined"
+    />
+    <plain-btn @click="dialled = told(asked.shown).text">as asked</plain-btn>
+    <ChoiceList v-if="error" compact :choices="error.choices" @take="dialled = $event" />
+  </div>
+</template>
+
+<style scoped>
+.dialled {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+.dialled button {
+  min-height: 48px;
+}
+.dialled .fig {
+  width: 160px;
+}
+</style>
