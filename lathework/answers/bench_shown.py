@@ -10,11 +10,12 @@ from lathework.answers.plan_shown import StepShown, step_shown
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.values import FigureShown, Shown, figure_shown, length_shown, maybe_shown
 from lathework.bench.bench import Bench, StepState, steps_of
+from lathework.bench.die import Preset
 from lathework.bench.judged import Judged
 from lathework.bench.progress import Progress
 from lathework.cautions import Caution
 from lathework.cutting.next_cut import CutState, NextCut
-from lathework.dies.setting import DieAdvice
+from lathework.dies.setting import DieAdvice, set_order, stands_words
 from lathework.drawing.part.layout import SMALL
 from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
@@ -72,6 +73,25 @@ class AdviceShown:
     order: str
     recut: bool
     eighths: FigureShown | None
+    chance: FigureShown | None
+    piece: FigureShown | None
+
+
+@answer
+class PresetShown:
+    """Where to set a die before it runs: eighths of a turn from where its middle screw touches, opened above 0, in
+    words, and how; its chance of the class; what it is expected to cut; how many of its threads are known; where it was
+    left.
+    """
+
+    eighths: float
+    words: str
+    order: str
+    chance: FigureShown
+    expected: FigureShown
+    trials: int
+    left: float | None
+    left_words: str
 
 
 @answer
@@ -108,7 +128,9 @@ class BenchShown:
     verdict: VerdictShown | None
     adjusted: bool
     advice: AdviceShown | None
+    preset: PresetShown | None
     opened_eighths: float
+    opened_words: str
     unread: tuple[Caution, ...]
     zero: str
     asks_keeping: bool
@@ -151,7 +173,15 @@ def _verdict(code: Verdict) -> VerdictShown:
 
 
 def _advice(advice: DieAdvice) -> AdviceShown:
-    return AdviceShown(advice.middle, advice.move, advice.order, advice.recut, maybe_shown(advice.eighths))
+    chances = maybe_shown(advice.chance), maybe_shown(advice.piece)
+    return AdviceShown(advice.middle, advice.move, advice.order, advice.recut, maybe_shown(advice.eighths), *chances)
+
+
+def _preset(told: Preset) -> PresetShown:
+    figures = figure_shown(told.chance), figure_shown(told.expected)
+    left = "" if told.left is None else stands_words(told.left)
+    words = stands_words(told.eighths), set_order(told.eighths)
+    return PresetShown(told.eighths, *words, *figures, told.trials, told.left, left)
 
 
 def _drawing(now: Bench) -> Sheet:
@@ -182,7 +212,9 @@ def bench_shown(whole: Progress) -> BenchShown:
         verdict=_verdict(now.verdict) if now.verdict else None,
         adjusted=now.adjusted,
         advice=_advice(now.advice) if now.advice else None,
+        preset=_preset(now.preset) if now.preset else None,
         opened_eighths=whole.opened_eighths,
+        opened_words=stands_words(whole.opened_eighths),
         unread=now.unread,
         zero=now.zero,
         asks_keeping=now.asks_keeping,

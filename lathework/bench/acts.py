@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+import math
+
 from lathework.bench.bench import Bench
-from lathework.bench.entry import Entry, Kind
+from lathework.bench.entry import SET, Entry, Kind
 from lathework.bench.progress import Progress
+from lathework.dies.proposal import MOST_EIGHTHS
 from lathework.errors import InputError
 from lathework.gauging.wires import VERDICTS, Verdict
 from lathework.lengths import Length, Span, within
@@ -70,11 +73,30 @@ def verdict_entry(now: Bench, word: str) -> Entry:
     return Entry("verdict", now.piece, now.step.key, word=verdict)
 
 
-def setting_entry(now: Bench) -> Entry:
-    """The die was moved as advised. Raises InputError on "setting"."""
+def setting_entry(now: Bench, stands: str = "") -> Entry:
+    """The die was moved as advised; or, before it runs, where it `stands`: a number of eighths of a turn from where its
+    middle screw touches, opened above 0. Raises InputError on "setting" or "stands"."""
+    if stands.strip():
+        if now.step is None or now.preset is None:
+            raise InputError("not-asked", "stands", "No die is set at this step.")
+        return Entry("setting", now.piece, now.step.key, word=SET, eighths=_eighths(stands))
     if now.step is None or now.advice is None or now.advice.eighths is None or now.adjusted:
         raise InputError("not-asked", "setting", "There is no advice to move the die: gauge first.")
     return Entry("setting", now.piece, now.step.key, word=now.advice.move, eighths=now.advice.eighths.value)
+
+
+def _eighths(text: str) -> float:
+    """A setting as typed. Raises InputError on "stands"."""
+    try:
+        told = float(text.replace(",", ".").replace("−", "-"))
+    except ValueError:
+        told = math.nan
+    if not abs(told) <= MOST_EIGHTHS:
+        most = f"{MOST_EIGHTHS:g}"
+        raise InputError(
+            "out-of-range", "stands", f"Eighths of a turn, from −{most} (closed) to {most} (open): it cracks past that."
+        )
+    return told
 
 
 def done_entry(now: Bench) -> Entry:

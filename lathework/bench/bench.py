@@ -7,13 +7,14 @@ from copy import deepcopy
 from dataclasses import dataclass
 from typing import Literal
 
+from lathework.bench.die import Memory, Preset, advice_after, known_of, preset
 from lathework.bench.entry import die_of
 from lathework.bench.judged import Judged, judge
 from lathework.bench.outdated import outdated_words
 from lathework.bench.tally import Reading, Tally, learned_by, stands_open
 from lathework.cautions import HAZARD_CAUTIONS, Caution
 from lathework.cutting.next_cut import NextCut, next_cut
-from lathework.dies.setting import DieAdvice, advise
+from lathework.dies.setting import DieAdvice
 from lathework.gauging.wires import MEANINGS, VERDICTS, Verdict
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
@@ -29,8 +30,9 @@ class Bench:
     `die` is the thread of the die in use, `die_id` which of the shop it is, `opened` by how many eighths of a turn each
     die was opened here, by that id or its thread.
     `unread` are the cautions that must be read before anything else; `zero` is what to touch off first, "" when the
-    tool's zero stands. `judged` is the last reading against the class of its thread. `outdated` says what was recorded
-    for the step before the part was changed, None where everything counts.
+    tool's zero stands. `judged` is the last reading against the class of its thread; `preset` where to set the die that
+    runs in this step. `outdated` says what was recorded for the step before the part was changed, None where everything
+    counts.
     """
 
     plan: Plan
@@ -46,6 +48,7 @@ class Bench:
     verdict: Verdict | None
     adjusted: bool
     advice: DieAdvice | None
+    preset: Preset | None
     die: str
     die_id: str
     opened: Mapping[str, float]
@@ -122,14 +125,16 @@ def _die_id(plan: Plan, step: Operation | None) -> str:
     return next((one.die for one in plan.job.part.sections if one.thread == plan.job.part.thread), "")
 
 
-def bench(plan: Plan, folded: Tally) -> Bench:
-    """Where the part of `plan` stands after what was folded into a tally."""
+def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
+    """Where the part of `plan` stands after what was folded into a tally; `memory` is what dies did until now."""
     tally = _settled(plan, folded)
     step = _current(plan, tally)
     key = step.key if step else ""
     thread = step.thread if step is not None and step.measure == "verdict" else None
     said = tally.verdicts.get(key) if thread else None
     verdict = next((v for v in VERDICTS if v == said), None)
+    trials = known_of(memory, die_of(plan, key), step.thread.designation) if step and step.thread else ()
+    metal = plan.job.material.name
     outdated = tally.outdated.get(key)
     keeping = plan.job.setup.tools if plan.job.setup.tools != "unsaid" else tally.keeping or "unsaid"
     return Bench(
@@ -145,7 +150,8 @@ def bench(plan: Plan, folded: Tally) -> Bench:
         judged=judge(step, tally.readings.get(key, ())) if step else None,
         verdict=verdict,
         adjusted=key in tally.adjusted,
-        advice=advise(thread, verdict) if thread and verdict else None,
+        advice=advice_after(step, verdict, metal, trials) if step and thread and verdict else None,
+        preset=preset(step, metal, trials) if step else None,
         die=step.thread.designation if step and step.thread else plan.job.part.thread.designation,
         die_id=_die_id(plan, step),
         opened=tally.opened,

@@ -6,10 +6,11 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Any
 
-from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, Entry, counts, made_of
+from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, SET, Entry, counts, made_of
 from lathework.bench.tally import (
     PASSES_KEPT,
     READINGS_KEPT,
+    TRIALS_KEPT,
     Outdated,
     Reading,
     Tally,
@@ -18,6 +19,8 @@ from lathework.bench.tally import (
     tally_of,
 )
 from lathework.cutting.next_cut import PassMade
+from lathework.dies.learner import Trial
+from lathework.gauging.wires import VERDICTS
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 
@@ -102,30 +105,39 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
             tally.done.add(entry.step)
 
 
-def _die(tally: Tally, entry: Entry) -> list[Event]:
+def _stood(state: State, entry: Entry) -> float:
+    """How far the die of an entry stands open, in eighths of a turn: one die serves every part of its thread."""
+    tallies = state.parts.values()
+    return sum(stands_open(tally.opened, entry.story.die, entry.story.thread) for tally in tallies)
+
+
+def _moved(state: State, tally: Tally, entry: Entry, own: str) -> None:
+    """A die was set, or opened or closed from where it stood."""
+    told = entry.eighths or 0.0
+    if entry.word == SET:
+        for other in state.parts.values():
+            other.opened.pop(own, None)
+        tally.opened[own] = told
+        return
+    by = told if entry.word == "open" else -told
+    tally.opened[own] = stands_open(tally.opened, entry.story.die, entry.story.thread) + by
+
+
+def _die(state: State, tally: Tally, entry: Entry) -> list[Event]:
     """What an entry says of a die: that stands whatever becomes of the plan."""
-    thread, made = entry.story.thread, made_of(entry.step)
+    thread, made, story = entry.story.thread, made_of(entry.step), entry.story
+    own = story.die or thread
     if entry.kind == "reading" and thread and entry.value_mm is not None:
         tally.blanks[made] = entry.value_mm
     elif entry.kind == "setting":
-        by = (entry.eighths or 0.0) * (1 if entry.word == "open" else -1)
-        own = entry.story.die or thread
-        tally.opened[own] = stands_open(tally.opened, entry.story.die, thread) + by
+        _moved(state, tally, entry, own)
     elif entry.kind == "verdict":
         tally.gauged += 1
-        return [
-            Gauged(
-                entry.part,
-                entry.piece,
-                entry.step,
-                thread,
-                entry.story.metal,
-                entry.word,
-                tally.blanks.get(made),
-                stands_open(tally.opened, entry.story.die, thread),
-                entry.story.die,
-            )
-        ]
+        stood = _stood(state, entry)
+        verdict = next((one for one in VERDICTS if one == entry.word), None)
+        tally.trials[own] = [*tally.trials.get(own, []), Trial(stood, story.metal, verdict)][-TRIALS_KEPT:]
+        blank = tally.blanks.get(made)
+        return [Gauged(entry.part, entry.piece, entry.step, thread, story.metal, entry.word, blank, stood, story.die)]
     return []
 
 
@@ -135,13 +147,13 @@ def _ended(tally: Tally, part: str, *, good: bool) -> PieceEnded:
     return event
 
 
-def _of_the_part(tally: Tally, entry: Entry, steps: Steps) -> list[Event]:
+def _of_the_part(state: State, tally: Tally, entry: Entry, steps: Steps) -> list[Event]:
     events: list[Event] = []
     if entry.piece > tally.piece:
         # Recorded when the piece before it was whole: a step that the plan gained since does not undo that.
         events.append(_ended(tally, entry.part, good=True))
     in_hand = entry.piece == tally.piece
-    events += _die(tally, entry)
+    events += _die(state, tally, entry)
     if entry.kind in OF_THE_STEP and in_hand:
         _step_entry(tally, entry, steps.get(entry.step))
     elif entry.kind == "again" and in_hand:
@@ -158,7 +170,7 @@ def follow(state: State, entry: Entry, plans: Mapping[str, Steps]) -> list[Event
     """Fold one more entry into `state`; `plans` are the steps of each part by key. What came of it is returned."""
     if entry.kind not in OF_EVERY_PART:
         tally = state.parts.setdefault(entry.part, Tally())
-        return _of_the_part(tally, entry, plans.get(entry.part, {}))
+        return _of_the_part(state, tally, entry, plans.get(entry.part, {}))
     for part in plans:
         tally = state.parts.setdefault(part, Tally())
         if entry.kind == "read":

@@ -6,6 +6,7 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 
 from lathework.bench.bench import Bench, bench
+from lathework.bench.die import Memory
 from lathework.bench.entry import Entry
 from lathework.bench.fold import State, fold
 from lathework.bench.tally import Tally, stands_open
@@ -96,9 +97,19 @@ def _steps_done(part: Bench) -> int:
     return min(part.good, part.plan.job.quantity) * len(steps) + in_hand
 
 
-def progress_of(plans: Sequence[Plan], state: State) -> Progress:
-    """Where a job stands whose history was folded into `state`."""
-    return Progress(tuple(bench(plan, state.parts.get(plan.job.part.id) or Tally()) for plan in plans), state)
+def _memory(state: State, before: Memory) -> Memory:
+    """What dies did `before` this job and in all its parts."""
+    known = {die: list(trials) for die, trials in before.items()}
+    for tally in state.parts.values():
+        for die, trials in tally.trials.items():
+            known.setdefault(die, []).extend(trials)
+    return known
+
+
+def progress_of(plans: Sequence[Plan], state: State, before: Memory | None = None) -> Progress:
+    """Where a job stands whose history was folded into `state`; `before` is what its dies did in other jobs."""
+    memory = _memory(state, before or {})
+    return Progress(tuple(bench(plan, state.parts.get(plan.job.part.id) or Tally(), memory) for plan in plans), state)
 
 
 def progress(plans: Sequence[Plan], entries: Iterable[Entry]) -> Progress:

@@ -67,10 +67,12 @@ ENTRY = Group(
         "dialled_mm": _number("reading: what had been dialled on the diameter before it"),
         "stated": Raw({"type": "boolean"}, "reading: whether a person said what was dialled, not the bench alone"),
         "word": _line(
-            "verdict: its code; setting: open or close; zero: kept, each or nothing; read: the hazards, with spaces",
+            "verdict: its code; setting: open, close, set; zero: kept, each or nothing; read: the hazards, with spaces",
             LONGEST_WORD,
         ),
-        "eighths": _number("setting: eighths of a turn of the middle screw"),
+        "eighths": _number(
+            "setting: eighths of a turn of the middle screw; set: from where it touches, opened above 0"
+        ),
         "text": _line("", LONGEST_NOTE),
         "typed": _line("reading: as it was typed", LONGEST_WORD),
         "unit": Raw({"enum": list(UNITS)}, "reading: unit of a bare number"),

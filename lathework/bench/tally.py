@@ -7,10 +7,13 @@ from dataclasses import asdict, dataclass, field
 from typing import Any
 
 from lathework.cutting.next_cut import PassMade
+from lathework.dies.learner import Trial
 from lathework.planning.operation import Operation
 
 READINGS_KEPT = 20
 """Readings of one step that are shown, the latest."""
+TRIALS_KEPT = 40
+"""Threads that a die is known by, the latest."""
 PASSES_KEPT = 8
 """Passes with one tool in one holding that the ratio is learned from, the latest."""
 
@@ -39,10 +42,10 @@ class Outdated:
 class Tally:
     """The piece in hand and what is finished, of one part.
 
-    `opened` are the eighths by which a die was opened, by the thread it cuts: one die serves both ends of a stud.
-    `zeroed` are the steps whose tool has found its zero, and the piece it was found for; `keeping` is what was said of
-    how this lathe's tools keep theirs ("kept", "each"), "" for nothing. `blanks` are
-    the last readings of the piece's thread blanks, by what they are a blank of.
+    `opened` are the eighths by which a die was opened, by its id or the thread it cuts: one die serves both ends of a
+    stud; `trials` is what each did, as far as it is learned from. `zeroed` are the steps whose tool has found its zero,
+    and the piece it was found for; `keeping` is what was said of how this lathe's tools keep theirs ("kept", "each"),
+    "" for nothing. `blanks` are the last readings of the piece's thread blanks, by what they are a blank of.
     """
 
     piece: int = 1
@@ -57,6 +60,7 @@ class Tally:
     outdated: dict[str, Outdated] = field(default_factory=dict)
     passes: dict[str, list[PassMade]] = field(default_factory=dict)
     opened: dict[str, float] = field(default_factory=dict)
+    trials: dict[str, list[Trial]] = field(default_factory=dict)
     read: set[str] = field(default_factory=set)
     zeroed: dict[str, int] = field(default_factory=dict)
     keeping: str = ""
@@ -83,6 +87,7 @@ def tally_of(kept: Mapping[str, Any]) -> Tally:
         | {name: set(told[name]) for name in ("done", "adjusted", "read")}
         | {"readings": {step: [Reading(**one) for one in rows] for step, rows in told["readings"].items()}}
         | {"passes": {step: [PassMade(**one) for one in rows] for step, rows in told["passes"].items()}}
+        | {"trials": {die: [Trial(**one) for one in rows] for die, rows in told["trials"].items()}}
         | {"outdated": {step: Outdated(**one) for step, one in told["outdated"].items()}}
     )
 

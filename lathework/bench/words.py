@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
-from lathework.bench.entry import Entry
+from lathework.bench.entry import SET, Entry
 from lathework.cautions import HAZARD_NAMES
+from lathework.dies.setting import stands_words, turn_words
 from lathework.gauging.wires import MEANINGS
 from lathework.units import show_both
 
@@ -28,7 +29,7 @@ def said(kind: str, word: str, eighths: float | None, text: str) -> str:
     """What an entry says beside its lengths: its word, its text, or by how many `eighths` (a number) a die was moved.
 
     >>> said("setting", "close", 2.0, "")
-    'close 2/8 turn'
+    'close 2 eighths of a turn'
     """
     if kind == "verdict":
         meaning = next((m for m in MEANINGS.values() if m.code == word), None)
@@ -36,7 +37,7 @@ def said(kind: str, word: str, eighths: float | None, text: str) -> str:
     if kind == "read":
         return ", ".join(name for code, name in HAZARD_NAMES.items() if code in word.split())
     if kind == "setting":
-        return f"{word} {eighths or 0:g}/8 turn"
+        return f"{word}: {stands_words(eighths or 0)}" if word == SET else f"{word} {turn_words(eighths or 0)}"
     return text
 
 
@@ -44,11 +45,9 @@ def setting_words(eighths: float) -> str:
     """How far a die was opened in all, in words: a number of `eighths` of a turn of its screw, below 0 where closed.
 
     >>> setting_words(-2.0), setting_words(0.0)
-    ('die closed 2/8 turn in all', 'die as it came')
+    ('die closed 2 eighths of a turn in all', 'die as it came')
     """
-    if not eighths:
-        return "die as it came"
-    return f"die {'opened' if eighths > 0 else 'closed'} {abs(eighths):g}/8 turn in all"
+    return f"die {stands_words(eighths)} in all" if eighths else "die as it came"
 
 
 def entry_words(entry: Entry, typed: str) -> str:

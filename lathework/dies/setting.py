@@ -14,6 +14,7 @@ SCREW_PITCH_MM = 0.8
 """Pitch of the holder's adjusting screws, taken as M5 or 2 BA (practice)."""
 POINT_HALF_ANGLE_DEG = 45.0
 """Half angle of the pointed middle screw (practice)."""
+HALF = 0.5
 WEDGE = Source("practice", "wedge of a pointed screw: split opens 2 a tan t, mean diameter by that over π")
 #: Wanted change of the cut's pitch diameter, in pitches, for each verdict (practice, a first guess).
 WANTED: dict[Verdict, float] = {"will-not-start": -0.06, "binds": -0.03, "slight-shake": 0.02, "loose": 0.05}
@@ -28,6 +29,10 @@ class DieAdvice:
     eighths: Figure | None
     recut: bool
     """True when the same piece can be cut again: metal can be taken off, not put back."""
+    chance: Figure | None = None
+    """That the next thread is in its class, where something is known of the die."""
+    piece: Figure | None = None
+    """That this thread is."""
 
     @property
     def middle(self) -> Literal["in", "out", ""]:
@@ -73,18 +78,64 @@ def advise(thread: Thread, verdict: Verdict) -> DieAdvice:
     if verdict == "snug":
         return DieAdvice("leave", "Leave the die as it is.", None, False)
     figure = eighths(abs(WANTED[verdict]) * thread.pitch_mm)
-    turns = "an eighth of a turn" if figure.value == 1 else f"{figure.value:.0f} eighths of a turn"
     if WANTED[verdict] < 0:
-        order = (
-            f"Close the die: slacken the middle screw {turns}, turn both outer screws in evenly until they bite, "
-            "then bring the middle one up to touch. Run the die on again."
-        )
-        return DieAdvice("close", order, figure, True)
-    again = (
-        "This piece passes." if verdict == "slight-shake" else "This piece stays as it is: metal cannot be put back."
+        return DieAdvice("close", close_order(figure), figure, True)
+    return DieAdvice("open", open_order(figure, passes=verdict == "slight-shake"), figure, False)
+
+
+def turn_words(number: float) -> str:
+    """So many eighths (a number) of a turn in words.
+
+    >>> turn_words(0.5), turn_words(1), turn_words(2.5)
+    ('half an eighth of a turn', 'an eighth of a turn', '2½ eighths of a turn')
+    """
+    whole, half = divmod(number, 1)
+    if number == 1:
+        return "an eighth of a turn"
+    if number == HALF:
+        return "half an eighth of a turn"
+    return f"{whole:.0f}{'½' if half else ''} eighths of a turn"
+
+
+def stands_words(eighths: float) -> str:
+    """Where a die stands, so many `eighths` (a number) of a turn from where its middle screw touches, opened above 0.
+
+    >>> stands_words(0.5), stands_words(-2), stands_words(0)
+    ('opened half an eighth of a turn', 'closed 2 eighths of a turn', 'as its screw touches')
+    """
+    if not eighths:
+        return "as its screw touches"
+    return f"{'opened' if eighths > 0 else 'closed'} {turn_words(abs(eighths))}"
+
+
+def close_order(screw: Figure) -> str:
+    """How a die is closed by so much of its middle `screw`. Source: practice."""
+    return (
+        f"Close the die: slacken the middle screw {turn_words(screw.value)}, turn both outer screws in evenly until "
+        "they bite, then bring the middle one up to touch. Run the die on again."
     )
-    order = (
-        f"{again} For the next, open the die: slacken both outer screws, "
-        f"turn the middle one in {turns}, then nip the outers. Never force it: opened too far it cracks."
+
+
+def set_order(eighths: float) -> str:
+    """How a die is set so many `eighths` (a number) of a turn from where its middle screw touches, opened above 0.
+
+    Source: practice.
+    """
+    seat = "Clean the die and its pocket, seat it with its marked side to the work, all screws slack; bring the middle"
+    if not eighths:
+        return f"{seat} screw in until it touches, then the outer ones until they bite."
+    if eighths > 0:
+        return f"{seat} screw in until it touches, then {turn_words(eighths)} more; nip the outer ones. Never force it."
+    return (
+        f"{seat} screw in until it touches, then back {turn_words(-eighths)}; turn the outer ones in evenly until it "
+        "touches again."
     )
-    return DieAdvice("open", order, figure, False)
+
+
+def open_order(screw: Figure, *, passes: bool) -> str:
+    """How a die is opened by so much of its middle `screw` after a piece that `passes`, or not. Source: practice."""
+    again = "This piece passes." if passes else "This piece stays as it is: metal cannot be put back."
+    return (
+        f"{again} For the next, open the die: slacken both outer screws, turn the middle one in "
+        f"{turn_words(screw.value)}, then nip the outers. Never force it: opened too far it cracks."
+    )

@@ -9,14 +9,18 @@ from typing import Any
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from lathework.bench.acts import check_done, check_read, reading_entry, verdict_of
+from lathework.bench.acts import check_done, check_read, reading_entry, setting_entry, verdict_of
 from lathework.bench.bench import Bench, steps_of
+from lathework.bench.die import Memory
 from lathework.bench.entry import KINDS, Entry
-from lathework.bench.progress import progress
+from lathework.bench.fold import fold
+from lathework.bench.progress import progress, progress_of
+from lathework.dies.learner import Trial
 from lathework.errors import InputError
+from lathework.job.document import read_document
 from lathework.lengths import read_length
-from lathework.planning.plan import Plan
-from lathework.tests.samples import TIE_ROD, plan, step, told
+from lathework.planning.plan import Plan, make_plans
+from lathework.tests.samples import TIE_ROD, document, plan, step, told
 
 PLAN = plan()
 STEPS = [o.key for o in PLAN.operations]
@@ -253,6 +257,64 @@ class Reasons(unittest.TestCase):
         with self.assertRaises(InputError) as told:
             check_done(at(*done(*STEPS), made=made), "done", "")
         self.assertEqual(told.exception.code, "finished")
+
+
+class SettingTheDie(unittest.TestCase):
+    """Before it runs: where it is set, by what is known of it."""
+
+    MADE = plan({"quantity": 2, "part.sections.0.die": "d7"})
+
+    def at_the_die(self, *before: Entry, made: Plan = MADE, piece: int = 1, known: Memory | None = None) -> Bench:
+        keys = [operation.key for operation in made.operations]
+        entries = [*before, *(told(made, one) for one in done(*keys[: keys.index("thread:s1")], piece=piece))]
+        return progress_of([made], fold([made], entries)[0], known).benches[0]
+
+    def test_a_die_nobody_knows_is_set_a_little_open(self) -> None:
+        self.assertIsNone(at().preset)
+        first = self.at_the_die().preset
+        assert first is not None
+        self.assertEqual((first.eighths, first.trials, first.left), (0.5, 0, None))
+
+    def test_where_it_stands_is_said_in_eighths(self) -> None:
+        now = self.at_the_die()
+        made = setting_entry(now, "-1,5")
+        self.assertEqual((made.word, made.eighths), ("set", -1.5))
+        closed = told(self.MADE, entry("setting", step="gauge:s1", word="close", eighths=3.0))
+        self.assertEqual(self.at_the_die(closed, told(self.MADE, made)).opened_eighths, -1.5)
+        for wrong in ("5", "-4.5", "much", "nan", "inf"):
+            with self.subTest(wrong), self.assertRaises(InputError) as refused:
+                setting_entry(now, wrong)
+            self.assertEqual(refused.exception.field, "stands")
+        with self.assertRaises(InputError):
+            setting_entry(at(), "1")
+
+    def test_what_it_did_in_other_jobs_sets_it(self) -> None:
+        """Three snug threads closed two eighths, in another metal: it is set there, and likelier than a guess."""
+        known = {"d7": [Trial(0.0, "brass", "binds"), *(Trial(-2.0, "brass", "snug") for _ in range(3))]}
+        told_of, guessed = self.at_the_die(known=known).preset, self.at_the_die().preset
+        assert told_of is not None and guessed is not None
+        self.assertEqual((told_of.trials, told_of.left), (4, -2.0))
+        self.assertEqual(told_of.eighths, -2.0)
+        self.assertGreater(told_of.chance.value, guessed.chance.value)
+
+    def test_what_this_job_taught_sets_the_next_piece(self) -> None:
+        said = [told(self.MADE, entry("verdict", step="gauge:s1", word="binds"))]
+        moved = told(self.MADE, entry("setting", step="gauge:s1", word="close", eighths=1.0))
+        said += [moved, told(self.MADE, entry("verdict", step="gauge:s1", word="slight-shake"))]
+        ended = told(self.MADE, entry("done", step="part-off", ended=True))
+        now = self.at_the_die(*said, ended, piece=2).preset
+        assert now is not None
+        self.assertEqual((now.trials, now.left), (2, -1.0))
+        self.assertLess(now.eighths, 0.0)
+
+    def test_a_die_that_is_set_for_one_part_is_set_for_all(self) -> None:
+        """Opened 2 while the first part was made, set to 1 at the second: it stands at 1, not at 3."""
+        one = document({"part.sections.0.die": "d7"})
+        plans = make_plans(read_document({**one, "others": [{"part": {**one["part"], "id": "p2"}, "quantity": 1}]}))
+        opened = told(plans[0], entry("setting", step="gauge:s1", word="open", eighths=2.0))
+        stands = told(plans[1], replace(entry("setting", step="thread:s1", word="set", eighths=1.0), part="p2"))
+        now = progress_of(plans, fold(plans, [opened, stands])[0])
+        self.assertEqual(now.opened_eighths, 1.0)
 
 
 class TwoEnds(unittest.TestCase):

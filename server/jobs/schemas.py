@@ -95,7 +95,8 @@ class EntryIn(SawIn):
 
     `dialled` is what was dialled before the reading, in the dial's own terms, "" where nobody says. `unit` is that of a
     bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
-    the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in.
+    the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in; `stands` where a die
+    is set to, in eighths of a turn, opened above 0.
     """
 
     step: str
@@ -108,6 +109,7 @@ class EntryIn(SawIn):
     again: str = ""
     part: str = ""
     keeps: Literal["", "kept", "each"] = ""
+    stands: str = Field("", max_length=40)
 
 
 class ReasonIn(SawIn):

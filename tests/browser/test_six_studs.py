@@ -93,8 +93,21 @@ class SixStuds(BrowserCase):
         self.at_step("Chamfer the end")
         self.press("Done")
         self.at_step("Run the die on")
+        if first:
+            self.set_the_die()
         self.press("Done")
         self.at_step("Clean the thread")
+
+    def set_the_die(self) -> None:
+        """A die that nobody knows is set a little open; where it stands is said."""
+        die = self.page.get_by_role("region", name="Setting of the die")
+        expect(die).to_contain_text("nothing is known of this die yet")
+        die.get_by_role("button", name="It is set so").click()
+        expect(die).to_contain_text("The die stands opened half an eighth of a turn")
+        self.page.get_by_role("button", name="Undo").or_(self.page.get_by_role("button", name="undo z")).click()
+        die.get_by_role("textbox", name="Where the die stands").fill("0")
+        self.page.keyboard.press("Enter")
+        expect(die).to_contain_text("The die stands as its screw touches")
 
     def make_first_piece(self) -> None:
         page = self.page
@@ -176,7 +189,7 @@ class SixStuds(BrowserCase):
         expect(jobs).to_contain_text("die closed")
         entries = page.get_by_role("region", name="Settings and troubles")
         expect(entries.get_by_role("row")).to_have_count(2)  # the heading row, and the one setting
-        expect(entries).to_contain_text("close 1/8 turn")
+        expect(entries).to_contain_text("close half an eighth of a turn")
         self.choose("Show", "everything")
         page.get_by_role("textbox", name="Find a job").fill("0.4404")
         entries = page.get_by_role("region", name="Entries")

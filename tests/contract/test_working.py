@@ -14,10 +14,13 @@ from lathework.answers.card import Asked, card
 from lathework.answers.hole import AskedHole, hole
 from lathework.answers.pipe_hole import pipe_hole
 from lathework.cutting.next_cut import PassMade, Target, next_cut
+from lathework.dies.advised import expected, learned_advice
+from lathework.dies.learner import Trial, aim_at, believed
 from lathework.dies.memory import die_record
 from lathework.dies.setting import WANTED, advise
 from lathework.errors import InputError, InvalidDocument
 from lathework.figures import Figure
+from lathework.gauging.wires import VERDICTS
 from lathework.job.document import read_document
 from lathework.job.repair import AskedRepair, stud_repair
 from lathework.planning.plan import make_plan, make_plans
@@ -169,6 +172,20 @@ class Working(unittest.TestCase):
                         unit=dice.choice(("in", "mm")),
                     )
                 )
+
+    def test_dies_that_are_known(self) -> None:
+        """What is believed, proposed and advised after any verdicts."""
+        dice = random.Random(5)
+        for thread in [one for one in library() if external_classes(one) and not one.taper][::40]:
+            bolt = external_limits(thread)
+            assert bolt is not None
+            belief = believed(aim_at(bolt, None), ())
+            for _ in range(6):
+                eighths = dice.choice((-2.0, -0.5, 0.0, 0.5, 2.0))
+                verdict = dice.choice(VERDICTS)
+                own = belief.learn(Trial(eighths, "brass", verdict))
+                self.check(learned_advice(verdict, belief, eighths, "brass", own))
+                self.check(expected(belief, eighths, "brass"))
 
     def test_dies(self) -> None:
         for thread in library()[::7]:

@@ -30,6 +30,7 @@ WORDS: dict[str, Callable[..., float]] = {
     "atan": lambda ratio: math.degrees(math.atan(ratio)),
     "ln": math.log,
     "√": math.sqrt,
+    "erf": math.erf,
 }
 SIGNS = {"+": "+", "−": "-", "×": "*", "÷": "/", "/": "/", "(": "(", ")": ")", ",": ","}
 POWERS = {"²": "**2", "³": "**3"}

@@ -37,6 +37,7 @@ class Asked:
     again: str = ""
     part: str = ""
     keeps: str = ""
+    stands: str = ""
 
 
 def _length(now: Standing, asked: Asked, field: str, typed: str) -> Length:
@@ -57,7 +58,7 @@ def _made(now: Standing, asked: Asked) -> Entry:
         case "verdict":
             return acts.verdict_entry(bench, asked.verdict)
         case "setting":
-            return acts.setting_entry(bench)
+            return acts.setting_entry(bench, asked.stands)
         case "done":
             return acts.done_entry(bench)
         case "accept" | "scrap" | "note":

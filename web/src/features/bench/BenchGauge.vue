@@ -1,12 +1,25 @@
 <script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+
 import DieScrews from '@/features/bench/DieScrews.vue'
-import type { Bench } from '@/shared/api/client'
+import type { Bench, Figure } from '@/shared/api/client'
+import FigureValue from '@/shared/figures/FigureValue.vue'
+import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import { useChoices } from '@/shared/api/useChoices'
 
 /** What the nut said, and what to do with the die. */
-defineProps<{ bench: Bench; busy: boolean }>()
+const props = defineProps<{ bench: Bench; busy: boolean }>()
 const emit = defineEmits<{ verdict: [string] }>()
 const { data: choices } = useChoices()
+/** How likely this thread, and the next, is in its class. */
+const chances = computed(() =>
+  [props.bench.advice?.piece, props.bench.advice?.chance].filter((one): one is Figure => !!one),
+)
+const asked = ref<Figure | null>(null)
+watch(
+  () => props.bench.last,
+  () => (asked.value = null),
+)
 </script>
 
 <template>
@@ -32,13 +45,24 @@ const { data: choices } = useChoices()
       <p v-if="bench.adjusted" class="order">The die is moved. Run it on again, then try the nut.</p>
       <div v-else class="move">
         <DieScrews v-if="bench.advice.middle" :middle="bench.advice.middle" />
-        <p class="order">{{ bench.advice.order }}</p>
+        <div>
+          <p class="order">{{ bench.advice.order }}</p>
+          <div class="chances">
+            <FigureValue
+              v-for="one in chances"
+              :key="one.name"
+              :figure="one"
+              :label="one.name"
+              :open="asked === one"
+              @working="asked = asked === one ? null : one"
+            />
+            <span v-if="bench.opened_eighths" class="muted">The die stands {{ bench.opened_words }}.</span>
+          </div>
+        </div>
       </div>
+      <WorkingPanel v-if="asked" :figure="asked" />
     </div>
-    <p v-if="bench.opened_eighths" class="muted">
-      Die so far {{ bench.opened_eighths > 0 ? 'opened' : 'closed' }} {{ Math.abs(bench.opened_eighths) }}/8
-      turn.
-    </p>
+    <p v-else-if="bench.opened_eighths" class="muted">The die stands {{ bench.opened_words }}.</p>
   </div>
 </template>
 
@@ -78,6 +102,13 @@ const { data: choices } = useChoices()
   gap: 20px;
   align-items: center;
 }
+.chances {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 28px;
+  margin-top: 8px;
+  align-items: end;
+}
 .said-words {
   font-size: var(--s28);
   font-weight: 700;
@@ -89,7 +120,7 @@ const { data: choices } = useChoices()
   color: var(--stop);
 }
 .order {
-  font-size: var(--s28);
+  font-size: clamp(20px, 3vh, 28px);
   line-height: 1.25;
 }
 @media (max-width: 520px) {

@@ -7,6 +7,7 @@ import BenchGate from '@/features/bench/BenchGate.vue'
 import BenchGauge from '@/features/bench/BenchGauge.vue'
 import BenchOutcome from '@/features/bench/BenchOutcome.vue'
 import BenchTop from '@/features/bench/BenchTop.vue'
+import DiePreset from '@/features/bench/DiePreset.vue'
 import DialledField from '@/features/bench/DialledField.vue'
 import CautionLine from '@/shared/controls/CautionLine.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
@@ -152,7 +153,16 @@ void load()
           :busy="busy"
           @verdict="record('verdict', { verdict: $event })"
         />
-        <BenchFigure v-else :bench="bench" />
+        <div v-else>
+          <BenchFigure :bench="bench" />
+          <DiePreset
+            v-if="open"
+            :bench="bench"
+            :busy="busy"
+            :error="problem?.of('stands')"
+            @stands="record('setting', { stands: $event })"
+          />
+        </div>
         <aside>
           <PartDrawing :sheet="bench.drawing" :step="step.key" fixed />
           <ReadingsTable v-if="bench.readings.length" :readings="bench.readings" />

@@ -45,6 +45,7 @@ export function useBench(id: number) {
       again: '',
       part: '',
       keeps: '' as const,
+      stands: '',
       ...more,
       ...saw(),
       kind,

@@ -1201,6 +1201,7 @@ export interface components {
          * @description What to do with the die; `middle` is the way of its middle screw, the outer ones go the other.
          */
         AdviceShown: {
+            chance: components["schemas"]["FigureShown"] | null;
             eighths: components["schemas"]["FigureShown"] | null;
             /**
              * Middle
@@ -1214,6 +1215,7 @@ export interface components {
             move: "close" | "open" | "leave";
             /** Order */
             order: string;
+            piece: components["schemas"]["FigureShown"] | null;
             /** Recut */
             recut: boolean;
         };
@@ -1746,7 +1748,8 @@ export interface components {
          *
          *     `dialled` is what was dialled before the reading, in the dial's own terms, "" where nobody says. `unit` is that of a
          *     bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
-         *     the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in.
+         *     the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in; `stands` where a die
+         *     is set to, in eighths of a turn, opened above 0.
          */
         EntryIn: {
             /**
@@ -1789,6 +1792,11 @@ export interface components {
             reason?: string;
             /** Revision */
             revision: number;
+            /**
+             * Stands
+             * @default
+             */
+            stands?: string;
             /** Step */
             step: string;
             /**
@@ -2195,6 +2203,8 @@ export interface components {
             last: number;
             /** Opened Eighths */
             opened_eighths: number;
+            /** Opened Words */
+            opened_words: string;
             outdated: components["schemas"]["BothUnits"] | null;
             /** Part */
             part: number;
@@ -2202,6 +2212,7 @@ export interface components {
             parts: components["schemas"]["PartStanding"][];
             /** Piece */
             piece: number;
+            preset: components["schemas"]["PresetShown"] | null;
             /** Quantity */
             quantity: number;
             /** Readings */
@@ -3002,6 +3013,28 @@ export interface components {
              * @enum {string}
              */
             unit: "in" | "mm";
+        };
+        /**
+         * PresetShown
+         * @description Where to set a die before it runs: eighths of a turn from where its middle screw touches, opened above 0, in
+         *     words, and how; its chance of the class; what it is expected to cut; how many of its threads are known; where it was
+         *     left.
+         */
+        PresetShown: {
+            chance: components["schemas"]["FigureShown"];
+            /** Eighths */
+            eighths: number;
+            expected: components["schemas"]["FigureShown"];
+            /** Left */
+            left: number | null;
+            /** Left Words */
+            left_words: string;
+            /** Order */
+            order: string;
+            /** Trials */
+            trials: number;
+            /** Words */
+            words: string;
         };
         /**
          * PriorShown

@@ -1,0 +1,79 @@
+"""The die in use: where it stands, what is known of it, and where to set it."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+from lathework.dies.advised import chance, expected, learned_advice
+from lathework.dies.learner import Aim, Trial, aim_at, believed
+from lathework.dies.proposal import start
+from lathework.dies.setting import DieAdvice, advise
+from lathework.errors import InputError
+from lathework.figures import Figure
+from lathework.gauging.wires import Verdict
+from lathework.planning.operation import Operation
+from lathework.threads.limits import external_limits, internal_limits
+
+Memory = Mapping[str, Sequence[Trial]]
+"""What dies did, the oldest first, by their ids, or by their threads where they have none."""
+SETTABLE = ("thread", "finish")
+"""Kinds of steps at which a die may be set before it runs."""
+
+
+@dataclass(frozen=True, slots=True)
+class Preset:
+    """Where to set a die before it runs, in eighths of a turn from where its middle screw touches, opened above 0; its
+    chance of the class there; what it is expected to cut; from how many `trials`; where it was `left`, None where
+    nobody knows."""
+
+    eighths: float
+    chance: Figure
+    expected: Figure
+    trials: int
+    left: float | None
+
+
+def known_of(memory: Memory, die: str, thread: str) -> tuple[Trial, ...]:
+    """What a die did, by its id; and what was recorded in this job for its thread before it had one."""
+    return (*memory.get(thread, ()), *(memory.get(die, ()) if die else ()))
+
+
+def _aim(step: Operation) -> Aim | None:
+    """What the die of a step is to cut; None where no class says so."""
+    if step.thread is None or step.thread.taper:
+        return None
+    try:
+        bolt = external_limits(step.thread, step.class_name)
+    except InputError:
+        return None
+    if bolt is None:
+        return None
+    try:
+        return aim_at(bolt, internal_limits(step.thread))
+    except InputError:
+        return aim_at(bolt, None)
+
+
+def preset(step: Operation, metal: str, trials: Sequence[Trial]) -> Preset | None:
+    """Where to set the die of a step before it runs; None where its screws do not size it, or no class is known."""
+    aim = _aim(step) if step.kind in SETTABLE else None
+    if aim is None:
+        return None
+    belief = believed(aim, trials)
+    best = start(belief, metal)
+    if best is None:
+        return None
+    told = chance(best, aim, "in its class"), expected(belief, best.eighths, metal)
+    return Preset(best.eighths, *told, len(trials), trials[-1].eighths if trials else None)
+
+
+def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence[Trial]) -> DieAdvice:
+    """What to do with the die of a step after a verdict, the last of its `trials`."""
+    assert step.thread is not None  # a step that is gauged has one
+    aim = _aim(step)
+    if aim is None or not trials:
+        return advise(step.thread, verdict)
+    belief = believed(aim, trials[:-1])
+    own = belief.learn(trials[-1])
+    return learned_advice(verdict, belief, trials[-1].eighths, metal, own)

@@ -1,0 +1,93 @@
+"""What to do with a die after a verdict, by what is known of it."""
+
+from __future__ import annotations
+
+from lathework.dies.learner import Aim, Belief, Forecast
+from lathework.dies.proposal import AS_GOOD, propose
+from lathework.dies.setting import DieAdvice, close_order, open_order
+from lathework.figures import Figure, Given, Source
+from lathework.gauging.wires import Verdict
+
+LEARNED = Source(
+    "practice", "a line fitted to what this die cut; before that, the wedge of its screw and usual spreads"
+)
+CLOSED = (
+    "The die is closed as far as it goes: closed farther it cracks. What still binds wants another die, or the thread "
+    "looked at again: its pitch, its crest, the nut."
+)
+
+
+def chance(forecast: Forecast, aim: Aim, name: str) -> Figure:
+    """The chance that a thread is in its class, in per cent (unit %). Source: practice; the normal law."""
+    return Figure(
+        name,
+        100 * forecast.within,
+        "%",
+        "50 × (erf((half the class + off) ÷ (spread × √(2))) + erf((half the class − off) ÷ (spread × √(2))))",
+        LEARNED,
+        (
+            Given("half the class", aim.half_mm, "mm"),
+            Given("off", forecast.off_mm, "mm"),
+            Given("spread", forecast.spread_mm, "mm"),
+        ),
+        places=0,
+        note="Off and spread are of the pitch diameter, from the middle of its class.",
+    )
+
+
+def expected(belief: Belief, eighths: float, metal: str) -> Figure:
+    """How far from the middle of its class a die cuts that stands open by so many `eighths` (a number), in mm.
+
+    Source: practice; the line that is believed of the die.
+    """
+    offset, slope, more = belief.line(metal)
+    return Figure(
+        "pitch diameter over the middle of its class",
+        offset + slope * eighths + more,
+        "mm",
+        "offset + slope × setting + what this metal adds",
+        LEARNED,
+        (
+            Given("offset", offset, "mm"),
+            Given("slope", slope, "mm"),
+            Given("setting", eighths),
+            Given("what this metal adds", more, "mm"),
+        ),
+        note="The slope is for an eighth of a turn of the middle screw.",
+    )
+
+
+def _moved(now: float, then: float) -> Figure:
+    """How far the middle screw moves from one setting to another, in eighths (numbers) of a turn."""
+    opens = then > now
+    return Figure(
+        "middle screw",
+        abs(then - now),
+        "eighth of a turn",
+        "next setting − setting now" if opens else "setting now − next setting",
+        LEARNED,
+        (Given("setting now", now, "eighth of a turn"), Given("next setting", then, "eighth of a turn")),
+        places=1,
+    )
+
+
+def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str, own: Forecast) -> DieAdvice:
+    """What to do with a die that stands open by so many `eighths` (a number), after a verdict on a thread that is now
+    believed to be its `own` forecast. Source: practice."""
+    piece = chance(own, belief.aim, "this thread in its class")
+    if verdict in ("will-not-start", "binds"):
+        then = propose(belief, metal, below=eighths)
+        if then is None:
+            return DieAdvice("leave", CLOSED, None, False, piece=piece)
+        screw = _moved(eighths, then.eighths)
+        likely = chance(then, belief.aim, "then in its class")
+        return DieAdvice("close", close_order(screw), screw, True, likely, piece)
+    stays, best = belief.forecast(eighths, metal), propose(belief, metal)
+    opens = verdict != "snug" and best is not None and best.eighths > eighths
+    # A thread that is loose in this nut is wanted tighter, also where its class would have it.
+    good = verdict != "loose" and best is not None and stays.within >= best.within - AS_GOOD
+    if best is None or not opens or good:
+        return DieAdvice("leave", "Leave the die as it is.", None, False, chance(stays, belief.aim, "the next"), piece)
+    screw = _moved(eighths, best.eighths)
+    order = open_order(screw, passes=verdict == "slight-shake")
+    return DieAdvice("open", order, screw, False, chance(best, belief.aim, "then in its class"), piece)

@@ -1,0 +1,212 @@
+"""What is known of one die: the pitch diameter it cuts, as a line over its setting, from every thread it was judged by.
+
+Pitch diameter over the middle of its class = offset + slope × eighths + metal + scatter. All of it is normal; a size
+that was measured updates it exactly, a nut's verdict by the moments of the clearance that goes with that verdict.
+Lengths are in millimetres, settings in eighths of a turn of the middle screw from where it touches, opened above 0.
+"""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass, field
+from statistics import NormalDist
+
+from lathework.dies.setting import POINT_HALF_ANGLE_DEG, SCREW_PITCH_MM
+from lathework.gauging.wires import Verdict
+from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits
+from lathework.units import convert
+
+OFFSET_SPREAD_MM = 0.03
+"""How far a die as it comes may be from the middle of its class (practice)."""
+SLOPE_MM = 2 * SCREW_PITCH_MM / 8 * math.tan(math.radians(POINT_HALF_ANGLE_DEG)) / math.pi
+"""What an eighth of a turn opens a die by, as the wedge of its screw says."""
+SLOPE_SPREAD_SHARE = 0.4
+"""How far a die's slope may be from that, as a share of it: a factor of two either way is rare (practice)."""
+METAL_SPREAD_MM = 0.006
+"""How much larger or smaller a metal comes out of the same die (practice)."""
+SCATTER_MM = 0.008
+"""How far pieces of one setting differ (practice)."""
+FEEL_SHARE = 0.03
+"""How far a hand's verdict strays, as a share of the greatest clearance that the classes allow (practice)."""
+CLEARANCES: dict[Verdict, tuple[float, float]] = {
+    "will-not-start": (-math.inf, -0.15),
+    "binds": (-0.15, 0.0),
+    "snug": (0.0, 0.25),
+    "slight-shake": (0.25, 0.7),
+    "loose": (0.7, math.inf),
+}
+"""The clearance on the pitch diameter that goes with each verdict, in shares of the greatest that the classes of bolt
+and nut allow: most bolts shake a little in most nuts (practice)."""
+MATE_SHARE, MATE_SPREAD_SHARE = 1 / 3, 1 / 4
+"""Where in its class a nut of unknown make is supposed, from its least up, and how far off it may be (practice)."""
+LATEST = 3
+"""Trials whose own word counts beside the line: one thread says little, farther back (practice)."""
+_OFFSET, _SLOPE, _MATE = 0, 1, 2
+_LEAST_LIKELY = 1e-6
+
+
+@dataclass(frozen=True, slots=True)
+class Trial:
+    """One thread of a die: how it stood, the metal, and the nut's verdict or the size that was measured.
+
+    `eighths` of a turn it stood open; `off_mm` is the pitch diameter over the middle of its class, within `within_mm`
+    (standard uncertainty), in millimetres.
+    """
+
+    eighths: float
+    metal: str
+    verdict: Verdict | None = None
+    off_mm: float | None = None
+    within_mm: float = 0.0
+
+
+@dataclass(frozen=True, slots=True)
+class Aim:
+    """What a die is to cut: half the width of the class of its pitch diameter, the greatest clearance that the classes
+    allow, and where the nut is supposed over the middle of the bolt's class, with its standard deviation; in
+    millimetres."""
+
+    half_mm: float
+    clearance_mm: float
+    mate_mm: float
+    mate_spread_mm: float
+
+
+def _mm(band: Band) -> tuple[float, float]:
+    return convert(band.minimum, band.unit, "mm"), convert(band.maximum, band.unit, "mm")
+
+
+def aim_at(bolt: ExternalLimits, nut: InternalLimits | None) -> Aim:
+    """What a die is to cut, by the classes of `bolt` and `nut`; a nut without a class is of no help.
+
+    Source: the standard of the limits; where a nut is in its class: practice.
+    """
+    low, high = _mm(bolt.pitch_diameter)
+    middle, half = (low + high) / 2, (high - low) / 2
+    least, most = _mm(nut.pitch_diameter) if nut is not None else (high, high + 2 * half)
+    at = least + MATE_SHARE * (most - least)
+    return Aim(half, most - low, at - middle, MATE_SPREAD_SHARE * (most - least))
+
+
+@dataclass(frozen=True, slots=True)
+class Forecast:
+    """What a setting will cut: the pitch diameter over the middle of the class and its standard deviation, millimetres;
+    the chances of being in the class, under it and over it."""
+
+    eighths: float
+    off_mm: float
+    spread_mm: float
+    within: float
+    under: float
+    over: float
+
+
+def _cut_off(law: NormalDist, low: float, high: float) -> tuple[float, float]:
+    """Mean and variance of a normal law between two bounds."""
+    a, b = (low - law.mean) / law.stdev, (high - law.mean) / law.stdev
+    unit = NormalDist()
+    share = unit.cdf(b) - unit.cdf(a)
+    if share < _LEAST_LIKELY:
+        # All but impossible by what was believed: as near as the bounds allow, and nearly as uncertain as before.
+        return (low if a > 0 else high), law.variance / 4
+    at_a, at_b = (0.0 if math.isinf(x) else unit.pdf(x) for x in (a, b))
+    a_at_a, b_at_b = (0.0 if math.isinf(x) else x * unit.pdf(x) for x in (a, b))
+    shift = (at_a - at_b) / share
+    return law.mean + law.stdev * shift, law.variance * (1 + (a_at_a - b_at_b) / share - shift**2)
+
+
+@dataclass(slots=True)
+class Belief:
+    """What is believed of a die for an aim: means and covariances of offset, slope, nut and what each metal adds."""
+
+    aim: Aim
+    metals: list[str] = field(default_factory=list)
+    means: list[float] = field(default_factory=list)
+    covariances: list[list[float]] = field(default_factory=list)
+    latest: list[Trial] = field(default_factory=list)
+
+    def __post_init__(self) -> None:
+        """Before any trial: what is usual."""
+        self.means = [0.0, SLOPE_MM, self.aim.mate_mm]
+        spreads = (OFFSET_SPREAD_MM, SLOPE_SPREAD_SHARE * SLOPE_MM, self.aim.mate_spread_mm)
+        self.covariances = [[spread**2 if i == j else 0.0 for j in range(3)] for i, spread in enumerate(spreads)]
+
+    def _metal(self, name: str) -> int:
+        """The place of a metal, one that was not met yet put at the end."""
+        if name not in self.metals:
+            self.metals.append(name)
+            self.means.append(0.0)
+            for row in self.covariances:
+                row.append(0.0)
+            self.covariances.append([0.0] * len(self.means))
+            self.covariances[-1][-1] = METAL_SPREAD_MM**2
+        return 3 + self.metals.index(name)
+
+    def _weights(self, trial_metal: str, eighths: float) -> list[float]:
+        """What the pitch diameter takes of each: one offset, so many slopes, the metal."""
+        place = self._metal(trial_metal)
+        weights = [0.0] * len(self.means)
+        weights[_OFFSET], weights[_SLOPE], weights[place] = 1.0, eighths, 1.0
+        return weights
+
+    def _seen(self, weights: Sequence[float], noise: float) -> tuple[float, float, list[float]]:
+        """Mean and variance of a sum with a `noise` variance, and how it varies with each."""
+        mean = sum(w * m for w, m in zip(weights, self.means, strict=True))
+        shared = [sum(w * c for w, c in zip(weights, row, strict=True)) for row in self.covariances]
+        return mean, sum(w * s for w, s in zip(weights, shared, strict=True)) + noise, shared
+
+    def _take(self, weights: Sequence[float], noise: float, mean: float, variance: float) -> None:
+        """Learn that a sum has that mean and variance now."""
+        before, spread, shared = self._seen(weights, noise)
+        gains = [s / spread for s in shared]
+        self.means = [m + g * (mean - before) for m, g in zip(self.means, gains, strict=True)]
+        self.covariances = [
+            [c - g * h * (spread - variance) for c, h in zip(row, gains, strict=True)]
+            for row, g in zip(self.covariances, gains, strict=True)
+        ]
+
+    def line(self, metal: str) -> tuple[float, float, float]:
+        """Offset, slope for an eighth of a turn, and what a metal adds, in millimetres."""
+        return self.means[_OFFSET], self.means[_SLOPE], self.means[self._metal(metal)]
+
+    def learn(self, trial: Trial) -> Forecast:
+        """Learn from one thread: from its measured size, else from the nut's verdict. What that thread itself is."""
+        self.latest = [*self.latest, trial][-LATEST:]
+        weights = self._weights(trial.metal, trial.eighths)
+        mean, variance, _ = self._seen(weights, SCATTER_MM**2)
+        if trial.off_mm is not None:
+            gain = variance / (variance + trial.within_mm**2)
+            own = mean + gain * (trial.off_mm - mean), variance * (1 - gain)
+            self._take(weights, SCATTER_MM**2 + trial.within_mm**2, trial.off_mm, 0.0)
+        elif trial.verdict is not None:
+            low, high = (bound * self.aim.clearance_mm for bound in CLEARANCES[trial.verdict])
+            clearance = [-w for w in weights]
+            clearance[_MATE] = 1.0
+            noise = SCATTER_MM**2 + (FEEL_SHARE * self.aim.clearance_mm) ** 2
+            free, spread, shared = self._seen(clearance, noise)
+            told, narrowed = _cut_off(NormalDist(free, math.sqrt(spread)), low, high)
+            gain = (sum(w * s for w, s in zip(weights, shared, strict=True)) - SCATTER_MM**2) / spread
+            own = mean + gain * (told - free), variance - gain**2 * (spread - narrowed)
+            self._take(clearance, noise, told, narrowed)
+        else:
+            own = mean, variance
+        return self._told(trial.eighths, *own)
+
+    def forecast(self, eighths: float, metal: str) -> Forecast:
+        """What the next thread at a setting of so many `eighths` (a number) comes out as, in a metal."""
+        mean, variance, _ = self._seen(self._weights(metal, eighths), SCATTER_MM**2)
+        return self._told(eighths, mean, variance)
+
+    def _told(self, eighths: float, mean: float, variance: float) -> Forecast:
+        law, half = NormalDist(mean, math.sqrt(variance)), self.aim.half_mm
+        under, over = law.cdf(-half), 1 - law.cdf(half)
+        return Forecast(eighths, mean, law.stdev, 1 - under - over, under, over)
+
+
+def believed(aim: Aim, trials: Iterable[Trial]) -> Belief:
+    """What is believed of a die after its trials, in their order."""
+    belief = Belief(aim)
+    for trial in trials:
+        belief.learn(trial)
+    return belief

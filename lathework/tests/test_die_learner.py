@@ -1,0 +1,170 @@
+"""What is learned of a die: against a reference library for arrays, against plain integration, and on unknown dies."""
+
+from __future__ import annotations
+
+import math
+import random
+import unittest
+from statistics import median
+from typing import Any
+
+import numpy as np
+from hypothesis import given
+from hypothesis import strategies as st
+
+from lathework.dies.learner import (
+    CLEARANCES,
+    FEEL_SHARE,
+    METAL_SPREAD_MM,
+    OFFSET_SPREAD_MM,
+    SCATTER_MM,
+    SLOPE_MM,
+    SLOPE_SPREAD_SHARE,
+    Aim,
+    Trial,
+    aim_at,
+    believed,
+)
+from lathework.dies.proposal import MOST_EIGHTHS, SCRAP_COSTS, propose
+from lathework.gauging.wires import VERDICTS
+from lathework.threads.designation import read_called
+from lathework.threads.limits import external_limits, internal_limits
+from tests.simulation.dies import Called, by_the_rule, by_what_is_known, unknown_dies
+
+M8 = read_called("M8").thread
+
+
+def aim_m8() -> Aim:
+    bolt = external_limits(M8)
+    assert bolt is not None
+    return aim_at(bolt, internal_limits(M8))
+
+
+def normal(values: Any, spread: float) -> Any:
+    return np.exp(-0.5 * (values / spread) ** 2)
+
+
+class Aiming(unittest.TestCase):
+    def test_the_class_is_that_of_the_standard(self) -> None:
+        """ISO 965-1: M8 6g pitch diameter 7.042 to 7.160; 6H 7.188 to 7.348."""
+        aim = aim_m8()
+        self.assertAlmostEqual(aim.half_mm, (7.160 - 7.042) / 2, places=3)
+        self.assertAlmostEqual(aim.clearance_mm, 7.348 - 7.042, places=3)
+        self.assertAlmostEqual(aim.mate_mm, 7.188 + 0.160 / 3 - 7.101, places=3)
+
+    def test_the_slope_is_that_of_the_wedge(self) -> None:
+        """An eighth of 0.8 mm is 0.1 mm; a point of 90 degrees opens the split by 0.2 mm, the circle by 1/pi of it."""
+        self.assertAlmostEqual(SLOPE_MM, 0.2 / math.pi)
+
+
+class Sizes(unittest.TestCase):
+    def test_measured_sizes_fit_the_line_that_a_reference_library_fits(self) -> None:
+        """The posterior of a normal line: (P + X'WX) m = P m0 + X'Wy, solved with numpy."""
+        dice = random.Random(3)
+        trials = [
+            Trial(dice.choice((-2.0, 0.0, 1.0, 2.5)), dice.choice(("brass", "steel")), None, dice.gauss(0, 0.05), 0.004)
+            for _ in range(12)
+        ]
+        rows = np.array([[1.0, t.eighths, t.metal == trials[0].metal, t.metal != trials[0].metal] for t in trials])
+        spreads = np.array([OFFSET_SPREAD_MM, SLOPE_SPREAD_SHARE * SLOPE_MM, METAL_SPREAD_MM, METAL_SPREAD_MM])
+        prior, weight = np.diag(1 / spreads**2), 1 / (SCATTER_MM**2 + 0.004**2)
+        precision = prior + weight * rows.T @ rows
+        right = prior @ np.array([0.0, SLOPE_MM, 0.0, 0.0]) + weight * rows.T @ np.array([t.off_mm for t in trials])
+        means, covariance = np.linalg.solve(precision, right), np.linalg.inv(precision)
+        belief = believed(aim_m8(), trials)
+        for eighths in (-3.0, 0.0, 2.0):
+            with self.subTest(eighths):
+                row = np.array([1.0, eighths, 1.0, 0.0])
+                told = belief.forecast(eighths, trials[0].metal)
+                self.assertAlmostEqual(told.off_mm, float(row @ means), places=9)
+                spread = math.sqrt(float(row @ covariance @ row) + SCATTER_MM**2)
+                self.assertAlmostEqual(told.spread_mm, spread, places=9)
+
+
+class Verdicts(unittest.TestCase):
+    """Against a sum over a fine grid of offsets, slopes and nuts: plain integration of the same model."""
+
+    def summed(self, aim: Aim, trials: list[Trial], eighths: float) -> tuple[float, float]:
+        offset, slope, mate = np.meshgrid(
+            np.linspace(-0.16, 0.16, 81),
+            SLOPE_MM + np.linspace(-0.1, 0.1, 41),
+            aim.mate_mm + np.linspace(-0.16, 0.16, 81),
+            indexing="ij",
+        )
+        # The metal is the same throughout: it widens the offset.
+        wide = math.hypot(OFFSET_SPREAD_MM, METAL_SPREAD_MM)
+        weight = normal(offset, wide) * normal(slope - SLOPE_MM, SLOPE_SPREAD_SHARE * SLOPE_MM)
+        weight = weight * normal(mate - aim.mate_mm, aim.mate_spread_mm)
+        noise = math.hypot(SCATTER_MM, FEEL_SHARE * aim.clearance_mm)
+        below = np.vectorize(lambda z: 0.5 * math.erfc(-z / math.sqrt(2)))
+        for trial in trials:
+            assert trial.verdict is not None
+            low, high = (bound * aim.clearance_mm for bound in CLEARANCES[trial.verdict])
+            clearance = mate - offset - slope * trial.eighths
+            weight = weight * (below((high - clearance) / noise) - below((low - clearance) / noise))
+        cut = offset + slope * eighths
+        mean = float((weight * cut).sum() / weight.sum())
+        return mean, math.sqrt(float((weight * (cut - mean) ** 2).sum() / weight.sum()) + SCATTER_MM**2)
+
+    def test_what_is_believed_is_what_integration_finds(self) -> None:
+        aim = aim_m8()
+        for said in (
+            [("binds", 0.0)],
+            [("loose", 0.0)],
+            [("binds", 1.0), ("snug", -0.5)],
+            [("will-not-start", 1.0), ("binds", 0.0), ("slight-shake", -1.0)],
+        ):
+            trials = [Trial(eighths, "steel", next(v for v in VERDICTS if v == verdict)) for verdict, eighths in said]
+            for eighths in (-1.0, 0.5):
+                with self.subTest(said=said, eighths=eighths):
+                    told = believed(aim, trials).forecast(eighths, "steel")
+                    mean, spread = self.summed(aim, trials, eighths)
+                    self.assertAlmostEqual(told.off_mm, mean, delta=0.004)
+                    self.assertAlmostEqual(told.spread_mm, spread, delta=0.004)
+
+    @given(st.sampled_from((0.0, 0.5, 1.0, 2.0)), st.sampled_from((1.0, 1.5, 2.0, 3.0)))
+    def test_after_too_tight_and_too_loose_the_next_is_between(self, tight: float, lower: float) -> None:
+        trials = [Trial(tight, "steel", "binds"), Trial(tight - lower, "steel", "loose")]
+        told = propose(believed(aim_m8(), trials), "steel")
+        assert told is not None
+        self.assertTrue(tight - lower < told.eighths < tight, told)
+
+    @given(st.lists(st.tuples(st.floats(-4, 4), st.sampled_from(VERDICTS)), max_size=12), st.floats(-4, 4))
+    def test_whatever_was_said_the_chances_are_chances_and_no_die_is_forced(
+        self, said: list[tuple[float, Any]], below: float
+    ) -> None:
+        belief = believed(aim_m8(), [Trial(eighths, "steel", verdict) for eighths, verdict in said])
+        self.assertIsNotNone(propose(belief, "steel"))
+        for told in (propose(belief, "brass"), propose(belief, "steel", below=below)):
+            if told is None:
+                self.assertIs(told, propose(belief, "steel", below=below))
+                continue
+            self.assertLessEqual(abs(told.eighths), MOST_EIGHTHS)
+            self.assertAlmostEqual(told.within + told.under + told.over, 1)
+            self.assertTrue(min(told.within, told.under, told.over) >= -1e-12 and told.spread_mm > 0)
+        again = propose(belief, "steel", below=below)
+        self.assertTrue(again is None or again.eighths < below)
+
+    def test_a_small_thread_is_what_is_feared(self) -> None:
+        """Erring open: of a die nobody knows the first thread is rather too large than too small."""
+        told = propose(believed(aim_m8(), []), "steel")
+        assert told is not None
+        self.assertGreater(told.over, told.under)
+        self.assertLess(told.under, 1 / SCRAP_COSTS)
+
+
+class UnknownDies(unittest.TestCase):
+    def test_they_are_learned_and_what_is_called_likely_is(self) -> None:
+        called: list[Called] = []
+        first, later, ruled = [], [], []
+        for die in unknown_dies(300, seed=11):
+            ruled.append(by_the_rule(die, "mild steel"))
+            belief = believed(die.aim, ())
+            first.append(by_what_is_known(die, belief, "mild steel", called))
+            later += [by_what_is_known(die, belief, metal, called) for metal in ("brass", "mild steel")]
+        self.assertLessEqual(median(piece.cuts for piece in first if piece.good), 2)
+        self.assertEqual(median(piece.cuts for piece in later if piece.good), 1)
+        self.assertLess(sum(piece.small for piece in first), 0.02 * len(first))
+        self.assertLess(sum(piece.small for piece in first), sum(piece.small for piece in ruled))
+        near = [came for chance, came in called if 0.85 <= chance <= 0.95]
+        self.assertAlmostEqual(sum(near) / len(near), 0.9, delta=0.04)

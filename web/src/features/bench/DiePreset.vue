@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+
+import type { Bench, FieldError } from '@/shared/api/client'
+import InlineField from '@/shared/controls/InlineField.vue'
+import FigureValue from '@/shared/figures/FigureValue.vue'
+import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
+
+/** Where to set the die before it runs, by what is known of it; once it is set, where it stands. */
+const props = defineProps<{ bench: Bench; busy: boolean; error?: FieldError }>()
+const emit = defineEmits<{ stands: [string] }>()
+const typed = ref('')
+const working = ref<'' | 'chance' | 'expected'>('')
+watch(
+  () => props.bench.last,
+  () => (typed.value = working.value = ''),
+)
+const told = computed(() => props.bench.preset)
+/** Set for this piece, or as good as it can be where it stands. */
+const settled = computed(
+  () =>
+    props.bench.adjusted || (told.value?.trials !== 0 && told.value?.eighths === props.bench.opened_eighths),
+)
+const from = computed(() =>
+  told.value?.trials
+    ? `by ${told.value.trials} of its threads`
+    : 'a first guess: nothing is known of this die yet',
+)
+const open = (which: 'chance' | 'expected') => (working.value = working.value === which ? '' : which)
+</script>
+
+<template>
+  <section v-if="told" class="preset" aria-label="Setting of the die">
+    <p v-if="settled" class="stands">
+      The die stands <b>{{ bench.opened_words }}</b>, {{ from }}.
+    </p>
+    <template v-else>
+      <p class="stands">
+        Set the die: <b>{{ told.words }}</b>, {{ from }}.
+      </p>
+      <p>{{ told.order }}</p>
+    </template>
+    <div class="row">
+      <template v-if="!settled">
+        <v-btn
+          variant="outlined"
+          color="secondary"
+          size="large"
+          :disabled="busy"
+          @click="emit('stands', String(told.eighths))"
+          >It is set so</v-btn
+        >
+        <v-btn
+          v-if="told.left !== null && told.left !== told.eighths"
+          variant="outlined"
+          size="large"
+          :disabled="busy"
+          @click="emit('stands', String(told.left))"
+          >As it was left: {{ told.left_words }}</v-btn
+        >
+        <InlineField
+          v-model="typed"
+          label="Where the die stands, in eighths of a turn"
+          before="or at"
+          after="eighths"
+          placeholder="e.g. −1.5"
+          figure
+          :error="error"
+          @commit="typed.trim() && emit('stands', typed)"
+        />
+      </template>
+      <FigureValue
+        :figure="told.chance"
+        label="chance of the class"
+        :open="working === 'chance'"
+        @working="open('chance')"
+      />
+      <FigureValue
+        :figure="told.expected"
+        label="over its middle"
+        :open="working === 'expected'"
+        @working="open('expected')"
+      />
+    </div>
+    <WorkingPanel v-if="working" :figure="told[working]" />
+  </section>
+</template>
+
+<style scoped>
+.preset {
+  display: grid;
+  gap: 6px;
+  border-left: 3px solid var(--lagoon);
+  padding-left: 16px;
+  margin-top: 10px;
+}
+.stands {
+  font-size: var(--s20);
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 20px;
+  align-items: center;
+}
+</style>
