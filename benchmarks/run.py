@@ -7,6 +7,7 @@ import json
 from pathlib import Path
 
 from benchmarks import lines
+from benchmarks.dies import dies
 from benchmarks.history import history
 from benchmarks.identification import identification
 from benchmarks.in_browser import in_the_browser
@@ -43,6 +44,7 @@ def results() -> dict[str, float | int | str]:
         **kit(ROOT),
         **core_times(),
         **identification(),
+        **dies(),
         "test_lines": tests,
         "code_lines": total,
         "test_share_counts": lines.HOW,

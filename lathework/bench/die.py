@@ -14,6 +14,7 @@ from lathework.figures import Figure
 from lathework.gauging.wires import Verdict
 from lathework.planning.operation import Operation
 from lathework.threads.limits import external_limits, internal_limits
+from lathework.threads.thread import Thread
 
 Memory = Mapping[str, Sequence[Trial]]
 """What dies did, the oldest first, by their ids, or by their threads where they have none."""
@@ -39,25 +40,25 @@ def known_of(memory: Memory, die: str, thread: str) -> tuple[Trial, ...]:
     return (*memory.get(thread, ()), *(memory.get(die, ()) if die else ()))
 
 
-def _aim(step: Operation) -> Aim | None:
-    """What the die of a step is to cut; None where no class says so."""
-    if step.thread is None or step.thread.taper:
+def aim_of(thread: Thread, class_name: str) -> Aim | None:
+    """What the die of a thread is to cut, by its class, "" for the usual one; None where no class says so."""
+    if thread.taper:
         return None
     try:
-        bolt = external_limits(step.thread, step.class_name)
+        bolt = external_limits(thread, class_name)
     except InputError:
         return None
     if bolt is None:
         return None
     try:
-        return aim_at(bolt, internal_limits(step.thread))
+        return aim_at(bolt, internal_limits(thread))
     except InputError:
         return aim_at(bolt, None)
 
 
 def preset(step: Operation, metal: str, trials: Sequence[Trial]) -> Preset | None:
     """Where to set the die of a step before it runs; None where its screws do not size it, or no class is known."""
-    aim = _aim(step) if step.kind in SETTABLE else None
+    aim = aim_of(step.thread, step.class_name) if step.thread and step.kind in SETTABLE else None
     if aim is None:
         return None
     belief = believed(aim, trials)
@@ -71,7 +72,7 @@ def preset(step: Operation, metal: str, trials: Sequence[Trial]) -> Preset | Non
 def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence[Trial]) -> DieAdvice:
     """What to do with the die of a step after a verdict, the last of its `trials`."""
     assert step.thread is not None  # a step that is gauged has one
-    aim = _aim(step)
+    aim = aim_of(step.thread, step.class_name)
     if aim is None or not trials:
         return advise(step.thread, verdict)
     belief = believed(aim, trials[:-1])

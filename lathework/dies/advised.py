@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from lathework.dies.learner import Aim, Belief, Forecast
-from lathework.dies.proposal import AS_GOOD, propose
+from lathework.dies.proposal import AS_GOOD, LET_GO, propose
 from lathework.dies.setting import DieAdvice, close_order, open_order
 from lathework.figures import Figure, Given, Source
 from lathework.gauging.wires import Verdict
@@ -11,6 +11,7 @@ from lathework.gauging.wires import Verdict
 LEARNED = Source(
     "practice", "a line fitted to what this die cut; before that, the wedge of its screw and usual spreads"
 )
+LARGE = " It fits this nut, and is rather large for its class: another nut may bind."
 CLOSED = (
     "The die is closed as far as it goes: closed farther it cracks. What still binds wants another die, or the thread "
     "looked at again: its pitch, its crest, the nut."
@@ -87,7 +88,11 @@ def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str,
     # A thread that is loose in this nut is wanted tighter, also where its class would have it.
     good = verdict != "loose" and best is not None and stays.within >= best.within - AS_GOOD
     if best is None or not opens or good:
-        return DieAdvice("leave", "Leave the die as it is.", None, False, chance(stays, belief.aim, "the next"), piece)
+        large = (
+            " It fits this nut, and is rather large for its class: another nut may bind." if own.over > LET_GO else ""
+        )
+        order = f"Leave the die as it is.{large}"
+        return DieAdvice("leave", order, None, False, chance(stays, belief.aim, "the next"), piece)
     screw = _moved(eighths, best.eighths)
     order = open_order(screw, passes=verdict == "slight-shake")
     return DieAdvice("open", order, screw, False, chance(best, belief.aim, "then in its class"), piece)

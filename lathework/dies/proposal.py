@@ -11,7 +11,9 @@ MOST_EIGHTHS = 4.0
 """A die is opened or closed no farther from where its screw touches: it cracks (practice)."""
 AS_GOOD = 0.05
 """A setting whose chance is no more than this below the best is left as it is (practice)."""
-SCRAP_COSTS = 30.0
+LET_GO = 0.25
+"""A thread that fits its nut is rather large for its class from this chance on that it is too large (practice)."""
+SCRAP_COSTS = 15.0
 """What a thread too small costs, over one too large: that one is cut again (practice)."""
 
 

@@ -9,17 +9,17 @@ from lathework.bench.tally import TRIALS_KEPT
 from lathework.dies.learner import Trial
 from lathework.gauging.wires import VERDICTS
 from lathework.planning.plan import Plan
-from server.jobs.models import GaugingRow, Job
+from server.jobs.models import Job, TrialRow
+
+
+def trials_of(die: str, *, but: Job | None = None) -> list[Trial]:
+    """The latest verdicts on threads of a die of the shop, by its id, the oldest first; those of a job left out."""
+    rows = TrialRow.objects.filter(die=die, job__deleted_at=None).exclude(job=but).order_by("-entry_id")[:TRIALS_KEPT]
+    verdicts = {str(verdict): verdict for verdict in VERDICTS}
+    return [Trial(row.eighths, row.metal, verdicts.get(row.verdict)) for row in reversed(rows)]
 
 
 def did_before(job: Job, plans: Sequence[Plan]) -> Memory:
-    """The latest gaugings of each die of the shop that a job names, in other jobs that were not deleted, by its id."""
+    """What each die of the shop that a job names did in other jobs that were not deleted, by its id."""
     dies = {section.die for plan in plans for section in plan.job.part.sections if section.die}
-    rows = GaugingRow.objects.filter(job__deleted_at=None).exclude(job=job).order_by("-entry_id")
-    return {die: _trials(list(rows.filter(die=die)[:TRIALS_KEPT])) for die in dies}
-
-
-def _trials(rows: Sequence[GaugingRow]) -> list[Trial]:
-    """Gaugings, the newest first, as trials from the oldest on."""
-    verdicts = {str(verdict): verdict for verdict in VERDICTS}
-    return [Trial(row.eighths, row.metal, verdicts.get(row.verdict)) for row in reversed(rows)]
+    return {die: trials_of(die, but=job) for die in dies}

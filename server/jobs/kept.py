@@ -17,7 +17,7 @@ from lathework.errors import InvalidDocument
 from lathework.job.model import Job as JobSpec
 from lathework.planning.plan import Plan
 from server.jobs import words
-from server.jobs.models import Entry, GaugingRow, Job, PieceRow, StandingRow
+from server.jobs.models import Entry, GaugingRow, Job, PieceRow, StandingRow, TrialRow
 from server.jobs.standing import Standing, plans_of
 from server.jobs.stored import live_entries, recorded
 
@@ -135,18 +135,27 @@ def _row_of(job: Job, entry: Entry, event: Event) -> PieceRow | GaugingRow:
     )
 
 
+def _trial(row: GaugingRow) -> list[TrialRow]:
+    """What a gauging teaches of its die; nothing where no die of the shop is named."""
+    names = ("job", "entry", "die", "thread", "metal", "verdict", "eighths")
+    return [TrialRow(**{name: getattr(row, name) for name in names})] if row.die else []
+
+
 def _write_events(job: Job, events: Iterable[tuple[Entry, Event]]) -> None:
     """Write what came of entries, as new rows; of a thread that is gauged again, the last verdict stands."""
     pieces: dict[tuple[str, int], PieceRow] = {}
     gaugings: dict[tuple[str, int, str], GaugingRow] = {}
+    trials: list[TrialRow] = []
     for entry, event in events:
         row = _row_of(job, entry, event)
         if isinstance(row, PieceRow):
             pieces[row.part, row.piece] = row
         else:
             gaugings[row.part, row.piece, row.step] = row
+            trials += _trial(row)
     PieceRow.objects.bulk_create(pieces.values())
     GaugingRow.objects.bulk_create(gaugings.values())
+    TrialRow.objects.bulk_create(trials)
 
 
 def add(before: Standing, entry: Entry) -> Standing:
@@ -170,6 +179,7 @@ def add(before: Standing, entry: Entry) -> Standing:
 def _forget(job: Job) -> None:
     PieceRow.objects.filter(job=job).delete()
     GaugingRow.objects.filter(job=job).delete()
+    TrialRow.objects.filter(job=job).delete()
 
 
 def rewrite(job: Job) -> Standing:

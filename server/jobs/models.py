@@ -156,6 +156,22 @@ class GaugingRow(models.Model):
         )
 
 
+class TrialRow(models.Model):
+    """Every verdict on a thread of a die of the shop, also those before its last: how far the die stood open in eighths
+    of a turn, and the metal. What is known of the die is learned from them."""
+
+    job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="trials")
+    entry = models.ForeignKey(Entry, on_delete=models.CASCADE, related_name="+")
+    die = models.CharField(max_length=LONGEST_ID)
+    thread = models.CharField(max_length=120)
+    metal = models.CharField(max_length=120)
+    verdict = models.CharField(max_length=60)
+    eighths = models.FloatField()
+
+    class Meta:
+        indexes = (models.Index(fields=("die", "-entry"), name="jobs_trial_own"),)
+
+
 class ClosedAnswer(models.Model):
     """What a closed job answers, as it was worked out when it was closed: compressed, by name."""
 

@@ -12,6 +12,7 @@ from lathework.bench.entry import Kind
 from server.jobs.actions.guard import find_job
 from server.jobs.answers import JobCard, job_card
 from server.jobs.models import StandingRow
+from server.logbook.die_line import DieLine, die_line
 from server.logbook.dies import DieDid, die_did
 from server.logbook.outcome import JobOutcome, job_outcome
 from server.logbook.search import LogPage, search
@@ -41,6 +42,12 @@ def dies(
 ) -> HttpResponse:
     """What a die of the shop did last, by its id; or any die for `thread`, by its designation."""
     return answer(die_did(thread, die))
+
+
+@router.get("/log/dies/line", response={200: DieLine | None, **PROBLEMS})
+def line(request: HttpRequest, die: str = Query(..., min_length=1, max_length=16)) -> HttpResponse:
+    """What a die of the shop is known to cut over its setting, by its id; null where it was never gauged."""
+    return answer(die_line(die))
 
 
 @router.get("/log/lathes", response={200: list[JobCard], **PROBLEMS})

@@ -23,7 +23,7 @@ from lathework.dies.learner import (
     Trial,
     aim_at,
 )
-from lathework.dies.proposal import propose
+from lathework.dies.proposal import LET_GO, propose
 from lathework.dies.setting import advise
 from lathework.gauging.wires import Verdict
 from lathework.threads.designation import read_called
@@ -77,7 +77,8 @@ def unknown_dies(count: int, seed: int) -> Iterator[UnknownDie]:
         while not least <= mate <= least + 4 * aim.mate_spread_mm:
             mate = dice.gauss(aim.mate_mm, aim.mate_spread_mm)
         slope = SLOPE_MM * math.exp(dice.gauss(0, SLOPES))
-        scatter = SCATTER_MM * math.exp(dice.gauss(0, SCATTERS))
+        # The usual scatter is the one that the squares of all dies have in the mean.
+        scatter = SCATTER_MM * math.exp(dice.gauss(-(SCATTERS**2), SCATTERS))
         yield UnknownDie(dice, thread, aim, dice.gauss(0, OFFSET_SPREAD_MM), slope, scatter, mate)
 
 
@@ -106,7 +107,7 @@ def by_what_is_known(die: UnknownDie, belief: Belief, metal: str, called: list[C
         own = belief.learn(Trial(told.eighths, metal, verdict))
         fits = verdict not in ("will-not-start", "binds")
         again = propose(belief, metal, below=told.eighths)
-        if own.under > max(own.within, own.over) or (fits and own.within >= own.over) or again is None:
+        if own.under > max(own.within, own.over) or (fits and own.over <= LET_GO) or again is None:
             return Piece(cuts, die.good(off), off < -die.aim.half_mm)
         told = again
     return Piece(MOST_CUTS, die.good(off), off < -die.aim.half_mm)

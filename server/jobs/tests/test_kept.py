@@ -12,7 +12,7 @@ from lathework.tests.samples import PLUG, SCREW, TIE_ROD, document, section
 from lathework.tests.test_parts import other, together
 from server.jobs import kept, words
 from server.jobs.actions.documents import start_job
-from server.jobs.models import Entry, GaugingRow, Job, PieceRow, StandingRow
+from server.jobs.models import Entry, GaugingRow, Job, PieceRow, StandingRow, TrialRow
 from server.jobs.tests.case import ApiCase
 
 CHANGES: tuple[dict[str, Any], ...] = (
@@ -29,6 +29,7 @@ def rows(job_id: int) -> dict[str, Any]:
     standing = StandingRow.objects.filter(pk=job_id).values().get()
     pieces = PieceRow.objects.filter(job=job_id).order_by("part", "piece")
     gaugings = GaugingRow.objects.filter(job=job_id).order_by("part", "piece", "step")
+    trials = TrialRow.objects.filter(job=job_id).order_by("entry")
     with connection.cursor() as cursor:
         cursor.execute("SELECT rowid, words, thread, kind FROM jobs_entrywords ORDER BY rowid")
         words = cursor.fetchall()
@@ -36,6 +37,7 @@ def rows(job_id: int) -> dict[str, Any]:
         "standing": standing,
         "pieces": [{k: v for k, v in row.items() if k != "id"} for row in pieces.values()],
         "gaugings": [{k: v for k, v in row.items() if k != "id"} for row in gaugings.values()],
+        "trials": [{k: v for k, v in row.items() if k != "id"} for row in trials.values()],
         "words": words,
     }
 
@@ -91,6 +93,25 @@ class RowsOfAnyHistory(ApiCase):
         # Words are compared for one job at a time.
         Job.objects.filter(pk=again).delete()
         words.forget_entries(again)
+
+    def test_every_verdict_on_a_die_of_the_shop_is_kept(self) -> None:
+        """The tight one before the last too: it tells most of the die. Taken back, it is forgotten."""
+        self.job = start_job(document({"part.sections.0.die": "d7"}))
+        self.walk_to("gauge:s1")
+        for act in (
+            {"kind": "verdict", "verdict": "binds"},
+            {"kind": "setting"},
+            {"kind": "verdict", "verdict": "snug"},
+        ):
+            self.record(**act)
+        followed = rows(self.job.pk)
+        told = [(one["die"], one["verdict"], one["eighths"]) for one in followed["trials"]]
+        self.assertEqual(told, [("d7", "binds", 0.0), ("d7", "snug", -0.5)])
+        self.assertEqual(len(followed["gaugings"]), 1)
+        kept.keep_ready(self.stored())
+        self.assertEqual(rows(self.job.pk), followed)
+        self.act("undo")
+        self.assertEqual(len(rows(self.job.pk)["trials"]), 1)
 
     def test_rebuild_makes_rows_that_were_lost(self) -> None:
         self.walk_to("part-off")

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import io
+import itertools
 from base64 import b64encode
 from typing import Any
 
@@ -12,7 +13,7 @@ from PIL import Image
 from pypdf import PdfReader
 
 from lathework.tests.samples import document
-from server.jobs.models import Entry, GaugingRow, Job
+from server.jobs.models import Entry, GaugingRow, Job, TrialRow
 from server.jobs.tests.case import Answer
 from server.kit.models import Photograph, Thing
 from server.kit.owned import owned
@@ -148,6 +149,8 @@ class Jobs(KitCase):
         entry = Entry.objects.create(job=job, kind="verdict", part="p1", piece=1, step="gauge:s1", word="snug", at=at)
         told = {"part": "p1", "piece": 1, "thread": "3/8-16 UNC", "metal": "mild steel", "die": die}
         GaugingRow.objects.create(job=job, entry=entry, step="gauge:s1", verdict="snug", eighths=-1, **told)
+        taught = {name: told[name] for name in ("thread", "metal", "die")}
+        TrialRow.objects.create(job=job, entry=entry, verdict="snug", eighths=-1, **taught)
         second = self.start()
         self.assertEqual(second["document"]["part"]["sections"][0]["die"], die)
         need = next(one for one in self.get(f"/api/jobs/{second['id']}/needs") if one["id"] == die)
@@ -162,8 +165,13 @@ class Jobs(KitCase):
         now = self.record("setting", stands=str(preset["left"])).json()
         self.assertEqual((now["adjusted"], now["opened_words"]), (True, "closed an eighth of a turn"))
         self.assertEqual(self.told(self.record("setting", stands="9"), 422), {"stands": "out-of-range"})
+        line = self.get(f"/api/log/dies/line?die={die}")
+        self.assertEqual([(one["eighths"], one["passes"]) for one in line["points"]], [(-1.0, True)])
+        slopes = [b["off_mm"] - a["off_mm"] for a, b in itertools.pairwise(line["line"])]
+        self.assertTrue(line["half_mm"] > 0 and min(slopes) > 0, line)
         other = next(one["id"] for one in self.get("/api/kit")["things"] if one["id"] != die)
         self.assertEqual(self.get(f"/api/log/dies?die={other}"), [])
+        self.assertIsNone(self.get(f"/api/log/dies/line?die={other}"))
 
     def test_what_is_missing_is_told_and_then_found(self) -> None:
         self.add("M8 die")

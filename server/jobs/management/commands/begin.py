@@ -11,7 +11,7 @@ from django.core.management.base import BaseCommand
 from django.db import transaction
 from django.utils import timezone
 
-from lathework.job.furnish import furnish
+from lathework.job.furnish import furnish, pick_die
 from lathework.shop.equipment import OwnLathe
 from server.book.actions import keep
 from server.jobs.actions.documents import import_job
@@ -25,9 +25,20 @@ def load_demo() -> None:
     folder = settings.ROOT / "demo"
     add_typed((folder / "shop.txt").read_text(encoding="utf-8"))
     for file in sorted(folder.glob("*.json")):
-        import_job(_on_its_lathe(orjson.loads(file.read_bytes())))
+        import_job(_on_its_lathe(_by_its_dies(orjson.loads(file.read_bytes()))))
     for designation in (folder / "favourites.txt").read_text(encoding="utf-8").splitlines():
         keep(designation)
+
+
+def _by_its_dies(document: dict[str, Any]) -> dict[str, Any]:
+    """A job whose record names the dies of the shop that its threads were cut with."""
+    own = things()
+    for entry in document.get("record", {}).get("entries", ()):
+        told = entry.get("told", {})
+        die = pick_die(told["thread"], own, ()) if told.get("thread") else None
+        if die is not None:
+            told["die"] = die.id
+    return document
 
 
 def _on_its_lathe(document: dict[str, Any]) -> dict[str, Any]:

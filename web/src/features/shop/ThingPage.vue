@@ -7,6 +7,7 @@ import { ask, asProblem, client, type FieldError } from '@/shared/api/client'
 import InlineChoice from '@/shared/controls/InlineChoice.vue'
 import InlineField from '@/shared/controls/InlineField.vue'
 import DieStory from '@/shared/jobs/DieStory.vue'
+import DieLine from '@/features/shop/DieLine.vue'
 import ThingPhoto from '@/features/shop/ThingPhoto.vue'
 import { type Thing, useKinds } from '@/features/shop/useKit'
 import { useChoices } from '@/shared/api/useChoices'
@@ -121,6 +122,7 @@ const { data: jobs } = useQuery({
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <template v-if="own?.length">
       <h3>What it did last</h3>
+      <DieLine :die="thing.id" />
       <DieStory :dies="own" with-job />
     </template>
     <template v-else-if="dies?.length">

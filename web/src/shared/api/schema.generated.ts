@@ -884,6 +884,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/log/dies/line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Line
+         * @description What a die of the shop is known to cut over its setting, by its id; null where it was never gauged.
+         */
+        get: operations["server_logbook_api_line"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/log/jobs/{job_id}": {
         parameters: {
             query?: never;
@@ -1688,6 +1708,39 @@ export interface components {
             setting: string;
             /** Thread */
             thread: string;
+        };
+        /**
+         * DieLine
+         * @description A die: its thread, half the width of its class (mm), its threads, the line in the metal it cut last.
+         */
+        DieLine: {
+            /** Half Mm */
+            half_mm: number;
+            /** Line */
+            line: components["schemas"]["LineAt"][];
+            /** Metal */
+            metal: string;
+            /** Points */
+            points: components["schemas"]["DiePoint"][];
+            /** Thread */
+            thread: string;
+        };
+        /**
+         * DiePoint
+         * @description A thread of a die: how it stood in eighths of a turn, where its pitch diameter is believed to be over the middle
+         *     of its class (mm), what the nut said of it, and in which metal.
+         */
+        DiePoint: {
+            /** Eighths */
+            eighths: number;
+            /** Metal */
+            metal: string;
+            /** Off Mm */
+            off_mm: number;
+            /** Passes */
+            passes: boolean;
+            /** Said */
+            said: string;
         };
         /**
          * DieRecordShown
@@ -2552,6 +2605,21 @@ export interface components {
              * @enum {string}
              */
             side: "external" | "internal";
+        };
+        /**
+         * LineAt
+         * @description What is expected at a setting: the pitch diameter over the middle of the class and the band that holds nineteen
+         *     of twenty threads, in mm.
+         */
+        LineAt: {
+            /** Eighths */
+            eighths: number;
+            /** High Mm */
+            high_mm: number;
+            /** Low Mm */
+            low_mm: number;
+            /** Off Mm */
+            off_mm: number;
         };
         /**
          * LineShown
@@ -7881,6 +7949,91 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DieDid"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_logbook_api_line: {
+        parameters: {
+            query: {
+                die: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DieLine"] | null;
                 };
             };
             /** @description Bad Request */

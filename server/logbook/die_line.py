@@ -1,0 +1,88 @@
+"""What a die cuts over its setting, as far as its verdicts tell: the line, its band, and each thread on it."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from lathework.bench.die import aim_of
+from lathework.dies.learner import Belief, Forecast, Trial
+from lathework.dies.proposal import MOST_EIGHTHS, settings
+from lathework.errors import InputError
+from lathework.gauging.wires import MEANINGS
+from lathework.threads.designation import read_called
+from server.jobs.did_before import trials_of
+from server.jobs.models import TrialRow
+
+MARGIN = 1.0
+"""Eighths of a turn that are drawn past the settings it was used at."""
+
+
+@dataclass(frozen=True)
+class DiePoint:
+    """A thread of a die: how it stood in eighths of a turn, where its pitch diameter is believed to be over the middle
+    of its class (mm), what the nut said of it, and in which metal."""
+
+    eighths: float
+    off_mm: float
+    said: str
+    passes: bool
+    metal: str
+
+
+@dataclass(frozen=True)
+class LineAt:
+    """What is expected at a setting: the pitch diameter over the middle of the class and the band that holds nineteen
+    of twenty threads, in mm."""
+
+    eighths: float
+    off_mm: float
+    low_mm: float
+    high_mm: float
+
+
+@dataclass(frozen=True)
+class DieLine:
+    """A die: its thread, half the width of its class (mm), its threads, the line in the metal it cut last."""
+
+    thread: str
+    metal: str
+    half_mm: float
+    points: tuple[DiePoint, ...]
+    line: tuple[LineAt, ...]
+
+
+NINETEEN_OF_TWENTY = 1.96
+"""Standard deviations either way that hold nineteen of twenty (the normal law)."""
+
+
+def _point(belief: Belief, trial: Trial) -> DiePoint:
+    own = belief.learn(trial)
+    meaning = MEANINGS[trial.verdict] if trial.verdict else None
+    words, passes = (meaning.words, meaning.passes) if meaning else ("", False)
+    return DiePoint(trial.eighths, round(own.off_mm, 4), words, passes, trial.metal)
+
+
+def _at(told: Forecast) -> LineAt:
+    wide = NINETEEN_OF_TWENTY * told.spread_mm
+    sizes = told.off_mm, told.off_mm - wide, told.off_mm + wide
+    return LineAt(told.eighths, *(round(size, 4) for size in sizes))
+
+
+def die_line(die: str) -> DieLine | None:
+    """What the die of that id is known to cut; None where it was never gauged, or no class sizes its thread."""
+    last = TrialRow.objects.filter(die=die, job__deleted_at=None).order_by("-entry_id").first()
+    if last is None:
+        return None
+    try:
+        aim = aim_of(read_called(last.thread, stored=True).thread, "")
+    except InputError:
+        return None
+    if aim is None:
+        return None
+    trials, belief = trials_of(die), Belief(aim)
+    points = tuple(_point(belief, trial) for trial in trials)
+    used = [trial.eighths for trial in trials]
+    low, high = max(-MOST_EIGHTHS, min(used) - MARGIN), min(MOST_EIGHTHS, max(used) + MARGIN)
+    told = [belief.forecast(eighths, last.metal) for eighths in settings(low, high)]
+    line = tuple(map(_at, told))
+    return DieLine(last.thread, last.metal, round(aim.half_mm, 4), points, line)
