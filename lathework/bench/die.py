@@ -18,8 +18,6 @@ from lathework.threads.thread import Thread
 
 Memory = Mapping[str, Sequence[Trial]]
 """What dies did, the oldest first, by their ids, or by their threads where they have none."""
-SETTABLE = ("thread", "finish")
-"""Kinds of steps at which a die may be set before it runs."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -57,8 +55,9 @@ def aim_of(thread: Thread, class_name: str) -> Aim | None:
 
 
 def preset(step: Operation, metal: str, trials: Sequence[Trial]) -> Preset | None:
-    """Where to set the die of a step before it runs; None where its screws do not size it, or no class is known."""
-    aim = aim_of(step.thread, step.class_name) if step.thread and step.kind in SETTABLE else None
+    """Where to set the die of a step before it runs; None where its screws do not size it or no class tells a size."""
+    runs = step.kind == "thread" and not step.to_mate
+    aim = aim_of(step.thread, step.class_name) if step.thread and runs else None
     if aim is None:
         return None
     belief = believed(aim, trials)
@@ -72,7 +71,7 @@ def preset(step: Operation, metal: str, trials: Sequence[Trial]) -> Preset | Non
 def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence[Trial]) -> DieAdvice:
     """What to do with the die of a step after a verdict, the last of its `trials`."""
     assert step.thread is not None  # a step that is gauged has one
-    aim = aim_of(step.thread, step.class_name)
+    aim = None if step.to_mate else aim_of(step.thread, step.class_name)
     if aim is None or not trials:
         return advise(step.thread, verdict)
     belief = believed(aim, trials[:-1])

@@ -38,7 +38,8 @@ class PieceEnded:
 
 @dataclass(frozen=True, slots=True)
 class Gauged:
-    """What a `die` did, by its id: the verdict on a thread, its blank, how far the die stood open in eighths."""
+    """What a `die` did, by its id: the verdict on a thread, its blank, how far the die stood open in eighths; whether
+    that `teaches` anything of its class."""
 
     part: str
     piece: int
@@ -49,6 +50,7 @@ class Gauged:
     blank_mm: float | None
     eighths: float
     die: str = ""
+    teaches: bool = True
 
 
 Event = PieceEnded | Gauged
@@ -123,7 +125,7 @@ def _moved(state: State, tally: Tally, entry: Entry, own: str) -> None:
     tally.opened[own] = stands_open(tally.opened, entry.story.die, entry.story.thread) + by
 
 
-def _die(state: State, tally: Tally, entry: Entry) -> list[Event]:
+def _die(state: State, tally: Tally, entry: Entry, step: Operation | None) -> list[Event]:
     """What an entry says of a die: that stands whatever becomes of the plan."""
     thread, made, story = entry.story.thread, made_of(entry.step), entry.story
     own = story.die or thread
@@ -135,9 +137,25 @@ def _die(state: State, tally: Tally, entry: Entry) -> list[Event]:
         tally.gauged += 1
         stood = _stood(state, entry)
         verdict = next((one for one in VERDICTS if one == entry.word), None)
-        tally.trials[own] = [*tally.trials.get(own, []), Trial(stood, story.metal, verdict)][-TRIALS_KEPT:]
+        # A thread made to a mate says nothing of the class; nor do the verdicts of other mates on it.
+        teaches = step is not None and not step.to_mate
+        if teaches:
+            tally.trials[own] = [*tally.trials.get(own, []), Trial(stood, story.metal, verdict)][-TRIALS_KEPT:]
         blank = tally.blanks.get(made)
-        return [Gauged(entry.part, entry.piece, entry.step, thread, story.metal, entry.word, blank, stood, story.die)]
+        return [
+            Gauged(
+                entry.part,
+                entry.piece,
+                entry.step,
+                thread,
+                story.metal,
+                entry.word,
+                blank,
+                stood,
+                story.die,
+                teaches,
+            )
+        ]
     return []
 
 
@@ -153,7 +171,7 @@ def _of_the_part(state: State, tally: Tally, entry: Entry, steps: Steps) -> list
         # Recorded when the piece before it was whole: a step that the plan gained since does not undo that.
         events.append(_ended(tally, entry.part, good=True))
     in_hand = entry.piece == tally.piece
-    events += _die(state, tally, entry)
+    events += _die(state, tally, entry, steps.get(entry.step))
     if entry.kind in OF_THE_STEP and in_hand:
         _step_entry(tally, entry, steps.get(entry.step))
     elif entry.kind == "again" and in_hand:

@@ -96,7 +96,8 @@ class Operation:
     `key` follows from what it makes, never from its place among the others; `makes` are the sizes it leaves.
     `sentence` and `notes` name its figures in braces; `headline` is the key of the one that matters most. `passes` are
     the diameters after each cut. `zero` says which edge to touch off first, "" when the last step's zero still stands.
-    `thread` is the one that a step turns the blank of, cuts or gauges, `class_name` its class.
+    `thread` is the one that a step turns the blank of, cuts or gauges, `class_name` its class; `to_mate` that it is
+    made to a mate that was measured, and not to a class.
     """
 
     key: str
@@ -120,6 +121,7 @@ class Operation:
     zero: str = ""
     thread: Thread | None = None
     class_name: str = ""
+    to_mate: bool = False
     makes: str = ""
 
     @property

@@ -297,6 +297,15 @@ class SettingTheDie(unittest.TestCase):
         self.assertEqual(told_of.eighths, -2.0)
         self.assertGreater(told_of.chance.value, guessed.chance.value)
 
+    def test_a_thread_made_to_its_mate_is_not_set_by_its_class(self) -> None:
+        """A worn nut that was measured: how far to open is told by the plan, and nothing is learned of the class."""
+        school = {"method.blank_school": "mate-takes", "method.mate_minor": "8,95 mm", "method.mate_pitch": "9,25 mm"}
+        m10 = {"part.sections.0.thread": "M10", "part.stock.across": "12 mm", "part.sections.0.die": "d7"}
+        worn = plan({**school, **m10, "quantity": 2})
+        self.assertIsNone(self.at_the_die(made=worn).preset)
+        said = told(worn, entry("verdict", step="gauge:s1", word="binds"))
+        self.assertEqual(fold([worn], [said])[0].parts["p1"].trials, {})
+
     def test_what_this_job_taught_sets_the_next_piece(self) -> None:
         said = [told(self.MADE, entry("verdict", step="gauge:s1", word="binds"))]
         moved = told(self.MADE, entry("setting", step="gauge:s1", word="close", eighths=1.0))

@@ -135,10 +135,10 @@ def _row_of(job: Job, entry: Entry, event: Event) -> PieceRow | GaugingRow:
     )
 
 
-def _trial(row: GaugingRow) -> list[TrialRow]:
-    """What a gauging teaches of its die; nothing where no die of the shop is named."""
+def _trial(row: GaugingRow) -> TrialRow:
+    """What a gauging teaches of its die."""
     names = ("job", "entry", "die", "thread", "metal", "verdict", "eighths")
-    return [TrialRow(**{name: getattr(row, name) for name in names})] if row.die else []
+    return TrialRow(**{name: getattr(row, name) for name in names})
 
 
 def _write_events(job: Job, events: Iterable[tuple[Entry, Event]]) -> None:
@@ -152,7 +152,8 @@ def _write_events(job: Job, events: Iterable[tuple[Entry, Event]]) -> None:
             pieces[row.part, row.piece] = row
         else:
             gaugings[row.part, row.piece, row.step] = row
-            trials += _trial(row)
+            if isinstance(event, Gauged) and event.die and event.teaches:
+                trials.append(_trial(row))
     PieceRow.objects.bulk_create(pieces.values())
     GaugingRow.objects.bulk_create(gaugings.values())
     TrialRow.objects.bulk_create(trials)

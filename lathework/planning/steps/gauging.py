@@ -68,5 +68,6 @@ def gauge(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWor
         chucking=chucking.number,
         thread=thread,
         class_name=thread_work.class_name,
+        to_mate=thread_work.mate is not None,
         makes=thread_made(placed, thread_work),
     )

@@ -202,6 +202,7 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadW
         chucking=chucking.number,
         thread=thread,
         class_name=thread_work.class_name,
+        to_mate=thread_work.mate is not None,
         makes=thread_made(placed, thread_work),
     )
 
