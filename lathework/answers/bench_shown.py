@@ -19,6 +19,7 @@ from lathework.dies.setting import DieAdvice, set_order, stands_words
 from lathework.drawing.part.layout import SMALL
 from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
+from lathework.gauging.causes import Cause
 from lathework.gauging.wires import MEANINGS, Verdict
 from lathework.units import BothUnits
 
@@ -129,6 +130,8 @@ class BenchShown:
     adjusted: bool
     advice: AdviceShown | None
     preset: PresetShown | None
+    causes: tuple[Cause, ...]
+    cause: Cause | None
     opened_eighths: float
     opened_words: str
     unread: tuple[Caution, ...]
@@ -213,6 +216,8 @@ def bench_shown(whole: Progress) -> BenchShown:
         adjusted=now.adjusted,
         advice=_advice(now.advice) if now.advice else None,
         preset=_preset(now.preset) if now.preset else None,
+        causes=now.causes,
+        cause=now.cause,
         opened_eighths=whole.opened_eighths,
         opened_words=stands_words(whole.opened_eighths),
         unread=now.unread,

@@ -99,6 +99,16 @@ def _eighths(text: str) -> float:
     return told
 
 
+def cause_entry(now: Bench, code: str) -> Entry:
+    """What the nut bound for was found, and was not the die: it is tried again. Raises InputError on "cause"."""
+    known = tuple(cause.code for cause in now.causes)
+    if now.step is None or not known:
+        raise InputError("not-asked", "cause", "Nothing binds here.")
+    if code not in known:
+        raise InputError("unknown-choice", "cause", "Choose what it was.", known)
+    return Entry("cause", now.piece, now.step.key, word=code)
+
+
 def done_entry(now: Bench) -> Entry:
     """The step in hand is done. Raises InputError when something must be said first."""
     step = check_done(now, "done", "")

@@ -7,7 +7,7 @@ from copy import deepcopy
 from dataclasses import dataclass
 from typing import Literal
 
-from lathework.bench.die import Memory, Preset, advice_after, known_of, preset
+from lathework.bench.die import Memory, Preset, advice_after, known_of, preset, why_it_binds
 from lathework.bench.entry import die_of
 from lathework.bench.judged import Judged, judge
 from lathework.bench.outdated import outdated_words
@@ -15,6 +15,7 @@ from lathework.bench.tally import Reading, Tally, learned_by, stands_open
 from lathework.cautions import HAZARD_CAUTIONS, Caution
 from lathework.cutting.next_cut import NextCut, next_cut
 from lathework.dies.setting import DieAdvice
+from lathework.gauging.causes import CAUSES, Cause, cause_of
 from lathework.gauging.wires import MEANINGS, VERDICTS, Verdict
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
@@ -31,8 +32,8 @@ class Bench:
     die was opened here, by that id or its thread.
     `unread` are the cautions that must be read before anything else; `zero` is what to touch off first, "" when the
     tool's zero stands. `judged` is the last reading against the class of its thread; `preset` where to set the die that
-    runs in this step. `outdated` says what was recorded for the step before the part was changed, None where everything
-    counts.
+    runs in this step; `causes` what to look at before it is moved, `cause` what the nut was found to bind for.
+    `outdated` says what was recorded for the step before the part was changed, None where everything counts.
     """
 
     plan: Plan
@@ -49,6 +50,8 @@ class Bench:
     adjusted: bool
     advice: DieAdvice | None
     preset: Preset | None
+    causes: tuple[Cause, ...]
+    cause: Cause | None
     die: str
     die_id: str
     opened: Mapping[str, float]
@@ -135,6 +138,7 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
     verdict = next((v for v in VERDICTS if v == said), None)
     trials = known_of(memory, die_of(plan, key), step.thread.designation) if step and step.thread else ()
     metal = plan.job.material.name
+    cause = next((code for code in CAUSES if code == tally.causes.get(key)), None)
     outdated = tally.outdated.get(key)
     keeping = plan.job.setup.tools if plan.job.setup.tools != "unsaid" else tally.keeping or "unsaid"
     return Bench(
@@ -152,6 +156,8 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
         adjusted=key in tally.adjusted,
         advice=advice_after(step, verdict, metal, trials) if step and thread and verdict else None,
         preset=preset(step, metal, trials) if step else None,
+        causes=why_it_binds(plan, step, verdict, tally, trials) if step and verdict else (),
+        cause=cause_of(cause) if cause else None,
         die=step.thread.designation if step and step.thread else plan.job.part.thread.designation,
         die_id=_die_id(plan, step),
         opened=tally.opened,

@@ -5,19 +5,24 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
+from lathework.bench.entry import made_of
+from lathework.bench.tally import Tally
 from lathework.dies.advised import chance, expected, learned_advice
 from lathework.dies.learner import Aim, Trial, aim_at, believed
 from lathework.dies.proposal import start
 from lathework.dies.setting import DieAdvice, advise
 from lathework.errors import InputError
 from lathework.figures import Figure
+from lathework.gauging.causes import Cause, likely_causes
 from lathework.gauging.wires import Verdict
-from lathework.planning.operation import Operation
+from lathework.planning.operation import Operation, keyed
+from lathework.planning.plan import Plan
 from lathework.threads.limits import external_limits, internal_limits
 from lathework.threads.thread import Thread
 
 Memory = Mapping[str, Sequence[Trial]]
 """What dies did, the oldest first, by their ids, or by their threads where they have none."""
+TIGHT: tuple[Verdict, ...] = ("will-not-start", "binds")
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,6 +71,22 @@ def preset(step: Operation, metal: str, trials: Sequence[Trial]) -> Preset | Non
         return None
     told = chance(best, aim, "in its class"), expected(belief, best.eighths, metal)
     return Preset(best.eighths, *told, len(trials), trials[-1].eighths if trials else None)
+
+
+def why_it_binds(
+    plan: Plan, step: Operation, verdict: Verdict, tally: Tally, trials: Sequence[Trial]
+) -> tuple[Cause, ...]:
+    """What to look at before the die of a step is closed for a tight verdict; nothing where that was done at the last
+    one, and the die was moved since."""
+    moved = len(trials) > 1 and trials[-2].verdict in TIGHT
+    if step.kind != "gauge" or step.thread is None or step.thread.taper or verdict not in TIGHT or moved:
+        return ()
+    made = made_of(step.key)
+    blank = next((one for one in plan.operations if one.key == keyed("turn", made)), None)
+    read = tally.blanks.get(made)
+    over = blank is not None and blank.target is not None and read is not None and read > blank.target.high_mm
+    shoulder = any(found.shoulder for found in plan.work.threads.values() if found.thread == step.thread)
+    return likely_causes(over_blank=over, to_shoulder=shoulder, starts=verdict == "binds")
 
 
 def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence[Trial]) -> DieAdvice:

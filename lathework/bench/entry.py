@@ -12,6 +12,7 @@ Kind = Literal[
     "reading",
     "verdict",
     "setting",
+    "cause",
     "done",
     "accept",
     "scrap",
@@ -25,7 +26,7 @@ Kind = Literal[
 KINDS: tuple[Kind, ...] = get_args(Kind)
 OF_EVERY_PART: tuple[Kind, ...] = ("read", "turn-to")
 """A caution that was read holds for all parts of a job; a zero stands for none once another one is turned to."""
-OF_THE_STEP: tuple[Kind, ...] = ("reading", "verdict", "setting", "done", "accept", "zero")
+OF_THE_STEP: tuple[Kind, ...] = ("reading", "verdict", "setting", "cause", "done", "accept", "zero")
 """What counts only as long as its step makes what it made."""
 SET = "set"
 """The word of a setting that says where a die stands, not how far it was moved."""
@@ -63,9 +64,9 @@ class Entry:
     """One thing recorded at the bench, for the part of that id, with the `story` of its step.
 
     `value_mm` a reading; `dialled_mm` what had been dialled on the diameter before it, `stated` where the person said
-    so and not only the bench: from that alone is anything learned; `word` a verdict or the way the die was moved, or
-    the hazards whose cautions were read; `eighths` how far its middle screw went, or where it stands; `text` a note or
-    a reason. "turn-to" takes up the part it belongs to. `ended` says that the piece was whole with it.
+    so and not only the bench: from that alone is anything learned; `word` a verdict, the way the die was moved, what a
+    nut bound for, or the hazards whose cautions were read; `eighths` how far its middle screw went, or where it stands;
+    `text` a note or a reason. "turn-to" takes up the part it belongs to. `ended` says that the piece was whole with it.
     """
 
     kind: Kind

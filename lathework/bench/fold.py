@@ -53,7 +53,16 @@ class Gauged:
     teaches: bool = True
 
 
-Event = PieceEnded | Gauged
+@dataclass(frozen=True, slots=True)
+class Excused:
+    """What a thread was gauged as was not its die's doing: the last verdict of that step teaches nothing."""
+
+    part: str
+    piece: int
+    step: str
+
+
+Event = PieceEnded | Gauged | Excused
 
 
 @dataclass(slots=True)
@@ -97,9 +106,13 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
             _reading(tally, entry, step)
         case "verdict":
             tally.verdicts[entry.step] = entry.word
+            tally.causes.pop(entry.step, None)
             tally.adjusted.discard(entry.step)
         case "setting":
             tally.adjusted.add(entry.step)
+        case "cause":
+            tally.verdicts.pop(entry.step, None)
+            tally.causes[entry.step] = entry.word
         case "zero":
             tally.zeroed[entry.step] = entry.piece
             tally.keeping = entry.word or tally.keeping
@@ -133,6 +146,11 @@ def _die(state: State, tally: Tally, entry: Entry, step: Operation | None) -> li
         tally.blanks[made] = entry.value_mm
     elif entry.kind == "setting":
         _moved(state, tally, entry, own)
+    elif entry.kind == "cause":
+        if step is None or step.to_mate:
+            return []
+        tally.trials[own] = tally.trials.get(own, [])[:-1]
+        return [Excused(entry.part, entry.piece, entry.step)]
     elif entry.kind == "verdict":
         tally.gauged += 1
         stood = _stood(state, entry)

@@ -52,9 +52,9 @@ ENTRY = Group(
     {
         "kind": Raw(
             {"enum": list(KINDS)},
-            "a measured diameter, what the nut said, a move of the die, a step done, a step accepted with a reason, a "
-            "piece scrapped, a step taken up again, a note, the cautions read, a tool touched off, every zero lost, "
-            "the part taken up out of turn",
+            "a measured diameter, what the nut said, a move of the die, why else it bound, a step done, a step "
+            "accepted with a reason, a piece scrapped, a step taken up again, a note, the cautions read, a tool "
+            "touched off, every zero lost, the part taken up out of turn",
             required=True,
         ),
         "piece": Raw({"type": "integer", "minimum": 1, "maximum": MOST_ENTRIES}, required=True),
@@ -67,7 +67,7 @@ ENTRY = Group(
         "dialled_mm": _number("reading: what had been dialled on the diameter before it"),
         "stated": Raw({"type": "boolean"}, "reading: whether a person said what was dialled, not the bench alone"),
         "word": _line(
-            "verdict: its code; setting: open, close, set; zero: kept, each or nothing; read: the hazards, with spaces",
+            "verdict, cause: its code; setting: open, close, set; zero: kept, each or nothing; read: the hazards",
             LONGEST_WORD,
         ),
         "eighths": _number(

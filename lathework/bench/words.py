@@ -5,6 +5,7 @@ from __future__ import annotations
 from lathework.bench.entry import SET, Entry
 from lathework.cautions import HAZARD_NAMES
 from lathework.dies.setting import stands_words, turn_words
+from lathework.gauging.causes import CAUSES, cause_of
 from lathework.gauging.wires import MEANINGS
 from lathework.units import show_both
 
@@ -12,6 +13,7 @@ KIND_WORDS: dict[str, str] = {
     "reading": "measured",
     "verdict": "nut",
     "setting": "die",
+    "cause": "it bound for",
     "done": "done",
     "accept": "accepted",
     "scrap": "scrapped",
@@ -34,6 +36,8 @@ def said(kind: str, word: str, eighths: float | None, text: str) -> str:
     if kind == "verdict":
         meaning = next((m for m in MEANINGS.values() if m.code == word), None)
         return meaning.words if meaning else word
+    if kind == "cause":
+        return next((cause_of(code).name for code in CAUSES if code == word), word)
     if kind == "read":
         return ", ".join(name for code, name in HAZARD_NAMES.items() if code in word.split())
     if kind == "setting":

@@ -11,7 +11,7 @@ from django.conf import settings
 from django.db import transaction
 from django.db.models import Q
 
-from lathework.bench.fold import Event, Gauged, PieceEnded, fold, follow, steps_of_parts
+from lathework.bench.fold import Event, Excused, Gauged, PieceEnded, fold, follow, steps_of_parts
 from lathework.bench.progress import progress_of
 from lathework.errors import InvalidDocument
 from lathework.job.model import Job as JobSpec
@@ -116,7 +116,7 @@ def _more(job: Job) -> tuple[str, ...]:
         return ()
 
 
-def _row_of(job: Job, entry: Entry, event: Event) -> PieceRow | GaugingRow:
+def _row_of(job: Job, entry: Entry, event: PieceEnded | Gauged) -> PieceRow | GaugingRow:
     """The row of what came of an entry: a piece, or what a die did."""
     if isinstance(event, PieceEnded):
         return PieceRow(job=job, entry=entry, part=event.part, piece=event.piece, good=event.good)
@@ -141,12 +141,28 @@ def _trial(row: GaugingRow) -> TrialRow:
     return TrialRow(**{name: getattr(row, name) for name in names})
 
 
+def _excuse(job: Job, event: Excused, unwritten: list[TrialRow]) -> None:
+    """Forget what the last verdict of a step taught: of those not written yet, else of the rows."""
+    here = (event.part, event.piece, event.step)
+    for row in reversed(unwritten):
+        if (row.entry.part, row.entry.piece, row.entry.step) == here:
+            unwritten.remove(row)
+            return
+    of_step = {"entry__part": event.part, "entry__piece": event.piece, "entry__step": event.step}
+    last = TrialRow.objects.filter(job=job, **of_step).order_by("-entry_id").first()
+    if last is not None:
+        last.delete()
+
+
 def _write_events(job: Job, events: Iterable[tuple[Entry, Event]]) -> None:
     """Write what came of entries, as new rows; of a thread that is gauged again, the last verdict stands."""
     pieces: dict[tuple[str, int], PieceRow] = {}
     gaugings: dict[tuple[str, int, str], GaugingRow] = {}
     trials: list[TrialRow] = []
     for entry, event in events:
+        if isinstance(event, Excused):
+            _excuse(job, event, trials)
+            continue
         row = _row_of(job, entry, event)
         if isinstance(row, PieceRow):
             pieces[row.part, row.piece] = row

@@ -96,7 +96,7 @@ class EntryIn(SawIn):
     `dialled` is what was dialled before the reading, in the dial's own terms, "" where nobody says. `unit` is that of a
     bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
     the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in; `stands` where a die
-    is set to, in eighths of a turn, opened above 0.
+    is set to, in eighths of a turn, opened above 0; `cause` what a nut was found to bind for.
     """
 
     step: str
@@ -110,6 +110,7 @@ class EntryIn(SawIn):
     part: str = ""
     keeps: Literal["", "kept", "each"] = ""
     stands: str = Field("", max_length=40)
+    cause: str = Field("", max_length=40)
 
 
 class ReasonIn(SawIn):

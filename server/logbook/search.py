@@ -20,7 +20,7 @@ PAGE, JOBS = 40, 10
 """Entries, and jobs, on a page."""
 _LATEST = 2**62
 TROUBLES = "troubles"
-TELLING = ("setting", "scrap", "accept", "note", "zero-lost")
+TELLING = ("setting", "cause", "scrap", "accept", "note", "zero-lost")
 """Kinds of entries that say how a die was set, or what went wrong."""
 SHOWN = (
     *("pk", "job_id", "kind", "part_name", "piece", "step", "title", "thread", "value_mm", "dialled_mm", "aim_mm"),

@@ -175,6 +175,8 @@ class EveryBench(Looked):
             self.new_state("to be gauged")
             if now["piece"] == 1:
                 self.press("2 starts, then binds")
+                self.new_state("what else it may be")
+                page.get_by_role("button", name="it is the die").click()
                 self.new_state("the die to be moved")
                 self.press("I moved the die")
                 self.new_state("the die was moved")

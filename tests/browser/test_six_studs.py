@@ -109,12 +109,28 @@ class SixStuds(BrowserCase):
         self.page.keyboard.press("Enter")
         expect(die).to_contain_text("The die stands as its screw touches")
 
+    def it_was_swarf(self) -> None:
+        """A nut that binds for swarf is not cured by the die: it stays as it is, and the nut is tried again."""
+        why = self.page.get_by_role("region", name="Why it binds")
+        expect(why).to_contain_text("1 of 6: swarf")
+        self.press("No, not that")
+        expect(why).to_contain_text("2 of 6: last turns")
+        self.page.keyboard.press("Enter")
+        expect(why).to_contain_text("3 of 6")
+        self.page.reload()
+        why.get_by_role("button", name="Yes, that was it").click()
+        expect(self.page.get_by_role("status")).to_contain_text("It was swarf: the die stays as it is")
+        expect(self.page.get_by_role("button", name="I moved the die")).to_have_count(0)
+
     def make_first_piece(self) -> None:
         page = self.page
         self.at_step("Face the end")
         expect(page.get_by_text("piece 1 of 6")).to_be_visible()
         self.up_to_the_nut("0.5000", "0.4252", "0.3890", "0.3686", first=True)
         page.get_by_role("button", name="starts, then binds").click()
+        self.it_was_swarf()
+        page.get_by_role("button", name="starts, then binds").click()
+        page.get_by_role("button", name="it is the die").click()
         expect(page.get_by_role("status")).to_contain_text("Close the die: slacken the middle screw")
         self.press("I moved the die")
         expect(page.get_by_role("status")).to_contain_text("The die is moved. Run it on again")

@@ -38,6 +38,7 @@ class Asked:
     part: str = ""
     keeps: str = ""
     stands: str = ""
+    cause: str = ""
 
 
 def _length(now: Standing, asked: Asked, field: str, typed: str) -> Length:
@@ -59,6 +60,8 @@ def _made(now: Standing, asked: Asked) -> Entry:
             return acts.verdict_entry(bench, asked.verdict)
         case "setting":
             return acts.setting_entry(bench, asked.stands)
+        case "cause":
+            return acts.cause_entry(bench, asked.cause)
         case "done":
             return acts.done_entry(bench)
         case "accept" | "scrap" | "note":

@@ -113,6 +113,21 @@ class RowsOfAnyHistory(ApiCase):
         self.act("undo")
         self.assertEqual(len(rows(self.job.pk)["trials"]), 1)
 
+    def test_a_verdict_that_was_not_the_dies_doing_is_forgotten(self) -> None:
+        self.job = start_job(document({"part.sections.0.die": "d7"}))
+        self.walk_to("gauge:s1")
+        self.record("verdict", verdict="binds")
+        self.assertEqual(self.told(self.record("cause", cause="the moon"), 422), {"cause": "unknown-choice"})
+        now = self.record("cause", cause="swarf").json()
+        self.assertEqual((now["cause"]["code"], now["verdict"], now["causes"]), ("swarf", None, []))
+        followed = rows(self.job.pk)
+        self.assertEqual(followed["trials"], [])
+        kept.keep_ready(self.stored())
+        self.assertEqual(rows(self.job.pk), followed)
+        self.record("verdict", verdict="snug")
+        self.assertEqual([one["verdict"] for one in rows(self.job.pk)["trials"]], ["snug"])
+        self.assertEqual(self.get("/api/log?kind=cause")["entries"][0]["said"], "swarf")
+
     def test_rebuild_makes_rows_that_were_lost(self) -> None:
         self.walk_to("part-off")
         self.record("done")

@@ -5,11 +5,12 @@ import DieScrews from '@/features/bench/DieScrews.vue'
 import type { Bench, Figure } from '@/shared/api/client'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
+import WhyItBinds from '@/features/bench/WhyItBinds.vue'
 import { useChoices } from '@/shared/api/useChoices'
 
 /** What the nut said, and what to do with the die. */
-const props = defineProps<{ bench: Bench; busy: boolean }>()
-const emit = defineEmits<{ verdict: [string] }>()
+const props = defineProps<{ bench: Bench; busy: boolean; ruled: number }>()
+const emit = defineEmits<{ verdict: [string]; was: [string]; die: [] }>()
 const { data: choices } = useChoices()
 /** How likely this thread, and the next, is in its class. */
 const chances = computed(() =>
@@ -42,7 +43,15 @@ watch(
       <p class="said-words" :class="bench.verdict.passes ? 'good' : 'bad'">
         {{ bench.verdict.passes ? '✓' : '✗' }} {{ bench.verdict.words }}
       </p>
-      <p v-if="bench.adjusted" class="order">The die is moved. Run it on again, then try the nut.</p>
+      <WhyItBinds
+        v-if="ruled < bench.causes.length"
+        :bench="bench"
+        :busy="busy"
+        :ruled="ruled"
+        @was="emit('was', $event)"
+        @die="emit('die')"
+      />
+      <p v-else-if="bench.adjusted" class="order">The die is moved. Run it on again, then try the nut.</p>
       <div v-else class="move">
         <DieScrews v-if="bench.advice.middle" :middle="bench.advice.middle" />
         <div>
@@ -62,6 +71,7 @@ watch(
       </div>
       <WorkingPanel v-if="asked" :figure="asked" />
     </div>
+    <p v-else-if="bench.cause" class="order" role="status">{{ bench.cause.cure }}</p>
     <p v-else-if="bench.opened_eighths" class="muted">The die stands {{ bench.opened_words }}.</p>
   </div>
 </template>

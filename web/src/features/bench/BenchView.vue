@@ -31,6 +31,12 @@ provideUnit(() => bench.value?.unit)
 const { data: choices } = useChoices()
 const theme = useShopTheme(() => true)
 const typed = ref('')
+/** How many of the things that a nut may bind for were looked at, and were not it. */
+const ruled = ref(0)
+watch(
+  () => bench.value?.last,
+  () => (ruled.value = 0),
+)
 /** What was dialled before the reading, where the person says so. */
 const dialled = ref('')
 const asking = ref<'' | 'reason' | 'note' | 'close'>('')
@@ -58,6 +64,8 @@ const action = computed<{ label: string; run: () => unknown } | null>(() => {
   if (now.finished) return { label: 'Close the job', run: finish }
   if (now.zero) return { label: 'Touched off', run: () => record('zero') }
   if (measuring.value && typed.value.trim()) return { label: 'Record', run: read }
+  if (gauging.value && ruled.value < now.causes.length)
+    return { label: 'No, not that', run: () => (ruled.value += 1) }
   if (mustMove.value) return { label: 'I moved the die', run: () => record('setting') }
   if (now.cut && now.readings.length && !['on-size', 'under-size'].includes(now.cut.state))
     return { label: 'Record', run: () => field.value?.focus() }
@@ -151,7 +159,10 @@ void load()
           v-if="gauging"
           :bench="bench"
           :busy="busy"
+          :ruled="ruled"
           @verdict="record('verdict', { verdict: $event })"
+          @was="record('cause', { cause: $event })"
+          @die="ruled = bench.causes.length"
         />
         <div v-else>
           <BenchFigure :bench="bench" />

@@ -46,6 +46,7 @@ export function useBench(id: number) {
       part: '',
       keeps: '' as const,
       stands: '',
+      cause: '',
       ...more,
       ...saw(),
       kind,

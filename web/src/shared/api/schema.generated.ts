@@ -1576,6 +1576,23 @@ export interface components {
             wires: components["schemas"]["WireNumbers"];
         };
         /**
+         * Cause
+         * @description Something that makes a nut bind: what to look at, and what cures it. Source: practice.
+         */
+        Cause: {
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "swarf" | "last-turns" | "blank" | "burr" | "other-nut" | "other-thread";
+            /** Cure */
+            cure: string;
+            /** Look */
+            look: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * Caution
          * @description A caution: stable code, what to do, why. Source of all: practice.
          */
@@ -1802,7 +1819,7 @@ export interface components {
          *     `dialled` is what was dialled before the reading, in the dial's own terms, "" where nobody says. `unit` is that of a
          *     bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
          *     the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in; `stands` where a die
-         *     is set to, in eighths of a turn, opened above 0.
+         *     is set to, in eighths of a turn, opened above 0; `cause` what a nut was found to bind for.
          */
         EntryIn: {
             /**
@@ -1810,6 +1827,11 @@ export interface components {
              * @default
              */
             again?: string;
+            /**
+             * Cause
+             * @default
+             */
+            cause?: string;
             /**
              * Dialled
              * @default
@@ -1825,7 +1847,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "reading" | "verdict" | "setting" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to";
+            kind: "reading" | "verdict" | "setting" | "cause" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to";
             /** Last */
             last: number;
             /**
@@ -2233,6 +2255,9 @@ export interface components {
             advice: components["schemas"]["AdviceShown"] | null;
             /** Asks Keeping */
             asks_keeping: boolean;
+            cause: components["schemas"]["Cause"] | null;
+            /** Causes */
+            causes: components["schemas"]["Cause"][];
             /** Changed At */
             changed_at: string;
             /** Closed */
@@ -7847,7 +7872,7 @@ export interface operations {
         parameters: {
             query?: {
                 q?: string;
-                kind?: ("" | "troubles") | ("reading" | "verdict" | "setting" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to");
+                kind?: ("" | "troubles") | ("reading" | "verdict" | "setting" | "cause" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to");
                 before?: number;
             };
             header?: never;

@@ -1,0 +1,79 @@
+"""Why a nut binds, when it is not the die: what is looked at first, by what it costs to rule out."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+CauseCode = Literal["swarf", "last-turns", "blank", "burr", "other-nut", "other-thread"]
+CAUSES: tuple[CauseCode, ...] = get_args(CauseCode)
+
+
+@dataclass(frozen=True, slots=True)
+class Cause:
+    """Something that makes a nut bind: what to look at, and what cures it. Source: practice."""
+
+    code: CauseCode
+    name: str
+    look: str
+    cure: str
+
+
+_BY_CODE: dict[CauseCode, Cause] = {
+    "swarf": Cause(
+        "swarf",
+        "swarf",
+        "Brush thread and nut clean, a drop of oil, and try again. Does it go on now?",
+        "It was swarf: the die stays as it is. Try the nut again, and say what it does.",
+    ),
+    "last-turns": Cause(
+        "last-turns",
+        "last turns unfinished",
+        "Does it bind only in the last turns, at the shoulder or where the die stopped?",
+        "The last turns are unfinished: turn the die round and run it to the shoulder, or cut a wider groove; the die "
+        "stays as it is. Then try the nut again.",
+    ),
+    "blank": Cause(
+        "blank",
+        "blank over size",
+        "Measure over the crests. Are they over the blank's size, or bruised?",
+        "The crests are too high: take them down to the blank's size with a fine file or a light cut, and brush the "
+        "thread out; the die stays as it is. Then try the nut again.",
+    ),
+    "burr": Cause(
+        "burr",
+        "burr at the start",
+        "Look at the first turn. Is there a burr, or no chamfer to let the nut start?",
+        "The start is burred: chamfer it down to the root, file round the first turn. Then try the nut again.",
+    ),
+    "other-nut": Cause(
+        "other-nut",
+        "a small or bruised nut",
+        "Try a second nut that is known to be good. Does that one go on?",
+        "It was the nut: gauge with the good one from here on. Say what that one does.",
+    ),
+    "other-thread": Cause(
+        "other-thread",
+        "another thread",
+        "Lay a pitch leaf, or the nut's mate, along the thread. Is the pitch, or the angle, another?",
+        "It is another thread than the nut's: no die setting cures that. Look the nut up with Identify, and take the "
+        "die of its thread.",
+    ),
+}
+"""Practice: in the order of what they cost to rule out."""
+
+
+def cause_of(code: CauseCode) -> Cause:
+    """The cause of that code."""
+    return _BY_CODE[code]
+
+
+def likely_causes(*, over_blank: bool, to_shoulder: bool, starts: bool) -> tuple[Cause, ...]:
+    """What to look at before a die is closed, in order: where the blank is known to be over its size that comes first.
+
+    `to_shoulder` says that the thread ends at one; `starts` that the nut went on at first. Source: practice.
+    """
+    codes = [code for code in CAUSES if code != "last-turns" or (starts and to_shoulder)]
+    if over_blank:
+        codes.sort(key=lambda code: code != "blank")
+    return tuple(_BY_CODE[code] for code in codes)
