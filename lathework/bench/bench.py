@@ -156,7 +156,9 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
         adjusted=key in tally.adjusted,
         advice=advice_after(step, verdict, metal, trials) if step and thread and verdict else None,
         preset=preset(step, metal, trials) if step else None,
-        causes=why_it_binds(plan, step, verdict, tally, trials) if step and verdict else (),
+        causes=why_it_binds(plan, step, verdict, tally, trials)
+        if step and verdict and key not in tally.adjusted
+        else (),
         cause=cause_of(cause) if cause else None,
         die=step.thread.designation if step and step.thread else plan.job.part.thread.designation,
         die_id=_die_id(plan, step),

@@ -286,6 +286,7 @@ class WhatElseItBindsFor(unittest.TestCase):
 
     def test_it_is_asked_once_before_the_die_is_moved(self) -> None:
         moved = entry("setting", step="gauge:s1", word="close", eighths=1.0)
+        self.assertEqual(self.gauging(self.said("binds"), moved).causes, ())
         self.assertEqual(self.gauging(self.said("binds"), moved, self.said("binds")).causes, ())
 
     def test_nothing_else_can_be_found(self) -> None:
