@@ -9,7 +9,7 @@ from lathework.answers.declared_answer import answer
 from lathework.answers.plan_shown import StepShown, step_shown
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.values import FigureShown, Shown, figure_shown, length_shown, maybe_shown
-from lathework.bench.bench import Bench, StepState, steps_of
+from lathework.bench.bench import Bench, Due, StepState, steps_of
 from lathework.bench.die import Preset
 from lathework.bench.judged import Judged
 from lathework.bench.progress import Progress
@@ -132,6 +132,7 @@ class BenchShown:
     preset: PresetShown | None
     causes: tuple[Cause, ...]
     cause: Cause | None
+    due: Due
     opened_eighths: float
     opened_words: str
     unread: tuple[Caution, ...]
@@ -218,6 +219,7 @@ def bench_shown(whole: Progress) -> BenchShown:
         preset=_preset(now.preset) if now.preset else None,
         causes=now.causes,
         cause=now.cause,
+        due=now.due,
         opened_eighths=whole.opened_eighths,
         opened_words=stands_words(whole.opened_eighths),
         unread=now.unread,

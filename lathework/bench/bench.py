@@ -25,6 +25,14 @@ StepState = Literal["done", "now", "to do"]
 
 
 @dataclass(frozen=True, slots=True)
+class Due:
+    """Whether the piece in hand is to be gauged, and which is the next that is."""
+
+    now: bool
+    piece: int
+
+
+@dataclass(frozen=True, slots=True)
 class Bench:
     """Where a part stands: the piece in hand, the step, and all that the step needs.
 
@@ -32,7 +40,8 @@ class Bench:
     die was opened here, by that id or its thread.
     `unread` are the cautions that must be read before anything else; `zero` is what to touch off first, "" when the
     tool's zero stands. `judged` is the last reading against the class of its thread; `preset` where to set the die that
-    runs in this step; `causes` what to look at before it is moved, `cause` what the nut was found to bind for.
+    runs in this step; `causes` what to look at before it is moved, `cause` what the nut was found to bind for;
+    `due` whether the piece is to be gauged.
     `outdated` says what was recorded for the step before the part was changed, None where everything counts.
     """
 
@@ -52,6 +61,7 @@ class Bench:
     preset: Preset | None
     causes: tuple[Cause, ...]
     cause: Cause | None
+    due: Due
     die: str
     die_id: str
     opened: Mapping[str, float]
@@ -77,9 +87,13 @@ class Bench:
             if self.cut.state == "under-size":
                 return "The last reading is under size. Scrap the piece, or say why it will do."
             return "The last reading is still over size. Cut again, or say why it will do."
-        if self.step is not None and self.step.measure == "verdict" and not self._passed():
+        if self.step is not None and self.step.measure == "verdict" and not self._passed() and self._asked():
             return "Gauge the thread first, or say why not."
         return ""
+
+    def _asked(self) -> bool:
+        """Whether the nut must be tried: it is due, or did not go on."""
+        return self.due.now or self.verdict is not None or self.cause is not None
 
     def _passed(self) -> bool:
         return self.verdict is not None and MEANINGS[self.verdict].passes
@@ -121,6 +135,17 @@ def _stands(tally: Tally, step: str, keeping: str) -> bool:
     return step in tally.zeroed and (keeping != "each" or tally.zeroed[step] == tally.piece)
 
 
+def _due(plan: Plan, step: Operation | None, tally: Tally) -> Due:
+    """Whether the piece in hand is to be gauged: the first, those of the interval, the last, and after every change."""
+    every = step.figures.get("every") if step is not None else None
+    if step is None or every is None or step.key not in tally.gauged_at:
+        return Due(now=True, piece=tally.piece)
+    at, made = tally.gauged_at[step.key]
+    last = tally.piece + plan.job.quantity - tally.good - 1
+    piece = min(last, at + int(every.value))
+    return Due(now=tally.piece >= piece or made != step.makes, piece=max(piece, tally.piece))
+
+
 def _die_id(plan: Plan, step: Operation | None) -> str:
     """Which die of the shop `Bench.die` is: the step's own; at any other step that of the part's first thread."""
     if step is not None and step.thread is not None:
@@ -138,6 +163,7 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
     verdict = next((v for v in VERDICTS if v == said), None)
     trials = known_of(memory, die_of(plan, key), step.thread.designation) if step and step.thread else ()
     metal = plan.job.material.name
+    asks = key not in tally.adjusted
     cause = next((code for code in CAUSES if code == tally.causes.get(key)), None)
     outdated = tally.outdated.get(key)
     keeping = plan.job.setup.tools if plan.job.setup.tools != "unsaid" else tally.keeping or "unsaid"
@@ -156,10 +182,9 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
         adjusted=key in tally.adjusted,
         advice=advice_after(step, verdict, metal, trials) if step and thread and verdict else None,
         preset=preset(step, metal, trials) if step else None,
-        causes=why_it_binds(plan, step, verdict, tally, trials)
-        if step and verdict and key not in tally.adjusted
-        else (),
+        causes=why_it_binds(plan, step, verdict, tally, trials) if step and verdict and asks else (),
         cause=cause_of(cause) if cause else None,
+        due=_due(plan, step, tally),
         die=step.thread.designation if step and step.thread else plan.job.part.thread.designation,
         die_id=_die_id(plan, step),
         opened=tally.opened,

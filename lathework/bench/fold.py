@@ -20,7 +20,7 @@ from lathework.bench.tally import (
 )
 from lathework.cutting.next_cut import PassMade
 from lathework.dies.learner import Trial
-from lathework.gauging.wires import VERDICTS
+from lathework.gauging.wires import VERDICTS, verdict_passes
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 
@@ -107,6 +107,9 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
         case "verdict":
             tally.verdicts[entry.step] = entry.word
             tally.causes.pop(entry.step, None)
+            tally.gauged_at.pop(entry.step, None)
+            if verdict_passes(entry.word):
+                tally.gauged_at[entry.step] = (entry.piece, step.makes)
             tally.adjusted.discard(entry.step)
         case "setting":
             tally.adjusted.add(entry.step)
@@ -145,6 +148,7 @@ def _die(state: State, tally: Tally, entry: Entry, step: Operation | None) -> li
     if entry.kind == "reading" and thread and entry.value_mm is not None:
         tally.blanks[made] = entry.value_mm
     elif entry.kind == "setting":
+        tally.gauged_at.clear()
         _moved(state, tally, entry, own)
     elif entry.kind == "cause":
         if step is None or step.to_mate:

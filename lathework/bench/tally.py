@@ -45,7 +45,8 @@ class Tally:
     `opened` are the eighths by which a die was opened, by its id or the thread it cuts: one die serves both ends of a
     stud; `trials` is what each did, as far as it is learned from. `zeroed` are the steps whose tool has found its zero,
     and the piece it was found for; `keeping` is what was said of how this lathe's tools keep theirs ("kept", "each"),
-    "" for nothing. `causes` say what a nut was found to bind for, until it is tried again. `blanks` are the last
+    "" for nothing. `causes` say what a nut was found to bind for, until it is tried again; `gauged_at` which piece
+    passed its gauge last, and what its step made, by step, until something is changed. `blanks` are the last
     readings of the piece's thread blanks, by what they are a blank of.
     """
 
@@ -58,6 +59,7 @@ class Tally:
     readings: dict[str, list[Reading]] = field(default_factory=dict)
     verdicts: dict[str, str] = field(default_factory=dict)
     causes: dict[str, str] = field(default_factory=dict)
+    gauged_at: dict[str, tuple[int, str]] = field(default_factory=dict)
     blanks: dict[str, float] = field(default_factory=dict)
     outdated: dict[str, Outdated] = field(default_factory=dict)
     passes: dict[str, list[PassMade]] = field(default_factory=dict)
@@ -89,6 +91,7 @@ def tally_of(kept: Mapping[str, Any]) -> Tally:
         | {name: set(told[name]) for name in ("done", "adjusted", "read")}
         | {"readings": {step: [Reading(**one) for one in rows] for step, rows in told["readings"].items()}}
         | {"passes": {step: [PassMade(**one) for one in rows] for step, rows in told["passes"].items()}}
+        | {"gauged_at": {step: (piece, made) for step, (piece, made) in told["gauged_at"].items()}}
         | {"trials": {die: [Trial(**one) for one in rows] for die, rows in told["trials"].items()}}
         | {"outdated": {step: Outdated(**one) for step, one in told["outdated"].items()}}
     )

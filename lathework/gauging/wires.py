@@ -36,6 +36,11 @@ MEANINGS: dict[Verdict, VerdictMeaning] = {
 }
 
 
+def verdict_passes(word: str) -> bool:
+    """Whether a thread passes with the verdict of that code; what is no verdict does not."""
+    return any(meaning.passes for meaning in MEANINGS.values() if meaning.code == word)
+
+
 def best_wire(thread: Thread) -> Figure:
     """Best wire diameter, P / (2 cos(a/2)), in the thread's unit."""
     return Figure(

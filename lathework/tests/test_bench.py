@@ -311,6 +311,42 @@ class Reasons(unittest.TestCase):
         self.assertEqual(told.exception.code, "finished")
 
 
+class HowOftenItIsGauged(unittest.TestCase):
+    """Of six every third, by the table of the plan: the first, the fourth, the last, and after every change."""
+
+    def at_the_gauge(self, piece: int, *entries: Entry) -> Bench:
+        return at(*entries, *done(*STEPS[: STEPS.index("gauge:s1")], piece=piece))
+
+    def made(self, piece: int, *more: Entry) -> list[Entry]:
+        return [*more, *done(*STEPS, piece=piece)]
+
+    def test_the_first_and_then_at_the_interval_and_the_last(self) -> None:
+        entries = self.made(1, entry("verdict", step="gauge:s1", word="snug"))
+        due = []
+        for piece in range(2, 7):
+            now = self.at_the_gauge(piece, *entries)
+            due += [piece] if now.due.now else []
+            self.assertEqual(bool(now.hindrance), now.due.now)
+            said = [entry("verdict", piece, "gauge:s1", word="snug")] if now.due.now else []
+            entries += self.made(piece, *said)
+        self.assertEqual(due, [4, 6])
+        self.assertTrue(self.at_the_gauge(1).due.now)
+
+    def test_after_the_die_was_moved_and_after_one_that_did_not_pass(self) -> None:
+        snug = entry("verdict", step="gauge:s1", word="snug")
+        moved = entry("setting", 2, "thread:s1", word="set", eighths=1.0)
+        self.assertTrue(self.at_the_gauge(2, *self.made(1, snug), moved).due.now)
+        loose = entry("verdict", 2, "gauge:s1", word="loose")
+        accepted = entry("accept", 2, "gauge:s1", text="it will do")
+        entries = [*self.made(1, snug), loose, accepted, *done(*STEPS, piece=2)]
+        self.assertTrue(self.at_the_gauge(3, *entries).due.now)
+
+    def test_one_that_is_tried_all_the_same_must_pass(self) -> None:
+        snug = entry("verdict", step="gauge:s1", word="snug")
+        now = self.at_the_gauge(2, *self.made(1, snug), entry("verdict", 2, "gauge:s1", word="binds"))
+        self.assertFalse(now.hindrance == "")
+
+
 class SettingTheDie(unittest.TestCase):
     """Before it runs: where it is set, by what is known of it."""
 

@@ -256,7 +256,8 @@ class AnyHistory(unittest.TestCase):
                     self.assertTrue([e for e in said if e.story.makes == step.makes], key)
             if part.verdict is not None and part.step is not None:
                 said = [e for e in mine if e.kind == "verdict" and e.step == part.step.key]
-                self.assertEqual(said[-1].story.makes, part.step.makes)
+                counting = [e for e in said if e.story.makes == part.step.makes]
+                self.assertEqual(counting[-1].word, part.verdict)
         self.assertEqual(self.kept(shop), now.state.kept())
 
     def kept(self, shop: Shop) -> dict[str, Any]:

@@ -39,6 +39,10 @@ watch(
         <kbd>{{ n + 1 }}</kbd> {{ v.name }}
       </button>
     </div>
+    <p v-if="!bench.due.now && !bench.verdict && !bench.cause" class="order" role="status">
+      This piece need not be gauged: piece {{ bench.due.piece }} is next. Gauge it all the same if anything
+      felt different.
+    </p>
     <div v-if="bench.advice && bench.verdict" class="advice" role="status">
       <p class="said-words" :class="bench.verdict.passes ? 'good' : 'bad'">
         {{ bench.verdict.passes ? '✓' : '✗' }} {{ bench.verdict.words }}

@@ -72,7 +72,8 @@ const action = computed<{ label: string; run: () => unknown } | null>(() => {
   if (now.hindrance && now.verdict) return { label: 'Say why, or scrap it', run: askWhy }
   if (now.hindrance && !gauging.value) return { label: 'Say why, or scrap it', run: askWhy }
   // What the nut says is asked for above; nothing else is a default.
-  if (gauging.value && !now.verdict) return null
+  if (gauging.value && !now.verdict)
+    return now.due.now || now.cause ? null : { label: 'Done, not gauged', run: () => record('done') }
   if (measuring.value && !now.readings.length)
     return { label: 'Done, not measured', run: () => record('done') }
   return {

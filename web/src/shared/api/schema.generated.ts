@@ -1813,6 +1813,16 @@ export interface components {
             percent: number;
         };
         /**
+         * Due
+         * @description Whether the piece in hand is to be gauged, and which is the next that is.
+         */
+        Due: {
+            /** Now */
+            now: boolean;
+            /** Piece */
+            piece: number;
+        };
+        /**
          * EntryIn
          * @description One thing to record. `step` is the key of the one in hand on the screen, "" when every piece was made.
          *
@@ -2264,6 +2274,7 @@ export interface components {
             closed: string;
             cut: components["schemas"]["CutShown"] | null;
             drawing: components["schemas"]["SheetShown"];
+            due: components["schemas"]["Due"];
             /** Finished */
             finished: boolean;
             /** Gauged Pieces */
