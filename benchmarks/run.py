@@ -14,6 +14,7 @@ from benchmarks.in_browser import in_the_browser
 from benchmarks.kit import kit
 from benchmarks.page import weigh
 from benchmarks.speed import core_times, measure
+from benchmarks.turning import turning
 from lathework.threads.library import library
 
 ROOT = Path(__file__).resolve().parent.parent
@@ -45,6 +46,7 @@ def results() -> dict[str, float | int | str]:
         **core_times(),
         **identification(),
         **dies(),
+        **turning(),
         "test_lines": tests,
         "code_lines": total,
         "test_share_counts": lines.HOW,

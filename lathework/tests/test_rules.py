@@ -25,6 +25,7 @@ from lathework.threads.library import library
 from lathework.threads.limits import external_classes, external_limits
 from lathework.threads.limits.bands import Band
 from lathework.threads.thread import Thread
+from tests.simulation.lathes import BAND_MM, lathes, turned_by_schedule, turned_by_the_bench
 
 HALF_DIGIT = 0.0000500001
 """Inch tables print four decimals: 3/32 as 0.0938."""
@@ -187,6 +188,21 @@ class Cuts(unittest.TestCase):
         if found.state == "rough":
             self.assertLessEqual(found.diameter_mm, limit + 1e-9)
             self.assertGreaterEqual(found.expect.value, self.TARGET.aim_mm + FINISH_MM - 1e-6)
+
+
+class OnLathes(unittest.TestCase):
+    def test_a_diameter_is_turned_nearer_and_sooner_than_by_rote(self) -> None:
+        """Lathes that spring, a dial that wanders and slips, a person who does not always say what was dialled."""
+        bench, rote = [], []
+        for lathe in lathes(150, seed=8):
+            for _ in range(5):
+                start = lathe.dice.uniform(12, 20)
+                bench.append(turned_by_the_bench(lathe, start, 10.0))
+                rote.append(turned_by_schedule(lathe, start, 10.0))
+        near = [[abs(piece.off_mm) <= BAND_MM for piece in pieces] for pieces in (bench, rote)]
+        self.assertGreater(sum(near[0]), 0.94 * len(bench))
+        self.assertGreater(sum(near[0]), sum(near[1]))
+        self.assertLess(sum(piece.cuts for piece in bench), sum(piece.cuts for piece in rote))
 
 
 class Die(unittest.TestCase):
