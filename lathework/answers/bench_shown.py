@@ -20,6 +20,7 @@ from lathework.drawing.part.layout import SMALL
 from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
 from lathework.gauging.causes import Cause
+from lathework.gauging.sized import Sized
 from lathework.gauging.wires import MEANINGS, Verdict
 from lathework.units import BothUnits
 
@@ -133,6 +134,7 @@ class BenchShown:
     causes: tuple[Cause, ...]
     cause: Cause | None
     due: Due
+    sized: SizedShown | None
     opened_eighths: float
     opened_words: str
     unread: tuple[Caution, ...]
@@ -140,6 +142,19 @@ class BenchShown:
     asks_keeping: bool
     outdated: BothUnits | None
     drawing: SheetShown
+
+
+@answer
+class SizedShown:
+    """A thread as measured over wires, the uncertainty of that, and the chance that it is in its class."""
+
+    pitch_diameter: FigureShown
+    uncertainty: FigureShown
+    chance: FigureShown
+
+
+def _sized(told: Sized) -> SizedShown:
+    return SizedShown(*map(figure_shown, (told.pitch_diameter, told.uncertainty, told.chance)))
 
 
 def _cut(cut: NextCut) -> CutShown:
@@ -220,6 +235,7 @@ def bench_shown(whole: Progress) -> BenchShown:
         causes=now.causes,
         cause=now.cause,
         due=now.due,
+        sized=_sized(now.sized) if now.sized else None,
         opened_eighths=whole.opened_eighths,
         opened_words=stands_words(whole.opened_eighths),
         unread=now.unread,

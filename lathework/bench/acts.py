@@ -9,15 +9,19 @@ from lathework.bench.entry import SET, Entry, Kind
 from lathework.bench.progress import Progress
 from lathework.dies.proposal import MOST_EIGHTHS
 from lathework.errors import InputError
-from lathework.gauging.wires import VERDICTS, Verdict
+from lathework.gauging.sized import judge_size, pitch_diameter_under
+from lathework.gauging.wires import NUT_VERDICTS, NutVerdict, wire_range
 from lathework.lengths import Length, Span, within
 from lathework.planning.operation import Operation
-from lathework.units import show_length
+from lathework.threads.limits import external_limits
+from lathework.units import convert, show_length
 
 _GROWN_MM = 0.1
 """Millimetres over the last reading past which metal would have to come back (practice)."""
 KEEPS = ("kept", "each")
 """How a lathe's tools keep their zero: while another is in, or not."""
+MOST_OFF = 0.5
+"""Pitches that a measured thread may be off the middle of its class; past that something else was read (practice)."""
 LEAST_DIALLED_MM, PLAIN_MM, ALIKE = 0.001, 0.1, 0.08
 """The least that can be dialled; what must have come off for it to be told from what was dialled (both millimetres);
 and within what share of the half or the double it is told (practice)."""
@@ -71,6 +75,31 @@ def verdict_entry(now: Bench, word: str) -> Entry:
     if now.step is None or now.step.measure != "verdict":
         raise InputError("not-asked", "verdict", "This step is not gauged.")
     return Entry("verdict", now.piece, now.step.key, word=verdict)
+
+
+def size_entry(now: Bench, over: Length, wire: Length | None) -> Entry:
+    """The thread of the step in hand as measured `over` three wires; those of the step where no `wire` is named.
+
+    Raises InputError on "reading" or "wire".
+    """
+    step = now.step
+    bolt = external_limits(step.thread, step.class_name) if step and step.thread and step.kind == "gauge" else None
+    if step is None or step.thread is None or bolt is None:
+        raise InputError("not-asked", "reading", "This step takes no size over wires.")
+    thread = step.thread
+    least, greatest = (convert(one.value, one.unit, "mm") for one in wire_range(thread, bolt))  # type: ignore[arg-type]
+    if wire is not None:
+        within(wire, Span("A wire for this thread", least, greatest), "wire")
+    across = convert(wire.mm, "mm", thread.unit) if wire is not None else step.figures["wire"].value
+    found = pitch_diameter_under(thread, convert(over.mm, "mm", thread.unit), across)
+    size = convert(found.value, thread.unit, "mm")
+    middle = convert(bolt.pitch_diameter.middle, bolt.pitch_diameter.unit, "mm")
+    if abs(size - middle) > MOST_OFF * thread.pitch_mm:
+        meant = convert(over.mm - size + middle, "mm", over.unit)
+        wanted = f"{show_length(meant, over.unit, over.unit)} {over.unit}"
+        text = f"Over these wires some {wanted} is wanted: is that the reading?"
+        raise InputError("out-of-range", "reading", text)
+    return Entry("verdict", now.piece, step.key, word=judge_size(thread, bolt, found).verdict, value_mm=size)
 
 
 def setting_entry(now: Bench, stands: str = "") -> Entry:
@@ -177,12 +206,12 @@ def check_done(now: Bench, kind: Kind, reason: str) -> Operation:
     return now.step
 
 
-def verdict_of(word: str) -> Verdict:
+def verdict_of(word: str) -> NutVerdict:
     """The verdict of that code. Raises InputError on "verdict"."""
-    for verdict in VERDICTS:
+    for verdict in NUT_VERDICTS:
         if verdict == word:
             return verdict
-    raise InputError("unknown-choice", "verdict", "Choose what the nut said.", VERDICTS)
+    raise InputError("unknown-choice", "verdict", "Choose what the nut said.", NUT_VERDICTS)
 
 
 def check_read(now: Bench, kind: Kind) -> None:

@@ -7,7 +7,7 @@ from copy import deepcopy
 from dataclasses import dataclass
 from typing import Literal
 
-from lathework.bench.die import Memory, Preset, advice_after, known_of, preset, why_it_binds
+from lathework.bench.die import Memory, Preset, advice_after, known_of, preset, sized, why_it_binds
 from lathework.bench.entry import die_of
 from lathework.bench.judged import Judged, judge
 from lathework.bench.outdated import outdated_words
@@ -16,6 +16,7 @@ from lathework.cautions import HAZARD_CAUTIONS, Caution
 from lathework.cutting.next_cut import NextCut, next_cut
 from lathework.dies.setting import DieAdvice
 from lathework.gauging.causes import CAUSES, Cause, cause_of
+from lathework.gauging.sized import Sized
 from lathework.gauging.wires import MEANINGS, VERDICTS, Verdict
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
@@ -41,7 +42,7 @@ class Bench:
     `unread` are the cautions that must be read before anything else; `zero` is what to touch off first, "" when the
     tool's zero stands. `judged` is the last reading against the class of its thread; `preset` where to set the die that
     runs in this step; `causes` what to look at before it is moved, `cause` what the nut was found to bind for;
-    `due` whether the piece is to be gauged.
+    `due` whether the piece is to be gauged; `sized` its thread as measured.
     `outdated` says what was recorded for the step before the part was changed, None where everything counts.
     """
 
@@ -62,6 +63,7 @@ class Bench:
     causes: tuple[Cause, ...]
     cause: Cause | None
     due: Due
+    sized: Sized | None
     die: str
     die_id: str
     opened: Mapping[str, float]
@@ -185,6 +187,7 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
         causes=why_it_binds(plan, step, verdict, tally, trials) if step and verdict and asks else (),
         cause=cause_of(cause) if cause else None,
         due=_due(plan, step, tally),
+        sized=sized(step, tally.sizes[key]) if step and key in tally.sizes else None,
         die=step.thread.designation if step and step.thread else plan.job.part.thread.designation,
         die_id=_die_id(plan, step),
         opened=tally.opened,

@@ -8,17 +8,19 @@ from dataclasses import dataclass
 from lathework.bench.entry import made_of
 from lathework.bench.tally import Tally
 from lathework.dies.advised import chance, expected, learned_advice
-from lathework.dies.learner import Aim, Trial, aim_at, believed
+from lathework.dies.learner import Aim, Trial, aim_at, believed, nut_verdict
 from lathework.dies.proposal import start
 from lathework.dies.setting import DieAdvice, advise
 from lathework.errors import InputError
 from lathework.figures import Figure
 from lathework.gauging.causes import Cause, likely_causes
-from lathework.gauging.wires import Verdict
+from lathework.gauging.sized import Sized, judge_size
+from lathework.gauging.wires import WIRES, Verdict
 from lathework.planning.operation import Operation, keyed
 from lathework.planning.plan import Plan
 from lathework.threads.limits import external_limits, internal_limits
 from lathework.threads.thread import Thread
+from lathework.units import convert
 
 Memory = Mapping[str, Sequence[Trial]]
 """What dies did, the oldest first, by their ids, or by their threads where they have none."""
@@ -59,6 +61,26 @@ def aim_of(thread: Thread, class_name: str) -> Aim | None:
         return aim_at(bolt, None)
 
 
+def sized(step: Operation, pitch_diameter_mm: float) -> Sized | None:
+    """A pitch diameter that was measured over wires, in millimetres, held against the class of a step; None where it
+    has none."""
+    if step.thread is None or step.thread.taper:
+        return None
+    bolt = external_limits(step.thread, step.class_name)
+    if bolt is None:
+        return None
+    unit = step.thread.unit
+    found = Figure(
+        "pitch diameter, measured",
+        convert(pitch_diameter_mm, "mm", unit),
+        unit,
+        "as measured over the wires",
+        WIRES,
+        kind="typed",
+    )
+    return judge_size(step.thread, bolt, found)
+
+
 def preset(step: Operation, metal: str, trials: Sequence[Trial]) -> Preset | None:
     """Where to set the die of a step before it runs; None where its screws do not size it or no class tells a size."""
     runs = step.kind == "thread" and not step.to_mate
@@ -89,12 +111,13 @@ def why_it_binds(
     return likely_causes(over_blank=over, to_shoulder=shoulder, starts=verdict == "binds")
 
 
-def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence[Trial]) -> DieAdvice:
-    """What to do with the die of a step after a verdict, the last of its `trials`."""
+def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence[Trial]) -> DieAdvice | None:
+    """What to do with the die of a step after a verdict, the last of its `trials`; None where nothing can be said."""
     assert step.thread is not None  # a step that is gauged has one
     aim = None if step.to_mate else aim_of(step.thread, step.class_name)
+    said = nut_verdict(verdict)
     if aim is None or not trials:
-        return advise(step.thread, verdict)
+        return advise(step.thread, said) if said else None
     belief = believed(aim, trials[:-1])
     own = belief.learn(trials[-1])
     return learned_advice(verdict, belief, trials[-1].eighths, metal, own)

@@ -6,6 +6,7 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Any
 
+from lathework.bench.die import aim_of
 from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, SET, Entry, counts, made_of
 from lathework.bench.tally import (
     PASSES_KEPT,
@@ -20,6 +21,7 @@ from lathework.bench.tally import (
 )
 from lathework.cutting.next_cut import PassMade
 from lathework.dies.learner import Trial
+from lathework.gauging.sized import uncertainty
 from lathework.gauging.wires import VERDICTS, verdict_passes
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
@@ -39,7 +41,8 @@ class PieceEnded:
 @dataclass(frozen=True, slots=True)
 class Gauged:
     """What a `die` did, by its id: the verdict on a thread, its blank, how far the die stood open in eighths; whether
-    that `teaches` anything of its class."""
+    that `teaches` anything of its class; how far off the middle of it the pitch diameter was measured, and how
+    surely (mm)."""
 
     part: str
     piece: int
@@ -51,6 +54,8 @@ class Gauged:
     eighths: float
     die: str = ""
     teaches: bool = True
+    off_mm: float | None = None
+    within_mm: float = 0.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -107,6 +112,9 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
         case "verdict":
             tally.verdicts[entry.step] = entry.word
             tally.causes.pop(entry.step, None)
+            tally.sizes.pop(entry.step, None)
+            if entry.value_mm is not None:
+                tally.sizes[entry.step] = entry.value_mm
             tally.gauged_at.pop(entry.step, None)
             if verdict_passes(entry.word):
                 tally.gauged_at[entry.step] = (entry.piece, step.makes)
@@ -141,6 +149,14 @@ def _moved(state: State, tally: Tally, entry: Entry, own: str) -> None:
     tally.opened[own] = stands_open(tally.opened, entry.story.die, entry.story.thread) + by
 
 
+def _off(step: Operation | None, entry: Entry) -> tuple[float | None, float]:
+    """How far a measured thread is off the middle of its class, and the uncertainty of that, in millimetres."""
+    aim = aim_of(step.thread, step.class_name) if step is not None and step.thread is not None else None
+    if entry.value_mm is None or aim is None or step is None or step.thread is None:
+        return None, 0.0
+    return entry.value_mm - aim.middle_mm, uncertainty(step.thread).value
+
+
 def _die(state: State, tally: Tally, entry: Entry, step: Operation | None) -> list[Event]:
     """What an entry says of a die: that stands whatever becomes of the plan."""
     thread, made, story = entry.story.thread, made_of(entry.step), entry.story
@@ -161,8 +177,9 @@ def _die(state: State, tally: Tally, entry: Entry, step: Operation | None) -> li
         verdict = next((one for one in VERDICTS if one == entry.word), None)
         # A thread made to a mate says nothing of the class; nor do the verdicts of other mates on it.
         teaches = step is not None and not step.to_mate
+        trial = Trial(stood, story.metal, verdict, *_off(step, entry))
         if teaches:
-            tally.trials[own] = [*tally.trials.get(own, []), Trial(stood, story.metal, verdict)][-TRIALS_KEPT:]
+            tally.trials[own] = [*tally.trials.get(own, []), trial][-TRIALS_KEPT:]
         blank = tally.blanks.get(made)
         return [
             Gauged(
@@ -176,6 +193,8 @@ def _die(state: State, tally: Tally, entry: Entry, step: Operation | None) -> li
                 stood,
                 story.die,
                 teaches,
+                trial.off_mm,
+                trial.within_mm,
             )
         ]
     return []

@@ -45,9 +45,9 @@ class Tally:
     `opened` are the eighths by which a die was opened, by its id or the thread it cuts: one die serves both ends of a
     stud; `trials` is what each did, as far as it is learned from. `zeroed` are the steps whose tool has found its zero,
     and the piece it was found for; `keeping` is what was said of how this lathe's tools keep theirs ("kept", "each"),
-    "" for nothing. `causes` say what a nut was found to bind for, until it is tried again; `gauged_at` which piece
-    passed its gauge last, and what its step made, by step, until something is changed. `blanks` are the last
-    readings of the piece's thread blanks, by what they are a blank of.
+    "" for nothing. By step: `sizes` are measured pitch diameters (millimetres); `causes` what a nut was found to bind
+    for, until it is tried again; `gauged_at` which piece passed its gauge last, and what its step made, until something
+    is changed. `blanks` are the last readings of the piece's thread blanks, by what they are a blank of.
     """
 
     piece: int = 1
@@ -59,6 +59,7 @@ class Tally:
     readings: dict[str, list[Reading]] = field(default_factory=dict)
     verdicts: dict[str, str] = field(default_factory=dict)
     causes: dict[str, str] = field(default_factory=dict)
+    sizes: dict[str, float] = field(default_factory=dict)
     gauged_at: dict[str, tuple[int, str]] = field(default_factory=dict)
     blanks: dict[str, float] = field(default_factory=dict)
     outdated: dict[str, Outdated] = field(default_factory=dict)
@@ -75,7 +76,7 @@ class Tally:
         self.scrapped += not good
         self.piece += 1
         self.done, self.adjusted = set(), set()
-        self.readings, self.verdicts, self.causes, self.blanks, self.outdated = {}, {}, {}, {}, {}
+        self.readings, self.verdicts, self.causes, self.sizes, self.blanks, self.outdated = {}, {}, {}, {}, {}, {}
 
     def kept(self) -> dict[str, Any]:
         """As plain values, to be stored."""

@@ -6,7 +6,7 @@ from lathework.dies.learner import Aim, Belief, Forecast
 from lathework.dies.proposal import AS_GOOD, LET_GO, propose
 from lathework.dies.setting import DieAdvice, close_order, open_order
 from lathework.figures import Figure, Given, Source
-from lathework.gauging.wires import Verdict
+from lathework.gauging.wires import NUT_VERDICTS, Verdict
 
 LEARNED = Source(
     "practice", "a line fitted to what this die cut; before that, the wedge of its screw and usual spreads"
@@ -76,7 +76,7 @@ def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str,
     """What to do with a die that stands open by so many `eighths` (a number), after a verdict on a thread that is now
     believed to be its `own` forecast. Source: practice."""
     piece = chance(own, belief.aim, "this thread in its class")
-    if verdict in ("will-not-start", "binds"):
+    if verdict in ("will-not-start", "binds", "size-large"):
         then = propose(belief, metal, below=eighths)
         if then is None:
             return DieAdvice("leave", CLOSED, None, False, piece=piece)
@@ -84,14 +84,11 @@ def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str,
         likely = chance(then, belief.aim, "then in its class")
         return DieAdvice("close", close_order(screw), screw, True, likely, piece)
     stays, best = belief.forecast(eighths, metal), propose(belief, metal)
-    opens = verdict != "snug" and best is not None and best.eighths > eighths
+    opens = verdict in ("slight-shake", "loose", "size-small") and best is not None and best.eighths > eighths
     # A thread that is loose in this nut is wanted tighter, also where its class would have it.
-    good = verdict != "loose" and best is not None and stays.within >= best.within - AS_GOOD
+    good = verdict not in ("loose", "size-small") and best is not None and stays.within >= best.within - AS_GOOD
     if best is None or not opens or good:
-        large = (
-            " It fits this nut, and is rather large for its class: another nut may bind." if own.over > LET_GO else ""
-        )
-        order = f"Leave the die as it is.{large}"
+        order = f"Leave the die as it is.{LARGE if own.over > LET_GO and verdict in NUT_VERDICTS else ''}"
         return DieAdvice("leave", order, None, False, chance(stays, belief.aim, "the next"), piece)
     screw = _moved(eighths, best.eighths)
     order = open_order(screw, passes=verdict == "slight-shake")

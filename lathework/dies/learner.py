@@ -13,7 +13,7 @@ from dataclasses import dataclass, field
 from statistics import NormalDist
 
 from lathework.dies.setting import POINT_HALF_ANGLE_DEG, SCREW_PITCH_MM
-from lathework.gauging.wires import Verdict
+from lathework.gauging.wires import NUT_VERDICTS, NutVerdict, Verdict
 from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits
 from lathework.units import convert
 
@@ -29,7 +29,7 @@ SCATTER_MM = 0.008
 """How far pieces of one setting differ (practice)."""
 FEEL_SHARE = 0.03
 """How far a hand's verdict strays, as a share of the greatest clearance that the classes allow (practice)."""
-CLEARANCES: dict[Verdict, tuple[float, float]] = {
+CLEARANCES: dict[NutVerdict, tuple[float, float]] = {
     "will-not-start": (-math.inf, -0.15),
     "binds": (-0.15, 0.0),
     "snug": (0.0, 0.25),
@@ -63,10 +63,11 @@ class Trial:
 
 @dataclass(frozen=True, slots=True)
 class Aim:
-    """What a die is to cut: half the width of the class of its pitch diameter, the greatest clearance that the classes
-    allow, and where the nut is supposed over the middle of the bolt's class, with its standard deviation; in
-    millimetres."""
+    """What a die is to cut: the middle of the class of its pitch diameter and half its width, the greatest clearance
+    that the classes allow, and where the nut is supposed over the middle of the bolt's class, with its standard
+    deviation; in millimetres."""
 
+    middle_mm: float
     half_mm: float
     clearance_mm: float
     mate_mm: float
@@ -86,7 +87,7 @@ def aim_at(bolt: ExternalLimits, nut: InternalLimits | None) -> Aim:
     middle, half = (low + high) / 2, (high - low) / 2
     least, most = _mm(nut.pitch_diameter) if nut is not None else (high, high + 2 * half)
     at = least + MATE_SHARE * (most - least)
-    return Aim(half, most - low, at - middle, MATE_SPREAD_SHARE * (most - least))
+    return Aim(middle, half, most - low, at - middle, MATE_SPREAD_SHARE * (most - least))
 
 
 @dataclass(frozen=True, slots=True)
@@ -100,6 +101,11 @@ class Forecast:
     within: float
     under: float
     over: float
+
+
+def nut_verdict(verdict: Verdict | None) -> NutVerdict | None:
+    """A verdict, where it is one of a nut."""
+    return next((one for one in NUT_VERDICTS if one == verdict), None)
 
 
 def _cut_off(law: NormalDist, low: float, high: float) -> tuple[float, float]:
@@ -179,8 +185,8 @@ class Belief:
             gain = variance / (variance + trial.within_mm**2)
             own = mean + gain * (trial.off_mm - mean), variance * (1 - gain)
             self._take(weights, SCATTER_MM**2 + trial.within_mm**2, trial.off_mm, 0.0)
-        elif trial.verdict is not None:
-            low, high = (bound * self.aim.clearance_mm for bound in CLEARANCES[trial.verdict])
+        elif (said := nut_verdict(trial.verdict)) is not None:
+            low, high = (bound * self.aim.clearance_mm for bound in CLEARANCES[said])
             clearance = [-w for w in weights]
             clearance[_MATE] = 1.0
             noise = SCATTER_MM**2 + (FEEL_SHARE * self.aim.clearance_mm) ** 2

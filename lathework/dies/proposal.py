@@ -26,8 +26,8 @@ def settings(low: float = -MOST_EIGHTHS, high: float = MOST_EIGHTHS) -> list[flo
 
 def _between(belief: Belief) -> tuple[float, float]:
     """What the latest trials leave, in eighths of a turn: over one too loose, under one too tight."""
-    loose = [one.eighths for one in belief.latest if one.verdict == "loose"]
-    tight = [one.eighths for one in belief.latest if one.verdict in ("will-not-start", "binds")]
+    loose = [one.eighths for one in belief.latest if one.verdict in ("loose", "size-small")]
+    tight = [one.eighths for one in belief.latest if one.verdict in ("will-not-start", "binds", "size-large")]
     low, high = max(loose, default=-MOST_EIGHTHS - STEP) + STEP, min(tight, default=MOST_EIGHTHS + STEP) - STEP
     # Verdicts that contradict each other leave nothing between them: then the line alone speaks.
     return (low, high) if settings(low, high) else (-MOST_EIGHTHS, MOST_EIGHTHS)

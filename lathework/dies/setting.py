@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from lathework.figures import Figure, Given, Source
-from lathework.gauging.wires import Verdict
+from lathework.gauging.wires import NutVerdict
 from lathework.threads.thread import Thread
 
 SCREW_PITCH_MM = 0.8
@@ -17,7 +17,7 @@ POINT_HALF_ANGLE_DEG = 45.0
 HALF = 0.5
 WEDGE = Source("practice", "wedge of a pointed screw: split opens 2 a tan t, mean diameter by that over π")
 #: Wanted change of the cut's pitch diameter, in pitches, for each verdict (practice, a first guess).
-WANTED: dict[Verdict, float] = {"will-not-start": -0.06, "binds": -0.03, "slight-shake": 0.02, "loose": 0.05}
+WANTED: dict[NutVerdict, float] = {"will-not-start": -0.06, "binds": -0.03, "slight-shake": 0.02, "loose": 0.05}
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,7 +60,7 @@ def eighths(change_mm: float) -> Figure:
     )
 
 
-def _taper_advice(verdict: Verdict) -> DieAdvice:
+def _taper_advice(verdict: NutVerdict) -> DieAdvice:
     """A taper thread is sized by how far its die runs on, not by the die's screws."""
     if WANTED[verdict] < 0:
         return DieAdvice("leave", "Run the die on half a turn further, and try again.", None, True)
@@ -68,7 +68,7 @@ def _taper_advice(verdict: Verdict) -> DieAdvice:
     return DieAdvice("leave", order, None, False)
 
 
-def advise(thread: Thread, verdict: Verdict) -> DieAdvice:
+def advise(thread: Thread, verdict: NutVerdict) -> DieAdvice:
     """Which screws of a three-screw holder to move after `verdict`, which way and how far.
 
     The pointed middle screw in the split opens; the two beside it close and lock. Source: practice.

@@ -14,13 +14,17 @@ from lathework.units import convert
 
 WIRES = Source("memory", "three-wire formulas of the form's flank angle; lead angle neglected")
 MOST_WIRES = 6
-Verdict = Literal["will-not-start", "binds", "snug", "slight-shake", "loose"]
-VERDICTS: tuple[Verdict, ...] = get_args(Verdict)
+NutVerdict = Literal["will-not-start", "binds", "snug", "slight-shake", "loose"]
+SizeVerdict = Literal["size-in", "size-large", "size-small", "size-near"]
+Verdict = NutVerdict | SizeVerdict
+NUT_VERDICTS: tuple[NutVerdict, ...] = get_args(NutVerdict)
+VERDICTS: tuple[Verdict, ...] = (*NUT_VERDICTS, *get_args(SizeVerdict))
+"""What a nut says, and what a size over wires comes to."""
 
 
 @dataclass(frozen=True, slots=True)
 class VerdictMeaning:
-    """A nut's verdict in words, and whether the thread passes with it."""
+    """A verdict in words, and whether the thread passes with it."""
 
     code: Verdict
     words: str
@@ -33,6 +37,10 @@ MEANINGS: dict[Verdict, VerdictMeaning] = {
     "snug": VerdictMeaning("snug", "snug, turns by hand, no shake", True),
     "slight-shake": VerdictMeaning("slight-shake", "slight shake", True),
     "loose": VerdictMeaning("loose", "loose", False),
+    "size-in": VerdictMeaning("size-in", "measured: in its class", True),
+    "size-large": VerdictMeaning("size-large", "measured: too large", False),
+    "size-small": VerdictMeaning("size-small", "measured: too small", False),
+    "size-near": VerdictMeaning("size-near", "measured: too near a limit to tell", False),
 }
 
 

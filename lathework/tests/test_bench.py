@@ -9,7 +9,15 @@ from typing import Any
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from lathework.bench.acts import cause_entry, check_done, check_read, reading_entry, setting_entry, verdict_of
+from lathework.bench.acts import (
+    cause_entry,
+    check_done,
+    check_read,
+    reading_entry,
+    setting_entry,
+    size_entry,
+    verdict_of,
+)
 from lathework.bench.bench import Bench, steps_of
 from lathework.bench.die import Memory
 from lathework.bench.entry import KINDS, Entry
@@ -295,6 +303,47 @@ class WhatElseItBindsFor(unittest.TestCase):
         self.assertIn("swarf", refused.exception.choices)
         with self.assertRaises(InputError):
             cause_entry(self.gauging(self.said("snug")), "swarf")
+
+
+class MeasuringTheThread(unittest.TestCase):
+    """3/8-16 2A, pitch diameter 0.3287 to 0.3331: over wires of 0.0361, 0.3829 is 0.3287, 0.3873 is 0.3331."""
+
+    def gauging(self, *more: Entry) -> Bench:
+        return at(*done(*STEPS[: STEPS.index("gauge:s1")]), *more)
+
+    def size(self, over: str, wire: str = "0.0361") -> Entry:
+        across = read_length(wire, "in", "wire") if wire else None
+        return size_entry(self.gauging(), read_length(over, "in", "reading"), across)
+
+    def test_a_size_stands_for_a_verdict(self) -> None:
+        for over, word, hindered in (
+            ("0.3850", "size-in", False),
+            ("0.3890", "size-large", True),
+            ("0.3800", "size-small", True),
+            ("0.3872", "size-near", True),
+        ):
+            with self.subTest(over):
+                now = self.gauging(self.size(over))
+                self.assertEqual((now.verdict, bool(now.hindrance)), (word, hindered))
+                assert now.sized is not None
+                self.assertEqual(now.causes, ())
+
+    def test_it_tells_exactly_what_the_die_cut(self) -> None:
+        entered = told(PLAN, self.size("0.3850"))
+        (trial,) = fold([PLAN], [entered])[0].parts["p1"].trials["3/8-16 UNC"]
+        expected = (0.3850 - 3 * 0.0361 + 0.866025 / 16 - (0.3287 + 0.3331) / 2) * 25.4
+        self.assertAlmostEqual(trial.off_mm or 0.0, expected, delta=0.002)
+        large = self.gauging(self.size("0.3890")).advice
+        assert large is not None and large.chance is not None
+        self.assertEqual((large.move, large.recut), ("close", True))
+
+    def test_what_cannot_be_is_refused(self) -> None:
+        for over, wire, field in (("0.385", "0.1", "wire"), ("0.385", "0.001", "wire"), ("0.60", "", "reading")):
+            with self.subTest(over=over, wire=wire), self.assertRaises(InputError) as refused:
+                self.size(over, wire)
+            self.assertEqual(refused.exception.field, field)
+        with self.assertRaises(InputError):
+            size_entry(at(), read_length("0.385", "in", "reading"), None)
 
 
 class Reasons(unittest.TestCase):

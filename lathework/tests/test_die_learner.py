@@ -24,6 +24,7 @@ from lathework.dies.learner import (
     Trial,
     aim_at,
     believed,
+    nut_verdict,
 )
 from lathework.dies.proposal import MOST_EIGHTHS, SCRAP_COSTS, propose
 from lathework.gauging.wires import VERDICTS
@@ -98,8 +99,9 @@ class Verdicts(unittest.TestCase):
         noise = math.hypot(SCATTER_MM, FEEL_SHARE * aim.clearance_mm)
         below = np.vectorize(lambda z: 0.5 * math.erfc(-z / math.sqrt(2)))
         for trial in trials:
-            assert trial.verdict is not None
-            low, high = (bound * aim.clearance_mm for bound in CLEARANCES[trial.verdict])
+            said = nut_verdict(trial.verdict)
+            assert said is not None
+            low, high = (bound * aim.clearance_mm for bound in CLEARANCES[said])
             clearance = mate - offset - slope * trial.eighths
             weight = weight * (below((high - clearance) / noise) - below((low - clearance) / noise))
         cut = offset + slope * eighths

@@ -15,7 +15,7 @@ from lathework.cutting.next_cut import FINISH_MM, NextCut, PassMade, Target, nex
 from lathework.cutting.speeds import spindle_speed
 from lathework.dies.setting import WANTED, advise
 from lathework.errors import InvalidDocument
-from lathework.gauging.wires import MEANINGS, VERDICTS, best_wire, over_wires
+from lathework.gauging.wires import MEANINGS, NUT_VERDICTS, best_wire, over_wires
 from lathework.shop.lathe_facts import Dial
 from lathework.shop.metals import materials
 from lathework.tests.every import each
@@ -229,7 +229,7 @@ class Die(unittest.TestCase):
         assert found is not None
         self.assertEqual(found.value, round(8 * (0.03 * 2.5 * math.pi / 2) / 0.8))
 
-    @each(PARALLEL, [v for v in VERDICTS if v != "snug"])
+    @each(PARALLEL, [v for v in NUT_VERDICTS if v != "snug"])
     def test_always_an_eighth_at_least(self, thread: Thread, verdict: str) -> None:
         found = advise(thread, verdict).eighths  # type: ignore[arg-type]
         assert found is not None
@@ -238,7 +238,7 @@ class Die(unittest.TestCase):
     def test_worse_verdicts_move_it_further(self) -> None:
         self.assertLess(WANTED["will-not-start"], WANTED["binds"])
         self.assertLess(WANTED["slight-shake"], WANTED["loose"])
-        self.assertEqual([v for v in VERDICTS if MEANINGS[v].passes], ["snug", "slight-shake"])
+        self.assertEqual([v for v in NUT_VERDICTS if MEANINGS[v].passes], ["snug", "slight-shake"])
 
 
 class Speed(unittest.TestCase):

@@ -16,7 +16,9 @@ def trials_of(die: str, *, but: Job | None = None) -> list[Trial]:
     """The latest verdicts on threads of a die of the shop, by its id, the oldest first; those of a job left out."""
     rows = TrialRow.objects.filter(die=die, job__deleted_at=None).exclude(job=but).order_by("-entry_id")[:TRIALS_KEPT]
     verdicts = {str(verdict): verdict for verdict in VERDICTS}
-    return [Trial(row.eighths, row.metal, verdicts.get(row.verdict)) for row in reversed(rows)]
+    return [
+        Trial(row.eighths, row.metal, verdicts.get(row.verdict), row.off_mm, row.within_mm) for row in reversed(rows)
+    ]
 
 
 def did_before(job: Job, plans: Sequence[Plan]) -> Memory:

@@ -135,10 +135,11 @@ def _row_of(job: Job, entry: Entry, event: PieceEnded | Gauged) -> PieceRow | Ga
     )
 
 
-def _trial(row: GaugingRow) -> TrialRow:
+def _trial(row: GaugingRow, event: Gauged) -> TrialRow:
     """What a gauging teaches of its die."""
     names = ("job", "entry", "die", "thread", "metal", "verdict", "eighths")
-    return TrialRow(**{name: getattr(row, name) for name in names})
+    own = {name: getattr(row, name) for name in names}
+    return TrialRow(**own, off_mm=event.off_mm, within_mm=event.within_mm)
 
 
 def _excuse(job: Job, event: Excused, unwritten: list[TrialRow]) -> None:
@@ -169,7 +170,7 @@ def _write_events(job: Job, events: Iterable[tuple[Entry, Event]]) -> None:
         else:
             gaugings[row.part, row.piece, row.step] = row
             if isinstance(event, Gauged) and event.die and event.teaches:
-                trials.append(_trial(row))
+                trials.append(_trial(row, event))
     PieceRow.objects.bulk_create(pieces.values())
     GaugingRow.objects.bulk_create(gaugings.values())
     TrialRow.objects.bulk_create(trials)

@@ -158,7 +158,8 @@ class GaugingRow(models.Model):
 
 class TrialRow(models.Model):
     """Every verdict on a thread of a die of the shop, also those before its last: how far the die stood open in eighths
-    of a turn, and the metal. What is known of the die is learned from them."""
+    of a turn, the metal, and its measured size with the uncertainty of that, where there is one. What is known of the
+    die is learned from them."""
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="trials")
     entry = models.ForeignKey(Entry, on_delete=models.CASCADE, related_name="+")
@@ -167,6 +168,8 @@ class TrialRow(models.Model):
     metal = models.CharField(max_length=120)
     verdict = models.CharField(max_length=60)
     eighths = models.FloatField()
+    off_mm = models.FloatField(null=True)
+    within_mm = models.FloatField(default=0.0)
 
     class Meta:
         indexes = (models.Index(fields=("die", "-entry"), name="jobs_trial_own"),)

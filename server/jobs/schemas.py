@@ -97,6 +97,7 @@ class EntryIn(SawIn):
     bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
     the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in; `stands` where a die
     is set to, in eighths of a turn, opened above 0; `cause` what a nut was found to bind for.
+    A verdict with a `reading` is a thread measured over three wires, of diameter `wire` where that is not the step's.
     """
 
     step: str
@@ -111,6 +112,7 @@ class EntryIn(SawIn):
     keeps: Literal["", "kept", "each"] = ""
     stands: str = Field("", max_length=40)
     cause: str = Field("", max_length=40)
+    wire: str = Field("", max_length=60)
 
 
 class ReasonIn(SawIn):

@@ -13,7 +13,7 @@ from ninja.params.functions import Query
 from lathework.answers.size import size
 from lathework.answers.size_shown import SizeShown, size_shown
 from lathework.answers.values import Shown, length_shown
-from lathework.gauging.wires import MEANINGS
+from lathework.gauging.wires import MEANINGS, NUT_VERDICTS
 from lathework.identify.words import EVIDENCE
 from lathework.job import words
 from lathework.lengths import Span, read_length, within
@@ -125,7 +125,7 @@ def choices(request: HttpRequest) -> HttpResponse:
             hazards=_choices(words.HAZARDS),
             verdicts=tuple(
                 ChoiceShown(verdict.code, verdict.words, "passes" if verdict.passes else "does not pass")
-                for verdict in MEANINGS.values()
+                for verdict in (MEANINGS[code] for code in NUT_VERDICTS)
             ),
             states=_choices(STATE_WORDS),
             evidence={field: _choices(named) for field, named in EVIDENCE.items()},

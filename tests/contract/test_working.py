@@ -20,7 +20,8 @@ from lathework.dies.memory import die_record
 from lathework.dies.setting import WANTED, advise
 from lathework.errors import InputError, InvalidDocument
 from lathework.figures import Figure
-from lathework.gauging.wires import VERDICTS
+from lathework.gauging.sized import judge_size, pitch_diameter_under
+from lathework.gauging.wires import VERDICTS, best_wire, over_wires
 from lathework.job.document import read_document
 from lathework.job.repair import AskedRepair, stud_repair
 from lathework.planning.plan import make_plan, make_plans
@@ -186,6 +187,8 @@ class Working(unittest.TestCase):
                 own = belief.learn(Trial(eighths, "brass", verdict))
                 self.check(learned_advice(verdict, belief, eighths, "brass", own))
                 self.check(expected(belief, eighths, "brass"))
+            over = over_wires(thread, best_wire(thread).value, bolt.pitch_diameter.middle).value
+            self.check(judge_size(thread, bolt, pitch_diameter_under(thread, over, best_wire(thread).value)))
 
     def test_dies(self) -> None:
         for thread in library()[::7]:

@@ -25,7 +25,7 @@ from lathework.dies.learner import (
 )
 from lathework.dies.proposal import LET_GO, propose
 from lathework.dies.setting import advise
-from lathework.gauging.wires import Verdict
+from lathework.gauging.wires import NutVerdict
 from lathework.threads.designation import read_called
 from lathework.threads.limits import external_limits, internal_limits
 from lathework.threads.thread import Thread
@@ -54,7 +54,7 @@ class UnknownDie:
         more = self.metals.setdefault(metal, self.dice.gauss(0, METAL_SPREAD_MM))
         return self.offset + self.slope * eighths + more + self.dice.gauss(0, self.scatter)
 
-    def said(self, off_mm: float) -> Verdict:
+    def said(self, off_mm: float) -> NutVerdict:
         """What the nut says of a thread that is so far off, in millimetres."""
         clearance = (self.mate - off_mm) / self.aim.clearance_mm + self.dice.gauss(0, FEEL_SHARE)
         return next(verdict for verdict, (low, high) in CLEARANCES.items() if low <= clearance < high)

@@ -39,6 +39,7 @@ class Asked:
     keeps: str = ""
     stands: str = ""
     cause: str = ""
+    wire: str = ""
 
 
 def _length(now: Standing, asked: Asked, field: str, typed: str) -> Length:
@@ -57,7 +58,10 @@ def _made(now: Standing, asked: Asked) -> Entry:
             dialled = _length(now, asked, "dialled", asked.dialled) if asked.dialled.strip() else None
             return acts.reading_entry(bench, reading, dialled)
         case "verdict":
-            return acts.verdict_entry(bench, asked.verdict)
+            if not asked.reading.strip():
+                return acts.verdict_entry(bench, asked.verdict)
+            wire = _length(now, asked, "wire", asked.wire) if asked.wire.strip() else None
+            return acts.size_entry(bench, _length(now, asked, "reading", asked.reading), wire)
         case "setting":
             return acts.setting_entry(bench, asked.stands)
         case "cause":
@@ -95,7 +99,7 @@ def _recorded(job_id: int, asked: Asked) -> Job:
     made = _made(now, asked)
     acts.check_read(now.bench, made.kind)
     moment = timezone.now()
-    typed = asked.reading.strip() if made.kind == "reading" else ""
+    typed = asked.reading.strip() if made.value_mm is not None else ""
     entry = row_of(job, _told(now, made, turned=made.kind == "turn-to"), typed, _unit(now, asked, typed), moment)
     entry.save()
     job.held, job.changed_at = "", moment

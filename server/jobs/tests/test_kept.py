@@ -113,6 +113,24 @@ class RowsOfAnyHistory(ApiCase):
         self.act("undo")
         self.assertEqual(len(rows(self.job.pk)["trials"]), 1)
 
+    def test_a_measured_thread_is_kept_as_it_was_typed_and_measured(self) -> None:
+        self.job = start_job(document({"part.sections.0.die": "d7"}))
+        self.walk_to("gauge:s1")
+        told = self.told(self.record("verdict", reading="0.385", wire="thick"), 422)
+        self.assertEqual(told, {"wire": "not-a-length"})
+        now = self.record("verdict", reading="0.385", wire="0.0361").json()
+        self.assertEqual((now["verdict"]["code"], now["hindrance"]), ("size-in", ""))
+        self.assertEqual(now["sized"]["pitch_diameter"]["shown"]["inch"]["text"], "0.3308")
+        (trial,) = rows(self.job.pk)["trials"]
+        self.assertAlmostEqual(trial["within_mm"], 0.005)
+        self.assertEqual(Entry.objects.filter(job=self.job).latest("pk").typed, "0.385")
+        followed = rows(self.job.pk)
+        kept.keep_ready(self.stored())
+        self.assertEqual(rows(self.job.pk), followed)
+        file = self.get(self.url("/job.json"))
+        again = self.send("POST", "/api/jobs/import", file).json()["id"]
+        self.assertEqual(self.get(f"/api/jobs/{again}/bench")["sized"], now["sized"])
+
     def test_a_verdict_that_was_not_the_dies_doing_is_forgotten(self) -> None:
         self.job = start_job(document({"part.sections.0.die": "d7"}))
         self.walk_to("gauge:s1")

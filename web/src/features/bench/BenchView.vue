@@ -11,6 +11,7 @@ import DiePreset from '@/features/bench/DiePreset.vue'
 import DialledField from '@/features/bench/DialledField.vue'
 import CautionLine from '@/shared/controls/CautionLine.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
+import OverWires from '@/features/bench/OverWires.vue'
 import MissingKit from '@/shared/jobs/MissingKit.vue'
 import StepTools from '@/shared/jobs/StepTools.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
@@ -181,6 +182,14 @@ void load()
           <ul v-if="step.notes.length" class="notes muted">
             <li v-for="note in step.notes" :key="note"><StepSentence :step="step" :words="note" /></li>
           </ul>
+          <OverWires
+            v-if="gauging && open && ruled >= bench.causes.length"
+            :bench="bench"
+            :busy="busy"
+            :reading="problem?.of('reading')"
+            :wire="problem?.of('wire')"
+            @size="(reading, wire, unit) => record('verdict', { reading, wire, unit })"
+          />
         </aside>
       </div>
     </template>

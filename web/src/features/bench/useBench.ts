@@ -47,6 +47,7 @@ export function useBench(id: number) {
       keeps: '' as const,
       stands: '',
       cause: '',
+      wire: '',
       ...more,
       ...saw(),
       kind,

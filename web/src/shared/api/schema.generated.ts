@@ -1830,6 +1830,7 @@ export interface components {
          *     bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
          *     the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in; `stands` where a die
          *     is set to, in eighths of a turn, opened above 0; `cause` what a nut was found to bind for.
+         *     A verdict with a `reading` is a thread measured over three wires, of diameter `wire` where that is not the step's.
          */
         EntryIn: {
             /**
@@ -1895,6 +1896,11 @@ export interface components {
              * @default
              */
             verdict?: string;
+            /**
+             * Wire
+             * @default
+             */
+            wire?: string;
         };
         /**
          * EvidenceIn
@@ -2315,6 +2321,7 @@ export interface components {
              * @enum {string}
              */
             shelf: "open" | "archive" | "bin";
+            sized: components["schemas"]["SizedShown"] | null;
             /**
              * State
              * @enum {string}
@@ -3570,6 +3577,15 @@ export interface components {
             wires: components["schemas"]["WireNumbers"];
         };
         /**
+         * SizedShown
+         * @description A thread as measured over wires, the uncertainty of that, and the chance that it is in its class.
+         */
+        SizedShown: {
+            chance: components["schemas"]["FigureShown"];
+            pitch_diameter: components["schemas"]["FigureShown"];
+            uncertainty: components["schemas"]["FigureShown"];
+        };
+        /**
          * Source
          * @description Where a figure comes from: a published standard or handbook by name, practice, or memory.
          */
@@ -4113,11 +4129,8 @@ export interface components {
          * @description What the nut said.
          */
         VerdictShown: {
-            /**
-             * Code
-             * @enum {string}
-             */
-            code: "will-not-start" | "binds" | "snug" | "slight-shake" | "loose";
+            /** Code */
+            code: ("will-not-start" | "binds" | "snug" | "slight-shake" | "loose") | ("size-in" | "size-large" | "size-small" | "size-near");
             /** Passes */
             passes: boolean;
             /** Words */

@@ -1,0 +1,87 @@
+"""A thread measured over wires: its pitch diameter, its class, and what may be said of it."""
+
+from __future__ import annotations
+
+import math
+import random
+import unittest
+
+from hypothesis import given
+from hypothesis import strategies as st
+
+from lathework.figures import Figure
+from lathework.gauging.sized import GUARD, Sized, judge_size, pitch_diameter_under, uncertainty
+from lathework.gauging.wires import WIRES, best_wire, over_wires
+from lathework.threads.designation import read_called
+from lathework.threads.limits import external_limits
+from lathework.threads.limits.bands import ExternalLimits
+
+STUD = read_called("3/8-16").thread
+
+
+def bolt() -> ExternalLimits:
+    found = external_limits(STUD, "2A")
+    assert found is not None
+    return found
+
+
+def judged(size: float) -> Sized:
+    found = Figure("pitch diameter, measured", size, "in", "typed", WIRES, kind="typed")
+    return judge_size(STUD, bolt(), found)
+
+
+class OverWires(unittest.TestCase):
+    def test_the_pitch_diameter_is_what_the_handbook_formula_gives(self) -> None:
+        """60 degrees: M = d2 + 3 W - 0.866025 P; 55 degrees: M = d2 + 3.16568 W - 0.960491 P (three-wire formulas)."""
+        found = pitch_diameter_under(STUD, 0.3850, 0.0361).value
+        self.assertAlmostEqual(found, 0.3850 - 3 * 0.0361 + 0.866025 / 16, places=6)
+        whitworth = read_called("1/2 BSW").thread
+        found = pitch_diameter_under(whitworth, 0.5110, 0.0470).value
+        self.assertAlmostEqual(found, 0.5110 - 3.16568 * 0.0470 + 0.960491 / 12, places=5)
+
+    @given(st.sampled_from(("M8", "1/4-20", "1/2 BSW", "2 BA", "G1/4")), st.floats(-0.1, 0.1), st.floats(0.8, 1.2))
+    def test_it_undoes_the_measurement(self, name: str, off: float, share: float) -> None:
+        thread = read_called(name).thread
+        wire, size = best_wire(thread).value * share, thread.pitch_diameter + off
+        self.assertAlmostEqual(pitch_diameter_under(thread, over_wires(thread, wire, size).value, wire).value, size)
+
+
+class Guarded(unittest.TestCase):
+    """ASME B1.1: the pitch diameter of 3/8-16 UNC 2A is 0.3287 to 0.3331 in."""
+
+    def test_a_size_passes_only_where_it_keeps_its_distance(self) -> None:
+        guard = GUARD * uncertainty(STUD).value / 25.4
+        for size, verdict in (
+            (0.3309, "size-in"),
+            (0.3331 - 1.1 * guard, "size-in"),
+            (0.3331 - 0.8 * guard, "size-near"),
+            (0.3331 + 0.8 * guard, "size-near"),
+            (0.3331 + 1.2 * guard, "size-large"),
+            (0.3287 - 1.2 * guard, "size-small"),
+            (0.3287, "size-near"),
+        ):
+            with self.subTest(size):
+                self.assertEqual(judged(size).verdict, verdict)
+        self.assertAlmostEqual(judged(0.3331).chance.value, 50, places=0)
+
+    @given(st.floats(0.320, 0.340))
+    def test_one_in_twenty_at_most_is_passed_or_failed_wrongly(self, size: float) -> None:
+        told = judged(size)
+        if told.verdict == "size-in":
+            self.assertGreaterEqual(told.chance.value, 90)
+        elif told.verdict != "size-near":
+            self.assertLessEqual(told.chance.value, 5.0001)
+
+    def test_the_chance_is_how_often_it_is_so(self) -> None:
+        """Sizes scattered about a reading as far as its uncertainty says: how many of 20,000 are in the class."""
+        dice, spread = random.Random(2), uncertainty(STUD).value / 25.4
+        for size in (0.3329, 0.3333, 0.3289):
+            inside = sum(0.3287 <= dice.gauss(size, spread) <= 0.3331 for _ in range(20_000)) / 200
+            self.assertAlmostEqual(judged(size).chance.value, inside, delta=1.5)
+
+    def test_the_uncertainty_is_of_micrometer_and_wires(self) -> None:
+        """A wire of 1 µm counts threefold at 60 degrees: √(4² + 3²) = 5 µm."""
+        self.assertAlmostEqual(uncertainty(STUD).value, 0.005)
+        self.assertAlmostEqual(
+            uncertainty(read_called("1/2 BSW").thread).value, math.hypot(0.004, 0.00316568), places=6
+        )

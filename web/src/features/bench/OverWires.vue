@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { VTextField } from 'vuetify/components/VTextField'
+
+import type { Bench, FieldError, Figure, Unit } from '@/shared/api/client'
+import FigureValue from '@/shared/figures/FigureValue.vue'
+import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** A thread measured over three wires instead of tried with a nut, and how surely it is in its class. */
+const props = defineProps<{ bench: Bench; busy: boolean; reading?: FieldError; wire?: FieldError }>()
+const emit = defineEmits<{ size: [over: string, wire: string, unit: Unit] }>()
+const { told, unit } = useUnits()
+const over = ref('')
+const wires = ref('')
+const asked = ref<Figure | null>(null)
+watch(
+  () => props.bench.last,
+  () => {
+    over.value = ''
+    asked.value = null
+  },
+)
+/** The wires of the step: those taken where no others are named. */
+const best = computed(() => props.bench.step?.figures.find((one) => one.key === 'wire')?.figure)
+const sized = computed(() => {
+  const found = props.bench.sized
+  return found ? [found.pitch_diameter, found.uncertainty, found.chance] : []
+})
+const send = () => over.value.trim() && emit('size', over.value, wires.value, unit.value)
+</script>
+
+<template>
+  <form v-if="best" class="wires" aria-label="Over three wires" novalidate @submit.prevent="send">
+    <v-text-field
+      v-model="over"
+      class="fig"
+      :label="`over wires, ${unit}`"
+      data-keys="empty"
+      inputmode="decimal"
+      autocomplete="off"
+      maxlength="60"
+      :error-messages="reading?.message"
+    />
+    <v-text-field
+      v-model="wires"
+      class="fig"
+      :label="`wires, ${unit}`"
+      :placeholder="told(best.shown).text"
+      persistent-placeholder
+      data-keys="empty"
+      inputmode="decimal"
+      autocomplete="off"
+      maxlength="60"
+      :error-messages="wire?.message"
+    />
+    <v-btn v-if="over.trim()" type="submit" variant="outlined" color="secondary" size="large" :disabled="busy"
+      >Record the size</v-btn
+    >
+    <FigureValue
+      v-for="one in sized"
+      :key="one.name"
+      :figure="one"
+      :label="one.name"
+      :open="asked === one"
+      @working="asked = asked === one ? null : one"
+    />
+    <WorkingPanel v-if="asked" :figure="asked" />
+  </form>
+</template>
+
+<style scoped>
+.wires {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: flex-start;
+}
+.wires > .fig {
+  flex: 1 1 140px;
+}
+</style>
