@@ -157,6 +157,40 @@ def _off(step: Operation | None, entry: Entry) -> tuple[float | None, float]:
     return entry.value_mm - aim.middle_mm, uncertainty(step.thread).value
 
 
+def _gauging(state: State, tally: Tally, entry: Entry, step: Operation | None, own: str) -> list[Event]:
+    """What a verdict says of the die known as `own`."""
+    story = entry.story
+    tally.gauged += 1
+    stood = _stood(state, entry)
+    verdict = next((one for one in VERDICTS if one == entry.word), None)
+    # A thread made to a mate says nothing of the class; nor do the verdicts of other mates on it.
+    teaches = step is not None and not step.to_mate
+    trial = Trial(stood, story.metal, verdict, *_off(step, entry))
+    known = tally.trials.get(own, [])
+    # The same thread judged once more, by a second look or a second nut, is one thread: the last word counts.
+    once_more = entry.step in tally.verdicts and bool(known) and known[-1].eighths == stood
+    once_more = once_more and entry.step not in tally.adjusted
+    if teaches:
+        tally.trials[own] = [*(known[:-1] if once_more else known), trial][-TRIALS_KEPT:]
+    blank = tally.blanks.get(made_of(entry.step))
+    gauged = Gauged(
+        entry.part,
+        entry.piece,
+        entry.step,
+        story.thread,
+        story.metal,
+        entry.word,
+        blank,
+        stood,
+        story.die,
+        teaches,
+        trial.off_mm,
+        trial.within_mm,
+    )
+    before = [Excused(entry.part, entry.piece, entry.step)] if teaches and once_more else []
+    return [*before, gauged]
+
+
 def _die(state: State, tally: Tally, entry: Entry, step: Operation | None) -> list[Event]:
     """What an entry says of a die: that stands whatever becomes of the plan."""
     thread, made, story = entry.story.thread, made_of(entry.step), entry.story
@@ -172,31 +206,7 @@ def _die(state: State, tally: Tally, entry: Entry, step: Operation | None) -> li
         tally.trials[own] = tally.trials.get(own, [])[:-1]
         return [Excused(entry.part, entry.piece, entry.step)]
     elif entry.kind == "verdict":
-        tally.gauged += 1
-        stood = _stood(state, entry)
-        verdict = next((one for one in VERDICTS if one == entry.word), None)
-        # A thread made to a mate says nothing of the class; nor do the verdicts of other mates on it.
-        teaches = step is not None and not step.to_mate
-        trial = Trial(stood, story.metal, verdict, *_off(step, entry))
-        if teaches:
-            tally.trials[own] = [*tally.trials.get(own, []), trial][-TRIALS_KEPT:]
-        blank = tally.blanks.get(made)
-        return [
-            Gauged(
-                entry.part,
-                entry.piece,
-                entry.step,
-                thread,
-                story.metal,
-                entry.word,
-                blank,
-                stood,
-                story.die,
-                teaches,
-                trial.off_mm,
-                trial.within_mm,
-            )
-        ]
+        return _gauging(state, tally, entry, step, own)
     return []
 
 

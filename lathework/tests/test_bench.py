@@ -453,6 +453,14 @@ class SettingTheDie(unittest.TestCase):
         self.assertEqual((now.trials, now.left), (2, -1.0))
         self.assertLess(now.eighths, 0.0)
 
+    def test_a_thread_judged_twice_is_one_thread(self) -> None:
+        """Pressed wrong, looked at again, tried with a second nut: the last word counts, once."""
+        said = [told(self.MADE, entry("verdict", step="gauge:s1", word=word)) for word in ("loose", "binds", "snug")]
+        state, events = fold([self.MADE], said)
+        self.assertEqual([one.verdict for one in state.parts["p1"].trials["d7"]], ["snug"])
+        kinds = [type(event).__name__ for _, event in events]
+        self.assertEqual(kinds, ["Gauged", "Excused", "Gauged", "Excused", "Gauged"])
+
     def test_a_die_that_is_set_for_one_part_is_set_for_all(self) -> None:
         """Opened 2 while the first part was made, set to 1 at the second: it stands at 1, not at 3."""
         one = document({"part.sections.0.die": "d7"})

@@ -113,6 +113,16 @@ class RowsOfAnyHistory(ApiCase):
         self.act("undo")
         self.assertEqual(len(rows(self.job.pk)["trials"]), 1)
 
+    def test_a_thread_that_is_judged_twice_is_kept_once(self) -> None:
+        self.job = start_job(document({"part.sections.0.die": "d7"}))
+        self.walk_to("gauge:s1")
+        self.record("verdict", verdict="loose")
+        self.record("verdict", verdict="snug")
+        followed = rows(self.job.pk)
+        self.assertEqual([one["verdict"] for one in followed["trials"]], ["snug"])
+        kept.keep_ready(self.stored())
+        self.assertEqual(rows(self.job.pk), followed)
+
     def test_a_measured_thread_is_kept_as_it_was_typed_and_measured(self) -> None:
         self.job = start_job(document({"part.sections.0.die": "d7"}))
         self.walk_to("gauge:s1")
