@@ -137,6 +137,13 @@ def _stands(tally: Tally, step: str, keeping: str) -> bool:
     return step in tally.zeroed and (keeping != "each" or tally.zeroed[step] == tally.piece)
 
 
+def _set_to(plan: Plan, step: Operation, tally: Tally) -> float | None:
+    """Where the die of a step was set for the piece in hand, in eighths of a turn; None where nobody said yet."""
+    if step.key not in tally.adjusted or step.thread is None:
+        return None
+    return stands_open(tally.opened, die_of(plan, step.key), step.thread.designation)
+
+
 def _due(plan: Plan, step: Operation | None, tally: Tally) -> Due:
     """Whether the piece in hand is to be gauged: the first, those of the interval, the last, and after every change."""
     every = step.figures.get("every") if step is not None else None
@@ -183,7 +190,7 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
         verdict=verdict,
         adjusted=key in tally.adjusted,
         advice=advice_after(step, verdict, metal, trials) if step and thread and verdict else None,
-        preset=preset(step, metal, trials) if step else None,
+        preset=preset(step, metal, trials, _set_to(plan, step, tally)) if step else None,
         causes=why_it_binds(plan, step, verdict, tally, trials) if step and verdict and asks else (),
         cause=cause_of(cause) if cause else None,
         due=_due(plan, step, tally),

@@ -81,14 +81,15 @@ def sized(step: Operation, pitch_diameter_mm: float) -> Sized | None:
     return judge_size(step.thread, bolt, found)
 
 
-def preset(step: Operation, metal: str, trials: Sequence[Trial]) -> Preset | None:
-    """Where to set the die of a step before it runs; None where its screws do not size it or no class tells a size."""
+def preset(step: Operation, metal: str, trials: Sequence[Trial], stands: float | None = None) -> Preset | None:
+    """Where to set the die of a step before it runs, or what it does where it `stands` once it is set (eighths, a
+    number); None where its screws do not size it or no class tells a size."""
     runs = step.kind == "thread" and not step.to_mate
     aim = aim_of(step.thread, step.class_name) if step.thread and runs else None
     if aim is None:
         return None
     belief = believed(aim, trials)
-    best = start(belief, metal)
+    best = start(belief, metal) if stands is None else belief.forecast(stands, metal)
     if best is None:
         return None
     told = chance(best, aim, "in its class"), expected(belief, best.eighths, metal)

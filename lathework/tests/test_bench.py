@@ -416,6 +416,10 @@ class SettingTheDie(unittest.TestCase):
         now = self.at_the_die()
         made = setting_entry(now, "-1,5")
         self.assertEqual((made.word, made.eighths), ("set", -1.5))
+        said = self.at_the_die(told(self.MADE, made)).preset
+        assert said is not None and now.preset is not None
+        self.assertEqual(said.eighths, -1.5)
+        self.assertLess(said.chance.value, now.preset.chance.value)
         closed = told(self.MADE, entry("setting", step="gauge:s1", word="close", eighths=3.0))
         self.assertEqual(self.at_the_die(closed, told(self.MADE, made)).opened_eighths, -1.5)
         for wrong in ("5", "-4.5", "much", "nan", "inf"):

@@ -5,7 +5,8 @@ from __future__ import annotations
 import unittest
 
 from lathework.bench.entry import Entry
-from lathework.bench.fold import Gauged, fold
+from lathework.bench.events import Gauged
+from lathework.bench.fold import fold
 from lathework.dies.memory import REMEMBERED, die_record
 from lathework.planning.plan import Plan
 from lathework.tests.samples import TIE_ROD, plan, told

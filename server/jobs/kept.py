@@ -11,7 +11,8 @@ from django.conf import settings
 from django.db import transaction
 from django.db.models import Q
 
-from lathework.bench.fold import Event, Excused, Gauged, PieceEnded, fold, follow, steps_of_parts
+from lathework.bench.events import Event, Excused, Gauged, PieceEnded
+from lathework.bench.fold import fold, follow, steps_of_parts
 from lathework.bench.progress import progress_of
 from lathework.errors import InvalidDocument
 from lathework.job.model import Job as JobSpec

@@ -1,0 +1,46 @@
+"""What came of an entry: a piece ended, a die did something, or is excused."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True, slots=True)
+class PieceEnded:
+    """A piece of the part of that id was finished, or scrapped."""
+
+    part: str
+    piece: int
+    good: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Gauged:
+    """What a `die` did, by its id: the verdict on a thread, its blank, how far the die stood open in eighths; whether
+    that `teaches` anything of its class; how far off the middle of it the pitch diameter was measured, and how
+    surely (mm)."""
+
+    part: str
+    piece: int
+    step: str
+    thread: str
+    metal: str
+    verdict: str
+    blank_mm: float | None
+    eighths: float
+    die: str = ""
+    teaches: bool = True
+    off_mm: float | None = None
+    within_mm: float = 0.0
+
+
+@dataclass(frozen=True, slots=True)
+class Excused:
+    """What a thread was gauged as was not its die's doing: the last verdict of that step teaches nothing."""
+
+    part: str
+    piece: int
+    step: str
+
+
+Event = PieceEnded | Gauged | Excused
