@@ -5,7 +5,15 @@ from __future__ import annotations
 from lathework.answers.declared_answer import answer
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.thread_shown import ThreadShown, thread_shown
-from lathework.answers.values import FigureShown, Shown, figures_shown, kept_figure_shown, length_shown, shown
+from lathework.answers.values import (
+    FigureShown,
+    Shown,
+    bare_figure_shown,
+    figures_shown,
+    kept_figure_shown,
+    length_shown,
+    shown,
+)
 from lathework.cautions import Caution
 from lathework.cutting.blank import SCHOOL_NAMES, BlankChoice, School
 from lathework.drawing.part.layout import NARROW, WIDE, Frame
@@ -98,8 +106,9 @@ class PlanShown:
     drawings: tuple[SheetShown | None, ...]
 
 
-def step_shown(operation: Operation) -> StepShown:
-    """A step with its figures."""
+def step_shown(operation: Operation, *, working: bool = True) -> StepShown:
+    """A step with its figures, and the `working` of each."""
+    told = kept_figure_shown if working else bare_figure_shown
     return StepShown(
         key=operation.key,
         title=operation.title,
@@ -107,7 +116,7 @@ def step_shown(operation: Operation) -> StepShown:
         headline=operation.headline,
         headline_words=operation.figure_words,
         big=operation.big,
-        figures=tuple(StepFigure(key, kept_figure_shown(figure)) for key, figure in operation.figures.items()),
+        figures=tuple(StepFigure(key, told(figure)) for key, figure in operation.figures.items()),
         tool=operation.tool,
         edge=operation.edge,
         cautions=operation.cautions,
@@ -154,15 +163,17 @@ def _blank(choice: BlankChoice) -> BlankShown:
 def plan_shown(plan: Plan, end: int | None = None, step: str = "", *, narrow: bool = False) -> PlanShown:
     """A plan with its drawings: of every chucking at every step; or, as a keystroke asks, of one alone.
 
-    That is number `end` (from 1), and at the `step` of that key; `narrow` is for a screen as wide as a phone.
+    That is number `end` (from 1), and at the `step` of that key, whose figures alone have their working then; `narrow`
+    is for a screen as wide as a phone.
     """
     job, main = plan.job, plan.work.main
+    asked = end is not None and plan.operation(step) is not None
     return PlanShown(
         thread=thread_shown(job.part.thread),
         overall=length_shown(job.part.overall_mm, fine=False),
         quantity=job.quantity,
         unit=job.unit,
-        operations=tuple(step_shown(operation) for operation in plan.operations),
+        operations=tuple(step_shown(one, working=one.key == step or not asked) for one in plan.operations),
         blanks=tuple(_blank(choice) for choice in main.blanks) if main else (),
         batch=figures_shown(plan.batch),
         notices=plan.notices,

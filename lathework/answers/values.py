@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from dataclasses import replace
 from functools import lru_cache
 
 from lathework.answers.declared_answer import answer
@@ -128,8 +129,14 @@ def figure_shown(figure: Figure) -> FigureShown:
     )
 
 
+def _bare(figure: Figure) -> FigureShown:
+    """A figure without its working, which is asked for with the step it belongs to."""
+    return figure_shown(replace(figure, formula="", inputs=(), others=(), note=""))
+
+
 #: Most figures of a plan stay as they are from keystroke to keystroke.
 kept_figure_shown = lru_cache(maxsize=4096)(figure_shown)
+bare_figure_shown = lru_cache(maxsize=4096)(_bare)
 
 
 def maybe_shown(figure: Figure | None) -> FigureShown | None:

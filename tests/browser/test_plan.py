@@ -25,6 +25,16 @@ class PlanPage(BrowserCase):
         self.page.get_by_role("link", name=title).click()
         expect(self.page.get_by_role("textbox", name="Title")).to_have_value(title)
 
+    def test_every_figure_tells_its_working_while_one_types(self) -> None:
+        """The plan of a keystroke holds the working of one step; that of another is fetched when it is chosen."""
+        page = self.page
+        page.goto("/jobs/2")
+        self.field("Section 1, length").press_sequentially("0")
+        page.get_by_role("button", name="Relief groove").first.click()
+        detail = page.get_by_role("region", name="Relief groove")
+        detail.get_by_title("Working of groove diameter").click()
+        expect(detail).to_contain_text("minor − 2 × clearance × pitch")
+
     def test_a_changed_length_changes_the_drawing_and_the_steps(self) -> None:
         self.open("Governor adjusting screws")
         self.page.get_by_role("button", name="mm", exact=True).click()

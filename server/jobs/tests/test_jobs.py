@@ -113,6 +113,21 @@ class HoldingAndClosing(ApiCase):
         self.assertEqual(self.record("done").status_code, 200)
 
 
+class AsAKeystrokeAsks(ApiCase):
+    """A plan at one step: the working of that step, and every figure of the others, whose working is asked for later."""
+
+    def test_the_working_of_the_step_that_is_looked_at(self) -> None:
+        whole = self.send("POST", "/api/jobs/plan", document()).json()["operations"]
+        asked = self.send("POST", "/api/jobs/plan?end=1&step=turn:s1", document()).json()["operations"]
+        for all_of_it, one in zip(whole, asked, strict=True):
+            here = one["key"] == "turn:s1"
+            for told, bare in zip(all_of_it["figures"], one["figures"], strict=True):
+                self.assertEqual((told["key"], told["figure"]["shown"]), (bare["key"], bare["figure"]["shown"]))
+                self.assertEqual(told == bare, here or not (told["figure"]["formula"] or told["figure"]["inputs"]))
+        unknown = self.send("POST", "/api/jobs/plan?end=1&step=dance", document()).json()["operations"]
+        self.assertEqual(unknown, whole)
+
+
 class NewJobs(ApiCase):
     TYPED = {
         "start": "stud",

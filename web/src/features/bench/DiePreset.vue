@@ -76,6 +76,7 @@ const open = (which: 'chance' | 'expected') => (working.value = working.value ==
         @working="open('chance')"
       />
       <FigureValue
+        class="expected"
         :figure="told.expected"
         label="over its middle"
         :open="working === 'expected'"
@@ -102,5 +103,14 @@ const open = (which: 'chance' | 'expected') => (working.value = working.value ==
   flex-wrap: wrap;
   gap: 8px 20px;
   align-items: center;
+}
+/* A phone keeps the button in sight. */
+@media (max-width: 520px) {
+  .stands {
+    font-size: var(--s16);
+  }
+  .expected {
+    display: none;
+  }
 }
 </style>

@@ -215,11 +215,13 @@ export function useDocument(id: number, asked: () => number) {
     }
   }
   useReturn(() => void lookAgain())
-  /** What is typed and not stored was drawn at one end and step alone. */
+  /** What is typed and not stored was drawn at one end and step alone, and has the working of that step alone. */
   watch([end, step], () => {
     const sheet = plan.value?.drawings[end.value - 1]
     const there = sheet?.paths.some((path) => path.steps?.includes(step.value))
-    if (plan.value && (!sheet || (dirty.value && !there))) void preview()
+    const figures = plan.value?.operations.find((one) => one.key === step.value)?.figures ?? []
+    const bare = figures.some(({ figure }) => figure.kind === 'computed' && !figure.formula)
+    if (plan.value && (!sheet || bare || (dirty.value && !there))) void preview()
   })
   watch([part, narrow], () => void (dirty.value ? preview() : look()))
   /** The errors of the part in hand, by its own fields. */
