@@ -114,7 +114,7 @@ class HoldingAndClosing(ApiCase):
 
 
 class AsAKeystrokeAsks(ApiCase):
-    """A plan at one step: the working of that step, and every figure of the others, whose working is asked for later."""
+    """A plan at one step: the working of that step, and the bare figures of the others."""
 
     def test_the_working_of_the_step_that_is_looked_at(self) -> None:
         whole = self.send("POST", "/api/jobs/plan", document()).json()["operations"]
