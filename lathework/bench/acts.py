@@ -5,12 +5,12 @@ from __future__ import annotations
 import math
 
 from lathework.bench.bench import Bench
+from lathework.bench.die import sized
 from lathework.bench.entry import SET, Entry, Kind
 from lathework.bench.progress import Progress
 from lathework.dies.proposal import MOST_EIGHTHS
 from lathework.errors import InputError
-from lathework.gauging.sized import judge_size, pitch_diameter_under
-from lathework.gauging.wires import NUT_VERDICTS, NutVerdict, wire_range
+from lathework.gauging.wires import NUT_VERDICTS, NutVerdict, over_wires, wire_range
 from lathework.lengths import Length, Span, within
 from lathework.planning.operation import Operation
 from lathework.threads.limits import external_limits
@@ -86,20 +86,17 @@ def size_entry(now: Bench, over: Length, wire: Length | None) -> Entry:
     bolt = external_limits(step.thread, step.class_name) if step and step.thread and step.kind == "gauge" else None
     if step is None or step.thread is None or bolt is None:
         raise InputError("not-asked", "reading", "This step takes no size over wires.")
-    thread = step.thread
-    least, greatest = (convert(one.value, one.unit, "mm") for one in wire_range(thread, bolt))  # type: ignore[arg-type]
+    unit = step.thread.unit
     if wire is not None:
+        least, greatest = (convert(one.value, unit, "mm") for one in wire_range(step.thread, bolt))
         within(wire, Span("A wire for this thread", least, greatest), "wire")
-    across = convert(wire.mm, "mm", thread.unit) if wire is not None else step.figures["wire"].value
-    found = pitch_diameter_under(thread, convert(over.mm, "mm", thread.unit), across)
-    size = convert(found.value, thread.unit, "mm")
-    middle = convert(bolt.pitch_diameter.middle, bolt.pitch_diameter.unit, "mm")
-    if abs(size - middle) > MOST_OFF * thread.pitch_mm:
-        meant = convert(over.mm - size + middle, "mm", over.unit)
-        wanted = f"{show_length(meant, over.unit, over.unit)} {over.unit}"
-        text = f"Over these wires some {wanted} is wanted: is that the reading?"
-        raise InputError("out-of-range", "reading", text)
-    return Entry("verdict", now.piece, step.key, word=judge_size(thread, bolt, found).verdict, value_mm=size)
+    wire_mm = wire.mm if wire is not None else convert(step.figures["wire"].value, unit, "mm")
+    wanted = over_wires(step.thread, convert(wire_mm, "mm", unit), bolt.pitch_diameter.middle)
+    told = sized(step, over.mm, wire_mm)
+    if told is None or abs(over.mm - convert(wanted.value, unit, "mm")) > MOST_OFF * step.thread.pitch_mm:
+        words = f"{show_length(wanted.value, unit, over.unit)} {over.unit}"
+        raise InputError("out-of-range", "reading", f"Over these wires some {words} is wanted: is that the reading?")
+    return Entry("verdict", now.piece, step.key, value_mm=over.mm, wire_mm=wire_mm, word=told.verdict)
 
 
 def setting_entry(now: Bench, stands: str = "") -> Entry:

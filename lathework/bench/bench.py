@@ -11,7 +11,7 @@ from lathework.bench.die import Memory, Preset, advice_after, known_of, preset, 
 from lathework.bench.entry import die_of
 from lathework.bench.judged import Judged, judge
 from lathework.bench.outdated import outdated_words
-from lathework.bench.tally import Reading, Tally, learned_by, stands_open
+from lathework.bench.tally import Reading, Tally, learned_by, made_by, stands_open
 from lathework.cautions import HAZARD_CAUTIONS, Caution
 from lathework.cutting.next_cut import NextCut, next_cut
 from lathework.dies.setting import DieAdvice
@@ -152,7 +152,7 @@ def _due(plan: Plan, step: Operation | None, tally: Tally) -> Due:
     at, made = tally.gauged_at[step.key]
     last = tally.piece + plan.job.quantity - tally.good - 1
     piece = min(last, at + int(every.value))
-    return Due(now=tally.piece >= piece or made != step.makes, piece=max(piece, tally.piece))
+    return Due(now=tally.piece >= piece or made != made_by(step, die_of(plan, step.key)), piece=max(piece, tally.piece))
 
 
 def _die_id(plan: Plan, step: Operation | None) -> str:
@@ -191,10 +191,10 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
         adjusted=key in tally.adjusted,
         advice=advice_after(step, verdict, metal, trials) if step and thread and verdict else None,
         preset=preset(step, metal, trials, _set_to(plan, step, tally)) if step else None,
-        causes=why_it_binds(plan, step, verdict, tally, trials) if step and verdict and asks else (),
+        causes=why_it_binds(plan, step, verdict, tally) if step and verdict and asks else (),
         cause=cause_of(cause) if cause else None,
         due=_due(plan, step, tally),
-        sized=sized(step, tally.sizes[key]) if step and key in tally.sizes else None,
+        sized=sized(step, *tally.sizes[key]) if step and key in tally.sizes else None,
         die=step.thread.designation if step and step.thread else plan.job.part.thread.designation,
         die_id=_die_id(plan, step),
         opened=tally.opened,

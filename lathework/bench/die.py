@@ -14,8 +14,8 @@ from lathework.dies.setting import DieAdvice, advise
 from lathework.errors import InputError
 from lathework.figures import Figure
 from lathework.gauging.causes import Cause, likely_causes
-from lathework.gauging.sized import Sized, judge_size
-from lathework.gauging.wires import WIRES, Verdict
+from lathework.gauging.sized import Sized, judge_size, pitch_diameter_under
+from lathework.gauging.wires import Verdict
 from lathework.planning.operation import Operation, keyed
 from lathework.planning.plan import Plan
 from lathework.threads.limits import external_limits, internal_limits
@@ -61,24 +61,15 @@ def aim_of(thread: Thread, class_name: str) -> Aim | None:
         return aim_at(bolt, None)
 
 
-def sized(step: Operation, pitch_diameter_mm: float) -> Sized | None:
-    """A pitch diameter that was measured over wires, in millimetres, held against the class of a step; None where it
-    has none."""
-    if step.thread is None or step.thread.taper:
+def sized(step: Operation, over_mm: float, wire_mm: float) -> Sized | None:
+    """A thread that measures so much over wires of that diameter (millimetres), held against the class of its step;
+    None where it has none."""
+    thread = step.thread
+    bolt = external_limits(thread, step.class_name) if thread is not None and not thread.taper else None
+    if thread is None or bolt is None:
         return None
-    bolt = external_limits(step.thread, step.class_name)
-    if bolt is None:
-        return None
-    unit = step.thread.unit
-    found = Figure(
-        "pitch diameter, measured",
-        convert(pitch_diameter_mm, "mm", unit),
-        unit,
-        "as measured over the wires",
-        WIRES,
-        kind="typed",
-    )
-    return judge_size(step.thread, bolt, found)
+    over, wire = (convert(size, "mm", thread.unit) for size in (over_mm, wire_mm))
+    return judge_size(thread, bolt, pitch_diameter_under(thread, over, wire))
 
 
 def preset(step: Operation, metal: str, trials: Sequence[Trial], stands: float | None = None) -> Preset | None:
@@ -96,13 +87,11 @@ def preset(step: Operation, metal: str, trials: Sequence[Trial], stands: float |
     return Preset(best.eighths, *told, len(trials), trials[-1].eighths if trials else None)
 
 
-def why_it_binds(
-    plan: Plan, step: Operation, verdict: Verdict, tally: Tally, trials: Sequence[Trial]
-) -> tuple[Cause, ...]:
-    """What to look at before the die of a step is closed for a tight verdict; nothing where that was done at the last
-    one, and the die was moved since."""
-    moved = len(trials) > 1 and trials[-2].verdict in TIGHT
-    if step.kind != "gauge" or step.thread is None or step.thread.taper or verdict not in TIGHT or moved:
+def why_it_binds(plan: Plan, step: Operation, verdict: Verdict, tally: Tally) -> tuple[Cause, ...]:
+    """What to look at before the die of a step is closed for a tight verdict; nothing where that was done for the piece
+    in hand, and the die was moved."""
+    asked = step.key in tally.moved_for
+    if step.kind != "gauge" or step.thread is None or step.thread.taper or verdict not in TIGHT or asked:
         return ()
     made = made_of(step.key)
     blank = next((one for one in plan.operations if one.key == keyed("turn", made)), None)
@@ -117,7 +106,8 @@ def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence
     assert step.thread is not None  # a step that is gauged has one
     aim = None if step.to_mate else aim_of(step.thread, step.class_name)
     said = nut_verdict(verdict)
-    if aim is None or not trials:
+    # The last thread of this die is another one where the plan names another die since: only the rule speaks then.
+    if aim is None or not trials or trials[-1].verdict != verdict:
         return advise(step.thread, said) if said else None
     belief = believed(aim, trials[:-1])
     own = belief.learn(trials[-1])

@@ -63,10 +63,11 @@ UNTOLD = Story()
 class Entry:
     """One thing recorded at the bench, for the part of that id, with the `story` of its step.
 
-    `value_mm` a reading; `dialled_mm` what had been dialled on the diameter before it, `stated` where the person said
-    so and not only the bench: from that alone is anything learned; `word` a verdict, the way the die was moved, what a
-    nut bound for, or the hazards whose cautions were read; `eighths` how far its middle screw went, or where it stands;
-    `text` a note or a reason. "turn-to" takes up the part it belongs to. `ended` says that the piece was whole with it.
+    `value_mm` a reading, or a thread as measured over three wires of `wire_mm`; `dialled_mm` what had been dialled on
+    the diameter before it, `stated` where the person said so and not only the bench: from that alone is anything
+    learned; `word` a verdict, the way the die was moved, what a nut bound for, or the hazards whose cautions were read;
+    `eighths` how far its middle screw went, or where it stands; `text` a note or a reason. "turn-to" takes up the part
+    it belongs to. `ended` says that the piece was whole with it.
     """
 
     kind: Kind
@@ -75,6 +76,7 @@ class Entry:
     value_mm: float | None = None
     dialled_mm: float | None = None
     stated: bool = False
+    wire_mm: float | None = None
     word: str = ""
     eighths: float | None = None
     text: str = ""

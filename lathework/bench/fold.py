@@ -6,7 +6,7 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Any
 
-from lathework.bench.die import aim_of
+from lathework.bench.die import aim_of, sized
 from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, SET, Entry, counts, made_of
 from lathework.bench.events import Event, Excused, Gauged, PieceEnded
 from lathework.bench.tally import (
@@ -17,15 +17,16 @@ from lathework.bench.tally import (
     Reading,
     Tally,
     learned_by,
+    made_by,
     stands_open,
     tally_of,
 )
 from lathework.cutting.next_cut import PassMade
 from lathework.dies.learner import Trial
-from lathework.gauging.sized import uncertainty
 from lathework.gauging.wires import VERDICTS, verdict_passes
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
+from lathework.units import convert
 
 Steps = Mapping[str, Operation]
 
@@ -73,20 +74,25 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
             tally.verdicts[entry.step] = entry.word
             tally.causes.pop(entry.step, None)
             tally.sizes.pop(entry.step, None)
-            if entry.value_mm is not None:
-                tally.sizes[entry.step] = entry.value_mm
+            if entry.value_mm is not None and entry.wire_mm is not None:
+                tally.sizes[entry.step] = entry.value_mm, entry.wire_mm
             tally.gauged_at.pop(entry.step, None)
             if verdict_passes(entry.word):
-                tally.gauged_at[entry.step] = (entry.piece, step.makes)
+                tally.gauged_at[entry.step] = (entry.piece, made_by(step, entry.story.die))
             tally.adjusted.discard(entry.step)
         case "setting":
             tally.adjusted.add(entry.step)
+            tally.moved_for.add(entry.step)
         case "cause":
             tally.verdicts.pop(entry.step, None)
             tally.causes[entry.step] = entry.word
         case "zero":
             tally.zeroed[entry.step] = entry.piece
             tally.keeping = entry.word or tally.keeping
+        case "accept":
+            # What will do was not as it should be: the next is looked at.
+            tally.gauged_at.clear()
+            tally.done.add(entry.step)
         case _:
             tally.done.add(entry.step)
 
@@ -103,6 +109,7 @@ def _moved(state: State, tally: Tally, entry: Entry, own: str) -> None:
     if entry.word == SET:
         for other in state.parts.values():
             other.opened.pop(own, None)
+            other.opened.pop(entry.story.thread, None)
         tally.opened[own] = told
         return
     by = told if entry.word == "open" else -told
@@ -111,10 +118,13 @@ def _moved(state: State, tally: Tally, entry: Entry, own: str) -> None:
 
 def _off(step: Operation | None, entry: Entry) -> tuple[float | None, float]:
     """How far a measured thread is off the middle of its class, and the uncertainty of that, in millimetres."""
-    aim = aim_of(step.thread, step.class_name) if step is not None and step.thread is not None else None
-    if entry.value_mm is None or aim is None or step is None or step.thread is None:
+    if step is None or step.thread is None or entry.value_mm is None or entry.wire_mm is None:
         return None, 0.0
-    return entry.value_mm - aim.middle_mm, uncertainty(step.thread).value
+    aim, told = aim_of(step.thread, step.class_name), sized(step, entry.value_mm, entry.wire_mm)
+    if aim is None or told is None:
+        return None, 0.0
+    size = convert(told.pitch_diameter.value, step.thread.unit, "mm")
+    return size - aim.middle_mm, told.uncertainty.value
 
 
 def _gauging(state: State, tally: Tally, entry: Entry, step: Operation | None, own: str) -> list[Event]:
@@ -158,7 +168,8 @@ def _die(state: State, tally: Tally, entry: Entry, step: Operation | None) -> li
     if entry.kind == "reading" and thread and entry.value_mm is not None:
         tally.blanks[made] = entry.value_mm
     elif entry.kind == "setting":
-        tally.gauged_at.clear()
+        for other in state.parts.values():
+            other.gauged_at.clear()
         _moved(state, tally, entry, own)
     elif entry.kind == "cause":
         if step is None or step.to_mate:
@@ -190,6 +201,7 @@ def _of_the_part(state: State, tally: Tally, entry: Entry, steps: Steps) -> list
         tally.readings.pop(entry.step, None)
     elif entry.kind == "zero-lost":
         tally.zeroed.clear()
+        tally.gauged_at.clear()
     if in_hand and (entry.kind == "scrap" or entry.ended):
         events.append(_ended(tally, entry.part, good=entry.kind != "scrap"))
     return events

@@ -97,10 +97,10 @@ def _steps_done(part: Bench) -> int:
     return min(part.good, part.plan.job.quantity) * len(steps) + in_hand
 
 
-def _memory(state: State, before: Memory) -> Memory:
-    """What dies did `before` this job and in all its parts."""
+def _memory(state: State, before: Memory, part: str) -> Memory:
+    """What dies did `before` this job and in all its parts, the one of that id last: its verdicts are spoken of."""
     known = {die: list(trials) for die, trials in before.items()}
-    for tally in state.parts.values():
+    for _, tally in sorted(state.parts.items(), key=lambda one: one[0] == part):
         for die, trials in tally.trials.items():
             known.setdefault(die, []).extend(trials)
     return known
@@ -108,8 +108,12 @@ def _memory(state: State, before: Memory) -> Memory:
 
 def progress_of(plans: Sequence[Plan], state: State, before: Memory | None = None) -> Progress:
     """Where a job stands whose history was folded into `state`; `before` is what its dies did in other jobs."""
-    memory = _memory(state, before or {})
-    return Progress(tuple(bench(plan, state.parts.get(plan.job.part.id) or Tally(), memory) for plan in plans), state)
+    ids = [plan.job.part.id for plan in plans]
+    benches = (
+        bench(plan, state.parts.get(part) or Tally(), _memory(state, before or {}, part))
+        for plan, part in zip(plans, ids, strict=True)
+    )
+    return Progress(tuple(benches), state)
 
 
 def progress(plans: Sequence[Plan], entries: Iterable[Entry]) -> Progress:

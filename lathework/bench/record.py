@@ -28,7 +28,7 @@ from lathework.job.declaration import LONGEST_NOTE, MOST_OTHERS
 from lathework.planning.plan import Plan
 from lathework.reader import IDENT, Reader
 
-OLD_ENTRY_KEYS = tuple(key for key in ENTRY.keys if key not in ("unit", "ended", "stated", "told"))
+OLD_ENTRY_KEYS = tuple(key for key in ENTRY.keys if key not in ("unit", "ended", "stated", "wire_mm", "told"))
 _TOLD_LENGTHS = ("aim_mm", "low_mm", "high_mm")
 
 
@@ -108,6 +108,7 @@ def _entry(value: Mapping[str, Any], field: str, part: str) -> Entry:
         value_mm=number_of(value, "value_mm", field),
         dialled_mm=number_of(value, "dialled_mm", field),
         stated=truth_of(value, "stated", field),
+        wire_mm=number_of(value, "wire_mm", field),
         word=line_of(value, "word", field, LONGEST_WORD),
         eighths=number_of(value, "eighths", field),
         text=line_of(value, "text", field, LONGEST_NOTE),

@@ -63,9 +63,10 @@ ENTRY = Group(
             "key of the step: the kind of work and the id of what it makes (turn:s1, drill:b2, face:right, part-off)",
             LONGEST_WORD,
         ),
-        "value_mm": _number("reading: the diameter in millimetres"),
+        "value_mm": _number("reading: the diameter in millimetres; verdict: the thread as measured over wires"),
         "dialled_mm": _number("reading: what had been dialled on the diameter before it"),
         "stated": Raw({"type": "boolean"}, "reading: whether a person said what was dialled, not the bench alone"),
+        "wire_mm": _number("verdict: the diameter of the wires it was measured over"),
         "word": _line(
             "verdict, cause: its code; setting: open, close, set; zero: kept, each or nothing; read: the hazards",
             LONGEST_WORD,

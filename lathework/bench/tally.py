@@ -18,6 +18,9 @@ PASSES_KEPT = 8
 """Passes with one tool in one holding that the ratio is learned from, the latest."""
 
 
+_SETS = ("done", "adjusted", "moved_for", "read")
+
+
 @dataclass(frozen=True, slots=True)
 class Reading:
     """A diameter as measured, and what had been dialled on the diameter before it (both millimetres), `stated` where
@@ -45,9 +48,10 @@ class Tally:
     `opened` are the eighths by which a die was opened, by its id or the thread it cuts: one die serves both ends of a
     stud; `trials` is what each did, as far as it is learned from. `zeroed` are the steps whose tool has found its zero,
     and the piece it was found for; `keeping` is what was said of how this lathe's tools keep theirs ("kept", "each"),
-    "" for nothing. By step: `sizes` are measured pitch diameters (millimetres); `causes` what a nut was found to bind
-    for, until it is tried again; `gauged_at` which piece passed its gauge last, and what its step made, until something
-    is changed. `blanks` are the last readings of the piece's thread blanks, by what they are a blank of.
+    "" for nothing. By step: `sizes` are what its thread measured over wires of what diameter (millimetres);
+    `moved_for` are those whose die was moved for the piece in hand; `causes` what a nut was found to bind for, until it
+    is tried again; `gauged_at` which piece passed its gauge last, and what made it, until something is changed or goes
+    wrong. `blanks` are the last readings of the piece's thread blanks, by what they are a blank of.
     """
 
     piece: int = 1
@@ -56,10 +60,11 @@ class Tally:
     gauged: int = 0
     done: set[str] = field(default_factory=set)
     adjusted: set[str] = field(default_factory=set)
+    moved_for: set[str] = field(default_factory=set)
     readings: dict[str, list[Reading]] = field(default_factory=dict)
     verdicts: dict[str, str] = field(default_factory=dict)
     causes: dict[str, str] = field(default_factory=dict)
-    sizes: dict[str, float] = field(default_factory=dict)
+    sizes: dict[str, tuple[float, float]] = field(default_factory=dict)
     gauged_at: dict[str, tuple[int, str]] = field(default_factory=dict)
     blanks: dict[str, float] = field(default_factory=dict)
     outdated: dict[str, Outdated] = field(default_factory=dict)
@@ -75,13 +80,15 @@ class Tally:
         self.good += good
         self.scrapped += not good
         self.piece += 1
-        self.done, self.adjusted = set(), set()
+        self.done, self.adjusted, self.moved_for = set(), set(), set()
+        if not good:
+            self.gauged_at.clear()
         self.readings, self.verdicts, self.causes, self.sizes, self.blanks, self.outdated = {}, {}, {}, {}, {}, {}
 
     def kept(self) -> dict[str, Any]:
         """As plain values, to be stored."""
         told = asdict(self)
-        return told | {name: sorted(told[name]) for name in ("done", "adjusted", "read")}
+        return told | {name: sorted(told[name]) for name in _SETS}
 
 
 def tally_of(kept: Mapping[str, Any]) -> Tally:
@@ -89,13 +96,18 @@ def tally_of(kept: Mapping[str, Any]) -> Tally:
     told = dict(kept)
     return Tally(
         **told
-        | {name: set(told[name]) for name in ("done", "adjusted", "read")}
+        | {name: set(told[name]) for name in _SETS}
         | {"readings": {step: [Reading(**one) for one in rows] for step, rows in told["readings"].items()}}
         | {"passes": {step: [PassMade(**one) for one in rows] for step, rows in told["passes"].items()}}
-        | {"gauged_at": {step: (piece, made) for step, (piece, made) in told["gauged_at"].items()}}
+        | {name: {step: tuple(pair) for step, pair in told[name].items()} for name in ("gauged_at", "sizes")}
         | {"trials": {die: [Trial(**one) for one in rows] for die, rows in told["trials"].items()}}
         | {"outdated": {step: Outdated(**one) for step, one in told["outdated"].items()}}
     )
+
+
+def made_by(step: Operation, die: str) -> str:
+    """What a step makes, and with which die: a thread that was gauged says nothing of another."""
+    return f"{step.makes} {die}".rstrip()
 
 
 def learned_by(step: Operation) -> str:

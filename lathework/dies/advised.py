@@ -6,6 +6,7 @@ from lathework.dies.learner import Aim, Belief, Forecast
 from lathework.dies.proposal import AS_GOOD, LET_GO, propose
 from lathework.dies.setting import DieAdvice, close_order, open_order
 from lathework.figures import Figure, Given, Source
+from lathework.gauging.sized import class_chance
 from lathework.gauging.wires import NUT_VERDICTS, Verdict
 
 LEARNED = Source(
@@ -20,20 +21,7 @@ CLOSED = (
 
 def chance(forecast: Forecast, aim: Aim, name: str) -> Figure:
     """The chance that a thread is in its class, in per cent (unit %). Source: practice; the normal law."""
-    return Figure(
-        name,
-        100 * forecast.within,
-        "%",
-        "50 × (erf((half the class + off) ÷ (spread × √(2))) + erf((half the class − off) ÷ (spread × √(2))))",
-        LEARNED,
-        (
-            Given("half the class", aim.half_mm, "mm"),
-            Given("off", forecast.off_mm, "mm"),
-            Given("spread", forecast.spread_mm, "mm"),
-        ),
-        places=0,
-        note="Off and spread are of the pitch diameter, from the middle of its class.",
-    )
+    return class_chance(name, aim.half_mm, forecast.off_mm, forecast.spread_mm, LEARNED)
 
 
 def expected(belief: Belief, eighths: float, metal: str) -> Figure:

@@ -37,14 +37,15 @@ _BY_CODE: dict[CauseCode, Cause] = {
         "blank",
         "blank over size",
         "Measure over the crests. Are they over the blank's size, or bruised?",
-        "The crests are too high: take them down to the blank's size with a fine file or a light cut, and brush the "
-        "thread out; the die stays as it is. Then try the nut again.",
+        "The crests are too high: take them down to the blank's size with a light cut, guards and eyes as for turning, "
+        "and brush the thread out, spindle stopped; the die stays as it is. Then try the nut again.",
     ),
     "burr": Cause(
         "burr",
         "burr at the start",
         "Look at the first turn. Is there a burr, or no chamfer to let the nut start?",
-        "The start is burred: chamfer it down to the root, file round the first turn. Then try the nut again.",
+        "The start is burred: chamfer it down to the root with the tool; a file only by hand, spindle stopped. Then "
+        "try the nut again.",
     ),
     "other-nut": Cause(
         "other-nut",

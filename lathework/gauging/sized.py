@@ -71,6 +71,24 @@ def uncertainty(thread: Thread) -> Figure:
     )
 
 
+def class_chance(name: str, half_mm: float, off_mm: float, spread_mm: float, source: Source) -> Figure:
+    """The chance that a pitch diameter is in its class, in per cent (unit %).
+
+    It is believed `off_mm` from the middle of a class `half_mm` wide either way, with a standard deviation of
+    `spread_mm`, all in millimetres. Source: the normal law.
+    """
+    law = NormalDist(off_mm, spread_mm)
+    return Figure(
+        name,
+        100 * (law.cdf(half_mm) - law.cdf(-half_mm)),
+        "%",
+        "50 × (erf((half the class + off) ÷ (spread × √(2))) + erf((half the class − off) ÷ (spread × √(2))))",
+        source,
+        (Given("half the class", half_mm, "mm"), Given("off", off_mm, "mm"), Given("spread", spread_mm, "mm")),
+        note="Off and spread are of the pitch diameter, from the middle of its class.",
+    )
+
+
 def judge_size(thread: Thread, bolt: ExternalLimits, found: Figure) -> Sized:
     """A pitch diameter that was `found` over wires, held against the class with its uncertainty.
 
@@ -80,7 +98,7 @@ def judge_size(thread: Thread, bolt: ExternalLimits, found: Figure) -> Sized:
     band, spread = bolt.pitch_diameter, uncertainty(thread)
     size = convert(found.value, thread.unit, "mm")
     low, high = (convert(limit, band.unit, "mm") for limit in (band.minimum, band.maximum))
-    law, kept = NormalDist(size, spread.value), GUARD * spread.value
+    kept = GUARD * spread.value
     verdict: SizeVerdict = "size-near"
     if low + kept <= size <= high - kept:
         verdict = "size-in"
@@ -88,18 +106,5 @@ def judge_size(thread: Thread, bolt: ExternalLimits, found: Figure) -> Sized:
         verdict = "size-large"
     elif size < low - kept:
         verdict = "size-small"
-    chance = Figure(
-        "in its class",
-        100 * (law.cdf(high) - law.cdf(low)),
-        "%",
-        "50 × (erf((greatest − measured) ÷ (uncertainty × √(2))) − erf((least − measured) ÷ (uncertainty × √(2))))",
-        GUARDED,
-        (
-            Given("greatest", high, "mm"),
-            Given("least", low, "mm"),
-            Given("measured", size, "mm"),
-            Given("uncertainty", spread.value, "mm"),
-        ),
-        note="A measured size passes where it keeps 1.645 uncertainties from both limits.",
-    )
-    return Sized(verdict, found, spread, chance)
+    off = size - (low + high) / 2
+    return Sized(verdict, found, spread, class_chance("in its class", (high - low) / 2, off, spread.value, GUARDED))

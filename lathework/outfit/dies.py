@@ -9,6 +9,7 @@ from lathework.methods.die import DIE_HOLDINGS, Holder
 from lathework.outfit.need import Need, Shop, StandIn, no_substitute, state_of, steps_of
 from lathework.outfit.serving import Holding, holdings, serving
 from lathework.part.model import Section
+from lathework.planning.operation import keyed
 from lathework.planning.plan import Plan
 from lathework.shop.equipment import Bush, DieHead, DieHolder, DieStock
 from lathework.shop.fits import guides
@@ -61,8 +62,8 @@ def _off(holding: Holding, die: Die) -> float:
 
 def _torque_nm(plan: Plan, section: Section) -> float:
     """What the die of a section takes, in newton metres, once it is roughed out where it is."""
-    step = next(one for one in plan.operations if one.key == f"thread:{section.id}")
-    return step.figures["torque"].value if "torque" in step.figures else 0.0
+    step = plan.operation(keyed("thread", section.id))
+    return step.figures["torque"].value if step is not None and "torque" in step.figures else 0.0
 
 
 def _holder(plan: Plan, section: Section, die: Die, shop: Shop) -> Iterator[Need]:

@@ -71,6 +71,8 @@ def _differs(other: Thread, thread: Thread) -> str:
         return _pitches(other, thread)
     if other.form.angle_deg != thread.form.angle_deg:
         return f"its flanks are {other.form.angle_deg:g}°, not {thread.form.angle_deg:g}°"
+    if other.starts != thread.starts:
+        return f"it has {other.starts} starts, not {thread.starts}"
     return "it is tapered" if other.taper else ""
 
 

@@ -297,6 +297,12 @@ class WhatElseItBindsFor(unittest.TestCase):
         self.assertEqual(self.gauging(self.said("binds"), moved).causes, ())
         self.assertEqual(self.gauging(self.said("binds"), moved, self.said("binds")).causes, ())
 
+    def test_what_was_said_in_another_job_does_not_spare_the_question(self) -> None:
+        before = {"3/8-16 UNC": [Trial(0.0, "brass", "binds")]}
+        entries = [*done(*STEPS[: STEPS.index("gauge:s1")]), self.said("binds")]
+        state = fold([PLAN], [told(PLAN, one) for one in entries])[0]
+        self.assertTrue(progress_of([PLAN], state, before).benches[0].causes)
+
     def test_nothing_else_can_be_found(self) -> None:
         with self.assertRaises(InputError) as refused:
             cause_entry(self.gauging(self.said("binds")), "the moon")
@@ -389,6 +395,17 @@ class HowOftenItIsGauged(unittest.TestCase):
         accepted = entry("accept", 2, "gauge:s1", text="it will do")
         entries = [*self.made(1, snug), loose, accepted, *done(*STEPS, piece=2)]
         self.assertTrue(self.at_the_gauge(3, *entries).due.now)
+
+    def test_after_a_piece_that_was_scrapped_or_let_go_and_after_a_zero_was_lost(self) -> None:
+        snug = entry("verdict", step="gauge:s1", word="snug")
+        for wrong in (
+            [entry("scrap", 2, "turn:s1", text="slipped")],
+            [entry("accept", 2, "turn:s1", text="it will do"), *done(*STEPS, piece=2)],
+            [entry("zero-lost", 2, "turn:s1"), *done(*STEPS, piece=2)],
+        ):
+            with self.subTest(wrong[0].kind):
+                self.assertTrue(self.at_the_gauge(3, *self.made(1, snug), *wrong).due.now)
+        self.assertFalse(self.at_the_gauge(3, *self.made(1, snug), *done(*STEPS, piece=2)).due.now)
 
     def test_one_that_is_tried_all_the_same_must_pass(self) -> None:
         snug = entry("verdict", step="gauge:s1", word="snug")

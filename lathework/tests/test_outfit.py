@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import unittest
+from dataclasses import replace
 from typing import Any
 
 from hypothesis import given
@@ -288,11 +289,24 @@ class Bearing(unittest.TestCase):
         self.assertIn("rough the thread out first", self.words("M24", "2 in die holder 2MT keyed")[1])
 
     def test_the_plan_asks_for_what_its_die_takes(self) -> None:
-        """3/8-16 in brass: the plan's own torque, less than a hand bears, so that nothing is said."""
-        things = shop("3/8-16 die 1 in; 1 in die holder 2MT")
-        need = found(needs(made(things), things), "holder")
-        torque = step(made(things), "thread").figures["torque"].value
-        self.assertEqual("put a" in need.note, torque > 2)
+        """3/8-16: kc 1.5875² × 9.525 ÷ 8000 is 6.0 N m in mild steel (2000) and 2.7 in brass (900); M5 in brass 0.4."""
+        things = shop("3/8-16 die 1 in; M5 die 1 in; 1 in die holder 2MT")
+        for changes, note in (
+            ({"material": "mild-steel"}, "the die takes some 6 N m: put a bar in it"),
+            ({"material": "brass"}, "the die takes some 3 N m: put a bar in it"),
+            ({"material": "brass", "part.sections.0.thread": "M5"}, ""),
+        ):
+            with self.subTest(changes):
+                self.assertEqual(found(needs(made(things, changes), things), "holder").note, note)
+
+    def test_a_thread_of_several_starts_stands_in_for_none(self) -> None:
+        wanted = read_called("3/8-16").thread
+        (die,) = shop("3/8-16 die")
+        assert isinstance(die, Die)
+        twice = replace(die, thread=replace(wanted, starts=2, designation="3/8-16 UNC, 2 starts"))
+        told = serving(wanted, [twice])
+        self.assertEqual(told.instead, ())
+        self.assertIn("it has 2 starts, not 1", told.unlike[0])
 
 
 class OfOnePitch(unittest.TestCase):

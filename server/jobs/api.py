@@ -103,9 +103,17 @@ def _job(job: Job, part: int = 1, status: int = 200, *, narrow: bool = False) ->
     return answer(told, status)
 
 
+UNSAID_THEN: dict[str, Any] = {
+    **dict.fromkeys(("preset", "cause", "sized")),
+    "causes": [],
+    "due": {"now": True, "piece": 1},
+}
+"""What the bench of a job that was closed by an earlier version does not tell."""
+
+
 def _bench(job: Job) -> HttpResponse:
     kept = closed.kept_answer(job, closed.BENCH)
-    return answer(orjson.loads(kept) | vars(job_now(job)) if kept else job_bench(standing(job)))
+    return answer(UNSAID_THEN | orjson.loads(kept) | vars(job_now(job)) if kept else job_bench(standing(job)))
 
 
 @router.get("", response={200: JobsPage, **PROBLEMS})

@@ -26,6 +26,7 @@ def _entry_file(entry: Entry) -> Json:
         "value_mm": entry.value_mm,
         "dialled_mm": entry.dialled_mm,
         "stated": entry.stated or None,
+        "wire_mm": entry.wire_mm,
         "word": entry.word,
         "eighths": entry.eighths,
         "text": entry.text,

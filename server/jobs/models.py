@@ -42,6 +42,7 @@ class Entry(models.Model):
     value_mm = models.FloatField(null=True)
     dialled_mm = models.FloatField(null=True)
     stated = models.BooleanField(default=False)
+    wire_mm = models.FloatField(null=True)
     word = models.CharField(max_length=60, blank=True)
     eighths = models.FloatField(null=True)
     text = models.TextField(blank=True)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from lathework.answers.values import Shown, length_shown
 from lathework.bench.die import aim_of
 from lathework.dies.learner import Belief, Forecast, Trial
 from lathework.dies.proposal import MOST_EIGHTHS, settings
@@ -42,11 +43,13 @@ class LineAt:
 
 @dataclass(frozen=True)
 class DieLine:
-    """A die: its thread, half the width of its class (mm), its threads, the line in the metal it cut last."""
+    """A die: its thread, half the width of its class (mm, and as it is told), its threads, the line in the metal it cut
+    last."""
 
     thread: str
     metal: str
     half_mm: float
+    half: Shown
     points: tuple[DiePoint, ...]
     line: tuple[LineAt, ...]
 
@@ -85,4 +88,4 @@ def die_line(die: str) -> DieLine | None:
     low, high = max(-MOST_EIGHTHS, min(used) - MARGIN), min(MOST_EIGHTHS, max(used) + MARGIN)
     told = [belief.forecast(eighths, last.metal) for eighths in settings(low, high)]
     line = tuple(map(_at, told))
-    return DieLine(last.thread, last.metal, round(aim.half_mm, 4), points, line)
+    return DieLine(last.thread, last.metal, round(aim.half_mm, 4), length_shown(aim.half_mm), points, line)

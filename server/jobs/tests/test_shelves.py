@@ -48,6 +48,20 @@ class PutAway(ApiCase):
 class Closed(ApiCase):
     FILES = ("sheet.pdf", "part.svg", "part.dxf", "job.json", "readings.csv")
 
+    def test_a_bench_that_was_kept_by_an_earlier_version_is_shown(self) -> None:
+        """What no answer told then is nothing now: the page finds what it reads."""
+        self.walk_to("gauge:s1")
+        self.act("close", reason="drawing withdrawn")
+        row = ClosedAnswer.objects.get(job=self.job, name="bench")
+        told = json.loads(zlib.decompress(row.content))
+        for name in ("preset", "causes", "cause", "due", "sized"):
+            del told[name]
+        row.content = zlib.compress(json.dumps(told).encode())
+        row.save()
+        now = self.get(self.url("/bench"))
+        self.assertEqual((now["causes"], now["due"]["now"], now["sized"]), ([], True, None))
+        self.assertEqual(now["step"]["key"], "gauge:s1")
+
     def test_it_answers_what_it_answered_whatever_the_rules_become(self) -> None:
         """The rules of a later version make another plan of the same part: a closed job does not know them."""
         self.walk_to("gauge:s1")

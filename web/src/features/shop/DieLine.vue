@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
 import { ask, client } from '@/shared/api/client'
+import { useUnits } from '@/shared/figures/useUnits'
 
 /** What a die is known to cut over its setting: the class, the line with its band, each thread by what the nut said. */
 const props = defineProps<{ die: string }>()
@@ -40,7 +41,17 @@ const points = computed(() =>
     return { ...point, cx: x(point.eighths) + before * 7, cy: y(point.off_mm) }
   }),
 )
-const micron = (mm: number) => `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(mm).toFixed(3)}`
+const { told: inUnit } = useUnits()
+/** The limits of the class and its middle, each with what stands beside it. */
+const marks = computed(() => {
+  const half = told.value?.half_mm ?? 0
+  const words = told.value ? inUnit(told.value.half).text : ''
+  return [
+    { mm: half, words: `+${words}` },
+    { mm: 0, words: '0' },
+    { mm: -half, words: `−${words}` },
+  ]
+})
 </script>
 
 <template>
@@ -71,14 +82,8 @@ const micron = (mm: number) => `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(
           :d="`M${point.cx - 5} ${point.cy - 5}l10 10M${point.cx - 5} ${point.cy + 5}l10 -10`"
         />
       </g>
-      <text
-        v-for="mm in [told.half_mm, 0, -told.half_mm]"
-        :key="mm"
-        class="size"
-        :x="LEFT - 6"
-        :y="y(mm) + 4"
-      >
-        {{ micron(mm) }}
+      <text v-for="mark in marks" :key="mark.words" class="size" :x="LEFT - 6" :y="y(mark.mm) + 4">
+        {{ mark.words }}
       </text>
       <template v-for="at in settings" :key="at">
         <path v-if="at % 1 === 0" class="tick" :d="`M${x(at)} ${HIGH - FOOT}v5`" />
@@ -87,8 +92,8 @@ const micron = (mm: number) => `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(
       <text class="at" :x="(LEFT + WIDE) / 2" :y="HIGH - 2">eighths of a turn, opened above 0</text>
     </svg>
     <p class="muted small">
-      Shaded: the class of {{ told.thread }}, mm over its middle. ○ the nut went on, ✗ it did not, or was
-      loose.
+      Shaded: the class of {{ told.thread }}, {{ inUnit(told.half).unit }} from its middle. ○ the nut went on,
+      ✗ it did not, or was loose.
     </p>
   </figure>
 </template>

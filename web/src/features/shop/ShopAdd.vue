@@ -97,7 +97,9 @@ async function put() {
       <plain-btn @click="browser.done()">Forget them</plain-btn>
     </p>
     <p v-if="lathe" role="note">
-      This browser remembers the lathe of your last job: {{ lathe.dial }} dial, {{ lathe.weight }}.
+      This browser remembers the lathe of your last job: {{ lathe.dial }} dial<template v-if="lathe.weight"
+        >, {{ lathe.weight }}</template
+      >.
       <plain-btn @click="keepLathe">Put it in the shop</plain-btn>
       <plain-btn @click="browser.latheDone()">Forget it</plain-btn>
     </p>

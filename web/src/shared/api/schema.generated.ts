@@ -1728,9 +1728,11 @@ export interface components {
         };
         /**
          * DieLine
-         * @description A die: its thread, half the width of its class (mm), its threads, the line in the metal it cut last.
+         * @description A die: its thread, half the width of its class (mm, and as it is told), its threads, the line in the metal it cut
+         *     last.
          */
         DieLine: {
+            half: components["schemas"]["Shown"];
             /** Half Mm */
             half_mm: number;
             /** Line */
