@@ -39,7 +39,7 @@ _WORDS = (
 def _entries(document: dict[str, object], count: int, rng: random.Random) -> list[Entry]:
     """So many entries of a job, as they would be recorded piece after piece."""
     [plan, *_] = make_plans(read_document(document))
-    told = {step.key: story_of(plan, step.key, "", 1) for step in plan.operations}
+    told = {step.key: story_of(plan, step.key, "", 1, "diameter") for step in plan.operations}
     part, piece = plan.job.part.id, 1
     out: list[Entry] = []
     keys = [step.key for step in plan.operations]
@@ -48,7 +48,7 @@ def _entries(document: dict[str, object], count: int, rng: random.Random) -> lis
             story = told[step.key]
             if step.target is not None:
                 sizes = [step.target.aim_mm + over for over in _OVER_MM]
-                out += [Entry("reading", piece, step.key, size, part=part, story=story) for size in sizes]
+                out += [Entry("reading", piece, step.key, size, "diameter", part=part, story=story) for size in sizes]
             if step.measure == "verdict":
                 word = rng.choice(("snug", "binds", "slight-shake"))
                 out.append(Entry("verdict", piece, step.key, word=word, part=part, story=story))

@@ -8,13 +8,12 @@ from typing import Literal
 from lathework.answers.declared_answer import answer
 from lathework.answers.plan_shown import StepShown, step_shown
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
-from lathework.answers.values import FigureShown, Shown, figure_shown, length_shown, maybe_shown
+from lathework.answers.size_now_shown import SizeNowShown, size_now_shown
+from lathework.answers.values import FigureShown, figure_shown, maybe_shown
 from lathework.bench.bench import Bench, Due, StepState, steps_of
 from lathework.bench.die import Preset
-from lathework.bench.judged import Judged
 from lathework.bench.progress import Progress
 from lathework.cautions import Caution
-from lathework.cutting.next_cut import CutState, NextCut
 from lathework.dies.setting import DieAdvice, set_order, stands_words
 from lathework.drawing.part.layout import SMALL
 from lathework.drawing.part.view import part_sheet
@@ -32,29 +31,6 @@ class StepStanding:
     key: str
     title: str
     state: StepState
-
-
-@answer
-class CutShown:
-    """The next cut."""
-
-    state: CutState
-    dial: FigureShown | None
-    left: FigureShown
-    ratio: FigureShown
-    expect: FigureShown | None
-    give_or_take: FigureShown | None
-    then: str
-
-
-@answer
-class ReadingShown:
-    """A reading with the pass before it: what was dialled, `stated` where the person said so, and what came off."""
-
-    reading: Shown
-    dialled: Shown | None
-    stated: bool
-    came_off: Shown | None
 
 
 @answer
@@ -123,10 +99,8 @@ class BenchShown:
     gauged_pieces: int
     steps: tuple[StepStanding, ...]
     step: StepShown | None
-    cut: CutShown | None
-    readings: tuple[ReadingShown, ...]
+    sizes: tuple[SizeNowShown, ...]
     hindrance: str
-    judged: Judged | None
     verdict: VerdictShown | None
     adjusted: bool
     advice: AdviceShown | None
@@ -155,30 +129,6 @@ class SizedShown:
 
 def _sized(told: Sized) -> SizedShown:
     return SizedShown(*map(figure_shown, (told.pitch_diameter, told.uncertainty, told.chance)))
-
-
-def _cut(cut: NextCut) -> CutShown:
-    return CutShown(
-        state=cut.state,
-        dial=maybe_shown(cut.dial),
-        left=figure_shown(cut.left),
-        ratio=figure_shown(cut.ratio),
-        expect=maybe_shown(cut.expect),
-        give_or_take=maybe_shown(cut.give_or_take),
-        then=cut.then,
-    )
-
-
-def _readings(now: Bench) -> Iterator[ReadingShown]:
-    before: float | None = None
-    for reading in now.readings:
-        yield ReadingShown(
-            reading=length_shown(reading.value_mm),
-            dialled=length_shown(reading.dialled_mm) if reading.dialled_mm else None,
-            stated=reading.stated,
-            came_off=length_shown(before - reading.value_mm) if before is not None else None,
-        )
-        before = reading.value_mm
 
 
 def _parts(whole: Progress) -> Iterator[PartStanding]:
@@ -224,10 +174,8 @@ def bench_shown(whole: Progress) -> BenchShown:
         gauged_pieces=whole.gauged_pieces,
         steps=tuple(StepStanding(step.key, step.title, state) for step, state in steps_of(now)),
         step=step_shown(now.step) if now.step else None,
-        cut=_cut(now.cut) if now.cut else None,
-        readings=tuple(_readings(now)),
+        sizes=tuple(size_now_shown(size) for size in now.sizes),
         hindrance=now.hindrance,
-        judged=now.judged,
         verdict=_verdict(now.verdict) if now.verdict else None,
         adjusted=now.adjusted,
         advice=_advice(now.advice) if now.advice else None,

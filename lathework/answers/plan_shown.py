@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
+
 from lathework.answers.declared_answer import answer
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.thread_shown import ThreadShown, thread_shown
@@ -16,6 +18,7 @@ from lathework.answers.values import (
 )
 from lathework.cautions import Caution
 from lathework.cutting.blank import SCHOOL_NAMES, BlankChoice, School
+from lathework.cutting.dimension import Dimension, Measured
 from lathework.drawing.part.layout import NARROW, WIDE, Frame
 from lathework.drawing.part.view import part_sheet
 from lathework.part.model import Part
@@ -43,6 +46,18 @@ class PassShown:
 
 
 @answer
+class DimensionShown:
+    """A size of a step that can be measured: what it is called, what with, what it is to be, from what to what."""
+
+    measured: Measured
+    name: str
+    how: str
+    aim: Shown
+    low: Shown
+    high: Shown
+
+
+@answer
 class StepShown:
     """One step: `headline` is the key of its figure in a list, `big` of the one that is largest at the bench."""
 
@@ -59,6 +74,7 @@ class StepShown:
     notes: tuple[str, ...]
     why: str
     measure: Measure | None
+    dimensions: tuple[DimensionShown, ...]
     chucking: int
     passes: tuple[PassShown, ...]
     passes_end: str
@@ -106,6 +122,13 @@ class PlanShown:
     drawings: tuple[SheetShown | None, ...]
 
 
+@lru_cache(maxsize=4096)
+def _dimension(one: Dimension) -> DimensionShown:
+    target = one.target
+    band = (length_shown(size) for size in (target.aim_mm, target.low_mm, target.high_mm))
+    return DimensionShown(one.measured, one.name, one.how, *band)
+
+
 def step_shown(operation: Operation, *, working: bool = True) -> StepShown:
     """A step with its figures, and the `working` of each."""
     told = kept_figure_shown if working else bare_figure_shown
@@ -123,6 +146,7 @@ def step_shown(operation: Operation, *, working: bool = True) -> StepShown:
         notes=operation.notes,
         why=why(operation),
         measure=operation.measure,
+        dimensions=tuple(map(_dimension, operation.dimensions)),
         chucking=operation.chucking,
         passes=tuple(PassShown(cut.name, shown(cut.value, cut.unit, fine=cut.fine)) for cut in operation.passes),
         passes_end=operation.passes_end,

@@ -9,11 +9,11 @@ from typing import Literal
 
 from lathework.bench.die import Memory, Preset, advice_after, known_of, preset, sized, why_it_binds
 from lathework.bench.entry import die_of
-from lathework.bench.judged import Judged, judge
+from lathework.bench.judged import Judged, SizeNow, size_now
 from lathework.bench.outdated import outdated_words
-from lathework.bench.tally import Reading, Tally, learned_by, made_by, stands_open
+from lathework.bench.tally import Reading, Tally, made_by, stands_open
 from lathework.cautions import HAZARD_CAUTIONS, Caution
-from lathework.cutting.next_cut import NextCut, next_cut
+from lathework.cutting.next_cut import NextCut
 from lathework.dies.setting import DieAdvice
 from lathework.gauging.causes import CAUSES, Cause, cause_of
 from lathework.gauging.sized import Sized
@@ -38,12 +38,12 @@ class Bench:
     """Where a part stands: the piece in hand, the step, and all that the step needs.
 
     `die` is the thread of the die in use, `die_id` which of the shop it is, `opened` by how many eighths of a turn each
-    die was opened here, by that id or its thread.
-    `unread` are the cautions that must be read before anything else; `zero` is what to touch off first, "" when the
-    tool's zero stands. `judged` is the last reading against the class of its thread; `preset` where to set the die that
-    runs in this step; `causes` what to look at before it is moved, `cause` what the nut was found to bind for;
-    `due` whether the piece is to be gauged; `sized` its thread as measured.
-    `outdated` says what was recorded for the step before the part was changed, None where everything counts.
+    die was opened here, by that id or its thread. `unread` are the cautions that must be read before anything else;
+    `zero` is what to touch off first, "" when the tool's zero stands. `sizes` are those that can be measured of the
+    step, the one that drives its cuts first; `preset` where to set the die that runs in this step; `causes` what to
+    look at before it is moved, `cause` what the nut was found to bind for; `due` whether the piece is to be gauged;
+    `sized` its thread as measured. `outdated` says what was recorded for the step before the part was changed, None
+    where everything counts.
     """
 
     plan: Plan
@@ -53,9 +53,7 @@ class Bench:
     gauged_pieces: int
     done: frozenset[str]
     step: Operation | None
-    readings: tuple[Reading, ...]
-    cut: NextCut | None
-    judged: Judged | None
+    sizes: tuple[SizeNow, ...]
     verdict: Verdict | None
     adjusted: bool
     advice: DieAdvice | None
@@ -77,6 +75,31 @@ class Bench:
         """By how many eighths of a turn the die in use was opened for this part."""
         return stands_open(self.opened, self.die_id, self.die)
 
+    def size(self, measured: str) -> SizeNow | None:
+        """The size of the step of that name, the first where none is named; None where it has no such."""
+        return next((one for one in self.sizes if measured in ("", one.dimension.measured)), None)
+
+    @property
+    def _driving(self) -> SizeNow | None:
+        """The size that drives the cuts of the step; None where none does."""
+        driven = self.step is not None and self.step.measure == "diameter"
+        return self.sizes[0] if driven else None
+
+    @property
+    def readings(self) -> tuple[Reading, ...]:
+        """What was read of the size that drives the cuts."""
+        return self._driving.readings if self._driving else ()
+
+    @property
+    def cut(self) -> NextCut | None:
+        """The next cut of a step that is cut to a size."""
+        return self._driving.cut if self._driving else None
+
+    @property
+    def judged(self) -> Judged | None:
+        """The last reading of a blank against the class of its thread."""
+        return self._driving.judged if self._driving else None
+
     @property
     def finished(self) -> bool:
         """Every piece wanted is made."""
@@ -85,10 +108,9 @@ class Bench:
     @property
     def hindrance(self) -> str:
         """Why the step cannot be ticked off without a reason; empty when it can."""
-        if self.cut is not None and self.readings and self.cut.state != "on-size":
-            if self.cut.state == "under-size":
-                return "The last reading is under size. Scrap the piece, or say why it will do."
-            return "The last reading is still over size. Cut again, or say why it will do."
+        wrong = next((one.hindrance for one in self.sizes if one.hindrance), "")
+        if wrong:
+            return wrong
         if self.step is not None and self.step.measure == "verdict" and not self._passed() and self._asked():
             return "Gauge the thread first, or say why not."
         return ""
@@ -99,21 +121,6 @@ class Bench:
 
     def _passed(self) -> bool:
         return self.verdict is not None and MEANINGS[self.verdict].passes
-
-
-def _next_cut(plan: Plan, step: Operation, tally: Tally) -> NextCut | None:
-    if step.target is None or step.start_mm is None or step.max_cut_mm is None:
-        return None
-    readings = tally.readings.get(step.key, [])
-    return next_cut(
-        last_mm=readings[-1].value_mm if readings else step.start_mm,
-        target=step.target,
-        passes=tally.passes.get(learned_by(step), []),
-        dial=plan.job.setup.dial,
-        max_cut_mm=step.max_cut_mm,
-        unit=plan.job.unit,
-        sizes_mm=step.sizes_mm,
-    )
 
 
 def _settled(plan: Plan, tally: Tally) -> Tally:
@@ -184,9 +191,7 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
         gauged_pieces=tally.gauged,
         done=frozenset(tally.done),
         step=step,
-        readings=tuple(tally.readings.get(key, ())),
-        cut=_next_cut(plan, step, tally) if step else None,
-        judged=judge(step, tally.readings.get(key, ())) if step else None,
+        sizes=tuple(size_now(plan, step, tally, one) for one in step.dimensions) if step else (),
         verdict=verdict,
         adjusted=key in tally.adjusted,
         advice=advice_after(step, verdict, metal, trials) if step and thread and verdict else None,

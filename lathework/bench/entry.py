@@ -63,17 +63,18 @@ UNTOLD = Story()
 class Entry:
     """One thing recorded at the bench, for the part of that id, with the `story` of its step.
 
-    `value_mm` a reading, or a thread as measured over three wires of `wire_mm`; `dialled_mm` what had been dialled on
-    the diameter before it, `stated` where the person said so and not only the bench: from that alone is anything
-    learned; `word` a verdict, the way the die was moved, what a nut bound for, or the hazards whose cautions were read;
-    `eighths` how far its middle screw went, or where it stands; `text` a note or a reason. "turn-to" takes up the part
-    it belongs to. `ended` says that the piece was whole with it.
+    `value_mm` a reading of what was `measured` of the step, its diameter or another size; or a thread as measured over
+    three wires of `wire_mm`; `dialled_mm` what had been dialled on that size before it, `stated` where the person said
+    so and not only the bench: from that alone is anything learned; `word` a verdict, the way the die was moved, what a
+    nut bound for, or the hazards whose cautions were read; `eighths` how far its middle screw went, or where it stands;
+    `text` a note or a reason. "turn-to" takes up the part it belongs to. `ended` says that the piece was whole with it.
     """
 
     kind: Kind
     piece: int
     step: str
     value_mm: float | None = None
+    measured: str = ""
     dialled_mm: float | None = None
     stated: bool = False
     wire_mm: float | None = None
@@ -104,12 +105,14 @@ def die_of(plan: Plan, key: str) -> str:
     return next((section.die for section in plan.job.part.sections if section.id == made_of(key)), "")
 
 
-def story_of(plan: Plan, key: str, part: str, revision: int) -> Story:
-    """What the step of that `key` is now, for an entry of it; `part` as the job calls it, `revision` its count."""
+def story_of(plan: Plan, key: str, part: str, revision: int, measured: str = "") -> Story:
+    """What the step of that `key` is now, for an entry of it, and the size of it that was `measured`; `part` as the job
+    calls it, `revision` its count."""
     step, metal = plan.operation(key), plan.job.material.name
     if step is None:
         return Story(part=part, metal=metal, revision=revision)
-    target = step.target
+    dimension = step.dimension(measured)
+    target = dimension.target if dimension else None
     return Story(
         title=step.title,
         part=part,
@@ -129,12 +132,12 @@ def story_of(plan: Plan, key: str, part: str, revision: int) -> Story:
 def counts(entry: Entry, step: Operation | None) -> bool:
     """Whether what was recorded for a step still stands for the `step` of that key: None where there is none now.
 
-    A reading for as long as the same diameter is aimed at; a zero for as long as its tool is; what was done or gauged
+    A reading for as long as the same size is aimed at; a zero for as long as its tool is; what was done or gauged
     for as long as the same sizes are made.
     """
     if step is None:
         return False
     if entry.kind == "reading":
-        aimed = entry.story.aim_mm
-        return aimed is not None and step.target is not None and abs(aimed - step.target.aim_mm) < _ALIKE_MM
+        aimed, dimension = entry.story.aim_mm, step.dimension(entry.measured)
+        return aimed is not None and dimension is not None and abs(aimed - dimension.target.aim_mm) < _ALIKE_MM
     return entry.story.tool == tool_told(step) if entry.kind == "zero" else entry.story.makes == step.makes

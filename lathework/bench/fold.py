@@ -18,9 +18,11 @@ from lathework.bench.tally import (
     Tally,
     learned_by,
     made_by,
+    read_of,
     stands_open,
     tally_of,
 )
+from lathework.cutting.dimension import LEARNED, came_off
 from lathework.cutting.next_cut import PassMade
 from lathework.dies.learner import Trial
 from lathework.gauging.wires import VERDICTS, verdict_passes
@@ -50,9 +52,12 @@ def state_of(kept: Mapping[str, Any]) -> State:
 
 def _reading(tally: Tally, entry: Entry, step: Operation) -> None:
     assert entry.value_mm is not None  # the reader and the bench see to it
-    earlier = tally.readings.setdefault(entry.step, [])
-    if earlier and entry.stated and entry.dialled_mm:
-        made = PassMade(entry.dialled_mm, earlier[-1].value_mm - entry.value_mm)
+    earlier = tally.readings.setdefault(read_of(entry.step, entry.measured), [])
+    dimension = step.dimension(entry.measured)
+    learned = dimension is not None and dimension.move in LEARNED
+    if dimension is not None and learned and earlier and entry.stated and entry.dialled_mm:
+        came_mm = came_off(dimension, earlier[-1].value_mm, entry.value_mm)
+        made = PassMade(entry.dialled_mm, came_mm)
         passes = [*tally.passes.get(learned_by(step), []), made]
         tally.passes[learned_by(step)] = passes[-PASSES_KEPT:]
     earlier.append(Reading(entry.value_mm, entry.dialled_mm, stated=entry.stated))
@@ -64,7 +69,8 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
     if step is None or not counts(entry, step):
         if step is not None and entry.kind != "zero":
             story = entry.story
-            tally.outdated[entry.step] = Outdated(entry.kind, story.makes, entry.value_mm, story.aim_mm)
+            old = Outdated(entry.kind, story.makes, entry.value_mm, story.aim_mm, entry.measured)
+            tally.outdated[entry.step] = old
         return
     tally.outdated.pop(entry.step, None)
     match entry.kind:
@@ -165,7 +171,7 @@ def _die(state: State, tally: Tally, entry: Entry, step: Operation | None) -> li
     """What an entry says of a die: that stands whatever becomes of the plan."""
     thread, made, story = entry.story.thread, made_of(entry.step), entry.story
     own = story.die or thread
-    if entry.kind == "reading" and thread and entry.value_mm is not None:
+    if entry.kind == "reading" and entry.measured == "diameter" and thread and entry.value_mm is not None:
         tally.blanks[made] = entry.value_mm
     elif entry.kind == "setting":
         for other in state.parts.values():
@@ -198,7 +204,8 @@ def _of_the_part(state: State, tally: Tally, entry: Entry, steps: Steps) -> list
         _step_entry(tally, entry, steps.get(entry.step))
     elif entry.kind == "again" and in_hand:
         tally.done.discard(entry.step)
-        tally.readings.pop(entry.step, None)
+        for own in [one for one in tally.readings if one.startswith(f"{entry.step} ")]:
+            del tally.readings[own]
     elif entry.kind == "zero-lost":
         tally.zeroed.clear()
         tally.gauged_at.clear()

@@ -1,4 +1,5 @@
-"""A reading of a blank held against the class of the thread it is for: said at once, while it can still be helped."""
+"""The sizes of the step in hand: how each reads, what comes next; a blank held against the class of its thread, said at
+once, while it can still be helped."""
 
 from __future__ import annotations
 
@@ -6,8 +7,11 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from lathework.bench.still import still_serves
-from lathework.bench.tally import Reading
+from lathework.bench.tally import Reading, Tally, learned_by, read_of
+from lathework.cutting.dimension import Dimension
+from lathework.cutting.next_cut import NextCut, next_cut
 from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan
 from lathework.threads.limits import external_limits
 from lathework.units import LENGTH_UNITS, BothUnits, convert, show_length
 
@@ -22,6 +26,48 @@ class Judged:
     words: BothUnits
     within: bool
     still: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class SizeNow:
+    """A size of the step in hand, with its `readings`, the cut that comes next, and the last reading `judged`."""
+
+    dimension: Dimension
+    readings: tuple[Reading, ...]
+    cut: NextCut
+    judged: Judged | None
+
+    @property
+    def hindrance(self) -> str:
+        """Why the step cannot be ticked off without a reason; empty when it can."""
+        if not self.readings or self.cut.state == "on-size":
+            return ""
+        name, grows = self.dimension.name, self.dimension.grows
+        if self.cut.state == "past":
+            return f"{_named(name)} is {'over' if grows else 'under'} size. Scrap the piece, or say why it will do."
+        if self.cut.move == "knock":
+            return f"{_named(name)} is too much. True it, or say why it will do."
+        again = "Mend it" if self.cut.dial is None else "Cut again"
+        return f"{_named(name)} is still {'under' if grows else 'over'} size. {again}, or say why it will do."
+
+
+def _named(name: str) -> str:
+    """The last reading of what is called `name`, as the beginning of a sentence."""
+    return f"The last reading of the {name}" if name != "diameter" else "The last reading"
+
+
+def size_now(plan: Plan, step: Operation, tally: Tally, dimension: Dimension) -> SizeNow:
+    """Where one size of a step stands."""
+    readings = tally.readings.get(read_of(step.key, dimension.measured), [])
+    cut = next_cut(
+        last_mm=readings[-1].value_mm if readings else dimension.start_mm,
+        dimension=dimension,
+        passes=tally.passes.get(learned_by(step), []),
+        dial=plan.job.setup.dial,
+        unit=plan.job.unit,
+    )
+    judged = judge(step, readings) if dimension.measured == "diameter" else None
+    return SizeNow(dimension, tuple(readings), cut, judged)
 
 
 def judge(step: Operation, readings: Sequence[Reading]) -> Judged | None:

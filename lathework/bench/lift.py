@@ -69,7 +69,7 @@ def lifted(entries: Sequence[Entry], plans: Sequence[Plan]) -> list[Entry]:
     for entry in entries:
         plan, name = parts[entry.part]
         key = lifted_key(entry.step, keys[entry.part])
-        story = story_of(plan, key, name, 1)
+        story = story_of(plan, key, name, 1, entry.measured)
         if entry.step and not story.title:
             story = replace(story, title=old_title(entry.step))
         told = replace(entry, step=key, story=story)

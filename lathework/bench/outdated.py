@@ -41,8 +41,9 @@ def _done(old: Outdated, step: Operation, unit: LengthUnit) -> str:
 
 def outdated_words(old: Outdated, step: Operation) -> BothUnits:
     """What was recorded, for what, and what it is now. Lengths as `show_length` tells each unit."""
-    if old.kind == "reading" and step.target is not None:
-        inch, mm = (_reading(old, step.target.aim_mm, unit) for unit in LENGTH_UNITS)
+    dimension = step.dimension(old.measured)
+    if old.kind == "reading" and dimension is not None:
+        inch, mm = (_reading(old, dimension.target.aim_mm, unit) for unit in LENGTH_UNITS)
     else:
         inch, mm = (_done(old, step, unit) for unit in LENGTH_UNITS)
     return BothUnits(inch, mm)

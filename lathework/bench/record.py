@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
 
-from lathework.bench.entry import KINDS, OF_EVERY_PART, OF_THE_STEP, Entry, Story
+from lathework.bench.entry import KINDS, OF_EVERY_PART, OF_THE_STEP, Entry, Kind, Story
 from lathework.bench.keys import ids_of, split
 from lathework.bench.lift import lifted
 from lathework.bench.record_declaration import (
@@ -22,13 +22,16 @@ from lathework.bench.record_declaration import (
     UNITS,
 )
 from lathework.bench.record_fields import count_of, line_of, moment_of, number_of, object_of, truth_of
+from lathework.cutting.dimension import MEASURED
 from lathework.errors import InputError, InvalidDocument
 from lathework.fields import LONGEST_LINE
 from lathework.job.declaration import LONGEST_NOTE, MOST_OTHERS
 from lathework.planning.plan import Plan
 from lathework.reader import IDENT, Reader
 
-OLD_ENTRY_KEYS = tuple(key for key in ENTRY.keys if key not in ("unit", "ended", "stated", "wire_mm", "told"))
+OLD_ENTRY_KEYS = tuple(
+    key for key in ENTRY.keys if key not in ("unit", "ended", "stated", "measured", "wire_mm", "told")
+)
 _TOLD_LENGTHS = ("aim_mm", "low_mm", "high_mm")
 
 
@@ -94,6 +97,16 @@ def _story(value: object, field: str) -> Story:
     return Story(**words, **lengths, revision=count_of(told, "revision", field, MOST_REVISIONS, 0))  # type: ignore[arg-type]
 
 
+def _measured(value: Mapping[str, Any], field: str, kind: Kind) -> str:
+    """What a reading is of: the diameter, where an earlier version did not say."""
+    told = line_of(value, "measured", field, LONGEST_WORD)
+    if kind != "reading":
+        return ""
+    if told and told not in MEASURED:
+        raise InputError("unknown-choice", f"{field}.measured", "That is nothing that is measured.", MEASURED)
+    return told or "diameter"
+
+
 def _entry(value: Mapping[str, Any], field: str, part: str) -> Entry:
     kind = next((k for k in KINDS if k == value.get("kind")), None)
     if kind is None:
@@ -106,6 +119,7 @@ def _entry(value: Mapping[str, Any], field: str, part: str) -> Entry:
         piece=piece,
         step=line_of(value, "step", field, LONGEST_WORD),
         value_mm=number_of(value, "value_mm", field),
+        measured=_measured(value, field, kind),
         dialled_mm=number_of(value, "dialled_mm", field),
         stated=truth_of(value, "stated", field),
         wire_mm=number_of(value, "wire_mm", field),

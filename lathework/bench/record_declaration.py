@@ -6,6 +6,7 @@ import json
 import sys
 
 from lathework.bench.entry import KINDS
+from lathework.cutting.dimension import MEASURED
 from lathework.declared import Group
 from lathework.fields import IDENT_PATTERN, LONGEST_LINE, Ident, Json, Raw
 from lathework.job.declaration import IDENTIFIED, JOB, LONGEST_NOTE, VERSION
@@ -40,7 +41,7 @@ TOLD = Group(
         "makes": _line("the sizes the step leaves, by name, lengths in millimetres", LONGEST_MAKES),
         "tool": _line("its tool, and the edge that is touched off"),
         "die": _line("the die that cuts its thread, by its id in the shop"),
-        "aim_mm": _number("diameter aimed at"),
+        "aim_mm": _number("size aimed at"),
         "low_mm": _number("least that was on size"),
         "high_mm": _number("most that was on size"),
         "revision": Raw({"type": "integer", "minimum": 0, "maximum": MOST_REVISIONS}, "of the job"),
@@ -52,7 +53,7 @@ ENTRY = Group(
     {
         "kind": Raw(
             {"enum": list(KINDS)},
-            "a measured diameter, what the nut said, a move of the die, why else it bound, a step done, a step "
+            "a measured size, what the nut said, a move of the die, why else it bound, a step done, a step "
             "accepted with a reason, a piece scrapped, a step taken up again, a note, the cautions read, a tool "
             "touched off, every zero lost, the part taken up out of turn",
             required=True,
@@ -63,8 +64,9 @@ ENTRY = Group(
             "key of the step: the kind of work and the id of what it makes (turn:s1, drill:b2, face:right, part-off)",
             LONGEST_WORD,
         ),
-        "value_mm": _number("reading: the diameter in millimetres; verdict: the thread as measured over wires"),
-        "dialled_mm": _number("reading: what had been dialled on the diameter before it"),
+        "value_mm": _number("reading: the size in millimetres; verdict: the thread as measured over wires"),
+        "measured": Raw({"enum": ["", *MEASURED]}, "reading: what was measured; empty: the diameter"),
+        "dialled_mm": _number("reading: what had been dialled on that size before it"),
         "stated": Raw({"type": "boolean"}, "reading: whether a person said what was dialled, not the bench alone"),
         "wire_mm": _number("verdict: the diameter of the wires it was measured over"),
         "word": _line(

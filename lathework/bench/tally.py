@@ -23,7 +23,7 @@ _SETS = ("done", "adjusted", "moved_for", "read")
 
 @dataclass(frozen=True, slots=True)
 class Reading:
-    """A diameter as measured, and what had been dialled on the diameter before it (both millimetres), `stated` where
+    """A size as measured, and what had been dialled on the diameter before it (both millimetres), `stated` where
     the person said so."""
 
     value_mm: float
@@ -39,6 +39,7 @@ class Outdated:
     makes: str
     value_mm: float | None = None
     aim_mm: float | None = None
+    measured: str = ""
 
 
 @dataclass(slots=True)
@@ -48,10 +49,11 @@ class Tally:
     `opened` are the eighths by which a die was opened, by its id or the thread it cuts: one die serves both ends of a
     stud; `trials` is what each did, as far as it is learned from. `zeroed` are the steps whose tool has found its zero,
     and the piece it was found for; `keeping` is what was said of how this lathe's tools keep theirs ("kept", "each"),
-    "" for nothing. By step: `sizes` are what its thread measured over wires of what diameter (millimetres);
-    `moved_for` are those whose die was moved for the piece in hand; `causes` what a nut was found to bind for, until it
-    is tried again; `gauged_at` which piece passed its gauge last, and what made it, until something is changed or goes
-    wrong. `blanks` are the last readings of the piece's thread blanks, by what they are a blank of.
+    "" for nothing. `readings` are kept by `read_of`. By step: `sizes` are what its thread measured over wires of what
+    diameter (millimetres); `moved_for` are those whose die was moved for the piece in hand; `causes` what a nut was
+    found to bind for, until it is tried again; `gauged_at` which piece passed its gauge last, and what made it, until
+    something is changed or goes wrong. `blanks` are the last readings of the piece's thread blanks, by what they are a
+    blank of.
     """
 
     piece: int = 1
@@ -113,6 +115,11 @@ def made_by(step: Operation, die: str) -> str:
 def learned_by(step: Operation) -> str:
     """What a step's passes teach of: its tool, as far out as the work stands. The metal and the lathe are the job's."""
     return f"{step.chucking} {step.tool}"
+
+
+def read_of(step: str, measured: str) -> str:
+    """What the readings of a step are kept by: its key, and what was measured of it."""
+    return f"{step} {measured}"
 
 
 def stands_open(opened: Mapping[str, float], die: str, thread: str) -> float:

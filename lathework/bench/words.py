@@ -25,14 +25,30 @@ KIND_WORDS: dict[str, str] = {
     "turn-to": "taken up",
 }
 """What was done, by the kind of its entry."""
+MEASURED_WORDS: dict[str, str] = {
+    "diameter": "",
+    "length": "length",
+    "width": "width",
+    "bore": "bore",
+    "depth": "depth",
+    "over-flat": "over a flat",
+    "across-flats": "across the flats",
+    "chamfer": "chamfer",
+    "mouth": "mouth",
+    "run-out": "run-out",
+}
+"""What a reading is of; a bare one is of a diameter."""
 
 
-def said(kind: str, word: str, eighths: float | None, text: str) -> str:
-    """What an entry says beside its lengths: its word, its text, or by how many `eighths` (a number) a die was moved.
+def said(kind: str, word: str, eighths: float | None, text: str, measured: str = "") -> str:
+    """What an entry says beside its lengths: its word, its text, what was `measured`, or by how many `eighths` (a
+    number) a die was moved.
 
     >>> said("setting", "close", 2.0, "")
     'close 2 eighths of a turn'
     """
+    if kind == "reading":
+        return MEASURED_WORDS.get(measured, measured)
     if kind == "verdict":
         meaning = next((m for m in MEANINGS.values() if m.code == word), None)
         return meaning.words if meaning else word
@@ -59,6 +75,6 @@ def entry_words(entry: Entry, typed: str) -> str:
     lengths = (entry.value_mm, entry.dialled_mm, entry.story.aim_mm if entry.value_mm is not None else None)
     shown = [" ".join(show_both(mm, "mm")) for mm in lengths if mm is not None]
     story = entry.story
-    told = said(entry.kind, entry.word, entry.eighths, entry.text)
+    told = said(entry.kind, entry.word, entry.eighths, entry.text, entry.measured)
     named = (story.title, story.part, f"piece {entry.piece}", story.thread, story.class_name, story.metal)
     return " ".join((*named, KIND_WORDS[entry.kind], told, typed, *shown))

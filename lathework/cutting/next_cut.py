@@ -1,4 +1,4 @@
-"""The next cut from the last reading, in the dial's own terms."""
+"""The next cut from the last reading, in the terms of what is moved."""
 
 from __future__ import annotations
 
@@ -7,6 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Literal
 
+from lathework.cutting.dimension import LEARNED, MOVE_WORDS, Dimension, Move, halved
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.shop.lathe_facts import Dial
 from lathework.units import LengthUnit, convert
@@ -26,21 +27,13 @@ STRAYS, STRAYS_FLOOR_MM, SOME = 0.25, 0.03, 3
 say, of which there must be some, contradicts them (practice)."""
 BELIEVED = 3
 """Cuts that the belief in how far they stray is worth (practice)."""
-CutState = Literal["first", "rough", "finish", "on-size", "under-size"]
-
-
-@dataclass(frozen=True, slots=True)
-class Target:
-    """A diameter to turn to, and the band that counts as on size, in millimetres."""
-
-    low_mm: float
-    aim_mm: float
-    high_mm: float
+CutState = Literal["first", "rough", "finish", "on-size", "past"]
+"""What comes next; "past" is too much off: metal does not come back."""
 
 
 @dataclass(frozen=True, slots=True)
 class PassMade:
-    """One pass on the diameter: what was dialled and what came off, in millimetres."""
+    """One pass: what was dialled and what came off, in millimetres of the size that is measured."""
 
     dialled_mm: float
     came_off_mm: float
@@ -48,20 +41,25 @@ class PassMade:
 
 @dataclass(frozen=True, slots=True)
 class NextCut:
-    """What to do now: the state, what to dial (None when there is nothing to dial), what is left, what to expect."""
+    """What to do now: the state, what to dial (None when there is nothing to dial), what is left, what to expect.
+
+    `cut_mm` is what the cut takes off the size that is measured, `ratio` what comes off per dialled, where that is
+    learned.
+    """
 
     state: CutState
+    move: Move
     dial: Figure | None
-    diameter_mm: float
+    cut_mm: float
     left: Figure
-    ratio: Figure
-    expect: Figure | None
-    give_or_take: Figure | None
+    ratio: Figure | None = None
+    expect: Figure | None = None
+    give_or_take: Figure | None = None
 
     @property
     def then(self) -> str:
         """What follows the cut, "" where that is the next one."""
-        return "Then a spring pass." if self.state == "finish" else ""
+        return "Then a spring pass." if self.state == "finish" and self.move in LEARNED else ""
 
 
 def agreeing(passes: Sequence[PassMade]) -> tuple[PassMade, ...]:
@@ -97,69 +95,79 @@ def _length(name: str, mm: float, unit: LengthUnit, formula: str, inputs: tuple[
     return Figure(name, convert(mm, "mm", unit), unit, formula, PRACTICE, inputs)
 
 
-def _next_size(last_mm: float, aim_mm: float, sizes_mm: Sequence[float]) -> float:
-    """The diameter the next cut leaves: of those planned the first that is worth a cut, else the finishing cut's."""
-    if last_mm - aim_mm <= ROUGH_FROM * FINISH_MM:
+def _next_size(last_mm: float, dimension: Dimension) -> float:
+    """The size the next cut leaves, seen from outside: of those planned the first that is worth a cut, else that of the
+    finishing cut; as near as the most per cut goes where none is left for one."""
+    aim_mm, leaves_mm = dimension.target.aim_mm, dimension.leaves_mm
+    if last_mm - aim_mm <= ROUGH_FROM * leaves_mm:
         return aim_mm
-    planned = (size for size in sizes_mm if aim_mm < size <= last_mm - WORTH_MM)
-    return next(planned, aim_mm + FINISH_MM)
+    if not leaves_mm:
+        return max(aim_mm, last_mm - dimension.most_mm)
+    planned = (size for size in dimension.sizes_mm if aim_mm < size <= last_mm - WORTH_MM)
+    return next(planned, aim_mm + leaves_mm)
 
 
 def next_cut(
-    *,
-    last_mm: float,
-    target: Target,
-    passes: Sequence[PassMade],
-    dial: Dial,
-    max_cut_mm: float,
-    unit: LengthUnit,
-    sizes_mm: Sequence[float] = (),
+    *, last_mm: float, dimension: Dimension, passes: Sequence[PassMade], dial: Dial, unit: LengthUnit
 ) -> NextCut:
-    """The next cut after a reading of `last_mm`, told in `unit` and for the dial (half on a radius dial).
+    """The next cut after a reading of `last_mm` (millimetres) of a `dimension`, told in `unit` and in the terms of what
+    is moved: half of it on a radius `dial`.
 
-    Roughing cuts go to the diameters that were planned, `sizes_mm` in millimetres, none deeper than `max_cut_mm` on the
-    diameter; a finishing cut takes all that is left, divided by the learned ratio. Overshoot is final: "under-size" has
-    nothing to dial. Source: practice.
+    Roughing cuts go to the sizes that were planned, none deeper than the most; a finishing cut takes all that is left,
+    divided by the learned ratio. Overshoot is final: "past" has nothing to dial. Source: practice.
     """
-    passes = agreeing(passes)
-    ratio = ratio_of(passes)
-    left_mm = last_mm - target.aim_mm
-    left = _length(
+    aim = dimension.target.aim_mm
+    # What grows is looked at from the other side of its aim: all that is left then comes off, as it does outside.
+    seen_mm = 2 * aim - last_mm if dimension.grows else last_mm
+    target = dimension.target.about(aim) if dimension.grows else dimension.target
+    learned = dimension.move in LEARNED
+    passes = agreeing(passes) if learned else ()
+    ratio, left = ratio_of(passes), _left(last_mm, dimension, unit)
+    share = _ratio(passes, unit) if learned else None
+    if seen_mm <= target.high_mm:
+        state: CutState = "on-size" if seen_mm >= target.low_mm else "past"
+        return NextCut(state, dimension.move, None, 0.0, left, share)
+    if dimension.move == "none":
+        return NextCut("first", "none", None, 0.0, left)
+    size_mm = _next_size(seen_mm, dimension)
+    state = "finish" if size_mm == aim else "rough"
+    depth = (seen_mm - aim) / ratio if state == "finish" else min(dimension.most_mm, (seen_mm - size_mm) / ratio)
+    told_mm = 2 * aim - size_mm if dimension.grows else size_mm
+    figure = _dial(dimension, dial, unit, left, ratio, rough=(last_mm, told_mm) if state == "rough" else None)
+    if not learned:
+        return NextCut(state, dimension.move, figure, depth, left)
+    expect = _expect(last_mm, depth, ratio, unit, grows=dimension.grows)
+    return NextCut(state, dimension.move, figure, depth, left, share, expect, _give_or_take(depth, passes, ratio, unit))
+
+
+def _left(last_mm: float, dimension: Dimension, unit: LengthUnit) -> Figure:
+    """What is left to come off, or to go."""
+    aim, sign = dimension.target.aim_mm, -1 if dimension.grows else 1
+    return _length(
         "left to come off",
-        left_mm,
+        sign * (last_mm - aim),
         unit,
-        "last reading − target",
+        "target − last reading" if dimension.grows else "last reading − target",
         (
             Given("last reading", convert(last_mm, "mm", unit), unit),
-            Given("target", convert(target.aim_mm, "mm", unit), unit),
+            Given("target", convert(aim, "mm", unit), unit),
         ),
     )
-    share = _ratio(passes, unit)
-    if last_mm <= target.high_mm:
-        state: CutState = "on-size" if last_mm >= target.low_mm else "under-size"
-        return NextCut(state, None, 0.0, left, share, None, None)
-    size_mm = _next_size(last_mm, target.aim_mm, sizes_mm)
-    state = "finish" if size_mm == target.aim_mm else "rough"
-    depth = left_mm / ratio if state == "finish" else min(max_cut_mm, (last_mm - size_mm) / ratio)
-    expected = last_mm - depth * ratio
-    return NextCut(
-        state=state,
-        dial=_dial(depth, dial, unit, left, ratio, rough=(last_mm, size_mm, max_cut_mm) if state == "rough" else None),
-        diameter_mm=depth,
-        left=left,
-        ratio=share,
-        expect=_length(
-            "expect",
-            expected,
-            unit,
-            "last reading − cut × comes off per dialled",
-            (
-                Given("last reading", convert(last_mm, "mm", unit), unit),
-                Given("cut", convert(depth, "mm", unit), unit),
-                Given("comes off per dialled", ratio),
-            ),
+
+
+def _expect(last_mm: float, depth_mm: float, ratio: float, unit: LengthUnit, *, grows: bool) -> Figure:
+    """What the next reading will be."""
+    sign, word = (1, "+") if grows else (-1, "−")
+    return _length(
+        "expect",
+        last_mm + sign * depth_mm * ratio,
+        unit,
+        f"last reading {word} cut × comes off per dialled",
+        (
+            Given("last reading", convert(last_mm, "mm", unit), unit),
+            Given("cut", convert(depth_mm, "mm", unit), unit),
+            Given("comes off per dialled", ratio),
         ),
-        give_or_take=_give_or_take(depth, passes, ratio, unit),
     )
 
 
@@ -199,28 +207,29 @@ def _ratio(passes: Sequence[PassMade], unit: LengthUnit) -> Figure:
 
 
 def _dial(
-    depth_mm: float,
+    dimension: Dimension,
     dial: Dial,
     unit: LengthUnit,
     left: Figure,
     ratio: float,
     *,
-    rough: tuple[float, float, float] | None,
+    rough: tuple[float, float] | None,
 ) -> Figure:
-    """What to dial; of a `rough` cut the last reading, the diameter it goes to and the most per cut, in millimetres."""
-    half = "" if dial == "diameter" else " ÷ 2"
-    inputs = [Given("left to come off", left.value, unit), Given("comes off per dialled", ratio)]
-    formula = f"left to come off ÷ comes off per dialled{half}"
+    """What to dial, or how far to go; of a `rough` cut the last reading and the size it goes to, in millimetres."""
+    move, learned = dimension.move, dimension.move in LEARNED
+    half = " ÷ 2" if halved(move, dial) else ""
+    per = " ÷ comes off per dialled" if learned else ""
+    inputs = [Given("left to come off", left.value, unit)]
+    value, formula = left.value / ratio, f"left to come off{per}{half}"
     if rough is not None:
-        formula = f"least of (most per cut, (last reading − next size) ÷ comes off per dialled){half}"
-        names = ("last reading", "next size", "most per cut")
-        sizes = (Given(name, convert(mm, "mm", unit), unit) for name, mm in zip(names, rough, strict=True))
-        inputs = [*sizes, Given("comes off per dialled", ratio)]
-    return Figure(
-        f"dial in, on the {dial}",
-        convert(depth_mm * (1.0 if dial == "diameter" else 0.5), "mm", unit),
-        unit,
-        formula,
-        PRACTICE,
-        tuple(inputs),
-    )
+        last, size = (convert(mm, "mm", unit) for mm in rough)
+        most = convert(dimension.most_mm, "mm", unit)
+        value = min(most, abs(last - size) / ratio)
+        ends = "next size − last reading" if dimension.grows else "last reading − next size"
+        formula = f"least of (most per cut, ({ends}){per}){half}"
+        named = zip(("last reading", "next size", "most per cut"), (last, size, most), strict=True)
+        inputs = [Given(name, given, unit) for name, given in named]
+    if learned:
+        inputs.append(Given("comes off per dialled", ratio))
+    words = MOVE_WORDS[move].format(dial=dial)
+    return Figure(words, value / 2 if half else value, unit, formula, PRACTICE, tuple(inputs))

@@ -8,10 +8,9 @@ from typing import Literal
 
 from lathework.cautions import Caution
 from lathework.cutting.cuts import SPRING
-from lathework.cutting.next_cut import Target
+from lathework.cutting.dimension import Dimension, Target
 from lathework.figures import Figure
 from lathework.threads.thread import Thread
-from lathework.units import convert
 
 Measure = Literal["diameter", "verdict"]
 Kind = Literal[
@@ -95,7 +94,8 @@ class Operation:
 
     `key` follows from what it makes, never from its place among the others; `makes` are the sizes it leaves.
     `sentence` and `notes` name its figures in braces; `headline` is the key of the one that matters most. `passes` are
-    the diameters after each cut. `zero` says which edge to touch off first, "" when the last step's zero still stands.
+    the diameters after each cut. `dimensions` are the sizes that can be measured, the first one, where `measure` is
+    "diameter", drives the cuts. `zero` says which edge to touch off first, "" when the last step's zero still stands.
     `thread` is the one that a step turns the blank of, cuts or gauges, `class_name` its class; `to_mate` that it is
     made to a mate that was measured, and not to a class.
     """
@@ -112,9 +112,7 @@ class Operation:
     cautions: tuple[Caution, ...] = ()
     notes: tuple[str, ...] = ()
     measure: Measure | None = None
-    target: Target | None = None
-    start_mm: float | None = None
-    max_cut_mm: float | None = None
+    dimensions: tuple[Dimension, ...] = ()
     cut: Cut | None = None
     figure_words: str = ""
     passes: tuple[Figure, ...] = ()
@@ -130,11 +128,13 @@ class Operation:
         return "dial" if "dial" in self.figures else self.headline
 
     @property
-    def sizes_mm(self) -> tuple[float, ...]:
-        """The diameters that its cuts leave, in millimetres, the last one the aim."""
-        return tuple(
-            convert(cut.value, "in" if cut.unit == "in" else "mm", "mm") for cut in self.passes if cut.name != SPRING
-        )
+    def target(self) -> Target | None:
+        """The diameter that must be met; None where nothing is turned to one."""
+        return self.dimensions[0].target if self.measure == "diameter" else None
+
+    def dimension(self, measured: str) -> Dimension | None:
+        """The size of that name that can be measured of it; None where there is none."""
+        return next((one for one in self.dimensions if one.measured == measured), None)
 
     @property
     def passes_end(self) -> str:

@@ -22,6 +22,7 @@ from lathework.planning.steps import (
     edge,
     facing,
     fitting,
+    flats,
     gauging,
     holding,
     hole,
@@ -153,7 +154,7 @@ def _flats(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation]:
         if made == len(order):
             order, made = place(work, tuple(p.number for p in reversed(order))), 1
         grip, _ = grip_of(order, made)
-        yield blade.mill_flats(work, chucking, chucking.placed[at], grip)
+        yield flats.mill_flats(work, chucking, chucking.placed[at], grip)
 
 
 def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | None]:

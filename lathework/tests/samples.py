@@ -107,6 +107,22 @@ PLUG: dict[str, Any] = {
 """A hexagon-headed plug from round bar."""
 
 
+def bore(thread: str = "", across: str = "", depth: str = "", end: str = "right", **more: str) -> dict[str, str]:
+    """A hole of a part: its thread or its size across, its depth, from which end; `document` gives it an id."""
+    return {"end": end, "thread": thread, "across": across, "depth": depth, "at": "", "cut": "tap"} | more
+
+
+def body(*bores: dict[str, str], **more: Any) -> dict[str, Any]:
+    """A plain round of 1 in, 2 in long, with holes."""
+    return {
+        "part.stock.across": "1",
+        "part.overall_length": "2",
+        "part.sections": [section("bar")],
+        "part.bores": list(bores),
+        **more,
+    }
+
+
 def document(changes: dict[str, Any] | None = None) -> dict[str, Any]:
     """The sound document with fields changed by dotted path; a value of None takes the field out."""
     made: Any = deepcopy(STUD)
@@ -148,7 +164,7 @@ def job(changes: dict[str, Any] | None = None) -> Job:
 
 def told(made: Plan, entry: Entry) -> Entry:
     """An entry that tells the story of its step, as one recorded over that plan does."""
-    return replace(entry, part=made.job.part.id, story=story_of(made, entry.step, "", 1))
+    return replace(entry, part=made.job.part.id, story=story_of(made, entry.step, "", 1, entry.measured))
 
 
 def plan(changes: dict[str, Any] | None = None) -> Plan:
@@ -171,3 +187,8 @@ def step(made: Plan, name: str, nth: int = 1) -> Operation:
     found = [one for one in made.operations if name in (one.key, one.key.partition(":")[0])]
     assert len(found) >= nth, f"{name}: {kinds(made)}"
     return found[nth - 1]
+
+
+def value(made: Plan, key: str, figure: str) -> float:
+    """The value of a figure of the step of that kind."""
+    return step(made, key).figures[figure].value

@@ -6,8 +6,7 @@ import unittest
 from typing import Any
 
 from lathework.job.declaration import JOB
-from lathework.tests.samples import PLUG, SCREW, plan
-from lathework.tests.test_bores import body, bore
+from lathework.tests.samples import PLUG, SCREW, body, bore, plan
 
 
 class Rest(unittest.TestCase):

@@ -124,7 +124,7 @@ class Measuring(unittest.TestCase):
 
     def test_the_bench_cuts_to_the_sizes_of_the_plan(self) -> None:
         made = plan()
-        sizes = step(made, "turn").sizes_mm
+        sizes = step(made, "turn").dimensions[0].sizes_mm
         entries, aims = done("face:right"), []
         for _ in sizes:
             cut = at(*entries).cut
@@ -141,14 +141,14 @@ class Measuring(unittest.TestCase):
             entries.append(read(at(*entries), text, dialled))
         entries += done(*STEPS[1:])
         now = at(*entries, *done("face:right", piece=2))
-        assert now.cut is not None
+        assert now.cut is not None and now.cut.ratio is not None
         belief = 0.5 / 25.4
         self.assertAlmostEqual(now.cut.ratio.value, (0.1312 + belief) / (0.1384 + belief), places=6)
 
     def test_nothing_is_learned_of_what_nobody_said_was_dialled(self) -> None:
         """Three times what was asked for came off: something else was dialled, and only the person knows what."""
         now = self.turning("0.5000", "0.3900")
-        assert now.cut is not None
+        assert now.cut is not None and now.cut.ratio is not None
         self.assertEqual(now.cut.ratio.value, 1.0)
         self.assertFalse(now.readings[-1].stated)
 
@@ -157,7 +157,7 @@ class Measuring(unittest.TestCase):
         for text, dialled in (("0.5", ""), ("0.49", "0.01"), ("0.47", "0.02"), ("0.46", "0.03"), ("0.45", "0.01")):
             entries.append(read(at(*entries), text, dialled))
         now = at(*entries)
-        assert now.cut is not None
+        assert now.cut is not None and now.cut.ratio is not None
         self.assertEqual(now.cut.ratio.value, 1.0)
 
     def test_several_cuts_between_two_readings_are_their_sum(self) -> None:

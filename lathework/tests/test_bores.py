@@ -12,31 +12,10 @@ from lathework.drawing.part.layout import WIDE
 from lathework.drawing.part.view import part_sheet
 from lathework.errors import InvalidDocument
 from lathework.job.document import read_document
-from lathework.planning.plan import Plan
-from lathework.tests.samples import PARTED, document, kinds, plan, section, step
-
-
-def bore(thread: str = "", across: str = "", depth: str = "", end: str = "right", **more: str) -> dict[str, str]:
-    return {"end": end, "thread": thread, "across": across, "depth": depth, "at": "", "cut": "tap"} | more
-
+from lathework.tests.samples import PARTED, body, bore, document, kinds, plan, section, step, value
 
 SMALL = bore("#4-40", depth="1/4", end="left")
 """A thread, where the holes looked at have none."""
-
-
-def body(*bores: dict[str, str], **more: Any) -> dict[str, Any]:
-    """A plain round of 1 in, 2 in long, with holes."""
-    return {
-        "part.stock.across": "1",
-        "part.overall_length": "2",
-        "part.sections": [section("bar")],
-        "part.bores": list(bores),
-        **more,
-    }
-
-
-def value(made: Plan, key: str, figure: str) -> float:
-    return step(made, key).figures[figure].value
 
 
 class Holes(unittest.TestCase):

@@ -18,8 +18,7 @@ from lathework.job.model import Job
 from lathework.part.model import MILLED
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
-from lathework.tests.samples import PLUG, SCREW, TIE_ROD, document, plan, section
-from lathework.tests.test_bores import bore
+from lathework.tests.samples import PLUG, SCREW, TIE_ROD, bore, document, plan, section
 from lathework.threads.designation import read_designation
 from lathework.threads.thread import Thread
 

@@ -16,8 +16,8 @@ from lathework.threads.designation import read_designation
 def piece(number: int, blank: float, *words: str, of: str = "s1") -> list[Entry]:
     """A blank turned to `blank` mm and what the nut said of it, one word after the other."""
     out = [
-        Entry("reading", number, f"turn:{of}", value_mm=blank + 1),
-        Entry("reading", number, f"turn:{of}", value_mm=blank),
+        Entry("reading", number, f"turn:{of}", blank + 1, "diameter"),
+        Entry("reading", number, f"turn:{of}", blank, "diameter"),
     ]
     return [*out, *(Entry("verdict", number, f"gauge:{of}", word=word) for word in words)]
 

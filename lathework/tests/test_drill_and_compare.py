@@ -19,8 +19,7 @@ from lathework.job.document import read_document
 from lathework.part.model import Bore
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
-from lathework.tests.samples import document, section
-from lathework.tests.test_bores import bore
+from lathework.tests.samples import bore, document, section
 from lathework.threads.limits import internal_limits
 from lathework.units import convert
 

@@ -18,8 +18,7 @@ from lathework.job.document import read_document
 from lathework.job.model import Job
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
-from lathework.tests.samples import document, section
-from lathework.tests.test_bores import bore
+from lathework.tests.samples import bore, document, section
 from lathework.units import convert
 
 JOBS = 2000

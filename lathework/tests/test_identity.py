@@ -56,7 +56,7 @@ class Shop:
         now = self.now
         part = entry.part if entry.kind == "turn-to" else now.ids[now.number - 1]
         plan = self.plans[now.ids.index(part)]
-        self.entries.append(replace(entry, part=part, story=story_of(plan, entry.step, "", 1)))
+        self.entries.append(replace(entry, part=part, story=story_of(plan, entry.step, "", 1, entry.measured)))
 
     def set(self, path: str, value: object) -> bool:
         changed: Any = deepcopy(self.document)
@@ -162,7 +162,7 @@ def _work(shop: Shop, rng: random.Random, *, tidy: bool = False) -> None:
             shop.record(acts.read_entry(now))
         elif now.zero and choice < 0.9:
             shop.record(acts.zero_entry(now, lost=False))
-        elif step.target is not None and step.start_mm is not None and not now.readings:
+        elif step.target is not None and not now.readings:
             shop.record(acts.reading_entry(now, Length(step.target.aim_mm, "mm", "")))
         elif step.measure == "verdict" and now.verdict is None:
             shop.record(acts.verdict_entry(now, "snug" if tidy else rng.choice(["snug", "binds", "slight-shake"])))

@@ -21,8 +21,7 @@ from lathework.shop.kinds import Owned
 from lathework.shop.kit import name_of, read_thing
 from lathework.shop.things import Blade, Die, ShopDrill
 from lathework.shop.typed import read_lines
-from lathework.tests.samples import document, plan, section, step
-from lathework.tests.test_bores import bore
+from lathework.tests.samples import bore, document, plan, section, step
 from lathework.threads.designation import read_called
 
 

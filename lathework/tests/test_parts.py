@@ -12,8 +12,7 @@ from lathework.bench.record import read_record
 from lathework.errors import InputError, InvalidDocument
 from lathework.job.document import read_document
 from lathework.planning.plan import make_plans
-from lathework.tests.samples import STUD, document, section, told
-from lathework.tests.test_bores import bore
+from lathework.tests.samples import STUD, bore, document, section, told
 
 
 def other(changes: dict[str, Any] | None = None) -> dict[str, Any]:

@@ -10,8 +10,9 @@ from hypothesis import strategies as st
 
 from lathework.answers.size import size, size_of
 from lathework.cutting.blank import SCHOOLS, BlankChoice, blank_choices, crest_percent
+from lathework.cutting.dimension import Dimension, Target
 from lathework.cutting.groove import chamfer_diameter, groove, section_percent
-from lathework.cutting.next_cut import FINISH_MM, NextCut, PassMade, Target, next_cut, ratio_of
+from lathework.cutting.next_cut import FINISH_MM, NextCut, PassMade, next_cut, ratio_of
 from lathework.cutting.speeds import spindle_speed
 from lathework.dies.setting import WANTED, advise
 from lathework.errors import InvalidDocument
@@ -140,14 +141,8 @@ class Cuts(unittest.TestCase):
     def cut(
         self, last: float, passes: tuple[PassMade, ...] = (), dial: Dial = "diameter", limit: float = 2.0
     ) -> NextCut:
-        return next_cut(
-            last_mm=last,
-            target=self.TARGET,
-            passes=passes,
-            dial=dial,
-            max_cut_mm=limit,
-            unit="mm",
-        )
+        turned = Dimension("diameter", "diameter", self.TARGET, 16.0, limit, "cross-slide", leaves_mm=FINISH_MM)
+        return next_cut(last_mm=last, dimension=turned, passes=passes, dial=dial, unit="mm")
 
     def test_states(self) -> None:
         for last, state in (
@@ -155,7 +150,7 @@ class Cuts(unittest.TestCase):
             (10.6, "finish"),
             (10.02, "on-size"),
             (9.95, "on-size"),
-            (9.94, "under-size"),
+            (9.94, "past"),
         ):
             with self.subTest(last):
                 self.assertEqual(self.cut(last).state, state)
@@ -186,7 +181,7 @@ class Cuts(unittest.TestCase):
         assert found.expect is not None
         self.assertGreaterEqual(found.expect.value, self.TARGET.aim_mm - 1e-6)
         if found.state == "rough":
-            self.assertLessEqual(found.diameter_mm, limit + 1e-9)
+            self.assertLessEqual(found.cut_mm, limit + 1e-9)
             self.assertGreaterEqual(found.expect.value, self.TARGET.aim_mm + FINISH_MM - 1e-6)
 
 

@@ -9,8 +9,7 @@ from lathework.dies.setting import advise
 from lathework.errors import InvalidDocument
 from lathework.planning.plan import Plan
 from lathework.shop.metals import materials
-from lathework.tests.samples import PARTED, kinds, plan, said, section, step
-from lathework.tests.test_bores import body, bore
+from lathework.tests.samples import PARTED, body, bore, kinds, plan, said, section, step
 from lathework.threads.designation import read_designation
 
 LARGE: dict[str, Any] = {

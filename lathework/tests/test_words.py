@@ -12,8 +12,7 @@ from lathework.holes.depth import POINT_SHARE
 from lathework.planning.plan import Plan
 from lathework.planning.why import WHY
 from lathework.shop.racks import owned
-from lathework.tests.samples import plan, said, section, step
-from lathework.tests.test_bores import body, bore, value
+from lathework.tests.samples import body, bore, plan, said, section, step, value
 
 BUSH: dict[str, Any] = {
     "part.stock.across": "1-1/4",

@@ -106,6 +106,7 @@ def _job(job: Job, part: int = 1, status: int = 200, *, narrow: bool = False) ->
 UNSAID_THEN: dict[str, Any] = {
     **dict.fromkeys(("preset", "cause", "sized")),
     "causes": [],
+    "sizes": [],
     "due": {"now": True, "piece": 1},
 }
 """What the bench of a job that was closed by an earlier version does not tell."""

@@ -40,6 +40,7 @@ class Entry(models.Model):
     piece = models.PositiveIntegerField()
     step = models.CharField(max_length=LONGEST_KEY)
     value_mm = models.FloatField(null=True)
+    measured = models.CharField(max_length=20, blank=True)
     dialled_mm = models.FloatField(null=True)
     stated = models.BooleanField(default=False)
     wire_mm = models.FloatField(null=True)

@@ -93,6 +93,7 @@ class SawIn(Strict):
 class EntryIn(SawIn):
     """One thing to record. `step` is the key of the one in hand on the screen, "" when every piece was made.
 
+    `reading` is of the size of the step that is `measured`, "" for the one that drives its cuts;
     `dialled` is what was dialled before the reading, in the dial's own terms, "" where nobody says. `unit` is that of a
     bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
     the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in; `stands` where a die
@@ -104,6 +105,7 @@ class EntryIn(SawIn):
     kind: Kind
     reading: str = Field("", max_length=200)
     dialled: str = Field("", max_length=200)
+    measured: str = Field("", max_length=20)
     unit: Literal["in", "mm", ""] = ""
     verdict: str = ""
     reason: str = ""

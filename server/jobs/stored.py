@@ -11,7 +11,20 @@ from server.jobs import models
 
 _TOLD = tuple(field.name for field in fields(Story) if field.name != "part")
 """Columns of an entry named as in its story: "part" is its part's id, the name it had is another."""
-_OWN = ("piece", "step", "value_mm", "dialled_mm", "stated", "wire_mm", "word", "eighths", "text", "part", "ended")
+_OWN = (
+    "piece",
+    "step",
+    "value_mm",
+    "measured",
+    "dialled_mm",
+    "stated",
+    "wire_mm",
+    "word",
+    "eighths",
+    "text",
+    "part",
+    "ended",
+)
 
 
 def recorded(row: models.Entry) -> Entry:

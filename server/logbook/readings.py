@@ -11,7 +11,7 @@ from server.jobs.models import Entry, Job
 from server.jobs.stored import live_entries
 
 COLUMNS = (
-    *("at", "job", "thread", "part", "piece", "step", "title", "kind", "typed", "unit"),
+    *("at", "job", "thread", "part", "piece", "step", "title", "kind", "measured", "typed", "unit"),
     *("reading_mm", "reading_in", "aim_mm", "least_mm", "most_mm", "dialled_mm", "dialled_by", "wire_mm"),
     *("word", "eighths", "text", "revision"),
 )
@@ -25,7 +25,7 @@ def _cells(job: Job, entry: Entry) -> list[str]:
     mm = entry.value_mm
     inches = None if mm is None else convert(mm, "mm", "in")
     words = (entry.at.isoformat(), job.title, entry.thread, entry.part_name or entry.part)
-    step = (str(entry.piece), entry.step, entry.title, entry.kind, entry.typed, entry.unit)
+    step = (str(entry.piece), entry.step, entry.title, entry.kind, entry.measured, entry.typed, entry.unit)
     limits = (entry.aim_mm, entry.low_mm, entry.high_mm) if mm is not None else (None, None, None)
     lengths = (_number(mm), _number(inches, 5), *(_number(one) for one in limits), _number(entry.dialled_mm))
     dialled = "" if entry.dialled_mm is None else "said" if entry.stated else "asked"
@@ -36,7 +36,7 @@ def _cells(job: Job, entry: Entry) -> list[str]:
 
 
 def readings_csv(job: Job) -> str:
-    """The live entries of `job`, oldest first; diameters in millimetres and inches."""
+    """The live entries of `job`, oldest first; sizes in millimetres and inches."""
     out = io.StringIO()
     writer = csv.writer(out, lineterminator="\r\n")
     writer.writerow(COLUMNS)

@@ -23,7 +23,20 @@ TROUBLES = "troubles"
 TELLING = ("setting", "cause", "scrap", "accept", "note", "zero-lost")
 """Kinds of entries that say how a die was set, or what went wrong."""
 SHOWN = (
-    *("pk", "job_id", "kind", "part_name", "piece", "step", "title", "thread", "value_mm", "dialled_mm", "aim_mm"),
+    *(
+        "pk",
+        "job_id",
+        "kind",
+        "part_name",
+        "piece",
+        "step",
+        "title",
+        "thread",
+        "value_mm",
+        "measured",
+        "dialled_mm",
+        "aim_mm",
+    ),
     *("word", "eighths", "text", "typed", "at"),
 )
 
@@ -96,7 +109,7 @@ def entry_shown(row: Row, titles: dict[int, str]) -> LogEntry:
         reading=_length(row["value_mm"]),
         aim=_length(row["aim_mm"]) if row["value_mm"] is not None else None,
         dialled=_length(row["dialled_mm"]),
-        said=said(row["kind"], row["word"], row["eighths"], row["text"]),
+        said=said(row["kind"], row["word"], row["eighths"], row["text"], row["measured"]),
         at=row["at"].isoformat(),
     )
 

@@ -21,7 +21,7 @@ from lathework.drawing.shapes import Sheet
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
-from lathework.units import LengthUnit, unit_word
+from lathework.units import LengthUnit, show_length, unit_word
 from server.paper.fonts import WORDS, fonts
 from server.paper.lettering import SIZES, Lettering
 from server.paper.pages import WIDTH, fewest_pages, sheet_of_paper
@@ -57,6 +57,15 @@ def _remarks(number: int, operation: Operation, unit: LengthUnit, said: dict[str
     return list(dict.fromkeys(lines))
 
 
+def _measured(operation: Operation, unit: LengthUnit) -> list[str]:
+    """The sizes that can be measured of a step, each with its band and room to write in what it read."""
+    told = []
+    for one in operation.dimensions:
+        low, high = (show_length(size, "mm", unit) for size in (one.target.low_mm, one.target.high_mm))
+        told.append(f"{one.name} {low} to {high} {unit} _______")
+    return [f"Measure: {', '.join(told)}"] if told else []
+
+
 class _Square(Flowable):
     """A square to tick."""
 
@@ -75,7 +84,10 @@ def _step(number: int, operation: Operation, unit: LengthUnit, style: Lettering,
     says: list[Flowable] = [style.step(f"{number} {operation.title}", operation.tool)]
     says += [style.care(operation.zero)] if operation.zero else []
     says.append(style.do(sentence_text(operation, unit)))
-    says += [style.care(line) for line in (*_passes(operation, unit), *_remarks(number, operation, unit, said))]
+    says += [
+        style.care(line)
+        for line in (*_passes(operation, unit), *_measured(operation, unit), *_remarks(number, operation, unit, said))
+    ]
     row = [[_Square(), says, style.key(headline_text(operation, unit))]]
     rules: list[Any] = [
         ("VALIGN", (0, 0), (-1, -1), "TOP"),

@@ -13,6 +13,7 @@ from ninja.params.functions import Query
 from lathework.answers.size import size
 from lathework.answers.size_shown import SizeShown, size_shown
 from lathework.answers.values import Shown, length_shown
+from lathework.bench.words import KIND_WORDS
 from lathework.gauging.wires import MEANINGS, NUT_VERDICTS
 from lathework.identify.words import EVIDENCE
 from lathework.job import words
@@ -56,6 +57,7 @@ class Choices:
     cutters: tuple[ChoiceShown, ...]
     hazards: tuple[ChoiceShown, ...]
     verdicts: tuple[ChoiceShown, ...]
+    entries: tuple[ChoiceShown, ...]
     states: tuple[ChoiceShown, ...]
     evidence: dict[str, tuple[ChoiceShown, ...]]
 
@@ -127,6 +129,7 @@ def choices(request: HttpRequest) -> HttpResponse:
                 ChoiceShown(verdict.code, verdict.words, "passes" if verdict.passes else "does not pass")
                 for verdict in (MEANINGS[code] for code in NUT_VERDICTS)
             ),
+            entries=tuple(ChoiceShown(kind, name, "") for kind, name in KIND_WORDS.items()),
             states=_choices(STATE_WORDS),
             evidence={field: _choices(named) for field, named in EVIDENCE.items()},
         )

@@ -151,7 +151,7 @@ class EveryBench(Looked):
         elif step["measure"] == "diameter":
             aim = next(f for f in step["figures"] if f["key"] == step["headline"])["figure"]["shown"]["mm"]
             self.new_state("a diameter to be measured")
-            if not now["readings"] and now["piece"] == 1:
+            if not now["sizes"][0]["readings"] and now["piece"] == 1:
                 page.get_by_role("textbox", name="New reading").fill("nine")
                 self.press("Record")
                 self.new_state("a reading refused")

@@ -13,7 +13,8 @@ from typing import Any
 from lathework.answers.card import Asked, card
 from lathework.answers.hole import AskedHole, hole
 from lathework.answers.pipe_hole import pipe_hole
-from lathework.cutting.next_cut import PassMade, Target, next_cut
+from lathework.cutting.dimension import MOVE_WORDS, Dimension, Target
+from lathework.cutting.next_cut import FINISH_MM, PassMade, next_cut
 from lathework.dies.advised import expected, learned_advice
 from lathework.dies.learner import Trial, aim_at, believed
 from lathework.dies.memory import die_record
@@ -160,18 +161,16 @@ class Working(unittest.TestCase):
         dice = random.Random(7)
         target = Target(9.97, 10.0, 10.02)
         for _ in range(300):
-            last = dice.uniform(9.9, 16.0)
+            last, grows = dice.uniform(9.9, 16.0), dice.random() < 0.5
+            most, move = dice.uniform(0.5, 3), dice.choice(list(MOVE_WORDS))
+            size = Dimension(
+                "diameter", "diameter", target, 16.0, most, move, grows=grows, leaves_mm=dice.choice((0.0, FINISH_MM))
+            )
+            last = 20.0 - last if grows else last
             passes = [PassMade(dice.uniform(0.2, 2), dice.uniform(0.2, 2)) for _ in range(dice.randrange(4))]
             for dial in DIALS:
                 self.check(
-                    next_cut(
-                        last_mm=last,
-                        target=target,
-                        passes=passes,
-                        dial=dial,
-                        max_cut_mm=dice.uniform(0.5, 3),
-                        unit=dice.choice(("in", "mm")),
-                    )
+                    next_cut(last_mm=last, dimension=size, passes=passes, dial=dial, unit=dice.choice(("in", "mm")))
                 )
 
     def test_dies_that_are_known(self) -> None:

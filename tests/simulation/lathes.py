@@ -6,7 +6,8 @@ import random
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from lathework.cutting.next_cut import PassMade, Target, next_cut
+from lathework.cutting.dimension import Dimension, Target
+from lathework.cutting.next_cut import FINISH_MM, PassMade, next_cut
 
 MOST_CUTS = 40
 SPRING, SPRING_SPREAD = 0.94, 0.03
@@ -58,13 +59,12 @@ def turned_by_the_bench(lathe: Lathe, start_mm: float, aim_mm: float) -> Turned:
     """A piece turned as the bench says, the dial told more often than not."""
     size, cuts = start_mm, 0
     target, read = Target(aim_mm - BAND_MM, aim_mm, aim_mm + BAND_MM), lathe.read(start_mm)
+    turned = Dimension("diameter", "diameter", target, start_mm, MOST_CUT_MM, "cross-slide", leaves_mm=FINISH_MM)
     while cuts < MOST_CUTS:
-        told = next_cut(
-            last_mm=read, target=target, passes=lathe.passes[-8:], dial="diameter", max_cut_mm=MOST_CUT_MM, unit="mm"
-        )
+        told = next_cut(last_mm=read, dimension=turned, passes=lathe.passes[-8:], dial="diameter", unit="mm")
         if told.dial is None:
             break
-        size, dialled = lathe.cut(size, told.diameter_mm)
+        size, dialled = lathe.cut(size, told.cut_mm)
         cuts += 1
         after = lathe.read(size)
         if lathe.dice.random() >= SILENT:

@@ -1,16 +1,16 @@
-"""Plunging: necks, relief grooves, parting off; and flats, which are milled after the lathe."""
+"""Plunging: necks, relief grooves, parting off."""
 
 from __future__ import annotations
 
 from lathework import cautions
-from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
+from lathework.cutting.dimension import Dimension
+from lathework.figures import GEOMETRY, PRACTICE, Figure, added
 from lathework.lengths import Length
 from lathework.part.bore_sizes import largest_mm
-from lathework.part.model import MILLED
-from lathework.part.stock import ACROSS_FLATS, depth_per_flat, largest_across_flats
-from lathework.planning.chucking import Chucking, Grip, Placed
+from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import axis_word, blade_place, given_mm, place_words, plunge_dial, typed
+from lathework.planning.steps import measures
 from lathework.planning.work import ThreadWork, Work, in_mm
 from lathework.units import convert
 
@@ -57,6 +57,7 @@ def relief_groove(work: Work, chucking: Chucking, placed: Placed, thread_work: T
         tool="grooving blade",
         edge=f"{edge} edge",
         cautions=(cautions.BLADE,),
+        dimensions=(measures.relief(thread_work, deep), measures.wide(width, blade.mm)),
         cut=Cut(shoulder, shoulder - width, thread_work.blank_mm, deep),
         chucking=chucking.number,
         makes=makes(diameter=deep, width=width),
@@ -85,6 +86,7 @@ def neck(work: Work, chucking: Chucking, placed: Placed) -> Operation | None:
         tool="grooving blade",
         edge=f"{edge} edge",
         cautions=(cautions.BLADE,),
+        dimensions=(measures.plunged("neck diameter", placed.turned_mm, start), measures.wide(width, blade.mm)),
         cut=Cut(placed.far_mm, placed.near_mm, start, placed.turned_mm),
         chucking=chucking.number,
         makes=makes(diameter=placed.turned_mm, length=width),
@@ -179,6 +181,7 @@ def part_off(work: Work, chucking: Chucking, *, begun: bool) -> Operation | None
             *(() if spare or begun else (UNBROKEN,)),
             *(() if spare else (PIP, *((OTHER_MOUTH,) if work.part.tapped_through else ()))),
         ),
+        dimensions=(_as_parted(overall, spare),),
         cut=Cut(far, overall + spare, chucking.bar_mm, 0.0),
         chucking=chucking.number,
         figure_words=axis_word(work),
@@ -186,54 +189,8 @@ def part_off(work: Work, chucking: Chucking, *, begun: bool) -> Operation | None
     )
 
 
-def mill_flats(work: Work, chucking: Chucking, placed: Placed, grip: Grip) -> Operation:
-    """Mill the flats of a section in a collet block: the same cut at each."""
-    across, shape = placed.section.across, placed.section.shape
-    assert across is not None
-    stock = work.part.stock
-    start = stock.across.mm if stock.form in ("hexagon", "square") else placed.turned_mm
-    count = MILLED[shape]
-    block = "hexagonal" if count == 6 else "square"
-    unit = work.job.unit
-    guard = "screwed into a split bush " if grip.on_thread else ""
-    figures: dict[str, Figure] = {"across": typed("across flats", across, fine=True)}
-    if stock.form == "round" and count in ACROSS_FLATS:
-        figures["largest"] = largest_across_flats(count, stock.across.mm, unit)
-    return Operation(
-        key=keyed("flats", placed.section.id),
-        kind="flats",
-        title={"hexagon": "Mill the hexagon", "square": "Mill the square"}.get(shape, "Mill the two flats"),
-        sentence=f"Hold the piece {guard}by {grip.words} in the {block} collet block. Mill " + "{count} over {length}, "
-        "{depth} deep at each: {across} across.",
-        headline="across",
-        figures=figures
-        | {
-            "depth": depth_per_flat(start, across.mm, unit),
-            "count": Figure("flats", count, "flat", "by the shape", GEOMETRY, kind="table"),
-            "length": typed("length", placed.section.length, fine=False)
-            if placed.section.length.typed
-            else Figure(
-                "length",
-                convert(placed.far_mm - placed.near_mm, "mm", unit),
-                unit,
-                "overall length − the other sections",
-                GEOMETRY,
-                (
-                    given_mm("overall length", chucking.overall_mm, unit),
-                    given_mm("the other sections", chucking.overall_mm - placed.far_mm + placed.near_mm, unit),
-                ),
-                fine=False,
-            ),
-            "index": Figure("turn the block by", 360 / count, "°", "360 ÷ flats", GEOMETRY, (Given("flats", count),)),
-        },
-        tool="end mill, collet block in the vise",
-        edge="",
-        cautions=(cautions.MILLING,),
-        notes=(
-            "Measure after the second, opposite flat, and correct the depth by half of what is left.",
-            "No mill? File them against rollers set to the depth, spindle locked at each flat.",
-        ),
-        cut=Cut(placed.far_mm, placed.near_mm, start, across.mm),
-        chucking=chucking.number,
-        makes=makes(shape=shape, across=across.mm, length=placed.far_mm - placed.near_mm),
-    )
+def _as_parted(overall_mm: float, spare_mm: float) -> Dimension:
+    """How long the piece is once it is off: whole, or with what its other end is faced by."""
+    length = overall_mm + spare_mm
+    high = length + measures.DEEPER_MM if spare_mm else None
+    return measures.overall(length, length + measures.SHOULDER_MM, high_mm=high)

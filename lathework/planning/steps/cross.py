@@ -12,7 +12,9 @@ from lathework.part.bores import BoreWork, spoken
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import typed
-from lathework.planning.steps.hole import DEEP_RATIO, PECK, drilling_speed, pilot_drill, pilot_figure
+from lathework.planning.steps import measures
+from lathework.planning.steps.boring import drilling_speed
+from lathework.planning.steps.hole import DEEP_RATIO, PECK, pilot_drill, pilot_figure
 from lathework.planning.steps.reaming import ream
 from lathework.planning.steps.tap_words import driven, ending, hole_made, manner, risks, tap_order, torques, turns_of
 from lathework.planning.steps.tapping import tap_taper
@@ -71,6 +73,7 @@ def _drill(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
             f"{wanders}." if bore_work.bore.depth else f"{wanders}, light feed as it breaks through.",
             f"Lubricant: {work.job.material.lubricant}.",
         ),
+        dimensions=(measures.drilled(bore_work),),
         chucking=chucking.number,
         makes=makes(diameter=bore_work.drill_mm, depth=in_mm(depth)),
     )

@@ -8,6 +8,7 @@ from lathework.part.ends import far_end
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given_mm, place_words, tip_stop, typed
+from lathework.planning.steps import measures
 from lathework.planning.work import ThreadWork, Work, in_mm
 from lathework.units import convert
 
@@ -63,6 +64,7 @@ def break_edge(work: Work, chucking: Chucking, placed: Placed) -> Operation | No
         tool="chamfering tool",
         edge="45° edge",
         cautions=(cautions.FILE,),
+        dimensions=(measures.broken(in_mm(size)),),
         cut=Cut(placed.near_mm + in_mm(size), placed.near_mm, placed.turned_mm, small, slope=True),
         chucking=chucking.number,
         makes=makes(chamfer=in_mm(size)),
@@ -87,6 +89,7 @@ def chamfer_behind(work: Work, chucking: Chucking) -> Operation | None:
         edge="45° edge",
         cautions=(cautions.FILE,),
         notes=(NARROW_SLOT,),
+        dimensions=(measures.broken(in_mm(size)),),
         cut=Cut(far, far - in_mm(size), outer, outer - 2 * in_mm(size), slope=True, behind=True),
         chucking=chucking.number,
         makes=makes(chamfer=in_mm(size)),
@@ -124,6 +127,7 @@ def lead_chamfer(work: Work, chucking: Chucking, placed: Placed, thread_work: Th
         tool="chamfering tool",
         edge="45° edge",
         cautions=(cautions.FILE,),
+        dimensions=(measures.lead(thread_work, small),),
         cut=Cut(placed.near_mm + in_mm(length), placed.near_mm, in_mm(thread_work.at_end), small, slope=True),
         chucking=chucking.number,
         makes=makes(diameter=small),

@@ -12,6 +12,7 @@ from lathework.planning.chucking import BOLT_SHANK, Chucking
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.order import CENTRE_RATIO
 from lathework.planning.positions import along, given
+from lathework.planning.steps import measures
 from lathework.planning.steps.holding import (
     _HEADLINES,
     HEAD_IN_CHUCK,
@@ -76,6 +77,7 @@ def face(work: Work, chucking: Chucking) -> Operation:
         edge="tip",
         cautions=_face_cautions(work, chucking),
         notes=_face_notes(work, chucking),
+        dimensions=(measures.overall(chucking.overall_mm, chucking.overall_mm + FACING_MM),) if chucking.second else (),
         cut=Cut(0.0, -FACING_MM, faced, 0.0),
         chucking=chucking.number,
         figure_words=_HEADLINES[headline],

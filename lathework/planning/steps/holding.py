@@ -11,6 +11,7 @@ from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.order import LEAST_GRIP_MM
 from lathework.planning.positions import along, given, given_mm
+from lathework.planning.steps import measures
 from lathework.planning.work import Work, in_mm
 from lathework.units import convert
 
@@ -185,6 +186,7 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
         edge="",
         cautions=(cautions.KEY_OUT,),
         notes=(*_thread_guard(chucking), SHORT_GRIP if short else CLEAN_JAWS),
+        dimensions=(measures.run_out(),),
         chucking=chucking.number,
         figure_words="out",
     )

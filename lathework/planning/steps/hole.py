@@ -7,14 +7,16 @@ from dataclasses import replace
 
 from lathework import cautions
 from lathework.cautions import Caution
-from lathework.figures import PRACTICE, Figure, Given
+from lathework.figures import PRACTICE, Figure
 from lathework.holes.depth import PILOT_FROM_MM, countersink
 from lathework.methods.tap import TAP_HOLDINGS
 from lathework.part.bore_sizes import depth_figure, wall_figure
 from lathework.part.bores import HOME_RACKS, BoreWork, spoken
 from lathework.planning.chucking import Chucking
-from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import given_mm
+from lathework.planning.steps import measures
+from lathework.planning.steps.boring import bore, depths, drilling_speed, taken
 from lathework.planning.steps.reaming import ream
 from lathework.planning.work import Work, in_mm
 from lathework.shop.racks import owned
@@ -22,29 +24,12 @@ from lathework.tables.drills import Drill
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-DRILLING_SHARE = 0.7
-"""Drilling speed over turning speed (practice)."""
-FAST = 2000.0
-"""Speed in rev/min that many small lathes do not reach (practice)."""
 LARGE_THROUGH_MM = 20.0
 """Thread diameter from which a hole through a piece on its bar is tapped after parting off (practice)."""
 DEEP_RATIO = 4.0
 """Depth over diameter from which a drill must be drawn back to clear its chips (practice)."""
 BEGUN = "From the second piece on this hole is begun: no spot, no pilot; drill and tap follow it."
 PECK = "Deeper than four diameters: draw it back at each diameter and clear the chips."
-
-
-def drilling_speed(work: Work, across_mm: float) -> Figure:
-    """Speed for a drill of `across_mm` millimetres. Source: practice."""
-    found = work.speed(work.job.material.turning_speed * DRILLING_SHARE, across_mm)
-    if work.job.setup.speeds or found.value < FAST:
-        return found
-    return replace(found, note="Faster than many a lathe goes: take its fastest.")
-
-
-def _taken(chucking: Chucking, across_mm: float, depth: Figure) -> Cut:
-    """The metal a drill takes away, as far as it lies in the part."""
-    return Cut(min(in_mm(depth), chucking.overall_mm), 0.0, across_mm, 0.0)
 
 
 def _spot(chucking: Chucking, bore_work: BoreWork) -> Operation:
@@ -108,50 +93,14 @@ def _pilot(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -
         tool="drill in the tailstock chuck",
         edge="",
         cautions=(_care(chucking, bore_work),),
-        cut=_taken(chucking, in_mm(pilot), depth),
-        chucking=chucking.number,
-    )
-
-
-def _bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> Operation:
-    """Bore a hole that no drill owned makes: drilled as large as may be, then opened with a boring tool."""
-    figures = {"bore": bore_work.drill, "depth": depth, "speed": drilling_speed(work, bore_work.drill_mm)}
-    first = "Drill as large as you can"
-    if bore_work.rough is not None:
-        unit = bore_work.rough.unit
-        figures["rough"] = Figure(
-            "drill first",
-            bore_work.rough.diameter,
-            unit,
-            "largest you own that leaves a cut for the boring tool",
-            PRACTICE,
-            (Given("bore", in_mm(bore_work.drill), "mm"),),
-            kind="table",
-            note=f"Drill {bore_work.rough.name}.",
-        )
-        first = f"Drill {bore_work.rough.name}"
-    if bore_work.percent is not None:
-        figures["percent"] = bore_work.percent
-    return Operation(
-        key=keyed("bore", bore_work.bore.id),
-        kind="drill",
-        title="Bore for the thread",
-        sentence=f"{first}, then bore to " + "{bore}, {depth} deep.",
-        headline="bore",
-        figures=figures,
-        tool="boring tool",
-        edge="tip",
-        cautions=(cautions.STOP_TO_MEASURE,),
-        notes=("Light cuts, and the same dial twice at the end: a boring bar springs.",),
-        makes=makes(diameter=bore_work.drill_mm, depth=in_mm(depth)),
-        cut=_taken(chucking, bore_work.drill_mm, depth),
+        cut=taken(chucking, in_mm(pilot), depth),
         chucking=chucking.number,
     )
 
 
 def _drill(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> Operation:
     if bore_work.bored:
-        return _bore(work, chucking, bore_work, depth)
+        return bore(work, chucking, bore_work, depth)
     figures = {"drill": bore_work.drill, "depth": depth, "speed": drilling_speed(work, bore_work.drill_mm)}
     if bore_work.percent is not None:
         figures["percent"] = bore_work.percent
@@ -171,9 +120,10 @@ def _drill(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -
         edge="",
         cautions=(_care(chucking, bore_work),),
         notes=(*((PECK,) if deep else ()), f"Lubricant: {work.job.material.lubricant}."),
+        dimensions=(measures.drilled(bore_work), *depths(bore_work, depth)),
         figure_words=bore_work.called,
         makes=makes(diameter=bore_work.drill_mm, depth=in_mm(depth)),
-        cut=_taken(chucking, bore_work.drill_mm, depth),
+        cut=taken(chucking, bore_work.drill_mm, depth),
         chucking=chucking.number,
     )
 
@@ -190,6 +140,7 @@ def _mouth(chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation
         tool="countersink in the tailstock chuck",
         edge="",
         cautions=(cautions.DRILL,),
+        dimensions=(measures.mouth(in_mm(countersink(thread))),),
         chucking=chucking.number,
         makes=makes(across=in_mm(countersink(thread))),
     )

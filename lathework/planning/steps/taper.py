@@ -9,6 +9,7 @@ from lathework.figures import Figure
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop
+from lathework.planning.steps import measures
 from lathework.planning.steps.holding import KNIFE, speed
 from lathework.planning.work import ThreadWork, Work, in_mm
 from lathework.threads.taper import TAPER
@@ -69,6 +70,7 @@ def turn_taper(work: Work, chucking: Chucking, placed: Placed, thread_work: Thre
         edge="tip",
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=_notes(work, thread_work),
+        dimensions=(measures.plunged("small end", inner, outer),),
         cut=Cut(near + long, near, convert(taper.small.value, unit, "mm") + long * TAPER, inner, slope=True),
         chucking=chucking.number,
         thread=thread_work.thread,

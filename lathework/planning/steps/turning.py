@@ -5,21 +5,21 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from lathework import cautions
-from lathework.cutting.cuts import deepest_cut, passes
-from lathework.cutting.next_cut import FINISH_MM, Target
+from lathework.cutting.cuts import SPRING, deepest_cut, passes
+from lathework.cutting.dimension import Dimension, Target
+from lathework.cutting.next_cut import FINISH_MM
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
 from lathework.part.model import MILLED
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop, typed
+from lathework.planning.steps import measures
 from lathework.planning.steps.holding import KNIFE, speed
 from lathework.planning.work import Work, in_mm
 from lathework.units import LengthUnit, convert
 
 CENTRE_STIFFENS = 3.0
 """How many times its stick-out work may stand out when a centre carries its end (practice)."""
-PLAIN_TOLERANCE_MM = 0.05
-"""Band about a plain turned diameter that counts as on size (practice)."""
 BLANK_OVER, BLANK_UNDER = 0.02, 0.05
 """Band of a blank that counts as on size, in pitches over and under the aim (practice)."""
 _CUT_MM = 0.005
@@ -29,7 +29,7 @@ def _target(work: Work, placed: Placed) -> Target:
     """On size: about a plain diameter; for a die a little over, or under as long as the class allows."""
     found, aim = placed.thread, placed.turned_mm
     if found is None:
-        return Target(aim - PLAIN_TOLERANCE_MM, aim, aim + PLAIN_TOLERANCE_MM)
+        return measures.about(aim, measures.PLAIN_TOLERANCE_MM)
     pitch = found.thread.pitch_mm
     low = aim - BLANK_UNDER * pitch
     if found.limits is not None:
@@ -106,9 +106,7 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=(found.blank.verdict,) if found else (),
         measure="diameter",
-        target=_target(work, placed),
-        start_mm=start_mm,
-        max_cut_mm=in_mm(deepest),
+        dimensions=tuple(_dimensions(work, chucking, placed, far, start_mm, in_mm(deepest), cuts)),
         cut=Cut(end_mm, 0.0, start_mm, aim),
         chucking=chucking.number,
         passes=cuts,
@@ -116,6 +114,26 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
         class_name=found.class_name if found else "",
         makes=makes(diameter=aim, length=end_mm - placed.near_mm),
     )
+
+
+def _dimensions(
+    work: Work,
+    chucking: Chucking,
+    placed: Placed,
+    far: Placed,
+    start_mm: float,
+    most_mm: float,
+    cuts: tuple[Figure, ...],
+) -> Iterator[Dimension]:
+    """The diameter; and the length to the shoulder, where the bar itself does not end the step."""
+    sizes = tuple(in_mm(cut) for cut in cuts if cut.name != SPRING)
+    how = "micrometer or caliper"
+    target = _target(work, placed)
+    yield Dimension(
+        "diameter", "diameter", target, start_mm, most_mm, "cross-slide", how, sizes_mm=sizes, leaves_mm=FINISH_MM
+    )
+    if far.number != chucking.placed[-1].number:
+        yield measures.shoulder(far.far_mm)
 
 
 def _turn_title(work: Work, placed: Placed, *, last: bool) -> str:

@@ -31,6 +31,7 @@ class Asked:
     step: str
     reading: str = ""
     dialled: str = ""
+    measured: str = ""
     unit: LengthUnit | Literal[""] = ""
     verdict: str = ""
     reason: str = ""
@@ -56,7 +57,7 @@ def _made(now: Standing, asked: Asked) -> Entry:
         case "reading":
             reading = _length(now, asked, "reading", asked.reading)
             dialled = _length(now, asked, "dialled", asked.dialled) if asked.dialled.strip() else None
-            return acts.reading_entry(bench, reading, dialled)
+            return acts.reading_entry(bench, reading, dialled, asked.measured)
         case "verdict":
             if not asked.reading.strip():
                 return acts.verdict_entry(bench, asked.verdict)
@@ -86,7 +87,7 @@ def _told(now: Standing, entry: Entry, *, turned: bool) -> Entry:
     part = entry.part if turned else progress.ids[progress.number - 1]
     at = progress.ids.index(part)
     name = now.spec.part_names[at] if len(now.plans) > 1 else ""
-    return replace(entry, part=part, story=story_of(now.plans[at], entry.step, name, now.job.revision))
+    return replace(entry, part=part, story=story_of(now.plans[at], entry.step, name, now.job.revision, entry.measured))
 
 
 def _recorded(job_id: int, asked: Asked) -> Job:

@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+import csv
+import io
+
 from lathework.tests.samples import PARTED, document
 from server.jobs.models import Entry
 from server.jobs.tests.case import ApiCase
@@ -25,7 +28,7 @@ class Bench(ApiCase):
     def test_a_bare_reading_is_in_the_unit_shown(self) -> None:
         self.walk_to("turn:s1")
         now = self.record("reading", reading="11.43", unit="mm").json()
-        self.assertEqual(now["readings"][-1]["reading"]["inch"]["text"], "0.4500")
+        self.assertEqual(now["sizes"][0]["readings"][-1]["reading"]["inch"]["text"], "0.4500")
         self.assertEqual(Entry.objects.last().typed, "11.43")  # type: ignore[union-attr]
 
     def test_what_was_dialled_is_kept_as_the_person_said_it(self) -> None:
@@ -36,11 +39,25 @@ class Bench(ApiCase):
         for wrong, code in (("deep", "not-a-length"), ("9", "out-of-range"), ("a\x00b", "unreadable")):
             self.assertEqual(self.told(self.record("reading", reading="0.46", dialled=wrong), 422), {"dialled": code})
         now = self.record("reading", reading="0.46", dialled="0.042").json()
-        self.assertEqual(
-            (now["readings"][-1]["dialled"]["inch"]["text"], now["readings"][-1]["stated"]), ("0.0420", True)
-        )
-        self.assertLess(float(now["cut"]["ratio"]["shown"]["inch"]["text"]), 1)
+        last = now["sizes"][0]["readings"][-1]
+        self.assertEqual((last["dialled"]["inch"]["text"], last["stated"]), ("0.0420", True))
+        self.assertLess(float(now["sizes"][0]["cut"]["ratio"]["shown"]["inch"]["text"]), 1)
         self.assertIn("said", self.client.get(self.url("/readings.csv")).content.decode())
+
+    def test_a_groove_as_cut_is_kept_by_what_was_measured(self) -> None:
+        self.walk_to("groove:s1")
+        told = self.told(self.record("reading", reading="0.3", measured="bore"), 422)
+        self.assertEqual(told, {"measured": "unknown-choice"})
+        now = self.record("reading", reading="0.19", measured="width").json()
+        self.assertEqual([len(size["readings"]) for size in now["sizes"]], [0, 1])
+        self.assertEqual(now["sizes"][1]["cut"]["state"], "on-size")
+        entry = Entry.objects.order_by("pk").last()
+        assert entry is not None and entry.aim_mm is not None
+        self.assertEqual((entry.measured, round(entry.aim_mm / 25.4, 4)), ("width", 0.1875))
+        sheet = self.client.get(self.url("/readings.csv")).content.decode()
+        [row] = [one for one in csv.DictReader(io.StringIO(sheet)) if one["kind"] == "reading"]
+        self.assertEqual((row["measured"], row["reading_in"]), ("width", "0.19000"))
+        self.assertEqual(self.told(self.record("reading", reading="0.15", measured="width"), 422), {"reading": "grew"})
 
     def test_refused_entries_store_nothing(self) -> None:
         self.walk_to("turn:s1")

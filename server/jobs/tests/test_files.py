@@ -21,8 +21,7 @@ from lathework.drawing.part.layout import CHAR, LETTERING, PAPER
 from lathework.drawing.part.view import part_sheet
 from lathework.job.document import read_document
 from lathework.planning.plan import make_plans
-from lathework.tests.samples import PLUG, TIE_ROD, document, section
-from lathework.tests.test_bores import bore
+from lathework.tests.samples import PLUG, TIE_ROD, bore, document, section
 from server.jobs.models import Entry, Job
 from server.jobs.tests.case import ApiCase
 from server.paper.fonts import FIGURES, fonts

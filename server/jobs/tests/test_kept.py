@@ -60,7 +60,7 @@ class RowsOfAnyHistory(ApiCase):
             self.act("undo")
         elif now["zero"] and choice < 0.8:
             self.record("zero")
-        elif now["step"]["measure"] == "diameter" and not now["readings"]:
+        elif now["step"]["measure"] == "diameter" and not now["sizes"][0]["readings"]:
             self.record("reading", reading="0.3687")
         elif now["step"]["measure"] == "verdict" and not (now["verdict"] or {}).get("passes"):
             self.record("verdict", verdict=rng.choice(["binds", "snug"]))

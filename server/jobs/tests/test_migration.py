@@ -102,7 +102,7 @@ class Upgraded(unittest.TestCase):
                 done = [step["title"] for step in bench["steps"] if step["state"] == "done"]
                 if not bench["finished"]:
                     self.assertEqual(done, [told.split(" / ")[0] for told in before["done"][here]])
-                told = [reading["reading"]["mm"]["text"] for reading in bench["readings"]]
+                told = [reading["reading"]["mm"]["text"] for size in bench["sizes"][:1] for reading in size["readings"]]
                 self.assertEqual(told, [f"{mm:.3f}" for mm in before["readings"][here]] if told else [])
                 self.assertEqual(len(told), len(before["readings"][here]))
 

@@ -7,8 +7,7 @@ from typing import Any
 
 from pypdf import PdfReader
 
-from lathework.tests.samples import STUD, document
-from lathework.tests.test_bores import bore
+from lathework.tests.samples import STUD, bore, document
 from lathework.tests.test_parts import other, together
 from server.jobs.actions.documents import start_job
 from server.jobs.models import Entry

@@ -1,13 +1,19 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 
-import type { Bench, Figure } from '@/shared/api/client'
+import type { BenchNow, SizeNow } from '@/features/bench/projected'
+import type { Figure, Schemas } from '@/shared/api/client'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import { useUnits } from '@/shared/figures/useUnits'
 
 /** The one figure of the step at the size of the shop: what to dial, or what the step is for. */
-const props = defineProps<{ bench: Bench }>()
+const props = defineProps<{
+  bench: BenchNow
+  size: SizeNow | null
+  /** What comes next of that size, where it is told. */
+  cut: Schemas['CutShown'] | null
+}>()
 const { told, other, words: inUnit } = useUnits()
 const asked = ref<Figure | null>(null)
 watch(
@@ -18,33 +24,34 @@ watch(
 const step = computed(() => props.bench.step)
 /** A closed job of before names its key figure alone. */
 const big = computed(() => step.value?.big || step.value?.headline)
-const cut = computed(() => props.bench.cut)
 const headline = computed<Figure | null>(() => {
-  if (cut.value) return cut.value.dial
+  if (props.cut) return props.cut.dial
   return step.value?.figures.find((f) => f.key === big.value)?.figure ?? null
 })
-const last = computed(() => props.bench.readings.at(-1))
+const last = computed(() => props.size?.readings.at(-1))
 const words = computed(() => {
-  if (!cut.value) return headline.value?.name ?? ''
-  if (cut.value.state === 'on-size') return 'On size'
-  if (cut.value.state === 'under-size') return 'Under size'
+  if (!props.cut) return headline.value?.name ?? ''
+  if (props.cut.state === 'on-size') return 'On size'
+  if (props.cut.state === 'past') return 'Past the size'
   return headline.value?.name ?? ''
 })
 const small = computed<{ label: string; figure: Figure }[]>(() => {
-  if (!cut.value)
+  if (!props.cut)
     return (step.value?.figures ?? [])
       .filter((f) => f.key !== big.value)
       .slice(0, 4)
       .map((f) => ({ label: f.figure.name, figure: f.figure }))
-  const target = step.value?.figures.find((f) => f.key === 'diameter')?.figure
+  const target = step.value?.figures.find((f) => f.key === props.size?.measured)?.figure
   const stop = step.value?.figures.find((f) => f.key === 'stop')?.figure
   const speed = step.value?.figures.find((f) => f.key === 'speed')?.figure
   return [
     ...(target ? [{ label: 'target', figure: target }] : []),
-    { label: 'left to come off', figure: cut.value.left },
+    { label: 'left to come off', figure: props.cut.left },
     ...(speed ? [{ label: 'speed', figure: speed }] : []),
     ...(stop ? [{ label: 'stop at Z', figure: stop }] : []),
-    ...(props.bench.readings.length > 1 ? [{ label: 'comes off per dialled', figure: cut.value.ratio }] : []),
+    ...((props.size?.readings.length ?? 0) > 1 && props.cut.ratio
+      ? [{ label: 'comes off per dialled', figure: props.cut.ratio }]
+      : []),
   ]
 })
 const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : figure)
@@ -68,19 +75,17 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
       {{ cut.state === 'on-size' ? '✓' : '✗' }} {{ words }}
       <span v-if="last" class="fig">{{ told(last.reading).text }}</span>
     </p>
+    <p v-if="last?.waits" class="words" role="status">
+      ◌ What comes next is not known until the server answers.
+    </p>
     <p v-if="cut && headline && cut.expect && cut.give_or_take" class="expect">
       <template v-if="!last">From the size as entered: measure it first. </template>
       {{ cut.then }} Expect
       <span class="fig">{{ told(cut.expect.shown).text }} ± {{ told(cut.give_or_take.shown).text }}</span>
     </p>
-    <p
-      v-if="bench.judged"
-      class="judged"
-      :class="bench.judged.within ? 'on-size' : 'under-size'"
-      role="status"
-    >
-      {{ bench.judged.within ? '✓' : '✗' }} {{ inUnit(bench.judged.words)
-      }}<template v-if="bench.judged.still">. {{ bench.judged.still }}</template>
+    <p v-if="size?.judged" class="judged" :class="size.judged.within ? 'on-size' : 'past'" role="status">
+      {{ size.judged.within ? '✓' : '✗' }} {{ inUnit(size.judged.words)
+      }}<template v-if="size.judged.still">. {{ size.judged.still }}</template>
     </p>
     <div class="row">
       <span v-if="cut" class="last">
@@ -149,7 +154,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
 .on-size {
   color: var(--good);
 }
-.under-size {
+.past {
   color: var(--stop);
 }
 .judged {

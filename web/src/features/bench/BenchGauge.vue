@@ -2,14 +2,15 @@
 import { computed, ref, watch } from 'vue'
 
 import DieScrews from '@/features/bench/DieScrews.vue'
-import type { Bench, Figure } from '@/shared/api/client'
+import type { BenchNow } from '@/features/bench/projected'
+import type { Figure } from '@/shared/api/client'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import WhyItBinds from '@/features/bench/WhyItBinds.vue'
 import { useChoices } from '@/shared/api/useChoices'
 
 /** What the nut said, and what to do with the die. */
-const props = defineProps<{ bench: Bench; busy: boolean; ruled: number }>()
+const props = defineProps<{ bench: BenchNow; busy: boolean; ruled: number }>()
 const emit = defineEmits<{ verdict: [string]; was: [string]; die: [] }>()
 const { data: choices } = useChoices()
 /** How likely this thread, and the next, is in its class. */
@@ -42,6 +43,9 @@ watch(
     <p v-if="!bench.due.now && !bench.verdict && !bench.cause" class="order" role="status">
       This piece need not be gauged: piece {{ bench.due.piece }} is next. Gauge it all the same if anything
       felt different.
+    </p>
+    <p v-if="bench.ahead && bench.verdict && !bench.advice" class="order" role="status">
+      ◌ What to do with the die is not known until the server answers.
     </p>
     <div v-if="bench.advice && bench.verdict" class="advice" role="status">
       <p class="said-words" :class="bench.verdict.passes ? 'good' : 'bad'">

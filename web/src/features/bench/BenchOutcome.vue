@@ -2,13 +2,14 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
-import { ask, type Bench, client } from '@/shared/api/client'
+import type { BenchNow } from '@/features/bench/projected'
+import { ask, client } from '@/shared/api/client'
 import DieStory from '@/shared/jobs/DieStory.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import { useUnits } from '@/shared/figures/useUnits'
 
 /** A finished batch: what was made, how the die stood when it cut well, what went wrong. */
-const props = defineProps<{ id: number; bench: Bench }>()
+const props = defineProps<{ id: number; bench: BenchNow }>()
 const { text } = useUnits()
 const { data: outcome } = useQuery({
   queryKey: computed(() => ['outcome', props.id, props.bench.last]),

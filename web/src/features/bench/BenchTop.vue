@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-import type { Bench } from '@/shared/api/client'
+import type { BenchNow } from '@/features/bench/projected'
 import ThreadBar from '@/shared/controls/ThreadBar.vue'
 
 /** The bar of progress, the piece in hand, and the parts of the job: another may be taken up at any time. */
-const props = defineProps<{ bench: Bench; fixed: boolean }>()
+const props = defineProps<{ bench: BenchNow; fixed: boolean }>()
 const emit = defineEmits<{ part: [id: string] }>()
 const at = computed(() => props.bench.steps.filter((s) => s.state === 'done').length)
 const piece = computed(() => Math.min(props.bench.good + 1, props.bench.quantity))

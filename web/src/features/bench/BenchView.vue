@@ -8,29 +8,34 @@ import BenchGauge from '@/features/bench/BenchGauge.vue'
 import BenchOutcome from '@/features/bench/BenchOutcome.vue'
 import BenchTop from '@/features/bench/BenchTop.vue'
 import DiePreset from '@/features/bench/DiePreset.vue'
-import DialledField from '@/features/bench/DialledField.vue'
+import ReadingField from '@/features/bench/ReadingField.vue'
+import SizePicker from '@/features/bench/SizePicker.vue'
+import BenchKeys from '@/features/bench/BenchKeys.vue'
 import CautionLine from '@/shared/controls/CautionLine.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import OverWires from '@/features/bench/OverWires.vue'
 import MissingKit from '@/shared/jobs/MissingKit.vue'
+import WaitingEntries from '@/features/bench/WaitingEntries.vue'
 import StepTools from '@/shared/jobs/StepTools.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import ReadingsTable from '@/features/bench/ReadingsTable.vue'
 import ReasonField from '@/shared/controls/ReasonField.vue'
 import StepSentence from '@/shared/figures/StepSentence.vue'
 import { useBench } from '@/features/bench/useBench'
+import { useBenchAction } from '@/features/bench/useBenchAction'
+import { useWedge } from '@/features/bench/useWedge'
+import { useSizes } from '@/features/bench/useSizes'
 import { useChoices } from '@/shared/api/useChoices'
-import { useShopTheme } from '@/shared/state/useShopTheme'
 import { useKeys } from '@/shared/state/useKeys'
 import { provideUnit, turnUnits, useUnits } from '@/shared/figures/useUnits'
 
 const props = defineProps<{ id: number }>()
 const router = useRouter()
-const { bench, problem, busy, moved, load, record, undo, close } = useBench(props.id)
+const { bench, problem, busy, away, behind, waiting, moved, load, record, undo, close, retry, throwAway } =
+  useBench(props.id)
 const { unit, words } = useUnits(() => bench.value?.unit)
 provideUnit(() => bench.value?.unit)
 const { data: choices } = useChoices()
-const theme = useShopTheme(() => true)
 const typed = ref('')
 /** How many of the things that a nut may bind for were looked at, and were not it. */
 const ruled = ref(0)
@@ -41,7 +46,7 @@ watch(
 /** What was dialled before the reading, where the person says so. */
 const dialled = ref('')
 const asking = ref<'' | 'reason' | 'note' | 'close'>('')
-const field = ref<HTMLInputElement>()
+const field = ref<InstanceType<typeof ReadingField>>()
 const button = ref<{ $el: HTMLElement }>()
 
 const step = computed(() => bench.value?.step ?? null)
@@ -49,48 +54,23 @@ const step = computed(() => bench.value?.step ?? null)
 const gated = computed(() => bench.value !== null && bench.value.unread.length > 0)
 /** A closed job is looked at, no more. */
 const open = computed(() => bench.value?.state !== 'closed')
-const measuring = computed(() => step.value?.measure === 'diameter')
 const gauging = computed(() => step.value?.measure === 'verdict')
-const mustMove = computed(
-  () =>
-    gauging.value &&
-    bench.value?.advice?.recut === true &&
-    !bench.value.adjusted &&
-    !bench.value.verdict?.passes,
+const { chosen, size, dimension, drives, cut } = useSizes(bench)
+watch(chosen, () => (dialled.value = ''))
+const askWhy = () => (asking.value = 'reason')
+const action = useBenchAction(
+  { bench, typed, ruled, size, drives },
+  { record, finish, read, askWhy, focus: () => field.value?.focus(), notThat: () => (ruled.value += 1) },
 )
-/** The one large button: what it says is what Enter does. */
-const action = computed<{ label: string; run: () => unknown } | null>(() => {
-  const now = bench.value
-  if (!now || now.state === 'closed') return null
-  if (now.finished) return { label: 'Close the job', run: finish }
-  if (now.zero) return { label: 'Touched off', run: () => record('zero') }
-  if (measuring.value && typed.value.trim()) return { label: 'Record', run: read }
-  if (gauging.value && ruled.value < now.causes.length)
-    return { label: 'No, not that', run: () => (ruled.value += 1) }
-  if (mustMove.value) return { label: 'I moved the die', run: () => record('setting') }
-  if (now.cut && now.readings.length && !['on-size', 'under-size'].includes(now.cut.state))
-    return { label: 'Record', run: () => field.value?.focus() }
-  if (now.hindrance && now.verdict) return { label: 'Say why, or scrap it', run: askWhy }
-  if (now.hindrance && !gauging.value) return { label: 'Say why, or scrap it', run: askWhy }
-  // What the nut says is asked for above; nothing else is a default.
-  if (gauging.value && !now.verdict)
-    return now.due.now || now.cause ? null : { label: 'Done, not gauged', run: () => record('done') }
-  if (measuring.value && !now.readings.length)
-    return { label: 'Done, not measured', run: () => record('done') }
-  return {
-    label: now.steps.at(-1)?.key === step.value?.key ? 'Piece done' : 'Done',
-    run: () => record('done'),
-  }
-})
 
 async function read() {
-  const said = { reading: typed.value, dialled: dialled.value, unit: unit.value }
+  const measured = size.value?.measured ?? ''
+  const said = { reading: typed.value, dialled: dialled.value, unit: unit.value, measured }
   if (await record('reading', said)) typed.value = dialled.value = ''
 }
 async function turn(part: string) {
   if (await record('turn-to', { part })) typed.value = dialled.value = ''
 }
-const askWhy = () => (asking.value = 'reason')
 async function finish() {
   if (!(await close(''))) asking.value = 'close'
   else await router.push({ name: 'plan', params: { id: props.id } })
@@ -103,13 +83,11 @@ function back() {
   const done = bench.value?.steps.filter((s) => s.state === 'done').at(-1)
   if (done) void record('again', { again: done.key })
 }
-async function openAsk(what: 'note') {
-  asking.value = what
-}
+const askNote = () => (asking.value = 'note')
 watch([bench, asking], async () => {
   if (asking.value) return
   await nextTick()
-  if (measuring.value) field.value?.focus()
+  if (field.value) field.value.focus()
   else button.value?.$el.focus()
 })
 const verdict = (n: number) => {
@@ -119,7 +97,7 @@ const verdict = (n: number) => {
 useKeys([
   { key: 'k', label: 'back one step', run: back, whenEmpty: true },
   { key: 'z', label: 'undo', run: undo, whenEmpty: true },
-  { key: 'n', label: 'note', run: () => void openAsk('note'), whenEmpty: true },
+  { key: 'n', label: 'note', run: () => askNote(), whenEmpty: true },
   { key: 'u', label: 'units: as the job, in, mm', run: turnUnits, whenEmpty: true },
   {
     key: 'p',
@@ -127,8 +105,21 @@ useKeys([
     run: () => void router.push({ name: 'plan', params: { id: props.id } }),
     whenEmpty: true,
   },
-  ...[0, 1, 2, 3, 4].map((n) => ({ key: String(n + 1), label: 'what the nut says', run: () => verdict(n) })),
+  ...[0, 1, 2, 3, 4].map((n) => ({
+    key: String(n + 1),
+    label: 'what the nut says',
+    alone: true,
+    run: () => verdict(n),
+  })),
 ])
+/** An instrument that types reads the size that is looked at, or the thread over the wires of the step. */
+useWedge((text) => {
+  if (gauging.value) void record('verdict', { reading: text, unit: unit.value })
+  else if (size.value && !bench.value?.zero) {
+    typed.value = text
+    void read()
+  }
+})
 void load()
 </script>
 
@@ -167,7 +158,7 @@ void load()
           @die="ruled = bench.causes.length"
         />
         <div v-else>
-          <BenchFigure :bench="bench" />
+          <BenchFigure :bench="bench" :size="size" :cut="cut" />
           <DiePreset
             v-if="open"
             :bench="bench"
@@ -178,7 +169,19 @@ void load()
         </div>
         <aside>
           <PartDrawing :sheet="bench.drawing" :step="step.key" fixed />
-          <ReadingsTable v-if="bench.readings.length" :readings="bench.readings" />
+          <div v-if="size && !gauging" class="measured">
+            <SizePicker
+              v-if="dimension && !bench.zero"
+              v-model="chosen"
+              :bench="bench"
+              :dimension="dimension"
+            />
+            <ReadingsTable
+              v-if="size?.readings.length && dimension"
+              :readings="size.readings"
+              :name="dimension.name"
+            />
+          </div>
           <ul v-if="step.notes.length" class="notes muted">
             <li v-for="note in step.notes" :key="note"><StepSentence :step="step" :words="note" /></li>
           </ul>
@@ -200,6 +203,15 @@ void load()
         {{ problem.message }}
         <plain-btn v-if="moved" @click="load">Reload</plain-btn>
       </p>
+      <WaitingEntries
+        v-if="behind"
+        :waiting="waiting"
+        :steps="bench.steps"
+        :away="away"
+        @again="retry()"
+        @accept="retry({ kind: 'accept', reason: $event })"
+        @drop="throwAway"
+      />
       <CautionLine v-if="step && !gated" :cautions="step.cautions" />
       <ReasonField
         v-if="asking"
@@ -243,53 +255,31 @@ void load()
         >
       </div>
       <form v-else-if="action && !gated" class="act" novalidate @submit.prevent="action.run()">
-        <div v-if="measuring && !bench.zero" class="said">
-          <label class="reading" :class="{ wrong: problem?.of('reading') }">
-            <span class="sr">New reading in {{ unit }}</span>
-            <input
-              ref="field"
-              v-model="typed"
-              class="fig"
-              data-keys="empty"
-              inputmode="decimal"
-              placeholder="new reading"
-              autocomplete="off"
-              maxlength="60"
-              :aria-invalid="problem?.of('reading') !== undefined"
-            />
-            <span class="muted">{{ unit }}</span>
-          </label>
-          <DialledField
-            v-if="bench.readings.length && bench.cut?.dial"
-            v-model="dialled"
-            :asked="bench.cut.dial"
-            :error="problem?.of('dialled')"
-          />
-        </div>
+        <ReadingField
+          v-if="size && dimension && !gauging && !bench.zero"
+          ref="field"
+          v-model:typed="typed"
+          v-model:dialled="dialled"
+          :size="size"
+          :dimension="dimension"
+          :drives="drives"
+          :problem="problem"
+        />
         <v-btn ref="button" type="submit" color="secondary" class="go" :loading="busy" size="x-large">{{
           action.label
         }}</v-btn>
       </form>
-      <div class="row">
-        <button v-if="open" type="button" class="key" @click="back">back <kbd>k</kbd></button>
-        <button v-if="open" type="button" class="key" @click="undo">undo <kbd>z</kbd></button>
-        <button v-if="open" type="button" class="key" @click="openAsk('note')">note <kbd>n</kbd></button>
-        <button type="button" class="key" @click="turnUnits">{{ unit }} <kbd>u</kbd></button>
-        <button type="button" class="key" @click="theme.toggle()">
-          {{ theme.name() === 'shell' ? 'dark' : 'light' }}
-        </button>
-        <button v-if="step && !gated" type="button" class="key" @click="askWhy">
-          {{ gauging && !bench.verdict ? 'not gauged, or scrap' : 'scrap or accept' }}
-        </button>
-        <button v-if="step && !gated && !bench.zero" type="button" class="key" @click="record('zero-lost')">
-          zero lost
-        </button>
-        <router-link
-          class="key"
-          :to="{ name: 'plan', params: { id }, query: bench.part > 1 ? { part: bench.part } : {} }"
-          >the whole plan <kbd>p</kbd></router-link
-        >
-      </div>
+      <BenchKeys
+        :bench="bench"
+        :open="open"
+        :gated="gated"
+        :gauging="gauging"
+        @back="back"
+        @undo="undo"
+        @note="askNote"
+        @why="askWhy"
+        @lost="record('zero-lost')"
+      />
     </footer>
   </div>
   <EmptyShell v-else-if="problem">

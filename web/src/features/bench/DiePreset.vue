@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 
-import type { Bench, FieldError } from '@/shared/api/client'
+import type { BenchNow } from '@/features/bench/projected'
+import type { FieldError } from '@/shared/api/client'
 import InlineField from '@/shared/controls/InlineField.vue'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 
 /** Where to set the die before it runs, by what is known of it; once it is set, where it stands. */
-const props = defineProps<{ bench: Bench; busy: boolean; error?: FieldError }>()
+const props = defineProps<{ bench: BenchNow; busy: boolean; error?: FieldError }>()
 const emit = defineEmits<{ stands: [string] }>()
 const typed = ref('')
 const working = ref<'' | 'chance' | 'expected'>('')

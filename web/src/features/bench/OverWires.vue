@@ -2,13 +2,14 @@
 import { computed, ref, watch } from 'vue'
 import { VTextField } from 'vuetify/components/VTextField'
 
-import type { Bench, FieldError, Figure, Unit } from '@/shared/api/client'
+import type { BenchNow } from '@/features/bench/projected'
+import type { FieldError, Figure, Unit } from '@/shared/api/client'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import { useUnits } from '@/shared/figures/useUnits'
 
 /** A thread measured over three wires instead of tried with a nut, and how surely it is in its class. */
-const props = defineProps<{ bench: Bench; busy: boolean; reading?: FieldError; wire?: FieldError }>()
+const props = defineProps<{ bench: BenchNow; busy: boolean; reading?: FieldError; wire?: FieldError }>()
 const emit = defineEmits<{ size: [over: string, wire: string, unit: Unit] }>()
 const { told, unit } = useUnits()
 const over = ref('')

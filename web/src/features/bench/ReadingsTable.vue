@@ -1,15 +1,18 @@
 <script setup lang="ts">
-import type { Schemas } from '@/shared/api/client'
+import type { SizeNow } from '@/features/bench/projected'
 import { useUnits } from '@/shared/figures/useUnits'
 
-defineProps<{ readings: Schemas['ReadingShown'][] }>()
+defineProps<{ readings: SizeNow['readings']; name: string }>()
 const { told } = useUnits()
 </script>
 
 <template>
   <table>
-    <caption class="muted small">
-      Readings, this piece, all on the diameter
+    <caption class="sr">
+      Readings, this piece:
+      {{
+        name === 'diameter' ? 'all on the diameter' : name
+      }}
     </caption>
     <thead>
       <tr class="muted small">
@@ -19,12 +22,15 @@ const { told } = useUnits()
       </tr>
     </thead>
     <tbody class="fig">
-      <tr v-for="(row, n) in readings.slice(-4)" :key="n">
+      <tr v-for="(row, n) in readings.slice(-3)" :key="n">
         <td :class="{ muted: !row.stated }" :title="row.stated ? 'as you said' : 'as was asked for'">
           {{ row.dialled ? told(row.dialled).text : '' }}
         </td>
         <td>{{ row.came_off ? told(row.came_off).text : '' }}</td>
-        <td>{{ told(row.reading).text }}</td>
+        <td>
+          <span v-if="row.waits" class="small" title="waits on this device">◌ waits</span>
+          {{ told(row.reading).text }}
+        </td>
       </tr>
     </tbody>
   </table>
@@ -34,9 +40,6 @@ const { told } = useUnits()
 table {
   width: 100%;
   border-collapse: collapse;
-}
-caption {
-  text-align: left;
 }
 th,
 td {

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-import type { Bench } from '@/shared/api/client'
+import type { BenchNow } from '@/features/bench/projected'
 
 /** Before the die is moved: what else a nut may bind for, one after the other, what costs least to rule out first. */
-const props = defineProps<{ bench: Bench; busy: boolean; ruled: number }>()
+const props = defineProps<{ bench: BenchNow; busy: boolean; ruled: number }>()
 const emit = defineEmits<{ was: [string]; die: [] }>()
 const asked = computed(() => props.bench.causes[props.ruled])
 </script>

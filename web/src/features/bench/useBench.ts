@@ -1,65 +1,101 @@
-import { computed, ref, shallowRef } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 
-import { asProblem, ask, type Bench, client, Problem, type Schemas } from '@/shared/api/client'
+import { projected } from '@/features/bench/projected'
+import { useOutbox } from '@/features/bench/useOutbox'
+import { asProblem, ask, type Bench, client, type Plan, Problem, type Schemas } from '@/shared/api/client'
 import { useAnswer } from '@/shared/api/useAnswer'
+import { useChoices } from '@/shared/api/useChoices'
 import { useActs } from '@/shared/jobs/useActs'
 import { useJobActs } from '@/shared/jobs/useJobActs'
+import type { Said } from '@/shared/jobs/outbox'
 import { useReturn } from '@/shared/state/useReturn'
 
 export type EntryKind = Schemas['EntryIn']['kind']
 
+const UNSAID: Omit<Said, 'step' | 'kind'> = {
+  reading: '',
+  dialled: '',
+  measured: '',
+  unit: '',
+  verdict: '',
+  reason: '',
+  again: '',
+  part: '',
+  keeps: '',
+  stands: '',
+  cause: '',
+  wire: '',
+}
+/** What only the server can do: it is told so while it is away. */
+const NEEDS_SERVER: EntryKind[] = ['again', 'turn-to', 'zero-lost', 'cause']
+const AWAY = new Problem(0, 'That cannot be done while the server is away.')
+
 /** The bench of a job: where it stands, and the few things one can record. */
 export function useBench(id: number) {
-  const bench = useAnswer<Bench>('bench', id)
+  const told = useAnswer<Bench>('bench', id)
+  const { data: choices } = useChoices()
   const problem = shallowRef<Problem | null>(null)
-  const busy = ref(false)
   const path = { job_id: id }
   const send = useActs()
   const whole = useJobActs()
+  const box = useOutbox(id, (now) => (told.value = now))
+
+  /** The steps that follow, to go on with while the server is away. */
+  const plan = shallowRef<Plan | null>(null)
+  watch(
+    () => told.value && told.value.state !== 'closed' && `${told.value.revision} ${told.value.part}`,
+    async (wanted) => {
+      if (!wanted || !told.value) return
+      const query = { part: told.value.part }
+      const job = await ask(client.GET('/api/jobs/{job_id}', { params: { path, query } })).catch(() => null)
+      plan.value = job?.plan ?? plan.value
+    },
+  )
+  const passes = (code: string) =>
+    choices.value?.verdicts.find((one) => one.code === code)?.remark === 'passes'
+  /** What waits is more than an entry on its way. */
+  const behind = computed(() => box.away.value || box.stuck.value)
+  const bench = computed(() =>
+    told.value ? projected(told.value, behind.value ? box.waiting.value : [], plan.value, passes) : null,
+  )
 
   /** Sends one request at a time: a second press while the first is under way does nothing. */
   async function take(request: () => Promise<Bench>): Promise<boolean> {
-    if (busy.value) return false
-    busy.value = true
+    if (box.busy.value) return false
+    box.busy.value = true
     try {
-      bench.value = await request()
+      told.value = await request()
       problem.value = null
       return true
     } catch (error) {
       problem.value = asProblem(error)
       return false
     } finally {
-      busy.value = false
+      box.busy.value = false
     }
   }
   const read = () => ask(client.GET('/api/jobs/{job_id}/bench', { params: { path } }))
   /** What this screen shows: an act that finds something else is refused. */
-  const saw = () => ({ last: bench.value?.last ?? 0, revision: bench.value?.revision ?? 0 })
-  const record = (kind: EntryKind, more: Partial<Schemas['EntryIn']> = {}) => {
-    const body = {
-      reading: '',
-      dialled: '',
-      unit: '' as const,
-      verdict: '',
-      reason: '',
-      again: '',
-      part: '',
-      keeps: '' as const,
-      stands: '',
-      cause: '',
-      wire: '',
-      ...more,
-      ...saw(),
-      kind,
-      step: bench.value?.step?.key ?? '',
+  const saw = () => ({ last: told.value?.last ?? 0, revision: told.value?.revision ?? 0 })
+  async function record(kind: EntryKind, more: Partial<Said> = {}): Promise<boolean> {
+    if (box.away.value && NEEDS_SERVER.includes(kind)) {
+      problem.value = AWAY
+      return false
     }
-    return take(() =>
-      send([id, body], (header) =>
-        ask(client.POST('/api/jobs/{job_id}/entries', { params: { path, header }, body })),
-      ),
-    )
+    const said = { ...UNSAID, ...more, ...saw(), kind, step: bench.value?.step?.key ?? '' }
+    const done = await box.record(said)
+    problem.value = done ? null : box.problem.value
+    return done
   }
-  const undo = () => {
+  async function undo(): Promise<boolean> {
+    const last = box.waiting.value.at(-1)
+    // What the server does not have yet is taken out of what waits; one under way may be there already.
+    if (last && (box.waiting.value.length > 1 || last.refused)) return box.throwAway(last.key)
+    await box.flush()
+    if (box.waiting.value.length) {
+      problem.value = AWAY
+      return false
+    }
     const body = saw()
     return take(() =>
       send(['undo', id, body], (header) =>
@@ -72,18 +108,24 @@ export function useBench(id: number) {
       await whole.close({ id, ...saw() }, reason)
       return read()
     })
+  /** What waits is sent before the bench is read: it would be read without it. */
+  async function load(): Promise<boolean> {
+    await box.flush()
+    return take(read)
+  }
   /**
    * Another device may have gone on: what it did is shown when one looks here again. An act whose answer was lost is
    * tried again first, as it was: what it found would hide whether it was done.
    */
   useReturn(() => {
-    if (busy.value || !bench.value || problem.value?.status === 0) return
+    if (box.waiting.value.length) return void box.flush()
+    if (box.busy.value || !told.value || problem.value?.status === 0) return
     void read().then(
       (now) => {
         const { last, revision } = saw()
         const moved = now.last !== last || now.revision !== revision
-        if (!busy.value && moved) {
-          bench.value = now
+        if (!box.busy.value && moved) {
+          told.value = now
           problem.value = null
         }
       },
@@ -93,11 +135,16 @@ export function useBench(id: number) {
   return {
     bench,
     problem,
-    busy,
+    busy: box.busy,
+    away: box.away,
+    behind,
+    waiting: box.waiting,
     moved: computed(() => problem.value?.code === 'moved-on'),
-    load: () => take(read),
+    load,
     record,
     undo,
     close,
+    retry: (other: Partial<Said> = {}) => box.retry(saw(), other),
+    throwAway: box.throwAway,
   }
 }

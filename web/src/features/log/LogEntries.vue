@@ -31,10 +31,11 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
         <td class="muted">{{ entry.step }}</td>
         <td>
           {{ entry.what }}
+          <template v-if="entry.reading && entry.said">{{ entry.said }}</template>
           <span v-if="entry.reading" class="fig strong">{{ text(entry.reading) }}</span>
           <span v-if="entry.aim" class="muted small"> for {{ text(entry.aim) }}</span>
           <span v-if="entry.dialled" class="muted small"> after dialling {{ text(entry.dialled) }}</span>
-          <strong v-if="entry.said">{{ entry.said }}</strong>
+          <strong v-if="entry.said && !entry.reading">{{ entry.said }}</strong>
         </td>
       </tr>
     </tbody>

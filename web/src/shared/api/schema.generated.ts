@@ -1644,6 +1644,8 @@ export interface components {
             dials: components["schemas"]["ChoiceShown"][];
             /** Edges */
             edges: components["schemas"]["ChoiceShown"][];
+            /** Entries */
+            entries: components["schemas"]["ChoiceShown"][];
             /** Evidence */
             evidence: {
                 [key: string]: components["schemas"]["ChoiceShown"][];
@@ -1685,19 +1687,19 @@ export interface components {
         };
         /**
          * CutShown
-         * @description The next cut.
+         * @description The next cut; `ratio` what comes off per dialled, where that is learned.
          */
         CutShown: {
             dial: components["schemas"]["FigureShown"] | null;
             expect: components["schemas"]["FigureShown"] | null;
             give_or_take: components["schemas"]["FigureShown"] | null;
             left: components["schemas"]["FigureShown"];
-            ratio: components["schemas"]["FigureShown"];
+            ratio: components["schemas"]["FigureShown"] | null;
             /**
              * State
              * @enum {string}
              */
-            state: "first" | "rough" | "finish" | "on-size" | "under-size";
+            state: "first" | "rough" | "finish" | "on-size" | "past";
             /** Then */
             then: string;
         };
@@ -1775,6 +1777,24 @@ export interface components {
             thread: string;
         };
         /**
+         * DimensionShown
+         * @description A size of a step that can be measured: what it is called, what with, what it is to be, from what to what.
+         */
+        DimensionShown: {
+            aim: components["schemas"]["Shown"];
+            high: components["schemas"]["Shown"];
+            /** How */
+            how: string;
+            low: components["schemas"]["Shown"];
+            /**
+             * Measured
+             * @enum {string}
+             */
+            measured: "diameter" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
+            /** Name */
+            name: string;
+        };
+        /**
          * DrawerWire
          * @description A drill whose shank serves as a wire.
          */
@@ -1828,6 +1848,7 @@ export interface components {
          * EntryIn
          * @description One thing to record. `step` is the key of the one in hand on the screen, "" when every piece was made.
          *
+         *     `reading` is of the size of the step that is `measured`, "" for the one that drives its cuts;
          *     `dialled` is what was dialled before the reading, in the dial's own terms, "" where nobody says. `unit` is that of a
          *     bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
          *     the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in; `stands` where a die
@@ -1863,6 +1884,11 @@ export interface components {
             kind: "reading" | "verdict" | "setting" | "cause" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to";
             /** Last */
             last: number;
+            /**
+             * Measured
+             * @default
+             */
+            measured?: string;
             /**
              * Part
              * @default
@@ -2280,7 +2306,6 @@ export interface components {
             changed_at: string;
             /** Closed */
             closed: string;
-            cut: components["schemas"]["CutShown"] | null;
             drawing: components["schemas"]["SheetShown"];
             due: components["schemas"]["Due"];
             /** Finished */
@@ -2295,7 +2320,6 @@ export interface components {
             hindrance: string;
             /** Id */
             id: number;
-            judged: components["schemas"]["Judged"] | null;
             /** Last */
             last: number;
             /** Opened Eighths */
@@ -2312,8 +2336,6 @@ export interface components {
             preset: components["schemas"]["PresetShown"] | null;
             /** Quantity */
             quantity: number;
-            /** Readings */
-            readings: components["schemas"]["ReadingShown"][];
             /** Revision */
             revision: number;
             /** Scrapped */
@@ -2324,6 +2346,8 @@ export interface components {
              */
             shelf: "open" | "archive" | "bin";
             sized: components["schemas"]["SizedShown"] | null;
+            /** Sizes */
+            sizes: components["schemas"]["SizeNowShown"][];
             /**
              * State
              * @enum {string}
@@ -3521,6 +3545,21 @@ export interface components {
             wire: components["schemas"]["FigureShown"];
         };
         /**
+         * SizeNowShown
+         * @description A size of the step in hand: its readings, the cut that comes next, the last reading against the class.
+         */
+        SizeNowShown: {
+            cut: components["schemas"]["CutShown"];
+            judged: components["schemas"]["Judged"] | null;
+            /**
+             * Measured
+             * @enum {string}
+             */
+            measured: "diameter" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
+            /** Readings */
+            readings: components["schemas"]["ReadingShown"][];
+        };
+        /**
          * SizeShown
          * @description A thread sized at a glance; `length` is a screw's, typed behind it, or "".
          */
@@ -3736,6 +3775,8 @@ export interface components {
             cautions: components["schemas"]["Caution"][];
             /** Chucking */
             chucking: number;
+            /** Dimensions */
+            dimensions: components["schemas"]["DimensionShown"][];
             /** Edge */
             edge: string;
             /** Figures */

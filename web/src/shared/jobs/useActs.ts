@@ -3,7 +3,7 @@ import { Problem } from '@/shared/api/client'
 /** How long a key is: as hexadecimal digits of so many random bytes. */
 const KEY_BYTES = 16
 
-function newKey(): string {
+export function newKey(): string {
   const bytes = crypto.getRandomValues(new Uint8Array(KEY_BYTES))
   return [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('')
 }

@@ -6,26 +6,35 @@ export interface Key {
   run: () => void
   /** Works while a text field has the focus and is empty. */
   whenEmpty?: boolean
+  /** Acts when no other key follows at once: an instrument that types its reading is not a press of its first digit. */
+  alone?: boolean
 }
+
+/** Keys of a hand come slower than this, those of an instrument that types faster (ms). */
+export const FASTEST_HAND_MS = 40
 
 const active = shallowReactive<Key[]>([])
 let listening = false
 
-function typingInto(target: EventTarget | null): 'no' | 'empty' | 'text' {
+export function typingInto(target: EventTarget | null): 'no' | 'empty' | 'text' {
   if (target instanceof HTMLSelectElement) return 'text'
   if (target instanceof HTMLTextAreaElement) return 'text'
   if (!(target instanceof HTMLInputElement) || target.type === 'button') return 'no'
   return target.value === '' && target.dataset.keys === 'empty' ? 'empty' : 'text'
 }
 
+let waiting = 0
+
 function onKey(event: KeyboardEvent) {
+  window.clearTimeout(waiting)
   if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return
   const typing = typingInto(event.target)
   if (typing === 'text') return
   const found = active.findLast((k) => k.key === event.key && (typing === 'no' || k.whenEmpty))
   if (!found) return
   event.preventDefault()
-  found.run()
+  if (found.alone) waiting = window.setTimeout(found.run, FASTEST_HAND_MS)
+  else found.run()
 }
 
 /** Keys that act while the calling component lives; the newest wins. */

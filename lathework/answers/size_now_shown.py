@@ -1,0 +1,74 @@
+"""The sizes of the step in hand, for a screen."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from lathework.answers.declared_answer import answer
+from lathework.answers.values import FigureShown, Shown, figure_shown, length_shown, maybe_shown
+from lathework.bench.judged import Judged, SizeNow
+from lathework.cutting.dimension import Measured, came_off
+from lathework.cutting.next_cut import CutState, NextCut
+
+
+@answer
+class CutShown:
+    """The next cut; `ratio` what comes off per dialled, where that is learned."""
+
+    state: CutState
+    dial: FigureShown | None
+    left: FigureShown
+    ratio: FigureShown | None
+    expect: FigureShown | None
+    give_or_take: FigureShown | None
+    then: str
+
+
+@answer
+class ReadingShown:
+    """A reading with the pass before it: what was dialled, `stated` where the person said so, and what came off."""
+
+    reading: Shown
+    dialled: Shown | None
+    stated: bool
+    came_off: Shown | None
+
+
+@answer
+class SizeNowShown:
+    """A size of the step in hand: its readings, the cut that comes next, the last reading against the class."""
+
+    measured: Measured
+    readings: tuple[ReadingShown, ...]
+    cut: CutShown
+    judged: Judged | None
+
+
+def _cut(cut: NextCut) -> CutShown:
+    return CutShown(
+        state=cut.state,
+        dial=maybe_shown(cut.dial),
+        left=figure_shown(cut.left),
+        ratio=maybe_shown(cut.ratio),
+        expect=maybe_shown(cut.expect),
+        give_or_take=maybe_shown(cut.give_or_take),
+        then=cut.then,
+    )
+
+
+def size_now_shown(size: SizeNow) -> SizeNowShown:
+    """A size of the step in hand, its readings, and what comes next."""
+    return SizeNowShown(size.dimension.measured, tuple(_readings(size)), _cut(size.cut), size.judged)
+
+
+def _readings(size: SizeNow) -> Iterator[ReadingShown]:
+    before: float | None = None
+    for reading in size.readings:
+        came_mm = None if before is None else came_off(size.dimension, before, reading.value_mm)
+        yield ReadingShown(
+            reading=length_shown(reading.value_mm),
+            dialled=length_shown(reading.dialled_mm) if reading.dialled_mm else None,
+            stated=reading.stated,
+            came_off=length_shown(came_mm) if came_mm is not None else None,
+        )
+        before = reading.value_mm

@@ -1,0 +1,82 @@
+"""A hole that no drill makes: drilled first, then bored; and what it shares with one that is drilled."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from lathework import cautions
+from lathework.cutting.dimension import Dimension
+from lathework.figures import PRACTICE, Figure, Given
+from lathework.part.bores import BoreWork
+from lathework.planning.chucking import Chucking
+from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.steps import measures
+from lathework.planning.work import Work, in_mm
+
+DRILLING_SHARE = 0.7
+"""Drilling speed over turning speed (practice)."""
+FAST = 2000.0
+"""Speed in rev/min that many small lathes do not reach (practice)."""
+
+
+def drilling_speed(work: Work, across_mm: float) -> Figure:
+    """Speed for a drill of `across_mm` millimetres. Source: practice."""
+    found = work.speed(work.job.material.turning_speed * DRILLING_SHARE, across_mm)
+    if work.job.setup.speeds or found.value < FAST:
+        return found
+    return replace(found, note="Faster than many a lathe goes: take its fastest.")
+
+
+def taken(chucking: Chucking, across_mm: float, depth: Figure) -> Cut:
+    """The metal a drill takes away, as far as it lies in the part."""
+    return Cut(min(in_mm(depth), chucking.overall_mm), 0.0, across_mm, 0.0)
+
+
+def depths(bore_work: BoreWork, depth: Figure) -> tuple[Dimension, ...]:
+    """The depth of a hole that ends in the part."""
+    return (measures.deep(in_mm(depth)),) if bore_work.bore.depth is not None else ()
+
+
+def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> Operation:
+    """Bore a hole that no drill owned makes: drilled as large as may be, then opened with a boring tool."""
+    figures = {"bore": bore_work.drill, "depth": depth, "speed": drilling_speed(work, bore_work.drill_mm)}
+    first = "Drill as large as you can"
+    if bore_work.rough is not None:
+        unit = bore_work.rough.unit
+        figures["rough"] = Figure(
+            "drill first",
+            bore_work.rough.diameter,
+            unit,
+            "largest you own that leaves a cut for the boring tool",
+            PRACTICE,
+            (Given("bore", in_mm(bore_work.drill), "mm"),),
+            kind="table",
+            note=f"Drill {bore_work.rough.name}.",
+        )
+        first = f"Drill {bore_work.rough.name}"
+    if bore_work.percent is not None:
+        figures["percent"] = bore_work.percent
+    return Operation(
+        key=keyed("bore", bore_work.bore.id),
+        kind="drill",
+        title="Bore for the thread",
+        sentence=f"{first}, then bore to " + "{bore}, {depth} deep.",
+        headline="bore",
+        figures=figures,
+        tool="boring tool",
+        edge="tip",
+        cautions=(cautions.STOP_TO_MEASURE,),
+        notes=("Light cuts, and the same dial twice at the end: a boring bar springs.",),
+        measure="diameter",
+        dimensions=(
+            measures.bored(
+                bore_work,
+                rough_mm=bore_work.rough.diameter_mm if bore_work.rough else None,
+                most_mm=work.job.material.max_cut_mm,
+            ),
+            *depths(bore_work, depth),
+        ),
+        makes=makes(diameter=bore_work.drill_mm, depth=in_mm(depth)),
+        cut=taken(chucking, bore_work.drill_mm, depth),
+        chucking=chucking.number,
+    )

@@ -1,0 +1,179 @@
+"""Sizes beside the diameter, measured at the bench: bores the other way round, lengths, grooves, flats, run-out."""
+
+from __future__ import annotations
+
+import math
+import unittest
+
+from hypothesis import given
+from hypothesis import strategies as st
+
+from lathework.bench.acts import reading_entry
+from lathework.bench.bench import Bench
+from lathework.bench.entry import Entry
+from lathework.bench.progress import progress
+from lathework.cutting.dimension import MOVE_WORDS, Dimension, Move, Target
+from lathework.cutting.next_cut import NextCut, next_cut
+from lathework.errors import InputError
+from lathework.lengths import read_length
+from lathework.planning.plan import Plan
+from lathework.shop.lathe_facts import Dial
+from lathework.tests.samples import PLUG, SCREW, body, bore, plan, step, told
+
+
+def cut(dimension: Dimension, last_mm: float, dial: Dial = "diameter") -> NextCut:
+    return next_cut(last_mm=last_mm, dimension=dimension, passes=(), dial=dial, unit="mm")
+
+
+def size(move: Move, target: Target, *, grows: bool = False, start_mm: float = 0.0) -> Dimension:
+    return Dimension("diameter", "size", target, start_mm, 1.0, move, grows=grows)
+
+
+class Moves(unittest.TestCase):
+    """What is moved for what is left, worked by hand."""
+
+    def test_a_bore_is_opened_by_what_it_is_short_of(self) -> None:
+        bored = size("cross-slide", Target(19.98, 20.0, 20.02), grows=True, start_mm=18.0)
+        told = cut(bored, 19.6)
+        assert told.dial is not None and told.expect is not None
+        self.assertEqual((told.state, round(told.left.value, 6), round(told.dial.value, 6)), ("finish", 0.4, 0.4))
+        self.assertAlmostEqual(told.expect.value, 20.0)
+        half = cut(bored, 19.6, "radius").dial
+        assert half is not None
+        self.assertAlmostEqual(half.value, 0.2)
+        self.assertEqual([cut(bored, at).state for at in (19.98, 20.02, 20.03)], ["on-size", "on-size", "past"])
+
+    def test_the_carriage_is_never_halved(self) -> None:
+        told = cut(size("carriage", Target(29.9, 30.0, 30.1), grows=True), 29.4, "radius")
+        assert told.dial is not None
+        self.assertAlmostEqual(told.dial.value, 0.6)
+
+    def test_half_of_what_remains_comes_off_each_of_two_flats(self) -> None:
+        """(12.4 - 11) / 2 = 0.7 off each face; off the first one alone, all of what is left."""
+        both = cut(size("each-face", Target(10.9, 11.0, 11.02)), 12.4).dial
+        over = cut(size("down", Target(11.95, 12.0, 12.05)), 12.5).dial
+        assert both is not None and over is not None
+        self.assertAlmostEqual(both.value, 0.5, msg="a whole millimetre at once, shared")
+        self.assertAlmostEqual(over.value, 0.5)
+
+    def test_work_is_knocked_by_half_its_run_out(self) -> None:
+        told = cut(size("knock", Target(0, 0, 0.05)), 0.3).dial
+        assert told is not None
+        self.assertAlmostEqual(told.value, 0.15)
+
+    def test_what_no_dial_moves_is_told_alone(self) -> None:
+        told = cut(size("none", Target(9.95, 10.0, 10.2), grows=True), 9.8)
+        self.assertIsNone(told.dial)
+        self.assertEqual(told.state, "first")
+
+    @given(
+        st.sampled_from(sorted(MOVE_WORDS)),
+        st.booleans(),
+        st.floats(5, 50),
+        st.floats(0.2, 30),
+        st.sampled_from(("radius", "diameter")),
+    )
+    def test_what_is_dialled_brings_it_no_farther_than_its_aim(
+        self, move: Move, grows: bool, aim: float, left: float, dial: Dial
+    ) -> None:
+        """An independent count: the dial, doubled where it is half, never takes off more than was left."""
+        made = size(move, Target(aim - 0.05, aim, aim + 0.05), grows=grows)
+        told = cut(made, aim - left if grows else aim + left, dial)
+        if told.dial is None:
+            self.assertEqual(move, "none")
+            return
+        twice = move in ("each-face", "knock") or (move == "cross-slide" and dial == "radius")
+        self.assertLessEqual(told.dial.value * (2 if twice else 1), left + 1e-9)
+        self.assertGreater(told.dial.value, 0)
+
+
+def at_step(made: Plan, kind: str, *entries: Entry) -> Bench:
+    """The bench at the first step of that kind, everything before it done."""
+    keys = [one.key for one in made.operations]
+    here = next(n for n, key in enumerate(keys) if key.startswith(kind))
+    before = [Entry("done", 1, key) for key in keys[:here]]
+    return progress([made], [told(made, entry) for entry in (*before, *entries)]).bench
+
+
+def read(now: Bench, text: str, measured: str = "") -> Entry:
+    return reading_entry(now, read_length(text, "in", "reading"), None, measured)
+
+
+class AtTheBench(unittest.TestCase):
+    STUD = plan(SCREW)
+
+    def test_a_shoulder_is_cut_on_and_not_back(self) -> None:
+        made = self.STUD
+        now = at_step(made, "turn")
+        length = step(made, "turn").dimension("length")
+        if length is None:
+            self.fail("the blank ends at a shoulder")
+        short = f"{(length.target.aim_mm - 1.0) / 25.4:.4f}"
+        now = at_step(made, "turn", read(now, short, "length"))
+        told = now.size("length")
+        assert told is not None and told.cut.dial is not None
+        self.assertAlmostEqual(told.cut.dial.value * 25.4, 1.0, places=2)
+        self.assertIn("under size", now.hindrance)
+        with self.assertRaises(InputError) as caught:
+            read(now, f"{(length.target.aim_mm - 3) / 25.4:.4f}", "length")
+        self.assertEqual(caught.exception.code, "grew")
+        self.assertEqual(now.readings, (), "the diameter was not measured")
+
+    def test_a_groove_is_not_over_the_minor_diameter(self) -> None:
+        """H28 minor diameter of 3/8-16 UNC, basic: 0.3073 in (ASME B1.1, table of basic dimensions)."""
+        [groove] = [one for one in step(self.STUD, "groove").dimensions if one.measured == "diameter"]
+        self.assertAlmostEqual(groove.target.high_mm / 25.4, 0.3073, delta=0.00006)
+
+    def test_a_bored_hole_is_within_the_class(self) -> None:
+        """1-8 UNC 2B, minor diameter 0.865 to 0.890 in (ASME B1.1, table of limits of size)."""
+        [size, *_] = step(
+            plan(body(bore("1-8", depth="1", cut="boring-tool"), **{"part.stock.across": "2"})), "bore"
+        ).dimensions
+        self.assertEqual((size.measured, size.grows), ("bore", True))
+        self.assertAlmostEqual(size.target.low_mm / 25.4, 0.865, places=3)
+        self.assertAlmostEqual(size.target.high_mm / 25.4, 0.890, places=3)
+
+    def test_flats_over_the_first_and_across_both(self) -> None:
+        """A hexagon 0.750 across on its round of 0.750 / cos 30 = 0.8660: over one flat half of their sum, 0.8080."""
+        over, across = step(plan(PLUG), "flats").dimensions
+        self.assertAlmostEqual(over.target.aim_mm / 25.4, (0.75 + 0.75 / math.cos(math.pi / 6)) / 2, places=3)
+        self.assertAlmostEqual(across.target.aim_mm / 25.4, 0.75)
+
+    def test_other_sizes_and_steps_are_refused(self) -> None:
+        now = at_step(self.STUD, "turn")
+        for text, measured, field, code in (
+            ("0.4", "bore", "measured", "unknown-choice"),
+            ("12.5", "length", "reading", "out-of-range"),
+            ("0.4", "length", "reading", "out-of-range"),
+        ):
+            with self.subTest(text), self.assertRaises(InputError) as caught:
+                read(now, text, measured)
+            self.assertEqual((caught.exception.field, caught.exception.code), (field, code))
+        with self.assertRaises(InputError) as nothing:
+            read(at_step(self.STUD, "gauge"), "0.4")
+        self.assertEqual(nothing.exception.code, "not-asked")
+
+    def test_taken_up_again_every_size_is_measured_anew(self) -> None:
+        made = self.STUD
+        first = at_step(made, "turn")
+        entry = read(first, "0.3700")
+        key = entry.step
+        keys = [one.key for one in made.operations]
+        before = [Entry("done", 1, one) for one in keys[: keys.index(key)]]
+        entries = [*before, entry, Entry("done", 1, key), Entry("again", 1, key)]
+        now = progress([made], [told(made, one) for one in entries]).bench
+        self.assertEqual([one.readings for one in now.sizes], [() for _ in now.sizes])
+
+
+class EveryStep(unittest.TestCase):
+    def test_every_size_is_reached_from_where_it_begins(self) -> None:
+        """The band holds its aim; what grows begins under it, what does not over it."""
+        samples = (plan(), plan(SCREW), plan(PLUG), plan(body(bore("1/4-20"), bore("1/2-13", depth=""))))
+        for made in samples:
+            for operation in made.operations:
+                for one in operation.dimensions:
+                    with self.subTest(operation.key, measured=one.measured):
+                        low, aim, high = one.target.low_mm, one.target.aim_mm, one.target.high_mm
+                        self.assertTrue(low <= aim <= high)
+                        if one.move != "knock":
+                            self.assertTrue(one.start_mm <= aim if one.grows else one.start_mm >= aim)

@@ -1,0 +1,121 @@
+"""At the bench: a bore, a groove, a shoulder and a hexagon measured; readings that an instrument types by itself."""
+
+from __future__ import annotations
+
+import json
+from typing import Any
+
+from playwright.sync_api import expect
+
+from lathework.tests.samples import PLUG, bore, document
+from tests.browser.base import BrowserCase
+
+GLAND: dict[str, Any] = PLUG | {
+    "title": "Gland, fog-signal air line",
+    "quantity": 2,
+    "part.bores": [bore(across="0.3", depth="5/8", cut="boring-tool"), bore("3/8-16", depth="3/8", end="left")],
+    "hazards": [],
+}
+
+
+class Measured(BrowserCase):
+    empty = True
+
+    def setUp(self) -> None:
+        super().setUp()
+        self.page.goto("/")
+        self.job = self.post("/api/jobs/import", document(GLAND))["id"]
+
+    def post(self, path: str, body: Any) -> Any:
+        [token] = [one["value"] for one in self.page.context.cookies() if one["name"] == "csrftoken"]
+        headers = {"Content-Type": "application/json", "X-CSRFToken": token, "Referer": self.server.url}
+        answer = self.page.request.post(path, data=json.dumps(body), headers=headers)
+        self.assertTrue(answer.ok, answer.text())
+        return answer.json()
+
+    def bench(self) -> Any:
+        return self.page.request.get(f"/api/jobs/{self.job}/bench").json()
+
+    def go_to(self, kind: str) -> Any:
+        """Tick off everything before the first step of that kind, and open the bench there."""
+        while True:
+            now = self.bench()
+            if not now["zero"] and now["step"]["key"].startswith(kind):
+                break
+            kind_of_entry = "zero" if now["zero"] else "accept" if now["hindrance"] else "done"
+            body = {"last": now["last"], "revision": now["revision"], "step": now["step"]["key"], "kind": kind_of_entry}
+            keeps = {"keeps": "kept"} if now["zero"] and now["asks_keeping"] else {}
+            self.post(f"/api/jobs/{self.job}/entries", body | keeps | {"reason": "not tried"})
+        self.page.goto(f"/jobs/{self.job}/bench")
+        return now
+
+    def read(self, text: str) -> None:
+        self.page.get_by_role("textbox", name="New reading").fill(text)
+        with self.page.expect_response("**/entries"):
+            self.page.get_by_role("button", name="Record", exact=True).click()
+
+    def look_at(self, size: str) -> None:
+        self.page.get_by_role("button", name=size).click()
+
+    def test_a_shoulder_a_groove_and_a_hexagon(self) -> None:
+        """1/2-13: groove 0.5 - (1.0825 + 0.2)/13 = 0.4013, 3/13 = 0.2308 wide; half of 0.012 off each of two flats."""
+        page = self.page
+        self.go_to("groove")
+        expect(page.get_by_text("groove diameter").first).to_be_visible()
+        self.read("0.45")
+        expect(page.locator(".big .fig").first).to_have_text("0.0487")
+        self.read("0.4013")
+        expect(page.get_by_text("On size")).to_be_visible()
+        self.look_at("width as cut")
+        self.read("0.20")
+        expect(page.get_by_text("take off along the bed")).to_be_visible()
+        self.read("0.2310")
+        expect(page.get_by_text("On size")).to_be_visible()
+        self.go_to("flats")
+        self.look_at("across the flats")
+        self.read("0.762")
+        expect(page.get_by_text("take off each of the two faces")).to_be_visible()
+        expect(page.locator(".big .fig").first).to_have_text("0.0060")
+        self.read("0.750")
+        expect(page.get_by_text("On size")).to_be_visible()
+        page.get_by_role("button", name="Done").or_(page.get_by_role("button", name="Piece done")).first.click()
+        expect(page.get_by_text("On size")).to_have_count(0)
+        page.goto("/log")
+        page.get_by_label("Find a job, thread, note, verdict").fill("across the flats")
+        expect(page.get_by_text("measured across the flats").first).to_be_visible()
+
+    def test_a_bore_is_opened_to_its_size_and_not_past_it(self) -> None:
+        page = self.page
+        self.go_to("drill")
+        expect(page.get_by_text("hole as drilled").first).to_be_visible()
+        self.read("0.31")
+        expect(page.get_by_text("Past the size")).to_be_visible()
+        expect(page.get_by_role("button", name="Say why, or scrap it")).to_be_visible()
+        page.keyboard.press("z")
+        expect(page.get_by_text("Past the size")).to_have_count(0)
+        self.read("0.302")
+        expect(page.get_by_text("On size")).to_be_visible()
+
+    def test_an_instrument_that_types(self) -> None:
+        """Digits that come faster than a hand types, ended by Enter: never the key of a verdict."""
+        page = self.page
+        self.go_to("turn")
+        page.get_by_role("heading", level=1).click()
+        page.evaluate("document.activeElement.blur()")
+        with page.expect_response("**/entries"):
+            page.keyboard.type("0.6213")
+            page.keyboard.press("Enter")
+        [first, *_] = self.bench()["sizes"]
+        self.assertEqual(first["readings"][-1]["reading"]["inch"]["text"], "0.6213")
+        now = self.go_to("gauge")
+        figures = {one["key"]: one["figure"]["shown"]["inch"]["text"] for one in now["step"]["figures"]}
+        middle = (float(figures["wires_least"]) + float(figures["wires_most"])) / 2
+        expect(page.get_by_role("button", name="snug")).to_be_visible()
+        with page.expect_response("**/entries"):
+            page.keyboard.type(f"{middle:.4f}")
+            page.keyboard.press("Enter")
+        self.assertEqual(self.bench()["verdict"]["code"], "size-in")
+        page.keyboard.press("z")
+        with page.expect_response("**/entries"):
+            page.keyboard.press("3")
+        self.assertEqual(self.bench()["verdict"]["code"], "snug")

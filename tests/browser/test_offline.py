@@ -1,0 +1,144 @@
+"""The server gone: the bench goes on, what is recorded waits on the device, and is stored once, in order."""
+
+from __future__ import annotations
+
+import json
+import os
+import signal
+from typing import Any
+
+from playwright.sync_api import Page, expect
+
+from lathework.tests.samples import SCREW, document
+from tests.browser.base import BrowserCase
+
+
+class Offline(BrowserCase):
+    empty = True
+
+    def setUp(self) -> None:
+        super().setUp()
+        self.addCleanup(self.back)
+        self.page.goto("/")
+        screws = document(SCREW | {"quantity": 3, "setup.tools": "kept"})
+        self.job = self.post("/api/jobs/import", screws)["id"]
+        self.page.goto(f"/jobs/{self.job}/bench")
+        expect(self.page.get_by_role("heading", level=1)).to_contain_text("Face the end")
+        # The steps that follow are fetched to go on with.
+        self.page.wait_for_load_state("networkidle")
+
+    def post(self, path: str, body: Any) -> Any:
+        [token] = [one["value"] for one in self.page.context.cookies() if one["name"] == "csrftoken"]
+        headers = {"Content-Type": "application/json", "X-CSRFToken": token, "Referer": self.server.url}
+        answer = self.page.request.post(path, data=json.dumps(body), headers=headers)
+        self.assertTrue(answer.ok, answer.text())
+        return answer.json()
+
+    def record(self) -> list[Any]:
+        """What the server has, oldest first."""
+        kept = self.page.request.get(f"/api/jobs/{self.job}/job.json").json()["record"]["entries"]
+        return [(one["kind"], one["step"], one.get("typed", "")) for one in kept]
+
+    def kill(self) -> None:
+        """The plug is pulled."""
+        assert self.server.process is not None
+        os.kill(self.server.process.pid, signal.SIGKILL)
+        self.server.stop()
+
+    def back(self) -> None:
+        """The server runs for the next test, however this one ended."""
+        if self.server.process is None:
+            self.server.start()
+
+    def press(self, name: str, page: Page | None = None) -> None:
+        (page or self.page).get_by_role("button", name=name, exact=True).click()
+
+    def heading(self, words: str) -> None:
+        expect(self.page.get_by_role("heading", level=1)).to_contain_text(words)
+
+    def read(self, text: str) -> None:
+        self.page.get_by_role("textbox", name="New reading").fill(text)
+        self.press("Record")
+        expect(self.page.get_by_role("textbox", name="New reading")).to_have_value("")
+
+    def waits(self, count: str) -> None:
+        expect(self.page.get_by_role("region", name="Not stored yet")).to_contain_text(count)
+
+    def test_ten_entries_without_a_server(self) -> None:
+        self.kill()
+        self.press("Done")
+        self.waits("1 entry waits on this device until the server answers")
+        self.heading("Turn to 0.4375 in")
+        self.press("Done, not measured")
+        self.heading("Turn to 0.3688 in")
+        self.read("0.3688")
+        expect(self.page.get_by_text("What comes next is not known")).to_be_visible()
+        self.press("Done")
+        self.heading("Plunge the relief groove")
+        self.press("Touched off")
+        for words in ("Plunge the relief groove", "Chamfer the end", "Run the die on"):
+            self.heading(words)
+            self.press("Done")
+        self.heading("Clean the thread")
+        self.page.keyboard.press("3")
+        self.waits("9 entries wait")
+        self.press("Done")
+        self.waits("10 entries wait")
+        shown = self.page.get_by_role("region", name="Not stored yet")
+        shown.locator("summary").click()
+        expect(shown.get_by_role("listitem")).to_have_count(10)
+        self.server.start()
+        expect(shown).to_have_count(0)
+        kinds = [kind for kind, _, _ in self.record()]
+        self.assertEqual(kinds, ["done", "done", "reading", "done", "zero", "done", "done", "done", "verdict", "done"])
+        self.assertEqual([typed for _, _, typed in self.record() if typed], ["0.3688"])
+
+    def test_killed_in_the_middle_and_the_page_closed(self) -> None:
+        self.press("Done")
+        self.heading("Turn to")
+        self.kill()
+        self.read("0.4375")
+        self.waits("1 entry waits")
+        context = self.page.context
+        self.page.close()
+        self.server.start()
+        self.page = context.new_page()
+        self.page.goto(f"/jobs/{self.job}/bench")
+        expect(self.page.get_by_text("On size")).to_be_visible()
+        self.assertEqual([typed for _, _, typed in self.record() if typed], ["0.4375"])
+
+    def test_what_the_server_then_refuses_is_settled_by_the_person(self) -> None:
+        """Under size, and done all the same without the server: it wants a reason, and what came after waits for it."""
+        self.press("Done")
+        self.heading("Turn to")
+        self.kill()
+        self.read("0.3000")
+        self.press("Done")
+        self.heading("Turn to 0.3688 in")
+        self.press("Done, not measured")
+        self.waits("3 entries wait")
+        self.server.start()
+        shown = self.page.get_by_role("region", name="Not stored yet")
+        expect(shown).to_contain_text("Say why")
+        expect(shown).to_contain_text("1 more wait behind it")
+        shown.get_by_role("button", name="Say why it will do").click()
+        shown.get_by_role("textbox", name="Why will it do?").fill("a spacer hides it")
+        shown.get_by_role("button", name="It will do").click()
+        expect(shown).to_have_count(0)
+        self.heading("Plunge the relief groove")
+        self.assertEqual([kind for kind, _, _ in self.record()], ["done", "reading", "accept", "done"])
+
+    def test_undone_while_it_waits(self) -> None:
+        self.kill()
+        self.press("Done")
+        self.heading("Turn to")
+        self.read("0.4375")
+        self.waits("2 entries wait")
+        self.page.keyboard.press("z")
+        self.waits("1 entry waits")
+        self.server.start()
+        expect(self.page.get_by_role("region", name="Not stored yet")).to_have_count(0)
+        self.heading("Turn to")
+        self.press("Done, not measured")
+        self.heading("Turn to 0.3688 in")
+        self.assertEqual([kind for kind, _, _ in self.record()], ["done", "done"])

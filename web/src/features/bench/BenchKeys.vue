@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import type { BenchNow } from '@/features/bench/projected'
+import { turnUnits, useUnits } from '@/shared/figures/useUnits'
+import { useShopTheme } from '@/shared/state/useShopTheme'
+
+/** The thumb-wide row under everything: what can be done at any step. */
+defineProps<{ bench: BenchNow; open: boolean; gated: boolean; gauging: boolean }>()
+const emit = defineEmits<{ back: []; undo: []; note: []; why: []; lost: [] }>()
+const { unit } = useUnits()
+const theme = useShopTheme(() => true)
+</script>
+
+<template>
+  <div class="row">
+    <button v-if="open" type="button" class="key" @click="emit('back')">back <kbd>k</kbd></button>
+    <button v-if="open" type="button" class="key" @click="emit('undo')">undo <kbd>z</kbd></button>
+    <button v-if="open" type="button" class="key" @click="emit('note')">note <kbd>n</kbd></button>
+    <button type="button" class="key" @click="turnUnits">{{ unit }} <kbd>u</kbd></button>
+    <button type="button" class="key" @click="theme.toggle()">
+      {{ theme.name() === 'shell' ? 'dark' : 'light' }}
+    </button>
+    <button v-if="bench.step && !gated" type="button" class="key" @click="emit('why')">
+      {{ gauging && !bench.verdict ? 'not gauged, or scrap' : 'scrap or accept' }}
+    </button>
+    <button v-if="bench.step && !gated && !bench.zero" type="button" class="key" @click="emit('lost')">
+      zero lost
+    </button>
+    <router-link
+      class="key"
+      :to="{ name: 'plan', params: { id: bench.id }, query: bench.part > 1 ? { part: bench.part } : {} }"
+      >the whole plan <kbd>p</kbd></router-link
+    >
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+}
+.key {
+  border: 0;
+  background: none;
+  color: var(--muted);
+  padding: 12px 14px 12px 0;
+  min-height: 48px;
+  cursor: pointer;
+  text-decoration: none;
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+}
+.key:hover {
+  color: var(--lagoon);
+}
+@media (max-width: 520px) {
+  .key {
+    padding: 8px 8px 8px 0;
+    min-height: 40px;
+  }
+}
+</style>

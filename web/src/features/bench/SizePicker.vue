@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { VBtnToggle } from 'vuetify/components/VBtnToggle'
+
+import type { BenchNow } from '@/features/bench/projected'
+import type { Schemas } from '@/shared/api/client'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** What can be measured of the step: one is looked at, with its band and what it is measured with. */
+const chosen = defineModel<string>({ required: true })
+const props = defineProps<{ bench: BenchNow; dimension: Schemas['DimensionShown'] }>()
+const { told, text } = useUnits()
+const STATES: Record<string, string> = { 'on-size': '✓', past: '✗' }
+const marks = computed(() =>
+  Object.fromEntries(
+    props.bench.sizes.map((size) => [
+      size.measured,
+      size.readings.length ? (STATES[size.cut?.state ?? ''] ?? '…') : '',
+    ]),
+  ),
+)
+</script>
+
+<template>
+  <div class="sizes">
+    <v-btn-toggle
+      v-if="bench.sizes.length > 1"
+      :model-value="dimension.measured"
+      mandatory
+      variant="outlined"
+      density="comfortable"
+      aria-label="What is measured"
+      @update:model-value="chosen = $event"
+    >
+      <v-btn v-for="one in bench.step?.dimensions" :key="one.measured" :value="one.measured"
+        >{{ one.name }} {{ marks[one.measured] }}</v-btn
+      >
+    </v-btn-toggle>
+    <p class="band">
+      <span v-if="bench.sizes.length === 1">{{ dimension.name }}</span>
+      <strong class="fig">{{ told(dimension.low).text }} to {{ text(dimension.high) }}</strong>
+      <span v-if="dimension.how" class="muted small">{{ dimension.how }}</span>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.sizes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  align-items: center;
+}
+.band {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  align-items: baseline;
+}
+</style>

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+
+import type { BenchNow } from '@/features/bench/projected'
+import ReasonField from '@/shared/controls/ReasonField.vue'
+import { useChoices } from '@/shared/api/useChoices'
+import type { Waiting } from '@/shared/jobs/outbox'
+
+/** What was recorded and is not on the server's disk yet; one that it refused is settled here. */
+const props = defineProps<{ waiting: readonly Waiting[]; steps: BenchNow['steps']; away: boolean }>()
+const emit = defineEmits<{ again: []; accept: [reason: string]; drop: [key: string] }>()
+const asking = ref(false)
+const first = computed(() => props.waiting[0])
+const refused = computed(() => (first.value?.refused ? first.value : undefined))
+const count = computed(() => {
+  const n = props.waiting.length
+  return n === 1 ? '1 entry waits' : `${n} entries wait`
+})
+const { data: choices } = useChoices()
+const kindWords = (kind: string) => choices.value?.entries.find((one) => one.code === kind)?.name ?? kind
+function words({ said }: Waiting): string {
+  const title = props.steps.find((step) => step.key === said.step)?.title ?? ''
+  const value = [said.reading && `${said.reading} ${said.unit ?? ''}`, said.verdict, said.reason]
+  return [title, kindWords(said.kind), ...value].filter(Boolean).join(' · ')
+}
+</script>
+
+<template>
+  <section class="waiting" :class="{ refused }" aria-label="Not stored yet">
+    <template v-if="refused">
+      <p role="alert">
+        <strong>✗ Not stored: {{ words(refused) }}.</strong> {{ refused.refused }}
+        <template v-if="waiting.length > 1"> {{ waiting.length - 1 }} more wait behind it.</template>
+      </p>
+      <ReasonField
+        v-if="asking"
+        ask="Why will it do?"
+        :actions="[{ code: 'accept', label: 'It will do' }]"
+        @say="(_, reason) => emit('accept', reason)"
+        @close="asking = false"
+      />
+      <p v-else class="acts">
+        <v-btn variant="outlined" size="large" @click="emit('again')">Send it again</v-btn>
+        <v-btn v-if="refused.code === 'needs-reason'" variant="outlined" size="large" @click="asking = true"
+          >Say why it will do</v-btn
+        >
+        <v-btn variant="outlined" size="large" @click="emit('drop', refused.key)">Throw it away</v-btn>
+      </p>
+    </template>
+    <details v-else-if="waiting.length">
+      <summary role="status">
+        ◌ {{ count }} on this device{{ away ? ' until the server answers.' : '.' }}
+      </summary>
+      <ol>
+        <li v-for="one in waiting" :key="one.key">{{ words(one) }}</li>
+      </ol>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+.waiting {
+  border-left: 5px solid var(--lagoon);
+  padding: 2px 14px;
+  background: var(--surface);
+}
+.waiting.refused {
+  border-color: var(--stop);
+}
+summary {
+  padding: 6px 0;
+  cursor: pointer;
+}
+ol {
+  margin: 0;
+  padding-left: 1.4em;
+  max-height: 22vh;
+  overflow-y: auto;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  margin-top: 6px;
+}
+</style>

@@ -1,0 +1,113 @@
+import type { Bench, Operation, Plan, Schemas } from '@/shared/api/client'
+import type { Waiting } from '@/shared/jobs/outbox'
+
+type Reading = Schemas['ReadingShown'] & { waits?: boolean }
+/** A size of the step; `cut` is null while the server cannot say what comes next. */
+export interface SizeNow {
+  measured: Schemas['SizeNowShown']['measured']
+  readings: Reading[]
+  cut: Schemas['CutShown'] | null
+  judged: Schemas['SizeNowShown']['judged']
+}
+/** The bench as the server told it last, with what waits on this device gone on from there. */
+export type BenchNow = Omit<Bench, 'sizes'> & { sizes: SizeNow[]; ahead: boolean }
+
+/** As typed: nothing is worked out of it here. */
+function asTyped(typed: string, unit: string): Reading {
+  const told = { text: typed, unit: /[a-z"]/i.test(typed) ? '' : unit }
+  return { reading: { inch: told, mm: told }, dialled: null, stated: false, came_off: null, waits: true }
+}
+
+const unread = (operation: Operation): SizeNow[] =>
+  operation.dimensions.map(({ measured }) => ({ measured, readings: [], cut: null, judged: null }))
+
+/** Nothing of what the server said of the step before speaks of this one. */
+const UNSAID = {
+  hindrance: '',
+  verdict: null,
+  adjusted: false,
+  advice: null,
+  preset: null,
+  causes: [],
+  cause: null,
+  sized: null,
+  outdated: null,
+}
+
+function at(now: BenchNow, key: string | undefined, plan: Plan | null): BenchNow {
+  const step = plan?.operations.find((one) => one.key === key) ?? null
+  return {
+    ...now,
+    ...UNSAID,
+    steps: now.steps.map((one) => (one.key === key ? { ...one, state: 'now' } : one)),
+    step,
+    sizes: step ? unread(step) : [],
+    zero: step?.zero ?? '',
+    due: { now: true, piece: now.piece },
+    drawing: (step && plan?.drawings[step.chucking - 1]) ?? now.drawing,
+  }
+}
+
+function next(now: BenchNow, plan: Plan | null): BenchNow {
+  const here = now.step?.key
+  const steps = now.steps.map((one) => (one.key === here ? { ...one, state: 'done' as const } : one))
+  const following = steps.find((one) => one.state !== 'done')
+  if (following) return at({ ...now, steps }, following.key, plan)
+  return piece(now, plan, true)
+}
+
+function piece(now: BenchNow, plan: Plan | null, good: boolean): BenchNow {
+  const made = { good: now.good + (good ? 1 : 0), scrapped: now.scrapped + (good ? 0 : 1) }
+  const steps = now.steps.map((one) => ({ ...one, state: 'to do' as const }))
+  const fresh = { ...now, ...made, piece: now.piece + 1, steps }
+  return made.good >= now.quantity ? { ...fresh, step: null, sizes: [] } : at(fresh, steps[0]?.key, plan)
+}
+
+function gone_on(now: BenchNow, { said }: Waiting, plan: Plan | null, passes: (code: string) => boolean) {
+  const reading = said.reading ?? ''
+  switch (said.kind) {
+    case 'reading': {
+      const one = asTyped(reading, said.unit || now.unit)
+      const sizes = now.sizes.map((size) =>
+        size.measured === (said.measured || now.sizes[0]?.measured)
+          ? { ...size, readings: [...size.readings, one], cut: null, judged: null }
+          : size,
+      )
+      return { ...now, sizes, hindrance: '' }
+    }
+    case 'verdict': {
+      const code = (said.verdict || 'size-in') as NonNullable<Bench['verdict']>['code']
+      const verdict = { code, words: reading, passes: reading !== '' || passes(code) }
+      return { ...now, ...UNSAID, verdict }
+    }
+    case 'setting':
+      return { ...now, adjusted: true }
+    case 'read':
+      return { ...now, unread: [] }
+    case 'zero':
+      return { ...now, zero: '' }
+    case 'done':
+    case 'accept':
+      return next(now, plan)
+    case 'scrap':
+      return piece(now, plan, false)
+    default:
+      return now
+  }
+}
+
+/**
+ * Where the work stands on this device: as the server said, and on from there by what waits. What only the server can
+ * tell is left open: the next cut, what to do with a die.
+ */
+export function projected(
+  bench: Bench,
+  waiting: readonly Waiting[],
+  plan: Plan | null,
+  passes: (code: string) => boolean,
+): BenchNow {
+  const start: BenchNow = { ...bench, ahead: false }
+  return waiting
+    .filter((one) => one.refused === '')
+    .reduce((now, one) => ({ ...gone_on(now, one, plan, passes), ahead: true }), start)
+}

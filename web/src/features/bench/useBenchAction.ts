@@ -1,0 +1,64 @@
+import { computed, type Ref } from 'vue'
+
+import type { BenchNow, SizeNow } from '@/features/bench/projected'
+import type { Schemas } from '@/shared/api/client'
+
+export interface Action {
+  label: string
+  run: () => unknown
+}
+
+export interface BenchActs {
+  record: (kind: Schemas['EntryIn']['kind']) => unknown
+  finish: () => unknown
+  read: () => unknown
+  askWhy: () => unknown
+  focus: () => unknown
+  notThat: () => unknown
+}
+
+/** What the screen holds beside the bench itself. */
+export interface BenchScreen {
+  bench: Ref<BenchNow | null | undefined>
+  typed: Ref<string>
+  /** How many of the things that a nut may bind for were looked at, and were not it. */
+  ruled: Ref<number>
+  size: Ref<SizeNow | null>
+  drives: Ref<boolean>
+}
+
+/** The one large button: what it says is what Enter does. */
+export function useBenchAction(screen: BenchScreen, acts: BenchActs) {
+  const whole = (now: BenchNow): Action => ({
+    label: now.steps.at(-1)?.key === now.step?.key ? 'Piece done' : 'Done',
+    run: () => acts.record('done'),
+  })
+  const why: Action = { label: 'Say why, or scrap it', run: acts.askWhy }
+  function gauging(now: BenchNow): Action | null {
+    if (screen.ruled.value < now.causes.length) return { label: 'No, not that', run: acts.notThat }
+    if (now.advice?.recut && !now.adjusted && !now.verdict?.passes)
+      return { label: 'I moved the die', run: () => acts.record('setting') }
+    if (now.hindrance && now.verdict) return why
+    // What the nut says is asked for above; nothing else is a default.
+    if (!now.verdict)
+      return now.due.now || now.cause ? null : { label: 'Done, not gauged', run: () => acts.record('done') }
+    return whole(now)
+  }
+  function cutting(now: BenchNow): Action {
+    const size = screen.size.value
+    if (size && screen.typed.value.trim()) return { label: 'Record', run: acts.read }
+    if (size?.readings.length && size.cut && !['on-size', 'past'].includes(size.cut.state))
+      return { label: 'Record', run: acts.focus }
+    if (now.hindrance) return why
+    if (screen.drives.value && !size?.readings.length)
+      return { label: 'Done, not measured', run: () => acts.record('done') }
+    return whole(now)
+  }
+  return computed<Action | null>(() => {
+    const now = screen.bench.value
+    if (!now || now.state === 'closed') return null
+    if (now.finished) return { label: 'Close the job', run: acts.finish }
+    if (now.zero) return { label: 'Touched off', run: () => acts.record('zero') }
+    return now.step?.measure === 'verdict' ? gauging(now) : cutting(now)
+  })
+}

@@ -1,0 +1,102 @@
+import { computed, ref } from 'vue'
+
+import type { Bench, Schemas } from '@/shared/api/client'
+import { newKey } from '@/shared/jobs/useActs'
+
+export type Said = Omit<Schemas['EntryIn'], 'last' | 'revision'>
+export type Saw = Schemas['SawIn']
+
+/** An entry that is kept on this device until the server has it on its disk. */
+export interface Waiting {
+  /** Sent with it however often it is sent: it is done once. */
+  key: string
+  said: Saw & Said
+  /** When it was recorded, ms since 1970. */
+  at: number
+  /** Why the server did not take it; "" while it was not refused. */
+  refused: string
+  /** The code of the refusal: "needs-reason", "moved-on". */
+  code: string
+}
+type Boxes = Record<string, Waiting[]>
+
+const PLACE = 'conch.outbox'
+
+function isWaiting(value: unknown): value is Waiting {
+  const one = value as Partial<Waiting> | null
+  return typeof one?.key === 'string' && typeof one.said === 'object'
+}
+
+function read(): Boxes {
+  try {
+    const kept = JSON.parse(localStorage.getItem(PLACE) ?? '{}') as Record<string, unknown>
+    return Object.fromEntries(
+      Object.entries(kept).map(([job, list]) => [job, Array.isArray(list) ? list.filter(isWaiting) : []]),
+    )
+  } catch {
+    // Storage is off, or holds something else: what is recorded lasts as long as the page.
+    return {}
+  }
+}
+
+const boxes = ref<Boxes>(read())
+// Another window of this browser put something in, or sent it.
+window.addEventListener('storage', (event) => {
+  if (event.key === PLACE) boxes.value = read()
+})
+
+/** Kept before anything else happens with it: what the page holds alone is lost with the page. */
+function keep(job: number, list: Waiting[]) {
+  const rest = Object.entries(boxes.value).filter(([one, some]) => one !== String(job) && some.length)
+  boxes.value = Object.fromEntries(list.length ? [...rest, [String(job), list]] : rest)
+  try {
+    localStorage.setItem(PLACE, JSON.stringify(boxes.value))
+  } catch {
+    // It is sent all the same.
+  }
+}
+
+const of = (job: number): Waiting[] => boxes.value[job] ?? []
+
+/** Puts an entry at the end of what waits for a job. */
+export function put(job: number, said: Saw & Said) {
+  keep(job, [...of(job), { key: newKey(), said, at: Date.now(), refused: '', code: '' }])
+}
+
+/** The first one is stored: those after it were recorded in sight of it. */
+export function sent(job: number, now: Pick<Bench, 'last' | 'revision'>) {
+  const after = { last: now.last, revision: now.revision }
+  keep(
+    job,
+    of(job)
+      .slice(1)
+      .map((one) => ({ ...one, said: { ...one.said, ...after } })),
+  )
+}
+
+/** The first one was refused, and why: it waits for what the person says. */
+export function refuse(job: number, refused: string, code: string) {
+  const [first, ...others] = of(job)
+  if (first) keep(job, [{ ...first, refused, code }, ...others])
+}
+
+/** The first one once more, with a key of its own: as something `else`, where the person says so. */
+export function again(job: number, saw: Saw, other: Partial<Said> = {}) {
+  const [first, ...others] = of(job)
+  if (first)
+    keep(job, [
+      { ...first, key: newKey(), said: { ...first.said, ...other, ...saw }, refused: '', code: '' },
+      ...others,
+    ])
+}
+
+export const drop = (job: number, key: string) =>
+  keep(
+    job,
+    of(job).filter((one) => one.key !== key),
+  )
+
+/** What waits for a job, the first one first. */
+export const waitingOf = (job: number) => computed(() => of(job))
+/** The jobs that something waits for. */
+export const jobsWaiting = computed(() => Object.keys(boxes.value).map(Number))
