@@ -10,6 +10,16 @@ from lathework.identify.evidence import FIELDS
 from launcher.environment import ROOT, check_python
 
 DEFAULT_PORT = 8420
+LEAST_RATE, MOST_RATE = 0.5, 100.0
+"""Samples a second that a stand-in may speak at."""
+
+
+def _rate(text: str) -> float:
+    """Samples a second, as typed."""
+    rate = float(text)
+    if not LEAST_RATE <= rate <= MOST_RATE:
+        raise argparse.ArgumentTypeError(f"from {LEAST_RATE:g} to {MOST_RATE:g} a second")
+    return rate
 
 
 def _parser() -> argparse.ArgumentParser:
@@ -47,6 +57,11 @@ def _parser() -> argparse.ArgumentParser:
     plan = commands.add_parser("plan", help="the plan of a job file")
     plan.add_argument("file", metavar="JOB.json", help="a job file, or - for standard input")
     plan.add_argument("--json", action="store_true")
+
+    stand_ins = commands.add_parser("instruments", help="stand-ins of a readout and a caliper, for a server that runs")
+    stand_ins.add_argument("--port", type=int, default=DEFAULT_PORT, help="of the server")
+    stand_ins.add_argument("--rate", type=_rate, default=10.0, metavar="N", help="samples a second")
+    stand_ins.add_argument("--seed", type=int, default=None, metavar="N", help="throw the same noise each time")
 
     rebuild = commands.add_parser("rebuild", help="make what is kept ready of the jobs anew from their entries")
     rebuild.add_argument("--data", metavar="DIR", help="folder of the store")
@@ -87,6 +102,10 @@ def main(arguments: list[str]) -> int:
             return run_tests(options.only, same_draws=not options.random)
         case "benchmark":
             return _benchmark(as_json=options.json)
+        case "instruments":
+            from launcher.instruments import instruments
+
+            return instruments(options.port, options.rate, options.seed)
         case "size":
             from launcher.answers import Tapping, print_sizes
 

@@ -9,6 +9,7 @@ from ninja.openapi.schema import OpenAPISchema
 
 from server.book.api import router as book
 from server.identify.api import router as identify
+from server.instruments.api import router as instruments
 from server.jobs.api import router as jobs
 from server.kit.api import router as kit
 from server.logbook.api import router as logbook
@@ -39,6 +40,7 @@ api = Api(
 api.add_router("", reference)
 api.add_router("", identify)
 api.add_router("/threads", book)
+api.add_router("", instruments)
 api.add_router("/jobs", jobs)
 api.add_router("/kit", kit)
 api.add_router("", logbook)

@@ -23,13 +23,17 @@ if TYPE_CHECKING:
     from waitress.server import TcpWSGIServer
 
 HOST = "127.0.0.1"
-THREADS = 8
+THREADS = 40
+"""Each bench that listens to its instruments holds one."""
 GC_ALLOCATIONS = 50_000
 PORT_PATIENCE_S = 30.0
 """How long a port that is still in use is waited for: a server that was stopped lets it go a little later."""
 
 
 def _leave(signal_number: int, frame: FrameType | None) -> None:
+    from server.instruments.hub import HUB
+
+    HUB.close()
     raise KeyboardInterrupt
 
 

@@ -28,7 +28,15 @@ def _secret_key() -> str:
 SECRET_KEY = _secret_key()
 DEBUG = False
 ALLOWED_HOSTS = ["127.0.0.1", "localhost", "[::1]"]
-INSTALLED_APPS = ["django.contrib.staticfiles", "csp", "ninja", "server.jobs", "server.book", "server.kit"]
+INSTALLED_APPS = [
+    "django.contrib.staticfiles",
+    "csp",
+    "ninja",
+    "server.jobs",
+    "server.book",
+    "server.kit",
+    "server.instruments",
+]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
     "whitenoise.middleware.WhiteNoiseMiddleware",

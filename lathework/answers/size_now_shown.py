@@ -13,9 +13,11 @@ from lathework.cutting.next_cut import CutState, NextCut
 
 @answer
 class CutShown:
-    """The next cut; `ratio` what comes off per dialled, where that is learned."""
+    """The next cut, and its state in `words` where nothing is to be cut; `ratio` what comes off per dialled, where that
+    is learned."""
 
     state: CutState
+    words: str
     dial: FigureShown | None
     left: FigureShown
     ratio: FigureShown | None
@@ -44,9 +46,19 @@ class SizeNowShown:
     judged: Judged | None
 
 
-def _cut(cut: NextCut) -> CutShown:
+_WORDS: dict[tuple[CutState, bool], str] = {
+    ("on-size", False): "On size",
+    ("on-size", True): "On size",
+    ("past", False): "Under size",
+    ("past", True): "Over size",
+}
+"""What is said of a size that is reached or passed, by whether it grows."""
+
+
+def _cut(cut: NextCut, *, grows: bool) -> CutShown:
     return CutShown(
         state=cut.state,
+        words=_WORDS.get((cut.state, grows), ""),
         dial=maybe_shown(cut.dial),
         left=figure_shown(cut.left),
         ratio=maybe_shown(cut.ratio),
@@ -58,7 +70,9 @@ def _cut(cut: NextCut) -> CutShown:
 
 def size_now_shown(size: SizeNow) -> SizeNowShown:
     """A size of the step in hand, its readings, and what comes next."""
-    return SizeNowShown(size.dimension.measured, tuple(_readings(size)), _cut(size.cut), size.judged)
+    return SizeNowShown(
+        size.dimension.measured, tuple(_readings(size)), _cut(size.cut, grows=size.dimension.grows), size.judged
+    )
 
 
 def _readings(size: SizeNow) -> Iterator[ReadingShown]:

@@ -81,7 +81,7 @@ class Measured(BrowserCase):
         page.get_by_role("button", name="Done").or_(page.get_by_role("button", name="Piece done")).first.click()
         expect(page.get_by_text("On size")).to_have_count(0)
         page.goto("/log")
-        page.get_by_label("Find a job, thread, note, verdict").fill("across the flats")
+        self.choose("Show", "readings")
         expect(page.get_by_text("measured across the flats").first).to_be_visible()
 
     def test_a_bore_is_opened_to_its_size_and_not_past_it(self) -> None:
@@ -89,10 +89,10 @@ class Measured(BrowserCase):
         self.go_to("drill")
         expect(page.get_by_text("hole as drilled").first).to_be_visible()
         self.read("0.31")
-        expect(page.get_by_text("Past the size")).to_be_visible()
+        expect(page.get_by_text("Over size")).to_be_visible()
         expect(page.get_by_role("button", name="Say why, or scrap it")).to_be_visible()
         page.keyboard.press("z")
-        expect(page.get_by_text("Past the size")).to_have_count(0)
+        expect(page.get_by_text("Over size")).to_have_count(0)
         self.read("0.302")
         expect(page.get_by_text("On size")).to_be_visible()
 

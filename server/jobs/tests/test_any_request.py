@@ -34,7 +34,9 @@ class AnyRequest(TestCase):
         self.job = start_job(document())
 
     def test_every_operation(self) -> None:
-        schema = schemathesis.openapi.from_wsgi("/api/openapi.json", application)
+        # The stream of a bench does not end: it is tried by a test of its own.
+        whole = schemathesis.openapi.from_wsgi("/api/openapi.json", application)
+        schema = whole.exclude(path="/api/jobs/{job_id}/live")
         tried = 0
         for found in schema.get_all_operations():
             operation = found.ok()  # type: ignore[union-attr]  # an error fails the test by itself

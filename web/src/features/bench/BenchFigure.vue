@@ -13,6 +13,8 @@ const props = defineProps<{
   size: SizeNow | null
   /** What comes next of that size, where it is told. */
   cut: Schemas['CutShown'] | null
+  /** Less beside the figure: the instruments stand under it. */
+  brief: boolean
 }>()
 const { told, other, words: inUnit } = useUnits()
 const asked = ref<Figure | null>(null)
@@ -31,20 +33,18 @@ const headline = computed<Figure | null>(() => {
 const last = computed(() => props.size?.readings.at(-1))
 const words = computed(() => {
   if (!props.cut) return headline.value?.name ?? ''
-  if (props.cut.state === 'on-size') return 'On size'
-  if (props.cut.state === 'past') return 'Past the size'
-  return headline.value?.name ?? ''
+  return props.cut.words || headline.value?.name || ''
 })
 const small = computed<{ label: string; figure: Figure }[]>(() => {
   if (!props.cut)
     return (step.value?.figures ?? [])
       .filter((f) => f.key !== big.value)
-      .slice(0, 4)
+      .slice(0, props.brief ? 2 : 4)
       .map((f) => ({ label: f.figure.name, figure: f.figure }))
   const target = step.value?.figures.find((f) => f.key === props.size?.measured)?.figure
   const stop = step.value?.figures.find((f) => f.key === 'stop')?.figure
   const speed = step.value?.figures.find((f) => f.key === 'speed')?.figure
-  return [
+  const beside = [
     ...(target ? [{ label: 'target', figure: target }] : []),
     { label: 'left to come off', figure: props.cut.left },
     ...(speed ? [{ label: 'speed', figure: speed }] : []),
@@ -53,6 +53,7 @@ const small = computed<{ label: string; figure: Figure }[]>(() => {
       ? [{ label: 'comes off per dialled', figure: props.cut.ratio }]
       : []),
   ]
+  return props.brief ? beside.slice(0, 2) : beside
 })
 const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : figure)
 </script>

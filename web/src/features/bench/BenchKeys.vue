@@ -5,7 +5,7 @@ import { useShopTheme } from '@/shared/state/useShopTheme'
 
 /** The thumb-wide row under everything: what can be done at any step. */
 defineProps<{ bench: BenchNow; open: boolean; gated: boolean; gauging: boolean }>()
-const emit = defineEmits<{ back: []; undo: []; note: []; why: []; lost: [] }>()
+const emit = defineEmits<{ back: []; undo: []; note: []; why: []; lost: []; instruments: [] }>()
 const { unit } = useUnits()
 const theme = useShopTheme(() => true)
 </script>
@@ -25,6 +25,7 @@ const theme = useShopTheme(() => true)
     <button v-if="bench.step && !gated && !bench.zero" type="button" class="key" @click="emit('lost')">
       zero lost
     </button>
+    <button v-if="open" type="button" class="key" @click="emit('instruments')">instruments</button>
     <router-link
       class="key"
       :to="{ name: 'plan', params: { id: bench.id }, query: bench.part > 1 ? { part: bench.part } : {} }"

@@ -14,6 +14,7 @@ import BenchKeys from '@/features/bench/BenchKeys.vue'
 import CautionLine from '@/shared/controls/CautionLine.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import OverWires from '@/features/bench/OverWires.vue'
+import LivePanel from '@/features/bench/LivePanel.vue'
 import MissingKit from '@/shared/jobs/MissingKit.vue'
 import WaitingEntries from '@/features/bench/WaitingEntries.vue'
 import StepTools from '@/shared/jobs/StepTools.vue'
@@ -24,6 +25,8 @@ import StepSentence from '@/shared/figures/StepSentence.vue'
 import { useBench } from '@/features/bench/useBench'
 import { useBenchAction } from '@/features/bench/useBenchAction'
 import { useWedge } from '@/features/bench/useWedge'
+import { useAwake } from '@/features/bench/useAwake'
+import { useInstruments } from '@/features/bench/useInstruments'
 import { useSizes } from '@/features/bench/useSizes'
 import { useChoices } from '@/shared/api/useChoices'
 import { useKeys } from '@/shared/state/useKeys'
@@ -113,13 +116,21 @@ useKeys([
   })),
 ])
 /** An instrument that types reads the size that is looked at, or the thread over the wires of the step. */
-useWedge((text) => {
+function arrived(text: string) {
   if (gauging.value) void record('verdict', { reading: text, unit: unit.value })
   else if (size.value && !bench.value?.zero) {
     typed.value = text
     void read()
   }
+}
+useWedge(arrived)
+/** What an instrument sends is read like what is typed; what is not to be believed is told and not taken. */
+const refusedBy = ref('')
+const { listening, sound, live, lost, reference } = useInstruments(props.id, (sent) => {
+  refusedBy.value = sent.doubt ? `${sent.name}: ${sent.doubt}` : ''
+  if (!sent.doubt) arrived(sent.typed)
 })
+useAwake()
 void load()
 </script>
 
@@ -158,7 +169,14 @@ void load()
           @die="ruled = bench.causes.length"
         />
         <div v-else>
-          <BenchFigure :bench="bench" :size="size" :cut="cut" />
+          <BenchFigure :bench="bench" :size="size" :cut="cut" :brief="listening && open" />
+          <LivePanel
+            v-if="listening && open"
+            v-model:sound="sound"
+            v-model:reference="reference"
+            :live="live"
+            :lost="lost"
+          />
           <DiePreset
             v-if="open"
             :bench="bench"
@@ -203,6 +221,7 @@ void load()
         {{ problem.message }}
         <plain-btn v-if="moved" @click="load">Reload</plain-btn>
       </p>
+      <p v-if="refusedBy" class="field-error big-error" role="alert">✗ {{ refusedBy }}</p>
       <WaitingEntries
         v-if="behind"
         :waiting="waiting"
@@ -279,6 +298,7 @@ void load()
         @note="askNote"
         @why="askWhy"
         @lost="record('zero-lost')"
+        @instruments="listening = !listening"
       />
     </footer>
   </div>

@@ -64,6 +64,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Instruments
+         * @description The instruments that said something since the server was started.
+         */
+        get: operations["server_instruments_api_instruments"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/reference": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Reference
+         * @description Find what an instrument is off by, from what it sent just now that can be a reading of the reference piece.
+         */
+        post: operations["server_instruments_api_reference"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/samples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Sample
+         * @description Take in what an instrument shows.
+         */
+        post: operations["server_instruments_api_sample"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/stand-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Stand In
+         * @description Move, zero, preset the stand-in readout; send what the stand-in caliper reads; wish for a fault.
+         */
+        post: operations["server_instruments_api_stand_in"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -364,6 +444,26 @@ export interface paths {
          * @description The job as a file, with its record; one that this version does not read as it is stored.
          */
         get: operations["server_jobs_api_job_as_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/live": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Live
+         * @description What the instruments say at the bench of a job, as Server-Sent Events: "live" and "sent".
+         */
+        get: operations["server_instruments_api_live"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1287,6 +1387,21 @@ export interface components {
             mm: string;
         };
         /**
+         * AxisShown
+         * @description An axis of a readout: where it is, how far it is to go, signed, None where the step has no end there.
+         */
+        AxisShown: {
+            at: components["schemas"]["Shown"];
+            /** Axis */
+            axis: string;
+            to_go: components["schemas"]["Shown"] | null;
+            /**
+             * Warned
+             * @enum {string}
+             */
+            warned: "" | "near" | "past";
+        };
+        /**
          * BasicNumbers
          * @description Basic diameters in the thread's own unit.
          */
@@ -1687,7 +1802,8 @@ export interface components {
         };
         /**
          * CutShown
-         * @description The next cut; `ratio` what comes off per dialled, where that is learned.
+         * @description The next cut, and its state in `words` where nothing is to be cut; `ratio` what comes off per dialled, where that
+         *     is learned.
          */
         CutShown: {
             dial: components["schemas"]["FigureShown"] | null;
@@ -1702,6 +1818,8 @@ export interface components {
             state: "first" | "rough" | "finish" | "on-size" | "past";
             /** Then */
             then: string;
+            /** Words */
+            words: string;
         };
         /**
          * DieDid
@@ -2129,6 +2247,16 @@ export interface components {
             width: number;
         };
         /**
+         * HeardShown
+         * @description A sample as it was taken in: why it is not believed, "" where it is.
+         */
+        HeardShown: {
+            /** Doubt */
+            doubt: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * HoldingShown
          * @description A holder, and whether it holds a die of the thread; `why` not, or on what condition.
          */
@@ -2272,6 +2400,31 @@ export interface components {
             shares?: {
                 [key: string]: string;
             };
+        };
+        /**
+         * InstrumentShown
+         * @description An instrument that said something: what it showed last, how long ago in seconds, its correction where known.
+         */
+        InstrumentShown: {
+            /** Age S */
+            age_s: number;
+            /** Axes */
+            axes: {
+                [key: string]: components["schemas"]["Shown"];
+            };
+            correction: components["schemas"]["Shown"] | null;
+            /** Doubt */
+            doubt: string;
+            /** Name */
+            name: string;
+            /**
+             * Source
+             * @enum {string}
+             */
+            source: "readout" | "caliper";
+            /** Stand In */
+            stand_in: boolean;
+            within: components["schemas"]["Shown"] | null;
         };
         /**
          * InternalNumbers
@@ -2702,6 +2855,18 @@ export interface components {
             things: components["schemas"]["NamedThing"][];
         };
         /**
+         * LiveShown
+         * @description A readout as it stands; `doubt` says why it is not believed, "" where it is.
+         */
+        LiveShown: {
+            /** Axes */
+            axes: components["schemas"]["AxisShown"][];
+            /** Doubt */
+            doubt: string;
+            /** Name */
+            name: string;
+        };
+        /**
          * LogEntry
          * @description One thing recorded, with the job it belongs to; step, part, thread and aim are what they were then.
          */
@@ -2984,6 +3149,18 @@ export interface components {
             field: string;
             /** Text */
             text: string;
+        };
+        /**
+         * OffsetShown
+         * @description What an instrument is off by, and how surely a reading is known then.
+         */
+        OffsetShown: {
+            correction: components["schemas"]["FigureShown"];
+            /** Name */
+            name: string;
+            /** Readings */
+            readings: number;
+            uncertainty: components["schemas"]["FigureShown"];
         };
         /**
          * OtherIn
@@ -3282,6 +3459,27 @@ export interface components {
             times: number;
         };
         /**
+         * ReferenceIn
+         * @description A reference piece as typed, and within what it is known; its readings were sent before.
+         */
+        ReferenceIn: {
+            /** Name */
+            name: string;
+            /** Reference */
+            reference: string;
+            /**
+             * Unit
+             * @default mm
+             * @enum {string}
+             */
+            unit?: "in" | "mm";
+            /**
+             * Within
+             * @default 0
+             */
+            within?: string;
+        };
+        /**
          * RestShown
          * @description The section that takes what the others leave of the overall length, by its id.
          */
@@ -3301,6 +3499,43 @@ export interface components {
             pitch: components["schemas"]["Shown"];
             /** Tpi */
             tpi: number | null;
+        };
+        /**
+         * SampleIn
+         * @description What an instrument shows, in its own `unit`; `at` is when, in seconds since 1970, now where it is null.
+         */
+        SampleIn: {
+            /** At */
+            at?: number | null;
+            /** Length */
+            length?: number | null;
+            /** Name */
+            name: string;
+            /**
+             * Sent
+             * @default false
+             */
+            sent?: boolean;
+            /**
+             * Shows
+             * @default diameter
+             * @enum {string}
+             */
+            shows?: "diameter" | "radius";
+            /**
+             * Source
+             * @enum {string}
+             */
+            source: "readout" | "caliper";
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "in" | "mm";
+            /** X */
+            x?: number | null;
+            /** Z */
+            z?: number | null;
         };
         /**
          * SawIn
@@ -3373,6 +3608,19 @@ export interface components {
              * @default
              */
             thread?: string;
+        };
+        /**
+         * SentShown
+         * @description A reading that an instrument sent, as it would be typed, its offset taken off; `doubt` why it is refused.
+         */
+        SentShown: {
+            /** Doubt */
+            doubt: string;
+            /** Name */
+            name: string;
+            /** Typed */
+            typed: string;
+            within: components["schemas"]["Shown"] | null;
         };
         /**
          * SeriesShown
@@ -3643,6 +3891,39 @@ export interface components {
             title?: string;
         };
         /**
+         * StandInIn
+         * @description What is done with the stand-ins; `value` as typed, a bare number in `unit`.
+         */
+        StandInIn: {
+            /**
+             * Axis
+             * @default
+             * @enum {string}
+             */
+            axis?: "x" | "z" | "";
+            /**
+             * Do
+             * @enum {string}
+             */
+            do: "on" | "off" | "jog" | "preset" | "send" | "fault";
+            /**
+             * Fault
+             * @default
+             */
+            fault?: string;
+            /**
+             * Unit
+             * @default mm
+             * @enum {string}
+             */
+            unit?: "in" | "mm";
+            /**
+             * Value
+             * @default
+             */
+            value?: string;
+        };
+        /**
          * StandInShown
          * @description What may stand in, or what does not serve; taken by giving `field` of the document `value`, "" where it is told
          *     alone.
@@ -3839,6 +4120,14 @@ export interface components {
              * @enum {string}
              */
             form?: "round" | "hexagon" | "square" | "bolt" | "kept";
+        };
+        /**
+         * Streamed
+         * @description What the events of a bench tell, by the name of each.
+         */
+        Streamed: {
+            live: components["schemas"]["LiveShown"];
+            sent: components["schemas"]["SentShown"];
         };
         /**
          * StudRepairIn
@@ -4274,6 +4563,287 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["IdentifiedShown"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_instruments_api_instruments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentShown"][];
+                };
+            };
+        };
+    };
+    server_instruments_api_reference: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReferenceIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OffsetShown"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_instruments_api_sample: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SampleIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HeardShown"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_instruments_api_stand_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandInIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InstrumentShown"][];
                 };
             };
             /** @description Bad Request */
@@ -5737,6 +6307,92 @@ export interface operations {
                     "application/json": {
                         [key: string]: unknown;
                     };
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_instruments_api_live: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Events named as the fields are, each with the value of one as its data */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Streamed"];
+                    "text/event-stream": components["schemas"]["Streamed"];
                 };
             };
             /** @description Bad Request */

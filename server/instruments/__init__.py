@@ -1,0 +1,1 @@
+"""Instruments that say what they show to this server: who they are, what they said last, what they are off by."""
