@@ -6,6 +6,7 @@ import math
 
 from lathework.bench.bench import Bench
 from lathework.bench.die import sized
+from lathework.bench.dispositions import checked_mistake, settled
 from lathework.bench.entry import SET, Entry, Kind
 from lathework.bench.judged import SizeNow
 from lathework.bench.progress import Progress
@@ -165,12 +166,20 @@ def done_entry(now: Bench) -> Entry:
     return Entry("done", now.piece, step.key, ended=_whole_with(now, step))
 
 
-def reason_entry(now: Bench, kind: Kind, words: str) -> Entry:
-    """A note, or the step accepted or the piece scrapped with a reason. Raises InputError on "reason" or "step"."""
-    if kind == "note":
-        return Entry("note", now.piece, now.step.key if now.step else "", text=words)
+def note_entry(now: Bench, words: str) -> Entry:
+    """A note."""
+    return Entry("note", now.piece, now.step.key if now.step else "", text=words)
+
+
+def settled_entry(now: Bench, disposition: str, words: str, why: str = "") -> Entry:
+    """What becomes of the step in hand, or of the piece, with a reason, and the mistake that was made where one was.
+
+    Raises InputError on "disposition", "reason", "why" or "step".
+    """
+    kind = settled(disposition).outcome
     step = check_done(now, kind, words)
-    return Entry(kind, now.piece, step.key, text=words, ended=kind == "accept" and _whole_with(now, step))
+    whole = kind == "accept" and _whole_with(now, step)
+    return Entry(kind, now.piece, step.key, word=disposition, text=words, why=checked_mistake(why), ended=whole)
 
 
 def read_entry(now: Bench) -> Entry:
@@ -222,7 +231,7 @@ def check_done(now: Bench, kind: Kind, reason: str) -> Operation:
         raise InputError("finished", "step", "Every piece is made: close the job.")
     if kind == "done" and now.hindrance:
         raise InputError("needs-reason", "reason", now.hindrance)
-    if kind in ("accept", "scrap") and not reason.strip():
+    if kind != "done" and not reason.strip():
         raise InputError("empty", "reason", "Say why, in a few words.")
     return now.step
 

@@ -67,7 +67,8 @@ class Entry:
     three wires of `wire_mm`; `dialled_mm` what had been dialled on that size before it, `stated` where the person said
     so and not only the bench: from that alone is anything learned; `word` a verdict, the way the die was moved, what a
     nut bound for, or the hazards whose cautions were read; `eighths` how far its middle screw went, or where it stands;
-    `text` a note or a reason. "turn-to" takes up the part it belongs to. `ended` says that the piece was whole with it.
+    `text` a note or a reason, `why` the mistake that was made, by its code. "turn-to" takes up the part it belongs to.
+    `ended` says that the piece was whole with it.
     """
 
     kind: Kind
@@ -81,6 +82,7 @@ class Entry:
     word: str = ""
     eighths: float | None = None
     text: str = ""
+    why: str = ""
     part: str = "p1"
     ended: bool = False
     story: Story = UNTOLD

@@ -206,6 +206,10 @@ def _of_the_part(state: State, tally: Tally, entry: Entry, steps: Steps) -> list
         tally.done.discard(entry.step)
         for own in [one for one in tally.readings if one.startswith(f"{entry.step} ")]:
             del tally.readings[own]
+        if entry.word:
+            # Done again, it is gauged again.
+            tally.verdicts.pop(entry.step, None)
+            tally.gauged_at.pop(entry.step, None)
     elif entry.kind == "zero-lost":
         tally.zeroed.clear()
         tally.gauged_at.clear()

@@ -30,7 +30,7 @@ from lathework.planning.plan import Plan
 from lathework.reader import IDENT, Reader
 
 OLD_ENTRY_KEYS = tuple(
-    key for key in ENTRY.keys if key not in ("unit", "ended", "stated", "measured", "wire_mm", "told")
+    key for key in ENTRY.keys if key not in ("unit", "ended", "stated", "measured", "wire_mm", "why", "told")
 )
 _TOLD_LENGTHS = ("aim_mm", "low_mm", "high_mm")
 
@@ -126,6 +126,7 @@ def _entry(value: Mapping[str, Any], field: str, part: str) -> Entry:
         word=line_of(value, "word", field, LONGEST_WORD),
         eighths=number_of(value, "eighths", field),
         text=line_of(value, "text", field, LONGEST_NOTE),
+        why=line_of(value, "why", field, LONGEST_WORD),
         part=part,
         ended=truth_of(value, "ended", field),
         story=_story(value.get("told"), f"{field}.told"),

@@ -77,6 +77,7 @@ ENTRY = Group(
             "setting: eighths of a turn of the middle screw; set: from where it touches, opened above 0"
         ),
         "text": _line("", LONGEST_NOTE),
+        "why": _line("accept, again, scrap: the mistake that was made, by its code", LONGEST_WORD),
         "typed": _line("reading: as it was typed", LONGEST_WORD),
         "unit": Raw({"enum": list(UNITS)}, "reading: unit of a bare number"),
         "ended": Raw({"type": "boolean"}, "whether the piece was whole with it"),

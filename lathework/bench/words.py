@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from lathework.bench.dispositions import DISPOSITIONS
 from lathework.bench.entry import SET, Entry
 from lathework.cautions import HAZARD_NAMES
 from lathework.dies.setting import stands_words, turn_words
@@ -47,6 +48,8 @@ def said(kind: str, word: str, eighths: float | None, text: str, measured: str =
     >>> said("setting", "close", 2.0, "")
     'close 2 eighths of a turn'
     """
+    if kind in ("accept", "scrap", "again") and word in DISPOSITIONS:
+        return f"{DISPOSITIONS[word].name}: {text}"
     if kind == "reading":
         return MEASURED_WORDS.get(measured, measured)
     if kind == "verdict":
@@ -68,6 +71,13 @@ def setting_words(eighths: float) -> str:
     ('die closed 2 eighths of a turn in all', 'die as it came')
     """
     return f"die {stands_words(eighths)} in all" if eighths else "die as it came"
+
+
+def entry_told(entry: Entry) -> str:
+    """What was recorded, in a line: a reading in both units, else its words."""
+    told = said(entry.kind, entry.word, entry.eighths, entry.text, entry.measured)
+    size = "" if entry.value_mm is None else "{} in, {} mm".format(*show_both(entry.value_mm, "mm"))
+    return " ".join(filter(None, (KIND_WORDS[entry.kind], told, size)))
 
 
 def entry_words(entry: Entry, typed: str) -> str:

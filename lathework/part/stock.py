@@ -88,6 +88,19 @@ def bar_for_piece(overall_mm: float, kerf_mm: float, unit: LengthUnit, *, ends: 
     )
 
 
+def bar_used(pieces: int, piece: Figure) -> Figure:
+    """Bar that `pieces` (a count), good and scrapped, have taken so far, in the unit of `piece`. Source: practice."""
+    return Figure(
+        "bar used so far",
+        pieces * piece.value,
+        piece.unit,
+        "pieces begun and ended × bar for a piece",
+        PRACTICE,
+        (Given("pieces begun and ended", pieces), Given("bar for a piece", piece.value, piece.unit)),
+        fine=False,
+    )
+
+
 def bar_for_batch(pieces: int, piece: Figure, *, grip_mm: float = GRIP_MM) -> Figure:
     """Bar for `pieces` (a count), with `grip_mm` millimetres left in the jaws, in the unit of `piece`.
 

@@ -171,9 +171,9 @@ def _work(shop: Shop, rng: random.Random, *, tidy: bool = False) -> None:
         elif choice < 0.05 and now.done:
             shop.record(acts.again_entry(now, rng.choice(sorted(now.done))))
         elif choice < 0.08:
-            shop.record(acts.reason_entry(now, "scrap", "slipped"))
+            shop.record(acts.settled_entry(now, "scrap", "slipped"))
         elif choice < 0.12:
-            shop.record(acts.reason_entry(now, "accept", "it will do"))
+            shop.record(acts.settled_entry(now, "as-it-is", "it will do"))
         elif choice < 0.14:
             shop.record(acts.zero_entry(now, lost=True))
         elif choice < 0.2 and len(shop.plans) > 1:
@@ -181,7 +181,7 @@ def _work(shop: Shop, rng: random.Random, *, tidy: bool = False) -> None:
         else:
             shop.record(acts.done_entry(now))
     except InputError:
-        shop.record(acts.reason_entry(now, "accept" if now.step else "note", "so be it"))
+        shop.record(acts.settled_entry(now, "as-it-is", "so be it") if now.step else acts.note_entry(now, "so be it"))
 
 
 SIZES = ("0.41", "7/16", "0.45", "1/2", "0.7")

@@ -14,6 +14,7 @@ from lathework.shop.kit import name_of
 from lathework.shop.things import Die
 from lathework.units import LengthUnit
 from server.jobs.dies import did_last, die_records
+from server.jobs.lessons import LessonShown, lessons_of
 from server.jobs.models import Job, StandingRow
 from server.jobs.schemas import StoredDocument
 from server.jobs.standing import Standing
@@ -156,6 +157,7 @@ class JobBench(BenchShown, JobNow):
     """The bench of a job."""
 
     unit: LengthUnit
+    lessons: tuple[LessonShown, ...]
 
 
 def _named(row: StandingRow) -> dict[str, Any]:
@@ -215,4 +217,7 @@ def job_shown(now: Standing, part: int = 1, *, narrow: bool = False) -> JobShown
 
 def job_bench(now: Standing) -> JobBench:
     """The bench of a job."""
-    return JobBench(**vars(bench_shown(now.progress)), **vars(job_now(now.job)), unit=now.spec.unit)
+    bench = now.bench
+    lessons = lessons_of(bench.plan, bench.step.key if bench.step else "")
+    shown = vars(bench_shown(now.progress)) | vars(job_now(now.job))
+    return JobBench(**shown, unit=now.spec.unit, lessons=lessons)

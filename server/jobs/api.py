@@ -107,6 +107,7 @@ UNSAID_THEN: dict[str, Any] = {
     **dict.fromkeys(("preset", "cause", "sized")),
     "causes": [],
     "sizes": [],
+    "lessons": [],
     "due": {"now": True, "piece": 1},
 }
 """What the bench of a job that was closed by an earlier version does not tell."""

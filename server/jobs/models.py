@@ -47,6 +47,7 @@ class Entry(models.Model):
     word = models.CharField(max_length=60, blank=True)
     eighths = models.FloatField(null=True)
     text = models.TextField(blank=True)
+    why = models.CharField(max_length=20, blank=True)
     typed = models.CharField(max_length=60, blank=True)
     unit = models.CharField(max_length=2, blank=True)
     ended = models.BooleanField(default=False)

@@ -98,6 +98,8 @@ class EntryIn(SawIn):
     bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
     the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in; `stands` where a die
     is set to, in eighths of a turn, opened above 0; `cause` what a nut was found to bind for.
+    `disposition` says what becomes of a step or a piece that is accepted, taken up again or scrapped with a `reason`,
+    `why` which mistake was made.
     A verdict with a `reading` is a thread measured over three wires, of diameter `wire` where that is not the step's.
     """
 
@@ -115,6 +117,8 @@ class EntryIn(SawIn):
     stands: str = Field("", max_length=40)
     cause: str = Field("", max_length=40)
     wire: str = Field("", max_length=60)
+    disposition: str = Field("", max_length=20)
+    why: str = Field("", max_length=20)
 
 
 class ReasonIn(SawIn):

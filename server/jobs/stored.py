@@ -22,6 +22,7 @@ _OWN = (
     "word",
     "eighths",
     "text",
+    "why",
     "part",
     "ended",
 )

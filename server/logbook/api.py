@@ -9,11 +9,15 @@ from ninja import Router
 from ninja.params.functions import Query
 
 from lathework.bench.entry import Kind
+from lathework.job.declaration import MOST_OTHERS
 from server.jobs.actions.guard import find_job
 from server.jobs.answers import JobCard, job_card
 from server.jobs.models import StandingRow
+from server.jobs.standing import standing
+from server.logbook.batch import BatchShown, batch_shown
 from server.logbook.die_line import DieLine, die_line
 from server.logbook.dies import DieDid, die_did
+from server.logbook.lessons import LessonsPage, lessons_page
 from server.logbook.outcome import JobOutcome, job_outcome
 from server.logbook.search import LogPage, search
 from server.site.problems import PROBLEMS, answer
@@ -36,6 +40,12 @@ def log(
     return answer(search(q, kind, before))
 
 
+@router.get("/log/lessons", response=LessonsPage)
+def lessons(request: HttpRequest) -> HttpResponse:
+    """What was learned from what went wrong."""
+    return answer(lessons_page())
+
+
 @router.get("/log/dies", response={200: list[DieDid], **PROBLEMS})
 def dies(
     request: HttpRequest, thread: str = Query("", max_length=120), die: str = Query("", max_length=16)
@@ -55,6 +65,12 @@ def made_on(request: HttpRequest, lathe: str = Query(..., min_length=1, max_leng
     """The latest jobs on a lathe of the shop, by its id."""
     rows = StandingRow.objects.filter(job__document__setup__machine=lathe, job__deleted_at=None)
     return answer([job_card(row) for row in rows.order_by("-changed_at")[:LATEST]])
+
+
+@router.get("/jobs/{job_id}/batch", response={200: BatchShown, **PROBLEMS})
+def batch(request: HttpRequest, job_id: int, part: int = Query(1, ge=1, le=MOST_OTHERS + 1)) -> HttpResponse:
+    """How the batch of a part of a job stands: sizes and threads from piece to piece, the bar, the card."""
+    return answer(batch_shown(standing(find_job(job_id)), part))
 
 
 @router.get("/log/jobs/{job_id}", response={200: JobOutcome, **PROBLEMS})

@@ -13,7 +13,7 @@ from server.jobs.stored import live_entries
 COLUMNS = (
     *("at", "job", "thread", "part", "piece", "step", "title", "kind", "measured", "typed", "unit"),
     *("reading_mm", "reading_in", "aim_mm", "least_mm", "most_mm", "dialled_mm", "dialled_by", "wire_mm"),
-    *("word", "eighths", "text", "revision"),
+    *("word", "eighths", "text", "why", "revision"),
 )
 
 
@@ -30,9 +30,9 @@ def _cells(job: Job, entry: Entry) -> list[str]:
     lengths = (_number(mm), _number(inches, 5), *(_number(one) for one in limits), _number(entry.dialled_mm))
     dialled = "" if entry.dialled_mm is None else "said" if entry.stated else "asked"
     eighths = "" if entry.eighths is None else f"{entry.eighths:g}"
-    said = (entry.word, eighths, entry.text, str(entry.revision))
+    said = (entry.word, eighths, entry.text, entry.why, str(entry.revision))
     sizes = [*lengths, dialled, _number(entry.wire_mm)]
-    return [*map(guarded, (*words, *step)), *sizes, guarded(said[0]), *said[1:2], guarded(said[2]), said[3]]
+    return [*map(guarded, (*words, *step)), *sizes, guarded(said[0]), *said[1:2], guarded(said[2]), *said[3:]]
 
 
 def readings_csv(job: Job) -> str:

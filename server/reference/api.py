@@ -13,6 +13,7 @@ from ninja.params.functions import Query
 from lathework.answers.size import size
 from lathework.answers.size_shown import SizeShown, size_shown
 from lathework.answers.values import Shown, length_shown
+from lathework.bench.dispositions import DISPOSITIONS, MISTAKES, Outcome
 from lathework.bench.words import KIND_WORDS
 from lathework.gauging.wires import MEANINGS, NUT_VERDICTS
 from lathework.identify.words import EVIDENCE
@@ -32,6 +33,13 @@ class Alive:
     """A constant."""
 
     alive: bool
+
+
+@dataclass(frozen=True)
+class DispositionShown(ChoiceShown):
+    """What may become of a step or a piece, and the kind of entry that it makes."""
+
+    outcome: Outcome
 
 
 @dataclass(frozen=True)
@@ -58,6 +66,8 @@ class Choices:
     hazards: tuple[ChoiceShown, ...]
     verdicts: tuple[ChoiceShown, ...]
     entries: tuple[ChoiceShown, ...]
+    dispositions: tuple[DispositionShown, ...]
+    mistakes: tuple[ChoiceShown, ...]
     states: tuple[ChoiceShown, ...]
     evidence: dict[str, tuple[ChoiceShown, ...]]
 
@@ -130,6 +140,10 @@ def choices(request: HttpRequest) -> HttpResponse:
                 for verdict in (MEANINGS[code] for code in NUT_VERDICTS)
             ),
             entries=tuple(ChoiceShown(kind, name, "") for kind, name in KIND_WORDS.items()),
+            dispositions=tuple(
+                DispositionShown(code, one.name, one.means, one.outcome) for code, one in DISPOSITIONS.items()
+            ),
+            mistakes=tuple(ChoiceShown(code, one.name, one.check) for code, one in MISTAKES.items()),
             states=_choices(STATE_WORDS),
             evidence={field: _choices(named) for field, named in EVIDENCE.items()},
         )

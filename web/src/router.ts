@@ -33,6 +33,13 @@ export const router = createRouter({
       meta: { title: 'Bench', bench: true },
     },
     {
+      path: '/jobs/:id(\\d+)/batch',
+      name: 'batch',
+      component: () => import('@/features/batch/BatchView.vue'),
+      props: (to) => ({ id: Number(to.params.id), part: Math.max(1, Number(to.query.part) || 1) }),
+      meta: { title: 'Batch' },
+    },
+    {
       path: '/identify',
       name: 'identify',
       component: () => import('@/features/identify/IdentifyView.vue'),
@@ -55,6 +62,12 @@ export const router = createRouter({
       name: 'log',
       component: () => import('@/features/log/LogView.vue'),
       meta: { title: 'Log' },
+    },
+    {
+      path: '/log/lessons',
+      name: 'lessons',
+      component: () => import('@/features/log/LessonsView.vue'),
+      meta: { title: 'Lessons' },
     },
     {
       path: '/:rest(.*)',

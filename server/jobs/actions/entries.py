@@ -21,6 +21,9 @@ from server.jobs.standing import Standing, standing
 from server.jobs.stored import row_of
 from server.site.problems import Conflict, Refused
 
+PLAINLY: dict[Kind, str] = {"accept": "as-it-is", "scrap": "scrap"}
+"""What becomes of it where nobody says more than the kind."""
+
 
 @dataclass(frozen=True, slots=True)
 class Asked:
@@ -41,6 +44,8 @@ class Asked:
     stands: str = ""
     cause: str = ""
     wire: str = ""
+    disposition: str = ""
+    why: str = ""
 
 
 def _length(now: Standing, asked: Asked, field: str, typed: str) -> Length:
@@ -69,10 +74,13 @@ def _made(now: Standing, asked: Asked) -> Entry:
             return acts.cause_entry(bench, asked.cause)
         case "done":
             return acts.done_entry(bench)
-        case "accept" | "scrap" | "note":
-            return acts.reason_entry(bench, asked.kind, reason_of(asked.reason, "reason"))
-        case "again":
+        case "note":
+            return acts.note_entry(bench, reason_of(asked.reason, "reason"))
+        case "again" if not asked.disposition:
             return acts.again_entry(bench, asked.again)
+        case "accept" | "scrap" | "again":
+            disposition = asked.disposition or PLAINLY[asked.kind]
+            return acts.settled_entry(bench, disposition, reason_of(asked.reason, "reason"), asked.why)
         case "read":
             return acts.read_entry(bench)
         case "zero" | "zero-lost":

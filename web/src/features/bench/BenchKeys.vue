@@ -55,6 +55,14 @@ const theme = useShopTheme(() => true)
 .key:hover {
   color: var(--lagoon);
 }
+@media (max-width: 900px) {
+  .row {
+    gap: 6px;
+  }
+  .key {
+    padding-right: 8px;
+  }
+}
 @media (max-width: 520px) {
   .key {
     padding: 8px 8px 8px 0;

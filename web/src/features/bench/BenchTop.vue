@@ -38,9 +38,13 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
       :label="`${at} of ${bench.steps.length} steps of this piece done`"
     />
     <span class="muted">{{ bench.finished ? 'all steps' : `step ${at + 1} of ${bench.steps.length}` }}</span>
-    <span class="piece"
+    <component
+      :is="bench.quantity > 1 ? 'router-link' : 'span'"
+      class="piece"
+      :to="{ name: 'batch', params: { id: bench.id }, query }"
+      title="the batch, piece by piece"
       >piece <strong class="fig">{{ piece }}</strong> <span class="muted">of {{ bench.quantity }}</span
-      ><span v-if="bench.scrapped" class="scrap"> ✗ {{ bench.scrapped }} scrapped</span></span
+      ><span v-if="bench.scrapped" class="scrap"> ✗ {{ bench.scrapped }} scrapped</span></component
     >
   </header>
 </template>
@@ -91,6 +95,8 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
   font-weight: 700;
 }
 .piece {
+  color: inherit;
+  text-decoration: none;
   font-size: var(--s28);
   white-space: nowrap;
 }

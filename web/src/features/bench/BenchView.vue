@@ -14,6 +14,8 @@ import BenchKeys from '@/features/bench/BenchKeys.vue'
 import CautionLine from '@/shared/controls/CautionLine.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import OverWires from '@/features/bench/OverWires.vue'
+import LessonLine from '@/features/bench/LessonLine.vue'
+import SettleField from '@/features/bench/SettleField.vue'
 import LivePanel from '@/features/bench/LivePanel.vue'
 import MissingKit from '@/shared/jobs/MissingKit.vue'
 import WaitingEntries from '@/features/bench/WaitingEntries.vue'
@@ -28,6 +30,7 @@ import { useWedge } from '@/features/bench/useWedge'
 import { useAwake } from '@/features/bench/useAwake'
 import { useInstruments } from '@/features/bench/useInstruments'
 import { useSizes } from '@/features/bench/useSizes'
+import type { Schemas } from '@/shared/api/client'
 import { useChoices } from '@/shared/api/useChoices'
 import { useKeys } from '@/shared/state/useKeys'
 import { provideUnit, turnUnits, useUnits } from '@/shared/figures/useUnits'
@@ -79,8 +82,12 @@ async function finish() {
   else await router.push({ name: 'plan', params: { id: props.id } })
 }
 async function say(code: string, words: string) {
-  const done = code === 'close' ? await close(words) : await record(code as 'note', { reason: words })
+  const done = code === 'close' ? await close(words) : await record('note', { reason: words })
   if (done) asking.value = ''
+}
+async function settle(how: Schemas['DispositionShown'], words: string, why: string) {
+  const said = { reason: words, disposition: how.code, why }
+  if (await record(how.outcome, said)) asking.value = ''
 }
 function back() {
   const done = bench.value?.steps.filter((s) => s.state === 'done').at(-1)
@@ -231,26 +238,23 @@ void load()
         @accept="retry({ kind: 'accept', reason: $event })"
         @drop="throwAway"
       />
+      <LessonLine v-if="step && !gated && !asking && open" :lessons="bench.lessons" />
       <CautionLine v-if="step && !gated" :cautions="step.cautions" />
+      <SettleField
+        v-if="asking === 'reason'"
+        :ask="bench.hindrance || 'What becomes of it, and why?'"
+        :problem="problem"
+        @settle="settle"
+        @close="asking = ''"
+      />
       <ReasonField
-        v-if="asking"
-        :ask="
+        v-else-if="asking"
+        :ask="asking === 'note' ? 'Note' : 'Why does it end here?'"
+        :actions="[
           asking === 'note'
-            ? 'Note'
-            : asking === 'close'
-              ? 'Why does it end here?'
-              : bench.hindrance || 'Say why'
-        "
-        :actions="
-          asking === 'note'
-            ? [{ code: 'note', label: 'Keep the note' }]
-            : asking === 'close'
-              ? [{ code: 'close', label: 'Close the job' }]
-              : [
-                  { code: 'accept', label: 'It will do' },
-                  { code: 'scrap', label: 'Scrap the piece' },
-                ]
-        "
+            ? { code: 'note', label: 'Keep the note' }
+            : { code: 'close', label: 'Close the job' },
+        ]"
         @say="say"
         @close="asking = ''"
       />

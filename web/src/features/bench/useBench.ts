@@ -25,6 +25,8 @@ const UNSAID: Omit<Said, 'step' | 'kind'> = {
   stands: '',
   cause: '',
   wire: '',
+  disposition: '',
+  why: '',
 }
 /** What only the server can do: it is told so while it is away. */
 const NEEDS_SERVER: EntryKind[] = ['again', 'turn-to', 'zero-lost', 'cause']

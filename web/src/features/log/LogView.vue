@@ -62,6 +62,7 @@ const remember = () => void router.replace({ query: text.value ? { q: text.value
         autocomplete="off"
         @change="remember"
       />
+      <router-link to="/log/lessons">lessons</router-link>
       <v-select v-model="kind" class="kind" label="Show" :items="KINDS" />
     </header>
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>

@@ -332,6 +332,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{job_id}/batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Batch
+         * @description How the batch of a part of a job stands: sizes and threads from piece to piece, the bar, the card.
+         */
+        get: operations["server_logbook_api_batch"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{job_id}/bench": {
         parameters: {
             query?: never;
@@ -1044,6 +1064,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/log/lessons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Lessons
+         * @description What was learned from what went wrong.
+         */
+        get: operations["server_logbook_api_lessons"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sample": {
         parameters: {
             query?: never;
@@ -1414,6 +1454,30 @@ export interface components {
             pitch_diameter: number;
         };
         /**
+         * BatchShown
+         * @description A batch: pieces, sizes, threads; bar used and still wanted; the card of the first good piece.
+         */
+        BatchShown: {
+            /** Bar */
+            bar: components["schemas"]["FigureShown"][];
+            /** Card */
+            card: components["schemas"]["CardLine"][];
+            /** First */
+            first: number | null;
+            /** Good */
+            good: number;
+            /** Part */
+            part: string;
+            /** Quantity */
+            quantity: number;
+            /** Scrapped */
+            scrapped: number;
+            /** Sizes */
+            sizes: components["schemas"]["SizeSeries"][];
+            /** Threads */
+            threads: components["schemas"]["ThreadsShown"][];
+        };
+        /**
          * BeginningShown
          * @description A shape to start from: its picture, and what it asks for; nothing where it leads elsewhere.
          */
@@ -1573,6 +1637,16 @@ export interface components {
             thread: string;
             /** Words */
             words: string;
+        };
+        /**
+         * CardLine
+         * @description What was read, set or said at a step of the first piece that was good.
+         */
+        CardLine: {
+            /** Title */
+            title: string;
+            /** Told */
+            told: string;
         };
         /**
          * CardQuery
@@ -1757,6 +1831,8 @@ export interface components {
             cutters: components["schemas"]["ChoiceShown"][];
             /** Dials */
             dials: components["schemas"]["ChoiceShown"][];
+            /** Dispositions */
+            dispositions: components["schemas"]["DispositionShown"][];
             /** Edges */
             edges: components["schemas"]["ChoiceShown"][];
             /** Entries */
@@ -1775,6 +1851,8 @@ export interface components {
             lathes: components["schemas"]["ChoiceShown"][];
             /** Materials */
             materials: components["schemas"]["ChoiceShown"][];
+            /** Mistakes */
+            mistakes: components["schemas"]["ChoiceShown"][];
             /** Mounts */
             mounts: components["schemas"]["ChoiceShown"][];
             /** Mouths */
@@ -1799,6 +1877,16 @@ export interface components {
             tool_zeros: components["schemas"]["ChoiceShown"][];
             /** Verdicts */
             verdicts: components["schemas"]["ChoiceShown"][];
+        };
+        /**
+         * CountShown
+         * @description How often something went wrong, by what it was, or what it was done with.
+         */
+        CountShown: {
+            /** Count */
+            count: number;
+            /** Name */
+            name: string;
         };
         /**
          * CutShown
@@ -1913,6 +2001,23 @@ export interface components {
             name: string;
         };
         /**
+         * DispositionShown
+         * @description What may become of a step or a piece, and the kind of entry that it makes.
+         */
+        DispositionShown: {
+            /** Code */
+            code: string;
+            /** Name */
+            name: string;
+            /**
+             * Outcome
+             * @enum {string}
+             */
+            outcome: "accept" | "again" | "scrap";
+            /** Remark */
+            remark: string;
+        };
+        /**
          * DrawerWire
          * @description A drill whose shank serves as a wire.
          */
@@ -1971,6 +2076,8 @@ export interface components {
          *     bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
          *     the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in; `stands` where a die
          *     is set to, in eighths of a turn, opened above 0; `cause` what a nut was found to bind for.
+         *     `disposition` says what becomes of a step or a piece that is accepted, taken up again or scrapped with a `reason`,
+         *     `why` which mistake was made.
          *     A verdict with a `reading` is a thread measured over three wires, of diameter `wire` where that is not the step's.
          */
         EntryIn: {
@@ -1989,6 +2096,11 @@ export interface components {
              * @default
              */
             dialled?: string;
+            /**
+             * Disposition
+             * @default
+             */
+            disposition?: string;
             /**
              * Keeps
              * @default
@@ -2042,6 +2154,11 @@ export interface components {
              * @default
              */
             verdict?: string;
+            /**
+             * Why
+             * @default
+             */
+            why?: string;
             /**
              * Wire
              * @default
@@ -2223,6 +2340,20 @@ export interface components {
             /** Line */
             line: number;
             thing: components["schemas"]["NamedThing"] | null;
+        };
+        /**
+         * GaugedShown
+         * @description What was said of a thread of a piece, and how far its die stood open, in eighths of a turn.
+         */
+        GaugedShown: {
+            /** Eighths */
+            eighths: number;
+            /** Passes */
+            passes: boolean;
+            /** Piece */
+            piece: number;
+            /** Said */
+            said: string;
         };
         /**
          * GivenShown
@@ -2475,6 +2606,8 @@ export interface components {
             id: number;
             /** Last */
             last: number;
+            /** Lessons */
+            lessons: components["schemas"]["LessonShown"][];
             /** Opened Eighths */
             opened_eighths: number;
             /** Opened Words */
@@ -2802,6 +2935,54 @@ export interface components {
             x: number;
             /** Y */
             y: number;
+        };
+        /**
+         * LessonShown
+         * @description A mistake: what became of it, why it was made, the check that would have caught it; where and when.
+         */
+        LessonShown: {
+            /** At */
+            at: string;
+            /** Became */
+            became: string;
+            /** Check */
+            check: string;
+            /** Die */
+            die: string;
+            /** Entry */
+            entry: number;
+            /** Job */
+            job: string;
+            /** Job Id */
+            job_id: number;
+            /** Metal */
+            metal: string;
+            /** Mistake */
+            mistake: string;
+            /** Piece */
+            piece: number;
+            /** Said */
+            said: string;
+            /** Step */
+            step: string;
+            /** Thread */
+            thread: string;
+            /** Tool */
+            tool: string;
+        };
+        /**
+         * LessonsPage
+         * @description Lessons, the newest first; how often each mistake was made, with which tool, with which die.
+         */
+        LessonsPage: {
+            /** By Die */
+            by_die: components["schemas"]["CountShown"][];
+            /** By Mistake */
+            by_mistake: components["schemas"]["CountShown"][];
+            /** By Tool */
+            by_tool: components["schemas"]["CountShown"][];
+            /** Lessons */
+            lessons: components["schemas"]["LessonShown"][];
         };
         /**
          * Letter
@@ -3329,6 +3510,19 @@ export interface components {
             unit: "in" | "mm";
         };
         /**
+         * PointShown
+         * @description A size of a piece, as it was measured last.
+         */
+        PointShown: {
+            /** Mm */
+            mm: number;
+            /** Piece */
+            piece: number;
+            size: components["schemas"]["Shown"];
+            /** Within */
+            within: boolean;
+        };
+        /**
          * PresetShown
          * @description Where to set a die before it runs: eighths of a turn from where its middle screw touches, opened above 0, in
          *     words, and how; its chance of the class; what it is expected to cut; how many of its threads are known; where it was
@@ -3806,6 +4000,40 @@ export interface components {
             measured: "diameter" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
             /** Readings */
             readings: components["schemas"]["ReadingShown"][];
+        };
+        /**
+         * SizeSeries
+         * @description A size from piece to piece, its band in millimetres too, and how it drifts: `leaves_at` is the first piece that
+         *     is out of the band if it goes on so, null where it is in for long.
+         */
+        SizeSeries: {
+            aim: components["schemas"]["Shown"];
+            /** Aim Mm */
+            aim_mm: number;
+            drift: components["schemas"]["FigureShown"] | null;
+            /** Drifts */
+            drifts: boolean;
+            high: components["schemas"]["Shown"];
+            /** High Mm */
+            high_mm: number;
+            /** Leaves At */
+            leaves_at: number | null;
+            low: components["schemas"]["Shown"];
+            /** Low Mm */
+            low_mm: number;
+            /**
+             * Measured
+             * @enum {string}
+             */
+            measured: "diameter" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
+            /** Name */
+            name: string;
+            /** Points */
+            points: components["schemas"]["PointShown"][];
+            /** Step */
+            step: string;
+            /** Title */
+            title: string;
         };
         /**
          * SizeShown
@@ -4351,6 +4579,20 @@ export interface components {
              * @enum {string}
              */
             unit: "in" | "mm";
+        };
+        /**
+         * ThreadsShown
+         * @description A thread from piece to piece.
+         */
+        ThreadsShown: {
+            /** Gauged */
+            gauged: components["schemas"]["GaugedShown"][];
+            /** Step */
+            step: string;
+            /** Thread */
+            thread: string;
+            /** Title */
+            title: string;
         };
         /**
          * Told
@@ -5767,6 +6009,93 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StandingShown"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_logbook_api_batch: {
+        parameters: {
+            query?: {
+                part?: number;
+            };
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchShown"];
                 };
             };
             /** @description Bad Request */
@@ -9015,6 +9344,26 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_logbook_api_lessons: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonsPage"];
                 };
             };
         };

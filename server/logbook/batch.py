@@ -1,0 +1,192 @@
+"""A batch as it stands: each size from piece to piece, each thread as it was gauged, the bar, the card of the first."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass, replace
+
+from lathework.answers.values import FigureShown, Shown, figure_shown, length_shown, maybe_shown
+from lathework.bench.drift import drift
+from lathework.bench.words import entry_told
+from lathework.cutting.dimension import Dimension, Measured
+from lathework.gauging.wires import MEANINGS
+from lathework.part.stock import bar_for_batch, bar_used
+from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan
+from server.jobs.models import Entry, GaugingRow, Job
+from server.jobs.standing import Standing
+from server.jobs.stored import recorded
+
+_OF = {str(verdict): meaning for verdict, meaning in MEANINGS.items()}
+OF_THE_CARD = ("reading", "verdict", "setting", "zero", "accept")
+"""What of the first piece is worth having beside the next."""
+
+
+@dataclass(frozen=True)
+class PointShown:
+    """A size of a piece, as it was measured last."""
+
+    piece: int
+    mm: float
+    size: Shown
+    within: bool
+
+
+@dataclass(frozen=True)
+class SizeSeries:
+    """A size from piece to piece, its band in millimetres too, and how it drifts: `leaves_at` is the first piece that
+    is out of the band if it goes on so, null where it is in for long."""
+
+    step: str
+    title: str
+    measured: Measured
+    name: str
+    low: Shown
+    aim: Shown
+    high: Shown
+    low_mm: float
+    aim_mm: float
+    high_mm: float
+    points: tuple[PointShown, ...]
+    drift: FigureShown | None
+    drifts: bool
+    leaves_at: int | None
+
+
+@dataclass(frozen=True)
+class GaugedShown:
+    """What was said of a thread of a piece, and how far its die stood open, in eighths of a turn."""
+
+    piece: int
+    said: str
+    passes: bool
+    eighths: float
+
+
+@dataclass(frozen=True)
+class ThreadsShown:
+    """A thread from piece to piece."""
+
+    step: str
+    title: str
+    thread: str
+    gauged: tuple[GaugedShown, ...]
+
+
+@dataclass(frozen=True)
+class CardLine:
+    """What was read, set or said at a step of the first piece that was good."""
+
+    title: str
+    told: str
+
+
+@dataclass(frozen=True)
+class BatchShown:
+    """A batch: pieces, sizes, threads; bar used and still wanted; the card of the first good piece."""
+
+    part: str
+    quantity: int
+    good: int
+    scrapped: int
+    sizes: tuple[SizeSeries, ...]
+    threads: tuple[ThreadsShown, ...]
+    bar: tuple[FigureShown, ...]
+    first: int | None
+    card: tuple[CardLine, ...]
+
+
+def _last_readings(job: Job, part: str) -> dict[tuple[str, str], dict[int, float]]:
+    """The last reading of each size of each piece, by step and what was measured."""
+    rows = Entry.objects.filter(job=job, part=part, kind="reading", undone_at=None).order_by("pk")
+    of: dict[tuple[str, str], dict[int, float]] = {}
+    for step, measured, piece, mm in rows.values_list("step", "measured", "piece", "value_mm"):
+        if mm is not None:
+            of.setdefault((step, measured), {})[piece] = mm
+    return of
+
+
+def _series(plan: Plan, step: Operation, dimension: Dimension, sizes: dict[int, float], last: int) -> SizeSeries:
+    """A size of a batch whose `last` piece will be of that number."""
+    target, pieces = dimension.target, sorted(sizes)
+    told = drift(pieces, [sizes[piece] for piece in pieces], target, plan.job.unit)
+    points = tuple(
+        PointShown(piece, sizes[piece], length_shown(sizes[piece]), target.low_mm <= sizes[piece] <= target.high_mm)
+        for piece in pieces
+    )
+    band = (target.low_mm, target.aim_mm, target.high_mm)
+    low, aim, high = map(length_shown, band)
+    return SizeSeries(
+        step=step.key,
+        title=step.title,
+        measured=dimension.measured,
+        name=dimension.name,
+        low=low,
+        aim=aim,
+        high=high,
+        low_mm=target.low_mm,
+        aim_mm=target.aim_mm,
+        high_mm=target.high_mm,
+        points=points,
+        drift=maybe_shown(told.slope) if told else None,
+        drifts=told is not None and told.drifts,
+        leaves_at=told.leaves_at if told and told.leaves_at and told.leaves_at <= last else None,
+    )
+
+
+def _sizes(job: Job, plan: Plan, last: int) -> Iterator[SizeSeries]:
+    known = _last_readings(job, plan.job.part.id)
+    for step in plan.operations:
+        for dimension in step.dimensions:
+            sizes = known.get((step.key, dimension.measured))
+            if sizes:
+                yield _series(plan, step, dimension, sizes, last)
+
+
+def _threads(job: Job, plan: Plan) -> Iterator[ThreadsShown]:
+    rows = list(GaugingRow.objects.filter(job=job, part=plan.job.part.id).order_by("piece"))
+    for step in plan.operations:
+        own = [row for row in rows if row.step == step.key]
+        if own and step.thread is not None:
+            gauged = tuple(
+                GaugedShown(row.piece, _OF[row.verdict].words, _OF[row.verdict].passes, row.eighths) for row in own
+            )
+            yield ThreadsShown(step.key, step.title, step.thread.designation, gauged)
+
+
+def _bar(plan: Plan, good: int, scrapped: int) -> tuple[FigureShown, ...]:
+    piece = next((figure for figure in plan.batch if figure.name == "bar for a piece"), None)
+    if piece is None:
+        return ()
+    left = max(0, plan.job.quantity - good)
+    wanted = (figure_shown(replace(bar_for_batch(left, piece), name="bar still wanted")),) if left else ()
+    return (figure_shown(bar_used(good + scrapped, piece)), *wanted)
+
+
+def _card(job: Job, part: str, piece: int | None) -> Iterator[CardLine]:
+    if piece is None:
+        return
+    own = Entry.objects.filter(job=job, part=part, piece=piece, undone_at=None, kind__in=OF_THE_CARD)
+    # Of each step what was read, set and said last: how it was got there is in the log.
+    last = {(row.step, row.kind, row.measured): row for row in own.order_by("pk")}
+    for row in last.values():
+        yield CardLine(row.title, entry_told(recorded(row)))
+
+
+def batch_shown(now: Standing, part: int) -> BatchShown:
+    """How the batch of a part of a job stands; `part` is its number, from 1, past the last the last."""
+    bench = now.progress.benches[min(part, len(now.plans)) - 1]
+    plan, job = bench.plan, now.job
+    whole = job.pieces.filter(part=plan.job.part.id, good=True).order_by("piece").first()
+    first = whole.piece if whole else None
+    return BatchShown(
+        part=plan.job.part.id,
+        quantity=plan.job.quantity,
+        good=bench.good,
+        scrapped=bench.scrapped,
+        sizes=tuple(_sizes(job, plan, plan.job.quantity + bench.scrapped)),
+        threads=tuple(_threads(job, plan)),
+        bar=_bar(plan, bench.good, bench.scrapped),
+        first=first,
+        card=tuple(_card(job, plan.job.part.id, first)),
+    )

@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import type { Schemas } from '@/shared/api/client'
+
+/** What went wrong before at a step like this one, and the check that would have caught it. */
+defineProps<{ lessons: readonly Schemas['LessonShown'][] }>()
+const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' })
+</script>
+
+<template>
+  <aside v-if="lessons.length" class="lesson" aria-label="Learned before">
+    <p v-for="one in lessons.slice(0, 1)" :key="one.entry">
+      <strong>◆ {{ one.check || one.said }}</strong>
+      <span class="muted small">
+        {{ one.mistake }}, {{ one.job }}, {{ when.format(new Date(one.at)) }}: “{{ one.said }}”</span
+      >
+    </p>
+  </aside>
+</template>
+
+<style scoped>
+.lesson {
+  border-left: 5px solid var(--lagoon);
+  padding: 4px 14px;
+}
+</style>

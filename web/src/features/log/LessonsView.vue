@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+
+import { ask, client } from '@/shared/api/client'
+import EmptyShell from '@/shared/controls/EmptyShell.vue'
+
+/** What was learned: each mistake with the check that would have caught it, and which are made most. */
+const { data: told } = useQuery({
+  queryKey: ['lessons'],
+  queryFn: () => ask(client.GET('/api/log/lessons')),
+})
+const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' })
+const charts = computed(() =>
+  [
+    { name: 'What went wrong', bars: told.value?.by_mistake ?? [] },
+    { name: 'With which tool', bars: told.value?.by_tool ?? [] },
+    { name: 'With which die', bars: told.value?.by_die ?? [] },
+  ].filter((chart) => chart.bars.length),
+)
+const most = (bars: readonly { count: number }[]) => Math.max(...bars.map((bar) => bar.count))
+</script>
+
+<template>
+  <div class="lessons">
+    <header class="head">
+      <h1>Lessons</h1>
+      <router-link to="/log">the whole log</router-link>
+    </header>
+    <EmptyShell v-if="told && !told.lessons.length">
+      No lesson yet. Where a piece is scrapped, accepted or done again at the bench, say what went wrong: it
+      is told here, and at the next step like it.
+    </EmptyShell>
+    <div class="charts">
+      <figure v-for="chart in charts" :key="chart.name">
+        <figcaption>{{ chart.name }}</figcaption>
+        <dl>
+          <template v-for="bar in chart.bars" :key="bar.name">
+            <dt>{{ bar.name }}</dt>
+            <dd>
+              <svg viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
+                <rect
+                  class="bar"
+                  width="100"
+                  height="10"
+                  :transform="`scale(${bar.count / most(chart.bars)} 1)`"
+                />
+              </svg>
+              <span class="fig">{{ bar.count }}</span>
+            </dd>
+          </template>
+        </dl>
+      </figure>
+    </div>
+    <ol v-if="told?.lessons.length">
+      <li v-for="one in told.lessons" :key="one.entry">
+        <strong>{{ one.check || one.said }}</strong>
+        <p>
+          {{ one.mistake }}: “{{ one.said }}” <span class="muted">{{ one.became }}</span>
+        </p>
+        <p class="muted small">
+          {{ when.format(new Date(one.at)) }} ·
+          <router-link :to="{ name: 'plan', params: { id: one.job_id } }">{{ one.job }}</router-link>
+          · piece {{ one.piece }} · {{ one.step }}<template v-if="one.thread"> · {{ one.thread }}</template> ·
+          {{ one.metal }}
+        </p>
+      </li>
+    </ol>
+  </div>
+</template>
+
+<style scoped>
+.lessons {
+  display: grid;
+  gap: 18px;
+  max-width: 1100px;
+}
+.head {
+  display: flex;
+  gap: 24px;
+  align-items: baseline;
+}
+.charts {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  gap: 24px;
+}
+figure {
+  margin: 0;
+}
+figcaption {
+  font-weight: 700;
+  margin-bottom: 6px;
+}
+dl {
+  display: grid;
+  gap: 6px;
+}
+dd {
+  display: grid;
+  grid-template-columns: 1fr 2.5ch;
+  gap: 8px;
+  align-items: center;
+  margin: 0;
+}
+svg {
+  width: 100%;
+  height: 12px;
+  background: var(--quiet, var(--surface));
+}
+.bar {
+  fill: var(--lagoon);
+}
+ol {
+  list-style: none;
+  padding: 0;
+  display: grid;
+  gap: 14px;
+}
+li {
+  border-left: 5px solid var(--lagoon);
+  padding: 2px 16px;
+}
+li strong {
+  font-size: var(--s20);
+}
+</style>
