@@ -16,6 +16,8 @@ from tests.browser.ten_jobs import TEN, Hand, bring_to_the_sheet
 KEYS = 100
 WARM_UP = 10
 WANTED_MS = 50
+SENDS, SENT_FROM_MM, MEASURED_JOB = 30, 16.0, 2
+"""Readings that a stand-in sends, the first of them, and the job of the demo whose bench stands at a diameter."""
 
 #: From the key going down until the frame that shows what changed on the drawing is handed over.
 WATCH = """() => {
@@ -26,6 +28,29 @@ WATCH = """() => {
   channel.port1.onmessage = () => { if (down) { window.painted.push(performance.now() - down); down = 0 } }
   new MutationObserver(() => requestAnimationFrame(() => channel.port2.postMessage(0)))
     .observe(document.querySelector('.sheet'), { subtree: true, childList: true, characterData: true })
+}"""
+
+
+#: From the key of the caliper until the table of readings shows another.
+ARRIVES = """() => {
+  window.arrived = []
+  window.sent = 0
+  const last = () => [...document.querySelectorAll('table tbody tr')].at(-1)?.innerText ?? ''
+  let before = last()
+  const look = () => {
+    const now = last()
+    if (now !== before && window.sent) { window.arrived.push(performance.now() - window.sent); window.sent = 0 }
+    before = now
+  }
+  new MutationObserver(() => requestAnimationFrame(look))
+    .observe(document.querySelector('.bench'), { subtree: true, childList: true, characterData: true })
+}"""
+SEND = """value => {
+  window.sent = performance.now()
+  const token = document.cookie.match(/csrftoken=([^;]+)/)[1]
+  const body = JSON.stringify({ do: 'send', value })
+  const headers = { 'Content-Type': 'application/json', 'X-CSRFToken': token }
+  return fetch('/api/instruments/stand-in', { method: 'POST', headers, body }).then(() => null)
 }"""
 
 
@@ -58,6 +83,22 @@ def _acts(browser: Browser, address: str) -> dict[str, float]:
     }
 
 
+def _sent(page: Page, address: str, job: int) -> list[float]:
+    """Milliseconds from the key of the stand-in caliper to its reading in the table of the bench."""
+    page.goto(f"{address}/jobs/{job}/bench")
+    page.evaluate("() => localStorage.setItem('conch.bench.instruments', 'true')")
+    page.reload()
+    page.wait_for_function("() => document.querySelector('[aria-label=Instruments]') !== null")
+    page.wait_for_timeout(500)
+    page.evaluate(ARRIVES)
+    for number in range(SENDS):
+        page.evaluate(SEND, f"{SENT_FROM_MM - number / 100:.3f}")
+        page.wait_for_function("n => window.arrived.length > n", arg=number)
+        page.wait_for_timeout(60)
+    arrived: list[float] = page.evaluate("() => window.arrived")
+    return arrived
+
+
 def in_the_browser(root: Path) -> dict[str, float]:
     """Milliseconds to paint: median, 95th of 100, how many in time; and the acts that ten jobs take."""
     server = LiveServer(root)
@@ -73,6 +114,7 @@ def in_the_browser(root: Path) -> dict[str, float]:
             page.goto(f"{address}/jobs/{largest['id']}")
             times = sorted(_typed(page))
             acts = _acts(browser, address)
+            arrived = _sent(page, address, MEASURED_JOB)
             browser.close()
     finally:
         server.stop()
@@ -80,5 +122,6 @@ def in_the_browser(root: Path) -> dict[str, float]:
         "key_to_paint_ms": round(median(times), 1),
         "key_to_paint_95_ms": round(times[int(len(times) * 0.95) - 1], 1),
         "keys_painted_in_time": sum(time <= WANTED_MS for time in times),
+        "sent_to_screen_ms": round(median(arrived), 1),
         **acts,
     }

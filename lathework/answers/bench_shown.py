@@ -11,6 +11,7 @@ from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.size_now_shown import SizeNowShown, size_now_shown
 from lathework.answers.values import FigureShown, figure_shown, maybe_shown
 from lathework.bench.bench import Bench, Due, StepState, steps_of
+from lathework.bench.count import Count, count_of
 from lathework.bench.die import Preset
 from lathework.bench.progress import Progress
 from lathework.cautions import Caution
@@ -108,6 +109,7 @@ class BenchShown:
     causes: tuple[Cause, ...]
     cause: Cause | None
     due: Due
+    count: Count | None
     sized: SizedShown | None
     opened_eighths: float
     opened_words: str
@@ -183,6 +185,7 @@ def bench_shown(whole: Progress) -> BenchShown:
         causes=now.causes,
         cause=now.cause,
         due=now.due,
+        count=count_of(now.step) if now.step else None,
         sized=_sized(now.sized) if now.sized else None,
         opened_eighths=whole.opened_eighths,
         opened_words=stands_words(whole.opened_eighths),

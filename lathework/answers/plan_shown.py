@@ -74,6 +74,7 @@ class StepShown:
     notes: tuple[str, ...]
     why: str
     measure: Measure | None
+    inside: bool
     dimensions: tuple[DimensionShown, ...]
     chucking: int
     passes: tuple[PassShown, ...]
@@ -146,6 +147,7 @@ def step_shown(operation: Operation, *, working: bool = True) -> StepShown:
         notes=operation.notes,
         why=why(operation),
         measure=operation.measure,
+        inside=operation.inside,
         dimensions=tuple(map(_dimension, operation.dimensions)),
         chucking=operation.chucking,
         passes=tuple(PassShown(cut.name, shown(cut.value, cut.unit, fine=cut.fine)) for cut in operation.passes),

@@ -67,9 +67,8 @@ def _check_size(size: SizeNow, length: Length) -> None:
     back_mm = -came_off(dimension, size.readings[-1].value_mm, length.mm) if size.readings else 0.0
     if back_mm > _GROWN_MM and dimension.move != "knock":
         word = "smaller" if dimension.grows else "larger"
-        raise InputError(
-            "grew", "reading", f"That is {word} than the last reading: metal does not come back. Measure again."
-        )
+        text = f"That is {word} than the last reading: metal does not come back. Measure again."
+        raise InputError("grew", "reading", text)
 
 
 def _dialled_mm(now: Bench, size: SizeNow, length: Length, dialled: Length) -> float:
@@ -86,10 +85,8 @@ def _dialled_mm(now: Bench, size: SizeNow, length: Length, dialled: Length) -> f
     for share, words in ((0.5, "Half"), (2.0, "Twice")):
         if came_mm >= PLAIN_MM and abs(came_mm / told_mm / share - 1) <= ALIKE:
             meant = f"{show_length(dialled.mm * share, 'mm', dialled.unit)} {dialled.unit}"
-            text = (
-                f"{words} of what was dialled came off: {meant} was meant, perhaps. This lathe's dial reads the "
-                f"{now.plan.job.setup.dial}; leave it empty if nobody knows."
-            )
+            text = f"{words} of what was dialled came off: {meant} was meant, perhaps. This lathe's dial reads the "
+            text += f"{now.plan.job.setup.dial}; leave it empty if nobody knows."
             raise InputError("other-terms", "dialled", text, (meant,))
     return told_mm
 
@@ -108,7 +105,11 @@ def size_entry(now: Bench, over: Length, wire: Length | None) -> Entry:
     Raises InputError on "reading" or "wire".
     """
     step = now.step
-    bolt = external_limits(step.thread, step.class_name) if step and step.thread and step.kind == "gauge" else None
+    bolt = (
+        external_limits(step.thread, step.class_name)
+        if step and step.thread and step.kind == "gauge" and not step.inside
+        else None
+    )
     if step is None or step.thread is None or bolt is None:
         raise InputError("not-asked", "reading", "This step takes no size over wires.")
     unit = step.thread.unit
@@ -142,11 +143,10 @@ def _eighths(text: str) -> float:
         told = float(text.replace(",", ".").replace("−", "-"))
     except ValueError:
         told = math.nan
+    most = f"{MOST_EIGHTHS:g}"
     if not abs(told) <= MOST_EIGHTHS:
-        most = f"{MOST_EIGHTHS:g}"
-        raise InputError(
-            "out-of-range", "stands", f"Eighths of a turn, from −{most} (closed) to {most} (open): it cracks past that."
-        )
+        text = f"Eighths of a turn, from −{most} (closed) to {most} (open): it cracks past that."
+        raise InputError("out-of-range", "stands", text)
     return told
 
 

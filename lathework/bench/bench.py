@@ -197,7 +197,7 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
         advice=advice_after(step, verdict, metal, trials) if step and thread and verdict else None,
         preset=preset(step, metal, trials, _set_to(plan, step, tally)) if step else None,
         causes=why_it_binds(plan, step, verdict, tally) if step and verdict and asks else (),
-        cause=cause_of(cause) if cause else None,
+        cause=cause_of(cause, inside=step is not None and step.inside) if cause else None,
         due=_due(plan, step, tally),
         sized=sized(step, *tally.sizes[key]) if step and key in tally.sizes else None,
         die=step.thread.designation if step and step.thread else plan.job.part.thread.designation,

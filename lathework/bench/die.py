@@ -10,10 +10,10 @@ from lathework.bench.tally import Tally
 from lathework.dies.advised import chance, expected, learned_advice
 from lathework.dies.learner import Aim, Trial, aim_at, believed, nut_verdict
 from lathework.dies.proposal import start
-from lathework.dies.setting import DieAdvice, advise
+from lathework.dies.setting import DieAdvice, advise, advise_inside
 from lathework.errors import InputError
 from lathework.figures import Figure
-from lathework.gauging.causes import Cause, likely_causes
+from lathework.gauging.causes import Cause, causes_inside, likely_causes
 from lathework.gauging.sized import Sized, judge_size, pitch_diameter_under
 from lathework.gauging.wires import Verdict
 from lathework.planning.operation import Operation, keyed
@@ -91,7 +91,10 @@ def why_it_binds(plan: Plan, step: Operation, verdict: Verdict, tally: Tally) ->
     """What to look at before the die of a step is closed for a tight verdict; nothing where that was done for the piece
     in hand, and the die was moved."""
     asked = step.key in tally.moved_for
-    if step.kind != "gauge" or step.thread is None or step.thread.taper or verdict not in TIGHT or asked:
+    if step.inside and verdict in TIGHT and not asked:
+        bore = next((one for one in plan.job.part.bores if one.id == made_of(step.key)), None)
+        return causes_inside(blind=bore is not None and bore.depth is not None, starts=verdict == "binds")
+    if step.inside or step.kind != "gauge" or step.thread is None or step.thread.taper or verdict not in TIGHT or asked:
         return ()
     made = made_of(step.key)
     blank = next((one for one in plan.operations if one.key == keyed("turn", made)), None)
@@ -104,8 +107,10 @@ def why_it_binds(plan: Plan, step: Operation, verdict: Verdict, tally: Tally) ->
 def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence[Trial]) -> DieAdvice | None:
     """What to do with the die of a step after a verdict, the last of its `trials`; None where nothing can be said."""
     assert step.thread is not None  # a step that is gauged has one
-    aim = None if step.to_mate else aim_of(step.thread, step.class_name)
     said = nut_verdict(verdict)
+    if step.inside:
+        return advise_inside(said) if said else None
+    aim = None if step.to_mate else aim_of(step.thread, step.class_name)
     # The last thread of this die is another one where the plan names another die since: only the rule speaks then.
     if aim is None or not trials or trials[-1].verdict != verdict:
         return advise(step.thread, said) if said else None

@@ -137,6 +137,9 @@ def _gauging(state: State, tally: Tally, entry: Entry, step: Operation | None, o
     """What a verdict says of the die known as `own`."""
     story = entry.story
     tally.gauged += 1
+    if step is not None and step.inside:
+        # No die made it.
+        return []
     stood = _stood(state, entry)
     verdict = next((one for one in VERDICTS if one == entry.word), None)
     # A thread made to a mate says nothing of the class; nor do the verdicts of other mates on it.
@@ -178,7 +181,7 @@ def _die(state: State, tally: Tally, entry: Entry, step: Operation | None) -> li
             other.gauged_at.clear()
         _moved(state, tally, entry, own)
     elif entry.kind == "cause":
-        if step is None or step.to_mate:
+        if step is None or step.to_mate or step.inside:
             return []
         tally.trials[own] = tally.trials.get(own, [])[:-1]
         return [Excused(entry.part, entry.piece, entry.step)]

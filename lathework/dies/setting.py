@@ -68,6 +68,22 @@ def _taper_advice(verdict: NutVerdict) -> DieAdvice:
     return DieAdvice("leave", order, None, False)
 
 
+_INSIDE: dict[NutVerdict, str] = {
+    "will-not-start": "Run the tap through again, to its full depth, square and oiled; then try the screw again.",
+    "binds": "Run the tap through again, to its full depth, square and oiled; then try the screw again.",
+    "snug": "It is as it should be.",
+    "slight-shake": "It passes. The next hole: start the tap squarer, and turn it by hand.",
+    "loose": "Metal cannot be put back: a longer screw, an insert, or the next size. The next hole: start the tap "
+    "square, let nothing push it sideways, and look at the drill.",
+}
+"""What a screw in a tapped hole says (practice)."""
+
+
+def advise_inside(verdict: NutVerdict) -> DieAdvice:
+    """What to do after a screw was tried in a hole: a tap has no screws to set. Source: practice."""
+    return DieAdvice("leave", _INSIDE[verdict], None, False)
+
+
 def advise(thread: Thread, verdict: NutVerdict) -> DieAdvice:
     """Which screws of a three-screw holder to move after `verdict`, which way and how far.
 

@@ -64,9 +64,50 @@ _BY_CODE: dict[CauseCode, Cause] = {
 """Practice: in the order of what they cost to rule out."""
 
 
-def cause_of(code: CauseCode) -> Cause:
-    """The cause of that code."""
-    return _BY_CODE[code]
+_INSIDE: dict[CauseCode, Cause] = {
+    "swarf": Cause(
+        "swarf",
+        "swarf",
+        "Blow the hole out, eyes covered, brush the screw, a drop of oil. Does it go in now?",
+        "It was swarf. Try the screw again, and say what it does.",
+    ),
+    "last-turns": Cause(
+        "last-turns",
+        "thread not full at the bottom",
+        "Does it bind only in the last turns, at the bottom of the hole?",
+        "The thread is not full to its depth: clear the chips, and finish it with a bottoming tap. Then try again.",
+    ),
+    "burr": Cause(
+        "burr",
+        "burr at the mouth",
+        "Look at the mouth. Is there a burr, or no countersink to let the screw start?",
+        "The mouth is burred: countersink it to the major diameter, and run the tap through. Then try again.",
+    ),
+    "other-nut": Cause(
+        "other-nut",
+        "a large or bruised screw",
+        "Try a second screw that is known to be good. Does that one go in?",
+        "It was the screw: gauge with the good one from here on. Say what that one does.",
+    ),
+    "other-thread": Cause(
+        "other-thread",
+        "another thread",
+        "Lay a pitch leaf on the screw. Is its pitch, or its angle, that of the tap?",
+        "It is another thread than the tap's: look the screw up with Identify, and take the tap of its thread.",
+    ),
+}
+"""What is looked at where a screw binds in a hole: there is no die, and no blank. Source: practice."""
+
+
+def cause_of(code: CauseCode, *, inside: bool = False) -> Cause:
+    """The cause of that code: of a nut that binds, or of a screw `inside` a hole."""
+    return _INSIDE.get(code, _BY_CODE[code]) if inside else _BY_CODE[code]
+
+
+def causes_inside(*, blind: bool, starts: bool) -> tuple[Cause, ...]:
+    """What to look at where a screw binds in a hole, in order; `blind` says that the hole ends in the metal, `starts`
+    that the screw went in at first. Source: practice."""
+    return tuple(cause for code, cause in _INSIDE.items() if code != "last-turns" or (blind and starts))
 
 
 def likely_causes(*, over_blank: bool, to_shoulder: bool, starts: bool) -> tuple[Cause, ...]:

@@ -16,7 +16,7 @@ ALIKE = 0.002
 
 
 def doubt(sample: Sample, before: Sample | None, now_s: float) -> str:
-    """Why a sample is not to be believed at `now_s` (seconds since 1970), after the one `before`; "" where it is.
+    """Why a sample is not to be believed at `now_s` (seconds, since 1970), after the one `before`; "" where it is.
 
     Source: practice.
     """

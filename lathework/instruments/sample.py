@@ -43,7 +43,7 @@ def read_sample(
     at_s: float,
     sent: bool,
 ) -> Sample:
-    """A sample as an instrument tells it in its own `unit`, X doubled where it shows the radius; `at_s` in seconds.
+    """A sample as an instrument tells it: `values` by axis in its own `unit`, X doubled where it shows the radius.
 
     Raises InputError on "source" or on the axis that is missing or cannot be.
     """

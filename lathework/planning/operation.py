@@ -96,8 +96,8 @@ class Operation:
     `sentence` and `notes` name its figures in braces; `headline` is the key of the one that matters most. `passes` are
     the diameters after each cut. `dimensions` are the sizes that can be measured, the first one, where `measure` is
     "diameter", drives the cuts. `zero` says which edge to touch off first, "" when the last step's zero still stands.
-    `thread` is the one that a step turns the blank of, cuts or gauges, `class_name` its class; `to_mate` that it is
-    made to a mate that was measured, and not to a class.
+    `thread` is the one that a step turns the blank of, cuts or gauges, `class_name` its class, `inside` that it is
+    a hole's; `to_mate` that it is made to a mate that was measured, and not to a class.
     """
 
     key: str
@@ -119,6 +119,7 @@ class Operation:
     zero: str = ""
     thread: Thread | None = None
     class_name: str = ""
+    inside: bool = False
     to_mate: bool = False
     makes: str = ""
 

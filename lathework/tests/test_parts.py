@@ -12,7 +12,7 @@ from lathework.bench.record import read_record
 from lathework.errors import InputError, InvalidDocument
 from lathework.job.document import read_document
 from lathework.planning.plan import make_plans
-from lathework.tests.samples import STUD, bore, document, section, told
+from lathework.tests.samples import STUD, body, bore, document, section, told
 
 
 def other(changes: dict[str, Any] | None = None) -> dict[str, Any]:
@@ -173,7 +173,8 @@ class Made(unittest.TestCase):
         self.assertFalse(any(part.unread for part in progress(plans, [read]).benches))
 
     def test_a_job_with_nothing_to_gauge_is_gauged_enough(self) -> None:
-        alone = make_plans(read_document(document({"part": other()["part"], "quantity": 1})))
+        across = body(bore("1/4-20", end="across", at="1"))
+        alone = make_plans(read_document(document(across | {"quantity": 1})))
         self.assertTrue(progress(alone, []).gauged_enough)
         self.assertFalse(self.stand().gauged_enough)
 

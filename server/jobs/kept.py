@@ -18,7 +18,8 @@ from lathework.errors import InvalidDocument
 from lathework.job.model import Job as JobSpec
 from lathework.planning.plan import Plan
 from server.jobs import words
-from server.jobs.models import Entry, GaugingRow, Job, PieceRow, StandingRow, TrialRow
+from server.jobs.lessons import lesson_row
+from server.jobs.models import Entry, GaugingRow, Job, LessonRow, PieceRow, StandingRow, TrialRow
 from server.jobs.standing import Standing, plans_of
 from server.jobs.stored import live_entries, recorded
 
@@ -190,6 +191,9 @@ def add(before: Standing, entry: Entry) -> Standing:
             mine = GaugingRow.objects.filter(job=now.job, part=event.part, piece=event.piece, step=event.step)
             mine.delete()
     _write_events(now.job, ((entry, event) for event in events))
+    lesson = lesson_row(now.job, entry)
+    if lesson is not None:
+        lesson.save()
     write_standing(now, followed=True)
     words.index_entry(entry, now.job.title)
     return now
@@ -199,6 +203,7 @@ def _forget(job: Job) -> None:
     PieceRow.objects.filter(job=job).delete()
     GaugingRow.objects.filter(job=job).delete()
     TrialRow.objects.filter(job=job).delete()
+    LessonRow.objects.filter(job=job).delete()
 
 
 def rewrite(job: Job) -> Standing:
@@ -212,6 +217,7 @@ def _rewritten(job: Job, plans: Sequence[Plan]) -> Standing:
     now = Standing(job, tuple(plans), progress_of(plans, state), entries[-1].pk if entries else 0)
     _forget(job)
     _write_events(job, ((entries[at], event) for at, event in events))
+    LessonRow.objects.bulk_create(filter(None, (lesson_row(job, entry) for entry in entries)))
     write_standing(now)
     return now
 

@@ -10,7 +10,7 @@ from lathework.answers.declared_answer import answer
 from lathework.bench.dispositions import DISPOSITIONS, MISTAKES
 from lathework.bench.entry import die_of
 from lathework.planning.plan import Plan
-from server.jobs.models import Entry
+from server.jobs.models import Entry, Job, LessonRow
 
 MOST_AT_THE_BENCH = 2
 
@@ -35,30 +35,38 @@ class LessonShown:
     at: str
 
 
-def mistakes() -> QuerySet[Entry]:
-    """Every entry that says which mistake was made, the newest first; of jobs that were not deleted."""
-    known = Entry.objects.filter(undone_at=None, job__deleted_at=None, kind__in=("accept", "again", "scrap"))
-    return known.exclude(why="").select_related("job").order_by("-pk")
+def mistakes() -> QuerySet[LessonRow]:
+    """Every mistake that was named, the newest first; of jobs that were not deleted."""
+    return LessonRow.objects.filter(job__deleted_at=None).select_related("job").order_by("-entry")
 
 
-def lessons_shown(rows: Iterable[Entry]) -> tuple[LessonShown, ...]:
+def lesson_row(job: Job, entry: Entry) -> LessonRow | None:
+    """The row of an entry that names a mistake, not stored yet; None for any other."""
+    if not entry.why:
+        return None
+    named = {name: getattr(entry, name) for name in ("piece", "thread", "die", "metal", "tool", "why", "at")}
+    of = entry.step.partition(":")[0]
+    return LessonRow(job=job, entry=entry, of=of, step=entry.title, became=entry.word, said=entry.text, **named)
+
+
+def lessons_shown(rows: Iterable[LessonRow]) -> tuple[LessonShown, ...]:
     """Lessons in words."""
     told = []
     for row in rows:
-        mistake, settled = MISTAKES.get(row.why), DISPOSITIONS.get(row.word)
+        mistake, settled = MISTAKES.get(row.why), DISPOSITIONS.get(row.became)
         told.append(
             LessonShown(
-                entry=row.pk,
+                entry=row.entry_id,
                 job_id=row.job_id,
                 job=row.job.title,
                 piece=row.piece,
-                step=row.title,
+                step=row.step,
                 thread=row.thread,
                 die=row.die,
                 metal=row.metal,
                 tool=row.tool,
                 became=settled.name if settled else "",
-                said=row.text,
+                said=row.said,
                 mistake=mistake.name if mistake else row.why,
                 check=mistake.check if mistake else "",
                 at=row.at.isoformat(),
@@ -73,5 +81,4 @@ def lessons_of(plan: Plan, key: str) -> tuple[LessonShown, ...]:
         return ()
     kind, die = key.partition(":")[0], die_of(plan, key)
     alike = Q(metal=plan.job.material.name) | (Q(die=die) if die else Q(pk=None))
-    of_kind = Q(step=kind) | Q(step__startswith=f"{kind}:")
-    return lessons_shown(mistakes().filter(of_kind, alike)[:MOST_AT_THE_BENCH])
+    return lessons_shown(mistakes().filter(alike, of=kind)[:MOST_AT_THE_BENCH])

@@ -178,6 +178,27 @@ class TrialRow(models.Model):
         indexes = (models.Index(fields=("die", "-entry"), name="jobs_trial_own"),)
 
 
+class LessonRow(models.Model):
+    """A mistake that was named: at what kind of step, in which metal, with which die and tool; what became of it."""
+
+    job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="lessons")
+    entry = models.OneToOneField(Entry, on_delete=models.CASCADE, related_name="+")
+    piece = models.PositiveIntegerField()
+    of = models.CharField(max_length=LONGEST_KEY)
+    step = models.CharField(max_length=120, blank=True)
+    thread = models.CharField(max_length=120, blank=True)
+    die = models.CharField(max_length=LONGEST_ID, blank=True)
+    metal = models.CharField(max_length=120, blank=True)
+    tool = models.CharField(max_length=120, blank=True)
+    became = models.CharField(max_length=60, blank=True)
+    said = models.TextField(blank=True)
+    why = models.CharField(max_length=20)
+    at = models.DateTimeField()
+
+    class Meta:
+        indexes = (models.Index(fields=("of", "-entry"), name="jobs_lesson_of"),)
+
+
 class ClosedAnswer(models.Model):
     """What a closed job answers, as it was worked out when it was closed: compressed, by name."""
 

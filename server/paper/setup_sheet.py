@@ -36,6 +36,8 @@ Kits = Sequence[Sequence[str]]
 """Lines on the things that each part works with."""
 Drawings = Sequence[Sequence[Sheet]]
 """The drawing of each chucking, of each part."""
+_WRITTEN = ("diameter", "length", "bore", "across-flats")
+"""Sizes that are written into the sheet; the others are measured at the bench alone."""
 _UNIT_WORDS: dict[LengthUnit, str] = {"in": "inches", "mm": "millimetres"}
 
 
@@ -58,9 +60,11 @@ def _remarks(number: int, operation: Operation, unit: LengthUnit, said: dict[str
 
 
 def _measured(operation: Operation, unit: LengthUnit) -> list[str]:
-    """The sizes that can be measured of a step, each with its band and room to write in what it read."""
+    """The sizes of a step that make the part, each with its band and room to write in what it read."""
     told = []
     for one in operation.dimensions:
+        if one.measured not in _WRITTEN or one.move == "none":
+            continue
         low, high = (show_length(size, "mm", unit) for size in (one.target.low_mm, one.target.high_mm))
         told.append(f"{one.name} {low} to {high} {unit} _______")
     return [f"Measure: {', '.join(told)}"] if told else []

@@ -82,6 +82,8 @@ class Several(BrowserCase):
             expect(heading).to_contain_text(words)
             if words == "Start the tap":
                 expect(page.get_by_text("1/2 BSF tap: taper, second, then bottoming tap")).to_be_visible()
+            if words == "Blow the hole out":
+                page.get_by_role("button", name="3 snug").click()
             page.get_by_role(
                 "button", name="Done" if words != "Blow the hole out" else "Piece done", exact=True
             ).click()

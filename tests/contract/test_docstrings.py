@@ -11,7 +11,7 @@ from typing import Any
 
 import lathework
 
-UNIT_ENDINGS = ("_mm", "_in", "_deg", "_percent", "_turns", "_pitches")
+UNIT_ENDINGS = ("_mm", "_s", "_in", "_deg", "_percent", "_turns", "_pitches")
 UNIT_WORDS = (
     *("unit", "millimetre", "inch", "m/min", "rev/min", "per cent", "pitch", "sheet", "decimals"),
     *("number", "degree", "mm"),

@@ -8,6 +8,7 @@ from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.driving import CHASING_SHARE
 from lathework.planning.operation import Operation, keyed, quoted
+from lathework.planning.steps.gauging import check_interval
 from lathework.planning.steps.tap_words import full_depth, hole_made
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
@@ -72,11 +73,15 @@ def try_screw(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Threa
         sentence=f"Blow the hole out and try {fits}: it goes in by hand to the full depth, without shake.",
         headline="",
         figure_words="by hand",
-        figures={"deep": full_depth(work, bore_work)},
+        figures={"deep": full_depth(work, bore_work), "every": check_interval(work.job.quantity)},
         tool=f"{thread.designation} screw or plug gauge",
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=("Plug gauge: go all the way in, no-go not beyond two turns.",),
+        measure="verdict",
         chucking=chucking.number,
+        thread=thread,
+        class_name=bore_work.bore.class_name,
+        inside=True,
         makes=hole_made(bore_work, thread),
     )

@@ -42,7 +42,9 @@ class Outcome(ApiCase):
 
     def test_what_went_wrong_in_its_order(self) -> None:
         told = self.outcome()["troubles"]
-        self.assertEqual([(one["kind"], one["said"]) for one in told][-1], ("scrap", "parted off short"))
+        self.assertEqual(
+            [(one["kind"], one["said"]) for one in told][-1], ("scrap", "Scrap the piece: parted off short")
+        )
         self.assertEqual(told[0]["said"], "starts, then binds")
 
     def test_an_undone_trouble_is_none(self) -> None:

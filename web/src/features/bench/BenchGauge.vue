@@ -26,7 +26,11 @@ watch(
 
 <template>
   <div class="gauge">
-    <div class="verdicts" role="group" aria-label="What the nut says">
+    <div
+      class="verdicts"
+      role="group"
+      :aria-label="bench.step?.inside ? 'What the screw says' : 'What the nut says'"
+    >
       <button
         v-for="(v, n) in choices?.verdicts"
         :key="v.code"
@@ -73,14 +77,18 @@ watch(
               :open="asked === one"
               @working="asked = asked === one ? null : one"
             />
-            <span v-if="bench.opened_eighths" class="muted">The die stands {{ bench.opened_words }}.</span>
+            <span v-if="bench.opened_eighths && !bench.step?.inside" class="muted"
+              >The die stands {{ bench.opened_words }}.</span
+            >
           </div>
         </div>
       </div>
       <WorkingPanel v-if="asked" :figure="asked" />
     </div>
     <p v-else-if="bench.cause" class="order" role="status">{{ bench.cause.cure }}</p>
-    <p v-else-if="bench.opened_eighths" class="muted">The die stands {{ bench.opened_words }}.</p>
+    <p v-else-if="bench.opened_eighths && !bench.step?.inside" class="muted">
+      The die stands {{ bench.opened_words }}.
+    </p>
   </div>
 </template>
 

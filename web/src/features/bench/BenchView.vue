@@ -18,6 +18,7 @@ import LessonLine from '@/features/bench/LessonLine.vue'
 import SettleField from '@/features/bench/SettleField.vue'
 import LivePanel from '@/features/bench/LivePanel.vue'
 import MissingKit from '@/shared/jobs/MissingKit.vue'
+import TurnCounter from '@/features/bench/TurnCounter.vue'
 import WaitingEntries from '@/features/bench/WaitingEntries.vue'
 import StepTools from '@/shared/jobs/StepTools.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
@@ -176,7 +177,15 @@ void load()
           @die="ruled = bench.causes.length"
         />
         <div v-else>
-          <BenchFigure :bench="bench" :size="size" :cut="cut" :brief="listening && open" />
+          <div class="figures">
+            <BenchFigure
+              :bench="bench"
+              :size="size"
+              :cut="cut"
+              :brief="(listening && open) || !!bench.count"
+            />
+            <TurnCounter v-if="bench.count && open && step" :count="bench.count" :step="step.key" />
+          </div>
           <LivePanel
             v-if="listening && open"
             v-model:sound="sound"
@@ -224,7 +233,11 @@ void load()
     <BenchOutcome v-else :id="id" :bench="bench" />
     <footer>
       <p v-if="bench.state === 'closed'" class="good">✓ This job is closed.</p>
-      <p v-if="problem" class="field-error big-error" role="alert">
+      <p
+        v-if="problem && !(asking === 'reason' && problem.of('reason'))"
+        class="field-error big-error"
+        role="alert"
+      >
         {{ problem.message }}
         <plain-btn v-if="moved" @click="load">Reload</plain-btn>
       </p>

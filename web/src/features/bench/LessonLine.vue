@@ -10,7 +10,7 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' })
   <aside v-if="lessons.length" class="lesson" aria-label="Learned before">
     <p v-for="one in lessons.slice(0, 1)" :key="one.entry">
       <strong>◆ {{ one.check || one.said }}</strong>
-      <span class="muted small">
+      <span class="muted small told">
         {{ one.mistake }}, {{ one.job }}, {{ when.format(new Date(one.at)) }}: “{{ one.said }}”</span
       >
     </p>
@@ -18,6 +18,9 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' })
 </template>
 
 <style scoped>
+.told {
+  margin-left: 12px;
+}
 .lesson {
   border-left: 5px solid var(--lagoon);
   padding: 4px 14px;

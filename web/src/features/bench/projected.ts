@@ -31,6 +31,7 @@ const UNSAID = {
   causes: [],
   cause: null,
   sized: null,
+  count: null,
   outdated: null,
 }
 

@@ -1,5 +1,6 @@
 import { onScopeDispose, ref, shallowRef, watch } from 'vue'
 
+import { beep } from '@/features/bench/sounds'
 import type { Schemas } from '@/shared/api/client'
 import { stored } from '@/shared/state/stored'
 
@@ -7,22 +8,8 @@ export type Live = Schemas['LiveShown']
 export type Sent = Schemas['SentShown']
 
 const isYes = (value: unknown): value is boolean => typeof value === 'boolean'
-/** A beep: its pitch (Hz), loudness and length (s). */
+/** The pitch of a beep (Hz). */
 const PITCH = { near: 660, past: 220 }
-const LOUD = 0.15
-const BEEP_S = 0.12
-
-function beep(pitch: number) {
-  const audio = new AudioContext()
-  const tone = audio.createOscillator()
-  const loud = audio.createGain()
-  tone.frequency.value = pitch
-  loud.gain.value = LOUD
-  tone.connect(loud).connect(audio.destination)
-  tone.onended = () => void audio.close()
-  tone.start()
-  tone.stop(audio.currentTime + BEEP_S)
-}
 
 /** What the instruments at a bench say, while they are listened to; `took` gets what one of them sent. */
 export function useInstruments(job: number, took: (sent: Sent) => void) {

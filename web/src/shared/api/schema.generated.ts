@@ -1478,6 +1478,21 @@ export interface components {
             threads: components["schemas"]["ThreadsShown"][];
         };
         /**
+         * Beat
+         * @description What is done when so many turns were made.
+         */
+        Beat: {
+            /**
+             * Sign
+             * @enum {string}
+             */
+            sign: "back" | "off" | "end";
+            /** Turn */
+            turn: number;
+            /** Words */
+            words: string;
+        };
+        /**
          * BeginningShown
          * @description A shape to start from: its picture, and what it asks for; nothing where it leads elsewhere.
          */
@@ -1877,6 +1892,18 @@ export interface components {
             tool_zeros: components["schemas"]["ChoiceShown"][];
             /** Verdicts */
             verdicts: components["schemas"]["ChoiceShown"][];
+        };
+        /**
+         * Count
+         * @description How many `turns` there are, by how much one press counts on, and what is done on the way, in order.
+         */
+        Count: {
+            /** Beats */
+            beats: components["schemas"]["Beat"][];
+            /** Step */
+            step: number;
+            /** Turns */
+            turns: number;
         };
         /**
          * CountShown
@@ -2590,6 +2617,7 @@ export interface components {
             changed_at: string;
             /** Closed */
             closed: string;
+            count: components["schemas"]["Count"] | null;
             drawing: components["schemas"]["SheetShown"];
             due: components["schemas"]["Due"];
             /** Finished */
@@ -4294,6 +4322,8 @@ export interface components {
             headline: string;
             /** Headline Words */
             headline_words: string;
+            /** Inside */
+            inside: boolean;
             /** Key */
             key: string;
             /** Measure */
