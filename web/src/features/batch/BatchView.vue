@@ -29,7 +29,7 @@ function runs(gauged: readonly Schemas['GaugedShown'][]) {
   const found: { from: number; to: number; said: string; passes: boolean }[] = []
   for (const { piece, said, passes } of gauged) {
     const last = found.at(-1)
-    if (last?.said === said) last.to = piece
+    if (last?.said === said && last.to === piece - 1) last.to = piece
     else found.push({ from: piece, to: piece, said, passes })
   }
   return found

@@ -98,4 +98,10 @@ ol li {
     grid-template-columns: minmax(0, 1fr);
   }
 }
+/* Title and figure are one here: what is pressed stays at the foot. */
+@media (min-width: 521px) {
+  .outcome {
+    grid-row: 2 / 4;
+  }
+}
 </style>
