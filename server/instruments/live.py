@@ -113,31 +113,43 @@ def _told(in_hand: _InHand, seen: int, now_s: float) -> Iterator[bytes]:
             yield _event("sent", sent_shown(heard))
 
 
-def stream(job: int) -> Iterator[bytes] | None:
-    """The events of a job's bench until nobody listens; None where too many listen already."""
-    if not _streams.acquire(blocking=False):
-        return None
-    return _events(job)
+class Stream:
+    """The events of a job's bench until nobody listens. It gives its place up when it is closed, also unheard."""
+
+    def __init__(self, job: int) -> None:
+        self._events, self._held = _events(job), True
+
+    def __iter__(self) -> Iterator[bytes]:
+        """The events, as they happen."""
+        return self._events
+
+    def close(self) -> None:
+        """Nobody listens any more."""
+        if self._held:
+            self._held = False
+            _streams.release()
+
+
+def stream(job: int) -> Stream | None:
+    """The events of a job's bench; None where too many listen already."""
+    return Stream(job) if _streams.acquire(blocking=False) else None
 
 
 def _events(job: int) -> Iterator[bytes]:
-    try:
-        in_hand, seen, beat_s = _InHand(job), HUB.newest(), 0.0
-        yield b": conch\n\n"
-        while not HUB.closed:
-            HUB.tick(time.time())
-            newest = HUB.wait(seen, TICK_S if HUB.stand_in else BEAT_S)
-            now_s = time.time()
-            if now_s - beat_s >= BEAT_S:
-                in_hand.look()
-                yield b": beat\n\n"
-                # What fell silent is told, too.
-                yield from _told(in_hand, newest, now_s)
-                beat_s = now_s
-            if newest > seen:
-                yield from _told(in_hand, seen, now_s)
-                seen = newest
-                # However often an instrument speaks, a person is told so often.
-                time.sleep(TICK_S)
-    finally:
-        _streams.release()
+    in_hand, seen, beat_s = _InHand(job), HUB.newest(), 0.0
+    yield b": conch\n\n"
+    while not HUB.closed:
+        HUB.tick(time.time())
+        newest = HUB.wait(seen, TICK_S if HUB.stand_in else BEAT_S)
+        now_s = time.time()
+        if now_s - beat_s >= BEAT_S:
+            in_hand.look()
+            yield b": beat\n\n"
+            # What fell silent is told, too.
+            yield from _told(in_hand, newest, now_s)
+            beat_s = now_s
+        if newest > seen:
+            yield from _told(in_hand, seen, now_s)
+            seen = newest
+            # However often an instrument speaks, a person is told so often.
+            time.sleep(TICK_S)

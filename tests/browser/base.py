@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
+import json
 import os
 import tempfile
 import unittest
 from pathlib import Path
-from typing import ClassVar
+from typing import Any, ClassVar
 from urllib.parse import urlsplit
 
 from playwright.sync_api import Browser, Locator, Page, Playwright, Request, expect, sync_playwright
@@ -98,6 +99,14 @@ class BrowserCase(unittest.TestCase):
         page.on("pageerror", lambda error: self.errors.append(str(error)))
         page.on("request", self._request)
         return page
+
+    def post(self, path: str, body: Any) -> Any:
+        """The JSON of what a page's act answers; the page must be open."""
+        [token] = [one["value"] for one in self.page.context.cookies() if one["name"] == "csrftoken"]
+        headers = {"Content-Type": "application/json", "X-CSRFToken": token, "Referer": self.server.url}
+        answer = self.page.request.post(path, data=json.dumps(body), headers=headers)
+        self.assertTrue(answer.ok, answer.text())
+        return answer.json()
 
     def _console(self, kind: str, text: str) -> None:
         if kind in ("error", "warning") and not any(part in text for part in EXPECTED):

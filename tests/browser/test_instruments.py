@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import json
 from typing import Any
 
 from playwright.sync_api import expect
@@ -26,13 +25,6 @@ class Instruments(BrowserCase):
         self.post("/api/instruments/stand-in", {"do": "off"})
         if self.page.get_by_role("region", name="Instruments").count() == 0:
             self.page.get_by_role("button", name="instruments").click()
-
-    def post(self, path: str, body: Any) -> Any:
-        [token] = [one["value"] for one in self.page.context.cookies() if one["name"] == "csrftoken"]
-        headers = {"Content-Type": "application/json", "X-CSRFToken": token, "Referer": self.server.url}
-        answer = self.page.request.post(path, data=json.dumps(body), headers=headers)
-        self.assertTrue(answer.ok, answer.text())
-        return answer.json()
 
     def bench(self) -> Any:
         return self.page.request.get(f"/api/jobs/{self.job}/bench").json()

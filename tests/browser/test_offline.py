@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import json
 import os
 import signal
 from typing import Any
@@ -26,13 +25,6 @@ class Offline(BrowserCase):
         expect(self.page.get_by_role("heading", level=1)).to_contain_text("Face the end")
         # The steps that follow are fetched to go on with.
         self.page.wait_for_load_state("networkidle")
-
-    def post(self, path: str, body: Any) -> Any:
-        [token] = [one["value"] for one in self.page.context.cookies() if one["name"] == "csrftoken"]
-        headers = {"Content-Type": "application/json", "X-CSRFToken": token, "Referer": self.server.url}
-        answer = self.page.request.post(path, data=json.dumps(body), headers=headers)
-        self.assertTrue(answer.ok, answer.text())
-        return answer.json()
 
     def record(self) -> list[Any]:
         """What the server has, oldest first."""

@@ -102,6 +102,7 @@ ol li {
 @media (min-width: 521px) {
   .outcome {
     grid-row: 2 / 4;
+    align-content: start;
   }
 }
 </style>

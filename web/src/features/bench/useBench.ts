@@ -57,9 +57,13 @@ export function useBench(id: number) {
     choices.value?.verdicts.find((one) => one.code === code)?.remark === 'passes'
   /** What waits is more than an entry on its way. */
   const behind = computed(() => box.away.value || box.stuck.value)
-  const bench = computed(() =>
-    told.value ? projected(told.value, behind.value ? box.waiting.value : [], plan.value, passes) : null,
-  )
+  // Nothing of what is fetched to go on with is looked at before it is needed: the screen stays as it is.
+  const bench = computed(() => {
+    if (!told.value) return null
+    return behind.value
+      ? projected(told.value, box.waiting.value, plan.value, passes)
+      : projected(told.value, [], null, passes)
+  })
 
   /** Sends one request at a time: a second press while the first is under way does nothing. */
   async function take(request: () => Promise<Bench>): Promise<boolean> {

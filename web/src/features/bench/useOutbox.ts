@@ -34,7 +34,7 @@ export function useOutbox(job: number, took: (now: Bench) => void) {
         signal: AbortSignal.timeout(PATIENCE_MS),
       }),
     )
-    sent(job, now)
+    sent(job, first.key, now)
     took(now)
   }
 
@@ -45,7 +45,8 @@ export function useOutbox(job: number, took: (now: Bench) => void) {
     // Alone, it is told beside the field it was typed in: that still holds it.
     const alone = waiting.value.length === 1 && !away.value
     if (alone) drop(job, first.key)
-    else refuse(job, found.errors[0]?.message ?? found.message, found.errors[0]?.code ?? found.code)
+    else
+      refuse(job, first.key, found.errors[0]?.message ?? found.message, found.errors[0]?.code ?? found.code)
     problem.value = alone ? found : null
     away.value = false
     return !alone

@@ -39,7 +39,19 @@ function read(): Boxes {
   }
 }
 
+/** Whether this browser keeps anything. */
+const keeps = (() => {
+  try {
+    localStorage.setItem(`${PLACE}.tried`, '1')
+    localStorage.removeItem(`${PLACE}.tried`)
+    return true
+  } catch {
+    return false
+  }
+})()
 const boxes = ref<Boxes>(read())
+/** What waits, with what another window put in or sent a moment ago. */
+const fresh = (): Boxes => (keeps ? read() : boxes.value)
 // Another window of this browser put something in, or sent it.
 window.addEventListener('storage', (event) => {
   if (event.key === PLACE) boxes.value = read()
@@ -47,7 +59,7 @@ window.addEventListener('storage', (event) => {
 
 /** Kept before anything else happens with it: what the page holds alone is lost with the page. */
 function keep(job: number, list: Waiting[]) {
-  const rest = Object.entries(boxes.value).filter(([one, some]) => one !== String(job) && some.length)
+  const rest = Object.entries(fresh()).filter(([one, some]) => one !== String(job) && some.length)
   boxes.value = Object.fromEntries(list.length ? [...rest, [String(job), list]] : rest)
   try {
     localStorage.setItem(PLACE, JSON.stringify(boxes.value))
@@ -56,28 +68,31 @@ function keep(job: number, list: Waiting[]) {
   }
 }
 
-const of = (job: number): Waiting[] => boxes.value[job] ?? []
+const of = (job: number): Waiting[] => fresh()[job] ?? []
 
 /** Puts an entry at the end of what waits for a job. */
 export function put(job: number, said: Saw & Said) {
   keep(job, [...of(job), { key: newKey(), said, at: Date.now(), refused: '', code: '' }])
 }
 
-/** The first one is stored: those after it were recorded in sight of it. */
-export function sent(job: number, now: Pick<Bench, 'last' | 'revision'>) {
+/** The one of that key is stored: those after it were recorded in sight of it. Another window may have sent it too. */
+export function sent(job: number, key: string, now: Pick<Bench, 'last' | 'revision'>) {
+  const list = of(job)
+  if (!list.some((one) => one.key === key)) return
   const after = { last: now.last, revision: now.revision }
+  const rest = list.filter((one) => one.key !== key)
   keep(
     job,
-    of(job)
-      .slice(1)
-      .map((one) => ({ ...one, said: { ...one.said, ...after } })),
+    rest.map((one) => ({ ...one, said: { ...one.said, ...after } })),
   )
 }
 
-/** The first one was refused, and why: it waits for what the person says. */
-export function refuse(job: number, refused: string, code: string) {
-  const [first, ...others] = of(job)
-  if (first) keep(job, [{ ...first, refused, code }, ...others])
+/** The one of that key was refused, and why: it waits for what the person says. */
+export function refuse(job: number, key: string, refused: string, code: string) {
+  keep(
+    job,
+    of(job).map((one) => (one.key === key ? { ...one, refused, code } : one)),
+  )
 }
 
 /** The first one once more, with a key of its own: as something `else`, where the person says so. */
@@ -97,6 +112,4 @@ export const drop = (job: number, key: string) =>
   )
 
 /** What waits for a job, the first one first. */
-export const waitingOf = (job: number) => computed(() => of(job))
-/** The jobs that something waits for. */
-export const jobsWaiting = computed(() => Object.keys(boxes.value).map(Number))
+export const waitingOf = (job: number) => computed(() => boxes.value[job] ?? [])
