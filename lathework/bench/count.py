@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
 from lathework.planning.operation import Operation
@@ -41,14 +41,17 @@ def count_of(step: Operation) -> Count | None:
     By hand the chip is broken after the turns that its metal wants; under power the spindle is switched off before the
     end, as it runs on, and stands before it is reversed. Source: practice.
     """
-    turns = step.figures.get("turns")
+    # A tap that is driven to its gauge tells how far a fitting goes in: those are no turns of the tap.
+    turns = step.figures.get("turns") if step.headline == "turns" else None
     if turns is None or step.kind not in COUNTED or turns.value <= 0:
         return None
     after = step.figures["rhythm"].value if "rhythm" in step.figures else 0.0
     off = step.figures.get("stop") if "seconds" in step.figures else None
     each = 0.5 if 0 < after < 1 else 1.0
     if off is not None:
-        beats = (Beat(float(int(off.value)), "off", OFF), Beat(turns.value, "end", STANDS))
+        at, end = float(int(off.value)), Beat(turns.value, "end", STANDS)
+        # One that does not run on is switched off at the end.
+        beats = (Beat(at, "off", OFF), end) if at < turns.value else (replace(end, words=f"{OFF} {STANDS}"),)
         return Count(turns.value, 1.0, beats)
     return Count(turns.value, each, tuple(_by_hand(turns.value, after)))
 

@@ -4,8 +4,8 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
-from statistics import linear_regression
+from dataclasses import dataclass, replace
+from statistics import fmean
 
 from lathework.cutting.dimension import Target
 from lathework.figures import Figure, Given, Source
@@ -43,37 +43,35 @@ def drift(pieces: Sequence[int], sizes_mm: Sequence[float], target: Target, unit
     count = len(pieces)
     if count < LEAST_PIECES:
         return None
-    told = linear_regression(pieces, sizes_mm)
-    rest = sum((y - told.intercept - told.slope * x) ** 2 for x, y in zip(pieces, sizes_mm, strict=True))
-    mean = sum(pieces) / count
-    spread = sum((x - mean) ** 2 for x in pieces)
-    error = math.sqrt(rest / (count - 2) / spread)
+    mean_piece, mean_mm = fmean(pieces), fmean(sizes_mm)
+    spread = sum((x - mean_piece) ** 2 for x in pieces)
+    products = sum((x - mean_piece) * (y - mean_mm) for x, y in zip(pieces, sizes_mm, strict=True))
+    slope_mm = products / spread
+    intercept_mm = mean_mm - slope_mm * mean_piece
+    rest = sum((y - intercept_mm - slope_mm * x) ** 2 for x, y in zip(pieces, sizes_mm, strict=True))
+    per = convert(1.0, "mm", unit)
     slope = Figure(
         "drift per piece",
-        convert(told.slope, "mm", unit),
+        slope_mm * per,
         unit,
-        "Σ((piece − mean piece) × size) ÷ Σ((piece − mean piece)²)",
+        "products of piece and size ÷ squares of the pieces; both from their means",
         LEAST_SQUARES,
-        (Given("pieces measured", count),),
-        kind="table",
-        note="The slope of the line that misses the sizes by the least squares.",
+        (Given("products of piece and size", products * per), Given("squares of the pieces", spread)),
     )
-    inputs = (
-        Given("squares missed", convert(convert(rest, "mm", unit), "mm", unit), ""),
-        Given("pieces", count),
-        Given("squares of the pieces", spread),
-    )
-    told_error = Figure(
+    error = Figure(
         "standard error",
-        convert(error, "mm", unit),
+        math.sqrt(rest / (count - 2) / spread) * per,
         unit,
         "√(squares missed ÷ (pieces − 2) ÷ squares of the pieces)",
         LEAST_SQUARES,
-        inputs,
+        (
+            Given("squares missed", rest * per**2),
+            Given("pieces", count),
+            Given("squares of the pieces", spread),
+        ),
     )
-    found = Drift(slope, told_error, None)
-    leaves = _leaves(told.intercept, told.slope, max(pieces), target) if found.drifts else None
-    return Drift(slope, told_error, leaves)
+    found = Drift(slope, error, None)
+    return replace(found, leaves_at=_leaves(intercept_mm, slope_mm, max(pieces), target)) if found.drifts else found
 
 
 def _leaves(intercept_mm: float, slope_mm: float, last: int, target: Target) -> int | None:

@@ -12,6 +12,13 @@ from lathework.units import MM_PER_INCH
 
 Fault = Literal["none", "jumped-digit", "wrong-unit", "dropout"]
 FAULTS: tuple[Fault, ...] = get_args(Fault)
+FAULT_WORDS: dict[Fault, str] = {
+    "none": "nothing wrong",
+    "jumped-digit": "a digit jumps",
+    "wrong-unit": "the wrong unit",
+    "dropout": "it falls silent",
+}
+"""What each is called."""
 STEP_MM = 0.005
 """The last digit that a stand-in shows (practice)."""
 JUMP = 10.0

@@ -5,7 +5,7 @@ from __future__ import annotations
 import unittest
 
 from lathework.bench.count import count_of
-from lathework.tests.samples import plan, step
+from lathework.tests.samples import body, bore, plan, step
 
 
 class Counted(unittest.TestCase):
@@ -31,6 +31,13 @@ class Counted(unittest.TestCase):
         self.assertEqual((off.sign, end.sign), ("off", "end"))
         self.assertEqual(off.turn, told.turns - 2)
         self.assertIn("stands", end.words)
+
+    def test_a_tap_that_goes_by_its_gauge_is_not_counted(self) -> None:
+        """Rc 1/4: the turns told there are those that a fitting goes in by hand."""
+        made = plan(body(bore("Rc1/4", depth="3/4")))
+        tap = step(made, "tap")
+        self.assertIn("turns", tap.figures)
+        self.assertIsNone(count_of(tap))
 
     def test_nothing_else_is_counted(self) -> None:
         self.assertIsNone(count_of(step(plan(), "turn")))

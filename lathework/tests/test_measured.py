@@ -139,6 +139,21 @@ class AtTheBench(unittest.TestCase):
         self.assertAlmostEqual(over.target.aim_mm / 25.4, (0.75 + 0.75 / math.cos(math.pi / 6)) / 2, places=3)
         self.assertAlmostEqual(across.target.aim_mm / 25.4, 0.75)
 
+    def test_a_blind_hole_is_not_drilled_through_its_bottom(self) -> None:
+        """Of 2 in; where little is left under the point, half of that at least stays."""
+        for depth in ("1", "1.8", "1.9"):
+            made = plan(SCREW | {"part.overall_length": "2", "part.bores": [bore(across="3/16", depth=depth)]})
+            size = step(made, "drill").dimension("depth")
+            assert size is not None
+            left, least = 50.8 - size.target.aim_mm, 50.8 - size.target.high_mm
+            self.assertGreaterEqual(least, left / 2 - 1e-9, depth)
+
+    def test_a_mouth_lets_its_screw_in(self) -> None:
+        """M5: never under 5 mm across, and what to feed for it is not told: a countersink has an angle."""
+        mouth = step(plan(body(bore("M5", depth="10 mm"))), "countersink").dimension("mouth")
+        assert mouth is not None
+        self.assertEqual((mouth.target.low_mm, mouth.move), (5.0, "none"))
+
     def test_other_sizes_and_steps_are_refused(self) -> None:
         now = at_step(self.STUD, "turn")
         for text, measured, field, code in (

@@ -10,7 +10,7 @@ import orjson
 
 from lathework.answers.declared_answer import answer
 from lathework.answers.values import Shown, length_shown
-from lathework.bench.live import ToGo, Warned, to_go_across, to_go_along
+from lathework.bench.live import WARNINGS, ToGo, Warned, to_go_across, to_go_along
 from lathework.instruments.believed import doubt
 from lathework.planning.operation import Operation
 from lathework.shop.lathe_facts import Readout
@@ -28,12 +28,14 @@ _streams = threading.Semaphore(MOST_STREAMS)
 
 @answer
 class AxisShown:
-    """An axis of a readout: where it is, how far it is to go, signed, None where the step has no end there."""
+    """An axis of a readout: where it is, how far it is to go, signed, None where the step has no end there; what is
+    warned of, and in `words`."""
 
     axis: str
     at: Shown
     to_go: Shown | None
     warned: Warned
+    words: str
 
 
 @answer
@@ -61,7 +63,8 @@ def _correction(name: str) -> Correction | None:
 
 def _axis(axis: str, mm: float, left: ToGo | None) -> AxisShown:
     told = length_shown(left.left_mm) if left else None
-    return AxisShown(axis, length_shown(mm), told, left.warned if left else "")
+    warned: Warned = left.warned if left else ""
+    return AxisShown(axis, length_shown(mm), told, warned, WARNINGS[warned])
 
 
 def live_shown(heard: Heard, step: Operation | None, readout: Readout, now_s: float) -> LiveShown:

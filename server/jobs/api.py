@@ -111,11 +111,17 @@ UNSAID_THEN: dict[str, Any] = {
     "due": {"now": True, "piece": 1},
 }
 """What the bench of a job that was closed by an earlier version does not tell."""
+UNSAID_OF_A_STEP: dict[str, Any] = {"dimensions": [], "inside": False}
+"""What it does not tell of the step in hand."""
 
 
 def _bench(job: Job) -> HttpResponse:
     kept = closed.kept_answer(job, closed.BENCH)
-    return answer(UNSAID_THEN | orjson.loads(kept) | vars(job_now(job)) if kept else job_bench(standing(job)))
+    if not kept:
+        return answer(job_bench(standing(job)))
+    told = UNSAID_THEN | orjson.loads(kept)
+    step = {"step": UNSAID_OF_A_STEP | told["step"]} if told["step"] else {}
+    return answer(told | step | vars(job_now(job)))
 
 
 @router.get("", response={200: JobsPage, **PROBLEMS})

@@ -17,6 +17,7 @@ from lathework.bench.dispositions import DISPOSITIONS, MISTAKES, Outcome
 from lathework.bench.words import KIND_WORDS
 from lathework.gauging.wires import MEANINGS, NUT_VERDICTS
 from lathework.identify.words import EVIDENCE
+from lathework.instruments.stand_in import FAULT_WORDS
 from lathework.job import words
 from lathework.lengths import Span, read_length, within
 from lathework.part.sample import nominals
@@ -66,6 +67,7 @@ class Choices:
     hazards: tuple[ChoiceShown, ...]
     verdicts: tuple[ChoiceShown, ...]
     entries: tuple[ChoiceShown, ...]
+    faults: tuple[ChoiceShown, ...]
     dispositions: tuple[DispositionShown, ...]
     mistakes: tuple[ChoiceShown, ...]
     states: tuple[ChoiceShown, ...]
@@ -139,6 +141,7 @@ def choices(request: HttpRequest) -> HttpResponse:
                 ChoiceShown(verdict.code, verdict.words, "passes" if verdict.passes else "does not pass")
                 for verdict in (MEANINGS[code] for code in NUT_VERDICTS)
             ),
+            faults=tuple(ChoiceShown(fault, name, "") for fault, name in FAULT_WORDS.items()),
             entries=tuple(ChoiceShown(kind, name, "") for kind, name in KIND_WORDS.items()),
             dispositions=tuple(
                 DispositionShown(code, one.name, one.means, one.outcome) for code, one in DISPOSITIONS.items()

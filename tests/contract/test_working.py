@@ -13,6 +13,7 @@ from typing import Any
 from lathework.answers.card import Asked, card
 from lathework.answers.hole import AskedHole, hole
 from lathework.answers.pipe_hole import pipe_hole
+from lathework.bench.drift import drift
 from lathework.cutting.dimension import MOVE_WORDS, Dimension, Target
 from lathework.cutting.next_cut import FINISH_MM, PassMade, next_cut
 from lathework.dies.advised import expected, learned_advice
@@ -23,6 +24,7 @@ from lathework.errors import InputError, InvalidDocument
 from lathework.figures import Figure
 from lathework.gauging.sized import judge_size, pitch_diameter_under
 from lathework.gauging.wires import VERDICTS, best_wire, over_wires
+from lathework.instruments.offset import offset
 from lathework.job.document import read_document
 from lathework.job.repair import AskedRepair, stud_repair
 from lathework.planning.plan import make_plan, make_plans
@@ -34,6 +36,7 @@ from lathework.threads.limits import external_classes, external_limits, internal
 from lathework.threads.limits.bands import Band
 from lathework.threads.mating import mate
 from lathework.threads.working import basic_figures
+from lathework.units import LengthUnit
 from tests.contract.working import Unreadable, agrees, evaluated
 
 DEMO = Path(__file__).resolve().parents[2] / "demo"
@@ -172,6 +175,17 @@ class Working(unittest.TestCase):
                 self.check(
                     next_cut(last_mm=last, dimension=size, passes=passes, dial=dial, unit=dice.choice(("in", "mm")))
                 )
+
+    def test_of_a_batch_and_of_instruments(self) -> None:
+        dice = random.Random(9)
+        units: tuple[LengthUnit, ...] = ("in", "mm")
+        for unit in units:
+            for _ in range(50):
+                pieces = sorted(dice.sample(range(1, 40), 8))
+                sizes = [10 + 0.001 * piece + dice.gauss(0, 0.01) for piece in pieces]
+                self.assertEqual(self.check(drift(pieces, sizes, Target(9.9, 10.0, 10.1), unit)), 2)
+        readings = [25 + dice.gauss(0, 0.01) for _ in range(5)]
+        self.assertEqual(self.check(offset(readings, reference_mm=25.0, reference_within_mm=0.002, step_mm=0.01)), 2)
 
     def test_dies_that_are_known(self) -> None:
         """What is believed, proposed and advised after any verdicts."""

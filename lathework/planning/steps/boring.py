@@ -32,9 +32,10 @@ def taken(chucking: Chucking, across_mm: float, depth: Figure) -> Cut:
     return Cut(min(in_mm(depth), chucking.overall_mm), 0.0, across_mm, 0.0)
 
 
-def depths(bore_work: BoreWork, depth: Figure) -> tuple[Dimension, ...]:
+def depths(chucking: Chucking, bore_work: BoreWork, depth: Figure) -> tuple[Dimension, ...]:
     """The depth of a hole that ends in the part."""
-    return (measures.deep(in_mm(depth)),) if bore_work.bore.depth is not None else ()
+    deep = in_mm(depth)
+    return (measures.deep(deep, under_mm=chucking.overall_mm - deep),) if bore_work.bore.depth is not None else ()
 
 
 def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> Operation:
@@ -74,7 +75,7 @@ def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> 
                 rough_mm=bore_work.rough.diameter_mm if bore_work.rough else None,
                 most_mm=work.job.material.max_cut_mm,
             ),
-            *depths(bore_work, depth),
+            *depths(chucking, bore_work, depth),
         ),
         makes=makes(diameter=bore_work.drill_mm, depth=in_mm(depth)),
         cut=taken(chucking, bore_work.drill_mm, depth),

@@ -120,7 +120,7 @@ def _drill(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -
         edge="",
         cautions=(_care(chucking, bore_work),),
         notes=(*((PECK,) if deep else ()), f"Lubricant: {work.job.material.lubricant}."),
-        dimensions=(measures.drilled(bore_work), *depths(bore_work, depth)),
+        dimensions=(measures.drilled(bore_work), *depths(chucking, bore_work, depth)),
         figure_words=bore_work.called,
         makes=makes(diameter=bore_work.drill_mm, depth=in_mm(depth)),
         cut=taken(chucking, bore_work.drill_mm, depth),
@@ -140,7 +140,7 @@ def _mouth(chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation
         tool="countersink in the tailstock chuck",
         edge="",
         cautions=(cautions.DRILL,),
-        dimensions=(measures.mouth(in_mm(countersink(thread))),),
+        dimensions=(measures.mouth(in_mm(countersink(thread)), thread),),
         chucking=chucking.number,
         makes=makes(across=in_mm(countersink(thread))),
     )

@@ -7,14 +7,16 @@ from lathework.cutting.next_cut import FINISH_MM
 from lathework.part.bores import BoreWork
 from lathework.planning.work import ThreadWork, in_mm
 from lathework.threads.limits import internal_limits
+from lathework.threads.thread import Thread
 from lathework.units import convert
 
 PLAIN_TOLERANCE_MM = 0.05
 """Band about a plain diameter that counts as on size (practice)."""
 SHOULDER_MM = 0.1
 """Band about a length or a shoulder where nobody asked for closer (practice)."""
-WIDER_MM, DEEPER_MM = 0.5, 1.0
-"""How much wider a groove, and how much deeper a blind hole, may come out (practice)."""
+WIDER_MM, DEEPER_MM, BOTTOM_SHARE = 0.5, 1.0, 0.5
+"""How much wider a groove, and how much deeper a blind hole, may come out, and that at most this share of the metal
+under it (practice)."""
 OVER_DRILL_MM = 0.2
 """How much over its drill a plain hole may come out (practice)."""
 CHAMFER_SHARE, MOUTH_SHARE, CHAMFER_MM = 0.25, 0.1, 0.1
@@ -26,6 +28,7 @@ FACED_AT_ONCE_MM, MILLED_AT_ONCE_MM, BORED_SHARE = 1.0, 1.0, 0.5
 LEAST_ROUGH = 0.8
 """Share of a bore that it is drilled to first, where nobody says by which drill (practice)."""
 ROD, OVER_BOTH = "depth rod of the caliper", "caliper over both ends"
+DOWN = "scale of the tailstock, or a thin rod down the hole"
 THIN_JAWS, INSIDE = "thin jaws of the caliper", "inside jaws of the caliper, or a telescoping gauge"
 POINTS = "inside points of the caliper"
 PIN, PIN_UP_TO_MM = "a pin or a drill shank that just enters", 8.0
@@ -97,7 +100,8 @@ def _minor(bore_work: BoreWork) -> tuple[float, float] | None:
 def drilled(bore_work: BoreWork) -> Dimension:
     """The diameter of a hole as drilled: up to what its class allows the minor diameter, never smaller than it is."""
     size, minor = bore_work.drill_mm, _minor(bore_work)
-    high = max(size + OVER_DRILL_MM / 2, minor[1]) if minor else size + OVER_DRILL_MM
+    over = OVER_DRILL_MM / 2 if bore_work.bore.thread is not None else OVER_DRILL_MM
+    high = max(size + over, minor[1] if minor else 0.0)
     band, how = Target(size - PLAIN_TOLERANCE_MM, size, high), PIN if size <= PIN_UP_TO_MM else INSIDE
     return Dimension("bore", "hole as drilled", band, 0.0, size, "none", how, grows=True)
 
@@ -112,16 +116,18 @@ def bored(bore_work: BoreWork, *, rough_mm: float | None, most_mm: float) -> Dim
     return Dimension("bore", "bore", band, start, most, "cross-slide", INSIDE, grows=True, leaves_mm=FINISH_MM)
 
 
-def deep(depth_mm: float) -> Dimension:
-    """The depth of a blind hole, to the point of the drill."""
-    band = Target(depth_mm - SHOULDER_MM, depth_mm, depth_mm + DEEPER_MM)
-    return Dimension("depth", "depth to the point", band, 0.0, depth_mm, "feed", ROD, grows=True)
+def deep(depth_mm: float, *, under_mm: float) -> Dimension:
+    """The depth of a blind hole, to the point of the drill, with so much metal under it (millimetres)."""
+    deeper = max(0.0, min(DEEPER_MM, BOTTOM_SHARE * under_mm))
+    band = Target(depth_mm - SHOULDER_MM, depth_mm, depth_mm + deeper)
+    return Dimension("depth", "depth to the point", band, 0.0, depth_mm, "feed", DOWN, grows=True)
 
 
-def mouth(across_mm: float) -> Dimension:
-    """How far across a countersink is at the face."""
-    band = about(across_mm, max(CHAMFER_MM, MOUTH_SHARE * across_mm))
-    return Dimension("mouth", "across the mouth", band, 0.0, across_mm, "feed", "caliper across the mouth", grows=True)
+def mouth(across_mm: float, thread: Thread) -> Dimension:
+    """How far across a countersink is at the face: never under the major diameter of the `thread`. How far it is fed
+    for that, its angle tells and nobody said."""
+    band = Target(thread.major_mm, across_mm, across_mm + max(CHAMFER_MM, MOUTH_SHARE * across_mm))
+    return Dimension("mouth", "across the mouth", band, 0.0, across_mm, "none", "caliper across the mouth", grows=True)
 
 
 def flats(across_mm: float, round_mm: float) -> tuple[Dimension, Dimension]:

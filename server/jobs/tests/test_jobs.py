@@ -2,8 +2,13 @@
 
 from __future__ import annotations
 
+import zlib
+
+import orjson
+
 from lathework.tests.samples import document
-from server.jobs.models import Job
+from server.jobs.closed import BENCH
+from server.jobs.models import ClosedAnswer, Job
 from server.jobs.tests.case import ApiCase
 
 
@@ -111,6 +116,22 @@ class HoldingAndClosing(ApiCase):
             self.assertEqual(self.told(answer, 409), {"job": "closed"})
         self.act("reopen")
         self.assertEqual(self.record("done").status_code, 200)
+
+    def test_a_bench_that_an_earlier_version_closed_is_whole(self) -> None:
+        """What it did not tell is told as nothing: a screen looks for all of it."""
+        self.walk_to("turn:s1")
+        now = self.get(self.url("/bench"))
+        self.act("close", reason="enough")
+        kept = ClosedAnswer.objects.get(job=self.job, name=BENCH)
+        told = orjson.loads(zlib.decompress(kept.content))
+        later = ("sizes", "lessons", "count", "preset", "causes", "cause", "due", "sized")
+        before = {key: value for key, value in told.items() if key not in later}
+        before["step"] = {key: one for key, one in told["step"].items() if key not in ("dimensions", "inside")}
+        kept.content = zlib.compress(orjson.dumps(before))
+        kept.save()
+        shown = self.get(self.url("/bench"))
+        self.assertEqual(set(shown), set(now))
+        self.assertEqual(set(shown["step"]), set(now["step"]))
 
 
 class AsAKeystrokeAsks(ApiCase):

@@ -11,7 +11,6 @@ defineProps<{ live: Live | null; lost: boolean }>()
 const sound = defineModel<boolean>('sound', { required: true })
 const reference = defineModel<Sent[] | null>('reference', { required: true })
 const { told } = useUnits()
-const WARNINGS: Record<string, string> = { near: 'nearly there', past: 'past the end' }
 </script>
 
 <template>
@@ -27,7 +26,7 @@ const WARNINGS: Record<string, string> = { near: 'nearly there', past: 'past the
             <span class="fig go">{{ told(axis.to_go).text }}</span>
             <span class="muted small"
               >{{ told(axis.to_go).unit }} to go
-              <strong v-if="axis.warned" role="status">{{ WARNINGS[axis.warned] }}</strong>
+              <strong v-if="axis.warned" role="status">{{ axis.words }}</strong>
               <span class="fig">at {{ told(axis.at).text }}</span></span
             >
           </template>

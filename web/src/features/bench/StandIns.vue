@@ -4,6 +4,7 @@ import { VSelect } from 'vuetify/components/VSelect'
 import { VTextField } from 'vuetify/components/VTextField'
 
 import { asProblem, ask, client, type Problem, type Schemas } from '@/shared/api/client'
+import { useChoices } from '@/shared/api/useChoices'
 import { useUnits } from '@/shared/figures/useUnits'
 
 /** The stand-ins of this server: a readout to jog, zero and preset, a caliper with a key, and what may go wrong. */
@@ -14,12 +15,7 @@ const jog = ref('0.5')
 const preset = ref('')
 const size = ref('')
 const fault = ref('none')
-const FAULTS = [
-  { value: 'none', title: 'nothing wrong' },
-  { value: 'jumped-digit', title: 'a digit jumps' },
-  { value: 'wrong-unit', title: 'the wrong unit' },
-  { value: 'dropout', title: 'it falls silent' },
-]
+const { data: choices } = useChoices()
 type Axis = 'x' | 'z'
 
 async function act(body: Partial<Schemas['StandInIn']> & { do: Schemas['StandInIn']['do'] }) {
@@ -83,7 +79,9 @@ const show = (axis: Axis, value: string) => act({ do: 'preset', axis, value })
         v-model="fault"
         class="fault"
         label="fault"
-        :items="FAULTS"
+        :items="choices?.faults"
+        item-value="code"
+        item-title="name"
         density="compact"
         hide-details
         @update:model-value="act({ do: 'fault', fault })"

@@ -1428,7 +1428,8 @@ export interface components {
         };
         /**
          * AxisShown
-         * @description An axis of a readout: where it is, how far it is to go, signed, None where the step has no end there.
+         * @description An axis of a readout: where it is, how far it is to go, signed, None where the step has no end there; what is
+         *     warned of, and in `words`.
          */
         AxisShown: {
             at: components["schemas"]["Shown"];
@@ -1440,6 +1441,8 @@ export interface components {
              * @enum {string}
              */
             warned: "" | "near" | "past";
+            /** Words */
+            words: string;
         };
         /**
          * BasicNumbers
@@ -1856,6 +1859,8 @@ export interface components {
             evidence: {
                 [key: string]: components["schemas"]["ChoiceShown"][];
             };
+            /** Faults */
+            faults: components["schemas"]["ChoiceShown"][];
             /** Finishes */
             finishes: components["schemas"]["ChoiceShown"][];
             /** Hazards */
