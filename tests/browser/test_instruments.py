@@ -23,7 +23,8 @@ class Instruments(BrowserCase):
         self.job = self.post("/api/jobs/import", screws)["id"]
         self.page.goto(f"/jobs/{self.job}/bench")
         self.post("/api/instruments/stand-in", {"do": "off"})
-        if self.page.get_by_role("region", name="Instruments").count() == 0:
+        # The stream has begun when it answers: what is sent from then on arrives.
+        with self.page.expect_response("**/live"):
             self.page.get_by_role("button", name="instruments").click()
 
     def bench(self) -> Any:
@@ -110,7 +111,8 @@ class Instruments(BrowserCase):
         page.get_by_label("reference, in").fill("25 mm")
         for _ in range(3):
             page.get_by_label("caliper on, in").fill("24.95 mm")
-            page.get_by_role("button", name="Send", exact=True).click()
+            with page.expect_response("**/stand-in"):
+                page.get_by_role("button", name="Send", exact=True).click()
         expect(page.get_by_text("24.9").first).to_be_visible()
         page.get_by_role("button", name="Take its offset").click()
         expect(page.get_by_role("status").filter(has_text="stand-in caliper")).to_contain_text(

@@ -110,7 +110,9 @@ class Measured(BrowserCase):
         with page.expect_response("**/entries"):
             page.evaluate(TYPED_AT_ONCE, f"{middle:.4f}")
         self.assertEqual(self.bench()["verdict"]["code"], "size-in")
-        page.keyboard.press("z")
+        with page.expect_response("**/undo"):
+            page.keyboard.press("z")
+        expect(page.get_by_role("button", name="snug")).to_be_enabled()
         with page.expect_response("**/entries"):
             page.keyboard.press("3")
         self.assertEqual(self.bench()["verdict"]["code"], "snug")

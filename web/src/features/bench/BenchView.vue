@@ -125,6 +125,11 @@ useKeys([
 ])
 /** An instrument that types reads the size that is looked at, or the thread over the wires of the step. */
 function arrived(text: string) {
+  if (busy.value) {
+    // It is of what stands there once the act under way is over; dropped, nobody would know.
+    watch(busy, () => arrived(text), { once: true })
+    return
+  }
   if (gauging.value) void record('verdict', { reading: text, unit: unit.value })
   else if (size.value && !bench.value?.zero) {
     typed.value = text
