@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from http.client import responses
 from typing import Any
 
 from ninja import NinjaAPI
@@ -14,7 +15,7 @@ from server.jobs.api import router as jobs
 from server.kit.api import router as kit
 from server.logbook.api import router as logbook
 from server.reference.api import router as reference
-from server.site.problems import PROBLEM_TYPE, register_problems
+from server.site.problems import PROBLEM_CODES, PROBLEM_TYPE, register_problems
 
 
 class Api(NinjaAPI):
@@ -25,9 +26,13 @@ class Api(NinjaAPI):
         schema = super().get_openapi_schema(**options)
         for path in schema["paths"].values():
             for operation in path.values():
-                for status, response in operation["responses"].items():
-                    if int(status) >= 400:
-                        response["content"] = {PROBLEM_TYPE: next(iter(response["content"].values()))}
+                refused = operation["responses"].get(400)
+                if refused is None:
+                    continue
+                [content] = refused["content"].values()
+                for code in PROBLEM_CODES:
+                    words = {"description": responses[code]}
+                    operation["responses"][code] = words | {"content": {PROBLEM_TYPE: content}}
         return schema
 
 

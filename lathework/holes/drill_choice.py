@@ -11,7 +11,7 @@ from lathework.holes.oversize import probable_hole
 from lathework.holes.percent import TAPPED_PERCENT, convention, metal_cut, percent_thread
 from lathework.shop.metals import Material
 from lathework.shop.racks import home
-from lathework.tables.drills import Drill, all_drills
+from lathework.tables.drills import Drill, drills_between
 from lathework.threads.limits.bands import InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import convert
@@ -122,10 +122,23 @@ class _Chart:
         own = convert(drill.diameter, drill.unit, self.thread.unit)
         return max(0.0, own - self.limits.minor.maximum) if self.limits else 0.0
 
+    @property
+    def _widely(self) -> tuple[float, float]:
+        """The per cent that a chart might name a drill for."""
+        return min(self.least, WIDER[0]), max(self.most, WIDER[1])
+
     def near(self, drill: Drill) -> bool:
         """Whether a chart might name it."""
-        low, high = min(self.least, WIDER[0]), max(self.most, WIDER[1])
+        low, high = self._widely
         return low <= self.percent(drill) <= high and self.over(drill) <= self.slack + _ALIKE
+
+    def named(self) -> list[Drill]:
+        """The drills of all racks that a chart might name, the best first."""
+        low, high = self._widely
+        full_mm = convention(self.thread)[0] * self.thread.pitch_mm
+        least_mm, most_mm = (self.thread.major_mm - share / 100 * full_mm for share in (high, low))
+        about = drills_between(least_mm - _ALIKE, most_mm + _ALIKE)
+        return sorted((drill for drill in about if self.near(drill)), key=self.rank)
 
     def rank(self, drill: Drill) -> tuple[bool, bool, bool, float, float]:
         """Least for the best: near, of the thread's own rack, in the chart's range, nearest to what is wanted."""
@@ -204,8 +217,7 @@ def choose(
 def tapping_drills(thread: Thread, limits: InternalLimits | None) -> tuple[TappingDrill, ...]:
     """Up to six drills of all racks for a thread, the pick first: the list of `choose`. Source: practice."""
     chart, words = _chart(thread, limits, usual_percent(thread)), convention(thread)[1]
-    near = sorted((drill for drill in all_drills() if chart.near(drill)), key=chart.rank)
     return tuple(
         TappingDrill(drill, convert(drill.diameter, drill.unit, thread.unit), chart.percent(drill), words)
-        for drill in near[:OFFERED]
+        for drill in chart.named()[:OFFERED]
     )

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from bisect import bisect_left, bisect_right
 from dataclasses import dataclass
 from fractions import Fraction
 from functools import cache
@@ -64,3 +65,14 @@ def all_drills() -> tuple[Drill, ...]:
     hundredths = [n for first, last, step in _METRIC_STEPS for n in range(first, last + 1, step)]
     metric = [Drill("metric", _metric_name(n), n / 100, "mm", METRIC) for n in (*hundredths, *_METRIC_TAPPING)]
     return tuple(sorted([*gauge_drills().values(), *fractions, *metric], key=lambda d: d.diameter_mm))
+
+
+@cache
+def _diameters_mm() -> tuple[float, ...]:
+    return tuple(drill.diameter_mm for drill in all_drills())
+
+
+def drills_between(least_mm: float, most_mm: float) -> tuple[Drill, ...]:
+    """Every drill of the four racks from `least_mm` to `most_mm` (millimetres), by diameter."""
+    every = _diameters_mm()
+    return all_drills()[bisect_left(every, least_mm) : bisect_right(every, most_mm)]

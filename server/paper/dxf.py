@@ -4,8 +4,6 @@ from __future__ import annotations
 
 import io
 
-from ezdxf.filemanagement import new
-
 from lathework.drawing.shapes import Sheet
 from lathework.units import LengthUnit
 
@@ -18,6 +16,7 @@ def sheet_dxf(sheet: Sheet, mm_per_unit: float, unit: LengthUnit) -> str:
 
     What belongs to a single step is left out. `mm_per_unit` is the true length of one unit that `sheet.scale` counts.
     """
+    # Seldom asked for, and slow to begin: the server does not wait for it.
     import ezdxf
     from ezdxf.enums import TextEntityAlignment
 
@@ -26,7 +25,7 @@ def sheet_dxf(sheet: Sheet, mm_per_unit: float, unit: LengthUnit) -> str:
         "middle": TextEntityAlignment.CENTER,
         "end": TextEntityAlignment.RIGHT,
     }
-    drawing = new("R2010", units=ezdxf.units.MM)
+    drawing = ezdxf.filemanagement.new("R2010", units=ezdxf.units.MM)
     space = drawing.modelspace()
     true = mm_per_unit / sheet.scale
     paths = [path for path in sheet.paths if not path.step]

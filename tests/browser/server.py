@@ -4,12 +4,27 @@ from __future__ import annotations
 
 import os
 import re
+import shutil
 import socket
 import subprocess
 import sys
+import tempfile
+from functools import cache
 from pathlib import Path
 
+from server.store import NAME
+
 ROOT = Path(__file__).resolve().parents[2]
+
+
+@cache
+def demo_store() -> Path:
+    """The store of a first start: made once, for filling it takes longer than most tests."""
+    folder = Path(tempfile.mkdtemp(prefix="conch-demo-", dir=os.environ.get("CONCH_DATA")))
+    server = Server(folder, empty=False)
+    server.run()
+    server.end()
+    return folder / NAME
 
 
 class Server:
@@ -25,7 +40,13 @@ class Server:
         return f"http://127.0.0.1:{self.port}"
 
     def start(self) -> None:
-        """Start, and wait for the line that gives the address."""
+        """Start, over the demo in a folder that has no store yet, and wait for the line that gives the address."""
+        if not self.empty and not (self.data / NAME).exists():
+            shutil.copy(demo_store(), self.data / NAME)
+        self.run()
+
+    def run(self) -> None:
+        """Start over what the folder has."""
         command = [sys.executable, "-m", "server.serve", "--port", str(self.port)]
         if self.empty:
             command.append("--empty")

@@ -22,7 +22,7 @@ from server.wsgi import application
 
 CHECKS = [not_a_server_error, status_code_conformance, content_type_conformance, response_schema_conformance]
 TOKEN = "t" * 32
-EXAMPLES = 40
+EXAMPLES = 24
 
 
 class AnyRequest(TestCase):
