@@ -6,6 +6,7 @@ from collections.abc import Iterator
 from typing import Literal
 
 from lathework.answers.declared_answer import answer
+from lathework.answers.gauge_shown import VerdictShown, verdict_shown
 from lathework.answers.plan_shown import StepShown, step_shown
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.size_now_shown import SizeNowShown, size_now_shown
@@ -21,7 +22,7 @@ from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
 from lathework.gauging.causes import Cause
 from lathework.gauging.sized import Sized
-from lathework.gauging.wires import MEANINGS, Verdict
+from lathework.gauging.tried import Gauge
 from lathework.units import BothUnits
 
 
@@ -32,15 +33,6 @@ class StepStanding:
     key: str
     title: str
     state: StepState
-
-
-@answer
-class VerdictShown:
-    """What the nut said."""
-
-    code: Verdict
-    words: str
-    passes: bool
 
 
 @answer
@@ -87,7 +79,8 @@ class PartStanding:
 class BenchShown:
     """The bench; `part` is the number, from 1, of the part in hand.
 
-    `outdated` is what was recorded for the step before the part was changed.
+    `tried` is what a thread was gauged with last; `outdated` what was recorded for the step before the part was
+    changed.
     """
 
     part: int
@@ -111,6 +104,7 @@ class BenchShown:
     due: Due
     count: Count | None
     sized: SizedShown | None
+    tried: Gauge
     opened_eighths: float
     opened_words: str
     unread: tuple[Caution, ...]
@@ -122,25 +116,23 @@ class BenchShown:
 
 @answer
 class SizedShown:
-    """A thread as measured over wires, the uncertainty of that, and the chance that it is in its class."""
+    """A thread as measured, the uncertainty of that, the chance that it is in its class; what would tell more."""
 
     pitch_diameter: FigureShown
     uncertainty: FigureShown
     chance: FigureShown
+    tells: str
 
 
 def _sized(told: Sized) -> SizedShown:
-    return SizedShown(*map(figure_shown, (told.pitch_diameter, told.uncertainty, told.chance)))
+    size, spread, chance = map(figure_shown, (told.pitch_diameter, told.uncertainty, told.chance))
+    return SizedShown(size, spread, chance, told.tells)
 
 
 def _parts(whole: Progress) -> Iterator[PartStanding]:
     names = whole.benches[0].plan.job.part_names
     for name, part in zip(names, whole.benches, strict=True):
         yield PartStanding(part.plan.job.part.id, name, part.good, part.plan.job.quantity)
-
-
-def _verdict(code: Verdict) -> VerdictShown:
-    return VerdictShown(code, MEANINGS[code].words, MEANINGS[code].passes)
 
 
 def _advice(advice: DieAdvice) -> AdviceShown:
@@ -178,7 +170,7 @@ def bench_shown(whole: Progress) -> BenchShown:
         step=step_shown(now.step) if now.step else None,
         sizes=tuple(size_now_shown(size) for size in now.sizes),
         hindrance=now.hindrance,
-        verdict=_verdict(now.verdict) if now.verdict else None,
+        verdict=verdict_shown(now.verdict) if now.verdict else None,
         adjusted=now.adjusted,
         advice=_advice(now.advice) if now.advice else None,
         preset=_preset(now.preset) if now.preset else None,
@@ -187,6 +179,7 @@ def bench_shown(whole: Progress) -> BenchShown:
         due=now.due,
         count=count_of(now.step) if now.step else None,
         sized=_sized(now.sized) if now.sized else None,
+        tried=now.tried,
         opened_eighths=whole.opened_eighths,
         opened_words=stands_words(whole.opened_eighths),
         unread=now.unread,

@@ -16,11 +16,13 @@ from lathework.answers.values import (
     length_shown,
     shown,
 )
+from lathework.bench.gauging import offered
 from lathework.cautions import Caution
 from lathework.cutting.blank import SCHOOL_NAMES, BlankChoice, School
 from lathework.cutting.dimension import Dimension, Measured
 from lathework.drawing.part.layout import NARROW, WIDE, Frame
 from lathework.drawing.part.view import part_sheet
+from lathework.gauging.tried import Gauge
 from lathework.part.model import Part
 from lathework.planning.notice import Notice
 from lathework.planning.operation import Measure, Operation
@@ -75,6 +77,7 @@ class StepShown:
     why: str
     measure: Measure | None
     inside: bool
+    gauges: tuple[Gauge, ...]
     dimensions: tuple[DimensionShown, ...]
     chucking: int
     passes: tuple[PassShown, ...]
@@ -148,6 +151,7 @@ def step_shown(operation: Operation, *, working: bool = True) -> StepShown:
         why=why(operation),
         measure=operation.measure,
         inside=operation.inside,
+        gauges=offered(operation),
         dimensions=tuple(map(_dimension, operation.dimensions)),
         chucking=operation.chucking,
         passes=tuple(PassShown(cut.name, shown(cut.value, cut.unit, fine=cut.fine)) for cut in operation.passes),

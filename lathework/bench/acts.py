@@ -5,7 +5,6 @@ from __future__ import annotations
 import math
 
 from lathework.bench.bench import Bench
-from lathework.bench.die import sized
 from lathework.bench.dispositions import checked_mistake, settled
 from lathework.bench.entry import SET, Entry, Kind
 from lathework.bench.judged import SizeNow
@@ -13,18 +12,14 @@ from lathework.bench.progress import Progress
 from lathework.cutting.dimension import came_off, halved
 from lathework.dies.proposal import MOST_EIGHTHS
 from lathework.errors import InputError
-from lathework.gauging.wires import NUT_VERDICTS, NutVerdict, over_wires, wire_range
 from lathework.lengths import Length, Span, within
 from lathework.planning.operation import Operation
-from lathework.threads.limits import external_limits
-from lathework.units import convert, show_length
+from lathework.units import show_length
 
 _GROWN_MM = 0.1
 """Millimetres by which a reading may go back before metal would have to come back (practice)."""
 KEEPS = ("kept", "each")
 """How a lathe's tools keep their zero: while another is in, or not."""
-MOST_OFF = 0.5
-"""Pitches that a measured thread may be off the middle of its class; past that something else was read (practice)."""
 LEAST_DIALLED_MM, PLAIN_MM, ALIKE = 0.001, 0.1, 0.08
 """The least that can be dialled; what must have come off for it to be told from what was dialled (both millimetres);
 and within what share of the half or the double it is told (practice)."""
@@ -89,40 +84,6 @@ def _dialled_mm(now: Bench, size: SizeNow, length: Length, dialled: Length) -> f
             text += f"{now.plan.job.setup.dial}; leave it empty if nobody knows."
             raise InputError("other-terms", "dialled", text, (meant,))
     return told_mm
-
-
-def verdict_entry(now: Bench, word: str) -> Entry:
-    """What the nut said of the step in hand. Raises InputError on "verdict"."""
-    verdict = verdict_of(word)
-    if now.step is None or now.step.measure != "verdict":
-        raise InputError("not-asked", "verdict", "This step is not gauged.")
-    return Entry("verdict", now.piece, now.step.key, word=verdict)
-
-
-def size_entry(now: Bench, over: Length, wire: Length | None) -> Entry:
-    """The thread of the step in hand as measured `over` three wires; those of the step where no `wire` is named.
-
-    Raises InputError on "reading" or "wire".
-    """
-    step = now.step
-    bolt = (
-        external_limits(step.thread, step.class_name)
-        if step and step.thread and step.kind == "gauge" and not step.inside
-        else None
-    )
-    if step is None or step.thread is None or bolt is None:
-        raise InputError("not-asked", "reading", "This step takes no size over wires.")
-    unit = step.thread.unit
-    if wire is not None:
-        least, greatest = (convert(one.value, unit, "mm") for one in wire_range(step.thread, bolt))
-        within(wire, Span("A wire for this thread", least, greatest), "wire")
-    wire_mm = wire.mm if wire is not None else convert(step.figures["wire"].value, unit, "mm")
-    wanted = over_wires(step.thread, convert(wire_mm, "mm", unit), bolt.pitch_diameter.middle)
-    told = sized(step, over.mm, wire_mm)
-    if told is None or abs(over.mm - convert(wanted.value, unit, "mm")) > MOST_OFF * step.thread.pitch_mm:
-        words = f"{show_length(wanted.value, unit, over.unit)} {over.unit}"
-        raise InputError("out-of-range", "reading", f"Over these wires some {words} is wanted: is that the reading?")
-    return Entry("verdict", now.piece, step.key, value_mm=over.mm, wire_mm=wire_mm, word=told.verdict)
 
 
 def setting_entry(now: Bench, stands: str = "") -> Entry:
@@ -234,14 +195,6 @@ def check_done(now: Bench, kind: Kind, reason: str) -> Operation:
     if kind != "done" and not reason.strip():
         raise InputError("empty", "reason", "Say why, in a few words.")
     return now.step
-
-
-def verdict_of(word: str) -> NutVerdict:
-    """The verdict of that code. Raises InputError on "verdict"."""
-    for verdict in NUT_VERDICTS:
-        if verdict == word:
-            return verdict
-    raise InputError("unknown-choice", "verdict", "Choose what the nut said.", NUT_VERDICTS)
 
 
 def check_read(now: Bench, kind: Kind) -> None:

@@ -7,8 +7,9 @@ from copy import deepcopy
 from dataclasses import dataclass
 from typing import Literal
 
-from lathework.bench.die import Memory, Preset, advice_after, known_of, preset, sized, why_it_binds
+from lathework.bench.die import Memory, Preset, advice_after, known_of, preset
 from lathework.bench.entry import die_of
+from lathework.bench.gauging import offered, sized, why_it_binds
 from lathework.bench.judged import Judged, SizeNow, size_now
 from lathework.bench.outdated import outdated_words
 from lathework.bench.tally import Reading, Tally, made_by, stands_open
@@ -17,7 +18,8 @@ from lathework.cutting.next_cut import NextCut
 from lathework.dies.setting import DieAdvice
 from lathework.gauging.causes import CAUSES, Cause, cause_of
 from lathework.gauging.sized import Sized
-from lathework.gauging.wires import MEANINGS, VERDICTS, Verdict
+from lathework.gauging.tried import Gauge
+from lathework.gauging.verdicts import MEANINGS, VERDICTS, Verdict
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.units import BothUnits
@@ -42,8 +44,8 @@ class Bench:
     `zero` is what to touch off first, "" when the tool's zero stands. `sizes` are those that can be measured of the
     step, the one that drives its cuts first; `preset` where to set the die that runs in this step; `causes` what to
     look at before it is moved, `cause` what the nut was found to bind for; `due` whether the piece is to be gauged;
-    `sized` its thread as measured. `outdated` says what was recorded for the step before the part was changed, None
-    where everything counts.
+    `sized` its thread as measured; `gauges` what it may be tried with, `tried` what that was last. `outdated` says what
+    was recorded for the step before the part was changed, None where everything counts.
     """
 
     plan: Plan
@@ -62,6 +64,8 @@ class Bench:
     cause: Cause | None
     due: Due
     sized: Sized | None
+    gauges: tuple[Gauge, ...]
+    tried: Gauge
     die: str
     die_id: str
     opened: Mapping[str, float]
@@ -199,7 +203,9 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
         causes=why_it_binds(plan, step, verdict, tally) if step and verdict and asks else (),
         cause=cause_of(cause, inside=step is not None and step.inside) if cause else None,
         due=_due(plan, step, tally),
-        sized=sized(step, *tally.sizes[key]) if step and key in tally.sizes else None,
+        sized=sized(step, tally.sizes[key]) if step and key in tally.sizes else None,
+        gauges=(may := offered(step) if step else ()),
+        tried=tally.tried if tally.tried in may else "",
         die=step.thread.designation if step and step.thread else plan.job.part.thread.designation,
         die_id=_die_id(plan, step),
         opened=tally.opened,

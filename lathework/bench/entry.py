@@ -5,6 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal, get_args
 
+from lathework.gauging.sized import ThreadSize
+from lathework.gauging.tried import Gauge
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 
@@ -64,11 +66,12 @@ class Entry:
     """One thing recorded at the bench, for the part of that id, with the `story` of its step.
 
     `value_mm` a reading of what was `measured` of the step, its diameter or another size; or a thread as measured over
-    three wires of `wire_mm`; `dialled_mm` what had been dialled on that size before it, `stated` where the person said
-    so and not only the bench: from that alone is anything learned; `word` a verdict, the way the die was moved, what a
-    nut bound for, or the hazards whose cautions were read; `eighths` how far its middle screw went, or where it stands;
-    `text` a note or a reason, `why` the mistake that was made, by its code. "turn-to" takes up the part it belongs to.
-    `ended` says that the piece was whole with it.
+    three wires of `wire_mm`, by a thread micrometer where that is None; `dialled_mm` what had been dialled on that size
+    before it, `stated` where the person said so and not only the bench: from that alone is anything learned; `tried`
+    what a thread was gauged with; `within_mm` the standard uncertainty of the micrometer it was measured with, where
+    that is known; `word` a verdict, the way the die was moved, what a nut bound for, or the hazards whose cautions were
+    read; `eighths` how far its middle screw went, or where it stands; `text` a note or a reason, `why` the mistake that
+    was made, by its code. "turn-to" takes up the part it belongs to. `ended` says that the piece was whole with it.
     """
 
     kind: Kind
@@ -79,6 +82,8 @@ class Entry:
     dialled_mm: float | None = None
     stated: bool = False
     wire_mm: float | None = None
+    within_mm: float | None = None
+    tried: Gauge = ""
     word: str = ""
     eighths: float | None = None
     text: str = ""
@@ -86,6 +91,13 @@ class Entry:
     part: str = "p1"
     ended: bool = False
     story: Story = UNTOLD
+
+    @property
+    def thread_size(self) -> ThreadSize | None:
+        """The thread as it was measured; None for another entry, or one that was not measured."""
+        if self.kind != "verdict" or self.value_mm is None:
+            return None
+        return ThreadSize(self.value_mm, self.wire_mm, self.within_mm)
 
 
 def made_of(step: str) -> str:

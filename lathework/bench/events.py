@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from lathework.gauging.tried import Gauge
+
 
 @dataclass(frozen=True, slots=True)
 class PieceEnded:
@@ -18,7 +20,7 @@ class PieceEnded:
 class Gauged:
     """What a `die` did, by its id: the verdict on a thread, its blank, how far the die stood open in eighths; whether
     that `teaches` anything of its class; how far off the middle of it the pitch diameter was measured, and how
-    surely (mm)."""
+    surely (mm); what it was `tried` with."""
 
     part: str
     piece: int
@@ -32,6 +34,7 @@ class Gauged:
     teaches: bool = True
     off_mm: float | None = None
     within_mm: float = 0.0
+    tried: Gauge = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -6,29 +6,25 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Any
 
-from lathework.bench.die import aim_of, sized
-from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, SET, Entry, counts, made_of
-from lathework.bench.events import Event, Excused, Gauged, PieceEnded
+from lathework.bench.die_told import of_the_die
+from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, Entry, counts
+from lathework.bench.events import Event, PieceEnded
 from lathework.bench.tally import (
     PASSES_KEPT,
     READINGS_KEPT,
-    TRIALS_KEPT,
     Outdated,
     Reading,
     Tally,
     learned_by,
     made_by,
     read_of,
-    stands_open,
     tally_of,
 )
 from lathework.cutting.dimension import LEARNED, came_off
 from lathework.cutting.next_cut import PassMade
-from lathework.dies.learner import Trial
-from lathework.gauging.wires import VERDICTS, verdict_passes
+from lathework.gauging.verdicts import verdict_passes
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
-from lathework.units import convert
 
 Steps = Mapping[str, Operation]
 
@@ -78,10 +74,11 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
             _reading(tally, entry, step)
         case "verdict":
             tally.verdicts[entry.step] = entry.word
+            tally.tried = entry.tried
             tally.causes.pop(entry.step, None)
             tally.sizes.pop(entry.step, None)
-            if entry.value_mm is not None and entry.wire_mm is not None:
-                tally.sizes[entry.step] = entry.value_mm, entry.wire_mm
+            if (size := entry.thread_size) is not None:
+                tally.sizes[entry.step] = size
             tally.gauged_at.pop(entry.step, None)
             if verdict_passes(entry.word):
                 tally.gauged_at[entry.step] = (entry.piece, made_by(step, entry.story.die))
@@ -103,93 +100,6 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
             tally.done.add(entry.step)
 
 
-def _stood(state: State, entry: Entry) -> float:
-    """How far the die of an entry stands open, in eighths of a turn: one die serves every part of its thread."""
-    tallies = state.parts.values()
-    return sum(stands_open(tally.opened, entry.story.die, entry.story.thread) for tally in tallies)
-
-
-def _moved(state: State, tally: Tally, entry: Entry, own: str) -> None:
-    """A die was set, or opened or closed from where it stood."""
-    told = entry.eighths or 0.0
-    if entry.word == SET:
-        for other in state.parts.values():
-            other.opened.pop(own, None)
-            other.opened.pop(entry.story.thread, None)
-        tally.opened[own] = told
-        return
-    by = told if entry.word == "open" else -told
-    tally.opened[own] = stands_open(tally.opened, entry.story.die, entry.story.thread) + by
-
-
-def _off(step: Operation | None, entry: Entry) -> tuple[float | None, float]:
-    """How far a measured thread is off the middle of its class, and the uncertainty of that, in millimetres."""
-    if step is None or step.thread is None or entry.value_mm is None or entry.wire_mm is None:
-        return None, 0.0
-    aim, told = aim_of(step.thread, step.class_name), sized(step, entry.value_mm, entry.wire_mm)
-    if aim is None or told is None:
-        return None, 0.0
-    size = convert(told.pitch_diameter.value, step.thread.unit, "mm")
-    return size - aim.middle_mm, told.uncertainty.value
-
-
-def _gauging(state: State, tally: Tally, entry: Entry, step: Operation | None, own: str) -> list[Event]:
-    """What a verdict says of the die known as `own`."""
-    story = entry.story
-    tally.gauged += 1
-    if step is not None and step.inside:
-        # No die made it.
-        return []
-    stood = _stood(state, entry)
-    verdict = next((one for one in VERDICTS if one == entry.word), None)
-    # A thread made to a mate says nothing of the class; nor do the verdicts of other mates on it.
-    teaches = step is not None and not step.to_mate
-    trial = Trial(stood, story.metal, verdict, *_off(step, entry))
-    known = tally.trials.get(own, [])
-    # The same thread judged once more, by a second look or a second nut, is one thread: the last word counts.
-    once_more = entry.step in tally.verdicts and bool(known) and known[-1].eighths == stood
-    once_more = once_more and entry.step not in tally.adjusted
-    if teaches:
-        tally.trials[own] = [*(known[:-1] if once_more else known), trial][-TRIALS_KEPT:]
-    blank = tally.blanks.get(made_of(entry.step))
-    gauged = Gauged(
-        entry.part,
-        entry.piece,
-        entry.step,
-        story.thread,
-        story.metal,
-        entry.word,
-        blank,
-        stood,
-        story.die,
-        teaches,
-        trial.off_mm,
-        trial.within_mm,
-    )
-    before = [Excused(entry.part, entry.piece, entry.step)] if teaches and once_more else []
-    return [*before, gauged]
-
-
-def _die(state: State, tally: Tally, entry: Entry, step: Operation | None) -> list[Event]:
-    """What an entry says of a die: that stands whatever becomes of the plan."""
-    thread, made, story = entry.story.thread, made_of(entry.step), entry.story
-    own = story.die or thread
-    if entry.kind == "reading" and entry.measured == "diameter" and thread and entry.value_mm is not None:
-        tally.blanks[made] = entry.value_mm
-    elif entry.kind == "setting":
-        for other in state.parts.values():
-            other.gauged_at.clear()
-        _moved(state, tally, entry, own)
-    elif entry.kind == "cause":
-        if step is None or step.to_mate or step.inside:
-            return []
-        tally.trials[own] = tally.trials.get(own, [])[:-1]
-        return [Excused(entry.part, entry.piece, entry.step)]
-    elif entry.kind == "verdict":
-        return _gauging(state, tally, entry, step, own)
-    return []
-
-
 def _ended(tally: Tally, part: str, *, good: bool) -> PieceEnded:
     event = PieceEnded(part, tally.piece, good)
     tally.next_piece(good=good)
@@ -202,7 +112,7 @@ def _of_the_part(state: State, tally: Tally, entry: Entry, steps: Steps) -> list
         # Recorded when the piece before it was whole: a step that the plan gained since does not undo that.
         events.append(_ended(tally, entry.part, good=True))
     in_hand = entry.piece == tally.piece
-    events += _die(state, tally, entry, steps.get(entry.step))
+    events += of_the_die(state.parts.values(), tally, entry, steps.get(entry.step))
     if entry.kind in OF_THE_STEP and in_hand:
         _step_entry(tally, entry, steps.get(entry.step))
     elif entry.kind == "again" and in_hand:

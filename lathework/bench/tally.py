@@ -8,6 +8,8 @@ from typing import Any
 
 from lathework.cutting.next_cut import PassMade
 from lathework.dies.learner import Trial
+from lathework.gauging.sized import ThreadSize
+from lathework.gauging.tried import Gauge
 from lathework.planning.operation import Operation
 
 READINGS_KEPT = 20
@@ -49,11 +51,11 @@ class Tally:
     `opened` are the eighths by which a die was opened, by its id or the thread it cuts: one die serves both ends of a
     stud; `trials` is what each did, as far as it is learned from. `zeroed` are the steps whose tool has found its zero,
     and the piece it was found for; `keeping` is what was said of how this lathe's tools keep theirs ("kept", "each"),
-    "" for nothing. `readings` are kept by `read_of`. By step: `sizes` are what its thread measured over wires of what
-    diameter (millimetres); `moved_for` are those whose die was moved for the piece in hand; `causes` what a nut was
+    "" for nothing. `readings` are kept by `read_of`. By step: `sizes` are its thread as
+    measured; `moved_for` are those whose die was moved for the piece in hand; `causes` what a nut was
     found to bind for, until it is tried again; `gauged_at` which piece passed its gauge last, and what made it, until
     something is changed or goes wrong. `blanks` are the last readings of the piece's thread blanks, by what they are a
-    blank of.
+    blank of. `tried` is what a thread was gauged with last.
     """
 
     piece: int = 1
@@ -66,7 +68,7 @@ class Tally:
     readings: dict[str, list[Reading]] = field(default_factory=dict)
     verdicts: dict[str, str] = field(default_factory=dict)
     causes: dict[str, str] = field(default_factory=dict)
-    sizes: dict[str, tuple[float, float]] = field(default_factory=dict)
+    sizes: dict[str, ThreadSize] = field(default_factory=dict)
     gauged_at: dict[str, tuple[int, str]] = field(default_factory=dict)
     blanks: dict[str, float] = field(default_factory=dict)
     outdated: dict[str, Outdated] = field(default_factory=dict)
@@ -76,6 +78,7 @@ class Tally:
     read: set[str] = field(default_factory=set)
     zeroed: dict[str, int] = field(default_factory=dict)
     keeping: str = ""
+    tried: Gauge = ""
 
     def next_piece(self, *, good: bool) -> None:
         """Take up the next piece."""
@@ -101,7 +104,8 @@ def tally_of(kept: Mapping[str, Any]) -> Tally:
         | {name: set(told[name]) for name in _SETS}
         | {"readings": {step: [Reading(**one) for one in rows] for step, rows in told["readings"].items()}}
         | {"passes": {step: [PassMade(**one) for one in rows] for step, rows in told["passes"].items()}}
-        | {name: {step: tuple(pair) for step, pair in told[name].items()} for name in ("gauged_at", "sizes")}
+        | {"gauged_at": {step: tuple(pair) for step, pair in told["gauged_at"].items()}}
+        | {"sizes": {step: ThreadSize(**one) for step, one in told["sizes"].items()}}
         | {"trials": {die: [Trial(**one) for one in rows] for die, rows in told["trials"].items()}}
         | {"outdated": {step: Outdated(**one) for step, one in told["outdated"].items()}}
     )

@@ -7,7 +7,7 @@ from lathework.bench.entry import SET, Entry
 from lathework.cautions import HAZARD_NAMES
 from lathework.dies.setting import stands_words, turn_words
 from lathework.gauging.causes import CAUSES, cause_of
-from lathework.gauging.wires import MEANINGS
+from lathework.gauging.verdicts import MEANINGS
 from lathework.units import show_both
 
 KIND_WORDS: dict[str, str] = {

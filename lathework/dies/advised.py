@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
-from lathework.dies.learner import Aim, Belief, Forecast
+from lathework.dies.aim import Aim
+from lathework.dies.learner import Belief, Forecast
 from lathework.dies.proposal import AS_GOOD, LET_GO, propose
 from lathework.dies.setting import DieAdvice, close_order, open_order
 from lathework.figures import Figure, Given, Source
 from lathework.gauging.sized import class_chance
-from lathework.gauging.wires import NUT_VERDICTS, Verdict
+from lathework.gauging.verdicts import NUT_VERDICTS, Verdict, told_metal
 
 LEARNED = Source(
     "practice", "a line fitted to what this die cut; before that, the wedge of its screw and usual spreads"
@@ -64,7 +65,8 @@ def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str,
     """What to do with a die that stands open by so many `eighths` (a number), after a verdict on a thread that is now
     believed to be its `own` forecast. Source: practice."""
     piece = chance(own, belief.aim, "this thread in its class")
-    if verdict in ("will-not-start", "binds", "size-large"):
+    metal_now = told_metal(verdict)
+    if metal_now == "over":
         then = propose(belief, metal, below=eighths)
         if then is None:
             return DieAdvice("leave", CLOSED, None, False, piece=piece)
@@ -72,9 +74,10 @@ def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str,
         likely = chance(then, belief.aim, "then in its class")
         return DieAdvice("close", close_order(screw), screw, True, likely, piece)
     stays, best = belief.forecast(eighths, metal), propose(belief, metal)
-    opens = verdict in ("slight-shake", "loose", "size-small") and best is not None and best.eighths > eighths
+    shakes = verdict == "slight-shake" or metal_now == "under"
+    opens = shakes and best is not None and best.eighths > eighths
     # A thread that is loose in this nut is wanted tighter, also where its class would have it.
-    good = verdict not in ("loose", "size-small") and best is not None and stays.within >= best.within - AS_GOOD
+    good = metal_now != "under" and best is not None and stays.within >= best.within - AS_GOOD
     if best is None or not opens or good:
         order = f"Leave the die as it is.{LARGE if own.over > LET_GO and verdict in NUT_VERDICTS else ''}"
         return DieAdvice("leave", order, None, False, chance(stays, belief.aim, "the next"), piece)

@@ -12,10 +12,10 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, field
 from statistics import NormalDist
 
+from lathework.dies.aim import Aim
 from lathework.dies.setting import POINT_HALF_ANGLE_DEG, SCREW_PITCH_MM
-from lathework.gauging.wires import NUT_VERDICTS, NutVerdict, Verdict
-from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits
-from lathework.units import convert
+from lathework.gauging.tried import Gauge
+from lathework.gauging.verdicts import NUT_VERDICTS, NutVerdict, Verdict
 
 OFFSET_SPREAD_MM = 0.03
 """How far a die as it comes may be from the middle of its class (practice)."""
@@ -38,8 +38,8 @@ CLEARANCES: dict[NutVerdict, tuple[float, float]] = {
 }
 """The clearance on the pitch diameter that goes with each verdict, in shares of the greatest that the classes of bolt
 and nut allow: most bolts shake a little in most nuts (practice)."""
-MATE_SHARE, MATE_SPREAD_SHARE = 1 / 3, 1 / 4
-"""Where in its class a nut of unknown make is supposed, from its least up, and how far off it may be (practice)."""
+LIMITS_MM = 0.003
+"""How far go and no-go gauges and the hand that tries them stray, as a standard deviation (practice)."""
 LATEST = 3
 """Trials whose own word counts beside the line: one thread says little, farther back (practice)."""
 _OFFSET, _SLOPE, _MATE = 0, 1, 2
@@ -51,7 +51,7 @@ class Trial:
     """One thread of a die: how it stood, the metal, and the nut's verdict or the size that was measured.
 
     `eighths` of a turn it stood open; `off_mm` is the pitch diameter over the middle of its class, within `within_mm`
-    (standard uncertainty), in millimetres.
+    (standard uncertainty), in millimetres; `tried` is what it was gauged with.
     """
 
     eighths: float
@@ -59,35 +59,7 @@ class Trial:
     verdict: Verdict | None = None
     off_mm: float | None = None
     within_mm: float = 0.0
-
-
-@dataclass(frozen=True, slots=True)
-class Aim:
-    """What a die is to cut: the middle of the class of its pitch diameter and half its width, the greatest clearance
-    that the classes allow, and where the nut is supposed over the middle of the bolt's class, with its standard
-    deviation; in millimetres."""
-
-    middle_mm: float
-    half_mm: float
-    clearance_mm: float
-    mate_mm: float
-    mate_spread_mm: float
-
-
-def _mm(band: Band) -> tuple[float, float]:
-    return convert(band.minimum, band.unit, "mm"), convert(band.maximum, band.unit, "mm")
-
-
-def aim_at(bolt: ExternalLimits, nut: InternalLimits | None) -> Aim:
-    """What a die is to cut, by the classes of `bolt` and `nut`; a nut without a class is of no help.
-
-    Source: the standard of the limits; where a nut is in its class: practice.
-    """
-    low, high = _mm(bolt.pitch_diameter)
-    middle, half = (low + high) / 2, (high - low) / 2
-    least, most = _mm(nut.pitch_diameter) if nut is not None else (high, high + 2 * half)
-    at = least + MATE_SHARE * (most - least)
-    return Aim(middle, half, most - low, at - middle, MATE_SPREAD_SHARE * (most - least))
+    tried: Gauge = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -108,6 +80,20 @@ def nut_verdict(verdict: Verdict | None) -> NutVerdict | None:
     return next((one for one in NUT_VERDICTS if one == verdict), None)
 
 
+def _limits(verdict: Verdict | None, half_mm: float) -> tuple[float, float] | None:
+    """Between what the pitch diameter lies over the middle of its class, in millimetres, by go and no-go gauges; None
+    where they were not asked."""
+    match verdict:
+        case "go-stops":
+            return half_mm, math.inf
+        case "go-passes":
+            return -half_mm, half_mm
+        case "no-go-passes":
+            return -math.inf, -half_mm
+        case _:
+            return None
+
+
 def _cut_off(law: NormalDist, low: float, high: float) -> tuple[float, float]:
     """Mean and variance of a normal law between two bounds."""
     a, b = (low - law.mean) / law.stdev, (high - law.mean) / law.stdev
@@ -124,30 +110,38 @@ def _cut_off(law: NormalDist, low: float, high: float) -> tuple[float, float]:
 
 @dataclass(slots=True)
 class Belief:
-    """What is believed of a die for an aim: means and covariances of offset, slope, nut and what each metal adds."""
+    """What is believed of a die for an aim: means and covariances of offset, slope, nut, and, by their names, of what
+    was met `also`: what each metal adds, other nuts."""
 
     aim: Aim
-    metals: list[str] = field(default_factory=list)
+    also: list[str] = field(default_factory=list)
     means: list[float] = field(default_factory=list)
     covariances: list[list[float]] = field(default_factory=list)
     latest: list[Trial] = field(default_factory=list)
 
     def __post_init__(self) -> None:
         """Before any trial: what is usual."""
-        self.means = [0.0, SLOPE_MM, self.aim.mate_mm]
-        spreads = (OFFSET_SPREAD_MM, SLOPE_SPREAD_SHARE * SLOPE_MM, self.aim.mate_spread_mm)
+        mate, strays = self.aim.mate()
+        self.means = [0.0, SLOPE_MM, mate]
+        spreads = (OFFSET_SPREAD_MM, SLOPE_SPREAD_SHARE * SLOPE_MM, strays)
         self.covariances = [[spread**2 if i == j else 0.0 for j in range(3)] for i, spread in enumerate(spreads)]
 
-    def _metal(self, name: str) -> int:
-        """The place of a metal, one that was not met yet put at the end."""
-        if name not in self.metals:
-            self.metals.append(name)
-            self.means.append(0.0)
+    def _place(self, name: str, mean: float, spread: float) -> int:
+        """The place of what is met `also`, put at the end where it was not met yet."""
+        if name not in self.also:
+            self.also.append(name)
+            self.means.append(mean)
             for row in self.covariances:
                 row.append(0.0)
             self.covariances.append([0.0] * len(self.means))
-            self.covariances[-1][-1] = METAL_SPREAD_MM**2
-        return 3 + self.metals.index(name)
+            self.covariances[-1][-1] = spread**2
+        return 3 + self.also.index(name)
+
+    def _metal(self, name: str) -> int:
+        return self._place(f"metal {name}", 0.0, METAL_SPREAD_MM)
+
+    def _mate(self, tried: Gauge) -> int:
+        return self._place(f"mate {tried}", *self.aim.mate(tried)) if tried else _MATE
 
     def _weights(self, trial_metal: str, eighths: float) -> list[float]:
         """What the pitch diameter takes of each: one offset, so many slopes, the metal."""
@@ -185,10 +179,18 @@ class Belief:
             gain = variance / (variance + trial.within_mm**2)
             own = mean + gain * (trial.off_mm - mean), variance * (1 - gain)
             self._take(weights, SCATTER_MM**2 + trial.within_mm**2, trial.off_mm, 0.0)
+        elif (limits := _limits(trial.verdict, self.aim.half_mm)) is not None:
+            noise = SCATTER_MM**2 + LIMITS_MM**2
+            told, narrowed = _cut_off(NormalDist(mean, math.sqrt(variance + LIMITS_MM**2)), *limits)
+            gain = variance / (variance + LIMITS_MM**2)
+            own = mean + gain * (told - mean), variance - gain**2 * (variance + LIMITS_MM**2 - narrowed)
+            self._take(weights, noise, told, narrowed)
         elif (said := nut_verdict(trial.verdict)) is not None:
             low, high = (bound * self.aim.clearance_mm for bound in CLEARANCES[said])
+            place = self._mate(trial.tried)
+            weights += [0.0] * (len(self.means) - len(weights))
             clearance = [-w for w in weights]
-            clearance[_MATE] = 1.0
+            clearance[place] = 1.0
             noise = SCATTER_MM**2 + (FEEL_SHARE * self.aim.clearance_mm) ** 2
             free, spread, shared = self._seen(clearance, noise)
             told, narrowed = _cut_off(NormalDist(free, math.sqrt(spread)), low, high)

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from lathework.dies.learner import Belief, Forecast
-from lathework.gauging.wires import MEANINGS
+from lathework.gauging.verdicts import told_metal
 
 STEP = 0.5
 """A setting is told to half an eighth of a turn: no finer can be set by eye (practice)."""
@@ -26,8 +26,8 @@ def settings(low: float = -MOST_EIGHTHS, high: float = MOST_EIGHTHS) -> list[flo
 
 def _between(belief: Belief) -> tuple[float, float]:
     """What the latest trials leave, in eighths of a turn: over one too loose, under one too tight."""
-    loose = [one.eighths for one in belief.latest if one.verdict in ("loose", "size-small")]
-    tight = [one.eighths for one in belief.latest if one.verdict in ("will-not-start", "binds", "size-large")]
+    loose = [one.eighths for one in belief.latest if told_metal(one.verdict) == "under"]
+    tight = [one.eighths for one in belief.latest if told_metal(one.verdict) == "over"]
     low, high = max(loose, default=-MOST_EIGHTHS - STEP) + STEP, min(tight, default=MOST_EIGHTHS + STEP) - STEP
     # Verdicts that contradict each other leave nothing between them: then the line alone speaks.
     return (low, high) if settings(low, high) else (-MOST_EIGHTHS, MOST_EIGHTHS)
@@ -50,7 +50,7 @@ def start(belief: Belief, metal: str) -> Forecast | None:
     serve as anything; else as proposed. Source: practice."""
     best = propose(belief, metal)
     last = belief.latest[-1] if belief.latest else None
-    if best is None or last is None or last.verdict is None or not MEANINGS[last.verdict].passes:
+    if best is None or last is None or told_metal(last.verdict) != "right":
         return best
     stays = belief.forecast(last.eighths, metal)
     return stays if stays.within >= best.within - AS_GOOD else best

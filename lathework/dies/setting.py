@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from lathework.figures import Figure, Given, Source
-from lathework.gauging.wires import NutVerdict
+from lathework.gauging.verdicts import Metal, Verdict, told_metal
 from lathework.threads.thread import Thread
 
 SCREW_PITCH_MM = 0.8
@@ -17,7 +17,16 @@ POINT_HALF_ANGLE_DEG = 45.0
 HALF = 0.5
 WEDGE = Source("practice", "wedge of a pointed screw: split opens 2 a tan t, mean diameter by that over π")
 #: Wanted change of the cut's pitch diameter, in pitches, for each verdict (practice, a first guess).
-WANTED: dict[NutVerdict, float] = {"will-not-start": -0.06, "binds": -0.03, "slight-shake": 0.02, "loose": 0.05}
+WANTED: dict[Verdict, float] = {
+    "will-not-start": -0.06,
+    "binds": -0.03,
+    "snug": 0.0,
+    "go-stops": -0.03,
+    "go-passes": 0.0,
+    "slight-shake": 0.02,
+    "loose": 0.05,
+    "no-go-passes": 0.05,
+}
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,7 +69,7 @@ def eighths(change_mm: float) -> Figure:
     )
 
 
-def _taper_advice(verdict: NutVerdict) -> DieAdvice:
+def _taper_advice(verdict: Verdict) -> DieAdvice:
     """A taper thread is sized by how far its die runs on, not by the die's screws."""
     if WANTED[verdict] < 0:
         return DieAdvice("leave", "Run the die on half a turn further, and try again.", None, True)
@@ -68,31 +77,32 @@ def _taper_advice(verdict: NutVerdict) -> DieAdvice:
     return DieAdvice("leave", order, None, False)
 
 
-_INSIDE: dict[NutVerdict, str] = {
-    "will-not-start": "Run the tap through again, to its full depth, square and oiled; then try the screw again.",
-    "binds": "Run the tap through again, to its full depth, square and oiled; then try the screw again.",
-    "snug": "It is as it should be.",
-    "slight-shake": "It passes. The next hole: start the tap squarer, and turn it by hand.",
-    "loose": "Metal cannot be put back: a longer screw, an insert, or the next size. The next hole: start the tap "
+_INSIDE: dict[Metal, str] = {
+    "over": "Run the tap through again, to its full depth, square and oiled; then try again.",
+    "right": "It is as it should be.",
+    "under": "Metal cannot be put back: a longer screw, an insert, or the next size. The next hole: start the tap "
     "square, let nothing push it sideways, and look at the drill.",
 }
-"""What a screw in a tapped hole says (practice)."""
+"""What there is to do with a tapped hole that has too much metal left, is right, or has too little (practice)."""
+_SHAKES_INSIDE = "It passes. The next hole: start the tap squarer, and turn it by hand."
 
 
-def advise_inside(verdict: NutVerdict) -> DieAdvice:
-    """What to do after a screw was tried in a hole: a tap has no screws to set. Source: practice."""
-    return DieAdvice("leave", _INSIDE[verdict], None, False)
+def advise_inside(verdict: Verdict) -> DieAdvice:
+    """What to do after a hole was gauged: a tap has no screws to set. Source: practice."""
+    order = _SHAKES_INSIDE if verdict == "slight-shake" else _INSIDE[told_metal(verdict)]
+    return DieAdvice("leave", order, None, False)
 
 
-def advise(thread: Thread, verdict: NutVerdict) -> DieAdvice:
-    """Which screws of a three-screw holder to move after `verdict`, which way and how far.
+def advise(thread: Thread, verdict: Verdict) -> DieAdvice:
+    """Which screws of a three-screw holder to move after a `verdict` of a nut or of go and no-go gauges, which way and
+    how far.
 
     The pointed middle screw in the split opens; the two beside it close and lock. Source: practice.
     """
-    if thread.taper and verdict != "snug":
-        return _taper_advice(verdict)
-    if verdict == "snug":
+    if WANTED[verdict] == 0:
         return DieAdvice("leave", "Leave the die as it is.", None, False)
+    if thread.taper:
+        return _taper_advice(verdict)
     figure = eighths(abs(WANTED[verdict]) * thread.pitch_mm)
     if WANTED[verdict] < 0:
         return DieAdvice("close", close_order(figure), figure, True)

@@ -2,8 +2,11 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import dataclass
 from typing import Literal, get_args
+
+from lathework.gauging.tried import Gauge
 
 CauseCode = Literal["swarf", "last-turns", "blank", "burr", "other-nut", "other-thread"]
 CAUSES: tuple[CauseCode, ...] = get_args(CauseCode)
@@ -104,18 +107,28 @@ def cause_of(code: CauseCode, *, inside: bool = False) -> Cause:
     return _INSIDE.get(code, _BY_CODE[code]) if inside else _BY_CODE[code]
 
 
-def causes_inside(*, blind: bool, starts: bool) -> tuple[Cause, ...]:
+def _in_order(causes: Iterable[Cause], tried: Gauge) -> tuple[Cause, ...]:
+    """The causes without that of a gauge known to be sound; that of one known to be tight comes first."""
+    kept = [cause for cause in causes if cause.code != "other-nut" or tried not in ("known", "limits")]
+    if tried == "small":
+        kept.sort(key=lambda cause: cause.code != "other-nut")
+    return tuple(kept)
+
+
+def causes_inside(*, blind: bool, starts: bool, tried: Gauge = "") -> tuple[Cause, ...]:
     """What to look at where a screw binds in a hole, in order; `blind` says that the hole ends in the metal, `starts`
-    that the screw went in at first. Source: practice."""
-    return tuple(cause for code, cause in _INSIDE.items() if code != "last-turns" or (blind and starts))
+    that the screw went in at first, `tried` what it was gauged with. Source: practice."""
+    causes = (cause for code, cause in _INSIDE.items() if code != "last-turns" or (blind and starts))
+    return _in_order(causes, tried)
 
 
-def likely_causes(*, over_blank: bool, to_shoulder: bool, starts: bool) -> tuple[Cause, ...]:
+def likely_causes(*, over_blank: bool, to_shoulder: bool, starts: bool, tried: Gauge = "") -> tuple[Cause, ...]:
     """What to look at before a die is closed, in order: where the blank is known to be over its size that comes first.
 
-    `to_shoulder` says that the thread ends at one; `starts` that the nut went on at first. Source: practice.
+    `to_shoulder` says that the thread ends at one; `starts` that the nut went on at first; `tried` what it was gauged
+    with. Source: practice.
     """
     codes = [code for code in CAUSES if code != "last-turns" or (starts and to_shoulder)]
     if over_blank:
         codes.sort(key=lambda code: code != "blank")
-    return tuple(_BY_CODE[code] for code in codes)
+    return _in_order((_BY_CODE[code] for code in codes), tried)

@@ -1,4 +1,5 @@
-"""A thread that was measured over wires: its pitch diameter, how surely it is in its class, what may be said of it."""
+"""A thread that was measured, over wires or by a thread micrometer: its pitch diameter, how surely it is in its class,
+what may be said of it."""
 
 from __future__ import annotations
 
@@ -7,26 +8,43 @@ from dataclasses import dataclass
 from statistics import NormalDist
 
 from lathework.figures import PRACTICE, Figure, Given, Source
-from lathework.gauging.wires import WIRES, SizeVerdict
+from lathework.gauging.verdicts import SizeVerdict
+from lathework.gauging.wires import WIRES
 from lathework.threads.limits.bands import ExternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-MICROMETER_MM, WIRE_MM = 0.004, 0.001
-"""Standard uncertainty of a micrometer over wires, and of the diameter of a wire, in millimetres (practice)."""
+MICROMETER_MM, WIRE_MM, ANVILS_MM = 0.004, 0.001, 0.007
+"""Standard uncertainty of a micrometer that nobody said more of, of the diameter of a wire, and of the anvils of a
+thread micrometer with their setting, in millimetres (practice)."""
 GUARD = 1.645
 """Standard uncertainties that are kept from a limit: then a thread outside is passed once in twenty at most."""
+_ONE = "One standard uncertainty: two thirds of what is measured lie within it."
 GUARDED = Source("memory", "JCGM 106:2012, guarded acceptance; chance by the normal law")
 
 
 @dataclass(frozen=True, slots=True)
+class ThreadSize:
+    """A thread as it was measured over wires of `wire_mm`; by a thread micrometer where that is None.
+
+    `within_mm` is the standard uncertainty of the micrometer, None where nobody said. In millimetres.
+    """
+
+    value_mm: float
+    wire_mm: float | None = None
+    within_mm: float | None = None
+
+
+@dataclass(frozen=True, slots=True)
 class Sized:
-    """A measured thread: its pitch diameter, the uncertainty of that, the chance of its class; what it comes to."""
+    """A measured thread: its pitch diameter, the uncertainty of that, the chance of its class; what it comes to, and
+    where that is nothing what would tell."""
 
     verdict: SizeVerdict
     pitch_diameter: Figure
     uncertainty: Figure
     chance: Figure
+    tells: str = ""
 
 
 def pitch_diameter_under(thread: Thread, over: float, wire: float) -> Figure:
@@ -50,24 +68,39 @@ def pitch_diameter_under(thread: Thread, over: float, wire: float) -> Figure:
     )
 
 
-def uncertainty(thread: Thread) -> Figure:
+def uncertainty(thread: Thread, micrometer_mm: float = MICROMETER_MM) -> Figure:
     """Standard uncertainty of a pitch diameter measured over wires, in mm: √(micrometer² + ((1 + 1/sin(a/2)) wire)²).
 
-    Source: practice for the two, the formula of the wires for how they go together.
+    `micrometer_mm` is that of the micrometer, in millimetres. Source: practice for what nobody said, the formula of the
+    wires for how the two go together.
     """
     share = 1 + 1 / math.sin(math.radians(thread.form.angle_deg / 2))
     return Figure(
         "its uncertainty",
-        math.hypot(MICROMETER_MM, share * WIRE_MM),
+        math.hypot(micrometer_mm, share * WIRE_MM),
         "mm",
         "√(micrometer² + ((1 + 1 ÷ sin(a ÷ 2)) × a wire)²)",
         PRACTICE,
         (
-            Given("micrometer", MICROMETER_MM, "mm"),
+            Given("micrometer", micrometer_mm, "mm"),
             Given("a wire", WIRE_MM, "mm"),
             Given("a", thread.form.angle_deg, "°"),
         ),
-        note="One standard uncertainty: two thirds of what is measured lie within it.",
+        note=_ONE,
+    )
+
+
+def anvils_uncertainty(micrometer_mm: float = MICROMETER_MM) -> Figure:
+    """Standard uncertainty of a pitch diameter by a thread micrometer of `micrometer_mm`, in mm: √(micrometer² +
+    anvils²). Source: practice."""
+    return Figure(
+        "its uncertainty",
+        math.hypot(micrometer_mm, ANVILS_MM),
+        "mm",
+        "√(micrometer² + anvils²)",
+        PRACTICE,
+        (Given("micrometer", micrometer_mm, "mm"), Given("anvils", ANVILS_MM, "mm")),
+        note=_ONE,
     )
 
 
@@ -89,13 +122,13 @@ def class_chance(name: str, half_mm: float, off_mm: float, spread_mm: float, sou
     )
 
 
-def judge_size(thread: Thread, bolt: ExternalLimits, found: Figure) -> Sized:
-    """A pitch diameter that was `found` over wires, held against the class with its uncertainty.
+def judge_size(thread: Thread, bolt: ExternalLimits, found: Figure, spread: Figure) -> Sized:
+    """A pitch diameter that was `found`, held against the class with its uncertainty, the `spread` (mm).
 
     Passed where it is farther than 1.645 uncertainties inside both limits, failed where it is as far outside of one;
     between nothing can be said. Source: JCGM 106:2012, from memory.
     """
-    band, spread = bolt.pitch_diameter, uncertainty(thread)
+    band = bolt.pitch_diameter
     size = convert(found.value, thread.unit, "mm")
     low, high = (convert(limit, band.unit, "mm") for limit in (band.minimum, band.maximum))
     kept = GUARD * spread.value
@@ -107,4 +140,26 @@ def judge_size(thread: Thread, bolt: ExternalLimits, found: Figure) -> Sized:
     elif size < low - kept:
         verdict = "size-small"
     off = size - (low + high) / 2
-    return Sized(verdict, found, spread, class_chance("in its class", (high - low) / 2, off, spread.value, GUARDED))
+    chance = class_chance("in its class", (high - low) / 2, off, spread.value, GUARDED)
+    nearest = min(abs(size - low), abs(size - high))
+    return Sized(verdict, found, spread, chance, _tells(thread, nearest, spread) if verdict == "size-near" else "")
+
+
+def _tells(thread: Thread, nearest_mm: float, spread: Figure) -> str:
+    """What would tell of a size that lies only `nearest_mm` from a limit (millimetres). Source: practice."""
+    wires = uncertainty(thread).value
+    if wires < spread.value and nearest_mm > GUARD * wires:
+        return "Over three wires it would be told: they stray less."
+    return "Go and no-go rings would tell. Without them: leave a large one, and cut it again with the next setting."
+
+
+def measured_size(thread: Thread, bolt: ExternalLimits, size: ThreadSize) -> Sized:
+    """A thread as it was measured, held against the class of the `bolt`. Source: the formula of the wires; practice for
+    uncertainties that nobody said."""
+    over = convert(size.value_mm, "mm", thread.unit)
+    micrometer = MICROMETER_MM if size.within_mm is None else size.within_mm
+    if size.wire_mm is not None:
+        found = pitch_diameter_under(thread, over, convert(size.wire_mm, "mm", thread.unit))
+        return judge_size(thread, bolt, found, uncertainty(thread, micrometer))
+    found = Figure("pitch diameter, measured", over, thread.unit, "as it reads", PRACTICE, kind="typed")
+    return judge_size(thread, bolt, found, anvils_uncertainty(micrometer))

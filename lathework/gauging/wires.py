@@ -1,10 +1,8 @@
-"""Gauging: best wire, measurement over three wires, and what a nut's verdict means."""
+"""Gauging: best wire, measurement over three wires, sizes of gauges."""
 
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
-from typing import Literal, get_args
 
 from lathework.figures import Figure, Given, Source
 from lathework.tables.drills import Drill, all_drills
@@ -14,39 +12,6 @@ from lathework.units import convert
 
 WIRES = Source("memory", "three-wire formulas of the form's flank angle; lead angle neglected")
 MOST_WIRES = 6
-NutVerdict = Literal["will-not-start", "binds", "snug", "slight-shake", "loose"]
-SizeVerdict = Literal["size-in", "size-large", "size-small", "size-near"]
-Verdict = NutVerdict | SizeVerdict
-NUT_VERDICTS: tuple[NutVerdict, ...] = get_args(NutVerdict)
-VERDICTS: tuple[Verdict, ...] = (*NUT_VERDICTS, *get_args(SizeVerdict))
-"""What a nut says, and what a size over wires comes to."""
-
-
-@dataclass(frozen=True, slots=True)
-class VerdictMeaning:
-    """A verdict in words, and whether the thread passes with it."""
-
-    code: Verdict
-    words: str
-    passes: bool
-
-
-MEANINGS: dict[Verdict, VerdictMeaning] = {
-    "will-not-start": VerdictMeaning("will-not-start", "will not start", False),
-    "binds": VerdictMeaning("binds", "starts, then binds", False),
-    "snug": VerdictMeaning("snug", "snug, turns by hand, no shake", True),
-    "slight-shake": VerdictMeaning("slight-shake", "slight shake", True),
-    "loose": VerdictMeaning("loose", "loose", False),
-    "size-in": VerdictMeaning("size-in", "measured: in its class", True),
-    "size-large": VerdictMeaning("size-large", "measured: too large", False),
-    "size-small": VerdictMeaning("size-small", "measured: too small", False),
-    "size-near": VerdictMeaning("size-near", "measured: too near a limit to tell", False),
-}
-
-
-def verdict_passes(word: str) -> bool:
-    """Whether a thread passes with the verdict of that code; what is no verdict does not."""
-    return any(meaning.passes for meaning in MEANINGS.values() if meaning.code == word)
 
 
 def best_wire(thread: Thread) -> Figure:

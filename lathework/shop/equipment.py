@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from dataclasses import dataclass
 
 from lathework.lengths import Length
@@ -110,6 +111,14 @@ class Instrument(Thing):
     reads: Length | None
     within: Length | None
     checked: str
+
+    @property
+    def uncertainty_mm(self) -> float | None:
+        """Its standard uncertainty, in millimetres: what it reads within ÷ √3; None where nobody said that.
+
+        Source: JCGM 100:2008, 4.3.7, from memory: it may be off anywhere in between alike.
+        """
+        return self.within.mm / math.sqrt(3) if self.within else None
 
 
 @dataclass(frozen=True, slots=True)

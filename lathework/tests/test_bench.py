@@ -15,13 +15,12 @@ from lathework.bench.acts import (
     check_read,
     reading_entry,
     setting_entry,
-    size_entry,
-    verdict_of,
 )
 from lathework.bench.bench import Bench, steps_of
 from lathework.bench.die import Memory
 from lathework.bench.entry import KINDS, Entry
 from lathework.bench.fold import fold
+from lathework.bench.gauged import wires_entry
 from lathework.bench.progress import progress, progress_of
 from lathework.dies.learner import Trial
 from lathework.errors import InputError
@@ -246,12 +245,6 @@ class Gauging(unittest.TestCase):
         moved = entry("setting", step="gauge:s1", word="close", eighths=2.0)
         self.assertEqual(self.gauging(moved, *done("gauge:s1", "part-off")).opened_eighths, -2.0)
 
-    def test_only_known_verdicts(self) -> None:
-        self.assertEqual(verdict_of("snug"), "snug")
-        with self.assertRaises(InputError) as told:
-            verdict_of("fine")
-        self.assertIn("snug", told.exception.choices)
-
 
 class WhatElseItBindsFor(unittest.TestCase):
     """A nut that binds is not cured by the die where the die is not to blame."""
@@ -319,7 +312,7 @@ class MeasuringTheThread(unittest.TestCase):
 
     def size(self, over: str, wire: str = "0.0361") -> Entry:
         across = read_length(wire, "in", "wire") if wire else None
-        return size_entry(self.gauging(), read_length(over, "in", "reading"), across)
+        return wires_entry(self.gauging(), read_length(over, "in", "reading"), across)
 
     def test_a_size_stands_for_a_verdict(self) -> None:
         for over, word, hindered in (
@@ -349,7 +342,7 @@ class MeasuringTheThread(unittest.TestCase):
                 self.size(over, wire)
             self.assertEqual(refused.exception.field, field)
         with self.assertRaises(InputError):
-            size_entry(at(), read_length("0.385", "in", "reading"), None)
+            wires_entry(at(), read_length("0.385", "in", "reading"), None)
 
 
 class Reasons(unittest.TestCase):

@@ -12,6 +12,7 @@ import numpy as np
 from hypothesis import given
 from hypothesis import strategies as st
 
+from lathework.dies.aim import Aim, aim_at
 from lathework.dies.learner import (
     CLEARANCES,
     FEEL_SHARE,
@@ -20,14 +21,12 @@ from lathework.dies.learner import (
     SCATTER_MM,
     SLOPE_MM,
     SLOPE_SPREAD_SHARE,
-    Aim,
     Trial,
-    aim_at,
     believed,
     nut_verdict,
 )
 from lathework.dies.proposal import MOST_EIGHTHS, SCRAP_COSTS, propose
-from lathework.gauging.wires import VERDICTS
+from lathework.gauging.verdicts import VERDICTS
 from lathework.threads.designation import read_called
 from lathework.threads.limits import external_limits, internal_limits
 from tests.simulation.dies import Called, by_the_rule, by_what_is_known, unknown_dies
@@ -51,7 +50,7 @@ class Aiming(unittest.TestCase):
         aim = aim_m8()
         self.assertAlmostEqual(aim.half_mm, (7.160 - 7.042) / 2, places=3)
         self.assertAlmostEqual(aim.clearance_mm, 7.348 - 7.042, places=3)
-        self.assertAlmostEqual(aim.mate_mm, 7.188 + 0.160 / 3 - 7.101, places=3)
+        self.assertAlmostEqual(aim.mate()[0], 7.188 + 0.160 / 3 - 7.101, places=3)
 
     def test_the_slope_is_that_of_the_wedge(self) -> None:
         """An eighth of 0.8 mm is 0.1 mm; a point of 90 degrees opens the split by 0.2 mm, the circle by 1/pi of it."""
@@ -89,13 +88,13 @@ class Verdicts(unittest.TestCase):
         offset, slope, mate = np.meshgrid(
             np.linspace(-0.16, 0.16, 81),
             SLOPE_MM + np.linspace(-0.1, 0.1, 41),
-            aim.mate_mm + np.linspace(-0.16, 0.16, 81),
+            aim.mate()[0] + np.linspace(-0.16, 0.16, 81),
             indexing="ij",
         )
         # The metal is the same throughout: it widens the offset.
         wide = math.hypot(OFFSET_SPREAD_MM, METAL_SPREAD_MM)
         weight = normal(offset, wide) * normal(slope - SLOPE_MM, SLOPE_SPREAD_SHARE * SLOPE_MM)
-        weight = weight * normal(mate - aim.mate_mm, aim.mate_spread_mm)
+        weight = weight * normal(mate - aim.mate()[0], aim.mate()[1])
         noise = math.hypot(SCATTER_MM, FEEL_SHARE * aim.clearance_mm)
         below = np.vectorize(lambda z: 0.5 * math.erfc(-z / math.sqrt(2)))
         for trial in trials:

@@ -17,6 +17,7 @@ from lathework.bench import acts
 from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry, story_of
 from lathework.bench.fold import State, fold, follow, state_of, steps_of_parts
+from lathework.bench.gauged import verdict_entry
 from lathework.bench.progress import Progress, progress, progress_of
 from lathework.errors import InputError, InvalidDocument
 from lathework.job.document import read_document
@@ -165,7 +166,7 @@ def _work(shop: Shop, rng: random.Random, *, tidy: bool = False) -> None:
         elif step.target is not None and not now.readings:
             shop.record(acts.reading_entry(now, Length(step.target.aim_mm, "mm", "")))
         elif step.measure == "verdict" and now.verdict is None:
-            shop.record(acts.verdict_entry(now, "snug" if tidy else rng.choice(["snug", "binds", "slight-shake"])))
+            shop.record(verdict_entry(now, "snug" if tidy else rng.choice(["snug", "binds", "slight-shake"])))
         elif now.advice is not None and now.advice.recut and not now.adjusted:
             shop.record(acts.setting_entry(now))
         elif choice < 0.05 and now.done:

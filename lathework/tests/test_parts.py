@@ -8,7 +8,7 @@ from typing import Any
 from lathework.bench.acts import turn_to
 from lathework.bench.entry import Entry
 from lathework.bench.progress import Progress, progress
-from lathework.bench.record import read_record
+from lathework.bench.record.document import read_record
 from lathework.errors import InputError, InvalidDocument
 from lathework.job.document import read_document
 from lathework.planning.plan import make_plans

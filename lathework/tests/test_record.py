@@ -8,7 +8,7 @@ import unittest
 from pathlib import Path
 from typing import Any
 
-from lathework.bench.record import read_record
+from lathework.bench.record.document import read_record
 from lathework.bench.second import second_keys
 from lathework.errors import InvalidDocument
 from lathework.job.document import read_document

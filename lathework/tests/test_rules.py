@@ -16,7 +16,8 @@ from lathework.cutting.next_cut import FINISH_MM, NextCut, PassMade, next_cut, r
 from lathework.cutting.speeds import spindle_speed
 from lathework.dies.setting import WANTED, advise
 from lathework.errors import InvalidDocument
-from lathework.gauging.wires import MEANINGS, NUT_VERDICTS, best_wire, over_wires
+from lathework.gauging.verdicts import MEANINGS, NUT_VERDICTS
+from lathework.gauging.wires import best_wire, over_wires
 from lathework.shop.lathe_facts import Dial
 from lathework.shop.metals import materials
 from lathework.tests.every import each

@@ -27,7 +27,7 @@ def bolt() -> ExternalLimits:
 
 def judged(size: float) -> Sized:
     found = Figure("pitch diameter, measured", size, "in", "typed", WIRES, kind="typed")
-    return judge_size(STUD, bolt(), found)
+    return judge_size(STUD, bolt(), found, uncertainty(STUD))
 
 
 class OverWires(unittest.TestCase):

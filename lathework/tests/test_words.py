@@ -6,7 +6,7 @@ import re
 import unittest
 from typing import Any
 
-from lathework.bench.keys import STEP_KINDS
+from lathework.bench.record.keys import STEP_KINDS
 from lathework.dies.setting import advise
 from lathework.holes.depth import POINT_SHARE
 from lathework.planning.plan import Plan

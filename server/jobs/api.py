@@ -106,12 +106,13 @@ def _job(job: Job, part: int = 1, status: int = 200, *, narrow: bool = False) ->
 UNSAID_THEN: dict[str, Any] = {
     **dict.fromkeys(("preset", "cause", "sized", "count")),
     "causes": [],
+    "tried": "",
     "sizes": [],
     "lessons": [],
     "due": {"now": True, "piece": 1},
 }
 """What the bench of a job that was closed by an earlier version does not tell."""
-UNSAID_OF_A_STEP: dict[str, Any] = {"dimensions": [], "inside": False}
+UNSAID_OF_A_STEP: dict[str, Any] = {"dimensions": [], "inside": False, "gauges": []}
 """What it does not tell of the step in hand."""
 
 

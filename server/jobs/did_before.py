@@ -7,7 +7,8 @@ from collections.abc import Sequence
 from lathework.bench.die import Memory
 from lathework.bench.tally import TRIALS_KEPT
 from lathework.dies.learner import Trial
-from lathework.gauging.wires import VERDICTS
+from lathework.gauging.tried import tried_with
+from lathework.gauging.verdicts import VERDICTS
 from lathework.planning.plan import Plan
 from server.jobs.models import Job, TrialRow
 
@@ -17,7 +18,15 @@ def trials_of(die: str, *, but: Job | None = None) -> list[Trial]:
     rows = TrialRow.objects.filter(die=die, job__deleted_at=None).exclude(job=but).order_by("-entry_id")[:TRIALS_KEPT]
     verdicts = {str(verdict): verdict for verdict in VERDICTS}
     return [
-        Trial(row.eighths, row.metal, verdicts.get(row.verdict), row.off_mm, row.within_mm) for row in reversed(rows)
+        Trial(
+            row.eighths,
+            row.metal,
+            verdicts.get(row.verdict),
+            row.off_mm,
+            row.within_mm,
+            tried_with(row.tried) or "",
+        )
+        for row in reversed(rows)
     ]
 
 

@@ -6,7 +6,7 @@ from collections.abc import Sequence
 
 from lathework.bench.words import setting_words
 from lathework.dies.memory import REMEMBERED, DieRecord, die_record
-from lathework.gauging.wires import MEANINGS, VERDICTS
+from lathework.gauging.verdicts import MEANINGS, VERDICTS
 from lathework.job.model import Job as JobSpec
 from server.jobs.models import GaugingRow
 

@@ -5,7 +5,8 @@ from __future__ import annotations
 from dataclasses import asdict
 from typing import Any
 
-from lathework.bench.keys import split
+from lathework.bench.record.declaration import ENTRY
+from lathework.bench.record.keys import split
 from server.jobs.models import Entry, Job
 from server.jobs.stored import live_entries, recorded
 
@@ -14,28 +15,14 @@ Json = dict[str, Any]
 
 
 def _entry_file(entry: Entry) -> Json:
-    out: Json = {
-        "kind": entry.kind,
-        "piece": entry.piece,
-        "part": entry.part,
-        "step": entry.step,
-        "at": entry.at.isoformat(),
-    }
-    told = asdict(recorded(entry).story)
-    optional: Json = {
-        "value_mm": entry.value_mm,
-        "dialled_mm": entry.dialled_mm,
-        "stated": entry.stated or None,
-        "wire_mm": entry.wire_mm,
-        "word": entry.word,
-        "eighths": entry.eighths,
-        "text": entry.text,
-        "typed": entry.typed,
-        "unit": entry.unit,
-        "ended": entry.ended or None,
-        "told": {name: value for name, value in told.items() if value not in (None, "", 0)} or None,
-    }
-    return out | {key: value for key, value in optional.items() if value not in (None, "")}
+    """An entry as the file has it: nothing that it does not say."""
+    own = recorded(entry)
+    told = {name: value for name, value in asdict(own.story).items() if value not in (None, "", 0)}
+    further = {"typed": entry.typed, "unit": entry.unit, "told": told or None, "at": entry.at.isoformat()}
+    values = {name: getattr(own, name) for name in ENTRY.keys if name not in further} | further
+    # A count of eighths of 0 says something, a tick that was not set does not.
+    says = [name for name in ENTRY.keys if values[name] not in (None, "") and values[name] is not False]
+    return {name: values[name] for name in ENTRY.keys if name in says or name == "step"}
 
 
 def _ids(document: Json) -> set[tuple[str, str]]:

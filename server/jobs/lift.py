@@ -15,7 +15,7 @@ from django.db import transaction
 from django.utils import timezone
 
 from lathework.bench.entry import UNTOLD, Entry
-from lathework.bench.lift import BEGUN_SO, begun_on_bar, lifted
+from lathework.bench.record.lift import BEGUN_SO, begun_on_bar, lifted
 from lathework.errors import InvalidDocument
 from lathework.job.declaration import VERSION
 from lathework.job.upgrade import part_id, upgraded, version_of

@@ -44,6 +44,8 @@ class Entry(models.Model):
     dialled_mm = models.FloatField(null=True)
     stated = models.BooleanField(default=False)
     wire_mm = models.FloatField(null=True)
+    within_mm = models.FloatField(null=True)
+    tried = models.CharField(max_length=20, blank=True)
     word = models.CharField(max_length=60, blank=True)
     eighths = models.FloatField(null=True)
     text = models.TextField(blank=True)
@@ -161,8 +163,8 @@ class GaugingRow(models.Model):
 
 class TrialRow(models.Model):
     """Every verdict on a thread of a die of the shop, also those before its last: how far the die stood open in eighths
-    of a turn, the metal, and its measured size with the uncertainty of that, where there is one. What is known of the
-    die is learned from them."""
+    of a turn, the metal, what it was tried with, and its measured size with the uncertainty of that, where there is
+    one. What is known of the die is learned from them."""
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="trials")
     entry = models.ForeignKey(Entry, on_delete=models.CASCADE, related_name="+")
@@ -173,6 +175,7 @@ class TrialRow(models.Model):
     eighths = models.FloatField()
     off_mm = models.FloatField(null=True)
     within_mm = models.FloatField(default=0.0)
+    tried = models.CharField(max_length=20, blank=True)
 
     class Meta:
         indexes = (models.Index(fields=("die", "-entry"), name="jobs_trial_own"),)

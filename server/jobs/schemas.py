@@ -100,7 +100,8 @@ class EntryIn(SawIn):
     is set to, in eighths of a turn, opened above 0; `cause` what a nut was found to bind for.
     `disposition` says what becomes of a step or a piece that is accepted, taken up again or scrapped with a `reason`,
     `why` which mistake was made.
-    A verdict with a `reading` is a thread measured over three wires, of diameter `wire` where that is not the step's.
+    `tried` is what a thread was gauged with, a nut where it is empty. A verdict with a `reading` is a thread measured:
+    over three wires, of diameter `wire` where that is not the step's, or by a thread micrometer.
     """
 
     step: str
@@ -117,6 +118,7 @@ class EntryIn(SawIn):
     stands: str = Field("", max_length=40)
     cause: str = Field("", max_length=40)
     wire: str = Field("", max_length=60)
+    tried: str = Field("", max_length=60)
     disposition: str = Field("", max_length=20)
     why: str = Field("", max_length=20)
 

@@ -19,6 +19,8 @@ _OWN = (
     "dialled_mm",
     "stated",
     "wire_mm",
+    "within_mm",
+    "tried",
     "word",
     "eighths",
     "text",

@@ -9,7 +9,7 @@ from lathework.answers.values import FigureShown, Shown, figure_shown, length_sh
 from lathework.bench.drift import drift
 from lathework.bench.words import entry_told
 from lathework.cutting.dimension import Dimension, Measured
-from lathework.gauging.wires import MEANINGS
+from lathework.gauging.verdicts import MEANINGS
 from lathework.part.stock import bar_for_batch, bar_used
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan

@@ -9,7 +9,7 @@ from lathework.bench.die import aim_of
 from lathework.dies.learner import Belief, Forecast, Trial
 from lathework.dies.proposal import MOST_EIGHTHS, settings
 from lathework.errors import InputError
-from lathework.gauging.wires import MEANINGS
+from lathework.gauging.verdicts import MEANINGS
 from lathework.threads.designation import read_called
 from server.jobs.did_before import trials_of
 from server.jobs.models import TrialRow

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from lathework.answers.values import Shown, length_shown
 from lathework.bench.words import setting_words
-from lathework.gauging.wires import MEANINGS
+from lathework.gauging.verdicts import MEANINGS
 from server.jobs.models import GaugingRow
 
 JOBS, PIECES = 4, 200

@@ -10,7 +10,7 @@ from django.db.models import Q, QuerySet
 
 from lathework.answers.values import Shown, length_shown
 from lathework.bench.words import KIND_WORDS, said, setting_words
-from lathework.gauging.wires import MEANINGS
+from lathework.gauging.verdicts import MEANINGS
 from server.jobs import words
 from server.jobs.models import Entry, Job, StandingRow
 

@@ -10,12 +10,12 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Router
 from ninja.params.functions import Query
 
+from lathework.answers.gauge_shown import GaugeShown, gauges_shown
 from lathework.answers.size import size
 from lathework.answers.size_shown import SizeShown, size_shown
 from lathework.answers.values import Shown, length_shown
 from lathework.bench.dispositions import DISPOSITIONS, MISTAKES, Outcome
 from lathework.bench.words import KIND_WORDS
-from lathework.gauging.wires import MEANINGS, NUT_VERDICTS
 from lathework.identify.words import EVIDENCE
 from lathework.instruments.stand_in import FAULT_WORDS
 from lathework.job import words
@@ -65,7 +65,7 @@ class Choices:
     tappings: tuple[ChoiceShown, ...]
     cutters: tuple[ChoiceShown, ...]
     hazards: tuple[ChoiceShown, ...]
-    verdicts: tuple[ChoiceShown, ...]
+    gauges: tuple[GaugeShown, ...]
     entries: tuple[ChoiceShown, ...]
     faults: tuple[ChoiceShown, ...]
     dispositions: tuple[DispositionShown, ...]
@@ -137,10 +137,7 @@ def choices(request: HttpRequest) -> HttpResponse:
             tappings=_choices(words.TAPPINGS),
             cutters=_choices(words.CUTTERS),
             hazards=_choices(words.HAZARDS),
-            verdicts=tuple(
-                ChoiceShown(verdict.code, verdict.words, "passes" if verdict.passes else "does not pass")
-                for verdict in (MEANINGS[code] for code in NUT_VERDICTS)
-            ),
+            gauges=gauges_shown(),
             faults=tuple(ChoiceShown(fault, name, "") for fault, name in FAULT_WORDS.items()),
             entries=tuple(ChoiceShown(kind, name, "") for kind, name in KIND_WORDS.items()),
             dispositions=tuple(

@@ -13,8 +13,8 @@ from hypothesis import strategies as st
 from jsonschema import Draft202012Validator
 
 from lathework.bench.entry import Story
-from lathework.bench.record import read_record
-from lathework.bench.record_declaration import TOLD, job_file_schema
+from lathework.bench.record.declaration import TOLD, job_file_schema
+from lathework.bench.record.document import read_record
 from lathework.cautions import HAZARDS
 from lathework.cutting.blank import SCHOOLS
 from lathework.errors import InvalidDocument

@@ -17,13 +17,15 @@ from lathework.bench.drift import drift
 from lathework.cutting.dimension import MOVE_WORDS, Dimension, Target
 from lathework.cutting.next_cut import FINISH_MM, PassMade, next_cut
 from lathework.dies.advised import expected, learned_advice
-from lathework.dies.learner import Trial, aim_at, believed
+from lathework.dies.aim import aim_at
+from lathework.dies.learner import Trial, believed
 from lathework.dies.memory import die_record
 from lathework.dies.setting import WANTED, advise
 from lathework.errors import InputError, InvalidDocument
 from lathework.figures import Figure
-from lathework.gauging.sized import judge_size, pitch_diameter_under
-from lathework.gauging.wires import VERDICTS, best_wire, over_wires
+from lathework.gauging.sized import ThreadSize, measured_size
+from lathework.gauging.verdicts import VERDICTS
+from lathework.gauging.wires import best_wire, over_wires
 from lathework.instruments.offset import offset
 from lathework.job.document import read_document
 from lathework.job.repair import AskedRepair, stud_repair
@@ -36,7 +38,7 @@ from lathework.threads.limits import external_classes, external_limits, internal
 from lathework.threads.limits.bands import Band
 from lathework.threads.mating import mate
 from lathework.threads.working import basic_figures
-from lathework.units import LengthUnit
+from lathework.units import LengthUnit, convert
 from tests.contract.working import Unreadable, agrees, evaluated
 
 DEMO = Path(__file__).resolve().parents[2] / "demo"
@@ -201,7 +203,10 @@ class Working(unittest.TestCase):
                 self.check(learned_advice(verdict, belief, eighths, "brass", own))
                 self.check(expected(belief, eighths, "brass"))
             over = over_wires(thread, best_wire(thread).value, bolt.pitch_diameter.middle).value
-            self.check(judge_size(thread, bolt, pitch_diameter_under(thread, over, best_wire(thread).value)))
+            size = convert(over, thread.unit, "mm")
+            wire = convert(best_wire(thread).value, thread.unit, "mm")
+            self.check(measured_size(thread, bolt, ThreadSize(size, wire)))
+            self.check(measured_size(thread, bolt, ThreadSize(thread.pitch_mm * 8, None, 0.002)))
 
     def test_dies(self) -> None:
         for thread in library()[::7]:

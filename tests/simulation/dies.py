@@ -10,22 +10,20 @@ import random
 from collections.abc import Iterator
 from dataclasses import dataclass, field
 
+from lathework.dies.aim import Aim, aim_at
 from lathework.dies.learner import (
     CLEARANCES,
     FEEL_SHARE,
-    MATE_SHARE,
     METAL_SPREAD_MM,
     OFFSET_SPREAD_MM,
     SCATTER_MM,
     SLOPE_MM,
-    Aim,
     Belief,
     Trial,
-    aim_at,
 )
 from lathework.dies.proposal import LET_GO, propose
 from lathework.dies.setting import advise
-from lathework.gauging.wires import NutVerdict
+from lathework.gauging.verdicts import NutVerdict
 from lathework.threads.designation import read_called
 from lathework.threads.limits import external_limits, internal_limits
 from lathework.threads.thread import Thread
@@ -72,10 +70,10 @@ def unknown_dies(count: int, seed: int) -> Iterator[UnknownDie]:
         bolt, nut = external_limits(thread), internal_limits(thread)
         assert bolt is not None
         aim = aim_at(bolt, nut)
-        least = aim.mate_mm - MATE_SHARE * 4 * aim.mate_spread_mm
+        mean, spread = aim.mate()
         mate = -math.inf
-        while not least <= mate <= least + 4 * aim.mate_spread_mm:
-            mate = dice.gauss(aim.mate_mm, aim.mate_spread_mm)
+        while not aim.tightest_mm <= mate <= aim.tightest_mm + aim.nuts_mm:
+            mate = dice.gauss(mean, spread)
         slope = SLOPE_MM * math.exp(dice.gauss(0, SLOPES))
         # The usual scatter is the one that the squares of all dies have in the mean.
         scatter = SCATTER_MM * math.exp(dice.gauss(-(SCATTERS**2), SCATTERS))

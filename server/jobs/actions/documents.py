@@ -7,7 +7,7 @@ from typing import Any
 from django.db import transaction
 from django.utils import timezone
 
-from lathework.bench.record import read_record
+from lathework.bench.record.document import read_record
 from lathework.job.document import read_document
 from lathework.job.furnish import furnish
 from lathework.job.model import Job as JobSpec

@@ -8,17 +8,20 @@ from typing import Literal
 from django.db import transaction
 from django.utils import timezone
 
-from lathework.bench import acts
+from lathework.bench import acts, gauged
 from lathework.bench.entry import Entry, Kind, story_of
 from lathework.errors import InputError
 from lathework.lengths import Length, read_length
+from lathework.outfit.measuring import finest_micrometer
 from lathework.reader import UNSTORABLE, storable
+from lathework.shop.kinds import beside
 from lathework.units import LengthUnit
 from server.jobs import kept, models, words
 from server.jobs.actions.guard import MOVED_ON, Saw, check_open, check_saw, find_job, once, reason_of
 from server.jobs.models import Job
 from server.jobs.standing import Standing, standing
 from server.jobs.stored import row_of
+from server.kit.owned import things
 from server.site.problems import Conflict, Refused
 
 PLAINLY: dict[Kind, str] = {"accept": "as-it-is", "scrap": "scrap"}
@@ -44,6 +47,7 @@ class Asked:
     stands: str = ""
     cause: str = ""
     wire: str = ""
+    tried: str = ""
     disposition: str = ""
     why: str = ""
 
@@ -64,10 +68,7 @@ def _made(now: Standing, asked: Asked) -> Entry:
             dialled = _length(now, asked, "dialled", asked.dialled) if asked.dialled.strip() else None
             return acts.reading_entry(bench, reading, dialled, asked.measured)
         case "verdict":
-            if not asked.reading.strip():
-                return acts.verdict_entry(bench, asked.verdict)
-            wire = _length(now, asked, "wire", asked.wire) if asked.wire.strip() else None
-            return acts.size_entry(bench, _length(now, asked, "reading", asked.reading), wire)
+            return _gauged(now, asked)
         case "setting":
             return acts.setting_entry(bench, asked.stands)
         case "cause":
@@ -87,6 +88,20 @@ def _made(now: Standing, asked: Asked) -> Entry:
             return acts.zero_entry(bench, lost=asked.kind == "zero-lost", keeps=asked.keeps)
         case "turn-to":
             return acts.turn_to(now.progress, asked.part)
+
+
+def _gauged(now: Standing, asked: Asked) -> Entry:
+    """What a thread said to its gauge, or its size as measured with the best micrometer of the shop."""
+    bench = now.bench
+    if not asked.reading.strip():
+        return gauged.verdict_entry(bench, asked.verdict, asked.tried)
+    size = _length(now, asked, "reading", asked.reading)
+    own = finest_micrometer(beside(things(), now.spec.setup.machine), size.mm)
+    within_mm = own.uncertainty_mm if own else None
+    if asked.tried == "thread-micrometer":
+        return gauged.anvils_entry(bench, size, within_mm)
+    wire = _length(now, asked, "wire", asked.wire) if asked.wire.strip() else None
+    return gauged.wires_entry(bench, size, wire, within_mm)
 
 
 def _told(now: Standing, entry: Entry, *, turned: bool) -> Entry:

@@ -68,7 +68,7 @@ class Bench(ApiCase):
             ({"kind": "reading", "reading": "12.6"}, "reading", "out-of-range"),
             ({"kind": "reading", "reading": "0\n0"}, "reading", "not-a-length"),
             ({"kind": "verdict", "verdict": "snug"}, "verdict", "not-asked"),
-            ({"kind": "verdict", "verdict": "fine"}, "verdict", "unknown-choice"),
+            ({"kind": "verdict", "verdict": "fine"}, "verdict", "not-asked"),
             ({"kind": "setting"}, "setting", "not-asked"),
             ({"kind": "again", "again": "gauge:s1"}, "again", "not-done"),
             ({"kind": "scrap", "reason": ""}, "reason", "empty"),

@@ -23,6 +23,7 @@ from lathework.job.document import read_document
 from lathework.planning.plan import make_plans
 from lathework.tests.samples import PLUG, TIE_ROD, bore, document, section
 from server.jobs.models import Entry, Job
+from server.jobs.stored import live_entries, recorded
 from server.jobs.tests.case import ApiCase
 from server.paper.fonts import FIGURES, fonts
 from server.paper.lettering import SIZES, Lettering
@@ -36,8 +37,12 @@ class JobFile(ApiCase):
     def test_round_trip(self) -> None:
         """Written, read and written again: the same file, and valid by the published schema."""
         self.walk_to("gauge:s1")
-        self.record("verdict", verdict="binds")
+        told = self.told(self.record("verdict", verdict="go-stops", tried="teeth"), 422)
+        self.assertEqual(told, {"tried": "unknown-choice"})
+        self.record("verdict", verdict="go-stops", tried="limits")
         self.record("setting")
+        self.record("verdict", reading="0.3345", tried="thread-micrometer")
+        self.record("accept", reason="its nut is cut to it", disposition="redesign", why="die")
         self.record("note", reason="=1+1; the die is dull")
         first = self.get(self.url("/job.json"))
         SCHEMA.validate(first)
@@ -46,6 +51,9 @@ class JobFile(ApiCase):
         number = answer.json()["id"]
         self.assertEqual(self.get(f"/api/jobs/{number}/job.json"), first)
         one, two = self.get(self.url("/bench")), self.get(f"/api/jobs/{number}/bench")
+        kept, read = ([recorded(row) for row in live_entries(job)] for job in (self.job.pk, number))
+        self.assertEqual(kept, read)
+        self.assertEqual((kept[-2].why, kept[-3].tried), ("die", "thread-micrometer"))
         own = dict.fromkeys(("id", "last", "changed_at"))
         self.assertEqual(one | own, two | own)
 

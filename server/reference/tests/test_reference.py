@@ -7,7 +7,7 @@ from urllib.parse import quote
 from django.test import SimpleTestCase
 
 from lathework.cautions import HAZARDS
-from lathework.gauging.wires import NUT_VERDICTS
+from lathework.gauging.verdicts import LIMIT_VERDICTS, NUT_VERDICTS
 from lathework.job.document import read_document
 from lathework.part.model import SHAPES
 from lathework.part.stock import STOCK_FORMS
@@ -56,7 +56,9 @@ class Reference(SimpleTestCase):
                 with self.subTest(choice["code"]):
                     self.assertTrue(choice["name"])
                     read_document(document({field: choice["code"]}))
-        self.assertEqual([v["code"] for v in found["verdicts"]], list(NUT_VERDICTS))
+        said = {gauge["code"]: [one["code"] for one in gauge["verdicts"]] for gauge in found["gauges"]}
+        self.assertEqual(said[""], list(NUT_VERDICTS))
+        self.assertEqual(said["limits"], list(LIMIT_VERDICTS))
 
     def test_the_hazards_and_shapes_of_a_form_are_those_of_the_rules(self) -> None:
         found = self.client.get("/api/choices").json()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { VBtnToggle } from 'vuetify/components/VBtnToggle'
 
 import DieScrews from '@/features/bench/DieScrews.vue'
 import type { BenchNow } from '@/features/bench/projected'
@@ -7,12 +8,27 @@ import type { Figure } from '@/shared/api/client'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import WhyItBinds from '@/features/bench/WhyItBinds.vue'
-import { useChoices } from '@/shared/api/useChoices'
+import MeasuredThread from '@/features/bench/MeasuredThread.vue'
+import type { useGauges } from '@/features/bench/useGauges'
+import type { Problem, Unit } from '@/shared/api/client'
 
-/** What the nut said, and what to do with the die. */
-const props = defineProps<{ bench: BenchNow; busy: boolean; ruled: number }>()
-const emit = defineEmits<{ verdict: [string]; was: [string]; die: [] }>()
-const { data: choices } = useChoices()
+/** What the thread is tried with, what that said, and what to do with the die. */
+const tried = defineModel<string>('tried', { required: true })
+const props = defineProps<{
+  bench: BenchNow
+  busy: boolean
+  ruled: number
+  open: boolean
+  gauges: ReturnType<typeof useGauges>
+  problem: Problem | null
+}>()
+const emit = defineEmits<{
+  verdict: [string]
+  was: [string]
+  die: []
+  size: [reading: string, wire: string, unit: Unit]
+}>()
+const { offered, gauge, verdicts } = props.gauges
 /** How likely this thread, and the next, is in its class. */
 const chances = computed(() =>
   [props.bench.advice?.piece, props.bench.advice?.chance].filter((one): one is Figure => !!one),
@@ -26,22 +42,38 @@ watch(
 
 <template>
   <div class="gauge">
-    <div
-      class="verdicts"
-      role="group"
-      :aria-label="bench.step?.inside ? 'What the screw says' : 'What the nut says'"
-    >
+    <div v-if="offered.length > 1 && open" class="tried">
+      <v-btn-toggle
+        v-model="tried"
+        mandatory
+        variant="outlined"
+        density="comfortable"
+        aria-label="What it is tried with"
+      >
+        <v-btn v-for="one in offered" :key="one.code" :value="one.code">{{ one.name }}</v-btn>
+      </v-btn-toggle>
+      <span class="muted small">{{ gauge?.remark }}</span>
+    </div>
+    <MeasuredThread
+      v-if="!verdicts.length && open"
+      :bench="bench"
+      :busy="busy"
+      anvils
+      :reading="problem?.of('reading')"
+      @size="(reading, wire, unit) => emit('size', reading, wire, unit)"
+    />
+    <div v-else class="verdicts" role="group" :aria-label="`What ${gauge?.name ?? 'it'} says`">
       <button
-        v-for="(v, n) in choices?.verdicts"
+        v-for="(v, n) in verdicts"
         :key="v.code"
         type="button"
         class="verdict"
-        :class="{ said: bench.verdict?.code === v.code, passes: v.remark === 'passes' }"
+        :class="{ said: bench.verdict?.code === v.code, passes: v.passes }"
         :aria-pressed="bench.verdict?.code === v.code"
         :disabled="busy"
         @click="emit('verdict', v.code)"
       >
-        <kbd>{{ n + 1 }}</kbd> {{ v.name }}
+        <kbd>{{ n + 1 }}</kbd> {{ v.words }}
       </button>
     </div>
     <p v-if="!bench.due.now && !bench.verdict && !bench.cause" class="order" role="status">
@@ -97,6 +129,16 @@ watch(
   display: grid;
   gap: 14px;
   align-content: start;
+}
+.tried {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  align-items: center;
+}
+.tried :deep(.v-btn-group) {
+  flex-wrap: wrap;
+  height: auto;
 }
 .verdicts {
   display: grid;

@@ -13,7 +13,8 @@ import SizePicker from '@/features/bench/SizePicker.vue'
 import BenchKeys from '@/features/bench/BenchKeys.vue'
 import CautionLine from '@/shared/controls/CautionLine.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
-import OverWires from '@/features/bench/OverWires.vue'
+import MeasuredThread from '@/features/bench/MeasuredThread.vue'
+import { useGauges } from '@/features/bench/useGauges'
 import LessonLine from '@/features/bench/LessonLine.vue'
 import SettleField from '@/features/bench/SettleField.vue'
 import LivePanel from '@/features/bench/LivePanel.vue'
@@ -31,8 +32,7 @@ import { useWedge } from '@/features/bench/useWedge'
 import { useAwake } from '@/features/bench/useAwake'
 import { useInstruments } from '@/features/bench/useInstruments'
 import { useSizes } from '@/features/bench/useSizes'
-import type { Schemas } from '@/shared/api/client'
-import { useChoices } from '@/shared/api/useChoices'
+import type { Schemas, Unit } from '@/shared/api/client'
 import { useKeys } from '@/shared/state/useKeys'
 import { provideUnit, turnUnits, useUnits } from '@/shared/figures/useUnits'
 
@@ -42,7 +42,6 @@ const { bench, problem, busy, away, behind, waiting, moved, load, record, undo, 
   useBench(props.id)
 const { unit, words } = useUnits(() => bench.value?.unit)
 provideUnit(() => bench.value?.unit)
-const { data: choices } = useChoices()
 const typed = ref('')
 /** How many of the things that a nut may bind for were looked at, and were not it. */
 const ruled = ref(0)
@@ -101,10 +100,14 @@ watch([bench, asking], async () => {
   if (field.value) field.value.focus()
   else button.value?.$el.focus()
 })
+const gauges = useGauges(bench)
+const { tried } = gauges
 const verdict = (n: number) => {
-  const said = choices.value?.verdicts[n]
-  if (gauging.value && said) void record('verdict', { verdict: said.code })
+  const said = gauges.verdicts.value[n]
+  if (gauging.value && said) void record('verdict', { verdict: said.code, tried: tried.value })
 }
+const measured = (reading: string, wire: string, said: Unit) =>
+  record('verdict', { reading, wire, unit: said, tried: tried.value })
 useKeys([
   { key: 'k', label: 'back one step', run: back, whenEmpty: true },
   { key: 'z', label: 'undo', run: undo, whenEmpty: true },
@@ -130,7 +133,7 @@ function arrived(text: string) {
     watch(busy, () => arrived(text), { once: true })
     return
   }
-  if (gauging.value) void record('verdict', { reading: text, unit: unit.value })
+  if (gauging.value) void measured(text, '', unit.value)
   else if (size.value && !bench.value?.zero) {
     typed.value = text
     void read()
@@ -174,10 +177,15 @@ void load()
       <div class="middle">
         <BenchGauge
           v-if="gauging"
+          v-model:tried="tried"
           :bench="bench"
           :busy="busy"
           :ruled="ruled"
-          @verdict="record('verdict', { verdict: $event })"
+          :open="open"
+          :gauges="gauges"
+          :problem="problem"
+          @verdict="record('verdict', { verdict: $event, tried })"
+          @size="measured"
           @was="record('cause', { cause: $event })"
           @die="ruled = bench.causes.length"
         />
@@ -224,13 +232,13 @@ void load()
           <ul v-if="step.notes.length" class="notes muted">
             <li v-for="note in step.notes" :key="note"><StepSentence :step="step" :words="note" /></li>
           </ul>
-          <OverWires
-            v-if="gauging && open && ruled >= bench.causes.length"
+          <MeasuredThread
+            v-if="gauging && open && ruled >= bench.causes.length && gauges.verdicts.value.length"
             :bench="bench"
             :busy="busy"
             :reading="problem?.of('reading')"
             :wire="problem?.of('wire')"
-            @size="(reading, wire, unit) => record('verdict', { reading, wire, unit })"
+            @size="measured"
           />
         </aside>
       </div>

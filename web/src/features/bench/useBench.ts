@@ -54,7 +54,7 @@ export function useBench(id: number) {
     },
   )
   const passes = (code: string) =>
-    choices.value?.verdicts.find((one) => one.code === code)?.remark === 'passes'
+    choices.value?.gauges.flatMap((one) => one.verdicts).find((one) => one.code === code)?.passes ?? false
   /** What waits is more than an entry on its way. */
   const behind = computed(() => box.away.value || box.stuck.value)
   // Nothing of what is fetched to go on with is looked at before it is needed: the screen stays as it is.

@@ -1863,6 +1863,8 @@ export interface components {
             faults: components["schemas"]["ChoiceShown"][];
             /** Finishes */
             finishes: components["schemas"]["ChoiceShown"][];
+            /** Gauges */
+            gauges: components["schemas"]["GaugeShown"][];
             /** Hazards */
             hazards: components["schemas"]["ChoiceShown"][];
             /** Holders */
@@ -1895,8 +1897,6 @@ export interface components {
             tappings: components["schemas"]["ChoiceShown"][];
             /** Tool Zeros */
             tool_zeros: components["schemas"]["ChoiceShown"][];
-            /** Verdicts */
-            verdicts: components["schemas"]["ChoiceShown"][];
         };
         /**
          * Count
@@ -2110,7 +2110,8 @@ export interface components {
          *     is set to, in eighths of a turn, opened above 0; `cause` what a nut was found to bind for.
          *     `disposition` says what becomes of a step or a piece that is accepted, taken up again or scrapped with a `reason`,
          *     `why` which mistake was made.
-         *     A verdict with a `reading` is a thread measured over three wires, of diameter `wire` where that is not the step's.
+         *     `tried` is what a thread was gauged with, a nut where it is empty. A verdict with a `reading` is a thread measured:
+         *     over three wires, of diameter `wire` where that is not the step's, or by a thread micrometer.
          */
         EntryIn: {
             /**
@@ -2175,6 +2176,11 @@ export interface components {
             stands?: string;
             /** Step */
             step: string;
+            /**
+             * Tried
+             * @default
+             */
+            tried?: string;
             /**
              * Unit
              * @default
@@ -2372,6 +2378,25 @@ export interface components {
             /** Line */
             line: number;
             thing: components["schemas"]["NamedThing"] | null;
+        };
+        /**
+         * GaugeShown
+         * @description Something a thread is tried with: its name for a bolt and for a hole, what to know of it, and its verdicts.
+         */
+        GaugeShown: {
+            /** Bolt */
+            bolt: string;
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "" | "known" | "small" | "worn" | "limits" | "thread-micrometer";
+            /** Hole */
+            hole: string;
+            /** Remark */
+            remark: string;
+            /** Verdicts */
+            verdicts: components["schemas"]["VerdictShown"][];
         };
         /**
          * GaugedShown
@@ -2677,6 +2702,11 @@ export interface components {
             steps: components["schemas"]["StepStanding"][];
             /** Title */
             title: string;
+            /**
+             * Tried
+             * @enum {string}
+             */
+            tried: "" | "known" | "small" | "worn" | "limits" | "thread-micrometer";
             /**
              * Unit
              * @enum {string}
@@ -4128,11 +4158,13 @@ export interface components {
         };
         /**
          * SizedShown
-         * @description A thread as measured over wires, the uncertainty of that, and the chance that it is in its class.
+         * @description A thread as measured, the uncertainty of that, the chance that it is in its class; what would tell more.
          */
         SizedShown: {
             chance: components["schemas"]["FigureShown"];
             pitch_diameter: components["schemas"]["FigureShown"];
+            /** Tells */
+            tells: string;
             uncertainty: components["schemas"]["FigureShown"];
         };
         /**
@@ -4323,6 +4355,8 @@ export interface components {
             edge: string;
             /** Figures */
             figures: components["schemas"]["StepFigure"][];
+            /** Gauges */
+            gauges: ("" | "known" | "small" | "worn" | "limits" | "thread-micrometer")[];
             /** Headline */
             headline: string;
             /** Headline Words */
@@ -4735,11 +4769,11 @@ export interface components {
         };
         /**
          * VerdictShown
-         * @description What the nut said.
+         * @description What a thread said when it was gauged.
          */
         VerdictShown: {
             /** Code */
-            code: ("will-not-start" | "binds" | "snug" | "slight-shake" | "loose") | ("size-in" | "size-large" | "size-small" | "size-near");
+            code: ("will-not-start" | "binds" | "snug" | "slight-shake" | "loose") | ("go-stops" | "go-passes" | "no-go-passes") | ("size-in" | "size-large" | "size-small" | "size-near");
             /** Passes */
             passes: boolean;
             /** Words */

@@ -8,9 +8,7 @@ from datetime import datetime
 from typing import Any
 
 from lathework.bench.entry import KINDS, OF_EVERY_PART, OF_THE_STEP, Entry, Kind, Story
-from lathework.bench.keys import ids_of, split
-from lathework.bench.lift import lifted
-from lathework.bench.record_declaration import (
+from lathework.bench.record.declaration import (
     ENTRY,
     GONE,
     LONGEST_MAKES,
@@ -21,17 +19,19 @@ from lathework.bench.record_declaration import (
     TOLD,
     UNITS,
 )
-from lathework.bench.record_fields import count_of, line_of, moment_of, number_of, object_of, truth_of
+from lathework.bench.record.fields import count_of, line_of, moment_of, number_of, object_of, truth_of
+from lathework.bench.record.keys import ids_of, split
+from lathework.bench.record.lift import lifted
 from lathework.cutting.dimension import MEASURED
 from lathework.errors import InputError, InvalidDocument
 from lathework.fields import LONGEST_LINE
+from lathework.gauging.tried import GAUGES, Gauge, tried_with
 from lathework.job.declaration import LONGEST_NOTE, MOST_OTHERS
 from lathework.planning.plan import Plan
 from lathework.reader import IDENT, Reader
 
-OLD_ENTRY_KEYS = tuple(
-    key for key in ENTRY.keys if key not in ("unit", "ended", "stated", "measured", "wire_mm", "why", "told")
-)
+NEW_KEYS = ("unit", "ended", "stated", "measured", "wire_mm", "within_mm", "tried", "why", "told")
+OLD_ENTRY_KEYS = tuple(key for key in ENTRY.keys if key not in NEW_KEYS)
 _TOLD_LENGTHS = ("aim_mm", "low_mm", "high_mm")
 
 
@@ -107,6 +107,14 @@ def _measured(value: Mapping[str, Any], field: str, kind: Kind) -> str:
     return told or "diameter"
 
 
+def _tried(value: Mapping[str, Any], field: str) -> Gauge:
+    """What a thread was gauged with: a nut, where an earlier version did not say."""
+    gauge = tried_with(line_of(value, "tried", field, LONGEST_WORD))
+    if gauge is None:
+        raise InputError("unknown-choice", f"{field}.tried", "No thread is tried with that.", GAUGES)
+    return gauge
+
+
 def _entry(value: Mapping[str, Any], field: str, part: str) -> Entry:
     kind = next((k for k in KINDS if k == value.get("kind")), None)
     if kind is None:
@@ -123,6 +131,8 @@ def _entry(value: Mapping[str, Any], field: str, part: str) -> Entry:
         dialled_mm=number_of(value, "dialled_mm", field),
         stated=truth_of(value, "stated", field),
         wire_mm=number_of(value, "wire_mm", field),
+        within_mm=number_of(value, "within_mm", field),
+        tried=_tried(value, field),
         word=line_of(value, "word", field, LONGEST_WORD),
         eighths=number_of(value, "eighths", field),
         text=line_of(value, "text", field, LONGEST_NOTE),

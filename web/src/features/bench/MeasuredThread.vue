@@ -8,8 +8,14 @@ import FigureValue from '@/shared/figures/FigureValue.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import { useUnits } from '@/shared/figures/useUnits'
 
-/** A thread measured over three wires instead of tried with a nut, and how surely it is in its class. */
-const props = defineProps<{ bench: BenchNow; busy: boolean; reading?: FieldError; wire?: FieldError }>()
+/** A thread measured instead of tried with a nut, over three wires or by its anvils, and how surely it is in its class. */
+const props = defineProps<{
+  bench: BenchNow
+  busy: boolean
+  anvils?: boolean
+  reading?: FieldError
+  wire?: FieldError
+}>()
 const emit = defineEmits<{ size: [over: string, wire: string, unit: Unit] }>()
 const { told, unit } = useUnits()
 const over = ref('')
@@ -32,11 +38,17 @@ const send = () => over.value.trim() && emit('size', over.value, wires.value, un
 </script>
 
 <template>
-  <form v-if="best" class="wires" aria-label="Over three wires" novalidate @submit.prevent="send">
+  <form
+    v-if="best"
+    class="wires"
+    :aria-label="anvils ? 'By a thread micrometer' : 'Over three wires'"
+    novalidate
+    @submit.prevent="send"
+  >
     <v-text-field
       v-model="over"
       class="fig"
-      :label="`over wires, ${unit}`"
+      :label="anvils ? `thread micrometer, ${unit}` : `over wires, ${unit}`"
       data-keys="empty"
       inputmode="decimal"
       autocomplete="off"
@@ -44,6 +56,7 @@ const send = () => over.value.trim() && emit('size', over.value, wires.value, un
       :error-messages="reading?.message"
     />
     <v-text-field
+      v-if="!anvils"
       v-model="wires"
       class="fig"
       :label="`wires, ${unit}`"
@@ -66,6 +79,7 @@ const send = () => over.value.trim() && emit('size', over.value, wires.value, un
       :open="asked === one"
       @working="asked = asked === one ? null : one"
     />
+    <p v-if="sized.length && bench.sized?.tells" class="tells" role="status">{{ bench.sized.tells }}</p>
     <WorkingPanel v-if="asked" :figure="asked" />
   </form>
 </template>
@@ -79,5 +93,8 @@ const send = () => over.value.trim() && emit('size', over.value, wires.value, un
 }
 .wires > .fig {
   flex: 1 1 140px;
+}
+.tells {
+  flex-basis: 100%;
 }
 </style>

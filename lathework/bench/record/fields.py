@@ -7,7 +7,7 @@ from collections.abc import Mapping, Sequence
 from datetime import datetime
 from typing import Any
 
-from lathework.bench.record_declaration import LONGEST_WORD
+from lathework.bench.record.declaration import LONGEST_WORD
 from lathework.errors import InputError
 from lathework.reader import UNSTORABLE, storable
 

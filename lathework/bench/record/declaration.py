@@ -9,6 +9,7 @@ from lathework.bench.entry import KINDS
 from lathework.cutting.dimension import MEASURED
 from lathework.declared import Group
 from lathework.fields import IDENT_PATTERN, LONGEST_LINE, Ident, Json, Raw
+from lathework.gauging.tried import GAUGES
 from lathework.job.declaration import IDENTIFIED, JOB, LONGEST_NOTE, VERSION
 
 LONGEST_MAKES, LONGEST_WORD = 700, 60
@@ -68,7 +69,9 @@ ENTRY = Group(
         "measured": Raw({"enum": ["", *MEASURED]}, "reading: what was measured; empty: the diameter"),
         "dialled_mm": _number("reading: what had been dialled on that size before it"),
         "stated": Raw({"type": "boolean"}, "reading: whether a person said what was dialled, not the bench alone"),
-        "wire_mm": _number("verdict: the diameter of the wires it was measured over"),
+        "wire_mm": _number("verdict: the diameter of the wires it was measured over; none: by a thread micrometer"),
+        "within_mm": _number("verdict: the standard uncertainty of the micrometer, where it is known"),
+        "tried": Raw({"enum": list(GAUGES)}, "verdict: what the thread was gauged with; empty: a nut"),
         "word": _line(
             "verdict, cause: its code; setting: open, close, set; zero: kept, each or nothing; read: the hazards",
             LONGEST_WORD,

@@ -1,0 +1,40 @@
+"""What a thread may be tried with, and what it then says, for a screen."""
+
+from __future__ import annotations
+
+from lathework.answers.declared_answer import answer
+from lathework.gauging.tried import TRIED, Gauge
+from lathework.gauging.verdicts import MEANINGS, Verdict
+
+
+@answer
+class VerdictShown:
+    """What a thread said when it was gauged."""
+
+    code: Verdict
+    words: str
+    passes: bool
+
+
+@answer
+class GaugeShown:
+    """Something a thread is tried with: its name for a bolt and for a hole, what to know of it, and its verdicts."""
+
+    code: Gauge
+    bolt: str
+    hole: str
+    remark: str
+    verdicts: tuple[VerdictShown, ...]
+
+
+def verdict_shown(code: Verdict) -> VerdictShown:
+    """A verdict."""
+    return VerdictShown(code, MEANINGS[code].words, MEANINGS[code].passes)
+
+
+def gauges_shown() -> tuple[GaugeShown, ...]:
+    """All that threads are tried with."""
+    return tuple(
+        GaugeShown(code, one.bolt, one.hole, one.remark, tuple(verdict_shown(verdict) for verdict in one.verdicts))
+        for code, one in TRIED.items()
+    )

@@ -1,0 +1,103 @@
+"""What an entry says of a die: how it stands, what it did, what was not its doing."""
+
+from __future__ import annotations
+
+from collections.abc import Collection
+
+from lathework.bench.die import aim_of
+from lathework.bench.entry import SET, Entry, made_of
+from lathework.bench.events import Event, Excused, Gauged
+from lathework.bench.gauging import sized
+from lathework.bench.tally import TRIALS_KEPT, Tally, stands_open
+from lathework.dies.learner import Trial
+from lathework.gauging.verdicts import VERDICTS
+from lathework.planning.operation import Operation
+from lathework.units import convert
+
+
+def _stood(tallies: Collection[Tally], entry: Entry) -> float:
+    """How far the die of an entry stands open, in eighths of a turn: one die serves every part of its thread."""
+    return sum(stands_open(tally.opened, entry.story.die, entry.story.thread) for tally in tallies)
+
+
+def _moved(tallies: Collection[Tally], tally: Tally, entry: Entry, own: str) -> None:
+    """A die was set, or opened or closed from where it stood."""
+    told = entry.eighths or 0.0
+    if entry.word == SET:
+        for other in tallies:
+            other.opened.pop(own, None)
+            other.opened.pop(entry.story.thread, None)
+        tally.opened[own] = told
+        return
+    by = told if entry.word == "open" else -told
+    tally.opened[own] = stands_open(tally.opened, entry.story.die, entry.story.thread) + by
+
+
+def _off(step: Operation | None, entry: Entry) -> tuple[float | None, float]:
+    """How far a measured thread is off the middle of its class, and the uncertainty of that, in millimetres."""
+    size = entry.thread_size
+    if step is None or step.thread is None or size is None:
+        return None, 0.0
+    aim, told = aim_of(step.thread, step.class_name), sized(step, size)
+    if aim is None or told is None:
+        return None, 0.0
+    own = convert(told.pitch_diameter.value, step.thread.unit, "mm")
+    return own - aim.middle_mm, told.uncertainty.value
+
+
+def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Operation | None, own: str) -> list[Event]:
+    """What a verdict says of the die known as `own`."""
+    story = entry.story
+    tally.gauged += 1
+    if step is not None and step.inside:
+        # No die made it.
+        return []
+    stood = _stood(tallies, entry)
+    verdict = next((one for one in VERDICTS if one == entry.word), None)
+    # A thread made to a mate says nothing of the class; nor do the verdicts of other mates on it.
+    teaches = step is not None and not step.to_mate
+    trial = Trial(stood, story.metal, verdict, *_off(step, entry), entry.tried)
+    known = tally.trials.get(own, [])
+    # The same thread judged once more, by a second look or a second nut, is one thread: the last word counts.
+    once_more = entry.step in tally.verdicts and bool(known) and known[-1].eighths == stood
+    once_more = once_more and entry.step not in tally.adjusted
+    if teaches:
+        tally.trials[own] = [*(known[:-1] if once_more else known), trial][-TRIALS_KEPT:]
+    blank = tally.blanks.get(made_of(entry.step))
+    gauged = Gauged(
+        entry.part,
+        entry.piece,
+        entry.step,
+        story.thread,
+        story.metal,
+        entry.word,
+        blank,
+        stood,
+        story.die,
+        teaches,
+        trial.off_mm,
+        trial.within_mm,
+        entry.tried,
+    )
+    before = [Excused(entry.part, entry.piece, entry.step)] if teaches and once_more else []
+    return [*before, gauged]
+
+
+def of_the_die(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Operation | None) -> list[Event]:
+    """What an entry says of a die: that stands whatever becomes of the plan."""
+    thread, made, story = entry.story.thread, made_of(entry.step), entry.story
+    own = story.die or thread
+    if entry.kind == "reading" and entry.measured == "diameter" and thread and entry.value_mm is not None:
+        tally.blanks[made] = entry.value_mm
+    elif entry.kind == "setting":
+        for other in tallies:
+            other.gauged_at.clear()
+        _moved(tallies, tally, entry, own)
+    elif entry.kind == "cause":
+        if step is None or step.to_mate or step.inside:
+            return []
+        tally.trials[own] = tally.trials.get(own, [])[:-1]
+        return [Excused(entry.part, entry.piece, entry.step)]
+    elif entry.kind == "verdict":
+        return _gauging(tallies, tally, entry, step, own)
+    return []

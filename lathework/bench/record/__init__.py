@@ -1,0 +1,1 @@
+"""The record of a job file: how it is declared, read, and brought up from earlier versions."""
