@@ -4,16 +4,17 @@ from __future__ import annotations
 
 from lathework.answers.declared_answer import answer
 from lathework.gauging.tried import TRIED, Gauge
-from lathework.gauging.verdicts import MEANINGS, Verdict
+from lathework.gauging.verdicts import MEANINGS, Metal, Verdict
 
 
 @answer
 class VerdictShown:
-    """What a thread said when it was gauged."""
+    """What a thread said when it was gauged, and how much metal there is on it."""
 
     code: Verdict
     words: str
     passes: bool
+    metal: Metal
 
 
 @answer
@@ -29,7 +30,7 @@ class GaugeShown:
 
 def verdict_shown(code: Verdict) -> VerdictShown:
     """A verdict."""
-    return VerdictShown(code, MEANINGS[code].words, MEANINGS[code].passes)
+    return VerdictShown(code, MEANINGS[code].words, MEANINGS[code].passes, MEANINGS[code].metal)
 
 
 def gauges_shown() -> tuple[GaugeShown, ...]:

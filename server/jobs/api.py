@@ -121,6 +121,8 @@ def _bench(job: Job) -> HttpResponse:
     if not kept:
         return answer(job_bench(standing(job)))
     told = UNSAID_THEN | orjson.loads(kept)
+    if told["verdict"]:
+        told["verdict"] = {"metal": "right" if told["verdict"]["passes"] else "unclear"} | told["verdict"]
     step = {"step": UNSAID_OF_A_STEP | told["step"]} if told["step"] else {}
     return answer(told | step | vars(job_now(job)))
 

@@ -93,6 +93,31 @@ class Measured(BrowserCase):
         self.read("0.302")
         expect(page.get_by_text("On size")).to_be_visible()
 
+    def test_a_thread_is_tried_with_rings_and_then_measured(self) -> None:
+        """The go ring stops; the causes are gone through; a thread micrometer reads 1/2-13 2A, 0.4435 to 0.4485."""
+        page = self.page
+        self.go_to("gauge")
+        page.get_by_role("button", name="go and no-go rings").click()
+        expect(page.get_by_text("by hand, never forced")).to_be_visible()
+        with page.expect_response("**/entries"):
+            page.keyboard.press("1")
+        expect(page.get_by_text("the go gauge stops").last).to_be_visible()
+        expect(page.get_by_text("Before the die is moved, 1 of")).to_be_visible()
+        with page.expect_response("**/entries"):
+            page.keyboard.press("2")
+        expect(page.get_by_text("go runs home, no-go stops").last).to_be_visible()
+        page.get_by_role("button", name="thread micrometer").click()
+        field = page.get_by_label("thread micrometer, in")
+        field.fill("0.5")
+        page.get_by_role("button", name="Record the size").click()
+        expect(page.get_by_text("is that the reading?").first).to_be_visible()
+        expect(field).to_have_value("0.5")
+        field.fill("0.4460")
+        with page.expect_response("**/entries"):
+            page.get_by_role("button", name="Record the size").click()
+        expect(page.get_by_text("measured: in its class")).to_be_visible()
+        self.assertEqual(self.bench()["tried"], "thread-micrometer")
+
     def test_an_instrument_that_types(self) -> None:
         """Digits that come faster than a hand types, ended by Enter: never the key of a verdict."""
         page = self.page

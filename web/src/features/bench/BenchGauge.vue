@@ -29,6 +29,7 @@ const emit = defineEmits<{
   size: [reading: string, wire: string, unit: Unit]
 }>()
 const { offered, gauge, verdicts } = props.gauges
+const MARKS = { right: '✓', over: '✗', under: '✗', unclear: '≈' }
 /** How likely this thread, and the next, is in its class. */
 const chances = computed(() =>
   [props.bench.advice?.piece, props.bench.advice?.chance].filter((one): one is Figure => !!one),
@@ -45,9 +46,9 @@ watch(
     <div v-if="offered.length > 1 && open" class="tried">
       <v-btn-toggle
         v-model="tried"
+        class="choices"
         mandatory
         variant="outlined"
-        density="comfortable"
         aria-label="What it is tried with"
       >
         <v-btn v-for="one in offered" :key="one.code" :value="one.code">{{ one.name }}</v-btn>
@@ -84,8 +85,8 @@ watch(
       ◌ What to do with the die is not known until the server answers.
     </p>
     <div v-if="bench.advice && bench.verdict" class="advice" role="status">
-      <p class="said-words" :class="bench.verdict.passes ? 'good' : 'bad'">
-        {{ bench.verdict.passes ? '✓' : '✗' }} {{ bench.verdict.words }}
+      <p class="said-words" :class="bench.verdict.metal">
+        {{ MARKS[bench.verdict.metal] }} {{ bench.verdict.words }}
       </p>
       <WhyItBinds
         v-if="ruled < bench.causes.length"
@@ -136,10 +137,6 @@ watch(
   gap: 6px 14px;
   align-items: center;
 }
-.tried :deep(.v-btn-group) {
-  flex-wrap: wrap;
-  height: auto;
-}
 .verdicts {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(215px, 1fr));
@@ -181,11 +178,15 @@ watch(
   font-size: var(--s28);
   font-weight: 700;
 }
-.good {
+.right {
   color: var(--good);
 }
-.bad {
+.over,
+.under {
   color: var(--stop);
+}
+.unclear {
+  color: var(--caution);
 }
 .order {
   font-size: clamp(20px, 3vh, 28px);

@@ -41,6 +41,7 @@ const send = () => over.value.trim() && emit('size', over.value, wires.value, un
   <form
     v-if="best"
     class="wires"
+    :class="{ alone: anvils }"
     :aria-label="anvils ? 'By a thread micrometer' : 'Over three wires'"
     novalidate
     @submit.prevent="send"
@@ -92,7 +93,10 @@ const send = () => over.value.trim() && emit('size', over.value, wires.value, un
   align-items: flex-start;
 }
 .wires > .fig {
-  flex: 1 1 140px;
+  flex: 1 1 150px;
+}
+.wires.alone > .fig {
+  flex-basis: 260px;
 }
 .tells {
   flex-basis: 100%;

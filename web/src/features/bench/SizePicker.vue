@@ -25,10 +25,10 @@ const marks = computed(() =>
   <div class="sizes">
     <v-btn-toggle
       v-if="bench.sizes.length > 1"
+      class="choices"
       :model-value="dimension.measured"
       mandatory
       variant="outlined"
-      density="comfortable"
       aria-label="What is measured"
       @update:model-value="chosen = $event"
     >

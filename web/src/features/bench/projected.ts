@@ -78,7 +78,8 @@ function gone_on(now: BenchNow, { said }: Waiting, plan: Plan | null, passes: (c
     }
     case 'verdict': {
       const code = (said.verdict || 'size-in') as NonNullable<Bench['verdict']>['code']
-      const verdict = { code, words: reading, passes: reading !== '' || passes(code) }
+      const good = reading !== '' || passes(code)
+      const verdict = { code, words: reading, passes: good, metal: good ? 'right' : 'unclear' } as const
       return { ...now, ...UNSAID, verdict }
     }
     case 'setting':

@@ -4769,11 +4769,16 @@ export interface components {
         };
         /**
          * VerdictShown
-         * @description What a thread said when it was gauged.
+         * @description What a thread said when it was gauged, and how much metal there is on it.
          */
         VerdictShown: {
             /** Code */
             code: ("will-not-start" | "binds" | "snug" | "slight-shake" | "loose") | ("go-stops" | "go-passes" | "no-go-passes") | ("size-in" | "size-large" | "size-small" | "size-near");
+            /**
+             * Metal
+             * @enum {string}
+             */
+            metal: "over" | "right" | "under" | "unclear";
             /** Passes */
             passes: boolean;
             /** Words */
