@@ -15,6 +15,7 @@ from lathework.bench.bench import Bench, Due, StepState, steps_of
 from lathework.bench.count import Count, count_of
 from lathework.bench.die import Preset
 from lathework.bench.progress import Progress
+from lathework.bench.put_down import Turn, to_do
 from lathework.cautions import Caution
 from lathework.dies.setting import DieAdvice, set_order, stands_words
 from lathework.drawing.part.layout import SMALL
@@ -76,16 +77,28 @@ class PartStanding:
 
 
 @answer
+class PieceWaiting:
+    """A piece that was put down, and the title of the step that follows for it."""
+
+    piece: int
+    title: str
+
+
+@answer
 class BenchShown:
     """The bench; `part` is the number, from 1, of the part in hand.
 
-    `tried` is what a thread was gauged with last; `outdated` what was recorded for the step before the part was
-    changed.
+    `waiting` are the pieces that were put down, `begins` the number of one that may be begun beside them, `turns` where
+    work goes at the ends of the holdings to come. `tried` is what a thread was gauged with last; `outdated` what was
+    recorded for the step before the part was changed.
     """
 
     part: int
     parts: tuple[PartStanding, ...]
     piece: int
+    waiting: tuple[PieceWaiting, ...]
+    begins: int | None
+    turns: tuple[Turn, ...]
     good: int
     scrapped: int
     quantity: int
@@ -129,6 +142,12 @@ def _sized(told: Sized) -> SizedShown:
     return SizedShown(size, spread, chance, told.tells)
 
 
+def _waiting(now: Bench) -> Iterator[PieceWaiting]:
+    for piece, done in now.aside.items():
+        step = to_do(now.plan, done)
+        yield PieceWaiting(piece, step.title if step else "")
+
+
 def _parts(whole: Progress) -> Iterator[PartStanding]:
     names = whole.benches[0].plan.job.part_names
     for name, part in zip(names, whole.benches, strict=True):
@@ -161,6 +180,9 @@ def bench_shown(whole: Progress) -> BenchShown:
         part=whole.number,
         parts=tuple(_parts(whole)),
         piece=now.piece,
+        waiting=tuple(_waiting(now)),
+        begins=now.begun + 1 if now.may_begin else None,
+        turns=now.turns,
         good=now.good,
         scrapped=now.scrapped,
         quantity=now.plan.job.quantity,

@@ -124,7 +124,7 @@ def cause_entry(now: Bench, code: str) -> Entry:
 def done_entry(now: Bench) -> Entry:
     """The step in hand is done. Raises InputError when something must be said first."""
     step = check_done(now, "done", "")
-    return Entry("done", now.piece, step.key, ended=_whole_with(now, step))
+    return Entry("done", now.piece, step.key, ended=_whole_with(now, step), then=now.then)
 
 
 def note_entry(now: Bench, words: str) -> Entry:
@@ -140,7 +140,9 @@ def settled_entry(now: Bench, disposition: str, words: str, why: str = "") -> En
     kind = settled(disposition).outcome
     step = check_done(now, kind, words)
     whole = kind == "accept" and _whole_with(now, step)
-    return Entry(kind, now.piece, step.key, word=disposition, text=words, why=checked_mistake(why), ended=whole)
+    then = {"accept": now.then, "scrap": now.then_scrapped}.get(kind)
+    mistake = checked_mistake(why)
+    return Entry(kind, now.piece, step.key, word=disposition, text=words, why=mistake, ended=whole, then=then)
 
 
 def read_entry(now: Bench) -> Entry:
@@ -167,6 +169,14 @@ def again_entry(now: Bench, step: str) -> Entry:
     if step not in now.done:
         raise InputError("not-done", "again", "That step of this piece is not done yet.")
     return Entry("again", now.piece, step)
+
+
+def take_up_entry(now: Bench, piece: int) -> Entry:
+    """Put the piece in hand down and take up that of another number. Raises InputError on "piece"."""
+    known = (*now.aside, *((now.begun + 1,) if now.may_begin else ()))
+    if now.step is None or piece not in known:
+        raise InputError("out-of-range", "piece", "No piece of that number waits.", tuple(map(str, known)))
+    return Entry("take-up", piece, "")
 
 
 def turn_to(now: Progress, part: str) -> Entry:

@@ -12,6 +12,7 @@ from lathework.bench.entry import die_of
 from lathework.bench.gauging import offered, sized, why_it_binds
 from lathework.bench.judged import Judged, SizeNow, size_now
 from lathework.bench.outdated import outdated_words
+from lathework.bench.put_down import Turn, may_begin, piece_after, to_do, turns
 from lathework.bench.tally import Reading, Tally, made_by, stands_open
 from lathework.cautions import HAZARD_CAUTIONS, Caution
 from lathework.cutting.next_cut import NextCut
@@ -45,7 +46,10 @@ class Bench:
     step, the one that drives its cuts first; `preset` where to set the die that runs in this step; `causes` what to
     look at before it is moved, `cause` what the nut was found to bind for; `due` whether the piece is to be gauged;
     `sized` its thread as measured; `gauges` what it may be tried with, `tried` what that was last. `outdated` says what
-    was recorded for the step before the part was changed, None where everything counts.
+    was recorded for the step before the part was changed, None where everything counts. `aside` are the pieces that
+    were put down, with the steps done for each; `begun` the highest number of any, `may_begin` whether one more is
+    wanted beside them; `then` the piece that is taken up when the step is done, `then_scrapped` when the one in hand is
+    scrapped, None for no other than usual; `turns` to which pieces work turns at the ends of the holdings to come.
     """
 
     plan: Plan
@@ -72,6 +76,12 @@ class Bench:
     unread: tuple[Caution, ...]
     zero: str
     asks_keeping: bool
+    aside: Mapping[int, frozenset[str]]
+    begun: int
+    may_begin: bool
+    then: int | None
+    then_scrapped: int | None
+    turns: tuple[Turn, ...]
     outdated: BothUnits | None
 
     @property
@@ -140,7 +150,7 @@ def _current(plan: Plan, tally: Tally) -> Operation | None:
     """The step in hand; None when every piece is made."""
     if tally.good >= plan.job.quantity:
         return None
-    return next(step for step in plan.operations if step.key not in tally.done)
+    return to_do(plan, tally.done)
 
 
 def _stands(tally: Tally, step: str, keeping: str) -> bool:
@@ -161,7 +171,7 @@ def _due(plan: Plan, step: Operation | None, tally: Tally) -> Due:
     if step is None or every is None or step.key not in tally.gauged_at:
         return Due(now=True, piece=tally.piece)
     at, made = tally.gauged_at[step.key]
-    last = tally.piece + plan.job.quantity - tally.good - 1
+    last = tally.begun + plan.job.quantity - tally.good - 1 - len(tally.aside)
     piece = min(last, at + int(every.value))
     return Due(now=tally.piece >= piece or made != made_by(step, die_of(plan, step.key)), piece=max(piece, tally.piece))
 
@@ -212,6 +222,12 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
         unread=tuple(HAZARD_CAUTIONS[h] for h in plan.job.hazards if h not in tally.read) if step else (),
         zero=step.zero if step is not None and not _stands(tally, key, keeping) else "",
         asks_keeping=keeping == "unsaid",
+        aside={piece: frozenset(one.done) for piece, one in sorted(tally.aside.items())},
+        begun=tally.begun,
+        may_begin=may_begin(plan, tally),
+        then=piece_after(plan, tally, step) if step else None,
+        then_scrapped=piece_after(plan, tally, step, scrapped=True) if step else None,
+        turns=turns(plan, tally),
         outdated=outdated_words(outdated, step) if outdated and step else None,
     )
 

@@ -24,6 +24,7 @@ Kind = Literal[
     "zero-lost",
     "zero",
     "turn-to",
+    "take-up",
 ]
 KINDS: tuple[Kind, ...] = get_args(Kind)
 OF_EVERY_PART: tuple[Kind, ...] = ("read", "turn-to")
@@ -71,7 +72,9 @@ class Entry:
     what a thread was gauged with; `within_mm` the standard uncertainty of the micrometer it was measured with, where
     that is known; `word` a verdict, the way the die was moved, what a nut bound for, or the hazards whose cautions were
     read; `eighths` how far its middle screw went, or where it stands; `text` a note or a reason, `why` the mistake that
-    was made, by its code. "turn-to" takes up the part it belongs to. `ended` says that the piece was whole with it.
+    was made, by its code. "turn-to" takes up the part it belongs to. "take-up" puts the piece in hand down for its
+    own; `then` is the piece that is taken up after it, None for the one in hand or the next. `ended` says that the
+    piece was whole with it.
     """
 
     kind: Kind
@@ -90,6 +93,7 @@ class Entry:
     why: str = ""
     part: str = "p1"
     ended: bool = False
+    then: int | None = None
     story: Story = UNTOLD
 
     @property

@@ -100,15 +100,24 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
             tally.done.add(entry.step)
 
 
-def _ended(tally: Tally, part: str, *, good: bool) -> PieceEnded:
+def _ended(tally: Tally, part: str, *, good: bool, then: int | None = None) -> PieceEnded:
     event = PieceEnded(part, tally.piece, good)
-    tally.next_piece(good=good)
+    tally.next_piece(good=good, then=then)
     return event
+
+
+def _take_up(tally: Tally, piece: int | None) -> None:
+    """Take up a piece that was put down, or the next one."""
+    if piece is not None and (piece in tally.aside or piece == tally.begun + 1):
+        tally.take_up(piece)
 
 
 def _of_the_part(state: State, tally: Tally, entry: Entry, steps: Steps) -> list[Event]:
     events: list[Event] = []
-    if entry.piece > tally.piece:
+    if entry.kind == "take-up":
+        _take_up(tally, entry.piece)
+        return events
+    if entry.piece > tally.begun:
         # Recorded when the piece before it was whole: a step that the plan gained since does not undo that.
         events.append(_ended(tally, entry.part, good=True))
     in_hand = entry.piece == tally.piece
@@ -127,7 +136,9 @@ def _of_the_part(state: State, tally: Tally, entry: Entry, steps: Steps) -> list
         tally.zeroed.clear()
         tally.gauged_at.clear()
     if in_hand and (entry.kind == "scrap" or entry.ended):
-        events.append(_ended(tally, entry.part, good=entry.kind != "scrap"))
+        events.append(_ended(tally, entry.part, good=entry.kind != "scrap", then=entry.then))
+    elif in_hand:
+        _take_up(tally, entry.then)
     return events
 
 

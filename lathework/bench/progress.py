@@ -93,7 +93,8 @@ class Progress:
 
 def _steps_done(part: Bench) -> int:
     steps = part.plan.operations
-    in_hand = 0 if part.finished else sum(step.key in part.done for step in steps)
+    pieces = () if part.finished else (part.done, *part.aside.values())
+    in_hand = sum(step.key in done for done in pieces for step in steps)
     return min(part.good, part.plan.job.quantity) * len(steps) + in_hand
 
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import asdict, dataclass, field
+from dataclasses import asdict, dataclass, field, fields
 from typing import Any
 
 from lathework.cutting.next_cut import PassMade
@@ -18,9 +18,6 @@ TRIALS_KEPT = 40
 """Threads that a die is known by, the latest."""
 PASSES_KEPT = 8
 """Passes with one tool in one holding that the ratio is learned from, the latest."""
-
-
-_SETS = ("done", "adjusted", "moved_for", "read")
 
 
 @dataclass(frozen=True, slots=True)
@@ -45,23 +42,11 @@ class Outdated:
 
 
 @dataclass(slots=True)
-class Tally:
-    """The piece in hand and what is finished, of one part.
+class InHand:
+    """What was recorded of one piece, by step: what is done; `readings` by `read_of`; `sizes` are its thread as
+    measured, `moved_for` the steps whose die was moved for it, `causes` what a nut was found to bind for, until it is
+    tried again. `blanks` are the last readings of its thread blanks, by what they are a blank of."""
 
-    `opened` are the eighths by which a die was opened, by its id or the thread it cuts: one die serves both ends of a
-    stud; `trials` is what each did, as far as it is learned from. `zeroed` are the steps whose tool has found its zero,
-    and the piece it was found for; `keeping` is what was said of how this lathe's tools keep theirs ("kept", "each"),
-    "" for nothing. `readings` are kept by `read_of`. By step: `sizes` are its thread as
-    measured; `moved_for` are those whose die was moved for the piece in hand; `causes` what a nut was
-    found to bind for, until it is tried again; `gauged_at` which piece passed its gauge last, and what made it, until
-    something is changed or goes wrong. `blanks` are the last readings of the piece's thread blanks, by what they are a
-    blank of. `tried` is what a thread was gauged with last.
-    """
-
-    piece: int = 1
-    good: int = 0
-    scrapped: int = 0
-    gauged: int = 0
     done: set[str] = field(default_factory=set)
     adjusted: set[str] = field(default_factory=set)
     moved_for: set[str] = field(default_factory=set)
@@ -69,9 +54,32 @@ class Tally:
     verdicts: dict[str, str] = field(default_factory=dict)
     causes: dict[str, str] = field(default_factory=dict)
     sizes: dict[str, ThreadSize] = field(default_factory=dict)
-    gauged_at: dict[str, tuple[int, str]] = field(default_factory=dict)
     blanks: dict[str, float] = field(default_factory=dict)
     outdated: dict[str, Outdated] = field(default_factory=dict)
+
+
+_OF_A_PIECE = tuple(one.name for one in fields(InHand))
+
+
+@dataclass(slots=True)
+class Tally(InHand):
+    """The piece in hand and what is finished, of one part.
+
+    `aside` are pieces that were begun and put down, `begun` is the highest number of any. `opened` are the eighths by
+    which a die was opened, by its id or the thread it cuts: one die serves both ends of a stud; `trials` is what each
+    did, as far as it is learned from. `zeroed` are the steps whose tool has found its zero, and the piece it was found
+    for; `keeping` is what was said of how this lathe's tools keep theirs ("kept", "each"), "" for nothing. By step,
+    `gauged_at` is which piece passed its gauge last, and what made it, until something is changed or goes wrong.
+    `tried` is what a thread was gauged with last.
+    """
+
+    piece: int = 1
+    begun: int = 1
+    good: int = 0
+    scrapped: int = 0
+    gauged: int = 0
+    aside: dict[int, InHand] = field(default_factory=dict)
+    gauged_at: dict[str, tuple[int, str]] = field(default_factory=dict)
     passes: dict[str, list[PassMade]] = field(default_factory=dict)
     opened: dict[str, float] = field(default_factory=dict)
     trials: dict[str, list[Trial]] = field(default_factory=dict)
@@ -80,34 +88,59 @@ class Tally:
     keeping: str = ""
     tried: Gauge = ""
 
-    def next_piece(self, *, good: bool) -> None:
-        """Take up the next piece."""
+    def next_piece(self, *, good: bool, then: int | None = None) -> None:
+        """The piece in hand is finished or scrapped: take up the piece `then`, else one that was put down, else the
+        next."""
         self.good += good
         self.scrapped += not good
-        self.piece += 1
-        self.done, self.adjusted, self.moved_for = set(), set(), set()
         if not good:
             self.gauged_at.clear()
-        self.readings, self.verdicts, self.causes, self.sizes, self.blanks, self.outdated = {}, {}, {}, {}, {}, {}
+        self._take(then or min(self.aside, default=self.begun + 1))
+
+    def take_up(self, piece: int) -> None:
+        """Put the piece in hand down and take up that one."""
+        self.aside[self.piece] = InHand(**{name: getattr(self, name) for name in _OF_A_PIECE})
+        self._take(piece)
+
+    def _take(self, piece: int) -> None:
+        taken = self.aside.pop(piece, None) or InHand()
+        for name in _OF_A_PIECE:
+            setattr(self, name, getattr(taken, name))
+        self.piece, self.begun = piece, max(piece, self.begun)
 
     def kept(self) -> dict[str, Any]:
         """As plain values, to be stored."""
         told = asdict(self)
-        return told | {name: sorted(told[name]) for name in _SETS}
+        aside = {str(piece): _sorted(one) for piece, one in told["aside"].items()}
+        return _sorted(told) | {"aside": aside}
+
+
+def _sorted(told: dict[str, Any]) -> dict[str, Any]:
+    """Plain values, the sets among them as lists in order."""
+    return {name: sorted(value) if isinstance(value, set) else value for name, value in told.items()}
+
+
+def _of_a_piece(told: Mapping[str, Any]) -> dict[str, Any]:
+    """What was recorded of a piece, from plain values."""
+    return (
+        {name: told[name] for name in ("verdicts", "causes", "blanks")}
+        | {name: set(told[name]) for name in ("done", "adjusted", "moved_for")}
+        | {"readings": {step: [Reading(**one) for one in rows] for step, rows in told["readings"].items()}}
+        | {"sizes": {step: ThreadSize(**one) for step, one in told["sizes"].items()}}
+        | {"outdated": {step: Outdated(**one) for step, one in told["outdated"].items()}}
+    )
 
 
 def tally_of(kept: Mapping[str, Any]) -> Tally:
     """The tally that `Tally.kept` wrote."""
-    told = dict(kept)
     return Tally(
-        **told
-        | {name: set(told[name]) for name in _SETS}
-        | {"readings": {step: [Reading(**one) for one in rows] for step, rows in told["readings"].items()}}
-        | {"passes": {step: [PassMade(**one) for one in rows] for step, rows in told["passes"].items()}}
-        | {"gauged_at": {step: tuple(pair) for step, pair in told["gauged_at"].items()}}
-        | {"sizes": {step: ThreadSize(**one) for step, one in told["sizes"].items()}}
-        | {"trials": {die: [Trial(**one) for one in rows] for die, rows in told["trials"].items()}}
-        | {"outdated": {step: Outdated(**one) for step, one in told["outdated"].items()}}
+        **dict(kept)
+        | _of_a_piece(kept)
+        | {"aside": {int(piece): InHand(**_of_a_piece(one)) for piece, one in kept["aside"].items()}}
+        | {"read": set(kept["read"])}
+        | {"passes": {step: [PassMade(**one) for one in rows] for step, rows in kept["passes"].items()}}
+        | {"gauged_at": {step: tuple(pair) for step, pair in kept["gauged_at"].items()}}
+        | {"trials": {die: [Trial(**one) for one in rows] for die, rows in kept["trials"].items()}}
     )
 
 

@@ -12,7 +12,7 @@ from lathework.units import show_both
 
 KIND_WORDS: dict[str, str] = {
     "reading": "measured",
-    "verdict": "nut",
+    "verdict": "gauged",
     "setting": "die",
     "cause": "it bound for",
     "done": "done",
@@ -24,6 +24,7 @@ KIND_WORDS: dict[str, str] = {
     "zero": "touched off",
     "zero-lost": "every zero lost",
     "turn-to": "taken up",
+    "take-up": "piece taken up",
 }
 """What was done, by the kind of its entry."""
 MEASURED_WORDS: dict[str, str] = {

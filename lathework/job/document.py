@@ -95,6 +95,7 @@ def _method(reader: JobReader, metal: Material, part: Part | None) -> Method:
         finish=reader.chosen("method.finish"),
         holder=reader.chosen("method.holder"),
         order=reader.chosen("method.order"),
+        batch=reader.chosen("method.batch"),
         support=reader.chosen("method.support"),
         tapping=reader.chosen("method.tapping"),
         percent=_percent(reader),

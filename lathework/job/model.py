@@ -19,14 +19,17 @@ from lathework.units import LengthUnit
 Finish = Literal["groove", "die-turned-round", "run-out"]
 Order = Literal["from-the-bar", "blanks-first"]
 Support = Literal["chuck", "centre"]
+Batch = Literal["piece", "holding"]
 FINISHES: tuple[Finish, ...] = get_args(Finish)
 ORDERS: tuple[Order, ...] = get_args(Order)
+BATCHES: tuple[Batch, ...] = get_args(Batch)
 SUPPORTS: tuple[Support, ...] = get_args(Support)
 
 
 @dataclass(frozen=True, slots=True)
 class Method:
-    """What was chosen: blank, how shoulders are reached, what holds the die, the order of work, a centre or none.
+    """What was chosen: blank, how shoulders are reached, what holds the die, the order of work, a centre or none, and
+    in what order a batch is made.
 
     `overruled` says why the work is held as chosen where its length asks for another way, "" where nobody insists.
     `mate` is that of the first thread, where it was measured.
@@ -42,6 +45,7 @@ class Method:
     support: Support
     tapping: Tapping = "by-centre"
     percent: float | None = None
+    batch: Batch = "piece"
     overruled: str = ""
     mate: Mate | None = None
     fraction_asked: bool = False

@@ -27,7 +27,7 @@ BLADES: Mapping[LengthUnit, Mapping[str, str]] = {
     "mm": {"groove_blade": "3", "parting_blade": "2.5"},
 }
 """Widths of the blades that most shops have (practice)."""
-OF_THE_JOB = ("blank_fraction", "order", "support", "percent", "overruled", "mate_minor", "mate_pitch")
+OF_THE_JOB = ("blank_fraction", "order", "batch", "support", "percent", "overruled", "mate_minor", "mate_pitch")
 """What the next job does not take over: the metal brings its own fraction, the part its own order."""
 _FORM: Mapping[str, str] = {
     "title": "title",

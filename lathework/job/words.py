@@ -34,6 +34,13 @@ ORDERS: Words = {
     "from-the-bar": ("thread first, then part off", "held by the bar, up to four diameters long; longer work is sawn"),
     "blanks-first": ("blanks first, then each end", "sawn to length, held by the body; short stick-out, no parting"),
 }
+BATCHES: Words = {
+    "piece": ("piece by piece", "each whole before the next is begun: a fault shows in the first"),
+    "holding": (
+        "each holding for all pieces",
+        "chuck and tools are set once for each holding",
+    ),
+}
 SUPPORTS: Words = {
     "chuck": ("chuck alone", "up to about four diameters"),
     "centre": ("chuck and centre", "up to about twelve, beyond with a steady; leaves a centre hole"),

@@ -49,6 +49,8 @@ def asked(job: Job, notices: tuple[Notice, ...], *, blades: bool) -> tuple[str, 
     fields += [] if job.setup.machine else ["setup.lathe", "setup.dial", "setup.readout"]
     if not job.part.stock.one_ended:
         fields += ["method.order", "part.stock.bar_length", "setup.parting_blade", "setup.parting_edge"]
+    if job.quantity > 1:
+        fields.append("method.batch")
     if blades and not (job.setup.machine and job.setup.tools != "unsaid"):
         fields.append("setup.tools")
     if job.method.overruled or any(notice.code in HELD_OTHERWISE for notice in notices):

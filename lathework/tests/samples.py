@@ -42,6 +42,7 @@ STUD: dict[str, Any] = {
         "finish": "groove",
         "holder": "sliding-by-hand",
         "order": "from-the-bar",
+        "batch": "piece",
         "support": "chuck",
         "tapping": "by-centre",
         "percent": "",

@@ -106,6 +106,9 @@ def _job(job: Job, part: int = 1, status: int = 200, *, narrow: bool = False) ->
 UNSAID_THEN: dict[str, Any] = {
     **dict.fromkeys(("preset", "cause", "sized", "count")),
     "causes": [],
+    "waiting": [],
+    "begins": None,
+    "turns": [],
     "tried": "",
     "sizes": [],
     "lessons": [],

@@ -53,6 +53,7 @@ class Entry(models.Model):
     typed = models.CharField(max_length=60, blank=True)
     unit = models.CharField(max_length=2, blank=True)
     ended = models.BooleanField(default=False)
+    then = models.PositiveIntegerField(null=True)
     title = models.CharField(max_length=120, blank=True)
     part_name = models.CharField(max_length=120, blank=True)
     metal = models.CharField(max_length=120, blank=True)

@@ -93,15 +93,14 @@ class SawIn(Strict):
 class EntryIn(SawIn):
     """One thing to record. `step` is the key of the one in hand on the screen, "" when every piece was made.
 
-    `reading` is of the size of the step that is `measured`, "" for the one that drives its cuts;
-    `dialled` is what was dialled before the reading, in the dial's own terms, "" where nobody says. `unit` is that of a
-    bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
-    the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in; `stands` where a die
-    is set to, in eighths of a turn, opened above 0; `cause` what a nut was found to bind for.
-    `disposition` says what becomes of a step or a piece that is accepted, taken up again or scrapped with a `reason`,
-    `why` which mistake was made.
-    `tried` is what a thread was gauged with, a nut where it is empty. A verdict with a `reading` is a thread measured:
-    over three wires, of diameter `wire` where that is not the step's, or by a thread micrometer.
+    `reading` is of the size of the step that is `measured`, "" for the one that drives its cuts; `dialled` is what was
+    dialled before the reading, in the dial's own terms, "" where nobody says. `unit` is that of a bare number, the
+    job's own when empty; `again` is the finished step to take up once more, `part` the id of the part to turn to,
+    `piece` the number of the one to take up; `keeps` whether a tool's zero stands while another tool is in; `stands`
+    where a die is set to, in eighths of a turn, opened above 0; `cause` what a nut was found to bind for. `disposition`
+    says what becomes of a step or a piece that is accepted, taken up again or scrapped with a `reason`, `why` which
+    mistake was made. `tried` is what a thread was gauged with, a nut where it is empty. A verdict with a `reading` is a
+    thread measured: over three wires, of diameter `wire` where that is not the step's, or by a thread micrometer.
     """
 
     step: str
@@ -114,6 +113,7 @@ class EntryIn(SawIn):
     reason: str = ""
     again: str = ""
     part: str = ""
+    piece: int = 0
     keeps: Literal["", "kept", "each"] = ""
     stands: str = Field("", max_length=40)
     cause: str = Field("", max_length=40)

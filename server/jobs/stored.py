@@ -27,6 +27,7 @@ _OWN = (
     "why",
     "part",
     "ended",
+    "then",
 )
 
 

@@ -54,6 +54,7 @@ class Choices:
     finishes: tuple[ChoiceShown, ...]
     holders: tuple[ChoiceShown, ...]
     orders: tuple[ChoiceShown, ...]
+    batches: tuple[ChoiceShown, ...]
     supports: tuple[ChoiceShown, ...]
     dials: tuple[ChoiceShown, ...]
     readouts: tuple[ChoiceShown, ...]
@@ -126,6 +127,7 @@ def choices(request: HttpRequest) -> HttpResponse:
             finishes=_choices(words.FINISHES),
             holders=_choices(words.HOLDERS),
             orders=_choices(words.ORDERS),
+            batches=_choices(words.BATCHES),
             supports=_choices(words.SUPPORTS),
             dials=_choices(DIALS),
             readouts=_choices(READOUTS),

@@ -97,7 +97,7 @@ class Measured(BrowserCase):
         """The go ring stops; the causes are gone through; a thread micrometer reads 1/2-13 2A, 0.4435 to 0.4485."""
         page = self.page
         self.go_to("gauge")
-        page.get_by_role("button", name="go and no-go rings").click()
+        self.choose("tried with", "go and no-go rings")
         expect(page.get_by_text("by hand, never forced")).to_be_visible()
         with page.expect_response("**/entries"):
             page.keyboard.press("1")
@@ -106,7 +106,7 @@ class Measured(BrowserCase):
         with page.expect_response("**/entries"):
             page.keyboard.press("2")
         expect(page.get_by_text("go runs home, no-go stops").last).to_be_visible()
-        page.get_by_role("button", name="thread micrometer").click()
+        self.choose("tried with", "thread micrometer")
         field = page.get_by_label("thread micrometer, in")
         field.fill("0.5")
         page.get_by_role("button", name="Record the size").click()

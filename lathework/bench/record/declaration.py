@@ -56,7 +56,7 @@ ENTRY = Group(
             {"enum": list(KINDS)},
             "a measured size, what the nut said, a move of the die, why else it bound, a step done, a step "
             "accepted with a reason, a piece scrapped, a step taken up again, a note, the cautions read, a tool "
-            "touched off, every zero lost, the part taken up out of turn",
+            "touched off, every zero lost, the part taken up out of turn, the piece taken up out of turn",
             required=True,
         ),
         "piece": Raw({"type": "integer", "minimum": 1, "maximum": MOST_ENTRIES}, required=True),
@@ -84,6 +84,10 @@ ENTRY = Group(
         "typed": _line("reading: as it was typed", LONGEST_WORD),
         "unit": Raw({"enum": list(UNITS)}, "reading: unit of a bare number"),
         "ended": Raw({"type": "boolean"}, "whether the piece was whole with it"),
+        "then": Raw(
+            {"type": "integer", "minimum": 1, "maximum": MOST_ENTRIES},
+            "done, accept, scrap: the piece taken up after it, where that is not the one in hand or the next",
+        ),
         "told": Raw({"oneOf": [{"type": "null"}, TOLD.schema()]}),
         "at": Raw({"type": "string", "format": "date-time"}, required=True),
     },

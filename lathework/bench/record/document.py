@@ -30,7 +30,7 @@ from lathework.job.declaration import LONGEST_NOTE, MOST_OTHERS
 from lathework.planning.plan import Plan
 from lathework.reader import IDENT, Reader
 
-NEW_KEYS = ("unit", "ended", "stated", "measured", "wire_mm", "within_mm", "tried", "why", "told")
+NEW_KEYS = ("unit", "ended", "stated", "measured", "wire_mm", "within_mm", "tried", "why", "then", "told")
 OLD_ENTRY_KEYS = tuple(key for key in ENTRY.keys if key not in NEW_KEYS)
 _TOLD_LENGTHS = ("aim_mm", "low_mm", "high_mm")
 
@@ -139,6 +139,7 @@ def _entry(value: Mapping[str, Any], field: str, part: str) -> Entry:
         why=line_of(value, "why", field, LONGEST_WORD),
         part=part,
         ended=truth_of(value, "ended", field),
+        then=count_of(value, "then", field, MOST_ENTRIES, 0) or None,
         story=_story(value.get("told"), f"{field}.told"),
     )
     if kind == "reading" and entry.value_mm is None:

@@ -43,6 +43,7 @@ class Asked:
     reason: str = ""
     again: str = ""
     part: str = ""
+    piece: int = 0
     keeps: str = ""
     stands: str = ""
     cause: str = ""
@@ -86,6 +87,8 @@ def _made(now: Standing, asked: Asked) -> Entry:
             return acts.read_entry(bench)
         case "zero" | "zero-lost":
             return acts.zero_entry(bench, lost=asked.kind == "zero-lost", keeps=asked.keeps)
+        case "take-up":
+            return acts.take_up_entry(bench, asked.piece)
         case "turn-to":
             return acts.turn_to(now.progress, asked.part)
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { VBtnToggle } from 'vuetify/components/VBtnToggle'
+import { VSelect } from 'vuetify/components/VSelect'
 
 import DieScrews from '@/features/bench/DieScrews.vue'
 import type { BenchNow } from '@/features/bench/projected'
@@ -29,6 +29,9 @@ const emit = defineEmits<{
   size: [reading: string, wire: string, unit: Unit]
 }>()
 const { offered, gauge, verdicts } = props.gauges
+/** The keys of the verdicts act again: the list lets go of them. */
+const list = ref<{ blur: () => void }>()
+const leave = () => requestAnimationFrame(() => list.value?.blur())
 const MARKS = { right: '✓', over: '✗', under: '✗', unclear: '≈' }
 /** How likely this thread, and the next, is in its class. */
 const chances = computed(() =>
@@ -44,15 +47,16 @@ watch(
 <template>
   <div class="gauge">
     <div v-if="offered.length > 1 && open" class="tried">
-      <v-btn-toggle
+      <v-select
+        ref="list"
         v-model="tried"
-        class="choices"
-        mandatory
-        variant="outlined"
-        aria-label="What it is tried with"
-      >
-        <v-btn v-for="one in offered" :key="one.code" :value="one.code">{{ one.name }}</v-btn>
-      </v-btn-toggle>
+        :items="offered"
+        item-title="name"
+        item-value="code"
+        label="tried with"
+        hide-details
+        @update:model-value="leave"
+      />
       <span class="muted small">{{ gauge?.remark }}</span>
     </div>
     <MeasuredThread
@@ -132,9 +136,9 @@ watch(
   align-content: start;
 }
 .tried {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 14px;
+  display: grid;
+  grid-template-columns: minmax(0, 280px) minmax(0, 1fr);
+  gap: 14px;
   align-items: center;
 }
 .verdicts {

@@ -5,7 +5,14 @@ import { useShopTheme } from '@/shared/state/useShopTheme'
 
 /** The thumb-wide row under everything: what can be done at any step. */
 defineProps<{ bench: BenchNow; open: boolean; gated: boolean; gauging: boolean }>()
-const emit = defineEmits<{ back: []; undo: []; note: []; why: []; lost: []; instruments: [] }>()
+const emit = defineEmits<{
+  back: []
+  undo: []
+  note: []
+  why: []
+  lost: []
+  instruments: []
+}>()
 const { unit } = useUnits()
 const theme = useShopTheme(() => true)
 </script>

@@ -6,9 +6,13 @@ import ThreadBar from '@/shared/controls/ThreadBar.vue'
 
 /** The bar of progress, the piece in hand, and the parts of the job: another may be taken up at any time. */
 const props = defineProps<{ bench: BenchNow; fixed: boolean }>()
-const emit = defineEmits<{ part: [id: string] }>()
+const emit = defineEmits<{ part: [id: string]; piece: [number: number] }>()
 const at = computed(() => props.bench.steps.filter((s) => s.state === 'done').length)
-const piece = computed(() => Math.min(props.bench.good + 1, props.bench.quantity))
+/** More than one piece is in work: then each goes by its own number. */
+const several = computed(() => props.bench.waiting.length > 0 || props.bench.turns.length > 0)
+const piece = computed(() =>
+  several.value ? props.bench.piece : Math.min(props.bench.good + 1, props.bench.quantity),
+)
 const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } : {}))
 </script>
 
@@ -30,6 +34,21 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
         </button>
       </nav>
     </div>
+    <nav v-if="bench.waiting.length" class="parts pieces" aria-label="Pieces that wait">
+      <span class="muted small">waiting</span>
+      <button
+        v-for="one in bench.waiting"
+        :key="one.piece"
+        type="button"
+        class="part fig"
+        :title="`next: ${one.title}`"
+        :aria-label="`Take up piece ${one.piece}, next: ${one.title}`"
+        :disabled="fixed"
+        @click="emit('piece', one.piece)"
+      >
+        {{ one.piece }}
+      </button>
+    </nav>
     <ThreadBar
       class="bar"
       :total="bench.steps.length"
@@ -43,8 +62,10 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
       class="piece"
       :to="{ name: 'batch', params: { id: bench.id }, query }"
       title="the batch, piece by piece"
-      >piece <strong class="fig">{{ piece }}</strong> <span class="muted">of {{ bench.quantity }}</span
-      ><span v-if="bench.scrapped" class="scrap"> ✗ {{ bench.scrapped }} scrapped</span></component
+      >piece <strong class="fig">{{ piece }}</strong>
+      <span class="muted">{{
+        several ? ` · ${bench.good} of ${bench.quantity} made` : ` of ${bench.quantity}`
+      }}</span><span v-if="bench.scrapped" class="scrap"> ✗ {{ bench.scrapped }} scrapped</span></component
     >
   </header>
 </template>
@@ -85,6 +106,15 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
   font: inherit;
   cursor: pointer;
 }
+.pieces {
+  grid-column: 1 / -1;
+  grid-row: 2;
+  align-items: center;
+  margin: 0;
+}
+.pieces .part {
+  min-width: 44px;
+}
 .part:disabled {
   color: var(--muted);
   cursor: default;
@@ -119,6 +149,9 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
   }
   .bar {
     grid-row: 2;
+  }
+  .pieces {
+    grid-row: 3;
   }
   .job {
     max-width: none;

@@ -77,6 +77,10 @@ async function read() {
 async function turn(part: string) {
   if (await record('turn-to', { part })) typed.value = dialled.value = ''
 }
+async function takeUp(piece: number) {
+  if (!(await record('take-up', { piece }))) return
+  typed.value = dialled.value = asking.value = ''
+}
 async function finish() {
   if (!(await close(''))) asking.value = 'close'
   else await router.push({ name: 'plan', params: { id: props.id } })
@@ -152,7 +156,12 @@ void load()
 
 <template>
   <div v-if="bench" class="bench">
-    <BenchTop :bench="bench" :fixed="busy || gated || bench.state === 'closed'" @part="turn" />
+    <BenchTop
+      :bench="bench"
+      :fixed="busy || gated || bench.state === 'closed'"
+      @part="turn"
+      @piece="takeUp"
+    />
     <BenchGate
       v-if="bench.unread.length && bench.state !== 'closed'"
       :cautions="bench.unread"
@@ -270,7 +279,9 @@ void load()
         v-if="asking === 'reason'"
         :ask="bench.hindrance || 'What becomes of it, and why?'"
         :problem="problem"
+        :begins="bench.begins"
         @settle="settle"
+        @down="bench.begins && takeUp(bench.begins)"
         @close="asking = ''"
       />
       <ReasonField

@@ -6,9 +6,9 @@ import type { Problem, Schemas } from '@/shared/api/client'
 import { useChoices } from '@/shared/api/useChoices'
 
 /** What becomes of what is not as it should be, why, and which mistake was made: the next one is told of it. */
-defineProps<{ ask: string; problem?: Problem | null }>()
+defineProps<{ ask: string; problem?: Problem | null; begins: number | null }>()
 type Disposition = Schemas['DispositionShown']
-const emit = defineEmits<{ settle: [how: Disposition, words: string, why: string]; close: [] }>()
+const emit = defineEmits<{ settle: [how: Disposition, words: string, why: string]; down: []; close: [] }>()
 const { data: choices } = useChoices()
 const words = ref('')
 const why = ref('')
@@ -56,6 +56,7 @@ const check = computed(() => choices.value?.mistakes.find((one) => one.code === 
         @click="n === 0 ? undefined : emit('settle', one, words, why)"
         >{{ one.name }}</v-btn
       >
+      <plain-btn v-if="begins" @click="emit('down')">Put it down, begin piece {{ begins }}</plain-btn>
       <plain-btn @click="emit('close')">Not now</plain-btn>
     </span>
   </form>

@@ -49,10 +49,28 @@ function at(now: BenchNow, key: string | undefined, plan: Plan | null): BenchNow
   }
 }
 
+/** Whether a holding ends with a step: the one that follows is of another, or there is none. */
+const turnsAfter = (here: string | undefined, following: string | undefined, plan: Plan | null) => {
+  const of = (key: string | undefined) => plan?.operations.find((one) => one.key === key)?.chucking
+  return of(here) !== of(following)
+}
+
+/** On to the piece that the server named for the end of this holding, at the step that follows for it. */
+function turn(now: BenchNow, steps: BenchNow['steps'], plan: Plan | null): BenchNow {
+  const [to, ...turns] = now.turns
+  const whole = steps.every((one) => one.state === 'done')
+  const from = steps.findIndex((one) => one.key === to?.step)
+  const states = steps.map((one, n) => ({ ...one, state: n < from ? ('done' as const) : ('to do' as const) }))
+  const made = now.good + (whole ? 1 : 0)
+  return at({ ...now, good: made, turns, piece: to?.piece ?? now.piece, steps: states }, to?.step, plan)
+}
+
 function next(now: BenchNow, plan: Plan | null): BenchNow {
   const here = now.step?.key
   const steps = now.steps.map((one) => (one.key === here ? { ...one, state: 'done' as const } : one))
   const following = steps.find((one) => one.state !== 'done')
+  const turned = now.turns[0] && turnsAfter(here, following?.key, plan) ? turn(now, steps, plan) : null
+  if (turned) return turned
   if (following) return at({ ...now, steps }, following.key, plan)
   return piece(now, plan, true)
 }

@@ -20,6 +20,7 @@ export interface Fact {
     | 'finishes'
     | 'holders'
     | 'orders'
+    | 'batches'
     | 'supports'
     | 'dials'
     | 'readouts'
@@ -105,6 +106,14 @@ export const LINES: { name: string; facts: Fact[] }[] = [
         asked: true,
       },
       { field: 'method.order', label: 'Order of work', from: 'orders', telling: true, asked: true },
+      {
+        field: 'method.batch',
+        label: 'Order of a batch',
+        from: 'batches',
+        usual: 'piece',
+        telling: true,
+        asked: true,
+      },
       {
         field: 'method.support',
         label: 'How it is held',

@@ -1845,6 +1845,8 @@ export interface components {
          * @description Everything a form offers; `evidence` by its field.
          */
         Choices: {
+            /** Batches */
+            batches: components["schemas"]["ChoiceShown"][];
             /** Cutters */
             cutters: components["schemas"]["ChoiceShown"][];
             /** Dials */
@@ -2103,15 +2105,14 @@ export interface components {
          * EntryIn
          * @description One thing to record. `step` is the key of the one in hand on the screen, "" when every piece was made.
          *
-         *     `reading` is of the size of the step that is `measured`, "" for the one that drives its cuts;
-         *     `dialled` is what was dialled before the reading, in the dial's own terms, "" where nobody says. `unit` is that of a
-         *     bare number, the job's own when empty; `again` is the finished step to take up once more, `part`
-         *     the id of the part to turn to; `keeps` whether a tool's zero stands while another tool is in; `stands` where a die
-         *     is set to, in eighths of a turn, opened above 0; `cause` what a nut was found to bind for.
-         *     `disposition` says what becomes of a step or a piece that is accepted, taken up again or scrapped with a `reason`,
-         *     `why` which mistake was made.
-         *     `tried` is what a thread was gauged with, a nut where it is empty. A verdict with a `reading` is a thread measured:
-         *     over three wires, of diameter `wire` where that is not the step's, or by a thread micrometer.
+         *     `reading` is of the size of the step that is `measured`, "" for the one that drives its cuts; `dialled` is what was
+         *     dialled before the reading, in the dial's own terms, "" where nobody says. `unit` is that of a bare number, the
+         *     job's own when empty; `again` is the finished step to take up once more, `part` the id of the part to turn to,
+         *     `piece` the number of the one to take up; `keeps` whether a tool's zero stands while another tool is in; `stands`
+         *     where a die is set to, in eighths of a turn, opened above 0; `cause` what a nut was found to bind for. `disposition`
+         *     says what becomes of a step or a piece that is accepted, taken up again or scrapped with a `reason`, `why` which
+         *     mistake was made. `tried` is what a thread was gauged with, a nut where it is empty. A verdict with a `reading` is a
+         *     thread measured: over three wires, of diameter `wire` where that is not the step's, or by a thread micrometer.
          */
         EntryIn: {
             /**
@@ -2144,7 +2145,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "reading" | "verdict" | "setting" | "cause" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to";
+            kind: "reading" | "verdict" | "setting" | "cause" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to" | "take-up";
             /** Last */
             last: number;
             /**
@@ -2157,6 +2158,11 @@ export interface components {
              * @default
              */
             part?: string;
+            /**
+             * Piece
+             * @default 0
+             */
+            piece?: number;
             /**
              * Reading
              * @default
@@ -2640,6 +2646,8 @@ export interface components {
             advice: components["schemas"]["AdviceShown"] | null;
             /** Asks Keeping */
             asks_keeping: boolean;
+            /** Begins */
+            begins: number | null;
             cause: components["schemas"]["Cause"] | null;
             /** Causes */
             causes: components["schemas"]["Cause"][];
@@ -2707,6 +2715,8 @@ export interface components {
              * @enum {string}
              */
             tried: "" | "known" | "small" | "worn" | "limits" | "thread-micrometer";
+            /** Turns */
+            turns: components["schemas"]["Turn"][];
             /**
              * Unit
              * @enum {string}
@@ -2715,6 +2725,8 @@ export interface components {
             /** Unread */
             unread: components["schemas"]["Caution"][];
             verdict: components["schemas"]["VerdictShown"] | null;
+            /** Waiting */
+            waiting: components["schemas"]["PieceWaiting"][];
             /** Zero */
             zero: string;
         };
@@ -3247,6 +3259,12 @@ export interface components {
          */
         MethodIn: {
             /**
+             * Batch
+             * @default piece
+             * @enum {string}
+             */
+            batch?: "piece" | "holding";
+            /**
              * Blank Fraction
              * @default
              */
@@ -3521,6 +3539,16 @@ export interface components {
         PhotographIn: {
             /** Content */
             content: string;
+        };
+        /**
+         * PieceWaiting
+         * @description A piece that was put down, and the title of the step that follows for it.
+         */
+        PieceWaiting: {
+            /** Piece */
+            piece: number;
+            /** Title */
+            title: string;
         };
         /**
          * PipeHoleShown
@@ -4672,6 +4700,16 @@ export interface components {
             text: string;
             /** Unit */
             unit: string;
+        };
+        /**
+         * Turn
+         * @description Work turns to a piece, at the step of that key.
+         */
+        Turn: {
+            /** Piece */
+            piece: number;
+            /** Step */
+            step: string;
         };
         /**
          * Typed
@@ -8998,7 +9036,7 @@ export interface operations {
         parameters: {
             query?: {
                 q?: string;
-                kind?: ("" | "troubles") | ("reading" | "verdict" | "setting" | "cause" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to");
+                kind?: ("" | "troubles") | ("reading" | "verdict" | "setting" | "cause" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to" | "take-up");
                 before?: number;
             };
             header?: never;
