@@ -16,8 +16,9 @@ from tests.browser.ten_jobs import TEN, Hand, bring_to_the_sheet
 KEYS = 100
 WARM_UP = 10
 WANTED_MS = 50
-SENDS, SENT_FROM_MM, MEASURED_JOB = 30, 16.0, 2
-"""Readings that a stand-in sends, the first of them, and the job of the demo whose bench stands at a diameter."""
+SENDS, SENT_STEP_MM, MEASURED_JOB = 30, 0.005, 2
+"""Readings that a stand-in sends, how much smaller each is than the one before, and the job of the demo whose bench
+stands at a diameter."""
 
 #: From the key going down until the frame that shows what changed on the drawing is handed over.
 WATCH = """() => {
@@ -91,9 +92,12 @@ def _sent(page: Page, address: str, job: int) -> list[float]:
     page.wait_for_function("() => document.querySelector('[aria-label=Instruments]') !== null")
     page.wait_for_timeout(500)
     page.evaluate(ARRIVES)
-    for number in range(SENDS):
-        page.evaluate(SEND, f"{SENT_FROM_MM - number / 100:.3f}")
-        page.wait_for_function("n => window.arrived.length > n", arg=number)
+    # Metal does not come back: each is smaller than the last that was recorded.
+    sizes = page.request.get(f"{address}/api/jobs/{job}/bench").json()["sizes"]
+    last_mm = float(sizes[0]["readings"][-1]["reading"]["mm"]["text"])
+    for number in range(1, SENDS + 1):
+        page.evaluate(SEND, f"{last_mm - number * SENT_STEP_MM:.3f}")
+        page.wait_for_function("n => window.arrived.length > n", arg=number - 1)
         page.wait_for_timeout(60)
     arrived: list[float] = page.evaluate("() => window.arrived")
     return arrived

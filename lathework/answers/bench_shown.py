@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 from typing import Literal
 
+from lathework.answers.count_shown import TurnsShown, count_shown
 from lathework.answers.declared_answer import answer
 from lathework.answers.gauge_shown import VerdictShown, verdict_shown
 from lathework.answers.plan_shown import StepShown, step_shown
@@ -12,7 +13,7 @@ from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.size_now_shown import SizeNowShown, size_now_shown
 from lathework.answers.values import FigureShown, figure_shown, maybe_shown
 from lathework.bench.bench import Bench, Due, StepState, steps_of
-from lathework.bench.count import Count, count_of
+from lathework.bench.count import count_of
 from lathework.bench.die import Preset
 from lathework.bench.progress import Progress
 from lathework.bench.put_down import Turn, to_do
@@ -115,7 +116,7 @@ class BenchShown:
     causes: tuple[Cause, ...]
     cause: Cause | None
     due: Due
-    count: Count | None
+    count: TurnsShown | None
     sized: SizedShown | None
     tried: Gauge
     opened_eighths: float
@@ -176,6 +177,7 @@ def _drawing(now: Bench) -> Sheet:
 def bench_shown(whole: Progress) -> BenchShown:
     """The bench: the part and piece in hand, the step, what to do and what was read."""
     now = whole.bench
+    counted = count_of(now.step, now.plan.job.setup) if now.step else None
     return BenchShown(
         part=whole.number,
         parts=tuple(_parts(whole)),
@@ -199,7 +201,7 @@ def bench_shown(whole: Progress) -> BenchShown:
         causes=now.causes,
         cause=now.cause,
         due=now.due,
-        count=count_of(now.step) if now.step else None,
+        count=count_shown(counted) if counted else None,
         sized=_sized(now.sized) if now.sized else None,
         tried=now.tried,
         opened_eighths=whole.opened_eighths,

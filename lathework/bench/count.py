@@ -6,6 +6,8 @@ from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from typing import Literal
 
+from lathework.figures import GEOMETRY, Figure, Given
+from lathework.job.model import Setup
 from lathework.planning.operation import Operation
 
 COUNTED = ("thread", "finish", "tap")
@@ -14,6 +16,8 @@ BACK = "Turn back a little."
 OFF = "Switch off."
 STANDS = "Wait until the spindle stands, then reverse."
 END = "Stop: that is the end."
+SPEEDS_TOLD = 3
+"""Speeds of the lathe that are told of."""
 Sign = Literal["back", "off", "end"]
 
 
@@ -27,16 +31,66 @@ class Beat:
 
 
 @dataclass(frozen=True, slots=True)
+class AtSpeed:
+    """At a `speed` really used (rev/min): how long all turns take, what the die travels in a minute, and how long the
+    spindle takes to stand once it is off."""
+
+    speed: float
+    seconds: Figure
+    travel: Figure
+    stands: Figure
+
+
+@dataclass(frozen=True, slots=True)
 class Count:
-    """How many `turns` there are, by how much one press counts on, and what is done on the way, in order."""
+    """How many `turns` there are, by how much one press counts on, and what is done on the way, in order; under power
+    also what each speed that may be used comes to, the fastest first."""
 
     turns: float
     step: float
     beats: tuple[Beat, ...]
+    speeds: tuple[AtSpeed, ...] = ()
 
 
-def count_of(step: Operation) -> Count | None:
-    """The count of a step; None where nothing is counted.
+def _at_speed(step: Operation, turns: float, speed: float, run_down: float) -> AtSpeed:
+    """What a `speed` in rev/min comes to for so many `turns`, of a spindle that runs on for `run_down` turns (both
+    numbers). Source: geometry; the spindle slows evenly."""
+    assert step.thread is not None  # what is driven by turns has a thread
+    given = Given("speed", speed, "rev/min")
+    seconds = Figure(
+        "time for all turns", 60 * turns / speed, "s", "60 × turns ÷ speed", GEOMETRY, (Given("turns", turns), given)
+    )
+    travel = Figure(
+        "travel in a minute",
+        step.thread.lead * speed,
+        step.thread.unit,
+        "lead × speed",
+        GEOMETRY,
+        (Given("lead", step.thread.lead, step.thread.unit), given),
+        places=2,
+    )
+    stands = Figure(
+        "until it stands",
+        120 * run_down / speed,
+        "s",
+        "60 × 2 × it runs on ÷ speed",
+        GEOMETRY,
+        (Given("it runs on", run_down, "turn"), given),
+        places=1,
+        note="It slows evenly, so it turns at half of its speed in the mean.",
+    )
+    return AtSpeed(speed, seconds, travel, stands)
+
+
+def _speeds(step: Operation, turns: float, setup: Setup) -> tuple[AtSpeed, ...]:
+    """The speeds that may be used, no faster than the plan's, the fastest first; its own where none are known."""
+    most = step.figures["speed"].value
+    slower = [speed for speed in setup.speeds if speed <= most][-SPEEDS_TOLD:] or [most]
+    return tuple(_at_speed(step, turns, speed, setup.run_down_turns) for speed in reversed(slower))
+
+
+def count_of(step: Operation, setup: Setup) -> Count | None:
+    """The count of a step on the lathe of that `setup`; None where nothing is counted.
 
     By hand the chip is broken after the turns that its metal wants; under power the spindle is switched off before the
     end, as it runs on, and stands before it is reversed. Source: practice.
@@ -49,10 +103,10 @@ def count_of(step: Operation) -> Count | None:
     off = step.figures.get("stop") if "seconds" in step.figures else None
     each = 0.5 if 0 < after < 1 else 1.0
     if off is not None:
-        at, end = float(int(off.value)), Beat(turns.value, "end", STANDS)
+        at, end = off.value, Beat(turns.value, "end", STANDS)
         # One that does not run on is switched off at the end.
         beats = (Beat(at, "off", OFF), end) if at < turns.value else (replace(end, words=f"{OFF} {STANDS}"),)
-        return Count(turns.value, 1.0, beats)
+        return Count(turns.value, 1.0, beats, _speeds(step, turns.value, setup))
     return Count(turns.value, each, tuple(_by_hand(turns.value, after)))
 
 

@@ -24,6 +24,7 @@ class Settled:
 DISPOSITIONS: Mapping[str, Settled] = {
     "as-it-is": Settled("It will do", "it serves as it is", "accept"),
     "cosmetic": Settled("Only looks", "it serves, and shows", "accept"),
+    "wanted": Settled("It is wanted so", "a tight or a free fit on purpose", "accept"),
     "redesign": Settled("Change the part to suit", "the mate or the drawing is changed for it", "accept"),
     "rework": Settled("Do the step again", "the same piece, brought right", "again"),
     "scrap": Settled("Scrap the piece", "begin another", "scrap"),

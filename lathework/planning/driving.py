@@ -84,12 +84,11 @@ def under_power(work: Work, thread: Thread, turns: Figure) -> dict[str, Figure]:
     run_down = work.job.setup.run_down_turns
     stop = Figure(
         "switch off at turn",
-        max(0.0, turns.value - run_down),
+        float(int(max(0.0, turns.value - run_down))),
         "",
-        "greatest of (0, turns − the spindle runs on)",
+        "whole part of (greatest of (0, turns − the spindle runs on))",
         PRACTICE,
         (Given("turns", turns.value), Given("the spindle runs on", run_down, "turn")),
-        places=1,
     )
     seconds = Figure(
         "time at that speed",

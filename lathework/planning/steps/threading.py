@@ -175,9 +175,9 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadW
         torque = solid
     else:
         torque = solid if way.power and not share else lighter(solid, share, "die", by_torque=way.by_torque)
-    figures = {"turns": turns, "rhythm": rhythm(work)}
-    if way.power:
-        figures |= under_power(work, thread, turns)
+    figures = {"turns": turns}
+    # Under power the chip is not broken: the spindle would have to be reversed for each.
+    figures |= under_power(work, thread, turns) if way.power else {"rhythm": rhythm(work)}
     figures |= {"unfinished": unfinished_length(thread), "torque": torque}
     if thread_work.mate is not None:
         figures |= opening(thread_work.thread, thread_work.mate)

@@ -43,6 +43,7 @@ const { bench, problem, busy, away, behind, waiting, moved, load, record, undo, 
 const { unit, words } = useUnits(() => bench.value?.unit)
 provideUnit(() => bench.value?.unit)
 const typed = ref('')
+const counting = ref(false)
 /** How many of the things that a nut may bind for were looked at, and were not it. */
 const ruled = ref(0)
 watch(
@@ -206,7 +207,12 @@ void load()
               :cut="cut"
               :brief="(listening && open) || !!bench.count"
             />
-            <TurnCounter v-if="bench.count && open && step" :count="bench.count" :step="step.key" />
+            <TurnCounter
+              v-if="bench.count && open && step"
+              v-model:counting="counting"
+              :count="bench.count"
+              :step="step.key"
+            />
           </div>
           <LivePanel
             v-if="listening && open"
@@ -216,7 +222,7 @@ void load()
             :lost="lost"
           />
           <DiePreset
-            v-if="open"
+            v-if="open && !counting"
             :bench="bench"
             :busy="busy"
             :error="problem?.of('stands')"

@@ -1,22 +1,51 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, onScopeDispose, ref, watch } from 'vue'
+import { VSelect } from 'vuetify/components/VSelect'
 import { VSwitch } from 'vuetify/components/VSwitch'
 
 import { beep, say } from '@/features/bench/sounds'
-import type { Schemas } from '@/shared/api/client'
+import { useCountdown } from '@/features/bench/useCountdown'
+import type { Figure, Schemas } from '@/shared/api/client'
+import FigureValue from '@/shared/figures/FigureValue.vue'
+import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 import { stored } from '@/shared/state/stored'
 import { useKeys } from '@/shared/state/useKeys'
 
 /** Turns of a die or a tap, counted by a key or a tap of the hand: what to do at which one, seen, heard, spoken. */
-const props = defineProps<{ count: Schemas['Count']; step: string }>()
+const props = defineProps<{ count: Schemas['TurnsShown']; step: string }>()
 const isYes = (value: unknown): value is boolean => typeof value === 'boolean'
 const aloud = stored('bench.aloud', false, isYes)
 const sound = stored('bench.sound', false, isYes)
 const made = ref(0)
+/** Turns are being counted: what comes before the first is out of the way. */
+const counting = defineModel<boolean>('counting', { required: true })
+watch(made, (turns) => (counting.value = turns > 0))
 watch(
   () => props.step,
   () => (made.value = 0),
 )
+/** The speed that is really used: the plan's, until another of the lathe is chosen. */
+const chosen = ref(0)
+watch(
+  () => props.count,
+  () => (chosen.value = 0),
+)
+const used = computed(() => props.count.speeds[chosen.value])
+const told = computed(() => (used.value ? [used.value.seconds, used.value.travel, used.value.stands] : []))
+const asked = ref<Figure | null>(null)
+const speeds = computed(() =>
+  props.count.speeds.map((one, n) => ({ value: n, title: `${one.speed} rev/min` })),
+)
+/** Seconds until the spindle stands, once it was switched off. */
+const { left, run, halt } = useCountdown()
+/** A stand-in for a pulse of the spindle: it counts on by itself at the speed used. */
+const pulse = ref(false)
+let ticking = 0
+watch([pulse, used], () => {
+  window.clearInterval(ticking)
+  if (pulse.value && used.value) ticking = window.setInterval(on, 60_000 / used.value.speed)
+})
+onScopeDispose(() => window.clearInterval(ticking))
 const PITCH = { back: 660, off: 220, end: 220 }
 /** What is to be done now; what comes next. */
 const now = computed(() => props.count.beats.find((beat) => beat.turn === made.value))
@@ -27,9 +56,14 @@ function on() {
   if (over.value) return
   made.value = Math.min(props.count.turns, made.value + props.count.step)
   if (sound.value && now.value) beep(PITCH[now.value.sign])
+  if (now.value?.sign === 'off' || (now.value?.sign === 'end' && !left.value)) run(used.value?.wait ?? 0)
+  if (over.value) pulse.value = false
   if (aloud.value) say(now.value ? `${made.value}. ${now.value.words}` : String(made.value))
 }
-const back = () => (made.value = Math.max(0, made.value - props.count.step))
+function to(turns: number) {
+  made.value = Math.max(0, turns)
+  halt()
+}
 useKeys([{ key: 't', label: 'one turn more', run: on, whenEmpty: true }])
 </script>
 
@@ -42,15 +76,48 @@ useKeys([{ key: 't', label: 'one turn more', run: on, whenEmpty: true }])
     <div class="beside">
       <strong v-if="now" class="words" :class="now.sign" role="status">{{ now.words }}</strong>
       <p v-else-if="next" class="muted">{{ next.words }} at {{ next.turn }}</p>
+      <p v-if="left" class="muted" role="timer">It stands in {{ left }} s: no reverse before.</p>
       <span class="row">
-        <plain-btn @click="back">one less</plain-btn>
-        <plain-btn @click="made = 0">from the start</plain-btn>
+        <plain-btn @click="to(made - count.step)">one less</plain-btn>
+        <plain-btn @click="to(0)">from the start</plain-btn>
       </span>
+    </div>
+    <details class="more">
+      <summary>{{ used ? `at ${used.speed} rev/min, sound` : 'sound' }}</summary>
       <span class="row">
         <v-switch v-model="sound" label="beep" density="compact" hide-details color="primary" />
         <v-switch v-model="aloud" label="spoken" density="compact" hide-details color="primary" />
+        <v-switch
+          v-if="used"
+          v-model="pulse"
+          label="stand-in pulse"
+          density="compact"
+          hide-details
+          color="primary"
+        />
       </span>
-    </div>
+      <div v-if="used" class="row used">
+        <v-select
+          v-if="speeds.length > 1"
+          v-model="chosen"
+          class="speed"
+          :items="speeds"
+          label="speed used"
+          density="compact"
+          hide-details
+        />
+        <span v-else class="fig">{{ used.speed }} rev/min</span>
+        <FigureValue
+          v-for="one in told"
+          :key="one.name"
+          :figure="one"
+          :label="one.name"
+          :open="asked === one"
+          @working="asked = asked === one ? null : one"
+        />
+      </div>
+    </details>
+    <WorkingPanel v-if="asked" :figure="asked" />
   </section>
 </template>
 
@@ -101,6 +168,15 @@ useKeys([{ key: 't', label: 'one turn more', run: on, whenEmpty: true }])
   flex-wrap: wrap;
   gap: 4px 18px;
   align-items: center;
+}
+.more {
+  flex-basis: 100%;
+}
+.used {
+  gap: 8px 24px;
+}
+.speed {
+  max-width: 180px;
 }
 .row button {
   min-height: 44px;

@@ -1427,6 +1427,19 @@ export interface components {
             mm: string;
         };
         /**
+         * AtSpeedShown
+         * @description What a speed in rev/min comes to: seconds for all turns, travel in a minute, seconds until the spindle stands.
+         */
+        AtSpeedShown: {
+            seconds: components["schemas"]["FigureShown"];
+            /** Speed */
+            speed: number;
+            stands: components["schemas"]["FigureShown"];
+            travel: components["schemas"]["FigureShown"];
+            /** Wait */
+            wait: number;
+        };
+        /**
          * AxisShown
          * @description An axis of a readout: where it is, how far it is to go, signed, None where the step has no end there; what is
          *     warned of, and in `words`.
@@ -1899,18 +1912,6 @@ export interface components {
             tappings: components["schemas"]["ChoiceShown"][];
             /** Tool Zeros */
             tool_zeros: components["schemas"]["ChoiceShown"][];
-        };
-        /**
-         * Count
-         * @description How many `turns` there are, by how much one press counts on, and what is done on the way, in order.
-         */
-        Count: {
-            /** Beats */
-            beats: components["schemas"]["Beat"][];
-            /** Step */
-            step: number;
-            /** Turns */
-            turns: number;
         };
         /**
          * CountShown
@@ -2655,7 +2656,7 @@ export interface components {
             changed_at: string;
             /** Closed */
             closed: string;
-            count: components["schemas"]["Count"] | null;
+            count: components["schemas"]["TurnsShown"] | null;
             drawing: components["schemas"]["SheetShown"];
             due: components["schemas"]["Due"];
             /** Finished */
@@ -4710,6 +4711,20 @@ export interface components {
             piece: number;
             /** Step */
             step: string;
+        };
+        /**
+         * TurnsShown
+         * @description How many turns, by how much one press counts on, what is done on the way; under power at which speeds.
+         */
+        TurnsShown: {
+            /** Beats */
+            beats: components["schemas"]["Beat"][];
+            /** Speeds */
+            speeds: components["schemas"]["AtSpeedShown"][];
+            /** Step */
+            step: number;
+            /** Turns */
+            turns: number;
         };
         /**
          * Typed

@@ -1,0 +1,43 @@
+"""Turns that are counted, for a screen."""
+
+from __future__ import annotations
+
+from lathework.answers.declared_answer import answer
+from lathework.answers.values import FigureShown, figure_shown
+from lathework.bench.count import Beat, Count
+
+
+@answer
+class AtSpeedShown:
+    """What a speed in rev/min comes to: seconds for all turns, travel in a minute, seconds until the spindle stands."""
+
+    speed: float
+    seconds: FigureShown
+    travel: FigureShown
+    stands: FigureShown
+    wait: float
+
+
+@answer
+class TurnsShown:
+    """How many turns, by how much one press counts on, what is done on the way; under power at which speeds."""
+
+    turns: float
+    step: float
+    beats: tuple[Beat, ...]
+    speeds: tuple[AtSpeedShown, ...]
+
+
+def count_shown(count: Count) -> TurnsShown:
+    """Turns that are counted; `wait` is in seconds."""
+    speeds = tuple(
+        AtSpeedShown(
+            one.speed,
+            figure_shown(one.seconds),
+            figure_shown(one.travel),
+            figure_shown(one.stands),
+            one.stands.value,
+        )
+        for one in count.speeds
+    )
+    return TurnsShown(count.turns, count.step, count.beats, speeds)
