@@ -134,3 +134,24 @@ class Offline(BrowserCase):
         self.press("Done, not measured")
         self.heading("Turn to 0.3688 in")
         self.assertEqual([kind for kind, _, _ in self.record()], ["done", "done"])
+
+    def test_what_waits_is_sent_wherever_one_is(self) -> None:
+        """Recorded without a server, the bench left for the list of jobs: it is told there, and stored from there."""
+        page = self.page
+        self.press("Done")
+        self.heading("Turn to")
+        self.kill()
+        self.read("0.4375")
+        self.waits("1 entry waits")
+        context = page.context
+        page.close()
+        # The server is slow to take entries, so that they are seen to wait.
+        context.route("**/entries", lambda route: route.abort())
+        self.server.start()
+        self.page = page = context.new_page()
+        page.goto("/")
+        elsewhere = page.get_by_role("list", name="Not stored yet")
+        expect(elsewhere).to_contain_text("1 entry is on this device, not stored yet")
+        context.unroute("**/entries")
+        expect(elsewhere).to_have_count(0)
+        self.assertEqual([typed for _, _, typed in self.record() if typed], ["0.4375"])

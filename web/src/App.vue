@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRoute } from 'vue-router'
 
 import AppRail from '@/features/shell/AppRail.vue'
+import WaitingElsewhere from '@/features/shell/WaitingElsewhere.vue'
 import SizeLine from '@/features/size/SizeLine.vue'
 import { useKeys } from '@/shared/state/useKeys'
 import { useShopTheme } from '@/shared/state/useShopTheme'
@@ -50,6 +51,7 @@ useKeys([
           </plain-btn>
           <plain-btn aria-label="Keys" @click="helping = true"><kbd>?</kbd></plain-btn>
         </header>
+        <WaitingElsewhere />
         <main id="main" tabindex="-1"><router-view :key="route.path" /></main>
       </div>
     </div>

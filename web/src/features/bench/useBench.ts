@@ -1,7 +1,7 @@
 import { computed, shallowRef, watch } from 'vue'
 
 import { projected } from '@/features/bench/projected'
-import { useOutbox } from '@/features/bench/useOutbox'
+import { useOutbox } from '@/shared/jobs/useOutbox'
 import { asProblem, ask, type Bench, client, type Plan, Problem, type Schemas } from '@/shared/api/client'
 import { useAnswer } from '@/shared/api/useAnswer'
 import { useChoices } from '@/shared/api/useChoices'

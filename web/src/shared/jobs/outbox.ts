@@ -113,3 +113,10 @@ export const drop = (job: number, key: string) =>
 
 /** What waits for a job, the first one first. */
 export const waitingOf = (job: number) => computed(() => boxes.value[job] ?? [])
+
+/** The jobs that something waits for, how many entries of each, and why the first was refused, "" while it was not. */
+export const waitingJobs = computed(() =>
+  Object.entries(boxes.value)
+    .filter(([, list]) => list.length)
+    .map(([job, list]) => ({ job: Number(job), count: list.length, refused: list[0]?.refused ?? '' })),
+)

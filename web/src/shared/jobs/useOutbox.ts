@@ -11,9 +11,10 @@ const unknown = (problem: Problem) => problem.status === 0 || problem.status >= 
 
 /**
  * Entries on their way to the server: kept on this device, sent one after the other, each once, and given up only when
- * the server has them. `took` is told the bench after each.
+ * the server has them. `took` is told the bench after each. What is refused is dropped only where the field it was
+ * typed in is `onScreen` and holds it.
  */
-export function useOutbox(job: number, took: (now: Bench) => void) {
+export function useOutbox(job: number, took: (now: Bench) => void, onScreen = true) {
   const waiting = waitingOf(job)
   /** The server did not answer the last time. */
   const away = ref(false)
@@ -43,7 +44,7 @@ export function useOutbox(job: number, took: (now: Bench) => void) {
     const [first] = waiting.value
     if (!first) return false
     // Alone, it is told beside the field it was typed in: that still holds it.
-    const alone = waiting.value.length === 1 && !away.value
+    const alone = onScreen && waiting.value.length === 1 && !away.value
     if (alone) drop(job, first.key)
     else
       refuse(job, first.key, found.errors[0]?.message ?? found.message, found.errors[0]?.code ?? found.code)
