@@ -28,12 +28,14 @@ class CutShown:
 
 @answer
 class ReadingShown:
-    """A reading with the pass before it: what was dialled, `stated` where the person said so, and what came off."""
+    """A reading with the pass before it: what was dialled, `stated` where the person said so, and what came off; `by`
+    the instrument that sent it."""
 
     reading: Shown
     dialled: Shown | None
     stated: bool
     came_off: Shown | None
+    by: str
 
 
 @answer
@@ -84,5 +86,6 @@ def _readings(size: SizeNow) -> Iterator[ReadingShown]:
             dialled=length_shown(reading.dialled_mm) if reading.dialled_mm else None,
             stated=reading.stated,
             came_off=length_shown(came_mm) if came_mm is not None else None,
+            by=reading.by,
         )
         before = reading.value_mm

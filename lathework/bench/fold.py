@@ -56,7 +56,7 @@ def _reading(tally: Tally, entry: Entry, step: Operation) -> None:
         made = PassMade(entry.dialled_mm, came_mm)
         passes = [*tally.passes.get(learned_by(step), []), made]
         tally.passes[learned_by(step)] = passes[-PASSES_KEPT:]
-    earlier.append(Reading(entry.value_mm, entry.dialled_mm, stated=entry.stated))
+    earlier.append(Reading(entry.value_mm, entry.dialled_mm, stated=entry.stated, by=entry.by))
     del earlier[:-READINGS_KEPT]
 
 

@@ -23,11 +23,12 @@ PASSES_KEPT = 8
 @dataclass(frozen=True, slots=True)
 class Reading:
     """A size as measured, and what had been dialled on the diameter before it (both millimetres), `stated` where
-    the person said so."""
+    the person said so; `by` the instrument that sent it."""
 
     value_mm: float
     dialled_mm: float | None = None
     stated: bool = False
+    by: str = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -17,11 +17,11 @@ SCRAP_COSTS = 15.0
 """What a thread too small costs, over one too large: that one is cut again (practice)."""
 
 
-def settings(low: float = -MOST_EIGHTHS, high: float = MOST_EIGHTHS) -> list[float]:
-    """The settings there are from `low` to `high`, in eighths (numbers) of a turn."""
+def settings(low: float = -MOST_EIGHTHS, most: float = MOST_EIGHTHS) -> list[float]:
+    """The settings there are from `low` to `most`, in eighths (numbers) of a turn."""
     count = round(2 * MOST_EIGHTHS / STEP) + 1
     every = [-MOST_EIGHTHS + n * STEP for n in range(count)]
-    return [one for one in every if low - 1e-9 <= one <= high + 1e-9]
+    return [one for one in every if low - 1e-9 <= one <= most + 1e-9]
 
 
 def _between(belief: Belief) -> tuple[float, float]:
@@ -41,7 +41,8 @@ def propose(belief: Belief, metal: str, *, below: float | None = None) -> Foreca
     """
     low, high = _between(belief)
     most = high if below is None else min(high, below - STEP)
-    told = [belief.forecast(one, metal) for one in settings(low if low <= most else -MOST_EIGHTHS, most)]
+    # What the latest leave may fall between two settings: then all below serve.
+    told = [belief.forecast(one, metal) for one in settings(low, most) or settings(most=most)]
     return min(told, key=lambda one: (SCRAP_COSTS * one.under + one.over, abs(one.eighths)), default=None)
 
 

@@ -304,7 +304,7 @@ class DrillsOwned(unittest.TestCase):
 
 class Threaded(unittest.TestCase):
     def test_a_through_hole_may_be_tapped_under_power(self) -> None:
-        """A sawn piece: 2 in of 1/4-20 and 4 turns of lead: 44; the spindle runs on 1.5, so off at the whole turn before 42.5."""
+        """A sawn piece: 2 in of 1/4-20 and 4 turns of lead: 44; it runs on 1.5, so off at the whole one before 42.5."""
         sawn = {"method.order": "blanks-first", "method.tapping": "slipping-chuck", "setup.run_down": "1.5"}
         made = plan(body(bore("1/4-20"), **sawn))
         self.assertEqual((value(made, "tap", "turns"), value(made, "tap", "stop")), (44, 42))

@@ -9,7 +9,7 @@ from statistics import median
 from typing import Any
 
 import numpy as np
-from hypothesis import given
+from hypothesis import example, given
 from hypothesis import strategies as st
 
 from lathework.dies.aim import Aim, aim_at
@@ -131,6 +131,7 @@ class Verdicts(unittest.TestCase):
         self.assertTrue(tight - lower < told.eighths < tight, told)
 
     @given(st.lists(st.tuples(st.floats(-4, 4), st.sampled_from(VERDICTS)), max_size=12), st.floats(-4, 4))
+    @example([(-3.25, "loose")], -2.25)
     def test_whatever_was_said_the_chances_are_chances_and_no_die_is_forced(
         self, said: list[tuple[float, Any]], below: float
     ) -> None:

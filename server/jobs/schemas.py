@@ -99,8 +99,9 @@ class EntryIn(SawIn):
     `piece` the number of the one to take up; `keeps` whether a tool's zero stands while another tool is in; `stands`
     where a die is set to, in eighths of a turn, opened above 0; `cause` what a nut was found to bind for. `disposition`
     says what becomes of a step or a piece that is accepted, taken up again or scrapped with a `reason`, `why` which
-    mistake was made. `tried` is what a thread was gauged with, a nut where it is empty. A verdict with a `reading` is a
-    thread measured: over three wires, of diameter `wire` where that is not the step's, or by a thread micrometer.
+    mistake was made. `by` is the instrument that sent it. `tried` is what a thread was gauged with, a nut where it is
+    empty. A verdict with a `reading` is a thread measured: over three wires, of diameter `wire` where that is not the
+    step's, or by a thread micrometer.
     """
 
     step: str
@@ -119,6 +120,7 @@ class EntryIn(SawIn):
     cause: str = Field("", max_length=40)
     wire: str = Field("", max_length=60)
     tried: str = Field("", max_length=60)
+    by: str = Field("", max_length=60)
     disposition: str = Field("", max_length=20)
     why: str = Field("", max_length=20)
 

@@ -72,6 +72,7 @@ ENTRY = Group(
         "wire_mm": _number("verdict: the diameter of the wires it was measured over; none: by a thread micrometer"),
         "within_mm": _number("verdict: the standard uncertainty of the micrometer, where it is known"),
         "tried": Raw({"enum": list(GAUGES)}, "verdict: what the thread was gauged with; empty: a nut"),
+        "by": _line("reading, verdict: the instrument that sent it; empty: typed", LONGEST_WORD),
         "word": _line(
             "verdict, cause: its code; setting: open, close, set; zero: kept, each or nothing; read: the hazards",
             LONGEST_WORD,

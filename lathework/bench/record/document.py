@@ -30,7 +30,7 @@ from lathework.job.declaration import LONGEST_NOTE, MOST_OTHERS
 from lathework.planning.plan import Plan
 from lathework.reader import IDENT, Reader
 
-NEW_KEYS = ("unit", "ended", "stated", "measured", "wire_mm", "within_mm", "tried", "why", "then", "told")
+NEW_KEYS = ("unit", "ended", "stated", "measured", "wire_mm", "within_mm", "tried", "by", "why", "then", "told")
 OLD_ENTRY_KEYS = tuple(key for key in ENTRY.keys if key not in NEW_KEYS)
 _TOLD_LENGTHS = ("aim_mm", "low_mm", "high_mm")
 
@@ -133,6 +133,7 @@ def _entry(value: Mapping[str, Any], field: str, part: str) -> Entry:
         wire_mm=number_of(value, "wire_mm", field),
         within_mm=number_of(value, "within_mm", field),
         tried=_tried(value, field),
+        by=line_of(value, "by", field, LONGEST_WORD),
         word=line_of(value, "word", field, LONGEST_WORD),
         eighths=number_of(value, "eighths", field),
         text=line_of(value, "text", field, LONGEST_NOTE),

@@ -70,9 +70,9 @@ const action = useBenchAction(
   { record, finish, read, askWhy, focus: () => field.value?.focus(), notThat: () => (ruled.value += 1) },
 )
 
-async function read() {
+async function read(by = '') {
   const measured = size.value?.measured ?? ''
-  const said = { reading: typed.value, dialled: dialled.value, unit: unit.value, measured }
+  const said = { reading: typed.value, dialled: dialled.value, unit: unit.value, measured, by }
   if (await record('reading', said)) typed.value = dialled.value = ''
 }
 async function turn(part: string) {
@@ -111,8 +111,8 @@ const verdict = (n: number) => {
   const said = gauges.verdicts.value[n]
   if (gauging.value && said) void record('verdict', { verdict: said.code, tried: tried.value })
 }
-const measured = (reading: string, wire: string, said: Unit) =>
-  record('verdict', { reading, wire, unit: said, tried: tried.value })
+const measured = (reading: string, wire: string, said: Unit, by = '') =>
+  record('verdict', { reading, wire, unit: said, tried: tried.value, by })
 useKeys([
   { key: 'k', label: 'back one step', run: back, whenEmpty: true },
   { key: 'z', label: 'undo', run: undo, whenEmpty: true },
@@ -131,25 +131,27 @@ useKeys([
     run: () => verdict(n),
   })),
 ])
+/** What an instrument that types its readings is called. */
+const TYPES = 'typed by an instrument'
 /** An instrument that types reads the size that is looked at, or the thread over the wires of the step. */
-function arrived(text: string) {
+function arrived(text: string, by: string) {
   if (busy.value) {
     // It is of what stands there once the act under way is over; dropped, nobody would know.
-    watch(busy, () => arrived(text), { once: true })
+    watch(busy, () => arrived(text, by), { once: true })
     return
   }
-  if (gauging.value) void measured(text, '', unit.value)
+  if (gauging.value) void measured(text, '', unit.value, by)
   else if (size.value && !bench.value?.zero) {
     typed.value = text
-    void read()
+    void read(by)
   }
 }
-useWedge(arrived)
+useWedge((text) => arrived(text, TYPES))
 /** What an instrument sends is read like what is typed; what is not to be believed is told and not taken. */
 const refusedBy = ref('')
 const { listening, sound, live, lost, reference } = useInstruments(props.id, (sent) => {
   refusedBy.value = sent.doubt ? `${sent.name}: ${sent.doubt}` : ''
-  if (!sent.doubt) arrived(sent.typed)
+  if (!sent.doubt) arrived(sent.typed, sent.name)
 })
 useAwake()
 void load()

@@ -29,6 +29,7 @@ const { told } = useUnits()
         <td>{{ row.came_off ? told(row.came_off).text : '' }}</td>
         <td>
           <span v-if="row.waits" class="small" title="waits on this device">◌ waits</span>
+          <span v-if="row.by" class="by" :title="row.by">{{ row.by }}</span>
           {{ told(row.reading).text }}
         </td>
       </tr>
@@ -49,6 +50,16 @@ td {
 }
 td {
   font-size: var(--s20);
+}
+.by {
+  display: inline-block;
+  max-width: 9em;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  vertical-align: bottom;
+  color: var(--muted);
+  font: var(--s13, 13px) / 1.9 inherit;
+  white-space: nowrap;
 }
 /* A low screen holds the figure, the field and the button without scrolling: the last two readings do. */
 @media (max-height: 790px) {

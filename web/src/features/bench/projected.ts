@@ -15,7 +15,14 @@ export type BenchNow = Omit<Bench, 'sizes'> & { sizes: SizeNow[]; ahead: boolean
 /** As typed: nothing is worked out of it here. */
 function asTyped(typed: string, unit: string): Reading {
   const told = { text: typed, unit: /[a-z"]/i.test(typed) ? '' : unit }
-  return { reading: { inch: told, mm: told }, dialled: null, stated: false, came_off: null, waits: true }
+  return {
+    reading: { inch: told, mm: told },
+    dialled: null,
+    stated: false,
+    came_off: null,
+    by: '',
+    waits: true,
+  }
 }
 
 const unread = (operation: Operation): SizeNow[] =>

@@ -2112,8 +2112,9 @@ export interface components {
          *     `piece` the number of the one to take up; `keeps` whether a tool's zero stands while another tool is in; `stands`
          *     where a die is set to, in eighths of a turn, opened above 0; `cause` what a nut was found to bind for. `disposition`
          *     says what becomes of a step or a piece that is accepted, taken up again or scrapped with a `reason`, `why` which
-         *     mistake was made. `tried` is what a thread was gauged with, a nut where it is empty. A verdict with a `reading` is a
-         *     thread measured: over three wires, of diameter `wire` where that is not the step's, or by a thread micrometer.
+         *     mistake was made. `by` is the instrument that sent it. `tried` is what a thread was gauged with, a nut where it is
+         *     empty. A verdict with a `reading` is a thread measured: over three wires, of diameter `wire` where that is not the
+         *     step's, or by a thread micrometer.
          */
         EntryIn: {
             /**
@@ -2121,6 +2122,11 @@ export interface components {
              * @default
              */
             again?: string;
+            /**
+             * By
+             * @default
+             */
+            by?: string;
             /**
              * Cause
              * @default
@@ -3700,9 +3706,12 @@ export interface components {
         };
         /**
          * ReadingShown
-         * @description A reading with the pass before it: what was dialled, `stated` where the person said so, and what came off.
+         * @description A reading with the pass before it: what was dialled, `stated` where the person said so, and what came off; `by`
+         *     the instrument that sent it.
          */
         ReadingShown: {
+            /** By */
+            by: string;
             came_off: components["schemas"]["Shown"] | null;
             dialled: components["schemas"]["Shown"] | null;
             reading: components["schemas"]["Shown"];
