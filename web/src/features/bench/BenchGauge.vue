@@ -157,6 +157,12 @@ watch(
   cursor: pointer;
   min-height: clamp(76px, 11vh, 112px);
 }
+/* Once it was said, what follows from it is read: the verdicts make room. */
+.gauge:has(.advice) .verdict {
+  min-height: 56px;
+  padding: 8px 16px;
+  font-size: var(--s20);
+}
 .verdict.passes {
   border-color: var(--good);
 }
@@ -197,6 +203,10 @@ watch(
   line-height: 1.25;
 }
 @media (max-width: 520px) {
+  .tried {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 4px;
+  }
   .verdict {
     padding: 10px 14px;
     min-height: 56px;

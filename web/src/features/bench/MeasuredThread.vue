@@ -93,7 +93,7 @@ const send = () => over.value.trim() && emit('size', over.value, wires.value, un
   align-items: flex-start;
 }
 .wires > .fig {
-  flex: 1 1 150px;
+  flex: 1 1 180px;
 }
 .wires.alone > .fig {
   flex-basis: 260px;

@@ -104,8 +104,20 @@ summary {
   gap: 8px;
   align-items: center;
 }
+.controls {
+  gap: 12px 8px;
+}
 .controls > .fig {
   flex: 0 1 150px;
+}
+@media (max-width: 520px) {
+  .controls > .fig,
+  .jogs {
+    flex: 1 1 100%;
+  }
+  .jogs > .v-btn {
+    flex: 1 1 40%;
+  }
 }
 .fault {
   flex: 0 1 190px;
