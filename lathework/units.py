@@ -137,9 +137,10 @@ def show_length(value: float, unit: LengthUnit, into: LengthUnit, *, fine: bool 
 def show_both(value: float, unit: LengthUnit, *, fine: bool = True) -> tuple[str, str]:
     """A length of `value` in `unit` for a person, in inches and in millimetres, as `show_length` tells each.
 
-    >>> show_both(0.3125, "in"), show_both(8.0, "mm", fine=False)
-    (('0.3125', '7.938'), ('0.315', '8.00'))
+    >>> show_both(0.3125, "in"), show_both(8.0, "mm", fine=False), show_both(0.0625, "in", fine=False)
+    (('0.3125', '7.938'), ('0.315', '8.00'), ('0.063', '1.59'))
     """
     inch, mm = (value, value * MM_PER_INCH) if unit == "in" else (value / MM_PER_INCH, value)
     inch_format, mm_format = _BOTH[fine]
-    return _signed(format(inch, inch_format)), _signed(format(mm, mm_format))
+    hair = math.copysign(_HAIR, value)
+    return _signed(format(inch + hair, inch_format)), _signed(format(mm + hair, mm_format))

@@ -46,6 +46,7 @@ WHY: Mapping[str, str] = {
     "cross-drill": "The block keeps the work from turning under the drill.",
     "cross-ream": "A reamer makes the hole round and to size; a drill does not.",
     "cross-countersink": "A burr in the mouth of a hole scratches whatever goes through it.",
+    "cross-try": "A mate shows whether the thread is full, and square enough for it.",
     "cross-tap": "Back off often: chips that jam in the flutes are what breaks a tap.",
 }
 """By the kind of work that the key of a step names (practice)."""

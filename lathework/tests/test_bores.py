@@ -438,6 +438,11 @@ class Across(unittest.TestCase):
         """#10-32, 3/8 deep: 12 turns."""
         made = plan(body(SMALL, bore("#10-32", depth="3/8", end="across", at="1")))
         self.assertEqual(value(made, "cross-tap", "turns"), 12)
+        tried = step(made, "cross-try")
+        assert tried is not None
+        self.assertEqual((tried.measure, tried.inside, value(made, "cross-try", "deep")), ("verdict", True, 0.375))
+        through = plan(body(SMALL, bore("#10-32", end="across", at="1")))
+        self.assertAlmostEqual(value(through, "cross-try", "deep"), value(through, "cross-drill", "depth"), delta=0.1)
         roles = [path.role for path in part_sheet(made, WIDE).paths]
         self.assertIn("bore", roles)
 

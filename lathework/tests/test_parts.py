@@ -173,7 +173,7 @@ class Made(unittest.TestCase):
         self.assertFalse(any(part.unread for part in progress(plans, [read]).benches))
 
     def test_a_job_with_nothing_to_gauge_is_gauged_enough(self) -> None:
-        across = body(bore("1/4-20", end="across", at="1"))
+        across = body(bore("1/4 NPT", end="across", at="1"))
         alone = make_plans(read_document(document(across | {"quantity": 1})))
         self.assertTrue(progress(alone, []).gauged_enough)
         self.assertFalse(self.stand().gauged_enough)

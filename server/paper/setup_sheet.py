@@ -189,9 +189,11 @@ def _facts(plan: Plan) -> str:
         stock.form, "bar"
     )
     bar = next((f for f in plan.batch if f.name == "bar for the batch"), None)
+    together = job.quantity > 1 and job.method.batch == "holding"
+    order = ", each holding for all of them before the next" if together else ""
     amount = f", {figure_text(bar, unit)} for the batch" if bar else ""
     return (
-        f"{job.quantity} {unit_word('piece', job.quantity)} · {job.part.designations} · {job.material.name} · "
+        f"{job.quantity} {unit_word('piece', job.quantity)}{order} · {job.part.designations} · {job.material.name} · "
         f"{word} {stock.across.typed}{amount} · "
         f"{setup.dial} dial · groove blade {setup.groove_blade.typed} ({setup.groove_edge} edge) · "
         f"parting blade {setup.parting_blade.typed} ({setup.parting_edge} edge) · lengths in {_UNIT_WORDS[unit]}"

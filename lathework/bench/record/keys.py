@@ -19,7 +19,7 @@ STEP_KINDS: Mapping[str, Of] = {
     **dict.fromkeys(
         ("spot", "pilot", "drill", "bore", "ream", "countersink", "tap", "chase", "try", "rough-bore"), "hole"
     ),
-    **dict.fromkeys(("cross-mark", "cross-drill", "cross-ream", "cross-countersink", "cross-tap"), "hole"),
+    **dict.fromkeys(("cross-mark", "cross-drill", "cross-ream", "cross-countersink", "cross-tap", "cross-try"), "hole"),
 }
 """What the steps of each kind are done to."""
 ENDS = ("right", "left")

@@ -3,13 +3,14 @@
 from __future__ import annotations
 
 from lathework import cautions
+from lathework.figures import Figure
 from lathework.methods.chase import advance, chasing_passes, infeed, largest_chaser, pass_count
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.driving import CHASING_SHARE
 from lathework.planning.operation import Operation, keyed, quoted
 from lathework.planning.steps.gauging import check_interval
-from lathework.planning.steps.tap_words import full_depth, hole_made
+from lathework.planning.steps.tap_words import hole_made
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 from lathework.units import convert
@@ -62,8 +63,8 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
     )
 
 
-def try_screw(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:
-    """Clean the hole and try what goes in it."""
+def try_screw(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread, deep: Figure) -> Operation:
+    """Clean a hole that is threaded so `deep`, and try what goes in it."""
     # What it is made for may be made only later.
     fits = "a sound screw" if work.threads or not work.job.fits else f"{quoted(work.job.fits)}, or a sound screw"
     return Operation(
@@ -73,7 +74,7 @@ def try_screw(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Threa
         sentence=f"Blow the hole out and try {fits}: it goes in by hand to the full depth, without shake.",
         headline="",
         figure_words="by hand",
-        figures={"deep": full_depth(work, bore_work), "every": check_interval(work.job.quantity)},
+        figures={"deep": deep, "every": check_interval(work.job.quantity)},
         tool=f"{thread.designation} screw or plug gauge",
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),

@@ -3,8 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
+from dataclasses import replace
 
 from lathework import cautions
+from lathework.figures import GEOMETRY, Figure, Given
 from lathework.holes.depth import countersink
 from lathework.methods.tap import TAP_HOLDINGS
 from lathework.part.bore_sizes import cut_threads, depth_figure, meets, thickness_mm
@@ -14,12 +16,14 @@ from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import typed
 from lathework.planning.steps import measures
 from lathework.planning.steps.boring import drilling_speed
+from lathework.planning.steps.chasing import try_screw
 from lathework.planning.steps.hole import DEEP_RATIO, PECK, pilot_drill, pilot_figure
 from lathework.planning.steps.reaming import ream
 from lathework.planning.steps.tap_words import driven, ending, hole_made, manner, risks, tap_order, torques, turns_of
 from lathework.planning.steps.tapping import tap_taper
 from lathework.planning.work import Work, in_mm
 from lathework.threads.thread import Thread
+from lathework.units import convert
 
 GUIDED = "turned by hand in the drill press"
 BY_HAND = TAP_HOLDINGS["in-vise"]
@@ -140,6 +144,27 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
     )
 
 
+def _try(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:
+    """Try what goes in a hole across, as in one along the axis."""
+    bore, unit = bore_work.bore, work.job.unit
+    through = convert(thickness_mm(work.part, bore), "mm", unit)
+    deep = (
+        typed("full thread", bore.depth, fine=False)
+        if bore.depth is not None
+        else Figure(
+            "full thread",
+            through,
+            unit,
+            "thickness there: it goes through",
+            GEOMETRY,
+            (Given("thickness there", through, unit),),
+            fine=False,
+        )
+    )
+    along = try_screw(work, chucking, bore_work, thread, deep)
+    return replace(along, key=keyed("cross-try", bore.id), title="Try the hole across")
+
+
 def cross_holes(work: Work, chucking: Chucking) -> Iterator[Operation]:
     """Every hole across the part, off the lathe; told with the last `chucking`."""
     for found in work.bores:
@@ -164,3 +189,4 @@ def cross_holes(work: Work, chucking: Chucking) -> Iterator[Operation]:
         yield _mouths(work, chucking, found, bore.thread)
         if bore.thread is not None:
             yield _tap(work, chucking, found, bore.thread)
+            yield _try(work, chucking, found, bore.thread)

@@ -165,4 +165,4 @@ def taps(work: Work, chucking: Chucking, *, in_vise: bool) -> Iterator[Operation
             yield tap_taper(work, chucking, found, thread, found.taper)
             continue
         yield (chase if found.chased else _tap)(work, chucking, found, thread)
-        yield try_screw(work, chucking, found, thread)
+        yield try_screw(work, chucking, found, thread, full_depth(work, found))

@@ -175,6 +175,13 @@ class PartDxf(ApiCase):
         self.assertEqual(drawing.units, ezdxf.units.MM)
         self.assertFalse(drawing.modelspace().query('*[layer=="removal"]'))
 
+    def test_the_order_of_a_batch_stands_on_the_sheet(self) -> None:
+        for batch, quantity, told in (("holding", 4, True), ("piece", 4, False), ("holding", 1, False)):
+            [made] = make_plans(read_document(document({"method.batch": batch, "quantity": quantity})))
+            facts = PdfReader(io.BytesIO(setup_sheet([made]))).pages[0].extract_text()
+            with self.subTest(batch=batch, quantity=quantity):
+                self.assertEqual("each holding for all" in " ".join(facts.split()), told)
+
     def test_the_sheet_says_how_much_bar(self) -> None:
         page = PdfReader(io.BytesIO(self.client.get(self.url("/sheet.pdf")).content)).pages[0].extract_text()
         self.assertIn("13.862 in for the batch", " ".join(page.split()))

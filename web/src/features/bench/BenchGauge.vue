@@ -158,6 +158,9 @@ watch(
   min-height: clamp(76px, 11vh, 112px);
 }
 /* Once it was said, what follows from it is read: the verdicts make room. */
+.gauge:has(.advice) .verdicts {
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+}
 .gauge:has(.advice) .verdict {
   min-height: 56px;
   padding: 8px 16px;

@@ -40,7 +40,7 @@ const SCREWS = [
 
 <style scoped>
 svg {
-  width: clamp(130px, 16vw, 200px);
+  width: clamp(110px, 16vw, 20vh);
 }
 .die {
   fill: var(--metal);
