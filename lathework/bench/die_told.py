@@ -50,8 +50,8 @@ def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Opera
     story = entry.story
     tally.gauged += 1
     if step is not None and step.inside:
-        # No die made it.
-        return []
+        said = (entry.part, entry.piece, entry.step, story.thread, story.metal, entry.word)
+        return [Gauged(*said, blank_mm=None, eighths=0.0, teaches=False, tried=entry.tried, inside=True)]
     stood = _stood(tallies, entry)
     verdict = next((one for one in VERDICTS if one == entry.word), None)
     # A thread made to a mate says nothing of the class; nor do the verdicts of other mates on it.

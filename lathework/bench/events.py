@@ -20,7 +20,8 @@ class PieceEnded:
 class Gauged:
     """What a `die` did, by its id: the verdict on a thread, its blank, how far the die stood open in eighths; whether
     that `teaches` anything of its class; how far off the middle of it the pitch diameter was measured, and how
-    surely (mm); what it was `tried` with."""
+    surely (mm); what it was `tried` with. A hole's own is
+    `inside`: no die made it."""
 
     part: str
     piece: int
@@ -35,6 +36,7 @@ class Gauged:
     off_mm: float | None = None
     within_mm: float = 0.0
     tried: Gauge = ""
+    inside: bool = False
 
 
 @dataclass(frozen=True, slots=True)

@@ -134,6 +134,7 @@ def _row_of(job: Job, entry: Entry, event: PieceEnded | Gauged) -> PieceRow | Ga
         blank_mm=event.blank_mm,
         eighths=event.eighths,
         die=event.die,
+        inside=event.inside,
     )
 
 

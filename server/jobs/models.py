@@ -141,7 +141,8 @@ class PieceRow(models.Model):
 
 
 class GaugingRow(models.Model):
-    """What a die did: the last verdict on a thread of a piece, its blank, and how far the die stood open in eighths."""
+    """What a die did: the last verdict on a thread of a piece, its blank, and how far the die stood open in eighths; or
+    what a threaded hole was gauged as, `inside`: no die made that."""
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="gaugings")
     entry = models.ForeignKey(Entry, on_delete=models.CASCADE, related_name="+")
@@ -154,6 +155,7 @@ class GaugingRow(models.Model):
     blank_mm = models.FloatField(null=True)
     eighths = models.FloatField()
     die = models.CharField(max_length=LONGEST_ID, blank=True)
+    inside = models.BooleanField(default=False)
 
     class Meta:
         constraints = (models.UniqueConstraint(fields=("job", "part", "piece", "step"), name="jobs_gauging_once"),)

@@ -54,7 +54,7 @@ def die_did(thread: str, die: str = "") -> tuple[DieDid, ...]:
     """The last gauging by the `die` of that id, or of the thread of that designation, in each of the latest jobs that
     were not deleted."""
     own = {"die": die} if die else {"thread": thread}
-    rows = GaugingRow.objects.filter(**own, job__deleted_at=None).select_related("job", "entry")
+    rows = GaugingRow.objects.filter(**own, inside=False, job__deleted_at=None).select_related("job", "entry")
     of_each: dict[int, GaugingRow] = {}
     for row in rows.order_by("-entry")[:PIECES]:
         of_each.setdefault(row.job_id, row)

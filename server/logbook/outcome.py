@@ -49,7 +49,7 @@ def _parts(job: Job) -> tuple[PartOutcome, ...]:
 
 def _dies(job: Job) -> tuple[DieDid, ...]:
     """The last gauging that passed of each thread of each part."""
-    passed = GaugingRow.objects.filter(job=job).exclude(verdict__in=failing())
+    passed = GaugingRow.objects.filter(job=job, inside=False).exclude(verdict__in=failing())
     latest = {(row.part, row.step): row for row in passed.select_related("job", "entry").order_by("entry")}
     return told(latest.values())
 

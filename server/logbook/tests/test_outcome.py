@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from typing import Any
 
-from lathework.tests.samples import document
+from lathework.tests.samples import PLUG, bore, document
+from server.jobs.actions.documents import start_job
 from server.jobs.tests.case import ApiCase
 
 
@@ -62,3 +63,30 @@ class Outcome(ApiCase):
     def test_no_such_job(self) -> None:
         self.assertEqual(self.client.get("/api/log/jobs/99").status_code, 404)
         self.assertEqual(self.job.title, document()["title"])
+
+
+class Holes(ApiCase):
+    """A gland that is threaded outside and inside: the hole is gauged too, and is no doing of a die."""
+
+    def test_a_hole_stands_in_the_batch_and_in_no_die(self) -> None:
+        hole = bore("3/8-16", depth="3/8", end="left")
+        self.job = start_job(document(PLUG | {"part.bores": [hole], "hazards": [], "quantity": 1}))
+        for _ in range(60):
+            now = self.get(self.url("/bench"))
+            if now["step"]["inside"]:
+                break
+            wants = now["hindrance"] and now["step"]["measure"] == "verdict"
+            answer = (
+                self.record("zero", keeps="kept" if now["asks_keeping"] else "")
+                if now["zero"]
+                else self.record("verdict", verdict="snug")
+                if wants
+                else self.record("done")
+            )
+            self.assertEqual(answer.status_code, 200, answer.content[:200])
+        self.record("verdict", verdict="go-passes", tried="limits")
+        threads = self.get(self.url("/batch"))["threads"]
+        said = {one["step"].partition(":")[0]: [each["said"] for each in one["gauged"]] for one in threads}
+        self.assertEqual(said["try"], ["go runs home, no-go stops"])
+        self.assertIn("gauge", said)
+        self.assertEqual(self.get("/api/log/dies?thread=3/8-16+UNC"), [])

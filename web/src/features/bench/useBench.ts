@@ -29,7 +29,7 @@ const UNSAID: Omit<Said, 'step' | 'kind'> = {
   why: '',
 }
 /** What only the server can do: it is told so while it is away. */
-const NEEDS_SERVER: EntryKind[] = ['again', 'turn-to', 'zero-lost', 'cause']
+const NEEDS_SERVER: EntryKind[] = ['again', 'turn-to', 'take-up', 'zero-lost', 'cause']
 const AWAY = new Problem(0, 'That cannot be done while the server is away.')
 
 /** The bench of a job: where it stands, and the few things one can record. */
