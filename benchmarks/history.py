@@ -51,7 +51,7 @@ def _filled(root: Path, folder: Path) -> dict[str, int]:
     return dict(json.loads(told))
 
 
-def _asks(server: LiveServer, job: int) -> dict[str, Callable[[int], object]]:
+def asks(server: LiveServer, job: int) -> dict[str, Callable[[int], object]]:
     """Every page of a store, for one job of it."""
     words = ("chips packed", "snug", "stud", "1/2 BSW", "binds levelling")
     log = "/api/log?q={}".format
@@ -80,13 +80,13 @@ def history(root: Path) -> dict[str, float]:
         servers = [LiveServer(root, few), LiveServer(root, big)]
         try:
             studs = next(j["id"] for j in json.loads(servers[0].get("/api/jobs"))["jobs"] if j["title"] == STUDS)
-            asks: dict[str, Callable[[int], object]] = {
-                **{f"{name}_demo": ask for name, ask in _asks(servers[0], studs).items()},
-                **{f"{name}_big": ask for name, ask in _asks(servers[1], named["usual"]).items()},
+            questions: dict[str, Callable[[int], object]] = {
+                **{f"{name}_demo": ask for name, ask in asks(servers[0], studs).items()},
+                **{f"{name}_big": ask for name, ask in asks(servers[1], named["usual"]).items()},
                 "reading_short": Recorder(servers[1], named["short"]),
                 "reading_long": Recorder(servers[1], named["long"]),
             }
-            times = interleaved(asks, ROUNDS)
+            times = interleaved(questions, ROUNDS)
             sheet = _sheet_ms(servers[0])
         finally:
             for server in servers:

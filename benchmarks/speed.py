@@ -61,14 +61,16 @@ class LiveServer:
         self.process.wait(timeout=20)
 
 
-def interleaved(asks: dict[str, Callable[[int], object]], rounds: int = ROUNDS) -> dict[str, float]:
+def interleaved(
+    asks: dict[str, Callable[[int], object]], rounds: int = ROUNDS, warm_up: int = WARM_UP
+) -> dict[str, float]:
     """Median seconds of each, asked in turn so that noise falls on all alike."""
     times: dict[str, list[float]] = {name: [] for name in asks}
-    for number in range(rounds + WARM_UP):
+    for number in range(rounds + warm_up):
         for name, ask in asks.items():
             begun = time.perf_counter()
             ask(number)
-            if number >= WARM_UP:
+            if number >= warm_up:
                 times[name].append(time.perf_counter() - begun)
     return {name: median(values) for name, values in times.items()}
 
