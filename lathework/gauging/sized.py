@@ -140,7 +140,7 @@ def judge_size(thread: Thread, bolt: ExternalLimits, found: Figure, spread: Figu
     elif size < low - kept:
         verdict = "size-small"
     off = size - (low + high) / 2
-    chance = class_chance("in its class", (high - low) / 2, off, spread.value, GUARDED)
+    chance = class_chance("in its class, by its size", (high - low) / 2, off, spread.value, GUARDED)
     nearest = min(abs(size - low), abs(size - high))
     return Sized(verdict, found, spread, chance, _tells(thread, nearest, spread) if verdict == "size-near" else "")
 

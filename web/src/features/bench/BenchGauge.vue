@@ -205,6 +205,21 @@ watch(
   font-size: clamp(20px, 3vh, 28px);
   line-height: 1.25;
 }
+/* A low screen: the order, the screws and what is pressed next stay in sight together. */
+@media (max-height: 790px) {
+  .gauge {
+    gap: 8px;
+  }
+  .gauge:has(.advice) .verdict {
+    min-height: 48px;
+    padding: 4px 12px;
+    font-size: var(--s16);
+  }
+  .order,
+  .said-words {
+    font-size: var(--s20);
+  }
+}
 @media (max-width: 520px) {
   .tried {
     grid-template-columns: minmax(0, 1fr);
