@@ -8,10 +8,10 @@ from dataclasses import asdict, dataclass
 from pathlib import Path
 from typing import Any
 
-from lathework.answers.hole import AskedHole, Hole, hole
-from lathework.answers.hole_shown import hole_numbers, pipe_hole_numbers
+from lathework.answers.book.hole import AskedHole, Hole, hole
+from lathework.answers.book.hole_shown import hole_numbers, pipe_hole_numbers
+from lathework.answers.book.pipe_hole import PipeHole, pipe_hole
 from lathework.answers.identified_shown import identified_shown
-from lathework.answers.pipe_hole import PipeHole, pipe_hole
 from lathework.answers.plan_shown import plan_shown
 from lathework.answers.printed import headline_text, notes_text, sentence_text
 from lathework.answers.size import Size, size

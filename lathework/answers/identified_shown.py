@@ -5,8 +5,8 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Literal
 
+from lathework.answers.book.mating_shown import MatingShown, mating_shown
 from lathework.answers.declared_answer import answer
-from lathework.answers.mating_shown import MatingShown, mating_shown
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.values import Shown, length_shown
 from lathework.drawing.profile.measures import measures

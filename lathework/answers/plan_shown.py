@@ -16,7 +16,7 @@ from lathework.answers.values import (
     length_shown,
     shown,
 )
-from lathework.bench.gauging import offered
+from lathework.bench.gauge.thread import offered
 from lathework.cautions import Caution
 from lathework.cutting.blank import SCHOOL_NAMES, BlankChoice, School
 from lathework.cutting.dimension import Dimension, Measured

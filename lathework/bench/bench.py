@@ -7,9 +7,9 @@ from copy import deepcopy
 from dataclasses import dataclass
 from typing import Literal
 
-from lathework.bench.die import Memory, Preset, advice_after, known_of, preset
 from lathework.bench.entry import die_of
-from lathework.bench.gauging import offered, sized, why_it_binds
+from lathework.bench.gauge.die import Memory, Preset, advice_after, known_of, preset
+from lathework.bench.gauge.thread import offered, sized, why_it_binds
 from lathework.bench.judged import Judged, SizeNow, size_now
 from lathework.bench.outdated import outdated_words
 from lathework.bench.put_down import Turn, may_begin, piece_after, to_do, turns

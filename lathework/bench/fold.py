@@ -6,9 +6,9 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Any
 
-from lathework.bench.die_told import of_the_die
 from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, Entry, counts
 from lathework.bench.events import Event, PieceEnded
+from lathework.bench.gauge.told import of_the_die
 from lathework.bench.tally import (
     PASSES_KEPT,
     READINGS_KEPT,

@@ -6,9 +6,9 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 
 from lathework.bench.bench import Bench, bench
-from lathework.bench.die import Memory
 from lathework.bench.entry import Entry
 from lathework.bench.fold import State, fold
+from lathework.bench.gauge.die import Memory
 from lathework.bench.tally import Tally, stands_open
 from lathework.planning.plan import Plan
 

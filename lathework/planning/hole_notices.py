@@ -12,7 +12,7 @@ from lathework.part.bores import BoreWork, bore_work, much_nearer
 from lathework.part.model import Bore
 from lathework.planning.chucking import Chucking
 from lathework.planning.notice import Notice, told
-from lathework.planning.steps.tap_words import by_hand_because, margin_of, way_of
+from lathework.planning.steps.holes.tap_words import by_hand_because, margin_of, way_of
 from lathework.planning.work import Work, in_mm, racks_of
 from lathework.shop.racks import RACKS
 from lathework.threads.limits import internal_limits

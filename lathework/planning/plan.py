@@ -18,20 +18,18 @@ from lathework.planning.notices import notices
 from lathework.planning.operation import Kind, Operation
 from lathework.planning.steps import (
     blade,
-    cross,
     edge,
     facing,
     fitting,
     flats,
     gauging,
     holding,
-    hole,
     moving,
     taper,
-    tapping,
     threading,
     turning,
 )
+from lathework.planning.steps.holes import cross, hole, tapping
 from lathework.planning.times import batch_time, piece_time
 from lathework.planning.ways import chuckings
 from lathework.planning.work import Work, work_out

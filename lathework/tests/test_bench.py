@@ -17,10 +17,10 @@ from lathework.bench.acts import (
     setting_entry,
 )
 from lathework.bench.bench import Bench, steps_of
-from lathework.bench.die import Memory
 from lathework.bench.entry import KINDS, Entry
 from lathework.bench.fold import fold
-from lathework.bench.gauged import wires_entry
+from lathework.bench.gauge.die import Memory
+from lathework.bench.gauge.said import wires_entry
 from lathework.bench.progress import progress, progress_of
 from lathework.dies.learner import Trial
 from lathework.errors import InputError

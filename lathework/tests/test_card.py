@@ -10,9 +10,9 @@ from typing import Any
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lathework.answers.card import Asked, Card, card
-from lathework.answers.card_shown import card_shown
-from lathework.answers.mating_shown import mating_shown
+from lathework.answers.book.card import Asked, Card, card
+from lathework.answers.book.card_shown import card_shown
+from lathework.answers.book.mating_shown import mating_shown
 from lathework.errors import InputError
 from lathework.figures import Figure
 from lathework.tests.every import each

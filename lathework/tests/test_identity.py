@@ -17,7 +17,7 @@ from lathework.bench import acts
 from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry, story_of
 from lathework.bench.fold import State, fold, follow, state_of, steps_of_parts
-from lathework.bench.gauged import verdict_entry
+from lathework.bench.gauge.said import verdict_entry
 from lathework.bench.progress import Progress, progress, progress_of
 from lathework.errors import InputError, InvalidDocument
 from lathework.job.document import read_document

@@ -6,7 +6,7 @@ import math
 import unittest
 from itertools import pairwise
 
-from lathework.answers.card import Asked, card
+from lathework.answers.book.card import Asked, card
 from lathework.answers.size import size_of
 from lathework.drawing.profile.overlay import overlay_sheet
 from lathework.drawing.profile.view import profile_sheet

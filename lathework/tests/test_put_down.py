@@ -12,7 +12,7 @@ from lathework.bench.acts import done_entry, settled_entry, take_up_entry, zero_
 from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry
 from lathework.bench.fold import fold, state_of
-from lathework.bench.gauged import verdict_entry
+from lathework.bench.gauge.said import verdict_entry
 from lathework.bench.progress import Progress, progress
 from lathework.errors import InputError
 from lathework.planning.plan import Plan

@@ -9,7 +9,7 @@ from pathlib import Path
 from typing import Any
 
 from lathework.bench.record.document import read_record
-from lathework.bench.second import second_keys
+from lathework.bench.record.second import second_keys
 from lathework.errors import InvalidDocument
 from lathework.job.document import read_document
 from lathework.planning.plan import make_plans

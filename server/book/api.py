@@ -10,12 +10,12 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router, Schema
 from ninja.params import functions as params
 
-from lathework.answers.card import Asked, Card, card
-from lathework.answers.card_shown import CardShown, card_shown
-from lathework.answers.hole import AskedHole, hole
-from lathework.answers.hole_shown import HoleShown, PipeHoleShown, hole_shown, pipe_hole_shown
-from lathework.answers.mating_shown import MatingShown, mating_shown
-from lathework.answers.pipe_hole import pipe_hole
+from lathework.answers.book.card import Asked, Card, card
+from lathework.answers.book.card_shown import CardShown, card_shown
+from lathework.answers.book.hole import AskedHole, hole
+from lathework.answers.book.hole_shown import HoleShown, PipeHoleShown, hole_shown, pipe_hole_shown
+from lathework.answers.book.mating_shown import MatingShown, mating_shown
+from lathework.answers.book.pipe_hole import pipe_hole
 from lathework.answers.sheet_shown import sheet_shown
 from lathework.answers.size_shown import size_contract
 from lathework.answers.thread_shown import RowShown, row_shown

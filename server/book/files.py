@@ -5,7 +5,7 @@ from __future__ import annotations
 import csv
 import io
 
-from lathework.answers.card import Card
+from lathework.answers.book.card import Card
 from lathework.answers.values import figure_text
 from lathework.figures import Figure
 

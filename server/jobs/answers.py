@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from typing import Any, Literal, get_args
 
-from lathework.answers.bench_shown import BenchShown, bench_shown
+from lathework.answers.bench.bench_shown import BenchShown, bench_shown
 from lathework.answers.declared_answer import answer
 from lathework.answers.plan_shown import PlanShown, plan_shown
 from lathework.answers.values import FigureShown, figure_shown

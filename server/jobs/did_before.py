@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from lathework.bench.die import Memory
+from lathework.bench.gauge.die import Memory
 from lathework.bench.tally import TRIALS_KEPT
 from lathework.dies.learner import Trial
 from lathework.gauging.tried import tried_with

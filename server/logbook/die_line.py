@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from lathework.answers.values import Shown, length_shown
-from lathework.bench.die import aim_of
+from lathework.bench.gauge.die import aim_of
 from lathework.dies.learner import Belief, Forecast, Trial
 from lathework.dies.proposal import MOST_EIGHTHS, settings
 from lathework.errors import InputError

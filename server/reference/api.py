@@ -10,7 +10,7 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Router
 from ninja.params.functions import Query
 
-from lathework.answers.gauge_shown import GaugeShown, gauges_shown
+from lathework.answers.bench.gauge_shown import GaugeShown, gauges_shown
 from lathework.answers.size import size
 from lathework.answers.size_shown import SizeShown, size_shown
 from lathework.answers.values import Shown, length_shown

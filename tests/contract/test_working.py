@@ -10,9 +10,9 @@ from collections.abc import Iterator, Mapping
 from pathlib import Path
 from typing import Any
 
-from lathework.answers.card import Asked, card
-from lathework.answers.hole import AskedHole, hole
-from lathework.answers.pipe_hole import pipe_hole
+from lathework.answers.book.card import Asked, card
+from lathework.answers.book.hole import AskedHole, hole
+from lathework.answers.book.pipe_hole import pipe_hole
 from lathework.bench.drift import drift
 from lathework.cutting.dimension import MOVE_WORDS, Dimension, Target
 from lathework.cutting.next_cut import FINISH_MM, PassMade, next_cut

@@ -12,7 +12,7 @@ import unittest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from lathework.answers.hole import AskedHole, hole
+from lathework.answers.book.hole import AskedHole, hole
 from lathework.answers.size import size
 from lathework.holes.depth import drill_depth, form_hole, tap_margin, taps
 from lathework.holes.drill_choice import choose

@@ -13,8 +13,8 @@ from itertools import pairwise
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lathework.answers.hole import AskedHole, hole
-from lathework.answers.pipe_hole import pipe_hole
+from lathework.answers.book.hole import AskedHole, hole
+from lathework.answers.book.pipe_hole import pipe_hole
 from lathework.errors import InputError
 from lathework.holes.mending import insert_hole, insert_tap, mends
 from lathework.holes.taper_pipe import minor_at, taper_hole

@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass, field, replace
 
 from lathework.bench.entry import OF_EVERY_PART, Entry, story_of
-from lathework.bench.second import lifted_key, old_title, second_keys
+from lathework.bench.record.second import lifted_key, old_title, second_keys
 from lathework.planning.plan import Plan
 
 

@@ -8,8 +8,9 @@ from typing import Literal
 from django.db import transaction
 from django.utils import timezone
 
-from lathework.bench import acts, gauged
+from lathework.bench import acts
 from lathework.bench.entry import Entry, Kind, story_of
+from lathework.bench.gauge import said
 from lathework.errors import InputError
 from lathework.lengths import Length, read_length
 from lathework.outfit.measuring import finest_micrometer
@@ -105,14 +106,14 @@ def _gauged(now: Standing, asked: Asked) -> Entry:
     """What a thread said to its gauge, or its size as measured with the best micrometer of the shop."""
     bench = now.bench
     if not asked.reading.strip():
-        return gauged.verdict_entry(bench, asked.verdict, asked.tried)
+        return said.verdict_entry(bench, asked.verdict, asked.tried)
     size = _length(now, asked, "reading", asked.reading)
     own = finest_micrometer(beside(things(), now.spec.setup.machine), size.mm)
     within_mm = own.uncertainty_mm if own else None
     if asked.tried == "thread-micrometer":
-        return gauged.anvils_entry(bench, size, within_mm)
+        return said.anvils_entry(bench, size, within_mm)
     wire = _length(now, asked, "wire", asked.wire) if asked.wire.strip() else None
-    return gauged.wires_entry(bench, size, wire, within_mm)
+    return said.wires_entry(bench, size, wire, within_mm)
 
 
 def _told(now: Standing, entry: Entry, *, turned: bool) -> Entry:

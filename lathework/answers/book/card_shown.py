@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 from typing import Literal
 
-from lathework.answers.card import Card, Wires
+from lathework.answers.book.card import Card, Wires
 from lathework.answers.declared_answer import answer
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.size import Size

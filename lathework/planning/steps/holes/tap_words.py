@@ -20,7 +20,7 @@ from lathework.planning.driving import (
 )
 from lathework.planning.operation import makes
 from lathework.planning.positions import along, given_mm, typed
-from lathework.planning.steps.hole import ends_in_bar, tapped_in_vise
+from lathework.planning.steps.holes.hole import ends_in_bar, tapped_in_vise
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 from lathework.units import convert

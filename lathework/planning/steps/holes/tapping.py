@@ -20,9 +20,9 @@ from lathework.planning.driving import (
     under_power,
 )
 from lathework.planning.operation import Operation, keyed, makes
-from lathework.planning.steps.chasing import chase, try_screw
-from lathework.planning.steps.hole import bores_here, tapped_in_vise
-from lathework.planning.steps.tap_words import (
+from lathework.planning.steps.holes.chasing import chase, try_screw
+from lathework.planning.steps.holes.hole import bores_here, tapped_in_vise
+from lathework.planning.steps.holes.tap_words import (
     driven,
     ending,
     full_depth,

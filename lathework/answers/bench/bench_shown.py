@@ -5,16 +5,16 @@ from __future__ import annotations
 from collections.abc import Iterator
 from typing import Literal
 
-from lathework.answers.count_shown import TurnsShown, count_shown
+from lathework.answers.bench.count_shown import TurnsShown, count_shown
+from lathework.answers.bench.gauge_shown import VerdictShown, verdict_shown
+from lathework.answers.bench.size_now_shown import SizeNowShown, size_now_shown
 from lathework.answers.declared_answer import answer
-from lathework.answers.gauge_shown import VerdictShown, verdict_shown
 from lathework.answers.plan_shown import StepShown, step_shown
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
-from lathework.answers.size_now_shown import SizeNowShown, size_now_shown
 from lathework.answers.values import FigureShown, figure_shown, maybe_shown
 from lathework.bench.bench import Bench, Due, StepState, steps_of
 from lathework.bench.count import count_of
-from lathework.bench.die import Preset
+from lathework.bench.gauge.die import Preset
 from lathework.bench.progress import Progress
 from lathework.bench.put_down import Turn, to_do
 from lathework.cautions import Caution

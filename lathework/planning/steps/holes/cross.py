@@ -15,12 +15,21 @@ from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import typed
 from lathework.planning.steps import measures
-from lathework.planning.steps.boring import drilling_speed
-from lathework.planning.steps.chasing import try_screw
-from lathework.planning.steps.hole import DEEP_RATIO, PECK, pilot_drill, pilot_figure
-from lathework.planning.steps.reaming import ream
-from lathework.planning.steps.tap_words import driven, ending, hole_made, manner, risks, tap_order, torques, turns_of
-from lathework.planning.steps.tapping import tap_taper
+from lathework.planning.steps.holes.boring import drilling_speed
+from lathework.planning.steps.holes.chasing import try_screw
+from lathework.planning.steps.holes.hole import DEEP_RATIO, PECK, pilot_drill, pilot_figure
+from lathework.planning.steps.holes.reaming import ream
+from lathework.planning.steps.holes.tap_words import (
+    driven,
+    ending,
+    hole_made,
+    manner,
+    risks,
+    tap_order,
+    torques,
+    turns_of,
+)
+from lathework.planning.steps.holes.tapping import tap_taper
 from lathework.planning.work import Work, in_mm
 from lathework.threads.thread import Thread
 from lathework.units import convert

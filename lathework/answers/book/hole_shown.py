@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
+from lathework.answers.book.hole import Hole
+from lathework.answers.book.pipe_hole import PipeHole
 from lathework.answers.declared_answer import answer
-from lathework.answers.hole import Hole
-from lathework.answers.pipe_hole import PipeHole
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.values import FigureShown, figure_shown, figures_shown, maybe_shown
 from lathework.holes.drill_choice import DrillChoice, Fit

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry
-from lathework.bench.gauging import sized
+from lathework.bench.gauge.thread import sized
 from lathework.errors import InputError
 from lathework.gauging.sized import ThreadSize
 from lathework.gauging.tried import TRIED, Gauge, tried_with

@@ -10,7 +10,7 @@ from lathework.planning.chucking import Chucking
 from lathework.planning.driving import CHASING_SHARE
 from lathework.planning.operation import Operation, keyed, quoted
 from lathework.planning.steps.gauging import check_interval
-from lathework.planning.steps.tap_words import hole_made
+from lathework.planning.steps.holes.tap_words import hole_made
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 from lathework.units import convert

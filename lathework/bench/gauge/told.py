@@ -4,10 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Collection
 
-from lathework.bench.die import aim_of
 from lathework.bench.entry import SET, Entry, made_of
 from lathework.bench.events import Event, Excused, Gauged
-from lathework.bench.gauging import sized
+from lathework.bench.gauge.die import aim_of
+from lathework.bench.gauge.thread import sized
 from lathework.bench.tally import TRIALS_KEPT, Tally, stands_open
 from lathework.dies.learner import Trial
 from lathework.gauging.verdicts import VERDICTS

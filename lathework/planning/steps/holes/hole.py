@@ -16,8 +16,8 @@ from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import given_mm
 from lathework.planning.steps import measures
-from lathework.planning.steps.boring import bore, depths, drilling_speed, taken
-from lathework.planning.steps.reaming import ream
+from lathework.planning.steps.holes.boring import bore, depths, drilling_speed, taken
+from lathework.planning.steps.holes.reaming import ream
 from lathework.planning.work import Work, in_mm
 from lathework.shop.racks import owned
 from lathework.tables.drills import Drill

@@ -1,0 +1,1 @@
+"""What the bench answers: the step in hand, its sizes, its gauge, its turns."""

@@ -1,0 +1,1 @@
+"""What the book of threads answers: a thread's page, holes, one thread laid over another."""

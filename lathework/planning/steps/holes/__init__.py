@@ -1,0 +1,1 @@
+"""Steps that make holes and thread them, along the axis and across."""
