@@ -19,7 +19,7 @@ const sound = stored('bench.sound', false, isYes)
 const made = ref(0)
 /** Turns are being counted: what comes before the first is out of the way. */
 const counting = defineModel<boolean>('counting', { required: true })
-watch(made, (turns) => (counting.value = turns > 0))
+watch(made, (turns) => (counting.value = turns > 0), { immediate: true })
 watch(
   () => props.step,
   () => (made.value = 0),

@@ -14,8 +14,9 @@ export function useGauges(bench: Ref<BenchNow | null | undefined>) {
       .map((one) => ({ ...one, name: bench.value?.step?.inside ? one.hole : one.bolt }))
   })
   watch(
-    () => [bench.value?.step?.key, bench.value?.tried] as const,
-    ([, last]) => (tried.value = last ?? ''),
+    () => `${bench.value?.step?.key ?? ''} ${bench.value?.tried ?? ''}`,
+    () => (tried.value = bench.value?.tried ?? ''),
+    { immediate: true },
   )
   const gauge = computed(() => offered.value.find((one) => one.code === tried.value) ?? offered.value[0])
   const verdicts = computed(() => gauge.value?.verdicts ?? [])
