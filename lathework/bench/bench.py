@@ -12,7 +12,7 @@ from lathework.bench.gauge.die import Memory, Preset, advice_after, known_of, pr
 from lathework.bench.gauge.thread import offered, sized, why_it_binds
 from lathework.bench.judged import Judged, SizeNow, size_now
 from lathework.bench.outdated import outdated_words
-from lathework.bench.put_down import Turn, may_begin, piece_after, to_do, turns
+from lathework.bench.put_down import RECHUCKED, Turn, may_begin, piece_after, to_do, turns
 from lathework.bench.tally import Reading, Tally, made_by, stands_open
 from lathework.cautions import HAZARD_CAUTIONS, Caution
 from lathework.cutting.next_cut import NextCut
@@ -158,6 +158,13 @@ def _stands(tally: Tally, step: str, keeping: str) -> bool:
     return step in tally.zeroed and (keeping != "each" or tally.zeroed[step] == tally.piece)
 
 
+def _zero(step: Operation, tally: Tally, keeping: str) -> str:
+    """What to touch off before a step, "" where its zero stands or nothing is cut by one."""
+    if tally.rechucked and step.cut is not None:
+        return RECHUCKED
+    return "" if _stands(tally, step.key, keeping) else step.zero
+
+
 def _set_to(plan: Plan, step: Operation, tally: Tally) -> float | None:
     """Where the die of a step was set for the piece in hand, in eighths of a turn; None where nobody said yet."""
     if step.key not in tally.adjusted or step.thread is None:
@@ -220,7 +227,7 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
         die_id=_die_id(plan, step),
         opened=tally.opened,
         unread=tuple(HAZARD_CAUTIONS[h] for h in plan.job.hazards if h not in tally.read) if step else (),
-        zero=step.zero if step is not None and not _stands(tally, key, keeping) else "",
+        zero=_zero(step, tally, keeping) if step else "",
         asks_keeping=keeping == "unsaid",
         aside={piece: frozenset(one.done) for piece, one in sorted(tally.aside.items())},
         begun=tally.begun,

@@ -23,11 +23,12 @@ Sign = Literal["back", "off", "end"]
 
 @dataclass(frozen=True, slots=True)
 class Beat:
-    """What is done when so many turns were made."""
+    """What is done when so many turns were made; `off` where the spindle is switched off with it, and slows."""
 
     turn: float
     sign: Sign
     words: str
+    off: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -104,8 +105,10 @@ def count_of(step: Operation, setup: Setup) -> Count | None:
     each = 0.5 if 0 < after < 1 else 1.0
     if off is not None:
         at, end = off.value, Beat(turns.value, "end", STANDS)
-        # One that does not run on is switched off at the end.
-        beats = (Beat(at, "off", OFF), end) if at < turns.value else (replace(end, words=f"{OFF} {STANDS}"),)
+        beats: tuple[Beat, ...] = (Beat(at, "off", OFF, off=True), end)
+        if at >= turns.value:
+            # One that does not run on is switched off at the end.
+            beats = (replace(end, words=f"{OFF} {STANDS}", off=True),)
         return Count(turns.value, 1.0, beats, _speeds(step, turns.value, setup))
     return Count(turns.value, each, tuple(_by_hand(turns.value, after)))
 

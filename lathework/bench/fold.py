@@ -92,6 +92,7 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
         case "zero":
             tally.zeroed[entry.step] = entry.piece
             tally.keeping = entry.word or tally.keeping
+            tally.rechucked = False
         case "accept":
             # What will do was not as it should be: the next is looked at.
             tally.gauged_at.clear()
@@ -100,26 +101,37 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
             tally.done.add(entry.step)
 
 
-def _ended(tally: Tally, part: str, *, good: bool, then: int | None = None) -> PieceEnded:
+def _held_again(tally: Tally, steps: Steps) -> None:
+    """Another piece is in hand: one that was cut in this holding before runs true no more; no zero stands for it."""
+    follows = next((step for key, step in steps.items() if key not in tally.done), None)
+    cut = [step for key, step in steps.items() if key in tally.done and step.cut is not None]
+    tally.rechucked = follows is not None and any(step.chucking == follows.chucking for step in cut)
+    if tally.rechucked:
+        tally.zeroed.clear()
+
+
+def _ended(tally: Tally, part: str, steps: Steps, *, good: bool, then: int | None = None) -> PieceEnded:
     event = PieceEnded(part, tally.piece, good)
     tally.next_piece(good=good, then=then)
+    _held_again(tally, steps)
     return event
 
 
-def _take_up(tally: Tally, piece: int | None) -> None:
+def _take_up(tally: Tally, piece: int | None, steps: Steps) -> None:
     """Take up a piece that was put down, or the next one."""
     if piece is not None and (piece in tally.aside or piece == tally.begun + 1):
         tally.take_up(piece)
+        _held_again(tally, steps)
 
 
 def _of_the_part(state: State, tally: Tally, entry: Entry, steps: Steps) -> list[Event]:
     events: list[Event] = []
     if entry.kind == "take-up":
-        _take_up(tally, entry.piece)
+        _take_up(tally, entry.piece, steps)
         return events
     if entry.piece > tally.begun:
         # Recorded when the piece before it was whole: a step that the plan gained since does not undo that.
-        events.append(_ended(tally, entry.part, good=True))
+        events.append(_ended(tally, entry.part, steps, good=True))
     in_hand = entry.piece == tally.piece
     events += of_the_die(state.parts.values(), tally, entry, steps.get(entry.step))
     if entry.kind in OF_THE_STEP and in_hand:
@@ -136,9 +148,9 @@ def _of_the_part(state: State, tally: Tally, entry: Entry, steps: Steps) -> list
         tally.zeroed.clear()
         tally.gauged_at.clear()
     if in_hand and (entry.kind == "scrap" or entry.ended):
-        events.append(_ended(tally, entry.part, good=entry.kind != "scrap", then=entry.then))
+        events.append(_ended(tally, entry.part, steps, good=entry.kind != "scrap", then=entry.then))
     elif in_hand:
-        _take_up(tally, entry.then)
+        _take_up(tally, entry.then, steps)
     return events
 
 

@@ -12,6 +12,12 @@ from lathework.planning.plan import Plan
 TURNS_TOLD = 12
 """Turns from piece to piece that are told ahead: enough to go on with while nobody answers."""
 
+RECHUCKED = (
+    "It was out of the chuck between two cuts: hold it on what is finished, true it up by an indicator, touch the tool "
+    "off on its face, and set Z 0 again."
+)
+"""Practice."""
+
 
 def to_do(plan: Plan, done: AbstractSet[str]) -> Operation | None:
     """The first step that is not done; None where all are."""

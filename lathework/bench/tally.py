@@ -71,7 +71,8 @@ class Tally(InHand):
     did, as far as it is learned from. `zeroed` are the steps whose tool has found its zero, and the piece it was found
     for; `keeping` is what was said of how this lathe's tools keep theirs ("kept", "each"), "" for nothing. By step,
     `gauged_at` is which piece passed its gauge last, and what made it, until something is changed or goes wrong.
-    `tried` is what a thread was gauged with last.
+    `tried` is what a thread was gauged with last. `rechucked` says that the piece in hand was out of the chuck between
+    two cuts of one holding, and was not trued up since.
     """
 
     piece: int = 1
@@ -88,6 +89,7 @@ class Tally(InHand):
     zeroed: dict[str, int] = field(default_factory=dict)
     keeping: str = ""
     tried: Gauge = ""
+    rechucked: bool = False
 
     def next_piece(self, *, good: bool, then: int | None = None) -> None:
         """The piece in hand is finished or scrapped: take up the piece `then`, else one that was put down, else the

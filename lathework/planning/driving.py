@@ -11,6 +11,7 @@ from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.methods.chase import advance
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
+from lathework.units import convert
 
 CHASING_SHARE = 2.0
 """Speed of a threading tool over that of a die or a tap (practice)."""
@@ -40,6 +41,10 @@ def turn_back(work: Work) -> str:
     return f"turn back half a turn after {'each turn' if after == 1 else f'every {after:g} turns'}"
 
 
+LEAST_DRIVEN = 2.0
+"""Turns a die must have made under power before the spindle is switched off: it has drawn itself on (practice)."""
+
+
 def why_by_hand(work: Work, thread: Thread, torque: Figure, slips_nm: float) -> str:
     """Why a die or a tap is not run on under power; "" where it may be. Its holder slips at `slips_nm` (unit N m).
 
@@ -54,6 +59,15 @@ def why_by_hand(work: Work, thread: Thread, torque: Figure, slips_nm: float) -> 
     if own and wanted < own[0]:
         return f"needs {wanted:.0f} rev/min, and this lathe goes no slower than {own[0]:g}"
     return f"needs {wanted:.0f} rev/min, slower than lathes commonly go" if not own and wanted < SLOWEST else ""
+
+
+def too_short(work: Work, thread: Thread, length_mm: float) -> str:
+    """Why a thread of `length_mm` (millimetres) is over before the spindle could be switched off; "" where it has turns
+    enough. Source: practice."""
+    turns, runs_on = length_mm / convert(thread.lead, thread.unit, "mm"), work.job.setup.run_down_turns
+    if turns - runs_on >= LEAST_DRIVEN:
+        return ""
+    return f"has some {turns:.0f} turns, and the spindle runs on for {runs_on:g}: it could not be stopped in time"
 
 
 def lighter(torque: Figure, share: float, tool: Tool, *, by_torque: bool) -> Figure:

@@ -25,6 +25,7 @@ from lathework.planning.steps import (
     gauging,
     holding,
     moving,
+    roughing,
     taper,
     threading,
     turning,
@@ -90,7 +91,7 @@ def _turning(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
             yield blade.relief_groove(work, chucking, placed, placed.thread)
             yield taper.turn_taper(work, chucking, placed, placed.thread)
             yield edge.lead_chamfer(work, chucking, placed, placed.thread)
-            yield threading.rough_out(work, chucking, placed, placed.thread)
+            yield roughing.rough_out(work, chucking, placed, placed.thread)
         elif placed.section.shape == "knurl":
             yield edge.knurl(work, chucking, placed)
 

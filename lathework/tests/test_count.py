@@ -32,6 +32,7 @@ class Counted(unittest.TestCase):
         assert told is not None
         off, end = told.beats
         self.assertEqual((off.sign, end.sign), ("off", "end"))
+        self.assertEqual((off.off, end.off), (True, False))
         self.assertEqual(off.turn, told.turns - 2)
         self.assertIn("stands", end.words)
 

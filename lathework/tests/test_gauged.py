@@ -14,7 +14,7 @@ from lathework.bench.entry import Entry
 from lathework.bench.fold import fold
 from lathework.bench.gauge.said import anvils_entry, verdict_entry, wires_entry
 from lathework.bench.gauge.thread import offered
-from lathework.dies.learner import LIMITS_MM, OFFSET_SPREAD_MM, SCATTER_MM, Trial, believed
+from lathework.dies.learner import LIMITS_MM, METAL_SPREAD_MM, OFFSET_SPREAD_MM, SCATTER_MM, Trial, believed
 from lathework.errors import InputError
 from lathework.gauging.sized import GUARD, anvils_uncertainty, class_chance
 from lathework.gauging.tried import TRIED, Gauge
@@ -22,7 +22,7 @@ from lathework.gauging.wires import WIRES
 from lathework.lengths import read_length
 from lathework.outfit.measuring import finest_micrometer
 from lathework.shop.kit import read_thing
-from lathework.tests.samples import PLUG, TIE_ROD, bore, plan, told
+from lathework.tests.samples import PLUG, bore, plan, told
 from lathework.tests.test_bench import PLAN, STEPS, at, done
 from lathework.tests.test_die_learner import aim_m8
 
@@ -48,7 +48,7 @@ class Limits(unittest.TestCase):
             ("no-go-passes", -math.inf, -aim.half_mm),
         ):
             with self.subTest(verdict):
-                wide = math.hypot(OFFSET_SPREAD_MM, 0.006)
+                wide = math.hypot(OFFSET_SPREAD_MM, METAL_SPREAD_MM)
                 prior = np.exp(-0.5 * (cut / wide) ** 2)
                 noise = math.hypot(SCATTER_MM, LIMITS_MM)
                 weight = prior * (below((high - cut) / noise) - below((low - cut) / noise))
@@ -119,9 +119,17 @@ class Offered(unittest.TestCase):
                 self.assertEqual(set(offered(step)), gauges)
 
     def test_what_is_made_to_its_mate_is_tried_with_that_alone(self) -> None:
-        made = plan(TIE_ROD)
-        mated = [step for step in made.operations if step.measure == "verdict" and step.to_mate]
-        self.assertTrue(all(offered(step) == ("",) for step in mated))
+        worn = {"part.sections.0.thread": "M10", "part.stock.across": "12 mm"}
+        mate = {"method.blank_school": "mate-takes", "method.mate_minor": "8,95 mm", "method.mate_pitch": "9,25 mm"}
+        made = plan(worn | mate)
+        [mated] = [step for step in made.operations if step.measure == "verdict"]
+        self.assertTrue(mated.to_mate)
+        self.assertEqual(offered(mated), ("",))
+        keys = [step.key for step in made.operations]
+        now = at(*done(*keys[: keys.index("gauge:s1")]), made=made)
+        with self.assertRaises(InputError) as refused:
+            anvils_entry(now, read_length("9.03 mm", "in", "reading"))
+        self.assertEqual(refused.exception.field, "tried")
 
     def test_a_verdict_of_another_gauge_is_refused_with_those_that_there_are(self) -> None:
         for word, tried, field in (

@@ -14,6 +14,7 @@ from lathework.bench.entry import Entry
 from lathework.bench.fold import fold, state_of
 from lathework.bench.gauge.said import verdict_entry
 from lathework.bench.progress import Progress, progress
+from lathework.bench.put_down import RECHUCKED
 from lathework.errors import InputError
 from lathework.planning.plan import Plan
 from lathework.tests.samples import TIE_ROD, plan, told
@@ -129,8 +130,29 @@ class PutDown(unittest.TestCase):
         batch.record(take_up_entry(batch.now, 2))
         self.assertEqual((batch.now.piece, batch.now.done, dict(batch.now.aside)), (2, frozenset(), {1: done}))
         batch.step()
+        self.assertNotEqual(batch.now.zero, RECHUCKED)
         batch.record(take_up_entry(batch.now, 1))
         self.assertEqual((batch.now.piece, batch.now.done), (1, done))
+
+    def test_what_was_out_of_the_chuck_between_two_cuts_is_trued_up(self) -> None:
+        """No zero stands for it: neither where it is taken up by hand nor where it follows by itself."""
+        for by_hand in (True, False):
+            with self.subTest(by_hand=by_hand):
+                batch = self.begun()
+                batch.record(take_up_entry(batch.now, 2))
+                if by_hand:
+                    batch.record(take_up_entry(batch.now, 1))
+                while batch.now.piece == 2:
+                    batch.step()
+                self.assertEqual((batch.now.piece, batch.now.zero), (1, RECHUCKED))
+                batch.step()
+                self.assertEqual((batch.now.piece, batch.now.zero), (1, ""))
+
+    def test_a_holding_that_was_ended_needs_no_truing(self) -> None:
+        batch = Batch(rods(3))
+        while batch.now.step is not None:
+            self.assertNotEqual(batch.now.zero, RECHUCKED)
+            batch.step()
 
     def test_one_finished_the_other_is_gone_on_with(self) -> None:
         batch = self.begun()

@@ -273,3 +273,16 @@ class BothEndsStart(unittest.TestCase):
             assert cut is not None
             self.assertLess(cut.inner_mm / 25.4, 0.2992)
             self.assertAlmostEqual(cut.right_mm, 0.0)
+
+
+class Short(unittest.TestCase):
+    def test_a_thread_that_is_over_before_the_spindle_stands_goes_by_hand(self) -> None:
+        """Half an inch at 16 to the inch: some eight turns; the spindle runs on for one, or for ten."""
+        power = {"method.holder": "keyed-power", "setup.mount": "locked", "material": "brass"}
+        short = power | {"part.sections.0.length": "1/2", "method.finish": "run-out"}
+        for runs_on, driven in (("1", True), ("10", False)):
+            with self.subTest(runs_on):
+                made = plan(short | {"setup.run_down": runs_on})
+                die = step(made, "thread")
+                self.assertEqual({"speed", "stop"} <= set(die.figures), driven)
+                self.assertEqual("die-by-hand" in [notice.code for notice in made.notices], not driven)

@@ -92,8 +92,10 @@ def wires_entry(now: Bench, over: Length, wire: Length | None, within_mm: float 
 def anvils_entry(now: Bench, size: Length, within_mm: float | None = None) -> Entry:
     """The pitch diameter of the thread of the step in hand as a thread micrometer reads it.
 
-    `within_mm` is its standard uncertainty in millimetres, None for the usual. Raises InputError on "reading".
+    `within_mm` is its standard uncertainty in millimetres, None for the usual. Raises InputError on "reading",
+    "tried" or "verdict".
     """
+    tried = _tried(now, "thread-micrometer")
     step, thread, bolt = _measured(now)
     wanted_mm = convert(bolt.pitch_diameter.middle, thread.unit, "mm")
-    return _entry(now, step, ThreadSize(size.mm, None, within_mm), wanted_mm, size, "thread-micrometer")
+    return _entry(now, step, ThreadSize(size.mm, None, within_mm), wanted_mm, size, tried)

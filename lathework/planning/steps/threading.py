@@ -9,8 +9,6 @@ from lathework.cutting.groove import TURNED_ROUND_STOP, UNFINISHED_THREADS, coun
 from lathework.cutting.roughing import (
     HAND_BEARS_NM,
     bears,
-    rough_depth,
-    rough_passes,
     rough_share,
 )
 from lathework.cutting.taper_blank import handle_length, taper_torque
@@ -19,7 +17,14 @@ from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.methods.die import DIE_HOLDINGS, DieHolding
 from lathework.methods.reversing import back_off, backward
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.driving import LEAD_LEFT, lighter, rhythm, roughing, turn_back, under_power, why_by_hand
+from lathework.planning.driving import (
+    lighter,
+    rhythm,
+    too_short,
+    turn_back,
+    under_power,
+    why_by_hand,
+)
 from lathework.planning.mate_words import opening, opening_notes
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.steps.taper import taper_notes
@@ -67,7 +72,11 @@ def by_hand_because(work: Work, thread_work: ThreadWork) -> str:
     chosen = DIE_HOLDINGS[work.job.method.holder]
     if chosen.power and thread_work.taper is not None:
         return "tapers: its die bites harder with every turn, and must be felt"
-    return why_by_hand(work, thread_work.thread, die_torque(work, thread_work), chosen.slips_nm) if chosen.power else ""
+    if not chosen.power:
+        return ""
+    section = next(one for n, one in enumerate(work.part.sections) if work.threads.get(n) is thread_work)
+    why = why_by_hand(work, thread_work.thread, die_torque(work, thread_work), chosen.slips_nm)
+    return why or too_short(work, thread_work.thread, section.length.mm - thread_work.groove_width_mm)
 
 
 def way_of(work: Work, thread_work: ThreadWork) -> DieHolding:
@@ -83,50 +92,6 @@ def roughed(work: Work, thread_work: ThreadWork) -> float:
     if thread_work.taper is not None:
         return 0.0
     return rough_share(die_torque(work, thread_work).value, bears(power=way_of(work, thread_work).power))
-
-
-def rough_out(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Operation | None:
-    """Rough a large or tough thread out with a threading tool: the die then takes what a hand can turn."""
-    share = roughed(work, thread_work)
-    if not share:
-        return None
-    thread, job = thread_work.thread, work.job
-    blank = convert(thread_work.blank_mm, "mm", thread.unit)
-    deep = share * (thread_work.blank_mm - thread.minor_mm) / 2
-    passes = rough_passes(deep, thread_work.blank_mm, job.unit)
-    return Operation(
-        key=keyed("rough", placed.section.id),
-        kind="rough",
-        title="Rough the thread out",
-        sentence="Gear the leadscrew for {advance} a turn and rough the thread out in {cuts} with a threading tool, "
-        "{infeed} in all from touching the blank.",
-        headline="infeed",
-        figures=roughing(
-            work, thread, die_torque(work, thread_work), rough_depth(thread, blank, share, job.setup.dial), passes
-        ),
-        tool=f"outside threading tool, {thread.form.angle_deg:g}°",
-        edge="point",
-        cautions=(cautions.CHASE,),
-        notes=(
-            "In the solid the die would take {solid}: more than a person, or a holder, turns steadily.",
-            "Set the tool square by the gauge, its point on centre."
-            if thread_work.groove
-            else "No groove to run out into: pull the tool out at a chalked line, the spindle by hand at the end.",
-            *((LEAD_LEFT,) if thread.hand == "left" else ()),
-            "Leave the rest to the die: it makes the size and the flanks.",
-        ),
-        cut=Cut(
-            placed.far_mm - thread_work.groove_width_mm,
-            placed.near_mm,
-            thread_work.blank_mm,
-            thread_work.blank_mm - 2 * deep,
-        ),
-        chucking=chucking.number,
-        passes=passes,
-        thread=thread,
-        class_name=thread_work.class_name,
-        makes=makes(thread=thread.designation, share=share),
-    )
 
 
 def _thread_notes(

@@ -62,13 +62,6 @@ def _length(now: Standing, asked: Asked, field: str, typed: str) -> Length:
     return read_length(typed, asked.unit or now.spec.unit, field)
 
 
-def words_of(typed: str, field: str) -> str:
-    """A word as it came. Raises InputError on `field` where it cannot be stored."""
-    if not storable(typed):
-        raise InputError("unreadable", field, UNSTORABLE)
-    return typed.strip()
-
-
 def _made(now: Standing, asked: Asked) -> Entry:
     """The entry that is asked for, if it may be recorded now. Raises InputError beside the field that is wrong."""
     bench = now.bench
@@ -133,8 +126,8 @@ def _recorded(job_id: int, asked: Asked) -> Job:
     if asked.step != (now.bench.step.key if now.bench.step else ""):
         raise Conflict(MOVED_ON)
     made = _made(now, asked)
-    if made.value_mm is not None and asked.by:
-        made = replace(made, by=words_of(asked.by, "by"))
+    if made.value_mm is not None and asked.by.strip():
+        made = replace(made, by=reason_of(asked.by, "by"))
     acts.check_read(now.bench, made.kind)
     moment = timezone.now()
     typed = asked.reading.strip() if made.value_mm is not None else ""

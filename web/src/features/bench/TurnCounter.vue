@@ -20,16 +20,8 @@ const made = ref(0)
 /** Turns are being counted: what comes before the first is out of the way. */
 const counting = defineModel<boolean>('counting', { required: true })
 watch(made, (turns) => (counting.value = turns > 0), { immediate: true })
-watch(
-  () => props.step,
-  () => (made.value = 0),
-)
 /** The speed that is really used: the plan's, until another of the lathe is chosen. */
 const chosen = ref(0)
-watch(
-  () => props.count,
-  () => (chosen.value = 0),
-)
 const used = computed(() => props.count.speeds[chosen.value])
 const told = computed(() => (used.value ? [used.value.seconds, used.value.travel, used.value.stands] : []))
 const asked = ref<Figure | null>(null)
@@ -46,6 +38,14 @@ watch([pulse, used], () => {
   if (pulse.value && used.value) ticking = window.setInterval(on, 60_000 / used.value.speed)
 })
 onScopeDispose(() => window.clearInterval(ticking))
+watch(
+  () => props.step,
+  () => {
+    pulse.value = false
+    chosen.value = 0
+    to(0)
+  },
+)
 const PITCH = { back: 660, off: 220, end: 220 }
 /** What is to be done now; what comes next. */
 const now = computed(() => props.count.beats.find((beat) => beat.turn === made.value))
@@ -56,7 +56,7 @@ function on() {
   if (over.value) return
   made.value = Math.min(props.count.turns, made.value + props.count.step)
   if (sound.value && now.value) beep(PITCH[now.value.sign])
-  if (now.value?.sign === 'off' || (now.value?.sign === 'end' && !left.value)) run(used.value?.wait ?? 0)
+  if (now.value?.off) run(used.value?.wait ?? 0)
   if (over.value) pulse.value = false
   if (aloud.value) say(now.value ? `${made.value}. ${now.value.words}` : String(made.value))
 }

@@ -1495,9 +1495,14 @@ export interface components {
         };
         /**
          * Beat
-         * @description What is done when so many turns were made.
+         * @description What is done when so many turns were made; `off` where the spindle is switched off with it, and slows.
          */
         Beat: {
+            /**
+             * Off
+             * @default false
+             */
+            off?: boolean;
             /**
              * Sign
              * @enum {string}

@@ -1,0 +1,56 @@
+"""Roughing a large or tough thread out before its die."""
+
+from __future__ import annotations
+
+from lathework import cautions
+from lathework.cutting.roughing import rough_depth, rough_passes
+from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.driving import LEAD_LEFT, roughing
+from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.steps.threading import die_torque, roughed
+from lathework.planning.work import ThreadWork, Work
+from lathework.units import convert
+
+
+def rough_out(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Operation | None:
+    """Rough a large or tough thread out with a threading tool: the die then takes what a hand can turn."""
+    share = roughed(work, thread_work)
+    if not share:
+        return None
+    thread, job = thread_work.thread, work.job
+    blank = convert(thread_work.blank_mm, "mm", thread.unit)
+    deep = share * (thread_work.blank_mm - thread.minor_mm) / 2
+    passes = rough_passes(deep, thread_work.blank_mm, job.unit)
+    return Operation(
+        key=keyed("rough", placed.section.id),
+        kind="rough",
+        title="Rough the thread out",
+        sentence="Gear the leadscrew for {advance} a turn and rough the thread out in {cuts} with a threading tool, "
+        "{infeed} in all from touching the blank.",
+        headline="infeed",
+        figures=roughing(
+            work, thread, die_torque(work, thread_work), rough_depth(thread, blank, share, job.setup.dial), passes
+        ),
+        tool=f"outside threading tool, {thread.form.angle_deg:g}°",
+        edge="point",
+        cautions=(cautions.CHASE,),
+        notes=(
+            "In the solid the die would take {solid}: more than a person, or a holder, turns steadily.",
+            "Set the tool square by the gauge, its point on centre."
+            if thread_work.groove
+            else "No groove to run out into: pull the tool out at a chalked line, the spindle by hand at the end.",
+            *((LEAD_LEFT,) if thread.hand == "left" else ()),
+            "Leave the rest to the die: it makes the size and the flanks.",
+        ),
+        cut=Cut(
+            placed.far_mm - thread_work.groove_width_mm,
+            placed.near_mm,
+            thread_work.blank_mm,
+            thread_work.blank_mm - 2 * deep,
+        ),
+        chucking=chucking.number,
+        passes=passes,
+        thread=thread,
+        class_name=thread_work.class_name,
+        makes=makes(thread=thread.designation, share=share),
+    )
