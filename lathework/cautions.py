@@ -38,6 +38,14 @@ DIE_POWER = Caution(
     "Know where stop is. Let the holder slip; never hold it back by hand, and stop before the shoulder.",
     "A die run into a shoulder under power breaks the die or the wrist.",
 )
+DIE_HELD = Caution(
+    "die-held",
+    "Small threads only, the free hand at the switch: let go at once when it grips. No glove, no bar, no wrench.",
+    "A holder that will not slip takes the wrist round with it.",
+)
+DIE_CRACKS = Caution(
+    "die-cracks", "Eyes covered; nip the jaws no harder than the die needs.", "A die that is squeezed cracks and flies."
+)
 DIE_KEYED = Caution(
     "die-keyed",
     "Know where stop is, and switch off in time: the key does not slip. Keep hands and rest clear of the holder.",
@@ -93,6 +101,16 @@ CHASE = Caution(
     "chase",
     "Slowest speed, hand at the switch: know where the tool must stop, and stop the spindle before you measure.",
     "A tool run into a shoulder or the bottom of a hole breaks, and may throw the work.",
+)
+GEARS = Caution(
+    "change-gears",
+    "Switch off at the wall before you open the gear cover, and close it again before you start.",
+    "Change gears take fingers.",
+)
+DIE_HEAD = Caution(
+    "die-head",
+    "Let the stop open it: never hold it back or trip it by hand near the chuck. Know where stop is.",
+    "It draws itself on faster than a hand goes back.",
 )
 KNURL = Caution(
     "knurl",

@@ -65,9 +65,12 @@ class FieldReader(Reader):
         return _without_length(called)
 
     def numbers(self, field: str, declared: Numbers) -> tuple[float, ...]:
-        """Bare numbers with commas or spaces between, from the smallest up, each once; empty is none."""
+        """Bare numbers with commas or spaces between, from the smallest up, each once unless it may repeat; empty is
+        none."""
         text = self.text(field, longest=2 * LONGEST_LINE)
-        values = {bare_number(word) for word in re.split(r"[,;\s]+", text) if word}
+        values = [bare_number(word) for word in re.split(r"[,;\s]+", text) if word]
+        if not declared.repeats:
+            values = list(dict.fromkeys(values))
         if not text:
             return ()
         if len(values) > declared.most:

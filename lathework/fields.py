@@ -124,13 +124,17 @@ class Designation:
 
 @dataclass(frozen=True, slots=True)
 class Numbers:
-    """Bare numbers as typed, with commas between, each from `low` to `high`, at most `most`; `hint` begins an error."""
+    """Bare numbers as typed, with commas between, each from `low` to `high`, at most `most`; `hint` begins an error.
+
+    A number given twice counts once, unless it `repeats`: two wheels of a size are two.
+    """
 
     low: float
     high: float
     most: int
     hint: str
     about: str = ""
+    repeats: bool = False
     required: bool = False
     default: Any = ""
 

@@ -179,13 +179,14 @@ def print_identified(typed: dict[str, str], *, as_json: bool) -> int:
     try:
         found = identify({field: text for field, text in typed.items() if text})
     except InvalidDocument as error:
-        return _print_errors(error, as_json=as_json)
+        return print_errors(error, as_json=as_json)
     told = json.dumps(asdict(identified_shown(found, drawing=False)), ensure_ascii=False) if as_json else ""
     print(told or _identified_text(found))
     return 0
 
 
-def _print_errors(error: InvalidDocument, *, as_json: bool) -> int:
+def print_errors(error: InvalidDocument, *, as_json: bool) -> int:
+    """Print what is wrong, each with its field; 1."""
     told = [field_error(e) for e in error.errors]
     text = "\n".join(f"{e.field or 'file'}: {e.message}" for e in told)
     print(json.dumps({"errors": [asdict(e) for e in told]}, ensure_ascii=False) if as_json else text)
@@ -223,7 +224,7 @@ def print_plan(file: str, *, as_json: bool) -> int:
     try:
         plans = make_plans(read_document(_read_json(file)))
     except InvalidDocument as error:
-        return _print_errors(error, as_json=as_json)
+        return print_errors(error, as_json=as_json)
     if as_json:
         first, *others = (asdict(plan_shown(plan)) for plan in plans)
         print(json.dumps(first | ({"others": others} if others else {}), ensure_ascii=False))

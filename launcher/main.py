@@ -49,6 +49,24 @@ def _parser() -> argparse.ArgumentParser:
     size.add_argument("--percent", default="", metavar="N", help="per cent thread wanted of a tapped hole")
     size.add_argument("--json", action="store_true", help="one object a line")
 
+    methods = commands.add_parser("methods", help="the ways to make a thread, ranked")
+    methods.add_argument("designation")
+    methods.add_argument(
+        "--length", default="", metavar="LENGTH", help="of full thread; a diameter and a half if unsaid"
+    )
+    methods.add_argument("--count", default="1", metavar="N", help="pieces wanted")
+    methods.add_argument("--metal", default="mild-steel", metavar="CODE")
+    methods.add_argument("--kit", metavar="FILE", help="what you own: a kit file that the shop exports")
+    methods.add_argument("--json", action="store_true")
+
+    gears = commands.add_parser("gears", help="change gears for a pitch, or for a thread")
+    gears.add_argument("pitch", metavar="PITCH", help="13 tpi, 1.5 mm, or a thread")
+    gears.add_argument("--leadscrew", required=True, metavar="PITCH", help="8 tpi, 3 mm")
+    gears.add_argument("--gears", required=True, nargs="+", metavar="TEETH", help="wheels owned")
+    gears.add_argument("--dial", nargs=2, default=("", ""), metavar=("TEETH", "LINES"), help="of the thread dial")
+    gears.add_argument("--length", default="", metavar="LENGTH", help="of the thread, for its error")
+    gears.add_argument("--json", action="store_true")
+
     identify = commands.add_parser("identify", help="what thread is this? evidence in, ranked candidates out")
     for field in FIELDS:
         identify.add_argument(f"--{field}", default="", metavar="TEXT")
@@ -117,6 +135,23 @@ def main(arguments: list[str]) -> int:
                 tapping=Tapping(options.drills, options.percent) if options.drills or options.percent else None,
                 as_json=options.json,
             )
+        case "methods":
+            from launcher.ways import print_methods
+
+            return print_methods(
+                options.designation,
+                length=options.length,
+                count=options.count,
+                metal=options.metal,
+                kit=options.kit,
+                as_json=options.json,
+            )
+        case "gears":
+            from launcher.ways import print_gears
+
+            typed = {"pitch": options.pitch, "leadscrew": options.leadscrew, "gears": ",".join(options.gears)}
+            typed |= {"dial_teeth": options.dial[0], "dial_lines": options.dial[1], "length": options.length}
+            return print_gears(typed, as_json=options.json)
         case "identify":
             from launcher.answers import print_identified
 

@@ -6,7 +6,7 @@ import math
 
 from lathework.bench.bench import Bench
 from lathework.bench.dispositions import checked_mistake, settled
-from lathework.bench.entry import SET, Entry, Kind
+from lathework.bench.entry import CUT_AGAIN, SET, Entry, Kind
 from lathework.bench.judged import SizeNow
 from lathework.bench.progress import Progress
 from lathework.cutting.dimension import came_off, halved
@@ -93,8 +93,12 @@ def setting_entry(now: Bench, stands: str = "") -> Entry:
         if now.step is None or now.preset is None:
             raise InputError("not-asked", "stands", "No die is set at this step.")
         return Entry("setting", now.piece, now.step.key, word=SET, eighths=_eighths(stands))
-    if now.step is None or now.advice is None or now.advice.eighths is None or now.adjusted:
+    if now.step is None or now.advice is None or now.adjusted:
         raise InputError("not-asked", "setting", "There is no advice to move the die: gauge first.")
+    if now.advice.again:
+        return Entry("setting", now.piece, now.step.key, word=CUT_AGAIN)
+    if now.advice.eighths is None:
+        raise InputError("not-asked", "setting", "There is no advice to move the die: it stays as it is.")
     return Entry("setting", now.piece, now.step.key, word=now.advice.move, eighths=now.advice.eighths.value)
 
 

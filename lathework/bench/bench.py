@@ -8,7 +8,8 @@ from dataclasses import dataclass
 from typing import Literal
 
 from lathework.bench.entry import die_of
-from lathework.bench.gauge.die import Memory, Preset, advice_after, known_of, preset
+from lathework.bench.gauge.advised import advised
+from lathework.bench.gauge.die import Memory, Preset, known_of, preset
 from lathework.bench.gauge.thread import offered, sized, why_it_binds
 from lathework.bench.judged import Judged, SizeNow, size_now
 from lathework.bench.outdated import outdated_words
@@ -16,7 +17,7 @@ from lathework.bench.put_down import RECHUCKED, Turn, may_begin, piece_after, to
 from lathework.bench.tally import Reading, Tally, made_by, stands_open
 from lathework.cautions import HAZARD_CAUTIONS, Caution
 from lathework.cutting.next_cut import NextCut
-from lathework.dies.setting import DieAdvice
+from lathework.dies.setting import Advice
 from lathework.gauging.causes import CAUSES, Cause, cause_of
 from lathework.gauging.sized import Sized
 from lathework.gauging.tried import Gauge
@@ -62,7 +63,7 @@ class Bench:
     sizes: tuple[SizeNow, ...]
     verdict: Verdict | None
     adjusted: bool
-    advice: DieAdvice | None
+    advice: Advice | None
     preset: Preset | None
     causes: tuple[Cause, ...]
     cause: Cause | None
@@ -215,7 +216,7 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
         sizes=tuple(size_now(plan, step, tally, one) for one in step.dimensions) if step else (),
         verdict=verdict,
         adjusted=key in tally.adjusted,
-        advice=advice_after(step, verdict, metal, trials) if step and thread and verdict else None,
+        advice=advised(plan, step, verdict, tally, trials) if step and thread and verdict else None,
         preset=preset(step, metal, trials, _set_to(plan, step, tally)) if step else None,
         causes=why_it_binds(plan, step, verdict, tally) if step and verdict and asks else (),
         cause=cause_of(cause, inside=step is not None and step.inside) if cause else None,

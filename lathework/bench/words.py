@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from lathework.bench.dispositions import DISPOSITIONS
-from lathework.bench.entry import SET, Entry
+from lathework.bench.entry import CUT_AGAIN, SET, Entry
 from lathework.cautions import HAZARD_NAMES
 from lathework.dies.setting import stands_words, turn_words
 from lathework.gauging.causes import CAUSES, cause_of
@@ -61,6 +61,8 @@ def said(kind: str, word: str, eighths: float | None, text: str, measured: str =
     if kind == "read":
         return ", ".join(name for code, name in HAZARD_NAMES.items() if code in word.split())
     if kind == "setting":
+        if word == CUT_AGAIN:
+            return "left as it was, the thread cut further"
         return f"{word}: {stands_words(eighths or 0)}" if word == SET else f"{word} {turn_words(eighths or 0)}"
     return text
 

@@ -14,7 +14,7 @@ TORQUE_GROWS = 2.0
 """Torque of a taper die at the end of its run over that of a parallel one: it cuts on its whole length (practice)."""
 PULL_N = 200.0
 """Force in N that a person brings on a long handle, turn after turn (practice)."""
-FULL_CRESTS = "The crests of a taper thread seal with the flanks: nothing is taken off for the die."
+FULL_CRESTS = "The crests of a taper thread seal with the flanks: the blank is left full."
 
 
 @dataclass(frozen=True, slots=True)

@@ -5,7 +5,7 @@ from __future__ import annotations
 from lathework.dies.aim import Aim
 from lathework.dies.learner import Belief, Forecast
 from lathework.dies.proposal import AS_GOOD, LET_GO, propose
-from lathework.dies.setting import DieAdvice, close_order, open_order
+from lathework.dies.setting import Advice, close_order, open_order
 from lathework.figures import Figure, Given, Source
 from lathework.gauging.sized import class_chance
 from lathework.gauging.verdicts import NUT_VERDICTS, Verdict, told_metal
@@ -61,7 +61,7 @@ def _moved(now: float, then: float) -> Figure:
     )
 
 
-def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str, own: Forecast) -> DieAdvice:
+def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str, own: Forecast) -> Advice:
     """What to do with a die that stands open by so many `eighths` (a number), after a verdict on a thread that is now
     believed to be its `own` forecast. Source: practice."""
     piece = chance(own, belief.aim, "this thread in its class")
@@ -69,10 +69,10 @@ def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str,
     if metal_now == "over":
         then = propose(belief, metal, below=eighths)
         if then is None:
-            return DieAdvice("leave", CLOSED, None, False, piece=piece)
+            return Advice("leave", CLOSED, None, False, piece=piece)
         screw = _moved(eighths, then.eighths)
         likely = chance(then, belief.aim, "then in its class")
-        return DieAdvice("close", close_order(screw), screw, True, likely, piece)
+        return Advice("close", close_order(screw), screw, True, likely, piece)
     stays, best = belief.forecast(eighths, metal), propose(belief, metal)
     shakes = verdict == "slight-shake" or metal_now == "under"
     opens = shakes and best is not None and best.eighths > eighths
@@ -80,7 +80,7 @@ def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str,
     good = metal_now != "under" and best is not None and stays.within >= best.within - AS_GOOD
     if best is None or not opens or good:
         order = f"Leave the die as it is.{LARGE if own.over > LET_GO and verdict in NUT_VERDICTS else ''}"
-        return DieAdvice("leave", order, None, False, chance(stays, belief.aim, "the next"), piece)
+        return Advice("leave", order, None, False, chance(stays, belief.aim, "the next"), piece)
     screw = _moved(eighths, best.eighths)
     order = open_order(screw, passes=verdict == "slight-shake")
-    return DieAdvice("open", order, screw, False, chance(best, belief.aim, "then in its class"), piece)
+    return Advice("open", order, screw, False, chance(best, belief.aim, "then in its class"), piece)

@@ -30,7 +30,7 @@ WANTED: dict[Verdict, float] = {
 
 
 @dataclass(frozen=True, slots=True)
-class DieAdvice:
+class Advice:
     """What to do with the die: close, open or leave; the order in words; how far in eighths of a turn."""
 
     move: Literal["close", "open", "leave"]
@@ -42,6 +42,8 @@ class DieAdvice:
     """That the next thread is in its class, where something is known of the die."""
     piece: Figure | None = None
     """That this thread is."""
+    again: str = ""
+    more: Figure | None = None
 
     @property
     def middle(self) -> Literal["in", "out", ""]:
@@ -69,12 +71,13 @@ def eighths(change_mm: float) -> Figure:
     )
 
 
-def _taper_advice(verdict: Verdict) -> DieAdvice:
+def _taper_advice(verdict: Verdict) -> Advice:
     """A taper thread is sized by how far its die runs on, not by the die's screws."""
     if WANTED[verdict] < 0:
-        return DieAdvice("leave", "Run the die on half a turn further, and try again.", None, True)
+        order = "Run the die on half a turn further, and try again."
+        return Advice("leave", order, None, True, again="I ran it on further")
     order = "This piece stays as it is. For the next, stop a turn sooner, and try the gauge before."
-    return DieAdvice("leave", order, None, False)
+    return Advice("leave", order, None, False)
 
 
 _INSIDE: dict[Metal, str] = {
@@ -87,26 +90,26 @@ _INSIDE: dict[Metal, str] = {
 _SHAKES_INSIDE = "It passes. The next hole: start the tap squarer, and turn it by hand."
 
 
-def advise_inside(verdict: Verdict) -> DieAdvice:
+def advise_inside(verdict: Verdict) -> Advice:
     """What to do after a hole was gauged: a tap has no screws to set. Source: practice."""
     order = _SHAKES_INSIDE if verdict == "slight-shake" else _INSIDE[told_metal(verdict)]
-    return DieAdvice("leave", order, None, False)
+    return Advice("leave", order, None, False)
 
 
-def advise(thread: Thread, verdict: Verdict) -> DieAdvice:
+def advise(thread: Thread, verdict: Verdict) -> Advice:
     """Which screws of a three-screw holder to move after a `verdict` of a nut or of go and no-go gauges, which way and
     how far.
 
     The pointed middle screw in the split opens; the two beside it close and lock. Source: practice.
     """
     if WANTED[verdict] == 0:
-        return DieAdvice("leave", "Leave the die as it is.", None, False)
+        return Advice("leave", "Leave the die as it is.", None, False)
     if thread.taper:
         return _taper_advice(verdict)
     figure = eighths(abs(WANTED[verdict]) * thread.pitch_mm)
     if WANTED[verdict] < 0:
-        return DieAdvice("close", close_order(figure), figure, True)
-    return DieAdvice("open", open_order(figure, passes=verdict == "slight-shake"), figure, False)
+        return Advice("close", close_order(figure), figure, True)
+    return Advice("open", open_order(figure, passes=verdict == "slight-shake"), figure, False)
 
 
 def turn_words(number: float) -> str:

@@ -11,11 +11,23 @@ from lathework.identify.evidence import FIELDS
 from lathework.job.model import BATCHES, FINISHES, ORDERS, SUPPORTS
 from lathework.lengths import Span
 from lathework.methods.die import HOLDERS
+from lathework.methods.infeed import INFEEDS
 from lathework.methods.tap import TAPPINGS
-from lathework.part.model import CUTTERS, EDGES, MOUTHS, SHAPES
+from lathework.part.model import CUTTERS, EDGES, MOUTHS, OUTSIDE_CUTTERS, SHAPES
 from lathework.part.stock import STOCK_FORMS
 from lathework.reader import HIGHEST_FRACTION, LOWEST_FRACTION
-from lathework.shop.kit_declaration import SPEEDS, SPINDLE_BORE
+from lathework.shop.kit_choices import GROUND
+from lathework.shop.kit_declaration import (
+    DIAL_LINES,
+    DIAL_TEETH,
+    GEARS,
+    GRADUATION,
+    OVERRUN,
+    SPEEDS,
+    SPINDLE_BORE,
+    SWALLOWS,
+    TIP,
+)
 from lathework.shop.lathe_facts import DIALS, LATHES, MOUNTS, READOUTS, TOOL_ZEROS
 from lathework.shop.metals import materials
 from lathework.units import LENGTH_UNITS
@@ -54,6 +66,7 @@ SECTION = Group(
         "length": Extent(ALONG, "of a thread to its shoulder; one section may leave it empty and take the rest"),
         "thread": Text("designation: 3/8-16, M8x1, 1/4 BSW, G3/8, 2 BA"),
         "chamfer": Extent(CHAMFER, "45 degrees, on the edge toward the nearer end"),
+        "cut": Choice(OUTSIDE_CUTTERS, "die", "what cuts the thread"),
         "die": Text("the die of the shop that cuts the thread, by its id", LONGEST_IDENT),
         "measured": Extent(ACROSS, "what the sample measured across"),
         "measured_length": Extent(ALONG, "what the sample measured along"),
@@ -108,6 +121,10 @@ METHOD = Group(
             "A per cent of thread, such as 70,",
             "per cent thread wanted in a hole; what suits the metal when empty",
         ),
+        "infeed": Choice(INFEEDS, "compound", "how a threading tool is fed in"),
+        "point": Choice(GROUND, "", "how the threading tool is ground; empty as its thread's form has it"),
+        "tip": Extent(TIP, "flat or radius at its point; that of the form when empty"),
+        "because": Text("why it is threaded so against advice; empty where it is not"),
         "overruled": Text("why long work is held as chosen all the same; empty where nobody insists"),
         "mate_minor": Extent(MATE_BORE, "measured bore of the mate of the first thread"),
         "mate_pitch": Extent(FLANKS, "measured pitch diameter of the mate of the first thread, with its bore"),
@@ -138,6 +155,13 @@ SETUP = Group(
         "machine": Text("the lathe of the shop that it is made on, by its id", LONGEST_IDENT),
         "speeds": SPEEDS,
         "bore": Extent(SPINDLE_BORE, "what passes through its spindle"),
+        "leadscrew": Text("pitch of its leadscrew: 8 tpi, 3 mm"),
+        "gears": GEARS,
+        "dial_teeth": DIAL_TEETH,
+        "dial_lines": DIAL_LINES,
+        "head_hollow": Extent(SWALLOWS, "longest thread that the hollow of its die head takes in"),
+        "head_overrun": Extent(OVERRUN, "how far that cuts on past its stop until it opens"),
+        "head_graduation": Extent(GRADUATION, "what one graduation of its scale makes, on the diameter"),
         "rack": Text("drills of the shop when the job was last changed; they count where none are named", LONGEST_RACK),
         "mount": Choice(MOUNTS, "unsaid", "how the chuck sits on the spindle"),
         "tools": Choice(TOOL_ZEROS, "unsaid", "whether a tool's zero stands while another is in the tool post"),

@@ -16,13 +16,15 @@ from lathework.holes.depth import LOWEST_PERCENT
 from lathework.identify.evidence import FIELDS
 from lathework.job.declaration import FORMAT, IDENTIFIED, VERSION
 from lathework.job.job_reader import JobReader
-from lathework.job.model import Identification, Job, Method, Setup
-from lathework.job.part_document import check_grooves, read_part
+from lathework.job.model import Head, Identification, Job, Method, Setup
+from lathework.job.part_document import check_grooves, check_heads, read_part
 from lathework.job.upgrade import upgraded
 from lathework.part.model import Part
+from lathework.shop.leadscrew import read_lead
 from lathework.shop.metals import Material, materials
 from lathework.shop.racks import owned
 
+JAWS = "Chuck jaws close a die and may crack it; it cuts small whichever way it is turned. To do it anyway, say why."
 RUN_DOWN_TURNS = 1.0
 """Turns a spindle in back gear runs on after it is switched off, where nothing was said (practice)."""
 
@@ -89,6 +91,9 @@ def _mate(reader: JobReader, part: Part | None) -> Mate | None:
 
 
 def _method(reader: JobReader, metal: Material, part: Part | None) -> Method:
+    because = reader.line("method.because")
+    if reader.chosen("method.holder") == "chuck-jaws" and not because:
+        reader.fail("last-resort", "method.because", JAWS)
     return Method(
         blank_school=reader.chosen("method.blank_school"),
         blank_fraction=reader.share("method.blank_fraction", metal.blank_fraction),
@@ -99,10 +104,27 @@ def _method(reader: JobReader, metal: Material, part: Part | None) -> Method:
         support=reader.chosen("method.support"),
         tapping=reader.chosen("method.tapping"),
         percent=_percent(reader),
+        because=because,
         overruled=reader.line("method.overruled"),
         mate=_mate(reader, part),
+        infeed=reader.chosen("method.infeed"),
+        point=reader.chosen("method.point"),
+        tip=reader.size("method.tip"),
         fraction_asked=bool(reader.text("method.blank_fraction")),
     )
+
+
+def _pitching(reader: JobReader) -> dict[str, Any]:
+    """What cuts a pitch: the leadscrew, the wheels that turn it, its dial; the die head."""
+    typed, screw = reader.line("setup.leadscrew"), None
+    try:
+        screw = read_lead(typed) if typed else None
+    except InputError as error:
+        reader.note(error.at("setup.leadscrew"))
+    gears = tuple(int(teeth) for teeth in reader.bare("setup.gears"))
+    dial = {name: int(reader.share(f"setup.{name}", 0)) for name in ("dial_teeth", "dial_lines")}
+    head = Head(*(reader.size(f"setup.head_{name}") for name in ("hollow", "overrun", "graduation")))
+    return {"leadscrew": screw, "gears": gears, "head": head, **dial}
 
 
 def _setup(reader: JobReader) -> Setup | None:
@@ -121,7 +143,7 @@ def _setup(reader: JobReader) -> Setup | None:
         "speeds": reader.bare("setup.speeds"),
         "bore": reader.size("setup.bore"),
         "rack": _drills(reader, "setup.rack"),
-    }
+    } | _pitching(reader)
     return None if blade is None or parting is None else Setup(groove_blade=blade, parting_blade=parting, **facts)
 
 
@@ -148,8 +170,10 @@ def _job(reader: JobReader, part: Part | None, shared: dict[str, Any]) -> Job | 
         "method": _method(reader, metal, part),
         "identified": _identified(reader),
     }
-    if part is not None and setup is not None and own["method"].finish == "groove":
-        check_grooves(reader, part, setup.groove_blade)
+    if part is not None and setup is not None:
+        check_heads(reader, part, setup, metal)
+        if own["method"].finish == "groove":
+            check_grooves(reader, part, setup.groove_blade)
     return None if reader.errors or part is None or setup is None else Job(part=part, **own, **shared)
 
 

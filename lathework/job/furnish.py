@@ -12,7 +12,7 @@ from lathework.errors import InputError
 from lathework.fields import Json
 from lathework.job.declaration import LONGEST_RACK
 from lathework.lengths import Length, read_length
-from lathework.shop.equipment import OwnLathe
+from lathework.shop.equipment import DieHead, OwnLathe
 from lathework.shop.kinds import Owned, beside
 from lathework.shop.racks import IN_RACKS
 from lathework.shop.things import Blade, Die, ShopDrill
@@ -37,9 +37,17 @@ def _lathe(setup: Json, lathe: OwnLathe) -> Json:
     told |= {name: getattr(lathe, name) for name in _SAID if getattr(lathe, name) != "unsaid"}
     told |= {"lathe": lathe.weight, "speeds": ",".join(f"{speed:g}" for speed in lathe.speeds)}
     told["bore"] = typed_of(lathe.bore) if lathe.bore else ""
+    told |= {"leadscrew": lathe.leadscrew, "gears": ",".join(f"{teeth:g}" for teeth in lathe.gears)}
+    for name in ("dial_teeth", "dial_lines"):
+        told[name] = _plain(getattr(lathe, name))
     if lathe.run_down is not None:
         told["run_down"] = f"{lathe.run_down:g}"
     return setup | told
+
+
+def _plain(value: float | None) -> str:
+    """A bare number as typed; "" where nobody said."""
+    return "" if value is None else f"{value:g}"
 
 
 def typed_of(length: Length) -> str:
@@ -84,16 +92,17 @@ def _blades(setup: Json, unit: LengthUnit, things: Sequence[Owned]) -> Json:
     return told
 
 
-def dies_for(designation: str, things: Sequence[Owned]) -> list[Die]:
-    """The dies at hand that cut a thread by themselves: no chasers, which go into a head."""
+def dies_for(designation: str, things: Sequence[Owned], *, chasers: bool = False) -> list[Die]:
+    """The dies at hand that cut a thread by themselves; or the sets of `chasers`, which go into a head."""
     own = [one for one in things if isinstance(one, Die) and one.thread.designation == designation]
-    return [one for one in own if one.at_hand and one.form != "chasers"]
+    return [one for one in own if one.at_hand and (one.form == "chasers") == chasers]
 
 
-def pick_die(designation: str, things: Sequence[Owned], good: Collection[str]) -> Die | None:
-    """The die for a thread: sound before worn, one that gauged `good` last (ids) before one that did not. None where
-    none is at hand."""
-    return min(dies_for(designation, things), key=lambda one: (one.state == "worn", one.id not in good), default=None)
+def pick_die(designation: str, things: Sequence[Owned], good: Collection[str], *, chasers: bool = False) -> Die | None:
+    """The die for a thread, or the set of `chasers`: sound before worn, one that gauged `good` last (ids) before one
+    that did not. None where none is at hand."""
+    own = dies_for(designation, things, chasers=chasers)
+    return min(own, key=lambda one: (one.state == "worn", one.id not in good), default=None)
 
 
 def _designated(text: str) -> str:
@@ -112,17 +121,29 @@ def _sections(document: Json) -> Iterator[Json]:
         yield from (row for row in rows or () if isinstance(row, dict))
 
 
+def _head(setup: Json, things: Sequence[Owned]) -> Json:
+    """A set-up with what the shop's die head is like; as it is where there is none at hand."""
+    head = next((one for one in things if isinstance(one, DieHead) and one.at_hand), None)
+    if head is None:
+        return setup
+    sizes = {"head_hollow": head.swallows, "head_overrun": head.overrun, "head_graduation": head.graduation}
+    return setup | {name: typed_of(size) if size else "" for name, size in sizes.items()}
+
+
 def _dies(document: Json, things: Sequence[Owned], good: Collection[str]) -> None:
-    """Give each thread a die; one that was named stays while it cuts that thread."""
+    """Give each thread a die, or chasers; one that was named stays while it cuts that thread in that way."""
     known = {one.id: one for one in things if isinstance(one, Die)}
     for section in _sections(document):
-        if section.get("shape") != "thread":
+        cut = section.get("cut") or "die"
+        if section.get("shape") != "thread" or cut == "threading-tool":
             section["die"] = ""
             continue
+        chasers = cut == "die-head"
         wanted = _designated(str(section.get("thread") or ""))
         named = known.get(str(section.get("die") or ""))
-        if named is None or named.thread.designation != wanted:
-            found = pick_die(wanted, things, good) if wanted else None
+        fits = named is not None and named.thread.designation == wanted and (named.form == "chasers") == chasers
+        if not fits:
+            found = pick_die(wanted, things, good, chasers=chasers) if wanted else None
             section["die"] = found.id if found else ""
 
 
@@ -138,6 +159,7 @@ def furnish(document: Json, things: Sequence[Owned], good: Collection[str] = (),
         return told
     setup = _on(setup, things, fresh=fresh)
     things = beside(things, str(setup.get("machine") or ""))
+    setup = _head(setup, things)
     setup["rack"] = _rack(things)
     unit: LengthUnit = "mm" if told.get("unit") == "mm" else "in"
     told["setup"] = _blades(setup, unit, things) if fresh else setup

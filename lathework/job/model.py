@@ -10,9 +10,12 @@ from lathework.cutting.blank import School
 from lathework.cutting.mate_blank import Mate
 from lathework.lengths import Length
 from lathework.methods.die import Holder
+from lathework.methods.infeed import Infeed
 from lathework.methods.tap import Tapping
 from lathework.part.model import Edge, Part
+from lathework.shop.kit_choices import Ground
 from lathework.shop.lathe_facts import Dial, Lathe, Mount, Readout, ToolZeros
+from lathework.shop.leadscrew import Lead
 from lathework.shop.metals import Material
 from lathework.units import LengthUnit
 
@@ -31,10 +34,13 @@ class Method:
     """What was chosen: blank, how shoulders are reached, what holds the die, the order of work, a centre or none, and
     in what order a batch is made.
 
-    `overruled` says why the work is held as chosen where its length asks for another way, "" where nobody insists.
+    `overruled` says why the work is held as chosen where its length asks for another way, "" where nobody insists;
+    `because` why a thread is cut so against advice.
     `mate` is that of the first thread, where it was measured.
     `fraction_asked` says that the blank's fraction was typed, not the metal's own.
     `tapping` is what guides and turns the tap; `percent` the thread wanted in a hole, None for what suits the metal.
+    `infeed` is how a threading tool is fed in, `point` how it is ground, "" as its thread's form has it, `tip` the flat
+    or radius there, None for that of the form.
     """
 
     blank_school: School
@@ -46,19 +52,37 @@ class Method:
     tapping: Tapping = "by-centre"
     percent: float | None = None
     batch: Batch = "piece"
+    because: str = ""
     overruled: str = ""
     mate: Mate | None = None
     fraction_asked: bool = False
+    infeed: Infeed = "compound"
+    point: Ground = ""
+    tip: Length | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Head:
+    """A self-opening die head: the longest thread its `hollow` takes in, how far it cuts on past its stop (`overrun`),
+    what one `graduation` of its scale makes on the diameter; None where nobody said."""
+
+    hollow: Length | None
+    overrun: Length | None
+    graduation: Length | None
+
+
+NO_HEAD = Head(None, None, None)
 
 
 @dataclass(frozen=True, slots=True)
 class Setup:
-    """The lathe and its blades: its dial and readout, its weight, how far it runs on, which edges were touched off.
+    """The lathe, its blades and its die head: its dial and readout, its weight, which edges were touched off.
 
     `mount` is how its chuck sits on the spindle, `tools` how its tools keep their zero. `run_down_turns` is how many
     turns the spindle makes after it is switched off; `drills` names those owned, "" where nobody said: then `rack` are
     those of the shop. `machine` is the id of its lathe there, `speeds` what that has in rev/min, the slowest first,
-    `bore` what passes through its spindle.
+    `bore` what passes through its spindle; `leadscrew` its lead, None where nobody said, `gears` the teeth of its
+    change gears, each wheel once; `dial_teeth` and `dial_lines` those of its thread dial, 0 where it has none.
     """
 
     dial: Dial
@@ -76,6 +100,11 @@ class Setup:
     speeds: tuple[float, ...] = ()
     bore: Length | None = None
     rack: str = ""
+    leadscrew: Lead | None = None
+    gears: tuple[int, ...] = ()
+    dial_teeth: int = 0
+    dial_lines: int = 0
+    head: Head = NO_HEAD
 
     @property
     def own_drills(self) -> str:

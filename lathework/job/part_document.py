@@ -3,13 +3,18 @@
 from __future__ import annotations
 
 from lathework.cutting.groove import SHORTEST_THREAD, groove_width
+from lathework.cutting.roughing import KEYED_BEARS_NM
+from lathework.cutting.torque import cutting_torque
 from lathework.job.bore_document import check_bores, read_bores
 from lathework.job.declaration import ALONG
 from lathework.job.job_reader import JobReader
+from lathework.job.model import Setup
 from lathework.lengths import Length
 from lathework.part.ends import ends_of, nominal_mm
 from lathework.part.model import MILLED, Bore, Part, Section, Shape, Stock
 from lathework.part.stock import StockForm
+from lathework.shop.metals import Material
+from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert, show_length
 
 DEEPEST_LEAD = 0.2
@@ -32,14 +37,14 @@ def _section(reader: JobReader, path: str, *, rest: Length | None) -> Section | 
     chamfer = reader.size(f"{path}.chamfer")
     measured = reader.size(f"{path}.measured")
     reader.size(f"{path}.measured_length")
-    die = reader.line(f"{path}.die")
+    die, cut = reader.line(f"{path}.die"), reader.chosen(f"{path}.cut")
     if shape == "thread":
         called = reader.thread(f"{path}.thread")
         reader.line(f"{path}.across")
         if called is None or length is None:
             return None
         thread, class_name = called.thread, called.class_name
-        return Section(own, shape, length, None, thread, class_name, chamfer, measured, die)
+        return Section(own, shape, length, None, thread, class_name, chamfer, measured, die, cut)
     # Kept as typed for when the section becomes a thread again.
     reader.line(f"{path}.thread")
     if shape == "bar":
@@ -94,6 +99,31 @@ def _check_ids(reader: JobReader, features: tuple[Section | Bore, ...]) -> None:
         if feature.id in seen:
             reader.fail("doubled-id", path, f"Another section or hole of this part is “{feature.id}” already.")
         seen.add(feature.id)
+
+
+def _why_no_head(section: Section, thread: Thread, setup: Setup, metal: Material) -> str:
+    """Why a section is not threaded with a die head; "" where it may be."""
+    head, torque = setup.head, cutting_torque(thread, metal.cutting_force).value
+    if thread.taper:
+        return "A taper thread is cut with its die or single point: chasers of a head leave steps in a taper."
+    if thread.hand == "left" and setup.mount != "locked":
+        return "Left-hand chasers want the spindle in reverse: only with a chuck that is said to be locked to it."
+    if torque > KEYED_BEARS_NM:
+        return f"It takes {torque:.0f} N m in the solid: no tailstock bears a head on that."
+    if head.hollow is not None and section.length.mm > head.hollow.mm:
+        return f"The die head takes in {head.hollow.typed} of thread at most: this one is longer."
+    if head.overrun is not None and section.length.mm <= head.overrun.mm:
+        return f"The die head cuts on for {head.overrun.typed} past its stop: this thread is no longer than that."
+    return ""
+
+
+def check_heads(reader: JobReader, part: Part, setup: Setup, metal: Material) -> None:
+    """A die head opens on parallel threads, takes in no more than its hollow is long, and must be borne."""
+    for number, section in enumerate(part.sections):
+        if section.thread is not None and section.cut == "die-head":
+            why = _why_no_head(section, section.thread, setup, metal)
+            if why:
+                reader.fail("does-not-fit", f"part.sections.{number}.cut", why, ("die", "threading-tool"))
 
 
 def read_part(reader: JobReader) -> Part | None:

@@ -120,7 +120,7 @@ def of_the_shop(unit: LengthUnit, method: Json | None, setup: Json | None) -> tu
 
 
 def _section(own: str, shape: str, **known: str) -> Json:
-    return dict.fromkeys(SECTION.keys, "") | {"id": own, "shape": shape, **known}
+    return {name: one.default or "" for name, one in SECTION.fields.items()} | {"id": own, "shape": shape, **known}
 
 
 def _sections(typed: Typed) -> list[Json]:

@@ -5,12 +5,14 @@ from __future__ import annotations
 from lathework.cautions import HAZARD_CAUTIONS, HAZARD_NAMES
 from lathework.cutting.blank import REMARKS, SCHOOL_NAMES
 from lathework.methods.die import DIE_HOLDINGS
+from lathework.methods.infeed import INFEED_WAYS
 from lathework.methods.tap import TAP_HOLDINGS
+from lathework.methods.tool_form import POINT_FORMS
 from lathework.shop.metals import materials
 from lathework.shop.words import Words
 
 SHAPES: Words = {
-    "thread": ("thread", "cut with a die"),
+    "thread": ("thread", "cut outside"),
     "round": ("turned", "turned to a diameter"),
     "bar": ("bar as bought", "left as it comes"),
     "hexagon": ("hexagon", "six flats, milled"),
@@ -65,6 +67,15 @@ METALS: Words = {
     for metal in materials().values()
 }
 SCHOOLS: Words = {code: (name, REMARKS[code]) for code, name in SCHOOL_NAMES.items()}
+OUTSIDE_CUTTERS: Words = {
+    "die": ("die", "the usual"),
+    "die-head": ("self-opening die head", "opens at its stop; half an hour to set, then the quickest"),
+    "threading-tool": ("single point", "on the leadscrew: true, any size, slow"),
+}
+INFEEDS: Words = {one.code: (one.name, one.remark) for one in INFEED_WAYS.values()}
+POINTS: Words = {"": ("as the form has it", "flat for 60 degrees, rounded for 55 and 47.5")} | {
+    one.code: (one.name, one.remark) for one in POINT_FORMS.values()
+}
 HOLDERS: Words = {one.code: (one.name, one.remark) for one in DIE_HOLDINGS.values()}
 TAPPINGS: Words = {one.code: (one.name, one.remark) for one in TAP_HOLDINGS.values()}
 HAZARDS: Words = {code: (name, HAZARD_CAUTIONS[code].do) for code, name in HAZARD_NAMES.items()}

@@ -14,6 +14,8 @@ FIRST_CUT_MM = 0.25
 """Depth of the first pass in millimetres; each later one takes the same area and so goes in less (practice)."""
 MOST_PASSES = 40
 """No thread is chased in more passes: each would only rub (practice)."""
+LEAST_BORE_MM = 8.0
+"""Smallest bore that a threading bar goes into with room for its chips (practice)."""
 SPAN_SHARE = 2 / 3
 """Largest tap that chases a hole without rubbing, over the bore (practice)."""
 

@@ -8,9 +8,20 @@ from typing import Literal, get_args
 
 from lathework import cautions
 from lathework.cautions import Caution
-from lathework.cutting.torque import SLIPS_IN_HOLDER
+from lathework.cutting.torque import SLIPS_IN_HAND, SLIPS_IN_HOLDER
 
-Holder = Literal["stock-in-vise", "stock-by-tailstock", "sliding-by-hand", "floating-power", "keyed-power"]
+Holder = Literal[
+    "stock-in-vise",
+    "stock-by-tailstock",
+    "stock-by-jaws",
+    "guide-bush",
+    "sliding-by-hand",
+    "followed-quill",
+    "slipping-hand",
+    "floating-power",
+    "keyed-power",
+    "chuck-jaws",
+]
 HOLDERS: tuple[Holder, ...] = get_args(Holder)
 
 
@@ -63,6 +74,35 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
             _DRAWS_ON,
         ),
     ),
+    "stock-by-jaws": DieHolding(
+        "stock-by-jaws",
+        "die stock against the tailstock chuck's jaws",
+        "squared by the face of open jaws, where the barrel is too narrow for the stock; then free",
+        "die in a hand stock, squared by the face of the tailstock chuck's jaws",
+        "Open the tailstock chuck's jaws until they are level with its face, or wide enough to clear the blank, and "
+        "bring them flat against the stock. Turn the spindle by hand, marked side first, {turns}",
+        (cautions.DIE_BY_HAND,),
+        (
+            "After three turns the thread leads it: draw the tailstock back and go on free.",
+            "Rest the stock's arm on the top slide, with a slip of wood under it.",
+            _DRAWS_ON,
+        ),
+    ),
+    "guide-bush": DieHolding(
+        "guide-bush",
+        "die stock with a guide bush, spindle by hand",
+        "the bush on the blank keeps a long thread straight; one bush for each blank",
+        "die in a hand stock with a guide bush",
+        "Slide the bush over the blank with a drop of oil, seat the stock on it, and turn the spindle by hand, marked "
+        "side first, {turns}",
+        (cautions.DIE_BY_HAND,),
+        (
+            "The bush runs on the blank ahead of the die: bore it a few hundredths of a millimetre over the blank, a "
+            "diameter and a half long.",
+            "Clear the chips between bush and die at every turn back.",
+            "Rest the stock's arm on the top slide, with a slip of wood under it.",
+        ),
+    ),
     "sliding-by-hand": DieHolding(
         "sliding-by-hand",
         "sliding holder, spindle by hand",
@@ -72,6 +112,31 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         (cautions.DIE_BY_HAND,),
         (_DRAWS_ON,),
         by_torque=True,
+    ),
+    "followed-quill": DieHolding(
+        "followed-quill",
+        "holder fast in the barrel, followed by the wheel",
+        "no sliding holder needed; the hand on the wheel must keep the thread's own pace",
+        "die in the holder, fast in the tailstock barrel",
+        "Lock the tailstock. Turn the spindle by hand, marked side first, {turns}, and follow with the barrel's wheel",
+        (cautions.DIE_BY_HAND,),
+        (
+            "Once the die has caught, let the thread pull: a wheel that lags strips it, one that pushes widens it.",
+            "Or leave the tailstock free on an oiled bed, and let it be drawn along.",
+        ),
+        by_torque=True,
+    ),
+    "slipping-hand": DieHolding(
+        "slipping-hand",
+        "holder free on its shaft, slipping in the hand, slow power",
+        "quick for small threads; the hand is the clutch and must let go at once",
+        "die in the holder that turns free on its shaft",
+        "Run the die on at {speed} or slower, marked side first, the knurled holder held in the hand. Let it slip "
+        "after {turns}; switch off at turn {stop}.",
+        (cautions.DIE_HELD,),
+        ("What it bears is grip times radius: no bar, no wrench, no glove.", _DRAWS_ON),
+        power=True,
+        slips_nm=SLIPS_IN_HAND,
     ),
     "floating-power": DieHolding(
         "floating-power",
@@ -95,5 +160,19 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         (cautions.DIE_KEYED,),
         (_DRAWS_ON, "Chalk the spot on the chuck rim and count turns aloud, or set the carriage as a stop."),
         power=True,
+    ),
+    "chuck-jaws": DieHolding(
+        "chuck-jaws",
+        "die gripped in the chuck's jaws: a last resort",
+        "the jaws close the die: it cuts small, whichever way it is turned, and may crack",
+        "die gripped by its rim in the chuck",
+        "Grip the die lightly by its rim, its split between two jaws. Hold the piece in the tailstock chuck and bring "
+        "it up to the marked side; turn the spindle by hand, {turns}",
+        (cautions.DIE_CRACKS, cautions.DIE_BY_HAND),
+        (
+            "It comes out small: a nut shakes on it. Try it after four turns, before the rest is spoilt.",
+            "Three jaws press on three places: the thread is not round either.",
+        ),
+        off_lathe=True,
     ),
 }

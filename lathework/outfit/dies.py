@@ -6,8 +6,10 @@ from collections.abc import Iterator
 
 from lathework.job.furnish import dies_for, pick_die, typed_of
 from lathework.methods.die import DIE_HOLDINGS, Holder
+from lathework.methods.head_way import why_not_in
+from lathework.methods.held import Holding, holdings
 from lathework.outfit.need import Need, Shop, StandIn, no_substitute, state_of, steps_of
-from lathework.outfit.serving import Holding, holdings, serving
+from lathework.outfit.serving import serving
 from lathework.part.model import Section
 from lathework.planning.operation import keyed
 from lathework.planning.plan import Plan
@@ -17,7 +19,7 @@ from lathework.shop.kit import name_of
 from lathework.shop.things import Die, Tool
 from lathework.threads.thread import Thread
 
-STOCK_HOLDERS: tuple[Holder, ...] = ("stock-in-vise", "stock-by-tailstock")
+STOCK_HOLDERS: tuple[Holder, ...] = ("stock-in-vise", "stock-by-tailstock", "stock-by-jaws", "guide-bush")
 """Ways to hold a die that take a die stock; the others take a tailstock holder."""
 
 
@@ -32,9 +34,35 @@ def _stand_ins(thread: Thread, shop: Shop) -> Iterator[StandIn]:
     yield from map(no_substitute, serves.unlike)
 
 
+def _head_needs(plan: Plan, section: Section, thread: Thread, shop: Shop) -> Iterator[Need]:
+    """Chasers, and the head that takes them."""
+    steps = steps_of(plan, ("thread",), section.id)
+    found = pick_die(thread.designation, shop.things, (), chasers=True)
+    owns = (("kind", "die"), ("thread", thread.designation), ("form", "chasers"))
+    yield Need(f"chasers for {thread.designation}", found, owns=() if found else owns, steps=steps)
+    tried = [(head, why_not_in(head, thread, section.length.mm)) for head in shop.at_hand(DieHead)]
+    fitting = next((head for head, why in tried if not why), None)
+    why = f"{name_of(tried[0][0])} {tried[0][1]}" if tried and fitting is None else ""
+    yield Need("die head", fitting, why, owns=() if fitting else (("kind", "head"),), steps=steps)
+
+
+def tool_needs(plan: Plan, section: Section, thread: Thread, shop: Shop) -> Iterator[Need]:
+    """The threading tool of a thread that is cut single point."""
+    if not shop.keeps(Tool):
+        return
+    angle = thread.form.angle_deg
+    found = next((one for one in shop.at_hand(Tool) if one.form == "threading" and one.angle == angle), None)
+    owns = (("kind", "tool"), ("form", "threading"), ("angle", f"{angle:g}"))
+    steps = steps_of(plan, ("gear", "screwcut"), section.id)
+    yield Need(f"threading tool of {angle:g}°", found, owns=() if found else owns, steps=steps)
+
+
 def die_needs(plan: Plan, number: int, thread: Thread, shop: Shop) -> Iterator[Need]:
     """The die of a thread, section `number` of its part from 0, and what holds it."""
     section = plan.job.part.sections[number]
+    if section.cut == "die-head":
+        yield from _head_needs(plan, section, thread, shop)
+        return
     dies, field = dies_for(thread.designation, shop.things), f"part.sections.{number}.die"
     named = next((one for one in dies if one.id == section.die), None)
     die = named or pick_die(thread.designation, shop.things, ())

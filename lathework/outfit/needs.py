@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Iterator, Sequence
 
-from lathework.outfit.dies import die_needs
+from lathework.outfit.dies import die_needs, tool_needs
 from lathework.outfit.holes import bore_needs
 from lathework.outfit.need import Need, Shop
 from lathework.outfit.rack import bar_needs, blade_needs, gauge_needs, holding_needs, lathe_needs
@@ -29,6 +29,8 @@ def needs(plan: Plan, things: Sequence[Owned]) -> tuple[Need, ...]:
     for number, section in enumerate(plan.job.part.sections):
         if section.thread is not None and f"thread:{section.id}" in cut:
             found += die_needs(plan, number, section.thread, shop)
+        if section.thread is not None and f"screwcut:{section.id}" in cut:
+            found += tool_needs(plan, section, section.thread, shop)
     for bore in plan.work.bores:
         found += bore_needs(plan, bore, shop)
     rest: tuple[Callable[[Plan, Shop], Iterator[Need]], ...] = (blade_needs, bar_needs, holding_needs, gauge_needs)

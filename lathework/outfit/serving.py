@@ -7,9 +7,8 @@ from dataclasses import dataclass
 
 from lathework.cutting.torque import cutting_torque
 from lathework.holes.drill_choice import DrillChoice, choose, usual_percent
-from lathework.outfit.bearing import bears
-from lathework.shop.equipment import Chuck, DieHead, DieHolder, DieStock, OwnLathe, ThreadGauge
-from lathework.shop.fits import Fit, in_pocket, in_tailstock, through
+from lathework.methods.held import Holding, holdings
+from lathework.shop.equipment import ThreadGauge
 from lathework.shop.kinds import Owned
 from lathework.shop.kit import name_of
 from lathework.shop.metals import materials
@@ -28,14 +27,6 @@ SAME_PITCH = 0.001
 """Pitches closer than this share are one: what rounding leaves between a count and its millimetres (practice)."""
 SUPPOSED = "mild-steel"
 """The metal whose torque a holder is asked for where nobody names one."""
-
-
-@dataclass(frozen=True, slots=True)
-class Holding:
-    """What holds a die or its chasers, whether the thread can be cut with it, and why not."""
-
-    thing: DieHolder | DieStock | DieHead
-    fit: Fit
 
 
 @dataclass(frozen=True, slots=True)
@@ -140,57 +131,6 @@ def capabilities(things: Sequence[Owned]) -> tuple[Capability, ...]:
         for name, thread in threads.items()
     ]
     return tuple(sorted(cut, key=lambda one: (one.thread.family, one.thread.series, one.thread.major_mm)))
-
-
-def _best(fits: Sequence[Fit]) -> Fit:
-    """The first that fits, on no condition before one on a condition; else why the first does not."""
-    return min(fits, key=lambda fit: (not fit.fits, fit.why != ""))
-
-
-def _and(one: Fit, other: Fit) -> Fit:
-    """Both: why the first does not fit, or else the conditions of both."""
-    if not one.fits or not other.fits:
-        return other if one.fits else one
-    return Fit(True, "; ".join(why for why in (one.why, other.why) if why))
-
-
-def _holds(
-    thing: DieHolder | DieStock | DieHead,
-    dies: Sequence[Die],
-    things: Sequence[Owned],
-    long_mm: float,
-    torque_nm: float,
-) -> Fit:
-    """Whether a holder takes one of `dies`, the thread passes it, a lathe of the shop takes its shank, and it bears the
-    torque of the die."""
-    if isinstance(thing, DieHead):
-        chasers = [die for die in dies if die.form == "chasers"]
-        held = Fit(bool(chasers), "" if chasers else "no chasers for it")
-    else:
-        held = _best([in_pocket(die, thing) for die in dies])
-    if held.fits:
-        held = _and(held, bears(thing, torque_nm))
-    if not held.fits or isinstance(thing, DieStock):
-        return held
-    passes = through(dies[0].thread, long_mm, thing)
-    if not passes.fits:
-        return passes
-    chucks = tuple(one for one in things if isinstance(one, Chuck) and one.at_hand)
-    lathes = [one for one in things if isinstance(one, OwnLathe) and one.at_hand]
-    return _and(_best([in_tailstock(thing, lathe.taper, chucks) for lathe in lathes]), held) if lathes else held
-
-
-def holdings(
-    dies: Sequence[Die], things: Sequence[Owned], long_mm: float = 0.0, torque_nm: float = 0.0
-) -> tuple[Holding, ...]:
-    """Whether each holder, stock and head at hand holds one of `dies`, those that do first; none without a die.
-
-    `long_mm` is the length of thread to be cut, `torque_nm` what its die takes (newton metres); 0 where that does not
-    matter.
-    """
-    own = [one for one in things if isinstance(one, DieHolder | DieStock | DieHead) and one.at_hand]
-    told = [Holding(one, _holds(one, dies, things, long_mm, torque_nm)) for one in own] if dies else []
-    return tuple(sorted(told, key=lambda one: (not one.fit.fits, one.fit.why != "")))
 
 
 def _lacking(holding: Sequence[Holding]) -> tuple[str, ...]:

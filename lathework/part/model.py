@@ -13,12 +13,15 @@ Shape = Literal["thread", "round", "bar", "hexagon", "square", "flats", "knurl"]
 Edge = Literal["left", "right"]
 Mouth = Literal["right", "left", "across"]
 Cutter = Literal["tap", "form-tap", "tap-as-chaser", "boring-tool"]
+OutsideCutter = Literal["die", "die-head", "threading-tool"]
+"""What cuts a thread outside."""
 TAPS: tuple[Cutter, ...] = ("tap", "form-tap")
 """What is turned into a hole; the others are fed along it on the leadscrew."""
 SHAPES: tuple[Shape, ...] = get_args(Shape)
 EDGES: tuple[Edge, ...] = get_args(Edge)
 MOUTHS: tuple[Mouth, ...] = get_args(Mouth)
 CUTTERS: tuple[Cutter, ...] = get_args(Cutter)
+OUTSIDE_CUTTERS: tuple[OutsideCutter, ...] = get_args(OutsideCutter)
 MILLED: dict[str, int] = {"hexagon": 6, "square": 4, "flats": 2}
 """Shapes that are milled or filed on what the lathe leaves, with their number of flats."""
 
@@ -53,8 +56,8 @@ class Section:
     `across` is its diameter, or the width across its flats; None for a thread and for bar as bought. `length` of a
     thread runs to the shoulder behind it and so includes its relief. `chamfer` breaks the edge toward the nearer end
     of the part. `class_name` is the class of the thread, "" for the usual one. `measured` is what a sample of it
-    measures across. `die` is the id of the die that cuts it, "" where none is named. `id` is its own for as long as it
-    is part of the job, wherever it stands in the list.
+    measures across. `cut` is what cuts the thread, `die` the id of the die that does, "" where none is named. `id` is
+    its own for as long as it is part of the job, wherever it stands in the list.
     """
 
     id: str
@@ -66,6 +69,7 @@ class Section:
     chamfer: Length | None = None
     measured: Length | None = None
     die: str = ""
+    cut: OutsideCutter = "die"
 
 
 @dataclass(frozen=True, slots=True)

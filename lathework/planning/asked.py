@@ -7,6 +7,7 @@ from collections.abc import Iterator
 from lathework.job.model import Job
 from lathework.methods.die import DIE_HOLDINGS
 from lathework.methods.tap import TAP_HOLDINGS
+from lathework.part.model import TAPS
 from lathework.planning.notice import Notice
 
 HELD_OTHERWISE = ("long-part", "long-overruled", "wants-centre")
@@ -16,16 +17,34 @@ HELD_OTHERWISE = ("long-part", "long-overruled", "wants-centre")
 def _die(job: Job) -> Iterator[str]:
     """What concerns a thread outside."""
     method = job.method
-    yield from ("method.blank_school", "method.finish", "method.holder")
+    yield from ("method.blank_school", "method.finish")
+    cut = {section.cut for section in job.part.sections if section.thread is not None}
+    if "die" in cut:
+        yield "method.holder"
+    if "threading-tool" in cut:
+        yield from ("method.infeed", "method.point")
+        if method.point not in ("sharp", "full-form"):
+            yield "method.tip"
+    if "die-head" in cut:
+        yield from ("setup.head_hollow", "setup.head_overrun")
+    if method.because or method.holder == "chuck-jaws":
+        yield "method.because"
     if method.blank_school == "pitch-fraction":
         yield "method.blank_fraction"
     if method.blank_school == "mate-takes":
         yield from ("method.mate_minor", "method.mate_pitch")
 
 
+def _on_leadscrew(job: Job) -> bool:
+    """Whether a thread is cut on the leadscrew, outside or in a hole."""
+    outside = any(section.thread is not None and section.cut == "threading-tool" for section in job.part.sections)
+    return outside or any(bore.thread is not None and bore.cut not in TAPS for bore in job.part.bores)
+
+
 def _lathe(job: Job, *, outside: bool, inside: bool) -> Iterator[str]:
     """What concerns the spindle: how far it runs on, whether it may be reversed."""
-    die = outside and DIE_HOLDINGS[job.method.holder].power
+    dies = any(section.thread is not None and section.cut == "die" for section in job.part.sections)
+    die = outside and dies and DIE_HOLDINGS[job.method.holder].power
     tap = inside and TAP_HOLDINGS[job.method.tapping].power
     if die or tap:
         yield "setup.run_down"
@@ -47,6 +66,8 @@ def asked(job: Job, notices: tuple[Notice, ...], *, blades: bool) -> tuple[str, 
     fields += _lathe(job, outside=outside, inside=inside)
     # A lathe of the shop tells these itself.
     fields += [] if job.setup.machine else ["setup.lathe", "setup.dial", "setup.readout"]
+    if _on_leadscrew(job) and not job.setup.machine:
+        fields += ["setup.leadscrew", "setup.gears", "setup.dial_teeth", "setup.dial_lines"]
     if not job.part.stock.one_ended:
         fields += ["method.order", "part.stock.bar_length", "setup.parting_blade", "setup.parting_edge"]
     if job.quantity > 1:

@@ -4,17 +4,14 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from lathework.cutting.roughing import HAND_BEARS_NM, SLOWEST, rough_count, torque_left
-from lathework.cutting.speeds import spindle_speed
+from lathework.cutting.roughing import HAND_BEARS_NM, rough_count, torque_left
 from lathework.cutting.torque import Tool, with_holding
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
-from lathework.methods.chase import advance
+from lathework.methods.driven import why_not_driven, why_too_short
+from lathework.methods.tool_ways import FASTER
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
-from lathework.units import convert
 
-CHASING_SHARE = 2.0
-"""Speed of a threading tool over that of a die or a tap (practice)."""
 STILL_MUCH = "Still more than one hand turns steadily: a long bar and two hands, or the threading tool to size."
 LEAD_LEFT = "Left-hand: the leadscrew runs the other way, and the tool from the shoulder out."
 
@@ -41,33 +38,18 @@ def turn_back(work: Work) -> str:
     return f"turn back half a turn after {'each turn' if after == 1 else f'every {after:g} turns'}"
 
 
-LEAST_DRIVEN = 2.0
-"""Turns a die must have made under power before the spindle is switched off: it has drawn itself on (practice)."""
-
-
 def why_by_hand(work: Work, thread: Thread, torque: Figure, slips_nm: float) -> str:
-    """Why a die or a tap is not run on under power; "" where it may be. Its holder slips at `slips_nm` (unit N m).
-
-    Source: practice.
-    """
-    if thread.hand == "left" and work.job.setup.mount != "locked":
-        return "is left-hand, and a spindle that runs backward to cut unscrews a screwed-on chuck"
-    if torque.value > slips_nm:
-        return f"takes {torque.value:.1f} N m, more than may slip under power"
-    metal, own = work.job.material, work.job.setup.speeds
-    wanted = spindle_speed(metal.thread_speed, thread.major_mm, name="speed").value
-    if own and wanted < own[0]:
-        return f"needs {wanted:.0f} rev/min, and this lathe goes no slower than {own[0]:g}"
-    return f"needs {wanted:.0f} rev/min, slower than lathes commonly go" if not own and wanted < SLOWEST else ""
+    """Why a die or a tap is not run on under power; "" where it may be. Its holder slips at `slips_nm` (unit N m)."""
+    setup = work.job.setup
+    return why_not_driven(
+        thread, mount=setup.mount, speeds=setup.speeds, metal=work.job.material, torque=torque, slips_nm=slips_nm
+    )
 
 
 def too_short(work: Work, thread: Thread, length_mm: float) -> str:
     """Why a thread of `length_mm` (millimetres) is over before the spindle could be switched off; "" where it has turns
-    enough. Source: practice."""
-    turns, runs_on = length_mm / convert(thread.lead, thread.unit, "mm"), work.job.setup.run_down_turns
-    if turns - runs_on >= LEAST_DRIVEN:
-        return ""
-    return f"has some {turns:.0f} turns, and the spindle runs on for {runs_on:g}: it could not be stopped in time"
+    enough."""
+    return why_too_short(thread, length_mm, work.job.setup.run_down_turns)
 
 
 def lighter(torque: Figure, share: float, tool: Tool, *, by_torque: bool) -> Figure:
@@ -84,11 +66,10 @@ def roughing(
     """The figures of roughing a thread out whose die or tap would take `torque` in the solid."""
     metal = work.job.material
     return {
-        "advance": advance(thread),
         "infeed": infeed,
         "cuts": rough_count(passes),
         "solid": torque,
-        "speed": work.speed(metal.thread_speed * CHASING_SHARE, thread.major_mm),
+        "speed": work.speed(metal.thread_speed * FASTER, thread.major_mm),
     }
 
 

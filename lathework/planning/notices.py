@@ -7,6 +7,8 @@ from collections.abc import Iterator
 from lathework.cutting.groove import UNFINISHED_THREADS
 from lathework.cutting.taper_blank import TaperBlank
 from lathework.lengths import Length
+from lathework.methods.choose import OUTSIDE
+from lathework.methods.die import DIE_HOLDINGS
 from lathework.part.model import MILLED
 from lathework.part.sample import nominals, unlike
 from lathework.part.stock import largest_across_flats
@@ -15,7 +17,9 @@ from lathework.planning.hole_notices import hole_notices
 from lathework.planning.notice import Notice, told
 from lathework.planning.order import CENTRE_RATIO, LEAST_GRIP_MM, STEADY_RATIO
 from lathework.planning.steps.threading import by_hand_because
-from lathework.planning.work import ThreadWork, Work, in_mm
+from lathework.planning.thread_work import ThreadWork, in_mm
+from lathework.planning.wanted import wanted_outside
+from lathework.planning.work import Work
 
 PROOF = "Leave the pressure test to those licensed for it."
 SHORT_THREAD = 4.0
@@ -39,6 +43,7 @@ def _threads(work: Work) -> Iterator[Notice]:
                 "round instead, or leave a run-out."
             )
             yield Notice("groove-eats-thread", "method.finish", text)
+        yield from _way(work, number)
         why = by_hand_because(work, found)
         if why:
             text = f"{found.thread.designation} {why}: its die is turned by hand."
@@ -59,6 +64,19 @@ def _threads(work: Work) -> Iterator[Notice]:
             if note not in said:
                 said.add(note)
                 yield Notice("thread-note", f"{field}.thread", note)
+
+
+def _way(work: Work, number: int) -> Iterator[Notice]:
+    """Why the way a thread is cut does not suit it. A die under power is then turned by hand, and that is said."""
+    section, method = work.part.sections[number], work.job.method
+    code = method.holder if section.cut == "die" else section.cut
+    way = next(one for one in OUTSIDE if one.code == code)
+    field = "method.holder" if section.cut == "die" else f"part.sections.{number}.cut"
+    if section.cut == "die" and DIE_HOLDINGS[method.holder].power:
+        return
+    for why in way.refused(wanted_outside(work, number)):
+        kept = f" Taken all the same: {method.because}" if method.because else ""
+        yield Notice("way-refused", field, f"{way.name[0].upper()}{way.name[1:]}: {why}.{kept}")
 
 
 def _unlike(work: Work, number: int, thread_work: ThreadWork, measured: Length) -> Notice:

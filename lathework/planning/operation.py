@@ -10,6 +10,7 @@ from lathework.cautions import Caution
 from lathework.cutting.cuts import SPRING
 from lathework.cutting.dimension import Dimension, Target
 from lathework.figures import Figure
+from lathework.part.model import OutsideCutter
 from lathework.threads.thread import Thread
 
 Measure = Literal["diameter", "verdict"]
@@ -36,6 +37,8 @@ Kind = Literal[
     "countersink",
     "tap",
     "chase",
+    "gear",
+    "screwcut",
     "rough",
     "fit",
     "taper",
@@ -94,10 +97,10 @@ class Operation:
 
     `key` follows from what it makes, never from its place among the others; `makes` are the sizes it leaves.
     `sentence` and `notes` name its figures in braces; `headline` is the key of the one that matters most. `passes` are
-    the diameters after each cut. `dimensions` are the sizes that can be measured, the first one, where `measure` is
+    what each cut leaves or dials. `dimensions` are the sizes that can be measured, the first one, where `measure` is
     "diameter", drives the cuts. `zero` says which edge to touch off first, "" when the last step's zero still stands.
     `thread` is the one that a step turns the blank of, cuts or gauges, `class_name` its class, `inside` that it is
-    a hole's; `to_mate` that it is made to a mate that was measured, and not to a class.
+    a hole's, `cutter` what cuts it outside; `to_mate` that it is made to a mate that was measured, and not to a class.
     """
 
     key: str
@@ -120,6 +123,7 @@ class Operation:
     thread: Thread | None = None
     class_name: str = ""
     inside: bool = False
+    cutter: OutsideCutter = "die"
     to_mate: bool = False
     makes: str = ""
 

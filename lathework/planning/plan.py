@@ -3,19 +3,18 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 
 from lathework.cautions import Caution
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.job.model import Job
-from lathework.methods.die import DIE_HOLDINGS
 from lathework.part.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
 from lathework.planning.asked import asked
 from lathework.planning.chucking import Chucking, Placed, milled, place
 from lathework.planning.grips import grip_of
 from lathework.planning.notice import Notice
 from lathework.planning.notices import notices
-from lathework.planning.operation import Kind, Operation
+from lathework.planning.operation import Operation
 from lathework.planning.steps import (
     blade,
     edge,
@@ -23,9 +22,11 @@ from lathework.planning.steps import (
     fitting,
     flats,
     gauging,
+    head,
     holding,
     moving,
     roughing,
+    screwcutting,
     taper,
     threading,
     turning,
@@ -34,10 +35,7 @@ from lathework.planning.steps.holes import cross, hole, tapping
 from lathework.planning.times import batch_time, piece_time
 from lathework.planning.ways import chuckings
 from lathework.planning.work import Work, work_out
-
-_POSITIONED: tuple[Kind, ...] = ("groove", "neck", "part-begin", "part-off", "turn")
-_TOOLPOST: tuple[Kind, ...] = (*_POSITIONED, "face", "edge", "chamfer", "knurl", "rough", "chase", "taper")
-"""Steps of the toolpost: a drill or a die in the tailstock leaves its tool, and its zero, where it was."""
+from lathework.planning.zeros import zeroed
 
 
 @dataclass(frozen=True, slots=True)
@@ -123,15 +121,25 @@ def _edges(chucking: Chucking) -> tuple[Placed, ...]:
     return chucking.made[:-1] if head_last else chucking.made
 
 
-def _threading(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
-    """Run the die on, finish, gauge: each thread of the chucking, the nearest to the face first."""
-    if "thread" not in chucking.does:
-        return
-    for placed in chucking.made:
-        if placed.thread is not None:
-            yield threading.run_die(work, chucking, placed, placed.thread)
-            yield threading.finish_to_shoulder(work, chucking, placed, placed.thread)
-            yield gauging.gauge(work, chucking, placed, placed.thread)
+def _threading(work: Work, chucking: Chucking, *, off_lathe: bool) -> Iterator[Operation | None]:
+    """Cut and gauge each thread of the chucking, the nearest to the face first: those of the vise, or the others.
+
+    What is cut on the leadscrew comes first, where its blank was turned: a die wants the centre out of its way.
+    """
+    threaded = [(placed, placed.thread) for placed in chucking.made if placed.thread is not None]
+    for placed, found in threaded if "turn" in chucking.does and not off_lathe else ():
+        if found.cut == "threading-tool":
+            yield from screwcutting.screwcut(work, chucking, placed, found)
+            yield gauging.gauge(work, chucking, placed, found)
+    for placed, found in threaded if "thread" in chucking.does else ():
+        if found.cut == "threading-tool" or work.off_lathe(found) != off_lathe:
+            continue
+        if found.cut == "die-head":
+            yield head.run_head(work, chucking, placed, found)
+        else:
+            yield threading.run_die(work, chucking, placed, found)
+            yield threading.finish_to_shoulder(work, chucking, placed, found)
+        yield gauging.gauge(work, chucking, placed, found)
 
 
 def _parting(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
@@ -161,47 +169,21 @@ def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | No
 
     The thread is cut before parting off so that the die runs on a piece still held in the chuck. Source: practice.
     """
-    off_lathe = DIE_HOLDINGS[work.job.method.holder].off_lathe
     yield holding.saw(work, ways[0])
     for chucking, after in zip(ways, (*ways[1:], None), strict=True):
         yield from _shaping(work, chucking)
-        if not off_lathe:
-            yield from _threading(work, chucking)
+        yield from _threading(work, chucking, off_lathe=False)
         yield from _parting(work, chucking)
         if after is not None and after.second and not chucking.second:
             yield moving.saw_off(work, chucking)
-    if off_lathe:
-        for chucking in ways:
-            yield from _threading(work, chucking)
+    for chucking in ways:
+        yield from _threading(work, chucking, off_lathe=True)
     for chucking in ways:
         if "bore" in chucking.does:
             yield from tapping.taps(work, chucking, in_vise=True)
     yield from _flats(work, ways)
     yield from cross.cross_holes(work, ways[-1])
     yield fitting.fit(work, ways[-1])
-
-
-def _zeroed(operations: Iterator[Operation | None], *, kept: bool) -> tuple[Operation, ...]:
-    """The steps in order, each told which tool must find its zero anew; `kept` where it stands while another is in."""
-    out: list[Operation] = []
-    tool, moved, begun, known = "", False, False, set[str]()
-    for operation in operations:
-        if operation is None:
-            continue
-        zero, moved = "", moved or operation.kind == "hold"
-        # The blade goes back into the slot that it began.
-        slot = operation.kind == "part-off" and begun
-        fresh = operation.tool not in known if kept else operation.tool != tool
-        if operation.kind in _POSITIONED and (moved or fresh) and not slot:
-            why = "The work has moved" if moved else "New tool"
-            zero = f"{why}: touch the {operation.edge} of the {operation.tool} on the face, and set Z 0 again."
-        begun = begun or operation.kind == "part-begin"
-        moved = moved and operation.kind not in (*_POSITIONED, "face")
-        tool = operation.tool if operation.kind in _TOOLPOST else tool
-        known |= {operation.tool} if operation.kind in (*_POSITIONED, "face") else set()
-        # Most stay as they were made.
-        out.append(replace(operation, zero=zero) if zero else operation)
-    return tuple(out)
 
 
 def _batch(work: Work, ways: tuple[Chucking, ...], operations: tuple[Operation, ...]) -> tuple[Figure, ...]:
@@ -234,7 +216,7 @@ def make_plan(job: Job) -> Plan:
     """Plan the first part of `job`: how it is held, its operations, bar and time, and what must be said about it."""
     work = work_out(job)
     ways = chuckings(work)
-    operations = _zeroed(_in_order(work, ways), kept=job.setup.tools == "kept")
+    operations = zeroed(_in_order(work, ways), kept=job.setup.tools == "kept")
     remarks = notices(work, ways)
     return Plan(
         work=work,

@@ -6,6 +6,9 @@ from collections.abc import Callable
 
 from lathework.figures import PRACTICE, Answer, Figure, Given
 from lathework.job.model import Job
+from lathework.methods.die_ways import HAND_TURN_MIN, THERE_AND_BACK
+from lathework.methods.head import RESET_MIN
+from lathework.methods.tool_ways import RETURN_MIN
 from lathework.planning.operation import Kind, Operation
 from lathework.units import convert
 
@@ -17,16 +20,12 @@ TOOL_MIN, SETTING_MIN = 0.5, 0.25
 """Minutes at each step to change the tool, and to set it and look (practice)."""
 CHUCK_MIN = 0.75
 """Minutes to put a piece in the chuck once more (practice)."""
-HAND_TURN_MIN = 0.04
-"""Minutes for a turn of the spindle by hand under a die (practice)."""
 CHASING_PASS_MIN = 0.5
 """Minutes for a pass of a chaser: cut, draw out, run back (practice)."""
 FLAT_MIN = 1.5
 """Minutes for a flat: cut and index (practice)."""
 SETTING_UP_MIN = 15.0
 """Minutes before the first piece: bar, tools and die set, zero found (practice)."""
-THERE_AND_BACK = 2.0
-"""A die runs on and back off."""
 FIXED_MIN: dict[Kind, float] = {
     "gauge": 0.5,
     "chamfer": 0.1,
@@ -40,6 +39,7 @@ FIXED_MIN: dict[Kind, float] = {
     "ream": 1.5,
     "fit": 3.0,
     "taper": 3.0,
+    "gear": 0.5,
 }
 """Minutes of steps that no feed or speed times (practice)."""
 
@@ -63,6 +63,8 @@ def _across(feed_mm: float, operation: Operation, speed: float) -> float:
 
 
 def _threading(job: Job, operation: Operation, facing: float) -> float:
+    if operation.cutter == "die-head":
+        return operation.figures["on"].value / 60 + RESET_MIN
     each = 1 / _speed(operation) if "speed" in operation.figures else HAND_TURN_MIN
     return operation.figures["turns"].value * each * THERE_AND_BACK
 
@@ -71,6 +73,12 @@ def _drilling(operation: Operation) -> float:
     """Depth / (feed x speed)."""
     depth = operation.figures["depth"]
     return convert(depth.value, "in" if depth.unit == "in" else "mm", "mm") / (DRILL_FEED_MM * _speed(operation))
+
+
+def _screwcut(operation: Operation) -> float:
+    """Passes x (turns / speed + return)."""
+    turns, speed = operation.figures["turns"].value, _speed(operation)
+    return len(operation.passes) * (turns / speed + RETURN_MIN)
 
 
 _TIMED: dict[Kind, Callable[[Job, Operation, float], float]] = {
@@ -84,6 +92,7 @@ _TIMED: dict[Kind, Callable[[Job, Operation, float], float]] = {
     "finish": _threading,
     "drill": lambda job, operation, facing: _drilling(operation),
     "chase": lambda job, operation, facing: operation.figures["cuts"].value * CHASING_PASS_MIN,
+    "screwcut": lambda job, operation, facing: _screwcut(operation),
     "rough": lambda job, operation, facing: operation.figures["cuts"].value * CHASING_PASS_MIN,
     "tap": lambda job, operation, facing: operation.figures["turns"].value * HAND_TURN_MIN * THERE_AND_BACK,
     "flats": lambda job, operation, facing: operation.figures["count"].value * FLAT_MIN,

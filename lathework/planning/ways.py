@@ -5,7 +5,6 @@ from __future__ import annotations
 from dataclasses import replace
 
 from lathework.cutting.groove import UNFINISHED_THREADS
-from lathework.methods.die import DIE_HOLDINGS
 from lathework.part.ends import far_end, near_end
 from lathework.part.stock import FACING_MM
 from lathework.planning.chucking import ALL, BOLT_HEAD, BOLT_SHANK, Carried, Chucking, Grip, Placed, Task, place
@@ -19,6 +18,7 @@ from lathework.planning.order import (
     draws_out,
     slenderness,
 )
+from lathework.planning.thread_work import ThreadWork
 from lathework.planning.work import Work
 
 SLENDER_RATIO = 6.0
@@ -175,10 +175,15 @@ def _short(work: Work, base: Chucking) -> Chucking:
     return replace(base, here=0, grip=grip, stick_out_mm=HOLD_CLEARANCE_MM, worked_mm=0.0, does=("face", "bore"))
 
 
+def _stays(work: Work, thread_work: ThreadWork) -> bool:
+    """Whether a thread is cut where its blank was turned, on the leadscrew; or not on the lathe at all."""
+    return thread_work.cut == "threading-tool" or work.off_lathe(thread_work)
+
+
 def _pushed_in(work: Work, base: Chucking) -> tuple[Chucking, ...]:
     """The end held short once more, behind its last thread, for the die; none where nothing there can be gripped."""
-    threaded = [at for at, p in enumerate(base.made) if p.thread is not None]
-    if not threaded or DIE_HOLDINGS[work.job.method.holder].off_lathe:
+    threaded = [at for at, p in enumerate(base.made) if p.thread is not None and not _stays(work, p.thread)]
+    if not threaded:
         return ()
     behind = base.placed if base.second else base.made
     if len(behind) <= threaded[-1] + 1:

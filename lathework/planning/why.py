@@ -39,6 +39,8 @@ WHY: Mapping[str, str] = {
     "countersink": "The tap starts in a cone, and the first turn does not stand up as a burr.",
     "tap": "Back off often: chips that jam in the flutes are what breaks a tap.",
     "chase": "A cutting tool follows the pitch on its own: many light cuts, no crooked start.",
+    "gear": "The leadscrew makes the pitch: a leaf laid on the first scratch tells whether the gears are right.",
+    "screwcut": "Equal areas: each pass goes in less than the one before, so the tool is loaded alike.",
     "rough-bore": "Part of the thread is cut first, so that the tap takes less and does not break.",
     "try": "A mate shows how much is still to come off.",
     "fit": "Compound holds only what is clean and dry.",
@@ -55,7 +57,20 @@ WHY: Mapping[str, str] = {
 BLANK = "The die raises the crests a little as it cuts, so the blank is turned a shade under the thread's own size."
 
 
+BY_HEAD = "The head opens where its travel ends: nothing is run back, so it may run far faster than a die."
+BY_TOOL: Mapping[str, str] = {
+    "groove": "The tool has somewhere to come to rest while a hand opens the nuts, and the nut reaches the shoulder.",
+    "chamfer": "The nut finds its start on a cone that begins below the root of the thread.",
+    "turn": "The crests stay as the blank is turned: a shade under the thread's own size, and the nut clears them.",
+}
+"""The same where a threading tool cuts the thread (practice)."""
+
+
 def why(operation: Operation) -> str:
     """Why a step is done."""
     kind = operation.key.partition(":")[0]
+    if operation.cutter == "threading-tool" and kind in BY_TOOL:
+        return BY_TOOL[kind]
+    if operation.cutter == "die-head" and kind == "thread":
+        return BY_HEAD
     return BLANK if kind == "turn" and operation.thread is not None else WHY[kind]

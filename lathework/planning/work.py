@@ -3,89 +3,19 @@
 from __future__ import annotations
 
 from dataclasses import dataclass, replace
-from functools import lru_cache
 
 from lathework.cautions import HAZARD_CAUTIONS, Caution
-from lathework.cutting.blank import BlankChoice, blank_choices
-from lathework.cutting.groove import Groove, chamfer_diameter, groove
-from lathework.cutting.mate_blank import Mate
 from lathework.cutting.roughing import bears, rough_share
 from lathework.cutting.speeds import geared, spindle_speed
-from lathework.cutting.taper_blank import TaperBlank, taper_blank, taper_choice
 from lathework.cutting.torque import cutting_torque
-from lathework.figures import AS_TYPED, Figure, Given
-from lathework.job.model import Job, Method, Order
+from lathework.figures import Figure
+from lathework.job.model import Job, Order
 from lathework.methods.die import DIE_HOLDINGS
 from lathework.part.bores import BoreWork, Racks, bore_work
 from lathework.part.ends import Ends, ends_of, near_end, nominal_mm
 from lathework.part.model import Bore, Part
 from lathework.planning.order import Settled, settle
-from lathework.threads.limits import external_limits
-from lathework.threads.limits.bands import ExternalLimits
-from lathework.threads.thread import Thread
-from lathework.units import LengthUnit, convert
-
-LEAST_TURNED_MM = 0.1
-"""Less than this over the blank of a thread is left on: nobody dials a skin, and the die takes it (practice)."""
-_CUT_MM = 0.005
-
-
-def in_mm(figure: Figure) -> float:
-    """A length `figure` in millimetres."""
-    unit: LengthUnit = "in" if figure.unit == "in" else "mm"
-    return convert(figure.value, unit, "mm")
-
-
-@dataclass(frozen=True, slots=True)
-class ThreadWork:
-    """A thread of the part with its derived sizes; `groove` is None where no relief is cut behind it.
-
-    `limits` are those of its class, None for a `taper` thread, whose blank has two ends instead. `mate` is the one it
-    is made to, where that was measured and the blank goes by it.
-
-    `shoulder` says whether something larger than its minor diameter stands behind it.
-    """
-
-    thread: Thread
-    blanks: tuple[BlankChoice, ...]
-    blank: BlankChoice
-    limits: ExternalLimits | None
-    chamfer: Figure
-    groove: Groove | None
-    shoulder: bool
-    taper: TaperBlank | None = None
-    mate: Mate | None = None
-
-    @property
-    def class_name(self) -> str:
-        """The class it is cut to; "" for a taper thread, which has none."""
-        return self.limits.class_name if self.limits is not None else ""
-
-    @property
-    def named(self) -> str:
-        """The thread with its class."""
-        return f"{self.thread.designation} {self.class_name}".rstrip()
-
-    @property
-    def blank_mm(self) -> float:
-        """Blank diameter."""
-        return in_mm(self.blank.diameter)
-
-    def left_on(self, bar_mm: float) -> bool:
-        """Whether a bar is left as it is for it: a skin over its blank, and nowhere over the nominal size."""
-        if bar_mm > max(self.thread.major_mm, self.blank_mm) + _CUT_MM:
-            return False
-        return self.blank_mm < bar_mm < self.blank_mm + LEAST_TURNED_MM
-
-    @property
-    def at_end(self) -> Figure:
-        """Diameter of the blank at its end, where the lead is chamfered: the small one of a taper."""
-        return self.taper.small if self.taper is not None else self.blank.diameter
-
-    @property
-    def groove_width_mm(self) -> float:
-        """Width of the relief groove; 0 where there is none."""
-        return in_mm(self.groove.width) if self.groove else 0.0
+from lathework.planning.thread_work import CUT_MM, ThreadWork, thread_work_of
 
 
 @dataclass(frozen=True, slots=True)
@@ -123,73 +53,14 @@ class Work:
         """Spindle speed in rev/min for `cutting_speed` in m/min at `diameter_mm`: one that the job's lathe has."""
         return geared(spindle_speed(cutting_speed, diameter_mm, name="speed"), self.job.setup.speeds)
 
+    def off_lathe(self, thread_work: ThreadWork) -> bool:
+        """Whether a thread is cut in the vise, when the lathe is done."""
+        return thread_work.cut == "die" and DIE_HOLDINGS[self.job.method.holder].off_lathe
+
     def turned_mm(self, number: int) -> float:
         """Diameter that the lathe tool leaves at section `number` (from 0), in millimetres."""
         found = self.threads.get(number)
         return found.blank_mm if found else nominal_mm(self.part, number)
-
-
-def _lead(thread: Thread, blank: BlankChoice, chamfer_mm: float) -> Figure:
-    """Where the lead chamfer ends: a little under the root, or what a typed chamfer of `chamfer_mm` leaves."""
-    usual = chamfer_diameter(thread)
-    if not chamfer_mm:
-        return usual
-    each, unit = convert(chamfer_mm, "mm", thread.unit), thread.unit
-    value = blank.diameter.value - 2 * each
-    shallow = value > usual.value
-    return Figure(
-        usual.name,
-        value,
-        unit,
-        "blank − 2 × chamfer",
-        AS_TYPED,
-        (Given("blank", blank.diameter.value, unit), Given("chamfer", each, unit)),
-        note="Above the root of the thread: the die catches late, start it with care." if shallow else "",
-    )
-
-
-def _taper_work(thread: Thread, taper: TaperBlank, *, shoulder: bool) -> ThreadWork:
-    """A taper thread runs out: no groove, no school of blanks; its lead ends under the root at the face."""
-    blank = taper_choice(thread, taper)
-    usual = chamfer_diameter(thread)
-    narrower = thread.major - taper.small.value
-    chamfer = replace(
-        usual,
-        value=usual.value - narrower,
-        formula=f"{usual.formula} − (major − blank at the face)",
-        inputs=(
-            *usual.inputs,
-            Given("major", thread.major, thread.unit),
-            Given("blank at the face", taper.small.value, thread.unit),
-        ),
-    )
-    return ThreadWork(thread, (blank,), blank, None, chamfer, None, shoulder, taper)
-
-
-@lru_cache(maxsize=256)
-def _thread_work(
-    thread: Thread, class_name: str, method: Method, groove_blade_mm: float, chamfer_mm: float, *, shoulder: bool
-) -> ThreadWork:
-    """A thread's sizes: no length of the part touches them, so they stand from keystroke to keystroke."""
-    taper = taper_blank(thread)
-    if taper is not None:
-        return _taper_work(thread, taper, shoulder=shoulder)
-    limits = external_limits(thread, class_name)
-    if limits is None:
-        raise TypeError(f"{thread.designation} has no external thread to plan")
-    blanks = blank_choices(thread, limits.major, method.blank_fraction, asked=method.fraction_asked, mate=method.mate)
-    blade = convert(groove_blade_mm, "mm", thread.unit)
-    blank = next(b for b in blanks if b.school == method.blank_school)
-    return ThreadWork(
-        thread=thread,
-        blanks=blanks,
-        blank=blank,
-        limits=limits,
-        chamfer=_lead(thread, blank, chamfer_mm),
-        groove=groove(thread, blade) if shoulder and method.finish == "groove" else None,
-        shoulder=shoulder,
-        mate=method.mate if blank.school == "mate-takes" else None,
-    )
 
 
 def racks_of(job: Job) -> Racks:
@@ -205,13 +76,14 @@ def work_out(job: Job) -> Work:
     runs = (ends.first, (*ends.second, ends.first[-1]))
     behind = {number: nominal_mm(part, after) for run in runs for number, after in zip(run, run[1:], strict=False)}
     threads = {
-        number: _thread_work(
+        number: thread_work_of(
             section.thread,
             section.class_name,
             method if section.thread == first else without_mate,
             job.setup.groove_blade.mm,
             section.chamfer.mm if section.chamfer is not None else 0.0,
             shoulder=behind.get(number, 0.0) > section.thread.minor_mm,
+            cut=section.cut,
         )
         for number, section in enumerate(part.sections)
         if section.thread is not None
@@ -236,8 +108,8 @@ def _die_alone(job: Job, thread_work: ThreadWork) -> bool:
     bar = job.part.stock.corners_mm
     torque = cutting_torque(thread_work.thread, job.material.cutting_force).value
     roughed = any(rough_share(torque, bears(power=power)) for power in (True, False))
-    as_bought = thread_work.left_on(bar) or abs(thread_work.blank_mm - bar) < _CUT_MM
-    return as_bought and thread_work.taper is None and not roughed
+    as_bought = thread_work.left_on(bar) or abs(thread_work.blank_mm - bar) < CUT_MM
+    return thread_work.cut == "die" and as_bought and thread_work.taper is None and not roughed
 
 
 def _from_near(bore: Bore, ends: Ends) -> Bore:

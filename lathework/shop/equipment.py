@@ -55,12 +55,15 @@ class Bush(Thing):
 
 @dataclass(frozen=True, slots=True)
 class DieHead(Thing):
-    """A self-opening die head; its chasers are dies of their own."""
+    """A self-opening die head; its chasers are dies of their own. It cuts on by its `overrun` past its stop before it
+    opens; a `graduation` of its scale makes so much on the diameter."""
 
     least: Length | None
     most: Length | None
     behind: Length | None
     swallows: Length | None
+    overrun: Length | None
+    graduation: Length | None
     shank: Shank
     round: Length | None
 
@@ -133,7 +136,8 @@ class Bar(Thing):
 
 @dataclass(frozen=True, slots=True)
 class OwnLathe(Thing):
-    """A lathe: `speeds` in rev/min from the slowest up, `gears` by their teeth."""
+    """A lathe: `speeds` in rev/min from the slowest up, `gears` by their teeth, each wheel once; its thread dial by the
+    teeth of its wheel and its lines."""
 
     name: str
     bore: Length | None
@@ -150,3 +154,5 @@ class OwnLathe(Thing):
     weight: Weight
     leadscrew: str
     gears: tuple[float, ...]
+    dial_teeth: float | None
+    dial_lines: float | None

@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from typing import Any
 
 from lathework.declared import Group
+from lathework.errors import InputError
 from lathework.field_reader import FieldReader
 from lathework.lengths import Length
 from lathework.shop.equipment import (
@@ -24,6 +25,7 @@ from lathework.shop.equipment import (
 from lathework.shop.kinds import CLASSES, Owned
 from lathework.shop.kit_choices import KINDS
 from lathework.shop.kit_declaration import GROUPS
+from lathework.shop.leadscrew import read_lead
 from lathework.shop.metals import materials
 from lathework.shop.things import Blade, Die, Reamer, ShopDrill, Tap, Tool
 
@@ -58,7 +60,25 @@ def _check_range(reader: FieldReader, said: Mapping[str, Any]) -> None:
         reader.fail("out-of-range", "least", "The least is larger than the most: are the two the other way round?")
 
 
+def _check_lathe(reader: FieldReader, said: Mapping[str, Any]) -> None:
+    if said["leadscrew"]:
+        try:
+            read_lead(said["leadscrew"])
+        except InputError as error:
+            reader.note(error)
+    for name, what in (("gears", "Wheels have whole teeth."), ("dial_teeth", "A wheel has whole teeth.")):
+        values = said[name] if isinstance(said[name], tuple) else (said[name] or 0,)
+        if any(value % 1 for value in values):
+            reader.fail("not-a-count", name, what)
+    if (said["dial_lines"] or 0) % 1:
+        reader.fail("not-a-count", "dial_lines", "Lines come whole.")
+    if bool(said["dial_teeth"]) != bool(said["dial_lines"]):
+        missing = "dial_lines" if said["dial_teeth"] else "dial_teeth"
+        reader.fail("empty", missing, "A thread dial is told by the teeth of its wheel and its lines.")
+
+
 _CHECKS = {
+    "lathe": _check_lathe,
     "die": _check_die,
     "tap": _check_tap,
     "holder": _check_pocket,

@@ -12,6 +12,7 @@ from lathework.shop.kit_choices import (
     CHUCK_FORMS,
     DIE_FORMS,
     GAUGE_FORMS,
+    GROUND,
     INSTRUMENT_FORMS,
     LEADS,
     MORSE,
@@ -38,6 +39,7 @@ DRILL, REAMER, WIRE = Span("A drill", 0.1, 80), Span("A reamer", 0.5, 80), Span(
 BLADE_WIDE, BLADE_REACH = Span("A blade's width", 0.4, 8), Span("A blade's reach", 1, 120)
 SQUARE, REACHES = Span("A square", 0.5, 40), Span("How deep a tap reaches", 2, 400)
 TIP = Span("A tip", 0.005, 10)
+OVERRUN, GRADUATION = Span("An overrun", 0.05, 25), Span("A graduation", 0.002, 1)
 GRIPS, GRIP_DEEP = Span("What it grips", 0.1, 600), Span("How deep it grips", 1, 300)
 READS, WITHIN = Span("What it reads to", 0.0005, 1), Span("Its uncertainty", 0.0005, 2)
 SPINDLE_BORE, SWING, TRAVEL = Span("A spindle's bore", 4, 160), Span("A swing", 40, 1000), Span("A travel", 10, 500)
@@ -51,6 +53,9 @@ _COMMON: dict[str, Field | Group] = {
     "notes": Text("what one should know of it", LONGEST_NOTE),
 }
 SPEEDS = Numbers(1, 6000, MOST_SPEEDS, "Speeds in rev/min,", "speeds in rev/min, back gear among them")
+GEARS = Numbers(8, 200, MOST_GEARS, "Teeth of change gears,", "teeth of the change gears owned", repeats=True)
+DIAL_TEETH = Share(8, 200, "Teeth of the thread dial's wheel, such as 16,", "teeth of the thread dial's wheel")
+DIAL_LINES = Share(1, 32, "Lines of the thread dial, such as 8,", "lines of the thread dial")
 _STEEL = Choice(TOOL_STEELS, "", "what it is made of")
 _TAPER = Choice(MORSE, "", "its Morse taper")
 
@@ -70,6 +75,7 @@ GROUPS: dict[Kind, Group] = {
             "thick": Extent(THICK, "thickness"),
             "steel": _STEEL,
             "lead": Choice(LEADS, "", "which side has the longer lead"),
+            "marked": Text("number on the set, the same on each of its chasers"),
             "unfinished": Share(0.5, 12, "Threads it leaves unfinished, such as 2,", "threads left at a shoulder"),
         },
     ),
@@ -103,6 +109,7 @@ GROUPS: dict[Kind, Group] = {
         {
             "form": Choice(TOOL_FORMS, "knife", "what it does"),
             "angle": Share(10, 180, "An angle in degrees, such as 60,", "included angle of a threading tool, degrees"),
+            "point": Choice(GROUND, "", "how the point of a threading tool is ground"),
             "tip": Extent(TIP, "flat or radius at its tip"),
         },
     ),
@@ -141,6 +148,8 @@ GROUPS: dict[Kind, Group] = {
             "most": Extent(GRIPS, "largest thread its chasers cut"),
             "behind": Extent(BORE, "bore behind the chasers"),
             "swallows": Extent(SWALLOWS, "longest thread its hollow takes in"),
+            "overrun": Extent(OVERRUN, "how far it cuts on past its stop until it opens"),
+            "graduation": Extent(GRADUATION, "what one graduation of its scale makes, on the diameter"),
             "shank": Choice(SHANKS, "", "what holds it"),
             "round": Extent(SHANK_ROUND, "diameter of a straight shank"),
         },
@@ -213,8 +222,10 @@ GROUPS: dict[Kind, Group] = {
             "readout": Choice(READOUTS, "readout", "what tells places along the bed"),
             "tools": Choice(TOOL_ZEROS, "unsaid", "whether a tool's zero stands while another is in the tool post"),
             "weight": Choice(LATHES, "middling", "how deep it may cut"),
-            "leadscrew": Text("pitch of its leadscrew"),
-            "gears": Numbers(8, 200, MOST_GEARS, "Teeth of change gears,", "teeth of the change gears owned"),
+            "leadscrew": Text("pitch of its leadscrew: 8 tpi, 3 mm"),
+            "gears": GEARS,
+            "dial_teeth": DIAL_TEETH,
+            "dial_lines": DIAL_LINES,
         },
     ),
 }

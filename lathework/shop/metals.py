@@ -10,7 +10,8 @@ from lathework.tables.loader import load
 
 @dataclass(frozen=True, slots=True)
 class Material:
-    """Starting values: blank fraction of the pitch under nominal; speeds in m/min; largest cut on diameter in mm;
+    """Starting values: blank fraction of the pitch under nominal; speeds in m/min, `head_speed` that of a self-opening
+    die head; largest cut on diameter in mm;
     feed in mm a revolution; specific cutting force and tensile strength in N/mm².
 
     `die_note` is what a die in it wants minded, "" for nothing more than usual. `form_tap` says whether a form tap
@@ -22,6 +23,7 @@ class Material:
     name: str
     blank_fraction: float
     thread_speed: float
+    head_speed: float
     turning_speed: float
     back_off_turns: float
     max_cut_mm: float
@@ -43,6 +45,7 @@ def materials() -> dict[str, Material]:
             name=row.text("name"),
             blank_fraction=float(row.number("blank_fraction")),
             thread_speed=float(row.number("thread_speed")),
+            head_speed=float(row.number("head_speed")),
             turning_speed=float(row.number("turning_speed")),
             back_off_turns=float(row.number("back_off_turns")),
             max_cut_mm=float(row.number("max_cut")),

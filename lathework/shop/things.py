@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from lathework.lengths import Length
-from lathework.shop.kit_choices import BladeUse, DieForm, Lead, State, TapForm, ToolForm, ToolSteel
+from lathework.shop.kit_choices import BladeUse, DieForm, Ground, Lead, State, TapForm, ToolForm, ToolSteel
 from lathework.threads.thread import Thread
 
 AT_HAND: tuple[State, ...] = ("ready", "worn")
@@ -30,7 +30,8 @@ class Thing:
 
 @dataclass(frozen=True, slots=True)
 class Die(Thing):
-    """A die, or a set of chasers; `unfinished` are the threads it leaves at a shoulder (a count)."""
+    """A die, or a set of chasers; `marked` is the number on each of a set, `unfinished` are the threads it leaves at a
+    shoulder (a count)."""
 
     thread: Thread
     form: DieForm
@@ -38,6 +39,7 @@ class Die(Thing):
     thick: Length | None
     steel: ToolSteel
     lead: Lead
+    marked: str
     unfinished: float | None
 
 
@@ -83,4 +85,5 @@ class Tool(Thing):
 
     form: ToolForm
     angle: float | None
+    point: Ground
     tip: Length | None

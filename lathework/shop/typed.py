@@ -6,14 +6,16 @@ import re
 from dataclasses import dataclass
 
 from lathework.errors import InputError, InvalidDocument
-from lathework.fields import LONGEST_LINE
 from lathework.shop.kinds import Owned
 from lathework.shop.kit import name_of, read_thing
 from lathework.shop.kit_choices import Kind
-from lathework.shop.typed_kinds import HOW, MOST_THINGS, READ, wrong
+from lathework.shop.typed_kinds import MOST_THINGS, READ
+from lathework.shop.typed_sizes import HOW, wrong
 from lathework.shop.typed_words import ANY, NAMED, OF_KIND
 
 MOST_LINES = 100
+LONGEST_TYPED = 300
+"""Characters of a line: a lathe is told with its speeds and its wheels."""
 _FILLERS = {"set", "sets", "of", "a", "an", "the", "round", "box", "rack", "and"}
 
 
@@ -85,7 +87,7 @@ def _kind_of(named: str) -> tuple[Kind, str, str]:
 
 def _named(text: str) -> tuple[Typed, ...]:
     """The things that a line names. Raises InputError."""
-    if len(text) > LONGEST_LINE:
+    if len(text) > LONGEST_TYPED:
         raise wrong(f"That is too long for one thing. {HOW}")
     named, _, place = text.partition(",")
     kind, called, rest = _kind_of(named)

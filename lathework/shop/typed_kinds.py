@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import re
 from collections.abc import Callable, Iterator
-from decimal import Decimal, InvalidOperation
 from fractions import Fraction
 
 from lathework.errors import InputError
@@ -12,16 +11,15 @@ from lathework.lengths import read_length
 from lathework.shop.kit_choices import Kind
 from lathework.shop.metals import materials
 from lathework.shop.racks import RACKS
+from lathework.shop.typed_machines import head, lathe
+from lathework.shop.typed_sizes import HOW, die_size, mixed, number_of, unit_of, wrong
 from lathework.tables.drills import all_drills
 from lathework.threads.designation import read_called
 from lathework.threads.library import library
 from lathework.threads.thread import Thread
 
-HOW = "Say what it is: M3-M12 dies, 1/4 BSW split die 13/16, 1-13 x 0.5 drills, 1 in die holder 2MT, 3 mm blade."
 METRIC_SET = (1, 1.2, 1.6, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 16, 20, 24, 30, 36)
 """Diameters of the first choice: what a set of dies or taps holds. Source: ISO 262, first choice."""
-LARGEST_INCHES = 4.0
-"""A bare die size up to this is in inches, over it in millimetres: no die is so small, or so large (practice)."""
 _RUN = re.compile(r"^(?P<low>m?[\d./#]+)\s*(?:-|to|\u2013)\s*(?P<high>m?[\d./#]+)\s*(?P<series>[a-z]*)$", re.IGNORECASE)
 _STEPS = re.compile(r"^(?P<low>[\d./]+)\s*(?:-|to)\s*(?P<high>[\d./]+)\s*(?:x|by)\s*(?P<step>[\d./]+)$", re.IGNORECASE)
 _GAUGE = re.compile(r"^(?P<low>#\d+|[a-z])\s*(?:-|to)\s*(?P<high>#?\d+|[a-z])$", re.IGNORECASE)
@@ -32,15 +30,6 @@ _SIZE = re.compile(
 MOST_THINGS = 400
 _Reads = Callable[[str, dict[str, str]], Iterator[dict[str, str]]]
 """Reads what is left of a line, with what its words told, into documents."""
-
-
-def _number(text: str) -> Fraction:
-    """A size in a run of drills. Raises InputError."""
-    try:
-        whole, _, rest = text.rpartition("-")
-        return Fraction(whole or 0) + (Fraction(rest) if "/" in rest else Fraction(Decimal(rest)))
-    except (ValueError, InvalidOperation, ZeroDivisionError):
-        raise wrong(f"“{text}” is no size of a drill. {HOW}") from None
 
 
 def _members(low: Thread, high: Thread) -> Iterator[Thread]:
@@ -72,12 +61,12 @@ def _drills(text: str) -> tuple[str, ...]:
     if text.lower() in RACKS:
         return tuple(drill.name for drill in all_drills() if drill.rack == text.lower())
     if steps := _STEPS.match(text):
-        low, high, step = (_number(steps[name]) for name in ("low", "high", "step"))
+        low, high, step = (number_of(steps[name]) for name in ("low", "high", "step"))
         if step <= 0 or high < low or (high - low) / step >= MOST_THINGS:
             raise wrong("These steps lead nowhere: the smallest, the largest, and the step between them.")
         inches = "/" in text
         sizes = [low + step * n for n in range(int((high - low) / step) + 1)]
-        return tuple(f"{_mixed(size)} in" if inches else f"{float(size):g} mm" for size in sizes)
+        return tuple(f"{mixed(size)} in" if inches else f"{float(size):g} mm" for size in sizes)
     if gauge := _GAUGE.match(text):
         names = [drill.name for drill in all_drills() if drill.rack in ("number", "letter")]
         ends = [gauge["low"].upper(), gauge["high"].upper()]
@@ -85,25 +74,7 @@ def _drills(text: str) -> tuple[str, ...]:
         if all(end in names for end in ends):
             first, last = sorted(names.index(end) for end in ends)
             return tuple(names[first : last + 1])
-    return (read_length(text, "in" if "/" in text else "mm", "text").typed + _unit_of(text),)
-
-
-def _mixed(size: Fraction) -> str:
-    whole, rest = divmod(size, 1)
-    return str(whole) if not rest else f"{whole}-{rest}" if whole else str(rest)
-
-
-def _unit_of(text: str) -> str:
-    """The unit of a bare size, to be kept with it; a name (#7, F) and a size with its unit have none."""
-    bare = text.replace("/", "").replace("-", "").replace(".", "").isdecimal()
-    return "" if not bare else " in" if "/" in text else " mm"
-
-
-def _die_size(text: str) -> str:
-    """A size of a die with its unit."""
-    if not _unit_of(text):
-        return text
-    return f"{text} in" if float(_number(text)) <= LARGEST_INCHES else f"{text} mm"
+    return (read_length(text, "in" if "/" in text else "mm", "text").typed + unit_of(text),)
 
 
 def _die(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
@@ -111,9 +82,9 @@ def _die(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
     named = rest
     if size and _reads(size["head"]):
         named = size["head"]
-        told = {**told, "across": _die_size(size["across"])}
+        told = {**told, "across": die_size(size["across"])}
         if size["thick"]:
-            told["thick"] = _die_size(size["thick"])
+            told["thick"] = die_size(size["thick"])
     for thread in _threads(named):
         yield {"thread": thread, **told}
 
@@ -136,7 +107,7 @@ def _drill(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
 
 def _plain_size(text: str) -> str:
     """A size with its unit: a fraction is in inches, any other bare number in millimetres."""
-    return text + _unit_of(text)
+    return text + unit_of(text)
 
 
 def _measured(*fields: str, size_of: Callable[[str], str] = _plain_size) -> _Reads:
@@ -157,12 +128,12 @@ def _collet(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
     steps = _STEPS.match(rest)
     if steps is None:
         return iter(({"most": _drills(rest)[0], **told},))
-    step = _number(steps["step"])
+    step = number_of(steps["step"])
     unit = " in" if "/" in rest else " mm"
     return (
-        {"least": f"{_decimal(_number(size.removesuffix(unit)) - step)}{unit}", "most": size, **told}
+        {"least": f"{_decimal(number_of(size.removesuffix(unit)) - step)}{unit}", "most": size, **told}
         for size in _drills(rest)
-        if _number(size.removesuffix(unit)) > step
+        if number_of(size.removesuffix(unit)) > step
     )
 
 
@@ -192,36 +163,15 @@ def _tool(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
     return iter(({"angle": rest.rstrip("°").strip(), **told} if rest else told,))
 
 
-def _lathe(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
-    """A lathe by its name; its bore, its swing, its speeds and its gears are told with what they are."""
-    for field in ("speeds", "gears"):
-        found = re.search(rf"{field}\s+(?P<numbers>\d[\d ]*)", rest, re.IGNORECASE)
-        if found:
-            told = {**told, field: ", ".join(found["numbers"].split())}
-            rest = f"{rest[: found.start()]} {rest[found.end() :]}"
-    for field, words in (("bore", "bore"), ("swing", "swing")):
-        found = re.search(rf"(?P<size>[\d./-]+(?:\s*(?:mm|in))?)\s+{words}\b", rest, re.IGNORECASE)
-        if found:
-            told = {**told, field: _die_size(found["size"])}
-            rest = f"{rest[: found.start()]} {rest[found.end() :]}"
-    name = " ".join([*rest.split(), "lathe"])
-    return iter(({"name": name[0].upper() + name[1:], **told},))
-
-
 def _bare(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
     """A thing that is told by its words alone, or by the most it takes."""
-    return iter(({"most": _die_size(rest), **told} if rest else told,))
+    return iter(({"most": die_size(rest), **told} if rest else told,))
 
 
 def _only(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
     if rest:
         raise wrong(f"“{rest}” says nothing that is asked for here. {HOW}")
     return iter((told,))
-
-
-def wrong(message: str, choices: tuple[str, ...] = ()) -> InputError:
-    """What is wrong with a line."""
-    return InputError("unreadable", "text", message, choices)
 
 
 READ: dict[Kind, _Reads] = {
@@ -231,15 +181,15 @@ READ: dict[Kind, _Reads] = {
     "reamer": _drill,
     "blade": _measured("width", "reach"),
     "tool": _tool,
-    "die-stock": _measured("across", "deep", size_of=_die_size),
-    "holder": _measured("across", "deep", size_of=_die_size),
+    "die-stock": _measured("across", "deep", size_of=die_size),
+    "holder": _measured("across", "deep", size_of=die_size),
     "bush": _measured("bore", "across"),
-    "head": _measured("least", "most"),
+    "head": head,
     "collet": _collet,
     "chuck": _bare,
     "centre": _only,
     "gauge": _gauge,
     "instrument": _bare,
     "bar": _bar,
-    "lathe": _lathe,
+    "lathe": lathe,
 }

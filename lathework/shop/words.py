@@ -123,6 +123,12 @@ FIELD_WORDS: Mapping[str, str] = {
     "weight": "Weight",
     "leadscrew": "Leadscrew",
     "gears": "Change gears",
+    "dial_teeth": "Thread dial, teeth",
+    "dial_lines": "Thread dial, lines",
+    "overrun": "Opens after",
+    "graduation": "A graduation makes",
+    "marked": "Marked",
+    "point": "Point",
 }
 """What a field is called, whatever the thing; `OWN_WORDS` where a kind calls it otherwise."""
 OWN_WORDS: Mapping[tuple[Kind, str], str] = {

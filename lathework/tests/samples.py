@@ -12,7 +12,7 @@ from lathework.job.model import Job
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
 
-_BLANK = {"die": "", "chamfer": "", "measured": "", "measured_length": ""}
+_BLANK = {"die": "", "cut": "die", "chamfer": "", "measured": "", "measured_length": ""}
 STUD: dict[str, Any] = {
     "format": "conch-job",
     "version": 3,
@@ -46,6 +46,10 @@ STUD: dict[str, Any] = {
         "support": "chuck",
         "tapping": "by-centre",
         "percent": "",
+        "infeed": "compound",
+        "point": "",
+        "tip": "",
+        "because": "",
         "overruled": "",
         "mate_minor": "",
         "mate_pitch": "",
@@ -65,6 +69,13 @@ STUD: dict[str, Any] = {
         "machine": "",
         "speeds": "",
         "bore": "",
+        "leadscrew": "",
+        "gears": "",
+        "dial_teeth": "",
+        "dial_lines": "",
+        "head_hollow": "",
+        "head_overrun": "",
+        "head_graduation": "",
         "rack": "",
     },
     "notes": "",

@@ -15,7 +15,7 @@ from hypothesis import strategies as st
 from lathework.errors import InvalidDocument
 from lathework.job.document import read_document
 from lathework.job.model import Job
-from lathework.part.model import MILLED
+from lathework.part.model import MILLED, OUTSIDE_CUTTERS
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, bore, document, plan, section
@@ -63,7 +63,7 @@ class Lathe:
     def cut(self, operation: Operation) -> None:
         """Take off what a step says."""
         cut = operation.cut
-        if cut is None or operation.kind in ("thread", "finish"):
+        if cut is None or operation.kind in ("thread", "finish", "screwcut"):
             return
         if operation.kind == "part-off":
             self.parted_at = cut.right_mm
@@ -154,7 +154,9 @@ class CutAndCompare(unittest.TestCase):
             if operation.kind != "flats":
                 self.assertLess(cut.left_mm, stick_out + ON_SIZE, f"{operation.key} reaches the jaws")
         sizes = [figure.value for figure in operation.passes]
-        self.assertEqual(sizes, sorted(sizes, reverse=True), "each cut goes deeper")
+        # A threading tool's passes are told as what its dial reads, from nothing on; the others as what they leave.
+        dialled = operation.kind == "screwcut"
+        self.assertEqual(sizes, sorted(sizes, reverse=not dialled), "each cut goes deeper")
 
     def check_flats(self, lathe: Lathe) -> None:
         """Every milled section has its flats over its whole length; no other has any."""
@@ -220,7 +222,8 @@ class CutAndCompare(unittest.TestCase):
             one = section("round", length, across=f"{size:.2f}", chamfer=data.draw(st.sampled_from(["", "0.5"])))
             if data.draw(st.booleans()):
                 thread = read_designation(data.draw(st.sampled_from(THREADS)))
-                size, one = thread.major_mm, section("thread", length, thread=thread.designation)
+                cut = data.draw(st.sampled_from(OUTSIDE_CUTTERS))
+                size, one = thread.major_mm, section("thread", length, thread=thread.designation, cut=cut)
             drawn.append((size, one))
         made = [one for _, one in sorted(drawn, key=lambda pair: pair[0])]
         if data.draw(st.integers(0, 3)) == 0:

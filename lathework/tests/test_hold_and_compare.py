@@ -36,10 +36,13 @@ WALL = 0.5
 LEAD, CHIPS = 3.0, 1.0
 """Threads of a tap's lead, and of room for chips, below the last full thread (trade practice)."""
 BLADE = ("part-begin", "part-off")
-CUTTING = ("drill", "turn", "face", "groove", "neck", "rough", "taper", "thread", *BLADE)
+CUTTING = ("drill", "turn", "face", "groove", "neck", "rough", "taper", "thread", "screwcut", *BLADE)
 ALL_THREAD = 0.1
 """Share of the jobs that are a rod screwed all along."""
 OUTSIDE = (*("M3", "M5", "M8", "M8 LH", "M12", "M24", "1/4-20", "3/8-16", "1/2 BSW", "4 BA", "R1/2", "1/8-27 NPT"),)
+CUT_BY = ("die", "die", "threading-tool", "die-head")
+TAILSTOCK_BEARS = 60.0
+"""N m past which no tailstock holds a head back (trade practice)."""
 FORMS = ("round", "round", "round", "hexagon", "bolt")
 INSIDE = ("M3", "M4", "M6", "M6 LH", "M10", "M16", "1/4-20", "2 BA")
 
@@ -134,7 +137,9 @@ class Held:
         """What goes on under power slips in time, at a speed the lathe has, and never unscrews the chuck."""
         keyed = "key does not slip" in operation.sentence
         torque = operation.figures["torque"].value
-        assert keyed or torque <= SLIPS, f"{operation.key} slips at {torque:.1f} N m"
+        headed = operation.cutter == "die-head"
+        assert not headed or torque <= TAILSTOCK_BEARS, f"{operation.key}: {torque:.0f} N m on the tailstock"
+        assert keyed or headed or torque <= SLIPS, f"{operation.key} slips at {torque:.1f} N m"
         assert operation.figures["speed"].value >= SLOWEST, f"{operation.key} wants a slower lathe"
         left = "LH" in operation.tool
         assert not left or self.job.setup.mount == "locked", f"{operation.key} unscrews the chuck"
@@ -197,7 +202,7 @@ def any_job(dice: random.Random) -> dict[str, Any]:
     """A document of a part long or short, thick or thin, with holes or without; not every one can be made."""
     bar = dice.choice((3.0, 5.0, 6.0, 8.0, 10.0, 12.0, 16.0, 20.0, 32.0))
     sections = [
-        section("thread", f"{dice.uniform(4, 5 * bar):.1f}", thread=dice.choice(OUTSIDE))
+        section("thread", f"{dice.uniform(4, 5 * bar):.1f}", thread=dice.choice(OUTSIDE), cut=dice.choice(CUT_BY))
         if dice.random() < 0.5
         else section("round", f"{dice.uniform(2, 8 * bar):.1f}", across=f"{dice.uniform(0.3, 0.98) * bar:.2f}")
         for _ in range(dice.randint(0, 2))

@@ -15,7 +15,7 @@ from lathework.outfit.need import Need
 from lathework.outfit.needs import lines_of, needs
 from lathework.outfit.serving import serving
 from lathework.planning.plan import Plan, make_plan
-from lathework.planning.work import in_mm
+from lathework.planning.thread_work import in_mm
 from lathework.shop.equipment import DieHolder, DieStock, OwnLathe
 from lathework.shop.kinds import Owned
 from lathework.shop.kit import name_of, read_thing

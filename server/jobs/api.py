@@ -17,6 +17,7 @@ from ninja import Body, Query, Router
 from lathework.answers.plan_shown import PlanShown, plan_shown
 from lathework.answers.start_shown import BeginningShown, StartSketch, beginnings_shown, start_sketch
 from lathework.answers.values import FigureShown, figures_shown
+from lathework.answers.ways_shown import WaysShown, ways_shown
 from lathework.drawing.part.layout import WIDE
 from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
@@ -48,7 +49,7 @@ from server.jobs.answers import (
 )
 from server.jobs.file import job_file, raw_file
 from server.jobs.models import Job, StandingRow
-from server.jobs.needed import kits, needed
+from server.jobs.needed import kits, needed, weighed
 from server.jobs.schemas import ChangeIn, EntryIn, JobDocument, ReasonIn, SawIn, StartIn, StoredDocument, StudRepairIn
 from server.jobs.standing import standing
 from server.logbook.readings import readings_csv
@@ -228,6 +229,16 @@ def read_needs(request: HttpRequest, job_id: int, part: PartNumber = 1) -> HttpR
         return answer(())
     plans = standing(job).plans
     return answer(needs_shown(needed(plans[min(part, len(plans)) - 1])))
+
+
+@router.get("/{job_id}/ways", response={200: WaysShown, **PROBLEMS})
+def read_ways(request: HttpRequest, job_id: int, part: PartNumber = 1) -> HttpResponse:
+    """The ways to make each thread of a part, ranked by what the shop has, its lathe and the pieces wanted; nothing for
+    a job that is closed."""
+    job = find_job(job_id)
+    plans = standing(job).plans
+    plan = plans[min(part, len(plans)) - 1]
+    return answer(ways_shown(weighed(plan) if job.closed_at is None else (), plan))
 
 
 @router.put("/{job_id}", response={200: JobShown, **PROBLEMS})

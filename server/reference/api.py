@@ -11,6 +11,7 @@ from ninja import Router
 from ninja.params.functions import Query
 
 from lathework.answers.bench.gauge_shown import GaugeShown, gauges_shown
+from lathework.answers.gears_shown import GearsShown, geared, gears_shown
 from lathework.answers.size import size
 from lathework.answers.size_shown import SizeShown, size_shown
 from lathework.answers.values import Shown, length_shown
@@ -53,6 +54,9 @@ class Choices:
     stocks: tuple[ChoiceShown, ...]
     finishes: tuple[ChoiceShown, ...]
     holders: tuple[ChoiceShown, ...]
+    outside_cutters: tuple[ChoiceShown, ...]
+    infeeds: tuple[ChoiceShown, ...]
+    points: tuple[ChoiceShown, ...]
     orders: tuple[ChoiceShown, ...]
     batches: tuple[ChoiceShown, ...]
     supports: tuple[ChoiceShown, ...]
@@ -99,6 +103,22 @@ def size_line(request: HttpRequest, q: str = Query(..., max_length=200)) -> Http
     return answer(size_shown(size(q), read_called(q).length))
 
 
+@router.get("/gears", response={200: GearsShown, **PROBLEMS})
+def gears(
+    request: HttpRequest,
+    pitch: str = Query(..., max_length=120),
+    leadscrew: str = Query(..., max_length=120),
+    gears: str = Query("", max_length=240),
+    dial_teeth: str = Query("", max_length=12),
+    dial_lines: str = Query("", max_length=12),
+    length: str = Query("", max_length=120),
+    unit: Literal["in", "mm"] = "in",
+) -> HttpResponse:
+    """Trains of the change gears owned that cut a pitch, or that of a thread; when the nuts may be closed."""
+    typed = {"pitch": pitch, "leadscrew": leadscrew, "gears": gears, "length": length, "unit": unit}
+    return answer(gears_shown(geared(typed | {"dial_teeth": dial_teeth, "dial_lines": dial_lines})))
+
+
 _READING = Span("A reading", 0.3, 700)
 
 
@@ -126,6 +146,9 @@ def choices(request: HttpRequest) -> HttpResponse:
             stocks=_choices(words.STOCKS),
             finishes=_choices(words.FINISHES),
             holders=_choices(words.HOLDERS),
+            outside_cutters=_choices(words.OUTSIDE_CUTTERS),
+            infeeds=_choices(words.INFEEDS),
+            points=_choices(words.POINTS),
             orders=_choices(words.ORDERS),
             batches=_choices(words.BATCHES),
             supports=_choices(words.SUPPORTS),

@@ -24,11 +24,13 @@ from lathework.job import words
 from lathework.job.declaration import BORE, METHOD, SECTION, SETUP, STOCK
 from lathework.job.model import FINISHES, ORDERS, SUPPORTS, Method, Setup
 from lathework.methods.die import HOLDERS
+from lathework.methods.infeed import INFEEDS
 from lathework.methods.tap import TAPPINGS
-from lathework.part.model import CUTTERS, EDGES, MOUTHS, SHAPES, Bore, Section, Stock
+from lathework.part.model import CUTTERS, EDGES, MOUTHS, OUTSIDE_CUTTERS, SHAPES, Bore, Section, Stock
 from lathework.part.stock import STOCK_FORMS
 from lathework.planning.plan import make_plans
 from lathework.shop import words as shop_words
+from lathework.shop.kit_choices import GROUND
 from lathework.shop.kit_file import kit_schema
 from lathework.shop.lathe_facts import DIALS, LATHES, MOUNTS, READOUTS, TOOL_ZEROS
 from lathework.tests.samples import PLUG, SCREW, document
@@ -89,6 +91,9 @@ class JobSchema(unittest.TestCase):
             (words.CUTTERS, CUTTERS),
             (words.SCHOOLS, SCHOOLS),
             (words.HOLDERS, HOLDERS),
+            (words.OUTSIDE_CUTTERS, OUTSIDE_CUTTERS),
+            (words.INFEEDS, INFEEDS),
+            (words.POINTS, GROUND),
             (words.TAPPINGS, TAPPINGS),
             (words.HAZARDS, HAZARDS),
         ):

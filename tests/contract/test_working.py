@@ -13,6 +13,7 @@ from typing import Any
 from lathework.answers.book.card import Asked, card
 from lathework.answers.book.hole import AskedHole, hole
 from lathework.answers.book.pipe_hole import pipe_hole
+from lathework.answers.gears_shown import geared
 from lathework.bench.drift import drift
 from lathework.cutting.dimension import MOVE_WORDS, Dimension, Target
 from lathework.cutting.next_cut import FINISH_MM, PassMade, next_cut
@@ -29,9 +30,10 @@ from lathework.gauging.wires import best_wire, over_wires
 from lathework.instruments.offset import offset
 from lathework.job.document import read_document
 from lathework.job.repair import AskedRepair, stud_repair
+from lathework.outfit.choosing import choosings
 from lathework.planning.plan import make_plan, make_plans
 from lathework.shop.lathe_facts import DIALS
-from lathework.tests.samples import PLUG, SCREW, STUD, TIE_ROD, plan
+from lathework.tests.samples import PLUG, SCREW, STUD, TIE_ROD, body, bore, plan
 from lathework.tests.test_hold_and_compare import read
 from lathework.threads.library import library
 from lathework.threads.limits import external_classes, external_limits, internal_classes, internal_limits
@@ -100,6 +102,13 @@ class Working(unittest.TestCase):
                 {"unit": "mm", "part.stock.across": "1 in"},
                 {"method.blank_school": "mid-limits"},
                 {"method.support": "centre"},
+                {"part.sections.0.cut": "threading-tool"},
+                {"part.sections.0.cut": "threading-tool", "method.infeed": "straight", "method.point": "radius"},
+                {"part.sections.0.cut": "threading-tool", "method.point": "full-form"},
+                {"part.sections.0.cut": "threading-tool", "setup.leadscrew": "3 mm", "setup.gears": "20,60,63,80"},
+                {"part.sections.0.cut": "threading-tool", "part.sections.0.thread": "R1/4", "method.tip": "0.2 mm"},
+                {"part.sections.0.cut": "die-head"},
+                {"part.sections.0.cut": "die-head", "setup.head_overrun": "0.06", "unit": "mm"},
                 {"method.blank_school": "mate-takes"},
                 {"method.blank_school": "mate-takes", "method.mate_minor": "0.310", "method.mate_pitch": "0.338"},
             ):
@@ -111,6 +120,13 @@ class Working(unittest.TestCase):
                     worked += 1
                     self.check(made)
         self.assertGreater(worked, 40, "too many ways were refused for the check to mean much")
+
+    def test_ways_and_gears(self) -> None:
+        for base in ({}, SCREW, TIE_ROD, PLUG):
+            self.check(tuple(choosings(plan(base), ())))
+        self.check(tuple(choosings(plan(body(bore("M10", depth="1/2"), bore("3/4-16", end="left", depth="1/2"))), ())))
+        told = geared({"pitch": "M6", "leadscrew": "8 tpi", "gears": "20 30 40 50 60 63 80"})
+        self.assertGreater(self.check([told.errors(train) for train in told.trains]), 2)
 
     def test_random_jobs(self) -> None:
         dice, made = random.Random(1913), 0

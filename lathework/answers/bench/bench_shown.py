@@ -18,7 +18,7 @@ from lathework.bench.gauge.die import Preset
 from lathework.bench.progress import Progress
 from lathework.bench.put_down import Turn, to_do
 from lathework.cautions import Caution
-from lathework.dies.setting import DieAdvice, set_order, stands_words
+from lathework.dies.setting import Advice, set_order, stands_words
 from lathework.drawing.part.layout import SMALL
 from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
@@ -39,7 +39,8 @@ class StepStanding:
 
 @answer
 class AdviceShown:
-    """What to do with the die; `middle` is the way of its middle screw, the outer ones go the other."""
+    """What to do with the die; `middle` is the way of its middle screw, the outer ones go the other. `again` is what
+    one says who cut the thread further, by so much `more` on the dial."""
 
     middle: Literal["in", "out", ""]
     move: Literal["close", "open", "leave"]
@@ -48,6 +49,8 @@ class AdviceShown:
     eighths: FigureShown | None
     chance: FigureShown | None
     piece: FigureShown | None
+    again: str
+    more: FigureShown | None
 
 
 @answer
@@ -155,9 +158,10 @@ def _parts(whole: Progress) -> Iterator[PartStanding]:
         yield PartStanding(part.plan.job.part.id, name, part.good, part.plan.job.quantity)
 
 
-def _advice(advice: DieAdvice) -> AdviceShown:
+def _advice(advice: Advice) -> AdviceShown:
     chances = maybe_shown(advice.chance), maybe_shown(advice.piece)
-    return AdviceShown(advice.middle, advice.move, advice.order, advice.recut, maybe_shown(advice.eighths), *chances)
+    eighths, more = maybe_shown(advice.eighths), maybe_shown(advice.more)
+    return AdviceShown(advice.middle, advice.move, advice.order, advice.recut, eighths, *chances, advice.again, more)
 
 
 def _preset(told: Preset) -> PresetShown:

@@ -9,7 +9,7 @@ from lathework.dies.advised import chance, expected, learned_advice
 from lathework.dies.aim import Aim, aim_at
 from lathework.dies.learner import Trial, believed
 from lathework.dies.proposal import start
-from lathework.dies.setting import WANTED, DieAdvice, advise, advise_inside
+from lathework.dies.setting import WANTED, Advice, advise, advise_inside
 from lathework.errors import InputError
 from lathework.figures import Figure
 from lathework.gauging.verdicts import Verdict
@@ -70,7 +70,7 @@ def preset(step: Operation, metal: str, trials: Sequence[Trial], stands: float |
     return Preset(best.eighths, *told, len(trials), trials[-1].eighths if trials else None)
 
 
-def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence[Trial]) -> DieAdvice | None:
+def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence[Trial]) -> Advice | None:
     """What to do with the die of a step after a verdict, the last of its `trials`; None where nothing can be said."""
     assert step.thread is not None  # a step that is gauged has one
     if step.inside:

@@ -46,7 +46,9 @@ def why_it_binds(plan: Plan, step: Operation, verdict: Verdict, tally: Tally) ->
     if step.inside:
         bore = next((one for one in plan.job.part.bores if one.id == made_of(step.key)), None)
         return causes_inside(blind=bore is not None and bore.depth is not None, starts=starts, tried=tried)
-    if step.kind != "gauge" or step.thread is None or step.thread.taper:
+    # A thread cut single point binds until it is deep enough.
+    by_tool = step.cutter == "threading-tool"
+    if step.kind != "gauge" or step.thread is None or step.thread.taper or by_tool:
         return ()
     made = made_of(step.key)
     blank = next((one for one in plan.operations if one.key == keyed("turn", made)), None)

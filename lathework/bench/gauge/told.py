@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Collection
 
-from lathework.bench.entry import SET, Entry, made_of
+from lathework.bench.entry import CUT_AGAIN, SET, Entry, made_of
 from lathework.bench.events import Event, Excused, Gauged
 from lathework.bench.gauge.die import aim_of
 from lathework.bench.gauge.thread import sized
@@ -23,6 +23,8 @@ def _stood(tallies: Collection[Tally], entry: Entry) -> float:
 def _moved(tallies: Collection[Tally], tally: Tally, entry: Entry, own: str) -> None:
     """A die was set, or opened or closed from where it stood."""
     told = entry.eighths or 0.0
+    if entry.word == CUT_AGAIN:
+        return
     if entry.word == SET:
         for other in tallies:
             other.opened.pop(own, None)
@@ -55,7 +57,7 @@ def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Opera
     stood = _stood(tallies, entry)
     verdict = next((one for one in VERDICTS if one == entry.word), None)
     # A thread made to a mate says nothing of the class; nor do the verdicts of other mates on it.
-    teaches = step is not None and not step.to_mate
+    teaches = step is not None and not step.to_mate and step.cutter != "threading-tool"
     trial = Trial(stood, story.metal, verdict, *_off(step, entry), entry.tried)
     known = tally.trials.get(own, [])
     # The same thread judged once more, by a second look or a second nut, is one thread: the last word counts.

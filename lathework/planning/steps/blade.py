@@ -11,7 +11,8 @@ from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import axis_word, blade_place, given_mm, place_words, plunge_dial, typed
 from lathework.planning.steps import measures
-from lathework.planning.work import ThreadWork, Work, in_mm
+from lathework.planning.thread_work import ThreadWork, in_mm
+from lathework.planning.work import Work
 from lathework.units import convert
 
 _WIDER_MM = 0.01
@@ -60,6 +61,7 @@ def relief_groove(work: Work, chucking: Chucking, placed: Placed, thread_work: T
         dimensions=(measures.relief(thread_work, deep), measures.wide(width, blade.mm)),
         cut=Cut(shoulder, shoulder - width, thread_work.blank_mm, deep),
         chucking=chucking.number,
+        cutter=thread_work.cut,
         makes=makes(diameter=deep, width=width),
     )
 

@@ -9,7 +9,8 @@ from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given_mm, place_words, tip_stop, typed
 from lathework.planning.steps import measures
-from lathework.planning.work import ThreadWork, Work, in_mm
+from lathework.planning.thread_work import ThreadWork, in_mm
+from lathework.planning.work import Work
 from lathework.units import convert
 
 BROKEN_SHARE, LEAST_BROKEN_MM, MOST_BROKEN_MM = 0.03, 0.2, 1.0
@@ -130,6 +131,7 @@ def lead_chamfer(work: Work, chucking: Chucking, placed: Placed, thread_work: Th
         dimensions=(measures.lead(thread_work, small),),
         cut=Cut(placed.near_mm + in_mm(length), placed.near_mm, in_mm(thread_work.at_end), small, slope=True),
         chucking=chucking.number,
+        cutter=thread_work.cut,
         makes=makes(diameter=small),
     )
 

@@ -8,8 +8,9 @@ from lathework.gauging.wires import best_wire, over_wires_within
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Operation, keyed, quoted
 from lathework.planning.steps.taper import gauge_taper
-from lathework.planning.steps.threading import thread_made, way_of
-from lathework.planning.work import ThreadWork, Work
+from lathework.planning.steps.threading import thread_made
+from lathework.planning.thread_work import ThreadWork
+from lathework.planning.work import Work
 
 EVERY_PIECE_UP_TO, EVERY_THIRD_UP_TO = 5, 20
 """Batches up to which each piece, or each third one, is gauged; beyond, each fifth (practice)."""
@@ -57,7 +58,7 @@ def gauge(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWor
         figures={"wires_most": most, "wires_least": least, "wire": wire, "every": check_interval(work.job.quantity)},
         tool=mate,
         edge="",
-        cautions=() if way_of(work, thread_work).off_lathe else (cautions.STOP_TO_MEASURE,),
+        cautions=() if work.off_lathe(thread_work) else (cautions.STOP_TO_MEASURE,),
         notes=("It is made to its mate: no gauge but that one tells.",)
         if thread_work.mate is not None
         else (
@@ -68,6 +69,7 @@ def gauge(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWor
         chucking=chucking.number,
         thread=thread,
         class_name=thread_work.class_name,
+        cutter=thread_work.cut,
         to_mate=thread_work.mate is not None,
         makes=thread_made(placed, thread_work),
     )

@@ -6,9 +6,11 @@ from lathework import cautions
 from lathework.cutting.roughing import rough_depth, rough_passes
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.driving import LEAD_LEFT, roughing
+from lathework.planning.gearing import gearing
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.steps.threading import die_torque, roughed
-from lathework.planning.work import ThreadWork, Work
+from lathework.planning.thread_work import ThreadWork
+from lathework.planning.work import Work
 from lathework.units import convert
 
 
@@ -20,15 +22,17 @@ def rough_out(work: Work, chucking: Chucking, placed: Placed, thread_work: Threa
     thread, job = thread_work.thread, work.job
     blank = convert(thread_work.blank_mm, "mm", thread.unit)
     deep = share * (thread_work.blank_mm - thread.minor_mm) / 2
+    geared_for = gearing(work, thread, placed.far_mm - placed.near_mm)
     passes = rough_passes(deep, thread_work.blank_mm, job.unit)
     return Operation(
         key=keyed("rough", placed.section.id),
         kind="rough",
         title="Rough the thread out",
-        sentence="Gear the leadscrew for {advance} a turn and rough the thread out in {cuts} with a threading tool, "
-        "{infeed} in all from touching the blank.",
+        sentence=f"{geared_for.words} Rough the thread out in {{cuts}} with a threading tool, {{infeed}} in all from "
+        "touching the blank.",
         headline="infeed",
-        figures=roughing(
+        figures=geared_for.figures
+        | roughing(
             work, thread, die_torque(work, thread_work), rough_depth(thread, blank, share, job.setup.dial), passes
         ),
         tool=f"outside threading tool, {thread.form.angle_deg:g}°",
@@ -40,6 +44,7 @@ def rough_out(work: Work, chucking: Chucking, placed: Placed, thread_work: Threa
             if thread_work.groove
             else "No groove to run out into: pull the tool out at a chalked line, the spindle by hand at the end.",
             *((LEAD_LEFT,) if thread.hand == "left" else ()),
+            *geared_for.notes,
             "Leave the rest to the die: it makes the size and the flanks.",
         ),
         cut=Cut(

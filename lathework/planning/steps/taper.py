@@ -11,7 +11,8 @@ from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop
 from lathework.planning.steps import measures
 from lathework.planning.steps.holding import KNIFE, speed
-from lathework.planning.work import ThreadWork, Work, in_mm
+from lathework.planning.thread_work import ThreadWork, in_mm
+from lathework.planning.work import Work
 from lathework.threads.taper import TAPER
 from lathework.units import convert
 
@@ -88,6 +89,10 @@ def taper_notes(torque: Figure) -> list[str]:
     return notes
 
 
+def _larger(thread_work: ThreadWork) -> str:
+    return "take another pass" if thread_work.cut == "threading-tool" else "run the die on further"
+
+
 def gauge_taper(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork, mate: str) -> Operation:
     """Try the ring gauge, or the fitting: how far it goes on by hand tells the size."""
     assert thread_work.taper is not None
@@ -102,11 +107,12 @@ def gauge_taper(work: Work, chucking: Chucking, placed: Placed, thread_work: Thr
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=(
-            "Stops sooner: the thread is large, run the die on further. Goes further: it is small, and stays so.",
+            f"Stops sooner: the thread is large, {_larger(thread_work)}. Goes further: it is small, and stays so.",
             "Seal it with tape or compound made for what it carries. Leave the pressure test to those licensed for it.",
         ),
         measure="verdict",
         chucking=chucking.number,
         thread=thread_work.thread,
+        cutter=thread_work.cut,
         makes=makes(thread=thread_work.thread.designation, length=placed.far_mm - placed.near_mm),
     )

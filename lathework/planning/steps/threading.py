@@ -15,6 +15,7 @@ from lathework.cutting.taper_blank import handle_length, taper_torque
 from lathework.cutting.torque import cutting_torque, hand_force
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.methods.die import DIE_HOLDINGS, DieHolding
+from lathework.methods.die_ways import DRIFTS
 from lathework.methods.reversing import back_off, backward
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.driving import (
@@ -28,13 +29,12 @@ from lathework.planning.driving import (
 from lathework.planning.mate_words import opening, opening_notes
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.steps.taper import taper_notes
-from lathework.planning.work import ThreadWork, Work, in_mm
+from lathework.planning.thread_work import ThreadWork, in_mm
+from lathework.planning.work import Work
 from lathework.units import convert
 
 SHORT_OF_SHOULDER = 0.5
 """Pitches kept between the die and the shoulder (practice)."""
-DRIFTS = 4.0
-"""Length over diameter from which a die's own lead is felt (practice)."""
 LEAD_DRIFTS = "That long a die drifts in pitch: where a nut must run all along it, single-point or chase it."
 LEFT_DIE = "Left-hand die: turn the spindle backward to cut, forward to back off."
 
@@ -70,6 +70,8 @@ def die_torque(work: Work, thread_work: ThreadWork) -> Figure:
 def by_hand_because(work: Work, thread_work: ThreadWork) -> str:
     """Why a die that was to go on under power is turned by hand; "" where power will do, or was not chosen."""
     chosen = DIE_HOLDINGS[work.job.method.holder]
+    if thread_work.cut != "die":
+        return ""
     if chosen.power and thread_work.taper is not None:
         return "tapers: its die bites harder with every turn, and must be felt"
     if not chosen.power:
@@ -89,7 +91,7 @@ def roughed(work: Work, thread_work: ThreadWork) -> float:
 
     No leadscrew follows a taper: those dies have long handles and a ratchet instead.
     """
-    if thread_work.taper is not None:
+    if thread_work.taper is not None or thread_work.cut != "die":
         return 0.0
     return rough_share(die_torque(work, thread_work).value, bears(power=way_of(work, thread_work).power))
 
@@ -118,7 +120,7 @@ def _thread_notes(
             "The last threads stay unfinished: what screws on stops short of them, or is counterbored to "
             "{counterbore}, {counterbore_depth} deep."
         )
-    if chucking.centred and "turn" in chucking.does and not DIE_HOLDINGS[job.method.holder].off_lathe:
+    if chucking.centred and "turn" in chucking.does and not work.off_lathe(thread_work):
         notes.append("Draw the centre back first; the work now stands out on its own.")
     return tuple(notes)
 

@@ -15,7 +15,8 @@ from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop, typed
 from lathework.planning.steps import measures
 from lathework.planning.steps.holding import KNIFE, speed
-from lathework.planning.work import Work, in_mm
+from lathework.planning.thread_work import in_mm
+from lathework.planning.work import Work
 from lathework.units import LengthUnit, convert
 
 CENTRE_STIFFENS = 3.0
@@ -111,6 +112,7 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
         chucking=chucking.number,
         passes=cuts,
         thread=found.thread if found else None,
+        cutter=found.cut if found else "die",
         class_name=found.class_name if found else "",
         makes=makes(diameter=aim, length=end_mm - placed.near_mm),
     )

@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from lathework import cautions
 from lathework.figures import Figure
-from lathework.methods.chase import advance, chasing_passes, infeed, largest_chaser, pass_count
+from lathework.methods.chase import chasing_passes, infeed, largest_chaser, pass_count
+from lathework.methods.tool_ways import FASTER
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
-from lathework.planning.driving import CHASING_SHARE
+from lathework.planning.gearing import gearing
 from lathework.planning.operation import Operation, keyed, quoted
 from lathework.planning.steps.gauging import check_interval
 from lathework.planning.steps.holes.tap_words import hole_made
@@ -21,11 +22,11 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
     job, by_tap = work.job, bore_work.bore.cut == "tap-as-chaser"
     bore = convert(bore_work.drill_mm, "mm", thread.unit)
     passes = chasing_passes(thread, bore_work.drill_mm, job.unit)
-    figures = {
-        "advance": advance(thread),
+    geared_for = gearing(work, thread, bore_work.bore.depth.mm if bore_work.bore.depth else work.part.overall_mm)
+    figures = geared_for.figures | {
         "infeed": infeed(thread, bore, job.setup.dial),
         "cuts": pass_count(thread, bore_work.drill_mm),
-        "speed": work.speed(job.material.thread_speed * CHASING_SHARE, thread.major_mm),
+        "speed": work.speed(job.material.thread_speed * FASTER, thread.major_mm),
     }
     if by_tap:
         figures["tap"] = largest_chaser(bore, thread.unit)
@@ -39,7 +40,7 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
         key=keyed("chase", bore_work.bore.id),
         kind="chase",
         title="Chase the thread",
-        sentence=held + "Gear the leadscrew for {advance} a turn and chase in {cuts}, {infeed} in all from touching.",
+        sentence=f"{held}{geared_for.words} Chase in {{cuts}}, {{infeed}} in all from touching.",
         headline="infeed",
         figures=figures,
         tool=f"tap of {thread.pitch:.4g} {thread.unit} pitch as a chaser" if by_tap else "inside threading tool",
@@ -54,6 +55,7 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
                     "out into; chalk the place on the bed.",
                 )
             ),
+            *geared_for.notes,
             f"Lubricant: {job.material.lubricant}.",
             "Try the mating part from three quarters of the infeed on.",
         ),

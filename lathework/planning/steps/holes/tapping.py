@@ -19,6 +19,7 @@ from lathework.planning.driving import (
     turn_back,
     under_power,
 )
+from lathework.planning.gearing import gearing
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.steps.holes.chasing import chase, try_screw
 from lathework.planning.steps.holes.hole import bores_here, tapped_in_vise
@@ -37,7 +38,8 @@ from lathework.planning.steps.holes.tap_words import (
     way_of,
     why_otherwise,
 )
-from lathework.planning.work import Work, in_mm
+from lathework.planning.thread_work import in_mm
+from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
@@ -50,16 +52,18 @@ def _rough(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) 
     if not share:
         return None
     deep = share * (thread.major_mm - bore_work.drill_mm) / 2
+    geared_for = gearing(work, thread, in_mm(full_depth(work, bore_work)))
     passes = rough_passes(-deep, bore_work.drill_mm, job.unit)
     bore = convert(bore_work.drill_mm, "mm", thread.unit)
     return Operation(
         key=keyed("rough-bore", bore_work.bore.id),
         kind="rough",
         title="Rough the thread out",
-        sentence="Set an inside threading tool on centre, square by the gauge. Gear the leadscrew for {advance} a turn "
-        "and rough the thread out in {cuts}, {infeed} in all from touching the hole.",
+        sentence=f"Set an inside threading tool on centre, square by the gauge. {geared_for.words} Rough the thread "
+        "out in {cuts}, {infeed} in all from touching the hole.",
         headline="infeed",
-        figures=roughing(
+        figures=geared_for.figures
+        | roughing(
             work, thread, solid_torque(work, bore_work, thread), rough_bore(thread, bore, share, job.setup.dial), passes
         ),
         tool=f"inside threading tool, {thread.form.angle_deg:g}°",
@@ -68,6 +72,7 @@ def _rough(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) 
         notes=(
             "In the solid the tap would take {solid}: more than a person turns steadily.",
             *((LEAD_LEFT,) if thread.hand == "left" else ()),
+            *geared_for.notes,
             "Keep it clear of the bottom, and leave the rest to the tap: it makes the size and the flanks.",
         ),
         passes=passes,

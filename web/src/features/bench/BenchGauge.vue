@@ -100,11 +100,23 @@ watch(
         @was="emit('was', $event)"
         @die="emit('die')"
       />
-      <p v-else-if="bench.adjusted" class="order">The die is moved. Run it on again, then try the nut.</p>
+      <p v-else-if="bench.adjusted" class="order">
+        {{ bench.advice.again ? 'It is cut further.' : 'The die is moved. Run it on again, then' }} try the
+        nut.
+      </p>
       <div v-else class="move">
         <DieScrews v-if="bench.advice.middle" :middle="bench.advice.middle" />
         <div>
           <p class="order">{{ bench.advice.order }}</p>
+          <FigureValue
+            v-if="bench.advice.more"
+            strong
+            both
+            :figure="bench.advice.more"
+            :label="bench.advice.more.name"
+            :open="asked === bench.advice.more"
+            @working="asked = asked === bench.advice?.more ? null : (bench.advice?.more ?? null)"
+          />
           <div class="chances">
             <FigureValue
               v-for="one in chances"

@@ -12,6 +12,7 @@ import PartLine from '@/features/plan/PartLine.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import PartTabs from '@/features/plan/PartTabs.vue'
 import PlanKit from '@/features/plan/PlanKit.vue'
+import PlanWays from '@/features/plan/PlanWays.vue'
 import PlanHead from '@/features/plan/PlanHead.vue'
 import PartShape from '@/features/plan/PartShape.vue'
 import StepDetail from '@/features/plan/StepDetail.vue'
@@ -181,6 +182,18 @@ useKeys([
       :part="inHand"
       :revision="job.revision"
       :closed="closed"
+      @set="set"
+      @commit="commit"
+    />
+    <PlanWays
+      :id="id"
+      class="kit"
+      :part="inHand"
+      :revision="job.revision"
+      :pieces="plan.quantity"
+      :closed="closed"
+      :value="value"
+      :errors="errors"
       @set="set"
       @commit="commit"
     />

@@ -95,7 +95,13 @@ const edit = (at: number, field: string) => ({
           placeholder="none"
           v-bind="edit(at, 'chamfer')"
         />
-        <span v-else></span>
+        <InlineChoice
+          v-else
+          :label="`Section ${at + 1}, cut by`"
+          :choices="choices?.outside_cutters ?? []"
+          v-bind="edit(at, 'cut')"
+          :model-value="value(path(at, 'cut')) || 'die'"
+        />
         <span v-if="!closed" class="tools">
           <plain-btn
             :disabled="at === 0"

@@ -31,6 +31,8 @@ export interface Fact {
     | 'units'
     | 'machines'
     | 'tappings'
+    | 'infeeds'
+    | 'points'
   /** Shown where the plan asks for it. */
   asked?: true
 }
@@ -103,6 +105,35 @@ export const LINES: { name: string; facts: Fact[] }[] = [
         before: 'die in',
         from: 'holders',
         telling: true,
+        asked: true,
+      },
+      {
+        field: 'method.because',
+        label: 'Why it is threaded so against advice',
+        before: 'so, because',
+        empty: 'no reason',
+        asked: true,
+      },
+      {
+        field: 'method.infeed',
+        label: 'How the threading tool is fed in',
+        from: 'infeeds',
+        telling: true,
+        asked: true,
+      },
+      {
+        field: 'method.point',
+        label: 'Point of the threading tool',
+        from: 'points',
+        telling: true,
+        asked: true,
+      },
+      {
+        field: 'method.tip',
+        label: 'Flat or radius at its point',
+        before: 'tip',
+        figure: true,
+        empty: 'that of the form',
         asked: true,
       },
       { field: 'method.order', label: 'Order of work', from: 'orders', telling: true, asked: true },
@@ -187,6 +218,55 @@ export const LINES: { name: string; facts: Fact[] }[] = [
         after: 'turns',
         figure: true,
         empty: 'usual: 1',
+        asked: true,
+      },
+      {
+        field: 'setup.leadscrew',
+        label: 'Pitch of the leadscrew',
+        before: 'leadscrew',
+        figure: true,
+        empty: '8 tpi, or 3 mm',
+        asked: true,
+      },
+      {
+        field: 'setup.gears',
+        label: 'Change gears you own, by their teeth',
+        before: 'gears',
+        figure: true,
+        empty: '20, 30, 40, 40, 65',
+        asked: true,
+      },
+      {
+        field: 'setup.dial_teeth',
+        label: "Teeth of the thread dial's wheel",
+        before: 'thread dial of',
+        after: 'teeth',
+        figure: true,
+        empty: 'no dial',
+        asked: true,
+      },
+      {
+        field: 'setup.dial_lines',
+        label: 'Lines of the thread dial',
+        after: 'lines',
+        figure: true,
+        empty: 'no dial',
+        asked: true,
+      },
+      {
+        field: 'setup.head_hollow',
+        label: 'Longest thread the die head takes in',
+        before: 'die head takes in',
+        figure: true,
+        empty: 'not measured',
+        asked: true,
+      },
+      {
+        field: 'setup.head_overrun',
+        label: 'How far it cuts on past its stop',
+        before: 'opens after',
+        figure: true,
+        empty: 'not measured: two turns',
         asked: true,
       },
       {

@@ -44,6 +44,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/gears": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Gears
+         * @description Trains of the change gears owned that cut a pitch, or that of a thread; when the nuts may be closed.
+         */
+        get: operations["server_reference_api_gears"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/identify": {
         parameters: {
             query?: never;
@@ -686,6 +706,27 @@ export interface paths {
          * @description Take back the last entry.
          */
         post: operations["server_jobs_api_undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Ways
+         * @description The ways to make each thread of a part, ranked by what the shop has, its lathe and the pieces wanted; nothing for
+         *     a job that is closed.
+         */
+        get: operations["server_jobs_api_read_ways"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1358,9 +1399,12 @@ export interface components {
     schemas: {
         /**
          * AdviceShown
-         * @description What to do with the die; `middle` is the way of its middle screw, the outer ones go the other.
+         * @description What to do with the die; `middle` is the way of its middle screw, the outer ones go the other. `again` is what
+         *     one says who cut the thread further, by so much `more` on the dial.
          */
         AdviceShown: {
+            /** Again */
+            again: string;
             chance: components["schemas"]["FigureShown"] | null;
             eighths: components["schemas"]["FigureShown"] | null;
             /**
@@ -1368,6 +1412,7 @@ export interface components {
              * @enum {string}
              */
             middle: "in" | "out" | "";
+            more: components["schemas"]["FigureShown"] | null;
             /**
              * Move
              * @enum {string}
@@ -1847,6 +1892,16 @@ export interface components {
             revision: number;
         };
         /**
+         * Chart
+         * @description Minutes over the number of `pieces` for the ways that serve: lines cross where another is quicker.
+         */
+        Chart: {
+            /** Lines */
+            lines: components["schemas"]["Line"][];
+            /** Pieces */
+            pieces: number[];
+        };
+        /**
          * ChoiceShown
          * @description One choice: what is stored, what is shown, and a remark.
          */
@@ -1889,6 +1944,8 @@ export interface components {
             hazards: components["schemas"]["ChoiceShown"][];
             /** Holders */
             holders: components["schemas"]["ChoiceShown"][];
+            /** Infeeds */
+            infeeds: components["schemas"]["ChoiceShown"][];
             /** Lathes */
             lathes: components["schemas"]["ChoiceShown"][];
             /** Materials */
@@ -1901,6 +1958,10 @@ export interface components {
             mouths: components["schemas"]["ChoiceShown"][];
             /** Orders */
             orders: components["schemas"]["ChoiceShown"][];
+            /** Outside Cutters */
+            outside_cutters: components["schemas"]["ChoiceShown"][];
+            /** Points */
+            points: components["schemas"]["ChoiceShown"][];
             /** Readouts */
             readouts: components["schemas"]["ChoiceShown"][];
             /** Schools */
@@ -1917,6 +1978,31 @@ export interface components {
             tappings: components["schemas"]["ChoiceShown"][];
             /** Tool Zeros */
             tool_zeros: components["schemas"]["ChoiceShown"][];
+        };
+        /**
+         * ChoosingShown
+         * @description The ways of one thread, the best first; `taken` is the code of the one the job takes.
+         */
+        ChoosingShown: {
+            /** Agrees */
+            agrees: boolean;
+            /** Changes */
+            changes: string[];
+            chart: components["schemas"]["Chart"];
+            /** Cheapest */
+            cheapest: string;
+            /** Id */
+            id: string;
+            /** Inside */
+            inside: boolean;
+            /** Taken */
+            taken: string;
+            /** Taken Name */
+            taken_name: string;
+            /** Thread */
+            thread: string;
+            /** Ways */
+            ways: components["schemas"]["WayShown"][];
         };
         /**
          * CountShown
@@ -2429,6 +2515,24 @@ export interface components {
             piece: number;
             /** Said */
             said: string;
+        };
+        /**
+         * GearsShown
+         * @description Trains for a pitch, the best first; when the nuts may be closed, with exact ones.
+         */
+        GearsShown: {
+            /** Leadscrew */
+            leadscrew: string;
+            /** Lines */
+            lines: number[];
+            /** Nuts */
+            nuts: string;
+            /** Pitch */
+            pitch: string;
+            /** Ratio */
+            ratio: string;
+            /** Trains */
+            trains: components["schemas"]["TrainShown"][];
         };
         /**
          * GivenShown
@@ -3097,6 +3201,18 @@ export interface components {
             side: "external" | "internal";
         };
         /**
+         * Line
+         * @description Minutes of a way at each of the counts of a chart.
+         */
+        Line: {
+            /** Code */
+            code: string;
+            /** Minutes */
+            minutes: number[];
+            /** Name */
+            name: string;
+        };
+        /**
          * LineAt
          * @description What is expected at a setting: the pitch diameter over the middle of the class and the band that holds nineteen
          *     of twenty threads, in mm.
@@ -3277,6 +3393,11 @@ export interface components {
              */
             batch?: "piece" | "holding";
             /**
+             * Because
+             * @default
+             */
+            because?: string;
+            /**
              * Blank Fraction
              * @default
              */
@@ -3295,7 +3416,13 @@ export interface components {
              * Holder
              * @enum {string}
              */
-            holder: "stock-in-vise" | "stock-by-tailstock" | "sliding-by-hand" | "floating-power" | "keyed-power";
+            holder: "stock-in-vise" | "stock-by-tailstock" | "stock-by-jaws" | "guide-bush" | "sliding-by-hand" | "followed-quill" | "slipping-hand" | "floating-power" | "keyed-power" | "chuck-jaws";
+            /**
+             * Infeed
+             * @default compound
+             * @enum {string}
+             */
+            infeed?: "compound" | "straight";
             /**
              * Mate Minor
              * @default
@@ -3323,6 +3450,11 @@ export interface components {
              */
             percent?: string;
             /**
+             * Point
+             * @enum {string}
+             */
+            point: "" | "flat" | "radius" | "sharp" | "full-form";
+            /**
              * Support
              * @default chuck
              * @enum {string}
@@ -3334,6 +3466,11 @@ export interface components {
              * @enum {string}
              */
             tapping?: "by-centre" | "slipping-hand" | "slipping-chuck" | "in-vise";
+            /**
+             * Tip
+             * @default
+             */
+            tip?: string;
         };
         /**
          * NamedThing
@@ -3859,6 +3996,26 @@ export interface components {
             within_class: boolean;
         };
         /**
+         * SchoolShown
+         * @description A question on which practitioners differ: what the program takes here and why, and what the job does.
+         */
+        SchoolShown: {
+            /** Agrees */
+            agrees: boolean;
+            /** Chosen */
+            chosen: string;
+            /** Field */
+            field: string;
+            /** Here */
+            here: string;
+            /** Question */
+            question: string;
+            /** Value */
+            value: string;
+            /** Why */
+            why: string;
+        };
+        /**
          * SectionIn
          * @description a stretch of the part along its axis; what a sample measured stands beside what was decided
          */
@@ -3873,6 +4030,12 @@ export interface components {
              * @default
              */
             chamfer?: string;
+            /**
+             * Cut
+             * @default die
+             * @enum {string}
+             */
+            cut?: "die" | "die-head" | "threading-tool";
             /**
              * Die
              * @default
@@ -3989,10 +4152,25 @@ export interface components {
              */
             dial: "diameter" | "radius";
             /**
+             * Dial Lines
+             * @default
+             */
+            dial_lines?: string;
+            /**
+             * Dial Teeth
+             * @default
+             */
+            dial_teeth?: string;
+            /**
              * Drills
              * @default
              */
             drills?: string;
+            /**
+             * Gears
+             * @default
+             */
+            gears?: string;
             /** Groove Blade */
             groove_blade: string;
             /**
@@ -4002,11 +4180,31 @@ export interface components {
              */
             groove_edge?: "left" | "right";
             /**
+             * Head Graduation
+             * @default
+             */
+            head_graduation?: string;
+            /**
+             * Head Hollow
+             * @default
+             */
+            head_hollow?: string;
+            /**
+             * Head Overrun
+             * @default
+             */
+            head_overrun?: string;
+            /**
              * Lathe
              * @default middling
              * @enum {string}
              */
             lathe?: "light" | "middling" | "heavy";
+            /**
+             * Leadscrew
+             * @default
+             */
+            leadscrew?: string;
             /**
              * Machine
              * @default
@@ -4544,6 +4742,16 @@ export interface components {
             figures: components["schemas"]["FigureShown"][];
         };
         /**
+         * TakenBy
+         * @description A field of the document and what it says when a way is taken.
+         */
+        TakenBy: {
+            /** Field */
+            field: string;
+            /** Value */
+            value: string;
+        };
+        /**
          * TaperNumbers
          * @description Lengths of a taper pipe thread.
          */
@@ -4717,6 +4925,24 @@ export interface components {
             unit: string;
         };
         /**
+         * TrainShown
+         * @description A train: its drivers and the wheels they drive, in words, what it is off, whether it meshes.
+         */
+        TrainShown: {
+            /** Driven */
+            driven: number[];
+            /** Drivers */
+            drivers: number[];
+            /** Errors */
+            errors: components["schemas"]["FigureShown"][];
+            /** Exact */
+            exact: boolean;
+            /** Meshes */
+            meshes: boolean;
+            /** Words */
+            words: string;
+        };
+        /**
          * Turn
          * @description Work turns to a piece, at the step of that key.
          */
@@ -4852,6 +5078,55 @@ export interface components {
             words: string;
         };
         /**
+         * WayShown
+         * @description A way of making a thread, weighed: why it does not suit, what is lacking, what speaks for it and against.
+         */
+        WayShown: {
+            /** Borne By */
+            borne_by: string;
+            /** Cautions */
+            cautions: components["schemas"]["Caution"][];
+            /** Code */
+            code: string;
+            each: components["schemas"]["FigureShown"];
+            /** Faults */
+            faults: string[];
+            /** Lacking */
+            lacking: string[];
+            /** Merits */
+            merits: string[];
+            /** Name */
+            name: string;
+            /** Pitch */
+            pitch: string;
+            /** Refused */
+            refused: string[];
+            /** Remark */
+            remark: string;
+            /** Serves */
+            serves: boolean;
+            set_up: components["schemas"]["FigureShown"];
+            shoulder: components["schemas"]["FigureShown"];
+            /** Straight */
+            straight: string;
+            /** Takes */
+            takes: components["schemas"]["TakenBy"][];
+            torque: components["schemas"]["FigureShown"] | null;
+            whole: components["schemas"]["FigureShown"];
+        };
+        /**
+         * WaysShown
+         * @description Which way to take for each thread of a part, and where practitioners differ.
+         */
+        WaysShown: {
+            /** Because */
+            because: string;
+            /** Schools */
+            schools: components["schemas"]["SchoolShown"][];
+            /** Threads */
+            threads: components["schemas"]["ChoosingShown"][];
+        };
+        /**
          * WireNumbers
          * @description Best wires, and the measurement over them at the limits of the external pitch diameter.
          */
@@ -4922,6 +5197,97 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Choices"];
+                };
+            };
+        };
+    };
+    server_reference_api_gears: {
+        parameters: {
+            query: {
+                pitch: string;
+                leadscrew: string;
+                gears?: string;
+                dial_teeth?: string;
+                dial_lines?: string;
+                length?: string;
+                unit?: "in" | "mm";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GearsShown"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -7749,6 +8115,93 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobBench"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_jobs_api_read_ways: {
+        parameters: {
+            query?: {
+                part?: number;
+            };
+            header?: never;
+            path: {
+                job_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaysShown"];
                 };
             };
             /** @description Bad Request */

@@ -17,6 +17,7 @@ export const section = (id: string, shape: Section['shape'], known: Partial<Sect
   length: '',
   thread: '',
   chamfer: '',
+  cut: 'die',
   measured: '',
   measured_length: '',
   ...known,

@@ -1,0 +1,166 @@
+"""Trains of change gears for a pitch, for a screen and for the command line."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from lathework.answers.declared_answer import answer
+from lathework.answers.values import FigureShown, figure_shown
+from lathework.errors import InputError
+from lathework.field_reader import FieldReader
+from lathework.figures import Figure
+from lathework.lengths import Length, Span
+from lathework.methods.gears import Train, as_pitch_diameter, over_length, per_hundred, trains
+from lathework.methods.thread_dial import NutTimes, nut_times
+from lathework.shop.kit_declaration import DIAL_LINES, DIAL_TEETH, GEARS
+from lathework.shop.leadscrew import Lead, lead_of, read_lead
+from lathework.threads.designation import read_called
+from lathework.threads.thread import Thread
+
+LENGTH = Span("A length of thread", 1, 600)
+USUAL_MM = 25.4
+"""Length of thread over which an error is told where nobody says one: an inch."""
+SIXTY = 60.0
+
+
+@dataclass(frozen=True, slots=True)
+class Geared:
+    """The trains for a `pitch`, on a leadscrew, with the wheels owned; errors over `length_mm`; when the nuts close."""
+
+    pitch: Lead
+    leadscrew: Lead
+    trains: tuple[Train, ...]
+    nuts: NutTimes
+    length_mm: float
+    flank_angle_deg: float
+
+    def errors(self, train: Train) -> tuple[Figure, ...]:
+        """What a train is off: over 100 mm, over the thread, and what that costs of its pitch diameter."""
+        off = over_length(train, self.length_mm)
+        return per_hundred(train), off, as_pitch_diameter(off.value, self.flank_angle_deg)
+
+
+@answer
+class TrainShown:
+    """A train: its drivers and the wheels they drive, in words, what it is off, whether it meshes."""
+
+    drivers: tuple[int, ...]
+    driven: tuple[int, ...]
+    words: str
+    exact: bool
+    meshes: bool
+    errors: tuple[FigureShown, ...]
+
+
+@answer
+class GearsShown:
+    """Trains for a pitch, the best first; when the nuts may be closed, with exact ones."""
+
+    pitch: str
+    leadscrew: str
+    ratio: str
+    trains: tuple[TrainShown, ...]
+    lines: tuple[int, ...]
+    nuts: str
+
+
+def _pitch(reader: FieldReader) -> tuple[Lead, Thread | None] | None:
+    """A pitch as typed, or that of a thread as designated."""
+    text = reader.text("pitch", required=True)
+    if not text:
+        return None
+    try:
+        return read_lead(text, "pitch"), None
+    except InputError as error:
+        pitch = error
+    try:
+        thread = read_called(text).thread
+    except InputError:
+        reader.note(pitch)
+        return None
+    return lead_of(thread), thread
+
+
+def _screw(reader: FieldReader) -> Lead | None:
+    text = reader.text("leadscrew", required=True)
+    if not text:
+        return None
+    try:
+        return read_lead(text)
+    except InputError as error:
+        reader.note(error)
+        return None
+
+
+def _wheels(reader: FieldReader) -> tuple[int, ...]:
+    gears = reader.numbers("gears", GEARS)
+    if not gears and not reader.errors:
+        reader.fail("empty", "gears", "Name the wheels you own, with commas: 20, 30, 40, 40, 65.")
+    if any(teeth % 1 for teeth in gears):
+        reader.fail("not-a-count", "gears", "Wheels have whole teeth.")
+    return tuple(int(teeth) for teeth in gears)
+
+
+def _dial(reader: FieldReader) -> tuple[int, int]:
+    teeth, lines = reader.maybe("dial_teeth", DIAL_TEETH), reader.maybe("dial_lines", DIAL_LINES)
+    for name, value in (("dial_teeth", teeth), ("dial_lines", lines)):
+        if value is not None and value % 1:
+            reader.fail("not-a-count", name, "Teeth and lines come whole.")
+    if (teeth is None) != (lines is None):
+        missing = "dial_lines" if lines is None else "dial_teeth"
+        reader.fail("empty", missing, "A thread dial is told by the teeth of its wheel and its lines.")
+    return int(teeth or 0), int(lines or 0)
+
+
+def geared(typed: dict[str, str]) -> Geared:
+    """Trains for what was typed: pitch (or a thread), leadscrew, gears, dial_teeth, dial_lines, length.
+
+    Raises InvalidDocument with every error beside its field.
+    """
+    reader = FieldReader({"unit": "in", **typed})
+    pitch, screw, wheels, dial = _pitch(reader), _screw(reader), _wheels(reader), _dial(reader)
+    length: Length | None = reader.length("length", LENGTH, optional=True)
+    if reader.errors or pitch is None or screw is None:
+        raise reader.invalid()
+    lead, thread = pitch
+    angle = thread.form.angle_deg if thread is not None else SIXTY
+    found = trains(lead.mm, screw.mm, wheels)
+    nuts = nut_times(lead.mm, screw.mm, teeth=dial[0], marks=dial[1])
+    return Geared(lead, screw, found, nuts, length.mm if length else USUAL_MM, angle)
+
+
+def gears_shown(told: Geared) -> GearsShown:
+    """Trains for a screen."""
+    shown = [
+        TrainShown(
+            train.drivers,
+            train.driven,
+            train.words,
+            train.off == 0,
+            train.meshes,
+            tuple(figure_shown(one) for one in told.errors(train)),
+        )
+        for train in told.trains
+    ]
+    ratio = told.pitch.mm / told.leadscrew.mm
+    return GearsShown(
+        told.pitch.typed,
+        told.leadscrew.typed,
+        f"{ratio.numerator}/{ratio.denominator}",
+        tuple(shown),
+        told.nuts.lines,
+        told.nuts.words,
+    )
+
+
+def lines_of(told: Geared) -> Sequence[str]:
+    """Trains for a terminal."""
+    ratio = told.pitch.mm / told.leadscrew.mm
+    lines = [f"{told.pitch.typed} on a leadscrew of {told.leadscrew.typed}: {ratio.numerator}/{ratio.denominator}"]
+    for train in told.trains:
+        off = f"off {1000 * float(train.off):+.3f} per mille" if train.off else "exact"
+        lines.append(f"  {train.words}  ({off}{'' if train.meshes else '; does not mesh'})")
+    if not told.trains:
+        lines.append("  no train of these wheels comes within 5 per mille")
+    return [*lines, f"  nuts            {told.nuts.words}"]

@@ -1,0 +1,72 @@
+"""A thread cut single point, after a verdict: how much deeper the tool goes."""
+
+from __future__ import annotations
+
+from lathework.bench.gauge.die import aim_of
+from lathework.dies.setting import WANTED, Advice
+from lathework.figures import PRACTICE, Figure, Given
+from lathework.gauging.sized import Sized
+from lathework.gauging.verdicts import Verdict, told_metal
+from lathework.job.model import Job
+from lathework.methods.infeed import along_compound, compound_angle, on_cross_slide
+from lathework.planning.operation import Operation
+from lathework.threads.thread import Thread
+from lathework.units import convert
+
+_DEEPER = "Not deep enough yet: brush thread and nut clean, take another pass so much deeper, and try again."
+_SMALL = (
+    "This piece stays as it is: metal cannot be put back. For the next, stop sooner, and try the nut from three "
+    "quarters of the depth on."
+)
+_RIGHT = "It is right: set the next piece to the same dials."
+_SHAKES = "It passes. For the next, stop a hair sooner."
+
+
+def _by_size(step: Operation, size: Sized) -> Figure | None:
+    """By how much a measured thread is too large, square to the axis."""
+    assert step.thread is not None  # what is gauged has a thread
+    aim, unit = aim_of(step.thread, step.class_name), step.thread.unit
+    if aim is None:
+        return None
+    middle = convert(aim.middle_mm, "mm", unit)
+    return Figure(
+        "deeper",
+        (size.pitch_diameter.value - middle) / 2,
+        unit,
+        "(pitch diameter now − middle of its class) ÷ 2",
+        PRACTICE,
+        (Given("pitch diameter now", size.pitch_diameter.value, unit), Given("middle of its class", middle, unit)),
+    )
+
+
+def _by_feel(thread: Thread, verdict: Verdict) -> Figure:
+    """By how much a thread that binds is too large, square to the axis: half a share of its pitch. Source: practice."""
+    share = -WANTED[verdict]
+    return Figure(
+        "deeper",
+        share * thread.pitch / 2,
+        thread.unit,
+        "share × pitch ÷ 2",
+        PRACTICE,
+        (Given("share", share), Given("pitch", thread.pitch, thread.unit)),
+        note="A first guess from the feel: go by less when it nearly goes on.",
+    )
+
+
+def tool_advice(job: Job, step: Operation, verdict: Verdict, size: Sized | None) -> Advice | None:
+    """What to do with a thread cut single point: deeper while it is too large, in the dial's own terms."""
+    assert step.thread is not None  # what is gauged has a thread
+    metal = told_metal(verdict)
+    if metal == "under":
+        return Advice("leave", _SMALL, None, False)
+    if metal != "over":
+        return Advice("leave", _SHAKES if verdict == "slight-shake" else _RIGHT, None, False)
+    deeper = _by_size(step, size) if size is not None else None
+    if deeper is None and verdict in WANTED:
+        deeper = _by_feel(step.thread, verdict)
+    if deeper is None:
+        return Advice("leave", _DEEPER, None, True, again="I cut it deeper")
+    angle = compound_angle(step.thread.form.angle_deg).value
+    compound = job.method.infeed == "compound"
+    more = along_compound(deeper, angle) if compound else on_cross_slide(deeper, job.setup.dial)
+    return Advice("leave", _DEEPER, None, True, again="I cut it deeper", more=more)

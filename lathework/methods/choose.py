@@ -1,0 +1,197 @@
+"""Which way to take: all of them ranked, why, and at how many pieces another would be quicker."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from lathework.cautions import Caution
+from lathework.figures import PRACTICE, Figure, Given
+from lathework.methods.die_ways import DIE_WAYS
+from lathework.methods.head_way import HeadWay
+from lathework.methods.tap_ways import TAP_WAYS, TapAsChaserWay
+from lathework.methods.tool_ways import InsideToolWay, ToolWay
+from lathework.methods.way import REMAKE_MIN, Choice, Expected, Wanted, Way
+
+OUTSIDE: tuple[Way, ...] = (*DIE_WAYS, HeadWay(), ToolWay())
+INSIDE: tuple[Way, ...] = (*TAP_WAYS, TapAsChaserWay(), InsideToolWay())
+"""Every way there is, outside and in a hole: a new one is a module and its place here."""
+MOST_PIECES = 500
+"""Pieces past which no break-even is told."""
+
+
+@dataclass(frozen=True, slots=True)
+class Weighed:
+    """A way weighed for a thread: whether it serves (neither `refused` nor `lacking`), what speaks for and against it,
+    what it takes. `each` is what a piece takes, those spoilt shared out; `whole` all of them with the setting up."""
+
+    code: str
+    name: str
+    remark: str
+    takes: tuple[Choice, ...]
+    refused: tuple[str, ...]
+    lacking: tuple[str, ...]
+    merits: tuple[str, ...]
+    faults: tuple[str, ...]
+    set_up: Figure
+    cycle: Figure
+    each: Figure
+    whole: Figure
+    torque: Figure | None
+    borne_by: str
+    expected: Expected
+    cautions: tuple[Caution, ...]
+
+    @property
+    def serves(self) -> bool:
+        """Whether it can be taken with what there is."""
+        return not self.refused and not self.lacking
+
+    def minutes_for(self, pieces: int) -> float:
+        """Minutes for so many `pieces` (a count), setting up among them."""
+        return self.set_up.value + pieces * self.each.value
+
+
+def weigh(way: Way, wanted: Wanted) -> Weighed:
+    """What a way comes to for a thread."""
+    set_up, cycle, risk = way.set_up(wanted), way.cycle(wanted), way.risk(wanted)
+    each = Figure(
+        "a piece, spoilt ones shared out",
+        cycle.value + risk * REMAKE_MIN,
+        "min",
+        "each + share spoilt × making another",
+        PRACTICE,
+        (
+            Given("each", cycle.value, "min"),
+            Given("share spoilt", risk),
+            Given("making another", REMAKE_MIN, "min"),
+        ),
+        places=1,
+    )
+    whole = Figure(
+        "all pieces",
+        set_up.value + wanted.pieces * each.value,
+        "min",
+        "to set up + pieces × a piece",
+        PRACTICE,
+        (Given("to set up", set_up.value, "min"), Given("pieces", wanted.pieces), Given("a piece", each.value, "min")),
+    )
+    return Weighed(
+        code=way.code,
+        name=way.name,
+        remark=way.remark,
+        takes=way.takes,
+        refused=tuple(way.refused(wanted)),
+        lacking=tuple(way.lacking(wanted)),
+        merits=tuple(way.merits(wanted)),
+        faults=tuple(way.faults(wanted)),
+        set_up=set_up,
+        cycle=cycle,
+        each=each,
+        whole=whole,
+        torque=way.torque(wanted),
+        borne_by=way.borne_by(wanted),
+        expected=way.expected(wanted),
+        cautions=way.cautions,
+    )
+
+
+def rank(wanted: Wanted) -> tuple[Weighed, ...]:
+    """Every way for a thread: those that serve first, by what all pieces take; then those that lack something, by how
+    much; then those refused. Source: practice."""
+    ways = [weigh(way, wanted) for way in (INSIDE if wanted.inside else OUTSIDE)]
+    return tuple(sorted(ways, key=lambda one: (bool(one.refused), len(one.lacking), one.whole.value)))
+
+
+def break_even(few: Weighed, many: Weighed) -> Figure | None:
+    """From how many pieces on a way that takes longer to set up is quicker than another; None where it never is.
+
+    n = (set-up difference) / (difference of a piece), the next whole number. Source: practice.
+    """
+    more, less = many.set_up.value - few.set_up.value, few.each.value - many.each.value
+    if more <= 0 or less <= 0 or more / less > MOST_PIECES:
+        return None
+    return Figure(
+        f"{many.name} is quicker from",
+        math.floor(more / less) + 1,
+        "piece",
+        "whole part of ((its set-up − the other's) ÷ (the other's piece − its piece)) + 1",
+        PRACTICE,
+        (
+            Given("its set-up", many.set_up.value, "min"),
+            Given("the other's", few.set_up.value, "min"),
+            Given("the other's piece", few.each.value, "min"),
+            Given("its piece", many.each.value, "min"),
+        ),
+    )
+
+
+@dataclass(frozen=True, slots=True)
+class Line:
+    """Minutes of a way at each of the counts of a chart."""
+
+    code: str
+    name: str
+    minutes: tuple[float, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Chart:
+    """Minutes over the number of `pieces` for the ways that serve: lines cross where another is quicker."""
+
+    pieces: tuple[int, ...]
+    lines: tuple[Line, ...]
+
+
+LEAST_SPAN, POINTS, FEWEST_LINES = 40, 41, 2
+
+
+def chart(ways: Sequence[Weighed], pieces: int, taken: str = "") -> Chart:
+    """Minutes over counts up to twice the `pieces` wanted (a count): the ways that are the quickest of some count, and
+    the one that is `taken`."""
+    span = max(LEAST_SPAN, 2 * pieces)
+    counts = tuple(sorted({max(1, round(span * n / (POINTS - 1))) for n in range(POINTS)}))
+    best = [one for one in ways if not one.refused]
+    first = {min(best, key=lambda one: one.minutes_for(count)).code for count in counts} if best else set()
+    shown = [one for one in ways if one.code in first or one.code == taken]
+    shown += [one for one in best if one not in shown][: max(0, FEWEST_LINES - len(shown))]
+    lines = tuple(Line(one.code, one.name, tuple(one.minutes_for(count) for count in counts)) for one in shown)
+    return Chart(counts, lines)
+
+
+def quickest(ways: Sequence[Weighed]) -> tuple[tuple[int, Weighed], ...]:
+    """The quickest of the ways that serve, by the number of pieces from which it is, from one piece on."""
+    told: list[tuple[int, Weighed]] = []
+    serving = [one for one in ways if one.serves]
+    for pieces in range(1, MOST_PIECES + 1) if serving else ():
+        best = min(serving, key=lambda one: one.minutes_for(pieces))
+        if not told or told[-1][1].code != best.code:
+            told.append((pieces, best))
+    return tuple(told)
+
+
+def what_changes(ways: Sequence[Weighed], pieces: int) -> tuple[str, ...]:
+    """What would change the order at so many `pieces` (a count): fewer or more of them, or what a quicker way lacks."""
+    told = []
+    best = quickest(ways)
+    for (start, way), after in zip(best, (*best[1:], None), strict=True):
+        if after is not None and after[0] <= pieces:
+            told.append(f"Up to {after[0] - 1} pieces: {way.name}.")
+        elif start > pieces:
+            told.append(f"From {start} pieces on: {way.name}.")
+    quicker = [
+        one for one in ways if not one.refused and one.lacking and best and one.whole.value < ways[0].whole.value
+    ]
+    told += [f"With {' and '.join(one.lacking)}: {one.name}." for one in quicker[:2]]
+    return tuple(told)
+
+
+def cheapest(ways: Sequence[Weighed]) -> str:
+    """Where no way serves: the least that would have to be bought, borrowed or made; "" where one serves."""
+    if not ways or ways[0].serves:
+        return ""
+    if ways[0].refused:
+        return "No way here makes this thread: send it out, or make it another one."
+    near = ways[0]
+    return f"Get {' and '.join(near.lacking)}, borrowed, bought or made: then {near.name}."

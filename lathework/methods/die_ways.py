@@ -1,0 +1,218 @@
+"""A die as a way of making a thread: one way for each thing that holds it."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from lathework.cutting.groove import TURNED_ROUND_STOP
+from lathework.cutting.roughing import HAND_BEARS_NM, KEYED_BEARS_NM, rough_share
+from lathework.cutting.torque import what_holds
+from lathework.figures import PRACTICE, Figure, Given
+from lathework.methods.die import DIE_HOLDINGS, DieHolding, Holder
+from lathework.methods.driven import why_not_driven, why_too_short
+from lathework.methods.held import holdings
+from lathework.methods.way import Expected, Wanted, Way, minutes, set_up_minutes
+from lathework.shop.equipment import Bush, DieHolder, DieStock
+from lathework.shop.fits import guides
+from lathework.shop.kit import name_of
+from lathework.shop.things import Die
+from lathework.units import convert
+
+HAND_TURN_MIN = 0.04
+"""Minutes for a turn of the spindle by hand under a die (practice)."""
+VISE_TURN_MIN = 0.06
+"""Minutes for a turn of a stock in the vise (practice)."""
+THERE_AND_BACK = 2.0
+"""A die runs on and back off."""
+HANDLING_MIN = 0.75
+"""Minutes to bring a holder up and away (practice)."""
+VISE_MIN = 1.5
+"""Minutes to take a piece to the vise, stand it up and look at it from two sides (practice)."""
+ROUGHED_MIN = 6.0
+"""Minutes to rough a thread out first with a threading tool (practice)."""
+DRUNKEN = 1.5
+"""Length over diameter from which a die started by eye is seen to have run off (practice)."""
+DRIFTS = 4.0
+"""Length over diameter from which a die's own lead is felt (practice)."""
+MANY_TURNS = 25.0
+"""Turns from which a spindle turned by hand is a chore (practice)."""
+SMALL_MM = 12.0
+"""Largest thread for which a stock is squared by open chuck jaws: they are no wider (practice)."""
+STOCKS: tuple[Holder, ...] = ("stock-in-vise", "stock-by-tailstock", "stock-by-jaws", "guide-bush")
+"""Ways that take a die stock; the others take a holder, chuck jaws neither."""
+SET_UP: dict[Holder, float] = {
+    "stock-in-vise": 1.0,
+    "stock-by-tailstock": 2.0,
+    "stock-by-jaws": 3.0,
+    "guide-bush": 5.0,
+    "sliding-by-hand": 5.0,
+    "followed-quill": 4.0,
+    "slipping-hand": 6.0,
+    "floating-power": 8.0,
+    "keyed-power": 10.0,
+    "chuck-jaws": 3.0,
+}
+"""Minutes to set each up, the die's first setting included (practice)."""
+SPOILS: dict[Holder, float] = {
+    "stock-in-vise": 0.06,
+    "stock-by-tailstock": 0.02,
+    "stock-by-jaws": 0.02,
+    "guide-bush": 0.015,
+    "sliding-by-hand": 0.01,
+    "followed-quill": 0.03,
+    "slipping-hand": 0.03,
+    "floating-power": 0.03,
+    "keyed-power": 0.04,
+    "chuck-jaws": 0.4,
+}
+"""Share of pieces that go wrong in each (practice)."""
+_STRAIGHT: dict[Holder, str] = {
+    "stock-in-vise": "square by eye: a degree or two out",
+    "stock-by-tailstock": "square at the start, then it leads itself",
+    "stock-by-jaws": "square at the start, then it leads itself",
+    "guide-bush": "straight along its whole length",
+    "chuck-jaws": "out of round",
+}
+
+
+class DieWay(Way):
+    """A die held in one of the ways there are."""
+
+    def __init__(self, holding: DieHolding) -> None:
+        """Takes its words from what holds the die."""
+        self.holding, self.holder = holding, holding.code
+        self.code: str = holding.code
+        self.name, self.remark, self.cautions = holding.name, holding.remark, holding.cautions
+        self.takes = (("cut", "die"), ("method.holder", holding.code))
+        self.spoils = SPOILS[holding.code]
+
+    def _share(self, wanted: Wanted) -> float:
+        """How deep it is roughed out first, as a share of its depth."""
+        if wanted.thread.taper:
+            return 0.0
+        return rough_share(wanted.torque().value, KEYED_BEARS_NM if self.holding.power else HAND_BEARS_NM)
+
+    def refused(self, wanted: Wanted) -> Iterator[str]:
+        """Jaws always; power where it is not safe; what cannot be squared or guided."""
+        thread, machine = wanted.thread, wanted.machine
+        if self.holder == "chuck-jaws":
+            yield "the jaws close the die: it cuts small, and may crack"
+        if thread.single_point:
+            yield "no die cuts this form in one"
+        if self.holder == "stock-by-jaws" and thread.major_mm > SMALL_MM:
+            yield f"open jaws square a stock up to {SMALL_MM:.0f} mm of thread: the barrel's face does more"
+        if self.holder == "guide-bush" and wanted.shoulder:
+            yield "the bush runs ahead of the die, and meets the shoulder"
+        if not self.holding.power:
+            return
+        if thread.taper:
+            yield "a taper die bites harder with every turn, and must be felt"
+            return
+        torque, slips = wanted.torque(), self.holding.slips_nm
+        why = why_not_driven(
+            thread, mount=machine.mount, speeds=machine.speeds, metal=wanted.metal, torque=torque, slips_nm=slips
+        )
+        why = why or why_too_short(thread, wanted.length_mm, machine.run_down)
+        if why:
+            yield f"it {why}"
+
+    def lacking(self, wanted: Wanted) -> Iterator[str]:
+        """The die, and what holds it so."""
+        if wanted.things is None:
+            return
+        named = wanted.thread.designation
+        dies = [one for one in wanted.owned(Die) if one.thread.designation == named and one.form != "chasers"]
+        if not dies:
+            yield f"a {named} die"
+        if self.holder == "chuck-jaws":
+            return
+        kind = DieStock if self.holder in STOCKS else DieHolder
+        tried = holdings(dies, wanted.things, wanted.length_mm, wanted.torque().value)
+        own = [one for one in tried if isinstance(one.thing, kind)]
+        if self.holder == "keyed-power":
+            own = [one for one in own if isinstance(one.thing, DieHolder) and one.thing.keyed == "yes"]
+        if dies and not any(one.fit.fits for one in own):
+            what = "a die stock for it" if kind is DieStock else "a holder for it"
+            what = "a keyed holder for it" if self.holder == "keyed-power" else what
+            near = next((one for one in own), None)
+            yield f"{what} ({name_of(near.thing)}: {near.fit.why})" if near else what
+        bushes = [one for one in wanted.owned(Bush) if guides(one, wanted.blank_mm).fits]
+        if self.holder == "guide-bush" and not bushes:
+            yield "a guide bush bored for its blank"
+
+    def merits(self, wanted: Wanted) -> Iterator[str]:
+        """What speaks for it."""
+        if self.holder == "guide-bush" and wanted.length_mm > DRIFTS * wanted.thread.major_mm:
+            yield "keeps a thread this long straight"
+        if self.holding.power and wanted.turns > MANY_TURNS:
+            yield f"{wanted.turns:.0f} turns that no hand makes"
+
+    def faults(self, wanted: Wanted) -> Iterator[str]:
+        """What speaks against it."""
+        ratio = wanted.length_mm / wanted.thread.major_mm
+        if self.holder == "stock-in-vise" and ratio > DRUNKEN:
+            yield "started by eye, a thread this long comes out drunken"
+        if ratio > DRIFTS:
+            yield "that long, the die's own lead is felt in the mate"
+        if self._share(wanted):
+            yield f"takes {wanted.torque().value:.0f} N m in the solid: roughed out with a threading tool first"
+        if self.holding.power and wanted.shoulder:
+            yield "run into the shoulder it breaks the die, or worse"
+
+    def risk(self, wanted: Wanted) -> float:
+        """More where a start by eye has far to run off, and where the die's own lead has."""
+        ratio = wanted.length_mm / wanted.thread.major_mm
+        if self.holder == "stock-in-vise":
+            return min(1.0, self.spoils * max(1.0, ratio / DRUNKEN) ** 2)
+        return min(1.0, self.spoils * max(1.0, ratio / DRIFTS)) if self.holder != "guide-bush" else self.spoils
+
+    def torque(self, wanted: Wanted) -> Figure:
+        """That of the die on the solid."""
+        return wanted.torque()
+
+    def borne_by(self, wanted: Wanted) -> str:
+        """The hand, what slips, or the key."""
+        if self.holding.slips_nm < HAND_BEARS_NM:
+            return f"what holds it, and slips at some {self.holding.slips_nm:g} N m"
+        if self.holding.power:
+            return "the key of its holder, and the tailstock's"
+        return what_holds(wanted.torque().value).rstrip(".").lower()
+
+    def set_up(self, wanted: Wanted) -> Figure:
+        """Holder and die set."""
+        return set_up_minutes(SET_UP[self.holder])
+
+    def cycle(self, wanted: Wanted) -> Figure:
+        """On and back off, by hand or at the speed of a die; roughing where it is too much in the solid."""
+        roughed = ROUGHED_MIN if self._share(wanted) else 0.0
+        around = VISE_MIN if self.holding.off_lathe else HANDLING_MIN
+        turns = wanted.turns
+        given = [Given("turns", turns), Given("there and back", THERE_AND_BACK), Given("handling", around, "min")]
+        more = [Given("roughing", roughed, "min")] if roughed else []
+        plus = " + roughing" if roughed else ""
+        if self.holding.power:
+            speed = wanted.speed(wanted.metal.thread_speed)
+            total = THERE_AND_BACK * turns / speed.value + around + roughed
+            words = f"there and back × turns ÷ speed + handling{plus}"
+            return minutes("each", total, words, *given, Given("speed", speed.value, "rev/min"), *more)
+        each = VISE_TURN_MIN if self.holding.off_lathe else HAND_TURN_MIN
+        total = THERE_AND_BACK * turns * each + around + roughed
+        words = f"there and back × turns × a turn by hand + handling{plus}"
+        return minutes("each", total, words, *given, Given("a turn by hand", each, "min"), *more)
+
+    def expected(self, wanted: Wanted) -> Expected:
+        """The die's lead, straight as it is guided, a pitch from a shoulder once turned round."""
+        near = Figure(
+            "from the shoulder",
+            convert(TURNED_ROUND_STOP * wanted.thread.pitch_mm, "mm", wanted.thread.unit),
+            wanted.thread.unit,
+            "pitches × pitch",
+            PRACTICE,
+            (Given("pitches", TURNED_ROUND_STOP), Given("pitch", wanted.thread.pitch, wanted.thread.unit)),
+            fine=False,
+            note="Turned round; three pitches without.",
+        )
+        return Expected("the die's own lead", _STRAIGHT.get(self.holder, "square, led by the tailstock"), near)
+
+
+DIE_WAYS: tuple[DieWay, ...] = tuple(DieWay(holding) for holding in DIE_HOLDINGS.values())

@@ -1,0 +1,175 @@
+"""Change gears: every train that cuts a lead with the wheels owned, what it is off, whether it meshes."""
+
+from __future__ import annotations
+
+from bisect import bisect_left
+from collections import Counter
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+from fractions import Fraction
+from itertools import combinations, permutations
+from math import prod, radians, tan
+
+from lathework.figures import GEOMETRY, Figure, Given, Source
+
+WORTH_SHOWING = Fraction(1, 200)
+"""Trains further off than that cut another thread (practice)."""
+MESH_OVER = 15
+"""Teeth by which two meshing wheels together exceed the wheel beside either, so that it clears the other's shaft
+(practice)."""
+MOST_PAIRS = 3
+"""Pairs of wheels in the longest train: six wheels, on two studs (practice)."""
+MOST_SHOWN, MOST_ALIKE = 8, 3
+"""Trains that are told, and of those how many that are off alike."""
+
+Wheels = tuple[int, ...]
+Found = tuple[Fraction, Wheels, Wheels]
+"""What a train is off, its drivers, its driven wheels."""
+
+
+@dataclass(frozen=True, slots=True)
+class Train:
+    """Wheels from the spindle to the leadscrew: `drivers` and `driven`, pair by pair; each driver turns the driven
+    wheel beside it, and sits on one stud with the driven wheel before it.
+
+    `off` is by how much what it cuts is more than what was wanted, as a share of it; 0 is exact.
+    """
+
+    drivers: Wheels
+    driven: Wheels
+    off: Fraction
+    meshes: bool
+
+    @property
+    def wheels(self) -> Wheels:
+        """All of them, from the spindle on."""
+        return tuple(wheel for pair in zip(self.drivers, self.driven, strict=True) for wheel in pair)
+
+    @property
+    def ratio(self) -> Fraction:
+        """Turns of the leadscrew a turn of the work: product of the drivers over that of the driven."""
+        return Fraction(prod(self.drivers), prod(self.driven))
+
+    @property
+    def words(self) -> str:
+        """The train from the spindle to the leadscrew.
+
+        >>> Train((40, 60), (65, 30), Fraction(0), True).words
+        '40 drives 65; 60 on its stud drives 30'
+        """
+        pairs = list(zip(self.drivers, self.driven, strict=True))
+        first = f"{pairs[0][0]} drives {pairs[0][1]}"
+        rest = [f"{driver} on its stud drives {driven}" for driver, driven in pairs[1:]]
+        return "; ".join((first, *rest)) if rest else f"{first}, any wheel between as an idler"
+
+
+def meshes(drivers: Sequence[int], driven: Sequence[int]) -> bool:
+    """Whether the wheels of a train clear each other's shafts: of each two pairs one after the other, the first
+    together exceed the second driver, and the second together the first driven wheel, by MESH_OVER. Source: practice.
+
+    >>> meshes((40, 60), (65, 30)), meshes((20, 60), (25, 50))
+    (True, False)
+    """
+    pairs = list(zip(drivers, driven, strict=True))
+    return all(
+        a + b >= c + MESH_OVER and c + d >= b + MESH_OVER for (a, b), (c, d) in zip(pairs, pairs[1:], strict=False)
+    )
+
+
+def _arranged(drivers: Wheels, driven: Wheels) -> tuple[Wheels, Wheels, bool]:
+    """The wheels in an order in which they mesh, or as they are."""
+    for order in permutations(drivers):
+        for other in permutations(driven):
+            if meshes(order, other):
+                return order, other, True
+    return drivers, driven, len(drivers) == 1
+
+
+def _sets(owned: Sequence[int], count: int) -> list[tuple[int, Wheels]]:
+    """Products of `count` wheels with the wheels, each set of sizes once, by product."""
+    return sorted({(prod(wheels), wheels) for wheels in combinations(sorted(owned), count)})
+
+
+def _within(owned: Counter[int], drivers: Wheels, driven: Wheels) -> bool:
+    """Whether nobody needs a wheel twice, or one on both sides, which would drive itself."""
+    used = Counter(drivers) + Counter(driven)
+    return not set(drivers) & set(driven) and all(owned[wheel] >= count for wheel, count in used.items())
+
+
+def _near(ratio: Fraction, owned: Sequence[int], pairs: int) -> Iterator[Found]:
+    """Sets of `pairs` drivers and driven wheels that come near the ratio, with what they are off."""
+    sets, count = _sets(owned, pairs), Counter(owned)
+    products = [product for product, _ in sets]
+    least, most = 1 - WORTH_SHOWING, 1 + WORTH_SHOWING
+    for product, drivers in sets:
+        # drivers / driven = ratio x (1 + off): driven lies between these.
+        at = bisect_left(products, product / ratio / most)
+        while at < len(sets) and products[at] <= product / ratio / least:
+            driven = sets[at][1]
+            if _within(count, drivers, driven):
+                yield Fraction(product, products[at]) / ratio - 1, drivers, driven
+            at += 1
+
+
+def _few_of_each(near: Sequence[Found]) -> Iterator[Found]:
+    """Of those that are off alike the first few, so that those further off are seen as well."""
+    seen: Counter[Fraction] = Counter()
+    for one in near:
+        seen[one[0]] += 1
+        if seen[one[0]] <= MOST_ALIKE and len(seen) <= MOST_SHOWN:
+            yield one
+
+
+def trains(lead: Fraction, leadscrew: Fraction, owned: Sequence[int]) -> tuple[Train, ...]:
+    """Trains that cut `lead` with a leadscrew of that lead (both in one unit), the best first.
+
+    Those that are exact, then those that come nearest; among alike the ones that mesh, of fewer wheels. No wheel of
+    `owned` is used more often than it is there. Source: lead cut / lead of the screw = drivers / driven.
+
+    >>> found = trains(Fraction(1, 13), Fraction(1, 16), (40, 65, 60, 30))
+    >>> found[0].drivers, found[0].driven, found[0].off
+    ((40, 60), (65, 30), Fraction(0, 1))
+    """
+    ratio, out = lead / leadscrew, []
+    for pairs in range(1, MOST_PAIRS + 1):
+        near = sorted(_near(ratio, owned, pairs), key=lambda one: (abs(one[0]), one[1], one[2]))
+        for off, drivers, driven in _few_of_each(near):
+            first, then, clear = _arranged(drivers, driven)
+            out.append(Train(first, then, off, clear))
+        if sum(train.off == 0 and train.meshes for train in out) >= MOST_ALIKE:
+            break
+    out.sort(key=lambda train: (not train.meshes, abs(train.off), len(train.drivers)))
+    return tuple(out[:MOST_SHOWN])
+
+
+def per_hundred(train: Train) -> Figure:
+    """What a train is off over 100 mm of thread, in millimetres: long where it is more."""
+    return Figure(
+        "off over 100 mm",
+        float(100 * train.off),
+        "mm",
+        "100 × (cut ÷ wanted − 1)",
+        GEOMETRY,
+        (Given("cut", float(1 + train.off)), Given("wanted", 1.0)),
+        note="Exact." if train.off == 0 else "",
+    )
+
+
+def over_length(train: Train, length_mm: float) -> Figure:
+    """What it is off over a thread of `length_mm`, in millimetres."""
+    off = float(train.off)
+    given = (Given("length", length_mm, "mm"), Given("share off", off))
+    return Figure("off over the thread", length_mm * off, "mm", "length × share off", GEOMETRY, given)
+
+
+def as_pitch_diameter(off_mm: float, flank_angle_deg: float) -> Figure:
+    """What an error of lead of `off_mm` (millimetres) over the length of engagement costs, as pitch diameter: its size
+    over tan(a/2), for a mate of true lead. Source: plane geometry; ISO 965-1, virtual pitch diameter."""
+    return Figure(
+        "as pitch diameter",
+        abs(off_mm) / tan(radians(flank_angle_deg / 2)),
+        "mm",
+        "off × cot(half angle)",
+        Source("standard", "ISO 965-1, virtual pitch diameter"),
+        (Given("off", abs(off_mm), "mm"), Given("half angle", flank_angle_deg / 2, "°")),
+    )

@@ -1,0 +1,64 @@
+"""A self-opening die head: where its stop stands, how fast it runs on, how long one has to react."""
+
+from __future__ import annotations
+
+from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
+from lathework.threads.thread import Thread
+from lathework.units import LengthUnit, convert
+
+SUPPOSED_TURNS = 2.0
+"""Turns that a head whose overrun nobody measured may cut on past its stop (practice)."""
+SUPPOSED = "Supposed: two turns. Measure once how far past its stop the head cuts, and keep that with it in the shop."
+SOON_S = 3.0
+"""Seconds to the stop under which the first is run slower (practice)."""
+RESET_MIN = 0.15
+"""Minutes to draw an open head back and close it (practice)."""
+SET_UP_MIN = 30.0
+"""Minutes to put chasers in, size the head and set its stop (practice)."""
+
+
+def stop_after(thread: Thread, length_mm: float, overrun_mm: float | None, unit: LengthUnit) -> Figure:
+    """After how much thread the head meets its stop, told in `unit`: the length less what it cuts on until it opens.
+
+    `length_mm` and `overrun_mm` in millimetres; SUPPOSED_TURNS where nobody measured that. Source: practice.
+    """
+    length = convert(length_mm, "mm", unit)
+    supposed = SUPPOSED_TURNS * convert(thread.lead, thread.unit, "mm")
+    over = convert(supposed if overrun_mm is None else overrun_mm, "mm", unit)
+    return Figure(
+        "stop after",
+        length - over,
+        unit,
+        "thread length − cuts on past its stop",
+        PRACTICE,
+        (Given("thread length", length, unit), Given("cuts on past its stop", over, unit)),
+        fine=False,
+        note="" if overrun_mm is not None else SUPPOSED,
+    )
+
+
+def draws_on(thread: Thread, speed: Figure) -> Figure:
+    """How far it travels in a second at `speed` (rev/min), in the thread's unit."""
+    return Figure(
+        "travel in a second",
+        speed.value * thread.lead / 60,
+        thread.unit,
+        "speed × lead ÷ 60",
+        GEOMETRY,
+        (Given("speed", speed.value, "rev/min"), Given("lead", thread.lead, thread.unit)),
+        fine=False,
+    )
+
+
+def time_on(thread: Thread, length_mm: float, speed: Figure) -> Figure:
+    """Seconds from the first turn to the stop: 60 L / (n x lead); `length_mm` in millimetres."""
+    lead = convert(thread.lead, thread.unit, "mm")
+    return Figure(
+        "time to the stop",
+        60 * length_mm / (speed.value * lead),
+        "s",
+        "60 × thread length ÷ (speed × lead)",
+        GEOMETRY,
+        (Given("thread length", length_mm, "mm"), Given("speed", speed.value, "rev/min"), Given("lead", lead, "mm")),
+        places=1,
+    )

@@ -1,0 +1,89 @@
+"""What holds a die: whether it takes it, lets its thread through, goes into the lathe, and bears the torque."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from lathework.cutting.torque import SLIPS_IN_HAND, SLIPS_IN_HOLDER
+from lathework.shop.equipment import Chuck, DieHead, DieHolder, DieStock, OwnLathe
+from lathework.shop.fits import FITS, Fit, in_pocket, in_tailstock, through
+from lathework.shop.kinds import Owned
+from lathework.shop.things import Die
+
+LONG_BAR_NM = 30.0
+"""Torque in N m past which no bar held by hand bears a die (practice)."""
+
+
+@dataclass(frozen=True, slots=True)
+class Holding:
+    """What holds a die or its chasers, whether the thread can be cut with it, and why not."""
+
+    thing: DieHolder | DieStock | DieHead
+    fit: Fit
+
+
+def bears(holder: DieHolder | DieStock | DieHead, torque_nm: float) -> Fit:
+    """Whether a holder bears a die that takes `torque_nm` (unit N m), 0 where nobody knows. Source: practice."""
+    keyed = isinstance(holder, DieHolder) and holder.keyed == "yes"
+    if torque_nm <= SLIPS_IN_HAND or (keyed and torque_nm <= LONG_BAR_NM):
+        return FITS
+    takes = f"the die takes some {torque_nm:.0f} N m"
+    if torque_nm > LONG_BAR_NM:
+        return Fit(keyed, f"{takes}: rough the thread out first")
+    if isinstance(holder, DieStock):
+        return FITS if torque_nm <= SLIPS_IN_HOLDER else Fit(True, f"{takes}: long arms")
+    if holder.shank == "straight" and torque_nm > SLIPS_IN_HOLDER:
+        return Fit(False, f"{takes}: a round shank slips in its chuck")
+    return Fit(True, f"{takes}: put a {'bar' if torque_nm <= SLIPS_IN_HOLDER else 'long bar'} in it")
+
+
+def _best(fits: Sequence[Fit]) -> Fit:
+    """The first that fits, on no condition before one on a condition; else why the first does not."""
+    return min(fits, key=lambda fit: (not fit.fits, fit.why != ""))
+
+
+def _and(one: Fit, other: Fit) -> Fit:
+    """Both: why the first does not fit, or else the conditions of both."""
+    if not one.fits or not other.fits:
+        return other if one.fits else one
+    return Fit(True, "; ".join(why for why in (one.why, other.why) if why))
+
+
+def _holds(
+    thing: DieHolder | DieStock | DieHead,
+    dies: Sequence[Die],
+    things: Sequence[Owned],
+    long_mm: float,
+    torque_nm: float,
+) -> Fit:
+    """Whether a holder takes one of `dies`, the thread passes it, a lathe of the shop takes its shank, and it bears the
+    torque of the die."""
+    if isinstance(thing, DieHead):
+        chasers = [die for die in dies if die.form == "chasers"]
+        held = Fit(bool(chasers), "" if chasers else "no chasers for it")
+    else:
+        held = _best([in_pocket(die, thing) for die in dies])
+    if held.fits:
+        held = _and(held, bears(thing, torque_nm))
+    if not held.fits or isinstance(thing, DieStock):
+        return held
+    passes = through(dies[0].thread, long_mm, thing)
+    if not passes.fits:
+        return passes
+    chucks = tuple(one for one in things if isinstance(one, Chuck) and one.at_hand)
+    lathes = [one for one in things if isinstance(one, OwnLathe) and one.at_hand]
+    return _and(_best([in_tailstock(thing, lathe.taper, chucks) for lathe in lathes]), held) if lathes else held
+
+
+def holdings(
+    dies: Sequence[Die], things: Sequence[Owned], long_mm: float = 0.0, torque_nm: float = 0.0
+) -> tuple[Holding, ...]:
+    """Whether each holder, stock and head at hand holds one of `dies`, those that do first; none without a die.
+
+    `long_mm` is the length of thread to be cut, `torque_nm` what its die takes (newton metres); 0 where that does not
+    matter.
+    """
+    own = [one for one in things if isinstance(one, DieHolder | DieStock | DieHead) and one.at_hand]
+    told = [Holding(one, _holds(one, dies, things, long_mm, torque_nm)) for one in own] if dies else []
+    return tuple(sorted(told, key=lambda one: (not one.fit.fits, one.fit.why != "")))

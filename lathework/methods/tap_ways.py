@@ -1,0 +1,171 @@
+"""A tap as a way of making a thread in a hole: turned into it, or held as a tool and fed along it."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from lathework import cautions
+from lathework.cutting.torque import what_holds
+from lathework.figures import PRACTICE, Figure, Given
+from lathework.methods.chase import SPAN_SHARE
+from lathework.methods.die_ways import HAND_TURN_MIN, HANDLING_MIN, MANY_TURNS, THERE_AND_BACK, VISE_MIN, VISE_TURN_MIN
+from lathework.methods.driven import why_not_driven, why_too_short
+from lathework.methods.tap import TAP_HOLDINGS, TapHolding, Tapping
+from lathework.methods.tool_ways import InsideToolWay
+from lathework.methods.way import Expected, Wanted, Way, minutes, set_up_minutes
+from lathework.shop.things import Tap
+from lathework.threads.thread import Thread
+from lathework.units import convert
+
+TAPS_BY_HAND = 3.0
+"""Taper, second and bottoming: a blind hole is gone through so often (practice)."""
+LARGEST_BY_HAND_NM = 60.0
+"""Torque in N m past which no wrench turns a tap steadily: chased out first (practice)."""
+ALIKE = 0.001
+"""Pitches closer than this share are one."""
+SET_UP: dict[Tapping, float] = {"by-centre": 1.0, "slipping-hand": 3.0, "slipping-chuck": 3.0, "in-vise": 0.5}
+"""Minutes to set each up (practice)."""
+SPOILS: dict[Tapping, float] = {"by-centre": 0.015, "slipping-hand": 0.03, "slipping-chuck": 0.05, "in-vise": 0.05}
+"""Share of holes that go wrong in each: a broken tap, a crooked start (practice)."""
+
+
+class TapWay(Way):
+    """A tap, held in one of the ways there are."""
+
+    inside = True
+
+    def __init__(self, holding: TapHolding) -> None:
+        """Takes its words from what holds the tap."""
+        self.holding = holding
+        self.code: str = holding.code
+        self.name, self.remark, self.cautions = holding.name, holding.remark, holding.cautions
+        self.takes = (("cut", "tap"), ("method.tapping", holding.code))
+        self.spoils = SPOILS[holding.code]
+
+    def refused(self, wanted: Wanted) -> Iterator[str]:
+        """Power where it is not safe; forms no tap has."""
+        thread, machine = wanted.thread, wanted.machine
+        if thread.single_point:
+            yield "no tap cuts this form in one"
+        if not self.holding.power:
+            return
+        if thread.taper:
+            yield "a taper tap bites harder with every turn, and must be felt"
+            return
+        if wanted.blind:
+            yield "blind: a tap under power runs into the bottom"
+        torque = wanted.torque("tap")
+        why = why_not_driven(
+            thread,
+            mount=machine.mount,
+            speeds=machine.speeds,
+            metal=wanted.metal,
+            torque=torque,
+            slips_nm=self.holding.slips_nm,
+        )
+        why = why or why_too_short(thread, wanted.length_mm, machine.run_down)
+        if why:
+            yield f"it {why}"
+
+    def lacking(self, wanted: Wanted) -> Iterator[str]:
+        """The tap."""
+        named = wanted.thread.designation
+        if wanted.things is not None and not any(one.thread.designation == named for one in wanted.owned(Tap)):
+            yield f"a {named} tap"
+
+    def merits(self, wanted: Wanted) -> Iterator[str]:
+        """What speaks for it."""
+        if self.holding.power and wanted.turns > MANY_TURNS:
+            yield f"{wanted.turns:.0f} turns that no hand makes"
+
+    def faults(self, wanted: Wanted) -> Iterator[str]:
+        """What speaks against it."""
+        torque = wanted.torque("tap").value
+        if torque > LARGEST_BY_HAND_NM:
+            yield f"takes {torque:.0f} N m: most of it is chased out first"
+        if wanted.blind and not self.holding.power:
+            yield "blind: taper, second and bottoming tap, one after the other"
+
+    def torque(self, wanted: Wanted) -> Figure:
+        """That of a sharp tap."""
+        return wanted.torque("tap")
+
+    def borne_by(self, wanted: Wanted) -> str:
+        """The wrench, or what slips."""
+        if self.holding.power:
+            return f"what holds it, and slips at some {self.holding.slips_nm:g} N m"
+        return what_holds(wanted.torque("tap").value, "tap").rstrip(".").lower()
+
+    def set_up(self, wanted: Wanted) -> Figure:
+        """Tap held."""
+        return set_up_minutes(SET_UP[self.holding.code])
+
+    def cycle(self, wanted: Wanted) -> Figure:
+        """In and back out, once for each tap of the set where the hole is blind."""
+        taps = TAPS_BY_HAND if wanted.blind and not self.holding.power else 1.0
+        around = VISE_MIN if self.holding.off_lathe else HANDLING_MIN
+        given = [
+            Given("there and back", THERE_AND_BACK),
+            Given("turns", wanted.turns),
+            Given("taps", taps),
+            Given("handling", around, "min"),
+        ]
+        if self.holding.power:
+            speed = wanted.speed(wanted.metal.thread_speed)
+            total = THERE_AND_BACK * wanted.turns * taps / speed.value + around
+            words = "there and back × turns × taps ÷ speed + handling"
+            return minutes("each", total, words, *given, Given("speed", speed.value, "rev/min"))
+        each = VISE_TURN_MIN if self.holding.off_lathe else HAND_TURN_MIN
+        total = THERE_AND_BACK * wanted.turns * taps * each + around
+        words = "there and back × turns × taps × a turn by hand + handling"
+        return minutes("each", total, words, *given, Given("a turn by hand", each, "min"))
+
+    def expected(self, wanted: Wanted) -> Expected:
+        """The tap's lead; straight as it was started; its lead left at the bottom."""
+        left = 1.5 if wanted.blind else 0.0
+        bottom = Figure(
+            "from the bottom",
+            convert(left * wanted.thread.pitch_mm, "mm", wanted.thread.unit),
+            wanted.thread.unit,
+            "pitches × pitch",
+            PRACTICE,
+            (Given("pitches", left), Given("pitch", wanted.thread.pitch, wanted.thread.unit)),
+            fine=False,
+        )
+        straight = "square by eye: a degree or two out" if self.holding.off_lathe else "square, led by the tailstock"
+        return Expected("the tap's own lead", straight, bottom)
+
+
+def same_pitch(tap: Tap, thread: Thread) -> bool:
+    """Whether a tap has the pitch, the flanks and the hand of a thread."""
+    other = tap.thread
+    alike = abs(other.pitch_mm / thread.pitch_mm - 1) < ALIKE
+    return alike and other.form.angle_deg == thread.form.angle_deg and other.hand == thread.hand and not other.taper
+
+
+class TapAsChaserWay(InsideToolWay):
+    """A tap of the same pitch, held still as a tool in a larger bore."""
+
+    code = "tap-as-chaser"
+    name = "a tap of the same pitch, held as a chaser"
+    remark = "a full form without grinding a tool; the tap no larger than two thirds of the bore"
+    takes = (("cut", "tap-as-chaser"),)
+    cautions = (cautions.CHASE, cautions.GEARS)
+    spoils = 0.03
+
+    def lacking(self, wanted: Wanted) -> Iterator[str]:
+        """A tap of the pitch, small enough; a leadscrew, wheels."""
+        if wanted.things is None:
+            return
+        taps = [one for one in wanted.owned(Tap) if same_pitch(one, wanted.thread)]
+        if not any(one.thread.major_mm <= SPAN_SHARE * wanted.blank_mm for one in taps):
+            most = SPAN_SHARE * wanted.blank_mm
+            yield f"a tap of {wanted.thread.pitch_mm:.4g} mm pitch, {most:.1f} mm at most"
+        yield from self._lathe(wanted)
+
+    def merits(self, wanted: Wanted) -> Iterator[str]:
+        """A full form, any diameter of that pitch."""
+        yield "cuts any diameter of its pitch"
+
+
+TAP_WAYS: tuple[TapWay, ...] = tuple(TapWay(holding) for holding in TAP_HOLDINGS.values())

@@ -1,0 +1,161 @@
+"""A single point on the leadscrew as a way of making a thread, outside or in a hole."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from lathework import cautions
+from lathework.figures import PRACTICE, Figure, Given
+from lathework.methods.chase import LEAST_BORE_MM
+from lathework.methods.gears import trains
+from lathework.methods.infeed import first_pass_mm, pass_depths
+from lathework.methods.run_out import fastest
+from lathework.methods.tool_form import standard_tip, thread_depth, usual_point
+from lathework.methods.way import Expected, Wanted, Way, minutes, set_up_minutes
+from lathework.shop.equipment import OwnLathe
+from lathework.shop.kit import name_of
+from lathework.shop.leadscrew import lead_of
+from lathework.shop.things import Tool
+from lathework.units import convert
+
+FASTER = 2.0
+"""Speed of a threading tool over that of a die (practice)."""
+RETURN_MIN = 0.25
+"""Minutes to draw a threading tool out, run it back, set it and wait for the line (practice)."""
+TRYING_MIN = 1.5
+"""Minutes to try the mate, or measure, over the last passes (practice)."""
+SET_UP_MIN, INSIDE_MORE_MIN = 20.0, 5.0
+"""Minutes to change gears, set compound and tool, and scratch a trial; in a hole so much more (practice)."""
+LONG = 2.0
+"""Length over diameter from which a thread's pitch and straightness count (practice)."""
+SPRINGS = 6.0
+"""Length of a hole over its diameter from which no boring tool is stiff enough (practice)."""
+
+
+class ToolWay(Way):
+    """A threading tool, outside."""
+
+    code = "threading-tool"
+    name = "single point, on the leadscrew"
+    remark = "true in pitch and straight, any size; slow, and the hand must be quick at the end"
+    takes = (("cut", "threading-tool"),)
+    cautions = (cautions.CHASE, cautions.GEARS)
+    spoils = 0.02
+
+    def refused(self, wanted: Wanted) -> Iterator[str]:
+        """Nothing, outside: what a lathe without a leadscrew lacks is told there."""
+        yield from ()
+
+    def _lathe(self, wanted: Wanted) -> Iterator[str]:
+        lathes, screw = wanted.owned(OwnLathe), wanted.machine.leadscrew
+        if screw is None and lathes and not any(one.leadscrew for one in lathes):
+            yield f"a leadscrew ({name_of(lathes[0])}: nobody said its pitch)"
+        elif screw is not None and wanted.machine.gears:
+            found = trains(lead_of(wanted.thread).mm, screw.mm, wanted.machine.gears)
+            if not any(train.meshes for train in found):
+                yield "wheels that cut its pitch"
+
+    def lacking(self, wanted: Wanted) -> Iterator[str]:
+        """A threading tool of its angle, a leadscrew, wheels."""
+        if wanted.things is None:
+            return
+        angle = wanted.thread.form.angle_deg
+        if not any(one.form == "threading" and one.angle == angle for one in wanted.owned(Tool)):
+            yield f"a threading tool of {angle:g}°"
+        yield from self._lathe(wanted)
+
+    def merits(self, wanted: Wanted) -> Iterator[str]:
+        """True where it counts; the only way where no die is made."""
+        if wanted.thread.single_point:
+            yield "the only way to cut this form"
+        if wanted.length_mm > LONG * wanted.thread.major_mm:
+            yield "a thread this long wants a true pitch"
+
+    def faults(self, wanted: Wanted) -> Iterator[str]:
+        """Slow; no room to stop; a taper wants an attachment."""
+        yield f"{self._passes(wanted)} passes for each piece"
+        if wanted.shoulder and not wanted.groove_mm:
+            yield "no groove: the tool must be drawn out in time, or cut from the shoulder in reverse"
+        if wanted.thread.taper:
+            yield "wants a taper attachment, or the tailstock set over"
+
+    def torque(self, wanted: Wanted) -> Figure | None:
+        """None: no tool turns in the work."""
+        return None
+
+    def borne_by(self, wanted: Wanted) -> str:
+        """The leadscrew."""
+        return "the leadscrew and its nuts"
+
+    def _passes(self, wanted: Wanted) -> int:
+        thread = wanted.thread
+        point = usual_point(thread.form)
+        blank = convert(wanted.blank_mm, "mm", thread.unit)
+        tip = standard_tip(thread, point)
+        if self.inside:
+            # The groove is cut from the bore outward: as deep as the whole form is under the major diameter.
+            depth_mm = max(0.05, (thread.major_mm - wanted.blank_mm) / 2)
+        else:
+            deep = thread_depth(thread, blank=blank, pitch_diameter=wanted.pitch_diameter, point=point, tip=tip)
+            depth_mm = max(0.05, convert(deep.value, thread.unit, "mm"))
+        return len(pass_depths(depth_mm, first_pass_mm(wanted.machine.weight, wanted.metal.cutting_force))) + 1
+
+    def set_up(self, wanted: Wanted) -> Figure:
+        """Gears, compound, tool."""
+        return set_up_minutes(SET_UP_MIN + (INSIDE_MORE_MIN if self.inside else 0.0))
+
+    def cycle(self, wanted: Wanted) -> Figure:
+        """Passes x (turns / speed + return) and trying the mate."""
+        metal = wanted.speed(wanted.metal.thread_speed * FASTER)
+        room = wanted.groove_mm or convert(wanted.thread.lead, wanted.thread.unit, "mm")
+        speed = min(metal.value, fastest(wanted.thread, room).value)
+        passes = self._passes(wanted)
+        return minutes(
+            "each",
+            passes * (wanted.turns / speed + RETURN_MIN) + TRYING_MIN,
+            "passes × (turns ÷ speed + return) + trying the mate",
+            Given("passes", passes),
+            Given("turns", wanted.turns),
+            Given("speed", speed, "rev/min"),
+            Given("return", RETURN_MIN, "min"),
+            Given("trying the mate", TRYING_MIN, "min"),
+        )
+
+    def expected(self, wanted: Wanted) -> Expected:
+        """The leadscrew's pitch; full into a groove, a pitch short without."""
+        thread, pitches = wanted.thread, 0.0 if wanted.groove_mm else 1.0
+        near = Figure(
+            "from the shoulder",
+            pitches * thread.pitch,
+            thread.unit,
+            "pitches × pitch",
+            PRACTICE,
+            (Given("pitches", pitches), Given("pitch", thread.pitch, thread.unit)),
+            fine=False,
+        )
+        return Expected("the leadscrew's, as its gears have it", "as straight as the lathe turns", near)
+
+
+class InsideToolWay(ToolWay):
+    """A threading tool in a hole."""
+
+    code = "boring-tool"
+    name = "inside threading tool, on the leadscrew"
+    remark = "true in pitch and straight in any bore that takes the bar; slow, by feel"
+    takes = (("cut", "boring-tool"),)
+    inside = True
+
+    def refused(self, wanted: Wanted) -> Iterator[str]:
+        """Bores no bar goes into, or that are too deep for one."""
+        if wanted.blank_mm < LEAST_BORE_MM:
+            yield f"no threading bar goes into a bore under {LEAST_BORE_MM:g} mm: only a tap will do"
+        elif wanted.length_mm > SPRINGS * wanted.blank_mm:
+            yield f"a bar that reaches {wanted.length_mm / wanted.blank_mm:.0f} diameters deep springs away"
+        if wanted.thread.taper:
+            yield "a taper is reamed and tapped"
+
+    def faults(self, wanted: Wanted) -> Iterator[str]:
+        """Slow; blind holes want a recess."""
+        yield f"{self._passes(wanted)} passes for each piece, by feel"
+        if wanted.blind:
+            yield "wants a recess at the bottom to run out into"

@@ -1,0 +1,73 @@
+"""Which way to take for each thread of a job: with what the shop has, on its lathe, for so many pieces."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass, replace
+
+from lathework.methods.choose import Chart, Weighed, chart, cheapest, rank, what_changes
+from lathework.methods.way import Choice, Wanted
+from lathework.part.model import TAPS
+from lathework.planning.plan import Plan
+from lathework.planning.wanted import wanted_inside, wanted_outside
+from lathework.shop.kinds import Owned, beside
+from lathework.threads.thread import Thread
+
+AS_QUICK = 1.25
+"""A way that takes no more than so many times the quickest is as good (practice)."""
+
+
+@dataclass(frozen=True, slots=True)
+class Choosing:
+    """The ways for one thread of a part, the best first; `id` is that of its section or hole, `taken` the code of the
+    way the job takes. `changes` would change the order, `cheapest` is what would have to be had where none serves."""
+
+    id: str
+    thread: Thread
+    inside: bool
+    taken: str
+    ways: tuple[Weighed, ...]
+    chart: Chart
+    changes: tuple[str, ...]
+    cheapest: str
+
+    @property
+    def best(self) -> Weighed:
+        """The way to take."""
+        return self.ways[0]
+
+    @property
+    def agrees(self) -> bool:
+        """Whether the job takes the best, or one that serves and takes hardly longer."""
+        taken = next((one for one in self.ways if one.code == self.taken), None)
+        return taken is not None and taken.serves and taken.whole.value <= AS_QUICK * self.best.whole.value
+
+
+def _choosing(own: str, wanted: Wanted, taken: str) -> Choosing:
+    ways = rank(wanted)
+    told = chart(ways, wanted.pieces, taken), what_changes(ways, wanted.pieces), cheapest(ways)
+    return Choosing(own, wanted.thread, wanted.inside, taken, ways, *told)
+
+
+def choosings(plan: Plan, things: Sequence[Owned]) -> Iterator[Choosing]:
+    """The ways for each thread of a plan, those outside first; holes across are tapped as they were drilled."""
+    work, method = plan.work, plan.job.method
+    shop = tuple(beside(things, plan.job.setup.machine)) or None
+    for number in work.threads:
+        section = work.part.sections[number]
+        code = method.holder if section.cut == "die" else section.cut
+        yield _choosing(section.id, replace(wanted_outside(work, number), things=shop), code)
+    for bore in work.bores:
+        if bore.bore.thread is not None and bore.bore.end != "across":
+            driven = method.tapping if bore.bore.cut in TAPS else bore.bore.cut
+            yield _choosing(bore.bore.id, replace(wanted_inside(work, bore, bore.bore.thread), things=shop), driven)
+
+
+def field_of(choosing: Choosing, plan: Plan, choice: Choice) -> Choice:
+    """A field that a way takes, as the document of its part has it: "cut" is the section's or the hole's own."""
+    field, value = choice
+    if field != "cut":
+        return choice
+    part = plan.job.part
+    ids = [one.id for one in part.bores] if choosing.inside else [one.id for one in part.sections]
+    return f"part.{'bores' if choosing.inside else 'sections'}.{ids.index(choosing.id)}.cut", value

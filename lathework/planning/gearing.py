@@ -1,0 +1,70 @@
+"""How the leadscrew is geared for a thread on the job's lathe, and when its nuts may be closed."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from functools import lru_cache
+
+from lathework.figures import Figure
+from lathework.methods.chase import advance
+from lathework.methods.gears import Train, as_pitch_diameter, over_length, per_hundred, trains
+from lathework.methods.thread_dial import nut_times
+from lathework.planning.work import Work
+from lathework.shop.leadscrew import Lead, lead_of
+from lathework.threads.thread import Thread
+
+MINDED_MM = 0.005
+"""An error of lead over the thread's length that is worth words, in millimetres (practice)."""
+
+
+@dataclass(frozen=True, slots=True)
+class Gearing:
+    """What a step says of its gears: a sentence, naming figures in braces; its figures, its notes."""
+
+    words: str
+    figures: dict[str, Figure]
+    notes: tuple[str, ...]
+
+
+@lru_cache(maxsize=64)
+def best_train(lead: Lead, leadscrew: Lead, gears: tuple[int, ...]) -> Train | None:
+    """The train that comes nearest and meshes; None where the wheels make none. Kept: a plan is made at each key."""
+    return next((train for train in trains(lead.mm, leadscrew.mm, gears) if train.meshes), None)
+
+
+def _nuts(work: Work, thread: Thread, train: Train | None) -> tuple[str, ...]:
+    """When the nuts may be closed; with a train that is not exact, work and screw never meet again."""
+    setup = work.job.setup
+    if setup.leadscrew is None:
+        return ()
+    if train is not None and train.off:
+        return ("Keep the nuts closed and run the spindle back each time: with these gears they never meet again.",)
+    times = nut_times(lead_of(thread).mm, setup.leadscrew.mm, teeth=setup.dial_teeth, marks=setup.dial_lines)
+    return (times.words,)
+
+
+def _told(train: Train, thread: Thread, length_mm: float) -> tuple[dict[str, Figure], tuple[str, ...]]:
+    """What a train is off, and what that costs."""
+    if not train.off:
+        return {}, ()
+    off = over_length(train, length_mm)
+    figures = {"per_hundred": per_hundred(train), "off": off}
+    if abs(off.value) < MINDED_MM:
+        return figures, ("Near, not exact: off by {per_hundred} over 100 mm, {off} over this thread.",)
+    figures["costs"] = as_pitch_diameter(off.value, thread.form.angle_deg)
+    words = "Not exact: off by {per_hundred} over 100 mm; a nut that long feels it as {costs} of pitch diameter."
+    return figures, (words,)
+
+
+def gearing(work: Work, thread: Thread, length_mm: float) -> Gearing:
+    """How to gear for a thread of `length_mm` (millimetres): the wheels of the job's lathe, or the advance alone."""
+    setup, figures = work.job.setup, {"advance": advance(thread)}
+    words = "Gear the leadscrew for {advance} a turn"
+    if setup.leadscrew is None or not setup.gears:
+        return Gearing(f"{words}.", figures, _nuts(work, thread, None))
+    train = best_train(lead_of(thread), setup.leadscrew, setup.gears)
+    if train is None:
+        note = f"No train of this lathe's wheels cuts {thread.designation}: see its gears for what comes near."
+        return Gearing(f"{words}.", figures, (note,))
+    off, notes = _told(train, thread, length_mm)
+    return Gearing(f"{words}: {train.words}.", figures | off, (*notes, *_nuts(work, thread, train)))

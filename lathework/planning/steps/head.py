@@ -1,0 +1,80 @@
+"""Running a self-opening die head on: to its stop, where it opens by itself."""
+
+from __future__ import annotations
+
+from lathework import cautions
+from lathework.cutting.groove import unfinished_length
+from lathework.methods.head import SOON_S, SUPPOSED, draws_on, stop_after, time_on
+from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.operation import Cut, Operation, keyed
+from lathework.planning.steps.threading import SHORT_OF_SHOULDER, die_torque, thread_made
+from lathework.planning.thread_work import ThreadWork
+from lathework.planning.work import Work
+
+STOP = (
+    "Stop: the carriage locked in the way of the tailstock, a spacer between to save the wipers; or a rod. Never a "
+    "hand near the chuck."
+)
+
+
+def _dry(work: Work) -> bool:
+    return work.job.material.lubricant.startswith("none")
+
+
+def _notes(work: Work, thread_work: ThreadWork, seconds: float) -> tuple[str, ...]:
+    job, thread = work.job, thread_work.thread
+    notes = [
+        f"Lubricant{'' if _dry(work) else ', plenty of it'}: {job.material.lubricant}.",
+        "Chasers of one set, each in the slot of its number.",
+        "Push until the chasers draw themselves on, then let the head follow.",
+        STOP,
+    ]
+    if seconds < SOON_S:
+        notes.append("At that speed it is over in {on}: run the first one far slower.")
+    if job.setup.head.overrun is None:
+        notes.append(SUPPOSED)
+    if thread.hand == "left":
+        notes.append("Left-hand chasers, the spindle in reverse: only with a chuck that cannot unscrew.")
+    if thread_work.shoulder:
+        notes.append("The last {unfinished} stay unfinished: a head cannot be turned round.")
+    return tuple(notes)
+
+
+def run_head(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Operation:
+    """Run the head on to its stop, draw it back open, close it for the next."""
+    job, thread = work.job, thread_work.thread
+    overrun = chucking.overrun_mm if placed.number == chucking.placed[-1].number else 0.0
+    free = SHORT_OF_SHOULDER * thread.pitch_mm if thread_work.shoulder and thread_work.groove is None else 0.0
+    end_mm = placed.far_mm - thread_work.groove_width_mm - free + overrun
+    long, head = end_mm - placed.near_mm, job.setup.head
+    speed = work.speed(job.material.head_speed, thread.major_mm)
+    stop = stop_after(thread, long, head.overrun.mm if head.overrun else None, job.unit)
+    on = time_on(thread, long, speed)
+    return Operation(
+        key=keyed("thread", placed.section.id),
+        kind="thread",
+        title="Run the die head on",
+        sentence="Set the stop so that the head meets it after {stop} of thread: it opens a little further on. "
+        f"Close it{'' if _dry(work) else ', oil on'}, and run it "
+        "on at {speed} or slower. Draw it back open: the spindle goes on turning.",
+        headline="stop",
+        figures={
+            "stop": stop,
+            "speed": speed,
+            "travel": draws_on(thread, speed),
+            "on": on,
+            "unfinished": unfinished_length(thread),
+            "torque": die_torque(work, thread_work),
+        },
+        tool=f"{thread.designation} chasers in the die head",
+        edge="",
+        cautions=(cautions.DIE_HEAD, *work.hazards),
+        notes=_notes(work, thread_work, on.value),
+        cut=Cut(end_mm, placed.near_mm, thread.major_mm, thread.minor_mm),
+        chucking=chucking.number,
+        thread=thread,
+        class_name=thread_work.class_name,
+        cutter="die-head",
+        to_mate=thread_work.mate is not None,
+        makes=thread_made(placed, thread_work),
+    )

@@ -1,0 +1,196 @@
+"""A thread cut with a single point: gears and tool set, pass after pass on the leadscrew."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Iterator
+
+from lathework import cautions
+from lathework.figures import GEOMETRY, Figure, Given
+from lathework.methods.infeed import (
+    along_compound,
+    compound_angle,
+    dialled_passes,
+    first_pass_mm,
+    on_cross_slide,
+    pass_count,
+)
+from lathework.methods.run_out import BY_HAND_UNDER, room_wanted, travel
+from lathework.methods.tool_form import POINT_FORMS
+from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.driving import LEAD_LEFT
+from lathework.planning.gearing import gearing
+from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.steps.threading import thread_made
+from lathework.planning.steps.threading_tool import cutting_speed, depth_of, point_of, tip_figure
+from lathework.planning.thread_work import ThreadWork, in_mm
+from lathework.planning.work import Work
+from lathework.threads.thread import Thread
+from lathework.units import LengthUnit, convert
+
+TRY_FROM = 0.75
+"""Share of the infeed from which the mate is tried, or the thread measured over wires (practice)."""
+PICK_UP = (
+    "Tool moved, or the piece taken out and put back? Close the nuts, turn the spindle forward by hand to take the "
+    "slack up, bring the tool into the cut thread with both slides, and set the dials to zero there."
+)
+
+
+def _passes(work: Work, deep: Figure, total: Figure) -> tuple[Figure, ...]:
+    first = first_pass_mm(work.job.setup.lathe, work.job.material.cutting_force)
+    return dialled_passes(total, in_mm(deep), first, work.job.unit)
+
+
+def _turns(thread_work: ThreadWork, length_mm: float) -> Figure:
+    lead = convert(thread_work.thread.lead, thread_work.thread.unit, "mm")
+    return Figure(
+        "turns",
+        math.ceil(length_mm / lead - 1e-9),
+        "turn",
+        "next whole of (thread length ÷ lead)",
+        GEOMETRY,
+        (Given("thread length", length_mm, "mm"), Given("lead", lead, "mm")),
+    )
+
+
+def _set_over(work: Work, thread: Thread) -> Figure:
+    """What the tailstock is set over between centres: the length of the work x taper / 2."""
+    unit = work.job.unit
+    long = convert(work.part.overall_mm, "mm", unit)
+    return Figure(
+        "tailstock set over",
+        long * thread.taper / 2,
+        unit,
+        "length × taper ÷ 2",
+        GEOMETRY,
+        (Given("length", long, unit), Given("taper", thread.taper)),
+    )
+
+
+def _set_up(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork, deep: Figure) -> Operation:
+    """Gears, compound, tool: before the first pass."""
+    thread, method = thread_work.thread, work.job.method
+    point, tip = point_of(work, thread)
+    geared_for = gearing(work, thread, placed.far_mm - placed.near_mm)
+    figures, words = geared_for.figures | {"depth": deep}, f"{geared_for.words} "
+    if method.infeed == "compound":
+        figures["compound"] = compound_angle(thread.form.angle_deg)
+        words += "Set the compound over {compound} from square to the axis. "
+    if thread.taper:
+        figures["set_over"] = _set_over(work, thread)
+        words += "Set the taper attachment to 1 in 16; or, between centres, the tailstock over by {set_over}. "
+    if tip:
+        figures["tip"] = tip_figure(thread, point, tip, typed=method.tip is not None)
+    zero = "both dials" if method.infeed == "compound" else "the dial"
+    words += f"Set the tool on centre, square by the gauge; touch the blank and set {zero} to zero."
+    square = ("Square to the axis, not to the taper.",) if thread.taper else ()
+    scratch = "Scratch a first pass a hair deep and lay the pitch leaf on it, before anything is cut."
+    sharp = ("A sharp point makes a deep, weak root: hone a flat on it where strength counts.",)
+    return Operation(
+        key=keyed("gear", placed.section.id),
+        kind="gear",
+        title="Set up for screwcutting",
+        sentence=words,
+        headline="advance",
+        figures=figures,
+        tool=f"outside threading tool, {thread.form.angle_deg:g}°, {POINT_FORMS[point].name}",
+        edge="point",
+        cautions=(cautions.GEARS,),
+        notes=(
+            *geared_for.notes,
+            scratch,
+            *square,
+            *(sharp if point == "sharp" else ()),
+            *((LEAD_LEFT,) if thread.hand == "left" else ()),
+        ),
+        chucking=chucking.number,
+        thread=thread,
+        class_name=thread_work.class_name,
+        makes=makes(thread=thread.designation),
+    )
+
+
+def _ending(thread_work: ThreadWork, speed: Figure) -> str:
+    """How a pass ends."""
+    if thread_work.groove is not None:
+        return "Open the nuts in the groove, draw the tool out, run it back."
+    if thread_work.shoulder:
+        return "Draw the tool out at a chalked line before the shoulder, the last turn by hand."
+    if speed.value <= BY_HAND_UNDER:
+        return "Let it run off the end, open the nuts, draw the tool out, run it back."
+    return "Let it run off the end, open the nuts at once, draw the tool out, run it back."
+
+
+def _notes(work: Work, thread_work: ThreadWork) -> tuple[str, ...]:
+    thread = thread_work.thread
+    notes = [
+        f"Lubricant: {work.job.material.lubricant}.",
+        "From {try_from} on, try the mate, or measure over the wires: the last passes make the size.",
+        PICK_UP,
+    ]
+    if thread_work.shoulder and thread_work.groove is None:
+        notes.append(
+            "Or the other way: the tool upside down, the spindle in reverse, from the shoulder out; never "
+            "with a screwed-on chuck."
+        )
+    if thread.starts > 1:
+        notes.append(
+            "Cut each start to depth, then move the compound along by one pitch, parallel to the axis, or the "
+            "first gear on by its teeth over the starts."
+        )
+    return tuple(notes)
+
+
+def _try_from(total: Figure, unit: LengthUnit) -> Figure:
+    whole = convert(total.value, "in" if total.unit == "in" else "mm", unit)
+    return Figure(
+        "try the mate from",
+        TRY_FROM * whole,
+        unit,
+        "three quarters × in all",
+        GEOMETRY,
+        (Given("three quarters", TRY_FROM), Given("in all", whole, unit)),
+    )
+
+
+def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Iterator[Operation]:
+    """Set up, and cut the thread pass by pass."""
+    thread, job = thread_work.thread, work.job
+    deep, speed = depth_of(work, thread_work), cutting_speed(work, thread_work)
+    compound = job.method.infeed == "compound"
+    angle = compound_angle(thread.form.angle_deg).value
+    total = along_compound(deep, angle) if compound else on_cross_slide(deep, job.setup.dial)
+    passes = _passes(work, deep, total)
+    overrun = chucking.overrun_mm if placed.number == chucking.placed[-1].number else 0.0
+    end_mm = placed.far_mm - thread_work.groove_width_mm + overrun
+    slide = "on the compound" if compound else f"on the {job.setup.dial} dial"
+    back = "; the cross slide goes back to zero each time" if compound else ""
+    yield _set_up(work, chucking, placed, thread_work, deep)
+    yield Operation(
+        key=keyed("screwcut", placed.section.id),
+        kind="screwcut",
+        title="Cut the thread, single point",
+        sentence=f"At {{speed}} or slower: {{infeed}} {slide} in all, in {{cuts}}{back}. {_ending(thread_work, speed)}",
+        headline="infeed",
+        figures={
+            "infeed": total,
+            "cuts": pass_count(passes),
+            "speed": speed,
+            "travel": travel(thread, speed),
+            "room": room_wanted(thread, speed),
+            "try_from": _try_from(total, job.unit),
+            "turns": _turns(thread_work, end_mm - placed.near_mm),
+        },
+        tool=f"outside threading tool, {thread.form.angle_deg:g}°",
+        edge="point",
+        cautions=(cautions.CHASE, *work.hazards),
+        notes=_notes(work, thread_work),
+        cut=Cut(end_mm, placed.near_mm, thread.major_mm, thread.minor_mm),
+        passes=passes,
+        chucking=chucking.number,
+        thread=thread,
+        class_name=thread_work.class_name,
+        cutter="threading-tool",
+        to_mate=thread_work.mate is not None,
+        makes=thread_made(placed, thread_work),
+    )

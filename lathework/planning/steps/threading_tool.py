@@ -1,0 +1,70 @@
+"""The threading tool of a step: how it is ground, how deep it goes, how fast the work may turn."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from lathework.cutting.speeds import geared
+from lathework.figures import AS_TYPED, Figure, Given
+from lathework.methods.run_out import fastest
+from lathework.methods.tool_form import POINT_FORMS, standard_tip, thread_depth, usual_point
+from lathework.methods.tool_ways import FASTER
+from lathework.planning.order import HOLD_CLEARANCE_MM
+from lathework.planning.thread_work import ThreadWork
+from lathework.planning.work import Work
+from lathework.shop.kit_choices import Point
+from lathework.threads.thread import Thread
+from lathework.units import convert
+
+
+def point_of(work: Work, thread: Thread) -> tuple[Point, float]:
+    """How the tool is ground and its flat or radius in the thread's unit: as said, or as the thread's form has it."""
+    method = work.job.method
+    point: Point = method.point or usual_point(thread.form)
+    tip = convert(method.tip.mm, "mm", thread.unit) if method.tip is not None else standard_tip(thread, point)
+    return point, tip if point in ("flat", "radius") else 0.0
+
+
+def aim(thread_work: ThreadWork) -> float:
+    """The pitch diameter to be cut, in the thread's unit: the middle of its class, or the basic one."""
+    limits = thread_work.limits
+    if limits is None:
+        return thread_work.thread.pitch_diameter
+    return (limits.pitch_diameter.minimum + limits.pitch_diameter.maximum) / 2
+
+
+def depth_of(work: Work, thread_work: ThreadWork) -> Figure:
+    """How deep the tool goes from touching the blank, in the thread's unit."""
+    thread = thread_work.thread
+    point, tip = point_of(work, thread)
+    # A taper's blank and flanks stand as far apart all along it.
+    blank = thread.major if thread.taper else convert(thread_work.blank_mm, "mm", thread.unit)
+    return thread_depth(thread, blank=blank, pitch_diameter=aim(thread_work), point=point, tip=tip)
+
+
+def _room_mm(thread_work: ThreadWork) -> float:
+    """What the tool has to come to rest in: the groove, one turn at a shoulder without, else what the jaws leave."""
+    if thread_work.groove is not None:
+        return thread_work.groove_width_mm
+    lead = convert(thread_work.thread.lead, thread_work.thread.unit, "mm")
+    return lead if thread_work.shoulder else HOLD_CLEARANCE_MM
+
+
+def cutting_speed(work: Work, thread_work: ThreadWork) -> Figure:
+    """That of the metal, or as fast as a hand can still react."""
+    thread, metal = thread_work.thread, work.job.material
+    wanted = work.speed(metal.thread_speed * FASTER, thread.major_mm)
+    most = fastest(thread, _room_mm(thread_work))
+    if wanted.value <= most.value:
+        return wanted
+    return geared(replace(most, name="speed"), work.job.setup.speeds)
+
+
+def tip_figure(thread: Thread, point: Point, tip: float, *, typed: bool) -> Figure:
+    """The flat or radius at the point, `tip` in the thread's unit: as somebody `typed` it, or as the form has it."""
+    share = tip / thread.pitch
+    name = f"{POINT_FORMS[point].name} at the point"
+    if typed:
+        return Figure(name, tip, thread.unit, "as typed", AS_TYPED, kind="typed")
+    given = (Given("share of the pitch", share), Given("pitch", thread.pitch, thread.unit))
+    return Figure(name, tip, thread.unit, "share of the pitch × pitch", thread.form.source, given)

@@ -1,0 +1,129 @@
+"""A thread cut single point: the steps of it, from the gears to what the nut says."""
+
+from __future__ import annotations
+
+import unittest
+from typing import Any
+
+from lathework.bench.acts import setting_entry
+from lathework.bench.bench import Bench
+from lathework.bench.entry import CUT_AGAIN, Entry
+from lathework.errors import InvalidDocument
+from lathework.job.document import read_document
+from lathework.planning.plan import Plan
+from lathework.tests.samples import TIE_ROD, document, plan, section, step
+from lathework.tests.test_bench import at
+
+SINGLE: dict[str, Any] = {"part.sections.0.cut": "threading-tool"}
+WHEELS = "20,30,40,40,50,60,65,80"
+
+
+class Steps(unittest.TestCase):
+    def test_in_place_of_the_die(self) -> None:
+        keys = [one.key for one in plan(SINGLE).operations]
+        self.assertEqual(keys[keys.index("gear:s1") :][:3], ["gear:s1", "screwcut:s1", "gauge:s1"])
+        self.assertNotIn("thread:s1", keys)
+
+    def test_each_section_for_itself(self) -> None:
+        """One end by its die, the other single point."""
+        sections = [
+            section("thread", "1", thread="3/8-16", cut="threading-tool"),
+            section("bar"),
+            section("thread", "1", thread="3/8-24"),
+        ]
+        keys = [one.key for one in plan(TIE_ROD | {"part.sections": sections}).operations]
+        self.assertIn("screwcut:s1", keys)
+        self.assertIn("thread:s3", keys)
+
+    def test_what_is_dialled(self) -> None:
+        """3/8-16 class 2A: pitch diameter 0.3287 to 0.3331, middle 0.3309 (ASME B1.1); blank 0.36875. Depth: (0.36875 -
+        0.3309)/2 + (1/32 - 1/256)/tan 30... with a flat of P/8; on the compound over cos 29.5, straight in twice."""
+        deep = (0.36875 - 0.3309) / 2 + (0.0625 / 2 - 0.0625 / 8) / (2 * 0.577350)
+        made = plan(SINGLE)
+        self.assertAlmostEqual(step(made, "gear:s1").figures["depth"].value, deep, places=4)
+        self.assertAlmostEqual(step(made, "screwcut:s1").figures["infeed"].value, deep / 0.870356, places=4)
+        straight = plan(SINGLE | {"method.infeed": "straight"})
+        self.assertAlmostEqual(step(straight, "screwcut:s1").figures["infeed"].value, 2 * deep, places=4)
+        self.assertNotIn("compound", step(straight, "gear:s1").figures)
+
+    def test_a_tool_as_it_was_ground(self) -> None:
+        """A sharp point goes (P/8)/(2 tan 30) deeper than the flat one, and is warned of."""
+        usual, sharp = plan(SINGLE), plan(SINGLE | {"method.point": "sharp"})
+        more = step(sharp, "gear:s1").figures["depth"].value - step(usual, "gear:s1").figures["depth"].value
+        self.assertAlmostEqual(more, 0.0625 / 8 / (2 * 0.577350), places=6)
+        self.assertTrue(any("weak root" in note for note in step(sharp, "gear:s1").notes))
+
+    def test_the_speed_leaves_time_to_react(self) -> None:
+        """Half a second at the speed told goes no further than the groove is wide; without one, no more than a turn."""
+        for finish in ("groove", "run-out"):
+            made = plan(SINGLE | {"method.finish": finish, "material": "brass"})
+            cut = step(made, "screwcut:s1")
+            travelled = cut.figures["speed"].value / 60 * 0.5 * 0.0625
+            room = made.work.threads[0].groove_width_mm / 25.4 if finish == "groove" else 0.0625
+            self.assertLessEqual(travelled, room + 1e-9)
+
+    def test_on_the_lathe_whatever_holds_dies(self) -> None:
+        made = plan(SINGLE | {"method.holder": "stock-in-vise"})
+        keys = [one.key for one in made.operations]
+        self.assertLess(keys.index("screwcut:s1"), keys.index("part-off"))
+
+    def test_a_tapering_thread_follows_an_attachment(self) -> None:
+        """1/16 on 2 in between centres: the tailstock goes over by 2/16/2."""
+        made = plan(SINGLE | {"part.sections.0.thread": "R1/4", "part.stock.across": "3/4"})
+        self.assertAlmostEqual(step(made, "gear:s1").figures["set_over"].value, 0.0625)
+        self.assertIn("another pass", " ".join(step(made, "gauge:s1").notes))
+
+    def test_nothing_of_the_die_is_said(self) -> None:
+        for change in ({}, {"part.sections.0.thread": "3/8-16 LH"}, {"part.sections.0.thread": "R1/4"}):
+            made = plan({"part.stock.across": "3/4"} | SINGLE | change)
+            for one in made.operations:
+                told = " ".join((one.title, one.sentence, one.tool, *one.notes))
+                self.assertNotRegex(told, r"\b[Dd]ie\b", one.key)
+
+
+class Gearing(unittest.TestCase):
+    def test_the_wheels_of_the_lathe(self) -> None:
+        made = plan(SINGLE | {"setup.leadscrew": "8 tpi", "setup.gears": WHEELS})
+        gear = step(made, "gear:s1")
+        self.assertIn("drives", gear.sentence)
+        self.assertIn("The nuts may be closed anywhere.", gear.notes)
+
+    def test_none_that_cuts_it(self) -> None:
+        made = plan(SINGLE | {"setup.leadscrew": "8 tpi", "setup.gears": "20, 60", "part.sections.0.thread": "M10"})
+        self.assertTrue(any(note.startswith("No train of") for note in step(made, "gear:s1").notes))
+
+    def test_one_that_is_not_exact_keeps_the_nuts_closed(self) -> None:
+        wheels = {"setup.leadscrew": "8 tpi", "setup.gears": "63, 80, 80, 40"}
+        made = plan(SINGLE | wheels | {"part.sections.0.thread": "M8"})
+        gear = step(made, "gear:s1")
+        self.assertIn("per_hundred", gear.figures)
+        self.assertTrue(any(note.startswith("Keep the nuts closed") for note in gear.notes))
+
+    def test_a_leadscrew_in_no_unit(self) -> None:
+        for typed in ("8", "8 x", "0 tpi", "1/0 in", "400 tpi"):
+            with self.subTest(typed=typed), self.assertRaises(InvalidDocument) as caught:
+                read_document(document(SINGLE | {"setup.leadscrew": typed}))
+            self.assertEqual([error.field for error in caught.exception.errors], ["setup.leadscrew"])
+
+
+class Nut(unittest.TestCase):
+    def tried(self, made: Plan, *said: Entry) -> Bench:
+        done = [Entry("done", 1, one.key) for one in made.operations if one.key != "gauge:s1"]
+        before = done[: [one.key for one in made.operations].index("gauge:s1")]
+        return at(*before, *said, made=made)
+
+    def test_it_binds_until_it_is_deep_enough(self) -> None:
+        """Binds: some 0.03 P too large across the flanks, so 0.015 P deeper, over cos 29.5 on the compound."""
+        made = plan(SINGLE)
+        now = self.tried(made, Entry("verdict", 1, "gauge:s1", word="binds"))
+        assert now.advice is not None and now.advice.more is not None
+        self.assertAlmostEqual(now.advice.more.value, 0.015 * 0.0625 / 0.870356, places=6)
+        self.assertEqual(now.causes, ())
+        entry = setting_entry(now)
+        self.assertEqual((entry.word, entry.eighths), (CUT_AGAIN, None))
+
+    def test_too_loose_is_too_late(self) -> None:
+        now = self.tried(plan(SINGLE), Entry("verdict", 1, "gauge:s1", word="loose"))
+        assert now.advice is not None
+        self.assertFalse(now.advice.recut)
+        self.assertIn("stays as it is", now.advice.order)

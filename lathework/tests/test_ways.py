@@ -1,0 +1,284 @@
+"""The ways of making a thread: each keeps the contract, the choice among them is sound, a job takes what it says."""
+
+from __future__ import annotations
+
+import math
+import unittest
+from dataclasses import replace
+from typing import Any
+
+from hypothesis import given
+from hypothesis import strategies as st
+
+from lathework.errors import InvalidDocument
+from lathework.job.document import read_document
+from lathework.job.furnish import furnish
+from lathework.methods.choose import INSIDE, OUTSIDE, break_even, chart, cheapest, quickest, rank, weigh, what_changes
+from lathework.methods.die import HOLDERS
+from lathework.methods.tap import TAPPINGS
+from lathework.methods.way import Machine, Wanted
+from lathework.outfit.choosing import choosings, field_of
+from lathework.outfit.needs import needs
+from lathework.part.model import CUTTERS, OUTSIDE_CUTTERS
+from lathework.planning.schools import schools
+from lathework.planning.wanted import wanted_thread
+from lathework.shop.kinds import Owned
+from lathework.shop.kit import read_thing
+from lathework.shop.metals import materials
+from lathework.tests.samples import SCREW, body, bore, document, plan, section, step
+from lathework.threads.designation import read_designation
+
+NAMES = ("M3", "M6", "M10", "M24", "1/4-20", "3/8-16", "1/2 BSW", "2 BA", "3/8-16 LH", "G1/4", "R1/4")
+METALS = tuple(materials().values())
+WANTED = st.builds(
+    lambda name, metal, turns, pieces, shoulder, machine: Wanted(
+        thread=(thread := read_designation(name)),
+        length_mm=turns * thread.pitch_mm,
+        blank_mm=thread.major_mm,
+        pitch_diameter=thread.pitch_diameter,
+        metal=metal,
+        pieces=pieces,
+        shoulder=shoulder,
+        groove_mm=3 * thread.pitch_mm if shoulder else 0.0,
+        machine=machine,
+    ),
+    st.sampled_from(NAMES),
+    st.sampled_from(METALS),
+    st.floats(3, 80),
+    st.integers(1, 300),
+    st.booleans(),
+    st.builds(
+        Machine,
+        weight=st.sampled_from(["light", "middling", "heavy"]),
+        mount=st.sampled_from(["unsaid", "screwed", "locked"]),
+        speeds=st.sampled_from([(), (30.0, 60.0, 200.0, 900.0), (250.0, 900.0)]),
+        run_down=st.floats(0, 20),
+    ),
+)
+HEAD = ("head", {"id": "h1", "least": "3/16 in", "most": "1/2 in", "swallows": "1-1/2 in", "overrun": "1.5 mm"})
+CHASERS = ("die", {"id": "c1", "thread": "3/8-16 UNC", "form": "chasers"})
+DIE = ("die", {"id": "d1", "thread": "3/8-16 UNC", "across": "1 in", "thick": "3/8 in"})
+STOCK = ("die-stock", {"id": "k1", "across": "1 in", "deep": "3/8 in"})
+
+
+def shop(*things: tuple[str, dict[str, str]]) -> tuple[Owned, ...]:
+    return tuple(read_thing(kind, said) for kind, said in things)
+
+
+def by_code(wanted: Wanted) -> dict[str, Any]:
+    return {one.code: one for one in rank(wanted)}
+
+
+def stud(**more: Any) -> Wanted:
+    """3/8-16, an inch long, in mild steel."""
+    usual: dict[str, Any] = {"metal": materials()["mild-steel"], "length_mm": 25.4, "pieces": 6}
+    return wanted_thread(read_designation("3/8-16"), **(usual | more))
+
+
+class Contract(unittest.TestCase):
+    def test_every_way_is_one_of_the_documents(self) -> None:
+        outside = {*HOLDERS, *OUTSIDE_CUTTERS} - {"die"}
+        inside = {*TAPPINGS, *CUTTERS} - {"tap", "form-tap"}
+        self.assertEqual({way.code for way in OUTSIDE}, outside)
+        self.assertEqual({way.code for way in INSIDE}, inside)
+
+    @given(WANTED)
+    def test_what_every_way_says(self, wanted: Wanted) -> None:
+        """Minutes are finite and above nothing, each piece takes its share of the spoilt, and all ways are weighed."""
+        ways = rank(wanted)
+        self.assertEqual(len(ways), len(OUTSIDE))
+        for one in ways:
+            self.assertTrue(math.isfinite(one.whole.value) and one.cycle.value > 0 and one.set_up.value > 0, one.code)
+            self.assertGreaterEqual(one.each.value, one.cycle.value)
+            self.assertAlmostEqual(one.whole.value, one.set_up.value + wanted.pieces * one.each.value)
+            self.assertTrue(one.cautions or one.code == "stock-in-vise", one.code)
+            self.assertTrue(one.expected.pitch and one.expected.straight)
+            for said in (*one.refused, *one.lacking, *one.merits, *one.faults):
+                self.assertFalse(said.endswith(".") or "{" in said, said)
+
+    @given(WANTED)
+    def test_no_way_that_serves_is_unsafe(self, wanted: Wanted) -> None:
+        """By a small model of its own: power wants a torque that slips in time, a slow speed, turns to stop in; a left
+        hand no screwed-on chuck; a taper the feel of a hand; a bush nothing behind the thread."""
+        thread, machine, metal = wanted.thread, wanted.machine, wanted.metal
+        torque = metal.cutting_force * thread.pitch_mm**2 * thread.major_mm / 8000
+        speed = 1000 * metal.thread_speed / (math.pi * thread.major_mm)
+        for one in rank(wanted):
+            if one.refused:
+                continue
+            driven = one.code in ("slipping-hand", "floating-power", "keyed-power")
+            if driven:
+                most = {"slipping-hand": 2.0, "floating-power": 8.0}.get(one.code, math.inf)
+                self.assertLessEqual(torque, most)
+                self.assertGreaterEqual(speed, machine.speeds[0] if machine.speeds else 20.0)
+                self.assertGreaterEqual(wanted.turns, machine.run_down + 2 - 1e-9)
+            if driven or one.code == "die-head":
+                self.assertFalse(thread.hand == "left" and machine.mount != "locked", one.code)
+                self.assertFalse(thread.taper, one.code)
+            if one.code == "die-head":
+                self.assertLessEqual(torque, 60)
+            self.assertNotEqual(one.code, "chuck-jaws")
+            self.assertFalse(one.code == "guide-bush" and wanted.shoulder)
+
+    @given(WANTED)
+    def test_the_first_is_the_quickest_of_what_serves(self, wanted: Wanted) -> None:
+        ways = rank(wanted)
+        serving = [one for one in ways if one.serves]
+        self.assertTrue(serving, "a thread can always be cut")
+        self.assertIs(ways[0], serving[0])
+        self.assertLessEqual(ways[0].whole.value, min(one.whole.value for one in serving))
+        found = quickest(ways)
+        here = [way for start, way in found if start <= wanted.pieces][-1]
+        self.assertAlmostEqual(here.minutes_for(wanted.pieces), ways[0].whole.value)
+
+
+class ByHand(unittest.TestCase):
+    """Cycles and break-even worked through from their parts."""
+
+    def test_a_die_there_and_back(self) -> None:
+        """16 turns: 2 x 16 x 0.04 by hand, and 0.75 of handling."""
+        one = by_code(stud())["sliding-by-hand"]
+        self.assertAlmostEqual(one.cycle.value, 2 * 16 * 0.04 + 0.75)
+
+    def test_a_head_goes_over_it_once(self) -> None:
+        """7 m/min on 3/8 in: 234 rev/min, 16 turns in 0.068 min; a quarter of an hour's die work in seconds."""
+        one = by_code(stud())["die-head"]
+        speed = 1000 * 7 / (math.pi * 9.525)
+        self.assertAlmostEqual(one.cycle.value, 16 / speed + 0.15 + 0.375)
+
+    def test_it_breaks_even(self) -> None:
+        """Set up in 30 against 5 minutes, each in 0.79 against 2.23: 25 / 1.44 is 17.3, so from 18 pieces on."""
+        ways = by_code(stud())
+        hand, head = ways["sliding-by-hand"], ways["die-head"]
+        even = break_even(hand, head)
+        assert even is not None
+        self.assertEqual(even.value, math.floor(25 / (hand.each.value - head.each.value)) + 1)
+        n = int(even.value)
+        self.assertLess(head.minutes_for(n), hand.minutes_for(n))
+        self.assertGreaterEqual(head.minutes_for(n - 1), hand.minutes_for(n - 1))
+        self.assertIsNone(break_even(head, hand))
+
+    def test_the_chart_crosses_where_it_says(self) -> None:
+        ways = rank(stud())
+        drawn = chart(ways, 6)
+        lines = {line.code: dict(zip(drawn.pieces, line.minutes, strict=True)) for line in drawn.lines}
+        for start, way in quickest(ways):
+            for count in (n for n in drawn.pieces if n == start):
+                self.assertAlmostEqual(lines[way.code][count], min(line[count] for line in lines.values()))
+
+    def test_forty_go_by_the_head_and_four_do_not(self) -> None:
+        self.assertEqual(rank(stud(pieces=60))[0].code, "die-head")
+        self.assertNotEqual(rank(stud(pieces=4))[0].code, "die-head")
+        self.assertTrue(any("die head" in told for told in what_changes(rank(stud(pieces=4)), 4)))
+
+
+class Owning(unittest.TestCase):
+    def owning(self, *things: tuple[str, dict[str, str]], **more: Any) -> dict[str, Any]:
+        return by_code(replace(stud(**more), things=shop(*things)))
+
+    def test_what_is_lacking(self) -> None:
+        ways = self.owning(DIE, STOCK)
+        self.assertTrue(ways["stock-by-tailstock"].serves)
+        self.assertEqual(ways["die-head"].lacking, ("a die head", "chasers for 3/8-16 UNC"))
+        self.assertEqual(ways["sliding-by-hand"].lacking, ("a holder for it",))
+        self.assertIn("a threading tool of 60°", ways["threading-tool"].lacking)
+
+    def test_a_head_too_small_or_too_shallow(self) -> None:
+        small = ("head", HEAD[1] | {"most": "1/4 in"})
+        self.assertIn("up to 1/4 in", " ".join(self.owning(small, CHASERS)["die-head"].lacking))
+        long = self.owning(HEAD, CHASERS, length_mm=50.0)["die-head"]
+        self.assertIn("1-1/2 in of thread at most", " ".join(long.lacking))
+        self.assertEqual(self.owning(HEAD, CHASERS)["die-head"].lacking, ())
+
+    def test_nothing_to_cut_it_with(self) -> None:
+        ways = rank(replace(stud(), things=shop(("bar", {"id": "b1", "across": "1/2 in"}))))
+        self.assertFalse(ways[0].serves)
+        self.assertTrue(cheapest(ways).startswith("Get "))
+
+
+class Jobs(unittest.TestCase):
+    def test_a_job_takes_a_way_by_its_fields(self) -> None:
+        """Every way that serves is taken by the fields it names, and is then the one that is taken."""
+        made = plan(SCREW)
+        for choosing in choosings(made, ()):
+            for way in choosing.ways:
+                changes = dict(field_of(choosing, made, choice) for choice in way.takes)
+                again = next(iter(choosings(plan(SCREW | changes | {"method.because": "a try"}), ())))
+                self.assertEqual(again.taken, way.code)
+
+    def test_holes_have_ways_of_their_own(self) -> None:
+        found = list(choosings(plan(body(bore("1/4-20", depth="1/2"))), ()))
+        self.assertEqual([(one.inside, one.taken) for one in found], [(True, "by-centre")])
+        refused = {one.code: one.refused for one in found[0].ways}
+        self.assertTrue(refused["slipping-hand"], "blind under power")
+        self.assertTrue(refused["boring-tool"], "no bar goes into so small a bore")
+
+    def test_jaws_are_refused_or_a_stated_last_resort(self) -> None:
+        with self.assertRaises(InvalidDocument) as caught:
+            read_document(document({"method.holder": "chuck-jaws"}))
+        self.assertEqual([error.field for error in caught.exception.errors], ["method.because"])
+        made = plan({"method.holder": "chuck-jaws", "method.because": "one nut is all it must take"})
+        self.assertIn("one nut is all it must take", " ".join(notice.text for notice in made.notices))
+        self.assertTrue(any("small" in note for note in step(made, "thread").notes))
+
+    def test_a_bush_meets_the_shoulder(self) -> None:
+        made = plan({"method.holder": "guide-bush"})
+        self.assertIn("way-refused", [notice.code for notice in made.notices])
+
+    def test_schools_say_what_they_would_do(self) -> None:
+        asked = {one.question: one for one in schools(plan({"part.sections.0.length": "1/2"}))}
+        self.assertEqual(asked["How is the shoulder reached?"].here, "die turned round")
+        self.assertFalse(asked["How is the shoulder reached?"].agrees)
+        thin = body(bore(across="0.28")) | {
+            "part.sections": [section("thread", "1", thread="3/8-16"), section("bar")],
+        }
+        asked = {one.question: one for one in schools(plan(thin))}
+        self.assertEqual(asked["Drill or thread first?"].here, "thread first, then drill")
+
+
+class Head(unittest.TestCase):
+    CUT: dict[str, Any] = {"part.sections.0.cut": "die-head"}
+
+    def test_its_stop(self) -> None:
+        """1.25 in of thread less a groove of 3/16; it cuts on for 0.06 in: the stop stands at 1.0025 in."""
+        made = plan(self.CUT | {"setup.head_overrun": "0.06"})
+        self.assertAlmostEqual(step(made, "thread").figures["stop"].value, 1.25 - 3 / 16 - 0.06)
+
+    def test_one_nobody_measured_leaves_two_turns(self) -> None:
+        found = step(plan(self.CUT), "thread")
+        self.assertAlmostEqual(found.figures["stop"].value, 1.25 - 3 / 16 - 2 / 16)
+        self.assertTrue(any("Measure once" in note for note in found.notes))
+
+    def test_too_small_too_short_tapering(self) -> None:
+        for change in (
+            {"setup.head_hollow": "1"},
+            {"setup.head_overrun": "24 mm", "part.sections.0.length": "7/8"},
+            {"part.sections.0.thread": "R1/4", "part.stock.across": "3/4"},
+        ):
+            with self.subTest(change), self.assertRaises(InvalidDocument) as caught:
+                read_document(document(self.CUT | change))
+            self.assertEqual([error.field for error in caught.exception.errors], ["part.sections.0.cut"])
+
+    def test_the_shop_gives_chasers_and_head(self) -> None:
+        things = shop(DIE, CHASERS, HEAD)
+        told = furnish(document(self.CUT), things)
+        self.assertEqual(told["part"]["sections"][0]["die"], "c1")
+        self.assertEqual(told["setup"]["head_overrun"], "1.5 mm")
+        plain = furnish(document(), things)
+        self.assertEqual(plain["part"]["sections"][0]["die"], "d1")
+
+    def test_what_it_needs(self) -> None:
+        made = plan(self.CUT)
+        self.assertEqual(
+            [
+                (one.what, one.thing is not None)
+                for one in needs(made, shop(HEAD, DIE))
+                if "3/8" in one.what or "head" in one.what
+            ],
+            [("chasers for 3/8-16 UNC", False), ("die head", True)],
+        )
+
+    def test_weighed_once_for_all(self) -> None:
+        """The same way weighed twice says the same: nothing is kept between."""
+        way = next(one for one in OUTSIDE if one.code == "die-head")
+        self.assertEqual(weigh(way, stud()), weigh(way, stud()))

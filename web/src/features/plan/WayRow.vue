@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+
+import type { Figure, Schemas } from '@/shared/api/client'
+import FigureValue from '@/shared/figures/FigureValue.vue'
+import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
+
+/** A way of making a thread: what it takes, what speaks for it and against; taken by a press. */
+defineProps<{ way: Schemas['WayShown']; taken: boolean; best: boolean; closed: boolean }>()
+const emit = defineEmits<{ take: [] }>()
+const asked = ref<Figure | null>(null)
+const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : figure)
+</script>
+
+<template>
+  <li :class="{ taken, refused: way.refused.length }">
+    <div class="what">
+      <b>{{ way.name }}</b>
+      <span v-if="taken" class="mark">● taken here</span>
+      <span v-if="best" class="mark">◆ quickest</span>
+      <p class="muted small">{{ way.remark }}</p>
+      <p v-for="why in way.refused" :key="why" class="small">✗ {{ why }}</p>
+      <p v-for="what in way.lacking" :key="what" class="lacks small">
+        ◆ you have no {{ what.replace(/^an? /, '') }}
+      </p>
+      <p class="small">
+        <span v-for="one in way.merits" :key="one" class="side">+ {{ one }}</span>
+        <span v-for="one in way.faults" :key="one" class="side">− {{ one }}</span>
+      </p>
+      <p v-if="taken" class="small muted">
+        Pitch: {{ way.pitch }}. {{ way.straight.charAt(0).toUpperCase() + way.straight.slice(1) }}. Borne by
+        {{ way.borne_by }}.
+      </p>
+    </div>
+    <div class="figures">
+      <FigureValue
+        :figure="way.whole"
+        label="all pieces"
+        :open="asked === way.whole"
+        @working="ask(way.whole)"
+      />
+      <FigureValue
+        :figure="way.set_up"
+        label="set up"
+        :open="asked === way.set_up"
+        @working="ask(way.set_up)"
+      />
+      <FigureValue :figure="way.each" label="a piece" :open="asked === way.each" @working="ask(way.each)" />
+    </div>
+    <plain-btn v-if="!taken && !closed" :aria-label="`Take ${way.name}`" @click="emit('take')"
+      >Take it</plain-btn
+    >
+    <WorkingPanel v-if="asked" class="working" :figure="asked" />
+  </li>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto 72px;
+  gap: 2px 18px;
+  align-items: start;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--line);
+}
+.taken b {
+  color: var(--coral);
+}
+.mark {
+  margin-left: 10px;
+  font-size: var(--s14);
+  color: var(--lagoon);
+}
+.lacks {
+  color: var(--caution);
+}
+.side {
+  margin-right: 14px;
+}
+.figures {
+  display: grid;
+  grid-template-columns: repeat(3, 84px);
+  gap: 10px;
+}
+.working {
+  grid-column: 1 / -1;
+}
+p {
+  margin: 0;
+}
+@media (max-width: 700px) {
+  li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
