@@ -6,7 +6,9 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from lathework.answers.declared_answer import answer
+from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.values import FigureShown, figure_shown
+from lathework.drawing.gears.train import train_sheet
 from lathework.errors import InputError
 from lathework.field_reader import FieldReader
 from lathework.figures import Figure
@@ -51,6 +53,7 @@ class TrainShown:
     exact: bool
     meshes: bool
     errors: tuple[FigureShown, ...]
+    drawing: SheetShown
 
 
 @answer
@@ -140,6 +143,7 @@ def gears_shown(told: Geared) -> GearsShown:
             train.off == 0,
             train.meshes,
             tuple(figure_shown(one) for one in told.errors(train)),
+            sheet_shown(train_sheet(train)),
         )
         for train in told.trains
     ]

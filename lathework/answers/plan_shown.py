@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import math
+from collections.abc import Iterator
 from functools import lru_cache
 
 from lathework.answers.declared_answer import answer
@@ -41,10 +43,12 @@ class StepFigure:
 
 @answer
 class PassShown:
-    """A cut of a turning step: the diameter it leaves. Its working is that of the figure "cuts"."""
+    """A cut of a step: the diameter it leaves, or what is dialled; whether the mate is `tried` after
+    it. Its working is that of the figure "cuts"."""
 
     name: str
     shown: Shown
+    tried: bool
 
 
 @answer
@@ -81,6 +85,7 @@ class StepShown:
     dimensions: tuple[DimensionShown, ...]
     chucking: int
     passes: tuple[PassShown, ...]
+    passes_told: str
     passes_end: str
     zero: str
 
@@ -133,6 +138,13 @@ def _dimension(one: Dimension) -> DimensionShown:
     return DimensionShown(one.measured, one.name, one.how, *band)
 
 
+def _passes(operation: Operation) -> Iterator[PassShown]:
+    """The cuts of a step; the mate is tried from the figure "try_from" on, which counts in their unit."""
+    begins = operation.figures["try_from"].value if "try_from" in operation.figures else math.inf
+    for cut in operation.passes:
+        yield PassShown(cut.name, shown(cut.value, cut.unit, fine=cut.fine), cut.value >= begins)
+
+
 def step_shown(operation: Operation, *, working: bool = True) -> StepShown:
     """A step with its figures, and the `working` of each."""
     told = kept_figure_shown if working else bare_figure_shown
@@ -154,7 +166,8 @@ def step_shown(operation: Operation, *, working: bool = True) -> StepShown:
         gauges=offered(operation),
         dimensions=tuple(map(_dimension, operation.dimensions)),
         chucking=operation.chucking,
-        passes=tuple(PassShown(cut.name, shown(cut.value, cut.unit, fine=cut.fine)) for cut in operation.passes),
+        passes=tuple(_passes(operation)),
+        passes_told=operation.passes_told,
         passes_end=operation.passes_end,
         zero=operation.zero,
     )

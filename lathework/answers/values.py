@@ -88,6 +88,9 @@ def _told(value: float, unit: Unit, into: LengthUnit, *, fine: bool, places: int
     if unit in ("in²", "mm²"):
         factor = 1.0 if unit.startswith(into) else MM_PER_INCH**2 if into == "mm" else MM_PER_INCH**-2
         return Told(show_number(value * factor, _area_places(value * factor, into)), f"{into}²")
+    if unit == "°":
+        # An angle's sign stands close to its figure.
+        return Told(f"{show_number(value, places)}°", "")
     return Told(show_number(value, places), unit_word(unit, value))
 
 

@@ -142,6 +142,11 @@ class Operation:
         return next((one for one in self.dimensions if one.measured == measured), None)
 
     @property
+    def passes_told(self) -> str:
+        """What its cuts are told by: what the dial reads at each, or the diameter it leaves."""
+        return "by what the dial reads" if self.kind == "screwcut" else "by the diameter each leaves"
+
+    @property
     def passes_end(self) -> str:
         """What is remarked on the last of its cuts; "" where it is one like the others."""
         spring = self.passes and self.passes[-1].name == SPRING

@@ -116,7 +116,7 @@ UNSAID_THEN: dict[str, Any] = {
     "due": {"now": True, "piece": 1},
 }
 """What the bench of a job that was closed by an earlier version does not tell."""
-UNSAID_OF_A_STEP: dict[str, Any] = {"dimensions": [], "inside": False, "gauges": []}
+UNSAID_OF_A_STEP: dict[str, Any] = {"dimensions": [], "inside": False, "gauges": [], "passes": [], "passes_told": ""}
 """What it does not tell of the step in hand."""
 
 
@@ -127,6 +127,8 @@ def _bench(job: Job) -> HttpResponse:
     told = UNSAID_THEN | orjson.loads(kept)
     if told["verdict"]:
         told["verdict"] = {"metal": "right" if told["verdict"]["passes"] else "unclear"} | told["verdict"]
+    if told["advice"]:
+        told["advice"] = {"again": "", "more": None} | told["advice"]
     step = {"step": UNSAID_OF_A_STEP | told["step"]} if told["step"] else {}
     return answer(told | step | vars(job_now(job)))
 

@@ -46,6 +46,8 @@ def _default(one: Any) -> Any:
     """What a missing field stands for; ... where it must be there."""
     if isinstance(one, Rows | Several):
         return ... if one.required else list(one.default)
+    if isinstance(one, Choice) and "" in one.allowed:
+        return one.default
     if isinstance(one, Choice | Whole | Group):
         return one.default or ...
     if isinstance(one, Fixed | Ident):

@@ -15,6 +15,7 @@ from reportlab.platypus import Flowable, KeepTogether, PageBreak, SimpleDocTempl
 
 from lathework.answers.printed import headline_text, notes_text, sentence_text
 from lathework.answers.values import figure_text
+from lathework.cutting.cuts import SPRING
 from lathework.drawing.part.layout import PAPER
 from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
@@ -42,11 +43,12 @@ _UNIT_WORDS: dict[LengthUnit, str] = {"in": "inches", "mm": "millimetres"}
 
 
 def _passes(operation: Operation, unit: LengthUnit) -> list[str]:
-    """The cuts of a turning step in one line: the diameter after each."""
+    """The cuts of a step in one line: the diameter after each, or what the dial reads."""
     if not operation.passes:
         return []
-    *cuts, spring = [figure_text(figure, unit) for figure in operation.passes]
-    return [f"Cuts to {', '.join(cuts)}; spring pass at {spring}."]
+    cuts = [figure_text(figure, unit) for figure in operation.passes]
+    spring = f"; spring pass at {cuts.pop()}" if operation.passes[-1].name == SPRING else ""
+    return [f"{'Dial' if operation.kind == 'screwcut' else 'Cuts to'} {', '.join(cuts)}{spring}."]
 
 
 def _remarks(number: int, operation: Operation, unit: LengthUnit, said: dict[str, int]) -> list[str]:

@@ -58,6 +58,12 @@ export const router = createRouter({
       meta: { title: 'Shop' },
     },
     {
+      path: '/gears',
+      name: 'gears',
+      component: () => import('@/features/gears/GearsView.vue'),
+      meta: { title: 'Gears' },
+    },
+    {
       path: '/log',
       name: 'log',
       component: () => import('@/features/log/LogView.vue'),

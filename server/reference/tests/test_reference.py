@@ -45,6 +45,9 @@ class Reference(SimpleTestCase):
             ("method.blank_school", "schools"),
             ("method.finish", "finishes"),
             ("method.holder", "holders"),
+            ("part.sections.0.cut", "outside_cutters"),
+            ("method.infeed", "infeeds"),
+            ("method.point", "points"),
             ("method.order", "orders"),
             ("method.support", "supports"),
             ("setup.readout", "readouts"),
@@ -55,7 +58,8 @@ class Reference(SimpleTestCase):
             for choice in found[name]:
                 with self.subTest(choice["code"]):
                     self.assertTrue(choice["name"])
-                    read_document(document({field: choice["code"]}))
+                    # Jaws are taken for a stated reason alone.
+                    read_document(document({field: choice["code"], "method.because": "a try"}))
         said = {gauge["code"]: [one["code"] for one in gauge["verdicts"]] for gauge in found["gauges"]}
         self.assertEqual(said[""], list(NUT_VERDICTS))
         self.assertEqual(said["limits"], list(LIMIT_VERDICTS))

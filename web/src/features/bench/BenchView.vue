@@ -19,6 +19,7 @@ import LessonLine from '@/features/bench/LessonLine.vue'
 import SettleField from '@/features/bench/SettleField.vue'
 import LivePanel from '@/features/bench/LivePanel.vue'
 import MissingKit from '@/shared/jobs/MissingKit.vue'
+import PassCounter from '@/features/bench/PassCounter.vue'
 import TurnCounter from '@/features/bench/TurnCounter.vue'
 import WaitingEntries from '@/features/bench/WaitingEntries.vue'
 import StepTools from '@/shared/jobs/StepTools.vue'
@@ -61,6 +62,8 @@ const step = computed(() => bench.value?.step ?? null)
 const gated = computed(() => bench.value !== null && bench.value.unread.length > 0)
 /** A closed job is looked at, no more. */
 const open = computed(() => bench.value?.state !== 'closed')
+/** A threading tool goes in pass after pass, and no size is read between. */
+const passing = computed(() => !!step.value?.passes.length && !step.value.dimensions.length)
 const gauging = computed(() => step.value?.measure === 'verdict')
 const { chosen, size, dimension, drives, cut } = useSizes(bench)
 watch(chosen, () => (dialled.value = ''))
@@ -203,7 +206,9 @@ void load()
         />
         <div v-else>
           <div class="figures">
+            <PassCounter v-if="open && step && passing" :step="step" />
             <BenchFigure
+              v-else
               :bench="bench"
               :size="size"
               :cut="cut"

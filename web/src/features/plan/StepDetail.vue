@@ -39,12 +39,15 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
     </div>
     <WorkingPanel v-if="working" :figure="working" />
     <p v-if="step.passes.length" class="passes">
-      <span class="muted">Cuts, by the diameter each leaves</span>
+      <span class="muted">Cuts, {{ step.passes_told }}</span>
       <template v-for="(pass, n) in step.passes" :key="n">
         <span v-if="n" class="muted" aria-hidden="true">→</span>
         <span class="fig" :title="pass.name">{{ told(pass.shown).text }}</span>
       </template>
       <span v-if="step.passes_end" class="muted">{{ step.passes_end }}</span>
+    </p>
+    <p v-if="step.key.startsWith('gear:')">
+      <router-link :to="{ name: 'gears' }">Every train of your wheels</router-link>
     </p>
     <CautionLine :cautions="step.cautions" />
     <details v-if="step.why" class="why" :open="walk">

@@ -45,6 +45,11 @@ async function say(said: Record<string, string> = typed.value) {
     trouble.value = problem.errors.length ? '' : problem.message
   }
 }
+/** What its gears are asked with. */
+const geared = computed(() => {
+  const said = ['leadscrew', 'gears', 'dial_teeth', 'dial_lines'].map((field) => [field, value(field)])
+  return Object.fromEntries(said.filter(([, text]) => text))
+})
 const { data: own } = useQuery({
   queryKey: computed(() => ['dies', 'own', props.thing.id]),
   queryFn: () => ask(client.GET('/api/log/dies', { params: { query: { die: props.thing.id } } })),
@@ -68,6 +73,9 @@ const { data: jobs } = useQuery({
     <h2>{{ thing.name }}</h2>
     <p v-if="thing.thread">
       <router-link :to="{ name: 'threads', query: { q: thing.thread } }">Its thread in the book</router-link>
+    </p>
+    <p v-if="thing.kind === 'lathe'">
+      <router-link :to="{ name: 'gears', query: geared }">Gears for a pitch on it</router-link>
     </p>
     <v-select
       class="state"

@@ -3451,9 +3451,10 @@ export interface components {
             percent?: string;
             /**
              * Point
+             * @default
              * @enum {string}
              */
-            point: "" | "flat" | "radius" | "sharp" | "full-form";
+            point?: "" | "flat" | "radius" | "sharp" | "full-form";
             /**
              * Support
              * @default chuck
@@ -3657,12 +3658,15 @@ export interface components {
         };
         /**
          * PassShown
-         * @description A cut of a turning step: the diameter it leaves. Its working is that of the figure "cuts".
+         * @description A cut of a step: the diameter it leaves, or what is dialled; whether the mate is `tried` after
+         *     it. Its working is that of the figure "cuts".
          */
         PassShown: {
             /** Name */
             name: string;
             shown: components["schemas"]["Shown"];
+            /** Tried */
+            tried: boolean;
         };
         /**
          * PathShown
@@ -4614,6 +4618,8 @@ export interface components {
             passes: components["schemas"]["PassShown"][];
             /** Passes End */
             passes_end: string;
+            /** Passes Told */
+            passes_told: string;
             /** Sentence */
             sentence: string;
             /** Title */
@@ -4929,6 +4935,7 @@ export interface components {
          * @description A train: its drivers and the wheels they drive, in words, what it is off, whether it meshes.
          */
         TrainShown: {
+            drawing: components["schemas"]["SheetShown"];
             /** Driven */
             driven: number[];
             /** Drivers */

@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { VTextField } from 'vuetify/components/VTextField'
+
+import TrainRow from '@/features/gears/TrainRow.vue'
+import { type GearField, useGears } from '@/features/gears/useGears'
+import SheetDrawing from '@/shared/drawing/SheetDrawing.vue'
+
+/** Change gears for a pitch: every train of the wheels one owns, what each is off, when the nuts may be closed. */
+const { typed, lathes, take, found, wrong, whole, problem } = useGears()
+const FIELDS: { field: GearField; label: string; hint: string }[] = [
+  { field: 'pitch', label: 'Pitch, or a thread', hint: '13 tpi, 1.5 mm, M10' },
+  { field: 'leadscrew', label: 'Leadscrew', hint: '8 tpi, 3 mm' },
+  { field: 'gears', label: 'Wheels you own, by their teeth', hint: '20, 30, 40, 40, 65' },
+  { field: 'dial_teeth', label: 'Thread dial, teeth', hint: 'none' },
+  { field: 'dial_lines', label: 'Thread dial, lines', hint: 'none' },
+  { field: 'length', label: 'Length of the thread', hint: '1 in' },
+]
+const picked = ref(0)
+const trains = computed(() => (whole.value && !problem.value ? (found.value?.trains ?? []) : []))
+const shown = computed(() => trains.value[picked.value] ?? trains.value[0])
+</script>
+
+<template>
+  <div class="page">
+    <h1>Gears for a pitch</h1>
+    <p v-if="lathes.length" class="lathes">
+      <span class="muted">From</span>
+      <plain-btn v-for="one in lathes" :key="one.id" @click="take(one.id)">{{ one.name }}</plain-btn>
+    </p>
+    <form class="fields" @submit.prevent>
+      <v-text-field
+        v-for="one in FIELDS"
+        :key="one.field"
+        v-model="typed[one.field]"
+        :class="one.field"
+        :label="one.label"
+        :placeholder="one.hint"
+        persistent-placeholder
+        autocomplete="off"
+        :error-messages="whole ? wrong(one.field) : undefined"
+      />
+    </form>
+    <p v-if="problem && !problem.errors.length" class="field-error" role="alert">{{ problem.message }}</p>
+    <div v-if="whole && found && !problem" class="answer">
+      <section aria-label="Trains">
+        <p class="ratio">
+          {{ found.pitch }} on {{ found.leadscrew }}: the leadscrew turns
+          <b class="fig">{{ found.ratio }}</b> of the spindle.
+        </p>
+        <ul v-if="trains.length">
+          <TrainRow
+            v-for="(train, at) in trains"
+            :key="train.words"
+            :train="train"
+            :chosen="train === shown"
+            @choose="picked = at"
+          />
+        </ul>
+        <p v-else class="none">
+          ◆ No train of these wheels comes within 5 per mille. Wheels of 63 and 80, or of 127, bring
+          millimetres to an inch screw; or borrow one.
+        </p>
+        <p class="nuts">
+          {{ found.nuts }}
+          <span v-if="found.lines.length && !found.nuts.includes('anywhere')" class="muted"
+            >Lines {{ found.lines.join(', ') }}.</span
+          >
+          <span v-if="trains.length && !shown?.exact" class="muted">
+            With a train that is not exact keep them closed.
+          </span>
+        </p>
+        <p class="caution">
+          ⚠ Switch off at the wall before you open the gear cover, and close it before you start.
+        </p>
+      </section>
+      <SheetDrawing v-if="shown" class="train" :sheet="shown.drawing" />
+    </div>
+    <p v-else-if="!whole" class="muted">
+      Say the pitch, or name a thread; the wheels are those of your lathe, where the shop knows them.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  gap: 14px;
+  max-width: 1100px;
+}
+.lathes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(6, minmax(0, 1fr));
+  gap: 14px;
+}
+.pitch,
+.leadscrew {
+  grid-column: span 2;
+}
+.gears {
+  grid-column: span 4;
+  order: 2;
+}
+.dial_teeth,
+.dial_lines {
+  grid-column: span 1;
+}
+.length {
+  grid-column: span 2;
+  order: 3;
+}
+.answer {
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+  gap: 24px;
+}
+.ratio {
+  font-size: 1.1em;
+}
+.train {
+  width: 100%;
+  max-width: 460px;
+}
+.nuts {
+  padding-top: 12px;
+  font-weight: 700;
+}
+.caution,
+.none {
+  color: var(--caution);
+}
+@media (max-width: 760px) {
+  .answer {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .fields {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+  .gears,
+  .length,
+  .pitch,
+  .leadscrew {
+    grid-column: span 2;
+  }
+}
+</style>

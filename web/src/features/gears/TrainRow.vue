@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+
+import type { Figure, Schemas } from '@/shared/api/client'
+import FigureValue from '@/shared/figures/FigureValue.vue'
+import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
+
+/** A train: its wheels, whether it is exact, what it is off; a press draws it. */
+defineProps<{ train: Schemas['TrainShown']; chosen: boolean }>()
+const emit = defineEmits<{ choose: [] }>()
+const asked = ref<Figure | null>(null)
+</script>
+
+<template>
+  <li :class="{ chosen }">
+    <button type="button" class="words" :aria-pressed="chosen" @click="emit('choose')">
+      <span class="fig">{{ train.drivers.join(' × ') }}</span>
+      <span class="muted"> over </span>
+      <span class="fig">{{ train.driven.join(' × ') }}</span>
+      <small class="muted">{{ train.words }}</small>
+    </button>
+    <span v-if="train.exact" class="exact">✓ exact</span>
+    <span v-else class="off">
+      <FigureValue
+        v-for="one in train.errors"
+        :key="one.name"
+        :figure="one"
+        :label="one.name"
+        :open="asked === one"
+        @working="asked = asked === one ? null : one"
+      />
+    </span>
+    <span v-if="!train.meshes" class="field-error">✗ does not mesh: a wheel meets a shaft</span>
+    <WorkingPanel v-if="asked" class="working" :figure="asked" />
+  </li>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 2px 18px;
+  align-items: center;
+  padding: 7px 0 7px 10px;
+  border-bottom: 1px solid var(--line);
+  border-left: 3px solid transparent;
+}
+.chosen {
+  border-left-color: var(--coral);
+}
+.words {
+  display: block;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+}
+.words .fig {
+  white-space: nowrap;
+  font-size: 1.2em;
+  font-weight: 700;
+}
+small {
+  display: block;
+}
+.exact {
+  color: var(--lagoon);
+  font-weight: 700;
+}
+.off {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+}
+.working {
+  grid-column: 1 / -1;
+}
+@media (max-width: 760px) {
+  li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
