@@ -8,7 +8,7 @@ from decimal import ROUND_HALF_EVEN, ROUND_HALF_UP, Decimal
 from typing import Literal
 
 LengthUnit = Literal["in", "mm"]
-Counted = Literal["turn", "eighth of a turn", "cut", "piece", "flat", "bolt"]
+Counted = Literal["turn", "eighth of a turn", "graduation", "cut", "piece", "flat", "bolt"]
 Area = Literal["in²", "mm²", "in²/in", "mm²/mm"]
 Force = Literal["N", "kN", "N m", "N/mm²"]
 Pace = Literal["rev/min", "m/min", "min", "h", "s"]
@@ -39,6 +39,7 @@ class BothUnits:
 _PLURALS: dict[str, str] = {
     "turn": "turns",
     "eighth of a turn": "eighths of a turn",
+    "graduation": "graduations",
     "cut": "cuts",
     "piece": "pieces",
     "flat": "flats",

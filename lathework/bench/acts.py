@@ -3,14 +3,15 @@
 from __future__ import annotations
 
 import math
+from dataclasses import replace
 
 from lathework.bench.bench import Bench
 from lathework.bench.dispositions import checked_mistake, settled
-from lathework.bench.entry import CUT_AGAIN, SET, Entry, Kind
+from lathework.bench.entry import CUT_AGAIN, OF_A_HEAD, SET, Entry, Kind
 from lathework.bench.judged import SizeNow
 from lathework.bench.progress import Progress
 from lathework.cutting.dimension import came_off, halved
-from lathework.dies.proposal import MOST_EIGHTHS
+from lathework.dies.scale import Scale
 from lathework.errors import InputError
 from lathework.lengths import Length, Span, within
 from lathework.planning.operation import Operation
@@ -92,25 +93,32 @@ def setting_entry(now: Bench, stands: str = "") -> Entry:
     if stands.strip():
         if now.step is None or now.preset is None:
             raise InputError("not-asked", "stands", "No die is set at this step.")
-        return Entry("setting", now.piece, now.step.key, word=SET, eighths=_eighths(stands))
+        scale = now.preset.scale
+        told = Entry("setting", now.piece, now.step.key, word=SET, eighths=_marks(stands, scale))
+        return told if scale.by == "screw" else replace(told, word=f"{SET}{OF_A_HEAD}")
     if now.step is None or now.advice is None or now.adjusted:
         raise InputError("not-asked", "setting", "There is no advice to move the die: gauge first.")
     if now.advice.again:
         return Entry("setting", now.piece, now.step.key, word=CUT_AGAIN)
     if now.advice.eighths is None:
         raise InputError("not-asked", "setting", "There is no advice to move the die: it stays as it is.")
-    return Entry("setting", now.piece, now.step.key, word=now.advice.move, eighths=now.advice.eighths.value)
+    headed = OF_A_HEAD if now.step.cutter == "die-head" else ""
+    return Entry(
+        "setting", now.piece, now.step.key, word=f"{now.advice.move}{headed}", eighths=now.advice.eighths.value
+    )
 
 
-def _eighths(text: str) -> float:
+def _marks(text: str, scale: Scale) -> float:
     """A setting as typed. Raises InputError on "stands"."""
     try:
         told = float(text.replace(",", ".").replace("−", "-"))
     except ValueError:
         told = math.nan
-    most = f"{MOST_EIGHTHS:g}"
-    if not abs(told) <= MOST_EIGHTHS:
+    most = f"{scale.most:g}"
+    if not abs(told) <= scale.most:
         text = f"Eighths of a turn, from −{most} (closed) to {most} (open): it cracks past that."
+        if scale.by == "graduations":
+            text = f"Graduations, from −{most} (closed) to {most} (open) of its mark."
         raise InputError("out-of-range", "stands", text)
     return told
 

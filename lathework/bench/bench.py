@@ -7,16 +7,18 @@ from copy import deepcopy
 from dataclasses import dataclass
 from typing import Literal
 
+from lathework.bench.due import Due, due
 from lathework.bench.entry import die_of
 from lathework.bench.gauge.advised import advised
-from lathework.bench.gauge.die import Memory, Preset, known_of, preset
+from lathework.bench.gauge.die import Memory, Preset, known_as, known_of, preset, scale_of
 from lathework.bench.gauge.thread import offered, sized, why_it_binds
 from lathework.bench.judged import Judged, SizeNow, size_now
 from lathework.bench.outdated import outdated_words
 from lathework.bench.put_down import RECHUCKED, Turn, may_begin, piece_after, to_do, turns
-from lathework.bench.tally import Reading, Tally, made_by, stands_open
+from lathework.bench.tally import Reading, Tally, stands_open
 from lathework.cautions import HAZARD_CAUTIONS, Caution
 from lathework.cutting.next_cut import NextCut
+from lathework.dies.scale import SCREW, Scale
 from lathework.dies.setting import Advice
 from lathework.gauging.causes import CAUSES, Cause, cause_of
 from lathework.gauging.sized import Sized
@@ -27,14 +29,6 @@ from lathework.planning.plan import Plan
 from lathework.units import BothUnits
 
 StepState = Literal["done", "now", "to do"]
-
-
-@dataclass(frozen=True, slots=True)
-class Due:
-    """Whether the piece in hand is to be gauged, and which is the next that is."""
-
-    now: bool
-    piece: int
 
 
 @dataclass(frozen=True, slots=True)
@@ -86,9 +80,14 @@ class Bench:
     outdated: BothUnits | None
 
     @property
+    def scale(self) -> Scale:
+        """What the die in use is set by."""
+        return scale_of(self.step, self.plan) if self.step is not None else SCREW
+
+    @property
     def opened_eighths(self) -> float:
         """By how many eighths of a turn the die in use was opened for this part."""
-        return stands_open(self.opened, self.die_id, self.die)
+        return stands_open(self.opened, self.die_id, known_as(self.step, self.die))
 
     def size(self, measured: str) -> SizeNow | None:
         """The size of the step of that name, the first where none is named; None where it has no such."""
@@ -170,18 +169,7 @@ def _set_to(plan: Plan, step: Operation, tally: Tally) -> float | None:
     """Where the die of a step was set for the piece in hand, in eighths of a turn; None where nobody said yet."""
     if step.key not in tally.adjusted or step.thread is None:
         return None
-    return stands_open(tally.opened, die_of(plan, step.key), step.thread.designation)
-
-
-def _due(plan: Plan, step: Operation | None, tally: Tally) -> Due:
-    """Whether the piece in hand is to be gauged: the first, those of the interval, the last, and after every change."""
-    every = step.figures.get("every") if step is not None else None
-    if step is None or every is None or step.key not in tally.gauged_at:
-        return Due(now=True, piece=tally.piece)
-    at, made = tally.gauged_at[step.key]
-    last = tally.begun + plan.job.quantity - tally.good - 1 - len(tally.aside)
-    piece = min(last, at + int(every.value))
-    return Due(now=tally.piece >= piece or made != made_by(step, die_of(plan, step.key)), piece=max(piece, tally.piece))
+    return stands_open(tally.opened, die_of(plan, step.key), known_as(step, step.thread.designation))
 
 
 def _die_id(plan: Plan, step: Operation | None) -> str:
@@ -199,7 +187,9 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
     thread = step.thread if step is not None and step.measure == "verdict" else None
     said = tally.verdicts.get(key) if thread else None
     verdict = next((v for v in VERDICTS if v == said), None)
-    trials = known_of(memory, die_of(plan, key), step.thread.designation) if step and step.thread else ()
+    trials = (
+        known_of(memory, die_of(plan, key), known_as(step, step.thread.designation)) if step and step.thread else ()
+    )
     metal = plan.job.material.name
     asks = key not in tally.adjusted
     cause = next((code for code in CAUSES if code == tally.causes.get(key)), None)
@@ -217,10 +207,10 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
         verdict=verdict,
         adjusted=key in tally.adjusted,
         advice=advised(plan, step, verdict, tally, trials) if step and thread and verdict else None,
-        preset=preset(step, metal, trials, _set_to(plan, step, tally)) if step else None,
+        preset=preset(step, metal, trials, scale_of(step, plan), _set_to(plan, step, tally)) if step else None,
         causes=why_it_binds(plan, step, verdict, tally) if step and verdict and asks else (),
         cause=cause_of(cause, inside=step is not None and step.inside) if cause else None,
-        due=_due(plan, step, tally),
+        due=due(plan, step, tally),
         sized=sized(step, tally.sizes[key]) if step and key in tally.sizes else None,
         gauges=(may := offered(step) if step else ()),
         tried=tally.tried if tally.tried in may else "",

@@ -33,6 +33,8 @@ OF_THE_STEP: tuple[Kind, ...] = ("reading", "verdict", "setting", "cause", "done
 """What counts only as long as its step makes what it made."""
 SET = "set"
 """The word of a setting that says where a die stands, not how far it was moved."""
+OF_A_HEAD = "-head"
+"""What ends the word of a setting whose marks are graduations of a die head."""
 CUT_AGAIN = "again"
 """The word of a setting where nothing was moved: the thread was cut further as it was."""
 _ALIKE_MM = 0.0005

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from lathework.bench.bench import Bench, bench
 from lathework.bench.entry import Entry
 from lathework.bench.fold import State, fold
-from lathework.bench.gauge.die import Memory
+from lathework.bench.gauge.die import Memory, known_as
 from lathework.bench.tally import Tally, stands_open
 from lathework.planning.plan import Plan
 
@@ -72,7 +72,10 @@ class Progress:
     def opened_eighths(self) -> float:
         """By how many eighths of a turn the die in use was opened: one die serves every part of its thread."""
         bench = self.bench
-        return sum(stands_open(tally.opened, bench.die_id, bench.die) for tally in self.state.parts.values())
+        return sum(
+            stands_open(tally.opened, bench.die_id, known_as(bench.step, bench.die))
+            for tally in self.state.parts.values()
+        )
 
     @property
     def gauged_enough(self) -> bool:

@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 from lathework.bench.dispositions import DISPOSITIONS
-from lathework.bench.entry import CUT_AGAIN, SET, Entry
+from lathework.bench.entry import CUT_AGAIN, OF_A_HEAD, SET, Entry
 from lathework.cautions import HAZARD_NAMES
-from lathework.dies.setting import stands_words, turn_words
+from lathework.dies.scale import SCREW, graduations
+from lathework.dies.setting import stands_words
 from lathework.gauging.causes import CAUSES, cause_of
 from lathework.gauging.verdicts import MEANINGS
 from lathework.units import show_both
@@ -63,7 +64,9 @@ def said(kind: str, word: str, eighths: float | None, text: str, measured: str =
     if kind == "setting":
         if word == CUT_AGAIN:
             return "left as it was, the thread cut further"
-        return f"{word}: {stands_words(eighths or 0)}" if word == SET else f"{word} {turn_words(eighths or 0)}"
+        scale, move = (graduations(None) if word.endswith(OF_A_HEAD) else SCREW), word.removesuffix(OF_A_HEAD)
+        marks = eighths or 0.0
+        return f"{move}: {scale.stands(marks)}" if move == SET else f"{move} {scale.words(marks)}"
     return text
 
 

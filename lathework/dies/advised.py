@@ -5,7 +5,8 @@ from __future__ import annotations
 from lathework.dies.aim import Aim
 from lathework.dies.learner import Belief, Forecast
 from lathework.dies.proposal import AS_GOOD, LET_GO, propose
-from lathework.dies.setting import Advice, close_order, open_order
+from lathework.dies.scale import Scale
+from lathework.dies.setting import Advice
 from lathework.figures import Figure, Given, Source
 from lathework.gauging.sized import class_chance
 from lathework.gauging.verdicts import NUT_VERDICTS, Verdict, told_metal
@@ -14,6 +15,10 @@ LEARNED = Source(
     "practice", "a line fitted to what this die cut; before that, the wedge of its screw and usual spreads"
 )
 LARGE = " It fits this nut, and is rather large for its class: another nut may bind."
+HEAD_CLOSED = (
+    "The head is closed as far as its scale is used. What still binds wants other chasers, or the thread looked at "
+    "again: its pitch, its crest, the nut."
+)
 CLOSED = (
     "The die is closed as far as it goes: closed farther it cracks. What still binds wants another die, or the thread "
     "looked at again: its pitch, its crest, the nut."
@@ -43,20 +48,22 @@ def expected(belief: Belief, eighths: float, metal: str) -> Figure:
             Given("setting", eighths),
             Given("what this metal adds", more, "mm"),
         ),
-        note="The slope is for an eighth of a turn of the middle screw.",
+        note="The slope is for an eighth of a turn of the middle screw."
+        if belief.scale.by == "screw"
+        else "The slope is for one graduation.",
     )
 
 
-def _moved(now: float, then: float) -> Figure:
-    """How far the middle screw moves from one setting to another, in eighths (numbers) of a turn."""
+def _moved(now: float, then: float, scale: Scale) -> Figure:
+    """How far the middle screw, or the scale of a head, moves from one setting to another (numbers of its marks)."""
     opens = then > now
     return Figure(
-        "middle screw",
+        "middle screw" if scale.by == "screw" else "scale of the head",
         abs(then - now),
-        "eighth of a turn",
+        scale.unit,
         "next setting − setting now" if opens else "setting now − next setting",
         LEARNED,
-        (Given("setting now", now, "eighth of a turn"), Given("next setting", then, "eighth of a turn")),
+        (Given("setting now", now, scale.unit), Given("next setting", then, scale.unit)),
         places=1,
     )
 
@@ -64,23 +71,25 @@ def _moved(now: float, then: float) -> Figure:
 def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str, own: Forecast) -> Advice:
     """What to do with a die that stands open by so many `eighths` (a number), after a verdict on a thread that is now
     believed to be its `own` forecast. Source: practice."""
-    piece = chance(own, belief.aim, "this thread in its class")
+    piece, scale = chance(own, belief.aim, "this thread in its class"), belief.scale
     metal_now = told_metal(verdict)
     if metal_now == "over":
         then = propose(belief, metal, below=eighths)
         if then is None:
-            return Advice("leave", CLOSED, None, False, piece=piece)
-        screw = _moved(eighths, then.eighths)
+            closed = CLOSED if scale.by == "screw" else HEAD_CLOSED
+            return Advice("leave", closed, None, False, piece=piece)
+        screw = _moved(eighths, then.eighths, scale)
         likely = chance(then, belief.aim, "then in its class")
-        return Advice("close", close_order(screw), screw, True, likely, piece)
+        return Advice("close", scale.close_order(screw), screw, True, likely, piece)
     stays, best = belief.forecast(eighths, metal), propose(belief, metal)
     shakes = verdict == "slight-shake" or metal_now == "under"
     opens = shakes and best is not None and best.eighths > eighths
     # A thread that is loose in this nut is wanted tighter, also where its class would have it.
     good = metal_now != "under" and best is not None and stays.within >= best.within - AS_GOOD
     if best is None or not opens or good:
-        order = f"Leave the die as it is.{LARGE if own.over > LET_GO and verdict in NUT_VERDICTS else ''}"
+        left = "Leave the die as it is." if scale.by == "screw" else "Leave the head as it is."
+        order = f"{left}{LARGE if own.over > LET_GO and verdict in NUT_VERDICTS else ''}"
         return Advice("leave", order, None, False, chance(stays, belief.aim, "the next"), piece)
-    screw = _moved(eighths, best.eighths)
-    order = open_order(screw, passes=verdict == "slight-shake")
+    screw = _moved(eighths, best.eighths, scale)
+    order = scale.open_order(screw, passes=verdict == "slight-shake")
     return Advice("open", order, screw, False, chance(best, belief.aim, "then in its class"), piece)

@@ -2,7 +2,8 @@
 
 Pitch diameter over the middle of its class = offset + slope × eighths + metal + scatter. All of it is normal; a size
 that was measured updates it exactly, a nut's verdict by the moments of the clearance that goes with that verdict.
-Lengths are in millimetres, settings in eighths of a turn of the middle screw from where it touches, opened above 0.
+Lengths are in millimetres, settings in eighths of a turn of the middle screw from where it touches, opened above 0; of
+a die head in graduations of its scale from its mark.
 """
 
 from __future__ import annotations
@@ -13,16 +14,12 @@ from dataclasses import dataclass, field
 from statistics import NormalDist
 
 from lathework.dies.aim import Aim
-from lathework.dies.setting import POINT_HALF_ANGLE_DEG, SCREW_PITCH_MM
+from lathework.dies.scale import SCREW, Scale
 from lathework.gauging.tried import Gauge
 from lathework.gauging.verdicts import NUT_VERDICTS, NutVerdict, Verdict
 
 OFFSET_SPREAD_MM = 0.03
 """How far a die as it comes may be from the middle of its class (practice)."""
-SLOPE_MM = 2 * SCREW_PITCH_MM / 8 * math.tan(math.radians(POINT_HALF_ANGLE_DEG)) / math.pi
-"""What an eighth of a turn opens a die by, as the wedge of its screw says."""
-SLOPE_SPREAD_SHARE = 0.4
-"""How far a die's slope may be from that, as a share of it: a factor of two either way is rare (practice)."""
 METAL_SPREAD_MM = 0.006
 """How much larger or smaller a metal comes out of the same die (practice)."""
 SCATTER_MM = 0.008
@@ -50,8 +47,8 @@ _LEAST_LIKELY = 1e-6
 class Trial:
     """One thread of a die: how it stood, the metal, and the nut's verdict or the size that was measured.
 
-    `eighths` of a turn it stood open; `off_mm` is the pitch diameter over the middle of its class, within `within_mm`
-    (standard uncertainty), in millimetres; `tried` is what it was gauged with.
+    `eighths` of a turn it stood open, or graduations of a head; `off_mm` is the pitch diameter over the middle of its
+    class, within `within_mm` (standard uncertainty), in millimetres; `tried` is what it was gauged with.
     """
 
     eighths: float
@@ -110,10 +107,11 @@ def _cut_off(law: NormalDist, low: float, high: float) -> tuple[float, float]:
 
 @dataclass(slots=True)
 class Belief:
-    """What is believed of a die for an aim: means and covariances of offset, slope, nut, and, by their names, of what
-    was met `also`: what each metal adds, other nuts."""
+    """What is believed of a die for an aim, set by its `scale`: means and covariances of offset, slope, nut, and, by
+    their names, of what was met `also`: what each metal adds, other nuts."""
 
     aim: Aim
+    scale: Scale = SCREW
     also: list[str] = field(default_factory=list)
     means: list[float] = field(default_factory=list)
     covariances: list[list[float]] = field(default_factory=list)
@@ -122,8 +120,8 @@ class Belief:
     def __post_init__(self) -> None:
         """Before any trial: what is usual."""
         mate, strays = self.aim.mate()
-        self.means = [0.0, SLOPE_MM, mate]
-        spreads = (OFFSET_SPREAD_MM, SLOPE_SPREAD_SHARE * SLOPE_MM, strays)
+        self.means = [0.0, self.scale.slope_mm, mate]
+        spreads = (OFFSET_SPREAD_MM, self.scale.spread * self.scale.slope_mm, strays)
         self.covariances = [[spread**2 if i == j else 0.0 for j in range(3)] for i, spread in enumerate(spreads)]
 
     def _place(self, name: str, mean: float, spread: float) -> int:
@@ -212,9 +210,9 @@ class Belief:
         return Forecast(eighths, mean, law.stdev, 1 - under - over, under, over)
 
 
-def believed(aim: Aim, trials: Iterable[Trial]) -> Belief:
-    """What is believed of a die after its trials, in their order."""
-    belief = Belief(aim)
+def believed(aim: Aim, trials: Iterable[Trial], scale: Scale = SCREW) -> Belief:
+    """What is believed of a die after its trials, in their order; it is set by that `scale`."""
+    belief = Belief(aim, scale)
     for trial in trials:
         belief.learn(trial)
     return belief

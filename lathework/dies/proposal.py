@@ -3,12 +3,9 @@
 from __future__ import annotations
 
 from lathework.dies.learner import Belief, Forecast
+from lathework.dies.scale import Scale
 from lathework.gauging.verdicts import told_metal
 
-STEP = 0.5
-"""A setting is told to half an eighth of a turn: no finer can be set by eye (practice)."""
-MOST_EIGHTHS = 4.0
-"""A die is opened or closed no farther from where its screw touches: it cracks (practice)."""
 AS_GOOD = 0.05
 """A setting whose chance is no more than this below the best is left as it is (practice)."""
 LET_GO = 0.25
@@ -17,20 +14,23 @@ SCRAP_COSTS = 15.0
 """What a thread too small costs, over one too large: that one is cut again (practice)."""
 
 
-def settings(low: float = -MOST_EIGHTHS, most: float = MOST_EIGHTHS) -> list[float]:
-    """The settings there are from `low` to `most`, in eighths (numbers) of a turn."""
-    count = round(2 * MOST_EIGHTHS / STEP) + 1
-    every = [-MOST_EIGHTHS + n * STEP for n in range(count)]
-    return [one for one in every if low - 1e-9 <= one <= most + 1e-9]
+def settings(scale: Scale, low: float | None = None, most: float | None = None) -> list[float]:
+    """The settings there are on a scale from `low` to `most` (marks, numbers), or all."""
+    first, last = -scale.most if low is None else low, scale.most if most is None else most
+    count = round(2 * scale.most / scale.step) + 1
+    every = [-scale.most + n * scale.step for n in range(count)]
+    return [one for one in every if first - 1e-9 <= one <= last + 1e-9]
 
 
 def _between(belief: Belief) -> tuple[float, float]:
-    """What the latest trials leave, in eighths of a turn: over one too loose, under one too tight."""
+    """What the latest trials leave, in marks of the scale: over one too loose, under one too tight."""
+    scale = belief.scale
     loose = [one.eighths for one in belief.latest if told_metal(one.verdict) == "under"]
     tight = [one.eighths for one in belief.latest if told_metal(one.verdict) == "over"]
-    low, high = max(loose, default=-MOST_EIGHTHS - STEP) + STEP, min(tight, default=MOST_EIGHTHS + STEP) - STEP
+    low = max(loose, default=-scale.most - scale.step) + scale.step
+    high = min(tight, default=scale.most + scale.step) - scale.step
     # Verdicts that contradict each other leave nothing between them: then the line alone speaks.
-    return (low, high) if settings(low, high) else (-MOST_EIGHTHS, MOST_EIGHTHS)
+    return (low, high) if settings(scale, low, high) else (-scale.most, scale.most)
 
 
 def propose(belief: Belief, metal: str, *, below: float | None = None) -> Forecast | None:
@@ -40,9 +40,11 @@ def propose(belief: Belief, metal: str, *, below: float | None = None) -> Foreca
     A large thread can be cut again, a small one is scrap: what that costs is weighed. Source: practice.
     """
     low, high = _between(belief)
-    most = high if below is None else min(high, below - STEP)
+    most = high if below is None else min(high, below - belief.scale.step)
     # What the latest leave may fall between two settings: then all below serve.
-    told = [belief.forecast(one, metal) for one in settings(low, most) or settings(most=most)]
+    told = [
+        belief.forecast(one, metal) for one in settings(belief.scale, low, most) or settings(belief.scale, most=most)
+    ]
     return min(told, key=lambda one: (SCRAP_COSTS * one.under + one.over, abs(one.eighths)), default=None)
 
 

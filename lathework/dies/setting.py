@@ -48,7 +48,7 @@ class Advice:
     @property
     def middle(self) -> Literal["in", "out", ""]:
         """Which way the middle screw goes; the two beside it go the other. "" where none is moved."""
-        if self.eighths is None:
+        if self.eighths is None or self.eighths.unit != "eighth of a turn":
             return ""
         return "in" if self.move == "open" else "out"
 

@@ -19,13 +19,12 @@ from lathework.dies.learner import (
     METAL_SPREAD_MM,
     OFFSET_SPREAD_MM,
     SCATTER_MM,
-    SLOPE_MM,
-    SLOPE_SPREAD_SHARE,
     Trial,
     believed,
     nut_verdict,
 )
-from lathework.dies.proposal import MOST_EIGHTHS, SCRAP_COSTS, propose
+from lathework.dies.proposal import SCRAP_COSTS, propose
+from lathework.dies.scale import SCREW, SLOPE_MM, SLOPE_SPREAD, graduations
 from lathework.gauging.verdicts import VERDICTS
 from lathework.threads.designation import read_called
 from lathework.threads.limits import external_limits, internal_limits
@@ -66,7 +65,7 @@ class Sizes(unittest.TestCase):
             for _ in range(12)
         ]
         rows = np.array([[1.0, t.eighths, t.metal == trials[0].metal, t.metal != trials[0].metal] for t in trials])
-        spreads = np.array([OFFSET_SPREAD_MM, SLOPE_SPREAD_SHARE * SLOPE_MM, METAL_SPREAD_MM, METAL_SPREAD_MM])
+        spreads = np.array([OFFSET_SPREAD_MM, SLOPE_SPREAD * SLOPE_MM, METAL_SPREAD_MM, METAL_SPREAD_MM])
         prior, weight = np.diag(1 / spreads**2), 1 / (SCATTER_MM**2 + 0.004**2)
         precision = prior + weight * rows.T @ rows
         right = prior @ np.array([0.0, SLOPE_MM, 0.0, 0.0]) + weight * rows.T @ np.array([t.off_mm for t in trials])
@@ -93,7 +92,7 @@ class Verdicts(unittest.TestCase):
         )
         # The metal is the same throughout: it widens the offset.
         wide = math.hypot(OFFSET_SPREAD_MM, METAL_SPREAD_MM)
-        weight = normal(offset, wide) * normal(slope - SLOPE_MM, SLOPE_SPREAD_SHARE * SLOPE_MM)
+        weight = normal(offset, wide) * normal(slope - SLOPE_MM, SLOPE_SPREAD * SLOPE_MM)
         weight = weight * normal(mate - aim.mate()[0], aim.mate()[1])
         noise = math.hypot(SCATTER_MM, FEEL_SHARE * aim.clearance_mm)
         below = np.vectorize(lambda z: 0.5 * math.erfc(-z / math.sqrt(2)))
@@ -140,9 +139,9 @@ class Verdicts(unittest.TestCase):
         for told in (propose(belief, "brass"), propose(belief, "steel", below=below)):
             if told is None:
                 # Nothing is left below the setting it must be closed from: half an eighth is the least move.
-                self.assertLess(below - 0.5, -MOST_EIGHTHS)
+                self.assertLess(below - 0.5, -SCREW.most)
                 continue
-            self.assertLessEqual(abs(told.eighths), MOST_EIGHTHS)
+            self.assertLessEqual(abs(told.eighths), SCREW.most)
             self.assertAlmostEqual(told.within + told.under + told.over, 1)
             self.assertTrue(min(told.within, told.under, told.over) >= -1e-12 and told.spread_mm > 0)
         again = propose(belief, "steel", below=below)
@@ -171,3 +170,25 @@ class UnknownDies(unittest.TestCase):
         self.assertLess(sum(piece.small for piece in first), sum(piece.small for piece in ruled))
         near = [came for chance, came in called if 0.85 <= chance <= 0.95]
         self.assertAlmostEqual(sum(near) / len(near), 0.9, delta=0.04)
+
+
+class Heads(unittest.TestCase):
+    """Chasers in a head are learned like a die, in the graduations of its scale."""
+
+    def test_a_graduation_makes_what_was_said_of_it(self) -> None:
+        """0.02 mm each: three graduations are 0.06 mm, and that is nearly sure; nobody's word, and it is a guess."""
+        told, supposed = (believed(aim_m8(), [], graduations(each)) for each in (0.02, None))
+        self.assertAlmostEqual(told.forecast(3, "steel").off_mm - told.forecast(0, "steel").off_mm, 0.06)
+        self.assertGreater(supposed.forecast(9, "steel").spread_mm, told.forecast(9, "steel").spread_mm)
+
+    def test_between_too_tight_and_too_loose(self) -> None:
+        trials = [Trial(4, "steel", "will-not-start"), Trial(-4, "steel", "loose")]
+        best = propose(believed(aim_m8(), trials, graduations(0.02)), "steel")
+        assert best is not None
+        self.assertTrue(-4 < best.eighths < 4)
+        self.assertEqual(best.eighths % 1, 0, "a whole graduation")
+
+    def test_its_words(self) -> None:
+        scale = graduations(0.02)
+        self.assertNotIn("screw", scale.set_order(2) + scale.set_order(0))
+        self.assertIn("2 graduations", scale.set_order(-2))

@@ -8,7 +8,8 @@ from typing import Any
 from lathework.bench.acts import setting_entry
 from lathework.bench.bench import Bench
 from lathework.bench.entry import CUT_AGAIN, Entry
-from lathework.errors import InvalidDocument
+from lathework.bench.words import said
+from lathework.errors import InputError, InvalidDocument
 from lathework.job.document import read_document
 from lathework.planning.plan import Plan
 from lathework.tests.samples import TIE_ROD, document, plan, section, step
@@ -127,3 +128,52 @@ class Nut(unittest.TestCase):
         assert now.advice is not None
         self.assertFalse(now.advice.recut)
         self.assertIn("stays as it is", now.advice.order)
+
+
+class Head(unittest.TestCase):
+    """At the bench a head is set by its scale, and never spoken of as a die with screws."""
+
+    MADE = plan({"part.sections.0.cut": "die-head", "setup.head_graduation": "0.02 mm"})
+
+    def at_step(self, key: str, *entries: Entry) -> Bench:
+        keys = [one.key for one in self.MADE.operations]
+        before = [Entry("done", 1, one) for one in keys[: keys.index(key)]]
+        return at(*before, *entries, made=self.MADE)
+
+    def test_before_it_runs(self) -> None:
+        now = self.at_step("thread:s1")
+        assert now.preset is not None
+        self.assertEqual(now.preset.scale.by, "graduations")
+        self.assertNotIn("screw", now.preset.scale.set_order(now.preset.eighths))
+        entry = setting_entry(now, "-3")
+        self.assertEqual((entry.word, entry.eighths), ("set-head", -3.0))
+        self.assertEqual(said(entry.kind, entry.word, entry.eighths, ""), "set: closed 3 graduations")
+        with self.assertRaises(InputError):
+            setting_entry(now, "-30")
+
+    def test_too_tight_closes_it_by_its_scale(self) -> None:
+        """What is learned of it stands with the chasers: the setting said before is where it moves from."""
+        set_to = Entry("setting", 1, "thread:s1", word="set-head", eighths=2.0)
+        now = self.at_step("gauge:s1", set_to, Entry("verdict", 1, "gauge:s1", word="will-not-start"))
+        assert now.advice is not None and now.advice.eighths is not None
+        self.assertEqual((now.advice.move, now.advice.middle), ("close", ""))
+        self.assertEqual(now.advice.eighths.unit, "graduation")
+        self.assertEqual(now.opened_eighths, 2.0)
+        entry = setting_entry(now)
+        self.assertEqual(entry.word, "close-head")
+        after = self.at_step("gauge:s1", set_to, Entry("verdict", 1, "gauge:s1", word="will-not-start"), entry)
+        assert entry.eighths is not None
+        self.assertEqual(after.opened_eighths, 2.0 - entry.eighths)
+
+    def test_the_same_thread_by_a_die_is_another(self) -> None:
+        """Chasers without an id are no die of that thread: neither stands where the other does."""
+        sections = [
+            section("thread", "1", thread="3/8-16", cut="die-head"),
+            section("bar"),
+            section("thread", "1", thread="3/8-16"),
+        ]
+        made = plan(TIE_ROD | {"part.sections": sections})
+        keys = [one.key for one in made.operations]
+        done = [Entry("done", 1, one) for one in keys[: keys.index("thread:s3")]]
+        now = at(Entry("setting", 1, "thread:s1", word="set-head", eighths=5.0), *done, made=made)
+        self.assertEqual(now.opened_eighths, 0.0)

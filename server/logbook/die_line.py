@@ -7,12 +7,17 @@ from dataclasses import dataclass
 from lathework.answers.values import Shown, length_shown
 from lathework.bench.gauge.die import aim_of
 from lathework.dies.learner import Belief, Forecast, Trial
-from lathework.dies.proposal import MOST_EIGHTHS, settings
+from lathework.dies.proposal import settings
+from lathework.dies.scale import SCREW, Scale, graduations
 from lathework.errors import InputError
 from lathework.gauging.verdicts import MEANINGS
+from lathework.shop.equipment import DieHead
+from lathework.shop.things import Die
 from lathework.threads.designation import read_called
+from lathework.units import unit_word
 from server.jobs.did_before import trials_of
 from server.jobs.models import TrialRow
+from server.kit.owned import things
 
 MARGIN = 1.0
 """Eighths of a turn that are drawn past the settings it was used at."""
@@ -44,7 +49,7 @@ class LineAt:
 @dataclass(frozen=True)
 class DieLine:
     """A die: its thread, half the width of its class (mm, and as it is told), its threads, the line in the metal it cut
-    last."""
+    last; what the `marks` are that it is set by."""
 
     thread: str
     metal: str
@@ -52,6 +57,7 @@ class DieLine:
     half: Shown
     points: tuple[DiePoint, ...]
     line: tuple[LineAt, ...]
+    marks: str
 
 
 NINETEEN_OF_TWENTY = 1.96
@@ -71,6 +77,15 @@ def _at(told: Forecast) -> LineAt:
     return LineAt(told.eighths, *(round(size, 4) for size in sizes))
 
 
+def _scale(die: str) -> Scale:
+    """What the die of that id is set by: chasers by the scale of the shop's head."""
+    shop = things()
+    if not any(isinstance(one, Die) and one.id == die and one.form == "chasers" for one in shop):
+        return SCREW
+    each = next((one.graduation for one in shop if isinstance(one, DieHead) and one.graduation), None)
+    return graduations(each.mm if each else None)
+
+
 def die_line(die: str) -> DieLine | None:
     """What the die of that id is known to cut; None where it was never gauged, or no class sizes its thread."""
     last = TrialRow.objects.filter(die=die, job__deleted_at=None).order_by("-entry_id").first()
@@ -82,10 +97,19 @@ def die_line(die: str) -> DieLine | None:
         return None
     if aim is None:
         return None
-    trials, belief = trials_of(die), Belief(aim)
+    scale = _scale(die)
+    trials, belief = trials_of(die), Belief(aim, scale)
     points = tuple(_point(belief, trial) for trial in trials)
     used = [trial.eighths for trial in trials]
-    low, high = max(-MOST_EIGHTHS, min(used) - MARGIN), min(MOST_EIGHTHS, max(used) + MARGIN)
-    told = [belief.forecast(eighths, last.metal) for eighths in settings(low, high)]
+    low, high = max(-scale.most, min(used) - MARGIN), min(scale.most, max(used) + MARGIN)
+    told = [belief.forecast(eighths, last.metal) for eighths in settings(scale, low, high)]
     line = tuple(map(_at, told))
-    return DieLine(last.thread, last.metal, round(aim.half_mm, 4), length_shown(aim.half_mm), points, line)
+    return DieLine(
+        last.thread,
+        last.metal,
+        round(aim.half_mm, 4),
+        length_shown(aim.half_mm),
+        points,
+        line,
+        unit_word(scale.unit, 2),
+    )

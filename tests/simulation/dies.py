@@ -17,11 +17,11 @@ from lathework.dies.learner import (
     METAL_SPREAD_MM,
     OFFSET_SPREAD_MM,
     SCATTER_MM,
-    SLOPE_MM,
     Belief,
     Trial,
 )
 from lathework.dies.proposal import LET_GO, propose
+from lathework.dies.scale import SLOPE_MM
 from lathework.dies.setting import advise
 from lathework.gauging.verdicts import NutVerdict
 from lathework.threads.designation import read_called

@@ -12,20 +12,21 @@ from lathework.answers.declared_answer import answer
 from lathework.answers.plan_shown import StepShown, step_shown
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.values import FigureShown, figure_shown, maybe_shown
-from lathework.bench.bench import Bench, Due, StepState, steps_of
+from lathework.bench.bench import Bench, StepState, steps_of
 from lathework.bench.count import count_of
+from lathework.bench.due import Due
 from lathework.bench.gauge.die import Preset
 from lathework.bench.progress import Progress
 from lathework.bench.put_down import Turn, to_do
 from lathework.cautions import Caution
-from lathework.dies.setting import Advice, set_order, stands_words
+from lathework.dies.setting import Advice
 from lathework.drawing.part.layout import SMALL
 from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
 from lathework.gauging.causes import Cause
 from lathework.gauging.sized import Sized
 from lathework.gauging.tried import Gauge
-from lathework.units import BothUnits
+from lathework.units import BothUnits, unit_word
 
 
 @answer
@@ -55,9 +56,9 @@ class AdviceShown:
 
 @answer
 class PresetShown:
-    """Where to set a die before it runs: eighths of a turn from where its middle screw touches, opened above 0, in
-    words, and how; its chance of the class; what it is expected to cut; how many of its threads are known; where it was
-    left.
+    """Where to set a die before it runs, in `marks`: eighths of a turn from where its middle screw touches, graduations
+    of a head from its mark, opened above 0; in words, and how; its chance of the class; what it is expected to cut; how
+    many of its threads are known; where it was left.
     """
 
     eighths: float
@@ -68,6 +69,7 @@ class PresetShown:
     trials: int
     left: float | None
     left_words: str
+    marks: str
 
 
 @answer
@@ -166,9 +168,10 @@ def _advice(advice: Advice) -> AdviceShown:
 
 def _preset(told: Preset) -> PresetShown:
     figures = figure_shown(told.chance), figure_shown(told.expected)
-    left = "" if told.left is None else stands_words(told.left)
-    words = stands_words(told.eighths), set_order(told.eighths)
-    return PresetShown(told.eighths, *words, *figures, told.trials, told.left, left)
+    left = "" if told.left is None else told.scale.stands(told.left)
+    scale = told.scale
+    words = scale.stands(told.eighths), scale.set_order(told.eighths)
+    return PresetShown(told.eighths, *words, *figures, told.trials, told.left, left, unit_word(scale.unit, 2))
 
 
 def _drawing(now: Bench) -> Sheet:
@@ -209,7 +212,7 @@ def bench_shown(whole: Progress) -> BenchShown:
         sized=_sized(now.sized) if now.sized else None,
         tried=now.tried,
         opened_eighths=whole.opened_eighths,
-        opened_words=stands_words(whole.opened_eighths),
+        opened_words=now.scale.stands(whole.opened_eighths),
         unread=now.unread,
         zero=now.zero,
         asks_keeping=now.asks_keeping,

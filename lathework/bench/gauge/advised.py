@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from lathework.bench.gauge.die import advice_after
+from lathework.bench.gauge.die import advice_after, scale_of
 from lathework.bench.gauge.thread import sized
 from lathework.bench.gauge.tool import tool_advice
 from lathework.bench.tally import Tally
@@ -20,4 +20,4 @@ def advised(plan: Plan, step: Operation, verdict: Verdict, tally: Tally, trials:
     if step.cutter == "threading-tool" and not step.inside:
         size = tally.sizes.get(step.key)
         return tool_advice(plan.job, step, verdict, sized(step, size) if size else None)
-    return advice_after(step, verdict, plan.job.material.name, trials)
+    return advice_after(step, verdict, plan.job.material.name, trials, scale_of(step, plan))

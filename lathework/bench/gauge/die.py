@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
@@ -9,11 +10,13 @@ from lathework.dies.advised import chance, expected, learned_advice
 from lathework.dies.aim import Aim, aim_at
 from lathework.dies.learner import Trial, believed
 from lathework.dies.proposal import start
+from lathework.dies.scale import SCREW, Scale, graduations
 from lathework.dies.setting import WANTED, Advice, advise, advise_inside
 from lathework.errors import InputError
-from lathework.figures import Figure
+from lathework.figures import PRACTICE, Figure, Given
 from lathework.gauging.verdicts import Verdict
 from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan
 from lathework.threads.limits import external_limits, internal_limits
 from lathework.threads.thread import Thread
 
@@ -23,15 +26,30 @@ Memory = Mapping[str, Sequence[Trial]]
 
 @dataclass(frozen=True, slots=True)
 class Preset:
-    """Where to set a die before it runs, in eighths of a turn from where its middle screw touches, opened above 0; its
-    chance of the class there; what it is expected to cut; from how many `trials`; where it was `left`, None where
-    nobody knows."""
+    """Where to set a die before it runs, in marks of its `scale` (eighths of a turn from where its middle screw
+    touches, graduations of a head from its mark), opened above 0; its chance of the class there; what it is expected to
+    cut; from how many `trials`; where it was `left`, None where nobody knows."""
 
     eighths: float
     chance: Figure
     expected: Figure
     trials: int
     left: float | None
+    scale: Scale
+
+
+IN_A_HEAD = " in a head"
+
+
+def known_as(step: Operation | None, thread: str) -> str:
+    """What a die without an id is known by: its thread; chasers of a head are no die of that thread."""
+    return f"{thread}{IN_A_HEAD}" if step is not None and step.cutter == "die-head" else thread
+
+
+def scale_of(step: Operation, plan: Plan) -> Scale:
+    """What the die of a step is set by."""
+    each = plan.job.setup.head.graduation
+    return graduations(each.mm if each else None) if step.cutter == "die-head" else SCREW
 
 
 def known_of(memory: Memory, die: str, thread: str) -> tuple[Trial, ...]:
@@ -55,22 +73,45 @@ def aim_of(thread: Thread, class_name: str) -> Aim | None:
         return aim_at(bolt, None)
 
 
-def preset(step: Operation, metal: str, trials: Sequence[Trial], stands: float | None = None) -> Preset | None:
+def preset(
+    step: Operation, metal: str, trials: Sequence[Trial], scale: Scale, stands: float | None = None
+) -> Preset | None:
     """Where to set the die of a step before it runs, or what it does where it `stands` once it is set (eighths, a
     number); None where its screws do not size it or no class tells a size."""
     runs = step.kind == "thread" and not step.to_mate
     aim = aim_of(step.thread, step.class_name) if step.thread and runs else None
     if aim is None:
         return None
-    belief = believed(aim, trials)
+    belief = believed(aim, trials, scale)
     best = start(belief, metal) if stands is None else belief.forecast(stands, metal)
     if best is None:
         return None
     told = chance(best, aim, "in its class"), expected(belief, best.eighths, metal)
-    return Preset(best.eighths, *told, len(trials), trials[-1].eighths if trials else None)
+    return Preset(best.eighths, *told, len(trials), trials[-1].eighths if trials else None, scale)
 
 
-def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence[Trial]) -> Advice | None:
+def _by_rule(step: Operation, verdict: Verdict, scale: Scale) -> Advice | None:
+    """What the rule says where nothing is known of the die: a share of the pitch, by the verdict."""
+    assert step.thread is not None  # a step that is gauged has one
+    if verdict not in WANTED:
+        return None
+    if scale.by == "screw" or WANTED[verdict] == 0:
+        return advise(step.thread, verdict)
+    change = abs(WANTED[verdict]) * step.thread.pitch_mm
+    moved = Figure(
+        "scale of the head",
+        max(1.0, math.floor(change / scale.slope_mm + 0.5)),
+        scale.unit,
+        "greatest of (1, nearest whole of (change of pitch diameter ÷ a graduation))",
+        PRACTICE,
+        (Given("change of pitch diameter", change, "mm"), Given("a graduation", scale.slope_mm, "mm")),
+    )
+    if WANTED[verdict] < 0:
+        return Advice("close", scale.close_order(moved), moved, True)
+    return Advice("open", scale.open_order(moved, passes=verdict == "slight-shake"), moved, False)
+
+
+def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence[Trial], scale: Scale) -> Advice | None:
     """What to do with the die of a step after a verdict, the last of its `trials`; None where nothing can be said."""
     assert step.thread is not None  # a step that is gauged has one
     if step.inside:
@@ -78,7 +119,7 @@ def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence
     aim = None if step.to_mate else aim_of(step.thread, step.class_name)
     # The last thread of this die is another one where the plan names another die since: only the rule speaks then.
     if aim is None or not trials or trials[-1].verdict != verdict:
-        return advise(step.thread, verdict) if verdict in WANTED else None
-    belief = believed(aim, trials[:-1])
+        return _by_rule(step, verdict, scale)
+    belief = believed(aim, trials[:-1], scale)
     own = belief.learn(trials[-1])
     return learned_advice(verdict, belief, trials[-1].eighths, metal, own)

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from collections.abc import Collection
 
-from lathework.bench.entry import CUT_AGAIN, SET, Entry, made_of
+from lathework.bench.entry import CUT_AGAIN, OF_A_HEAD, SET, Entry, made_of
 from lathework.bench.events import Event, Excused, Gauged
-from lathework.bench.gauge.die import aim_of
+from lathework.bench.gauge.die import aim_of, known_as
 from lathework.bench.gauge.thread import sized
 from lathework.bench.tally import TRIALS_KEPT, Tally, stands_open
 from lathework.dies.learner import Trial
@@ -15,24 +15,25 @@ from lathework.planning.operation import Operation
 from lathework.units import convert
 
 
-def _stood(tallies: Collection[Tally], entry: Entry) -> float:
+def _stood(tallies: Collection[Tally], entry: Entry, thread: str) -> float:
     """How far the die of an entry stands open, in eighths of a turn: one die serves every part of its thread."""
-    return sum(stands_open(tally.opened, entry.story.die, entry.story.thread) for tally in tallies)
+    return sum(stands_open(tally.opened, entry.story.die, thread) for tally in tallies)
 
 
-def _moved(tallies: Collection[Tally], tally: Tally, entry: Entry, own: str) -> None:
-    """A die was set, or opened or closed from where it stood."""
+def _moved(tallies: Collection[Tally], tally: Tally, entry: Entry, own: str, thread: str) -> None:
+    """A die was set, or opened or closed from where it stood; `thread` is what one without an id is known by."""
     told = entry.eighths or 0.0
     if entry.word == CUT_AGAIN:
         return
-    if entry.word == SET:
+    move = entry.word.removesuffix(OF_A_HEAD)
+    if move == SET:
         for other in tallies:
             other.opened.pop(own, None)
-            other.opened.pop(entry.story.thread, None)
+            other.opened.pop(thread, None)
         tally.opened[own] = told
         return
-    by = told if entry.word == "open" else -told
-    tally.opened[own] = stands_open(tally.opened, entry.story.die, entry.story.thread) + by
+    by = told if move == "open" else -told
+    tally.opened[own] = stands_open(tally.opened, entry.story.die, thread) + by
 
 
 def _off(step: Operation | None, entry: Entry) -> tuple[float | None, float]:
@@ -54,7 +55,7 @@ def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Opera
     if step is not None and step.inside:
         said = (entry.part, entry.piece, entry.step, story.thread, story.metal, entry.word)
         return [Gauged(*said, blank_mm=None, eighths=0.0, teaches=False, tried=entry.tried, inside=True)]
-    stood = _stood(tallies, entry)
+    stood = _stood(tallies, entry, known_as(step, story.thread))
     verdict = next((one for one in VERDICTS if one == entry.word), None)
     # A thread made to a mate says nothing of the class; nor do the verdicts of other mates on it.
     teaches = step is not None and not step.to_mate and step.cutter != "threading-tool"
@@ -88,13 +89,13 @@ def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Opera
 def of_the_die(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Operation | None) -> list[Event]:
     """What an entry says of a die: that stands whatever becomes of the plan."""
     thread, made, story = entry.story.thread, made_of(entry.step), entry.story
-    own = story.die or thread
+    own = story.die or known_as(step, thread)
     if entry.kind == "reading" and entry.measured == "diameter" and thread and entry.value_mm is not None:
         tally.blanks[made] = entry.value_mm
     elif entry.kind == "setting":
         for other in tallies:
             other.gauged_at.clear()
-        _moved(tallies, tally, entry, own)
+        _moved(tallies, tally, entry, own, known_as(step, thread))
     elif entry.kind == "cause":
         if step is None or step.to_mate or step.inside:
             return []

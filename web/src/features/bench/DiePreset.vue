@@ -61,9 +61,9 @@ const open = (which: 'chance' | 'expected') => (working.value = working.value ==
         >
         <InlineField
           v-model="typed"
-          label="Where the die stands, in eighths of a turn"
+          :label="`Where the die stands, in ${told.marks}`"
           before="or at"
-          after="eighths"
+          :after="told.marks.split(' ')[0]"
           placeholder="e.g. −1.5"
           figure
           :error="error"

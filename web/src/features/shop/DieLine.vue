@@ -89,7 +89,7 @@ const marks = computed(() => {
         <path v-if="at % 1 === 0" class="tick" :d="`M${x(at)} ${HIGH - FOOT}v5`" />
         <text v-if="at % 1 === 0" class="at" :x="x(at)" :y="HIGH - FOOT + 17">{{ at }}</text>
       </template>
-      <text class="at" :x="(LEFT + WIDE) / 2" :y="HIGH - 2">eighths of a turn, opened above 0</text>
+      <text class="at" :x="(LEFT + WIDE) / 2" :y="HIGH - 2">{{ told?.marks }}, opened above 0</text>
     </svg>
     <p class="muted small">
       Shaded: the class of {{ told.thread }}, {{ inUnit(told.half).unit }} from its middle. ○ the nut went on,

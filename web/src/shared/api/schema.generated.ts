@@ -2063,7 +2063,7 @@ export interface components {
         /**
          * DieLine
          * @description A die: its thread, half the width of its class (mm, and as it is told), its threads, the line in the metal it cut
-         *     last.
+         *     last; what the `marks` are that it is set by.
          */
         DieLine: {
             half: components["schemas"]["Shown"];
@@ -2071,6 +2071,8 @@ export interface components {
             half_mm: number;
             /** Line */
             line: components["schemas"]["LineAt"][];
+            /** Marks */
+            marks: string;
             /** Metal */
             metal: string;
             /** Points */
@@ -2468,7 +2470,7 @@ export interface components {
             shown: components["schemas"]["Shown"];
             source: components["schemas"]["Source"];
             /** Unit */
-            unit: ("in" | "mm") | ("in²" | "mm²" | "in²/in" | "mm²/mm") | ("N" | "kN" | "N m" | "N/mm²") | ("rev/min" | "m/min" | "min" | "h" | "s") | ("turn" | "eighth of a turn" | "cut" | "piece" | "flat" | "bolt") | ("°" | "%" | "×" | "");
+            unit: ("in" | "mm") | ("in²" | "mm²" | "in²/in" | "mm²/mm") | ("N" | "kN" | "N m" | "N/mm²") | ("rev/min" | "m/min" | "min" | "h" | "s") | ("turn" | "eighth of a turn" | "graduation" | "cut" | "piece" | "flat" | "bolt") | ("°" | "%" | "×" | "");
             /** Value */
             value: number;
         };
@@ -3768,9 +3770,9 @@ export interface components {
         };
         /**
          * PresetShown
-         * @description Where to set a die before it runs: eighths of a turn from where its middle screw touches, opened above 0, in
-         *     words, and how; its chance of the class; what it is expected to cut; how many of its threads are known; where it was
-         *     left.
+         * @description Where to set a die before it runs, in `marks`: eighths of a turn from where its middle screw touches, graduations
+         *     of a head from its mark, opened above 0; in words, and how; its chance of the class; what it is expected to cut; how
+         *     many of its threads are known; where it was left.
          */
         PresetShown: {
             chance: components["schemas"]["FigureShown"];
@@ -3781,6 +3783,8 @@ export interface components {
             left: number | null;
             /** Left Words */
             left_words: string;
+            /** Marks */
+            marks: string;
             /** Order */
             order: string;
             /** Trials */
