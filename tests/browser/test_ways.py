@@ -1,0 +1,162 @@
+"""One stud three ways: by its die, single point, by a die head for sixty; a chased bore; gears; the break-even."""
+
+from __future__ import annotations
+
+import re
+
+from playwright.sync_api import Locator, expect
+
+from lathework.tests.samples import bore, document, section
+from tests.browser.base import BrowserCase
+
+ON = re.compile(r"^(Done|Done, not measured|Touched off(; it stays)?|Piece done)$")
+MOVED = """([step, label]) => document.querySelector("h1")?.innerText !== step
+  || ![...document.querySelectorAll("button")].some(one => one.innerText === label)"""
+RING = {
+    "title": "Lens ring",
+    "part.stock.across": "1-1/2",
+    "part.overall_length": "1",
+    "part.sections": [section("bar")],
+    "part.bores": [bore("1.045-24 UNS", cut="tap-as-chaser")],
+    "material": "brass",
+    "quantity": 1,
+}
+STUD = {
+    "What is it": "Gallery studs",
+    "Thread": "3/8-16",
+    "How many": "2",
+    "Bar diameter, in": "1/2",
+    "Thread length, in": "1",
+    "Overall length, in": "1-3/4",
+}
+
+
+class Ways(BrowserCase):
+    """On the demo's shop: it has a die head with chasers for 3/8-16, threading tools, and a lathe with its wheels."""
+
+    def press(self, name: str) -> None:
+        self.page.get_by_role("button", name=name, exact=True).click()
+
+    @property
+    def step(self) -> Locator:
+        return self.page.get_by_role("heading", level=1)
+
+    def work_to(self, words: str) -> None:
+        """Through the steps of a piece, measuring nothing, until one says so."""
+        wanted = self.step.filter(has_text=words)
+        for _ in range(30):
+            large = self.page.get_by_role("button", name=ON).first
+            expect(wanted.or_(large).first).to_be_visible()
+            if wanted.count():
+                return
+            was = [self.step.inner_text(), large.inner_text()]
+            large.click()
+            self.page.wait_for_function(MOVED, arg=was)
+        self.fail(f"no step says {words}")
+
+    def open_ways(self) -> Locator:
+        ways = self.page.get_by_role("region", name="Ways", exact=True)
+        if ways.get_by_role("button", name="Ways", exact=True).get_attribute("aria-expanded") == "false":
+            ways.get_by_role("button", name="Ways", exact=True).click()
+        return ways
+
+    def cut_by(self, words: str) -> None:
+        self.open_facts("Sections")
+        self.choose("Section 1, cut by", words)
+
+    def test_single_point_from_plan_to_log(self) -> None:
+        """Set up, pass after pass; a nut that binds wants it deeper; then it passes, and the log has the piece."""
+        page = self.page
+        self.start_job("thread at one end", STUD)
+        self.cut_by("single point")
+        page.get_by_role("button", name="Set up for screwcutting").click()
+        detail = page.get_by_role("region", name="Set up for screwcutting")
+        expect(detail).to_contain_text("Gear the leadscrew for 0.0625 in a turn")
+        expect(detail).to_contain_text("Set the compound over 29.5° from square to the axis")
+        expect(page.get_by_role("button", name="Run the die on")).to_have_count(0)
+        self.press("To the bench")
+        self.work_to("on the compound in all")
+        passes = page.get_by_role("region", name="Passes")
+        expect(passes).to_contain_text("pass 1 of")
+        for _ in range(3):
+            page.keyboard.press("t")
+        expect(passes).to_contain_text("pass 4 of")
+        self.work_to("Clean the thread")
+        page.get_by_role("button", name="starts, then binds").click()
+        expect(page.get_by_role("status")).to_contain_text("Not deep enough yet")
+        self.press("I cut it deeper")
+        expect(page.get_by_role("status")).to_contain_text("It is cut further")
+        page.get_by_role("button", name="snug, turns by hand, no shake").click()
+        self.press("Done")
+        page.goto("/log?q=Gallery")
+        self.choose("Show", "everything")
+        expect(page.get_by_role("region", name="Entries")).to_contain_text("the thread cut further")
+
+    def test_sixty_by_the_head_and_the_break_even_overruled(self) -> None:
+        """Two go by a die; from some dozens on the head is quicker; sixty take it, until one says why not."""
+        page = self.page
+        self.start_job("thread at one end", STUD | {"What is it": "Railing studs"})
+        ways = self.open_ways()
+        expect(ways).to_contain_text(re.compile(r"From \d+ pieces on: self-opening die head\."))
+        expect(ways.get_by_role("img", name=re.compile("Minutes over the number of pieces"))).to_be_visible()
+        pieces = page.get_by_role("textbox", name="Pieces")
+        pieces.fill("60")
+        pieces.press("Enter")
+        first = ways.get_by_role("listitem").first
+        expect(first).to_contain_text("self-opening die head")
+        expect(first).to_contain_text("◆ quickest")
+        first.get_by_role("button", name="Take self-opening die head").click()
+        expect(first).to_contain_text("● taken here")
+        page.get_by_role("button", name="Run the die head on").click()
+        expect(page.get_by_role("region", name="Run the die head on")).to_contain_text("Set the stop so that the head")
+        self.press("To the bench")
+        self.work_to("Set the stop so that the head")
+        setting = page.get_by_role("region", name="Setting of the die")
+        expect(setting).to_contain_text("Set the scale")
+        expect(setting).not_to_contain_text("screw")
+        page.go_back()
+        ways = self.open_ways()
+        ways.get_by_role("button", name="Take sliding holder, spindle by hand").click()
+        reason = ways.get_by_role("textbox", name="Why it is threaded so")
+        reason.fill("the head is at the harbour")
+        reason.press("Enter")
+        expect(page.get_by_role("button", name="Run the die on")).to_be_visible()
+        page.reload()
+        ways = self.open_ways()
+        expect(ways.get_by_role("textbox", name="Why it is threaded so")).to_have_value("the head is at the harbour")
+
+    def test_the_jaws_want_a_reason(self) -> None:
+        page = self.page
+        page.goto("/jobs/2")
+        self.open_facts("Method")
+        self.choose("What holds the die", "die gripped in the chuck's jaws: a last resort")
+        expect(page.get_by_text("Chuck jaws close a die and may crack it").first).to_be_visible()
+
+    def test_a_chased_bore(self) -> None:
+        """1.045 by 24 in brass, with a tap of that pitch held as a chaser: no larger than two thirds of the bore."""
+        page = self.page
+        page.goto("/")
+        job = self.post("/api/jobs/import", document(RING))
+        page.goto(f"/jobs/{job['id']}")
+        page.get_by_role("button", name="Chase the thread").click()
+        detail = page.get_by_role("region", name="Chase the thread")
+        expect(detail).to_contain_text("Hold a tap of the same pitch in the toolpost")
+        expect(detail).to_contain_text("0.0417 in a turn")
+        self.press("To the bench")
+        self.work_to("Hold a tap of the same pitch")
+        expect(page.get_by_role("region", name="Passes")).to_contain_text("by the diameter each leaves")
+
+    def test_gears_for_a_pitch(self) -> None:
+        """A near miss is no 1 mm; a leadscrew in no unit is asked about; what was typed stays."""
+        page = self.page
+        page.goto("/gears?pitch=24+tpi&leadscrew=8+tpi&gears=20,30,40,60")
+        trains = page.get_by_role("region", name="Trains")
+        expect(trains).to_contain_text("20 drives 60")
+        expect(trains).to_contain_text("✓ exact")
+        expect(trains).to_contain_text("The nuts may be closed anywhere.")
+        expect(page.get_by_role("img", name=re.compile("Change gears"))).to_be_visible()
+        screw = page.get_by_role("textbox", name="Leadscrew")
+        screw.fill("8")
+        expect(page.get_by_text("a bare number could be either")).to_be_visible()
+        screw.fill("3 mm")
+        expect(trains).to_contain_text("◆ No train of these wheels")
