@@ -29,12 +29,14 @@ def _without_length(called: Called) -> Called:
 class FieldReader(Reader):
     """Reads fields as they are declared."""
 
-    def thread(self, field: str) -> Called | None:
-        """A thread that can be cut outside, with its class; or None with the error noted."""
+    def thread(self, field: str, *, by_tool: bool = False) -> Called | None:
+        """A thread that can be cut outside, with its class; or None with the error noted. One that no die makes is
+        taken where it is cut `by_tool`."""
         try:
             called = read_called(self.text(field), stored=True)
             thread = called.thread
-            if not has_external(thread) and not is_outside_taper(thread):
+            single = by_tool and thread.single_point
+            if not has_external(thread) and not is_outside_taper(thread) and not single:
                 why = "is not cut outside"
                 if thread.single_point:
                     why = "is cut single point: no die makes it in one"

@@ -39,7 +39,7 @@ def _section(reader: JobReader, path: str, *, rest: Length | None) -> Section | 
     reader.size(f"{path}.measured_length")
     die, cut = reader.line(f"{path}.die"), reader.chosen(f"{path}.cut")
     if shape == "thread":
-        called = reader.thread(f"{path}.thread")
+        called = reader.thread(f"{path}.thread", by_tool=cut == "threading-tool")
         reader.line(f"{path}.across")
         if called is None or length is None:
             return None

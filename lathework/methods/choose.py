@@ -175,7 +175,7 @@ def what_changes(ways: Sequence[Weighed], pieces: int) -> tuple[str, ...]:
     """What would change the order at so many `pieces` (a count): fewer or more of them, or what a quicker way lacks."""
     told = []
     best = quickest(ways)
-    for (start, way), after in zip(best, (*best[1:], None), strict=True):
+    for (start, way), after in zip(best, (*best[1:], None), strict=False):
         if after is not None and after[0] <= pieces:
             told.append(f"Up to {after[0] - 1} pieces: {way.name}.")
         elif start > pieces:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from functools import lru_cache
 
-from lathework.cutting.blank import BlankChoice, blank_choices
+from lathework.cutting.blank import BlankChoice, blank_choices, crest_percent
 from lathework.cutting.groove import Groove, chamfer_diameter, groove
 from lathework.cutting.mate_blank import Mate
 from lathework.cutting.taper_blank import TaperBlank, taper_blank, taper_choice
@@ -17,6 +17,7 @@ from lathework.threads.limits.bands import ExternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 
+FULL_SIZE = "The crests stay as the blank is turned."
 LEAST_TURNED_MM = 0.1
 """Less than this over the blank of a thread is left on: nobody dials a skin, and the die takes it (practice)."""
 CUT_MM = 0.005
@@ -33,7 +34,8 @@ def in_mm(figure: Figure) -> float:
 class ThreadWork:
     """A thread of the part with its derived sizes; `groove` is None where no relief is cut behind it.
 
-    `limits` are those of its class, None for a `taper` thread, whose blank has two ends instead. `mate` is the one it
+    `limits` are those of its class, None for a `taper` thread, whose blank has two ends instead, and for one that is
+    cut single point to fit its nut. `mate` is the one it
     is made to, where that was measured and the blank goes by it.
 
     `shoulder` says whether something larger than its minor diameter stands behind it, `cut` what cuts it.
@@ -119,6 +121,25 @@ def _taper_work(thread: Thread, taper: TaperBlank, *, shoulder: bool) -> ThreadW
     return ThreadWork(thread, (blank,), blank, None, chamfer, None, shoulder, taper)
 
 
+def _without_class(
+    thread: Thread, method: Method, groove_blade_mm: float, chamfer_mm: float, *, shoulder: bool, cut: OutsideCutter
+) -> ThreadWork:
+    """A thread that no die cuts, to its basic size: its blank is its major diameter; its nut says when it is right."""
+    across = Figure(
+        "blank diameter",
+        thread.major,
+        thread.unit,
+        "major",
+        thread.source,
+        (Given("major", thread.major, thread.unit),),
+    )
+    blank = BlankChoice("nominal", across, crest_percent(thread, thread.major), True, FULL_SIZE)
+    blade = convert(groove_blade_mm, "mm", thread.unit)
+    wide = groove(thread, blade) if shoulder and method.finish == "groove" else None
+    lead = _lead(thread, blank, chamfer_mm)
+    return ThreadWork(thread, (blank,), blank, None, lead, wide, shoulder, cut=cut)
+
+
 @lru_cache(maxsize=256)
 def thread_work_of(
     thread: Thread,
@@ -135,6 +156,8 @@ def thread_work_of(
     if taper is not None:
         return replace(_taper_work(thread, taper, shoulder=shoulder), cut=cut)
     limits = external_limits(thread, class_name)
+    if limits is None and thread.single_point:
+        return _without_class(thread, method, groove_blade_mm, chamfer_mm, shoulder=shoulder, cut=cut)
     if limits is None:
         raise TypeError(f"{thread.designation} has no external thread to plan")
     blanks = blank_choices(thread, limits.major, method.blank_fraction, asked=method.fraction_asked, mate=method.mate)

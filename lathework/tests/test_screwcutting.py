@@ -74,6 +74,21 @@ class Steps(unittest.TestCase):
         self.assertAlmostEqual(step(made, "gear:s1").figures["set_over"].value, 0.0625)
         self.assertIn("another pass", " ".join(step(made, "gauge:s1").notes))
 
+    def test_a_thread_that_no_die_cuts(self) -> None:
+        """Tr12x3 with 0.25 mm of clearance (ISO 2901): to a root of 8.5 mm, in by 1.75; its nut says when it fits."""
+        made = plan(SINGLE | {"part.sections.0.thread": "Tr12x3", "fits": "the feed nut"})
+        self.assertAlmostEqual(step(made, "gear:s1").figures["depth"].value, (12 - 8.5) / 2, places=3)
+        self.assertIn("the feed nut", step(made, "gauge:s1").sentence)
+        self.assertNotIn("wires", " ".join(step(made, "screwcut:s1").notes))
+        keys = [one.key for one in made.operations]
+        before = [Entry("done", 1, one) for one in keys[: keys.index("gauge:s1")]]
+        now = at(*before, Entry("verdict", 1, "gauge:s1", word="binds"), made=made)
+        assert now.advice is not None
+        self.assertEqual(now.advice.again, "I cut it deeper")
+        with self.assertRaises(InvalidDocument) as caught:
+            read_document(document({"part.sections.0.thread": "Tr12x3"}))
+        self.assertEqual([error.field for error in caught.exception.errors], ["part.sections.0.thread"])
+
     def test_nothing_of_the_die_is_said(self) -> None:
         for change in ({}, {"part.sections.0.thread": "3/8-16 LH"}, {"part.sections.0.thread": "R1/4"}):
             made = plan({"part.stock.across": "3/4"} | SINGLE | change)

@@ -193,6 +193,9 @@ class Owning(unittest.TestCase):
     def test_nothing_to_cut_it_with(self) -> None:
         ways = rank(replace(stud(), things=shop(("bar", {"id": "b1", "across": "1/2 in"}))))
         self.assertFalse(ways[0].serves)
+        self.assertEqual(quickest(ways), ())
+        # What it would take to be quicker than the nearest is told; there is no count from which another serves.
+        self.assertTrue(all(told.startswith("With ") for told in what_changes(ways, 6)))
         self.assertTrue(cheapest(ways).startswith("Get "))
 
 

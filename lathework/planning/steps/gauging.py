@@ -41,11 +41,37 @@ def _mate(work: Work) -> str:
     return quoted(work.job.fits) or "the nut"
 
 
+def _to_its_nut(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork, mate: str) -> Operation:
+    """Try the nut of a thread that no class here sizes: it alone tells."""
+    thread = thread_work.thread
+    return Operation(
+        key=keyed("gauge", placed.section.id),
+        kind="gauge",
+        title="Gauge with the nut",
+        sentence=f"Clean the thread and try {mate}: it runs freely from end to end, with little shake.",
+        headline="",
+        figure_words="runs freely",
+        figures={"every": check_interval(work.job.quantity)},
+        tool=mate,
+        edge="",
+        cautions=(cautions.STOP_TO_MEASURE,),
+        notes=("Binds on the flanks: another pass. Binds at the root: the point is too wide.",),
+        measure="verdict",
+        chucking=chucking.number,
+        thread=thread,
+        cutter=thread_work.cut,
+        to_mate=True,
+        makes=thread_made(placed, thread_work),
+    )
+
+
 def gauge(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Operation:
     """Try the mating part, and adjust the die by what it says."""
     thread, mate = thread_work.thread, _mate(work)
-    if thread_work.limits is None:
+    if thread_work.taper is not None:
         return gauge_taper(work, chucking, placed, thread_work, mate)
+    if thread_work.limits is None:
+        return _to_its_nut(work, chucking, placed, thread_work, mate)
     wire = best_wire(thread)
     least, most = over_wires_within(thread, wire.value, thread_work.limits)
     return Operation(

@@ -125,7 +125,9 @@ def _notes(work: Work, thread_work: ThreadWork) -> tuple[str, ...]:
     thread = thread_work.thread
     notes = [
         f"Lubricant: {work.job.material.lubricant}.",
-        "From {try_from} on, try the mate, or measure over the wires: the last passes make the size.",
+        "From {try_from} on, try the mate"
+        + (", or measure over the wires" if thread_work.limits is not None else "")
+        + ": the last passes make the size.",
         PICK_UP,
     ]
     if thread_work.shoulder and thread_work.groove is None:

@@ -91,6 +91,7 @@ p {
 @media (max-width: 700px) {
   li {
     grid-template-columns: minmax(0, 1fr);
+    justify-items: start;
   }
 }
 </style>
