@@ -15,6 +15,7 @@ from benchmarks.kit import kit
 from benchmarks.page import weigh
 from benchmarks.speed import core_times, measure
 from benchmarks.turning import turning
+from benchmarks.ways import ways
 from lathework.threads.library import library
 
 ROOT = Path(__file__).resolve().parent.parent
@@ -47,6 +48,7 @@ def results() -> dict[str, float | int | str]:
         **identification(),
         **dies(),
         **turning(),
+        **ways(),
         "test_lines": tests,
         "code_lines": total,
         "test_share_counts": lines.HOW,

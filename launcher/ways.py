@@ -17,7 +17,7 @@ from lathework.planning.wanted import wanted_thread
 from lathework.shop.equipment import OwnLathe
 from lathework.shop.kinds import Owned
 from lathework.shop.kit_file import read_kit_file
-from lathework.shop.leadscrew import read_lead
+from lathework.shop.leadscrew import read_lead, read_leads
 from lathework.shop.metals import materials
 from launcher.answers import print_errors
 from launcher.messages import stop
@@ -45,7 +45,8 @@ def _machine(things: tuple[Owned, ...]) -> Machine:
     screw = read_lead(own.leadscrew) if own.leadscrew else None
     gears = tuple(int(teeth) for teeth in own.gears)
     run_down = Machine().run_down if own.run_down is None else own.run_down
-    return Machine(own.weight, own.mount, own.speeds, run_down, screw, gears)
+    box = read_leads(own.gearbox) if own.gearbox else ()
+    return Machine(own.weight, own.mount, own.speeds, run_down, screw, box, gears)
 
 
 def _wanted(typed: dict[str, str], kit: str | None) -> Wanted:

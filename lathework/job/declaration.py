@@ -20,6 +20,7 @@ from lathework.shop.kit_choices import GROUND
 from lathework.shop.kit_declaration import (
     DIAL_LINES,
     DIAL_TEETH,
+    GEARBOX,
     GEARS,
     GRADUATION,
     OVERRUN,
@@ -156,6 +157,7 @@ SETUP = Group(
         "speeds": SPEEDS,
         "bore": Extent(SPINDLE_BORE, "what passes through its spindle"),
         "leadscrew": Text("pitch of its leadscrew: 8 tpi, 3 mm"),
+        "gearbox": GEARBOX,
         "gears": GEARS,
         "dial_teeth": DIAL_TEETH,
         "dial_lines": DIAL_LINES,

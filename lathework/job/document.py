@@ -20,7 +20,7 @@ from lathework.job.model import Head, Identification, Job, Method, Setup
 from lathework.job.part_document import check_grooves, check_heads, read_part
 from lathework.job.upgrade import upgraded
 from lathework.part.model import Part
-from lathework.shop.leadscrew import read_lead
+from lathework.shop.leadscrew import Lead, read_lead, read_leads
 from lathework.shop.metals import Material, materials
 from lathework.shop.racks import owned
 
@@ -116,15 +116,18 @@ def _method(reader: JobReader, metal: Material, part: Part | None) -> Method:
 
 def _pitching(reader: JobReader) -> dict[str, Any]:
     """What cuts a pitch: the leadscrew, the wheels that turn it, its dial; the die head."""
-    typed, screw = reader.line("setup.leadscrew"), None
+    typed, box = reader.line("setup.leadscrew"), reader.line("setup.gearbox")
+    screw: Lead | None = None
+    gives: tuple[Lead, ...] = ()
     try:
-        screw = read_lead(typed) if typed else None
+        screw = read_lead(typed, "setup.leadscrew") if typed else None
+        gives = read_leads(box, "setup.gearbox") if box else ()
     except InputError as error:
-        reader.note(error.at("setup.leadscrew"))
+        reader.note(error)
     gears = tuple(int(teeth) for teeth in reader.bare("setup.gears"))
     dial = {name: int(reader.share(f"setup.{name}", 0)) for name in ("dial_teeth", "dial_lines")}
     head = Head(*(reader.size(f"setup.head_{name}") for name in ("hollow", "overrun", "graduation")))
-    return {"leadscrew": screw, "gears": gears, "head": head, **dial}
+    return {"leadscrew": screw, "gearbox": gives, "gears": gears, "head": head, **dial}
 
 
 def _setup(reader: JobReader) -> Setup | None:

@@ -37,7 +37,8 @@ def _lathe(setup: Json, lathe: OwnLathe) -> Json:
     told |= {name: getattr(lathe, name) for name in _SAID if getattr(lathe, name) != "unsaid"}
     told |= {"lathe": lathe.weight, "speeds": ",".join(f"{speed:g}" for speed in lathe.speeds)}
     told["bore"] = typed_of(lathe.bore) if lathe.bore else ""
-    told |= {"leadscrew": lathe.leadscrew, "gears": ",".join(f"{teeth:g}" for teeth in lathe.gears)}
+    told |= {"leadscrew": lathe.leadscrew, "gearbox": lathe.gearbox}
+    told["gears"] = ",".join(f"{teeth:g}" for teeth in lathe.gears)
     for name in ("dial_teeth", "dial_lines"):
         told[name] = _plain(getattr(lathe, name))
     if lathe.run_down is not None:

@@ -81,8 +81,9 @@ class Setup:
     `mount` is how its chuck sits on the spindle, `tools` how its tools keep their zero. `run_down_turns` is how many
     turns the spindle makes after it is switched off; `drills` names those owned, "" where nobody said: then `rack` are
     those of the shop. `machine` is the id of its lathe there, `speeds` what that has in rev/min, the slowest first,
-    `bore` what passes through its spindle; `leadscrew` its lead, None where nobody said, `gears` the teeth of its
-    change gears, each wheel once; `dial_teeth` and `dial_lines` those of its thread dial, 0 where it has none.
+    `bore` what passes through its spindle; `leadscrew` its lead, None where nobody said, `gearbox` what its gearbox
+    gives, `gears` the teeth of its change gears, each wheel once; `dial_teeth` and `dial_lines` those of its thread
+    dial, 0 where it has none.
     """
 
     dial: Dial
@@ -101,6 +102,7 @@ class Setup:
     bore: Length | None = None
     rack: str = ""
     leadscrew: Lead | None = None
+    gearbox: tuple[Lead, ...] = ()
     gears: tuple[int, ...] = ()
     dial_teeth: int = 0
     dial_lines: int = 0

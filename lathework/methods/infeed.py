@@ -155,5 +155,5 @@ def dialled_passes(total: Figure, depth_mm: float, first_mm: float, unit: Length
 
 def pass_count(passes: tuple[Figure, ...]) -> Figure:
     """How many passes that is, spring passes left out."""
-    count = len(passes) - 1
+    count = len(passes) - (passes[-1].name == SPRING)
     return Figure("passes", count, "cut", "passes", PRACTICE, (Given("passes", count),))

@@ -40,7 +40,12 @@ POINT_FORMS: dict[Point, PointForm] = {
     "radius": PointForm("radius", "rounded", "honed to the radius of the root: for 55 and 47.5 degrees"),
     "sharp": PointForm("sharp", "sharp", "goes deeper to the same flanks and leaves a weak, sharp root"),
     "full-form": PointForm("full-form", "full form", "rounds crest and root as well: one tip for each pitch"),
+    "chaser": PointForm("chaser", "a die chaser", "a chaser of that pitch held as a tool: a full form, any diameter"),
 }
+
+
+FULL: tuple[Point, ...] = ("full-form", "chaser")
+"""Points that have the whole form: they go to its minor diameter."""
 
 
 def usual_point(form: Form) -> Point:
@@ -97,7 +102,7 @@ def thread_depth(thread: Thread, *, blank: float, pitch_diameter: float, point: 
     """
     unit, form = thread.unit, thread.form
     inputs = (Given("blank", blank, unit), Given("pitch diameter", pitch_diameter, unit))
-    if point == "full-form":
+    if point in FULL:
         under = (thread.pitch_diameter - thread.minor) / 2
         return Figure(
             "depth of the thread",

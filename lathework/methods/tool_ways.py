@@ -14,7 +14,7 @@ from lathework.methods.tool_form import standard_tip, thread_depth, usual_point
 from lathework.methods.way import Expected, Wanted, Way, minutes, set_up_minutes
 from lathework.shop.equipment import OwnLathe
 from lathework.shop.kit import name_of
-from lathework.shop.leadscrew import lead_of
+from lathework.shop.leadscrew import Lead, lead_of
 from lathework.shop.things import Tool
 from lathework.units import convert
 
@@ -30,6 +30,11 @@ LONG = 2.0
 """Length over diameter from which a thread's pitch and straightness count (practice)."""
 SPRINGS = 6.0
 """Length of a hole over its diameter from which no boring tool is stiff enough (practice)."""
+
+
+def in_box(lead: Lead, gearbox: tuple[Lead, ...]) -> Lead | None:
+    """The place of a gearbox that gives a lead, exactly; None where it has none."""
+    return next((one for one in gearbox if one.mm == lead.mm), None)
 
 
 class ToolWay(Way):
@@ -50,7 +55,7 @@ class ToolWay(Way):
         lathes, screw = wanted.owned(OwnLathe), wanted.machine.leadscrew
         if screw is None and lathes and not any(one.leadscrew for one in lathes):
             yield f"a leadscrew ({name_of(lathes[0])}: nobody said its pitch)"
-        elif screw is not None and wanted.machine.gears:
+        elif screw is not None and wanted.machine.gears and not in_box(lead_of(wanted.thread), wanted.machine.gearbox):
             found = trains(lead_of(wanted.thread).mm, screw.mm, wanted.machine.gears)
             if not any(train.meshes for train in found):
                 yield "wheels that cut its pitch"

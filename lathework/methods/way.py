@@ -26,13 +26,15 @@ REMAKE_MIN = 20.0
 
 @dataclass(frozen=True, slots=True)
 class Machine:
-    """What a way asks of a lathe; speeds in rev/min, `run_down` in turns; `gears` are the wheels it has."""
+    """What a way asks of a lathe; speeds in rev/min, `run_down` in turns; `gearbox` is what its box gives,
+    `gears` are the wheels it has."""
 
     weight: Lathe = "middling"
     mount: Mount = "unsaid"
     speeds: tuple[float, ...] = ()
     run_down: float = 1.0
     leadscrew: Lead | None = None
+    gearbox: tuple[Lead, ...] = ()
     gears: tuple[int, ...] = ()
 
 

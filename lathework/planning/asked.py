@@ -67,7 +67,7 @@ def asked(job: Job, notices: tuple[Notice, ...], *, blades: bool) -> tuple[str, 
     # A lathe of the shop tells these itself.
     fields += [] if job.setup.machine else ["setup.lathe", "setup.dial", "setup.readout"]
     if _on_leadscrew(job) and not job.setup.machine:
-        fields += ["setup.leadscrew", "setup.gears", "setup.dial_teeth", "setup.dial_lines"]
+        fields += ["setup.leadscrew", "setup.gearbox", "setup.gears", "setup.dial_teeth", "setup.dial_lines"]
     if not job.part.stock.one_ended:
         fields += ["method.order", "part.stock.bar_length", "setup.parting_blade", "setup.parting_edge"]
     if job.quantity > 1:

@@ -9,6 +9,7 @@ from lathework.figures import Figure
 from lathework.methods.chase import advance
 from lathework.methods.gears import Train, as_pitch_diameter, over_length, per_hundred, trains
 from lathework.methods.thread_dial import nut_times
+from lathework.methods.tool_ways import in_box
 from lathework.planning.work import Work
 from lathework.shop.leadscrew import Lead, lead_of
 from lathework.threads.thread import Thread
@@ -60,6 +61,9 @@ def gearing(work: Work, thread: Thread, length_mm: float) -> Gearing:
     """How to gear for a thread of `length_mm` (millimetres): the wheels of the job's lathe, or the advance alone."""
     setup, figures = work.job.setup, {"advance": advance(thread)}
     words = "Gear the leadscrew for {advance} a turn"
+    given = in_box(lead_of(thread), setup.gearbox)
+    if given is not None:
+        return Gearing(f"Set the gearbox to {given.typed}, {{advance}} a turn.", figures, _nuts(work, thread, None))
     if setup.leadscrew is None or not setup.gears:
         return Gearing(f"{words}.", figures, _nuts(work, thread, None))
     train = best_train(lead_of(thread), setup.leadscrew, setup.gears)

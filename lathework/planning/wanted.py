@@ -18,7 +18,8 @@ USUAL_DIAMETERS = 1.5
 def machine_of(work: Work) -> Machine:
     """The lathe of a job, as ways of threading see it."""
     setup = work.job.setup
-    return Machine(setup.lathe, setup.mount, setup.speeds, setup.run_down_turns, setup.leadscrew, setup.gears)
+    screw = setup.leadscrew, setup.gearbox, setup.gears
+    return Machine(setup.lathe, setup.mount, setup.speeds, setup.run_down_turns, *screw)
 
 
 def wanted_outside(work: Work, number: int) -> Wanted:

@@ -25,7 +25,7 @@ from lathework.shop.equipment import (
 from lathework.shop.kinds import CLASSES, Owned
 from lathework.shop.kit_choices import KINDS
 from lathework.shop.kit_declaration import GROUPS
-from lathework.shop.leadscrew import read_lead
+from lathework.shop.leadscrew import read_lead, read_leads
 from lathework.shop.metals import materials
 from lathework.shop.things import Blade, Die, Reamer, ShopDrill, Tap, Tool
 
@@ -61,9 +61,10 @@ def _check_range(reader: FieldReader, said: Mapping[str, Any]) -> None:
 
 
 def _check_lathe(reader: FieldReader, said: Mapping[str, Any]) -> None:
-    if said["leadscrew"]:
+    for name, read in (("leadscrew", read_lead), ("gearbox", read_leads)):
         try:
-            read_lead(said["leadscrew"])
+            if said[name]:
+                read(said[name], name)
         except InputError as error:
             reader.note(error)
     for name, what in (("gears", "Wheels have whole teeth."), ("dial_teeth", "A wheel has whole teeth.")):

@@ -52,10 +52,10 @@ ChuckForm = Literal["three-jaw", "four-jaw", "collet", "drill", "faceplate"]
 CHUCK_FORMS: tuple[ChuckForm, ...] = get_args(ChuckForm)
 CentreForm = Literal["dead", "live", "half", "pipe"]
 CENTRE_FORMS: tuple[CentreForm, ...] = get_args(CentreForm)
-Point = Literal["flat", "radius", "sharp", "full-form"]
+Point = Literal["flat", "radius", "sharp", "full-form", "chaser"]
 POINTS: tuple[Point, ...] = get_args(Point)
 """How the point of a threading tool is ground."""
-Ground = Literal["", "flat", "radius", "sharp", "full-form"]
+Ground = Literal["", "flat", "radius", "sharp", "full-form", "chaser"]
 GROUND: tuple[Ground, ...] = get_args(Ground)
 """The same, "" where nobody said."""
 GaugeForm = Literal["ring", "plug", "nut", "mate", "wires", "leaf"]

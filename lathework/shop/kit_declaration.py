@@ -53,6 +53,7 @@ _COMMON: dict[str, Field | Group] = {
     "notes": Text("what one should know of it", LONGEST_NOTE),
 }
 SPEEDS = Numbers(1, 6000, MOST_SPEEDS, "Speeds in rev/min,", "speeds in rev/min, back gear among them")
+GEARBOX = Text("pitches its gearbox gives: 8, 9, 10 tpi; 0.5, 1 mm", LONGEST_NOTE)
 GEARS = Numbers(8, 200, MOST_GEARS, "Teeth of change gears,", "teeth of the change gears owned", repeats=True)
 DIAL_TEETH = Share(8, 200, "Teeth of the thread dial's wheel, such as 16,", "teeth of the thread dial's wheel")
 DIAL_LINES = Share(1, 32, "Lines of the thread dial, such as 8,", "lines of the thread dial")
@@ -223,6 +224,7 @@ GROUPS: dict[Kind, Group] = {
             "tools": Choice(TOOL_ZEROS, "unsaid", "whether a tool's zero stands while another is in the tool post"),
             "weight": Choice(LATHES, "middling", "how deep it may cut"),
             "leadscrew": Text("pitch of its leadscrew: 8 tpi, 3 mm"),
+            "gearbox": GEARBOX,
             "gears": GEARS,
             "dial_teeth": DIAL_TEETH,
             "dial_lines": DIAL_LINES,

@@ -16,6 +16,7 @@ _COUNT = r"(?:tpi|t\.p\.i\.|(?:threads )?(?:per|to the|an) inch|/ ?in(?:ch)?)"
 _NUMBER = r"(\d{1,3}(?:[.,]\d{1,4})?|\d{1,2}/\d{1,3}|\d{1,2}[- ]\d{1,2}/\d{1,3})"
 _PER_INCH = re.compile(rf"{_NUMBER} ?{_COUNT}", re.IGNORECASE)
 _LONG = re.compile(rf'{_NUMBER} ?(mm|in|inch|")(?: pitch| lead)?', re.IGNORECASE)
+MOST_IN_A_BOX = 80
 COARSEST_MM, FINEST_MM = Fraction(26), Fraction(1, 5)
 """What a leadscrew, and a thread cut with it, may advance in a turn (practice)."""
 
@@ -56,6 +57,24 @@ def read_lead(text: str, field: str = "leadscrew") -> Lead:
     if not FINEST_MM <= mm <= COARSEST_MM:
         raise InputError("out-of-range", field, "A pitch is from 0.2 mm to 26 mm, or from 1 to 127 to the inch.")
     return Lead(mm, "in" if inches else "mm", told)
+
+
+def read_leads(text: str, field: str = "gearbox") -> tuple[Lead, ...]:
+    """What a gearbox cuts, as on its plate: "8, 9, 10, 11.5 tpi; 0.5, 0.75, 1 mm". Raises InputError on `field`.
+
+    >>> [str(lead.mm) for lead in read_leads("8, 16 tpi; 1, 1.5 mm")]
+    ['127/40', '127/80', '1', '3/2']
+    """
+    leads = []
+    for group in filter(None, (one.strip() for one in text.split(";"))):
+        unit = group.split()[-1]
+        numbers = [one for one in re.split(r"[,\s]+", group.removesuffix(unit)) if one]
+        if not numbers:
+            raise InputError("not-a-pitch", field, f"“{group}” names no pitch. Say 8, 9, 10 tpi; 0.5, 1 mm.")
+        leads += [read_lead(f"{number} {unit}", field) for number in numbers]
+    if len(leads) > MOST_IN_A_BOX:
+        raise InputError("too-long", field, f"At most {MOST_IN_A_BOX} pitches fit here.")
+    return tuple(leads)
 
 
 def lead_of(thread: Thread) -> Lead:

@@ -26,6 +26,10 @@ def lathe(rest: str, told: dict[str, str]) -> Documents:
     if screw:
         told = {**told, "leadscrew": screw["pitch"]}
         rest = f"{rest[: screw.start()]} {rest[screw.end() :]}"
+    box = re.search(r"gearbox\s+(?P<gives>\d[\d., ]*(?:tpi|mm)(?:\s*;\s*\d[\d., ]*(?:tpi|mm))?)", rest, re.IGNORECASE)
+    if box:
+        told = {**told, "gearbox": box["gives"]}
+        rest = f"{rest[: box.start()]} {rest[box.end() :]}"
     dial = re.search(r"dial\s+(?P<teeth>\d+)\s+teeth\s+(?P<lines>\d+)\s+lines\b", rest, re.IGNORECASE)
     if dial:
         told = {**told, "dial_teeth": dial["teeth"], "dial_lines": dial["lines"]}

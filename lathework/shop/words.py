@@ -122,6 +122,7 @@ FIELD_WORDS: Mapping[str, str] = {
     "tools": "Tool zeros",
     "weight": "Weight",
     "leadscrew": "Leadscrew",
+    "gearbox": "Gearbox gives",
     "gears": "Change gears",
     "dial_teeth": "Thread dial, teeth",
     "dial_lines": "Thread dial, lines",

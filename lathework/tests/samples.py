@@ -70,6 +70,7 @@ STUD: dict[str, Any] = {
         "speeds": "",
         "bore": "",
         "leadscrew": "",
+        "gearbox": "",
         "gears": "",
         "dial_teeth": "",
         "dial_lines": "",

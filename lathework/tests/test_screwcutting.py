@@ -97,6 +97,31 @@ class Steps(unittest.TestCase):
                 self.assertNotRegex(told, r"\b[Dd]ie\b", one.key)
 
 
+class Chaser(unittest.TestCase):
+    """A die chaser held as a tool: a full form, whatever the diameter."""
+
+    CHASER = SINGLE | {"method.point": "chaser"}
+
+    def test_it_goes_to_the_form(self) -> None:
+        """BS 84: 0.6403 P from a blank of full size; here from the blank as turned, to the middle of the class."""
+        made = plan(self.CHASER | {"part.sections.0.thread": "3/8 BSW", "method.blank_school": "nominal"})
+        thread = made.work.threads[0]
+        assert thread.limits is not None
+        middle = (thread.limits.pitch_diameter.minimum + thread.limits.pitch_diameter.maximum) / 2
+        deep = (0.375 - middle) / 2 + 0.640327 / 16 / 2
+        self.assertAlmostEqual(step(made, "gear:s1").figures["depth"].value, deep, places=4)
+        self.assertIn("cannot turn", step(made, "gear:s1").sentence)
+
+    def test_a_taper_in_one_pass_in_soft_metal_alone(self) -> None:
+        pipe = {"part.sections.0.thread": "R1/4", "part.stock.across": "3/4"}
+        brass = plan(self.CHASER | pipe | {"material": "brass"})
+        self.assertEqual(len(step(brass, "screwcut:s1").passes), 1)
+        self.assertNotIn("set_over", step(brass, "gear:s1").figures)
+        steel = plan(self.CHASER | pipe)
+        self.assertGreater(len(step(steel, "screwcut:s1").passes), 5)
+        self.assertIn("set_over", step(steel, "gear:s1").figures)
+
+
 class Gearing(unittest.TestCase):
     def test_the_wheels_of_the_lathe(self) -> None:
         made = plan(SINGLE | {"setup.leadscrew": "8 tpi", "setup.gears": WHEELS})
@@ -114,6 +139,17 @@ class Gearing(unittest.TestCase):
         gear = step(made, "gear:s1")
         self.assertIn("per_hundred", gear.figures)
         self.assertTrue(any(note.startswith("Keep the nuts closed") for note in gear.notes))
+
+    def test_a_gearbox_that_gives_it(self) -> None:
+        """No wheels are changed; one that does not give it is geared for."""
+        box = {"setup.leadscrew": "8 tpi", "setup.gearbox": "14, 16, 18 tpi; 1, 1.5 mm", "setup.gears": WHEELS}
+        for thread, told in (("3/8-16", "Set the gearbox to 16 tpi"), ("M10", "Set the gearbox to 1.5 mm")):
+            gear = step(plan(SINGLE | box | {"part.sections.0.thread": thread}), "gear:s1")
+            self.assertIn(told, gear.sentence)
+        self.assertIn("drives", step(plan(SINGLE | box | {"part.sections.0.thread": "3/8-24"}), "gear:s1").sentence)
+        with self.assertRaises(InvalidDocument) as caught:
+            read_document(document(SINGLE | {"setup.gearbox": "8, 9; 10 tpi"}))
+        self.assertEqual([error.field for error in caught.exception.errors], ["setup.gearbox"])
 
     def test_a_leadscrew_in_no_unit(self) -> None:
         for typed in ("8", "8 x", "0 tpi", "1/0 in", "400 tpi"):

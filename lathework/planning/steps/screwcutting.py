@@ -21,6 +21,7 @@ from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.driving import LEAD_LEFT
 from lathework.planning.gearing import gearing
 from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.steps.taper import SOFT_N_MM2
 from lathework.planning.steps.threading import thread_made
 from lathework.planning.steps.threading_tool import cutting_speed, depth_of, point_of, tip_figure
 from lathework.planning.thread_work import ThreadWork, in_mm
@@ -36,8 +37,20 @@ PICK_UP = (
 )
 
 
-def _passes(work: Work, deep: Figure, total: Figure) -> tuple[Figure, ...]:
+def _at_once(work: Work, thread: Thread) -> bool:
+    """Whether the chaser of a taper die cuts it in one pass: in a soft metal it may, its own taper making the thread's.
+
+    Source: practice.
+    """
+    chaser = point_of(work, thread)[0] == "chaser"
+    return chaser and thread.taper > 0 and work.job.material.cutting_force <= SOFT_N_MM2
+
+
+def _passes(work: Work, thread: Thread, deep: Figure, total: Figure) -> tuple[Figure, ...]:
     first = first_pass_mm(work.job.setup.lathe, work.job.material.cutting_force)
+    if _at_once(work, thread):
+        # No spring pass: a chaser that goes over it twice widens it.
+        return dialled_passes(total, in_mm(deep), in_mm(deep), work.job.unit)[:1]
     return dialled_passes(total, in_mm(deep), first, work.job.unit)
 
 
@@ -76,14 +89,21 @@ def _set_up(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadW
     if method.infeed == "compound":
         figures["compound"] = compound_angle(thread.form.angle_deg)
         words += "Set the compound over {compound} from square to the axis. "
-    if thread.taper:
+    if thread.taper and not _at_once(work, thread):
         figures["set_over"] = _set_over(work, thread)
         words += "Set the taper attachment to 1 in 16; or, between centres, the tailstock over by {set_over}. "
     if tip:
         figures["tip"] = tip_figure(thread, point, tip, typed=method.tip is not None)
     zero = "both dials" if method.infeed == "compound" else "the dial"
-    words += f"Set the tool on centre, square by the gauge; touch the blank and set {zero} to zero."
-    square = ("Square to the axis, not to the taper.",) if thread.taper else ()
+    held = "Set the tool on centre, square by the gauge"
+    if point == "chaser":
+        held = "Hold the chaser on centre, its teeth along the axis, so that it cannot turn"
+    words += f"{held}; touch the blank and set {zero} to zero."
+    square = ("Square to the axis, not to the taper.",) if thread.taper and point != "chaser" else ()
+    if point == "chaser":
+        square = ("It leaves its own width unfinished at a shoulder: a groove as wide, or stop there.",)
+    if _at_once(work, thread):
+        square = (*square, "A taper chaser in soft metal: one pass at full depth, its own taper makes the thread's.")
     scratch = "Scratch a first pass a hair deep and lay the pitch leaf on it, before anything is cut."
     sharp = ("A sharp point makes a deep, weak root: hone a flat on it where strength counts.",)
     return Operation(
@@ -162,7 +182,7 @@ def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
     compound = job.method.infeed == "compound"
     angle = compound_angle(thread.form.angle_deg).value
     total = along_compound(deep, angle) if compound else on_cross_slide(deep, job.setup.dial)
-    passes = _passes(work, deep, total)
+    passes = _passes(work, thread, deep, total)
     overrun = chucking.overrun_mm if placed.number == chucking.placed[-1].number else 0.0
     end_mm = placed.far_mm - thread_work.groove_width_mm + overrun
     slide = "on the compound" if compound else f"on the {job.setup.dial} dial"

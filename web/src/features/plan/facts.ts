@@ -229,6 +229,14 @@ export const LINES: { name: string; facts: Fact[] }[] = [
         asked: true,
       },
       {
+        field: 'setup.gearbox',
+        label: 'Pitches its gearbox gives',
+        before: 'gearbox',
+        figure: true,
+        empty: '8, 9, 10 tpi; 0.5, 1 mm',
+        asked: true,
+      },
+      {
         field: 'setup.gears',
         label: 'Change gears you own, by their teeth',
         before: 'gears',
