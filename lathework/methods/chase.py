@@ -39,6 +39,45 @@ def infeed(thread: Thread, bore: float, dial: Dial) -> Figure:
     )
 
 
+def _pitch(thread: Thread) -> Given:
+    return Given("pitch", thread.pitch, thread.unit)
+
+
+def comes_out_at(thread: Thread, bore: float) -> Figure:
+    """The nominal size that a chaser's full form gives out of a `bore` (the thread's unit): bore + form depth x pitch.
+
+    >>> from lathework.threads.designation import read_designation
+    >>> round(comes_out_at(read_designation("1.045-24 UNS"), 1.0).value, 4)
+    1.0451
+    """
+    depth = float(thread.form.full_depth)
+    return Figure(
+        "a full form comes out at",
+        bore + depth * thread.pitch,
+        thread.unit,
+        "bore + depth of the form × pitch",
+        GEOMETRY,
+        (
+            Given("bore", bore, thread.unit),
+            Given("depth of the form", depth),
+            Given("pitch", thread.pitch, thread.unit),
+        ),
+    )
+
+
+def bore_for_full(thread: Thread) -> Figure:
+    """The bore out of which a full form comes at the nominal size: major - form depth x pitch, in the thread's unit."""
+    depth = float(thread.form.full_depth)
+    return Figure(
+        "bore for a full form",
+        thread.major - depth * thread.pitch,
+        thread.unit,
+        "major − depth of the form × pitch",
+        GEOMETRY,
+        (Given("major", thread.major, thread.unit), Given("depth of the form", depth), _pitch(thread)),
+    )
+
+
 def _passes(depth_mm: float) -> int:
     return min(MOST_PASSES, max(1, math.ceil((depth_mm / FIRST_CUT_MM) ** 2 - 1e-9)))
 

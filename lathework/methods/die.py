@@ -79,8 +79,8 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         "die stock against the tailstock chuck's jaws",
         "squared by the face of open jaws, where the barrel is too narrow for the stock; then free",
         "die in a hand stock, squared by the face of the tailstock chuck's jaws",
-        "Open the tailstock chuck's jaws until they are level with its face, or wide enough to clear the blank, and "
-        "bring them flat against the stock. Turn the spindle by hand, marked side first, {turns}",
+        "Open the tailstock chuck's jaws wide enough to clear the thread, and bring their ends flat against the stock. "
+        "Turn the spindle by hand, marked side first, {turns}",
         (cautions.DIE_BY_HAND,),
         (
             "After three turns the thread leads it: draw the tailstock back and go on free.",

@@ -96,28 +96,34 @@ def _within(owned: Counter[int], drivers: Wheels, driven: Wheels) -> bool:
     return not set(drivers) & set(driven) and all(owned[wheel] >= count for wheel, count in used.items())
 
 
-def _near(ratio: Fraction, owned: Sequence[int], pairs: int) -> Iterator[Found]:
-    """Sets of `pairs` drivers and driven wheels that come near the ratio, with what they are off."""
+def _near(ratio: Fraction, owned: Sequence[int], pairs: int) -> list[tuple[float, Wheels, Wheels]]:
+    """Sets of `pairs` drivers and driven wheels that come near the ratio, the nearest first, by what they are off as a
+    number: exact fractions are made of the few that are told."""
     sets, count = _sets(owned, pairs), Counter(owned)
     products = [product for product, _ in sets]
-    least, most = 1 - WORTH_SHOWING, 1 + WORTH_SHOWING
+    wanted, window = float(ratio), float(WORTH_SHOWING)
+    found = []
     for product, drivers in sets:
         # drivers / driven = ratio x (1 + off): driven lies between these.
-        at = bisect_left(products, product / ratio / most)
-        while at < len(sets) and products[at] <= product / ratio / least:
+        at = bisect_left(products, product / wanted / (1 + window))
+        most = product / wanted / (1 - window)
+        while at < len(sets) and products[at] <= most:
             driven = sets[at][1]
             if _within(count, drivers, driven):
-                yield Fraction(product, products[at]) / ratio - 1, drivers, driven
+                found.append((abs(round(product / products[at] / wanted - 1, 12)), drivers, driven))
             at += 1
+    return sorted(found)
 
 
-def _few_of_each(near: Sequence[Found]) -> Iterator[Found]:
+def _few_of_each(ratio: Fraction, owned: Sequence[int], pairs: int) -> Iterator[Found]:
     """Of those that are off alike the first few, so that those further off are seen as well."""
-    seen: Counter[Fraction] = Counter()
-    for one in near:
-        seen[one[0]] += 1
-        if seen[one[0]] <= MOST_ALIKE and len(seen) <= MOST_SHOWN:
-            yield one
+    seen: Counter[float] = Counter()
+    for near, drivers, driven in _near(ratio, owned, pairs):
+        seen[near] += 1
+        if len(seen) > MOST_SHOWN:
+            return
+        if seen[near] <= MOST_ALIKE:
+            yield Fraction(prod(drivers), prod(driven)) / ratio - 1, drivers, driven
 
 
 def trains(lead: Fraction, leadscrew: Fraction, owned: Sequence[int]) -> tuple[Train, ...]:
@@ -132,8 +138,7 @@ def trains(lead: Fraction, leadscrew: Fraction, owned: Sequence[int]) -> tuple[T
     """
     ratio, out = lead / leadscrew, []
     for pairs in range(1, MOST_PAIRS + 1):
-        near = sorted(_near(ratio, owned, pairs), key=lambda one: (abs(one[0]), one[1], one[2]))
-        for off, drivers, driven in _few_of_each(near):
+        for off, drivers, driven in _few_of_each(ratio, owned, pairs):
             first, then, clear = _arranged(drivers, driven)
             out.append(Train(first, then, off, clear))
         if sum(train.off == 0 and train.meshes for train in out) >= MOST_ALIKE:

@@ -8,6 +8,8 @@ from dataclasses import dataclass
 from lathework.cautions import Caution
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.job.model import Job
+from lathework.methods.head import SET_UP_MIN as HEAD_SET_UP_MIN
+from lathework.methods.tool_ways import SET_UP_MIN as TOOL_SET_UP_MIN
 from lathework.part.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
 from lathework.planning.asked import asked
 from lathework.planning.chucking import Chucking, Placed, milled, place
@@ -186,11 +188,17 @@ def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | No
     yield fitting.fit(work, ways[-1])
 
 
+def _more_setting_up(work: Work) -> float:
+    """Minutes that the ways of its threads take to set up beyond what a die does; alike ones are set up once."""
+    ways = {(found.cut, found.thread.designation): found.cut for found in work.threads.values() if found.cut != "die"}
+    return sum(HEAD_SET_UP_MIN if cut == "die-head" else TOOL_SET_UP_MIN for cut in ways.values())
+
+
 def _batch(work: Work, ways: tuple[Chucking, ...], operations: tuple[Operation, ...]) -> tuple[Figure, ...]:
     """Bar and time, for a piece and for the batch."""
     job, overall = work.job, work.part.overall_mm
     minutes = piece_time(job, operations)
-    times = (minutes, batch_time(job.quantity, minutes, len(operations)))
+    times = (minutes, batch_time(job.quantity, minutes, len(operations), _more_setting_up(work)))
     if work.part.stock.one_ended:
         return (_bolts(job.quantity), *times) if work.part.stock.form == "bolt" else times
     ends = sum(operation.kind == "face" for operation in operations)

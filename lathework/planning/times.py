@@ -121,23 +121,26 @@ def piece_time(job: Job, operations: tuple[Operation, ...]) -> Figure:
     )
 
 
-def batch_time(pieces: int, piece: Figure, steps: int) -> Figure:
+def batch_time(pieces: int, piece: Figure, steps: int, more_setting_up: float = 0.0) -> Figure:
     """Hours for `pieces` (a count) of `piece` minutes each over `steps` (a count), setting up once.
+
+    `more_setting_up` are the minutes (unit min) that a die head or change gears take beyond what a die does.
 
     Piece by piece each step changes its tool; operation by operation the tool stays and each piece is chucked again
     at each step: the other school. Source: practice.
     """
-    by_operation = pieces * (piece.value + steps * (CHUCK_MIN - TOOL_MIN)) + steps * TOOL_MIN + SETTING_UP_MIN
+    setting_up = SETTING_UP_MIN + more_setting_up
+    by_operation = pieces * (piece.value + steps * (CHUCK_MIN - TOOL_MIN)) + steps * TOOL_MIN + setting_up
     return Figure(
         "time for the batch",
-        (pieces * piece.value + SETTING_UP_MIN) / 60,
+        (pieces * piece.value + setting_up) / 60,
         "h",
         "(pieces × time for a piece + setting up) ÷ 60",
         PRACTICE,
         (
             Given("pieces", pieces),
             Given("time for a piece", piece.value, "min"),
-            Given("setting up", SETTING_UP_MIN, "min"),
+            Given("setting up", setting_up, "min"),
         ),
         places=1,
         others=(

@@ -390,6 +390,9 @@ class Threaded(unittest.TestCase):
         self.assertAlmostEqual(value(made, "chase", "infeed"), 1.5 - bored)
         self.assertAlmostEqual(value(plan(chased | {"setup.dial": "radius"}), "chase", "infeed"), (1.5 - bored) / 2)
         self.assertAlmostEqual(value(made, "chase", "tap"), bored * 2 / 3)
+        # A full 60 degree form is 1.0825 P deep: what comes out of this bore, and the bore for the size wanted.
+        self.assertAlmostEqual(value(made, "chase", "whole"), bored + 1.082532 / 18, places=4)
+        self.assertAlmostEqual(value(made, "chase", "full"), 1.5 - 1.082532 / 18, places=4)
         self.assertNotIn("tap", kinds(made))
         # The boring tool runs out into a recess of two pitches: it has no point.
         self.assertAlmostEqual(value(made, "bore", "depth"), 0.5 + 2 / 18)

@@ -21,7 +21,7 @@ def _dry(work: Work) -> bool:
     return work.job.material.lubricant.startswith("none")
 
 
-def _notes(work: Work, thread_work: ThreadWork, seconds: float) -> tuple[str, ...]:
+def _notes(work: Work, chucking: Chucking, thread_work: ThreadWork, seconds: float) -> tuple[str, ...]:
     job, thread = work.job, thread_work.thread
     notes = [
         f"Lubricant{'' if _dry(work) else ', plenty of it'}: {job.material.lubricant}.",
@@ -33,6 +33,8 @@ def _notes(work: Work, thread_work: ThreadWork, seconds: float) -> tuple[str, ..
         notes.append("At that speed it is over in {on}: run the first one far slower.")
     if job.setup.head.overrun is None:
         notes.append(SUPPOSED)
+    if chucking.centred and "turn" in chucking.does:
+        notes.append("Draw the centre back first; the work now stands out on its own.")
     if thread.hand == "left":
         notes.append("Left-hand chasers, the spindle in reverse: only with a chuck that cannot unscrew.")
     if thread_work.shoulder:
@@ -69,7 +71,7 @@ def run_head(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
         tool=f"{thread.designation} chasers in the die head",
         edge="",
         cautions=(cautions.DIE_HEAD, *work.hazards),
-        notes=_notes(work, thread_work, on.value),
+        notes=_notes(work, chucking, thread_work, on.value),
         cut=Cut(end_mm, placed.near_mm, thread.major_mm, thread.minor_mm),
         chucking=chucking.number,
         thread=thread,

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from lathework import cautions
 from lathework.figures import Figure
-from lathework.methods.chase import chasing_passes, infeed, largest_chaser, pass_count
+from lathework.methods.chase import bore_for_full, chasing_passes, comes_out_at, infeed, largest_chaser, pass_count
 from lathework.methods.tool_ways import FASTER
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
@@ -15,6 +15,11 @@ from lathework.planning.steps.holes.tap_words import hole_made
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 from lathework.units import convert
+
+_FULL = (
+    "Driven in to its full form, the tap makes {whole} out of this bore: stop at {infeed}, or bore to {full} for a "
+    "full thread of the size wanted."
+)
 
 
 def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:
@@ -30,6 +35,7 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
     }
     if by_tap:
         figures["tap"] = largest_chaser(bore, thread.unit)
+        figures |= {"whole": comes_out_at(thread, bore), "full": bore_for_full(thread)}
     held = (
         "Hold a tap of the same pitch in the toolpost like a boring tool, on centre, a flute square to the bore, its "
         "square held so that it cannot turn. "
@@ -40,7 +46,7 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
         key=keyed("chase", bore_work.bore.id),
         kind="chase",
         title="Chase the thread",
-        sentence=f"{held}{geared_for.words} Chase in {{cuts}}, {{infeed}} in all from touching.",
+        sentence=f"{held}{geared_for.words} Chase in {{cuts}}: {{infeed}} on the dial from touching.",
         headline="infeed",
         figures=figures,
         tool=f"tap of {thread.pitch:.4g} {thread.unit} pitch as a chaser" if by_tap else "inside threading tool",
@@ -55,6 +61,7 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
                     "out into; chalk the place on the bed.",
                 )
             ),
+            *((_FULL,) if by_tap else ()),
             *geared_for.notes,
             f"Lubricant: {job.material.lubricant}.",
             "Try the mating part from three quarters of the infeed on.",

@@ -3456,7 +3456,7 @@ export interface components {
              * @default
              * @enum {string}
              */
-            point?: "" | "flat" | "radius" | "sharp" | "full-form";
+            point?: "" | "flat" | "radius" | "sharp" | "full-form" | "chaser";
             /**
              * Support
              * @default chuck
@@ -4174,6 +4174,11 @@ export interface components {
              * @default
              */
             drills?: string;
+            /**
+             * Gearbox
+             * @default
+             */
+            gearbox?: string;
             /**
              * Gears
              * @default
