@@ -7,9 +7,9 @@ from collections.abc import Callable
 from fractions import Fraction
 from statistics import median
 
-from lathework.methods.choose import chart, rank, what_changes
 from lathework.methods.gears import trains
-from lathework.planning.wanted import wanted_thread
+from lathework.methods.ways.choose import chart, rank, what_changes
+from lathework.planning.threads.wanted import wanted_thread
 from lathework.shop.metals import materials
 from lathework.threads.designation import read_designation
 

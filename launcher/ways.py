@@ -11,9 +11,9 @@ from lathework.answers.ways_shown import TakenBy, way_shown
 from lathework.errors import InputError, InvalidDocument
 from lathework.field_reader import FieldReader
 from lathework.job.declaration import ALONG, MOST_PIECES
-from lathework.methods.choose import Weighed, cheapest, rank, what_changes
-from lathework.methods.way import Machine, Wanted
-from lathework.planning.wanted import wanted_thread
+from lathework.methods.ways.choose import Weighed, cheapest, rank, what_changes
+from lathework.methods.ways.contract import Machine, Wanted
+from lathework.planning.threads.wanted import wanted_thread
 from lathework.shop.equipment import OwnLathe
 from lathework.shop.kinds import Owned
 from lathework.shop.kit_file import read_kit_file

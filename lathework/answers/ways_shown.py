@@ -5,10 +5,10 @@ from __future__ import annotations
 from lathework.answers.declared_answer import answer
 from lathework.answers.values import FigureShown, figure_shown, maybe_shown
 from lathework.cautions import Caution
-from lathework.methods.choose import Chart, Weighed
+from lathework.methods.ways.choose import Chart, Weighed
 from lathework.outfit.choosing import Choosing, field_of
 from lathework.planning.plan import Plan
-from lathework.planning.schools import schools
+from lathework.planning.threads.schools import schools
 
 
 @answer

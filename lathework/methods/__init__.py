@@ -1,1 +1,1 @@
-"""Ways to make a thread: what holds the die, what guides the tap, chasing, running the spindle backward."""
+"""Making a thread: what holds a die, what guides a tap, die heads, threading tools, gears; ways/ weighs them."""

@@ -5,11 +5,11 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 
-from lathework.methods.choose import Chart, Weighed, chart, cheapest, rank, what_changes
-from lathework.methods.way import Choice, Wanted
+from lathework.methods.ways.choose import Chart, Weighed, chart, cheapest, rank, what_changes
+from lathework.methods.ways.contract import Choice, Wanted
 from lathework.part.model import TAPS
 from lathework.planning.plan import Plan
-from lathework.planning.wanted import wanted_inside, wanted_outside
+from lathework.planning.threads.wanted import wanted_inside, wanted_outside
 from lathework.shop.kinds import Owned, beside
 from lathework.threads.thread import Thread
 

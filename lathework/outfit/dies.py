@@ -6,8 +6,8 @@ from collections.abc import Iterator
 
 from lathework.job.furnish import dies_for, pick_die, typed_of
 from lathework.methods.die import DIE_HOLDINGS, Holder
-from lathework.methods.head_way import why_not_in
 from lathework.methods.held import Holding, holdings
+from lathework.methods.ways.heads import why_not_in
 from lathework.outfit.need import Need, Shop, StandIn, no_substitute, state_of, steps_of
 from lathework.outfit.serving import serving
 from lathework.part.model import Section

@@ -8,7 +8,7 @@ from lathework.job.furnish import nearest_blade, typed_of
 from lathework.outfit.need import ALIKE_MM, Need, Shop, StandIn, state_of, steps_of
 from lathework.planning.notice import told
 from lathework.planning.plan import Plan
-from lathework.planning.thread_work import in_mm
+from lathework.planning.threads.thread_work import in_mm
 from lathework.shop.equipment import Bar, Centre, Collet, OwnLathe, ThreadGauge
 from lathework.shop.fits import grips, long_enough, parts
 from lathework.shop.kit import name_of

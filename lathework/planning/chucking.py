@@ -7,7 +7,7 @@ from typing import Literal
 
 from lathework.part.model import MILLED, Edge, Section, Stock
 from lathework.part.stock import FORM_FLATS
-from lathework.planning.thread_work import ThreadWork
+from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
 
 ALIKE_MM = 0.01

@@ -13,7 +13,7 @@ from lathework.part.model import Bore
 from lathework.planning.chucking import Chucking
 from lathework.planning.notice import Notice, told
 from lathework.planning.steps.holes.tap_words import by_hand_because, margin_of, way_of
-from lathework.planning.thread_work import in_mm
+from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work, racks_of
 from lathework.shop.racks import RACKS
 from lathework.threads.limits import internal_limits

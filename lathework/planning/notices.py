@@ -7,8 +7,8 @@ from collections.abc import Iterator
 from lathework.cutting.groove import UNFINISHED_THREADS
 from lathework.cutting.taper_blank import TaperBlank
 from lathework.lengths import Length
-from lathework.methods.choose import OUTSIDE
 from lathework.methods.die import DIE_HOLDINGS
+from lathework.methods.ways.choose import OUTSIDE
 from lathework.part.model import MILLED
 from lathework.part.sample import nominals, unlike
 from lathework.part.stock import largest_across_flats
@@ -17,8 +17,8 @@ from lathework.planning.hole_notices import hole_notices
 from lathework.planning.notice import Notice, told
 from lathework.planning.order import CENTRE_RATIO, LEAST_GRIP_MM, STEADY_RATIO
 from lathework.planning.steps.threading import by_hand_because
-from lathework.planning.thread_work import ThreadWork, in_mm
-from lathework.planning.wanted import wanted_outside
+from lathework.planning.threads.thread_work import ThreadWork, in_mm
+from lathework.planning.threads.wanted import wanted_outside
 from lathework.planning.work import Work
 
 PROOF = "Leave the pressure test to those licensed for it."

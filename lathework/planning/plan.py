@@ -9,7 +9,7 @@ from lathework.cautions import Caution
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.job.model import Job
 from lathework.methods.head import SET_UP_MIN as HEAD_SET_UP_MIN
-from lathework.methods.tool_ways import SET_UP_MIN as TOOL_SET_UP_MIN
+from lathework.methods.ways.tools import SET_UP_MIN as TOOL_SET_UP_MIN
 from lathework.part.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
 from lathework.planning.asked import asked
 from lathework.planning.chucking import Chucking, Placed, milled, place

@@ -6,9 +6,9 @@ from collections.abc import Callable
 
 from lathework.figures import PRACTICE, Answer, Figure, Given
 from lathework.job.model import Job
-from lathework.methods.die_ways import HAND_TURN_MIN, THERE_AND_BACK
 from lathework.methods.head import RESET_MIN
-from lathework.methods.tool_ways import RETURN_MIN
+from lathework.methods.ways.minutes import HAND_TURN_MIN, THERE_AND_BACK
+from lathework.methods.ways.tools import RETURN_MIN
 from lathework.planning.operation import Kind, Operation
 from lathework.units import convert
 

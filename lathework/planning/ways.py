@@ -18,7 +18,7 @@ from lathework.planning.order import (
     draws_out,
     slenderness,
 )
-from lathework.planning.thread_work import ThreadWork
+from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
 
 SLENDER_RATIO = 6.0

@@ -15,7 +15,7 @@ from lathework.part.bores import BoreWork, Racks, bore_work
 from lathework.part.ends import Ends, ends_of, near_end, nominal_mm
 from lathework.part.model import Bore, Part
 from lathework.planning.order import Settled, settle
-from lathework.planning.thread_work import CUT_MM, ThreadWork, thread_work_of
+from lathework.planning.threads.thread_work import CUT_MM, ThreadWork, thread_work_of
 
 
 @dataclass(frozen=True, slots=True)

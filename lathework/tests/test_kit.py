@@ -14,8 +14,8 @@ from lathework.shop.fits import grips
 from lathework.shop.kinds import Owned
 from lathework.shop.kit import name_of, read_thing
 from lathework.shop.things import Die, Tap
-from lathework.shop.typed import read_line, read_lines
-from lathework.shop.typed_kinds import METRIC_SET
+from lathework.shop.typing.kinds import METRIC_SET
+from lathework.shop.typing.lines import read_line, read_lines
 from lathework.threads.designation import read_designation
 from lathework.threads.library import library
 from lathework.threads.thread import Thread

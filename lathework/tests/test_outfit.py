@@ -15,12 +15,12 @@ from lathework.outfit.need import Need
 from lathework.outfit.needs import lines_of, needs
 from lathework.outfit.serving import serving
 from lathework.planning.plan import Plan, make_plan
-from lathework.planning.thread_work import in_mm
+from lathework.planning.threads.thread_work import in_mm
 from lathework.shop.equipment import DieHolder, DieStock, OwnLathe
 from lathework.shop.kinds import Owned
 from lathework.shop.kit import name_of, read_thing
 from lathework.shop.things import Blade, Die, ShopDrill
-from lathework.shop.typed import read_lines
+from lathework.shop.typing.lines import read_lines
 from lathework.tests.samples import bore, document, plan, section, step
 from lathework.threads.designation import read_called
 

@@ -13,15 +13,25 @@ from hypothesis import strategies as st
 from lathework.errors import InvalidDocument
 from lathework.job.document import read_document
 from lathework.job.furnish import furnish
-from lathework.methods.choose import INSIDE, OUTSIDE, break_even, chart, cheapest, quickest, rank, weigh, what_changes
 from lathework.methods.die import HOLDERS
 from lathework.methods.tap import TAPPINGS
-from lathework.methods.way import Machine, Wanted
+from lathework.methods.ways.choose import (
+    INSIDE,
+    OUTSIDE,
+    break_even,
+    chart,
+    cheapest,
+    quickest,
+    rank,
+    weigh,
+    what_changes,
+)
+from lathework.methods.ways.contract import Machine, Wanted
 from lathework.outfit.choosing import choosings, field_of
 from lathework.outfit.needs import needs
 from lathework.part.model import CUTTERS, OUTSIDE_CUTTERS
-from lathework.planning.schools import schools
-from lathework.planning.wanted import wanted_thread
+from lathework.planning.threads.schools import schools
+from lathework.planning.threads.wanted import wanted_thread
 from lathework.shop.kinds import Owned
 from lathework.shop.kit import read_thing
 from lathework.shop.metals import materials

@@ -12,7 +12,7 @@ from django.utils import timezone
 
 from lathework.errors import InvalidDocument
 from lathework.shop.kit import read_thing
-from lathework.shop.typed import read_lines
+from lathework.shop.typing.lines import read_lines
 from server.kit.models import Put, Thing
 from server.site.problems import Conflict
 

@@ -14,7 +14,7 @@ from lathework.shop.kit_choices import KINDS, Kind, State
 from lathework.shop.kit_declaration import GROUPS
 from lathework.shop.kit_file import FileRow
 from lathework.shop.things import Blade, Die, Reamer, ShopDrill, Tap
-from lathework.shop.typed import Line
+from lathework.shop.typing.lines import Line
 from lathework.shop.words import KIND_WORDS
 from lathework.threads.series import SERIES_NAMES
 from server.kit.kinds import COMMON

@@ -17,7 +17,7 @@ from lathework.shop.kinds import kind_of
 from lathework.shop.kit import name_of, read_thing
 from lathework.shop.kit_choices import Kind
 from lathework.shop.kit_file import MOST_ROWS, kit_csv, kit_json, read_kit_file
-from lathework.shop.typed import read_lines
+from lathework.shop.typing.lines import read_lines
 from lathework.threads.designation import read_called
 from server.kit import actions, photographs
 from server.kit.answers import (

@@ -13,7 +13,7 @@ from lathework.part.nuts import nut_sizes
 from lathework.part.stock import ACROSS_FLATS, FORM_FLATS, StockForm
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.plan import Plan
-from lathework.planning.thread_work import ThreadWork, in_mm
+from lathework.planning.threads.thread_work import ThreadWork, in_mm
 
 KNURL_GAP = 5.0
 HEAD_HIGH = 0.65

@@ -9,7 +9,7 @@ from lathework.part.bore_sizes import depth_figure, largest_mm, thickness_mm
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.plan import Plan
-from lathework.planning.thread_work import in_mm
+from lathework.planning.threads.thread_work import in_mm
 
 Wall = list[tuple[float, float]]
 """Points (behind_mm, diameter_mm) of the wall of a hole, from its mouth on."""

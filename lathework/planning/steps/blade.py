@@ -11,7 +11,7 @@ from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import axis_word, blade_place, given_mm, place_words, plunge_dial, typed
 from lathework.planning.steps import measures
-from lathework.planning.thread_work import ThreadWork, in_mm
+from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.work import Work
 from lathework.units import convert
 

@@ -9,7 +9,7 @@ from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given_mm, place_words, tip_stop, typed
 from lathework.planning.steps import measures
-from lathework.planning.thread_work import ThreadWork, in_mm
+from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.work import Work
 from lathework.units import convert
 

@@ -9,7 +9,7 @@ from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Operation, keyed, quoted
 from lathework.planning.steps.taper import gauge_taper
 from lathework.planning.steps.threading import thread_made
-from lathework.planning.thread_work import ThreadWork
+from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
 
 EVERY_PIECE_UP_TO, EVERY_THIRD_UP_TO = 5, 20

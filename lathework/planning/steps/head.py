@@ -8,7 +8,7 @@ from lathework.methods.head import SOON_S, SUPPOSED, draws_on, stop_after, time_
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed
 from lathework.planning.steps.threading import SHORT_OF_SHOULDER, die_torque, thread_made
-from lathework.planning.thread_work import ThreadWork
+from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
 
 STOP = (

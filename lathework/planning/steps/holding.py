@@ -12,7 +12,7 @@ from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.order import LEAST_GRIP_MM
 from lathework.planning.positions import along, given, given_mm
 from lathework.planning.steps import measures
-from lathework.planning.thread_work import in_mm
+from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.units import convert
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from lathework.cutting.dimension import Dimension, Target
 from lathework.cutting.next_cut import FINISH_MM
 from lathework.part.bores import BoreWork
-from lathework.planning.thread_work import ThreadWork, in_mm
+from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.threads.limits import internal_limits
 from lathework.threads.thread import Thread
 from lathework.units import convert

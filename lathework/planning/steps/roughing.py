@@ -5,11 +5,11 @@ from __future__ import annotations
 from lathework import cautions
 from lathework.cutting.roughing import rough_depth, rough_passes
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.driving import LEAD_LEFT, roughing
-from lathework.planning.gearing import gearing
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.steps.threading import die_torque, roughed
-from lathework.planning.thread_work import ThreadWork
+from lathework.planning.threads.driving import LEAD_LEFT, roughing
+from lathework.planning.threads.gearing import gearing
+from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
 from lathework.units import convert
 

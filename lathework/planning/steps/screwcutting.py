@@ -18,13 +18,13 @@ from lathework.methods.infeed import (
 from lathework.methods.run_out import BY_HAND_UNDER, room_wanted, travel
 from lathework.methods.tool_form import POINT_FORMS
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.driving import LEAD_LEFT
-from lathework.planning.gearing import gearing
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.steps.taper import SOFT_N_MM2
 from lathework.planning.steps.threading import thread_made
 from lathework.planning.steps.threading_tool import cutting_speed, depth_of, point_of, tip_figure
-from lathework.planning.thread_work import ThreadWork, in_mm
+from lathework.planning.threads.driving import LEAD_LEFT
+from lathework.planning.threads.gearing import gearing
+from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert

@@ -11,7 +11,7 @@ from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop
 from lathework.planning.steps import measures
 from lathework.planning.steps.holding import KNIFE, speed
-from lathework.planning.thread_work import ThreadWork, in_mm
+from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.work import Work
 from lathework.threads.taper import TAPER
 from lathework.units import convert

@@ -15,10 +15,12 @@ from lathework.cutting.taper_blank import handle_length, taper_torque
 from lathework.cutting.torque import cutting_torque, hand_force
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.methods.die import DIE_HOLDINGS, DieHolding
-from lathework.methods.die_ways import DRIFTS
 from lathework.methods.reversing import back_off, backward
+from lathework.methods.ways.dies import DRIFTS
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.driving import (
+from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.steps.taper import taper_notes
+from lathework.planning.threads.driving import (
     lighter,
     rhythm,
     too_short,
@@ -26,10 +28,8 @@ from lathework.planning.driving import (
     under_power,
     why_by_hand,
 )
-from lathework.planning.mate_words import opening, opening_notes
-from lathework.planning.operation import Cut, Operation, keyed, makes
-from lathework.planning.steps.taper import taper_notes
-from lathework.planning.thread_work import ThreadWork, in_mm
+from lathework.planning.threads.mate_words import opening, opening_notes
+from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.work import Work
 from lathework.units import convert
 

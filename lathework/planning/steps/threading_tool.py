@@ -8,9 +8,9 @@ from lathework.cutting.speeds import geared
 from lathework.figures import AS_TYPED, Figure, Given
 from lathework.methods.run_out import fastest
 from lathework.methods.tool_form import POINT_FORMS, standard_tip, thread_depth, usual_point
-from lathework.methods.tool_ways import FASTER
+from lathework.methods.ways.tools import FASTER
 from lathework.planning.order import HOLD_CLEARANCE_MM
-from lathework.planning.thread_work import ThreadWork
+from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
 from lathework.shop.kit_choices import Point
 from lathework.threads.thread import Thread

@@ -15,7 +15,7 @@ from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop, typed
 from lathework.planning.steps import measures
 from lathework.planning.steps.holding import KNIFE, speed
-from lathework.planning.thread_work import in_mm
+from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.units import LengthUnit, convert
 

@@ -11,7 +11,7 @@ from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.steps import measures
-from lathework.planning.thread_work import in_mm
+from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 
 DRILLING_SHARE = 0.7

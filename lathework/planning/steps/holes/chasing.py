@@ -5,13 +5,13 @@ from __future__ import annotations
 from lathework import cautions
 from lathework.figures import Figure
 from lathework.methods.chase import bore_for_full, chasing_passes, comes_out_at, infeed, largest_chaser, pass_count
-from lathework.methods.tool_ways import FASTER
+from lathework.methods.ways.tools import FASTER
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
-from lathework.planning.gearing import gearing
 from lathework.planning.operation import Operation, keyed, quoted
 from lathework.planning.steps.gauging import check_interval
 from lathework.planning.steps.holes.tap_words import hole_made
+from lathework.planning.threads.gearing import gearing
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 from lathework.units import convert

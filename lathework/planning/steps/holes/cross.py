@@ -30,7 +30,7 @@ from lathework.planning.steps.holes.tap_words import (
     turns_of,
 )
 from lathework.planning.steps.holes.tapping import tap_taper
-from lathework.planning.thread_work import in_mm
+from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 from lathework.units import convert

@@ -18,7 +18,7 @@ from lathework.planning.positions import given_mm
 from lathework.planning.steps import measures
 from lathework.planning.steps.holes.boring import bore, depths, drilling_speed, taken
 from lathework.planning.steps.holes.reaming import ream
-from lathework.planning.thread_work import in_mm
+from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.shop.racks import owned
 from lathework.tables.drills import Drill

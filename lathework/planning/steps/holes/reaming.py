@@ -8,7 +8,7 @@ from lathework.holes.taper_pipe import TaperHole
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
-from lathework.planning.thread_work import in_mm
+from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 
 REAMING_SHARE = 0.3

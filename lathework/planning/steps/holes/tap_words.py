@@ -12,15 +12,15 @@ from lathework.holes.percent import TAPPED_PERCENT
 from lathework.methods.tap import TAP_HOLDINGS, TapHolding
 from lathework.part.bores import BLIND_TAP, BoreWork
 from lathework.planning.chucking import Chucking
-from lathework.planning.driving import (
+from lathework.planning.operation import makes
+from lathework.planning.positions import along, given_mm, typed
+from lathework.planning.steps.holes.hole import ends_in_bar, tapped_in_vise
+from lathework.planning.threads.driving import (
     lighter,
     rhythm,
     turn_back,
     why_by_hand,
 )
-from lathework.planning.operation import makes
-from lathework.planning.positions import along, given_mm, typed
-from lathework.planning.steps.holes.hole import ends_in_bar, tapped_in_vise
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 from lathework.units import convert

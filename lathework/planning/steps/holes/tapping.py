@@ -12,14 +12,6 @@ from lathework.methods.reversing import back_off
 from lathework.methods.tap import SMALL_TAP_MM, TAP_HOLDINGS, TapHolding
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
-from lathework.planning.driving import (
-    LEAD_LEFT,
-    rhythm,
-    roughing,
-    turn_back,
-    under_power,
-)
-from lathework.planning.gearing import gearing
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.steps.holes.chasing import chase, try_screw
 from lathework.planning.steps.holes.hole import bores_here, tapped_in_vise
@@ -38,7 +30,15 @@ from lathework.planning.steps.holes.tap_words import (
     way_of,
     why_otherwise,
 )
-from lathework.planning.thread_work import in_mm
+from lathework.planning.threads.driving import (
+    LEAD_LEFT,
+    rhythm,
+    roughing,
+    turn_back,
+    under_power,
+)
+from lathework.planning.threads.gearing import gearing
+from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 from lathework.units import convert

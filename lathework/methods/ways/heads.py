@@ -7,11 +7,12 @@ from collections.abc import Iterator
 from lathework import cautions
 from lathework.cutting.groove import UNFINISHED_THREADS
 from lathework.cutting.roughing import HAND_BEARS_NM, KEYED_BEARS_NM
-from lathework.figures import PRACTICE, Figure, Given
-from lathework.methods.die_ways import DRIFTS, HANDLING_MIN
+from lathework.figures import Figure, Given
 from lathework.methods.head import RESET_MIN, SET_UP_MIN
 from lathework.methods.held import holdings
-from lathework.methods.way import Expected, Wanted, Way, minutes, set_up_minutes
+from lathework.methods.ways.contract import Expected, Wanted, Way
+from lathework.methods.ways.dies import DRIFTS
+from lathework.methods.ways.minutes import HANDLING_MIN, left_over, minutes, set_up_minutes
 from lathework.shop.equipment import DieHead
 from lathework.shop.kit import name_of
 from lathework.shop.things import Die
@@ -119,14 +120,5 @@ class HeadWay(Way):
 
     def expected(self, wanted: Wanted) -> Expected:
         """The chasers' lead, true to the head; their lead unfinished."""
-        thread = wanted.thread
-        near = Figure(
-            "from the shoulder",
-            UNFINISHED_THREADS * thread.pitch,
-            thread.unit,
-            "pitches × pitch",
-            PRACTICE,
-            (Given("pitches", UNFINISHED_THREADS), Given("pitch", thread.pitch, thread.unit)),
-            fine=False,
-        )
+        near = left_over("from the shoulder", wanted.thread, UNFINISHED_THREADS)
         return Expected("the chasers' own lead", "true, led by the head's shank", near)

@@ -9,7 +9,7 @@ from lathework.figures import Figure
 from lathework.methods.chase import advance
 from lathework.methods.gears import Train, as_pitch_diameter, over_length, per_hundred, trains
 from lathework.methods.thread_dial import nut_times
-from lathework.methods.tool_ways import in_box
+from lathework.methods.ways.tools import in_box
 from lathework.planning.work import Work
 from lathework.shop.leadscrew import Lead, lead_of
 from lathework.threads.thread import Thread

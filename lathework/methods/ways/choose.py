@@ -8,11 +8,11 @@ from dataclasses import dataclass
 
 from lathework.cautions import Caution
 from lathework.figures import PRACTICE, Figure, Given
-from lathework.methods.die_ways import DIE_WAYS
-from lathework.methods.head_way import HeadWay
-from lathework.methods.tap_ways import TAP_WAYS, TapAsChaserWay
-from lathework.methods.tool_ways import InsideToolWay, ToolWay
-from lathework.methods.way import REMAKE_MIN, Choice, Expected, Wanted, Way
+from lathework.methods.ways.contract import REMAKE_MIN, Choice, Expected, Wanted, Way
+from lathework.methods.ways.dies import DIE_WAYS
+from lathework.methods.ways.heads import HeadWay
+from lathework.methods.ways.taps import TAP_WAYS, TapAsChaserWay
+from lathework.methods.ways.tools import InsideToolWay, ToolWay
 
 OUTSIDE: tuple[Way, ...] = (*DIE_WAYS, HeadWay(), ToolWay())
 INSIDE: tuple[Way, ...] = (*TAP_WAYS, TapAsChaserWay(), InsideToolWay())

@@ -10,7 +10,7 @@ from typing import TypeVar
 from lathework.cautions import Caution
 from lathework.cutting.speeds import geared, spindle_speed
 from lathework.cutting.torque import cutting_torque
-from lathework.figures import PRACTICE, Figure, Given
+from lathework.figures import Figure
 from lathework.shop.kinds import Owned
 from lathework.shop.lathe_facts import Lathe, Mount
 from lathework.shop.leadscrew import Lead
@@ -142,13 +142,3 @@ class Way(ABC):
     @abstractmethod
     def borne_by(self, wanted: Wanted) -> str:
         """What bears that torque."""
-
-
-def minutes(name: str, total: float, formula: str, *inputs: Given) -> Figure:
-    """A figure of minutes, total (unit min) by its `formula`. Source: practice."""
-    return Figure(name, total, "min", formula, PRACTICE, inputs, places=1)
-
-
-def set_up_minutes(total: float) -> Figure:
-    """Minutes before the first piece: a `total` (unit min) as practice has it."""
-    return Figure("to set up", total, "min", "by the way it is made", PRACTICE, kind="table", places=0)

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from lathework.cutting.groove import UNFINISHED_THREADS
-from lathework.methods.way import Machine, Wanted
+from lathework.methods.ways.contract import Machine, Wanted
 from lathework.part.bores import BoreWork
 from lathework.planning.steps.threading_tool import aim
 from lathework.planning.work import Work

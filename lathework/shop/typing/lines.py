@@ -9,9 +9,9 @@ from lathework.errors import InputError, InvalidDocument
 from lathework.shop.kinds import Owned
 from lathework.shop.kit import name_of, read_thing
 from lathework.shop.kit_choices import Kind
-from lathework.shop.typed_kinds import MOST_THINGS, READ
-from lathework.shop.typed_sizes import HOW, wrong
-from lathework.shop.typed_words import ANY, NAMED, OF_KIND
+from lathework.shop.typing.kinds import MOST_THINGS, READ
+from lathework.shop.typing.sizes import HOW, wrong
+from lathework.shop.typing.words import ANY, NAMED, OF_KIND
 
 MOST_LINES = 100
 LONGEST_TYPED = 300

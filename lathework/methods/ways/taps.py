@@ -6,19 +6,21 @@ from collections.abc import Iterator
 
 from lathework import cautions
 from lathework.cutting.torque import what_holds
-from lathework.figures import PRACTICE, Figure, Given
+from lathework.figures import Figure
 from lathework.methods.chase import SPAN_SHARE
-from lathework.methods.die_ways import HAND_TURN_MIN, HANDLING_MIN, MANY_TURNS, THERE_AND_BACK, VISE_MIN, VISE_TURN_MIN
 from lathework.methods.driven import why_not_driven, why_too_short
 from lathework.methods.tap import TAP_HOLDINGS, TapHolding, Tapping
-from lathework.methods.tool_ways import InsideToolWay
-from lathework.methods.way import Expected, Wanted, Way, minutes, set_up_minutes
+from lathework.methods.ways.contract import Expected, Wanted, Way
+from lathework.methods.ways.dies import MANY_TURNS
+from lathework.methods.ways.minutes import left_over, set_up_minutes, there_and_back
+from lathework.methods.ways.tools import InsideToolWay
 from lathework.shop.things import Tap
 from lathework.threads.thread import Thread
-from lathework.units import convert
 
 TAPS_BY_HAND = 3.0
 """Taper, second and bottoming: a blind hole is gone through so often (practice)."""
+BOTTOMING_LEAD = 1.5
+"""Threads of a bottoming tap's lead (practice)."""
 LARGEST_BY_HAND_NM = 60.0
 """Torque in N m past which no wrench turns a tap steadily: chased out first (practice)."""
 ALIKE = 0.001
@@ -103,35 +105,12 @@ class TapWay(Way):
     def cycle(self, wanted: Wanted) -> Figure:
         """In and back out, once for each tap of the set where the hole is blind."""
         taps = TAPS_BY_HAND if wanted.blind and not self.holding.power else 1.0
-        around = VISE_MIN if self.holding.off_lathe else HANDLING_MIN
-        given = [
-            Given("there and back", THERE_AND_BACK),
-            Given("turns", wanted.turns),
-            Given("taps", taps),
-            Given("handling", around, "min"),
-        ]
-        if self.holding.power:
-            speed = wanted.speed(wanted.metal.thread_speed)
-            total = THERE_AND_BACK * wanted.turns * taps / speed.value + around
-            words = "there and back × turns × taps ÷ speed + handling"
-            return minutes("each", total, words, *given, Given("speed", speed.value, "rev/min"))
-        each = VISE_TURN_MIN if self.holding.off_lathe else HAND_TURN_MIN
-        total = THERE_AND_BACK * wanted.turns * taps * each + around
-        words = "there and back × turns × taps × a turn by hand + handling"
-        return minutes("each", total, words, *given, Given("a turn by hand", each, "min"))
+        speed = wanted.speed(wanted.metal.thread_speed) if self.holding.power else None
+        return there_and_back(taps * wanted.turns, speed=speed, off_lathe=self.holding.off_lathe)
 
     def expected(self, wanted: Wanted) -> Expected:
         """The tap's lead; straight as it was started; its lead left at the bottom."""
-        left = 1.5 if wanted.blind else 0.0
-        bottom = Figure(
-            "from the bottom",
-            convert(left * wanted.thread.pitch_mm, "mm", wanted.thread.unit),
-            wanted.thread.unit,
-            "pitches × pitch",
-            PRACTICE,
-            (Given("pitches", left), Given("pitch", wanted.thread.pitch, wanted.thread.unit)),
-            fine=False,
-        )
+        bottom = left_over("from the bottom", wanted.thread, BOTTOMING_LEAD if wanted.blind else 0.0)
         straight = "square by eye: a degree or two out" if self.holding.off_lathe else "square, led by the tailstock"
         return Expected("the tap's own lead", straight, bottom)
 

@@ -11,8 +11,8 @@ from lathework.lengths import read_length
 from lathework.shop.kit_choices import Kind
 from lathework.shop.metals import materials
 from lathework.shop.racks import RACKS
-from lathework.shop.typed_machines import head, lathe
-from lathework.shop.typed_sizes import HOW, die_size, mixed, number_of, unit_of, wrong
+from lathework.shop.typing.machines import head, lathe
+from lathework.shop.typing.sizes import HOW, die_size, mixed, number_of, unit_of, wrong
 from lathework.tables.drills import all_drills
 from lathework.threads.designation import read_called
 from lathework.threads.library import library

@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 from collections.abc import Iterator
 
-from lathework.shop.typed_sizes import die_size
+from lathework.shop.typing.sizes import die_size
 
 Documents = Iterator[dict[str, str]]
 

@@ -5,13 +5,14 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from lathework import cautions
-from lathework.figures import PRACTICE, Figure, Given
+from lathework.figures import Figure, Given
 from lathework.methods.chase import LEAST_BORE_MM
 from lathework.methods.gears import trains
 from lathework.methods.infeed import first_pass_mm, pass_depths
 from lathework.methods.run_out import fastest
 from lathework.methods.tool_form import standard_tip, thread_depth, usual_point
-from lathework.methods.way import Expected, Wanted, Way, minutes, set_up_minutes
+from lathework.methods.ways.contract import Expected, Wanted, Way
+from lathework.methods.ways.minutes import left_over, minutes, set_up_minutes
 from lathework.shop.equipment import OwnLathe
 from lathework.shop.kit import name_of
 from lathework.shop.leadscrew import Lead, lead_of
@@ -128,16 +129,7 @@ class ToolWay(Way):
 
     def expected(self, wanted: Wanted) -> Expected:
         """The leadscrew's pitch; full into a groove, a pitch short without."""
-        thread, pitches = wanted.thread, 0.0 if wanted.groove_mm else 1.0
-        near = Figure(
-            "from the shoulder",
-            pitches * thread.pitch,
-            thread.unit,
-            "pitches × pitch",
-            PRACTICE,
-            (Given("pitches", pitches), Given("pitch", thread.pitch, thread.unit)),
-            fine=False,
-        )
+        near = left_over("from the shoulder", wanted.thread, 0.0 if wanted.groove_mm else 1.0)
         return Expected("the leadscrew's, as its gears have it", "as straight as the lathe turns", near)
 
 

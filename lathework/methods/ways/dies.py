@@ -7,27 +7,17 @@ from collections.abc import Iterator
 from lathework.cutting.groove import TURNED_ROUND_STOP
 from lathework.cutting.roughing import HAND_BEARS_NM, KEYED_BEARS_NM, rough_share
 from lathework.cutting.torque import what_holds
-from lathework.figures import PRACTICE, Figure, Given
+from lathework.figures import Figure, Given
 from lathework.methods.die import DIE_HOLDINGS, DieHolding, Holder
 from lathework.methods.driven import why_not_driven, why_too_short
 from lathework.methods.held import holdings
-from lathework.methods.way import Expected, Wanted, Way, minutes, set_up_minutes
+from lathework.methods.ways.contract import Expected, Wanted, Way
+from lathework.methods.ways.minutes import left_over, set_up_minutes, there_and_back
 from lathework.shop.equipment import Bush, DieHolder, DieStock
 from lathework.shop.fits import guides
 from lathework.shop.kit import name_of
 from lathework.shop.things import Die
-from lathework.units import convert
 
-HAND_TURN_MIN = 0.04
-"""Minutes for a turn of the spindle by hand under a die (practice)."""
-VISE_TURN_MIN = 0.06
-"""Minutes for a turn of a stock in the vise (practice)."""
-THERE_AND_BACK = 2.0
-"""A die runs on and back off."""
-HANDLING_MIN = 0.75
-"""Minutes to bring a holder up and away (practice)."""
-VISE_MIN = 1.5
-"""Minutes to take a piece to the vise, stand it up and look at it from two sides (practice)."""
 ROUGHED_MIN = 6.0
 """Minutes to rough a thread out first with a threading tool (practice)."""
 DRUNKEN = 1.5
@@ -184,34 +174,13 @@ class DieWay(Way):
 
     def cycle(self, wanted: Wanted) -> Figure:
         """On and back off, by hand or at the speed of a die; roughing where it is too much in the solid."""
-        roughed = ROUGHED_MIN if self._share(wanted) else 0.0
-        around = VISE_MIN if self.holding.off_lathe else HANDLING_MIN
-        turns = wanted.turns
-        given = [Given("turns", turns), Given("there and back", THERE_AND_BACK), Given("handling", around, "min")]
-        more = [Given("roughing", roughed, "min")] if roughed else []
-        plus = " + roughing" if roughed else ""
-        if self.holding.power:
-            speed = wanted.speed(wanted.metal.thread_speed)
-            total = THERE_AND_BACK * turns / speed.value + around + roughed
-            words = f"there and back × turns ÷ speed + handling{plus}"
-            return minutes("each", total, words, *given, Given("speed", speed.value, "rev/min"), *more)
-        each = VISE_TURN_MIN if self.holding.off_lathe else HAND_TURN_MIN
-        total = THERE_AND_BACK * turns * each + around + roughed
-        words = f"there and back × turns × a turn by hand + handling{plus}"
-        return minutes("each", total, words, *given, Given("a turn by hand", each, "min"), *more)
+        speed = wanted.speed(wanted.metal.thread_speed) if self.holding.power else None
+        also = (Given("roughing", ROUGHED_MIN, "min"),) if self._share(wanted) else ()
+        return there_and_back(wanted.turns, speed=speed, off_lathe=self.holding.off_lathe, also=also)
 
     def expected(self, wanted: Wanted) -> Expected:
         """The die's lead, straight as it is guided, a pitch from a shoulder once turned round."""
-        near = Figure(
-            "from the shoulder",
-            convert(TURNED_ROUND_STOP * wanted.thread.pitch_mm, "mm", wanted.thread.unit),
-            wanted.thread.unit,
-            "pitches × pitch",
-            PRACTICE,
-            (Given("pitches", TURNED_ROUND_STOP), Given("pitch", wanted.thread.pitch, wanted.thread.unit)),
-            fine=False,
-            note="Turned round; three pitches without.",
-        )
+        near = left_over("from the shoulder", wanted.thread, TURNED_ROUND_STOP, "Turned round; three pitches without.")
         return Expected("the die's own lead", _STRAIGHT.get(self.holder, "square, led by the tailstock"), near)
 
 

@@ -8,7 +8,7 @@ from lathework.cutting.roughing import HAND_BEARS_NM, rough_count, torque_left
 from lathework.cutting.torque import Tool, with_holding
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.methods.driven import why_not_driven, why_too_short
-from lathework.methods.tool_ways import FASTER
+from lathework.methods.ways.tools import FASTER
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 

@@ -9,7 +9,7 @@ from lathework.cutting.blank import SCHOOL_NAMES
 from lathework.cutting.blank import School as Blank
 from lathework.planning.notices import SHORT_THREAD
 from lathework.planning.plan import Plan
-from lathework.planning.thread_work import ThreadWork
+from lathework.planning.threads.thread_work import ThreadWork
 
 TOUGH_N_MM2 = 2000.0
 """Specific cutting force in N/mm² from which a die in one pass without a turn back packs its chips (practice)."""

@@ -1,0 +1,1 @@
+"""Every way of making a thread by one contract, weighed and ranked."""

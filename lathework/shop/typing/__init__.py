@@ -1,0 +1,1 @@
+"""What one owns, as people type it: lines read into things."""
