@@ -16,6 +16,7 @@ import PlanWays from '@/features/plan/PlanWays.vue'
 import PlanHead from '@/features/plan/PlanHead.vue'
 import PartShape from '@/features/plan/PartShape.vue'
 import StepDetail from '@/features/plan/StepDetail.vue'
+import StepGears from '@/features/plan/StepGears.vue'
 import StepList from '@/features/plan/StepList.vue'
 import UnreadableJob from '@/features/plan/UnreadableJob.vue'
 import { ownOf } from '@/features/plan/parts'
@@ -73,6 +74,11 @@ async function replaceOthers(others: unknown, next: number) {
   else choose(next)
 }
 
+/** The thread of the step on the leadscrew that is looked at: how it is geared is drawn beside it. */
+const geared = computed(() => {
+  const made = chosen.value?.key.startsWith('gear:') ? chosen.value.key.slice('gear:'.length) : ''
+  return own.value?.part.sections.find((one) => one.id === made)?.thread ?? ''
+})
 /** Turn to the blank of the die's own record. */
 function takeFraction(fraction: string) {
   set('method.blank_school', 'pitch-fraction')
@@ -222,7 +228,9 @@ useKeys([
         />
       </div>
       <div class="left">
-        <StepDetail v-if="chosen" :step="chosen" :walk="walk" />
+        <StepDetail v-if="chosen" :step="chosen" :walk="walk">
+          <StepGears v-if="geared" :pitch="geared" :setup="draft.setup" />
+        </StepDetail>
         <DieRecord
           :records="job.die_records"
           :closed="closed"

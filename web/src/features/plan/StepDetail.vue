@@ -46,9 +46,7 @@ const working = computed(() => props.step.figures.find((f) => f.key === asked.va
       </template>
       <span v-if="step.passes_end" class="muted">{{ step.passes_end }}</span>
     </p>
-    <p v-if="step.key.startsWith('gear:')">
-      <router-link :to="{ name: 'gears' }">Every train of your wheels</router-link>
-    </p>
+    <slot></slot>
     <CautionLine :cautions="step.cautions" />
     <details v-if="step.why" class="why" :open="walk">
       <summary>Why</summary>
