@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 import unittest
 from collections.abc import Iterator
+from fractions import Fraction
 from itertools import combinations, product
 from typing import Any
 from xml.etree import ElementTree
@@ -12,11 +13,13 @@ from xml.etree import ElementTree
 from hypothesis import HealthCheck, assume, given, settings
 from hypothesis import strategies as st
 
+from lathework.drawing.gears.train import train_sheet
 from lathework.drawing.part.layout import CHAR, PAPER, SMALL, WIDE, lay_out
 from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Label, Sheet, box, hatch, mirrored
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InvalidDocument
+from lathework.methods.gears import Train
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, plan, section, step
 
 SVG = "{http://www.w3.org/2000/svg}"
@@ -223,3 +226,23 @@ class Shapes(unittest.TestCase):
     def test_mirrored_twice_is_the_same(self) -> None:
         corners = box(1, 2, 3, 4)
         self.assertEqual(mirrored(mirrored(corners, 7), 7), corners)
+
+
+class Trains(unittest.TestCase):
+    @given(st.lists(st.integers(18, 127), min_size=2, max_size=6, unique=True).filter(lambda some: len(some) % 2 == 0))
+    def test_wheels_that_mesh_touch(self, teeth: list[int]) -> None:
+        """Each driving wheel's pitch circle touches the driven one's; every label stands on the sheet."""
+        train = Train(tuple(teeth[::2]), tuple(teeth[1::2]), Fraction(0), meshes=True)
+        sheet = train_sheet(train)
+        circles = []
+        for path in sheet.paths:
+            if path.role in ("edge", "part", "ghost"):
+                xs, ys = [x for x, _ in path.lines[0]], [y for _, y in path.lines[0]]
+                circles.append(((max(xs) + min(xs)) / 2, (max(ys) + min(ys)) / 2, (max(xs) - min(xs)) / 2))
+        meshing = [pair for pair in zip(circles, circles[1:], strict=False) if math.dist(pair[0][:2], pair[1][:2]) > 1]
+        self.assertEqual(len(meshing), len(teeth) // 2 + (len(teeth) == 2), "an idler joins a single pair")
+        for (x0, y0, r0), (x1, y1, r1) in meshing:
+            self.assertAlmostEqual(math.hypot(x1 - x0, y1 - y0), r0 + r1, delta=0.5)
+        for label in sheet.labels:
+            self.assertLess(label.x + CHAR * len(label.inch), sheet.width)
+            self.assertTrue(0 < label.y < sheet.height)
