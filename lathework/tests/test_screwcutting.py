@@ -47,6 +47,19 @@ class Steps(unittest.TestCase):
         self.assertAlmostEqual(step(straight, "screwcut:s1").figures["infeed"].value, 2 * deep, places=4)
         self.assertNotIn("compound", step(straight, "gear:s1").figures)
 
+    def test_to_a_mate_that_was_measured(self) -> None:
+        """A mate of 0.338 across its flanks: 0.0036 over basic, less 15 + 11 P micrometres; by half of it less deep."""
+        worn = {"method.blank_school": "mate-takes", "method.mate_minor": "0.312", "method.mate_pitch": "0.338"}
+        made = plan(SINGLE | worn)
+        aim = 0.3344 + min(0.338 - 0.3344, 0.312 - 0.3073) - (0.015 + 0.011 * 1.5875) / 25.4
+        blank = made.work.threads[0].blank_mm / 25.4
+        deep = (blank - aim) / 2 + (0.0625 / 2 - 0.0625 / 8) / (2 * 0.577350)
+        self.assertAlmostEqual(step(made, "gear:s1").figures["depth"].value, deep, places=4)
+
+    def test_a_left_hand_pass_begins_in_the_groove(self) -> None:
+        made = plan(SINGLE | {"part.sections.0.thread": "3/8-16 LH"})
+        self.assertIn("Begin each pass in the groove", step(made, "screwcut:s1").sentence)
+
     def test_a_tool_as_it_was_ground(self) -> None:
         """A sharp point goes (P/8)/(2 tan 30) deeper than the flat one, and is warned of."""
         usual, sharp = plan(SINGLE), plan(SINGLE | {"method.point": "sharp"})

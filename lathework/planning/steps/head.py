@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from lathework import cautions
 from lathework.cutting.groove import unfinished_length
+from lathework.cutting.mate_blank import opened_by
 from lathework.methods.head import SOON_S, SUPPOSED, draws_on, stop_after, time_on
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed
@@ -29,6 +30,8 @@ def _notes(work: Work, chucking: Chucking, thread_work: ThreadWork, seconds: flo
         "Push until the chasers draw themselves on, then let the head follow.",
         STOP,
     ]
+    if thread_work.mate is not None:
+        notes.append("Set it from where it cuts the basic size: {opened} on the diameter. Start wide, try the mate.")
     if seconds < SOON_S:
         notes.append("At that speed it is over in {on}: run the first one far slower.")
     if job.setup.head.overrun is None:
@@ -67,6 +70,7 @@ def run_head(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
             "on": on,
             "unfinished": unfinished_length(thread),
             "torque": die_torque(work, thread_work),
+            **({"opened": opened_by(thread, thread_work.mate)} if thread_work.mate is not None else {}),
         },
         tool=f"{thread.designation} chasers in the die head",
         edge="",

@@ -131,7 +131,10 @@ def _set_up(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadW
 
 
 def _ending(thread_work: ThreadWork, speed: Figure) -> str:
-    """How a pass ends."""
+    """How a pass ends; a left-hand one begins at the shoulder, and runs off the free end."""
+    if thread_work.thread.hand == "left":
+        begins = "in the groove" if thread_work.groove is not None else "at the far end, fed in by hand"
+        return f"Begin each pass {begins}; let it run off the free end, draw the tool out, run it back."
     if thread_work.groove is not None:
         return "Open the nuts in the groove, draw the tool out, run it back."
     if thread_work.shoulder:
@@ -150,7 +153,7 @@ def _notes(work: Work, thread_work: ThreadWork) -> tuple[str, ...]:
         + ": the last passes make the size.",
         PICK_UP,
     ]
-    if thread_work.shoulder and thread_work.groove is None:
+    if thread_work.shoulder and thread_work.groove is None and thread.hand == "right":
         notes.append(
             "Or the other way: the tool upside down, the spindle in reverse, from the shoulder out; never "
             "with a screwed-on chuck."

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from lathework.cutting.mate_blank import opened_by
 from lathework.cutting.speeds import geared
 from lathework.figures import AS_TYPED, Figure, Given
 from lathework.methods.run_out import fastest
@@ -16,6 +17,9 @@ from lathework.shop.kit_choices import Point
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
+FREE_MM = 25.0
+"""Room before the free end of the work in which a left-hand pass comes to rest (practice)."""
+
 
 def point_of(work: Work, thread: Thread) -> tuple[Point, float]:
     """How the tool is ground and its flat or radius in the thread's unit: as said, or as the thread's form has it."""
@@ -26,10 +30,13 @@ def point_of(work: Work, thread: Thread) -> tuple[Point, float]:
 
 
 def aim(thread_work: ThreadWork) -> float:
-    """The pitch diameter to be cut, in the thread's unit: the middle of its class, or the basic one."""
-    limits = thread_work.limits
+    """The pitch diameter to be cut, in the thread's unit: that of the mate it is made to, less clearance; the middle of
+    its class; or the basic one."""
+    limits, thread = thread_work.limits, thread_work.thread
+    if thread_work.mate is not None:
+        return thread.pitch_diameter + opened_by(thread, thread_work.mate).value
     if limits is None:
-        return thread_work.thread.pitch_diameter
+        return thread.pitch_diameter
     return (limits.pitch_diameter.minimum + limits.pitch_diameter.maximum) / 2
 
 
@@ -43,7 +50,10 @@ def depth_of(work: Work, thread_work: ThreadWork) -> Figure:
 
 
 def _room_mm(thread_work: ThreadWork) -> float:
-    """What the tool has to come to rest in: the groove, one turn at a shoulder without, else what the jaws leave."""
+    """What the tool has to come to rest in: the groove, one turn at a shoulder without, else what the jaws leave. One
+    that cuts a left hand runs off the free end."""
+    if thread_work.thread.hand == "left":
+        return FREE_MM
     if thread_work.groove is not None:
         return thread_work.groove_width_mm
     lead = convert(thread_work.thread.lead, thread_work.thread.unit, "mm")
