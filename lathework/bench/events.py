@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from lathework.gauging.tried import Gauge
+from lathework.part.model import OutsideCutter
 
 
 @dataclass(frozen=True, slots=True)
@@ -20,8 +21,7 @@ class PieceEnded:
 class Gauged:
     """What a `die` did, by its id: the verdict on a thread, its blank, how far the die stood open in eighths; whether
     that `teaches` anything of its class; how far off the middle of it the pitch diameter was measured, and how
-    surely (mm); what it was `tried` with. A hole's own is
-    `inside`: no die made it."""
+    surely (mm); what it was `tried` with; what the `cutter` was. A hole's own is `inside`: no die made it."""
 
     part: str
     piece: int
@@ -37,6 +37,7 @@ class Gauged:
     within_mm: float = 0.0
     tried: Gauge = ""
     inside: bool = False
+    cutter: OutsideCutter = "die"
 
 
 @dataclass(frozen=True, slots=True)

@@ -79,6 +79,17 @@ def setting_words(eighths: float) -> str:
     return f"die {stands_words(eighths)} in all" if eighths else "die as it came"
 
 
+def stood_words(cutter: str, marks: float) -> str:
+    """How what cut a thread stood, in words: so many `marks` (a number) of a die's screw, or of a head's scale.
+
+    >>> stood_words("die", 0.0), stood_words("die-head", -2.0), stood_words("threading-tool", 0.0)
+    ('die as it came', 'head closed 2 graduations', 'single point')
+    """
+    if cutter == "threading-tool":
+        return "single point"
+    return f"head {graduations(None).stands(marks)}" if cutter == "die-head" else setting_words(marks)
+
+
 def entry_told(entry: Entry) -> str:
     """What was recorded, in a line: a reading in both units, else its words."""
     told = said(entry.kind, entry.word, entry.eighths, entry.text, entry.measured)

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from lathework.bench.words import setting_words
+from lathework.bench.words import stood_words
 from lathework.dies.memory import REMEMBERED, DieRecord, die_record
 from lathework.gauging.verdicts import MEANINGS, VERDICTS
 from lathework.job.model import Job as JobSpec
@@ -20,7 +20,8 @@ def _blanks(thread: str, metal: str, die: str) -> list[float]:
     that id; of any die for `thread` where it has none yet."""
     good = GaugingRow.objects.filter(metal=metal, verdict__in=PASSED, blank_mm__isnull=False)
     own = good.filter(die=die)
-    good = own if die and own.exists() else good.filter(thread=thread)
+    # A blank for a threading tool, or for chasers, is none for a die.
+    good = own if die and own.exists() else good.filter(thread=thread, cutter="die")
     known = good.filter(job__deleted_at=None).order_by("-entry_id").values_list("blank_mm", flat=True)
     return [blank for blank in known[:REMEMBERED] if blank is not None][::-1]
 
@@ -52,4 +53,4 @@ def did_last(dies: Sequence[str]) -> dict[str, str]:
 
 def _did(row: GaugingRow) -> str:
     said = MEANINGS[next(verdict for verdict in VERDICTS if verdict == row.verdict)].words
-    return f"{setting_words(row.eighths)}; {said}; {row.metal}, {row.entry.at:%d %B %Y}"
+    return f"{stood_words(row.cutter, row.eighths)}; {said}; {row.metal}, {row.entry.at:%d %B %Y}"

@@ -84,6 +84,7 @@ def write_standing(now: Standing, *, followed: bool = False) -> None:
     row.piece, row.steps, row.steps_done = bench.piece, progress.steps, progress.steps_done
     row.next_step = bench.step.title if bench.step else ""
     row.setting, row.unreadable = progress.opened_eighths, ""
+    row.cutter = bench.plan.work.main.cut if bench.plan.work.main else "die"
     row.last_entry, row.folded, row.rules = now.last, progress.state.kept(), rules()
     row.state, row.held = now.state, now.job.held
     _save_row(now.job, row, now.state, _words_of(spec), indexed=followed and _shown(row) == before)
@@ -135,6 +136,7 @@ def _row_of(job: Job, entry: Entry, event: PieceEnded | Gauged) -> PieceRow | Ga
         eighths=event.eighths,
         die=event.die,
         inside=event.inside,
+        cutter=event.cutter,
     )
 
 

@@ -112,6 +112,7 @@ class StandingRow(models.Model):
     steps_done = models.PositiveIntegerField(default=0)
     next_step = models.CharField(max_length=120, blank=True)
     setting = models.FloatField(default=0.0)
+    cutter = models.CharField(max_length=16, default="die")
     held = models.TextField(blank=True)
     closed = models.TextField(blank=True)
     unreadable = models.TextField(blank=True)
@@ -141,8 +142,8 @@ class PieceRow(models.Model):
 
 
 class GaugingRow(models.Model):
-    """What a die did: the last verdict on a thread of a piece, its blank, and how far the die stood open in eighths; or
-    what a threaded hole was gauged as, `inside`: no die made that."""
+    """What a die did: the last verdict on a thread of a piece, its blank, and how far the die stood open in eighths, or
+    a head in graduations; what the `cutter` was; or what a threaded hole was gauged as, `inside`: no die made that."""
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="gaugings")
     entry = models.ForeignKey(Entry, on_delete=models.CASCADE, related_name="+")
@@ -156,6 +157,7 @@ class GaugingRow(models.Model):
     eighths = models.FloatField()
     die = models.CharField(max_length=LONGEST_ID, blank=True)
     inside = models.BooleanField(default=False)
+    cutter = models.CharField(max_length=16, default="die")
 
     class Meta:
         constraints = (models.UniqueConstraint(fields=("job", "part", "piece", "step"), name="jobs_gauging_once"),)

@@ -8,7 +8,7 @@ from typing import Literal
 
 from django.db import connection
 
-from lathework.bench.words import entry_words, setting_words
+from lathework.bench.words import entry_words, stood_words
 from lathework.errors import InputError
 from lathework.threads.designation import read_called
 from server.jobs.models import Entry, Job, StandingRow
@@ -71,7 +71,7 @@ def index_entries(job: Job) -> None:
 
 def index_job(job: Job, row: StandingRow, more: Sequence[str]) -> None:
     """Make a job found by what its `row` shows, and by `more` words of its document."""
-    made = f"{row.good} of {row.quantity} {row.scrapped} scrapped {setting_words(row.setting)}"
+    made = f"{row.good} of {row.quantity} {row.scrapped} scrapped {stood_words(row.cutter, row.setting)}"
     told = (row.title, row.needed_by, row.thread, row.material, row.identified, row.held, row.closed, row.state, made)
     marks = " ".join(_mark(name) for name in row.thread.split(", ") if name)
     _drop(JOBS, [job.pk])

@@ -6,7 +6,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 
 from lathework.answers.values import Shown, length_shown
-from lathework.bench.words import setting_words
+from lathework.bench.words import stood_words
 from lathework.gauging.verdicts import MEANINGS
 from server.jobs.models import GaugingRow
 
@@ -43,7 +43,7 @@ def told(rows: Iterable[GaugingRow]) -> tuple[DieDid, ...]:
             said=_OF[row.verdict].words,
             passes=_OF[row.verdict].passes,
             blank=None if row.blank_mm is None else length_shown(row.blank_mm),
-            setting=setting_words(row.eighths),
+            setting=stood_words(row.cutter, row.eighths),
             at=row.entry.at.isoformat(),
         )
         for row in rows
@@ -54,7 +54,8 @@ def die_did(thread: str, die: str = "") -> tuple[DieDid, ...]:
     """The last gauging by the `die` of that id, or of the thread of that designation, in each of the latest jobs that
     were not deleted."""
     own = {"die": die} if die else {"thread": thread}
-    rows = GaugingRow.objects.filter(**own, inside=False, job__deleted_at=None).select_related("job", "entry")
+    made = GaugingRow.objects.filter(**own, inside=False, job__deleted_at=None).exclude(cutter="threading-tool")
+    rows = made.select_related("job", "entry")
     of_each: dict[int, GaugingRow] = {}
     for row in rows.order_by("-entry")[:PIECES]:
         of_each.setdefault(row.job_id, row)

@@ -9,7 +9,7 @@ from typing import Any
 from django.db.models import Q, QuerySet
 
 from lathework.answers.values import Shown, length_shown
-from lathework.bench.words import KIND_WORDS, said, setting_words
+from lathework.bench.words import KIND_WORDS, said, stood_words
 from lathework.gauging.verdicts import MEANINGS
 from server.jobs import words
 from server.jobs.models import Entry, Job, StandingRow
@@ -133,7 +133,7 @@ def _job(row: StandingRow) -> LogJob:
         good=row.good,
         scrapped=row.scrapped,
         outcome=_outcome(row),
-        setting=setting_words(row.setting) if row.good + row.scrapped or row.setting else "",
+        setting=stood_words(row.cutter, row.setting) if row.good + row.scrapped or row.setting else "",
         identified=row.identified,
         changed_at=row.changed_at.isoformat(),
     )

@@ -81,6 +81,7 @@ def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Opera
         trial.off_mm,
         trial.within_mm,
         entry.tried,
+        cutter=step.cutter if step is not None else "die",
     )
     before = [Excused(entry.part, entry.piece, entry.step)] if teaches and once_more else []
     return [*before, gauged]

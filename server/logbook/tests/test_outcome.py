@@ -90,3 +90,25 @@ class Holes(ApiCase):
         self.assertEqual(said["try"], ["go runs home, no-go stops"])
         self.assertIn("gauge", said)
         self.assertEqual(self.get("/api/log/dies?thread=3/8-16+UNC"), [])
+
+
+class Cutters(ApiCase):
+    """What cut a thread is told as what it is: a die, chasers in a head, a single point."""
+
+    def gauged_once(self, cut: str) -> Any:
+        self.job = start_job(document({"part.sections.0.cut": cut, "quantity": 1}))
+        self.walk_to("gauge:s1")
+        self.record("verdict", verdict="snug")
+        self.record("done")
+        return self.get(f"/api/log/jobs/{self.job.pk}")
+
+    def test_a_single_point_is_no_die(self) -> None:
+        self.assertEqual([one["setting"] for one in self.gauged_once("threading-tool")["dies"]], ["single point"])
+        self.assertEqual(self.get("/api/log/dies?thread=3/8-16+UNC"), [])
+        self.assertEqual(self.get(f"/api/jobs/{self.job.pk}")["die_records"], [])
+
+    def test_a_head_stands_by_its_scale(self) -> None:
+        (told,) = self.gauged_once("die-head")["dies"]
+        self.assertEqual(told["setting"], "head at its mark")
+        (did,) = self.get("/api/log/dies?thread=3/8-16+UNC")
+        self.assertEqual(did["setting"], "head at its mark")
