@@ -111,6 +111,7 @@ UNSAID_THEN: dict[str, Any] = {
     "begins": None,
     "turns": [],
     "tried": "",
+    "moves": "die",
     "sizes": [],
     "lessons": [],
     "due": {"now": True, "piece": 1},

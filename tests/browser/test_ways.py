@@ -115,7 +115,7 @@ class Ways(BrowserCase):
         expect(setting).to_contain_text("Set the scale")
         expect(setting).not_to_contain_text("screw")
         setting.get_by_role("button", name="It is set so").click()
-        expect(setting).to_contain_text("The die stands")
+        expect(setting).to_contain_text("The head stands")
         self.work_to("Clean the thread")
         page.get_by_role("button", name="loose").click()
         expect(page.get_by_role("status")).to_contain_text("open the head by")

@@ -95,8 +95,8 @@ class BenchShown:
     """The bench; `part` is the number, from 1, of the part in hand.
 
     `waiting` are the pieces that were put down, `begins` the number of one that may be begun beside them, `turns` where
-    work goes at the ends of the holdings to come. `tried` is what a thread was gauged with last; `outdated` what was
-    recorded for the step before the part was changed.
+    work goes at the ends of the holdings to come. `tried` is what a thread was gauged with last; `moves` what is opened
+    and closed to size it; `outdated` what was recorded for the step before the part was changed.
     """
 
     part: int
@@ -126,6 +126,7 @@ class BenchShown:
     tried: Gauge
     opened_eighths: float
     opened_words: str
+    moves: Literal["die", "head"]
     unread: tuple[Caution, ...]
     zero: str
     asks_keeping: bool
@@ -212,6 +213,7 @@ def bench_shown(whole: Progress) -> BenchShown:
         sized=_sized(now.sized) if now.sized else None,
         tried=now.tried,
         opened_eighths=whole.opened_eighths,
+        moves="die" if now.scale.by == "screw" else "head",
         opened_words=now.scale.stands(whole.opened_eighths),
         unread=now.unread,
         zero=now.zero,

@@ -75,7 +75,7 @@ class HeadWay(Way):
         elif heads and chasers:
             held = [one for one in holdings(chasers, wanted.things, torque_nm=torque) if isinstance(one.thing, DieHead)]
             if not any(one.fit.fits for one in held):
-                yield f"what holds it in the lathe ({held[0].fit.why})"
+                yield f"a way to hold it in the lathe ({held[0].fit.why})"
 
     def merits(self, wanted: Wanted) -> Iterator[str]:
         """Speed, and no reversing."""

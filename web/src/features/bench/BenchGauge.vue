@@ -101,8 +101,10 @@ watch(
         @die="emit('die')"
       />
       <p v-else-if="bench.adjusted" class="order">
-        {{ bench.advice.again ? 'It is cut further.' : 'The die is moved. Run it on again, then' }} try the
-        nut.
+        {{
+          bench.advice.again ? 'It is cut further.' : `The ${bench.moves} is moved. Run it on again, then`
+        }}
+        try the nut.
       </p>
       <div v-else class="move">
         <DieScrews v-if="bench.advice.middle" :middle="bench.advice.middle" />
@@ -127,7 +129,7 @@ watch(
               @working="asked = asked === one ? null : one"
             />
             <span v-if="bench.opened_eighths && !bench.step?.inside" class="muted"
-              >The die stands {{ bench.opened_words }}.</span
+              >The {{ bench.moves }} stands {{ bench.opened_words }}.</span
             >
           </div>
         </div>
@@ -136,7 +138,7 @@ watch(
     </div>
     <p v-else-if="bench.cause" class="order" role="status">{{ bench.cause.cure }}</p>
     <p v-else-if="bench.opened_eighths && !bench.step?.inside" class="muted">
-      The die stands {{ bench.opened_words }}.
+      The {{ bench.moves }} stands {{ bench.opened_words }}.
     </p>
   </div>
 </template>

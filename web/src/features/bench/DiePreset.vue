@@ -33,11 +33,11 @@ const open = (which: 'chance' | 'expected') => (working.value = working.value ==
 <template>
   <section v-if="told" class="preset" aria-label="Setting of the die">
     <p v-if="settled" class="stands">
-      The die stands <b>{{ bench.opened_words }}</b>, {{ from }}.
+      The {{ bench.moves }} stands <b>{{ bench.opened_words }}</b>, {{ from }}.
     </p>
     <template v-else>
       <p class="stands">
-        Set the die: <b>{{ told.words }}</b>, {{ from }}.
+        Set the {{ bench.moves }}: <b>{{ told.words }}</b>, {{ from }}.
       </p>
       <p>{{ told.order }}</p>
     </template>
@@ -61,7 +61,7 @@ const open = (which: 'chance' | 'expected') => (working.value = working.value ==
         >
         <InlineField
           v-model="typed"
-          :label="`Where the die stands, in ${told.marks}`"
+          :label="`Where the ${bench.moves} stands, in ${told.marks}`"
           before="or at"
           :after="told.marks.split(' ')[0]"
           placeholder="e.g. −1.5"

@@ -37,7 +37,7 @@ export function useBenchAction(screen: BenchScreen, acts: BenchActs) {
   function gauging(now: BenchNow): Action | null {
     if (screen.ruled.value < now.causes.length) return { label: 'No, not that', run: acts.notThat }
     if (now.advice?.recut && !now.adjusted && !now.verdict?.passes)
-      return { label: now.advice.again || 'I moved the die', run: () => acts.record('setting') }
+      return { label: now.advice.again || `I moved the ${now.moves}`, run: () => acts.record('setting') }
     // The die was moved: what the nut says now is asked for above.
     if (now.adjusted && now.verdict && !now.verdict.passes) return null
     if (now.hindrance && now.verdict) return why

@@ -2792,6 +2792,11 @@ export interface components {
             last: number;
             /** Lessons */
             lessons: components["schemas"]["LessonShown"][];
+            /**
+             * Moves
+             * @enum {string}
+             */
+            moves: "die" | "head";
             /** Opened Eighths */
             opened_eighths: number;
             /** Opened Words */
