@@ -101,9 +101,7 @@ watch(
         @die="emit('die')"
       />
       <p v-else-if="bench.adjusted" class="order">
-        {{
-          bench.advice.again ? 'It is cut further.' : `The ${bench.moves} is moved. Run it on again, then`
-        }}
+        {{ bench.advice.again ? 'It is cut further.' : `The ${bench.moves} is moved. Run it on again, then` }}
         try the nut.
       </p>
       <div v-else class="move">
