@@ -81,6 +81,9 @@ class FieldReader(Reader):
         if not all(declared.low <= value <= declared.high for value in values):
             self.fail("out-of-range", field, f"{declared.hint} each from {declared.low:g} to {declared.high:g}.")
             return ()
+        if declared.whole and any(value % 1 for value in values):
+            self.fail("not-a-count", field, f"{declared.hint} each a whole number.")
+            return ()
         return tuple(sorted(values))
 
     def designation(self, field: str, declared: Designation) -> Thread | None:
@@ -99,8 +102,9 @@ class FieldReader(Reader):
 
     def maybe(self, field: str, declared: Share) -> float | None:
         """A bare number as it is declared; None where nobody said."""
-        missing = math.nan
-        value = self.number(field, missing, declared.low, declared.high, declared.hint)
+        value = self.number(field, math.nan, declared.low, declared.high, declared.hint)
+        if declared.whole and value % 1 > 0:
+            self.fail("not-a-count", field, f"{declared.hint} a whole number.")
         return None if math.isnan(value) else value
 
     def declared(self, field: str, declared: Field) -> Any:

@@ -71,12 +71,14 @@ class Extent:
 
 @dataclass(frozen=True, slots=True)
 class Share:
-    """A bare number as typed, from `low` to `high`; empty where nobody said. `hint` begins an error's sentence."""
+    """A bare number as typed, from `low` to `high`; empty where nobody said. `hint` begins an error's sentence; what is
+    counted is `whole`."""
 
     low: float
     high: float
     hint: str
     about: str = ""
+    whole: bool = False
     required: bool = False
     default: Any = ""
 
@@ -126,7 +128,7 @@ class Designation:
 class Numbers:
     """Bare numbers as typed, with commas between, each from `low` to `high`, at most `most`; `hint` begins an error.
 
-    A number given twice counts once, unless it `repeats`: two wheels of a size are two.
+    A number given twice counts once, unless it `repeats`: two wheels of a size are two. What is counted is `whole`.
     """
 
     low: float
@@ -135,6 +137,7 @@ class Numbers:
     hint: str
     about: str = ""
     repeats: bool = False
+    whole: bool = False
     required: bool = False
     default: Any = ""
 

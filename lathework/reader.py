@@ -3,14 +3,15 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Mapping, Sequence
-from typing import Any
+from collections.abc import Callable, Mapping, Sequence
+from typing import Any, TypeVar
 
 from lathework.errors import InputError, InvalidDocument
 from lathework.fields import LONGEST_LINE
 from lathework.lengths import Length, Span, bare_number, read_length, within
 from lathework.units import LengthUnit
 
+T = TypeVar("T")
 MOST_TOLD = 50
 """Errors of one document that are told; the rest are counted."""
 _LONGEST_KEY = 40
@@ -136,6 +137,14 @@ class Reader:
             self.fail("unknown-choice", field, f"Choose one of {', '.join(allowed)}.", allowed)
             return default or allowed[0]
         return value
+
+    def made(self, field: str, text: str, read: Callable[[str, str], T]) -> T | None:
+        """What `read` makes of the text of a field, given both; None for no text, or with its InputError noted."""
+        try:
+            return read(text, field) if text else None
+        except InputError as error:
+            self.note(error)
+            return None
 
     def length(self, field: str, span: Span, *, optional: bool = False) -> Length | None:
         """A length within `span`, or None with the error noted; an `optional` one may be empty."""

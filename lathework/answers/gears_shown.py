@@ -15,6 +15,7 @@ from lathework.figures import Figure
 from lathework.lengths import Length, Span
 from lathework.methods.gears import Train, as_pitch_diameter, over_length, per_hundred, trains
 from lathework.methods.thread_dial import NutTimes, nut_times
+from lathework.shop.dial import check_dial
 from lathework.shop.kit_declaration import DIAL_LINES, DIAL_TEETH, GEARS
 from lathework.shop.leadscrew import Lead, lead_of, read_lead
 from lathework.threads.designation import read_called
@@ -85,34 +86,16 @@ def _pitch(reader: FieldReader) -> tuple[Lead, Thread | None] | None:
     return lead_of(thread), thread
 
 
-def _screw(reader: FieldReader) -> Lead | None:
-    text = reader.text("leadscrew", required=True)
-    if not text:
-        return None
-    try:
-        return read_lead(text)
-    except InputError as error:
-        reader.note(error)
-        return None
-
-
 def _wheels(reader: FieldReader) -> tuple[int, ...]:
     gears = reader.numbers("gears", GEARS)
     if not gears and not reader.errors:
         reader.fail("empty", "gears", "Name the wheels you own, with commas: 20, 30, 40, 40, 65.")
-    if any(teeth % 1 for teeth in gears):
-        reader.fail("not-a-count", "gears", "Wheels have whole teeth.")
     return tuple(int(teeth) for teeth in gears)
 
 
 def _dial(reader: FieldReader) -> tuple[int, int]:
     teeth, lines = reader.maybe("dial_teeth", DIAL_TEETH), reader.maybe("dial_lines", DIAL_LINES)
-    for name, value in (("dial_teeth", teeth), ("dial_lines", lines)):
-        if value is not None and value % 1:
-            reader.fail("not-a-count", name, "Teeth and lines come whole.")
-    if (teeth is None) != (lines is None):
-        missing = "dial_lines" if lines is None else "dial_teeth"
-        reader.fail("empty", missing, "A thread dial is told by the teeth of its wheel and its lines.")
+    check_dial(reader, teeth, lines)
     return int(teeth or 0), int(lines or 0)
 
 
@@ -122,7 +105,9 @@ def geared(typed: dict[str, str]) -> Geared:
     Raises InvalidDocument with every error beside its field.
     """
     reader = FieldReader({"unit": "in", **typed})
-    pitch, screw, wheels, dial = _pitch(reader), _screw(reader), _wheels(reader), _dial(reader)
+    pitch = _pitch(reader)
+    screw = reader.made("leadscrew", reader.text("leadscrew", required=True), read_lead)
+    wheels, dial = _wheels(reader), _dial(reader)
     length: Length | None = reader.length("length", LENGTH, optional=True)
     if reader.errors or pitch is None or screw is None:
         raise reader.invalid()

@@ -21,7 +21,7 @@ class TakenBy:
 
 @answer
 class WayShown:
-    """A way of making a thread, weighed: why it does not suit, what is lacking, what speaks for it and against."""
+    """A way of making a thread, weighed: why it does not suit, what one has not got, what speaks for it and against."""
 
     code: str
     name: str
@@ -51,7 +51,7 @@ class ChoosingShown:
     thread: str
     inside: bool
     taken: str
-    taken_name: str
+    words: str
     agrees: bool
     ways: tuple[WayShown, ...]
     chart: Chart
@@ -90,7 +90,7 @@ def way_shown(way: Weighed, takes: tuple[TakenBy, ...]) -> WayShown:
         takes=takes,
         serves=way.serves,
         refused=way.refused,
-        lacking=way.lacking,
+        lacking=way.missed,
         merits=way.merits,
         faults=way.faults,
         set_up=figure_shown(way.set_up),
@@ -112,7 +112,7 @@ def _choosing(told: Choosing, plan: Plan) -> ChoosingShown:
         thread=told.thread.designation,
         inside=told.inside,
         taken=told.taken,
-        taken_name=next((way.name for way in told.ways if way.code == told.taken), ""),
+        words=told.words,
         agrees=told.agrees,
         ways=tuple(ways),
         chart=told.chart,

@@ -17,16 +17,17 @@ from lathework.identify.evidence import FIELDS
 from lathework.job.declaration import FORMAT, IDENTIFIED, VERSION
 from lathework.job.job_reader import JobReader
 from lathework.job.model import Head, Identification, Job, Method, Setup
-from lathework.job.part_document import check_grooves, check_heads, read_part
+from lathework.job.part_document import read_part
+from lathework.job.thread_checks import check_grooves, check_heads
 from lathework.job.upgrade import upgraded
 from lathework.part.model import Part
-from lathework.shop.leadscrew import Lead, read_lead, read_leads
+from lathework.shop.dial import check_dial
+from lathework.shop.lathe_facts import RUN_DOWN_TURNS
+from lathework.shop.leadscrew import read_lead, read_leads
 from lathework.shop.metals import Material, materials
 from lathework.shop.racks import owned
 
 JAWS = "Chuck jaws close a die and may crack it; it cuts small whichever way it is turned. To do it anyway, say why."
-RUN_DOWN_TURNS = 1.0
-"""Turns a spindle in back gear runs on after it is switched off, where nothing was said (practice)."""
 
 
 def _identified(reader: JobReader) -> Identification | None:
@@ -116,16 +117,11 @@ def _method(reader: JobReader, metal: Material, part: Part | None) -> Method:
 
 def _pitching(reader: JobReader) -> dict[str, Any]:
     """What cuts a pitch: the leadscrew, the wheels that turn it, its dial; the die head."""
-    typed, box = reader.line("setup.leadscrew"), reader.line("setup.gearbox")
-    screw: Lead | None = None
-    gives: tuple[Lead, ...] = ()
-    try:
-        screw = read_lead(typed, "setup.leadscrew") if typed else None
-        gives = read_leads(box, "setup.gearbox") if box else ()
-    except InputError as error:
-        reader.note(error)
+    screw = reader.made("setup.leadscrew", reader.line("setup.leadscrew"), read_lead)
+    gives = reader.made("setup.gearbox", reader.line("setup.gearbox"), read_leads) or ()
     gears = tuple(int(teeth) for teeth in reader.bare("setup.gears"))
     dial = {name: int(reader.share(f"setup.{name}", 0)) for name in ("dial_teeth", "dial_lines")}
+    check_dial(reader, dial["dial_teeth"], dial["dial_lines"], "setup.")
     head = Head(*(reader.size(f"setup.head_{name}") for name in ("hollow", "overrun", "graduation")))
     return {"leadscrew": screw, "gearbox": gives, "gears": gears, "head": head, **dial}
 
@@ -174,8 +170,9 @@ def _job(reader: JobReader, part: Part | None, shared: dict[str, Any]) -> Job | 
         "identified": _identified(reader),
     }
     if part is not None and setup is not None:
-        check_heads(reader, part, setup, metal)
-        if own["method"].finish == "groove":
+        grooved = own["method"].finish == "groove"
+        check_heads(reader, part, setup, metal, grooved=grooved)
+        if grooved:
             check_grooves(reader, part, setup.groove_blade)
     return None if reader.errors or part is None or setup is None else Job(part=part, **own, **shared)
 

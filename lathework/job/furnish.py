@@ -12,11 +12,13 @@ from lathework.errors import InputError
 from lathework.fields import Json
 from lathework.job.declaration import LONGEST_RACK
 from lathework.lengths import Length, read_length
+from lathework.methods.ways.heads import why_not_in
 from lathework.shop.equipment import DieHead, OwnLathe
 from lathework.shop.kinds import Owned, beside
 from lathework.shop.racks import IN_RACKS
 from lathework.shop.things import Blade, Die, ShopDrill
-from lathework.threads.designation import read_called
+from lathework.threads.designation import Called, read_called
+from lathework.threads.thread import Thread
 from lathework.units import LengthUnit
 
 _FACTS = ("dial", "readout")
@@ -106,12 +108,12 @@ def pick_die(designation: str, things: Sequence[Owned], good: Collection[str], *
     return min(own, key=lambda one: (one.state == "worn", one.id not in good), default=None)
 
 
-def _designated(text: str) -> str:
-    """The thread a text names; "" for one that cannot be read."""
+def _called(text: str) -> Called | None:
+    """The thread a text names; None for one that cannot be read."""
     try:
-        return read_called(text, stored=True).thread.designation
+        return read_called(text, stored=True)
     except InputError:
-        return ""
+        return None
 
 
 def _sections(document: Json) -> Iterator[Json]:
@@ -122,9 +124,18 @@ def _sections(document: Json) -> Iterator[Json]:
         yield from (row for row in rows or () if isinstance(row, dict))
 
 
-def _head(setup: Json, things: Sequence[Owned]) -> Json:
-    """A set-up with what the shop's die head is like; as it is where there is none at hand."""
-    head = next((one for one in things if isinstance(one, DieHead) and one.at_hand), None)
+def _headed(document: Json) -> list[Thread]:
+    """The threads that are cut by a die head, as far as they can be read."""
+    texts = [str(row.get("thread") or "") for row in _sections(document) if row.get("cut") == "die-head"]
+    return [called.thread for called in map(_called, texts) if called is not None]
+
+
+def _head(document: Json, setup: Json, things: Sequence[Owned]) -> Json:
+    """A set-up with what the shop's die head for the job is like; as it is where it takes none, or none is at hand."""
+    threads = _headed(document)
+    heads = [one for one in things if isinstance(one, DieHead) and one.at_hand] if threads else []
+    # How long a thread it takes in is checked beside the section's own length.
+    head = min(heads, key=lambda one: sum(why_not_in(one, thread, 0.0) != "" for thread in threads), default=None)
     if head is None:
         return setup
     sizes = {"head_hollow": head.swallows, "head_overrun": head.overrun, "head_graduation": head.graduation}
@@ -140,7 +151,8 @@ def _dies(document: Json, things: Sequence[Owned], good: Collection[str]) -> Non
             section["die"] = ""
             continue
         chasers = cut == "die-head"
-        wanted = _designated(str(section.get("thread") or ""))
+        called = _called(str(section.get("thread") or ""))
+        wanted = called.thread.designation if called else ""
         named = known.get(str(section.get("die") or ""))
         fits = named is not None and named.thread.designation == wanted and (named.form == "chasers") == chasers
         if not fits:
@@ -160,7 +172,7 @@ def furnish(document: Json, things: Sequence[Owned], good: Collection[str] = (),
         return told
     setup = _on(setup, things, fresh=fresh)
     things = beside(things, str(setup.get("machine") or ""))
-    setup = _head(setup, things)
+    setup = _head(told, setup, things)
     setup["rack"] = _rack(things)
     unit: LengthUnit = "mm" if told.get("unit") == "mm" else "in"
     told["setup"] = _blades(setup, unit, things) if fresh else setup

@@ -44,8 +44,8 @@ class JobReader(FieldReader):
 
     def share(self, path: str, default: float) -> float:
         """A bare number; empty is `default`, a bare number too."""
-        one = _declared(path, Share)
-        return self.number(path, default, one.low, one.high, one.hint)
+        found = self.maybe(path, _declared(path, Share))
+        return default if found is None else found
 
     def bare(self, path: str) -> tuple[float, ...]:
         """Bare numbers with commas between, from the smallest up."""

@@ -2,25 +2,18 @@
 
 from __future__ import annotations
 
-from lathework.cutting.groove import SHORTEST_THREAD, groove_width
-from lathework.cutting.roughing import KEYED_BEARS_NM
-from lathework.cutting.torque import cutting_torque
+from lathework.cutting.groove import SHORTEST_THREAD
 from lathework.job.bore_document import check_bores, read_bores
 from lathework.job.declaration import ALONG
 from lathework.job.job_reader import JobReader
-from lathework.job.model import Setup
 from lathework.lengths import Length
 from lathework.part.ends import ends_of, nominal_mm
 from lathework.part.model import MILLED, Bore, Part, Section, Shape, Stock
 from lathework.part.stock import StockForm
-from lathework.shop.metals import Material
-from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert, show_length
 
 DEEPEST_LEAD = 0.2
 """Largest lead chamfer, each way, as a share of the thread's diameter (practice)."""
-FEWEST_TURNS = 2
-"""Full threads that must stand before a relief groove."""
 _SLACK = 1.0001
 
 SHORTEST_BAR_MM = 20.0
@@ -99,31 +92,6 @@ def _check_ids(reader: JobReader, features: tuple[Section | Bore, ...]) -> None:
         if feature.id in seen:
             reader.fail("doubled-id", path, f"Another section or hole of this part is “{feature.id}” already.")
         seen.add(feature.id)
-
-
-def _why_no_head(section: Section, thread: Thread, setup: Setup, metal: Material) -> str:
-    """Why a section is not threaded with a die head; "" where it may be."""
-    head, torque = setup.head, cutting_torque(thread, metal.cutting_force).value
-    if thread.taper:
-        return "A taper thread is cut with its die or single point: chasers of a head leave steps in a taper."
-    if thread.hand == "left" and setup.mount != "locked":
-        return "Left-hand chasers want the spindle in reverse: only with a chuck that is said to be locked to it."
-    if torque > KEYED_BEARS_NM:
-        return f"It takes {torque:.0f} N m in the solid: no tailstock bears a head on that."
-    if head.hollow is not None and section.length.mm > head.hollow.mm:
-        return f"The die head takes in {head.hollow.typed} of thread at most: this one is longer."
-    if head.overrun is not None and section.length.mm <= head.overrun.mm:
-        return f"The die head cuts on for {head.overrun.typed} past its stop: this thread is no longer than that."
-    return ""
-
-
-def check_heads(reader: JobReader, part: Part, setup: Setup, metal: Material) -> None:
-    """A die head opens on parallel threads, takes in no more than its hollow is long, and must be borne."""
-    for number, section in enumerate(part.sections):
-        if section.thread is not None and section.cut == "die-head":
-            why = _why_no_head(section, section.thread, setup, metal)
-            if why:
-                reader.fail("does-not-fit", f"part.sections.{number}.cut", why, ("die", "threading-tool"))
 
 
 def read_part(reader: JobReader) -> Part | None:
@@ -221,22 +189,3 @@ def _check_reach(reader: JobReader, part: Part) -> None:
             if any(nominal_mm(part, nearer) > thread.minor_mm * _SLACK for nearer in run[:at]):
                 text = "No die gets there: a section nearer the end stands above the roots of this thread."
                 reader.fail("die-cannot-reach", f"part.sections.{number}.thread", text)
-
-
-def check_grooves(reader: JobReader, part: Part, blade: Length) -> None:
-    """A relief groove must leave a thread in front of it; `blade` is the grooving blade's width."""
-    for section in part.sections:
-        thread = section.thread
-        if thread is None or len(part.sections) == 1:
-            continue
-        width = groove_width(thread, convert(blade.mm, "mm", thread.unit))
-        left_mm = section.length.mm - convert(width.value, thread.unit, "mm")
-        if left_mm < FEWEST_TURNS * thread.pitch_mm:
-            told = show_length(width.value, thread.unit, thread.unit, fine=False)
-            reader.fail(
-                "does-not-fit",
-                "method.finish",
-                f"The relief groove, {told} {thread.unit} wide, leaves no thread: turn the die round, "
-                "leave a run-out, take a narrower blade or a longer thread.",
-            )
-            return

@@ -7,6 +7,7 @@ from collections import Counter
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
+from functools import lru_cache
 from itertools import combinations, permutations
 from math import prod, radians, tan
 
@@ -23,8 +24,6 @@ MOST_SHOWN, MOST_ALIKE = 8, 3
 """Trains that are told, and of those how many that are off alike."""
 
 Wheels = tuple[int, ...]
-Found = tuple[Fraction, Wheels, Wheels]
-"""What a train is off, its drivers, its driven wheels."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -76,13 +75,13 @@ def meshes(drivers: Sequence[int], driven: Sequence[int]) -> bool:
     )
 
 
-def _arranged(drivers: Wheels, driven: Wheels) -> tuple[Wheels, Wheels, bool]:
+def _arranged(drivers: Wheels, driven: Wheels, off: Fraction) -> Train:
     """The wheels in an order in which they mesh, or as they are."""
     for order in permutations(drivers):
         for other in permutations(driven):
             if meshes(order, other):
-                return order, other, True
-    return drivers, driven, len(drivers) == 1
+                return Train(order, other, off, True)
+    return Train(drivers, driven, off, False)
 
 
 def _sets(owned: Sequence[int], count: int) -> list[tuple[int, Wheels]]:
@@ -115,15 +114,18 @@ def _near(ratio: Fraction, owned: Sequence[int], pairs: int) -> list[tuple[float
     return sorted(found)
 
 
-def _few_of_each(ratio: Fraction, owned: Sequence[int], pairs: int) -> Iterator[Found]:
-    """Of those that are off alike the first few, so that those further off are seen as well."""
-    seen: Counter[float] = Counter()
+def _few_of_each(ratio: Fraction, owned: Sequence[int], pairs: int) -> Iterator[Train]:
+    """The nearest that mesh, of those that are off alike the first few, so that those further off are seen as well;
+    and those that were met on the way and do not mesh."""
+    alike: Counter[float] = Counter()
     for near, drivers, driven in _near(ratio, owned, pairs):
-        seen[near] += 1
-        if len(seen) > MOST_SHOWN:
+        if alike[near] == MOST_ALIKE:
+            continue
+        train = _arranged(drivers, driven, Fraction(prod(drivers), prod(driven)) / ratio - 1)
+        yield train
+        alike[near] += train.meshes
+        if alike.total() == MOST_SHOWN:
             return
-        if seen[near] <= MOST_ALIKE:
-            yield Fraction(prod(drivers), prod(driven)) / ratio - 1, drivers, driven
 
 
 def trains(lead: Fraction, leadscrew: Fraction, owned: Sequence[int]) -> tuple[Train, ...]:
@@ -136,15 +138,20 @@ def trains(lead: Fraction, leadscrew: Fraction, owned: Sequence[int]) -> tuple[T
     >>> found[0].drivers, found[0].driven, found[0].off
     ((40, 60), (65, 30), Fraction(0, 1))
     """
-    ratio, out = lead / leadscrew, []
+    out: list[Train] = []
     for pairs in range(1, MOST_PAIRS + 1):
-        for off, drivers, driven in _few_of_each(ratio, owned, pairs):
-            first, then, clear = _arranged(drivers, driven)
-            out.append(Train(first, then, off, clear))
+        out += _few_of_each(lead / leadscrew, owned, pairs)
         if sum(train.off == 0 and train.meshes for train in out) >= MOST_ALIKE:
             break
     out.sort(key=lambda train: (not train.meshes, abs(train.off), len(train.drivers)))
     return tuple(out[:MOST_SHOWN])
+
+
+@lru_cache(maxsize=64)
+def best_train(lead: Fraction, leadscrew: Fraction, owned: tuple[int, ...]) -> Train | None:
+    """The train that comes nearest and meshes; None where the wheels make none. Arguments are those of `trains`, and
+    what it finds is kept: a plan is made at each key."""
+    return next((train for train in trains(lead, leadscrew, owned) if train.meshes), None)
 
 
 def per_hundred(train: Train) -> Figure:

@@ -2,7 +2,12 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
+
+from lathework.cutting.roughing import KEYED_BEARS_NM
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
+from lathework.lengths import Length
+from lathework.shop.lathe_facts import Mount
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 
@@ -35,6 +40,30 @@ def stop_after(thread: Thread, length_mm: float, overrun_mm: float | None, unit:
         fine=False,
         note="" if overrun_mm is not None else SUPPOSED,
     )
+
+
+def refusals(thread: Thread, mount: Mount, torque_nm: float) -> Iterator[str]:
+    """Why no head cuts a thread on a chuck that sits so: tapers, left-hand on a chuck that unscrews, `torque_nm` (unit
+    N m, in the solid) past what a tailstock bears. Source: practice."""
+    if thread.taper:
+        yield "chasers of a head leave steps in a taper"
+    if thread.hand == "left" and mount != "locked":
+        yield "left-hand chasers want the spindle in reverse: a chuck that is not locked to it unscrews"
+    if torque_nm > KEYED_BEARS_NM:
+        yield f"it takes {torque_nm:.0f} N m in the solid, more than a tailstock bears"
+
+
+def why_too_short(thread: Thread, length_mm: float, overrun: Length | None) -> str:
+    """Why `length_mm` (millimetres) of thread are too short for a head that cuts on for `overrun` past its stop, None
+    where nobody measured that: it draws itself on for a turn at least before it meets the stop. "" where they are not.
+
+    Source: practice.
+    """
+    stop = stop_after(thread, length_mm, overrun.mm if overrun else None, "mm")
+    if stop.value >= convert(thread.lead, thread.unit, "mm") - 1e-9:
+        return ""
+    on = overrun.typed if overrun else f"{SUPPOSED_TURNS:g} turns, supposed,"
+    return f"a head cuts on for {on} past its stop: this thread is too short for it"
 
 
 def draws_on(thread: Thread, speed: Figure) -> Figure:

@@ -66,5 +66,5 @@ def _told(lines: tuple[int, ...], marks: int) -> str:
     if len(lines) == 1:
         return "Close the nuts at one line of the dial: always the same."
     step = marks // len(lines)
-    which = {2: "every other line"}.get(step, f"every {step}th line")
+    which = "every other line" if step == 2 else f"one line in {step}"
     return f"Close the nuts at {which} of the dial, from the one you began with."

@@ -37,10 +37,29 @@ class Choosing:
         return self.ways[0]
 
     @property
+    def chosen(self) -> Weighed | None:
+        """The way the job takes; None for one that is no way of its own."""
+        return next((one for one in self.ways if one.code == self.taken), None)
+
+    @property
     def agrees(self) -> bool:
         """Whether the job takes the best, or one that serves and takes hardly longer."""
-        taken = next((one for one in self.ways if one.code == self.taken), None)
+        taken = self.chosen
         return taken is not None and taken.serves and taken.whole.value <= AS_QUICK * self.best.whole.value
+
+    @property
+    def words(self) -> str:
+        """The way that is taken, and what is to be said of it: why it does not serve, or what would be quicker."""
+        taken = self.chosen
+        named = f"{self.thread.designation}: {taken.name if taken else self.taken}"
+        if self.agrees:
+            return named
+        if self.cheapest:
+            return f"{named}. {self.cheapest}"
+        why = next(iter((*taken.refused, *taken.missed)), "") if taken else ""
+        return (
+            f"{named}, but {why}; {self.best.name} would do" if why else f"{named}; {self.best.name} would be quicker"
+        )
 
 
 def _choosing(own: str, wanted: Wanted, taken: str) -> Choosing:
@@ -57,10 +76,13 @@ def choosings(plan: Plan, things: Sequence[Owned]) -> Iterator[Choosing]:
         section = work.part.sections[number]
         code = method.holder if section.cut == "die" else section.cut
         yield _choosing(section.id, replace(wanted_outside(work, number), things=shop), code)
-    for bore in work.bores:
-        if bore.bore.thread is not None and bore.bore.end != "across":
-            driven = method.tapping if bore.bore.cut in TAPS else bore.bore.cut
-            yield _choosing(bore.bore.id, replace(wanted_inside(work, bore, bore.bore.thread), things=shop), driven)
+    for found in work.bores:
+        bore = found.bore
+        if bore.thread is not None and bore.end != "across":
+            on_bar = any(way.on_bar for way in plan.chuckings if way.faces == bore.end)
+            wanted = wanted_inside(work, found, bore.thread, on_bar=on_bar)
+            driven = method.tapping if bore.cut in TAPS else bore.cut
+            yield _choosing(bore.id, replace(wanted, things=shop), driven)
 
 
 def field_of(choosing: Choosing, plan: Plan, choice: Choice) -> Choice:

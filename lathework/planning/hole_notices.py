@@ -7,13 +7,16 @@ from dataclasses import replace
 
 from lathework.holes.depth import THIN_WALL, likely_breaks
 from lathework.holes.percent import percent_thread
+from lathework.methods.ways.choose import INSIDE
 from lathework.part.bore_sizes import FLOOR_MM, depth_figure, largest_mm, thickness_mm, wall_mm
 from lathework.part.bores import BoreWork, bore_work, much_nearer
-from lathework.part.model import Bore
+from lathework.part.model import TAPS, Bore
 from lathework.planning.chucking import Chucking
 from lathework.planning.notice import Notice, told
 from lathework.planning.steps.holes.tap_words import by_hand_because, margin_of, way_of
 from lathework.planning.threads.thread_work import in_mm
+from lathework.planning.threads.wanted import wanted_inside
+from lathework.planning.way_notices import refused
 from lathework.planning.work import Work, racks_of
 from lathework.shop.racks import RACKS
 from lathework.threads.limits import internal_limits
@@ -86,15 +89,21 @@ def _drills(work: Work, ways: tuple[Chucking, ...], bore: Bore, bore_work: BoreW
             text = f"The {name} tap bears only {margin.value:.1f} times its torque: drill larger, or chase the thread."
             yield Notice("tap-breaks", f"{field}.thread", text)
     chucking = next((way for way in ways if way.faces == bore.end), None)
-    if (
-        chucking is not None
-        and not bore_work.chased
-        and way_of(work, bore_work, chucking).code != work.job.method.tapping
-    ):
+    if chucking is not None:
+        yield from _way(work, chucking, bore_work, bore.thread, field)
+
+
+def _way(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread, field: str) -> Iterator[Notice]:
+    """Why the tool that was chosen does not suit a hole along the axis; a tap that is turned otherwise than chosen."""
+    if bore_work.bore.cut not in TAPS:
+        wanted = wanted_inside(work, bore_work, thread, on_bar=chucking.on_bar)
+        yield from refused(INSIDE, bore_work.bore.cut, wanted, f"{field}.cut", work.job.method.because)
+    way = way_of(work, bore_work, chucking)
+    if not bore_work.chased and way.code != work.job.method.tapping:
         why, how = by_hand_because(work, bore_work, chucking), "by hand, not under power"
-        if way_of(work, bore_work, chucking).off_lathe:
+        if way.off_lathe:
             why, how = "would be drilled far past the part on its bar", "when the piece is parted off"
-        yield Notice("blind-by-hand", "method.tapping", f"{name} {why}: it is tapped {how}.")
+        yield Notice("blind-by-hand", "method.tapping", f"{thread.designation} {why}: it is tapped {how}.")
 
 
 def _wide(work: Work, thread: Thread, bore_work: BoreWork, field: str) -> Iterator[Notice]:

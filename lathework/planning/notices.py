@@ -19,6 +19,7 @@ from lathework.planning.order import CENTRE_RATIO, LEAST_GRIP_MM, STEADY_RATIO
 from lathework.planning.steps.threading import by_hand_because
 from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.threads.wanted import wanted_outside
+from lathework.planning.way_notices import refused
 from lathework.planning.work import Work
 
 PROOF = "Leave the pressure test to those licensed for it."
@@ -69,14 +70,11 @@ def _threads(work: Work) -> Iterator[Notice]:
 def _way(work: Work, number: int) -> Iterator[Notice]:
     """Why the way a thread is cut does not suit it. A die under power is then turned by hand, and that is said."""
     section, method = work.part.sections[number], work.job.method
-    code = method.holder if section.cut == "die" else section.cut
-    way = next(one for one in OUTSIDE if one.code == code)
-    field = "method.holder" if section.cut == "die" else f"part.sections.{number}.cut"
-    if section.cut == "die" and DIE_HOLDINGS[method.holder].power:
-        return
-    for why in way.refused(wanted_outside(work, number)):
-        kept = f" Taken all the same: {method.because}" if method.because else ""
-        yield Notice("way-refused", field, f"{way.name[0].upper()}{way.name[1:]}: {why}.{kept}")
+    wanted = wanted_outside(work, number)
+    if section.cut != "die":
+        yield from refused(OUTSIDE, section.cut, wanted, f"part.sections.{number}.cut", method.because)
+    elif not DIE_HOLDINGS[method.holder].power:
+        yield from refused(OUTSIDE, method.holder, wanted, "method.holder", method.because)
 
 
 def _unlike(work: Work, number: int, thread_work: ThreadWork, measured: Length) -> Notice:

@@ -136,8 +136,8 @@ class Bar(Thing):
 
 @dataclass(frozen=True, slots=True)
 class OwnLathe(Thing):
-    """A lathe: `speeds` in rev/min from the slowest up, `gears` by their teeth, each wheel once; its `gearbox` by
-    the pitches it gives, its thread dial by the teeth of its wheel and its lines."""
+    """A lathe: `speeds` in rev/min from the slowest up, `gears` by their teeth, each wheel owned; its `gearbox` by the
+    pitches it gives, its thread dial by the teeth of its wheel and its lines."""
 
     name: str
     bore: Length | None

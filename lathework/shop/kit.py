@@ -6,9 +6,9 @@ from collections.abc import Mapping
 from typing import Any
 
 from lathework.declared import Group
-from lathework.errors import InputError
 from lathework.field_reader import FieldReader
 from lathework.lengths import Length
+from lathework.shop.dial import check_dial
 from lathework.shop.equipment import (
     Bar,
     Bush,
@@ -50,8 +50,6 @@ def _check_pocket(reader: FieldReader, said: Mapping[str, Any]) -> None:
 def _check_tap(reader: FieldReader, said: Mapping[str, Any]) -> None:
     if said["shank"] and said["square"] and said["square"].mm >= said["shank"].mm:
         reader.fail("out-of-range", "square", "A square is smaller across than its shank is round.")
-    if said["flutes"] and said["flutes"] % 1:
-        reader.fail("not-a-count", "flutes", "Flutes come whole.")
 
 
 def _check_range(reader: FieldReader, said: Mapping[str, Any]) -> None:
@@ -61,21 +59,9 @@ def _check_range(reader: FieldReader, said: Mapping[str, Any]) -> None:
 
 
 def _check_lathe(reader: FieldReader, said: Mapping[str, Any]) -> None:
-    for name, read in (("leadscrew", read_lead), ("gearbox", read_leads)):
-        try:
-            if said[name]:
-                read(said[name], name)
-        except InputError as error:
-            reader.note(error)
-    for name, what in (("gears", "Wheels have whole teeth."), ("dial_teeth", "A wheel has whole teeth.")):
-        values = said[name] if isinstance(said[name], tuple) else (said[name] or 0,)
-        if any(value % 1 for value in values):
-            reader.fail("not-a-count", name, what)
-    if (said["dial_lines"] or 0) % 1:
-        reader.fail("not-a-count", "dial_lines", "Lines come whole.")
-    if bool(said["dial_teeth"]) != bool(said["dial_lines"]):
-        missing = "dial_lines" if said["dial_teeth"] else "dial_teeth"
-        reader.fail("empty", missing, "A thread dial is told by the teeth of its wheel and its lines.")
+    reader.made("leadscrew", said["leadscrew"], read_lead)
+    reader.made("gearbox", said["gearbox"], read_leads)
+    check_dial(reader, said["dial_teeth"], said["dial_lines"])
 
 
 _CHECKS = {

@@ -54,9 +54,13 @@ _COMMON: dict[str, Field | Group] = {
 }
 SPEEDS = Numbers(1, 6000, MOST_SPEEDS, "Speeds in rev/min,", "speeds in rev/min, back gear among them")
 GEARBOX = Text("pitches its gearbox gives: 8, 9, 10 tpi; 0.5, 1 mm", LONGEST_NOTE)
-GEARS = Numbers(8, 200, MOST_GEARS, "Teeth of change gears,", "teeth of the change gears owned", repeats=True)
-DIAL_TEETH = Share(8, 200, "Teeth of the thread dial's wheel, such as 16,", "teeth of the thread dial's wheel")
-DIAL_LINES = Share(1, 32, "Lines of the thread dial, such as 8,", "lines of the thread dial")
+GEARS = Numbers(
+    8, 200, MOST_GEARS, "Teeth of change gears,", "teeth of the change gears owned", repeats=True, whole=True
+)
+DIAL_TEETH = Share(
+    8, 200, "Teeth of the thread dial's wheel, such as 16,", "teeth of the thread dial's wheel", whole=True
+)
+DIAL_LINES = Share(1, 32, "Lines of the thread dial, such as 8,", "lines of the thread dial", whole=True)
 _STEEL = Choice(TOOL_STEELS, "", "what it is made of")
 _TAPER = Choice(MORSE, "", "its Morse taper")
 
@@ -87,7 +91,7 @@ GROUPS: dict[Kind, Group] = {
             "thread": Designation("with LH for a left-hand one", "inside"),
             "form": Choice(TAP_FORMS, "set", "which of a set, or how its flutes run"),
             "steel": _STEEL,
-            "flutes": Share(1, 12, "Flutes, such as 4,", "how many flutes"),
+            "flutes": Share(1, 12, "Flutes, such as 4,", "how many flutes", whole=True),
             "reaches": Extent(REACHES, "how deep it goes before its shank or its square is in the way"),
             "shank": Extent(SHANK_ROUND, "diameter of its shank"),
             "square": Extent(SQUARE, "across its square"),

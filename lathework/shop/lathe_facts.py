@@ -17,3 +17,5 @@ MOUNTS: tuple[Mount, ...] = get_args(Mount)
 ToolZeros = Literal["unsaid", "kept", "each"]
 """Whether a tool's zero stands while another is in the tool post."""
 TOOL_ZEROS: tuple[ToolZeros, ...] = get_args(ToolZeros)
+RUN_DOWN_TURNS = 1.0
+"""Turns a spindle in back gear runs on after it is switched off, where nothing was said (practice)."""

@@ -204,6 +204,21 @@ class CutAndCompare(unittest.TestCase):
         self.assertIn("neck", [o.kind for o in made.operations])
         self.check(made)
 
+    def test_a_bar_a_little_under_the_blank(self) -> None:
+        """1/4-18 NPT wants 13.89 mm under its die's last thread, the bar has 13.75: nothing of the part is larger, and
+        the square behind it is milled, never plunged round."""
+        sections = [
+            section("round", "8", across="6.88"),
+            section("thread", "28", thread="1/4-18 NPT"),
+            section("round", "5", across="4.12"),
+            section("square", "15", across="11"),
+        ]
+        blades = {"setup.groove_blade": "2", "setup.parting_blade": "2"}
+        bar = {"unit": "mm", "part.overall_length": "", "part.stock.across": "13.75"}
+        made = plan({"part.sections": sections} | bar | blades)
+        self.assertEqual([one.key for one in made.operations if one.kind == "neck"], ["neck:s3"])
+        self.check(made)
+
     @settings(max_examples=80, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
     @given(st.data())
     def test_any_part(self, data: st.DataObject) -> None:

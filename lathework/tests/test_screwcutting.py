@@ -164,6 +164,24 @@ class Gearing(unittest.TestCase):
             read_document(document(SINGLE | {"setup.gearbox": "8, 9; 10 tpi"}))
         self.assertEqual([error.field for error in caught.exception.errors], ["setup.gearbox"])
 
+    def wrong(self, changes: dict[str, Any]) -> list[str]:
+        with self.assertRaises(InvalidDocument) as caught:
+            read_document(document(SINGLE | changes))
+        return [error.field for error in caught.exception.errors]
+
+    def test_each_of_them_is_told_where_it_stands(self) -> None:
+        both = {"setup.leadscrew": "8", "setup.gearbox": "8, 9; 10 tpi"}
+        self.assertEqual(self.wrong(both), ["setup.leadscrew", "setup.gearbox"])
+
+    def test_what_is_counted_comes_whole(self) -> None:
+        """No wheel has half a tooth, and none is cut down to one that has none."""
+        self.assertEqual(self.wrong({"setup.gears": "20, 40.5"}), ["setup.gears"])
+        self.assertEqual(self.wrong({"setup.dial_teeth": "16.5", "setup.dial_lines": "4"}), ["setup.dial_teeth"])
+
+    def test_a_dial_is_its_wheel_and_its_lines(self) -> None:
+        self.assertEqual(self.wrong({"setup.dial_lines": "4"}), ["setup.dial_teeth"])
+        self.assertEqual(self.wrong({"setup.dial_teeth": "16"}), ["setup.dial_lines"])
+
     def test_a_leadscrew_in_no_unit(self) -> None:
         for typed in ("8", "8 x", "0 tpi", "1/0 in", "400 tpi"):
             with self.subTest(typed=typed), self.assertRaises(InvalidDocument) as caught:

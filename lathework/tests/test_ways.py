@@ -139,6 +139,10 @@ class Contract(unittest.TestCase):
         self.assertLessEqual(ways[0].whole.value, min(one.whole.value for one in serving))
         found = quickest(ways)
         here = [way for start, way in found if start <= wanted.pieces][-1]
+        drawn = {line.code for line in chart(ways, wanted.pieces).lines}
+        self.assertLessEqual({way.code for start, way in found if start <= 2 * wanted.pieces}, drawn)
+        lacking = {one.code for one in ways if not one.serves}
+        self.assertFalse(drawn & lacking and len(drawn) > 2, "what nobody has is drawn where there is nothing else")
         self.assertAlmostEqual(here.minutes_for(wanted.pieces), ways[0].whole.value)
 
 
@@ -226,6 +230,29 @@ class Jobs(unittest.TestCase):
         self.assertTrue(refused["slipping-hand"], "blind under power")
         self.assertTrue(refused["boring-tool"], "no bar goes into so small a bore")
 
+    def test_right_through_on_the_bar_is_no_way_out(self) -> None:
+        """It ends in the bar until the part is off it: no power. Out of a sawn blank the tap comes out behind."""
+        through = body(bore("1/4-20")) | {"material": "brass"}
+        for order, blocked in (("from-the-bar", True), ("blanks-first", False)):
+            made = plan(through | {"method.order": order, "method.tapping": "by-centre"})
+            (one,) = (way for way in choosings(made, ()) if way.inside)
+            refused = next(way.refused for way in one.ways if way.code == "slipping-chuck")
+            self.assertEqual(any("on the bar" in why for why in refused), blocked, order)
+
+    def test_a_tool_no_hole_takes_is_remarked_on(self) -> None:
+        made = plan(body(bore("1/4-20", depth="1/2") | {"cut": "boring-tool"}))
+        told = [one.field for one in made.notices if one.code == "way-refused"]
+        self.assertEqual(told, ["part.bores.0.cut"])
+
+    def test_what_is_said_of_the_way_that_is_taken(self) -> None:
+        """Nothing where it is as good; why it does not serve; what would have to be had."""
+        without = tuple(choosings(plan(), shop(DIE)))[0]
+        self.assertIn("Get ", without.words)
+        bush = tuple(choosings(plan({"method.holder": "guide-bush"}), ()))[0]
+        self.assertRegex(bush.words, r"^3/8-16 UNC: .*bush.*, but .*; .* would do$")
+        good = tuple(choosings(plan({"method.holder": bush.best.code}), ()))[0]
+        self.assertEqual(good.words, f"3/8-16 UNC: {bush.best.name}")
+
     def test_jaws_are_refused_or_a_stated_last_resort(self) -> None:
         with self.assertRaises(InvalidDocument) as caught:
             read_document(document({"method.holder": "chuck-jaws"}))
@@ -271,6 +298,23 @@ class Head(unittest.TestCase):
             with self.subTest(change), self.assertRaises(InvalidDocument) as caught:
                 read_document(document(self.CUT | change))
             self.assertEqual([error.field for error in caught.exception.errors], ["part.sections.0.cut"])
+
+    def test_too_short_for_its_stop(self) -> None:
+        """3/8-16: 11/32 behind a groove of three turns leaves two and a half, and the head cuts on for two of them."""
+        short = self.CUT | {"part.sections.0.length": "11/32", "setup.groove_blade": "1/16"}
+        with self.assertRaises(InvalidDocument) as caught:
+            read_document(document(short))
+        self.assertEqual([one.field for one in caught.exception.errors], ["part.sections.0.cut"])
+        self.assertIn("too short for it", caught.exception.errors[0].message)
+        for room in ({"setup.head_overrun": "0.02 in"}, {"method.finish": "run-out"}):
+            self.assertGreater(step(plan(short | room), "thread").figures["stop"].value, 1 / 16)
+
+    def test_the_head_that_takes_the_thread(self) -> None:
+        """Of two the one whose chasers go up to 3/8; a job that takes none is told of none."""
+        small = ("head", {"id": "h0", "most": "1/4 in", "overrun": "0.5 mm"})
+        told = furnish(document(self.CUT), shop(CHASERS, small, HEAD))
+        self.assertEqual(told["setup"]["head_overrun"], "1.5 mm")
+        self.assertEqual(furnish(document(), shop(small, HEAD))["setup"]["head_overrun"], "")
 
     def test_the_shop_gives_chasers_and_head(self) -> None:
         things = shop(DIE, CHASERS, HEAD)

@@ -8,6 +8,7 @@ from __future__ import annotations
 import math
 import unittest
 from fractions import Fraction
+from itertools import permutations
 
 from hypothesis import given
 from hypothesis import strategies as st
@@ -191,6 +192,24 @@ class Gears(unittest.TestCase):
         if lead / screw in two:
             self.assertEqual(found[0].off, 0)
 
+    @given(
+        owned=st.lists(st.sampled_from([20, 25, 30, 40, 45, 50, 60, 65, 80, 100, 127]), min_size=2, max_size=6),
+        threads=st.sampled_from([5, 8, 10, 11, 12, 13, 16, 20, 26, 32, 40]),
+        per_inch=st.sampled_from([4, 8, 16]),
+    )
+    def test_no_exact_train_is_missed(self, owned: list[int], threads: int, per_inch: int) -> None:
+        """Every order of the wheels tried one by one: where one is exact and clears the shafts, the first told is."""
+        lead, screw = INCH / threads, INCH / per_inch
+        exact = False
+        for count in range(2, len(owned) + 1, 2):
+            for wheels in permutations(owned, count):
+                drivers, driven = wheels[::2], wheels[1::2]
+                if set(drivers) & set(driven) or not meshes(drivers, driven):
+                    continue
+                exact = exact or screw * math.prod(drivers) == lead * math.prod(driven)
+        found = trains(lead, screw, owned)
+        self.assertEqual(bool(found) and found[0].off == 0 and found[0].meshes, exact)
+
     def test_what_meshes(self) -> None:
         self.assertTrue(meshes((40, 60), (65, 30)))
         self.assertFalse(meshes((20, 100), (25, 50)))
@@ -221,6 +240,12 @@ class Dial(unittest.TestCase):
         told = nut_times(Fraction("1.5"), INCH / 8, teeth=32, marks=8)
         self.assertEqual((told.every, told.lines), (60, ()))
         self.assertIn("Keep the nuts closed", told.words)
+
+    def test_the_rules_in_words(self) -> None:
+        """Eight lines: odd threads at every other one, halves at one in four, quarters always at the same."""
+        for threads, words in (("11", "every other line"), ("23/2", "one line in 4"), ("45/4", "always the same")):
+            told = nut_times(INCH / Fraction(threads), self.SCREW, teeth=self.TEETH, marks=self.MARKS)
+            self.assertIn(words, told.words)
 
     @given(threads=st.integers(4, 60), per_inch=st.sampled_from([4, 6, 8, 10]), marks=st.sampled_from([1, 4, 8]))
     def test_every_line_told_finds_the_thread(self, threads: int, per_inch: int, marks: int) -> None:

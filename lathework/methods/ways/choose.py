@@ -48,6 +48,11 @@ class Weighed:
         """Whether it can be taken with what there is."""
         return not self.refused and not self.lacking
 
+    @property
+    def missed(self) -> tuple[str, ...]:
+        """What is lacking, said to who owns the shop."""
+        return tuple(f"you have no {what.removeprefix('a ').removeprefix('an ')}" for what in self.lacking)
+
     def minutes_for(self, pieces: int) -> float:
         """Minutes for so many `pieces` (a count), setting up among them."""
         return self.set_up.value + pieces * self.each.value
@@ -149,13 +154,13 @@ LEAST_SPAN, POINTS, FEWEST_LINES = 40, 41, 2
 
 def chart(ways: Sequence[Weighed], pieces: int, taken: str = "") -> Chart:
     """Minutes over counts up to twice the `pieces` wanted (a count): the ways that are the quickest of some count, and
-    the one that is `taken`."""
+    the one that is `taken`; where those are fewer than two, the next that are not refused."""
     span = max(LEAST_SPAN, 2 * pieces)
     counts = tuple(sorted({max(1, round(span * n / (POINTS - 1))) for n in range(POINTS)}))
-    best = [one for one in ways if not one.refused]
-    first = {min(best, key=lambda one: one.minutes_for(count)).code for count in counts} if best else set()
-    shown = [one for one in ways if one.code in first or one.code == taken]
-    shown += [one for one in best if one not in shown][: max(0, FEWEST_LINES - len(shown))]
+    first = {way.code for start, way in quickest(ways) if start <= span} | {taken}
+    shown = [one for one in ways if one.code in first]
+    others = [one for one in ways if not one.refused and one not in shown]
+    shown += others[: max(0, FEWEST_LINES - len(shown))]
     lines = tuple(Line(one.code, one.name, tuple(one.minutes_for(count) for count in counts)) for one in shown)
     return Chart(counts, lines)
 
@@ -177,7 +182,7 @@ def what_changes(ways: Sequence[Weighed], pieces: int) -> tuple[str, ...]:
     best = quickest(ways)
     for (start, way), after in zip(best, (*best[1:], None), strict=False):
         if after is not None and after[0] <= pieces:
-            told.append(f"Up to {after[0] - 1} pieces: {way.name}.")
+            told.append(f"Up to {after[0] - 1} piece{'s' if after[0] > 2 else ''}: {way.name}.")
         elif start > pieces:
             told.append(f"From {start} pieces on: {way.name}.")
     quicker = [

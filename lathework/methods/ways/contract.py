@@ -9,10 +9,11 @@ from typing import TypeVar
 
 from lathework.cautions import Caution
 from lathework.cutting.speeds import geared, spindle_speed
+from lathework.cutting.torque import Tool as Cutter
 from lathework.cutting.torque import cutting_torque
 from lathework.figures import Figure
 from lathework.shop.kinds import Owned
-from lathework.shop.lathe_facts import Lathe, Mount
+from lathework.shop.lathe_facts import RUN_DOWN_TURNS, Lathe, Mount
 from lathework.shop.leadscrew import Lead
 from lathework.shop.metals import Material
 from lathework.shop.things import Thing
@@ -32,7 +33,7 @@ class Machine:
     weight: Lathe = "middling"
     mount: Mount = "unsaid"
     speeds: tuple[float, ...] = ()
-    run_down: float = 1.0
+    run_down: float = RUN_DOWN_TURNS
     leadscrew: Lead | None = None
     gearbox: tuple[Lead, ...] = ()
     gears: tuple[int, ...] = ()
@@ -43,7 +44,8 @@ class Wanted:
     """A thread to be made: how long, against a `shoulder` or not, behind it a groove so wide, on a blank or in a hole
     of `blank_mm`, on how many pieces, in what metal, on which lathe, with which `things` (None where nobody said).
 
-    `pitch_diameter` is the one to be cut, in the thread's unit; `blind` a hole that ends in the metal.
+    `pitch_diameter` is the one to be cut, in the thread's unit; `blind` a hole that ends in the metal, `in_bar` one
+    that ends in the bar until the part is parted off.
     """
 
     thread: Thread
@@ -56,6 +58,7 @@ class Wanted:
     groove_mm: float = 0.0
     inside: bool = False
     blind: bool = False
+    in_bar: bool = False
     machine: Machine = Machine()
     things: tuple[Owned, ...] | None = None
 
@@ -64,9 +67,9 @@ class Wanted:
         """Turns of the thread."""
         return self.length_mm / convert(self.thread.lead, self.thread.unit, "mm")
 
-    def torque(self, tool: str = "die") -> Figure:
+    def torque(self, tool: Cutter = "die") -> Figure:
         """Torque of a die or a tap on the solid, in N m."""
-        return cutting_torque(self.thread, self.metal.cutting_force, tool="tap" if tool == "tap" else "die")
+        return cutting_torque(self.thread, self.metal.cutting_force, tool=tool)
 
     def speed(self, cutting_speed: float) -> Figure:
         """Spindle speed for `cutting_speed` in m/min: one that the lathe has."""

@@ -2,18 +2,19 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 
 from lathework import cautions
 from lathework.cutting.groove import UNFINISHED_THREADS
-from lathework.cutting.roughing import HAND_BEARS_NM, KEYED_BEARS_NM
+from lathework.cutting.roughing import HAND_BEARS_NM
 from lathework.figures import Figure, Given
-from lathework.methods.head import RESET_MIN, SET_UP_MIN
+from lathework.methods.head import RESET_MIN, SET_UP_MIN, refusals, why_too_short
 from lathework.methods.held import holdings
 from lathework.methods.ways.contract import Expected, Wanted, Way
 from lathework.methods.ways.dies import DRIFTS
 from lathework.methods.ways.minutes import HANDLING_MIN, left_over, minutes, set_up_minutes
 from lathework.shop.equipment import DieHead
+from lathework.shop.kinds import Owned
 from lathework.shop.kit import name_of
 from lathework.shop.things import Die
 from lathework.threads.thread import Thread
@@ -44,38 +45,36 @@ class HeadWay(Way):
     spoils = 0.01
 
     def refused(self, wanted: Wanted) -> Iterator[str]:
-        """Tapers, forms no chaser has, left-hand on a screwed-on chuck, torque past what a tailstock bears."""
+        """Forms no chaser has, threads too short to stop on, and what every head refuses."""
         thread = wanted.thread
-        if thread.taper:
-            yield "its chasers leave steps in a taper"
         if thread.single_point:
             yield "no chasers cut this form"
-        if thread.hand == "left" and wanted.machine.mount != "locked":
-            yield "left-hand chasers want the spindle in reverse: a screwed-on chuck unscrews"
-        torque = wanted.torque().value
-        if torque > KEYED_BEARS_NM:
-            yield f"takes {torque:.0f} N m in the solid, more than a tailstock bears"
+        why = why_too_short(thread, wanted.length_mm, None)
+        if why:
+            yield why
+        yield from refusals(thread, wanted.machine.mount, wanted.torque().value)
 
     def lacking(self, wanted: Wanted) -> Iterator[str]:
         """Chasers of the thread, and a head that takes them and so long a thread."""
         if wanted.things is None:
             return
-        heads, thread = wanted.owned(DieHead), wanted.thread
-        chasers = [
-            one for one in wanted.owned(Die) if one.form == "chasers" and one.thread.designation == thread.designation
-        ]
+        heads, named = wanted.owned(DieHead), wanted.thread.designation
+        chasers = [one for one in wanted.owned(Die) if one.form == "chasers" and one.thread.designation == named]
         if not heads:
             yield "a die head"
         if not chasers:
-            yield f"chasers for {thread.designation}"
-        torque = wanted.torque().value
-        tried = [(name_of(head), why_not_in(head, thread, wanted.length_mm)) for head in heads]
+            yield f"chasers for {named}"
+        tried = [(name_of(head), why_not_in(head, wanted.thread, wanted.length_mm)) for head in heads]
         if tried and all(why for _, why in tried):
             yield f"a head for it ({tried[0][0]} {tried[0][1]})"
         elif heads and chasers:
-            held = [one for one in holdings(chasers, wanted.things, torque_nm=torque) if isinstance(one.thing, DieHead)]
-            if not any(one.fit.fits for one in held):
-                yield f"a way to hold it in the lathe ({held[0].fit.why})"
+            yield from self._holder(wanted, chasers, wanted.things)
+
+    def _holder(self, wanted: Wanted, chasers: Sequence[Die], things: Sequence[Owned]) -> Iterator[str]:
+        held = holdings(chasers, things, wanted.length_mm, wanted.torque().value)
+        fits = [one.fit for one in held if isinstance(one.thing, DieHead)]
+        if not any(fit.fits for fit in fits):
+            yield f"a way to hold it in the lathe ({fits[0].why})"
 
     def merits(self, wanted: Wanted) -> Iterator[str]:
         """Speed, and no reversing."""

@@ -56,6 +56,8 @@ class TapWay(Way):
             return
         if wanted.blind:
             yield "blind: a tap under power runs into the bottom"
+        elif wanted.in_bar:
+            yield "ends in metal while the part is on the bar: a tap under power has no way out"
         torque = wanted.torque("tap")
         why = why_not_driven(
             thread,

@@ -7,7 +7,7 @@ from collections.abc import Iterator
 from lathework import cautions
 from lathework.figures import Figure, Given
 from lathework.methods.chase import LEAST_BORE_MM
-from lathework.methods.gears import trains
+from lathework.methods.gears import best_train
 from lathework.methods.infeed import first_pass_mm, pass_depths
 from lathework.methods.run_out import fastest
 from lathework.methods.tool_form import standard_tip, thread_depth, usual_point
@@ -53,13 +53,13 @@ class ToolWay(Way):
         yield from ()
 
     def _lathe(self, wanted: Wanted) -> Iterator[str]:
-        lathes, screw = wanted.owned(OwnLathe), wanted.machine.leadscrew
-        if screw is None and lathes and not any(one.leadscrew for one in lathes):
-            yield f"a leadscrew ({name_of(lathes[0])}: nobody said its pitch)"
-        elif screw is not None and wanted.machine.gears and not in_box(lead_of(wanted.thread), wanted.machine.gearbox):
-            found = trains(lead_of(wanted.thread).mm, screw.mm, wanted.machine.gears)
-            if not any(train.meshes for train in found):
-                yield "wheels that cut its pitch"
+        lathes, machine, lead = wanted.owned(OwnLathe), wanted.machine, lead_of(wanted.thread)
+        screw = machine.leadscrew
+        if screw is None:
+            if lathes and not any(one.leadscrew for one in lathes):
+                yield f"a leadscrew ({name_of(lathes[0])}: nobody said its pitch)"
+        elif machine.gears and not in_box(lead, machine.gearbox) and not best_train(lead.mm, screw.mm, machine.gears):
+            yield "wheels that cut its pitch"
 
     def lacking(self, wanted: Wanted) -> Iterator[str]:
         """A threading tool of its angle, a leadscrew, wheels."""

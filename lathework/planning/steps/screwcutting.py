@@ -16,14 +16,11 @@ from lathework.methods.infeed import (
     pass_count,
 )
 from lathework.methods.run_out import BY_HAND_UNDER, room_wanted, travel
-from lathework.methods.tool_form import POINT_FORMS
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.operation import Cut, Operation, keyed, makes
-from lathework.planning.steps.taper import SOFT_N_MM2
+from lathework.planning.operation import Cut, Operation, keyed
+from lathework.planning.steps.set_up import set_up
 from lathework.planning.steps.threading import thread_made
-from lathework.planning.steps.threading_tool import cutting_speed, depth_of, point_of, tip_figure
-from lathework.planning.threads.driving import LEAD_LEFT
-from lathework.planning.threads.gearing import gearing
+from lathework.planning.steps.threading_tool import at_once, cutting_speed, depth_of
 from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
@@ -37,18 +34,9 @@ PICK_UP = (
 )
 
 
-def _at_once(work: Work, thread: Thread) -> bool:
-    """Whether the chaser of a taper die cuts it in one pass: in a soft metal it may, its own taper making the thread's.
-
-    Source: practice.
-    """
-    chaser = point_of(work, thread)[0] == "chaser"
-    return chaser and thread.taper > 0 and work.job.material.cutting_force <= SOFT_N_MM2
-
-
 def _passes(work: Work, thread: Thread, deep: Figure, total: Figure) -> tuple[Figure, ...]:
     first = first_pass_mm(work.job.setup.lathe, work.job.material.cutting_force)
-    if _at_once(work, thread):
+    if at_once(work, thread):
         # No spring pass: a chaser that goes over it twice widens it.
         return dialled_passes(total, in_mm(deep), in_mm(deep), work.job.unit)[:1]
     return dialled_passes(total, in_mm(deep), first, work.job.unit)
@@ -66,70 +54,6 @@ def _turns(thread_work: ThreadWork, length_mm: float) -> Figure:
     )
 
 
-def _set_over(work: Work, thread: Thread) -> Figure:
-    """What the tailstock is set over between centres: the length of the work x taper / 2."""
-    unit = work.job.unit
-    long = convert(work.part.overall_mm, "mm", unit)
-    return Figure(
-        "tailstock set over",
-        long * thread.taper / 2,
-        unit,
-        "length × taper ÷ 2",
-        GEOMETRY,
-        (Given("length", long, unit), Given("taper", thread.taper)),
-    )
-
-
-def _set_up(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork, deep: Figure) -> Operation:
-    """Gears, compound, tool: before the first pass."""
-    thread, method = thread_work.thread, work.job.method
-    point, tip = point_of(work, thread)
-    geared_for = gearing(work, thread, placed.far_mm - placed.near_mm)
-    figures, words = geared_for.figures | {"depth": deep}, f"{geared_for.words} "
-    if method.infeed == "compound":
-        figures["compound"] = compound_angle(thread.form.angle_deg)
-        words += "Set the compound over {compound} from square to the axis. "
-    if thread.taper and not _at_once(work, thread):
-        figures["set_over"] = _set_over(work, thread)
-        words += "Set the taper attachment to 1 in 16; or, between centres, the tailstock over by {set_over}. "
-    if tip:
-        figures["tip"] = tip_figure(thread, point, tip, typed=method.tip is not None)
-    zero = "both dials" if method.infeed == "compound" else "the dial"
-    held = "Set the tool on centre, square by the gauge"
-    if point == "chaser":
-        held = "Hold the chaser on centre, its teeth along the axis, so that it cannot turn"
-    words += f"{held}; touch the blank and set {zero} to zero."
-    square = ("Square to the axis, not to the taper.",) if thread.taper and point != "chaser" else ()
-    if point == "chaser":
-        square = ("It leaves its own width unfinished at a shoulder: a groove as wide, or stop there.",)
-    if _at_once(work, thread):
-        square = (*square, "A taper chaser in soft metal: one pass at full depth, its own taper makes the thread's.")
-    scratch = "Scratch a first pass a hair deep and lay the pitch leaf on it, before anything is cut."
-    sharp = ("A sharp point makes a deep, weak root: hone a flat on it where strength counts.",)
-    return Operation(
-        key=keyed("gear", placed.section.id),
-        kind="gear",
-        title="Set up for screwcutting",
-        sentence=words,
-        headline="advance",
-        figures=figures,
-        tool=f"outside threading tool, {thread.form.angle_deg:g}°, {POINT_FORMS[point].name}",
-        edge="point",
-        cautions=(cautions.GEARS,),
-        notes=(
-            *geared_for.notes,
-            scratch,
-            *square,
-            *(sharp if point == "sharp" else ()),
-            *((LEAD_LEFT,) if thread.hand == "left" else ()),
-        ),
-        chucking=chucking.number,
-        thread=thread,
-        class_name=thread_work.class_name,
-        makes=makes(thread=thread.designation),
-    )
-
-
 def _ending(thread_work: ThreadWork, speed: Figure) -> str:
     """How a pass ends; a left-hand one begins at the shoulder, and runs off the free end."""
     if thread_work.thread.hand == "left":
@@ -138,7 +62,10 @@ def _ending(thread_work: ThreadWork, speed: Figure) -> str:
     if thread_work.groove is not None:
         return "Open the nuts in the groove, draw the tool out, run it back."
     if thread_work.shoulder:
-        return "Draw the tool out at a chalked line before the shoulder, the last turn by hand."
+        return (
+            "Switch off short of the shoulder, turn the last of it by hand to a line chalked on the chuck, draw the "
+            "tool out there, run it back."
+        )
     if speed.value <= BY_HAND_UNDER:
         return "Let it run off the end, open the nuts, draw the tool out, run it back."
     return "Let it run off the end, open the nuts at once, draw the tool out, run it back."
@@ -178,24 +105,34 @@ def _try_from(total: Figure, unit: LengthUnit) -> Figure:
     )
 
 
+def _infeed(work: Work, thread: Thread, deep: Figure) -> Figure:
+    """How far the slide that feeds goes in all for a thread `deep` as that."""
+    if work.job.method.infeed == "compound":
+        return along_compound(deep, compound_angle(thread.form.angle_deg).value)
+    return on_cross_slide(deep, work.job.setup.dial)
+
+
+def _sentence(work: Work, thread_work: ThreadWork, speed: Figure) -> str:
+    compound = work.job.method.infeed == "compound"
+    slide = "on the compound" if compound else f"on the {work.job.setup.dial} dial"
+    back = "; the cross slide goes back to zero each time" if compound else ""
+    return f"At {{speed}} or slower: {{infeed}} {slide} in all, in {{cuts}}{back}. {_ending(thread_work, speed)}"
+
+
 def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Iterator[Operation]:
     """Set up, and cut the thread pass by pass."""
-    thread, job = thread_work.thread, work.job
+    thread = thread_work.thread
     deep, speed = depth_of(work, thread_work), cutting_speed(work, thread_work)
-    compound = job.method.infeed == "compound"
-    angle = compound_angle(thread.form.angle_deg).value
-    total = along_compound(deep, angle) if compound else on_cross_slide(deep, job.setup.dial)
+    total = _infeed(work, thread, deep)
     passes = _passes(work, thread, deep, total)
     overrun = chucking.overrun_mm if placed.number == chucking.placed[-1].number else 0.0
     end_mm = placed.far_mm - thread_work.groove_width_mm + overrun
-    slide = "on the compound" if compound else f"on the {job.setup.dial} dial"
-    back = "; the cross slide goes back to zero each time" if compound else ""
-    yield _set_up(work, chucking, placed, thread_work, deep)
+    yield set_up(work, chucking, placed, thread_work, deep)
     yield Operation(
         key=keyed("screwcut", placed.section.id),
         kind="screwcut",
         title="Cut the thread, single point",
-        sentence=f"At {{speed}} or slower: {{infeed}} {slide} in all, in {{cuts}}{back}. {_ending(thread_work, speed)}",
+        sentence=_sentence(work, thread_work, speed),
         headline="infeed",
         figures={
             "infeed": total,
@@ -203,7 +140,7 @@ def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
             "speed": speed,
             "travel": travel(thread, speed),
             "room": room_wanted(thread, speed),
-            "try_from": _try_from(total, job.unit),
+            "try_from": _try_from(total, work.job.unit),
             "turns": _turns(thread_work, end_mm - placed.near_mm),
         },
         tool=f"outside threading tool, {thread.form.angle_deg:g}°",

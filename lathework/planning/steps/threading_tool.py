@@ -11,6 +11,7 @@ from lathework.methods.run_out import fastest
 from lathework.methods.tool_form import POINT_FORMS, standard_tip, thread_depth, usual_point
 from lathework.methods.ways.tools import FASTER
 from lathework.planning.order import HOLD_CLEARANCE_MM
+from lathework.planning.steps.taper import SOFT_N_MM2
 from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
 from lathework.shop.kit_choices import Point
@@ -27,6 +28,15 @@ def point_of(work: Work, thread: Thread) -> tuple[Point, float]:
     point: Point = method.point or usual_point(thread.form)
     tip = convert(method.tip.mm, "mm", thread.unit) if method.tip is not None else standard_tip(thread, point)
     return point, tip if point in ("flat", "radius") else 0.0
+
+
+def at_once(work: Work, thread: Thread) -> bool:
+    """Whether the chaser of a taper die cuts it in one pass: in a soft metal it may, its own taper making the thread's.
+
+    Source: practice.
+    """
+    chaser = point_of(work, thread)[0] == "chaser"
+    return chaser and thread.taper > 0 and work.job.material.cutting_force <= SOFT_N_MM2
 
 
 def aim(thread_work: ThreadWork) -> float:

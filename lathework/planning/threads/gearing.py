@@ -3,15 +3,14 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from functools import lru_cache
 
 from lathework.figures import Figure
 from lathework.methods.chase import advance
-from lathework.methods.gears import Train, as_pitch_diameter, over_length, per_hundred, trains
+from lathework.methods.gears import Train, as_pitch_diameter, best_train, over_length, per_hundred
 from lathework.methods.thread_dial import nut_times
 from lathework.methods.ways.tools import in_box
 from lathework.planning.work import Work
-from lathework.shop.leadscrew import Lead, lead_of
+from lathework.shop.leadscrew import lead_of
 from lathework.threads.thread import Thread
 
 MINDED_MM = 0.005
@@ -25,12 +24,6 @@ class Gearing:
     words: str
     figures: dict[str, Figure]
     notes: tuple[str, ...]
-
-
-@lru_cache(maxsize=64)
-def best_train(lead: Lead, leadscrew: Lead, gears: tuple[int, ...]) -> Train | None:
-    """The train that comes nearest and meshes; None where the wheels make none. Kept: a plan is made at each key."""
-    return next((train for train in trains(lead.mm, leadscrew.mm, gears) if train.meshes), None)
 
 
 def _nuts(work: Work, thread: Thread, train: Train | None) -> tuple[str, ...]:
@@ -66,7 +59,7 @@ def gearing(work: Work, thread: Thread, length_mm: float) -> Gearing:
         return Gearing(f"Set the gearbox to {given.typed}, {{advance}} a turn.", figures, _nuts(work, thread, None))
     if setup.leadscrew is None or not setup.gears:
         return Gearing(f"{words}.", figures, _nuts(work, thread, None))
-    train = best_train(lead_of(thread), setup.leadscrew, setup.gears)
+    train = best_train(lead_of(thread).mm, setup.leadscrew.mm, setup.gears)
     if train is None:
         note = f"No train of this lathe's wheels cuts {thread.designation}: see its gears for what comes near."
         return Gearing(f"{words}.", figures, (note,))

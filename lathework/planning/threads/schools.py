@@ -7,6 +7,8 @@ from dataclasses import dataclass
 
 from lathework.cutting.blank import SCHOOL_NAMES
 from lathework.cutting.blank import School as Blank
+from lathework.cutting.groove import UNFINISHED_THREADS
+from lathework.job.words import FINISHES
 from lathework.planning.notices import SHORT_THREAD
 from lathework.planning.plan import Plan
 from lathework.planning.threads.thread_work import ThreadWork
@@ -48,16 +50,15 @@ def _blank(plan: Plan, found: ThreadWork) -> School:
 
 
 def _shoulder(plan: Plan, found: ThreadWork, length_mm: float) -> School:
-    names = {"groove": "relief groove", "die-turned-round": "die turned round", "run-out": "run-out left"}
-    wide = 3 * found.thread.pitch_mm
+    wide = UNFINISHED_THREADS * found.thread.pitch_mm
     if found.cut != "die":
         here, why = "groove", "a tool or a head needs somewhere to come to rest"
     elif wide * SHORT_THREAD > length_mm:
         here, why = "die-turned-round", "a groove would take more than a quarter of so short a thread"
     else:
         here, why = "groove", "the nut reaches the shoulder, and the die runs out free"
-    chosen = names[plan.job.method.finish]
-    return School("How is the shoulder reached?", names[here], why, chosen, "method.finish", here)
+    chosen = FINISHES[plan.job.method.finish][0]
+    return School("How is the shoulder reached?", FINISHES[here][0], why, chosen, "method.finish", here)
 
 
 def _one_pass(plan: Plan, found: ThreadWork) -> School:

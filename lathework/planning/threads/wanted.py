@@ -38,8 +38,9 @@ def wanted_outside(work: Work, number: int) -> Wanted:
     )
 
 
-def wanted_inside(work: Work, found: BoreWork, thread: Thread) -> Wanted:
-    """The thread of a hole as ways of making it see it."""
+def wanted_inside(work: Work, found: BoreWork, thread: Thread, *, on_bar: bool) -> Wanted:
+    """The thread of a hole as ways of making it see it; `on_bar` where its end is worked while the part is on the
+    bar."""
     deep = found.bore.depth.mm if found.bore.depth is not None else work.part.overall_mm
     return Wanted(
         thread=thread,
@@ -51,6 +52,7 @@ def wanted_inside(work: Work, found: BoreWork, thread: Thread) -> Wanted:
         shoulder=False,
         inside=True,
         blind=found.bore.depth is not None,
+        in_bar=on_bar and found.bore.depth is None,
         machine=machine_of(work),
     )
 

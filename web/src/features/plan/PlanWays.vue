@@ -26,17 +26,7 @@ const ways = useWays(() => ({ id: props.id, part: props.part, revision: props.re
 const open = ref(false)
 const all = ref(false)
 
-const bare = (what: string) => what.replace(/^an? /, '')
-const told = (one: Thread) => {
-  const best = one.ways[0]
-  const taken = one.ways.find((way) => way.code === one.taken)
-  const named = `${one.thread}: ${one.taken_name}`
-  if (one.agrees || !best) return named
-  if (one.cheapest) return `${named}. ${one.cheapest}`
-  const why = taken?.refused[0] ?? taken?.lacking.map((what) => `you have no ${bare(what)}`)[0]
-  return why ? `${named}, but ${why}; ${best.name} would do` : `${named}; ${best.name} would be quicker`
-}
-const sentence = computed(() => ways.value?.threads.map(told).join(' · ') ?? '')
+const sentence = computed(() => ways.value?.threads.map((one) => one.words).join(' · ') ?? '')
 /** Those that serve, and the one that is taken; the others on wish. */
 const shown = (one: Thread) =>
   all.value ? one.ways : one.ways.filter((way, at) => at < 4 || way.code === one.taken)

@@ -20,9 +20,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
       <span v-if="best" class="mark">◆ quickest</span>
       <p class="muted small">{{ way.remark }}</p>
       <p v-for="why in way.refused" :key="why" class="small">✗ {{ why }}</p>
-      <p v-for="what in way.lacking" :key="what" class="lacks small">
-        ◆ you have no {{ what.replace(/^an? /, '') }}
-      </p>
+      <p v-for="what in way.lacking" :key="what" class="lacks small">◆ {{ what }}</p>
       <p class="small">
         <span v-for="one in way.merits" :key="one" class="side">+ {{ one }}</span>
         <span v-for="one in way.faults" :key="one" class="side">− {{ one }}</span>

@@ -1997,12 +1997,12 @@ export interface components {
             inside: boolean;
             /** Taken */
             taken: string;
-            /** Taken Name */
-            taken_name: string;
             /** Thread */
             thread: string;
             /** Ways */
             ways: components["schemas"]["WayShown"][];
+            /** Words */
+            words: string;
         };
         /**
          * CountShown
@@ -5100,7 +5100,7 @@ export interface components {
         };
         /**
          * WayShown
-         * @description A way of making a thread, weighed: why it does not suit, what is lacking, what speaks for it and against.
+         * @description A way of making a thread, weighed: why it does not suit, what one has not got, what speaks for it and against.
          */
         WayShown: {
             /** Borne By */

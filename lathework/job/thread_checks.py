@@ -1,0 +1,66 @@
+"""Whether the threads of a part can be cut as the job says: behind a groove, by a die head."""
+
+from __future__ import annotations
+
+from lathework.cutting.groove import groove_width
+from lathework.cutting.torque import cutting_torque
+from lathework.job.job_reader import JobReader
+from lathework.job.model import Setup
+from lathework.lengths import Length
+from lathework.methods.head import refusals, why_too_short
+from lathework.part.model import Part, Section
+from lathework.shop.metals import Material
+from lathework.threads.thread import Thread
+from lathework.units import convert, show_length
+
+FEWEST_TURNS = 2
+"""Full threads that must stand before a relief groove."""
+
+
+def _groove(part: Part, thread: Thread, blade: Length) -> float:
+    """Width of the groove behind a thread, in its unit; 0 in a part that is one thread."""
+    return 0.0 if len(part.sections) == 1 else groove_width(thread, convert(blade.mm, "mm", thread.unit)).value
+
+
+def check_grooves(reader: JobReader, part: Part, blade: Length) -> None:
+    """A relief groove must leave a thread in front of it; `blade` is the grooving blade's width."""
+    for section in part.sections:
+        thread = section.thread
+        if thread is None:
+            continue
+        width = _groove(part, thread, blade)
+        left_mm = section.length.mm - convert(width, thread.unit, "mm")
+        if width and left_mm < FEWEST_TURNS * thread.pitch_mm:
+            told = show_length(width, thread.unit, thread.unit, fine=False)
+            reader.fail(
+                "does-not-fit",
+                "method.finish",
+                f"The relief groove, {told} {thread.unit} wide, leaves no thread: turn the die round, "
+                "leave a run-out, take a narrower blade or a longer thread.",
+            )
+            return
+
+
+def _why_no_head(section: Section, thread: Thread, setup: Setup, metal: Material, groove: float) -> str:
+    """Why a section is not threaded with a die head, in front of a `groove` so wide (the thread's unit); "" where it
+    may be."""
+    hollow, torque = setup.head.hollow, cutting_torque(thread, metal.cutting_force).value
+    refused = next(refusals(thread, setup.mount, torque), "")
+    if not refused and hollow is not None and section.length.mm > hollow.mm:
+        refused = f"the die head takes in {hollow.typed} of thread at most, and this one is longer"
+    long_mm = section.length.mm - convert(groove, thread.unit, "mm")
+    return refused or why_too_short(thread, long_mm, setup.head.overrun)
+
+
+def check_heads(reader: JobReader, part: Part, setup: Setup, metal: Material, *, grooved: bool) -> None:
+    """A die head opens on parallel threads, takes in no more than its hollow is long, and must be borne; `grooved`
+    where shoulders are reached by a groove."""
+    for number, section in enumerate(part.sections):
+        thread = section.thread
+        if thread is None or section.cut != "die-head":
+            continue
+        groove = _groove(part, thread, setup.groove_blade) if grooved else 0.0
+        why = _why_no_head(section, thread, setup, metal, groove)
+        if why:
+            text = f"{why[0].upper()}{why[1:]}."
+            reader.fail("does-not-fit", f"part.sections.{number}.cut", text, ("die", "threading-tool"))
