@@ -58,8 +58,8 @@ class Work:
         return thread_work.cut == "die" and DIE_HOLDINGS[self.job.method.holder].off_lathe
 
     def turned_mm(self, number: int) -> float:
-        """Diameter that the lathe tool leaves at section `number` (from 0), in millimetres: of a blank that the bar is a
-        little under, that of the bar."""
+        """Diameter that the lathe tool leaves at section `number` (from 0), in millimetres: where the bar is a little
+        under the blank, that of the bar."""
         found = self.threads.get(number)
         return min(found.blank_mm, self.part.stock.corners_mm) if found else nominal_mm(self.part, number)
 

@@ -72,7 +72,7 @@ class Ways(BrowserCase):
         page.get_by_role("button", name="Set up for screwcutting").click()
         detail = page.get_by_role("region", name="Set up for screwcutting")
         expect(detail).to_contain_text("Gear the leadscrew for 0.0625 in a turn")
-        expect(detail).to_contain_text("Set the compound over 29.5° from square to the axis")
+        expect(detail).to_contain_text("Swing the compound 29.5° from square to the axis")
         expect(page.get_by_role("button", name="Run the die on")).to_have_count(0)
         self.press("To the bench")
         self.work_to("on the compound in all")
