@@ -8,8 +8,8 @@ from dataclasses import replace
 from lathework.bench.bench import Bench
 from lathework.bench.dispositions import checked_mistake, settled
 from lathework.bench.entry import CUT_AGAIN, OF_A_HEAD, SET, Entry, Kind
-from lathework.bench.judged import SizeNow
 from lathework.bench.progress import Progress
+from lathework.bench.size.judged import SizeNow
 from lathework.cutting.dimension import came_off, halved
 from lathework.dies.scale import Scale
 from lathework.errors import InputError

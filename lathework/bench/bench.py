@@ -11,16 +11,17 @@ from lathework.bench.due import Due, due
 from lathework.bench.entry import die_of
 from lathework.bench.gauge.advised import advised
 from lathework.bench.gauge.die import Memory, Preset, known_as, known_of, preset, scale_of
-from lathework.bench.gauge.thread import offered, sized, why_it_binds
-from lathework.bench.judged import Judged, SizeNow, size_now
+from lathework.bench.gauge.thread import found_cause, offered, sized, why_it_binds
 from lathework.bench.outdated import outdated_words
 from lathework.bench.put_down import RECHUCKED, Turn, may_begin, piece_after, to_do, turns
+from lathework.bench.size.cuts import Cuts
+from lathework.bench.size.judged import Judged, SizeNow, size_now
 from lathework.bench.tally import Reading, Tally, stands_open
 from lathework.cautions import HAZARD_CAUTIONS, Caution
 from lathework.cutting.next_cut import NextCut
 from lathework.dies.scale import SCREW, Scale
 from lathework.dies.setting import Advice
-from lathework.gauging.causes import CAUSES, Cause, cause_of
+from lathework.gauging.causes import Cause
 from lathework.gauging.sized import Sized
 from lathework.gauging.tried import Gauge
 from lathework.gauging.verdicts import MEANINGS, VERDICTS, Verdict
@@ -179,8 +180,9 @@ def _die_id(plan: Plan, step: Operation | None) -> str:
     return next((one.die for one in plan.job.part.sections if one.thread == plan.job.part.thread), "")
 
 
-def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
-    """Where the part of `plan` stands after what was folded into a tally; `memory` is what dies did until now."""
+def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts) -> Bench:
+    """Where the part of `plan` stands after what was folded into a tally; `memory` is what dies did until now, `cuts`
+    what came off in other jobs."""
     tally = _settled(plan, folded)
     step = _current(plan, tally)
     key = step.key if step else ""
@@ -192,7 +194,6 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
     )
     metal = plan.job.material.name
     asks = key not in tally.adjusted
-    cause = next((code for code in CAUSES if code == tally.causes.get(key)), None)
     outdated = tally.outdated.get(key)
     keeping = plan.job.setup.tools if plan.job.setup.tools != "unsaid" else tally.keeping or "unsaid"
     return Bench(
@@ -203,13 +204,13 @@ def bench(plan: Plan, folded: Tally, memory: Memory) -> Bench:
         gauged_pieces=tally.gauged,
         done=frozenset(tally.done),
         step=step,
-        sizes=tuple(size_now(plan, step, tally, one) for one in step.dimensions) if step else (),
+        sizes=tuple(size_now(plan, step, tally, one, cuts) for one in step.dimensions) if step else (),
         verdict=verdict,
         adjusted=key in tally.adjusted,
         advice=advised(plan, step, verdict, tally, trials) if step and thread and verdict else None,
         preset=preset(step, metal, trials, scale_of(step, plan), _set_to(plan, step, tally)) if step else None,
         causes=why_it_binds(plan, step, verdict, tally) if step and verdict and asks else (),
-        cause=cause_of(cause, inside=step is not None and step.inside) if cause else None,
+        cause=found_cause(step, tally) if step else None,
         due=due(plan, step, tally),
         sized=sized(step, tally.sizes[key]) if step and key in tally.sizes else None,
         gauges=(may := offered(step) if step else ()),

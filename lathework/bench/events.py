@@ -21,7 +21,8 @@ class PieceEnded:
 class Gauged:
     """What a `die` did, by its id: the verdict on a thread, its blank, how far the die stood open in eighths; whether
     that `teaches` anything of its class; how far off the middle of it the pitch diameter was measured, and how
-    surely (mm); what it was `tried` with; what the `cutter` was. A hole's own is `inside`: no die made it."""
+    surely (mm); what it was `tried` with; what the `cutter` was; whether the thread was
+    judged `again`, by something else. A hole's own is `inside`: no die made it."""
 
     part: str
     piece: int
@@ -38,6 +39,7 @@ class Gauged:
     tried: Gauge = ""
     inside: bool = False
     cutter: OutsideCutter = "die"
+    again: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -49,4 +51,14 @@ class Excused:
     step: str
 
 
-Event = PieceEnded | Gauged | Excused
+@dataclass(frozen=True, slots=True)
+class Cut:
+    """A cut of a step between two readings: what was dialled, as stated, and what came off, millimetres of the size."""
+
+    part: str
+    step: str
+    dialled_mm: float
+    came_off_mm: float
+
+
+Event = PieceEnded | Gauged | Excused | Cut

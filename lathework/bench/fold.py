@@ -7,7 +7,7 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, Entry, counts
-from lathework.bench.events import Event, PieceEnded
+from lathework.bench.events import Cut, Event, PieceEnded
 from lathework.bench.gauge.told import of_the_die
 from lathework.bench.tally import (
     PASSES_KEPT,
@@ -46,7 +46,9 @@ def state_of(kept: Mapping[str, Any]) -> State:
     return State({part: tally_of(tally) for part, tally in kept["parts"].items()}, kept["turned_to"])
 
 
-def _reading(tally: Tally, entry: Entry, step: Operation) -> None:
+def _reading(tally: Tally, entry: Entry, step: Operation) -> list[Event]:
+    """A size was measured: what came off since the last time, where the dial was stated."""
+    events: list[Event] = []
     assert entry.value_mm is not None  # the reader and the bench see to it
     earlier = tally.readings.setdefault(read_of(entry.step, entry.measured), [])
     dimension = step.dimension(entry.measured)
@@ -56,22 +58,25 @@ def _reading(tally: Tally, entry: Entry, step: Operation) -> None:
         made = PassMade(entry.dialled_mm, came_mm)
         passes = [*tally.passes.get(learned_by(step), []), made]
         tally.passes[learned_by(step)] = passes[-PASSES_KEPT:]
+        events.append(Cut(entry.part, entry.step, made.dialled_mm, made.came_off_mm))
     earlier.append(Reading(entry.value_mm, entry.dialled_mm, stated=entry.stated, by=entry.by))
     del earlier[:-READINGS_KEPT]
+    return events
 
 
-def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
+def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> list[Event]:
     """What speaks of a step of the piece in hand, and counts only if that still makes the same."""
+    events: list[Event] = []
     if step is None or not counts(entry, step):
         if step is not None and entry.kind != "zero":
             story = entry.story
             old = Outdated(entry.kind, story.makes, entry.value_mm, story.aim_mm, entry.measured)
             tally.outdated[entry.step] = old
-        return
+        return events
     tally.outdated.pop(entry.step, None)
     match entry.kind:
         case "reading":
-            _reading(tally, entry, step)
+            events = _reading(tally, entry, step)
         case "verdict":
             tally.verdicts[entry.step] = entry.word
             tally.tried = entry.tried
@@ -99,6 +104,7 @@ def _step_entry(tally: Tally, entry: Entry, step: Operation | None) -> None:
             tally.done.add(entry.step)
         case _:
             tally.done.add(entry.step)
+    return events
 
 
 def _held_again(tally: Tally, steps: Steps) -> None:
@@ -135,7 +141,7 @@ def _of_the_part(state: State, tally: Tally, entry: Entry, steps: Steps) -> list
     in_hand = entry.piece == tally.piece
     events += of_the_die(state.parts.values(), tally, entry, steps.get(entry.step))
     if entry.kind in OF_THE_STEP and in_hand:
-        _step_entry(tally, entry, steps.get(entry.step))
+        events += _step_entry(tally, entry, steps.get(entry.step))
     elif entry.kind == "again" and in_hand:
         tally.done.discard(entry.step)
         for own in [one for one in tally.readings if one.startswith(f"{entry.step} ")]:

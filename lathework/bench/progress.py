@@ -9,6 +9,7 @@ from lathework.bench.bench import Bench, bench
 from lathework.bench.entry import Entry
 from lathework.bench.fold import State, fold
 from lathework.bench.gauge.die import Memory, known_as
+from lathework.bench.size.cuts import Cuts
 from lathework.bench.tally import Tally, stands_open
 from lathework.planning.plan import Plan
 
@@ -110,11 +111,14 @@ def _memory(state: State, before: Memory, part: str) -> Memory:
     return known
 
 
-def progress_of(plans: Sequence[Plan], state: State, before: Memory | None = None) -> Progress:
-    """Where a job stands whose history was folded into `state`; `before` is what its dies did in other jobs."""
+def progress_of(
+    plans: Sequence[Plan], state: State, before: Memory | None = None, cuts: Cuts | None = None
+) -> Progress:
+    """Where a job stands whose history was folded into `state`; `before` is what its dies did in other jobs, `cuts`
+    what came off there."""
     ids = [plan.job.part.id for plan in plans]
     benches = (
-        bench(plan, state.parts.get(part) or Tally(), _memory(state, before or {}, part))
+        bench(plan, state.parts.get(part) or Tally(), _memory(state, before or {}, part), cuts or {})
         for plan, part in zip(plans, ids, strict=True)
     )
     return Progress(tuple(benches), state)

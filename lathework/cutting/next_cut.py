@@ -27,6 +27,7 @@ STRAYS, STRAYS_FLOOR_MM, SOME = 0.25, 0.03, 3
 say, of which there must be some, contradicts them (practice)."""
 BELIEVED = 3
 """Cuts that the belief in how far they stray is worth (practice)."""
+ELSEWHERE = "Cuts of other jobs remembered of this lathe, metal and tool, as far out: {}."
 CutState = Literal["first", "rough", "finish", "on-size", "past"]
 """What comes next; "past" is too much off: metal does not come back."""
 
@@ -108,10 +109,16 @@ def _next_size(last_mm: float, dimension: Dimension) -> float:
 
 
 def next_cut(
-    *, last_mm: float, dimension: Dimension, passes: Sequence[PassMade], dial: Dial, unit: LengthUnit
+    *,
+    last_mm: float,
+    dimension: Dimension,
+    passes: Sequence[PassMade],
+    dial: Dial,
+    unit: LengthUnit,
+    elsewhere: int = 0,
 ) -> NextCut:
     """The next cut after a reading of `last_mm` (millimetres) of a `dimension`, told in `unit` and in the terms of what
-    is moved: half of it on a radius `dial`.
+    is moved: half of it on a radius `dial`. `elsewhere` is how many of the `passes` were made in other jobs.
 
     Roughing cuts go to the sizes that were planned, none deeper than the most; a finishing cut takes all that is left,
     divided by the learned ratio. Overshoot is final: "past" has nothing to dial. Source: practice.
@@ -123,7 +130,7 @@ def next_cut(
     learned = dimension.move in LEARNED
     passes = agreeing(passes) if learned else ()
     ratio, left = ratio_of(passes), _left(last_mm, dimension, unit)
-    share = _ratio(passes, unit) if learned else None
+    share = _ratio(passes, unit, elsewhere) if learned else None
     if seen_mm <= target.high_mm:
         state: CutState = "on-size" if seen_mm >= target.low_mm else "past"
         return NextCut(state, dimension.move, None, 0.0, left, share)
@@ -190,7 +197,7 @@ def _give_or_take(depth_mm: float, passes: Sequence[PassMade], ratio: float, uni
     )
 
 
-def _ratio(passes: Sequence[PassMade], unit: LengthUnit) -> Figure:
+def _ratio(passes: Sequence[PassMade], unit: LengthUnit, elsewhere: int) -> Figure:
     """The learned ratio with its working."""
     prior = Given("belief to begin with", convert(_PRIOR_MM, "mm", unit), unit)
     came = Given("came off in all", convert(sum(p.came_off_mm for p in passes), "mm", unit), unit)
@@ -202,6 +209,7 @@ def _ratio(passes: Sequence[PassMade], unit: LengthUnit) -> Figure:
         "(came off in all + belief to begin with) ÷ (dialled in all + belief to begin with)",
         PRACTICE,
         (came, dialled, prior),
+        note=ELSEWHERE.format(elsewhere) if elsewhere else "",
         places=2,
     )
 

@@ -39,16 +39,17 @@ LIMITS_MM = 0.003
 """How far go and no-go gauges and the hand that tries them stray, as a standard deviation (practice)."""
 LATEST = 3
 """Trials whose own word counts beside the line: one thread says little, farther back (practice)."""
-_OFFSET, _SLOPE, _MATE = 0, 1, 2
+_OFFSET, _SLOPE, _MATE, _THREAD = 0, 1, 2, 3
 _LEAST_LIKELY = 1e-6
 
 
 @dataclass(frozen=True, slots=True)
 class Trial:
-    """One thread of a die: how it stood, the metal, and the nut's verdict or the size that was measured.
+    """A look at one thread of a die: how it stood, the metal, and the nut's verdict or the size that was measured.
 
     `eighths` of a turn it stood open, or graduations of a head; `off_mm` is the pitch diameter over the middle of its
-    class, within `within_mm` (standard uncertainty), in millimetres; `tried` is what it was gauged with.
+    class, within `within_mm` (standard uncertainty), in millimetres; `tried` is what it was gauged with; `again` says
+    that the thread is that of the trial before, judged by something else.
     """
 
     eighths: float
@@ -57,6 +58,12 @@ class Trial:
     off_mm: float | None = None
     within_mm: float = 0.0
     tried: Gauge = ""
+    again: bool = False
+
+    @property
+    def judged_by(self) -> tuple[Gauge, bool]:
+        """What the thread was judged by: a mate, gauges, or a measured size."""
+        return self.tried, self.off_mm is not None
 
 
 @dataclass(frozen=True, slots=True)
@@ -107,8 +114,9 @@ def _cut_off(law: NormalDist, low: float, high: float) -> tuple[float, float]:
 
 @dataclass(slots=True)
 class Belief:
-    """What is believed of a die for an aim, set by its `scale`: means and covariances of offset, slope, nut, and, by
-    their names, of what was met `also`: what each metal adds, other nuts."""
+    """What is believed of a die for an aim, set by its `scale`: means and covariances of offset, slope, nut, of how far
+    the last thread strays from its setting, and, by their names, of what was met `also`: what each metal adds, other
+    nuts."""
 
     aim: Aim
     scale: Scale = SCREW
@@ -120,9 +128,9 @@ class Belief:
     def __post_init__(self) -> None:
         """Before any trial: what is usual."""
         mate, strays = self.aim.mate()
-        self.means = [0.0, self.scale.slope_mm, mate]
-        spreads = (OFFSET_SPREAD_MM, self.scale.spread * self.scale.slope_mm, strays)
-        self.covariances = [[spread**2 if i == j else 0.0 for j in range(3)] for i, spread in enumerate(spreads)]
+        self.means = [0.0, self.scale.slope_mm, mate, 0.0]
+        spreads = (OFFSET_SPREAD_MM, self.scale.spread * self.scale.slope_mm, strays, SCATTER_MM)
+        self.covariances = [[spread**2 if i == j else 0.0 for j in range(4)] for i, spread in enumerate(spreads)]
 
     def _place(self, name: str, mean: float, spread: float) -> int:
         """The place of what is met `also`, put at the end where it was not met yet."""
@@ -133,7 +141,7 @@ class Belief:
                 row.append(0.0)
             self.covariances.append([0.0] * len(self.means))
             self.covariances[-1][-1] = spread**2
-        return 3 + self.also.index(name)
+        return 4 + self.also.index(name)
 
     def _metal(self, name: str) -> int:
         return self._place(f"metal {name}", 0.0, METAL_SPREAD_MM)
@@ -155,8 +163,10 @@ class Belief:
         return mean, sum(w * s for w, s in zip(weights, shared, strict=True)) + noise, shared
 
     def _take(self, weights: Sequence[float], noise: float, mean: float, variance: float) -> None:
-        """Learn that a sum has that mean and variance now."""
+        """Learn that a sum with a `noise` variance has that mean and variance now."""
         before, spread, shared = self._seen(weights, noise)
+        if spread <= 0:
+            return  # it was known to the last digit before
         gains = [s / spread for s in shared]
         self.means = [m + g * (mean - before) for m, g in zip(self.means, gains, strict=True)]
         self.covariances = [
@@ -168,36 +178,39 @@ class Belief:
         """Offset, slope for an eighth of a turn, and what a metal adds, in millimetres."""
         return self.means[_OFFSET], self.means[_SLOPE], self.means[self._metal(metal)]
 
+    def _next_thread(self) -> None:
+        """Another thread strays by its own: what the last one did is not asked any more."""
+        self.means[_THREAD] = 0.0
+        for row in self.covariances:
+            row[_THREAD] = 0.0
+        self.covariances[_THREAD] = [0.0] * len(self.means)
+        self.covariances[_THREAD][_THREAD] = SCATTER_MM**2
+
+    def _take_between(self, weights: Sequence[float], noise: float, low: float, high: float) -> None:
+        """Learn that a sum lies between two bounds."""
+        mean, variance, _ = self._seen(weights, noise)
+        self._take(weights, noise, *_cut_off(NormalDist(mean, math.sqrt(variance)), low, high))
+
     def learn(self, trial: Trial) -> Forecast:
-        """Learn from one thread: from its measured size, else from the nut's verdict. What that thread itself is."""
-        self.latest = [*self.latest, trial][-LATEST:]
+        """Learn from one thread: from its measured size, else from the verdict. What that thread itself is."""
+        if not trial.again:
+            self._next_thread()
+        self.latest = [*(self.latest[:-1] if trial.again else self.latest), trial][-LATEST:]
         weights = self._weights(trial.metal, trial.eighths)
-        mean, variance, _ = self._seen(weights, SCATTER_MM**2)
+        weights[_THREAD] = 1.0
         if trial.off_mm is not None:
-            gain = variance / (variance + trial.within_mm**2)
-            own = mean + gain * (trial.off_mm - mean), variance * (1 - gain)
-            self._take(weights, SCATTER_MM**2 + trial.within_mm**2, trial.off_mm, 0.0)
+            self._take(weights, trial.within_mm**2, trial.off_mm, 0.0)
         elif (limits := _limits(trial.verdict, self.aim.half_mm)) is not None:
-            noise = SCATTER_MM**2 + LIMITS_MM**2
-            told, narrowed = _cut_off(NormalDist(mean, math.sqrt(variance + LIMITS_MM**2)), *limits)
-            gain = variance / (variance + LIMITS_MM**2)
-            own = mean + gain * (told - mean), variance - gain**2 * (variance + LIMITS_MM**2 - narrowed)
-            self._take(weights, noise, told, narrowed)
+            self._take_between(weights, LIMITS_MM**2, *limits)
         elif (said := nut_verdict(trial.verdict)) is not None:
             low, high = (bound * self.aim.clearance_mm for bound in CLEARANCES[said])
             place = self._mate(trial.tried)
             weights += [0.0] * (len(self.means) - len(weights))
             clearance = [-w for w in weights]
             clearance[place] = 1.0
-            noise = SCATTER_MM**2 + (FEEL_SHARE * self.aim.clearance_mm) ** 2
-            free, spread, shared = self._seen(clearance, noise)
-            told, narrowed = _cut_off(NormalDist(free, math.sqrt(spread)), low, high)
-            gain = (sum(w * s for w, s in zip(weights, shared, strict=True)) - SCATTER_MM**2) / spread
-            own = mean + gain * (told - free), variance - gain**2 * (spread - narrowed)
-            self._take(clearance, noise, told, narrowed)
-        else:
-            own = mean, variance
-        return self._told(trial.eighths, *own)
+            self._take_between(clearance, (FEEL_SHARE * self.aim.clearance_mm) ** 2, low, high)
+        mean, variance, _ = self._seen(weights, 0.0)
+        return self._told(trial.eighths, mean, variance)
 
     def forecast(self, eighths: float, metal: str) -> Forecast:
         """What the next thread at a setting of so many `eighths` (a number) comes out as, in a metal."""

@@ -1,9 +1,9 @@
-"""Why a nut binds, when it is not the die: what is looked at first, by what it costs to rule out."""
+"""Why a nut or a gauge binds, when it is not the die: what is looked at first, by what it costs to rule out."""
 
 from __future__ import annotations
 
 from collections.abc import Iterable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal, get_args
 
 from lathework.gauging.tried import Gauge
@@ -26,42 +26,41 @@ _BY_CODE: dict[CauseCode, Cause] = {
     "swarf": Cause(
         "swarf",
         "swarf",
-        "Brush thread and nut clean, a drop of oil, and try again. Does it go on now?",
-        "It was swarf: the die stays as it is. Try the nut again, and say what it does.",
+        "Brush thread and {mate} clean, a drop of oil, and try again. Does it go on now?",
+        "It was swarf: the {tool} stays as it is. Try the {mate} again, and say what it does.",
     ),
     "last-turns": Cause(
         "last-turns",
         "last turns unfinished",
-        "Does it bind only in the last turns, at the shoulder or where the die stopped?",
-        "The last turns are unfinished: turn the die round and run it to the shoulder, or cut a wider groove; the die "
-        "stays as it is. Then try the nut again.",
+        "Does it bind only in the last turns, at the shoulder or where the {tool} stopped?",
+        "The last turns are unfinished: {finish}; the {tool} stays as it is. Then try the {mate} again.",
     ),
     "blank": Cause(
         "blank",
         "blank over size",
         "Measure over the crests. Are they over the blank's size, or bruised?",
         "The crests are too high: take them down to the blank's size with a light cut, guards and eyes as for turning, "
-        "and brush the thread out, spindle stopped; the die stays as it is. Then try the nut again.",
+        "and brush the thread out, spindle stopped; the {tool} stays as it is. Then try the {mate} again.",
     ),
     "burr": Cause(
         "burr",
         "burr at the start",
-        "Look at the first turn. Is there a burr, or no chamfer to let the nut start?",
+        "Look at the first turn. Is there a burr, or no chamfer to let the {mate} start?",
         "The start is burred: chamfer it down to the root with the tool; a file only by hand, spindle stopped. Then "
-        "try the nut again.",
+        "try the {mate} again.",
     ),
     "other-nut": Cause(
         "other-nut",
-        "a small or bruised nut",
-        "Try a second nut that is known to be good. Does that one go on?",
-        "It was the nut: gauge with the good one from here on. Say what that one does.",
+        "a small or bruised {mate}",
+        "Try a second {mate} that is known to be good. Does that one go on?",
+        "It was the {mate}: gauge with the good one from here on. Say what that one does.",
     ),
     "other-thread": Cause(
         "other-thread",
         "another thread",
-        "Lay a pitch leaf, or the nut's mate, along the thread. Is the pitch, or the angle, another?",
-        "It is another thread than the nut's: no die setting cures that. Look the nut up with Identify, and take the "
-        "die of its thread.",
+        "Lay a pitch leaf along the thread. Is the pitch, or the angle, another than that of the {mate}?",
+        "It is another thread than that of the {mate}: no setting of the {tool} cures that. Look both up with "
+        "Identify, and take the {tool} of the right one.",
     ),
 }
 """Practice: in the order of what they cost to rule out."""
@@ -71,8 +70,8 @@ _INSIDE: dict[CauseCode, Cause] = {
     "swarf": Cause(
         "swarf",
         "swarf",
-        "Blow the hole out, eyes covered, brush the screw, a drop of oil. Does it go in now?",
-        "It was swarf. Try the screw again, and say what it does.",
+        "Blow the hole out, eyes covered, brush the {mate}, a drop of oil. Does it go in now?",
+        "It was swarf. Try the {mate} again, and say what it does.",
     ),
     "last-turns": Cause(
         "last-turns",
@@ -83,52 +82,80 @@ _INSIDE: dict[CauseCode, Cause] = {
     "burr": Cause(
         "burr",
         "burr at the mouth",
-        "Look at the mouth. Is there a burr, or no countersink to let the screw start?",
+        "Look at the mouth. Is there a burr, or no countersink to let the {mate} start?",
         "The mouth is burred: countersink it to the major diameter, and run the tap through. Then try again.",
     ),
     "other-nut": Cause(
         "other-nut",
-        "a large or bruised screw",
-        "Try a second screw that is known to be good. Does that one go in?",
-        "It was the screw: gauge with the good one from here on. Say what that one does.",
+        "a large or bruised {mate}",
+        "Try a second {mate} that is known to be good. Does that one go in?",
+        "It was the {mate}: gauge with the good one from here on. Say what that one does.",
     ),
     "other-thread": Cause(
         "other-thread",
         "another thread",
-        "Lay a pitch leaf on the screw. Is its pitch, or its angle, that of the tap?",
-        "It is another thread than the tap's: look the screw up with Identify, and take the tap of its thread.",
+        "Lay a pitch leaf on the {mate}. Is its pitch, or its angle, that of the tap?",
+        "It is another thread than the tap's: look the {mate} up with Identify, and take the tap of its thread.",
     ),
 }
 """What is looked at where a screw binds in a hole: there is no die, and no blank. Source: practice."""
 
 
-def cause_of(code: CauseCode, *, inside: bool = False) -> Cause:
-    """The cause of that code: of a nut that binds, or of a screw `inside` a hole."""
-    return _INSIDE.get(code, _BY_CODE[code]) if inside else _BY_CODE[code]
+Cutter = Literal["die", "head"]
+"""What cut a thread outside, where it may bind for another reason than that."""
+_FINISH: dict[Cutter, str] = {
+    "die": "turn the die round and run it to the shoulder, or cut a wider groove",
+    "head": "cut a wider groove, or set the stop nearer the shoulder",
+}
 
 
-def _in_order(causes: Iterable[Cause], tried: Gauge) -> tuple[Cause, ...]:
+def _mate(tried: Gauge, *, inside: bool) -> str:
+    """What the thread was tried with, in a word."""
+    if tried == "limits":
+        return "plug" if inside else "ring"
+    return "screw" if inside else "nut"
+
+
+def _told(cause: Cause, tried: Gauge, cutter: Cutter, *, inside: bool) -> Cause:
+    """The cause in the words of what was tried, and of what cut the thread."""
+    words = {"mate": _mate(tried, inside=inside), "tool": cutter, "finish": _FINISH[cutter]}
+    name, look, cure = (text.format(**words) for text in (cause.name, cause.look, cause.cure))
+    return replace(cause, name=name, look=look, cure=cure)
+
+
+def cause_of(code: CauseCode, *, inside: bool = False, tried: Gauge = "", cutter: Cutter = "die") -> Cause:
+    """The cause of that code: of a nut or gauge `tried` that binds on what the `cutter` made, or of what is tried
+    `inside` a hole."""
+    cause = _INSIDE.get(code, _BY_CODE[code]) if inside else _BY_CODE[code]
+    return _told(cause, tried, cutter, inside=inside)
+
+
+def _in_order(causes: Iterable[Cause], tried: Gauge) -> list[Cause]:
     """The causes without that of a gauge known to be sound; that of one known to be tight comes first."""
     kept = [cause for cause in causes if cause.code != "other-nut" or tried not in ("known", "limits")]
     if tried == "small":
         kept.sort(key=lambda cause: cause.code != "other-nut")
-    return tuple(kept)
+    return kept
 
 
 def causes_inside(*, blind: bool, starts: bool, tried: Gauge = "") -> tuple[Cause, ...]:
-    """What to look at where a screw binds in a hole, in order; `blind` says that the hole ends in the metal, `starts`
-    that the screw went in at first, `tried` what it was gauged with. Source: practice."""
+    """What to look at where a screw or a plug binds in a hole, in order; `blind` says that the hole ends in the metal,
+    `starts` that it went in at first, `tried` what it was gauged with. Source: practice."""
     causes = (cause for code, cause in _INSIDE.items() if code != "last-turns" or (blind and starts))
-    return _in_order(causes, tried)
+    return tuple(_told(cause, tried, "die", inside=True) for cause in _in_order(causes, tried))
 
 
-def likely_causes(*, over_blank: bool, to_shoulder: bool, starts: bool, tried: Gauge = "") -> tuple[Cause, ...]:
-    """What to look at before a die is closed, in order: where the blank is known to be over its size that comes first.
+def likely_causes(
+    *, over_blank: bool, to_shoulder: bool, starts: bool, tried: Gauge = "", cutter: Cutter = "die"
+) -> tuple[Cause, ...]:
+    """What to look at before a die or a head is closed, in order: where the blank is known to be over its size that
+    comes first.
 
     `to_shoulder` says that the thread ends at one; `starts` that the nut went on at first; `tried` what it was gauged
-    with. Source: practice.
+    with, `cutter` what made it. Source: practice.
     """
     codes = [code for code in CAUSES if code != "last-turns" or (starts and to_shoulder)]
     if over_blank:
         codes.sort(key=lambda code: code != "blank")
-    return _in_order((_BY_CODE[code] for code in codes), tried)
+    causes = _in_order((_BY_CODE[code] for code in codes), tried)
+    return tuple(_told(cause, tried, cutter, inside=False) for cause in causes)

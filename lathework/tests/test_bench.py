@@ -475,6 +475,18 @@ class SettingTheDie(unittest.TestCase):
         kinds = [type(event).__name__ for _, event in events]
         self.assertEqual(kinds, ["Gauged", "Excused", "Gauged", "Excused", "Gauged"])
 
+    def test_a_thread_judged_by_two_means_is_known_by_both(self) -> None:
+        """A nut, then go and no-go rings: both teach, of one thread; the next piece counts one."""
+        nut = told(self.MADE, entry("verdict", step="gauge:s1", word="snug"))
+        rings = replace(told(self.MADE, entry("verdict", step="gauge:s1", word="go-passes")), tried="limits")
+        state, events = fold([self.MADE], [nut, rings])
+        looks = state.parts["p1"].trials["d7"]
+        self.assertEqual([(one.verdict, one.again) for one in looks], [("snug", False), ("go-passes", True)])
+        self.assertEqual([type(event).__name__ for _, event in events], ["Gauged", "Gauged"])
+        now = self.at_the_die(nut, rings, told(self.MADE, entry("done", step="part-off", ended=True)), piece=2).preset
+        assert now is not None
+        self.assertEqual(now.trials, 1)
+
     def test_a_die_that_is_set_for_one_part_is_set_for_all(self) -> None:
         """Opened 2 while the first part was made, set to 1 at the second: it stands at 1, not at 3."""
         one = document({"part.sections.0.die": "d7"})

@@ -79,6 +79,18 @@ class Sizes(unittest.TestCase):
                 spread = math.sqrt(float(row @ covariance @ row) + SCATTER_MM**2)
                 self.assertAlmostEqual(told.spread_mm, spread, places=9)
 
+    def test_two_measurements_of_one_thread_share_how_it_strays(self) -> None:
+        """Observations with the covariance S + u on the diagonal and S beside it, conditioned with numpy."""
+        looks = [Trial(0.0, "steel", None, 0.021, 0.004), Trial(0.0, "steel", None, 0.013, 0.006, again=True)]
+        own = OFFSET_SPREAD_MM**2 + METAL_SPREAD_MM**2
+        seen = np.full((2, 2), own + SCATTER_MM**2) + np.diag([0.004**2, 0.006**2])
+        gain = np.linalg.solve(seen, np.full(2, own))
+        told = believed(aim_m8(), looks).forecast(0.0, "steel")
+        self.assertAlmostEqual(told.off_mm, float(gain @ np.array([0.021, 0.013])), places=12)
+        self.assertAlmostEqual(told.spread_mm, math.sqrt(own - gain.sum() * own + SCATTER_MM**2), places=12)
+        two = believed(aim_m8(), [looks[0], Trial(0.0, "steel", None, 0.013, 0.006)]).forecast(0.0, "steel")
+        self.assertLess(two.spread_mm, told.spread_mm, "two threads tell more of a die than one thread looked at twice")
+
 
 class Verdicts(unittest.TestCase):
     """Against a sum over a fine grid of offsets, slopes and nuts: plain integration of the same model."""

@@ -8,7 +8,7 @@ import unittest
 import numpy as np
 
 from lathework.bench.dispositions import DISPOSITIONS, MISTAKES, checked_mistake, settled
-from lathework.bench.drift import drift
+from lathework.bench.size.drift import drift
 from lathework.cutting.dimension import Target
 from lathework.errors import InputError
 

@@ -16,6 +16,7 @@ from lathework.bench.gauge.said import anvils_entry, verdict_entry, wires_entry
 from lathework.bench.gauge.thread import offered
 from lathework.dies.learner import LIMITS_MM, METAL_SPREAD_MM, OFFSET_SPREAD_MM, SCATTER_MM, Trial, believed
 from lathework.errors import InputError
+from lathework.gauging.causes import causes_inside, likely_causes
 from lathework.gauging.sized import GUARD, anvils_uncertainty, class_chance
 from lathework.gauging.tried import TRIED, Gauge
 from lathework.gauging.wires import WIRES
@@ -72,6 +73,17 @@ class Limits(unittest.TestCase):
         self.assertEqual(codes[0], "swarf")
         self.assertNotIn("other-nut", codes)
         self.assertEqual(gauging(said("binds", "small")).causes[0].code, "other-nut")
+
+    def test_the_causes_speak_of_what_was_tried_and_of_what_is_moved(self) -> None:
+        told = " ".join(f"{one.look} {one.cure}" for one in gauging(said("go-stops", "limits")).causes)
+        self.assertIn("ring", told)
+        self.assertNotRegex(told, r"\bnut\b")
+        inside = " ".join(one.look for one in causes_inside(blind=True, starts=True, tried="limits"))
+        self.assertIn("plug", inside)
+        self.assertNotRegex(inside, r"\bscrew\b")
+        head = likely_causes(over_blank=False, to_shoulder=True, starts=True, cutter="head")
+        for one in head:
+            self.assertNotRegex(f"{one.look} {one.cure}", r"\bdie\b")
 
 
 def said(word: str, tried: Gauge = "") -> Entry:

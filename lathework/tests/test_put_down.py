@@ -11,6 +11,7 @@ from hypothesis import strategies as st
 from lathework.bench.acts import done_entry, settled_entry, take_up_entry, zero_entry
 from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry
+from lathework.bench.events import PieceEnded
 from lathework.bench.fold import fold, state_of
 from lathework.bench.gauge.said import verdict_entry
 from lathework.bench.progress import Progress, progress
@@ -112,7 +113,7 @@ class Order(unittest.TestCase):
                 batch.step()
         self.assertEqual((batch.now.good, dict(batch.now.aside)), (quantity, {}))
         _, events = fold([batch.plan], batch.entries)
-        ended = [event.piece for _, event in events if type(event).__name__ == "PieceEnded"]
+        ended = [event.piece for _, event in events if isinstance(event, PieceEnded)]
         self.assertEqual(sorted(ended), list(range(1, quantity + batch.now.scrapped + 1)))
         self.assertEqual(batch.whole.steps_done, batch.whole.steps)
 

@@ -1,16 +1,23 @@
-"""What the dies of a job did in other jobs."""
+"""What other jobs taught: what their dies did, and what came off on the same lathe."""
 
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import asdict
 
+from lathework.bench.events import Cut
 from lathework.bench.gauge.die import Memory
+from lathework.bench.size.cuts import REMEMBERED, CutLike, Cuts, cut_like
 from lathework.bench.tally import TRIALS_KEPT
+from lathework.cutting.next_cut import PassMade
 from lathework.dies.learner import Trial
 from lathework.gauging.tried import tried_with
 from lathework.gauging.verdicts import VERDICTS
 from lathework.planning.plan import Plan
-from server.jobs.models import Job, TrialRow
+from server.jobs.models import CutRow, Entry, Job, TrialRow
+
+LATEST = 200
+"""Cuts on a lathe in a metal that are looked through for those that are like one of the job."""
 
 
 def trials_of(die: str, *, but: Job | None = None) -> list[Trial]:
@@ -25,6 +32,7 @@ def trials_of(die: str, *, but: Job | None = None) -> list[Trial]:
             row.off_mm,
             row.within_mm,
             tried_with(row.tried) or "",
+            row.again,
         )
         for row in reversed(rows)
     ]
@@ -34,3 +42,29 @@ def did_before(job: Job, plans: Sequence[Plan]) -> Memory:
     """What each die of the shop that a job names did in other jobs that were not deleted, by its id."""
     dies = {section.die for plan in plans for section in plan.job.part.sections if section.die}
     return {die: trials_of(die, but=job) for die in dies}
+
+
+def cut_row(job: Job, plans: Sequence[Plan], entry: Entry, event: Cut) -> CutRow | None:
+    """The row of a cut, not saved; None where it teaches nothing beyond its job."""
+    plan = next((one for one in plans if one.job.part.id == event.part), None)
+    step = plan.operation(event.step) if plan is not None else None
+    like = cut_like(plan, step) if plan is not None and step is not None else None
+    if like is None:
+        return None
+    return CutRow(job=job, entry=entry, **asdict(like), dialled_mm=event.dialled_mm, came_off_mm=event.came_off_mm)
+
+
+def cuts_before(job: Job, plans: Sequence[Plan]) -> Cuts:
+    """What came off in other jobs that were not deleted, in cuts like those of a job, the oldest first."""
+    likes = {like for plan in plans for step in plan.operations if (like := cut_like(plan, step)) is not None}
+    if not likes:
+        return {}
+    rows = CutRow.objects.filter(
+        machine__in={like.machine for like in likes}, metal__in={like.metal for like in likes}, job__deleted_at=None
+    ).exclude(job=job)
+    known: dict[CutLike, list[PassMade]] = {}
+    for row in rows.order_by("-entry_id")[:LATEST]:
+        like = CutLike(row.machine, row.metal, row.tool, row.carried, row.out)
+        if like in likes and len(known.setdefault(like, [])) < REMEMBERED:
+            known[like].insert(0, PassMade(row.dialled_mm, row.came_off_mm))
+    return known

@@ -11,15 +11,16 @@ from django.conf import settings
 from django.db import transaction
 from django.db.models import Q
 
-from lathework.bench.events import Event, Excused, Gauged, PieceEnded
+from lathework.bench.events import Cut, Event, Excused, Gauged, PieceEnded
 from lathework.bench.fold import fold, follow, steps_of_parts
 from lathework.bench.progress import progress_of
 from lathework.errors import InvalidDocument
 from lathework.job.model import Job as JobSpec
 from lathework.planning.plan import Plan
 from server.jobs import words
+from server.jobs.did_before import cut_row
 from server.jobs.lessons import lesson_row
-from server.jobs.models import Entry, GaugingRow, Job, LessonRow, PieceRow, StandingRow, TrialRow
+from server.jobs.models import CutRow, Entry, GaugingRow, Job, LessonRow, PieceRow, StandingRow, TrialRow
 from server.jobs.standing import Standing, plans_of
 from server.jobs.stored import live_entries, recorded
 
@@ -144,7 +145,7 @@ def _trial(row: GaugingRow, event: Gauged) -> TrialRow:
     """What a gauging teaches of its die."""
     names = ("job", "entry", "die", "thread", "metal", "verdict", "eighths")
     own = {name: getattr(row, name) for name in names}
-    return TrialRow(**own, off_mm=event.off_mm, within_mm=event.within_mm, tried=event.tried)
+    return TrialRow(**own, off_mm=event.off_mm, within_mm=event.within_mm, tried=event.tried, again=event.again)
 
 
 def _excuse(job: Job, event: Excused, unwritten: list[TrialRow]) -> None:
@@ -160,12 +161,16 @@ def _excuse(job: Job, event: Excused, unwritten: list[TrialRow]) -> None:
         last.delete()
 
 
-def _write_events(job: Job, events: Iterable[tuple[Entry, Event]]) -> None:
+def _write_events(job: Job, plans: Sequence[Plan], events: Iterable[tuple[Entry, Event]]) -> None:
     """Write what came of entries, as new rows; of a thread that is gauged again, the last verdict stands."""
     pieces: dict[tuple[str, int], PieceRow] = {}
     gaugings: dict[tuple[str, int, str], GaugingRow] = {}
     trials: list[TrialRow] = []
+    cuts: list[CutRow | None] = []
     for entry, event in events:
+        if isinstance(event, Cut):
+            cuts.append(cut_row(job, plans, entry, event))
+            continue
         if isinstance(event, Excused):
             _excuse(job, event, trials)
             continue
@@ -179,6 +184,7 @@ def _write_events(job: Job, events: Iterable[tuple[Entry, Event]]) -> None:
     PieceRow.objects.bulk_create(pieces.values())
     GaugingRow.objects.bulk_create(gaugings.values())
     TrialRow.objects.bulk_create(trials)
+    CutRow.objects.bulk_create(filter(None, cuts))
 
 
 def add(before: Standing, entry: Entry) -> Standing:
@@ -193,7 +199,7 @@ def add(before: Standing, entry: Entry) -> Standing:
         if isinstance(event, Gauged):
             mine = GaugingRow.objects.filter(job=now.job, part=event.part, piece=event.piece, step=event.step)
             mine.delete()
-    _write_events(now.job, ((entry, event) for event in events))
+    _write_events(now.job, now.plans, ((entry, event) for event in events))
     lesson = lesson_row(now.job, entry)
     if lesson is not None:
         lesson.save()
@@ -203,10 +209,8 @@ def add(before: Standing, entry: Entry) -> Standing:
 
 
 def _forget(job: Job) -> None:
-    PieceRow.objects.filter(job=job).delete()
-    GaugingRow.objects.filter(job=job).delete()
-    TrialRow.objects.filter(job=job).delete()
-    LessonRow.objects.filter(job=job).delete()
+    for rows in (PieceRow, GaugingRow, TrialRow, CutRow, LessonRow):
+        rows.objects.filter(job=job).delete()
 
 
 def rewrite(job: Job) -> Standing:
@@ -219,7 +223,7 @@ def _rewritten(job: Job, plans: Sequence[Plan]) -> Standing:
     state, events = fold(plans, [recorded(entry) for entry in entries])
     now = Standing(job, tuple(plans), progress_of(plans, state), entries[-1].pk if entries else 0)
     _forget(job)
-    _write_events(job, ((entries[at], event) for at, event in events))
+    _write_events(job, plans, ((entries[at], event) for at, event in events))
     LessonRow.objects.bulk_create(filter(None, (lesson_row(job, entry) for entry in entries)))
     write_standing(now)
     return now

@@ -170,7 +170,7 @@ class GaugingRow(models.Model):
 class TrialRow(models.Model):
     """Every verdict on a thread of a die of the shop, also those before its last: how far the die stood open in eighths
     of a turn, the metal, what it was tried with, and its measured size with the uncertainty of that, where there is
-    one. What is known of the die is learned from them."""
+    one; `again` where it is the thread of the verdict before. What is known of the die is learned from them."""
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="trials")
     entry = models.ForeignKey(Entry, on_delete=models.CASCADE, related_name="+")
@@ -182,9 +182,28 @@ class TrialRow(models.Model):
     off_mm = models.FloatField(null=True)
     within_mm = models.FloatField(default=0.0)
     tried = models.CharField(max_length=20, blank=True)
+    again = models.BooleanField(default=False)
 
     class Meta:
         indexes = (models.Index(fields=("die", "-entry"), name="jobs_trial_own"),)
+
+
+class CutRow(models.Model):
+    """A cut whose dial was stated, on a lathe of the shop, and what it took off (millimetres of the size): the lathe by
+    its id, the metal, the tool, how the work was carried, and how many of its diameters it stood out."""
+
+    job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="cuts")
+    entry = models.ForeignKey(Entry, on_delete=models.CASCADE, related_name="+")
+    machine = models.CharField(max_length=LONGEST_ID)
+    metal = models.CharField(max_length=120)
+    tool = models.CharField(max_length=120)
+    carried = models.CharField(max_length=20)
+    out = models.PositiveSmallIntegerField()
+    dialled_mm = models.FloatField()
+    came_off_mm = models.FloatField()
+
+    class Meta:
+        indexes = (models.Index(fields=("machine", "metal", "-entry"), name="jobs_cut_like"),)
 
 
 class LessonRow(models.Model):

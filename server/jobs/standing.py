@@ -15,7 +15,7 @@ from lathework.errors import InvalidDocument
 from lathework.job.document import read_document
 from lathework.job.model import Job as JobSpec
 from lathework.planning.plan import Plan, make_plans
-from server.jobs.did_before import did_before
+from server.jobs.did_before import cuts_before, did_before
 from server.jobs.models import Job
 from server.site.problems import Unreadable
 
@@ -79,5 +79,5 @@ def readable_plans(job: Job) -> tuple[Plan, ...]:
 def standing(job: Job) -> Standing:
     """Where `job` stands now, from its row. Raises Unreadable."""
     plans = readable_plans(job)
-    before = did_before(job, plans)
-    return Standing(job, plans, progress_of(plans, state_of(job.row.folded), before), job.row.last_entry)
+    taught = did_before(job, plans), cuts_before(job, plans)
+    return Standing(job, plans, progress_of(plans, state_of(job.row.folded), *taught), job.row.last_entry)

@@ -99,7 +99,11 @@ def die_line(die: str) -> DieLine | None:
         return None
     scale = _scale(die)
     trials, belief = trials_of(die), Belief(aim, scale)
-    points = tuple(_point(belief, trial) for trial in trials)
+    points: list[DiePoint] = []
+    for trial in trials:
+        point = _point(belief, trial)
+        # Of a thread that was judged by several means the last word stands, learned from all of them.
+        points[-1 if trial.again else len(points) :] = [point]
     used = [trial.eighths for trial in trials]
     low, high = max(-scale.most, min(used) - MARGIN), min(scale.most, max(used) + MARGIN)
     told = [belief.forecast(eighths, last.metal) for eighths in settings(scale, low, high)]
@@ -109,7 +113,7 @@ def die_line(die: str) -> DieLine | None:
         last.metal,
         round(aim.half_mm, 4),
         length_shown(aim.half_mm),
-        points,
+        tuple(points),
         line,
         unit_word(scale.unit, 2),
     )

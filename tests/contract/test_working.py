@@ -14,7 +14,7 @@ from lathework.answers.book.card import Asked, card
 from lathework.answers.book.hole import AskedHole, hole
 from lathework.answers.book.pipe_hole import pipe_hole
 from lathework.answers.gears_shown import geared
-from lathework.bench.drift import drift
+from lathework.bench.size.drift import drift
 from lathework.cutting.dimension import MOVE_WORDS, Dimension, Target
 from lathework.cutting.next_cut import FINISH_MM, PassMade, next_cut
 from lathework.dies.advised import expected, learned_advice

@@ -6,7 +6,7 @@ from collections.abc import Iterator
 
 from lathework.answers.declared_answer import answer
 from lathework.answers.values import FigureShown, Shown, figure_shown, length_shown, maybe_shown
-from lathework.bench.judged import Judged, SizeNow
+from lathework.bench.size.judged import Judged, SizeNow
 from lathework.cutting.dimension import Measured, came_off
 from lathework.cutting.next_cut import CutState, NextCut
 

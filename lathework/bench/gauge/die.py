@@ -28,7 +28,7 @@ Memory = Mapping[str, Sequence[Trial]]
 class Preset:
     """Where to set a die before it runs, in marks of its `scale` (eighths of a turn from where its middle screw
     touches, graduations of a head from its mark), opened above 0; its chance of the class there; what it is expected to
-    cut; from how many `trials`; where it was `left`, None where nobody knows."""
+    cut; from how many threads; where it was `left`, None where nobody knows."""
 
     eighths: float
     chance: Figure
@@ -87,7 +87,8 @@ def preset(
     if best is None:
         return None
     told = chance(best, aim, "in its class"), expected(belief, best.eighths, metal)
-    return Preset(best.eighths, *told, len(trials), trials[-1].eighths if trials else None, scale)
+    threads = sum(not trial.again for trial in trials)
+    return Preset(best.eighths, *told, threads, trials[-1].eighths if trials else None, scale)
 
 
 def _by_rule(step: Operation, verdict: Verdict, scale: Scale) -> Advice | None:

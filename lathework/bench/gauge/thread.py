@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from lathework.bench.entry import made_of
 from lathework.bench.tally import Tally
-from lathework.gauging.causes import Cause, causes_inside, likely_causes
+from lathework.gauging.causes import CAUSES, Cause, Cutter, cause_of, causes_inside, likely_causes
 from lathework.gauging.sized import Sized, ThreadSize, measured_size
 from lathework.gauging.tried import Gauge
 from lathework.gauging.verdicts import MEANINGS, Verdict
@@ -36,6 +36,11 @@ def sized(step: Operation, size: ThreadSize) -> Sized | None:
     return measured_size(thread, bolt, size) if thread is not None and bolt is not None else None
 
 
+def moved_cutter(step: Operation) -> Cutter:
+    """What is moved where the thread of a step does not pass: the die, or the head."""
+    return "head" if step.cutter == "die-head" else "die"
+
+
 def why_it_binds(plan: Plan, step: Operation, verdict: Verdict, tally: Tally) -> tuple[Cause, ...]:
     """What to look at before the die of a step is closed for a tight verdict; nothing where that was done for the piece
     in hand, and the die was moved."""
@@ -55,4 +60,12 @@ def why_it_binds(plan: Plan, step: Operation, verdict: Verdict, tally: Tally) ->
     read = tally.blanks.get(made)
     over = blank is not None and blank.target is not None and read is not None and read > blank.target.high_mm
     shoulder = any(found.shoulder for found in plan.work.threads.values() if found.thread == step.thread)
-    return likely_causes(over_blank=over, to_shoulder=shoulder, starts=starts, tried=tried)
+    return likely_causes(over_blank=over, to_shoulder=shoulder, starts=starts, tried=tried, cutter=moved_cutter(step))
+
+
+def found_cause(step: Operation, tally: Tally) -> Cause | None:
+    """What the thread of a step was found to bind for, until it is tried again."""
+    code = next((one for one in CAUSES if one == tally.causes.get(step.key)), None)
+    if code is None:
+        return None
+    return cause_of(code, inside=step.inside, tried=tally.tried, cutter=moved_cutter(step))

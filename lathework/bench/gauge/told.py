@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Collection
+from dataclasses import replace
 
 from lathework.bench.entry import CUT_AGAIN, OF_A_HEAD, SET, Entry, made_of
 from lathework.bench.events import Event, Excused, Gauged
@@ -61,11 +62,13 @@ def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Opera
     teaches = step is not None and not step.to_mate and step.cutter != "threading-tool"
     trial = Trial(stood, story.metal, verdict, *_off(step, entry), entry.tried)
     known = tally.trials.get(own, [])
-    # The same thread judged once more, by a second look or a second nut, is one thread: the last word counts.
     once_more = entry.step in tally.verdicts and bool(known) and known[-1].eighths == stood
     once_more = once_more and entry.step not in tally.adjusted
+    # The same thread judged once more by the same means: the last word counts. By others it is known the better.
+    instead = once_more and known[-1].judged_by == trial.judged_by
+    trial = replace(trial, again=known[-1].again if instead else once_more)
     if teaches:
-        tally.trials[own] = [*(known[:-1] if once_more else known), trial][-TRIALS_KEPT:]
+        tally.trials[own] = [*(known[:-1] if instead else known), trial][-TRIALS_KEPT:]
     blank = tally.blanks.get(made_of(entry.step))
     gauged = Gauged(
         entry.part,
@@ -82,8 +85,9 @@ def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Opera
         trial.within_mm,
         entry.tried,
         cutter=step.cutter if step is not None else "die",
+        again=trial.again,
     )
-    before = [Excused(entry.part, entry.piece, entry.step)] if teaches and once_more else []
+    before = [Excused(entry.part, entry.piece, entry.step)] if teaches and instead else []
     return [*before, gauged]
 
 

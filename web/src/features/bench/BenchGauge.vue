@@ -102,7 +102,7 @@ watch(
       />
       <p v-else-if="bench.adjusted" class="order">
         {{ bench.advice.again ? 'It is cut further.' : `The ${bench.moves} is moved. Run it on again, then` }}
-        try the nut.
+        try once more.
       </p>
       <div v-else class="move">
         <DieScrews v-if="bench.advice.middle" :middle="bench.advice.middle" />

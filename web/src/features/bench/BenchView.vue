@@ -129,7 +129,7 @@ useKeys([
   },
   ...[0, 1, 2, 3, 4].map((n) => ({
     key: String(n + 1),
-    label: 'what the nut says',
+    label: 'the verdict',
     alone: true,
     run: () => verdict(n),
   })),

@@ -12,8 +12,8 @@ const asked = computed(() => props.bench.causes[props.ruled])
 <template>
   <section v-if="asked" class="why" aria-label="Why it binds">
     <p class="muted">
-      {{ bench.step?.inside ? 'Before the tap is run again' : 'Before the die is moved' }}, {{ ruled + 1 }} of
-      {{ bench.causes.length }}: {{ asked.name }}
+      {{ bench.step?.inside ? 'Before the tap is run again' : `Before the ${bench.moves} is moved` }},
+      {{ ruled + 1 }} of {{ bench.causes.length }}: {{ asked.name }}
     </p>
     <p class="look">{{ asked.look }}</p>
     <div class="row">
@@ -26,7 +26,7 @@ const asked = computed(() => props.bench.causes[props.ruled])
         >Yes, that was it</v-btn
       >
       <plain-btn @click="emit('die')"
-        >All that was looked at: it is the {{ bench.step?.inside ? 'hole' : 'die' }}</plain-btn
+        >All that was looked at: it is the {{ bench.step?.inside ? 'hole' : bench.moves }}</plain-btn
       >
     </div>
   </section>

@@ -6,7 +6,8 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from lathework.bench.still import still_serves
+from lathework.bench.size.cuts import Cuts, known_cuts
+from lathework.bench.size.still import still_serves
 from lathework.bench.tally import Reading, Tally, learned_by, read_of
 from lathework.cutting.dimension import Dimension
 from lathework.cutting.next_cut import NextCut, next_cut
@@ -56,13 +57,16 @@ def _named(name: str) -> str:
     return f"The last reading of the {name}" if name != "diameter" else "The last reading"
 
 
-def size_now(plan: Plan, step: Operation, tally: Tally, dimension: Dimension) -> SizeNow:
-    """Where one size of a step stands."""
+def size_now(plan: Plan, step: Operation, tally: Tally, dimension: Dimension, cuts: Cuts) -> SizeNow:
+    """Where one size of a step stands; `cuts` are those of other jobs."""
     readings = tally.readings.get(read_of(step.key, dimension.measured), [])
+    own = tally.passes.get(learned_by(step), [])
+    known = known_cuts(plan, step, cuts, own)
     cut = next_cut(
         last_mm=readings[-1].value_mm if readings else dimension.start_mm,
         dimension=dimension,
-        passes=tally.passes.get(learned_by(step), []),
+        passes=known,
+        elsewhere=len(known) - len(own),
         dial=plan.job.setup.dial,
         unit=plan.job.unit,
     )
