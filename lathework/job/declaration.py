@@ -18,6 +18,7 @@ from lathework.part.stock import STOCK_FORMS
 from lathework.reader import HIGHEST_FRACTION, LOWEST_FRACTION
 from lathework.shop.kit_choices import GROUND
 from lathework.shop.kit_declaration import (
+    CHASED,
     DIAL_LINES,
     DIAL_TEETH,
     GEARBOX,
@@ -161,7 +162,9 @@ SETUP = Group(
         "gears": GEARS,
         "dial_teeth": DIAL_TEETH,
         "dial_lines": DIAL_LINES,
-        "head_hollow": Extent(SWALLOWS, "longest thread that the hollow of its die head takes in"),
+        "head_least": Extent(CHASED, "smallest thread that the chasers of its die head cut"),
+        "head_most": Extent(CHASED, "largest thread that they cut"),
+        "head_hollow": Extent(SWALLOWS, "longest thread that its hollow takes in"),
         "head_overrun": Extent(OVERRUN, "how far that cuts on past its stop until it opens"),
         "head_graduation": Extent(GRADUATION, "what one graduation of its scale makes, on the diameter"),
         "rack": Text("drills of the shop when the job was last changed; they count where none are named", LONGEST_RACK),

@@ -122,7 +122,7 @@ def _pitching(reader: JobReader) -> dict[str, Any]:
     gears = tuple(int(teeth) for teeth in reader.bare("setup.gears"))
     dial = {name: int(reader.share(f"setup.{name}", 0)) for name in ("dial_teeth", "dial_lines")}
     check_dial(reader, dial["dial_teeth"], dial["dial_lines"], "setup.")
-    head = Head(*(reader.size(f"setup.head_{name}") for name in ("hollow", "overrun", "graduation")))
+    head = Head(*(reader.size(f"setup.head_{name}") for name in ("least", "most", "hollow", "overrun", "graduation")))
     return {"leadscrew": screw, "gearbox": gives, "gears": gears, "head": head, **dial}
 
 

@@ -138,8 +138,14 @@ def _head(document: Json, setup: Json, things: Sequence[Owned]) -> Json:
     head = min(heads, key=lambda one: sum(why_not_in(one, thread, 0.0) != "" for thread in threads), default=None)
     if head is None:
         return setup
-    sizes = {"head_hollow": head.swallows, "head_overrun": head.overrun, "head_graduation": head.graduation}
-    return setup | {name: typed_of(size) if size else "" for name, size in sizes.items()}
+    sizes = {
+        "least": head.least,
+        "most": head.most,
+        "hollow": head.swallows,
+        "overrun": head.overrun,
+        "graduation": head.graduation,
+    }
+    return setup | {f"head_{name}": typed_of(size) if size else "" for name, size in sizes.items()}
 
 
 def _dies(document: Json, things: Sequence[Owned], good: Collection[str]) -> None:

@@ -63,15 +63,18 @@ class Method:
 
 @dataclass(frozen=True, slots=True)
 class Head:
-    """A self-opening die head: the longest thread its `hollow` takes in, how far it cuts on past its stop (`overrun`),
-    what one `graduation` of its scale makes on the diameter; None where nobody said."""
+    """A self-opening die head: the `least` and the `most` that its chasers cut, the longest thread its `hollow` takes
+    in, how far it cuts on past its stop (`overrun`), what one `graduation` of its scale makes on the diameter; None
+    where nobody said."""
 
+    least: Length | None
+    most: Length | None
     hollow: Length | None
     overrun: Length | None
     graduation: Length | None
 
 
-NO_HEAD = Head(None, None, None)
+NO_HEAD = Head(None, None, None, None, None)
 
 
 @dataclass(frozen=True, slots=True)

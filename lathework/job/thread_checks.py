@@ -7,7 +7,7 @@ from lathework.cutting.torque import cutting_torque
 from lathework.job.job_reader import JobReader
 from lathework.job.model import Setup
 from lathework.lengths import Length
-from lathework.methods.head import refusals, why_too_short
+from lathework.methods.head import refusals, why_beyond, why_too_short
 from lathework.part.model import Part, Section
 from lathework.shop.metals import Material
 from lathework.threads.thread import Thread
@@ -44,12 +44,11 @@ def check_grooves(reader: JobReader, part: Part, blade: Length) -> None:
 def _why_no_head(section: Section, thread: Thread, setup: Setup, metal: Material, groove: float) -> str:
     """Why a section is not threaded with a die head, in front of a `groove` so wide (the thread's unit); "" where it
     may be."""
-    hollow, torque = setup.head.hollow, cutting_torque(thread, metal.cutting_force).value
-    refused = next(refusals(thread, setup.mount, torque), "")
-    if not refused and hollow is not None and section.length.mm > hollow.mm:
-        refused = f"the die head takes in {hollow.typed} of thread at most, and this one is longer"
+    head, torque = setup.head, cutting_torque(thread, metal.cutting_force).value
     long_mm = section.length.mm - convert(groove, thread.unit, "mm")
-    return refused or why_too_short(thread, long_mm, setup.head.overrun)
+    beyond = why_beyond(thread, section.length.mm, least=head.least, most=head.most, hollow=head.hollow)
+    refused = next(refusals(thread, setup.mount, torque), "") or (f"the die head {beyond}" if beyond else "")
+    return refused or why_too_short(thread, long_mm, head.overrun)
 
 
 def check_heads(reader: JobReader, part: Part, setup: Setup, metal: Material, *, grooved: bool) -> None:

@@ -53,6 +53,20 @@ def refusals(thread: Thread, mount: Mount, torque_nm: float) -> Iterator[str]:
         yield f"it takes {torque_nm:.0f} N m in the solid, more than a tailstock bears"
 
 
+def why_beyond(
+    thread: Thread, length_mm: float, *, least: Length | None, most: Length | None, hollow: Length | None
+) -> str:
+    """Why a head whose chasers cut from `least` to `most`, and whose `hollow` takes in so much (None: nobody said),
+    does not cut a thread of `length_mm` (millimetres); "" where it does."""
+    if most is not None and thread.major_mm > most.mm:
+        return f"takes chasers up to {most.typed}"
+    if least is not None and thread.major_mm < least.mm:
+        return f"takes chasers from {least.typed} on"
+    if hollow is not None and length_mm > hollow.mm:
+        return f"takes in {hollow.typed} of thread at most"
+    return ""
+
+
 def why_too_short(thread: Thread, length_mm: float, overrun: Length | None) -> str:
     """Why `length_mm` (millimetres) of thread are too short for a head that cuts on for `overrun` past its stop, None
     where nobody measured that: it draws itself on for a turn at least before it meets the stop. "" where they are not.

@@ -65,15 +65,16 @@ def compound_angle(flank_angle_deg: float) -> Figure:
     )
 
 
-def along_compound(depth: Figure, angle_deg: float) -> Figure:
-    """What the compound moves for a `depth` square to the axis, set over by `angle_deg`: depth / cos(angle).
+def along_compound(depth: Figure, angle_deg: float, *, inside: bool = False) -> Figure:
+    """What the compound moves for a `depth` square to the axis, set over by `angle_deg`: depth / cos(angle); `inside` a
+    hole it is drawn out.
 
     >>> deep = Figure("depth of the thread", 0.05, "in", "as typed", PRACTICE, kind="typed")
     >>> round(along_compound(deep, 29.5).value, 4)
     0.0574
     """
     return Figure(
-        "in on the compound",
+        "out on the compound" if inside else "in on the compound",
         depth.value / math.cos(math.radians(angle_deg)),
         depth.unit,
         "depth ÷ cos(compound set over)",
@@ -82,11 +83,12 @@ def along_compound(depth: Figure, angle_deg: float) -> Figure:
     )
 
 
-def on_cross_slide(depth: Figure, dial: Dial) -> Figure:
-    """What the cross slide's dial turns for a `depth` square to the axis: twice it where it reads diameters."""
+def on_cross_slide(depth: Figure, dial: Dial, *, inside: bool = False) -> Figure:
+    """What the cross slide's dial turns for a `depth` square to the axis: twice it where it reads diameters; `inside` a
+    hole it is drawn out."""
     share = 2.0 if dial == "diameter" else 1.0
     return Figure(
-        f"in on the {dial} dial",
+        f"{'out' if inside else 'in'} on the {dial} dial",
         share * depth.value,
         depth.unit,
         "2 × depth" if share == 2 else "depth",

@@ -88,12 +88,15 @@ def _tip_loss(thread: Thread, point: Point, tip: float) -> tuple[str, float]:
     return "", 0.0
 
 
-def thread_depth(thread: Thread, *, blank: float, pitch_diameter: float, point: Point, tip: float) -> Figure:
+def thread_depth(
+    thread: Thread, *, blank: float, pitch_diameter: float, point: Point, tip: float, inside: bool = False
+) -> Figure:
     """How deep a tool goes, square to the axis, from touching the `blank` until the flanks stand at `pitch_diameter`.
 
     h = (d - d2)/2 + P / (4 tan(a/2)), less what its point is shorter than a sharp one: f / (2 tan(a/2)) for a flat,
     r (1/sin(a/2) - 1) for a radius. `blank`, `pitch_diameter` and `tip` (flat or radius) in the thread's unit. A full
-    form goes to the form's own minor diameter, as far under the pitch diameter as that lies. Source: plane geometry.
+    form goes to the form's own minor diameter, as far under the pitch diameter as that lies. `inside`, where the blank
+    is a bore, it is (d2 - bore)/2, and a full form goes to the major diameter. Source: plane geometry.
 
     >>> from lathework.threads.designation import read_designation
     >>> half = read_designation("1/2-13")
@@ -101,25 +104,28 @@ def thread_depth(thread: Thread, *, blank: float, pitch_diameter: float, point: 
     0.7578
     """
     unit, form = thread.unit, thread.form
-    inputs = (Given("blank", blank, unit), Given("pitch diameter", pitch_diameter, unit))
+    name, sign = ("bore", -1) if inside else ("blank", 1)
+    to_pitch_line = "(pitch diameter − bore) ÷ 2" if inside else "(blank − pitch diameter) ÷ 2"
+    inputs = (Given(name, blank, unit), Given("pitch diameter", pitch_diameter, unit))
     if point in FULL:
-        under = (thread.pitch_diameter - thread.minor) / 2
+        beyond = (thread.major - thread.pitch_diameter if inside else thread.pitch_diameter - thread.minor) / 2
+        word = "major over pitch line" if inside else "minor under pitch line"
         return Figure(
             "depth of the thread",
-            (blank - pitch_diameter) / 2 + under,
+            sign * (blank - pitch_diameter) / 2 + beyond,
             unit,
-            "(blank − pitch diameter) ÷ 2 + minor under pitch line",
+            f"{to_pitch_line} + {word}",
             form.source,
-            (*inputs, Given("minor under pitch line", under, unit)),
+            (*inputs, Given(word, beyond, unit)),
         )
     words, loss = _tip_loss(thread, point, tip)
     half = form.angle_deg / 2
-    sharp = (blank - pitch_diameter) / 2 + thread.pitch / (4 * math.tan(math.radians(half)))
+    sharp = sign * (blank - pitch_diameter) / 2 + thread.pitch / (4 * math.tan(math.radians(half)))
     return Figure(
         "depth of the thread",
         sharp - loss,
         unit,
-        f"(blank − pitch diameter) ÷ 2 + pitch ÷ (4 × tan(half angle)){words}",
+        f"{to_pitch_line} + pitch ÷ (4 × tan(half angle)){words}",
         GEOMETRY,
         (
             *inputs,

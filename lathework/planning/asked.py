@@ -26,7 +26,7 @@ def _die(job: Job) -> Iterator[str]:
         if method.point not in ("sharp", "full-form"):
             yield "method.tip"
     if "die-head" in cut:
-        yield from ("setup.head_hollow", "setup.head_overrun")
+        yield from (f"setup.head_{name}" for name in ("least", "most", "hollow", "overrun"))
     if method.because or method.holder == "chuck-jaws":
         yield "method.because"
     if method.blank_school == "pitch-fraction":

@@ -144,7 +144,8 @@ class Operation:
     @property
     def passes_told(self) -> str:
         """What its cuts are told by: what the dial reads at each, or the diameter it leaves."""
-        return "by what the dial reads" if self.kind == "screwcut" else "by the diameter each leaves"
+        dialled = self.kind == "screwcut" or self.cutter == "threading-tool"
+        return "by what the dial reads" if dialled else "by the diameter each leaves"
 
     @property
     def passes_end(self) -> str:

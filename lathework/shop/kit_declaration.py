@@ -34,7 +34,7 @@ MOST_SPEEDS, MOST_GEARS = 40, 60
 ACROSS, THICK = Span("A die's diameter", 8, 120), Span("A die's thickness", 2, 40)
 POCKET, POCKET_DEPTH = Span("A pocket", 8, 120), Span("The depth of a pocket", 2, 40)
 BORE, SHANK_ROUND = Span("A bore", 0.3, 150), Span("A shank", 1, 60)
-SWALLOWS = Span("A length of thread", 1, 600)
+SWALLOWS, CHASED = Span("A length of thread", 1, 600), Span("A thread of a die head", 0.5, 150)
 DRILL, REAMER, WIRE = Span("A drill", 0.1, 80), Span("A reamer", 0.5, 80), Span("A wire", 0.1, 6)
 BLADE_WIDE, BLADE_REACH = Span("A blade's width", 0.4, 8), Span("A blade's reach", 1, 120)
 SQUARE, REACHES = Span("A square", 0.5, 40), Span("How deep a tap reaches", 2, 400)
@@ -149,8 +149,8 @@ GROUPS: dict[Kind, Group] = {
         "DieHead",
         "a self-opening die head",
         {
-            "least": Extent(GRIPS, "smallest thread its chasers cut"),
-            "most": Extent(GRIPS, "largest thread its chasers cut"),
+            "least": Extent(CHASED, "smallest thread its chasers cut"),
+            "most": Extent(CHASED, "largest thread its chasers cut"),
             "behind": Extent(BORE, "bore behind the chasers"),
             "swallows": Extent(SWALLOWS, "longest thread its hollow takes in"),
             "overrun": Extent(OVERRUN, "how far it cuts on past its stop until it opens"),

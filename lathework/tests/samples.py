@@ -74,6 +74,8 @@ STUD: dict[str, Any] = {
         "gears": "",
         "dial_teeth": "",
         "dial_lines": "",
+        "head_least": "",
+        "head_most": "",
         "head_hollow": "",
         "head_overrun": "",
         "head_graduation": "",

@@ -124,6 +124,17 @@ class Drawing(unittest.TestCase):
             ],
         },
         {**TIE_ROD, "part.overall_length": "2.6"},
+        *(
+            {"part.sections.0.cut": cut, **more}
+            for cut in ("threading-tool", "die-head")
+            for more in (
+                {},
+                {"part.stock.across": "2"},
+                {"part.overall_length": "9"},
+                {"part.sections.0.length": "0.4"},
+            )
+        ),
+        {"part.sections.0.cut": "threading-tool", "part.sections.0.thread": "3/8-16 LH", "method.finish": "run-out"},
         {
             "part.overall_length": "3",
             "part.stock.across": "3/4",
@@ -185,6 +196,33 @@ class Drawing(unittest.TestCase):
             roles = {path.role for path in sheet.paths if path.step == operation.key}
             with self.subTest(operation.key):
                 self.assertEqual(roles, {"removal", "tool"} if operation.cut else set())
+
+    def test_what_is_said_of_a_tool_stands_apart_from_its_name(self) -> None:
+        for change, sheet in self.sheets():
+            for one, other in combinations([label for label in sheet.labels if label.step], 2):
+                a, b = extent(one), extent(other)
+                apart = a[1] <= b[0] or b[1] <= a[0] or a[3] <= b[2] or b[3] <= a[2]
+                with self.subTest(change=change, labels=(one.inch, other.inch)):
+                    self.assertTrue(apart or one.step != other.step)
+
+    def test_the_compound_is_drawn_at_its_angle(self) -> None:
+        """29.5 degrees from square for 60: from the tailstock's side, from the headstock's for a left-hand thread."""
+        for thread, toward in (("3/8-16", 1), ("3/8-16 LH", -1)):
+            cut = {"part.sections.0.cut": "threading-tool", "method.finish": "run-out"}
+            sheet = part_sheet(plan(cut | {"part.sections.0.thread": thread}), WIDE)
+            for key in ("gear:s1", "screwcut:s1"):
+                (lines,) = [path.lines for path in sheet.paths if path.step == key and path.role == "leader"]
+                (x, y), (far_x, far_y) = lines[0]
+                self.assertAlmostEqual(math.degrees(math.atan2(far_x - x, y - far_y)), toward * 29.5)
+                self.assertIn("29.5°", [label.inch for label in sheet.labels if label.step == key])
+
+    def test_a_head_stands_past_its_stop_by_what_it_overruns(self) -> None:
+        """Nobody measured it: two turns of 16 to the inch, an eighth."""
+        sheet = part_sheet(plan({"part.sections.0.cut": "die-head"}), WIDE)
+        own = {path.role: path.lines for path in sheet.paths if path.step == "thread:s1"}
+        stop = own["leader"][0][0][0]
+        chasers = min(x for line in own["tool"] for x, _ in line)
+        self.assertAlmostEqual((stop - chasers) / sheet.scale, 25.4 / 8)
 
     def test_every_dimension_can_be_typed_over(self) -> None:
         fields = {label.field for label in part_sheet(plan(SCREW), WIDE).labels if label.field}

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 import unittest
 from typing import Any
 
@@ -11,9 +12,12 @@ from lathework.bench.entry import CUT_AGAIN, Entry
 from lathework.bench.words import said
 from lathework.errors import InputError, InvalidDocument
 from lathework.job.document import read_document
+from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
-from lathework.tests.samples import TIE_ROD, document, plan, section, step
+from lathework.tests.samples import TIE_ROD, body, bore, document, plan, section, step
 from lathework.tests.test_bench import at
+from lathework.threads.designation import read_designation
+from lathework.threads.limits import internal_limits
 
 SINGLE: dict[str, Any] = {"part.sections.0.cut": "threading-tool"}
 WHEELS = "20,30,40,40,50,60,65,80"
@@ -210,6 +214,63 @@ class Nut(unittest.TestCase):
         assert now.advice is not None
         self.assertFalse(now.advice.recut)
         self.assertIn("stays as it is", now.advice.order)
+
+
+class Inside(unittest.TestCase):
+    """1-1/2-18 UNS, half an inch deep in the face of 2-1/4 bar, its bore as large as its class allows for."""
+
+    BLIND = body(bore("1-1/2-18", depth="1/2", cut="boring-tool"), **{"part.stock.across": "2-1/4"})
+
+    def chased(self, changes: dict[str, Any]) -> Operation:
+        made = step(plan(self.BLIND | changes), "chase")
+        assert made is not None
+        return made
+
+    def test_what_is_dialled(self) -> None:
+        """Basic pitch diameter 1.5 - 0.649519 / 18 = 1.4639; 2B gives it 0.0062 (B1.1: TD2 = 1.3 Td2), middle 1.4670.
+        A flat of P/8 is short of a sharp point by that over 2 tan 30; drawn out along 29.5 degrees."""
+        one = self.chased({})
+        bore_inch = next(given.value for given in one.figures["depth"].inputs if given.name == "bore")
+        pitch = 1 / 18
+        limits = internal_limits(read_designation("1-1/2-18"))
+        assert limits is not None
+        middle = (limits.pitch_diameter.minimum + limits.pitch_diameter.maximum) / 2
+        self.assertAlmostEqual(limits.pitch_diameter.minimum, 1.4639, places=4)
+        deep = (middle - bore_inch) / 2 + (pitch / 4 - pitch / 16) / math.tan(math.radians(30))
+        self.assertAlmostEqual(one.figures["depth"].value, deep, places=6)
+        self.assertAlmostEqual(one.figures["infeed"].value, deep / math.cos(math.radians(29.5)), places=6)
+        self.assertAlmostEqual(one.passes[-1].value, one.figures["infeed"].value)
+        self.assertIn("handle toward the headstock", one.sentence)
+        straight = self.chased({"method.infeed": "straight"})
+        self.assertAlmostEqual(straight.figures["infeed"].value, 2 * deep, places=6)
+        self.assertNotIn("compound", straight.sentence)
+
+    def test_the_hand_opens_the_nuts_in_the_recess(self) -> None:
+        """Two pitches of it, half a second: 60 x 2 P / (0.5 P) = 240 rev/min at most, whatever the metal bears; a left
+        hand runs off the mouth."""
+        soft = {"material": "brass", "setup.speeds": ""}
+        self.assertLessEqual(self.chased(soft).figures["speed"].value, 240)
+        self.assertIn("in the recess", self.chased(soft).sentence)
+        left = self.chased({"part.bores": [bore("1-1/2-18 LH", depth="1/2", cut="boring-tool")]})
+        self.assertIn("Begin each pass in the recess", left.sentence)
+        self.assertIn("handle toward the tailstock", left.sentence)
+
+    def test_a_screw_that_binds_wants_it_deeper(self) -> None:
+        made = plan(self.BLIND)
+        keys = [one.key for one in made.operations]
+        before = [Entry("done", 1, key) for key in keys[: keys.index("try:b1")]]
+        now = at(*before, Entry("verdict", 1, "try:b1", word="binds"), made=made)
+        assert now.advice is not None and now.advice.more is not None
+        self.assertEqual((now.advice.recut, now.causes), (True, ()))
+        self.assertIn("screw", now.advice.order)
+        self.assertIn("out on the compound", now.advice.more.name)
+        self.assertEqual(setting_entry(now).word, CUT_AGAIN)
+
+    def test_a_tap_held_as_a_tool_goes_by_its_own_form(self) -> None:
+        made = self.chased({"part.bores": [bore("1-1/2-18", depth="1/2", cut="tap-as-chaser")]})
+        self.assertIn("full", made.figures)
+        self.assertEqual(made.passes_told, "by the diameter each leaves")
+        self.assertEqual(self.chased({}).passes_told, "by what the dial reads")
 
 
 class Head(unittest.TestCase):

@@ -292,6 +292,8 @@ class Head(unittest.TestCase):
     def test_too_small_too_short_tapering(self) -> None:
         for change in (
             {"setup.head_hollow": "1"},
+            {"setup.head_most": "5/16"},
+            {"setup.head_least": "1/2"},
             {"setup.head_overrun": "24 mm", "part.sections.0.length": "7/8"},
             {"part.sections.0.thread": "R1/4", "part.stock.across": "3/4"},
         ):

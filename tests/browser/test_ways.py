@@ -60,6 +60,18 @@ class Ways(BrowserCase):
             ways.get_by_role("button", name="Ways", exact=True).click()
         return ways
 
+    def to_the_last_of(self, pieces: int) -> None:
+        """End the first piece; those between are made as it was; the last one is in hand."""
+        self.work_to("Stand the bar")
+        number = self.page.url.split("/")[-2]
+        file = self.page.request.get(f"/api/jobs/{number}/job.json").json()
+        entries = file["record"]["entries"]
+        first = [one for one in entries if one["piece"] == 1]
+        entries += [one | {"piece": piece} for piece in range(2, pieces) for one in first]
+        again = self.post("/api/jobs/import", file)["id"]
+        self.page.goto(f"/jobs/{again}/bench")
+        expect(self.page.get_by_text(f"piece {pieces} of {pieces}")).to_be_visible()
+
     def cut_by(self, words: str) -> None:
         self.open_facts("Sections")
         self.choose("Section 1, cut by", words)
@@ -125,6 +137,14 @@ class Ways(BrowserCase):
         page.goto("/log?q=Railing")
         self.choose("Show", "everything")
         expect(page.get_by_role("region", name="Entries")).to_contain_text("set: ")
+        page.goto(f"{job}/bench")
+        self.to_the_last_of(60)
+        self.work_to("Clean the thread")
+        page.get_by_role("button", name="snug, turns by hand, no shake").click()
+        self.press("Done")
+        self.work_to("60 of 60")
+        page.goto("/log?q=Railing")
+        expect(page.get_by_text("60 of 60")).to_be_visible()
         page.goto(job)
         ways = self.open_ways()
         ways.get_by_role("button", name="Take sliding holder, spindle by hand").click()

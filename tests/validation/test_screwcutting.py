@@ -24,6 +24,8 @@ from tests.validation.published import PublishedCase
 INCH = Fraction(254, 10)
 #: Machinery handbooks, "single depth" of the American National form, 0.6495 P, flat P/8: thread, depth in inches.
 SIXTY = (("1/4-20", "0.0325"), ("5/16-18", "0.0361"), ("3/8-16", "0.0406"), ("1/2-13", "0.0500"), ("1-8", "0.0812"))
+#: Height of an internal thread, 5/8 H = 0.541266 P (ASME B1.1, basic profile): thread, height in inches.
+SIXTY_INSIDE = (("1/4-20", "0.0271"), ("3/8-16", "0.0338"), ("1/2-13", "0.0416"), ("1-8", "0.0677"))
 #: BS 84, depth of the Whitworth form: thread, depth in inches to four decimals.
 FIFTY_FIVE = (("1/4 BSW", "0.0320"), ("3/8 BSW", "0.0400"), ("1/2 BSW", "0.0534"), ("1 BSW", "0.0800"))
 #: Change gears worked by hand: leadscrew (turns to the inch), threads to the inch, drivers, driven.
@@ -70,6 +72,20 @@ class Depths(PublishedCase):
             self.compare(name, printed=printed, by_hand=by_hand, ours=self.depth(name, "radius", 0.137329))
             self.compare(name, printed=printed, by_hand=by_hand, ours=self.depth(name, "full-form", 0))
 
+    def test_inside_sixty_degrees(self) -> None:
+        """Out of the basic minor diameter with the flat of the profile's crest, P/8."""
+        for name, printed in SIXTY_INSIDE:
+            thread = read_designation(name)
+            ours = thread_depth(
+                thread,
+                blank=thread.major - 1.082532 * thread.pitch,
+                pitch_diameter=thread.pitch_diameter,
+                point="flat",
+                tip=thread.pitch / 8,
+                inside=True,
+            )
+            self.compare(name, printed=printed, by_hand=5 / 8 * math.sqrt(3) / 2 * thread.pitch, ours=ours.value)
+
     def test_a_sharp_point_goes_deeper(self) -> None:
         """To the same flanks: (0.649519/2 + 1/(4 tan 30)) P = 0.7578 P."""
         self.assertAlmostEqual(self.depth("1/2-13", "sharp", 0) * 13, 0.7578, places=4)
@@ -79,16 +95,18 @@ class Depths(PublishedCase):
         point=st.sampled_from(["flat", "sharp", "radius"]),
         share=st.floats(0, 0.12),
         under=st.floats(-0.1, 0.1),
+        inside=st.booleans(),
     )
     def test_the_groove_is_half_a_pitch_wide_at_the_pitch_diameter(
-        self, name: str, point: Point, share: float, under: float
+        self, name: str, point: Point, share: float, under: float, inside: bool
     ) -> None:
-        """A tool is driven in by the depth told; where its groove is half a pitch wide lies the pitch diameter."""
+        """A tool is driven in by the depth told, from a blank or out of a bore; where its groove is half a pitch wide
+        lies the pitch diameter."""
         thread = read_designation(name)
         half, tip = math.radians(thread.form.angle_deg / 2), share * thread.pitch
         wanted = thread.pitch_diameter
-        blank = thread.major - under * thread.pitch
-        deep = thread_depth(thread, blank=blank, pitch_diameter=wanted, point=point, tip=tip).value
+        blank = (thread.minor if inside else thread.major) - under * thread.pitch
+        deep = thread_depth(thread, blank=blank, pitch_diameter=wanted, point=point, tip=tip, inside=inside).value
 
         def width(above: float) -> float:
             """Of the groove, so far above its bottom."""
@@ -103,7 +121,7 @@ class Depths(PublishedCase):
         for _ in range(80):
             middle = (low + high) / 2
             low, high = (middle, high) if width(middle) < thread.pitch / 2 else (low, middle)
-        self.assertAlmostEqual(blank - 2 * (deep - low), wanted, places=6)
+        self.assertAlmostEqual(blank + (2 if inside else -2) * (deep - low), wanted, places=6)
 
 
 class Infeed(unittest.TestCase):

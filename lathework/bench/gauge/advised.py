@@ -17,7 +17,7 @@ from lathework.planning.plan import Plan
 
 def advised(plan: Plan, step: Operation, verdict: Verdict, tally: Tally, trials: Sequence[Trial]) -> Advice | None:
     """What to do after a verdict: with the die, or with the tool that cut the thread."""
-    if step.cutter == "threading-tool" and not step.inside:
+    if step.cutter == "threading-tool":
         size = tally.sizes.get(step.key)
         return tool_advice(plan.job, step, verdict, sized(step, size) if size else None)
     return advice_after(step, verdict, plan.job.material.name, trials, scale_of(step, plan))

@@ -48,12 +48,12 @@ def why_it_binds(plan: Plan, step: Operation, verdict: Verdict, tally: Tally) ->
     if asked or MEANINGS[verdict].metal != "over" or verdict == "size-large":
         return ()
     starts = verdict != "will-not-start"
+    if step.cutter == "threading-tool":
+        return ()  # a thread cut single point binds until it is deep enough
     if step.inside:
         bore = next((one for one in plan.job.part.bores if one.id == made_of(step.key)), None)
         return causes_inside(blind=bore is not None and bore.depth is not None, starts=starts, tried=tried)
-    # A thread cut single point binds until it is deep enough.
-    by_tool = step.cutter == "threading-tool"
-    if step.kind != "gauge" or step.thread is None or step.thread.taper or by_tool:
+    if step.kind != "gauge" or step.thread is None or step.thread.taper:
         return ()
     made = made_of(step.key)
     blank = next((one for one in plan.operations if one.key == keyed("turn", made)), None)

@@ -13,9 +13,9 @@ from lathework.planning.operation import Operation
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-_DEEPER = "Not deep enough yet: brush thread and nut clean, take another pass so much deeper, and try again."
+_DEEPER = "Not deep enough yet: brush thread and {mate} clean, take another pass so much deeper, and try again."
 _SMALL = (
-    "This piece stays as it is: metal cannot be put back. For the next, stop sooner, and try the nut from three "
+    "This piece stays as it is: metal cannot be put back. For the next, stop sooner, and try the {mate} from three "
     "quarters of the depth on."
 )
 _RIGHT = "It is right: set the next piece to the same dials."
@@ -56,17 +56,22 @@ def _by_feel(thread: Thread, verdict: Verdict) -> Figure:
 def tool_advice(job: Job, step: Operation, verdict: Verdict, size: Sized | None) -> Advice | None:
     """What to do with a thread cut single point: deeper while it is too large, in the dial's own terms."""
     assert step.thread is not None  # what is gauged has a thread
-    metal = told_metal(verdict)
+    metal, mate = told_metal(verdict), "screw" if step.inside else "nut"
     if metal == "under":
-        return Advice("leave", _SMALL, None, False)
+        return Advice("leave", _SMALL.format(mate=mate), None, False)
     if metal != "over":
         return Advice("leave", _SHAKES if verdict == "slight-shake" else _RIGHT, None, False)
     deeper = _by_size(step, size) if size is not None else None
     if deeper is None and verdict in WANTED:
         deeper = _by_feel(step.thread, verdict)
+    order = _DEEPER.format(mate=mate)
     if deeper is None:
-        return Advice("leave", _DEEPER, None, True, again="I cut it deeper")
+        return Advice("leave", order, None, True, again="I cut it deeper")
     angle = compound_angle(step.thread.form.angle_deg).value
     compound = job.method.infeed == "compound"
-    more = along_compound(deeper, angle) if compound else on_cross_slide(deeper, job.setup.dial)
-    return Advice("leave", _DEEPER, None, True, again="I cut it deeper", more=more)
+    inside = step.inside
+    if compound:
+        more = along_compound(deeper, angle, inside=inside)
+    else:
+        more = on_cross_slide(deeper, job.setup.dial, inside=inside)
+    return Advice("leave", order, None, True, again="I cut it deeper", more=more)

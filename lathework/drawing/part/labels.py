@@ -7,6 +7,7 @@ from typing import Literal
 
 from lathework.drawing.part.layout import CHAR, LABEL_ROW, Layout
 from lathework.drawing.part.outline import drawn_mm
+from lathework.drawing.part.tools import tool_figures
 from lathework.drawing.shapes import Label, Path
 from lathework.part.bore_sizes import thickness_mm
 from lathework.part.model import Bore
@@ -168,7 +169,7 @@ def _leader(layout: Layout, chucking: Chucking, placed: Placed, label: Label) ->
 
 
 def step_labels(layout: Layout, operations: Iterable[Operation]) -> list[Label]:
-    """The tool's name beside it, shown with its step."""
+    """The tool's name beside it, and what is set of it, shown with its step."""
     labels = []
     for operation in operations:
         if operation.cut is None:
@@ -181,6 +182,7 @@ def step_labels(layout: Layout, operations: Iterable[Operation]) -> list[Label]:
             labels.append(Label(edge + 44, 14, words, words, anchor="start", step=operation.key))
         else:
             labels.append(Label(max(edge - 8, width), 14, words, words, anchor="end", step=operation.key))
+        labels += tool_figures(layout, operation)
     return labels
 
 

@@ -10,6 +10,7 @@ from lathework.drawing.part.layout import Frame, Layout, lay_out
 from lathework.drawing.part.outline import bar_lines, bolt_head, clipped, detail, drawn_mm, side
 from lathework.drawing.part.section import half_section
 from lathework.drawing.part.standing import grouped, off_lathe, standings, stood
+from lathework.drawing.part.tools import as_drawn, tool
 from lathework.drawing.shapes import Label, Line, Path, Sheet, box, mirrored
 from lathework.holes.depth import POINT_SHARE
 from lathework.planning.chucking import Chucking
@@ -134,34 +135,6 @@ def _removal(layout: Layout, operation: Operation) -> list[Path]:
     return [Path("removal", (upper, mirrored(upper, layout.axis_y)), closed=True, step=operation.key)]
 
 
-def _tool(layout: Layout, operation: Operation) -> list[Path]:
-    """The tool where the step ends: a blade, a cutter, a pointed tool, or the die's two halves."""
-    cut, kind = operation.cut, operation.kind
-    if cut is None:
-        return []
-    x_left, x_right = layout.x(cut.left_mm), layout.x(cut.right_mm)
-    y = layout.top(cut.inner_mm if kind != "part-off" else cut.outer_mm * 0.35)
-    if kind in ("groove", "neck", "part-begin", "part-off"):
-        width = max(4.0, (x_right - x_left) if kind.startswith("part") else min(x_right - x_left, 26.0))
-        shape: tuple[Line, ...] = (box(x_left, 2, x_left + width, y),)
-    elif kind == "flats":
-        shape = (box(x_left, 2, min(x_right, x_left + 40), y),)
-    elif kind in ("thread", "finish"):
-        wide = max(14.0, min(34.0, x_right - x_left))
-        outer = max(2.0, y - 44)
-        upper = box(x_left, outer, x_left + wide, layout.top(cut.outer_mm) - 2)
-        shape = (upper, mirrored(upper, layout.axis_y))
-    elif kind == "drill":
-        shape = (box(layout.face_x + 2, layout.top(cut.outer_mm), layout.face_x + 36, layout.bottom(cut.outer_mm)),)
-    else:
-        tip = layout.top(cut.inner_mm if kind != "face" else cut.outer_mm * 0.4)
-        at = x_left if kind == "turn" else x_right
-        if kind == "face":
-            at = layout.x(0)
-        shape = (((at, tip), (at + 9, tip - 26), (at + 30, tip - 26), (at + 30, tip - 14)),)
-    return [Path("tool", shape, closed=True, step=operation.key)]
-
-
 def _seen_mm(layout: Layout, chucking: Chucking) -> float:
     """How far behind the face the work is seen: what goes into the jaws is hidden."""
     return chucking.stick_out_mm + _jaw(layout) / layout.scale
@@ -223,11 +196,12 @@ def part_sheet(plan: Plan, frame: Frame, number: int = 1, *, step: str | None = 
     ]
     work = finished if step is None else _stepwise(layout, plan, chucking, step)
     paths = [*work, centre_line(layout, chucking)]
-    for operation in operations:
-        paths += [*_removal(layout, operation), *_tool(layout, operation)]
+    drawn = [as_drawn(plan, operation) for operation in operations]
+    for operation, own in zip(operations, drawn, strict=True):
+        paths += [*_removal(layout, operation), *tool(layout, own)]
     labels: list[Label] = []
     if frame.dimensioned:
-        dimension_paths, labels = dimensions(layout, plan, chucking, operations)
+        dimension_paths, labels = dimensions(layout, plan, chucking, drawn)
         paths += dimension_paths
     end = "" if len(plan.chuckings) == 1 else f", {'first' if number == 1 else 'second'} end"
     title = f"{plan.job.part.designations}: the part in the chuck{end}, to scale"

@@ -8,7 +8,7 @@ from lathework import cautions
 from lathework.cutting.groove import UNFINISHED_THREADS
 from lathework.cutting.roughing import HAND_BEARS_NM
 from lathework.figures import Figure, Given
-from lathework.methods.head import RESET_MIN, SET_UP_MIN, refusals, why_too_short
+from lathework.methods.head import RESET_MIN, SET_UP_MIN, refusals, why_beyond, why_too_short
 from lathework.methods.held import holdings
 from lathework.methods.ways.contract import Expected, Wanted, Way
 from lathework.methods.ways.dies import DRIFTS
@@ -25,13 +25,7 @@ MANY = 20
 
 def why_not_in(head: DieHead, thread: Thread, length_mm: float) -> str:
     """Why a head does not cut a thread of `length_mm` (millimetres); "" where it does."""
-    if head.most is not None and thread.major_mm > head.most.mm:
-        return f"takes chasers up to {head.most.typed}"
-    if head.least is not None and thread.major_mm < head.least.mm:
-        return f"takes chasers from {head.least.typed} on"
-    if head.swallows is not None and length_mm > head.swallows.mm:
-        return f"takes in {head.swallows.typed} of thread at most"
-    return ""
+    return why_beyond(thread, length_mm, least=head.least, most=head.most, hollow=head.swallows)
 
 
 class HeadWay(Way):

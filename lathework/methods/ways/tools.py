@@ -27,6 +27,8 @@ TRYING_MIN = 1.5
 """Minutes to try the mate, or measure, over the last passes (practice)."""
 SET_UP_MIN, INSIDE_MORE_MIN = 20.0, 5.0
 """Minutes to change gears, set compound and tool, and scratch a trial; in a hole so much more (practice)."""
+BAR_SHARE = 2 / 3
+"""First pass of a tool on a bar, over that of one close to its post: a bar springs (practice)."""
 LONG = 2.0
 """Length over diameter from which a thread's pitch and straightness count (practice)."""
 SPRINGS = 6.0
@@ -98,13 +100,14 @@ class ToolWay(Way):
         point = usual_point(thread.form)
         blank = convert(wanted.blank_mm, "mm", thread.unit)
         tip = standard_tip(thread, point)
+        deep = thread_depth(
+            thread, blank=blank, pitch_diameter=wanted.pitch_diameter, point=point, tip=tip, inside=self.inside
+        )
+        depth_mm = max(0.05, convert(deep.value, thread.unit, "mm"))
+        first_mm = first_pass_mm(wanted.machine.weight, wanted.metal.cutting_force)
         if self.inside:
-            # The groove is cut from the bore outward: as deep as the whole form is under the major diameter.
-            depth_mm = max(0.05, (thread.major_mm - wanted.blank_mm) / 2)
-        else:
-            deep = thread_depth(thread, blank=blank, pitch_diameter=wanted.pitch_diameter, point=point, tip=tip)
-            depth_mm = max(0.05, convert(deep.value, thread.unit, "mm"))
-        return len(pass_depths(depth_mm, first_pass_mm(wanted.machine.weight, wanted.metal.cutting_force))) + 1
+            first_mm *= BAR_SHARE
+        return len(pass_depths(depth_mm, first_mm)) + 1
 
     def set_up(self, wanted: Wanted) -> Figure:
         """Gears, compound, tool."""

@@ -26,7 +26,8 @@ def _notes(work: Work, chucking: Chucking, thread_work: ThreadWork, seconds: flo
     job, thread = work.job, thread_work.thread
     notes = [
         f"Lubricant{'' if _dry(work) else ', plenty of it'}: {job.material.lubricant}.",
-        "Chasers of one set, each in the slot of its number.",
+        "Chasers of one set, each in the slot of its number, standing out of the head alike, their chamfers ground "
+        "alike.",
         "Push until the chasers draw themselves on, then let the head follow.",
         STOP,
     ]
@@ -41,7 +42,10 @@ def _notes(work: Work, chucking: Chucking, thread_work: ThreadWork, seconds: flo
     if thread.hand == "left":
         notes.append("Left-hand chasers, the spindle in reverse: only with a chuck that cannot unscrew.")
     if thread_work.shoulder:
-        notes.append("The last {unfinished} stay unfinished: a head cannot be turned round.")
+        notes.append(
+            "The chamfer of the chasers leaves the last {unfinished} unfinished, and a head cannot be turned round: "
+            "chasers ground short for shoulders leave less."
+        )
     return tuple(notes)
 
 

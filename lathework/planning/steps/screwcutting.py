@@ -7,31 +7,17 @@ from collections.abc import Iterator
 
 from lathework import cautions
 from lathework.figures import GEOMETRY, Figure, Given
-from lathework.methods.infeed import (
-    along_compound,
-    compound_angle,
-    dialled_passes,
-    first_pass_mm,
-    on_cross_slide,
-    pass_count,
-)
+from lathework.methods.infeed import dialled_passes, first_pass_mm, pass_count
 from lathework.methods.run_out import BY_HAND_UNDER, room_wanted, travel
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed
 from lathework.planning.steps.set_up import set_up
 from lathework.planning.steps.threading import thread_made
-from lathework.planning.steps.threading_tool import at_once, cutting_speed, depth_of
+from lathework.planning.steps.threading_tool import PICK_UP, at_once, cutting_speed, depth_of, slide_of, try_from
 from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
-from lathework.units import LengthUnit, convert
-
-TRY_FROM = 0.75
-"""Share of the infeed from which the mate is tried, or the thread measured over wires (practice)."""
-PICK_UP = (
-    "Tool moved, or the piece taken out and put back? Close the nuts, turn the spindle forward by hand to take the "
-    "slack up, bring the tool into the cut thread with both slides, and set the dials to zero there."
-)
+from lathework.units import convert
 
 
 def _passes(work: Work, thread: Thread, deep: Figure, total: Figure) -> tuple[Figure, ...]:
@@ -93,25 +79,6 @@ def _notes(work: Work, thread_work: ThreadWork) -> tuple[str, ...]:
     return tuple(notes)
 
 
-def _try_from(total: Figure, unit: LengthUnit) -> Figure:
-    whole = convert(total.value, "in" if total.unit == "in" else "mm", unit)
-    return Figure(
-        "try the mate from",
-        TRY_FROM * whole,
-        unit,
-        "three quarters × in all",
-        GEOMETRY,
-        (Given("three quarters", TRY_FROM), Given("in all", whole, unit)),
-    )
-
-
-def _infeed(work: Work, thread: Thread, deep: Figure) -> Figure:
-    """How far the slide that feeds goes in all for a thread `deep` as that."""
-    if work.job.method.infeed == "compound":
-        return along_compound(deep, compound_angle(thread.form.angle_deg).value)
-    return on_cross_slide(deep, work.job.setup.dial)
-
-
 def _sentence(work: Work, thread_work: ThreadWork, speed: Figure) -> str:
     compound = work.job.method.infeed == "compound"
     slide = "on the compound" if compound else f"on the {work.job.setup.dial} dial"
@@ -123,7 +90,8 @@ def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
     """Set up, and cut the thread pass by pass."""
     thread = thread_work.thread
     deep, speed = depth_of(work, thread_work), cutting_speed(work, thread_work)
-    total = _infeed(work, thread, deep)
+    slide = slide_of(work, thread, deep)
+    total = slide["infeed"]
     passes = _passes(work, thread, deep, total)
     overrun = chucking.overrun_mm if placed.number == chucking.placed[-1].number else 0.0
     end_mm = placed.far_mm - thread_work.groove_width_mm + overrun
@@ -135,12 +103,12 @@ def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
         sentence=_sentence(work, thread_work, speed),
         headline="infeed",
         figures={
-            "infeed": total,
+            **slide,
             "cuts": pass_count(passes),
             "speed": speed,
             "travel": travel(thread, speed),
             "room": room_wanted(thread, speed),
-            "try_from": _try_from(total, work.job.unit),
+            "try_from": try_from(total, work.job.unit),
             "turns": _turns(thread_work, end_mm - placed.near_mm),
         },
         tool=f"outside threading tool, {thread.form.angle_deg:g}°",

@@ -6,7 +6,8 @@ from dataclasses import replace
 
 from lathework.cutting.mate_blank import opened_by
 from lathework.cutting.speeds import geared
-from lathework.figures import AS_TYPED, Figure, Given
+from lathework.figures import AS_TYPED, GEOMETRY, Figure, Given
+from lathework.methods.infeed import along_compound, compound_angle, on_cross_slide
 from lathework.methods.run_out import fastest
 from lathework.methods.tool_form import POINT_FORMS, standard_tip, thread_depth, usual_point
 from lathework.methods.ways.tools import FASTER
@@ -16,8 +17,14 @@ from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
 from lathework.shop.kit_choices import Point
 from lathework.threads.thread import Thread
-from lathework.units import convert
+from lathework.units import LengthUnit, convert
 
+TRY_FROM = 0.75
+"""Share of the infeed from which the mate is tried, or the thread measured over wires (practice)."""
+PICK_UP = (
+    "Tool moved, or the piece taken out and put back? Close the nuts, turn the spindle forward by hand to take the "
+    "slack up, bring the tool into the cut thread with both slides, and set the dials to zero there."
+)
 FREE_MM = 25.0
 """Room before the free end of the work in which a left-hand pass comes to rest (practice)."""
 
@@ -72,9 +79,13 @@ def _room_mm(thread_work: ThreadWork) -> float:
 
 def cutting_speed(work: Work, thread_work: ThreadWork) -> Figure:
     """That of the metal, or as fast as a hand can still react."""
-    thread, metal = thread_work.thread, work.job.material
-    wanted = work.speed(metal.thread_speed * FASTER, thread.major_mm)
-    most = fastest(thread, _room_mm(thread_work))
+    return speed_within(work, thread_work.thread, _room_mm(thread_work))
+
+
+def speed_within(work: Work, thread: Thread, room_mm: float) -> Figure:
+    """That of the metal, or as fast as a hand can still react in `room_mm` (millimetres)."""
+    wanted = work.speed(work.job.material.thread_speed * FASTER, thread.major_mm)
+    most = fastest(thread, room_mm)
     if wanted.value <= most.value:
         return wanted
     return geared(replace(most, name="speed"), work.job.setup.speeds)
@@ -88,3 +99,25 @@ def tip_figure(thread: Thread, point: Point, tip: float, *, typed: bool) -> Figu
         return Figure(name, tip, thread.unit, "as typed", AS_TYPED, kind="typed")
     given = (Given("share of the pitch", share), Given("pitch", thread.pitch, thread.unit))
     return Figure(name, tip, thread.unit, "share of the pitch × pitch", thread.form.source, given)
+
+
+def slide_of(work: Work, thread: Thread, deep: Figure, *, inside: bool = False) -> dict[str, Figure]:
+    """How far the slide that feeds goes in all for a thread `deep` as that, and what it is set over where that is the
+    compound."""
+    if work.job.method.infeed != "compound":
+        return {"infeed": on_cross_slide(deep, work.job.setup.dial, inside=inside)}
+    angle = compound_angle(thread.form.angle_deg)
+    return {"infeed": along_compound(deep, angle.value, inside=inside), "compound": angle}
+
+
+def try_from(total: Figure, unit: LengthUnit) -> Figure:
+    """From where on the mate is tried, on the dial that goes so far in all; told in `unit`."""
+    whole = convert(total.value, "in" if total.unit == "in" else "mm", unit)
+    return Figure(
+        "try the mate from",
+        TRY_FROM * whole,
+        unit,
+        "three quarters × in all",
+        GEOMETRY,
+        (Given("three quarters", TRY_FROM), Given("in all", whole, unit)),
+    )

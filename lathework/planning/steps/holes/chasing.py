@@ -10,6 +10,7 @@ from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, quoted
 from lathework.planning.steps.gauging import check_interval
+from lathework.planning.steps.holes.inside_tool import RECESS, screwcut_inside
 from lathework.planning.steps.holes.tap_words import hole_made
 from lathework.planning.threads.gearing import gearing
 from lathework.planning.work import Work
@@ -24,49 +25,39 @@ _FULL = (
 
 def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:
     """Chase the thread of a bored hole: with a tap held as a tool, or a boring tool ground to the form."""
-    job, by_tap = work.job, bore_work.bore.cut == "tap-as-chaser"
+    if bore_work.bore.cut != "tap-as-chaser":
+        return screwcut_inside(work, chucking, bore_work, thread)
+    job = work.job
     bore = convert(bore_work.drill_mm, "mm", thread.unit)
-    passes = chasing_passes(thread, bore_work.drill_mm, job.unit)
     geared_for = gearing(work, thread, bore_work.bore.depth.mm if bore_work.bore.depth else work.part.overall_mm)
     figures = geared_for.figures | {
         "infeed": infeed(thread, bore, job.setup.dial),
         "cuts": pass_count(thread, bore_work.drill_mm),
         "speed": work.speed(job.material.thread_speed * FASTER, thread.major_mm),
+        "tap": largest_chaser(bore, thread.unit),
+        "whole": comes_out_at(thread, bore),
+        "full": bore_for_full(thread),
     }
-    if by_tap:
-        figures["tap"] = largest_chaser(bore, thread.unit)
-        figures |= {"whole": comes_out_at(thread, bore), "full": bore_for_full(thread)}
-    held = (
-        "Hold a tap of the same pitch in the toolpost like a boring tool, on centre, a flute square to the bore, its "
-        "square held so that it cannot turn. "
-        if by_tap
-        else "Set an inside threading tool on centre, square by the gauge. "
-    )
     return Operation(
         key=keyed("chase", bore_work.bore.id),
         kind="chase",
         title="Chase the thread",
-        sentence=f"{held}{geared_for.words} Chase in {{cuts}}: {{infeed}} on the dial from touching.",
+        sentence="Hold a tap of the same pitch in the toolpost like a boring tool, on centre, a flute square to the "
+        f"bore, its square held so that it cannot turn. {geared_for.words} Chase in {{cuts}}: {{infeed}} on the dial "
+        "from touching.",
         headline="infeed",
         figures=figures,
-        tool=f"tap of {thread.pitch:.4g} {thread.unit} pitch as a chaser" if by_tap else "inside threading tool",
+        tool=f"tap of {thread.pitch:.4g} {thread.unit} pitch as a chaser",
         edge="",
         cautions=(cautions.CHASE, *work.hazards),
         notes=(
-            *(
-                ()
-                if bore_work.bore.depth is None
-                else (
-                    "Blind: cut a recess two pitches wide at the bottom first, to run "
-                    "out into; chalk the place on the bed.",
-                )
-            ),
-            *((_FULL,) if by_tap else ()),
+            *(() if bore_work.bore.depth is None else (RECESS,)),
+            _FULL,
             *geared_for.notes,
             f"Lubricant: {job.material.lubricant}.",
             "Try the mating part from three quarters of the infeed on.",
         ),
-        passes=passes,
+        passes=chasing_passes(thread, bore_work.drill_mm, job.unit),
         chucking=chucking.number,
         makes=hole_made(bore_work, thread),
     )
@@ -93,5 +84,6 @@ def try_screw(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Threa
         thread=thread,
         class_name=bore_work.bore.class_name,
         inside=True,
+        cutter="threading-tool" if bore_work.chased and bore_work.bore.cut != "tap-as-chaser" else "die",
         makes=hole_made(bore_work, thread),
     )

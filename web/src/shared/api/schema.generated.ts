@@ -4208,6 +4208,16 @@ export interface components {
              */
             head_hollow?: string;
             /**
+             * Head Least
+             * @default
+             */
+            head_least?: string;
+            /**
+             * Head Most
+             * @default
+             */
+            head_most?: string;
+            /**
              * Head Overrun
              * @default
              */

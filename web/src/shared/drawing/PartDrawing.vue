@@ -24,7 +24,10 @@ const still = computed(() =>
   props.sheet.paths.filter((p) => !p.step && (!p.steps?.length || p.steps.includes(props.step ?? ''))),
 )
 const removals = computed(() => props.sheet.paths.filter((p) => p.role === 'removal'))
-const tools = computed(() => props.sheet.paths.filter((p) => p.role === 'tool' && p.step === props.step))
+/** The tool of the chosen step, and the lines that say how it is set. */
+const tools = computed(() =>
+  props.sheet.paths.filter((p) => p.role !== 'removal' && p.step && p.step === props.step),
+)
 const labels = computed(() => props.sheet.labels.filter((l) => !l.step || l.step === props.step))
 const place = (label: Schemas['LabelShown']) => ({
   left: `${(label.x / props.sheet.width) * 100}%`,
@@ -72,7 +75,7 @@ function leave() {
         :class="{ chosen: p.step === step }"
         @click="emit('step', p.step)"
       />
-      <path v-for="(p, n) in tools" :key="`t${n}`" :d="p.d" class="tool" />
+      <path v-for="(p, n) in tools" :key="`t${n}`" :d="p.d" :class="p.role" />
       <g
         v-for="(label, n) in labels"
         :key="`l${n}`"

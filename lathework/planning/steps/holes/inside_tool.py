@@ -1,0 +1,135 @@
+"""A thread cut into a bore with an inside threading tool: its depth, its passes, where it comes to rest."""
+
+from __future__ import annotations
+
+from lathework import cautions
+from lathework.figures import Figure
+from lathework.methods.infeed import dialled_passes, first_pass_mm, pass_count
+from lathework.methods.run_out import room_wanted, travel
+from lathework.methods.tool_form import standard_tip, thread_depth, usual_point
+from lathework.methods.ways.tools import BAR_SHARE
+from lathework.part.bore_sizes import RECESS_TURNS
+from lathework.part.bores import BoreWork
+from lathework.planning.chucking import Chucking
+from lathework.planning.operation import Operation, keyed
+from lathework.planning.order import HOLD_CLEARANCE_MM
+from lathework.planning.steps.holes.tap_words import hole_made
+from lathework.planning.steps.threading_tool import (
+    FREE_MM,
+    PICK_UP,
+    slide_of,
+    speed_within,
+    tip_figure,
+    try_from,
+)
+from lathework.planning.threads.gearing import gearing
+from lathework.planning.threads.thread_work import in_mm
+from lathework.planning.work import Work
+from lathework.threads.limits import internal_limits
+from lathework.threads.thread import Thread
+from lathework.units import convert
+
+RECESS = "Blind: cut a recess two pitches wide at the bottom first, to run out into; chalk the place on the bed."
+BAR = "The bar as thick as the bore lets pass, no longer than the thread wants; it clears the far side of the bore."
+BACKWARD = "The compound is drawn out, against its dial: take the slack out of its screw before each zero."
+
+
+def _aim(bore_work: BoreWork, thread: Thread) -> float:
+    """The pitch diameter to be cut, in the thread's unit: the middle of its class, or the basic one."""
+    limits = internal_limits(thread, bore_work.bore.class_name)
+    if limits is None:
+        return thread.pitch_diameter
+    return (limits.pitch_diameter.minimum + limits.pitch_diameter.maximum) / 2
+
+
+def inside_depth(bore_work: BoreWork, thread: Thread) -> Figure:
+    """How deep the tool goes from touching the bore, in the thread's unit; it is ground as the thread's form has it."""
+    point = usual_point(thread.form)
+    bore = convert(bore_work.drill_mm, "mm", thread.unit)
+    tip = standard_tip(thread, point)
+    return thread_depth(thread, blank=bore, pitch_diameter=_aim(bore_work, thread), point=point, tip=tip, inside=True)
+
+
+def _room_mm(chucking: Chucking, bore_work: BoreWork, thread: Thread) -> float:
+    """What the tool has to come to rest in: the recess, as much of the bar that is bored on for it, or the room behind
+    the hole; a left hand runs off its mouth."""
+    if thread.hand == "left":
+        return FREE_MM
+    ends = bore_work.bore.depth is not None or chucking.on_bar
+    return RECESS_TURNS * thread.pitch_mm if ends else HOLD_CLEARANCE_MM
+
+
+def _ending(chucking: Chucking, bore_work: BoreWork, thread: Thread) -> str:
+    """How a pass ends: the tool is drawn in toward the axis, never out."""
+    past = "past the part, before the bore in the bar ends" if chucking.on_bar else "once it is through"
+    if thread.hand == "left":
+        begins = "behind the part" if bore_work.bore.depth is None else "in the recess"
+        return f"Begin each pass {begins}; let it run off the mouth, draw the tool in toward the axis, run it back."
+    where = past if bore_work.bore.depth is None else "in the recess"
+    return f"Open the nuts {where}, draw the tool in toward the axis, run it back."
+
+
+def _set(work: Work, thread: Thread) -> str:
+    """Compound, tool and zero, before the first pass."""
+    compound = work.job.method.infeed == "compound"
+    toward = "tailstock" if thread.hand == "left" else "headstock"
+    swung = f"Swing the compound {{compound}} from square to the axis, its handle toward the {toward}. "
+    dials = "both dials" if compound else "the dial"
+    return f"{swung if compound else ''}Touch the bore and set {dials} to zero. "
+
+
+def _sentence(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> str:
+    compound = work.job.method.infeed == "compound"
+    slide = "on the compound, drawn out," if compound else f"out on the {work.job.setup.dial} dial"
+    back = "; the cross slide goes back to zero each time" if compound else ""
+    ends = _ending(chucking, bore_work, thread)
+    return f"{_set(work, thread)}At {{speed}} or slower: {{infeed}} {slide} in {{cuts}}{back}. {ends}"
+
+
+def _notes(work: Work, bore_work: BoreWork) -> tuple[str, ...]:
+    return (
+        *(() if bore_work.bore.depth is None else (RECESS,)),
+        BAR,
+        *((BACKWARD,) if work.job.method.infeed == "compound" else ()),
+        f"Lubricant: {work.job.material.lubricant}.",
+        "From {try_from} on, try the mate: the last passes make the size.",
+        PICK_UP,
+    )
+
+
+def screwcut_inside(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:
+    """Cut the thread of a bored hole, pass by pass."""
+    job, deep, point = work.job, inside_depth(bore_work, thread), usual_point(thread.form)
+    slide = slide_of(work, thread, deep, inside=True)
+    first = BAR_SHARE * first_pass_mm(job.setup.lathe, job.material.cutting_force)
+    passes = dialled_passes(slide["infeed"], in_mm(deep), first, job.unit)
+    speed = speed_within(work, thread, _room_mm(chucking, bore_work, thread))
+    long_mm = bore_work.bore.depth.mm if bore_work.bore.depth else work.part.overall_mm
+    geared_for = gearing(work, thread, long_mm)
+    return Operation(
+        key=keyed("chase", bore_work.bore.id),
+        kind="chase",
+        title="Cut the thread inside, single point",
+        sentence=f"Set an inside threading tool on centre, square by the gauge. {geared_for.words} "
+        f"{_sentence(work, chucking, bore_work, thread)}",
+        headline="infeed",
+        figures=geared_for.figures
+        | slide
+        | {
+            "cuts": pass_count(passes),
+            "depth": deep,
+            "speed": speed,
+            "travel": travel(thread, speed),
+            "room": room_wanted(thread, speed),
+            "try_from": try_from(slide["infeed"], job.unit),
+            "tip": tip_figure(thread, point, standard_tip(thread, point), typed=False),
+        },
+        tool=f"inside threading tool, {thread.form.angle_deg:g}°",
+        edge="point",
+        cautions=(cautions.CHASE, *work.hazards),
+        notes=(*_notes(work, bore_work), *geared_for.notes),
+        passes=passes,
+        chucking=chucking.number,
+        cutter="threading-tool",
+        makes=hole_made(bore_work, thread),
+    )
