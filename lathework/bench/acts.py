@@ -3,11 +3,10 @@
 from __future__ import annotations
 
 import math
-from dataclasses import replace
 
 from lathework.bench.bench import Bench
 from lathework.bench.dispositions import checked_mistake, settled
-from lathework.bench.entry import CUT_AGAIN, OF_A_HEAD, SET, Entry, Kind
+from lathework.bench.entry import CUT_AGAIN, ENDS, SET, Entry, Kind
 from lathework.bench.progress import Progress
 from lathework.bench.size.judged import SizeNow
 from lathework.cutting.dimension import came_off, halved
@@ -94,18 +93,16 @@ def setting_entry(now: Bench, stands: str = "") -> Entry:
         if now.step is None or now.preset is None:
             raise InputError("not-asked", "stands", "No die is set at this step.")
         scale = now.preset.scale
-        told = Entry("setting", now.piece, now.step.key, word=SET, eighths=_marks(stands, scale))
-        return told if scale.by == "screw" else replace(told, word=f"{SET}{OF_A_HEAD}")
+        word = f"{SET}{ENDS[scale.sets]}"
+        return Entry("setting", now.piece, now.step.key, word=word, eighths=_marks(stands, scale))
     if now.step is None or now.advice is None or now.adjusted:
         raise InputError("not-asked", "setting", "There is no advice to move the die: gauge first.")
     if now.advice.again:
         return Entry("setting", now.piece, now.step.key, word=CUT_AGAIN)
     if now.advice.eighths is None:
         raise InputError("not-asked", "setting", "There is no advice to move the die: it stays as it is.")
-    headed = OF_A_HEAD if now.step.cutter == "die-head" else ""
-    return Entry(
-        "setting", now.piece, now.step.key, word=f"{now.advice.move}{headed}", eighths=now.advice.eighths.value
-    )
+    word = f"{now.advice.move}{ENDS[now.scale.sets]}"
+    return Entry("setting", now.piece, now.step.key, word=word, eighths=now.advice.eighths.value)
 
 
 def _marks(text: str, scale: Scale) -> float:
@@ -117,10 +114,10 @@ def _marks(text: str, scale: Scale) -> float:
     most = f"{scale.most:g}"
     if not abs(told) <= scale.most:
         text = f"Eighths of a turn, from −{most} (closed) to {most} (open): it cracks past that."
-        if scale.by == "graduations":
+        if scale.by != "screw":
             text = f"Graduations, from −{most} (closed) to {most} (open) of its mark."
         raise InputError("out-of-range", "stands", text)
-    return told
+    return scale.opened(told)
 
 
 def cause_entry(now: Bench, code: str) -> Entry:

@@ -33,8 +33,10 @@ OF_THE_STEP: tuple[Kind, ...] = ("reading", "verdict", "setting", "cause", "done
 """What counts only as long as its step makes what it made."""
 SET = "set"
 """The word of a setting that says where a die stands, not how far it was moved."""
-OF_A_HEAD = "-head"
-"""What ends the word of a setting whose marks are graduations of a die head."""
+OF_A_HEAD, OF_A_TAP = "-head", "-tap"
+"""What ends the word of a setting whose marks are graduations of a die head, or of an adjustable tap."""
+ENDS: dict[str, str] = {"die": "", "head": OF_A_HEAD, "tap": OF_A_TAP}
+"""The same by what is set."""
 CUT_AGAIN = "again"
 """The word of a setting where nothing was moved: the thread was cut further as it was."""
 _ALIKE_MM = 0.0005
@@ -124,8 +126,11 @@ def tool_told(step: Operation) -> str:
 
 
 def die_of(plan: Plan, key: str) -> str:
-    """The die of the shop that cuts the thread which the step of that key makes, by its id; "" where none is named."""
-    return next((section.die for section in plan.job.part.sections if section.id == made_of(key)), "")
+    """The die, or the adjustable tap, of the shop that cuts the thread which the step of that key makes, by its id; ""
+    where none is named."""
+    made, part = made_of(key), plan.job.part
+    taps = ((bore.id, bore.tap) for bore in part.bores)
+    return next((own for one, own in (*((s.id, s.die) for s in part.sections), *taps) if one == made), "")
 
 
 def story_of(plan: Plan, key: str, part: str, revision: int, measured: str = "") -> Story:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from lathework.gauging.tried import Gauge
-from lathework.part.model import OutsideCutter
+from lathework.part.model import SetCutter
 
 
 @dataclass(frozen=True, slots=True)
@@ -38,7 +38,7 @@ class Gauged:
     within_mm: float = 0.0
     tried: Gauge = ""
     inside: bool = False
-    cutter: OutsideCutter = "die"
+    cutter: SetCutter = "die"
     again: bool = False
 
 

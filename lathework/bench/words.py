@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 from lathework.bench.dispositions import DISPOSITIONS
-from lathework.bench.entry import CUT_AGAIN, OF_A_HEAD, SET, Entry
+from lathework.bench.entry import CUT_AGAIN, OF_A_HEAD, OF_A_TAP, SET, Entry
 from lathework.cautions import HAZARD_NAMES
-from lathework.dies.scale import SCREW, graduations
+from lathework.dies.scale import SCREW, graduated_tap, graduations
 from lathework.dies.setting import stands_words
 from lathework.gauging.causes import CAUSES, cause_of
 from lathework.gauging.verdicts import MEANINGS
@@ -64,9 +64,14 @@ def said(kind: str, word: str, eighths: float | None, text: str, measured: str =
     if kind == "setting":
         if word == CUT_AGAIN:
             return "left as it was, the thread cut further"
-        scale, move = (graduations(None) if word.endswith(OF_A_HEAD) else SCREW), word.removesuffix(OF_A_HEAD)
+        scale, move = SCREW, word.removesuffix(OF_A_HEAD).removesuffix(OF_A_TAP)
+        if word != move:
+            scale = graduations(None) if word.endswith(OF_A_HEAD) else graduated_tap(None)
         marks = eighths or 0.0
-        return f"{move}: {scale.stands(marks)}" if move == SET else f"{move} {scale.words(marks)}"
+        if move == SET:
+            return f"{move}: {scale.stands(marks)}"
+        turned = {"open": "close", "close": "open"}.get(move, move) if scale.by == "tap" else move
+        return f"{turned} {scale.words(marks)}"
     return text
 
 
@@ -87,6 +92,8 @@ def stood_words(cutter: str, marks: float) -> str:
     """
     if cutter == "threading-tool":
         return "single point"
+    if cutter == "adjustable-tap":
+        return f"tap {graduated_tap(None).stands(marks)}"
     return f"head {graduations(None).stands(marks)}" if cutter == "die-head" else setting_words(marks)
 
 

@@ -19,6 +19,10 @@ HEAD_CLOSED = (
     "The head is closed as far as its scale is used. What still binds wants other chasers, or the thread looked at "
     "again: its pitch, its crest, the nut."
 )
+TAP_OPENED = (
+    "The tap is opened as far as its scale is used. What still binds wants another tap, or the thread looked at again: "
+    "its pitch, its depth, the screw."
+)
 CLOSED = (
     "The die is closed as far as it goes: closed farther it cracks. What still binds wants another die, or the thread "
     "looked at again: its pitch, its crest, the nut."
@@ -37,7 +41,7 @@ def expected(belief: Belief, eighths: float, metal: str) -> Figure:
     """
     offset, slope, more = belief.line(metal)
     return Figure(
-        "pitch diameter over the middle of its class",
+        f"pitch diameter {'under' if belief.scale.by == 'tap' else 'over'} the middle of its class",
         offset + slope * eighths + more,
         "mm",
         "offset + slope × setting + what this metal adds",
@@ -58,7 +62,7 @@ def _moved(now: float, then: float, scale: Scale) -> Figure:
     """How far the middle screw, or the scale of a head, moves from one setting to another (numbers of its marks)."""
     opens = then > now
     return Figure(
-        "middle screw" if scale.by == "screw" else "scale of the head",
+        "middle screw" if scale.by == "screw" else f"scale of the {scale.sets}",
         abs(then - now),
         scale.unit,
         "next setting − setting now" if opens else "setting now − next setting",
@@ -76,7 +80,7 @@ def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str,
     if metal_now == "over":
         then = propose(belief, metal, below=eighths)
         if then is None:
-            closed = CLOSED if scale.by == "screw" else HEAD_CLOSED
+            closed = {"die": CLOSED, "head": HEAD_CLOSED, "tap": TAP_OPENED}[scale.sets]
             return Advice("leave", closed, None, False, piece=piece)
         screw = _moved(eighths, then.eighths, scale)
         likely = chance(then, belief.aim, "then in its class")
@@ -87,7 +91,7 @@ def learned_advice(verdict: Verdict, belief: Belief, eighths: float, metal: str,
     # A thread that is loose in this nut is wanted tighter, also where its class would have it.
     good = metal_now != "under" and best is not None and stays.within >= best.within - AS_GOOD
     if best is None or not opens or good:
-        left = "Leave the die as it is." if scale.by == "screw" else "Leave the head as it is."
+        left = f"Leave the {scale.sets} as it is."
         order = f"{left}{LARGE if own.over > LET_GO and verdict in NUT_VERDICTS else ''}"
         return Advice("leave", order, None, False, chance(stays, belief.aim, "the next"), piece)
     screw = _moved(eighths, best.eighths, scale)

@@ -1,4 +1,4 @@
-"""What a die is to cut, and what the nuts of that thread allow."""
+"""What a die or a tap is to cut, and what the nuts or screws of that thread allow."""
 
 from __future__ import annotations
 
@@ -30,6 +30,18 @@ class Aim:
 
 def _mm(band: Band) -> tuple[float, float]:
     return convert(band.minimum, band.unit, "mm"), convert(band.maximum, band.unit, "mm")
+
+
+def aim_inside(nut: InternalLimits, bolt: ExternalLimits | None) -> Aim:
+    """What a tap is to cut, by the classes of `nut` and `bolt`, told by the metal that is left: how far a pitch
+    diameter lies under the middle of its class stands where that of a bolt lies over it.
+
+    Source: the standard of the limits.
+    """
+    low, high = _mm(nut.pitch_diameter)
+    middle, half = (low + high) / 2, (high - low) / 2
+    least, most = _mm(bolt.pitch_diameter) if bolt is not None else (low - 2 * half, low)
+    return Aim(middle, half, high - least, middle - most, most - least)
 
 
 def aim_at(bolt: ExternalLimits, nut: InternalLimits | None) -> Aim:

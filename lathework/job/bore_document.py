@@ -15,13 +15,14 @@ def _bore(reader: JobReader, path: str) -> Bore | None:
     own, before = reader.ident(f"{path}.id"), reader.wrong
     depth = reader.size(f"{path}.depth")
     at = reader.size(f"{path}.at", optional=end != "across")
+    tap, each = reader.line(f"{path}.tap"), reader.size(f"{path}.graduation")
     if reader.line(f"{path}.thread"):
         called = reader.inside(f"{path}.thread")
         # Kept as typed for when the hole becomes a plain one again.
         reader.line(f"{path}.across")
         if called is None or reader.wrong > before:
             return None
-        return Bore(own, end, depth, called.thread, called.class_name, at=at, cut=cut)
+        return Bore(own, end, depth, called.thread, called.class_name, None, at, cut, tap, each)
     across = reader.size(f"{path}.across", optional=False)
     return None if across is None or reader.wrong > before else Bore(own, end, depth, across=across, at=at)
 

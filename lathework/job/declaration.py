@@ -85,6 +85,8 @@ BORE = Group(
         "depth": Extent(ALONG, "of full thread, or of the plain hole; empty goes through"),
         "at": Extent(ALONG, "of a hole across: its axis behind the right-hand end"),
         "cut": Choice(CUTTERS, "tap", "what cuts the thread"),
+        "tap": Text("the adjustable tap of the shop that cuts it, by its id", LONGEST_IDENT),
+        "graduation": Extent(GRADUATION, "what one graduation of that makes, on the diameter"),
     },
 )
 PART = Group(

@@ -16,7 +16,7 @@ from lathework.methods.ways.heads import why_not_in
 from lathework.shop.equipment import DieHead, OwnLathe
 from lathework.shop.kinds import Owned, beside
 from lathework.shop.racks import IN_RACKS
-from lathework.shop.things import Blade, Die, ShopDrill
+from lathework.shop.things import Blade, Die, ShopDrill, Tap
 from lathework.threads.designation import Called, read_called
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit
@@ -166,6 +166,32 @@ def _dies(document: Json, things: Sequence[Owned], good: Collection[str]) -> Non
             section["die"] = found.id if found else ""
 
 
+def _bores(document: Json) -> Iterator[Json]:
+    """The holes of every part, as far as they are objects."""
+    for one in (document, *(document.get("others") or ())):
+        part = one.get("part") if isinstance(one, dict) else None
+        rows = part.get("bores") if isinstance(part, dict) else None
+        yield from (row for row in (rows if isinstance(rows, list) else ()) if isinstance(row, dict))
+
+
+def _taps(document: Json, things: Sequence[Owned]) -> None:
+    """Give each hole that an adjustable tap cuts one of the shop, with what its scale makes; one that was named stays
+    while it cuts that thread."""
+    for bore in _bores(document):
+        if bore.get("cut") != "adjustable-tap":
+            bore["tap"], bore["graduation"] = "", ""
+            continue
+        called = _called(str(bore.get("thread") or ""))
+        wanted = called.thread.designation if called else ""
+        own = [one for one in things if isinstance(one, Tap) and one.form == "adjustable" and one.at_hand]
+        own = [one for one in own if one.thread.designation == wanted]
+        named = next((one for one in own if one.id == bore.get("tap")), None)
+        tap = named or min(own, key=lambda one: one.state == "worn", default=None)
+        bore["tap"] = tap.id if tap else ""
+        if tap is not None and tap.graduation is not None:
+            bore["graduation"] = typed_of(tap.graduation)
+
+
 def furnish(document: Json, things: Sequence[Owned], good: Collection[str] = (), *, fresh: bool = False) -> Json:
     """The document with what `things` give it; `good` are the ids of dies that gauged well last.
 
@@ -183,4 +209,5 @@ def furnish(document: Json, things: Sequence[Owned], good: Collection[str] = (),
     unit: LengthUnit = "mm" if told.get("unit") == "mm" else "in"
     told["setup"] = _blades(setup, unit, things) if fresh else setup
     _dies(told, things, good)
+    _taps(told, things)
     return told

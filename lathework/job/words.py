@@ -59,6 +59,7 @@ MOUTHS: Words = {
 CUTTERS: Words = {
     "tap": ("tap", "the usual"),
     "form-tap": ("form tap", "no chips, a stronger thread; ductile metal, its own larger hole, twice the torque"),
+    "adjustable-tap": ("adjustable tap", "set by its scale, tried, and set again; for classes that a fixed tap misses"),
     "tap-as-chaser": ("tap held as a chaser", "a smaller tap of the same pitch, on the leadscrew"),
     "boring-tool": ("inside threading tool", "single point, on the leadscrew"),
 }

@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 
+from lathework.job.words import CUTTERS
 from lathework.outfit.need import ALIKE_MM, Need, Said, Shop, StandIn, no_substitute, state_of, steps_of
 from lathework.outfit.serving import serving
 from lathework.part.bores import BoreWork
@@ -12,7 +13,11 @@ from lathework.planning.notice import told
 from lathework.planning.plan import Plan
 from lathework.shop.fits import reaches, reams
 from lathework.shop.kit import name_of
+from lathework.shop.kit_choices import TapForm
 from lathework.shop.things import Reamer, ShopDrill, Tap
+
+OWN_FORMS: Mapping[str, TapForm] = {"form-tap": "forming", "adjustable-tap": "adjustable"}
+"""Taps of a form of their own, by how a hole is cut: the others stand in for each other."""
 
 
 def bore_needs(plan: Plan, found: BoreWork, shop: Shop) -> Iterator[Need]:
@@ -32,17 +37,17 @@ def bore_needs(plan: Plan, found: BoreWork, shop: Shop) -> Iterator[Need]:
         yield from (Need("to finish the hole", one, note, steps=drilled) for one in fitting[:1])
     if thread is None or found.bore.cut not in TAPS:
         return
-    forming = found.bore.cut == "form-tap"
+    form = OWN_FORMS.get(found.bore.cut, "")
     taps = [one for one in shop.at_hand(Tap) if one.thread.designation == thread.designation]
-    taps = [one for one in taps if (one.form == "forming") == forming]
+    taps = [one for one in taps if (one.form if one.form in OWN_FORMS.values() else "") == form]
     deep = [one for one in taps if depth is None or reaches(one, depth.mm).fits]
-    what = f"{'form tap' if forming else 'tap'} for {thread.designation}"
+    what = f"{CUTTERS[found.bore.cut][0]} for {thread.designation}"
     if deep:
-        best = min(deep, key=lambda one: one.state == "worn")
+        best = min(deep, key=lambda one: (one.id != found.bore.tap, one.state == "worn"))
         yield Need(what, best, state_of(best), steps=steps_of(plan, ("tap", "finish"), found.bore.id))
         return
     serves = serving(thread, shop.things)
     away = [no_substitute(f"{name_of(one)} is {one.state}") for one in serves.away if isinstance(one, Tap)]
     short = reaches(taps[0], depth.mm).why if taps and depth else ""
-    owns = (("kind", "tap"), ("thread", thread.designation), ("form", "forming" if forming else "set"))
+    owns = (("kind", "tap"), ("thread", thread.designation), ("form", form or "set"))
     yield Need(what, None, short, (*away, *map(no_substitute, serves.unlike)), owns=owns)

@@ -12,10 +12,12 @@ from lathework.threads.thread import Thread
 Shape = Literal["thread", "round", "bar", "hexagon", "square", "flats", "knurl"]
 Edge = Literal["left", "right"]
 Mouth = Literal["right", "left", "across"]
-Cutter = Literal["tap", "form-tap", "tap-as-chaser", "boring-tool"]
+Cutter = Literal["tap", "form-tap", "adjustable-tap", "tap-as-chaser", "boring-tool"]
 OutsideCutter = Literal["die", "die-head", "threading-tool"]
+SetCutter = Literal[OutsideCutter, "adjustable-tap"]
+"""What a thread may be cut by that is set, or goes deeper, after a verdict."""
 """What cuts a thread outside."""
-TAPS: tuple[Cutter, ...] = ("tap", "form-tap")
+TAPS: tuple[Cutter, ...] = ("tap", "form-tap", "adjustable-tap")
 """What is turned into a hole; the others are fed along it on the leadscrew."""
 SHAPES: tuple[Shape, ...] = get_args(Shape)
 EDGES: tuple[Edge, ...] = get_args(Edge)
@@ -89,6 +91,8 @@ class Bore:
     across: Length | None = None
     at: Length | None = None
     cut: Cutter = "tap"
+    tap: str = ""
+    graduation: Length | None = None
 
 
 @dataclass(frozen=True, slots=True)

@@ -10,7 +10,7 @@ from lathework.cautions import Caution
 from lathework.cutting.cuts import SPRING
 from lathework.cutting.dimension import Dimension, Target
 from lathework.figures import Figure
-from lathework.part.model import OutsideCutter
+from lathework.part.model import SetCutter
 from lathework.threads.thread import Thread
 
 Measure = Literal["diameter", "verdict"]
@@ -123,7 +123,7 @@ class Operation:
     thread: Thread | None = None
     class_name: str = ""
     inside: bool = False
-    cutter: OutsideCutter = "die"
+    cutter: SetCutter = "die"
     to_mate: bool = False
     makes: str = ""
 

@@ -95,6 +95,7 @@ GROUPS: dict[Kind, Group] = {
             "reaches": Extent(REACHES, "how deep it goes before its shank or its square is in the way"),
             "shank": Extent(SHANK_ROUND, "diameter of its shank"),
             "square": Extent(SQUARE, "across its square"),
+            "graduation": Extent(GRADUATION, "of an adjustable one: what one graduation makes, on the diameter"),
         },
     ),
     "drill": _group("Drill", "a drill", {"size": Extent(DRILL, "as it is marked", optional=False)}),

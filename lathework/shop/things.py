@@ -45,7 +45,7 @@ class Die(Thing):
 
 @dataclass(frozen=True, slots=True)
 class Tap(Thing):
-    """A tap, or a set of them."""
+    """A tap, or a set of them; of an adjustable one, a `graduation` of its scale makes so much on the diameter."""
 
     thread: Thread
     form: TapForm
@@ -54,6 +54,7 @@ class Tap(Thing):
     reaches: Length | None
     shank: Length | None
     square: Length | None
+    graduation: Length | None
 
 
 @dataclass(frozen=True, slots=True)

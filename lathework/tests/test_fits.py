@@ -6,7 +6,7 @@ import math
 import unittest
 from typing import Any
 
-from hypothesis import given
+from hypothesis import assume, given
 from hypothesis import strategies as st
 
 from lathework.shop.equipment import Chuck, Collet, DieHolder, OwnLathe
@@ -141,6 +141,8 @@ class Others(unittest.TestCase):
         collet: Collet = thing("collet", least=f"{least:.3f} mm", most=f"{most:.3f} mm")
         told = grips(collet, size).fits
         open_bore, closed_bore = collet.most.mm / 2, collet.least.mm / 2 if collet.least else 0.0
+        # At its very ends a hair decides.
+        assume(min(abs(size - collet.most.mm), abs(size - 2 * closed_bore)) > 1e-4)
         # It goes in while open, and when closed it would not leave the collet slack.
         self.assertEqual(told, inside(rim(size / 2), open_bore) and size / 2 >= closed_bore - 1e-6)
 

@@ -11,7 +11,7 @@ from lathework.answers.plan_shown import PlanShown, plan_shown
 from lathework.answers.values import FigureShown, figure_shown
 from lathework.outfit.need import Need
 from lathework.shop.kit import name_of
-from lathework.shop.things import Die
+from lathework.shop.things import Die, Tap
 from lathework.units import LengthUnit
 from server.jobs.dies import did_last, die_records
 from server.jobs.lessons import LessonShown, lessons_of
@@ -124,7 +124,7 @@ class NeedShown:
 
 def needs_shown(told: Sequence[Need]) -> tuple[NeedShown, ...]:
     """What a plan works with, each die with what it did last."""
-    did = did_last([need.thing.id for need in told if isinstance(need.thing, Die)])
+    did = did_last([need.thing.id for need in told if isinstance(need.thing, Die | Tap)])
     return tuple(
         NeedShown(
             what=need.what,

@@ -40,8 +40,9 @@ def trials_of(die: str, *, but: Job | None = None) -> list[Trial]:
 
 def did_before(job: Job, plans: Sequence[Plan]) -> Memory:
     """What each die of the shop that a job names did in other jobs that were not deleted, by its id."""
-    dies = {section.die for plan in plans for section in plan.job.part.sections if section.die}
-    return {die: trials_of(die, but=job) for die in dies}
+    dies = {section.die for plan in plans for section in plan.job.part.sections}
+    taps = {bore.tap for plan in plans for bore in plan.job.part.bores}
+    return {die: trials_of(die, but=job) for die in dies | taps if die}
 
 
 def cut_row(job: Job, plans: Sequence[Plan], entry: Entry, event: Cut) -> CutRow | None:

@@ -74,6 +74,13 @@ def _shown(row: StandingRow) -> tuple[object, ...]:
     return row.state, row.held, row.good, row.scrapped, row.setting
 
 
+def _cutter(plan: Plan) -> str:
+    """What the setting of a job is one of."""
+    if plan.work.main is not None:
+        return plan.work.main.cut
+    return "adjustable-tap" if any(bore.cut == "adjustable-tap" for bore in plan.job.part.bores) else "die"
+
+
 def write_standing(now: Standing, *, followed: bool = False) -> None:
     """Write the row of a job as it stands; `followed` says that nothing but entries came since it was written."""
     row, spec, bench, progress = _row(now.job), now.spec, now.bench, now.progress
@@ -85,7 +92,7 @@ def write_standing(now: Standing, *, followed: bool = False) -> None:
     row.piece, row.steps, row.steps_done = bench.piece, progress.steps, progress.steps_done
     row.next_step = bench.step.title if bench.step else ""
     row.setting, row.unreadable = progress.opened_eighths, ""
-    row.cutter = bench.plan.work.main.cut if bench.plan.work.main else "die"
+    row.cutter = _cutter(bench.plan)
     row.last_entry, row.folded, row.rules = now.last, progress.state.kept(), rules()
     row.state, row.held = now.state, now.job.held
     _save_row(now.job, row, now.state, _words_of(spec), indexed=followed and _shown(row) == before)

@@ -5,18 +5,18 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from lathework.answers.values import Shown, length_shown
-from lathework.bench.gauge.die import aim_of
+from lathework.bench.gauge.die import aim_inside_of, aim_of
 from lathework.dies.learner import Belief, Forecast, Trial
 from lathework.dies.proposal import settings
-from lathework.dies.scale import SCREW, Scale, graduations
+from lathework.dies.scale import SCREW, Scale, graduated_tap, graduations
 from lathework.errors import InputError
 from lathework.gauging.verdicts import MEANINGS
 from lathework.shop.equipment import DieHead
-from lathework.shop.things import Die
+from lathework.shop.things import Tap
 from lathework.threads.designation import read_called
 from lathework.units import unit_word
 from server.jobs.did_before import trials_of
-from server.jobs.models import TrialRow
+from server.jobs.models import GaugingRow, TrialRow
 from server.kit.owned import things
 
 MARGIN = 1.0
@@ -64,26 +64,35 @@ NINETEEN_OF_TWENTY = 1.96
 """Standard deviations either way that hold nineteen of twenty (the normal law)."""
 
 
+def _over(belief: Belief, told: Forecast) -> float:
+    """How far the pitch diameter is over the middle of its class: of a hole, by the metal that is missing (mm)."""
+    return -told.off_mm if belief.scale.sets == "tap" else told.off_mm
+
+
 def _point(belief: Belief, trial: Trial) -> DiePoint:
     own = belief.learn(trial)
     meaning = MEANINGS[trial.verdict] if trial.verdict else None
     words, passes = (meaning.words, meaning.passes) if meaning else ("", False)
-    return DiePoint(trial.eighths, round(own.off_mm, 4), words, passes, trial.metal)
+    stood = belief.scale.opened(trial.eighths)
+    return DiePoint(stood, round(_over(belief, own), 4), words, passes, trial.metal)
 
 
-def _at(told: Forecast) -> LineAt:
-    wide = NINETEEN_OF_TWENTY * told.spread_mm
-    sizes = told.off_mm, told.off_mm - wide, told.off_mm + wide
-    return LineAt(told.eighths, *(round(size, 4) for size in sizes))
+def _at(belief: Belief, told: Forecast) -> LineAt:
+    wide, over = NINETEEN_OF_TWENTY * told.spread_mm, _over(belief, told)
+    return LineAt(belief.scale.opened(told.eighths), *(round(size, 4) for size in (over, over - wide, over + wide)))
 
 
 def _scale(die: str) -> Scale:
-    """What the die of that id is set by: chasers by the scale of the shop's head."""
-    shop = things()
-    if not any(isinstance(one, Die) and one.id == die and one.form == "chasers" for one in shop):
+    """What the die of that id is set by, by what it was when it was last gauged: chasers by the scale of the shop's
+    head, an adjustable tap by its own."""
+    last = GaugingRow.objects.filter(die=die).order_by("-entry_id").first()
+    cutter = last.cutter if last is not None else "die"
+    if cutter not in ("die-head", "adjustable-tap"):
         return SCREW
-    each = next((one.graduation for one in shop if isinstance(one, DieHead) and one.graduation), None)
-    return graduations(each.mm if each else None)
+    graded = (one for one in things() if isinstance(one, DieHead) or (isinstance(one, Tap) and one.id == die))
+    kind = DieHead if cutter == "die-head" else Tap
+    each = next((one.graduation for one in graded if isinstance(one, kind) and one.graduation), None)
+    return (graduations if cutter == "die-head" else graduated_tap)(each.mm if each else None)
 
 
 def die_line(die: str) -> DieLine | None:
@@ -91,13 +100,14 @@ def die_line(die: str) -> DieLine | None:
     last = TrialRow.objects.filter(die=die, job__deleted_at=None).order_by("-entry_id").first()
     if last is None:
         return None
+    scale = _scale(die)
     try:
-        aim = aim_of(read_called(last.thread, stored=True).thread, "")
+        thread = read_called(last.thread, stored=True).thread
     except InputError:
         return None
+    aim = (aim_inside_of if scale.sets == "tap" else aim_of)(thread, "")
     if aim is None:
         return None
-    scale = _scale(die)
     trials, belief = trials_of(die), Belief(aim, scale)
     points: list[DiePoint] = []
     for trial in trials:
@@ -107,7 +117,7 @@ def die_line(die: str) -> DieLine | None:
     used = [trial.eighths for trial in trials]
     low, high = max(-scale.most, min(used) - MARGIN), min(scale.most, max(used) + MARGIN)
     told = [belief.forecast(eighths, last.metal) for eighths in settings(scale, low, high)]
-    line = tuple(map(_at, told))
+    line = tuple(sorted((_at(belief, one) for one in told), key=lambda at: at.eighths))
     return DieLine(
         last.thread,
         last.metal,

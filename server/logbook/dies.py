@@ -53,8 +53,8 @@ def told(rows: Iterable[GaugingRow]) -> tuple[DieDid, ...]:
 def die_did(thread: str, die: str = "") -> tuple[DieDid, ...]:
     """The last gauging by the `die` of that id, or of the thread of that designation, in each of the latest jobs that
     were not deleted."""
-    own = {"die": die} if die else {"thread": thread}
-    made = GaugingRow.objects.filter(**own, inside=False, job__deleted_at=None).exclude(cutter="threading-tool")
+    own = {"die": die} if die else {"thread": thread, "inside": False}
+    made = GaugingRow.objects.filter(**own, job__deleted_at=None).exclude(cutter="threading-tool")
     rows = made.select_related("job", "entry")
     of_each: dict[int, GaugingRow] = {}
     for row in rows.order_by("-entry")[:PIECES]:

@@ -70,6 +70,7 @@ class PresetShown:
     left: float | None
     left_words: str
     marks: str
+    expected_words: str
 
 
 @answer
@@ -126,7 +127,7 @@ class BenchShown:
     tried: Gauge
     opened_eighths: float
     opened_words: str
-    moves: Literal["die", "head"]
+    moves: Literal["die", "head", "tap"]
     unread: tuple[Caution, ...]
     zero: str
     asks_keeping: bool
@@ -172,7 +173,17 @@ def _preset(told: Preset) -> PresetShown:
     left = "" if told.left is None else told.scale.stands(told.left)
     scale = told.scale
     words = scale.stands(told.eighths), scale.set_order(told.eighths)
-    return PresetShown(told.eighths, *words, *figures, told.trials, told.left, left, unit_word(scale.unit, 2))
+    over = "under" if scale.sets == "tap" else "over"
+    return PresetShown(
+        scale.opened(told.eighths),
+        *words,
+        *figures,
+        told.trials,
+        None if told.left is None else scale.opened(told.left),
+        left,
+        unit_word(scale.unit, 2),
+        f"{over} its middle",
+    )
 
 
 def _drawing(now: Bench) -> Sheet:
@@ -212,8 +223,8 @@ def bench_shown(whole: Progress) -> BenchShown:
         count=count_shown(counted) if counted else None,
         sized=_sized(now.sized) if now.sized else None,
         tried=now.tried,
-        opened_eighths=whole.opened_eighths,
-        moves="die" if now.scale.by == "screw" else "head",
+        opened_eighths=now.scale.opened(whole.opened_eighths),
+        moves=now.scale.sets,
         opened_words=now.scale.stands(whole.opened_eighths),
         unread=now.unread,
         zero=now.zero,

@@ -6,11 +6,12 @@ import math
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
+from lathework.bench.entry import made_of
 from lathework.dies.advised import chance, expected, learned_advice
-from lathework.dies.aim import Aim, aim_at
+from lathework.dies.aim import Aim, aim_at, aim_inside
 from lathework.dies.learner import Trial, believed
 from lathework.dies.proposal import start
-from lathework.dies.scale import SCREW, Scale, graduations
+from lathework.dies.scale import SCREW, Scale, graduated_tap, graduations
 from lathework.dies.setting import WANTED, Advice, advise, advise_inside
 from lathework.errors import InputError
 from lathework.figures import PRACTICE, Figure, Given
@@ -41,13 +42,21 @@ class Preset:
 IN_A_HEAD = " in a head"
 
 
+BY_A_TAP = " by a tap"
+
+
 def known_as(step: Operation | None, thread: str) -> str:
-    """What a die without an id is known by: its thread; chasers of a head are no die of that thread."""
-    return f"{thread}{IN_A_HEAD}" if step is not None and step.cutter == "die-head" else thread
+    """What a die without an id is known by: its thread; chasers of a head are no die of that thread, nor is a tap."""
+    if step is None:
+        return thread
+    return f"{thread}{IN_A_HEAD if step.cutter == 'die-head' else BY_A_TAP if step.cutter == 'adjustable-tap' else ''}"
 
 
 def scale_of(step: Operation, plan: Plan) -> Scale:
-    """What the die of a step is set by."""
+    """What the die, the head or the tap of a step is set by."""
+    if step.cutter == "adjustable-tap":
+        bore = next((one for one in plan.job.part.bores if one.id == made_of(step.key)), None)
+        return graduated_tap(bore.graduation.mm if bore is not None and bore.graduation else None)
     each = plan.job.setup.head.graduation
     return graduations(each.mm if each else None) if step.cutter == "die-head" else SCREW
 
@@ -55,6 +64,26 @@ def scale_of(step: Operation, plan: Plan) -> Scale:
 def known_of(memory: Memory, die: str, thread: str) -> tuple[Trial, ...]:
     """What a die did, by its id; and what was recorded in this job for its thread before it had one."""
     return (*memory.get(thread, ()), *(memory.get(die, ()) if die else ()))
+
+
+def aim_inside_of(thread: Thread, class_name: str) -> Aim | None:
+    """What the tap of a thread is to cut, by its class, "" for the usual one; None where no class says so."""
+    try:
+        nut = None if thread.taper else internal_limits(thread, class_name)
+    except InputError:
+        return None
+    if nut is None:
+        return None
+    try:
+        return aim_inside(nut, external_limits(thread))
+    except InputError:
+        return aim_inside(nut, None)
+
+
+def _aim(step: Operation) -> Aim | None:
+    """What the die or the tap of a step is to cut; None where no class says so."""
+    assert step.thread is not None  # what is set has a thread
+    return (aim_inside_of if step.inside else aim_of)(step.thread, step.class_name)
 
 
 def aim_of(thread: Thread, class_name: str) -> Aim | None:
@@ -78,8 +107,8 @@ def preset(
 ) -> Preset | None:
     """Where to set the die of a step before it runs, or what it does where it `stands` once it is set (eighths, a
     number); None where its screws do not size it or no class tells a size."""
-    runs = step.kind == "thread" and not step.to_mate
-    aim = aim_of(step.thread, step.class_name) if step.thread and runs else None
+    runs = step.kind in ("thread", "tap") and not step.to_mate
+    aim = _aim(step) if step.thread and runs else None
     if aim is None:
         return None
     belief = believed(aim, trials, scale)
@@ -100,7 +129,7 @@ def _by_rule(step: Operation, verdict: Verdict, scale: Scale) -> Advice | None:
         return advise(step.thread, verdict)
     change = abs(WANTED[verdict]) * step.thread.pitch_mm
     moved = Figure(
-        "scale of the head",
+        f"scale of the {scale.sets}",
         max(1.0, math.floor(change / scale.slope_mm + 0.5)),
         scale.unit,
         "greatest of (1, nearest whole of (change of pitch diameter ÷ a graduation))",
@@ -115,9 +144,9 @@ def _by_rule(step: Operation, verdict: Verdict, scale: Scale) -> Advice | None:
 def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence[Trial], scale: Scale) -> Advice | None:
     """What to do with the die of a step after a verdict, the last of its `trials`; None where nothing can be said."""
     assert step.thread is not None  # a step that is gauged has one
-    if step.inside:
+    if step.inside and step.cutter != "adjustable-tap":
         return advise_inside(verdict)
-    aim = None if step.to_mate else aim_of(step.thread, step.class_name)
+    aim = None if step.to_mate else _aim(step)
     # The last thread of this die is another one where the plan names another die since: only the rule speaks then.
     if aim is None or not trials or trials[-1].verdict != verdict:
         return _by_rule(step, verdict, scale)

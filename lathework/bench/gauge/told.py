@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Collection
 from dataclasses import replace
 
-from lathework.bench.entry import CUT_AGAIN, OF_A_HEAD, SET, Entry, made_of
+from lathework.bench.entry import CUT_AGAIN, OF_A_HEAD, OF_A_TAP, SET, Entry, made_of
 from lathework.bench.events import Event, Excused, Gauged
 from lathework.bench.gauge.die import aim_of, known_as
 from lathework.bench.gauge.thread import sized
@@ -26,7 +26,7 @@ def _moved(tallies: Collection[Tally], tally: Tally, entry: Entry, own: str, thr
     told = entry.eighths or 0.0
     if entry.word == CUT_AGAIN:
         return
-    move = entry.word.removesuffix(OF_A_HEAD)
+    move = entry.word.removesuffix(OF_A_HEAD).removesuffix(OF_A_TAP)
     if move == SET:
         for other in tallies:
             other.opened.pop(own, None)
@@ -40,7 +40,7 @@ def _moved(tallies: Collection[Tally], tally: Tally, entry: Entry, own: str, thr
 def _off(step: Operation | None, entry: Entry) -> tuple[float | None, float]:
     """How far a measured thread is off the middle of its class, and the uncertainty of that, in millimetres."""
     size = entry.thread_size
-    if step is None or step.thread is None or size is None:
+    if step is None or step.thread is None or size is None or step.inside:
         return None, 0.0
     aim, told = aim_of(step.thread, step.class_name), sized(step, size)
     if aim is None or told is None:
@@ -53,7 +53,7 @@ def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Opera
     """What a verdict says of the die known as `own`."""
     story = entry.story
     tally.gauged += 1
-    if step is not None and step.inside:
+    if step is not None and step.inside and step.cutter != "adjustable-tap":
         said = (entry.part, entry.piece, entry.step, story.thread, story.metal, entry.word)
         return [Gauged(*said, blank_mm=None, eighths=0.0, teaches=False, tried=entry.tried, inside=True)]
     stood = _stood(tallies, entry, known_as(step, story.thread))
@@ -86,6 +86,7 @@ def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Opera
         entry.tried,
         cutter=step.cutter if step is not None else "die",
         again=trial.again,
+        inside=step is not None and step.inside,
     )
     before = [Excused(entry.part, entry.piece, entry.step)] if teaches and instead else []
     return [*before, gauged]
@@ -102,7 +103,7 @@ def of_the_die(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Ope
             other.gauged_at.clear()
         _moved(tallies, tally, entry, own, known_as(step, thread))
     elif entry.kind == "cause":
-        if step is None or step.to_mate or step.inside:
+        if step is None or step.to_mate or (step.inside and step.cutter != "adjustable-tap"):
             return []
         tally.trials[own] = tally.trials.get(own, [])[:-1]
         return [Excused(entry.part, entry.piece, entry.step)]

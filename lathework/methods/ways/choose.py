@@ -11,11 +11,11 @@ from lathework.figures import PRACTICE, Figure, Given
 from lathework.methods.ways.contract import REMAKE_MIN, Choice, Expected, Wanted, Way
 from lathework.methods.ways.dies import DIE_WAYS
 from lathework.methods.ways.heads import HeadWay
-from lathework.methods.ways.taps import TAP_WAYS, TapAsChaserWay
+from lathework.methods.ways.taps import TAP_WAYS, AdjustableTapWay, TapAsChaserWay
 from lathework.methods.ways.tools import InsideToolWay, ToolWay
 
 OUTSIDE: tuple[Way, ...] = (*DIE_WAYS, HeadWay(), ToolWay())
-INSIDE: tuple[Way, ...] = (*TAP_WAYS, TapAsChaserWay(), InsideToolWay())
+INSIDE: tuple[Way, ...] = (*TAP_WAYS, AdjustableTapWay(), TapAsChaserWay(), InsideToolWay())
 """Every way there is, outside and in a hole: a new one is a module and its place here."""
 MOST_PIECES = 500
 """Pieces past which no break-even is told."""

@@ -23,6 +23,8 @@ BOTTOMING_LEAD = 1.5
 """Threads of a bottoming tap's lead (practice)."""
 LARGEST_BY_HAND_NM = 60.0
 """Torque in N m past which no wrench turns a tap steadily: chased out first (practice)."""
+ADJUSTED_MIN = 10.0
+"""Minutes to bring an adjustable tap to size on its first hole (practice)."""
 ALIKE = 0.001
 """Pitches closer than this share are one."""
 SET_UP: dict[Tapping, float] = {"by-centre": 1.0, "slipping-hand": 3.0, "slipping-chuck": 3.0, "in-vise": 0.5}
@@ -115,6 +117,34 @@ class TapWay(Way):
         bottom = left_over("from the bottom", wanted.thread, BOTTOMING_LEAD if wanted.blind else 0.0)
         straight = "square by eye: a degree or two out" if self.holding.off_lathe else "square, led by the tailstock"
         return Expected("the tap's own lead", straight, bottom)
+
+
+class AdjustableTapWay(TapWay):
+    """A tap whose size is set by a scale, turned by hand."""
+
+    def __init__(self) -> None:
+        """Held and turned as any tap by hand."""
+        super().__init__(TAP_HOLDINGS["by-centre"])
+        self.code = "adjustable-tap"
+        self.name = "adjustable tap, set by its scale"
+        self.remark = "brings a hole into a class that a fixed tap misses; set, tried, and set again"
+        self.takes = (("cut", "adjustable-tap"),)
+        self.spoils = 0.01
+
+    def lacking(self, wanted: Wanted) -> Iterator[str]:
+        """An adjustable tap of the thread."""
+        named = wanted.thread.designation
+        own = (one for one in wanted.owned(Tap) if one.form == "adjustable" and one.thread.designation == named)
+        if wanted.things is not None and not any(own):
+            yield f"an adjustable {named} tap"
+
+    def merits(self, wanted: Wanted) -> Iterator[str]:
+        """Its size is set."""
+        yield "sets the size of the hole, as a die is set"
+
+    def set_up(self, wanted: Wanted) -> Figure:
+        """Set, tried and set again on the first hole."""
+        return set_up_minutes(ADJUSTED_MIN)
 
 
 def same_pitch(tap: Tap, thread: Thread) -> bool:

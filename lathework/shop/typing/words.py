@@ -53,6 +53,7 @@ OF_KIND: dict[Kind, dict[str, tuple[str, str]]] = {
         "second": ("form", "second"),
         "bottoming": ("form", "bottoming"),
         "forming": ("form", "forming"),
+        "adjustable": ("form", "adjustable"),
         "spiral-point": ("form", "spiral-point"),
         "spiral-flute": ("form", "spiral-flute"),
     },

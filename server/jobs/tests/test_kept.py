@@ -8,7 +8,7 @@ from typing import Any
 from django.db import connection
 from django.test.utils import CaptureQueriesContext
 
-from lathework.tests.samples import PLUG, SCREW, TIE_ROD, document, section
+from lathework.tests.samples import PLUG, SCREW, TIE_ROD, body, bore, document, section
 from lathework.tests.test_parts import other, together
 from server.jobs import kept, words
 from server.jobs.actions.documents import start_job
@@ -95,6 +95,32 @@ class RowsOfAnyHistory(ApiCase):
         # Words are compared for one job at a time.
         Job.objects.filter(pk=again).delete()
         words.forget_entries(again)
+
+    def test_an_adjustable_tap_is_remembered_in_the_next_job(self) -> None:
+        """A screw that binds opens the tap; the next job with it begins from there, and its page draws what it cuts."""
+        hole = body(bore("M8", cut="adjustable-tap", tap="t7", graduation="0.02 mm"))
+        self.job = start_job(document(hole))
+        self.walk_to("tap:b1")
+        self.assertEqual(self.get(self.url("/bench"))["preset"]["trials"], 0)
+        self.walk_to("try:b1")
+        self.record("verdict", verdict="binds")
+        self.record("setting")
+        self.record("verdict", verdict="snug")
+        now = self.get(self.url("/bench"))
+        self.assertGreater(now["opened_eighths"], 0)
+        self.assertEqual(now["moves"], "tap")
+        followed = rows(self.job.pk)
+        kept.keep_ready(self.stored())
+        self.assertEqual(rows(self.job.pk), followed)
+        self.job = start_job(document(hole))
+        self.walk_to("tap:b1")
+        preset = self.get(self.url("/bench"))["preset"]
+        self.assertEqual((preset["trials"], preset["left"]), (2, now["opened_eighths"]))
+        line = self.get("/api/log/dies/line?die=t7")
+        said = [point["said"] for point in line["points"]]
+        self.assertEqual(said, ["starts, then binds", "snug, turns by hand, no shake"])
+        ends = [line["line"][at]["off_mm"] for at in (0, -1)]
+        self.assertGreater(ends[1], ends[0], "opened further, it cuts a wider hole")
 
     def turning(self, changes: dict[str, Any]) -> Any:
         """Another job as far as its blank, and the next cut there."""

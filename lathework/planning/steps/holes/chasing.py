@@ -7,6 +7,7 @@ from lathework.figures import Figure
 from lathework.methods.chase import bore_for_full, chasing_passes, comes_out_at, infeed, largest_chaser, pass_count
 from lathework.methods.ways.tools import FASTER
 from lathework.part.bores import BoreWork
+from lathework.part.model import SetCutter
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, quoted
 from lathework.planning.steps.gauging import check_interval
@@ -63,6 +64,13 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
     )
 
 
+def _cutter(bore_work: BoreWork) -> SetCutter:
+    """What is set, or goes deeper, where the screw does not go in; a tap that is neither counts as a die."""
+    if bore_work.bore.cut == "adjustable-tap":
+        return "adjustable-tap"
+    return "threading-tool" if bore_work.chased and bore_work.bore.cut != "tap-as-chaser" else "die"
+
+
 def try_screw(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread, deep: Figure) -> Operation:
     """Clean a hole that is threaded so `deep`, and try what goes in it."""
     # What it is made for may be made only later.
@@ -84,6 +92,6 @@ def try_screw(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Threa
         thread=thread,
         class_name=bore_work.bore.class_name,
         inside=True,
-        cutter="threading-tool" if bore_work.chased and bore_work.bore.cut != "tap-as-chaser" else "die",
+        cutter=_cutter(bore_work),
         makes=hole_made(bore_work, thread),
     )

@@ -20,6 +20,7 @@ from lathework.planning.steps.holes.chasing import try_screw
 from lathework.planning.steps.holes.hole import DEEP_RATIO, PECK, pilot_drill, pilot_figure
 from lathework.planning.steps.holes.reaming import ream
 from lathework.planning.steps.holes.tap_words import (
+    as_set,
     driven,
     ending,
     hole_made,
@@ -132,7 +133,7 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
     figures = {"turns": turns, **driven(work, bore_work), **torques(work, bore_work, thread, BY_HAND)}
     if bore.depth is not None:
         figures["deep"] = typed("full thread", bore.depth, fine=False)
-    return Operation(
+    tapped = Operation(
         key=keyed("cross-tap", bore_work.bore.id),
         kind="tap",
         title="Tap the hole across",
@@ -152,6 +153,7 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
         chucking=chucking.number,
         makes=hole_made(bore_work, thread),
     )
+    return as_set(tapped, bore_work, thread)
 
 
 def _try(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from dataclasses import replace
 
 from lathework.cutting.roughing import HAND_BEARS_NM, rough_share
 from lathework.cutting.torque import cutting_torque, form_torque
@@ -12,7 +13,7 @@ from lathework.holes.percent import TAPPED_PERCENT
 from lathework.methods.tap import TAP_HOLDINGS, TapHolding
 from lathework.part.bores import BLIND_TAP, BoreWork
 from lathework.planning.chucking import Chucking
-from lathework.planning.operation import makes
+from lathework.planning.operation import Operation, makes
 from lathework.planning.positions import along, given_mm, typed
 from lathework.planning.steps.holes.hole import ends_in_bar, tapped_in_vise
 from lathework.planning.threads.driving import (
@@ -143,10 +144,20 @@ def ending(work: Work, figures: dict[str, Figure]) -> str:
     return f"; {turn_back(work)}." if "rhythm" in figures else "."
 
 
+def as_set(operation: Operation, bore_work: BoreWork, thread: Thread) -> Operation:
+    """A step that taps: with an adjustable tap it is one that is set before it runs."""
+    bore = bore_work.bore
+    if bore.cut != "adjustable-tap":
+        return operation
+    return replace(operation, thread=thread, class_name=bore.class_name, inside=True, cutter="adjustable-tap")
+
+
 def tap_order(bore_work: BoreWork, *, power: bool = False) -> str:
     """Which taps a hole takes, in their order."""
     if bore_work.bore.cut == "form-tap":
         return "form tap"
+    if bore_work.bore.cut == "adjustable-tap":
+        return "adjustable tap"
     if power:
         return "spiral point tap"
     return "second tap alone" if bore_work.bore.depth is None else "taper, second, then bottoming tap"

@@ -16,6 +16,7 @@ from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.steps.holes.chasing import chase, try_screw
 from lathework.planning.steps.holes.hole import bores_here, tapped_in_vise
 from lathework.planning.steps.holes.tap_words import (
+    as_set,
     driven,
     ending,
     full_depth,
@@ -102,7 +103,7 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
     # Under power nothing is turned back.
     drive = under_power(work, thread, turns) if way.power else driven(work, bore_work)
     figures = {"turns": turns, **drive, "deep": deep, **torques(work, bore_work, thread, way)}
-    return Operation(
+    tapped = Operation(
         key=keyed("tap", bore_work.bore.id),
         kind="tap",
         title="Tap the hole",
@@ -116,6 +117,7 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
         chucking=chucking.number,
         makes=hole_made(bore_work, thread),
     )
+    return as_set(tapped, bore_work, thread)
 
 
 def tap_taper(

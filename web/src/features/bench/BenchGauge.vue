@@ -42,6 +42,10 @@ watch(
   () => props.bench.last,
   () => (asked.value = null),
 )
+/** Something stands elsewhere than it came: a die, a head, or the adjustable tap of a hole. */
+const stands = computed(
+  () => props.bench.opened_eighths !== 0 && (!props.bench.step?.inside || props.bench.moves === 'tap'),
+)
 </script>
 
 <template>
@@ -126,18 +130,14 @@ watch(
               :open="asked === one"
               @working="asked = asked === one ? null : one"
             />
-            <span v-if="bench.opened_eighths && !bench.step?.inside" class="muted"
-              >The {{ bench.moves }} stands {{ bench.opened_words }}.</span
-            >
+            <span v-if="stands" class="muted">The {{ bench.moves }} stands {{ bench.opened_words }}.</span>
           </div>
         </div>
       </div>
       <WorkingPanel v-if="asked" :figure="asked" />
     </div>
     <p v-else-if="bench.cause" class="order" role="status">{{ bench.cause.cure }}</p>
-    <p v-else-if="bench.opened_eighths && !bench.step?.inside" class="muted">
-      The {{ bench.moves }} stands {{ bench.opened_words }}.
-    </p>
+    <p v-else-if="stands" class="muted">The {{ bench.moves }} stands {{ bench.opened_words }}.</p>
   </div>
 </template>
 

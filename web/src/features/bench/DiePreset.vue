@@ -25,7 +25,7 @@ const settled = computed(
 const from = computed(() =>
   told.value?.trials
     ? `by ${told.value.trials} of its threads`
-    : 'a first guess: nothing is known of this die yet',
+    : `a first guess: nothing is known of this ${props.bench.moves} yet`,
 )
 const open = (which: 'chance' | 'expected') => (working.value = working.value === which ? '' : which)
 </script>
@@ -79,7 +79,7 @@ const open = (which: 'chance' | 'expected') => (working.value = working.value ==
       <FigureValue
         class="expected"
         :figure="told.expected"
-        label="over its middle"
+        :label="told.expected_words"
         :open="working === 'expected'"
         @working="open('expected')"
       />

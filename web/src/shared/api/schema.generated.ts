@@ -1641,7 +1641,7 @@ export interface components {
              * @default tap
              * @enum {string}
              */
-            cut?: "tap" | "form-tap" | "tap-as-chaser" | "boring-tool";
+            cut?: "tap" | "form-tap" | "adjustable-tap" | "tap-as-chaser" | "boring-tool";
             /**
              * Depth
              * @default
@@ -1654,10 +1654,20 @@ export interface components {
              */
             end?: "right" | "left" | "across";
             /**
+             * Graduation
+             * @default
+             */
+            graduation?: string;
+            /**
              * Id
              * @default
              */
             id?: string;
+            /**
+             * Tap
+             * @default
+             */
+            tap?: string;
             /**
              * Thread
              * @default
@@ -2796,7 +2806,7 @@ export interface components {
              * Moves
              * @enum {string}
              */
-            moves: "die" | "head";
+            moves: "die" | "head" | "tap";
             /** Opened Eighths */
             opened_eighths: number;
             /** Opened Words */
@@ -3784,6 +3794,8 @@ export interface components {
             /** Eighths */
             eighths: number;
             expected: components["schemas"]["FigureShown"];
+            /** Expected Words */
+            expected_words: string;
             /** Left */
             left: number | null;
             /** Left Words */
