@@ -116,7 +116,7 @@ class PlanShown:
     `asks` are the fields of the document that concern it.
     """
 
-    thread: ThreadShown
+    thread: ThreadShown | None
     overall: Shown
     quantity: int
     unit: LengthUnit
@@ -212,7 +212,7 @@ def plan_shown(plan: Plan, end: int | None = None, step: str = "", *, narrow: bo
     job, main = plan.job, plan.work.main
     asked = end is not None and plan.operation(step) is not None
     return PlanShown(
-        thread=thread_shown(job.part.thread),
+        thread=thread_shown(job.part.thread) if job.part.thread is not None else None,
         overall=length_shown(job.part.overall_mm, fine=False),
         quantity=job.quantity,
         unit=job.unit,

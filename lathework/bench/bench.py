@@ -177,7 +177,14 @@ def _die_id(plan: Plan, step: Operation | None) -> str:
     """Which die of the shop `Bench.die` is: the step's own; at any other step that of the part's first thread."""
     if step is not None and step.thread is not None:
         return die_of(plan, step.key)
-    return next((one.die for one in plan.job.part.sections if one.thread == plan.job.part.thread), "")
+    first = plan.job.part.thread
+    return next((one.die for one in plan.job.part.sections if first is not None and one.thread == first), "")
+
+
+def _thread_of(plan: Plan, step: Operation | None) -> str:
+    """The thread of a step; at any other that of the part's first thread, "" where it has none."""
+    thread = step.thread if step is not None and step.thread is not None else plan.job.part.thread
+    return thread.designation if thread is not None else ""
 
 
 def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts) -> Bench:
@@ -215,7 +222,7 @@ def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts) -> Bench:
         sized=sized(step, tally.sizes[key]) if step and key in tally.sizes else None,
         gauges=(may := offered(step) if step else ()),
         tried=tally.tried if tally.tried in may else "",
-        die=step.thread.designation if step and step.thread else plan.job.part.thread.designation,
+        die=_thread_of(plan, step),
         die_id=_die_id(plan, step),
         opened=tally.opened,
         unread=tuple(HAZARD_CAUTIONS[h] for h in plan.job.hazards if h not in tally.read) if step else (),

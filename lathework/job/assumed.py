@@ -13,6 +13,8 @@ THREAD = "M10"
 """Drawn until the thread can be read."""
 BAR = {"screw": 1.9, "sample": 1.9, "nut": 1.7, "body": 2.2, "bolt": 1.0, "all-thread": 1.0}
 """Bar over the thread's diameter, by start; 1.25 for the others (practice, as are all shares here)."""
+BUSH_BAR, BUSH_OUTSIDE, BUSH_HOLE, BUSH_LONG = 16.0, 14.0, 8.0, 20.0
+"""Of a bush, which has no thread to go by, in millimetres."""
 OVER_CORNERS = 1.18
 """Round bar over the flats that are milled on it."""
 SHANK, SHANK_LONG, FLATS = 1.3, 2.2, 1.7
@@ -80,9 +82,30 @@ def _thread(typed: Typed) -> str:
     return typed.thread
 
 
+def _bush(typed: Typed, sizes: _Sizes) -> Typed:
+    """A bush with every size put in: a wall of its own, whatever was typed."""
+    outside = sizes.given("shank") or sizes.given("stock") or max(BUSH_OUTSIDE, 1.6 * (sizes.given("hole") or 0.0))
+
+    def length(name: str, usual: float) -> str:
+        return str(getattr(typed, name)) if sizes.given(name) is not None else f"{usual:.4f} mm"
+
+    return replace(
+        typed,
+        title=typed.title or "bush",
+        quantity="1",
+        stock=length("stock", BUSH_BAR / BUSH_OUTSIDE * outside),
+        shank=length("shank", outside),
+        hole=length("hole", BUSH_HOLE / BUSH_OUTSIDE * outside),
+        overall=length("overall", BUSH_LONG / BUSH_OUTSIDE * outside),
+        readings={},
+    )
+
+
 def assumed(typed: Typed) -> Typed:
     """The form with every size that is missing, or cannot be read, put in: for a drawing, never for a job."""
     sizes = _Sizes(typed)
+    if typed.start == "bush":
+        return _bush(typed, sizes)
 
     def length(name: str, usual: float) -> str:
         return str(getattr(typed, name)) if sizes.given(name) is not None else f"{usual:.4f} mm"

@@ -5,10 +5,10 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal, get_args
 
-Start = Literal["stud", "rod", "screw", "plug", "all-thread", "nut", "body", "bolt", "sample"]
+Start = Literal["stud", "rod", "screw", "plug", "all-thread", "nut", "body", "bush", "bolt", "sample"]
 STARTS: tuple[Start, ...] = get_args(Start)
 AskedField = Literal[
-    "title", "thread", "quantity", "stock", "threaded", "shank", "shank_length", "flats", "overall", "present"
+    "title", "thread", "quantity", "stock", "threaded", "shank", "shank_length", "flats", "hole", "overall", "present"
 ]
 AskKind = Literal["words", "thread", "count", "across", "along"]
 """What is typed: words, a designation, a whole number, a diameter or a width, a length along the part."""
@@ -89,6 +89,20 @@ BEGINNINGS: tuple[Beginning, ...] = (
         "body, tapped hole",
         "round bar, tapped along its axis",
         (_TITLE, _THREAD, _COUNT, _BAR, _DEEP, _OVERALL),
+        shoulder=False,
+    ),
+    Beginning(
+        "bush",
+        "bush or sleeve",
+        "no thread: turned outside, a hole right through",
+        (
+            Ask("title", "What is it", "words", "Guide bush", "Guide bush"),
+            _COUNT,
+            _BAR,
+            Ask("shank", "Outside diameter", "across", "1/2", "14"),
+            Ask("hole", "Hole", "across", "5/16", "8"),
+            _OVERALL,
+        ),
         shoulder=False,
     ),
     Beginning(

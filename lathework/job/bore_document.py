@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from lathework.job.fit_checks import check_bored_fit
 from lathework.job.job_reader import JobReader
 from lathework.part.bore_sizes import largest_mm, thickness_mm, wall_mm
 from lathework.part.model import TAPS, Bore, Cutter, Mouth, Part
@@ -24,7 +25,12 @@ def _bore(reader: JobReader, path: str) -> Bore | None:
             return None
         return Bore(own, end, depth, called.thread, called.class_name, None, at, cut, tap, each)
     across = reader.size(f"{path}.across", optional=False)
-    return None if across is None or reader.wrong > before else Bore(own, end, depth, across=across, at=at)
+    fit, mate = reader.chosen(f"{path}.fit"), reader.size(f"{path}.mate")
+    if across is not None:
+        check_bored_fit(reader, path, end, fit, across, mate)
+    if across is None or reader.wrong > before:
+        return None
+    return Bore(own, end, depth, across=across, at=at, fit=fit, mate=mate)
 
 
 def read_bores(reader: JobReader) -> tuple[Bore, ...] | None:

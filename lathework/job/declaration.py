@@ -6,6 +6,7 @@ from lathework.cautions import HAZARDS
 from lathework.cutting.blank import SCHOOLS
 from lathework.declared import Group, Rows
 from lathework.fields import Choice, Extent, Fixed, Ident, Raw, Several, Share, Text, Whole
+from lathework.fits.fit import FIT_CODES
 from lathework.holes.depth import HIGHEST_PERCENT, LOWEST_PERCENT
 from lathework.identify.evidence import FIELDS
 from lathework.job.model import BATCHES, FINISHES, ORDERS, SUPPORTS
@@ -70,6 +71,8 @@ SECTION = Group(
         "chamfer": Extent(CHAMFER, "45 degrees, on the edge toward the nearer end"),
         "cut": Choice(OUTSIDE_CUTTERS, "die", "what cuts the thread"),
         "die": Text("the die of the shop that cuts the thread, by its id", LONGEST_IDENT),
+        "fit": Choice(FIT_CODES, "", "how a round section goes with its mate; empty for a plain size"),
+        "mate": Extent(ACROSS, "what the mate of a fit measures; empty makes it to the standard's limits"),
         "measured": Extent(ACROSS, "what the sample measured across"),
         "measured_length": Extent(ALONG, "what the sample measured along"),
     },
@@ -85,6 +88,8 @@ BORE = Group(
         "depth": Extent(ALONG, "of full thread, or of the plain hole; empty goes through"),
         "at": Extent(ALONG, "of a hole across: its axis behind the right-hand end"),
         "cut": Choice(CUTTERS, "tap", "what cuts the thread"),
+        "fit": Choice(FIT_CODES, "", "how a plain hole goes with its mate; empty for one as drilled"),
+        "mate": Extent(ACROSS, "what the mate of a fit measures; empty makes it to the standard's limits"),
         "tap": Text("the adjustable tap of the shop that cuts it, by its id", LONGEST_IDENT),
         "graduation": Extent(GRADUATION, "what one graduation of that makes, on the diameter"),
     },

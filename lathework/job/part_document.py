@@ -5,6 +5,7 @@ from __future__ import annotations
 from lathework.cutting.groove import SHORTEST_THREAD
 from lathework.job.bore_document import check_bores, read_bores
 from lathework.job.declaration import ALONG
+from lathework.job.fit_checks import check_fit
 from lathework.job.job_reader import JobReader
 from lathework.lengths import Length
 from lathework.part.ends import ends_of, nominal_mm
@@ -44,7 +45,13 @@ def _section(reader: JobReader, path: str, *, rest: Length | None) -> Section | 
         reader.line(f"{path}.across")
         return None if length is None else Section(own, shape, length, chamfer=chamfer)
     across = reader.size(f"{path}.across", optional=False)
-    return None if length is None or across is None else Section(own, shape, length, across, chamfer=chamfer)
+    fit, mate = reader.chosen(f"{path}.fit"), reader.size(f"{path}.mate")
+    if length is None or across is None:
+        return None
+    if shape != "round":
+        return Section(own, shape, length, across, chamfer=chamfer)
+    check_fit(reader, path, fit, across, mate)
+    return Section(own, shape, length, across, chamfer=chamfer, fit=fit, mate=mate)
 
 
 def _rest(reader: JobReader, stated: Length | None, count: int, unit: LengthUnit) -> tuple[int | None, Length | None]:
@@ -125,9 +132,6 @@ def read_part(reader: JobReader) -> Part | None:
         reader.line("part.name"),
         reader.line("part.afterwards"),
     )
-    if not part.threads:
-        reader.fail("no-thread", "part.sections", "One section or one hole at least must have a thread.")
-        return None
     before = reader.wrong
     for number in range(count):
         _check_section(reader, part, number)

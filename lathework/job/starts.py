@@ -9,7 +9,7 @@ from typing import Any
 from lathework.declared import Field, Group
 from lathework.errors import InputError, InvalidDocument
 from lathework.fields import Choice, Json
-from lathework.job.beginnings import Start
+from lathework.job.beginnings import BEGINNINGS, AskedField, Start
 from lathework.job.declaration import FORMAT, METHOD, SECTION, SETUP, VERSION
 from lathework.job.document import read_document
 from lathework.threads.designation import read_called
@@ -60,6 +60,11 @@ _FORMS: Mapping[Start, Mapping[str, str]] = {
     "all-thread": {"part.sections.0.length": "overall"},
     "nut": _TAPPED,
     "body": _TAPPED,
+    "bush": {
+        "part.sections.0.across": "shank",
+        "part.sections.0.length": "overall",
+        "part.bores.0.across": "hole",
+    },
     "bolt": {"part.sections.1.length": "overall", "part.stock.bar_length": "present"},
     "sample": _SCREW,
 }
@@ -92,6 +97,7 @@ class Typed:
     shank: str = ""
     shank_length: str = ""
     flats: str = ""
+    hole: str = ""
     overall: str = ""
     present: str = ""
     finish: str = ""
@@ -132,6 +138,8 @@ def _sections(typed: Typed) -> list[Json]:
     match typed.start:
         case "nut" | "body":
             return [_section("s1", "bar")]
+        case "bush":
+            return [_section("s1", "round", across=typed.shank)]
         case "all-thread":
             return [_section("s1", "thread", thread=typed.thread)]
         case "rod":
@@ -162,9 +170,10 @@ def _stock(typed: Typed) -> Json:
 
 def new_document(typed: Typed, method: Json | None, setup: Json | None, identified: Any = None) -> Json:
     """The document of a new job; `method` and `setup` are those of the last job, None where there was none."""
-    tapped = typed.start in ("nut", "body")
+    tapped, bush = typed.start in ("nut", "body"), typed.start == "bush"
     own, lathe = of_the_shop(typed.unit, method, setup)
     hole = {"id": "b1", "end": "right", "thread": typed.thread, "across": "", "depth": typed.threaded, "at": ""}
+    hole |= {"thread": "", "across": typed.hole, "depth": ""} if bush else {}
     return {
         "format": FORMAT,
         "version": VERSION,
@@ -182,7 +191,7 @@ def new_document(typed: Typed, method: Json | None, setup: Json | None, identifi
             "afterwards": "",
             "stock": _stock(typed),
             "sections": _measured(_sections(typed), typed.readings),
-            "bores": [{**hole, "cut": "tap"}] if tapped else [],
+            "bores": [{**hole, "cut": "tap"}] if tapped or bush else [],
         },
         "others": [],
         "method": own | ({"finish": typed.finish} if typed.finish else {}),
@@ -205,12 +214,16 @@ def _which_thread(typed: Typed) -> Iterator[InputError]:
         yield error.at("thread")
 
 
+def _asks(start: Start, name: AskedField) -> bool:
+    return any(ask.field == name for one in BEGINNINGS if one.code == start for ask in one.asks)
+
+
 def check_start(typed: Typed, document: Json) -> None:
     """Raise InvalidDocument where a form cannot become its `document`, told beside what was typed.
 
     A second end repeats what the first said, and is left out.
     """
-    told, rest = list(_which_thread(typed)), []
+    told, rest = list(_which_thread(typed)) if _asks(typed.start, "thread") else [], []
     asked = bool(told)
     try:
         read_document(document)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from lathework.cautions import HAZARD_CAUTIONS, HAZARD_NAMES
 from lathework.cutting.blank import REMARKS, SCHOOL_NAMES
+from lathework.fits.fit import FIT
 from lathework.methods.die import DIE_HOLDINGS
 from lathework.methods.infeed import INFEED_WAYS
 from lathework.methods.tap import TAP_HOLDINGS
@@ -33,7 +34,10 @@ FINISHES: Words = {
     "run-out": ("run-out left", "the last threads stay unfinished; the nut is counterbored"),
 }
 ORDERS: Words = {
-    "from-the-bar": ("thread first, then part off", "held by the bar, up to four diameters long; longer work is sawn"),
+    "from-the-bar": (
+        "worked on the bar, then parted off",
+        "held by the bar, up to four diameters long; longer work is sawn",
+    ),
     "blanks-first": ("blanks first, then each end", "sawn to length, held by the body; short stick-out, no parting"),
 }
 BATCHES: Words = {
@@ -63,6 +67,7 @@ CUTTERS: Words = {
     "tap-as-chaser": ("tap held as a chaser", "a smaller tap of the same pitch, on the leadscrew"),
     "boring-tool": ("inside threading tool", "single point, on the leadscrew"),
 }
+FITS: Words = {one.code: (one.name, one.remark) for one in FIT.values()}
 METALS: Words = {
     metal.code: (metal.name, f"blank {metal.blank_fraction:g} of the pitch under; {metal.lubricant}")
     for metal in materials().values()

@@ -24,7 +24,7 @@ def bore_needs(plan: Plan, found: BoreWork, shop: Shop) -> Iterator[Need]:
     """What makes a hole: its drill, its tap."""
     thread, depth, unit = found.bore.thread, found.bore.depth, plan.job.unit
     drilled = steps_of(plan, ("drill",), found.bore.id)
-    if shop.keeps(ShopDrill) and (found.picked is not None or thread is None):
+    if shop.keeps(ShopDrill) and (found.picked is not None or thread is None) and found.limits is None:
         own = [one for one in shop.at_hand(ShopDrill) if abs(one.size.mm - found.drill_mm) < ALIKE_MM]
         near = min(shop.at_hand(ShopDrill), key=lambda one: abs(one.size.mm - found.drill_mm), default=None)
         instead = (StandIn(f"nearest: {name_of(near)}"),) if near and not own else ()

@@ -6,11 +6,14 @@ from dataclasses import dataclass, replace
 from functools import lru_cache
 
 from lathework.figures import AS_TYPED, PRACTICE, Figure, Given
+from lathework.fits.fit import Limits
 from lathework.holes.depth import PILOT_FROM_MM, form_hole, hole_for
-from lathework.holes.drill_choice import choose, sought, wanted_percent
+from lathework.holes.drill_choice import choose, sought
 from lathework.holes.oversize import probable_hole
 from lathework.holes.percent import convention, percent_thread
 from lathework.holes.taper_pipe import TaperHole, taper_hole
+from lathework.part.fitted import bore_limits
+from lathework.part.job_racks import Racks, rough_drill
 from lathework.part.model import TAPS, Bore
 from lathework.shop.metals import Material
 from lathework.shop.racks import home, owned
@@ -20,11 +23,8 @@ from lathework.threads.limits.bands import InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 
-ROOM_TO_BORE_MM = 0.4
-"""Least that a boring tool is left to take off the diameter after the last drill (practice)."""
 BORING_TOOL = "boring tool"
 """What makes a hole that no drill of the racks fits."""
-HOME_RACKS: dict[LengthUnit, str] = {"in": "number, letter, fraction", "mm": "metric"}
 WORTH_TELLING = 6.0
 """Per cent thread by which a drill must come nearer for another rack to be opened, or named (practice)."""
 NAMED_RACKS = ("number", "letter", "fraction")
@@ -45,7 +45,7 @@ class BoreWork:
 
     `picked` is the drill for a thread, None where it is bored or plain, `hole` what it probably cuts, `passes` how far
     that may be over the class (the thread's unit); `rough` is the largest drill owned below a bored hole. `taper` is
-    set for a pipe thread that tapers.
+    set for a pipe thread that tapers, `limits` for a plain hole that is made to a fit.
     """
 
     bore: Bore
@@ -58,6 +58,7 @@ class BoreWork:
     passes: float = 0.0
     rough: Drill | None = None
     taper: TaperHole | None = None
+    limits: Limits | None = None
 
     @property
     def called(self) -> str:
@@ -83,21 +84,6 @@ class BoreWork:
         return self.bored and self.drill_mm > all_drills()[-1].diameter_mm
 
 
-@dataclass(frozen=True, slots=True)
-class Racks:
-    """What a job chooses its drills from: those owned, as typed in `unit`, its metal, and the per cent thread asked
-    for, None where nobody asked."""
-
-    drills: str
-    unit: LengthUnit
-    metal: Material
-    asked: float | None
-
-    def percent(self, thread: Thread) -> float:
-        """Per cent thread wanted (a bare number): as asked, or as suits metal and thread."""
-        return wanted_percent(self.metal, thread) if self.asked is None else self.asked
-
-
 def _within(wanted: Figure, limits: InternalLimits, unit: LengthUnit) -> Figure:
     """A bore brought within its class."""
     least, greatest = limits.minor.minimum, limits.minor.maximum
@@ -117,8 +103,6 @@ def _bored(bore: Bore, thread: Thread, racks: Racks) -> BoreWork:
     if limits is not None:
         wanted = _within(wanted, limits, thread.unit)
     mm = convert(wanted.value, thread.unit, "mm")
-    rack = owned(racks.drills or HOME_RACKS[racks.unit], racks.unit)
-    smaller = [drill for drill in rack if drill.diameter_mm < mm - ROOM_TO_BORE_MM]
     factor, words = convention(thread)
     percent = Figure(
         "thread left",
@@ -133,7 +117,7 @@ def _bored(bore: Bore, thread: Thread, racks: Racks) -> BoreWork:
         ),
         note=words,
     )
-    return BoreWork(bore, BORING_TOOL, wanted, mm, percent, rough=smaller[-1] if smaller else None)
+    return BoreWork(bore, BORING_TOOL, wanted, mm, percent, rough=rough_drill(mm, racks))
 
 
 @lru_cache(maxsize=256)
@@ -241,5 +225,9 @@ def bore_work(bore: Bore, racks: Racks) -> BoreWork:
         return _tapped(bore, racks)
     across = bore.across
     assert across is not None  # the reader gives each hole a thread or a size
+    limits = bore_limits(bore, racks.unit)
+    if limits is not None:
+        rough = rough_drill(limits.aim_mm, racks)
+        return BoreWork(bore, BORING_TOOL, limits.aim, limits.aim_mm, None, rough=rough, limits=limits)
     figure = Figure("drill", across.value, across.unit, "as you entered it", AS_TYPED, kind="typed")
     return BoreWork(bore, across.typed, figure, across.mm, None)

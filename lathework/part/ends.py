@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from lathework.part.fitted import section_limits
 from lathework.part.model import MILLED, Edge, Part
 from lathework.part.stock import ACROSS_FLATS
 
@@ -46,6 +47,9 @@ def nominal_mm(part: Part, number: int) -> float:
         return section.thread.major_mm
     if section.shape in MILLED:
         return _milled_from_mm(part, number)
+    limits = section_limits(section)
+    if limits is not None:
+        return limits.aim_mm
     return part.stock.corners_mm if section.across is None else section.across.mm
 
 

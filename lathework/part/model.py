@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal, get_args
 
+from lathework.fits.fit import FitCode
 from lathework.lengths import Length
 from lathework.part.stock import FINISHED_FORMS, StockForm, corners_mm
 from lathework.threads.thread import Thread
@@ -58,8 +59,9 @@ class Section:
     `across` is its diameter, or the width across its flats; None for a thread and for bar as bought. `length` of a
     thread runs to the shoulder behind it and so includes its relief. `chamfer` breaks the edge toward the nearer end
     of the part. `class_name` is the class of the thread, "" for the usual one. `measured` is what a sample of it
-    measures across. `cut` is what cuts the thread, `die` the id of the die that does, "" where none is named. `id` is
-    its own for as long as it is part of the job, wherever it stands in the list.
+    measures across. `cut` is what cuts the thread, `die` the id of the die that does, "" where none is named. `fit` is
+    how a round section goes with its `mate`, which measures so much where somebody measured it. `id` is its own for as
+    long as it is part of the job, wherever it stands in the list.
     """
 
     id: str
@@ -72,6 +74,8 @@ class Section:
     measured: Length | None = None
     die: str = ""
     cut: OutsideCutter = "die"
+    fit: FitCode = ""
+    mate: Length | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -80,7 +84,8 @@ class Bore:
 
     `depth` is that of full thread, or of the plain hole; None goes right through. `class_name` is the class of the
     internal thread, "" for the usual one; `cut` is what cuts it. `at` is where the axis of a hole across lies, behind
-    the right-hand end. `id` is its own, like a section's.
+    the right-hand end. An adjustable `tap` is one of the shop, by its id; a `graduation` of its scale makes so much.
+    `fit` is how a plain hole goes with its `mate`, as a section does. `id` is its own, like a section's.
     """
 
     id: str
@@ -93,6 +98,12 @@ class Bore:
     cut: Cutter = "tap"
     tap: str = ""
     graduation: Length | None = None
+    fit: FitCode = ""
+    mate: Length | None = None
+
+
+NO_THREAD = "no thread"
+"""What a part is called by that has none."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -123,9 +134,9 @@ class Part:
         return next((section for section in self.sections if not section.length.typed), None)
 
     @property
-    def thread(self) -> Thread:
-        """The thread the job is known by: the first one outside, or the first one inside."""
-        return self.threads[0]
+    def thread(self) -> Thread | None:
+        """The thread the job is known by: the first one outside, or the first one inside; None where it has none."""
+        return next(iter(self.threads), None)
 
     @property
     def threads(self) -> tuple[Thread, ...]:
@@ -140,5 +151,5 @@ class Part:
 
     @property
     def designations(self) -> str:
-        """The threads by name, each once."""
-        return ", ".join(dict.fromkeys(thread.designation for thread in self.threads))
+        """The threads by name, each once; "no thread" where there is none."""
+        return ", ".join(dict.fromkeys(thread.designation for thread in self.threads)) or NO_THREAD

@@ -62,7 +62,8 @@ def asked(job: Job, notices: tuple[Notice, ...], *, blades: bool) -> tuple[str, 
     outside = any(section.thread is not None for section in job.part.sections)
     inside = bool(job.part.bores)
     fields = [*_die(job)] if outside else []
-    fields += ["method.tapping", "method.percent", "setup.drills"] if inside else []
+    fields += ["method.tapping", "method.percent"] if any(bore.thread for bore in job.part.bores) else []
+    fields += ["setup.drills"] if inside else []
     fields += _lathe(job, outside=outside, inside=inside)
     # A lathe of the shop tells these itself.
     fields += [] if job.setup.machine else ["setup.lathe", "setup.dial", "setup.readout"]

@@ -11,8 +11,9 @@ from lathework.cutting.torque import cutting_torque
 from lathework.figures import Figure
 from lathework.job.model import Job, Order
 from lathework.methods.die import DIE_HOLDINGS
-from lathework.part.bores import BoreWork, Racks, bore_work
+from lathework.part.bores import BoreWork, bore_work
 from lathework.part.ends import Ends, ends_of, near_end, nominal_mm
+from lathework.part.job_racks import Racks
 from lathework.part.model import Bore, Part
 from lathework.planning.order import Settled, settle
 from lathework.planning.threads.thread_work import CUT_MM, ThreadWork, thread_work_of

@@ -12,7 +12,8 @@ from lathework.job.model import Job
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
 
-_BLANK = {"die": "", "cut": "die", "chamfer": "", "measured": "", "measured_length": ""}
+_FIT = {"fit": "", "mate": ""}
+_BLANK = {"die": "", "cut": "die", "chamfer": "", "measured": "", "measured_length": "", **_FIT}
 STUD: dict[str, Any] = {
     "format": "conch-job",
     "version": 3,
@@ -124,7 +125,8 @@ PLUG: dict[str, Any] = {
 
 def bore(thread: str = "", across: str = "", depth: str = "", end: str = "right", **more: str) -> dict[str, str]:
     """A hole of a part: its thread or its size across, its depth, from which end; `document` gives it an id."""
-    return {"end": end, "thread": thread, "across": across, "depth": depth, "at": "", "cut": "tap"} | more
+    told = {"end": end, "thread": thread, "across": across, "depth": depth, "at": "", "cut": "tap"}
+    return told | {"tap": "", "graduation": "", **_FIT} | more
 
 
 def body(*bores: dict[str, str], **more: Any) -> dict[str, Any]:

@@ -196,7 +196,7 @@ class Holes(unittest.TestCase):
                 "part.bores": [bore("1/2-13")],
             }
         )
-        self.assertEqual(made.job.part.thread.designation, "1/2-13 UNC")
+        self.assertEqual(made.job.part.designations, "1/2-13 UNC")
         self.assertEqual(kinds(made)[-5:], ["tap", "try", *PARTED])
 
     def test_a_hole_beyond_the_racks_is_bored(self) -> None:

@@ -234,7 +234,9 @@ class CutAndCompare(unittest.TestCase):
         for _ in range(data.draw(st.integers(0, 3))):
             length = f"{data.draw(st.floats(8, 40)):.2f}"
             size = data.draw(st.floats(0.2, 0.98)) * bar
-            one = section("round", length, across=f"{size:.2f}", chamfer=data.draw(st.sampled_from(["", "0.5"])))
+            fit = data.draw(st.sampled_from(["", "", "running", "slide", "press"]))
+            edge = data.draw(st.sampled_from(["", "0.5"]))
+            one = section("round", length, across=f"{size:.2f}", chamfer=edge, fit=fit)
             if data.draw(st.booleans()):
                 thread = read_designation(data.draw(st.sampled_from(THREADS)))
                 cut = data.draw(st.sampled_from(OUTSIDE_CUTTERS))

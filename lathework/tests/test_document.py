@@ -43,7 +43,6 @@ WRONG: tuple[tuple[dict[str, Any], str, str], ...] = (
     ({"part.sections": "thread"}, "part.sections", "wrong-type"),
     ({"part.sections": [3]}, "part.sections.0", "wrong-type"),
     ({"part.sections": [section("bar", "1")] * 17}, "part.sections", "too-long"),
-    ({"part.sections": [section("bar", "1")]}, "part.sections", "no-thread"),
     ({"part.stock": None}, "part.stock", "wrong-type"),
     ({"part.stock.form": "octagon"}, "part.stock.form", "unknown-choice"),
     ({"part.stock.bar_length": "1/8"}, "part.stock.bar_length", "out-of-range"),
@@ -125,7 +124,7 @@ class Document(unittest.TestCase):
     def test_a_sound_one_is_read(self) -> None:
         made = job({"quantity": "12", "unit": "mm", "part.stock.across": "1/2 in", "part.sections.0.length": "30"} | MM)
         self.assertEqual(made.quantity, 12)
-        self.assertEqual(made.part.thread.designation, "3/8-16 UNC")
+        self.assertEqual(made.part.designations, "3/8-16 UNC")
         self.assertEqual((made.part.stock.across.unit, made.part.sections[0].length.mm), ("in", 30.0))
 
     def test_optional_fields_may_be_missing(self) -> None:

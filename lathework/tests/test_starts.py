@@ -29,6 +29,7 @@ STUD = Typed(
     shank="7/16",
     shank_length="1/2",
     flats="7/16",
+    hole="1/4",
 )
 
 
@@ -49,6 +50,7 @@ class Starts(unittest.TestCase):
             ("all-thread", ["thread"]),
             ("nut", ["bar"]),
             ("body", ["bar"]),
+            ("bush", ["round"]),
             ("bolt", ["thread", "bar"]),
             ("sample", ["thread", "round", "bar"]),
         ):

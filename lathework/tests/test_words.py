@@ -189,6 +189,7 @@ class Words(unittest.TestCase):
 
     def test_dies_are_not_forced_nor_gripped_in_jaws(self) -> None:
         thread = plan().job.part.thread
+        assert thread is not None
         for verdict in ("slight-shake", "loose"):
             self.assertIn("opened too far it cracks", advise(thread, verdict).order)
         stock = step(plan({"method.holder": "stock-by-tailstock"}), "thread")

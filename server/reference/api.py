@@ -69,6 +69,7 @@ class Choices:
     mouths: tuple[ChoiceShown, ...]
     tappings: tuple[ChoiceShown, ...]
     cutters: tuple[ChoiceShown, ...]
+    fits: tuple[ChoiceShown, ...]
     hazards: tuple[ChoiceShown, ...]
     gauges: tuple[GaugeShown, ...]
     entries: tuple[ChoiceShown, ...]
@@ -161,6 +162,7 @@ def choices(request: HttpRequest) -> HttpResponse:
             mouths=_choices(words.MOUTHS),
             tappings=_choices(words.TAPPINGS),
             cutters=_choices(words.CUTTERS),
+            fits=_choices(words.FITS),
             hazards=_choices(words.HAZARDS),
             gauges=gauges_shown(),
             faults=tuple(ChoiceShown(fault, name, "") for fault, name in FAULT_WORDS.items()),

@@ -146,7 +146,7 @@ class Several(BrowserCase):
         self.typed("Hole 2, behind the right-hand end", "30")
         page.get_by_role("button", name="Drill across").click()
         expect(page.get_by_role("region", name="Drill across")).to_contain_text("24.90 mm")
-        self.open_facts("Tapping")
+        self.open_facts("Drills and taps")
         self.field("Drills you own").fill("14 mm")
         expect(page.get_by_text("No drill you own comes near what M16x1 wants")).to_be_visible()
         self.typed("Drills you own", "metric")

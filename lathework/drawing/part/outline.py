@@ -16,6 +16,8 @@ from lathework.planning.plan import Plan
 from lathework.planning.threads.thread_work import ThreadWork, in_mm
 
 KNURL_GAP = 5.0
+HEAD_WIDE = 1.6
+"""Across the flats of a bolt's head over its shank, where no thread says (practice)."""
 HEAD_HIGH = 0.65
 """Height of a bolt's head over its shank (practice)."""
 Side = list[tuple[float, float]]
@@ -209,8 +211,9 @@ def bolt_head(layout: Layout, plan: Plan, chucking: Chucking) -> list[Path]:
     """The head of a bolt, as wide as its thread's hexagon is; nothing where the part is no bolt."""
     if plan.job.part.stock.form != "bolt":
         return []
-    flats, _ = nut_sizes(plan.job.part.thread)
-    corners, far = in_mm(flats) / math.cos(math.pi / 6), chucking.overall_mm
+    stock, thread = plan.job.part.stock, plan.job.part.thread
+    flats_mm = HEAD_WIDE * stock.across.mm if thread is None else in_mm(nut_sizes(thread)[0])
+    corners, far = flats_mm / math.cos(math.pi / 6), chucking.overall_mm
     behind = far + HEAD_HIGH * plan.job.part.stock.across.mm
     hexagon = box(layout.x(behind), layout.top(corners), layout.x(far), layout.bottom(corners))
     return [

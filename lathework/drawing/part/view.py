@@ -126,7 +126,7 @@ def _removal(layout: Layout, operation: Operation) -> list[Path]:
     cut = operation.cut
     if cut is None:
         return []
-    if operation.kind == "drill":
+    if operation.kind == "drill" and not operation.key.startswith("bore:"):
         return [Path("removal", (_drilled(layout, cut),), closed=True, step=operation.key)]
     outer = [(cut.left_mm, cut.outer_mm), (cut.right_mm, cut.outer_mm), (cut.right_mm, cut.inner_mm)]
     if cut.behind:

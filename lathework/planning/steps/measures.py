@@ -30,6 +30,7 @@ LEAST_ROUGH = 0.8
 ROD, OVER_BOTH = "depth rod of the caliper", "caliper over both ends"
 DOWN = "scale of the tailstock, or a thin rod down the hole"
 THIN_JAWS, INSIDE = "thin jaws of the caliper", "inside jaws of the caliper, or a telescoping gauge"
+GAUGED = "telescoping gauge and micrometer, the work cold; then the mate"
 POINTS = "inside points of the caliper"
 PIN, PIN_UP_TO_MM = "a pin or a drill shank that just enters", 8.0
 """What a small hole is measured with, and up to what diameter (practice)."""
@@ -109,11 +110,19 @@ def drilled(bore_work: BoreWork) -> Dimension:
 def bored(bore_work: BoreWork, *, rough_mm: float | None, most_mm: float) -> Dimension:
     """The diameter of a bored hole, from the drill before it; cuts outside may be `most_mm` (all millimetres)."""
     size, minor = bore_work.drill_mm, _minor(bore_work)
+    if bore_work.limits is not None:
+        fitted = Target(bore_work.limits.low_mm, size, bore_work.limits.high_mm)
+        return _bored(fitted, rough_mm, most_mm, GAUGED)
     low, high = minor or (size - PLAIN_TOLERANCE_MM, size + PLAIN_TOLERANCE_MM)
     band = Target(min(low, size - PLAIN_TOLERANCE_MM / 2), size, max(high, size + PLAIN_TOLERANCE_MM / 2))
-    start = rough_mm if rough_mm is not None else LEAST_ROUGH * size
+    return _bored(band, rough_mm, most_mm, INSIDE)
+
+
+def _bored(band: Target, rough_mm: float | None, most_mm: float, how: str) -> Dimension:
+    """A bore with its band, from the drill before it."""
+    start = rough_mm if rough_mm is not None else LEAST_ROUGH * band.aim_mm
     most = max(BORED_SHARE * most_mm, FINISH_MM)
-    return Dimension("bore", "bore", band, start, most, "cross-slide", INSIDE, grows=True, leaves_mm=FINISH_MM)
+    return Dimension("bore", "bore", band, start, most, "cross-slide", how, grows=True, leaves_mm=FINISH_MM)
 
 
 def deep(depth_mm: float, *, under_mm: float) -> Dimension:

@@ -9,11 +9,13 @@ from lathework.cutting.cuts import SPRING, deepest_cut, passes
 from lathework.cutting.dimension import Dimension, Target
 from lathework.cutting.next_cut import FINISH_MM
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
+from lathework.part.fitted import section_limits
 from lathework.part.model import MILLED
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop, typed
 from lathework.planning.steps import measures
+from lathework.planning.steps.fit_words import fit_figures, fit_notes
 from lathework.planning.steps.holding import KNIFE, speed
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
@@ -29,6 +31,9 @@ _CUT_MM = 0.005
 def _target(work: Work, placed: Placed) -> Target:
     """On size: about a plain diameter; for a die a little over, or under as long as the class allows."""
     found, aim = placed.thread, placed.turned_mm
+    limits = section_limits(placed.section)
+    if limits is not None:
+        return Target(limits.low_mm, aim, limits.high_mm)
     if found is None:
         return measures.about(aim, measures.PLAIN_TOLERANCE_MM)
     pitch = found.thread.pitch_mm
@@ -92,6 +97,8 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
     figures = {"diameter": _diameter(work, placed), "length": length, "stop": tip_stop(work, end_mm, *inputs)}
     if found is not None and found.taper is None:
         figures["crest"] = found.blank.crest_percent
+    limits = section_limits(placed.section, work.job.unit)
+    figures |= fit_figures(limits, work.job.unit) if limits is not None else {}
     figures["cuts"] = _cuts(cuts, deepest, start_mm, aim, work.job.unit)
     figures |= {"speed": speed(work, start_mm), "deepest": deepest}
     stop = "the tool tip stops" if work.job.setup.readout == "readout" else "stop the carriage"
@@ -105,7 +112,7 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
         tool=KNIFE,
         edge="tip",
         cautions=(cautions.STOP_TO_MEASURE,),
-        notes=(found.blank.verdict,) if found else (),
+        notes=(found.blank.verdict,) if found else fit_notes(placed.section.fit, limits),
         measure="diameter",
         dimensions=tuple(_dimensions(work, chucking, placed, far, start_mm, in_mm(deepest), cuts)),
         cut=Cut(end_mm, 0.0, start_mm, aim),
@@ -129,7 +136,7 @@ def _dimensions(
 ) -> Iterator[Dimension]:
     """The diameter; and the length to the shoulder, where the bar itself does not end the step."""
     sizes = tuple(in_mm(cut) for cut in cuts if cut.name != SPRING)
-    how = "micrometer or caliper"
+    how = "micrometer, the work cold" if placed.section.fit else "micrometer or caliper"
     target = _target(work, placed)
     yield Dimension(
         "diameter", "diameter", target, start_mm, most_mm, "cross-slide", how, sizes_mm=sizes, leaves_mm=FINISH_MM
@@ -143,6 +150,8 @@ def _turn_title(work: Work, placed: Placed, *, last: bool) -> str:
         return "Turn the thread blank"
     if placed.section.shape in MILLED:
         return f"Turn round for the {placed.section.shape}"
+    if placed.section.fit:
+        return "Turn to the fit"
     # A bush has no shank.
     return "Turn the body" if last else "Turn the shank" if work.threads else "Turn the step"
 
@@ -150,7 +159,9 @@ def _turn_title(work: Work, placed: Placed, *, last: bool) -> str:
 def _diameter(work: Work, placed: Placed) -> Figure:
     if placed.thread is not None:
         return placed.thread.blank.diameter
-    across = placed.section.across
+    across, limits = placed.section.across, section_limits(placed.section, work.job.unit)
+    if limits is not None:
+        return limits.aim
     if across is not None and placed.section.shape in ("round", "knurl"):
         return typed("diameter", across, fine=True)
     unit = work.job.unit

@@ -11,6 +11,7 @@ from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.steps import measures
+from lathework.planning.steps.fit_words import fit_figures, fit_notes
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 
@@ -58,17 +59,22 @@ def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> 
         first = f"Drill {bore_work.rough.name}"
     if bore_work.percent is not None:
         figures["percent"] = bore_work.percent
+    fit, limits = bore_work.bore.fit, bore_work.limits
+    figures |= fit_figures(limits, work.job.unit) if limits is not None else {}
     return Operation(
         key=keyed("bore", bore_work.bore.id),
         kind="drill",
-        title="Bore for the thread",
+        title="Bore for the thread" if limits is None else "Bore to the fit",
         sentence=f"{first}, then bore to " + "{bore}, {depth} deep.",
         headline="bore",
         figures=figures,
         tool="boring tool",
         edge="tip",
         cautions=(cautions.STOP_TO_MEASURE,),
-        notes=("Light cuts, and the same dial twice at the end: a boring bar springs.",),
+        notes=(
+            "Light cuts, and the same dial twice at the end: a boring bar springs.",
+            *fit_notes(fit, limits, inside=True),
+        ),
         measure="diameter",
         dimensions=(
             measures.bored(

@@ -11,7 +11,8 @@ from lathework.figures import PRACTICE, Figure
 from lathework.holes.depth import PILOT_FROM_MM, countersink
 from lathework.methods.tap import TAP_HOLDINGS
 from lathework.part.bore_sizes import depth_figure, wall_figure
-from lathework.part.bores import HOME_RACKS, BoreWork, spoken
+from lathework.part.bores import BoreWork, spoken
+from lathework.part.job_racks import HOME_RACKS
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import given_mm

@@ -51,11 +51,26 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
         <InlineField
           v-if="!bore.thread"
           :label="`Hole ${at + 1}, drill`"
-          before="drilled"
+          :before="bore.fit ? 'bored' : 'drilled'"
           figure
           placeholder="size"
           v-bind="edit(at, 'across')"
         />
+        <template v-if="!bore.thread && bore.end !== 'across'">
+          <InlineChoice
+            :label="`Hole ${at + 1}, fit`"
+            :choices="choices?.fits ?? []"
+            v-bind="edit(at, 'fit')"
+          />
+          <InlineField
+            v-if="bore.fit"
+            :label="`Hole ${at + 1}, mate measures`"
+            before="its mate measures"
+            figure
+            placeholder="nobody measured"
+            v-bind="edit(at, 'mate')"
+          />
+        </template>
         <InlineChoice
           v-if="bore.thread"
           :label="`Hole ${at + 1}, thread cut with`"

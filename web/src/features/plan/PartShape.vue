@@ -24,20 +24,27 @@ const place = ref<HTMLElement>()
 
 const nameOf = (list: { code: string; name: string }[] | undefined, code: string) =>
   list?.find((one) => one.code === code)?.name ?? code
+/** How it goes with its mate. */
+const fitted = (fit: string | undefined) => (fit ? `, ${nameOf(choices.value?.fits, fit)} fit` : '')
 const bores = computed(() => props.part.bores ?? [])
 /** Each section as it was typed, from the right-hand end. */
 const sections = computed(() =>
   props.part.sections
     .map((one) => {
       const size = one.thread || [nameOf(choices.value?.shapes, one.shape ?? ''), one.across].join(' ').trim()
-      return one.length ? `${size} × ${one.length}` : size
+      const fit = one.shape === 'round' ? fitted(one.fit) : ''
+      return (one.length ? `${size} × ${one.length}` : size) + fit
     })
     .join(' · '),
 )
 const holes = computed(
   () =>
     bores.value
-      .map((one) => [one.thread || one.across, nameOf(choices.value?.mouths, one.end ?? '')].join(' '))
+      .map(
+        (one) =>
+          [one.thread || one.across, nameOf(choices.value?.mouths, one.end ?? '')].join(' ') +
+          (one.thread ? '' : fitted(one.fit)),
+      )
       .join(' · ') || 'none',
 )
 const wrong = (list: string) => Object.keys(props.errors).some((field) => field.startsWith(`part.${list}`))

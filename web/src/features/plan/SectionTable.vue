@@ -125,6 +125,21 @@ const edit = (at: number, field: string) => ({
             ✕
           </plain-btn>
         </span>
+        <div v-if="one.shape === 'round'" class="copied">
+          <InlineChoice
+            :label="`Section ${at + 1}, fit`"
+            :choices="choices?.fits ?? []"
+            v-bind="edit(at, 'fit')"
+          />
+          <InlineField
+            v-if="one.fit"
+            :label="`Section ${at + 1}, mate measures`"
+            before="its mate measures"
+            figure
+            placeholder="nobody measured"
+            v-bind="edit(at, 'mate')"
+          />
+        </div>
         <div v-if="copying" class="copied">
           <SampleReading
             v-if="one.shape !== 'bar'"

@@ -162,7 +162,7 @@ export const LINES: { name: string; facts: Fact[] }[] = [
     ],
   },
   {
-    name: 'Tapping',
+    name: 'Drills and taps',
     facts: [
       {
         field: 'method.tapping',

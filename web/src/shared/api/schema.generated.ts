@@ -1458,7 +1458,7 @@ export interface components {
              * Field
              * @enum {string}
              */
-            field: "title" | "thread" | "quantity" | "stock" | "threaded" | "shank" | "shank_length" | "flats" | "overall" | "present";
+            field: "title" | "thread" | "quantity" | "stock" | "threaded" | "shank" | "shank_length" | "flats" | "hole" | "overall" | "present";
             /** Inch */
             inch: string;
             /**
@@ -1566,7 +1566,7 @@ export interface components {
             /** Asks */
             asks: components["schemas"]["Ask"][];
             /** Code */
-            code: ("stud" | "rod" | "screw" | "plug" | "all-thread" | "nut" | "body" | "bolt" | "sample") | ("repair" | "thread");
+            code: ("stud" | "rod" | "screw" | "plug" | "all-thread" | "nut" | "body" | "bush" | "bolt" | "sample") | ("repair" | "thread");
             /** Finish */
             finish: string;
             /** Name */
@@ -1654,6 +1654,12 @@ export interface components {
              */
             end?: "right" | "left" | "across";
             /**
+             * Fit
+             * @default
+             * @enum {string}
+             */
+            fit?: "" | "running" | "close-running" | "piston" | "slide" | "push" | "press" | "drive";
+            /**
              * Graduation
              * @default
              */
@@ -1663,6 +1669,11 @@ export interface components {
              * @default
              */
             id?: string;
+            /**
+             * Mate
+             * @default
+             */
+            mate?: string;
             /**
              * Tap
              * @default
@@ -1948,6 +1959,8 @@ export interface components {
             faults: components["schemas"]["ChoiceShown"][];
             /** Finishes */
             finishes: components["schemas"]["ChoiceShown"][];
+            /** Fits */
+            fits: components["schemas"]["ChoiceShown"][];
             /** Gauges */
             gauges: components["schemas"]["GaugeShown"][];
             /** Hazards */
@@ -3763,7 +3776,7 @@ export interface components {
             /** Quantity */
             quantity: number;
             rest: components["schemas"]["RestShown"] | null;
-            thread: components["schemas"]["ThreadShown"];
+            thread: components["schemas"]["ThreadShown"] | null;
             /**
              * Unit
              * @enum {string}
@@ -4067,6 +4080,12 @@ export interface components {
              */
             die?: string;
             /**
+             * Fit
+             * @default
+             * @enum {string}
+             */
+            fit?: "" | "running" | "close-running" | "piston" | "slide" | "push" | "press" | "drive";
+            /**
              * Id
              * @default
              */
@@ -4076,6 +4095,11 @@ export interface components {
              * @default
              */
             length?: string;
+            /**
+             * Mate
+             * @default
+             */
+            mate?: string;
             /**
              * Measured
              * @default
@@ -5028,6 +5052,11 @@ export interface components {
              */
             flats?: string;
             /**
+             * Hole
+             * @default
+             */
+            hole?: string;
+            /**
              * Material
              * @default mild-steel
              */
@@ -5065,7 +5094,7 @@ export interface components {
              * Start
              * @enum {string}
              */
-            start: "stud" | "rod" | "screw" | "plug" | "all-thread" | "nut" | "body" | "bolt" | "sample";
+            start: "stud" | "rod" | "screw" | "plug" | "all-thread" | "nut" | "body" | "bush" | "bolt" | "sample";
             /**
              * Stock
              * @default

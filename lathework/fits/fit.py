@@ -1,0 +1,136 @@
+"""What a fit is called in the workshop, and the limits that a shaft or a hole is made to for it."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+from lathework.figures import PRACTICE, Figure, Given
+from lathework.fits.iso286 import Deviations, hole, shaft
+from lathework.units import LengthUnit, convert
+
+FitCode = Literal["", "running", "close-running", "piston", "slide", "push", "press", "drive"]
+FIT_CODES: tuple[FitCode, ...] = get_args(FitCode)
+Makes = Literal["shaft", "hole"]
+PISTON_LEAST, PISTON_MOST, PISTON_PART = (0.003, 0.0001), (0.008, 0.0003), 1 / 2
+"""Least and most clearance of a piston fit in millimetres, and what each grows with the size; how much of what lies
+between is the part's own (practice)."""
+
+
+@dataclass(frozen=True, slots=True)
+class Fit:
+    """A fit by its workshop's word: its name, what it is for, and by ISO 286 the grade of its hole, the letter and the
+    grade of its shaft; 0 and "" where the standard has none. `pressed` says that force or heat brings it together."""
+
+    code: FitCode
+    name: str
+    remark: str
+    hole_grade: int
+    letter: str
+    shaft_grade: int
+    pressed: bool = False
+
+
+FIT: Mapping[FitCode, Fit] = {
+    one.code: one
+    for one in (
+        Fit("", "no fit", "a plain size: what a caliper tells is near enough", 0, "", 0),
+        Fit("running", "easy running", "H8/f7: turns freely with oil", 8, "f", 7),
+        Fit("close-running", "close running", "H7/g6: turns and slides without shake", 7, "g", 6),
+        Fit("piston", "piston", "pops when the end is covered, falls by its own weight when it is not", 0, "", 0),
+        Fit("slide", "slide", "H7/h6: goes together by hand, oiled", 7, "h", 6),
+        Fit("push", "push", "H7/k6: a push of the hand, or a light tap", 7, "k", 6),
+        Fit("press", "press", "H7/p6: pressed in, and stays", 7, "p", 6, pressed=True),
+        Fit("drive", "drive or shrink", "H7/s6: pressed hard, or shrunk on", 7, "s", 6, pressed=True),
+    )
+}
+
+
+@dataclass(frozen=True, slots=True)
+class Limits:
+    """What a size is made to, in millimetres: between `low` and `high`, aimed at `aim`, told as a figure; and the
+    clearance that it gives with its mate, where that was measured."""
+
+    low_mm: float
+    high_mm: float
+    aim: Figure
+    clearance: Figure | None = None
+
+    @property
+    def aim_mm(self) -> float:
+        """What is aimed at."""
+        return convert(self.aim.value, "in" if self.aim.unit == "in" else "mm", "mm")
+
+
+def _pair(fit: Fit, size_mm: float) -> tuple[Deviations, Deviations]:
+    """The deviations of hole and shaft, in millimetres; a piston's by practice, halves of what lies between."""
+    if fit.letter:
+        return hole(fit.hole_grade, size_mm), shaft(fit.letter, fit.shaft_grade, size_mm)
+    least, most = (first + each * size_mm for first, each in (PISTON_LEAST, PISTON_MOST))
+    wide = PISTON_PART * (most - least)
+    return Deviations(0.0, wide, PRACTICE), Deviations(-most + wide, -least, PRACTICE)
+
+
+def limits_of(code: FitCode, makes: Makes, size_mm: float, mate_mm: float | None, unit: LengthUnit) -> Limits:
+    """What a `makes` of `size_mm` is made to for a fit, told in `unit`; on its mate's own size where that was measured
+    as `mate_mm` (both millimetres).
+
+    By the standard it lies between its deviations. On a measured mate it leaves the middle of the clearance that the
+    fit allows, within its own tolerance. Raises InputError on "across" for a size that no table reaches.
+
+    >>> made = limits_of("close-running", "shaft", 25.0, None, "mm")
+    >>> round(made.low_mm, 3), round(made.high_mm, 3)
+    (24.98, 24.993)
+    >>> round(limits_of("close-running", "shaft", 25.0, 25.03, "mm").aim.value, 4)
+    25.006
+    """
+    fit = FIT[code]
+    bore, pin = _pair(fit, size_mm)
+    own = bore if makes == "hole" else pin
+    wide = own.upper_mm - own.lower_mm
+    told = [convert(mm, "mm", unit) for mm in (size_mm, own.lower_mm, own.upper_mm)]
+    if mate_mm is None:
+        aim = Figure(
+            "bore" if makes == "hole" else "diameter",
+            told[0] + (told[1] + told[2]) / 2,
+            unit,
+            "size + (lower deviation + upper deviation) ÷ 2",
+            own.source,
+            (
+                Given("size", told[0], unit),
+                Given("lower deviation", told[1], unit),
+                Given("upper deviation", told[2], unit),
+            ),
+            note=f"{fit.name}: {fit.remark}.",
+        )
+        return Limits(size_mm + own.lower_mm, size_mm + own.upper_mm, aim)
+    clearance = _clearance(bore, pin, unit)
+    sign, word = (1, "+") if makes == "hole" else (-1, "−")
+    mate = convert(mate_mm, "mm", unit)
+    aim = Figure(
+        "bore" if makes == "hole" else "diameter",
+        mate + sign * clearance.value,
+        unit,
+        f"mate {word} clearance",
+        PRACTICE,
+        (Given("mate", mate, unit), Given("clearance", clearance.value, unit)),
+        note=f"{fit.name}: {fit.remark}.",
+    )
+    middle = mate_mm + sign * convert(clearance.value, unit, "mm")
+    return Limits(middle - wide / 2, middle + wide / 2, aim, clearance)
+
+
+def _clearance(bore: Deviations, pin: Deviations, unit: LengthUnit) -> Figure:
+    """The middle of the clearance that a fit allows, below 0 where it holds by force; told in `unit`."""
+    names = ("hole's upper", "hole's lower", "shaft's upper", "shaft's lower")
+    values = [convert(mm, "mm", unit) for mm in (bore.upper_mm, bore.lower_mm, pin.upper_mm, pin.lower_mm)]
+    return Figure(
+        "clearance",
+        (values[0] + values[1] - values[2] - values[3]) / 2,
+        unit,
+        "(hole's upper + hole's lower − shaft's upper − shaft's lower) ÷ 2",
+        pin.source,
+        tuple(Given(name, value, unit) for name, value in zip(names, values, strict=True)),
+        note="Deviations of the fit's hole and shaft. Below 0 it is what the shaft is larger.",
+    )

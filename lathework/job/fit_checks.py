@@ -1,0 +1,38 @@
+"""Whether a size can be made to the fit that a job asks for."""
+
+from __future__ import annotations
+
+from lathework.fits.fit import FitCode
+from lathework.fits.iso286 import LARGEST_MM
+from lathework.job.job_reader import JobReader
+from lathework.lengths import Length
+from lathework.methods.chase import LEAST_BORE_MM
+from lathework.part.model import Mouth
+
+MATE_NEAR, MATE_NEAR_MM = 0.02, 0.2
+"""How far a measured mate may be off the size that its fit is named for: a share of it, and a little (practice)."""
+
+
+def check_fit(reader: JobReader, path: str, fit: FitCode, across: Length, mate: Length | None) -> None:
+    """A fit is told for sizes that the tables reach, and its mate is of about that size."""
+    if not fit:
+        return
+    if across.mm > LARGEST_MM:
+        reader.fail("out-of-range", f"{path}.fit", f"Fits are told up to {LARGEST_MM:g} mm.")
+    if mate is not None and abs(mate.mm - across.mm) > MATE_NEAR * across.mm + MATE_NEAR_MM:
+        text = f"Its mate measures {mate.typed}, and this is {across.typed}: one of them is another size."
+        reader.fail("other-size", f"{path}.mate", text)
+
+
+def check_bored_fit(
+    reader: JobReader, path: str, end: Mouth, fit: FitCode, across: Length, mate: Length | None
+) -> None:
+    """A hole to a fit is bored along the axis, large enough for a boring tool."""
+    if not fit:
+        return
+    check_fit(reader, path, fit, across, mate)
+    if end == "across":
+        reader.fail("does-not-fit", f"{path}.fit", "A hole across is drilled or reamed, not bored to a fit here.")
+    elif across.mm < LEAST_BORE_MM:
+        text = f"No boring tool goes into a hole under {LEAST_BORE_MM:g} mm: drill it, and ream it to its size."
+        reader.fail("does-not-fit", f"{path}.fit", text)

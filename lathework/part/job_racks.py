@@ -1,0 +1,37 @@
+"""What a job chooses its drills from."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from lathework.holes.drill_choice import wanted_percent
+from lathework.shop.metals import Material
+from lathework.shop.racks import owned
+from lathework.tables.drills import Drill
+from lathework.threads.thread import Thread
+from lathework.units import LengthUnit
+
+ROOM_TO_BORE_MM = 0.4
+"""Least that a boring tool is left to take off the diameter after the last drill (practice)."""
+HOME_RACKS: dict[LengthUnit, str] = {"in": "number, letter, fraction", "mm": "metric"}
+
+
+@dataclass(frozen=True, slots=True)
+class Racks:
+    """What a job chooses its drills from: those owned, as typed in `unit`, its metal, and the per cent thread asked
+    for, None where nobody asked."""
+
+    drills: str
+    unit: LengthUnit
+    metal: Material
+    asked: float | None
+
+    def percent(self, thread: Thread) -> float:
+        """Per cent thread wanted (a bare number): as asked, or as suits metal and thread."""
+        return wanted_percent(self.metal, thread) if self.asked is None else self.asked
+
+
+def rough_drill(bore_mm: float, racks: Racks) -> Drill | None:
+    """The largest drill that leaves a boring tool something of a bore so wide; None where none is small enough."""
+    rack = owned(racks.drills or HOME_RACKS[racks.unit], racks.unit)
+    return next((drill for drill in reversed(rack) if drill.diameter_mm < bore_mm - ROOM_TO_BORE_MM), None)

@@ -1,0 +1,112 @@
+"""Parts that go with a mate: turned and bored between limits, on the mate's own size; and parts without any thread."""
+
+from __future__ import annotations
+
+import unittest
+from typing import Any
+
+from hypothesis import given
+from hypothesis import strategies as st
+
+from lathework.bench.acts import reading_entry
+from lathework.errors import InvalidDocument
+from lathework.fits.fit import FIT, FIT_CODES, limits_of
+from lathework.job.document import read_document
+from lathework.lengths import read_length
+from lathework.planning.plan import Plan
+from lathework.tests.samples import body, bore, document, kinds, plan, section, step
+from lathework.tests.test_bench import at, done
+
+BUSH: dict[str, Any] = body(
+    bore(across="1/2", fit="close-running", mate="0.4990"),
+    **{"part.sections": [section("round", "1-1/4", across="7/8", fit="press"), section("bar")]},
+)
+NAMED = [code for code in FIT_CODES if code]
+
+
+class Limits(unittest.TestCase):
+    @given(st.sampled_from(NAMED), st.floats(3.01, 249), st.floats(-0.02, 0.02))
+    def test_a_pair_keeps_its_clearance(self, code: Any, size: float, off: float) -> None:
+        """A shaft made to a measured hole, and a hole made to a measured shaft, leave the same middle clearance; within
+        the limits of both it never leaves what the standard's pair allows. A press fit presses from 3 mm on: under
+        that H7/p6 is a transition."""
+        shaft, hole = (limits_of(code, makes, size, None, "mm") for makes in ("shaft", "hole"))
+        least, most = hole.low_mm - shaft.high_mm, hole.high_mm - shaft.low_mm
+        made = limits_of(code, "shaft", size, size + off, "mm")
+        bored = limits_of(code, "hole", size, made.aim_mm, "mm")
+        self.assertAlmostEqual(bored.aim_mm, size + off, places=9)
+        for one, sign in ((made, 1), (bored, -1)):
+            mate = size + off if one is made else made.aim_mm
+            for edge in (one.low_mm, one.high_mm):
+                self.assertTrue(least - 1e-9 <= sign * (mate - edge) <= most + 1e-9)
+        if FIT[code].pressed:
+            self.assertLess(most, 0.0 + 1e-9)
+
+    def test_told_in_inches_it_is_the_same(self) -> None:
+        inch, mm = (limits_of("slide", "hole", 25.4, 25.39, unit) for unit in ("in", "mm"))
+        self.assertAlmostEqual(inch.aim.value * 25.4, mm.aim.value, places=9)
+
+
+class Steps(unittest.TestCase):
+    MADE = plan(BUSH)
+
+    def test_outside_between_the_standards_limits(self) -> None:
+        """7/8 is 22.225: p6 is 22 to 35 micrometres over it (ISO 286-1)."""
+        turned = step(self.MADE, "turn")
+        assert turned is not None
+        (diameter, *_) = turned.dimensions
+        self.assertAlmostEqual(diameter.target.low_mm, 22.225 + 0.022, places=6)
+        self.assertAlmostEqual(diameter.target.high_mm, 22.225 + 0.035, places=6)
+        self.assertEqual(turned.title, "Turn to the fit")
+        self.assertAlmostEqual(turned.figures["most"].value * 25.4, diameter.target.high_mm, places=6)
+
+    def test_inside_on_the_mates_own_size(self) -> None:
+        """A shaft of 0.4990; H7 and g6 at 1/2: 0 to 18, 6 to 17 under: 20.5 micrometres between their middles."""
+        bored = step(self.MADE, "bore")
+        assert bored is not None
+        self.assertAlmostEqual(bored.figures["bore"].value, 0.4990 + 0.0205 / 25.4, places=6)
+        self.assertEqual((bored.title, bored.figures["clearance"].unit), ("Bore to the fit", "in"))
+        self.assertIn("Try the mate before", " ".join(bored.notes))
+
+    def test_a_reading_past_the_limit_is_told(self) -> None:
+        """A bore 0.0005 over its most is past: metal does not come back."""
+        keys = [one.key for one in self.MADE.operations]
+        before = done(*keys[: keys.index("bore:b1")])
+        most = step(self.MADE, "bore").figures["most"].value
+        now = at(*before, made=self.MADE)
+        wide = at(*before, reading_entry(now, read_length(f"{most + 0.0005:.4f}", "in")), made=self.MADE)
+        assert wide.cut is not None
+        self.assertEqual(wide.cut.state, "past")
+        fits = at(*before, reading_entry(now, read_length(f"{most - 0.0002:.4f}", "in")), made=self.MADE)
+        assert fits.cut is not None
+        self.assertEqual(fits.cut.state, "on-size")
+
+    def wrong(self, changes: dict[str, Any]) -> list[tuple[str, str]]:
+        with self.assertRaises(InvalidDocument) as caught:
+            read_document(document(changes))
+        return [(error.field, error.code) for error in caught.exception.errors]
+
+    def test_what_cannot_be(self) -> None:
+        for hole, field, code in (
+            (bore(across="1/2", fit="slide", mate="0.75"), "part.bores.0.mate", "other-size"),
+            (bore(across="1/8", fit="slide"), "part.bores.0.fit", "does-not-fit"),
+            (bore(across="3/8", fit="slide", end="across", at="1"), "part.bores.0.fit", "does-not-fit"),
+            (bore(across="1/2", fit="tight"), "part.bores.0.fit", "unknown-choice"),
+        ):
+            self.assertEqual(self.wrong(body(hole)), [(field, code)])
+
+
+class WithoutThread(unittest.TestCase):
+    def test_a_plain_part_is_planned(self) -> None:
+        made: Plan = plan(BUSH)
+        self.assertIsNone(made.job.part.thread)
+        self.assertEqual(made.job.part.designations, "no thread")
+        self.assertEqual(kinds(made)[:5], ["face", "turn", "spot", "pilot", "bore"])
+        self.assertNotIn("method.percent", made.asks)
+        self.assertNotIn("method.holder", made.asks)
+
+    def test_at_the_bench_to_the_end(self) -> None:
+        now = at(*done(*[one.key for one in self.plain.operations]), made=self.plain)
+        self.assertEqual((now.good, now.die), (1, ""))
+
+    plain = plan({"part.sections": [section("round", "1/2", across="3/8"), section("bar")], "quantity": "2"})
