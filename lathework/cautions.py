@@ -27,6 +27,17 @@ BLADE = Caution(
     "Blade on centre and square. Stop before clearing swarf, and use a hook.",
     "Swarf is hot and razor sharp; a blade off centre digs in.",
 )
+PRESS = Caution(
+    "press",
+    "Press square and slowly, a guard between you and the work; never under a hammer that chips.",
+    "Parts under force fly when they slip or crack.",
+)
+SHRINK = Caution(
+    "shrink",
+    "Heat clean and even, in the open: oil and plating fume. Tongs, eyes covered; the right side up, a stop to go "
+    "against, a hammer ready.",
+    "It grips within seconds, and not where you want it if you are late.",
+)
 FILE = Caution("file", "If you file the edge, use a file with a handle.", "A bare tang goes through the palm.")
 DIE_BY_HAND = Caution(
     "die-snatch",

@@ -12,7 +12,7 @@ Counted = Literal["turn", "eighth of a turn", "graduation", "cut", "piece", "fla
 Area = Literal["in²", "mm²", "in²/in", "mm²/mm"]
 Force = Literal["N", "kN", "N m", "N/mm²"]
 Pace = Literal["rev/min", "m/min", "min", "h", "s"]
-Unit = LengthUnit | Area | Force | Pace | Counted | Literal["°", "%", "×", ""]
+Unit = LengthUnit | Area | Force | Pace | Counted | Literal["°", "%", "×", "K", ""]
 """What a value is counted in: a length, an area, a share, a count of things; "" for a bare number."""
 MM_PER_INCH = 25.4
 """Exact by definition (1959 international inch)."""

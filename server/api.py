@@ -9,6 +9,7 @@ from ninja import NinjaAPI
 from ninja.openapi.schema import OpenAPISchema
 
 from server.book.api import router as book
+from server.holders.api import router as holders
 from server.identify.api import router as identify
 from server.instruments.api import router as instruments
 from server.jobs.api import router as jobs
@@ -47,6 +48,7 @@ api.add_router("", identify)
 api.add_router("/threads", book)
 api.add_router("", instruments)
 api.add_router("/jobs", jobs)
+api.add_router("", holders)
 api.add_router("/kit", kit)
 api.add_router("", logbook)
 register_problems(api)

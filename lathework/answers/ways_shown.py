@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+from typing import Literal
+
 from lathework.answers.declared_answer import answer
 from lathework.answers.values import FigureShown, figure_shown, maybe_shown
 from lathework.cautions import Caution
+from lathework.holders.workshop import MADE_FOR, HolderKind
 from lathework.methods.ways.choose import Chart, Weighed
 from lathework.outfit.choosing import Choosing, field_of
 from lathework.planning.plan import Plan
@@ -21,7 +24,8 @@ class TakenBy:
 
 @answer
 class WayShown:
-    """A way of making a thread, weighed: why it does not suit, what one has not got, what speaks for it and against."""
+    """A way of making a thread, weighed: why it does not suit, what one has not got, and may `make`
+    oneself, "" for nothing; what speaks for it and against."""
 
     code: str
     name: str
@@ -30,6 +34,7 @@ class WayShown:
     serves: bool
     refused: tuple[str, ...]
     lacking: tuple[str, ...]
+    make: HolderKind | Literal[""]
     merits: tuple[str, ...]
     faults: tuple[str, ...]
     set_up: FigureShown
@@ -91,6 +96,7 @@ def way_shown(way: Weighed, takes: tuple[TakenBy, ...]) -> WayShown:
         serves=way.serves,
         refused=way.refused,
         lacking=way.missed,
+        make=MADE_FOR.get(way.code, "") if way.missed else "",
         merits=way.merits,
         faults=way.faults,
         set_up=figure_shown(way.set_up),

@@ -52,7 +52,7 @@ class Excused:
 
 
 @dataclass(frozen=True, slots=True)
-class Cut:
+class PassTaken:
     """A cut of a step between two readings: what was dialled, as stated, and what came off, millimetres of the size."""
 
     part: str
@@ -61,4 +61,4 @@ class Cut:
     came_off_mm: float
 
 
-Event = PieceEnded | Gauged | Excused | Cut
+Event = PieceEnded | Gauged | Excused | PassTaken

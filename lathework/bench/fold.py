@@ -7,7 +7,7 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, Entry, counts
-from lathework.bench.events import Cut, Event, PieceEnded
+from lathework.bench.events import Event, PassTaken, PieceEnded
 from lathework.bench.gauge.told import of_the_die
 from lathework.bench.tally import (
     PASSES_KEPT,
@@ -58,7 +58,7 @@ def _reading(tally: Tally, entry: Entry, step: Operation) -> list[Event]:
         made = PassMade(entry.dialled_mm, came_mm)
         passes = [*tally.passes.get(learned_by(step), []), made]
         tally.passes[learned_by(step)] = passes[-PASSES_KEPT:]
-        events.append(Cut(entry.part, entry.step, made.dialled_mm, made.came_off_mm))
+        events.append(PassTaken(entry.part, entry.step, made.dialled_mm, made.came_off_mm))
     earlier.append(Reading(entry.value_mm, entry.dialled_mm, stated=entry.stated, by=entry.by))
     del earlier[:-READINGS_KEPT]
     return events

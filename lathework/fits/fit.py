@@ -50,11 +50,13 @@ FIT: Mapping[FitCode, Fit] = {
 @dataclass(frozen=True, slots=True)
 class Limits:
     """What a size is made to, in millimetres: between `low` and `high`, aimed at `aim`, told as a figure; and the
-    clearance that it gives with its mate, where that was measured."""
+    clearance that it gives with its mate, where that was measured; the most `tight_mm` that the shaft may be larger
+    than the hole, 0 where it never is."""
 
     low_mm: float
     high_mm: float
     aim: Figure
+    tight_mm: float
     clearance: Figure | None = None
 
     @property
@@ -104,7 +106,8 @@ def limits_of(code: FitCode, makes: Makes, size_mm: float, mate_mm: float | None
             ),
             note=f"{fit.name}: {fit.remark}.",
         )
-        return Limits(size_mm + own.lower_mm, size_mm + own.upper_mm, aim)
+        tight = max(0.0, pin.upper_mm - bore.lower_mm)
+        return Limits(size_mm + own.lower_mm, size_mm + own.upper_mm, aim, tight)
     clearance = _clearance(bore, pin, unit)
     sign, word = (1, "+") if makes == "hole" else (-1, "−")
     mate = convert(mate_mm, "mm", unit)
@@ -118,7 +121,8 @@ def limits_of(code: FitCode, makes: Makes, size_mm: float, mate_mm: float | None
         note=f"{fit.name}: {fit.remark}.",
     )
     middle = mate_mm + sign * convert(clearance.value, unit, "mm")
-    return Limits(middle - wide / 2, middle + wide / 2, aim, clearance)
+    tight = max(0.0, -convert(clearance.value, unit, "mm") + wide / 2)
+    return Limits(middle - wide / 2, middle + wide / 2, aim, tight, clearance)
 
 
 def _clearance(bore: Deviations, pin: Deviations, unit: LengthUnit) -> Figure:

@@ -101,9 +101,9 @@ _INSIDE: dict[CauseCode, Cause] = {
 """What is looked at where a screw binds in a hole: there is no die, and no blank. Source: practice."""
 
 
-Cutter = Literal["die", "head"]
+Moved = Literal["die", "head"]
 """What cut a thread outside, where it may bind for another reason than that."""
-_FINISH: dict[Cutter, str] = {
+_FINISH: dict[Moved, str] = {
     "die": "turn the die round and run it to the shoulder, or cut a wider groove",
     "head": "cut a wider groove, or set the stop nearer the shoulder",
 }
@@ -116,14 +116,14 @@ def _mate(tried: Gauge, *, inside: bool) -> str:
     return "screw" if inside else "nut"
 
 
-def _told(cause: Cause, tried: Gauge, cutter: Cutter, *, inside: bool) -> Cause:
+def _told(cause: Cause, tried: Gauge, cutter: Moved, *, inside: bool) -> Cause:
     """The cause in the words of what was tried, and of what cut the thread."""
     words = {"mate": _mate(tried, inside=inside), "tool": cutter, "finish": _FINISH[cutter]}
     name, look, cure = (text.format(**words) for text in (cause.name, cause.look, cause.cure))
     return replace(cause, name=name, look=look, cure=cure)
 
 
-def cause_of(code: CauseCode, *, inside: bool = False, tried: Gauge = "", cutter: Cutter = "die") -> Cause:
+def cause_of(code: CauseCode, *, inside: bool = False, tried: Gauge = "", cutter: Moved = "die") -> Cause:
     """The cause of that code: of a nut or gauge `tried` that binds on what the `cutter` made, or of what is tried
     `inside` a hole."""
     cause = _INSIDE.get(code, _BY_CODE[code]) if inside else _BY_CODE[code]
@@ -146,7 +146,7 @@ def causes_inside(*, blind: bool, starts: bool, tried: Gauge = "") -> tuple[Caus
 
 
 def likely_causes(
-    *, over_blank: bool, to_shoulder: bool, starts: bool, tried: Gauge = "", cutter: Cutter = "die"
+    *, over_blank: bool, to_shoulder: bool, starts: bool, tried: Gauge = "", cutter: Moved = "die"
 ) -> tuple[Cause, ...]:
     """What to look at before a die or a head is closed, in order: where the blank is known to be over its size that
     comes first.

@@ -229,6 +229,7 @@ JOB = Group(
         "method": METHOD,
         "setup": SETUP,
         "notes": Text(longest=LONGEST_NOTE),
+        "becomes": Text("what it is in the shop once it is made, as one types it there"),
         "identified": Raw({"oneOf": [{"type": "null"}, IDENTIFIED.schema()]}),
         "record": Raw(
             {"oneOf": [{"type": "null"}, {"$ref": "#/$defs/record"}]},

@@ -155,6 +155,7 @@ def _shared(reader: JobReader) -> dict[str, Any]:
         "hazards": reader.some("hazards"),
         "setup": _setup(reader),
         "notes": reader.line("notes"),
+        "becomes": reader.line("becomes"),
     }
 
 

@@ -136,7 +136,8 @@ class Job:
     """A job: who it is for, how many, the part, the method, the set-up; `unit` is that of bare numbers.
 
     `hazards` are the kinds of use in which local codes and licensed practice decide. `others` are the further parts
-    that belong to it, each as a job of its own under the same title, unit and set-up.
+    that belong to it, each as a job of its own under the same title, unit and set-up. `becomes` is what it is in the
+    shop once it is made, as one types it there.
     """
 
     title: str
@@ -152,6 +153,7 @@ class Job:
     notes: str
     identified: Identification | None = None
     others: tuple[Job, ...] = ()
+    becomes: str = ""
 
     @property
     def parts(self) -> tuple[Job, ...]:

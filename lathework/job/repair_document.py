@@ -138,4 +138,5 @@ def repair_document(sizes: RepairSizes, across: Length, unit: LengthUnit, title:
         "others": others,
         "method": {},
         "notes": "",
+        "becomes": "",
     }

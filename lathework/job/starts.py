@@ -197,6 +197,7 @@ def new_document(typed: Typed, method: Json | None, setup: Json | None, identifi
         "method": own | ({"finish": typed.finish} if typed.finish else {}),
         "setup": lathe,
         "notes": "",
+        "becomes": "",
         **({"identified": identified} if identified is not None else {}),
     }
 

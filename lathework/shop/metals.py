@@ -12,7 +12,8 @@ from lathework.tables.loader import load
 class Material:
     """Starting values: blank fraction of the pitch under nominal; speeds in m/min, `head_speed` that of a self-opening
     die head; largest cut on diameter in mm;
-    feed in mm a revolution; specific cutting force and tensile strength in N/mm².
+    feed in mm a revolution; specific cutting force, tensile strength and `elastic` modulus in N/mm²; `expansion` in
+    millionths a kelvin.
 
     `die_note` is what a die in it wants minded, "" for nothing more than usual. `form_tap` says whether a form tap
     flows it, `swells` whether a drill cuts over its size in it. `back_off_turns` is how far the die goes on before
@@ -30,6 +31,8 @@ class Material:
     feed_mm: float
     cutting_force: float
     tensile: float
+    expansion: float
+    elastic: float
     form_tap: bool
     swells: bool
     lubricant: str
@@ -52,6 +55,8 @@ def materials() -> dict[str, Material]:
             feed_mm=float(row.number("feed")),
             cutting_force=float(row.number("cutting_force")),
             tensile=float(row.number("tensile")),
+            expansion=float(row.number("expansion")),
+            elastic=float(row.number("elastic")),
             form_tap=row.text("form_tap") == "yes",
             swells=row.text("swells") == "yes",
             lubricant=row.text("lubricant"),

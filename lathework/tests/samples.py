@@ -83,6 +83,7 @@ STUD: dict[str, Any] = {
         "rack": "",
     },
     "notes": "",
+    "becomes": "",
 }
 
 

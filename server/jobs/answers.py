@@ -154,10 +154,11 @@ class JobShown(StandingShown):
 
 @answer
 class JobBench(BenchShown, JobNow):
-    """The bench of a job."""
+    """The bench of a job; what it `becomes` in the shop once it is made, as one types it there, "" for nothing."""
 
     unit: LengthUnit
     lessons: tuple[LessonShown, ...]
+    becomes: str
 
 
 def _named(row: StandingRow) -> dict[str, Any]:
@@ -220,4 +221,4 @@ def job_bench(now: Standing) -> JobBench:
     bench = now.bench
     lessons = lessons_of(bench.plan, bench.step.key if bench.step else "")
     shown = vars(bench_shown(now.progress)) | vars(job_now(now.job))
-    return JobBench(**shown, unit=now.spec.unit, lessons=lessons)
+    return JobBench(**shown, unit=now.spec.unit, lessons=lessons, becomes=now.spec.becomes)

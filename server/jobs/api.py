@@ -115,6 +115,7 @@ UNSAID_THEN: dict[str, Any] = {
     "sizes": [],
     "lessons": [],
     "due": {"now": True, "piece": 1},
+    "becomes": "",
 }
 """What the bench of a job that was closed by an earlier version does not tell."""
 UNSAID_OF_A_STEP: dict[str, Any] = {"dimensions": [], "inside": False, "gauges": [], "passes": [], "passes_told": ""}

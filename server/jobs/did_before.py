@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import asdict
 
-from lathework.bench.events import Cut
+from lathework.bench.events import PassTaken
 from lathework.bench.gauge.die import Memory
 from lathework.bench.size.cuts import REMEMBERED, CutLike, Cuts, cut_like
 from lathework.bench.tally import TRIALS_KEPT
@@ -45,7 +45,7 @@ def did_before(job: Job, plans: Sequence[Plan]) -> Memory:
     return {die: trials_of(die, but=job) for die in dies | taps if die}
 
 
-def cut_row(job: Job, plans: Sequence[Plan], entry: Entry, event: Cut) -> CutRow | None:
+def cut_row(job: Job, plans: Sequence[Plan], entry: Entry, event: PassTaken) -> CutRow | None:
     """The row of a cut, not saved; None where it teaches nothing beyond its job."""
     plan = next((one for one in plans if one.job.part.id == event.part), None)
     step = plan.operation(event.step) if plan is not None else None

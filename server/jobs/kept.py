@@ -11,7 +11,7 @@ from django.conf import settings
 from django.db import transaction
 from django.db.models import Q
 
-from lathework.bench.events import Cut, Event, Excused, Gauged, PieceEnded
+from lathework.bench.events import Event, Excused, Gauged, PassTaken, PieceEnded
 from lathework.bench.fold import fold, follow, steps_of_parts
 from lathework.bench.progress import progress_of
 from lathework.errors import InvalidDocument
@@ -175,7 +175,7 @@ def _write_events(job: Job, plans: Sequence[Plan], events: Iterable[tuple[Entry,
     trials: list[TrialRow] = []
     cuts: list[CutRow | None] = []
     for entry, event in events:
-        if isinstance(event, Cut):
+        if isinstance(event, PassTaken):
             cuts.append(cut_row(job, plans, entry, event))
             continue
         if isinstance(event, Excused):

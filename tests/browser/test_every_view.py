@@ -40,6 +40,8 @@ VIEWS = (
     "/new?as=sample",
     "/new?as=repair",
     "/shop",
+    "/holders?thread=3/8-16",
+    "/gears?pitch=M6&leadscrew=8+tpi&gears=20,40,50,60,63,80",
     "/log",
     "/log?q=nothing+of+that+name",
     "/log/lessons",

@@ -27,13 +27,14 @@ from lathework.figures import Figure
 from lathework.gauging.sized import ThreadSize, measured_size
 from lathework.gauging.verdicts import VERDICTS
 from lathework.gauging.wires import best_wire, over_wires
+from lathework.holders.workshop import designed
 from lathework.instruments.offset import offset
 from lathework.job.document import read_document
 from lathework.job.repair import AskedRepair, stud_repair
 from lathework.outfit.choosing import choosings
 from lathework.planning.plan import make_plan, make_plans
 from lathework.shop.lathe_facts import DIALS
-from lathework.tests.samples import PLUG, SCREW, STUD, TIE_ROD, body, bore, plan
+from lathework.tests.samples import PLUG, SCREW, STUD, TIE_ROD, body, bore, plan, section
 from lathework.tests.test_hold_and_compare import read
 from lathework.threads.library import library
 from lathework.threads.limits import external_classes, external_limits, internal_classes, internal_limits
@@ -127,6 +128,16 @@ class Working(unittest.TestCase):
         self.check(tuple(choosings(plan(body(bore("M10", depth="1/2"), bore("3/4-16", end="left", depth="1/2"))), ())))
         told = geared({"pitch": "M6", "leadscrew": "8 tpi", "gears": "20 30 40 50 60 63 80"})
         self.assertGreater(self.check([told.errors(train) for train in told.trains]), 2)
+
+    def test_fits_and_holders(self) -> None:
+        ring = {"part.sections": [section("round", "1", across="7/8", fit="drive"), section("bar")]}
+        for one in (bore(across="1/2", fit="press"), bore(across="1/2", fit="running", mate="0.499")):
+            self.check(plan(body(one, **ring)))
+        chased = bore("1-1/2-18", cut="boring-tool", depth="1/2")
+        self.check(plan(body(chased, **{"part.stock.across": "2-1/4"})))
+        self.check(designed("guide-bush", {"thread": "3/8-16", "seat": "5/8", "deep": "3/8"}))
+        self.check(designed("guide-bush", {"thread": "M4", "seat": "12", "unit": "mm"}))
+        self.check(designed("sleeve", {"bar": "1/2", "seat": "13/16", "spigot": "1/4"}))
 
     def test_random_jobs(self) -> None:
         dice, made = random.Random(1913), 0

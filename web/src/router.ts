@@ -58,6 +58,12 @@ export const router = createRouter({
       meta: { title: 'Shop' },
     },
     {
+      path: '/holders',
+      name: 'holders',
+      component: () => import('@/features/holders/HoldersView.vue'),
+      meta: { title: 'Holders' },
+    },
+    {
       path: '/gears',
       name: 'gears',
       component: () => import('@/features/gears/GearsView.vue'),

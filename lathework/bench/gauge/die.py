@@ -43,13 +43,12 @@ IN_A_HEAD = " in a head"
 
 
 BY_A_TAP = " by a tap"
+_ENDS = {"die-head": IN_A_HEAD, "adjustable-tap": BY_A_TAP}
 
 
 def known_as(step: Operation | None, thread: str) -> str:
     """What a die without an id is known by: its thread; chasers of a head are no die of that thread, nor is a tap."""
-    if step is None:
-        return thread
-    return f"{thread}{IN_A_HEAD if step.cutter == 'die-head' else BY_A_TAP if step.cutter == 'adjustable-tap' else ''}"
+    return thread if step is None else thread + _ENDS.get(step.cutter, "")
 
 
 def scale_of(step: Operation, plan: Plan) -> Scale:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from lathework.bench.entry import made_of
 from lathework.bench.tally import Tally
-from lathework.gauging.causes import CAUSES, Cause, Cutter, cause_of, causes_inside, likely_causes
+from lathework.gauging.causes import CAUSES, Cause, Moved, cause_of, causes_inside, likely_causes
 from lathework.gauging.sized import Sized, ThreadSize, measured_size
 from lathework.gauging.tried import Gauge
 from lathework.gauging.verdicts import MEANINGS, Verdict
@@ -36,7 +36,7 @@ def sized(step: Operation, size: ThreadSize) -> Sized | None:
     return measured_size(thread, bolt, size) if thread is not None and bolt is not None else None
 
 
-def moved_cutter(step: Operation) -> Cutter:
+def moved_cutter(step: Operation) -> Moved:
     """What is moved where the thread of a step does not pass: the die, or the head."""
     return "head" if step.cutter == "die-head" else "die"
 

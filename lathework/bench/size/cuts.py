@@ -17,7 +17,7 @@ REMEMBERED = 4
 @dataclass(frozen=True, slots=True)
 class CutLike:
     """What makes a cut spring as another one does: the lathe by its id, the metal, the tool, how the work is carried,
-    and how many of its diameters it stands out, a whole number."""
+    and how many of its diameters it stands out, a whole number; of a bore, how many it is deep."""
 
     machine: str
     metal: str
@@ -38,9 +38,12 @@ def cut_like(plan: Plan, step: Operation) -> CutLike | None:
     setup = plan.job.setup
     if not setup.machine or not any(one.move in LEARNED for one in step.dimensions):
         return None
-    chucking = plan.chuckings[step.chucking - 1]
-    out = round(chucking.worked_mm / chucking.bar_mm)
-    return CutLike(setup.machine, plan.job.material.name, step.tool, chucking.carried, out)
+    chucking, cut = plan.chuckings[step.chucking - 1], step.cut
+    out = chucking.worked_mm / chucking.bar_mm
+    if cut is not None and any(one.measured == "bore" for one in step.dimensions):
+        # There the bar springs, not the work.
+        out = (cut.left_mm - cut.right_mm) / cut.outer_mm
+    return CutLike(setup.machine, plan.job.material.name, step.tool, chucking.carried, round(out))
 
 
 def known_cuts(plan: Plan, step: Operation, cuts: Cuts, own: Sequence[PassMade]) -> tuple[PassMade, ...]:

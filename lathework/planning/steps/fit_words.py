@@ -2,14 +2,36 @@
 
 from __future__ import annotations
 
+from lathework import cautions
+from lathework.cautions import Caution
 from lathework.figures import Figure, Given
 from lathework.fits.fit import FIT, FitCode, Limits
+from lathework.fits.press import heat_wanted
 from lathework.units import LengthUnit, convert
 
 OUTSIDE = "Let it cool before the last cut: warm work measures large. The last hundredth by emery on a flat file."
 INSIDE = "Let it cool before the last cut. The last hundredth by a lap; never emery on a finger in a bore that turns."
 TRY = "Try the mate before the piece leaves the chuck."
+SHRUNK = "Or shrink it on: the outer one heated by {heat}, the inner one cold."
 PRESSED = "Break the leading edge of both, so that neither shaves the other; oil, and press straight."
+
+STEEL = 11.7
+"""What the outer part is supposed to expand by where it is another one: steel, in millionths a kelvin (practice)."""
+SHRINKS_TO = 40.0
+"""Metals that expand by more, in millionths a kelvin, are no metals, and not shrunk on (practice)."""
+
+
+def pressed_figures(code: FitCode, limits: Limits | None, expansion: float) -> dict[str, Figure]:
+    """How far the outer one is heated, where force brings it together; `expansion` is a number of millionths a
+    kelvin."""
+    if limits is None or not FIT[code].pressed or expansion > SHRINKS_TO:
+        return {}
+    return {"heat": heat_wanted(limits.tight_mm, limits.aim_mm, expansion)}
+
+
+def fit_cautions(code: FitCode) -> tuple[Caution, ...]:
+    """What to mind where force or heat brings two parts together."""
+    return (cautions.PRESS, cautions.SHRINK) if FIT[code].pressed else ()
 
 
 def fit_figures(limits: Limits, unit: LengthUnit) -> dict[str, Figure]:
@@ -24,8 +46,11 @@ def fit_figures(limits: Limits, unit: LengthUnit) -> dict[str, Figure]:
     return told if limits.clearance is None else told | {"clearance": limits.clearance}
 
 
-def fit_notes(code: FitCode, limits: Limits | None, *, inside: bool = False) -> tuple[str, ...]:
-    """What to mind with a fit; nothing without one."""
+def fit_notes(code: FitCode, limits: Limits | None, *, inside: bool = False, shrinks: bool = True) -> tuple[str, ...]:
+    """What to mind with a fit; nothing without one. `shrinks` says that the outer part is of a metal that is heated."""
     if limits is None:
         return ()
-    return (INSIDE if inside else OUTSIDE, PRESSED if FIT[code].pressed else TRY)
+    last = INSIDE if inside else OUTSIDE
+    if not FIT[code].pressed:
+        return last, TRY
+    return (last, PRESSED, SHRUNK) if shrinks else (last, PRESSED)

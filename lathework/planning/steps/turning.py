@@ -15,7 +15,7 @@ from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop, typed
 from lathework.planning.steps import measures
-from lathework.planning.steps.fit_words import fit_figures, fit_notes
+from lathework.planning.steps.fit_words import STEEL, fit_cautions, fit_figures, fit_notes, pressed_figures
 from lathework.planning.steps.holding import KNIFE, speed
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
@@ -99,6 +99,7 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
         figures["crest"] = found.blank.crest_percent
     limits = section_limits(placed.section, work.job.unit)
     figures |= fit_figures(limits, work.job.unit) if limits is not None else {}
+    figures |= pressed_figures(placed.section.fit, limits, STEEL)
     figures["cuts"] = _cuts(cuts, deepest, start_mm, aim, work.job.unit)
     figures |= {"speed": speed(work, start_mm), "deepest": deepest}
     stop = "the tool tip stops" if work.job.setup.readout == "readout" else "stop the carriage"
@@ -111,7 +112,7 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
         figures=figures,
         tool=KNIFE,
         edge="tip",
-        cautions=(cautions.STOP_TO_MEASURE,),
+        cautions=(cautions.STOP_TO_MEASURE, *fit_cautions(placed.section.fit)),
         notes=(found.blank.verdict,) if found else fit_notes(placed.section.fit, limits),
         measure="diameter",
         dimensions=tuple(_dimensions(work, chucking, placed, far, start_mm, in_mm(deepest), cuts)),

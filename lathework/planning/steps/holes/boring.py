@@ -7,11 +7,14 @@ from dataclasses import replace
 from lathework import cautions
 from lathework.cutting.dimension import Dimension
 from lathework.figures import PRACTICE, Figure, Given
+from lathework.fits.fit import Limits
+from lathework.fits.press import press_force
+from lathework.part.bore_sizes import largest_mm, wall_mm
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.steps import measures
-from lathework.planning.steps.fit_words import fit_figures, fit_notes
+from lathework.planning.steps.fit_words import fit_cautions, fit_figures, fit_notes, pressed_figures
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 
@@ -40,6 +43,20 @@ def depths(chucking: Chucking, bore_work: BoreWork, depth: Figure) -> tuple[Dime
     return (measures.deep(deep, under_mm=chucking.overall_mm - deep),) if bore_work.bore.depth is not None else ()
 
 
+def _pressed(work: Work, bore_work: BoreWork, limits: Limits) -> dict[str, Figure]:
+    """Heat and force, where these bring the mate in: the part itself is the outer one."""
+    metal, hole = work.job.material, bore_work.bore
+    heat = pressed_figures(hole.fit, limits, metal.expansion)
+    if not heat:
+        return {}
+    long_mm = hole.depth.mm if hole.depth is not None else work.part.overall_mm
+    outside = largest_mm(hole) + 2 * wall_mm(work.part, hole)
+    pressed = press_force(
+        limits.tight_mm, across_mm=bore_work.drill_mm, outside_mm=outside, long_mm=long_mm, elastic=metal.elastic
+    )
+    return {**heat, "force": pressed}
+
+
 def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> Operation:
     """Bore a hole that no drill owned makes: drilled as large as may be, then opened with a boring tool."""
     figures = {"bore": bore_work.drill, "depth": depth, "speed": drilling_speed(work, bore_work.drill_mm)}
@@ -60,7 +77,8 @@ def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> 
     if bore_work.percent is not None:
         figures["percent"] = bore_work.percent
     fit, limits = bore_work.bore.fit, bore_work.limits
-    figures |= fit_figures(limits, work.job.unit) if limits is not None else {}
+    if limits is not None:
+        figures |= fit_figures(limits, work.job.unit) | _pressed(work, bore_work, limits)
     return Operation(
         key=keyed("bore", bore_work.bore.id),
         kind="drill",
@@ -70,10 +88,10 @@ def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> 
         figures=figures,
         tool="boring tool",
         edge="tip",
-        cautions=(cautions.STOP_TO_MEASURE,),
+        cautions=(cautions.STOP_TO_MEASURE, *fit_cautions(fit)),
         notes=(
             "Light cuts, and the same dial twice at the end: a boring bar springs.",
-            *fit_notes(fit, limits, inside=True),
+            *fit_notes(fit, limits, inside=True, shrinks="heat" in figures),
         ),
         measure="diameter",
         dimensions=(

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
 import type { BenchNow } from '@/features/bench/projected'
+import { useBecomes } from '@/features/bench/useBecomes'
 import { ask, client } from '@/shared/api/client'
 import DieStory from '@/shared/jobs/DieStory.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
@@ -18,6 +19,7 @@ const { data: outcome } = useQuery({
 const parts = computed(() =>
   props.bench.parts.map((part) => ({ ...part, ...outcome.value?.parts.find((one) => one.part === part.id) })),
 )
+const becomes = useBecomes(props.id, () => props.bench.becomes)
 const good = computed(() => props.bench.parts.reduce((sum, part) => sum + part.good, 0))
 const wanted = computed(() => props.bench.parts.reduce((sum, part) => sum + part.quantity, 0))
 </script>
@@ -27,6 +29,15 @@ const wanted = computed(() => props.bench.parts.reduce((sum, part) => sum + part
     <h1>
       <span class="big">{{ good }} of {{ wanted }}</span> made
     </h1>
+    <p v-if="bench.becomes" class="becomes">
+      <span v-if="becomes.done.value" class="good" role="status">✓ In the shop: {{ bench.becomes }}.</span>
+      <v-btn v-else color="secondary" size="large" :loading="becomes.busy.value" @click="becomes.put"
+        >Put it in the shop: {{ bench.becomes }}</v-btn
+      >
+      <span v-if="becomes.problem.value" class="field-error" role="alert">{{
+        becomes.problem.value.message
+      }}</span>
+    </p>
     <div class="middle">
       <div class="told">
         <ul class="parts">

@@ -57,6 +57,7 @@ function follow(one: Schemas['SchoolShown']) {
             v-for="way in shown(one)"
             :key="way.code"
             :way="way"
+            :thread="one.thread"
             :taken="way.code === one.taken"
             :best="way === one.ways[0] && way.serves"
             :closed="closed"

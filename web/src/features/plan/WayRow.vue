@@ -6,7 +6,7 @@ import FigureValue from '@/shared/figures/FigureValue.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
 
 /** A way of making a thread: what it takes, what speaks for it and against; taken by a press. */
-defineProps<{ way: Schemas['WayShown']; taken: boolean; best: boolean; closed: boolean }>()
+defineProps<{ way: Schemas['WayShown']; thread: string; taken: boolean; best: boolean; closed: boolean }>()
 const emit = defineEmits<{ take: [] }>()
 const asked = ref<Figure | null>(null)
 const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : figure)
@@ -21,6 +21,9 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
       <p class="muted small">{{ way.remark }}</p>
       <p v-for="why in way.refused" :key="why" class="small">✗ {{ why }}</p>
       <p v-for="what in way.lacking" :key="what" class="lacks small">◆ {{ what }}</p>
+      <p v-if="way.make" class="small">
+        <router-link :to="{ name: 'holders', query: { thread } }">Make one yourself</router-link>
+      </p>
       <p class="small">
         <span v-for="one in way.merits" :key="one" class="side">+ {{ one }}</span>
         <span v-for="one in way.faults" :key="one" class="side">− {{ one }}</span>

@@ -13,7 +13,7 @@ const places = [
   { to: { name: 'jobs' }, label: 'Jobs', icon: mdiFormatListBulletedSquare, also: ['plan', 'start'] },
   { to: { name: 'identify' }, label: 'Identify', icon: mdiMagnify, also: [] as string[] },
   { to: { name: 'threads' }, label: 'Threads', icon: mdiScrewMachineFlatTop, also: [] as string[] },
-  { to: { name: 'shop' }, label: 'Shop', icon: mdiToolboxOutline, also: ['gears'] },
+  { to: { name: 'shop' }, label: 'Shop', icon: mdiToolboxOutline, also: ['gears', 'holders'] },
   { to: { name: 'log' }, label: 'Log', icon: mdiNotebookOutline, also: [] as string[] },
 ]
 </script>

@@ -57,6 +57,7 @@ async function back() {
     <header class="head">
       <h1>Shop</h1>
       <plain-btn v-if="things.length" :aria-pressed="!chosen" @click="chosen = ''">What can I cut?</plain-btn>
+      <router-link :to="{ name: 'holders' }">Make a holder yourself</router-link>
     </header>
     <p v-if="error" class="field-error" role="alert">{{ error.message }}</p>
     <p v-if="gone" role="status">{{ gone.name }}: taken out. <plain-btn @click="back">Undo</plain-btn></p>

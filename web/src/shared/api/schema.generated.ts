@@ -64,6 +64,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/holders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Holders
+         * @description The holders that are designed here, and what each asks for.
+         */
+        get: operations["server_holders_api_holders"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/holders/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Design
+         * @description A holder designed from what was typed, not stored: the answer to a keystroke.
+         */
+        post: operations["server_holders_api_design"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/identify": {
         parameters: {
             query?: never;
@@ -1472,6 +1512,22 @@ export interface components {
             mm: string;
         };
         /**
+         * AskedShown
+         * @description What a holder asks for, with an example in inches and one in millimetres; whether it may be left empty.
+         */
+        AskedShown: {
+            /** Field */
+            field: string;
+            /** Inch */
+            inch: string;
+            /** Label */
+            label: string;
+            /** Mm */
+            mm: string;
+            /** Optional */
+            optional: boolean;
+        };
+        /**
          * AtSpeedShown
          * @description What a speed in rev/min comes to: seconds for all turns, travel in a minute, seconds until the spindle stands.
          */
@@ -2152,6 +2208,15 @@ export interface components {
             name: string;
         };
         /**
+         * DimensionedShown
+         * @description A dimension of a holder, and why it is so.
+         */
+        DimensionedShown: {
+            figure: components["schemas"]["FigureShown"];
+            /** Why */
+            why: string;
+        };
+        /**
          * DispositionShown
          * @description What may become of a step or a piece, and the kind of entry that it makes.
          */
@@ -2493,7 +2558,7 @@ export interface components {
             shown: components["schemas"]["Shown"];
             source: components["schemas"]["Source"];
             /** Unit */
-            unit: ("in" | "mm") | ("in²" | "mm²" | "in²/in" | "mm²/mm") | ("N" | "kN" | "N m" | "N/mm²") | ("rev/min" | "m/min" | "min" | "h" | "s") | ("turn" | "eighth of a turn" | "graduation" | "cut" | "piece" | "flat" | "bolt") | ("°" | "%" | "×" | "");
+            unit: ("in" | "mm") | ("in²" | "mm²" | "in²/in" | "mm²/mm") | ("N" | "kN" | "N m" | "N/mm²") | ("rev/min" | "m/min" | "min" | "h" | "s") | ("turn" | "eighth of a turn" | "graduation" | "cut" | "piece" | "flat" | "bolt") | ("°" | "%" | "×" | "K" | "");
             /** Value */
             value: number;
         };
@@ -2590,6 +2655,84 @@ export interface components {
             doubt: string;
             /** Name */
             name: string;
+        };
+        /**
+         * HolderDesigned
+         * @description A designed holder, and the document to start its job with.
+         */
+        HolderDesigned: {
+            /** Conflicts */
+            conflicts: components["schemas"]["Notice"][];
+            /** Dimensions */
+            dimensions: components["schemas"]["DimensionedShown"][];
+            document: components["schemas"]["JobDocument"];
+            drawing: components["schemas"]["SheetShown"] | null;
+            /** Title */
+            title: string;
+        };
+        /**
+         * HolderIn
+         * @description What was typed of a holder; which of them it asks for depends on its kind.
+         */
+        HolderIn: {
+            /**
+             * Bar
+             * @default
+             */
+            bar?: string;
+            /**
+             * Blank
+             * @default
+             */
+            blank?: string;
+            /**
+             * Deep
+             * @default
+             */
+            deep?: string;
+            /**
+             * Metal
+             * @default mild-steel
+             */
+            metal?: string;
+            /**
+             * Seat
+             * @default
+             */
+            seat?: string;
+            /**
+             * Spigot
+             * @default
+             */
+            spigot?: string;
+            /**
+             * Thread
+             * @default
+             */
+            thread?: string;
+            /**
+             * Unit
+             * @default in
+             * @enum {string}
+             */
+            unit?: "in" | "mm";
+        };
+        /**
+         * HolderShown
+         * @description A holder that is designed here, and what it asks for.
+         */
+        HolderShown: {
+            /** Asks */
+            asks: components["schemas"]["AskedShown"][];
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "guide-bush" | "sleeve";
+            /** Name */
+            name: string;
+            /** Remark */
+            remark: string;
         };
         /**
          * HoldingShown
@@ -2779,7 +2922,7 @@ export interface components {
         };
         /**
          * JobBench
-         * @description The bench of a job.
+         * @description The bench of a job; what it `becomes` in the shop once it is made, as one types it there, "" for nothing.
          */
         JobBench: {
             /** Adjusted */
@@ -2787,6 +2930,8 @@ export interface components {
             advice: components["schemas"]["AdviceShown"] | null;
             /** Asks Keeping */
             asks_keeping: boolean;
+            /** Becomes */
+            becomes: string;
             /** Begins */
             begins: number | null;
             cause: components["schemas"]["Cause"] | null;
@@ -2933,6 +3078,11 @@ export interface components {
          * @description A version 3 job document, as typed; docs/formats/job-3.schema.json says what the core accepts.
          */
         JobDocument: {
+            /**
+             * Becomes
+             * @default
+             */
+            becomes?: string;
             /**
              * Fits
              * @default
@@ -5151,7 +5301,8 @@ export interface components {
         };
         /**
          * WayShown
-         * @description A way of making a thread, weighed: why it does not suit, what one has not got, what speaks for it and against.
+         * @description A way of making a thread, weighed: why it does not suit, what one has not got, and may `make`
+         *     oneself, "" for nothing; what speaks for it and against.
          */
         WayShown: {
             /** Borne By */
@@ -5165,6 +5316,8 @@ export interface components {
             faults: string[];
             /** Lacking */
             lacking: string[];
+            /** Make */
+            make: ("guide-bush" | "sleeve") | "";
             /** Merits */
             merits: string[];
             /** Name */
@@ -5297,6 +5450,117 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GearsShown"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_holders_api_holders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HolderShown"][];
+                };
+            };
+        };
+    };
+    server_holders_api_design: {
+        parameters: {
+            query?: {
+                narrow?: boolean;
+            };
+            header?: never;
+            path: {
+                kind: "guide-bush" | "sleeve";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HolderIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HolderDesigned"];
                 };
             };
             /** @description Bad Request */

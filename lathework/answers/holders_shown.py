@@ -1,0 +1,86 @@
+"""A designed holder, for a screen: its dimensions with their reasons, drawn, and the job that makes it."""
+
+from __future__ import annotations
+
+from lathework.answers.declared_answer import answer
+from lathework.answers.sheet_shown import SheetShown, sheet_shown
+from lathework.answers.values import FigureShown, figure_shown
+from lathework.drawing.part.alone import BELOW, BESIDE, part_alone
+from lathework.drawing.part.layout import Frame
+from lathework.errors import InvalidDocument
+from lathework.fields import Json
+from lathework.holders.design import Design
+from lathework.holders.workshop import HOLDERS, HolderKind
+from lathework.job.document import read_document
+from lathework.planning.notice import Notice
+from lathework.planning.plan import make_plan
+
+
+@answer
+class AskedShown:
+    """What a holder asks for, with an example in inches and one in millimetres; whether it may be left empty."""
+
+    field: str
+    label: str
+    inch: str
+    mm: str
+    optional: bool
+
+
+@answer
+class HolderShown:
+    """A holder that is designed here, and what it asks for."""
+
+    code: HolderKind
+    name: str
+    remark: str
+    asks: tuple[AskedShown, ...]
+
+
+@answer
+class DimensionedShown:
+    """A dimension of a holder, and why it is so."""
+
+    figure: FigureShown
+    why: str
+
+
+@answer
+class DesignShown:
+    """A designed holder: its dimensions, what is against it, how it looks, None where it cannot be made as it is."""
+
+    title: str
+    dimensions: tuple[DimensionedShown, ...]
+    conflicts: tuple[Notice, ...]
+    drawing: SheetShown | None
+
+
+def holders_shown() -> tuple[HolderShown, ...]:
+    """Every holder that is designed here."""
+    return tuple(
+        HolderShown(
+            one.code,
+            one.name,
+            one.remark,
+            tuple(
+                AskedShown(ask.field, ask.label, ask.inch, ask.mm, bool(getattr(ask.of, "optional", False)))
+                for ask in one.asks
+            ),
+        )
+        for one in HOLDERS.values()
+    )
+
+
+def _drawn(document: Json, frame: Frame) -> SheetShown | None:
+    try:
+        plan = make_plan(read_document(document))
+    except InvalidDocument:
+        return None
+    return sheet_shown(part_alone(plan, frame, lambda _: True))
+
+
+def design_shown(design: Design, *, narrow: bool = False) -> DesignShown:
+    """A designed holder; `narrow` is for a screen as wide as a phone."""
+    frame = BELOW if narrow else BESIDE
+    dimensions = tuple(DimensionedShown(figure_shown(one.figure), one.why) for one in design.dimensions)
+    return DesignShown(design.title, dimensions, design.conflicts, _drawn(design.document, frame))

@@ -1,0 +1,170 @@
+"""A guide bush: it runs on the blank ahead of the die, and sits in the hole of the stock, stopped on its face."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import replace
+
+from lathework.cutting.blank import blank_choices
+from lathework.figures import PRACTICE, Figure, Given
+from lathework.fits.fit import limits_of
+from lathework.holders.design import Design, Dimensioned, bar_for, length_text, thin_wall, wall_of
+from lathework.holders.making import Bored, Turned, turned_job
+from lathework.lengths import Length
+from lathework.methods.chase import LEAST_BORE_MM
+from lathework.planning.notice import Notice
+from lathework.shop.metals import Material
+from lathework.tables.drills import all_drills
+from lathework.threads.limits import external_limits
+from lathework.threads.thread import Thread
+from lathework.units import LengthUnit, convert
+
+LONG = 1.25
+"""Length of a bush over the blank it runs on (practice)."""
+COLLAR_MM, LIP_MM = 3.0, 3.0
+"""Thickness of its collar, and how far that stands over the hole of the stock (practice)."""
+SITS_MM = 5.0
+"""What even a small bush has in the stock (practice)."""
+SHY_MM = 0.5
+"""What a bush stays clear of the die (practice)."""
+DRILL_OVER_MM, DRILL_LOOSE_MM = 0.02, 0.1
+"""Least and most that a drilled bush may be over its blank (practice)."""
+
+
+def usual_blank(thread: Thread, metal: Material) -> float:
+    """The blank that a thread is turned to in a metal, in millimetres: its major where no class tells."""
+    limits = external_limits(thread)
+    choices = blank_choices(thread, limits.major if limits is not None else None, metal.blank_fraction)
+    own = next((one.diameter.value for one in choices if one.school == "pitch-fraction"), thread.major)
+    return convert(own, thread.unit, "mm")
+
+
+def _drilled(blank_mm: float, unit: LengthUnit) -> Figure:
+    """The smallest drill that lets a blank too small for a boring tool run."""
+    drill = next(one for one in all_drills() if one.diameter_mm >= blank_mm + DRILL_OVER_MM)
+    return Figure(
+        "bore",
+        convert(drill.diameter, drill.unit, unit),
+        unit,
+        "the smallest drill that leaves the blank room to run",
+        PRACTICE,
+        (Given("blank", convert(blank_mm, "mm", unit), unit),),
+        kind="table",
+        note=f"Drill {drill.name}.",
+    )
+
+
+def _long(blank_mm: float, unit: LengthUnit) -> Figure:
+    blank, least = convert(blank_mm, "mm", unit), convert(COLLAR_MM + SITS_MM, "mm", unit)
+    return Figure(
+        "guides over",
+        max(LONG * blank, least),
+        unit,
+        "greatest of (1.25 × blank, collar and seat)",
+        PRACTICE,
+        (Given("blank", blank, unit), Given("collar and seat", least, unit)),
+        fine=False,
+    )
+
+
+def _body(long: Figure, deep: Length | None, unit: LengthUnit) -> Figure:
+    """How far the bush goes into the stock: as long as it guides, or as deep as the hole lets it, clear of the die."""
+    collar, shy = (convert(mm, "mm", unit) for mm in (COLLAR_MM, SHY_MM))
+    inputs = [Given("guides over", long.value, unit), Given("collar", collar, unit)]
+    value, formula = long.value - collar, "guides over − collar"
+    if deep is not None:
+        hole = convert(deep.value, deep.unit, unit)
+        value, formula = min(value, hole - shy), "least of (guides over − collar, depth of the hole − clear of the die)"
+        inputs += [Given("depth of the hole", hole, unit), Given("clear of the die", shy, unit)]
+    return Figure("goes into the stock", value, unit, formula, PRACTICE, tuple(inputs), fine=False)
+
+
+def _collar(long: Figure, body: Figure, unit: LengthUnit) -> Figure:
+    least = convert(COLLAR_MM, "mm", unit)
+    return Figure(
+        "collar thick",
+        max(least, long.value - body.value),
+        unit,
+        "greatest of (least collar, guides over − goes into the stock)",
+        PRACTICE,
+        (
+            Given("least collar", least, unit),
+            Given("guides over", long.value, unit),
+            Given("goes into the stock", body.value, unit),
+        ),
+        fine=False,
+    )
+
+
+def _across(seat: Length, unit: LengthUnit) -> Figure:
+    hole, lip = convert(seat.value, seat.unit, unit), convert(LIP_MM, "mm", unit)
+    return Figure(
+        "collar across",
+        hole + 2 * lip,
+        unit,
+        "hole of the stock + 2 × lip",
+        PRACTICE,
+        (Given("hole of the stock", hole, unit), Given("lip", lip, unit)),
+    )
+
+
+def _against(wall: Figure, body: Figure, bore: Figure, blank_mm: float, deep: Length | None) -> Iterator[Notice]:
+    unit: LengthUnit = "in" if body.unit == "in" else "mm"
+    yield from thin_wall(wall, "seat", "a stock with a larger hole, or this one bored out.")
+    if convert(body.value, unit, "mm") < COLLAR_MM:
+        yield Notice("shallow-seat", "deep", "It hardly goes into the stock, and will tip: bore the hole deeper.")
+    if deep is None:
+        text = (
+            "How deep is the hole of the stock, down to the die? A bush that reaches the die pushes it out of its seat."
+        )
+        yield Notice("not-measured", "deep", text)
+    loose = convert(bore.value, unit, "mm") - blank_mm
+    if loose > DRILL_LOOSE_MM:
+        text = f"The nearest drill leaves the blank {loose:.2f} mm loose: ream it, or turn the blank to suit."
+        yield Notice("loose-bush", "blank", text)
+
+
+def guide_bush(
+    thread: Thread, *, seat: Length, deep: Length | None, blank: Length | None, metal: Material, unit: LengthUnit
+) -> Design:
+    """A guide bush for the blank of a thread in the hole of a stock, told in `unit`.
+
+    `seat` is what that hole measures, `deep` how deep it is down to the die, where that is known; `blank` what the
+    blank measures, the usual one of the thread in its `metal` where nobody says. Source: practice.
+    """
+    blank_mm = blank.mm if blank is not None else usual_blank(thread, metal)
+    bored = blank_mm >= LEAST_BORE_MM
+    bore = limits_of("running", "hole", blank_mm, blank_mm, unit).aim if bored else _drilled(blank_mm, unit)
+    outside = replace(limits_of("slide", "shaft", seat.mm, seat.mm, unit).aim, name="outside")
+    long = _long(blank_mm, unit)
+    body = _body(long, deep, unit)
+    collar, across = _collar(long, body, unit), _across(seat, unit)
+    wall = wall_of(seat.mm, convert(bore.value, unit, "mm"), unit)
+    bar = bar_for(across, unit)
+    dimensions = (
+        Dimensioned(
+            bore, "It runs on the blank with room for oil: tighter it binds on chips, looser it does not guide."
+        ),
+        Dimensioned(outside, "It slides into the stock's hole without shake: what shakes there shakes the thread."),
+        Dimensioned(long, "A diameter and a quarter guides; under one it tips."),
+        Dimensioned(body, "It stays clear of the die: one that reaches the die pushes it out of its seat."),
+        Dimensioned(collar, "It stops on the face of the stock, never on the die."),
+        Dimensioned(across, "A lip all round, to stop on and to hold it by."),
+        Dimensioned(wall, "What is left round the hole."),
+        Dimensioned(bar, "So much bar that its skin goes."),
+    )
+    title, own, hole = f"Guide bush, {thread.designation}", *(convert(mm, "mm", unit) for mm in (blank_mm, seat.mm))
+    document = turned_job(
+        title,
+        fits="die stock",
+        unit=unit,
+        metal=metal,
+        bar=bar.value,
+        turned=(
+            Turned(hole, body.value, fit="slide", mate=hole, chamfer=True),
+            Turned(across.value, collar.value),
+        ),
+        bored=Bored(own, fit="running", mate=own) if bored else Bored(bore.value),
+        becomes=f"{length_text(bore.value, unit)} {unit} x {length_text(outside.value, unit)} {unit} guide bush",
+    )
+    return Design(title, dimensions, tuple(_against(wall, body, bore, blank_mm, deep)), document)

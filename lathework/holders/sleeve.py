@@ -1,0 +1,94 @@
+"""A sleeve that lets a plain die stock slide on a bar: bored to the bar, with a spigot for the stock's hole."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import replace
+
+from lathework.figures import PRACTICE, Figure, Given
+from lathework.fits.fit import limits_of
+from lathework.holders.design import Design, Dimensioned, bar_for, thin_wall, wall_of
+from lathework.holders.making import Bored, Turned, turned_job
+from lathework.lengths import Length
+from lathework.methods.chase import LEAST_BORE_MM
+from lathework.planning.notice import Notice
+from lathework.shop.metals import Material
+from lathework.units import LengthUnit, convert
+
+BEARS = 2.0
+"""Length of the sleeve over the bar it slides on (practice)."""
+BODY_MM = 6.0
+"""What its body is thicker than its spigot, on the diameter, so that the stock stops on it (practice)."""
+
+
+def _long(bar_mm: float, unit: LengthUnit) -> Figure:
+    bar = convert(bar_mm, "mm", unit)
+    return Figure("bears over", BEARS * bar, unit, "2 × bar", PRACTICE, (Given("bar", bar, unit),), fine=False)
+
+
+def _body_long(long: Figure, spigot: Length, unit: LengthUnit) -> Figure:
+    into = convert(spigot.value, spigot.unit, unit)
+    return Figure(
+        "body long",
+        long.value - into,
+        unit,
+        "bears over − spigot",
+        PRACTICE,
+        (Given("bears over", long.value, unit), Given("spigot", into, unit)),
+        fine=False,
+    )
+
+
+def _across(seat: Length, unit: LengthUnit) -> Figure:
+    hole, more = convert(seat.value, seat.unit, unit), convert(BODY_MM, "mm", unit)
+    return Figure(
+        "body across",
+        hole + more,
+        unit,
+        "hole of the stock + shoulder on both sides",
+        PRACTICE,
+        (Given("hole of the stock", hole, unit), Given("shoulder on both sides", more, unit)),
+    )
+
+
+def _against(wall: Figure, body: Figure, bar: Length) -> Iterator[Notice]:
+    yield from thin_wall(wall, "seat", "a thinner bar, or a stock with a larger hole.")
+    if body.value <= 0:
+        yield Notice("no-body", "spigot", "The spigot is as long as the whole sleeve: nothing is left to slide on.")
+    if bar.mm < LEAST_BORE_MM:
+        text = f"No boring tool goes into a hole under {LEAST_BORE_MM:g} mm: take a thicker bar, or drill and ream it."
+        yield Notice("small-bore", "bar", text)
+
+
+def sleeve(*, bar: Length, seat: Length, spigot: Length, metal: Material, unit: LengthUnit) -> Design:
+    """A sleeve for a plain stock, told in `unit`: it slides on a `bar` that measures so much; its spigot goes into the
+    stock's hole, which measures `seat`, by the length `spigot`. Source: practice."""
+    bore = limits_of("close-running", "hole", bar.mm, bar.mm, unit).aim
+    outside = replace(limits_of("push", "shaft", seat.mm, seat.mm, unit).aim, name="spigot")
+    long = _long(bar.mm, unit)
+    body, across = _body_long(long, spigot, unit), _across(seat, unit)
+    wall = wall_of(seat.mm, convert(bore.value, unit, "mm"), unit)
+    stock = bar_for(across, unit)
+    dimensions = (
+        Dimensioned(bore, "It slides on the bar without shake, so that the die stays on the axis."),
+        Dimensioned(outside, "Pushed into the stock's hole by hand, and it stays."),
+        Dimensioned(long, "Two diameters of the bar keep it from tipping."),
+        Dimensioned(body, "What slides behind the stock, and what a hand holds."),
+        Dimensioned(across, "A shoulder for the stock to stop on, square to the bore: turned in one holding."),
+        Dimensioned(wall, "What is left round the bar in the spigot."),
+        Dimensioned(stock, "So much bar that its skin goes."),
+    )
+    title, own, hole = "Sleeve for a plain die stock", *(convert(mm, "mm", unit) for mm in (bar.mm, seat.mm))
+    document = turned_job(
+        title,
+        fits="die stock, and its bar",
+        unit=unit,
+        metal=metal,
+        bar=stock.value,
+        turned=(
+            Turned(hole, convert(spigot.value, spigot.unit, unit), fit="push", mate=hole, chamfer=True),
+            Turned(across.value, body.value),
+        ),
+        bored=Bored(own, fit="close-running", mate=own),
+    )
+    return Design(title, dimensions, tuple(_against(wall, body, bar)), document)

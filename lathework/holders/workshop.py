@@ -1,0 +1,103 @@
+"""What holders are designed here, what each is asked for, and the design of what was typed."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import Literal, get_args
+
+from lathework.declared import Field
+from lathework.errors import InvalidDocument
+from lathework.field_reader import FieldReader
+from lathework.fields import Designation, Extent
+from lathework.holders.design import Design
+from lathework.holders.guide_bush import guide_bush
+from lathework.holders.sleeve import sleeve
+from lathework.lengths import Span
+from lathework.shop.metals import materials
+from lathework.units import LENGTH_UNITS, LengthUnit
+
+HolderKind = Literal["guide-bush", "sleeve"]
+HOLDER_KINDS: tuple[HolderKind, ...] = get_args(HolderKind)
+HOLE, DEEP, BLANK, BAR = (
+    Span("The hole of a stock", 4, 80),
+    Span("The depth of that hole", 1, 60),
+    Span("A blank", 1, 60),
+    Span("A bar", 3, 60),
+)
+SPIGOT = Span("A spigot", 2, 60)
+
+
+@dataclass(frozen=True, slots=True)
+class AskedSize:
+    """What is asked for: its field, what it is called, an example in inches and one in millimetres."""
+
+    field: str
+    label: str
+    inch: str
+    mm: str
+    of: Field
+
+
+@dataclass(frozen=True, slots=True)
+class Holder:
+    """A holder that is designed here: what it is called and for, and what is asked."""
+
+    code: HolderKind
+    name: str
+    remark: str
+    asks: tuple[AskedSize, ...]
+
+
+_SEAT = AskedSize("seat", "Hole of the stock measures", "5/8", "16", Extent(HOLE, optional=False))
+HOLDERS: Mapping[HolderKind, Holder] = {
+    one.code: one
+    for one in (
+        Holder(
+            "guide-bush",
+            "guide bush",
+            "runs on the blank ahead of the die, and keeps a long thread straight",
+            (
+                AskedSize("thread", "Thread", "3/8-16", "M10", Designation("the thread it guides", "outside")),
+                _SEAT,
+                AskedSize("deep", "Its depth, down to the die", "3/8", "10", Extent(DEEP)),
+                AskedSize("blank", "The blank measures", "as usual", "as usual", Extent(BLANK)),
+            ),
+        ),
+        Holder(
+            "sleeve",
+            "sleeve for a plain die stock",
+            "lets a stock slide square on a bar in the tailstock",
+            (
+                AskedSize("bar", "The bar measures", "1/2", "12", Extent(BAR, optional=False)),
+                _SEAT,
+                AskedSize("spigot", "The spigot goes in by", "1/4", "6", Extent(SPIGOT, optional=False)),
+            ),
+        ),
+    )
+}
+MADE_FOR: Mapping[str, HolderKind] = {"guide-bush": "guide-bush"}
+"""What may be made where a way of cutting a thread lacks it, by the code of the way."""
+
+
+def _unit(reader: FieldReader) -> LengthUnit:
+    told = reader.choice("unit", LENGTH_UNITS, "in")
+    return "mm" if told == "mm" else "in"
+
+
+def designed(kind: HolderKind, typed: Mapping[str, str]) -> Design:
+    """The design of a holder from what was typed: its asks, `unit` and `metal`. Raises InvalidDocument with every error
+    beside its field."""
+    reader = FieldReader({"unit": "in", "metal": "mild-steel", **typed})
+    unit = _unit(reader)
+    metal = materials()[reader.choice("metal", tuple(materials()), "mild-steel")]
+    told = {ask.field: reader.declared(ask.field, ask.of) for ask in HOLDERS[kind].asks}
+    if reader.errors:
+        raise reader.invalid()
+    if kind == "guide-bush":
+        thread = told["thread"]
+        if thread is None or thread.taper:
+            reader.fail("does-not-fit", "thread", "A bush guides a parallel blank: name a parallel thread.")
+            raise InvalidDocument(tuple(reader.errors))
+        return guide_bush(thread, seat=told["seat"], deep=told["deep"], blank=told["blank"], metal=metal, unit=unit)
+    return sleeve(bar=told["bar"], seat=told["seat"], spigot=told["spigot"], metal=metal, unit=unit)

@@ -1,0 +1,31 @@
+"""Holders over the API: what is offered, a design, what is wrong told beside its field; the job that makes one."""
+
+from __future__ import annotations
+
+from server.jobs.tests.case import ApiCase
+
+BUSH = {"thread": "3/8-16", "seat": "5/8", "deep": "3/8"}
+
+
+class Holders(ApiCase):
+    def test_what_is_offered(self) -> None:
+        told = self.get("/api/holders")
+        self.assertEqual([one["code"] for one in told], ["guide-bush", "sleeve"])
+        self.assertEqual([ask["field"] for ask in told[0]["asks"] if not ask["optional"]], ["thread", "seat"])
+
+    def test_a_design_becomes_a_job_and_the_job_says_what_it_becomes(self) -> None:
+        design = self.send("POST", "/api/holders/guide-bush", BUSH).json()
+        self.assertEqual((design["title"], design["conflicts"]), ("Guide bush, 3/8-16 UNC", []))
+        self.assertTrue(design["drawing"]["paths"])
+        job = self.send("POST", "/api/jobs", design["document"])
+        self.assertEqual(job.status_code, 201, job.content[:300])
+        bench = self.get(f"/api/jobs/{job.json()['id']}/bench")
+        self.assertIn("guide bush", bench["becomes"])
+        (line,) = self.send("POST", "/api/kit/typed", {"text": bench["becomes"]}).json()
+        self.assertEqual([thing["kind"] for thing in line["things"]], ["bush"])
+
+    def test_what_is_wrong_stands_beside_its_field(self) -> None:
+        wrong = self.send("POST", "/api/holders/guide-bush", BUSH | {"seat": "wide", "thread": "3/8-17"})
+        self.assertEqual(set(self.told(wrong, 422)), {"seat", "thread"})
+        self.assertEqual(self.send("POST", "/api/holders/anvil", BUSH).status_code, 422)
+        self.assertEqual(self.send("POST", "/api/holders/sleeve", {"colour": "red"}).status_code, 422)

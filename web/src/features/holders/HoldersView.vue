@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { VBtnToggle } from 'vuetify/components/VBtnToggle'
+import { VSelect } from 'vuetify/components/VSelect'
+import { VTextField } from 'vuetify/components/VTextField'
+
+import { useHolder } from '@/features/holders/useHolder'
+import { useChoices } from '@/shared/api/useChoices'
+import PartDrawing from '@/shared/drawing/PartDrawing.vue'
+import FigureValue from '@/shared/figures/FigureValue.vue'
+import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
+
+/** A holder to make oneself: each dimension with its reason as one types, drawn, and the job that makes it. */
+const { unit, typed, holders, code, holder, whole, found, problem, busy, trouble, make, remember } =
+  useHolder()
+const { data: choices } = useChoices()
+const asked = ref('')
+type Field = keyof typeof typed.value
+const label = (one: { field: string; label: string }) =>
+  one.field === 'thread' ? one.label : `${one.label}, ${unit.value}`
+</script>
+
+<template>
+  <div class="page">
+    <h1>Make a holder yourself</h1>
+    <v-btn-toggle v-model="code" mandatory color="primary" variant="outlined" aria-label="Which">
+      <v-btn v-for="one in holders" :key="one.code" :value="one.code" :aria-pressed="one.code === code">{{
+        one.name
+      }}</v-btn>
+    </v-btn-toggle>
+    <div v-if="holder" class="halves">
+      <form class="fields" :aria-label="holder.name" novalidate @submit.prevent="make">
+        <p class="muted">It {{ holder.remark }}.</p>
+        <v-text-field
+          v-for="one in holder.asks"
+          :key="one.field"
+          v-model="typed[one.field as Field]"
+          :label="label(one)"
+          :placeholder="unit === 'in' ? one.inch : one.mm"
+          persistent-placeholder
+          autocomplete="off"
+          maxlength="60"
+          :error-messages="problem?.of(one.field)?.message"
+          @update:model-value="remember"
+        />
+        <v-select
+          v-model="typed.metal"
+          label="Metal"
+          :items="choices?.materials ?? []"
+          item-title="name"
+          item-value="code"
+          @update:model-value="remember"
+        />
+        <p v-if="problem && !problem.errors.length" class="field-error" role="alert">{{ problem.message }}</p>
+        <p v-if="trouble" class="field-error" role="alert">{{ trouble.message }}</p>
+        <p class="act">
+          <v-btn type="submit" color="secondary" size="large" :loading="busy" :disabled="!found"
+            >Make it</v-btn
+          >
+          <span class="muted">A job of its own: change anything on its plan.</span>
+        </p>
+      </form>
+      <section v-if="found && whole" class="design" aria-label="Design">
+        <PartDrawing v-if="found.drawing" class="drawing" :sheet="found.drawing" fixed />
+        <ul v-if="found.conflicts.length" class="conflicts" aria-label="What is against it">
+          <li v-for="one in found.conflicts" :key="one.code">◆ {{ one.text }}</li>
+        </ul>
+        <ol class="dimensions" aria-label="Dimensions">
+          <li v-for="one in found.dimensions" :key="one.figure.name">
+            <FigureValue
+              :figure="one.figure"
+              :label="one.figure.name"
+              both
+              :open="asked === one.figure.name"
+              @working="asked = asked === one.figure.name ? '' : one.figure.name"
+            />
+            <span class="why">{{ one.why }}</span>
+            <WorkingPanel v-if="asked === one.figure.name" class="working" :figure="one.figure" />
+          </li>
+        </ol>
+      </section>
+      <p v-else class="muted">
+        Measure what it goes into and what goes into it: the sizes follow from those.
+      </p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  gap: 14px;
+  max-width: 1180px;
+}
+.halves {
+  display: grid;
+  grid-template-columns: minmax(0, 380px) minmax(0, 1fr);
+  gap: 32px;
+  align-items: start;
+}
+.fields,
+.design {
+  display: grid;
+  gap: 12px;
+}
+.act {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+}
+.drawing {
+  width: 100%;
+  max-width: 620px;
+}
+.conflicts {
+  color: var(--caution);
+  font-weight: 700;
+}
+.dimensions li {
+  display: grid;
+  grid-template-columns: 190px minmax(0, 1fr);
+  gap: 2px 20px;
+  align-items: center;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--line);
+}
+.working {
+  grid-column: 1 / -1;
+}
+@media (max-width: 760px) {
+  .halves,
+  .dimensions li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

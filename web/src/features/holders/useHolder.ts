@@ -1,0 +1,72 @@
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref, shallowRef } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+
+import { asProblem, ask, client, type Problem, type Schemas } from '@/shared/api/client'
+import { useLive } from '@/shared/api/useLive'
+import { useUnits } from '@/shared/figures/useUnits'
+import { useActs } from '@/shared/jobs/useActs'
+import { stored } from '@/shared/state/stored'
+import { useNarrow } from '@/shared/state/useNarrow'
+
+type Kind = Schemas['HolderShown']['code']
+type Typed = Omit<Schemas['HolderIn'], 'unit'>
+const FIRST = { metal: 'mild-steel', thread: '', seat: '', deep: '', blank: '', bar: '', spigot: '' }
+
+/** A holder designed as one types, and the job that makes it; what is typed outlives a closed page. */
+export function useHolder() {
+  const route = useRoute()
+  const router = useRouter()
+  const { unit } = useUnits()
+  const narrow = useNarrow()
+  const kept = stored('holder', FIRST, (value): value is typeof FIRST => typeof value === 'object' && !!value)
+  const typed = ref<Typed>({ ...FIRST, ...kept.value, ...threadOf(route.query.thread) })
+  const { data: holders } = useQuery({
+    queryKey: ['holders'],
+    queryFn: () => ask(client.GET('/api/holders')),
+    staleTime: Infinity,
+  })
+  const code = ref<Kind>('guide-bush')
+  const holder = computed(() => holders.value?.find((one) => one.code === code.value))
+  /** Everything that must be said is. */
+  const whole = computed(
+    () => !!holder.value?.asks.every((one) => one.optional || typed.value[one.field as keyof Typed]?.trim()),
+  )
+  const asked = computed(() => ({ ...typed.value, unit: unit.value }))
+  const design = (kind: Kind, body: Schemas['HolderIn']) =>
+    ask(
+      client.POST('/api/holders/{kind}', {
+        params: { path: { kind }, query: { narrow: narrow.value } },
+        body,
+      }),
+    )
+  const { found, problem } = useLive(
+    'holder',
+    () => (whole.value ? { kind: code.value, body: asked.value, narrow: narrow.value } : null),
+    ({ kind, body }) => design(kind, body),
+  )
+
+  const busy = ref(false)
+  const trouble = shallowRef<Problem | null>(null)
+  const send = useActs()
+  async function make() {
+    busy.value = true
+    trouble.value = null
+    try {
+      const { document } = await design(code.value, asked.value)
+      const job = await send(['start', document], (header) =>
+        ask(client.POST('/api/jobs', { params: { header }, body: document })),
+      )
+      kept.value = FIRST
+      await router.push({ name: 'plan', params: { id: job.id } })
+    } catch (error) {
+      trouble.value = asProblem(error)
+    } finally {
+      busy.value = false
+    }
+  }
+  const remember = () => (kept.value = { ...FIRST, ...typed.value })
+  return { unit, typed, holders, code, holder, whole, found, problem, busy, trouble, make, remember }
+}
+
+const threadOf = (thread: unknown) => (typeof thread === 'string' && thread ? { thread } : {})
