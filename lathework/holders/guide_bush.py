@@ -164,7 +164,7 @@ def guide_bush(
             Turned(hole, body.value, fit="slide", mate=hole, chamfer=True),
             Turned(across.value, collar.value),
         ),
-        bored=Bored(own, fit="running", mate=own) if bored else Bored(bore.value),
+        bored=(Bored(own, fit="running", mate=own) if bored else Bored(bore.value),),
         becomes=f"{length_text(bore.value, unit)} {unit} x {length_text(outside.value, unit)} {unit} guide bush",
     )
     return Design(title, dimensions, tuple(_against(wall, body, bore, blank_mm, deep)), document)

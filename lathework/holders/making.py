@@ -10,6 +10,7 @@ from lathework.fits.fit import FitCode
 from lathework.holders.design import length_text
 from lathework.job.declaration import BORE, SECTION
 from lathework.job.starts import Typed, new_document
+from lathework.part.model import Edge
 from lathework.shop.metals import Material
 from lathework.units import LengthUnit, convert
 
@@ -30,11 +31,14 @@ class Turned:
 
 @dataclass(frozen=True, slots=True)
 class Bored:
-    """A hole right through, in the job's unit, and how it goes with a mate of so much."""
+    """A hole from an `end`, right through where it is not `deep`, in the job's unit; how it goes with a mate of so
+    much."""
 
     across: float
     fit: FitCode = ""
     mate: float | None = None
+    deep: float | None = None
+    end: Edge = "right"
 
 
 def _plain(fields: Sequence[str]) -> Json:
@@ -49,11 +53,12 @@ def turned_job(
     metal: Material,
     bar: float,
     turned: Sequence[Turned],
-    bored: Bored,
+    bored: Sequence[Bored],
     becomes: str = "",
+    afterwards: str = "",
 ) -> Json:
     """The document of a job for one holder, of a `bar` so wide (lengths in `unit`); `becomes` is what it is in the shop
-    once it is made, as one types it there."""
+    once it is made, as one types it there, `afterwards` what is done to it off the lathe."""
 
     def text(value: float | None) -> str:
         return "" if value is None else length_text(value, unit)
@@ -67,7 +72,11 @@ def turned_job(
         | {"fit": one.fit, "mate": text(one.mate), "chamfer": edge if one.chamfer else ""}
         for number, one in enumerate(turned, 1)
     ]
-    hole = _plain(list(BORE.fields)) | {"id": "b1", "end": "right", "cut": "tap", "across": text(bored.across)}
-    hole |= {"fit": bored.fit, "mate": text(bored.mate)}
-    part = made["part"] | {"sections": sections, "bores": [hole], "overall_length": ""}
+    holes = [
+        _plain(list(BORE.fields))
+        | {"id": f"b{number}", "end": one.end, "cut": "tap", "across": text(one.across), "depth": text(one.deep)}
+        | {"fit": one.fit, "mate": text(one.mate)}
+        for number, one in enumerate(bored, 1)
+    ]
+    part = made["part"] | {"sections": sections, "bores": holes, "overall_length": "", "afterwards": afterwards}
     return made | {"fits": fits, "part": part, "becomes": becomes}

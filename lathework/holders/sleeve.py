@@ -89,6 +89,6 @@ def sleeve(*, bar: Length, seat: Length, spigot: Length, metal: Material, unit: 
             Turned(hole, convert(spigot.value, spigot.unit, unit), fit="push", mate=hole, chamfer=True),
             Turned(across.value, body.value),
         ),
-        bored=Bored(own, fit="close-running", mate=own),
+        bored=(Bored(own, fit="close-running", mate=own),),
     )
     return Design(title, dimensions, tuple(_against(wall, body, bar)), document)

@@ -4,20 +4,22 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass
-from typing import Literal, get_args
+from typing import Any, Literal, get_args
 
 from lathework.declared import Field
 from lathework.errors import InvalidDocument
 from lathework.field_reader import FieldReader
 from lathework.fields import Designation, Extent
 from lathework.holders.design import Design
+from lathework.holders.die_holder import die_holder
 from lathework.holders.guide_bush import guide_bush
 from lathework.holders.sleeve import sleeve
 from lathework.lengths import Span
-from lathework.shop.metals import materials
+from lathework.shop.kit_declaration import ACROSS, SWALLOWS, THICK
+from lathework.shop.metals import Material, materials
 from lathework.units import LENGTH_UNITS, LengthUnit
 
-HolderKind = Literal["guide-bush", "sleeve"]
+HolderKind = Literal["die-holder", "guide-bush", "sleeve"]
 HOLDER_KINDS: tuple[HolderKind, ...] = get_args(HolderKind)
 HOLE, DEEP, BLANK, BAR = (
     Span("The hole of a stock", 4, 80),
@@ -54,6 +56,20 @@ HOLDERS: Mapping[HolderKind, Holder] = {
     one.code: one
     for one in (
         Holder(
+            "die-holder",
+            "die holder on a bar",
+            "slides on a bar in the tailstock, and takes one die, or another at its far end",
+            (
+                AskedSize("die", "The die measures across", "1", "25.4", Extent(ACROSS, optional=False)),
+                AskedSize("thick", "Its thickness", "3/8", "9.5", Extent(THICK, optional=False)),
+                AskedSize("other", "Another die at the far end, across", "none", "none", Extent(ACROSS)),
+                AskedSize("other_thick", "Thickness of that one", "none", "none", Extent(THICK)),
+                AskedSize("thread", "Largest thread", "1/2-13", "M12", Designation("the largest it cuts", "outside")),
+                AskedSize("longest", "Longest thread", "1-1/2", "40", Extent(SWALLOWS, optional=False)),
+                AskedSize("bar", "The bar measures", "3/4", "20", Extent(BAR, optional=False)),
+            ),
+        ),
+        Holder(
             "guide-bush",
             "guide bush",
             "runs on the blank ahead of the die, and keeps a long thread straight",
@@ -85,6 +101,18 @@ def _unit(reader: FieldReader) -> LengthUnit:
     return "mm" if told == "mm" else "in"
 
 
+def _die_holder(reader: FieldReader, told: Mapping[str, Any], metal: Material, unit: LengthUnit) -> Design:
+    """The design of a die holder; of another die both sizes are said, or neither."""
+    for one, beside in (("other", "other_thick"), ("other_thick", "other")):
+        if told[one] is not None and told[beside] is None:
+            reader.fail("empty", beside, "Measure both sizes of the other die, or neither.")
+    if told["thread"] is None:
+        reader.fail("empty", "thread", "Name the largest thread it is to cut.")
+    if reader.errors:
+        raise reader.invalid()
+    return die_holder(**told, metal=metal, unit=unit)
+
+
 def designed(kind: HolderKind, typed: Mapping[str, str]) -> Design:
     """The design of a holder from what was typed: its asks, `unit` and `metal`. Raises InvalidDocument with every error
     beside its field."""
@@ -94,6 +122,8 @@ def designed(kind: HolderKind, typed: Mapping[str, str]) -> Design:
     told = {ask.field: reader.declared(ask.field, ask.of) for ask in HOLDERS[kind].asks}
     if reader.errors:
         raise reader.invalid()
+    if kind == "die-holder":
+        return _die_holder(reader, told, metal, unit)
     if kind == "guide-bush":
         thread = told["thread"]
         if thread is None or thread.taper:

@@ -120,7 +120,8 @@ def depth_figure(
         )
     inputs = (Given("depth", bore.depth.value, bore.depth.unit), Given("point", convert(point, "mm", unit), unit))
     value = convert(bore.depth.mm + point, "mm", unit)
-    return Figure("drill deep", value, unit, "depth + point", PRACTICE, inputs, fine=False)
+    name = "bore deep" if bore_work.bored else "drill deep"
+    return Figure(name, value, unit, "depth + point", PRACTICE, inputs, fine=False)
 
 
 def largest_mm(bore: Bore) -> float:

@@ -97,6 +97,24 @@ class Steps(unittest.TestCase):
             self.assertEqual(self.wrong(body(hole)), [(field, code)])
 
 
+class Pockets(unittest.TestCase):
+    def test_a_pocket_is_opened_from_the_hole_that_is_there(self) -> None:
+        """A drill would follow the hole, and leave a cone where the die is to sit flat."""
+        holes = (bore(across="0.75", fit="slide"), bore(across="1", fit="running", depth="3/8"))
+        made = plan(body(*holes, **{"part.stock.across": "1-1/2"}))
+        pocket = next(one for one in made.operations if one.key == "bore:b2")
+        self.assertTrue(pocket.sentence.startswith("Open the hole that is there"))
+        self.assertNotIn("rough", pocket.figures)
+        self.assertAlmostEqual(pocket.dimensions[0].start_mm, 0.75 * 25.4, delta=0.02)
+        self.assertAlmostEqual(pocket.figures["depth"].value, 0.375)
+
+    def test_one_in_the_solid_keeps_the_drill_short(self) -> None:
+        made = step(plan(body(bore(across="3/4", fit="running", depth="3/8"))), "bore")
+        assert made is not None
+        self.assertIn("its point short of the bottom", made.sentence)
+        self.assertIn("flat at", made.sentence)
+
+
 class Pressed(unittest.TestCase):
     RING = body(bore(across="1/2", fit="drive"), **{"part.stock.across": "1-1/4"})
 

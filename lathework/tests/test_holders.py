@@ -86,6 +86,60 @@ class GuideBush(unittest.TestCase):
         self.assertAlmostEqual(told["collar across"], 15.875 + 6.0)
 
 
+HOLDER = {"die": "1", "thick": "3/8", "thread": "1/2-13", "longest": "1-1/2", "bar": "5/8"}
+TWO = HOLDER | {"other": "13/16", "other_thick": "1/4"}
+
+
+class DieHolder(unittest.TestCase):
+    """For one die or two, sliding on a bar."""
+
+    @given(st.floats(16, 55), st.floats(5, 16), st.floats(10, 60), st.floats(0.45, 0.8), st.booleans())
+    def test_it_fits_die_thread_and_bar(
+        self, die: float, thick: float, longest: float, share: float, two: bool
+    ) -> None:
+        """The job's own holes: the die drops in with hundredths, stands proud, has something to sit on; the bar bears
+        two diameters when the longest thread is in."""
+        bar = share * die
+        assume(bar > 8.5)
+        mm = {"die": die, "thick": thick, "longest": longest, "bar": bar}
+        mm |= {"other": 0.9 * die, "other_thick": thick} if two else {}
+        typed = {name: f"{value:.3f}" for name, value in mm.items()} | {"thread": "M5", "unit": "mm"}
+        design = designed("die-holder", typed)
+        plan, codes = made(design), {one.code for one in design.conflicts}
+        holes = {(one.bore.end, one.bore.depth.mm if one.bore.depth else 0.0): one.drill_mm for one in plan.work.bores}
+        guide = holes["right", 0.0]
+        self.assertTrue(0.005 <= guide - bar <= 0.05)
+        ends = [("right", die, "thin-lip-die"), *([("left", 0.9 * die, "thin-lip-other")] if two else [])]
+        for end, across, code in ends:
+            deep, pocket = min((deep, wide) for (side, deep), wide in holes.items() if side == end and deep)
+            self.assertTrue(0.02 <= pocket - across <= 0.11, pocket - across)
+            self.assertAlmostEqual(thick - deep, 0.1, places=2)
+            behind = max(wide for (side, at), wide in holes.items() if wide < pocket and (side == end or not at))
+            self.assertEqual(code in codes, (across - behind) / 2 < 1.0 - 0.03, (across, behind))
+        ((long, outside),) = sections(plan)
+        self.assertAlmostEqual(long - longest - len(ends) * (thick - 0.1), 2 * bar, delta=0.02)
+        self.assertGreaterEqual(outside - die, 11.9)
+
+    def test_every_planted_fault_is_found(self) -> None:
+        self.assertEqual(designed("die-holder", TWO).conflicts, ())
+        for fault, code in (
+            ({"bar": "3/4"}, "thin-lip-other"),
+            ({"bar": "15/16", "other": "", "other_thick": ""}, "thin-lip-die"),
+            ({"thread": "5/8-11"}, "bore-under-thread"),
+        ):
+            self.assertEqual([one.code for one in designed("die-holder", TWO | fault).conflicts], [code], fault)
+
+    def test_another_die_wants_both_its_sizes(self) -> None:
+        with self.assertRaises(InvalidDocument) as caught:
+            designed("die-holder", HOLDER | {"other": "13/16"})
+        self.assertEqual([error.field for error in caught.exception.errors], ["other_thick"])
+
+    def test_the_shop_understands_what_it_becomes(self) -> None:
+        (line,) = read_lines(str(designed("die-holder", TWO).document["becomes"]))
+        (thing,) = line.things
+        self.assertEqual((thing.kind, thing.document["across"]), ("holder", "1 in"))
+
+
 class Sleeve(unittest.TestCase):
     @given(st.floats(8.5, 25), st.floats(1.6, 10), st.floats(2, 15))
     def test_it_slides_on_its_bar(self, bar: float, wall: float, spigot: float) -> None:
@@ -127,5 +181,5 @@ class Typed(unittest.TestCase):
 
     def test_each_is_drawn_as_it_is_asked_for(self) -> None:
         self.assertEqual(tuple(one.code for one in holders_shown()), HOLDER_KINDS)
-        for kind, typed in (("guide-bush", BUSH), ("sleeve", SLEEVE)):
+        for kind, typed in (("die-holder", TWO), ("guide-bush", BUSH), ("sleeve", SLEEVE)):
             self.assertIsNotNone(design_shown(designed(kind, typed)).drawing)  # type: ignore[arg-type]

@@ -27,6 +27,11 @@ class HolderIn(Strict):
     seat: str = Field("", max_length=LONGEST)
     deep: str = Field("", max_length=LONGEST)
     blank: str = Field("", max_length=LONGEST)
+    die: str = Field("", max_length=LONGEST)
+    thick: str = Field("", max_length=LONGEST)
+    other: str = Field("", max_length=LONGEST)
+    other_thick: str = Field("", max_length=LONGEST)
+    longest: str = Field("", max_length=LONGEST)
     bar: str = Field("", max_length=LONGEST)
     spigot: str = Field("", max_length=LONGEST)
 

@@ -2,14 +2,25 @@
 
 from __future__ import annotations
 
+import io
 import re
 
+from ezdxf.filemanagement import read
 from playwright.sync_api import expect
 
 from tests.browser.base import BrowserCase
 from tests.browser.test_ways import MOVED, ON
 
 DONE = re.compile(r"^(Done|Done, not measured|Touched off(; it stays)?)$")
+HOLDER = {
+    "The die measures across, in": "1",
+    "Its thickness, in": "3/8",
+    "Another die at the far end, across, in": "13/16",
+    "Thickness of that one, in": "1/4",
+    "Largest thread": "1/2-13",
+    "Longest thread, in": "1-1/2",
+    "The bar measures, in": "3/4",
+}
 BUSH = {
     "What is it": "Guide bush",
     "How many": "1",
@@ -84,6 +95,28 @@ class Bush(BrowserCase):
         expect(page.get_by_role("status")).to_contain_text("In the shop")
         page.goto("/shop")
         expect(page.get_by_role("button", name="guide bush, 0.37 in bore")).to_be_visible()
+
+    def test_a_holder_for_two_dies_on_a_bar(self) -> None:
+        """On 3/4 bar the small die has hardly anything to sit on; on 5/8 it has. Drawn as DXF, and made."""
+        page = self.page
+        page.goto("/holders")
+        page.get_by_role("button", name="die holder on a bar").click()
+        for label, size in HOLDER.items():
+            page.get_by_role("textbox", name=label, exact=True).fill(size)
+        against = page.get_by_role("list", name="What is against it")
+        expect(against).to_contain_text("The other die would sit on 0.8 mm all round")
+        page.get_by_role("textbox", name="The bar measures, in").fill("5/8")
+        expect(against).to_have_count(0)
+        dimensions = page.get_by_role("list", name="Dimensions")
+        expect(dimensions).to_contain_text("two diameters of the bar are always in it")
+        page.get_by_role("button", name="Make it").click()
+        expect(page.get_by_role("textbox", name="Title")).to_have_value("Die holder, 1 and 13/16")
+        page.get_by_role("button", name="Fit it").click()
+        expect(page.get_by_role("region", name="Fit it")).to_contain_text("drill and tap three M5, 0.1875 in behind")
+        job = page.url.rsplit("/", 1)[-1]
+        drawing = read(io.StringIO(page.request.get(f"/api/jobs/{job}/part.dxf").text()))
+        told = {str(one.dxf.text) for one in drawing.modelspace().query("TEXT")}
+        self.assertTrue(any("3.367" in text for text in told), told)
 
     def read(self, size: str) -> None:
         reading = self.page.get_by_role("textbox", name="New reading")

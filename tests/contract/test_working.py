@@ -137,6 +137,8 @@ class Working(unittest.TestCase):
         self.check(plan(body(chased, **{"part.stock.across": "2-1/4"})))
         self.check(designed("guide-bush", {"thread": "3/8-16", "seat": "5/8", "deep": "3/8"}))
         self.check(designed("guide-bush", {"thread": "M4", "seat": "12", "unit": "mm"}))
+        two = {"other": "13/16", "other_thick": "1/4", "longest": "1-1/2", "bar": "5/8"}
+        self.check(designed("die-holder", {"die": "1", "thick": "3/8", "thread": "1/2-13", **two}))
         self.check(designed("sleeve", {"bar": "1/2", "seat": "13/16", "spigot": "1/4"}))
 
     def test_random_jobs(self) -> None:

@@ -26,7 +26,7 @@ def _wall(bore_work: BoreWork, overall_mm: float, deep_mm: float) -> Wall:
         wall = [(0.0, sunk), ((sunk - drill) / 2, drill)]
     if bore.depth is None:
         return [*wall, (overall_mm, drill)]
-    point = 0.0 if bore_work.chased else POINT_SHARE * drill
+    point = 0.0 if bore_work.chased or bore_work.bored else POINT_SHARE * drill
     return [*wall, (max(wall[-1][0], deep_mm - point), drill), (deep_mm, 0.0)]
 
 

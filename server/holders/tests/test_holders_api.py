@@ -10,8 +10,8 @@ BUSH = {"thread": "3/8-16", "seat": "5/8", "deep": "3/8"}
 class Holders(ApiCase):
     def test_what_is_offered(self) -> None:
         told = self.get("/api/holders")
-        self.assertEqual([one["code"] for one in told], ["guide-bush", "sleeve"])
-        self.assertEqual([ask["field"] for ask in told[0]["asks"] if not ask["optional"]], ["thread", "seat"])
+        self.assertEqual([one["code"] for one in told], ["die-holder", "guide-bush", "sleeve"])
+        self.assertEqual([ask["field"] for ask in told[1]["asks"] if not ask["optional"]], ["thread", "seat"])
 
     def test_a_design_becomes_a_job_and_the_job_says_what_it_becomes(self) -> None:
         design = self.send("POST", "/api/holders/guide-bush", BUSH).json()

@@ -17,6 +17,7 @@ from lathework.planning.steps import measures
 from lathework.planning.steps.fit_words import fit_cautions, fit_figures, fit_notes, pressed_figures
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
+from lathework.tables.drills import Drill
 
 DRILLING_SHARE = 0.7
 """Drilling speed over turning speed (practice)."""
@@ -39,8 +40,11 @@ def taken(chucking: Chucking, across_mm: float, depth: Figure) -> Cut:
 
 def depths(chucking: Chucking, bore_work: BoreWork, depth: Figure) -> tuple[Dimension, ...]:
     """The depth of a hole that ends in the part."""
+    if bore_work.bore.depth is None:
+        return ()
     deep = in_mm(depth)
-    return (measures.deep(deep, under_mm=chucking.overall_mm - deep),) if bore_work.bore.depth is not None else ()
+    told = measures.deep(deep, under_mm=chucking.overall_mm - deep)
+    return (replace(told, name="depth, flat") if bore_work.bored else told,)
 
 
 def _pressed(work: Work, bore_work: BoreWork, limits: Limits) -> dict[str, Figure]:
@@ -57,23 +61,50 @@ def _pressed(work: Work, bore_work: BoreWork, limits: Limits) -> dict[str, Figur
     return {**heat, "force": pressed}
 
 
+def _rough(bore_work: BoreWork, rough: Drill) -> Figure:
+    return Figure(
+        "drill first",
+        rough.diameter,
+        rough.unit,
+        "largest you own that leaves a cut for the boring tool",
+        PRACTICE,
+        (Given("bore", in_mm(bore_work.drill), "mm"),),
+        kind="table",
+        note=f"Drill {rough.name}.",
+    )
+
+
+def _there(work: Work, chucking: Chucking, bore_work: BoreWork) -> BoreWork | None:
+    """The largest hole that is there already where another one is bored: a drill would follow it, and leave a cone."""
+
+    def reaches(other: BoreWork) -> bool:
+        if other.bore.depth is None:
+            return other.bore.end == chucking.faces or chucking.second
+        deep = bore_work.bore.depth
+        return other.bore.end == chucking.faces and deep is not None and other.bore.depth.mm >= deep.mm
+
+    along = [one for one in work.bores if one.bore.end != "across" and one.drill_mm < bore_work.drill_mm]
+    return max(filter(reaches, along), key=lambda one: one.drill_mm, default=None)
+
+
+def _sentence(bore_work: BoreWork, rough: Drill | None, *, opened: bool) -> str:
+    """What is done: opened from the hole that is there, or drilled first; a blind one to a fit is flat at the end."""
+    flat = bore_work.limits is not None and bore_work.bore.depth is not None
+    deep = "flat at {depth} deep" if flat else "{depth} deep"
+    if opened:
+        return f"Open the hole that is there with a boring tool to {{bore}}, {deep}."
+    first = f"Drill {rough.name}" if rough is not None else "Drill as large as you can"
+    short = ", its point short of the bottom" if flat else ""
+    return f"{first}{short}, then bore to {{bore}}, {deep}."
+
+
 def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> Operation:
     """Bore a hole that no drill owned makes: drilled as large as may be, then opened with a boring tool."""
     figures = {"bore": bore_work.drill, "depth": depth, "speed": drilling_speed(work, bore_work.drill_mm)}
-    first = "Drill as large as you can"
-    if bore_work.rough is not None:
-        unit = bore_work.rough.unit
-        figures["rough"] = Figure(
-            "drill first",
-            bore_work.rough.diameter,
-            unit,
-            "largest you own that leaves a cut for the boring tool",
-            PRACTICE,
-            (Given("bore", in_mm(bore_work.drill), "mm"),),
-            kind="table",
-            note=f"Drill {bore_work.rough.name}.",
-        )
-        first = f"Drill {bore_work.rough.name}"
+    there = _there(work, chucking, bore_work)
+    rough = bore_work.rough if there is None else None
+    if rough is not None:
+        figures["rough"] = _rough(bore_work, rough)
     if bore_work.percent is not None:
         figures["percent"] = bore_work.percent
     fit, limits = bore_work.bore.fit, bore_work.limits
@@ -83,7 +114,7 @@ def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> 
         key=keyed("bore", bore_work.bore.id),
         kind="drill",
         title="Bore for the thread" if limits is None else "Bore to the fit",
-        sentence=f"{first}, then bore to " + "{bore}, {depth} deep.",
+        sentence=_sentence(bore_work, rough, opened=there is not None),
         headline="bore",
         figures=figures,
         tool="boring tool",
@@ -97,7 +128,7 @@ def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> 
         dimensions=(
             measures.bored(
                 bore_work,
-                rough_mm=bore_work.rough.diameter_mm if bore_work.rough else None,
+                rough_mm=there.drill_mm if there is not None else rough.diameter_mm if rough else None,
                 most_mm=work.job.material.max_cut_mm,
             ),
             *depths(chucking, bore_work, depth),

@@ -134,7 +134,7 @@ const shown = computed(() => trains.value[picked.value] ?? trains.value[0])
 .none {
   color: var(--caution);
 }
-@media (max-width: 760px) {
+@media (max-width: 960px) {
   .answer {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -23,7 +23,14 @@ const label = (one: { field: string; label: string }) =>
 <template>
   <div class="page">
     <h1>Make a holder yourself</h1>
-    <v-btn-toggle v-model="code" mandatory color="primary" variant="outlined" aria-label="Which">
+    <v-btn-toggle
+      v-model="code"
+      class="kinds"
+      mandatory
+      color="primary"
+      variant="outlined"
+      aria-label="Which"
+    >
       <v-btn v-for="one in holders" :key="one.code" :value="one.code" :aria-pressed="one.code === code">{{
         one.name
       }}</v-btn>
@@ -91,6 +98,14 @@ const label = (one: { field: string; label: string }) =>
   display: grid;
   gap: 14px;
   max-width: 1180px;
+}
+/* A phone has not the width for all of them in a row. */
+.kinds {
+  flex-wrap: wrap;
+  height: auto;
+}
+.kinds .v-btn {
+  min-height: 44px;
 }
 .halves {
   display: grid;

@@ -11,7 +11,20 @@ import { useNarrow } from '@/shared/state/useNarrow'
 
 type Kind = Schemas['HolderShown']['code']
 type Typed = Omit<Schemas['HolderIn'], 'unit'>
-const FIRST = { metal: 'mild-steel', thread: '', seat: '', deep: '', blank: '', bar: '', spigot: '' }
+const FIRST = {
+  metal: 'mild-steel',
+  thread: '',
+  seat: '',
+  deep: '',
+  blank: '',
+  die: '',
+  thick: '',
+  other: '',
+  other_thick: '',
+  longest: '',
+  bar: '',
+  spigot: '',
+}
 
 /** A holder designed as one types, and the job that makes it; what is typed outlives a closed page. */
 export function useHolder() {

@@ -2691,10 +2691,30 @@ export interface components {
              */
             deep?: string;
             /**
+             * Die
+             * @default
+             */
+            die?: string;
+            /**
+             * Longest
+             * @default
+             */
+            longest?: string;
+            /**
              * Metal
              * @default mild-steel
              */
             metal?: string;
+            /**
+             * Other
+             * @default
+             */
+            other?: string;
+            /**
+             * Other Thick
+             * @default
+             */
+            other_thick?: string;
             /**
              * Seat
              * @default
@@ -2705,6 +2725,11 @@ export interface components {
              * @default
              */
             spigot?: string;
+            /**
+             * Thick
+             * @default
+             */
+            thick?: string;
             /**
              * Thread
              * @default
@@ -2728,7 +2753,7 @@ export interface components {
              * Code
              * @enum {string}
              */
-            code: "guide-bush" | "sleeve";
+            code: "die-holder" | "guide-bush" | "sleeve";
             /** Name */
             name: string;
             /** Remark */
@@ -5317,7 +5342,7 @@ export interface components {
             /** Lacking */
             lacking: string[];
             /** Make */
-            make: ("guide-bush" | "sleeve") | "";
+            make: ("die-holder" | "guide-bush" | "sleeve") | "";
             /** Merits */
             merits: string[];
             /** Name */
@@ -5544,7 +5569,7 @@ export interface operations {
             };
             header?: never;
             path: {
-                kind: "guide-bush" | "sleeve";
+                kind: "die-holder" | "guide-bush" | "sleeve";
             };
             cookie?: never;
         };
