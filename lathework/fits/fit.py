@@ -13,6 +13,7 @@ from lathework.units import LengthUnit, convert
 FitCode = Literal["", "running", "close-running", "piston", "slide", "push", "press", "drive"]
 FIT_CODES: tuple[FitCode, ...] = get_args(FitCode)
 Makes = Literal["shaft", "hole"]
+_MADE: Mapping[Makes, str] = {"shaft": "diameter", "hole": "bore"}
 PISTON_LEAST, PISTON_MOST, PISTON_PART = (0.003, 0.0001), (0.008, 0.0003), 1 / 2
 """Least and most clearance of a piston fit in millimetres, and what each grows with the size; how much of what lies
 between is the part's own (practice)."""
@@ -90,29 +91,33 @@ def limits_of(code: FitCode, makes: Makes, size_mm: float, mate_mm: float | None
     fit = FIT[code]
     bore, pin = _pair(fit, size_mm)
     own = bore if makes == "hole" else pin
-    wide = own.upper_mm - own.lower_mm
-    told = [convert(mm, "mm", unit) for mm in (size_mm, own.lower_mm, own.upper_mm)]
-    if mate_mm is None:
-        aim = Figure(
-            "bore" if makes == "hole" else "diameter",
-            told[0] + (told[1] + told[2]) / 2,
-            unit,
-            "size + (lower deviation + upper deviation) ÷ 2",
-            own.source,
-            (
-                Given("size", told[0], unit),
-                Given("lower deviation", told[1], unit),
-                Given("upper deviation", told[2], unit),
-            ),
-            note=f"{fit.name}: {fit.remark}.",
-        )
-        tight = max(0.0, pin.upper_mm - bore.lower_mm)
-        return Limits(size_mm + own.lower_mm, size_mm + own.upper_mm, aim, tight)
-    clearance = _clearance(bore, pin, unit)
+    if mate_mm is not None:
+        return _to_the_mate(fit, makes, mate_mm, bore, pin, unit)
+    tight = max(0.0, pin.upper_mm - bore.lower_mm)
+    return Limits(size_mm + own.lower_mm, size_mm + own.upper_mm, _nominal(fit, makes, size_mm, own, unit), tight)
+
+
+def _nominal(fit: Fit, makes: Makes, size_mm: float, own: Deviations, unit: LengthUnit) -> Figure:
+    """The middle of the standard's limits for a size, told in `unit`."""
+    size, lower, upper = (convert(mm, "mm", unit) for mm in (size_mm, own.lower_mm, own.upper_mm))
+    return Figure(
+        _MADE[makes],
+        size + (lower + upper) / 2,
+        unit,
+        "size + (lower deviation + upper deviation) ÷ 2",
+        own.source,
+        (Given("size", size, unit), Given("lower deviation", lower, unit), Given("upper deviation", upper, unit)),
+        note=f"{fit.name}: {fit.remark}.",
+    )
+
+
+def _to_the_mate(fit: Fit, makes: Makes, mate_mm: float, bore: Deviations, pin: Deviations, unit: LengthUnit) -> Limits:
+    """The limits on a measured mate: the middle of the clearance away from it, within the part's own tolerance."""
+    clearance, own = _clearance(bore, pin, unit), bore if makes == "hole" else pin
     sign, word = (1, "+") if makes == "hole" else (-1, "−")
-    mate = convert(mate_mm, "mm", unit)
+    mate, apart_mm = convert(mate_mm, "mm", unit), convert(clearance.value, unit, "mm")
     aim = Figure(
-        "bore" if makes == "hole" else "diameter",
+        _MADE[makes],
         mate + sign * clearance.value,
         unit,
         f"mate {word} clearance",
@@ -120,9 +125,8 @@ def limits_of(code: FitCode, makes: Makes, size_mm: float, mate_mm: float | None
         (Given("mate", mate, unit), Given("clearance", clearance.value, unit)),
         note=f"{fit.name}: {fit.remark}.",
     )
-    middle = mate_mm + sign * convert(clearance.value, unit, "mm")
-    tight = max(0.0, -convert(clearance.value, unit, "mm") + wide / 2)
-    return Limits(middle - wide / 2, middle + wide / 2, aim, tight, clearance)
+    middle, half = mate_mm + sign * apart_mm, (own.upper_mm - own.lower_mm) / 2
+    return Limits(middle - half, middle + half, aim, max(0.0, half - apart_mm), clearance)
 
 
 def _clearance(bore: Deviations, pin: Deviations, unit: LengthUnit) -> Figure:

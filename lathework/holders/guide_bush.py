@@ -124,6 +124,23 @@ def _against(wall: Figure, body: Figure, bore: Figure, blank_mm: float, deep: Le
         yield Notice("loose-bush", "blank", text)
 
 
+_WHY = (
+    "It runs on the blank with room for oil: tighter it binds on chips, looser it does not guide.",
+    "It slides into the stock's hole without shake: what shakes there shakes the thread.",
+    "A diameter and a quarter guides; under one it tips.",
+    "It stays clear of the die: one that reaches the die pushes it out of its seat.",
+    "It stops on the face of the stock, never on the die.",
+    "A lip all round, to stop on and to hold it by.",
+    "What is left round the hole.",
+    "So much bar that its skin goes.",
+)
+"""Why bore, outside, length, body, collar and its diameter, wall and bar are what they are (practice)."""
+
+
+def _dimensions(*figures: Figure) -> tuple[Dimensioned, ...]:
+    return tuple(Dimensioned(figure, why) for figure, why in zip(figures, _WHY, strict=True))
+
+
 def guide_bush(
     thread: Thread, *, seat: Length, deep: Length | None, blank: Length | None, metal: Material, unit: LengthUnit
 ) -> Design:
@@ -141,18 +158,7 @@ def guide_bush(
     collar, across = _collar(long, body, unit), _across(seat, unit)
     wall = wall_of(seat.mm, convert(bore.value, unit, "mm"), unit)
     bar = bar_for(across, unit)
-    dimensions = (
-        Dimensioned(
-            bore, "It runs on the blank with room for oil: tighter it binds on chips, looser it does not guide."
-        ),
-        Dimensioned(outside, "It slides into the stock's hole without shake: what shakes there shakes the thread."),
-        Dimensioned(long, "A diameter and a quarter guides; under one it tips."),
-        Dimensioned(body, "It stays clear of the die: one that reaches the die pushes it out of its seat."),
-        Dimensioned(collar, "It stops on the face of the stock, never on the die."),
-        Dimensioned(across, "A lip all round, to stop on and to hold it by."),
-        Dimensioned(wall, "What is left round the hole."),
-        Dimensioned(bar, "So much bar that its skin goes."),
-    )
+    dimensions = _dimensions(bore, outside, long, body, collar, across, wall, bar)
     title, own, hole = f"Guide bush, {thread.designation}", *(convert(mm, "mm", unit) for mm in (blank_mm, seat.mm))
     document = turned_job(
         title,

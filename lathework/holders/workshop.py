@@ -110,7 +110,12 @@ def _die_holder(reader: FieldReader, told: Mapping[str, Any], metal: Material, u
         reader.fail("empty", "thread", "Name the largest thread it is to cut.")
     if reader.errors:
         raise reader.invalid()
-    return die_holder(**told, metal=metal, unit=unit)
+    dies = [(told["die"], told["thick"])]
+    if told["other"] is not None:
+        dies.append((told["other"], told["other_thick"]))
+    return die_holder(
+        dies=dies, thread=told["thread"], longest=told["longest"], bar=told["bar"], metal=metal, unit=unit
+    )
 
 
 def designed(kind: HolderKind, typed: Mapping[str, str]) -> Design:

@@ -60,7 +60,9 @@ export function useBenchAction(screen: BenchScreen, acts: BenchActs) {
     const now = screen.bench.value
     if (!now || now.state === 'closed') return null
     if (now.finished) return { label: 'Close the job', run: acts.finish }
+    // The last piece is on its way to the server: there is no step to be done twice.
+    if (!now.step) return null
     if (now.zero) return { label: 'Touched off', run: () => acts.record('zero') }
-    return now.step?.measure === 'verdict' ? gauging(now) : cutting(now)
+    return now.step.measure === 'verdict' ? gauging(now) : cutting(now)
   })
 }
