@@ -6,10 +6,10 @@ import io
 import re
 
 from ezdxf.filemanagement import read
-from playwright.sync_api import expect
+from playwright.sync_api import TimeoutError, expect
 
 from tests.browser.base import BrowserCase
-from tests.browser.test_ways import MOVED, ON
+from tests.browser.test_ways import GONE_MS, MOVED, ON
 
 DONE = re.compile(r"^(Done|Done, not measured|Touched off(; it stays)?)$")
 HOLDER = {
@@ -88,9 +88,14 @@ class Bush(BrowserCase):
             expect(large.or_(made).first).to_be_visible()
             if made.count():
                 break
-            was = [page.get_by_role("heading", level=1).inner_text(), large.inner_text()]
-            large.click()
-            page.wait_for_function(MOVED, arg=was)
+            words, step = large.all_inner_texts(), page.get_by_role("heading", level=1).all_inner_texts()
+            if not words or not step:
+                continue
+            try:
+                large.click(timeout=GONE_MS)
+            except TimeoutError:
+                continue
+            page.wait_for_function(MOVED, arg=[step[0], words[0]])
         made.click()
         expect(page.get_by_role("status")).to_contain_text("In the shop")
         page.goto("/shop")
