@@ -38,6 +38,11 @@ class Design:
     document: Json
 
 
+def explained(reasons: Sequence[str], *figures: Figure) -> tuple[Dimensioned, ...]:
+    """Dimensions that nothing overrules, each with its reason."""
+    return tuple(Dimensioned(figure, why) for figure, why in zip(figures, reasons, strict=True))
+
+
 def wall_of(outside_mm: float, bore_mm: float, unit: LengthUnit) -> Figure:
     """The metal round a hole, told in `unit`; both diameters in millimetres."""
     outer, inner = (convert(mm, "mm", unit) for mm in (outside_mm, bore_mm))

@@ -8,7 +8,7 @@ from dataclasses import replace
 from lathework.cutting.blank import blank_choices
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.fits.fit import limits_of
-from lathework.holders.design import Design, Dimensioned, bar_for, length_text, thin_wall, wall_of
+from lathework.holders.design import Design, bar_for, explained, length_text, thin_wall, wall_of
 from lathework.holders.making import Bored, Turned, turned_job
 from lathework.lengths import Length
 from lathework.methods.chase import LEAST_BORE_MM
@@ -137,10 +137,6 @@ _WHY = (
 """Why bore, outside, length, body, collar and its diameter, wall and bar are what they are (practice)."""
 
 
-def _dimensions(*figures: Figure) -> tuple[Dimensioned, ...]:
-    return tuple(Dimensioned(figure, why) for figure, why in zip(figures, _WHY, strict=True))
-
-
 def guide_bush(
     thread: Thread, *, seat: Length, deep: Length | None, blank: Length | None, metal: Material, unit: LengthUnit
 ) -> Design:
@@ -158,7 +154,7 @@ def guide_bush(
     collar, across = _collar(long, body, unit), _across(seat, unit)
     wall = wall_of(seat.mm, convert(bore.value, unit, "mm"), unit)
     bar = bar_for(across, unit)
-    dimensions = _dimensions(bore, outside, long, body, collar, across, wall, bar)
+    dimensions = explained(_WHY, bore, outside, long, body, collar, across, wall, bar)
     title, own, hole = f"Guide bush, {thread.designation}", *(convert(mm, "mm", unit) for mm in (blank_mm, seat.mm))
     document = turned_job(
         title,

@@ -7,7 +7,7 @@ from dataclasses import replace
 
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.fits.fit import limits_of
-from lathework.holders.design import Design, Dimensioned, bar_for, thin_wall, wall_of
+from lathework.holders.design import Design, bar_for, explained, thin_wall, wall_of
 from lathework.holders.making import Bored, Turned, turned_job
 from lathework.lengths import Length
 from lathework.methods.chase import LEAST_BORE_MM
@@ -60,6 +60,18 @@ def _against(wall: Figure, body: Figure, bar: Length) -> Iterator[Notice]:
         yield Notice("small-bore", "bar", text)
 
 
+_WHY = (
+    "It slides on the bar without shake, so that the die stays on the axis.",
+    "Pushed into the stock's hole by hand, and it stays.",
+    "Two diameters of the bar keep it from tipping.",
+    "What slides behind the stock, and what a hand holds.",
+    "A shoulder for the stock to stop on, square to the bore: turned in one holding.",
+    "What is left round the bar in the spigot.",
+    "So much bar that its skin goes.",
+)
+"""Why bore, spigot, length, body and its diameter, wall and bar are what they are (practice)."""
+
+
 def sleeve(*, bar: Length, seat: Length, spigot: Length, metal: Material, unit: LengthUnit) -> Design:
     """A sleeve for a plain stock, told in `unit`: it slides on a `bar` that measures so much; its spigot goes into the
     stock's hole, which measures `seat`, by the length `spigot`. Source: practice."""
@@ -69,15 +81,6 @@ def sleeve(*, bar: Length, seat: Length, spigot: Length, metal: Material, unit: 
     body, across = _body_long(long, spigot, unit), _across(seat, unit)
     wall = wall_of(seat.mm, convert(bore.value, unit, "mm"), unit)
     stock = bar_for(across, unit)
-    dimensions = (
-        Dimensioned(bore, "It slides on the bar without shake, so that the die stays on the axis."),
-        Dimensioned(outside, "Pushed into the stock's hole by hand, and it stays."),
-        Dimensioned(long, "Two diameters of the bar keep it from tipping."),
-        Dimensioned(body, "What slides behind the stock, and what a hand holds."),
-        Dimensioned(across, "A shoulder for the stock to stop on, square to the bore: turned in one holding."),
-        Dimensioned(wall, "What is left round the bar in the spigot."),
-        Dimensioned(stock, "So much bar that its skin goes."),
-    )
     title, own, hole = "Sleeve for a plain die stock", *(convert(mm, "mm", unit) for mm in (bar.mm, seat.mm))
     document = turned_job(
         title,
@@ -91,4 +94,9 @@ def sleeve(*, bar: Length, seat: Length, spigot: Length, metal: Material, unit: 
         ),
         bored=(Bored(own, fit="close-running", mate=own),),
     )
-    return Design(title, dimensions, tuple(_against(wall, body, bar)), document)
+    return Design(
+        title,
+        explained(_WHY, bore, outside, long, body, across, wall, stock),
+        tuple(_against(wall, body, bar)),
+        document,
+    )

@@ -7,6 +7,7 @@ from __future__ import annotations
 
 from collections.abc import Collection, Iterator, Sequence
 from copy import deepcopy
+from typing import Literal
 
 from lathework.errors import InputError
 from lathework.fields import Json
@@ -116,17 +117,17 @@ def _called(text: str) -> Called | None:
         return None
 
 
-def _sections(document: Json) -> Iterator[Json]:
-    """The sections of every part, as far as they are objects."""
+def _rows(document: Json, name: Literal["sections", "bores"]) -> Iterator[Json]:
+    """The sections, or the holes, of every part, as far as they are objects."""
     for one in (document, *(document.get("others") or ())):
         part = one.get("part") if isinstance(one, dict) else None
-        rows = part.get("sections") if isinstance(part, dict) else None
-        yield from (row for row in rows or () if isinstance(row, dict))
+        rows = part.get(name) if isinstance(part, dict) else None
+        yield from (row for row in (rows if isinstance(rows, list) else ()) if isinstance(row, dict))
 
 
 def _headed(document: Json) -> list[Thread]:
     """The threads that are cut by a die head, as far as they can be read."""
-    texts = [str(row.get("thread") or "") for row in _sections(document) if row.get("cut") == "die-head"]
+    texts = [str(row.get("thread") or "") for row in _rows(document, "sections") if row.get("cut") == "die-head"]
     return [called.thread for called in map(_called, texts) if called is not None]
 
 
@@ -151,7 +152,7 @@ def _head(document: Json, setup: Json, things: Sequence[Owned]) -> Json:
 def _dies(document: Json, things: Sequence[Owned], good: Collection[str]) -> None:
     """Give each thread a die, or chasers; one that was named stays while it cuts that thread in that way."""
     known = {one.id: one for one in things if isinstance(one, Die)}
-    for section in _sections(document):
+    for section in _rows(document, "sections"):
         cut = section.get("cut") or "die"
         if section.get("shape") != "thread" or cut == "threading-tool":
             section["die"] = ""
@@ -166,27 +167,20 @@ def _dies(document: Json, things: Sequence[Owned], good: Collection[str]) -> Non
             section["die"] = found.id if found else ""
 
 
-def _bores(document: Json) -> Iterator[Json]:
-    """The holes of every part, as far as they are objects."""
-    for one in (document, *(document.get("others") or ())):
-        part = one.get("part") if isinstance(one, dict) else None
-        rows = part.get("bores") if isinstance(part, dict) else None
-        yield from (row for row in (rows if isinstance(rows, list) else ()) if isinstance(row, dict))
-
-
 def _taps(document: Json, things: Sequence[Owned]) -> None:
     """Give each hole that an adjustable tap cuts one of the shop, with what its scale makes; one that was named stays
     while it cuts that thread."""
-    for bore in _bores(document):
+    for bore in _rows(document, "bores"):
         if bore.get("cut") != "adjustable-tap":
             bore["tap"], bore["graduation"] = "", ""
             continue
         called = _called(str(bore.get("thread") or ""))
         wanted = called.thread.designation if called else ""
-        own = [one for one in things if isinstance(one, Tap) and one.form == "adjustable" and one.at_hand]
+        own = [one for one in things if isinstance(one, Tap) and one.form == "adjustable"]
         own = [one for one in own if one.thread.designation == wanted]
         named = next((one for one in own if one.id == bore.get("tap")), None)
-        tap = named or min(own, key=lambda one: one.state == "worn", default=None)
+        here = (one for one in own if one.at_hand)
+        tap = named or min(here, key=lambda one: one.state == "worn", default=None)
         bore["tap"] = tap.id if tap else ""
         if tap is not None and tap.graduation is not None:
             bore["graduation"] = typed_of(tap.graduation)

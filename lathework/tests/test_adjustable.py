@@ -107,6 +107,14 @@ class AtTheBench(unittest.TestCase):
 class Shop(unittest.TestCase):
     TAP = ("tap", {"id": "t1", "thread": "M8", "form": "adjustable", "graduation": "0.02 mm"})
 
+    def test_a_tap_that_was_named_stays_though_it_is_away(self) -> None:
+        """As a die does: the job is bound to it until its thread is another; a new job takes one that is here."""
+        away = ("tap", {"id": "t2", "thread": "M8", "form": "adjustable", "state": "missing"})
+        for named, taken in (("t2", "t2"), ("", "t1"), ("t9", "t1")):
+            hole = body(bore("M8", cut="adjustable-tap", tap=named))
+            told_ = furnish(document(hole), shop(self.TAP, away))
+            self.assertEqual(told_["part"]["bores"][0]["tap"], taken)
+
     def test_the_shops_tap_is_taken_with_its_scale(self) -> None:
         hole = body(bore("M8", cut="adjustable-tap"))
         told_ = furnish(document(hole), shop(self.TAP, ("tap", {"id": "t2", "thread": "M8"})))

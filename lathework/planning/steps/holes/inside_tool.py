@@ -97,13 +97,26 @@ def _notes(work: Work, bore_work: BoreWork) -> tuple[str, ...]:
     )
 
 
+def _figures(work: Work, room_mm: float, thread: Thread, infeed: Figure) -> dict[str, Figure]:
+    """Speed and run-out in so much room (millimetres), from where the mate is tried, the point of the tool."""
+    point, speed = usual_point(thread.form), speed_within(work, thread, room_mm)
+    return {
+        "speed": speed,
+        "travel": travel(thread, speed),
+        "room": room_wanted(thread, speed),
+        "try_from": try_from(infeed, work.job.unit),
+        "tip": tip_figure(thread, point, standard_tip(thread, point), typed=False),
+    }
+
+
 def screwcut_inside(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:
     """Cut the thread of a bored hole, pass by pass."""
-    job, deep, point = work.job, inside_depth(bore_work, thread), usual_point(thread.form)
+    job, deep = work.job, inside_depth(bore_work, thread)
     slide = slide_of(work, thread, deep, inside=True)
     first = BAR_SHARE * first_pass_mm(job.setup.lathe, job.material.cutting_force)
     passes = dialled_passes(slide["infeed"], in_mm(deep), first, job.unit)
-    speed = speed_within(work, thread, _room_mm(chucking, bore_work, thread))
+    own = {"cuts": pass_count(passes), "depth": deep}
+    own |= _figures(work, _room_mm(chucking, bore_work, thread), thread, slide["infeed"])
     long_mm = bore_work.bore.depth.mm if bore_work.bore.depth else work.part.overall_mm
     geared_for = gearing(work, thread, long_mm)
     return Operation(
@@ -113,17 +126,7 @@ def screwcut_inside(work: Work, chucking: Chucking, bore_work: BoreWork, thread:
         sentence=f"Set an inside threading tool on centre, square by the gauge. {geared_for.words} "
         f"{_sentence(work, chucking, bore_work, thread)}",
         headline="infeed",
-        figures=geared_for.figures
-        | slide
-        | {
-            "cuts": pass_count(passes),
-            "depth": deep,
-            "speed": speed,
-            "travel": travel(thread, speed),
-            "room": room_wanted(thread, speed),
-            "try_from": try_from(slide["infeed"], job.unit),
-            "tip": tip_figure(thread, point, standard_tip(thread, point), typed=False),
-        },
+        figures=geared_for.figures | slide | own,
         tool=f"inside threading tool, {thread.form.angle_deg:g}°",
         edge="point",
         cautions=(cautions.CHASE, *work.hazards),

@@ -50,12 +50,10 @@ const geared = computed(() => {
   const said = ['leadscrew', 'gears', 'dial_teeth', 'dial_lines'].map((field) => [field, value(field)])
   return Object.fromEntries(said.filter(([, text]) => text))
 })
-/** A die, or an adjustable tap: what it cut has a story. */
-const isSet = computed(() => props.thing.kind === 'die' || value('form') === 'adjustable')
 const { data: own } = useQuery({
   queryKey: computed(() => ['dies', 'own', props.thing.id]),
   queryFn: () => ask(client.GET('/api/log/dies', { params: { query: { die: props.thing.id } } })),
-  enabled: () => isSet.value,
+  enabled: () => ['die', 'tap'].includes(props.thing.kind),
 })
 /** Where this one has no story yet, that of any die of its thread. */
 const { data: dies } = useQuery({
