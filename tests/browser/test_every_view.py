@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from typing import Any
 
 from axe_playwright_python.base import AXE_SCRIPT
-from playwright.sync_api import expect
+from playwright.sync_api import Route, expect
 
 from tests.browser.base import BrowserCase
 
@@ -146,6 +146,16 @@ class EveryBench(Looked):
         page.goto("/jobs/5/bench")
         expect(page.get_by_text("This job is closed")).to_be_visible()
         self.new_state("closed")
+
+    def test_an_entry_on_its_way(self) -> None:
+        """The answer is held back: the button that sent it turns its ring, which has a name too."""
+        held: list[Route] = []
+        self.page.goto("/jobs/5/bench")
+        self.page.route(re.compile("/entries$"), lambda route: held.append(route))
+        self.page.locator("form button[type=submit]").click()
+        expect(self.page.get_by_role("progressbar", name="On its way").first).to_be_visible()
+        self.look("bench, an entry on its way")
+        self.page.unroute_all(behavior="ignoreErrors")
 
     def bench(self) -> Any:
         self.page.wait_for_load_state("networkidle")

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/shared/api/client'
+import BusyButton from '@/shared/controls/BusyButton.vue'
 
 /** What must be read before the bench goes on: in this use others decide. */
 defineProps<{ cautions: Schemas['Caution'][]; busy: boolean }>()
@@ -16,8 +17,8 @@ const emit = defineEmits<{ read: [] }>()
       </li>
     </ul>
     <p class="muted">That you read this is kept in the log of the job.</p>
-    <v-btn color="secondary" class="go" size="x-large" autofocus :loading="busy" @click="emit('read')"
-      >I have read this</v-btn
+    <BusyButton color="secondary" class="go" size="x-large" autofocus :busy="busy" @click="emit('read')"
+      >I have read this</BusyButton
     >
   </section>
 </template>

@@ -8,6 +8,7 @@ import { ask, client } from '@/shared/api/client'
 import DieStory from '@/shared/jobs/DieStory.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import { useUnits } from '@/shared/figures/useUnits'
+import BusyButton from '@/shared/controls/BusyButton.vue'
 
 /** A finished batch: what was made, how the die stood when it cut well, what went wrong. */
 const props = defineProps<{ id: number; bench: BenchNow }>()
@@ -31,8 +32,8 @@ const wanted = computed(() => props.bench.parts.reduce((sum, part) => sum + part
     </h1>
     <p v-if="bench.becomes" class="becomes">
       <span v-if="becomes.done.value" class="good" role="status">✓ In the shop: {{ bench.becomes }}.</span>
-      <v-btn v-else color="secondary" size="large" :loading="becomes.busy.value" @click="becomes.put"
-        >Put it in the shop: {{ bench.becomes }}</v-btn
+      <BusyButton v-else color="secondary" size="large" :busy="becomes.busy.value" @click="becomes.put"
+        >Put it in the shop: {{ bench.becomes }}</BusyButton
       >
       <span v-if="becomes.problem.value" class="field-error" role="alert">{{
         becomes.problem.value.message

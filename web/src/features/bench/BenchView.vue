@@ -36,6 +36,7 @@ import { useSizes } from '@/features/bench/useSizes'
 import type { Schemas, Unit } from '@/shared/api/client'
 import { useKeys } from '@/shared/state/useKeys'
 import { provideUnit, turnUnits, useUnits } from '@/shared/figures/useUnits'
+import BusyButton from '@/shared/controls/BusyButton.vue'
 
 const props = defineProps<{ id: number }>()
 const router = useRouter()
@@ -315,16 +316,16 @@ void load()
         aria-label="Zero of the tools"
       >
         <p>Does this lathe keep a tool's zero while another tool is in?</p>
-        <v-btn color="secondary" size="x-large" :loading="busy" @click="record('zero', { keeps: 'kept' })"
-          >Touched off; it stays</v-btn
+        <BusyButton color="secondary" size="x-large" :busy="busy" @click="record('zero', { keeps: 'kept' })"
+          >Touched off; it stays</BusyButton
         >
-        <v-btn
+        <BusyButton
           color="secondary"
           variant="outlined"
           size="x-large"
-          :loading="busy"
+          :busy="busy"
           @click="record('zero', { keeps: 'each' })"
-          >Touched off; again next piece</v-btn
+          >Touched off; again next piece</BusyButton
         >
       </div>
       <form v-else-if="action && !gated" class="act" novalidate @submit.prevent="action.run()">
@@ -338,9 +339,9 @@ void load()
           :drives="drives"
           :problem="problem"
         />
-        <v-btn ref="button" type="submit" color="secondary" class="go" :loading="busy" size="x-large">{{
+        <BusyButton ref="button" type="submit" color="secondary" class="go" :busy="busy" size="x-large">{{
           action.label
-        }}</v-btn>
+        }}</BusyButton>
       </form>
       <BenchKeys
         :bench="bench"

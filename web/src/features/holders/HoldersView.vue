@@ -9,6 +9,7 @@ import { useChoices } from '@/shared/api/useChoices'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
+import BusyButton from '@/shared/controls/BusyButton.vue'
 
 /** A holder to make oneself: each dimension with its reason as one types, drawn, and the job that makes it. */
 const { unit, typed, holders, code, holder, whole, found, problem, busy, trouble, make, remember } =
@@ -61,8 +62,8 @@ const label = (one: { field: string; label: string }) =>
         <p v-if="problem && !problem.errors.length" class="field-error" role="alert">{{ problem.message }}</p>
         <p v-if="trouble" class="field-error" role="alert">{{ trouble.message }}</p>
         <p class="act">
-          <v-btn type="submit" color="secondary" size="large" :loading="busy" :disabled="!found"
-            >Make it</v-btn
+          <BusyButton type="submit" color="secondary" size="large" :busy="busy" :disabled="!found"
+            >Make it</BusyButton
           >
           <span class="muted">A job of its own: change anything on its plan.</span>
         </p>

@@ -8,6 +8,7 @@ import { useLive } from '@/shared/api/useLive'
 import { useBrowserKit } from '@/features/shop/useBrowserKit'
 import ThingShape from '@/features/shop/ThingShape.vue'
 import type { Named, Said } from '@/features/shop/useKit'
+import BusyButton from '@/shared/controls/BusyButton.vue'
 
 /** What one owns, typed a line each as people say it; what each line names is shown as it is typed, and ticked. */
 const props = defineProps<{ add: (wanted: Said[]) => Promise<unknown>; lathes: number }>()
@@ -88,9 +89,9 @@ async function put() {
       <span class="fig">1 in die holder 2MT</span>, <span class="fig">bench lathe 2MT screwed</span>,
       <span class="fig">5/8 brass bar 14 in</span>.
     </p>
-    <v-btn v-if="wanted.length" type="submit" color="secondary" :loading="busy">
+    <BusyButton v-if="wanted.length" type="submit" color="secondary" :busy="busy">
       Put {{ wanted.length }} in the shop
-    </v-btn>
+    </BusyButton>
     <p v-if="remembered.length && !moving" role="note">
       This browser remembers drills from before there was a shop: {{ remembered.join(', ') }}.
       <plain-btn @click="move">Put them in the shop</plain-btn>

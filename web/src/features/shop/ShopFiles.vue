@@ -4,6 +4,7 @@ import { VCheckbox } from 'vuetify/components/VCheckbox'
 
 import { ask, asProblem, client, type Schemas } from '@/shared/api/client'
 import { type Said, type Thing, useKinds } from '@/features/shop/useKit'
+import BusyButton from '@/shared/controls/BusyButton.vue'
 
 /** The shop as files: read in row by row, what is sound and what is not side by side; taken along as JSON, CSV, labels. */
 const props = defineProps<{ add: (wanted: Said[]) => Promise<unknown>; things: Thing[] }>()
@@ -95,8 +96,8 @@ const put = () =>
           @update:model-value="turned[row.line] = $event === true"
         />
       </div>
-      <v-btn v-if="wanted.length" type="submit" color="secondary" :loading="busy"
-        >Put {{ wanted.length }} in the shop</v-btn
+      <BusyButton v-if="wanted.length" type="submit" color="secondary" :busy="busy"
+        >Put {{ wanted.length }} in the shop</BusyButton
       >
     </form>
   </section>

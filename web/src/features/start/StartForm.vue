@@ -11,6 +11,7 @@ import { provideUnit } from '@/shared/figures/useUnits'
 import type { Unit } from '@/shared/api/client'
 import ChoiceList from '@/shared/controls/ChoiceList.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
+import BusyButton from '@/shared/controls/BusyButton.vue'
 
 /** The few facts of a beginning, beside the part as they describe it. */
 const props = defineProps<{ beginning: Beginning; job: ReturnType<typeof useStart>; walk?: boolean }>()
@@ -140,7 +141,7 @@ async function submit() {
       </p>
       <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
       <p class="act">
-        <v-btn type="submit" color="secondary" size="large" :loading="busy">Show the plan</v-btn>
+        <BusyButton type="submit" color="secondary" size="large" :busy="busy">Show the plan</BusyButton>
         <plain-btn @click="$emit('close')">Not now</plain-btn>
       </p>
     </div>
