@@ -65,7 +65,10 @@ SECTION = Group(
     {
         "id": Ident(OWN),
         "shape": Choice(SHAPES),
-        "across": Extent(ACROSS, "diameter, or width across the flats; empty for a thread and for bar as bought"),
+        "across": Extent(
+            ACROSS,
+            "diameter, of a taper its large end, or width across the flats; empty for a thread and for bar as bought",
+        ),
         "length": Extent(ALONG, "of a thread to its shoulder; one section may leave it empty and take the rest"),
         "thread": Text("designation: 3/8-16, M8x1, 1/4 BSW, G3/8, 2 BA"),
         "chamfer": Extent(CHAMFER, "45 degrees, on the edge toward the nearer end"),
@@ -73,6 +76,7 @@ SECTION = Group(
         "die": Text("the die of the shop that cuts the thread, by its id", LONGEST_IDENT),
         "fit": Choice(FIT_CODES, "", "how a round section goes with its mate; empty for a plain size"),
         "mate": Extent(ACROSS, "what the mate of a fit measures; empty makes it to the standard's limits"),
+        "taper": Text("of a taper: MT2, B16, 1:20, or the angle of its cone, 60°; a name has its own large end"),
         "measured": Extent(ACROSS, "what the sample measured across"),
         "measured_length": Extent(ALONG, "what the sample measured along"),
     },

@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 from lathework.cutting.groove import SHORTEST_THREAD
+from lathework.fits.taper import gauge_size, read_taper
 from lathework.job.bore_document import check_bores, read_bores
-from lathework.job.declaration import ALONG
+from lathework.job.declaration import ACROSS, ALONG
 from lathework.job.fit_checks import check_fit
 from lathework.job.job_reader import JobReader
 from lathework.lengths import Length
@@ -39,8 +40,11 @@ def _section(reader: JobReader, path: str, *, rest: Length | None) -> Section | 
             return None
         thread, class_name = called.thread, called.class_name
         return Section(own, shape, length, None, thread, class_name, chamfer, measured, die, cut)
-    # Kept as typed for when the section becomes a thread again.
+    # Kept as typed for when the section becomes a thread, or a taper, again.
     reader.line(f"{path}.thread")
+    if shape == "taper":
+        return _taper(reader, path, own, length, chamfer)
+    reader.line(f"{path}.taper")
     if shape == "bar":
         reader.line(f"{path}.across")
         return None if length is None else Section(own, shape, length, chamfer=chamfer)
@@ -52,6 +56,19 @@ def _section(reader: JobReader, path: str, *, rest: Length | None) -> Section | 
         return Section(own, shape, length, across, chamfer=chamfer)
     check_fit(reader, path, fit, across, mate)
     return Section(own, shape, length, across, chamfer=chamfer, fit=fit, mate=mate)
+
+
+def _taper(reader: JobReader, path: str, own: str, length: Length | None, chamfer: Length | None) -> Section | None:
+    """A section that is a taper: a named one has a large end of its own, where none is stated."""
+    before, text = reader.wrong, reader.line(f"{path}.taper")
+    taper = reader.made(f"{path}.taper", text, read_taper)
+    named = taper is not None and bool(taper.name)
+    across = reader.size(f"{path}.across", optional=named or taper is None)
+    if taper is not None and across is None and named:
+        across = gauge_size(taper)
+    if taper is None or across is None or length is None or reader.wrong > before:
+        return None
+    return Section(own, "taper", length, across, chamfer=chamfer, taper=taper)
 
 
 def _rest(reader: JobReader, stated: Length | None, count: int, unit: LengthUnit) -> tuple[int | None, Length | None]:
@@ -168,9 +185,13 @@ def _check_section(reader: JobReader, part: Part, number: int) -> None:
         reader.fail("does-not-fit", f"{path}.across", f"The bar is smaller than this, {what}.")
     elif flats and section.shape != stock.form and section.across.mm >= nominal_mm(part, number) - 0.01:
         reader.fail("does-not-fit", f"{path}.across", "Nothing would come off: the flats are as wide as the round.")
-    if section.chamfer is not None and (
-        2 * section.chamfer.mm >= nominal_mm(part, number) or section.chamfer.mm > section.length.mm
-    ):
+    if section.taper is not None and section.small_mm < ACROSS.low_mm:
+        text = (
+            f"So long it comes to a point: {section.taper.told} takes {section.length.mm * section.taper.ratio:.1f} mm."
+        )
+        reader.fail("does-not-fit", f"{path}.length", text)
+    slim = section.small_mm if section.taper is not None else nominal_mm(part, number)
+    if section.chamfer is not None and (2 * section.chamfer.mm >= slim or section.chamfer.mm > section.length.mm):
         reader.fail("does-not-fit", f"{path}.chamfer", "The chamfer is larger than the section it is on.")
 
 
@@ -187,7 +208,10 @@ def _check_reach(reader: JobReader, part: Part) -> None:
         reader.fail("does-not-fit", "part.sections", text)
     for run in (ends.first, ends.second):
         for at, number in enumerate(run):
-            thread = part.sections[number].thread
+            section, thread = part.sections[number], part.sections[number].thread
+            if section.taper is not None and at and nominal_mm(part, run[at - 1]) > section.small_mm * _SLACK:
+                text = "What stands in front of its small end is larger than that: put a neck between, for the tool."
+                reader.fail("does-not-fit", f"part.sections.{number}.taper", text)
             if thread is None:
                 continue
             if any(nominal_mm(part, nearer) > thread.minor_mm * _SLACK for nearer in run[:at]):

@@ -15,6 +15,7 @@ from lathework.shop.words import Words
 SHAPES: Words = {
     "thread": ("thread", "cut outside"),
     "round": ("turned", "turned to a diameter"),
+    "taper": ("taper", "turned with the top slide set over; its large end toward the largest section"),
     "bar": ("bar as bought", "left as it comes"),
     "hexagon": ("hexagon", "six flats, milled"),
     "square": ("square", "four flats, milled"),

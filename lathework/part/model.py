@@ -6,18 +6,19 @@ from dataclasses import dataclass
 from typing import Literal, get_args
 
 from lathework.fits.fit import FitCode
+from lathework.fits.taper import Taper
 from lathework.lengths import Length
 from lathework.part.stock import FINISHED_FORMS, StockForm, corners_mm
 from lathework.threads.thread import Thread
 
-Shape = Literal["thread", "round", "bar", "hexagon", "square", "flats", "knurl"]
+Shape = Literal["thread", "round", "taper", "bar", "hexagon", "square", "flats", "knurl"]
 Edge = Literal["left", "right"]
 Mouth = Literal["right", "left", "across"]
 Cutter = Literal["tap", "form-tap", "adjustable-tap", "tap-as-chaser", "boring-tool"]
 OutsideCutter = Literal["die", "die-head", "threading-tool"]
+"""What cuts a thread outside."""
 SetCutter = Literal[OutsideCutter, "adjustable-tap"]
 """What a thread may be cut by that is set, or goes deeper, after a verdict."""
-"""What cuts a thread outside."""
 TAPS: tuple[Cutter, ...] = ("tap", "form-tap", "adjustable-tap")
 """What is turned into a hole; the others are fed along it on the leadscrew."""
 SHAPES: tuple[Shape, ...] = get_args(Shape)
@@ -60,8 +61,9 @@ class Section:
     thread runs to the shoulder behind it and so includes its relief. `chamfer` breaks the edge toward the nearer end
     of the part. `class_name` is the class of the thread, "" for the usual one. `measured` is what a sample of it
     measures across. `cut` is what cuts the thread, `die` the id of the die that does, "" where none is named. `fit` is
-    how a round section goes with its `mate`, which measures so much where somebody measured it. `id` is its own for as
-    long as it is part of the job, wherever it stands in the list.
+    how a round section goes with its `mate`, which measures so much where somebody measured it. A `taper` is `across`
+    at its large end, which lies toward the largest section. `id` is its own for as long as it is part of the job,
+    wherever it stands in the list.
     """
 
     id: str
@@ -76,6 +78,14 @@ class Section:
     cut: OutsideCutter = "die"
     fit: FitCode = ""
     mate: Length | None = None
+    taper: Taper | None = None
+
+    @property
+    def small_mm(self) -> float:
+        """Diameter of a taper at its small end, of another section all along it, in millimetres; 0 where none is
+        stated."""
+        large = self.across.mm if self.across is not None else 0.0
+        return large - self.length.mm * self.taper.ratio if self.taper is not None else large
 
 
 @dataclass(frozen=True, slots=True)

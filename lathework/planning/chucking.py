@@ -41,9 +41,16 @@ class Placed:
             return f"{self.thread.thread.designation} thread"
         if self.bar is not None:
             return f"{self.bar.form} bar"
+        if self.section.taper is not None:
+            return f"{self.section.taper.told} taper"
         return {"bar": "plain body", "round": "turned body", "knurl": "knurled part"}.get(
             self.section.shape, self.section.shape
         )
+
+    @property
+    def end_mm(self) -> float:
+        """Diameter at its edge toward the face that it is made from, in millimetres: a taper's small end."""
+        return self.turned_mm if self.section.taper is None else self.section.small_mm
 
     @property
     def held_mm(self) -> float:
@@ -56,7 +63,7 @@ class Grip:
     """What the jaws hold: in words, what it is across, how much of it they have.
 
     `across_mm` is its flats where it has any, as `flats` says, `round_mm` the circle round it. `on_thread` says that it
-    is a finished thread.
+    is a finished thread, `tapered` that jaws would touch it in a ring only.
     """
 
     words: str
@@ -65,6 +72,7 @@ class Grip:
     round_mm: float
     flats: bool = False
     on_thread: bool = False
+    tapered: bool = False
 
 
 @dataclass(frozen=True, slots=True)

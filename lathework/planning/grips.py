@@ -18,7 +18,7 @@ def _bodies(placed: tuple[Placed, ...], made: int) -> list[list[Placed]]:
         if p.thread is not None:
             continue
         joins = runs and abs(runs[-1][-1].turned_mm - p.turned_mm) < ALIKE_MM and runs[-1][-1].far_mm == p.near_mm
-        if joins:
+        if joins and p.section.taper is None and runs[-1][-1].section.taper is None:
             runs[-1].append(p)
         else:
             runs.append([p])
@@ -33,6 +33,7 @@ def _gripped(placed: Placed, length_mm: float) -> Grip:
         placed.turned_mm,
         flats=placed.bar is not None,
         on_thread=placed.thread is not None,
+        tapered=placed.section.taper is not None,
     )
 
 
@@ -53,9 +54,11 @@ def _on_thread(placed: Placed) -> tuple[Grip, float]:
 
 def _worse(found: tuple[Grip, float]) -> tuple[int, float]:
     """How much worse a grip is than a plain body well held close to the work: a thread in a bush, a short body in soft
-    jaws, anything far from the work."""
+    jaws, anything far from the work; worst of all a taper, which jaws touch in a ring."""
     grip, stick_out = found
     ratio = stick_out / grip.across_mm
+    if grip.tapered:
+        return 4, ratio
     if ratio > CENTRE_RATIO or grip.length_mm < LEAST_IN_BUSH_MM:
         return 3, ratio
     if grip.on_thread:

@@ -19,6 +19,7 @@ from lathework.planning.notices import notices
 from lathework.planning.operation import Operation
 from lathework.planning.steps import (
     blade,
+    cone,
     edge,
     facing,
     fitting,
@@ -94,6 +95,8 @@ def _turning(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
             yield roughing.rough_out(work, chucking, placed, placed.thread)
         elif placed.section.shape == "knurl":
             yield edge.knurl(work, chucking, placed)
+        elif placed.section.taper is not None:
+            yield cone.turn_cone(work, chucking, placed, placed.section.taper)
 
 
 def _shaping(work: Work, chucking: Chucking) -> Iterator[Operation | None]:

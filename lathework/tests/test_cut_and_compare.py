@@ -101,9 +101,15 @@ def wanted(job: Job, made: Plan, place: float) -> tuple[float, float]:
     whole = job.part.overall_mm
     margin = max(margin, BROKEN if place < BROKEN or place > whole - BROKEN else 0.0)
     inside = near + margin < place < far - margin
+    made_first = number in made.work.ends.first
+    from_right = made_first != made.work.ends.turned_about
+    if one.taper is not None and one.across is not None:
+        # Its small end lies toward the end it is made from.
+        behind = (place - near if from_right else far - place) / one.length.mm
+        small = one.across.mm - one.length.mm * one.taper.rise / one.taper.along
+        crest = small + (one.across.mm - small) * behind
+        return (crest - 2 * margin if not inside else crest), crest
     if one.thread is not None and one.thread.taper:
-        made_first = number in made.work.ends.first
-        from_right = made_first != made.work.ends.turned_about
         # A pipe's bar may be a little under the blank behind its thread: there it stays as it is.
         return tapering(one.thread, min(size, job.part.stock.corners_mm), place, near, far, from_right=from_right)
     if one.thread is not None:
@@ -237,7 +243,10 @@ class CutAndCompare(unittest.TestCase):
             fit = data.draw(st.sampled_from(["", "", "running", "slide", "press"]))
             edge = data.draw(st.sampled_from(["", "0.5"]))
             one = section("round", length, across=f"{size:.2f}", chamfer=edge, fit=fit)
-            if data.draw(st.booleans()):
+            if data.draw(st.integers(0, 3)) == 0:
+                taper = data.draw(st.sampled_from(["1:20", "1:10", "1 in 5", "30°"]))
+                one = section("taper", length, across=f"{size:.2f}", taper=taper, chamfer=edge)
+            elif data.draw(st.booleans()):
                 thread = read_designation(data.draw(st.sampled_from(THREADS)))
                 cut = data.draw(st.sampled_from(OUTSIDE_CUTTERS))
                 size, one = thread.major_mm, section("thread", length, thread=thread.designation, cut=cut)

@@ -129,6 +129,15 @@ class Working(unittest.TestCase):
         told = geared({"pitch": "M6", "leadscrew": "8 tpi", "gears": "20 30 40 50 60 63 80"})
         self.assertGreater(self.check([told.errors(train) for train in told.trains]), 2)
 
+    def test_tapers(self) -> None:
+        for told, long in (("MT2", "2-1/2"), ("1:20", "1/2"), ("60°", "1/4"), ("1 in 50", "4")):
+            cone = section("taper", long, taper=told, across="" if told == "MT2" else "5/8")
+            made = plan(
+                {"part.overall_length": "", "part.stock.across": "3/4", "part.sections": [cone, section("bar", "1")]}
+            )
+            self.assertIn("taper:s1", [one.key for one in made.operations])
+            self.check(made)
+
     def test_fits_and_holders(self) -> None:
         ring = {"part.sections": [section("round", "1", across="7/8", fit="drive"), section("bar")]}
         for one in (bore(across="1/2", fit="press"), bore(across="1/2", fit="running", mate="0.499")):

@@ -74,7 +74,9 @@ def _across_label(plan: Plan, placed: Placed) -> Label:
         lead = "" if stock.form in ("hexagon", "square") else "dia. "
         return Label(0, 0, f"{lead}{inch} {word}", f"{lead}{mm} {word}", field="part.stock.across")
     inch, mm = show_both(section.across.value, section.across.unit)
-    lead, word = ("dia. ", "") if section.shape in ("round", "knurl") else ("", " flats")
+    if section.taper is not None and section.taper.name:
+        return Label(0, 0, section.taper.name, section.taper.name, field=f"{path}.taper")
+    lead, word = ("dia. ", "") if section.shape in ("round", "taper", "knurl") else ("", " flats")
     if section.shape == "hexagon":
         word = " hex"
     return Label(0, 0, f"{lead}{inch}{word}", f"{lead}{mm}{word}", field=f"{path}.across")

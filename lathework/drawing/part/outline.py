@@ -94,6 +94,15 @@ def _thread(layout: Layout, chucking: Chucking, placed: Placed, thread_work: Thr
     return [*relief, *crests, (placed.far_mm, small)]
 
 
+def _cone(chucking: Chucking, placed: Placed) -> Side:
+    """One side of a finished taper: its small end, chamfered where it is to be, toward the end it was made from."""
+    near, far, small, chamfer = placed.near_mm, placed.far_mm, placed.end_mm, placed.section.chamfer
+    cut = chamfer.mm if chamfer is not None else 0.0
+    rise = cut * (placed.turned_mm - small) / (far - near)
+    outer = [(near, small - 2 * cut), (near + cut, small + rise), (far, placed.turned_mm)]
+    return outer if faces_end(chucking, placed) else [(near + far - z, d) for z, d in reversed(outer)]
+
+
 def section_side(layout: Layout, chucking: Chucking, placed: Placed, *, lower: bool) -> Side:
     """One side of a finished section."""
     if not chucking.finished(placed):
@@ -102,6 +111,8 @@ def section_side(layout: Layout, chucking: Chucking, placed: Placed, *, lower: b
         return _thread(layout, chucking, placed, placed.thread, lower=lower)
     outer, near, far = drawn_mm(chucking, placed), placed.near_mm, placed.far_mm
     chamfer = placed.section.chamfer
+    if placed.section.taper is not None:
+        return _cone(chucking, placed)
     if chamfer is None:
         return [(near, outer), (far, outer)]
     small = outer - 2 * chamfer.mm

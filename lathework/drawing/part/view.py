@@ -10,6 +10,7 @@ from lathework.drawing.part.layout import Frame, Layout, lay_out
 from lathework.drawing.part.outline import bar_lines, bolt_head, clipped, detail, drawn_mm, side
 from lathework.drawing.part.section import half_section
 from lathework.drawing.part.standing import grouped, off_lathe, standings, stood
+from lathework.drawing.part.tailstock import centre, on_centre
 from lathework.drawing.part.tools import as_drawn, tool
 from lathework.drawing.shapes import Label, Line, Path, Sheet, box, mirrored
 from lathework.holes.depth import POINT_SHARE
@@ -176,6 +177,8 @@ def _stepwise(layout: Layout, plan: Plan, chucking: Chucking, only: str) -> list
     for operation, _ in wanted:
         if off_lathe(operation):
             held += [replace(path, steps=(operation.key,)) for path in _block(layout, chucking, operation)]
+    carried = tuple(operation.key for operation, _ in wanted if on_centre(chucking, operation))
+    held += centre(layout, chucking, carried) if carried else []
     return [*bolt_head(layout, plan, chucking), *paths, _aim(layout, chucking), *held]
 
 

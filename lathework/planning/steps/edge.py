@@ -54,7 +54,8 @@ def break_edge(work: Work, chucking: Chucking, placed: Placed) -> Operation | No
         size = _broken(work, placed) if faced or placed.section.chamfer is not None else None
     if size is None:
         return None
-    small = placed.turned_mm - 2 * in_mm(size)
+    outer = placed.end_mm if placed in chucking.made else placed.turned_mm
+    small = outer - 2 * in_mm(size)
     return Operation(
         key=keyed("edge", f"{placed.section.id}.{chucking.faces}"),
         kind="edge",
@@ -66,7 +67,7 @@ def break_edge(work: Work, chucking: Chucking, placed: Placed) -> Operation | No
         edge="45° edge",
         cautions=(cautions.FILE,),
         dimensions=(measures.broken(in_mm(size)),),
-        cut=Cut(placed.near_mm + in_mm(size), placed.near_mm, placed.turned_mm, small, slope=True),
+        cut=Cut(placed.near_mm + in_mm(size), placed.near_mm, outer, small, slope=True),
         chucking=chucking.number,
         makes=makes(chamfer=in_mm(size)),
     )

@@ -157,10 +157,14 @@ def _thread_guard(chucking: Chucking) -> tuple[str, ...]:
     return ("Jaws on a bare thread flatten its crests: the bush, two locked nuts, or a wrap of copper.",)
 
 
+_BUSHES = {False: "a threaded split bush", True: "a socket of its taper, or a split bush bored to it,"}
+"""What holds a finished thread, and a finished taper."""
+
+
 def hold_again(work: Work, chucking: Chucking) -> Operation:
     """Turn the piece end for end and hold it by what is finished, a short piece as its length allows."""
     grip = chucking.grip
-    short = grip.length_mm < LEAST_GRIP_MM and not grip.on_thread
+    short = grip.length_mm < LEAST_GRIP_MM and not (grip.on_thread or grip.tapered)
     figures = {
         "grip": along(work, "held on", grip.across_mm, grip.words, given_mm(grip.words, grip.across_mm, work.job.unit)),
         "stick_out": stick_out_figure(work, chucking),
@@ -173,7 +177,8 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
             given_mm("held behind the jaws' face", grip.length_mm, work.job.unit),
         ),
     }
-    into = "a threaded split bush" if grip.on_thread else "soft jaws bored to fit it" if short else "the chuck"
+    bush = _BUSHES[grip.tapered] if grip.on_thread or grip.tapered else ""
+    into = bush or ("soft jaws bored to fit it" if short else "the chuck")
     flats = " flats" if grip.flats else ""
     return Operation(
         key=keyed("hold", chucking.faces),
@@ -202,7 +207,7 @@ def centre(work: Work, chucking: Chucking) -> Operation | None:
     bored = any(found.bore.end == chucking.faces for found in work.bores)
     if not chucking.centred or (drawn and bored):
         return None
-    end = chucking.placed[0].turned_mm
+    end = chucking.placed[0].end_mm
     unit = work.job.unit
     cone = Figure(
         "cone across",

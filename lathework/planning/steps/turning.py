@@ -9,6 +9,7 @@ from lathework.cutting.cuts import SPRING, deepest_cut, passes
 from lathework.cutting.dimension import Dimension, Target
 from lathework.cutting.next_cut import FINISH_MM
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
+from lathework.fits.taper import gauge_size, large_end
 from lathework.part.fitted import section_limits
 from lathework.part.model import MILLED
 from lathework.planning.chucking import Chucking, Placed
@@ -153,6 +154,8 @@ def _turn_title(work: Work, placed: Placed, *, last: bool) -> str:
         return f"Turn round for the {placed.section.shape}"
     if placed.section.fit:
         return "Turn to the fit"
+    if placed.section.taper is not None:
+        return "Turn round for the taper"
     # A bush has no shank.
     return "Turn the body" if last else "Turn the shank" if work.threads else "Turn the step"
 
@@ -163,7 +166,10 @@ def _diameter(work: Work, placed: Placed) -> Figure:
     across, limits = placed.section.across, section_limits(placed.section, work.job.unit)
     if limits is not None:
         return limits.aim
-    if across is not None and placed.section.shape in ("round", "knurl"):
+    taper = placed.section.taper
+    if taper is not None and across is not None and across == gauge_size(taper):
+        return large_end(taper)
+    if across is not None and placed.section.shape in ("round", "taper", "knurl"):
         return typed("diameter", across, fine=True)
     unit = work.job.unit
     return Figure(

@@ -5,6 +5,7 @@ import type { FieldError, JobDocument, Plan } from '@/shared/api/client'
 import BoreTable from '@/features/plan/BoreTable.vue'
 import OpenLine from '@/features/plan/OpenLine.vue'
 import SectionTable from '@/features/plan/SectionTable.vue'
+import type { Section } from '@/shared/jobs/sections'
 import { useChoices } from '@/shared/api/useChoices'
 import { useKeys } from '@/shared/state/useKeys'
 
@@ -27,11 +28,17 @@ const nameOf = (list: { code: string; name: string }[] | undefined, code: string
 /** How it goes with its mate. */
 const fitted = (fit: string | undefined) => (fit ? `, ${nameOf(choices.value?.fits, fit)} fit` : '')
 const bores = computed(() => props.part.bores ?? [])
+/** What a section is and measures, without its length. */
+function sizeOf(one: Section): string {
+  if (one.shape === 'thread') return one.thread ?? ''
+  const name = nameOf(choices.value?.shapes, one.shape ?? '')
+  return [name, one.shape === 'taper' && one.taper, one.across].filter(Boolean).join(' ')
+}
 /** Each section as it was typed, from the right-hand end. */
 const sections = computed(() =>
   props.part.sections
     .map((one) => {
-      const size = one.thread || [nameOf(choices.value?.shapes, one.shape ?? ''), one.across].join(' ').trim()
+      const size = sizeOf(one)
       const fit = one.shape === 'round' ? fitted(one.fit) : ''
       return (one.length ? `${size} × ${one.length}` : size) + fit
     })

@@ -22,7 +22,8 @@ const emit = defineEmits<{ set: [field: string, value: unknown]; commit: [] }>()
 const { data: choices } = useChoices()
 const { text, told } = useUnits()
 
-const SIZED = ['round', 'hexagon', 'square', 'flats', 'knurl']
+const SIZED = ['round', 'taper', 'hexagon', 'square', 'flats', 'knurl']
+const BEFORE: Record<string, string> = { round: 'dia.', knurl: 'dia.', taper: 'large end' }
 const copying = ref(props.sections.some((s) => s.measured || s.measured_length))
 const path = (at: number, field: string) => `part.sections.${at}.${field}`
 const sizeField = (one: Section) => (one.shape === 'thread' ? 'thread' : 'across')
@@ -73,9 +74,9 @@ const edit = (at: number, field: string) => ({
         <InlineField
           v-else-if="SIZED.includes(one.shape)"
           :label="`Section ${at + 1}, across`"
-          :before="one.shape === 'round' || one.shape === 'knurl' ? 'dia.' : 'across'"
+          :before="BEFORE[one.shape] ?? 'across'"
           figure
-          placeholder="size"
+          :placeholder="one.shape === 'taper' ? 'by its name' : 'size'"
           v-bind="edit(at, 'across')"
         />
         <span v-else class="muted">{{ value('part.stock.across') }}</span>
@@ -138,6 +139,15 @@ const edit = (at: number, field: string) => ({
             figure
             placeholder="nobody measured"
             v-bind="edit(at, 'mate')"
+          />
+        </div>
+        <div v-if="one.shape === 'taper'" class="copied">
+          <InlineField
+            :label="`Section ${at + 1}, taper`"
+            before="taper"
+            figure
+            placeholder="e.g. MT2, 1:20, 60°"
+            v-bind="edit(at, 'taper')"
           />
         </div>
         <div v-if="copying" class="copied">

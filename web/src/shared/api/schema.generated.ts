@@ -4289,7 +4289,12 @@ export interface components {
              * Shape
              * @enum {string}
              */
-            shape: "thread" | "round" | "bar" | "hexagon" | "square" | "flats" | "knurl";
+            shape: "thread" | "round" | "taper" | "bar" | "hexagon" | "square" | "flats" | "knurl";
+            /**
+             * Taper
+             * @default
+             */
+            taper?: string;
             /**
              * Thread
              * @default
