@@ -5,6 +5,7 @@ from __future__ import annotations
 from lathework.answers.declared_answer import answer
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.values import FigureShown, figure_shown
+from lathework.drawing.holder import assembly
 from lathework.drawing.part.alone import BELOW, BESIDE, part_alone
 from lathework.drawing.part.layout import Frame
 from lathework.errors import InvalidDocument
@@ -39,19 +40,23 @@ class HolderShown:
 
 @answer
 class DimensionedShown:
-    """A dimension of a holder, and why it is so."""
+    """A dimension of a holder, and why it is so; the field of what the person sets it by, "" where it follows."""
 
     figure: FigureShown
     why: str
+    field: str
 
 
 @answer
 class DesignShown:
-    """A designed holder: its dimensions, what is against it, how it looks, None where it cannot be made as it is."""
+    """A designed holder: its dimensions, what is against it, how its parts lie together and apart; how its first part
+    looks, None where it cannot be made as it is."""
 
     title: str
     dimensions: tuple[DimensionedShown, ...]
     conflicts: tuple[Notice, ...]
+    together: SheetShown
+    apart: SheetShown
     drawing: SheetShown | None
 
 
@@ -81,6 +86,9 @@ def _drawn(document: Json, frame: Frame) -> SheetShown | None:
 
 def design_shown(design: Design, *, narrow: bool = False) -> DesignShown:
     """A designed holder; `narrow` is for a screen as wide as a phone."""
-    frame = BELOW if narrow else BESIDE
-    dimensions = tuple(DimensionedShown(figure_shown(one.figure), one.why) for one in design.dimensions)
-    return DesignShown(design.title, dimensions, design.conflicts, _drawn(design.document, frame))
+    frame, room = (BELOW, assembly.BELOW) if narrow else (BESIDE, assembly.BESIDE)
+    dimensions = tuple(DimensionedShown(figure_shown(one.figure), one.why, one.field) for one in design.dimensions)
+    together, apart = (
+        sheet_shown(assembly.assembly(design.lying, design.title, room, apart=apart)) for apart in (False, True)
+    )
+    return DesignShown(design.title, dimensions, design.conflicts, together, apart, _drawn(design.document, frame))

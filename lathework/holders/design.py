@@ -3,11 +3,13 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
+from types import MappingProxyType
 
 from lathework.fields import Json
-from lathework.figures import PRACTICE, Figure, Given
+from lathework.figures import AS_TYPED, PRACTICE, Answer, Figure, Given
+from lathework.lengths import Length
 from lathework.planning.notice import Notice
 from lathework.units import LengthUnit, convert
 
@@ -15,6 +17,8 @@ LEAST_WALL_MM = 1.5
 """Metal that a bush or a sleeve needs round its hole (practice)."""
 BAR_OVER_MM = 1.0
 """What is turned off a bar at least, on the diameter, so that its skin goes (practice)."""
+DIE_HOLE = 0.4
+"""The hole of a die over its diameter, as it is drawn (practice)."""
 STEPS: dict[LengthUnit, float] = {"in": 1 / 16, "mm": 1.0}
 """Sizes that bars come in, in each unit (practice)."""
 
@@ -29,18 +33,61 @@ class Dimensioned:
 
 
 @dataclass(frozen=True, slots=True)
+class Lying:
+    """How a part, or a mate, lies in the assembled holder, in millimetres: from `near` to `far` behind its right-hand
+    end, between two diameters; `apart` is its place from the left when they are drawn apart. What is `square` to the
+    axis stands out on both sides of it, from one diameter to the other; `shortened` says that it is longer than that. A
+    `mate` is not made here; a `spare` one is not in it together with the others."""
+
+    name: str
+    near_mm: float
+    far_mm: float
+    inner_mm: float
+    outer_mm: float
+    apart: int
+    mate: bool = False
+    square: bool = False
+    shortened: bool = False
+    spare: bool = False
+
+
+@dataclass(frozen=True, slots=True)
 class Design:
-    """A holder: what it is called, its dimensions, what is against it, the document of the job that makes it."""
+    """A holder: what it is called, its dimensions, what is against it, the document of the job that makes it, how its
+    parts lie together."""
 
     title: str
     dimensions: tuple[Dimensioned, ...]
     conflicts: tuple[Notice, ...]
     document: Json
+    lying: tuple[Lying, ...] = ()
 
 
-def explained(reasons: Sequence[str], *figures: Figure) -> tuple[Dimensioned, ...]:
-    """Dimensions that nothing overrules, each with its reason."""
-    return tuple(Dimensioned(figure, why) for figure, why in zip(figures, reasons, strict=True))
+@dataclass(frozen=True, slots=True)
+class Overruled:
+    """Sizes that the person sets, by the field of the dimension; told in `unit` as the others."""
+
+    sizes: Mapping[str, Length]
+    unit: LengthUnit
+
+    def of(self, field: str, worked: Figure) -> Figure:
+        """The figure of a dimension: as the person set it, what was `worked` out beside it; else that itself."""
+        own = self.sizes.get(field)
+        if own is None:
+            return worked
+        value = convert(own.value, own.unit, self.unit)
+        beside = (Answer("worked out", worked.value, worked.unit, worked.formula),)
+        return Figure(
+            worked.name, value, self.unit, "as you set it", AS_TYPED, fine=worked.fine, kind="typed", others=beside
+        )
+
+
+def explained(
+    reasons: Sequence[str], *figures: Figure, fields: Mapping[str, str] = MappingProxyType({})
+) -> tuple[Dimensioned, ...]:
+    """Dimensions, each with its reason; `fields` are what overrules some of them, by their names."""
+    told = zip(figures, reasons, strict=True)
+    return tuple(Dimensioned(figure, why, fields.get(figure.name, "")) for figure, why in told)
 
 
 def wall_of(outside_mm: float, bore_mm: float, unit: LengthUnit) -> Figure:

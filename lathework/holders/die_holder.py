@@ -4,12 +4,23 @@ bar; for one die, or for another one at its other end."""
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.fits.fit import limits_of
-from lathework.holders.design import Design, Dimensioned, bar_for, length_text, thin_wall, wall_of
-from lathework.holders.making import Bored, Turned, turned_job
+from lathework.holders.design import (
+    DIE_HOLE,
+    Design,
+    Dimensioned,
+    Lying,
+    Overruled,
+    bar_for,
+    length_text,
+    thin_wall,
+    wall_of,
+)
+from lathework.holders.making import Bored, Made, Turned, holder_job
+from lathework.holders.pocket import CHIP_DEEP_MM, LEAST_LIP_MM, OVER_THREAD_MM, Pocket
 from lathework.lengths import Length
 from lathework.part.model import Edge
 from lathework.planning.notice import Notice
@@ -17,105 +28,11 @@ from lathework.shop.metals import Material
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 
-PROUD_MM = 0.1
-"""What a die stands proud of its pocket, so that a screw or the hand can press it home (practice)."""
-CHIP_SHARE = 0.75
-"""How wide the room behind a die is, over its diameter: past its chip holes (practice)."""
-CHIP_DEEP_MM = 8.0
-"""How deep that room is where it is wider than the bar (practice)."""
-LEAST_LIP_MM = 1.0
-"""What a die needs to sit on, all round (practice)."""
-OVER_THREAD_MM = 0.5
-"""What a hole is larger than the thread that goes through it (practice)."""
 BEARS = 2.0
 """How many of its diameters the holder bears on its bar (practice)."""
 SIDE_MM = 6.0
 """Metal beside the pocket, for the screws to have threads in (practice)."""
 _ENDS: tuple[tuple[Edge, str], ...] = (("right", "die"), ("left", "other die"))
-SCREWS = (
-    "Screws for the {which}: drill and tap three M5, {at} behind its face, at half the die's thickness: the middle "
-    "one pointed, over the split; one on either side, 45 degrees off."
-)
-
-
-@dataclass(frozen=True, slots=True)
-class Pocket:
-    """A die of so much across and so thick, at an end of the holder whose bar has a bore of `guide_mm` (millimetres);
-    told in `unit`."""
-
-    across: Length
-    thick: Length
-    guide_mm: float
-    unit: LengthUnit
-    end: Edge = "right"
-    word: str = "die"
-
-    @property
-    def widened(self) -> bool:
-        """Whether the room behind the die is wider than the bore of the bar, and bored for itself."""
-        return CHIP_SHARE * self.across.mm > self.guide_mm + 2 * OVER_THREAD_MM
-
-    @property
-    def lip_mm(self) -> float:
-        """What the die sits on, all round, in millimetres."""
-        behind = max(self.guide_mm, CHIP_SHARE * self.across.mm) if self.widened else self.guide_mm
-        return (self.across.mm - behind) / 2
-
-    @property
-    def bore(self) -> Figure:
-        """How wide its pocket is."""
-        aim = limits_of("running", "hole", self.across.mm, self.across.mm, self.unit).aim
-        return replace(aim, name=f"pocket of the {self.word}")
-
-    @property
-    def deep(self) -> Figure:
-        """How deep that is."""
-        thick = convert(self.thick.value, self.thick.unit, self.unit)
-        proud = convert(PROUD_MM, "mm", self.unit)
-        return Figure(
-            f"pocket of the {self.word} deep",
-            thick - proud,
-            self.unit,
-            "die's thickness − proud",
-            PRACTICE,
-            (Given("die's thickness", thick, self.unit), Given("proud", proud, self.unit)),
-            fine=False,
-        )
-
-    @property
-    def room(self) -> Figure:
-        """How wide the room behind it is."""
-        across = convert(self.across.value, self.across.unit, self.unit)
-        return Figure(
-            f"room behind the {self.word}",
-            CHIP_SHARE * across,
-            self.unit,
-            "0.75 × die's diameter",
-            PRACTICE,
-            (Given("die's diameter", across, self.unit),),
-        )
-
-    @property
-    def dimensions(self) -> Iterator[Dimensioned]:
-        """Its dimensions, with their reasons."""
-        yield Dimensioned(self.bore, "The die drops in and can be turned, and does not shake.")
-        yield Dimensioned(self.deep, "The die stands a hair proud: what presses on it presses it home.")
-        if self.widened:
-            yield Dimensioned(self.room, "Past the chip holes of the die, so that chips fall free.")
-
-    @property
-    def holes(self) -> Iterator[Bored]:
-        """Its holes."""
-        die, deep = convert(self.across.mm, "mm", self.unit), self.deep.value
-        yield Bored(die, "running", die, deep=deep, end=self.end)
-        if self.widened:
-            yield Bored(self.room.value, deep=deep + convert(CHIP_DEEP_MM, "mm", self.unit), end=self.end)
-
-    @property
-    def screws(self) -> str:
-        """Where its screws go."""
-        half = length_text(convert(self.thick.mm / 2, "mm", self.unit), self.unit)
-        return SCREWS.format(which=self.word, at=f"{half} {self.unit}")
 
 
 def _long(pockets: Sequence[Pocket], swallows: Length, bar: Length, unit: LengthUnit) -> Figure:
@@ -162,8 +79,8 @@ def _body(guide: Figure, long: Figure, across: Figure, widest: Length, unit: Len
     wall = wall_of(convert(across.value, unit, "mm"), widest.mm, unit)
     return (
         Dimensioned(guide, "It slides on the bar without shake; the bar is drawn back as the thread comes through."),
-        Dimensioned(long, "The longest thread has room, and two diameters of the bar are always in it."),
-        Dimensioned(across, "Metal beside the pocket for the screws."),
+        Dimensioned(long, "The longest thread has room, and two diameters of the bar are always in it.", "long"),
+        Dimensioned(across, "Metal beside the pocket for the screws.", "across"),
         Dimensioned(wall, "What is left beside the die."),
         Dimensioned(bar_for(across, unit), "So much bar that its skin goes."),
     )
@@ -176,32 +93,68 @@ def die_holder(
     longest: Length,
     bar: Length,
     metal: Material,
-    unit: LengthUnit,
+    own: Overruled,
 ) -> Design:
-    """A holder for one of the `dies`, each across and thick, at either end, that slides on a `bar`, told in `unit`;
-    `thread` is the largest that is cut, `longest` the longest. Sizes as measured. Source: practice."""
+    """A holder for one of the `dies`, each across and thick, at either end, that slides on a `bar`, told in the unit of
+    `own`, what the person sets; `thread` is the largest that is cut, `longest` the longest. Sizes as measured. Source:
+    practice."""
+    unit = own.unit
     guide = replace(limits_of("close-running", "hole", bar.mm, bar.mm, unit).aim, name="bore for the bar")
-    guide_mm, own = convert(guide.value, unit, "mm"), convert(bar.mm, "mm", unit)
+    guide_mm, slides = convert(guide.value, unit, "mm"), convert(bar.mm, "mm", unit)
     ends = zip(dies, _ENDS, strict=False)
     pockets = [Pocket(across, thick, guide_mm, unit, end, word) for (across, thick), (end, word) in ends]
     widest = max((one.across for one in pockets), key=lambda size: size.mm)
-    long, across = _long(pockets, longest, bar, unit), _across(widest, unit)
+    long = own.of("long", _long(pockets, longest, bar, unit))
+    across = own.of("across", _across(widest, unit))
     body = _body(guide, long, across, widest, unit)
     *_, wall, stock = (one.figure for one in body)
     title = f"Die holder, {' and '.join(one.across.typed for one in pockets)}"
-    document = turned_job(
+    document = holder_job(
         title,
         fits="die, and the bar it slides on",
         unit=unit,
         metal=metal,
-        bar=stock.value,
-        turned=(Turned(across.value, long.value),),
-        bored=(*(hole for one in pockets for hole in one.holes), Bored(own, "close-running", own)),
+        parts=(
+            Made(
+                stock.value,
+                (Turned(across.value, long.value),),
+                (*(hole for one in pockets for hole in one.holes), Bored(slides, "close-running", slides)),
+                afterwards=" ".join(one.screws for one in pockets),
+            ),
+        ),
         becomes=_becomes(*dies[0]),
-        afterwards=" ".join(one.screws for one in pockets),
     )
     dimensions = (*(told for one in pockets for told in one.dimensions), *body)
-    return Design(title, dimensions, tuple(_against(pockets, guide_mm, thread, wall)), document)
+    conflicts = tuple(_against(pockets, guide_mm, thread, wall))
+    return Design(title, dimensions, conflicts, document, tuple(_lying(pockets, long, across, longest, bar)))
+
+
+def _lying(pockets: Sequence[Pocket], long: Figure, across: Figure, longest: Length, bar: Length) -> Iterator[Lying]:
+    """The body with its pockets and its bore; its dies, the bar drawn back as far as the longest thread wants."""
+    unit = pockets[0].unit
+    whole, outer = convert(long.value, unit, "mm"), convert(across.value, unit, "mm")
+    inside, ends = pockets[0].guide_mm, [0.0, 0.0]
+    body = len(pockets)
+    for at, pocket in enumerate(pockets):
+        deep = convert(pocket.deep.value, unit, "mm")
+        steps = [(0.0, deep, pocket.across.mm)]
+        if pocket.widened:
+            steps.append((deep, deep + CHIP_DEEP_MM, convert(pocket.room.value, unit, "mm")))
+        for near, far, inner in steps:
+            ends[at] = far
+            yield Lying("body", *_from_end(near, far, whole, pocket.end), inner, outer, body)
+        seated = _from_end(deep - pocket.thick.mm, deep, whole, pocket.end)
+        die, place = pocket.across.mm, body + 1 - 2 * at
+        # The bar comes in where the other die has its pocket.
+        yield Lying(pocket.word, *seated, DIE_HOLE * die, die, place, mate=True, spare=at > 0)
+    yield Lying("body", ends[0], whole - ends[1], inside, outer, body)
+    begins = convert(pockets[0].deep.value, unit, "mm") + longest.mm
+    yield Lying("bar", begins, max(whole, begins) + 2 * bar.mm, 0.0, bar.mm, 0, mate=True)
+
+
+def _from_end(near: float, far: float, whole: float, end: Edge) -> tuple[float, float]:
+    """A stretch from an end, as it lies behind the right-hand one of a body so long (millimetres)."""
+    return (near, far) if end == "right" else (whole - far, whole - near)
 
 
 def _becomes(die: Length, thick: Length) -> str:

@@ -8,8 +8,8 @@ from dataclasses import replace
 from lathework.cutting.blank import blank_choices
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.fits.fit import limits_of
-from lathework.holders.design import Design, bar_for, explained, length_text, thin_wall, wall_of
-from lathework.holders.making import Bored, Turned, turned_job
+from lathework.holders.design import Design, Lying, Overruled, bar_for, explained, length_text, thin_wall, wall_of
+from lathework.holders.making import Bored, Made, Turned, holder_job
 from lathework.lengths import Length
 from lathework.methods.chase import LEAST_BORE_MM
 from lathework.planning.notice import Notice
@@ -137,36 +137,56 @@ _WHY = (
 """Why bore, outside, length, body, collar and its diameter, wall and bar are what they are (practice)."""
 
 
+def _lying(blank_mm: float, seat_mm: float, body: Figure, collar: Figure, across: Figure) -> tuple[Lying, ...]:
+    unit: LengthUnit = "in" if body.unit == "in" else "mm"
+    into, stop, wide = (convert(one.value, unit, "mm") for one in (body, collar, across))
+    return (
+        Lying("stock", 0.0, into, seat_mm, wide + 0.6 * seat_mm, 0, mate=True),
+        Lying("bush", 0.0, into, blank_mm, seat_mm, 1),
+        Lying("bush", into, into + stop, blank_mm, wide, 1),
+        Lying("blank", -into, into + stop + into, 0.0, blank_mm, 2, mate=True),
+    )
+
+
+OVERRULES = {"guides over": "long", "collar across": "across"}
+
+
 def guide_bush(
-    thread: Thread, *, seat: Length, deep: Length | None, blank: Length | None, metal: Material, unit: LengthUnit
+    thread: Thread, *, seat: Length, deep: Length | None, blank: Length | None, metal: Material, own: Overruled
 ) -> Design:
-    """A guide bush for the blank of a thread in the hole of a stock, told in `unit`.
+    """A guide bush for the blank of a thread in the hole of a stock, told in the unit of `own`, what the person sets.
 
     `seat` is what that hole measures, `deep` how deep it is down to the die, where that is known; `blank` what the
     blank measures, the usual one of the thread in its `metal` where nobody says. Source: practice.
     """
+    unit = own.unit
     blank_mm = blank.mm if blank is not None else usual_blank(thread, metal)
     bored = blank_mm >= LEAST_BORE_MM
     bore = limits_of("running", "hole", blank_mm, blank_mm, unit).aim if bored else _drilled(blank_mm, unit)
     outside = replace(limits_of("slide", "shaft", seat.mm, seat.mm, unit).aim, name="outside")
-    long = _long(blank_mm, unit)
+    long = own.of("long", _long(blank_mm, unit))
     body = _body(long, deep, unit)
-    collar, across = _collar(long, body, unit), _across(seat, unit)
+    collar, across = _collar(long, body, unit), own.of("across", _across(seat, unit))
     wall = wall_of(seat.mm, convert(bore.value, unit, "mm"), unit)
     bar = bar_for(across, unit)
-    dimensions = explained(_WHY, bore, outside, long, body, collar, across, wall, bar)
-    title, own, hole = f"Guide bush, {thread.designation}", *(convert(mm, "mm", unit) for mm in (blank_mm, seat.mm))
-    document = turned_job(
+    dimensions = explained(_WHY, bore, outside, long, body, collar, across, wall, bar, fields=OVERRULES)
+    title, runs, hole = f"Guide bush, {thread.designation}", *(convert(mm, "mm", unit) for mm in (blank_mm, seat.mm))
+    document = holder_job(
         title,
         fits="die stock",
         unit=unit,
         metal=metal,
-        bar=bar.value,
-        turned=(
-            Turned(hole, body.value, fit="slide", mate=hole, chamfer=True),
-            Turned(across.value, collar.value),
+        parts=(
+            Made(
+                bar.value,
+                (
+                    Turned(hole, body.value, fit="slide", mate=hole, chamfer=True),
+                    Turned(across.value, collar.value),
+                ),
+                (Bored(runs, fit="running", mate=runs) if bored else Bored(bore.value),),
+            ),
         ),
-        bored=(Bored(own, fit="running", mate=own) if bored else Bored(bore.value),),
         becomes=f"{length_text(bore.value, unit)} {unit} x {length_text(outside.value, unit)} {unit} guide bush",
     )
-    return Design(title, dimensions, tuple(_against(wall, body, bore, blank_mm, deep)), document)
+    lying = _lying(blank_mm, seat.mm, body, collar, across)
+    return Design(title, dimensions, tuple(_against(wall, body, bore, blank_mm, deep)), document, lying)

@@ -7,8 +7,8 @@ from dataclasses import replace
 
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.fits.fit import limits_of
-from lathework.holders.design import Design, bar_for, explained, thin_wall, wall_of
-from lathework.holders.making import Bored, Turned, turned_job
+from lathework.holders.design import Design, Lying, Overruled, bar_for, explained, thin_wall, wall_of
+from lathework.holders.making import Bored, Made, Turned, holder_job
 from lathework.lengths import Length
 from lathework.methods.chase import LEAST_BORE_MM
 from lathework.planning.notice import Notice
@@ -72,31 +72,52 @@ _WHY = (
 """Why bore, spigot, length, body and its diameter, wall and bar are what they are (practice)."""
 
 
-def sleeve(*, bar: Length, seat: Length, spigot: Length, metal: Material, unit: LengthUnit) -> Design:
-    """A sleeve for a plain stock, told in `unit`: it slides on a `bar` that measures so much; its spigot goes into the
-    stock's hole, which measures `seat`, by the length `spigot`. Source: practice."""
+def _lying(
+    long: Figure, across: Figure, bar: Length, seat: Length, spigot: Length, unit: LengthUnit
+) -> tuple[Lying, ...]:
+    whole, body = convert(long.value, unit, "mm"), convert(across.value, unit, "mm")
+    return (
+        Lying("bar", -whole / 2, 1.5 * whole, 0.0, bar.mm, 0, mate=True),
+        Lying("sleeve", 0.0, spigot.mm, bar.mm, seat.mm, 1),
+        Lying("sleeve", spigot.mm, whole, bar.mm, body, 1),
+        Lying("stock", 0.0, spigot.mm, seat.mm, 2 * seat.mm, 2, mate=True),
+    )
+
+
+OVERRULES = {"bears over": "long", "body across": "across"}
+
+
+def sleeve(*, bar: Length, seat: Length, spigot: Length, metal: Material, own: Overruled) -> Design:
+    """A sleeve for a plain stock, told in the unit of `own`, what the person sets: it slides on a `bar` that measures
+    so much; its spigot goes into the stock's hole, which measures `seat`, by the length `spigot`. Source: practice."""
+    unit = own.unit
     bore = limits_of("close-running", "hole", bar.mm, bar.mm, unit).aim
     outside = replace(limits_of("push", "shaft", seat.mm, seat.mm, unit).aim, name="spigot")
-    long = _long(bar.mm, unit)
-    body, across = _body_long(long, spigot, unit), _across(seat, unit)
+    long = own.of("long", _long(bar.mm, unit))
+    body, across = _body_long(long, spigot, unit), own.of("across", _across(seat, unit))
     wall = wall_of(seat.mm, convert(bore.value, unit, "mm"), unit)
     stock = bar_for(across, unit)
-    title, own, hole = "Sleeve for a plain die stock", *(convert(mm, "mm", unit) for mm in (bar.mm, seat.mm))
-    document = turned_job(
+    title, slides, hole = "Sleeve for a plain die stock", *(convert(mm, "mm", unit) for mm in (bar.mm, seat.mm))
+    document = holder_job(
         title,
         fits="die stock, and its bar",
         unit=unit,
         metal=metal,
-        bar=stock.value,
-        turned=(
-            Turned(hole, convert(spigot.value, spigot.unit, unit), fit="push", mate=hole, chamfer=True),
-            Turned(across.value, body.value),
+        parts=(
+            Made(
+                stock.value,
+                (
+                    Turned(hole, convert(spigot.value, spigot.unit, unit), fit="push", mate=hole, chamfer=True),
+                    Turned(across.value, body.value),
+                ),
+                (Bored(slides, fit="close-running", mate=slides),),
+            ),
         ),
-        bored=(Bored(own, fit="close-running", mate=own),),
     )
     return Design(
         title,
-        explained(_WHY, bore, outside, long, body, across, wall, stock),
+        explained(_WHY, bore, outside, long, body, across, wall, stock, fields=OVERRULES),
         tuple(_against(wall, body, bar)),
         document,
+        _lying(long, across, bar=bar, seat=seat, spigot=spigot, unit=unit),
     )

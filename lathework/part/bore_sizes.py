@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from dataclasses import replace
 
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
@@ -197,6 +197,20 @@ def meets(part: Part, across: BoreWork, along: BoreWork, unit: LengthUnit) -> bo
     )
     mouth = at.mm if along.bore.end == "right" else part.overall_mm - at.mm
     return mouth - across.drill_mm / 2 < long and deep > (thick - along.drill_mm) / 2
+
+
+def wall_across_mm(part: Part, across: BoreWork, along: Iterable[BoreWork]) -> float | None:
+    """How thick each wall is that a hole right across goes through where the holes `along` have taken the middle, in
+    millimetres; None where it goes through solid metal, or is blind."""
+    at = across.bore.at
+    if at is None or across.bore.depth is not None:
+        return None
+    thick, hollow = thickness_mm(part, across.bore), 0.0
+    for one in along:
+        mouth = at.mm if one.bore.end == "right" else part.overall_mm - at.mm
+        if one.bore.depth is None or mouth < one.bore.depth.mm:
+            hollow = max(hollow, one.drill_mm)
+    return (thick - hollow) / 2 if hollow > across.drill_mm else None
 
 
 def cut_threads(part: Part, bore: Bore) -> bool:

@@ -13,7 +13,7 @@ from lathework.holes.oversize import probable_hole
 from lathework.holes.percent import convention, percent_thread
 from lathework.holes.taper_pipe import TaperHole, taper_hole
 from lathework.part.fitted import bore_limits
-from lathework.part.job_racks import Racks, rough_drill
+from lathework.part.job_racks import LARGEST_DRILL_MM, Racks, rough_drill
 from lathework.part.model import TAPS, Bore
 from lathework.shop.metals import Material
 from lathework.shop.racks import home, owned
@@ -229,5 +229,8 @@ def bore_work(bore: Bore, racks: Racks) -> BoreWork:
     if limits is not None:
         rough = rough_drill(limits.aim_mm, racks)
         return BoreWork(bore, BORING_TOOL, limits.aim, limits.aim_mm, None, rough=rough, limits=limits)
+    if across.mm > LARGEST_DRILL_MM and bore.end != "across":
+        figure = Figure("bore", across.value, across.unit, "as you entered it", AS_TYPED, kind="typed")
+        return BoreWork(bore, BORING_TOOL, figure, across.mm, None, rough=rough_drill(across.mm, racks))
     figure = Figure("drill", across.value, across.unit, "as you entered it", AS_TYPED, kind="typed")
     return BoreWork(bore, across.typed, figure, across.mm, None)

@@ -11,6 +11,10 @@ from lathework.tables.drills import Drill
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit
 
+_HAIR = 1e-6
+LARGEST_DRILL_MM = 25.4
+"""Plain holes over this are bored: larger drills are seldom owned, and a small tailstock does not drive them
+(practice)."""
 ROOM_TO_BORE_MM = 0.4
 """Least that a boring tool is left to take off the diameter after the last drill (practice)."""
 HOME_RACKS: dict[LengthUnit, str] = {"in": "number, letter, fraction", "mm": "metric"}
@@ -32,6 +36,8 @@ class Racks:
 
 
 def rough_drill(bore_mm: float, racks: Racks) -> Drill | None:
-    """The largest drill that leaves a boring tool something of a bore so wide; None where none is small enough."""
+    """The largest drill that leaves a boring tool something of a bore so wide, no larger than is usual where nobody
+    told what is owned; None where none is small enough."""
     rack = owned(racks.drills or HOME_RACKS[racks.unit], racks.unit)
-    return next((drill for drill in reversed(rack) if drill.diameter_mm < bore_mm - ROOM_TO_BORE_MM), None)
+    most = bore_mm if racks.drills else min(bore_mm, LARGEST_DRILL_MM)
+    return next((one for one in reversed(rack) if one.diameter_mm < min(most + _HAIR, bore_mm - ROOM_TO_BORE_MM)), None)

@@ -9,9 +9,10 @@ from hypothesis import assume, given
 from hypothesis import strategies as st
 
 from lathework.answers.holders_shown import design_shown, holders_shown
+from lathework.drawing.holder.assembly import PAPER, assembly
 from lathework.errors import InvalidDocument
 from lathework.holders.design import Design
-from lathework.holders.workshop import HOLDER_KINDS, designed
+from lathework.holders.workshop import HOLDER_KINDS, OWN_FIELDS, HolderKind, designed
 from lathework.job.document import read_document
 from lathework.planning.plan import Plan, make_plan
 from lathework.shop.typing.lines import read_lines
@@ -61,7 +62,9 @@ class GuideBush(unittest.TestCase):
         self.assertGreaterEqual(plan.job.part.stock.across.mm - collar, 0.9)
         if deep:
             self.assertLessEqual(body_long, deep - 0.4)
-        self.assertEqual("thin-wall" in {one.code for one in design.conflicts}, (seat - bore) / 2 < 1.5)
+        left = (seat - bore) / 2
+        if abs(left - 1.5) > 0.01:
+            self.assertEqual("thin-wall" in {one.code for one in design.conflicts}, left < 1.5)
 
     def test_every_planted_fault_is_found(self) -> None:
         self.assertEqual(designed("guide-bush", BUSH).conflicts, ())
@@ -115,7 +118,10 @@ class DieHolder(unittest.TestCase):
             self.assertTrue(0.02 <= pocket - across <= 0.11, pocket - across)
             self.assertAlmostEqual(thick - deep, 0.1, places=2)
             behind = max(wide for (side, at), wide in holes.items() if wide < pocket and (side == end or not at))
-            self.assertEqual(code in codes, (across - behind) / 2 < 1.0 - 0.03, (across, behind))
+            lip = (across - behind) / 2
+            # The bore of the bar is a few hundredths over it: next to a millimetre either may be said.
+            if abs(lip - 1.0) > 0.05:
+                self.assertEqual(code in codes, lip < 1.0, (across, behind))
         ((long, outside),) = sections(plan)
         self.assertAlmostEqual(long - longest - len(ends) * (thick - 0.1), 2 * bar, delta=0.02)
         self.assertGreaterEqual(outside - die, 11.9)
@@ -138,6 +144,124 @@ class DieHolder(unittest.TestCase):
         (line,) = read_lines(str(designed("die-holder", TWO).document["becomes"]))
         (thing,) = line.things
         self.assertEqual((thing.kind, thing.document["across"]), ("holder", "1 in"))
+
+
+STOCK = {"die": "2", "thick": "5/8", "thread": "1-8"}
+
+
+class DieStock(unittest.TestCase):
+    """A ring with two handles."""
+
+    @given(st.floats(20, 60), st.floats(5, 20), st.sampled_from(["M6", "M10", "1/2-13", "M20"]), st.booleans())
+    def test_it_fits_die_thread_and_hands(self, die: float, thick: float, name: str, inch: bool) -> None:
+        """The job's own parts: the die drops in and is held by a lip, its thread passes, the handles are screwed in by
+        more than a diameter without reaching the die, stop on a shoulder, and reach two and a half dies at least."""
+        unit = "in" if inch else "mm"
+        typed = {"die": f"{die:.3f} mm", "thick": f"{thick:.2f} mm", "thread": name, "unit": unit}
+        design = designed("die-stock", typed)
+        ring, handle = (make_plan(job) for job in read_document(design.document).parts)
+        ((ring_long, ring_across),) = sections(ring)
+        (pocket, way, across) = ring.work.bores
+        assert pocket.bore.depth is not None and across.bore.at is not None
+        self.assertTrue(0.02 <= pocket.drill_mm - die <= 0.13, pocket.drill_mm - die)
+        self.assertLess(pocket.bore.depth.mm, thick)
+        self.assertGreater(way.drill_mm, read_designation(name).major_mm)
+        codes = {one.code for one in design.conflicts}
+        lip = (die - way.drill_mm) / 2
+        if abs(lip - 1.0) > 0.05:
+            self.assertEqual("thin-lip-die" in codes, lip < 1.0)
+        self.assertGreaterEqual(ring_long - pocket.bore.depth.mm, 3.9)
+        screwed, held = handle.job.part.sections
+        assert screwed.thread is not None and across.bore.thread == screwed.thread
+        self.assertEqual(handle.job.quantity, 2)
+        wall = (ring_across - die) / 2
+        self.assertTrue(screwed.thread.major_mm <= wall + 0.01 and screwed.length.mm < wall)
+        self.assertGreater(handle.job.part.stock.across.mm, screwed.thread.major_mm + 0.5)
+        self.assertTrue(
+            screwed.thread.major_mm / 2 + 2.9 < across.bore.at.mm < ring_long - screwed.thread.major_mm / 2 - 2.9
+        )
+        reach = ring_across / 2 + held.length.mm
+        self.assertGreaterEqual(reach, 2.5 * die - 0.1)
+
+    def test_the_handles_bring_the_torque(self) -> None:
+        """1-8 UNC in mild steel: 2000 N/mm² x 3.175² x 25.4 / 8000 = 64 N m sharp, 128 dull: 320 mm at 2 x 200 N."""
+        told = {one.figure.name: one.figure.value for one in designed("die-stock", STOCK).dimensions}
+        self.assertAlmostEqual(told["a dull die wants"], 2 * 2000 * 3.175**2 * 25.4 / 8000, places=3)
+        self.assertAlmostEqual(told["handle from the axis"] * 25.4, 128.02 / 2 / 200 * 1000, delta=0.1)
+
+    def test_every_planted_fault_is_found(self) -> None:
+        self.assertEqual(designed("die-stock", STOCK).conflicts, ())
+        for fault, codes in (
+            ({"thread": "2-4.5"}, ["thin-lip-die", "long-handles"]),
+            ({"own": {"across": "2-1/4"}}, ["thin-wall"]),
+            ({"own": {"rod": "1/2"}}, ["no-shoulder"]),
+            ({"own": {"arm": "20"}}, ["long-handles"]),
+        ):
+            self.assertEqual([one.code for one in designed("die-stock", STOCK | fault).conflicts], codes, fault)
+
+    def test_the_shop_understands_what_it_becomes(self) -> None:
+        (line,) = read_lines(str(designed("die-stock", STOCK).document["becomes"]))
+        (thing,) = line.things
+        self.assertEqual((thing.kind, thing.document["across"]), ("die-stock", "2 in"))
+
+
+DESIGNS: tuple[tuple[HolderKind, dict[str, Any]], ...] = (
+    ("die-holder", TWO),
+    ("die-stock", STOCK),
+    ("guide-bush", BUSH),
+    ("sleeve", SLEEVE),
+)
+
+
+class Overruled(unittest.TestCase):
+    def test_what_follows_from_a_size_of_ones_own_follows(self) -> None:
+        """A body of 2 in in place of 1.4724: the bar to make it of, its wall and the job follow; both are told."""
+        before, now = designed("die-holder", HOLDER), designed("die-holder", HOLDER | {"own": {"across": "2"}})
+        own = next(one for one in now.dimensions if one.field == "across").figure
+        worked = next(one for one in before.dimensions if one.field == "across").figure
+        self.assertEqual((own.value, own.kind, own.others[0].value), (2.0, "typed", worked.value))
+        self.assertAlmostEqual(millimetres(now)["wall"], (50.8 - 25.4) / 2)
+        self.assertAlmostEqual(millimetres(now)["bar to make it of"], 2.0625 * 25.4)
+        ((_, outside),) = sections(made(now))
+        self.assertAlmostEqual(outside, 50.8)
+
+    def test_every_field_that_overrules_is_known(self) -> None:
+        """What a dimension says it is set by is what the workshop takes, and nothing else is."""
+        for kind, typed in DESIGNS:
+            fields = {one.field for one in designed(kind, typed).dimensions if one.field}
+            self.assertEqual(fields, set(OWN_FIELDS[kind]))
+            for field in fields:
+                told = designed(kind, typed | {"own": {field: "2.9"}})
+                self.assertIn((field, 2.9), [(one.field, one.figure.value) for one in told.dimensions])
+            for own in ({"colour": "2"}, {next(iter(fields)): "wide"}):
+                with self.subTest(own), self.assertRaises(InvalidDocument):
+                    designed(kind, typed | {"own": own})
+
+
+class Assembly(unittest.TestCase):
+    def test_parts_lie_in_each_other_without_overlap(self) -> None:
+        """Round the axis no two pieces are in one place, but a screw's thread in its own hole; apart none meet at all
+        along the axis."""
+        for kind, typed in DESIGNS:
+            pieces = [one for one in designed(kind, typed).lying if not one.square and not one.spare]
+            for n, one in enumerate(pieces):
+                for other in pieces[n + 1 :]:
+                    along = min(one.far_mm, other.far_mm) - max(one.near_mm, other.near_mm)
+                    across = min(one.outer_mm, other.outer_mm) - max(one.inner_mm, other.inner_mm)
+                    self.assertFalse(along > 0.15 and across > 0.15, (kind, one, other))
+
+    def test_it_is_drawn_to_one_scale(self) -> None:
+        """A body is as much wider than its die on the sheet as it is in steel; apart the drawing is as true."""
+        design = designed("die-holder", HOLDER)
+        for apart in (False, True):
+            sheet = assembly(design.lying, design.title, PAPER, apart=apart)
+            high = {
+                path.role: max(y for line in path.lines for _, y in line)
+                - min(y for line in path.lines for _, y in line)
+                for path in sheet.paths
+                if path.role in ("part", "nut")
+            }
+            self.assertAlmostEqual(high["part"] / sheet.scale, millimetres(design)["body across"], places=3)
 
 
 class Sleeve(unittest.TestCase):
@@ -181,5 +305,9 @@ class Typed(unittest.TestCase):
 
     def test_each_is_drawn_as_it_is_asked_for(self) -> None:
         self.assertEqual(tuple(one.code for one in holders_shown()), HOLDER_KINDS)
-        for kind, typed in (("die-holder", TWO), ("guide-bush", BUSH), ("sleeve", SLEEVE)):
-            self.assertIsNotNone(design_shown(designed(kind, typed)).drawing)  # type: ignore[arg-type]
+        for kind, typed in DESIGNS:
+            shown = design_shown(designed(kind, typed))
+            self.assertIsNotNone(shown.drawing)
+            self.assertEqual(
+                {label.mm for label in shown.apart.labels}, {one.name for one in designed(kind, typed).lying}
+            )

@@ -9,8 +9,16 @@ from lathework.drawing.shapes import Path, Role, Sheet, hatch
 from lathework.units import LengthUnit
 from server.paper.fonts import FIGURES
 
-_WEIGHT: dict[Role, float] = {"part": 1.3, "edge": 1.0, "chuck": 1.0, "jaw": 1.0, "hatch": 0.25, "bore": 1.0}
-_FILLED: tuple[Role, ...] = ("part", "chuck", "jaw", "bore", "arrow")
+_WEIGHT: dict[Role, float] = {
+    "part": 1.3,
+    "edge": 1.0,
+    "chuck": 1.0,
+    "jaw": 1.0,
+    "hatch": 0.25,
+    "bore": 1.0,
+    "nut": 1.0,
+}
+_FILLED: tuple[Role, ...] = ("part", "nut", "chuck", "jaw", "bore", "arrow")
 _DASHES: dict[Role, list[float]] = {"ghost": [5, 4], "hidden": [5, 4], "centre": [16, 4, 3, 4]}
 
 

@@ -126,6 +126,8 @@ class BrowserCase(unittest.TestCase):
         self.fill_job(typed)
         self.page.get_by_role("button", name="Show the plan").click()
         expect(self.page).to_have_title("Job plan · Conch")
+        for name, wait in (("Tools", "looking in the shop"), ("Ways", "weighing the ways")):
+            expect(self.page.get_by_role("region", name=name, exact=True).get_by_text(wait)).to_have_count(0)
 
     def open_facts(self, name: str) -> None:
         """Open a sentence of the plan into its fields."""

@@ -5,6 +5,7 @@ from __future__ import annotations
 import io
 import re
 
+from ezdxf.entities.lwpolyline import LWPolyline
 from ezdxf.filemanagement import read
 from playwright.sync_api import TimeoutError, expect
 
@@ -122,6 +123,40 @@ class Bush(BrowserCase):
         drawing = read(io.StringIO(page.request.get(f"/api/jobs/{job}/part.dxf").text()))
         told = {str(one.dxf.text) for one in drawing.modelspace().query("TEXT")}
         self.assertTrue(any("3.367" in text for text in told), told)
+
+    def test_a_stock_for_a_large_die(self) -> None:
+        """For a 2 x 5/8 die: drawn together and apart, a size of one's own, ring and handles made, and put in the
+        shop by what the job says."""
+        page = self.page
+        page.goto("/holders")
+        page.get_by_role("button", name="die stock", exact=True).click()
+        for label, size in (
+            ("The die measures across, in", "2"),
+            ("Its thickness, in", "5/8"),
+            ("Largest thread", "1-8"),
+        ):
+            page.get_by_role("textbox", name=label, exact=True).fill(size)
+        design = page.get_by_role("region", name="Design")
+        expect(design.get_by_role("group", name="together, to scale")).to_be_visible()
+        page.get_by_role("button", name="apart").click()
+        expect(design.get_by_role("group", name="apart, to scale")).to_be_visible()
+        own = page.get_by_role("textbox", name="Set ring across yourself")
+        own.fill("2-1/4")
+        expect(page.get_by_role("list", name="What is against it")).to_contain_text("less than a diameter")
+        own.fill("4")
+        expect(page.get_by_role("list", name="What is against it")).to_have_count(0)
+        with page.expect_download() as downloaded:
+            page.get_by_role("link", name="DXF, true size").click()
+        drawing = read(io.StringIO(downloaded.value.path().read_text()))
+        ring = [one for one in drawing.modelspace() if isinstance(one, LWPolyline) and one.dxf.layer == "part"]
+        high = [float(y) for one in ring for _, y in one.get_points("xy")]
+        self.assertGreaterEqual(max(high) - min(high), 4 * 25.4)
+        page.get_by_role("button", name="Make it").click()
+        expect(page.get_by_role("textbox", name="Title")).to_have_value("Die stock, 2 x 5/8")
+        parts = page.get_by_role("navigation", name="Parts of this job")
+        expect(parts.get_by_role("textbox", name="Name of this part")).to_have_value("ring")
+        parts.get_by_text("handle").click()
+        expect(page.get_by_role("textbox", name="Pieces")).to_have_value("2")
 
     def read(self, size: str) -> None:
         reading = self.page.get_by_role("textbox", name="New reading")

@@ -145,6 +145,11 @@ class Working(unittest.TestCase):
         chased = bore("1-1/2-18", cut="boring-tool", depth="1/2")
         self.check(plan(body(chased, **{"part.stock.across": "2-1/4"})))
         self.check(designed("guide-bush", {"thread": "3/8-16", "seat": "5/8", "deep": "3/8"}))
+        for unit, name in (("in", "1-8"), ("mm", "M10"), ("mm", "M30")):
+            stock = {"die": "2 in", "thick": "5/8 in", "thread": name, "unit": unit}
+            for own in ({}, {"own": {"arm": "10 in", "across": "4 in"}}):
+                told = designed("die-stock", stock | own)
+                self.check([told, make_plans(read_document(told.document))])
         self.check(designed("guide-bush", {"thread": "M4", "seat": "12", "unit": "mm"}))
         two = {"other": "13/16", "other_thick": "1/4", "longest": "1-1/2", "bar": "5/8"}
         self.check(designed("die-holder", {"die": "1", "thick": "3/8", "thread": "1/2-13", **two}))

@@ -10,8 +10,8 @@ BUSH = {"thread": "3/8-16", "seat": "5/8", "deep": "3/8"}
 class Holders(ApiCase):
     def test_what_is_offered(self) -> None:
         told = self.get("/api/holders")
-        self.assertEqual([one["code"] for one in told], ["die-holder", "guide-bush", "sleeve"])
-        self.assertEqual([ask["field"] for ask in told[1]["asks"] if not ask["optional"]], ["thread", "seat"])
+        self.assertEqual([one["code"] for one in told], ["die-holder", "die-stock", "guide-bush", "sleeve"])
+        self.assertEqual([ask["field"] for ask in told[2]["asks"] if not ask["optional"]], ["thread", "seat"])
 
     def test_a_design_becomes_a_job_and_the_job_says_what_it_becomes(self) -> None:
         design = self.send("POST", "/api/holders/guide-bush", BUSH).json()
@@ -23,6 +23,19 @@ class Holders(ApiCase):
         self.assertIn("guide bush", bench["becomes"])
         (line,) = self.send("POST", "/api/kit/typed", {"text": bench["becomes"]}).json()
         self.assertEqual([thing["kind"] for thing in line["things"]], ["bush"])
+
+    def test_a_size_of_ones_own_and_the_files(self) -> None:
+        design = self.send("POST", "/api/holders/guide-bush", BUSH | {"own": {"across": "1"}}).json()
+        (own,) = [one for one in design["dimensions"] if one["field"] == "across"]
+        self.assertEqual(own["figure"]["shown"]["inch"]["text"], "1.0000")
+        for file, begins in (("drawing.svg", b"<?xml"), ("drawing.dxf", b"  0"), ("sheet.pdf", b"%PDF")):
+            told = self.client.get(f"/api/holders/guide-bush/{file}", BUSH | {"own": "across=1"})
+            self.assertEqual((told.status_code, told.content[: len(begins)]), (200, begins), file)
+        apart = self.client.get("/api/holders/guide-bush/drawing.svg", BUSH | {"apart": "true"})
+        self.assertIn(b"apart", apart.content)
+        for own, field in (("across", "own"), ("across=wide", "own.across"), ("colour=2", "own")):
+            wrong = self.client.get("/api/holders/guide-bush/sheet.pdf", BUSH | {"own": own})
+            self.assertEqual(list(self.told(wrong, 422)), [field], own)
 
     def test_what_is_wrong_stands_beside_its_field(self) -> None:
         wrong = self.send("POST", "/api/holders/guide-bush", BUSH | {"seat": "wide", "thread": "3/8-17"})

@@ -88,14 +88,20 @@ def _there(work: Work, chucking: Chucking, bore_work: BoreWork) -> BoreWork | No
 
 
 def _sentence(bore_work: BoreWork, rough: Drill | None, *, opened: bool) -> str:
-    """What is done: opened from the hole that is there, or drilled first; a blind one to a fit is flat at the end."""
-    flat = bore_work.limits is not None and bore_work.bore.depth is not None
+    """What is done: opened from the hole that is there, or drilled first; a plain blind one is flat at the end."""
+    flat = bore_work.bore.thread is None and bore_work.bore.depth is not None
     deep = "flat at {depth} deep" if flat else "{depth} deep"
     if opened:
         return f"Open the hole that is there with a boring tool to {{bore}}, {deep}."
     first = f"Drill {rough.name}" if rough is not None else "Drill as large as you can"
     short = ", its point short of the bottom" if flat else ""
     return f"{first}{short}, then bore to {{bore}}, {deep}."
+
+
+def _title(bore_work: BoreWork) -> str:
+    if bore_work.limits is not None:
+        return "Bore to the fit"
+    return "Bore for the thread" if bore_work.bore.thread else "Bore the hole"
 
 
 def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> Operation:
@@ -113,7 +119,7 @@ def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> 
     return Operation(
         key=keyed("bore", bore_work.bore.id),
         kind="drill",
-        title="Bore for the thread" if limits is None else "Bore to the fit",
+        title=_title(bore_work),
         sentence=_sentence(bore_work, rough, opened=there is not None),
         headline="bore",
         figures=figures,

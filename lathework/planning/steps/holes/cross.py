@@ -9,7 +9,7 @@ from lathework import cautions
 from lathework.figures import GEOMETRY, Figure, Given
 from lathework.holes.depth import countersink
 from lathework.methods.tap import TAP_HOLDINGS
-from lathework.part.bore_sizes import cut_threads, depth_figure, meets, thickness_mm
+from lathework.part.bore_sizes import cut_threads, depth_figure, meets, thickness_mm, wall_across_mm
 from lathework.part.bores import BoreWork, spoken
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
@@ -40,6 +40,18 @@ GUIDED = "turned by hand in the drill press"
 BY_HAND = TAP_HOLDINGS["in-vise"]
 """A wrench in both hands, the piece clamped."""
 LEFT_TAP_ACROSS = "Left-hand tap: turn it anticlockwise to cut, clockwise to back off."
+
+
+IN_ALL = "Leave the piece clamped. Start the tap in the drill chuck, turned by hand, {turns} in all"
+EACH_WALL = (
+    "Each wall from its own side, the piece turned over in its block: start the tap in the drill chuck, turned by "
+    "hand, {turns} in each"
+)
+
+
+def _wall_mm(work: Work, bore_work: BoreWork) -> float | None:
+    """How thick each wall is where the part is hollow there, in millimetres; None in solid metal."""
+    return wall_across_mm(work.part, bore_work, [one for one in work.bores if one.bore.end != "across"])
 
 
 def _set_up(chucking: Chucking, bore_work: BoreWork) -> Operation:
@@ -128,7 +140,8 @@ def _mouths(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread 
 
 def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:
     bore = bore_work.bore
-    deep = thickness_mm(work.part, bore) if bore.depth is None else bore.depth.mm
+    wall = _wall_mm(work, bore_work)
+    deep = wall or (thickness_mm(work.part, bore) if bore.depth is None else bore.depth.mm)
     turns = turns_of(thread, deep, through=bore.depth is None)
     figures = {"turns": turns, **driven(work, bore_work), **torques(work, bore_work, thread, BY_HAND)}
     if bore.depth is not None:
@@ -137,8 +150,7 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
         key=keyed("cross-tap", bore_work.bore.id),
         kind="tap",
         title="Tap the hole across",
-        sentence="Leave the piece clamped. Start the tap in the drill chuck, turned by hand, {turns} in all"
-        + ending(work, figures),
+        sentence=(EACH_WALL if wall else IN_ALL) + ending(work, figures),
         headline="turns",
         figures=figures,
         tool=f"{thread.designation} tap: {tap_order(bore_work)}",
@@ -159,7 +171,9 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
 def _try(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:
     """Try what goes in a hole across, as in one along the axis."""
     bore, unit = bore_work.bore, work.job.unit
-    through = convert(thickness_mm(work.part, bore), "mm", unit)
+    wall = _wall_mm(work, bore_work)
+    through = convert(wall or thickness_mm(work.part, bore), "mm", unit)
+    there = "wall there" if wall else "thickness there"
     deep = (
         typed("full thread", bore.depth, fine=False)
         if bore.depth is not None
@@ -167,9 +181,9 @@ def _try(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
             "full thread",
             through,
             unit,
-            "thickness there: it goes through",
+            f"{there}: it goes through",
             GEOMETRY,
-            (Given("thickness there", through, unit),),
+            (Given(there, through, unit),),
             fine=False,
         )
     )

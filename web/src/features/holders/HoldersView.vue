@@ -1,21 +1,32 @@
 <script setup lang="ts">
-import { ref } from 'vue'
 import { VBtnToggle } from 'vuetify/components/VBtnToggle'
 import { VSelect } from 'vuetify/components/VSelect'
 import { VTextField } from 'vuetify/components/VTextField'
 
 import { useHolder } from '@/features/holders/useHolder'
 import { useChoices } from '@/shared/api/useChoices'
-import PartDrawing from '@/shared/drawing/PartDrawing.vue'
-import FigureValue from '@/shared/figures/FigureValue.vue'
-import WorkingPanel from '@/shared/figures/WorkingPanel.vue'
+import HolderDimensions from '@/features/holders/HolderDimensions.vue'
+import HolderDrawings from '@/features/holders/HolderDrawings.vue'
 import BusyButton from '@/shared/controls/BusyButton.vue'
 
 /** A holder to make oneself: each dimension with its reason as one types, drawn, and the job that makes it. */
-const { unit, typed, holders, code, holder, whole, found, problem, busy, trouble, make, remember } =
-  useHolder()
+const {
+  unit,
+  typed,
+  own,
+  holders,
+  code,
+  holder,
+  whole,
+  found,
+  problem,
+  busy,
+  trouble,
+  make,
+  remember,
+  fileAt,
+} = useHolder()
 const { data: choices } = useChoices()
-const asked = ref('')
 type Field = keyof typeof typed.value
 const label = (one: { field: string; label: string }) =>
   one.field === 'thread' ? one.label : `${one.label}, ${unit.value}`
@@ -69,23 +80,11 @@ const label = (one: { field: string; label: string }) =>
         </p>
       </form>
       <section v-if="found && whole" class="design" aria-label="Design">
-        <PartDrawing v-if="found.drawing" class="drawing" :sheet="found.drawing" fixed />
+        <HolderDrawings :design="found" :file-at="fileAt" />
         <ul v-if="found.conflicts.length" class="conflicts" aria-label="What is against it">
           <li v-for="one in found.conflicts" :key="one.code">◆ {{ one.text }}</li>
         </ul>
-        <ol class="dimensions" aria-label="Dimensions">
-          <li v-for="one in found.dimensions" :key="one.figure.name">
-            <FigureValue
-              :figure="one.figure"
-              :label="one.figure.name"
-              both
-              :open="asked === one.figure.name"
-              @working="asked = asked === one.figure.name ? '' : one.figure.name"
-            />
-            <span class="why">{{ one.why }}</span>
-            <WorkingPanel v-if="asked === one.figure.name" class="working" :figure="one.figure" />
-          </li>
-        </ol>
+        <HolderDimensions v-model="own" :dimensions="found.dimensions" :problem="problem" />
       </section>
       <p v-else class="muted">
         Measure what it goes into and what goes into it: the sizes follow from those.
@@ -125,28 +124,12 @@ const label = (one: { field: string; label: string }) =>
   gap: 8px 16px;
   align-items: center;
 }
-.drawing {
-  width: 100%;
-  max-width: 620px;
-}
 .conflicts {
   color: var(--caution);
   font-weight: 700;
 }
-.dimensions li {
-  display: grid;
-  grid-template-columns: 190px minmax(0, 1fr);
-  gap: 2px 20px;
-  align-items: center;
-  padding: 6px 0;
-  border-bottom: 1px solid var(--line);
-}
-.working {
-  grid-column: 1 / -1;
-}
 @media (max-width: 760px) {
-  .halves,
-  .dimensions li {
+  .halves {
     grid-template-columns: minmax(0, 1fr);
   }
 }

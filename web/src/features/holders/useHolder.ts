@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
 import { asProblem, ask, client, type Problem, type Schemas } from '@/shared/api/client'
@@ -10,7 +10,7 @@ import { stored } from '@/shared/state/stored'
 import { useNarrow } from '@/shared/state/useNarrow'
 
 type Kind = Schemas['HolderShown']['code']
-type Typed = Omit<Schemas['HolderIn'], 'unit'>
+type Typed = Omit<Schemas['HolderTyped'], 'unit'>
 const FIRST = {
   metal: 'mild-steel',
   thread: '',
@@ -45,7 +45,19 @@ export function useHolder() {
   const whole = computed(
     () => !!holder.value?.asks.every((one) => one.optional || typed.value[one.field as keyof Typed]?.trim()),
   )
-  const asked = computed(() => ({ ...typed.value, unit: unit.value }))
+  /** Sizes of dimensions that one sets oneself, by their fields; each kind of holder has its own. */
+  const own = ref<Record<string, string>>({})
+  watch(code, () => (own.value = {}))
+  const set = computed(() => Object.fromEntries(Object.entries(own.value).filter(([, size]) => size.trim())))
+  const asked = computed(() => ({ ...typed.value, unit: unit.value, own: set.value }))
+  /** Where the holder is as a file. */
+  function fileAt(file: string, apart = false): string {
+    const told = Object.entries({ ...typed.value, unit: unit.value }).filter(([, size]) => size)
+    const query = new URLSearchParams(told as [string, string][])
+    for (const [field, size] of Object.entries(set.value)) query.append('own', `${field}=${size}`)
+    if (apart) query.set('apart', 'true')
+    return `/api/holders/${code.value}/${file}?${query}`
+  }
   const design = (kind: Kind, body: Schemas['HolderIn']) =>
     ask(
       client.POST('/api/holders/{kind}', {
@@ -79,7 +91,22 @@ export function useHolder() {
     }
   }
   const remember = () => (kept.value = { ...FIRST, ...typed.value })
-  return { unit, typed, holders, code, holder, whole, found, problem, busy, trouble, make, remember }
+  return {
+    unit,
+    typed,
+    own,
+    holders,
+    code,
+    holder,
+    whole,
+    found,
+    problem,
+    busy,
+    trouble,
+    make,
+    remember,
+    fileAt,
+  }
 }
 
 const threadOf = (thread: unknown) => (typeof thread === 'string' && thread ? { thread } : {})

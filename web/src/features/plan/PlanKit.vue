@@ -11,11 +11,13 @@ import { useNeeds } from '@/shared/jobs/useNeeds'
 
 type Thing = Schemas['ThingShown']
 type Need = Schemas['NeedShown']
+/** The line has its place before it is known what it says: nothing under it moves away from a press. */
+const LOOKING = 'looking in the shop'
 
 /** What the plan works with, out of the shop: what is missing first, with what may stand in; the rest with its place. */
 const props = defineProps<{ id: number; part: number; revision: number; closed: boolean }>()
 const emit = defineEmits<{ set: [field: string, value: string]; commit: [] }>()
-const needs = useNeeds(() => ({ id: props.id, part: props.part, revision: props.revision }))
+const { needs, known } = useNeeds(() => ({ id: props.id, part: props.part, revision: props.revision }))
 const missing = computed(() => needs.value.filter((one) => !one.id))
 const open = ref(false)
 const trouble = ref('')
@@ -39,15 +41,17 @@ async function keep(need: Need) {
   }
 }
 const sentence = computed(() =>
-  missing.value.length
-    ? `missing: ${missing.value.map((one) => one.what).join('; ')}`
-    : `all there: ${needs.value.length} things`,
+  !known.value
+    ? LOOKING
+    : missing.value.length
+      ? `missing: ${missing.value.map((one) => one.what).join('; ')}`
+      : `all there: ${needs.value.length} things`,
 )
 </script>
 
 <template>
   <OpenLine
-    v-if="needs.length"
+    v-if="needs.length || !known"
     name="Tools"
     :class="{ missing: missing.length }"
     :sentence="sentence"

@@ -61,6 +61,16 @@ const fraction = computed(
       ?.figure.inputs.find((given) => given.name === 'fraction')?.inch,
 )
 
+/** Whether a thread is made at all. */
+const threaded = computed(() => {
+  const made = own.value?.part
+  return (
+    !!made &&
+    [...made.sections.filter((one) => one.shape === 'thread'), ...(made.bores ?? [])].some(
+      (one) => one.thread,
+    )
+  )
+})
 const own = computed(() => draft.value && ownOf(draft.value, inHand.value))
 
 const choose = (next: number) =>
@@ -198,6 +208,7 @@ useKeys([
       :revision="job.revision"
       :pieces="plan.quantity"
       :closed="closed"
+      :threaded="threaded"
       :value="value"
       :errors="errors"
       @set="set"

@@ -18,6 +18,7 @@ const props = defineProps<{
   revision: number
   pieces: number
   closed: boolean
+  threaded: boolean
   value: (field: string) => string
   errors: Record<string, FieldError>
 }>()
@@ -26,7 +27,10 @@ const ways = useWays(() => ({ id: props.id, part: props.part, revision: props.re
 const open = ref(false)
 const all = ref(false)
 
-const sentence = computed(() => ways.value?.threads.map((one) => one.words).join(' · ') ?? '')
+/** The line has its place before it is known what it says: nothing under it moves away from a press. */
+const sentence = computed(
+  () => ways.value?.threads.map((one) => one.words).join(' · ') ?? 'weighing the ways',
+)
 /** Those that serve, and the one that is taken; the others on wish. */
 const shown = (one: Thread) =>
   all.value ? one.ways : one.ways.filter((way, at) => at < 4 || way.code === one.taken)
@@ -42,14 +46,20 @@ function follow(one: Schemas['SchoolShown']) {
 </script>
 
 <template>
-  <OpenLine v-if="ways?.threads.length" name="Ways" :sentence="sentence" :open="open" @toggle="open = !open">
+  <OpenLine
+    v-if="ways ? ways.threads.length : threaded"
+    name="Ways"
+    :sentence="sentence"
+    :open="open"
+    @toggle="open = !open"
+  >
     <section
-      v-for="one in ways.threads"
+      v-for="one in ways?.threads"
       :key="one.id"
       class="thread"
       :aria-label="`Ways to make ${one.thread}`"
     >
-      <h3 v-if="ways.threads.length > 1">{{ one.thread }}{{ one.inside ? ', in a hole' : '' }}</h3>
+      <h3 v-if="(ways?.threads.length ?? 0) > 1">{{ one.thread }}{{ one.inside ? ', in a hole' : '' }}</h3>
       <p v-if="one.cheapest" class="cheapest">◆ {{ one.cheapest }}</p>
       <div class="sides">
         <ul>
@@ -86,8 +96,8 @@ function follow(one: Schemas['SchoolShown']) {
       @update:model-value="emit('set', 'method.because', $event)"
       @commit="emit('commit')"
     />
-    <dl v-if="ways.schools.length" class="schools">
-      <template v-for="one in ways.schools" :key="one.question">
+    <dl v-if="ways?.schools.length" class="schools">
+      <template v-for="one in ways?.schools" :key="one.question">
         <dt>{{ one.question }}</dt>
         <dd>
           <b>{{ one.here }}</b>: {{ one.why }}.

@@ -104,6 +104,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/holders/{kind}/drawing.dxf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Drawing As Dxf
+         * @description The same as DXF, true size in millimetres.
+         */
+        get: operations["server_holders_api_drawing_as_dxf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/holders/{kind}/drawing.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Drawing As Svg
+         * @description A holder in section, its parts together or apart.
+         */
+        get: operations["server_holders_api_drawing_as_svg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/holders/{kind}/sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sheet As Pdf
+         * @description A holder on paper: drawn together and apart, every dimension with its reason, what is against it.
+         */
+        get: operations["server_holders_api_sheet_as_pdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/identify": {
         parameters: {
             query?: never;
@@ -2209,9 +2269,11 @@ export interface components {
         };
         /**
          * DimensionedShown
-         * @description A dimension of a holder, and why it is so.
+         * @description A dimension of a holder, and why it is so; the field of what the person sets it by, "" where it follows.
          */
         DimensionedShown: {
+            /** Field */
+            field: string;
             figure: components["schemas"]["FigureShown"];
             /** Why */
             why: string;
@@ -2661,6 +2723,7 @@ export interface components {
          * @description A designed holder, and the document to start its job with.
          */
         HolderDesigned: {
+            apart: components["schemas"]["SheetShown"];
             /** Conflicts */
             conflicts: components["schemas"]["Notice"][];
             /** Dimensions */
@@ -2669,12 +2732,106 @@ export interface components {
             drawing: components["schemas"]["SheetShown"] | null;
             /** Title */
             title: string;
+            together: components["schemas"]["SheetShown"];
         };
         /**
          * HolderIn
-         * @description What was typed of a holder; which of them it asks for depends on its kind.
+         * @description What was typed of a holder, and the sizes of dimensions that the person sets, by their fields.
          */
         HolderIn: {
+            /**
+             * Bar
+             * @default
+             */
+            bar?: string;
+            /**
+             * Blank
+             * @default
+             */
+            blank?: string;
+            /**
+             * Deep
+             * @default
+             */
+            deep?: string;
+            /**
+             * Die
+             * @default
+             */
+            die?: string;
+            /**
+             * Longest
+             * @default
+             */
+            longest?: string;
+            /**
+             * Metal
+             * @default mild-steel
+             */
+            metal?: string;
+            /**
+             * Other
+             * @default
+             */
+            other?: string;
+            /**
+             * Other Thick
+             * @default
+             */
+            other_thick?: string;
+            /** Own */
+            own?: {
+                [key: string]: string;
+            };
+            /**
+             * Seat
+             * @default
+             */
+            seat?: string;
+            /**
+             * Spigot
+             * @default
+             */
+            spigot?: string;
+            /**
+             * Thick
+             * @default
+             */
+            thick?: string;
+            /**
+             * Thread
+             * @default
+             */
+            thread?: string;
+            /**
+             * Unit
+             * @default in
+             * @enum {string}
+             */
+            unit?: "in" | "mm";
+        };
+        /**
+         * HolderShown
+         * @description A holder that is designed here, and what it asks for.
+         */
+        HolderShown: {
+            /** Asks */
+            asks: components["schemas"]["AskedShown"][];
+            /**
+             * Code
+             * @enum {string}
+             */
+            code: "die-holder" | "die-stock" | "guide-bush" | "sleeve";
+            /** Name */
+            name: string;
+            /** Remark */
+            remark: string;
+        };
+        /**
+         * HolderTyped
+         * @description What was typed of a holder; which of them it asks for depends on its kind.
+         */
+        HolderTyped: {
             /**
              * Bar
              * @default
@@ -2741,23 +2898,6 @@ export interface components {
              * @enum {string}
              */
             unit?: "in" | "mm";
-        };
-        /**
-         * HolderShown
-         * @description A holder that is designed here, and what it asks for.
-         */
-        HolderShown: {
-            /** Asks */
-            asks: components["schemas"]["AskedShown"][];
-            /**
-             * Code
-             * @enum {string}
-             */
-            code: "die-holder" | "guide-bush" | "sleeve";
-            /** Name */
-            name: string;
-            /** Remark */
-            remark: string;
         };
         /**
          * HoldingShown
@@ -5347,7 +5487,7 @@ export interface components {
             /** Lacking */
             lacking: string[];
             /** Make */
-            make: ("die-holder" | "guide-bush" | "sleeve") | "";
+            make: ("die-holder" | "die-stock" | "guide-bush" | "sleeve") | "";
             /** Merits */
             merits: string[];
             /** Name */
@@ -5574,7 +5714,7 @@ export interface operations {
             };
             header?: never;
             path: {
-                kind: "die-holder" | "guide-bush" | "sleeve";
+                kind: "die-holder" | "die-stock" | "guide-bush" | "sleeve";
             };
             cookie?: never;
         };
@@ -5591,6 +5731,313 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HolderDesigned"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_holders_api_drawing_as_dxf: {
+        parameters: {
+            query?: {
+                unit?: "in" | "mm";
+                metal?: string;
+                thread?: string;
+                seat?: string;
+                deep?: string;
+                blank?: string;
+                die?: string;
+                thick?: string;
+                other?: string;
+                other_thick?: string;
+                longest?: string;
+                bar?: string;
+                spigot?: string;
+                /** @description sizes that the person sets: long=2-1/2 */
+                own?: string[];
+                /** @description its parts drawn apart */
+                apart?: boolean;
+            };
+            header?: never;
+            path: {
+                kind: "die-holder" | "die-stock" | "guide-bush" | "sleeve";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/vnd.dxf": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_holders_api_drawing_as_svg: {
+        parameters: {
+            query?: {
+                unit?: "in" | "mm";
+                metal?: string;
+                thread?: string;
+                seat?: string;
+                deep?: string;
+                blank?: string;
+                die?: string;
+                thick?: string;
+                other?: string;
+                other_thick?: string;
+                longest?: string;
+                bar?: string;
+                spigot?: string;
+                /** @description sizes that the person sets: long=2-1/2 */
+                own?: string[];
+                /** @description its parts drawn apart */
+                apart?: boolean;
+            };
+            header?: never;
+            path: {
+                kind: "die-holder" | "die-stock" | "guide-bush" | "sleeve";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_holders_api_sheet_as_pdf: {
+        parameters: {
+            query?: {
+                unit?: "in" | "mm";
+                metal?: string;
+                thread?: string;
+                seat?: string;
+                deep?: string;
+                blank?: string;
+                die?: string;
+                thick?: string;
+                other?: string;
+                other_thick?: string;
+                longest?: string;
+                bar?: string;
+                spigot?: string;
+                /** @description sizes that the person sets: long=2-1/2 */
+                own?: string[];
+            };
+            header?: never;
+            path: {
+                kind: "die-holder" | "die-stock" | "guide-bush" | "sleeve";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
             /** @description Bad Request */

@@ -125,6 +125,12 @@ path:where(:not(.hatch)) {
   stroke: var(--ink);
   stroke-width: 2;
 }
+/* A mate that is not made here. */
+.nut {
+  fill: var(--quiet);
+  stroke: var(--ink);
+  stroke-width: 1.2;
+}
 .edge {
   stroke: var(--ink);
   stroke-width: 1.5;

@@ -6,7 +6,7 @@ import { useNeeds } from '@/shared/jobs/useNeeds'
 
 /** What a job asks for and the shop has not, before the first cut; nothing where all is there. */
 const props = defineProps<{ id: number; part: number; revision: number }>()
-const needs = useNeeds(() => ({ id: props.id, part: props.part, revision: props.revision }))
+const { needs } = useNeeds(() => ({ id: props.id, part: props.part, revision: props.revision }))
 const others = (need: Schemas['NeedShown']) =>
   need.instead.filter((one) => one.serves).map((one) => one.words)
 const missing = computed(() => needs.value.filter((one) => !one.id))

@@ -5,7 +5,7 @@ import { useNeeds } from '@/shared/jobs/useNeeds'
 
 /** What of the shop a step is done with, where it lies, what to mind; of a die what it did last. */
 const props = defineProps<{ id: number; part: number; revision: number; step: string }>()
-const needs = useNeeds(() => ({ id: props.id, part: props.part, revision: props.revision }))
+const { needs } = useNeeds(() => ({ id: props.id, part: props.part, revision: props.revision }))
 const there = computed(() => needs.value.filter((one) => one.id && one.steps.includes(props.step)))
 </script>
 

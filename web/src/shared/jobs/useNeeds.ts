@@ -3,8 +3,13 @@ import { computed } from 'vue'
 
 import { ask, client } from '@/shared/api/client'
 
-/** What a part of a job works with, as the shop has it; asked again when the job was changed. */
-export function useNeeds(asked: () => { id: number; part: number; revision: number }) {
+type Asked = { id: number; part: number; revision: number }
+
+/**
+ * What a part of a job works with, as the shop has it; asked again when the job was changed, and what was found before
+ * stands until then. `known` says that it was found at all.
+ */
+export function useNeeds(asked: () => Asked) {
   const { data } = useQuery({
     queryKey: computed(() => ['kit', 'needs', asked()]),
     queryFn: () => {
@@ -12,6 +17,10 @@ export function useNeeds(asked: () => { id: number; part: number; revision: numb
       const params = { path: { job_id: id }, query: { part } }
       return ask(client.GET('/api/jobs/{job_id}/needs', { params }))
     },
+    placeholderData: (found, query) => {
+      const before = query?.queryKey[2] as Asked | undefined
+      return before?.id === asked().id && before.part === asked().part ? found : undefined
+    },
   })
-  return computed(() => data.value ?? [])
+  return { needs: computed(() => data.value ?? []), known: computed(() => data.value !== undefined) }
 }

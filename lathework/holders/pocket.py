@@ -1,0 +1,109 @@
+"""The pocket of a round die in a holder or a stock: its bore, its depth, the room behind it, its screws."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass, replace
+
+from lathework.figures import PRACTICE, Figure, Given
+from lathework.fits.fit import limits_of
+from lathework.holders.design import Dimensioned, length_text
+from lathework.holders.making import Bored
+from lathework.lengths import Length
+from lathework.part.model import Edge
+from lathework.units import LengthUnit, convert
+
+PROUD_MM = 0.1
+"""What a die stands proud of its pocket, so that a screw or the hand can press it home (practice)."""
+CHIP_SHARE = 0.75
+"""How wide the room behind a die is, over its diameter: past its chip holes (practice)."""
+CHIP_DEEP_MM = 8.0
+"""How deep that room is where it is wider than the bar (practice)."""
+LEAST_LIP_MM = 1.0
+"""What a die needs to sit on, all round (practice)."""
+OVER_THREAD_MM = 0.5
+"""What a hole is larger than the thread that goes through it (practice)."""
+SCREWS = (
+    "Screws for the {which}: drill and tap three M5, {at} behind its face, at half the die's thickness: the middle "
+    "one pointed, over the split; one on either side, 45 degrees off."
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Pocket:
+    """A die of so much across and so thick, at an end of the holder whose bar has a bore of `guide_mm` (millimetres);
+    told in `unit`."""
+
+    across: Length
+    thick: Length
+    guide_mm: float
+    unit: LengthUnit
+    end: Edge = "right"
+    word: str = "die"
+
+    @property
+    def widened(self) -> bool:
+        """Whether the room behind the die is wider than the bore of the bar, and bored for itself."""
+        return CHIP_SHARE * self.across.mm > self.guide_mm + 2 * OVER_THREAD_MM
+
+    @property
+    def lip_mm(self) -> float:
+        """What the die sits on, all round, in millimetres."""
+        behind = max(self.guide_mm, CHIP_SHARE * self.across.mm) if self.widened else self.guide_mm
+        return (self.across.mm - behind) / 2
+
+    @property
+    def bore(self) -> Figure:
+        """How wide its pocket is."""
+        aim = limits_of("running", "hole", self.across.mm, self.across.mm, self.unit).aim
+        return replace(aim, name=f"pocket of the {self.word}")
+
+    @property
+    def deep(self) -> Figure:
+        """How deep that is."""
+        thick = convert(self.thick.value, self.thick.unit, self.unit)
+        proud = convert(PROUD_MM, "mm", self.unit)
+        return Figure(
+            f"pocket of the {self.word} deep",
+            thick - proud,
+            self.unit,
+            "die's thickness − proud",
+            PRACTICE,
+            (Given("die's thickness", thick, self.unit), Given("proud", proud, self.unit)),
+            fine=False,
+        )
+
+    @property
+    def room(self) -> Figure:
+        """How wide the room behind it is."""
+        across = convert(self.across.value, self.across.unit, self.unit)
+        return Figure(
+            f"room behind the {self.word}",
+            CHIP_SHARE * across,
+            self.unit,
+            "0.75 × die's diameter",
+            PRACTICE,
+            (Given("die's diameter", across, self.unit),),
+        )
+
+    @property
+    def dimensions(self) -> Iterator[Dimensioned]:
+        """Its dimensions, with their reasons."""
+        yield Dimensioned(self.bore, "The die drops in and can be turned, and does not shake.")
+        yield Dimensioned(self.deep, "The die stands a hair proud: what presses on it presses it home.")
+        if self.widened:
+            yield Dimensioned(self.room, "Past the chip holes of the die, so that chips fall free.")
+
+    @property
+    def holes(self) -> Iterator[Bored]:
+        """Its holes."""
+        die, deep = convert(self.across.mm, "mm", self.unit), self.deep.value
+        yield Bored(die, "running", die, deep=deep, end=self.end)
+        if self.widened:
+            yield Bored(self.room.value, deep=deep + convert(CHIP_DEEP_MM, "mm", self.unit), end=self.end)
+
+    @property
+    def screws(self) -> str:
+        """Where its screws go."""
+        half = length_text(convert(self.thick.mm / 2, "mm", self.unit), self.unit)
+        return SCREWS.format(which=self.word, at=f"{half} {self.unit}")
