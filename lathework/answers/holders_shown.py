@@ -9,9 +9,9 @@ from lathework.drawing.holder import assembly
 from lathework.drawing.part.alone import BELOW, BESIDE, part_alone
 from lathework.drawing.part.layout import Frame
 from lathework.errors import InvalidDocument
-from lathework.fields import Json
+from lathework.fields import Extent, Json
+from lathework.holders.asks import HOLDERS, HolderKind
 from lathework.holders.design import Design
-from lathework.holders.workshop import HOLDERS, HolderKind
 from lathework.job.document import read_document
 from lathework.planning.notice import Notice
 from lathework.planning.plan import make_plan
@@ -19,13 +19,15 @@ from lathework.planning.plan import make_plan
 
 @answer
 class AskedShown:
-    """What a holder asks for, with an example in inches and one in millimetres; whether it may be left empty."""
+    """What a holder asks for, with an example in inches and one in millimetres; whether it may be left empty, and
+    whether it is a size."""
 
     field: str
     label: str
     inch: str
     mm: str
     optional: bool
+    size: bool
 
 
 @answer
@@ -68,7 +70,14 @@ def holders_shown() -> tuple[HolderShown, ...]:
             one.name,
             one.remark,
             tuple(
-                AskedShown(ask.field, ask.label, ask.inch, ask.mm, bool(getattr(ask.of, "optional", False)))
+                AskedShown(
+                    ask.field,
+                    ask.label,
+                    ask.inch,
+                    ask.mm,
+                    bool(getattr(ask.of, "optional", False)),
+                    isinstance(ask.of, Extent),
+                )
                 for ask in one.asks
             ),
         )

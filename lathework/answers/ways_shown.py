@@ -7,7 +7,7 @@ from typing import Literal
 from lathework.answers.declared_answer import answer
 from lathework.answers.values import FigureShown, figure_shown, maybe_shown
 from lathework.cautions import Caution
-from lathework.holders.workshop import MADE_FOR, HolderKind
+from lathework.holders.asks import MADE_FOR, HolderKind
 from lathework.methods.ways.choose import Chart, Weighed
 from lathework.outfit.choosing import Choosing, field_of
 from lathework.planning.plan import Plan

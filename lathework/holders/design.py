@@ -35,9 +35,10 @@ class Dimensioned:
 @dataclass(frozen=True, slots=True)
 class Lying:
     """How a part, or a mate, lies in the assembled holder, in millimetres: from `near` to `far` behind its right-hand
-    end, between two diameters; `apart` is its place from the left when they are drawn apart. What is `square` to the
-    axis stands out on both sides of it, from one diameter to the other; `shortened` says that it is longer than that. A
-    `mate` is not made here; a `spare` one is not in it together with the others."""
+    end, between two diameters, outside `cone_mm` at its far end where it is a cone; `apart` is its place from the left
+    when they are drawn apart. What is `square` to the axis stands out on both sides of it, from one diameter to the
+    other; `shortened` says that it is longer than that. A `mate` is not made here; a `spare` one is not in it together
+    with the others."""
 
     name: str
     near_mm: float
@@ -46,6 +47,7 @@ class Lying:
     outer_mm: float
     apart: int
     mate: bool = False
+    cone_mm: float | None = None
     square: bool = False
     shortened: bool = False
     spare: bool = False
@@ -88,6 +90,19 @@ def explained(
     """Dimensions, each with its reason; `fields` are what overrules some of them, by their names."""
     told = zip(figures, reasons, strict=True)
     return tuple(Dimensioned(figure, why, fields.get(figure.name, "")) for figure, why in told)
+
+
+def worked(
+    name: str, mm: float, unit: LengthUnit, formula: str, lengths: Mapping[str, float], *, fine: bool = True
+) -> Figure:
+    """A dimension of `mm` millimetres, told in `unit`, by a `formula` of `lengths` in millimetres. Source: practice."""
+    inputs = tuple(Given(given, convert(size, "mm", unit), unit) for given, size in lengths.items())
+    return Figure(name, convert(mm, "mm", unit), unit, formula, PRACTICE, inputs, fine=fine)
+
+
+def mm_of(figure: Figure) -> float:
+    """A dimension in millimetres."""
+    return convert(figure.value, "in" if figure.unit == "in" else "mm", "mm")
 
 
 def wall_of(outside_mm: float, bore_mm: float, unit: LengthUnit) -> Figure:

@@ -6,6 +6,7 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 from dataclasses import replace
 
+from lathework.cutting.torque import cutting_torque
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.fits.fit import limits_of
 from lathework.holders.design import (
@@ -28,6 +29,8 @@ from lathework.shop.metals import Material
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 
+GRIP_N = 100.0
+"""Friction of a hand round a knurled body: it slips at this times the radius, as a clutch does (practice)."""
 BEARS = 2.0
 """How many of its diameters the holder bears on its bar (practice)."""
 SIDE_MM = 6.0
@@ -74,6 +77,17 @@ def _against(pockets: Sequence[Pocket], guide_mm: float, thread: Thread, wall: F
     yield from thin_wall(wall, "die", "a larger body.")
 
 
+def _slips(across: Figure, thread: Thread, metal: Material, unit: LengthUnit) -> Dimensioned:
+    """What a hand bears on the body before it slips, beside what the die wants."""
+    wide, wants = convert(across.value, unit, "mm"), cutting_torque(thread, metal.cutting_force).value
+    inputs = (Given("grip of a hand", GRIP_N, "N"), Given("body across", wide, "mm"))
+    slips = Figure(
+        "slips in the hand at", GRIP_N * wide / 2000, "N m", "grip of a hand × body across ÷ 2000", PRACTICE, inputs
+    )
+    bar = "the hand alone holds it" if wants < slips.value else "a tommy bar, let go in time, holds it"
+    return Dimensioned(slips, f"A sharp die wants about {wants:.1f} N m for {thread.designation}: {bar}.")
+
+
 def _body(guide: Figure, long: Figure, across: Figure, widest: Length, unit: LengthUnit) -> tuple[Dimensioned, ...]:
     """The dimensions of the body, its wall and its bar the last."""
     wall = wall_of(convert(across.value, unit, "mm"), widest.mm, unit)
@@ -106,7 +120,7 @@ def die_holder(
     widest = max((one.across for one in pockets), key=lambda size: size.mm)
     long = own.of("long", _long(pockets, longest, bar, unit))
     across = own.of("across", _across(widest, unit))
-    body = _body(guide, long, across, widest, unit)
+    body = (_slips(across, thread, metal, unit), *_body(guide, long, across, widest, unit))
     *_, wall, stock = (one.figure for one in body)
     title = f"Die holder, {' and '.join(one.across.typed for one in pockets)}"
     document = holder_job(

@@ -3,12 +3,22 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import replace
+from dataclasses import dataclass, replace
 
 from lathework.cutting.blank import blank_choices
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.fits.fit import limits_of
-from lathework.holders.design import Design, Lying, Overruled, bar_for, explained, length_text, thin_wall, wall_of
+from lathework.holders.design import (
+    Design,
+    Dimensioned,
+    Lying,
+    Overruled,
+    bar_for,
+    explained,
+    length_text,
+    thin_wall,
+    wall_of,
+)
 from lathework.holders.making import Bored, Made, Turned, holder_job
 from lathework.lengths import Length
 from lathework.methods.chase import LEAST_BORE_MM
@@ -151,6 +161,39 @@ def _lying(blank_mm: float, seat_mm: float, body: Figure, collar: Figure, across
 OVERRULES = {"guides over": "long", "collar across": "across"}
 
 
+@dataclass(frozen=True, slots=True)
+class Bush:
+    """A bush for one thread: its dimensions, what is against it, how it is made and lies, what it is in the shop."""
+
+    dimensions: tuple[Dimensioned, ...]
+    conflicts: tuple[Notice, ...]
+    made: Made
+    lying: tuple[Lying, ...]
+    becomes: str
+
+
+def bush_for(thread: Thread, *, seat: Length, deep: Length | None, blank_mm: float, own: Overruled) -> Bush:
+    """A bush for the blank of a thread, `blank_mm` across, in a stock's hole that measures `seat` and is so `deep` down
+    to the die. Source: practice."""
+    unit, bored = own.unit, blank_mm >= LEAST_BORE_MM
+    bore = limits_of("running", "hole", blank_mm, blank_mm, unit).aim if bored else _drilled(blank_mm, unit)
+    outside = replace(limits_of("slide", "shaft", seat.mm, seat.mm, unit).aim, name="outside")
+    long = own.of("long", _long(blank_mm, unit))
+    body = _body(long, deep, unit)
+    collar, across = _collar(long, body, unit), own.of("across", _across(seat, unit))
+    wall, bar = wall_of(seat.mm, convert(bore.value, unit, "mm"), unit), bar_for(across, unit)
+    runs, hole = (convert(mm, "mm", unit) for mm in (blank_mm, seat.mm))
+    turned = (Turned(hole, body.value, fit="slide", mate=hole, chamfer=True), Turned(across.value, collar.value))
+    bored_out = Bored(runs, fit="running", mate=runs) if bored else Bored(bore.value)
+    return Bush(
+        explained(_WHY, bore, outside, long, body, collar, across, wall, bar, fields=OVERRULES),
+        tuple(_against(wall, body, bore, blank_mm, deep)),
+        Made(bar.value, turned, (bored_out,), name=thread.designation),
+        _lying(blank_mm, seat.mm, body, collar, across),
+        f"{length_text(bore.value, unit)} {unit} x {length_text(outside.value, unit)} {unit} guide bush",
+    )
+
+
 def guide_bush(
     thread: Thread, *, seat: Length, deep: Length | None, blank: Length | None, metal: Material, own: Overruled
 ) -> Design:
@@ -159,34 +202,17 @@ def guide_bush(
     `seat` is what that hole measures, `deep` how deep it is down to the die, where that is known; `blank` what the
     blank measures, the usual one of the thread in its `metal` where nobody says. Source: practice.
     """
-    unit = own.unit
     blank_mm = blank.mm if blank is not None else usual_blank(thread, metal)
-    bored = blank_mm >= LEAST_BORE_MM
-    bore = limits_of("running", "hole", blank_mm, blank_mm, unit).aim if bored else _drilled(blank_mm, unit)
-    outside = replace(limits_of("slide", "shaft", seat.mm, seat.mm, unit).aim, name="outside")
-    long = own.of("long", _long(blank_mm, unit))
-    body = _body(long, deep, unit)
-    collar, across = _collar(long, body, unit), own.of("across", _across(seat, unit))
-    wall = wall_of(seat.mm, convert(bore.value, unit, "mm"), unit)
-    bar = bar_for(across, unit)
-    dimensions = explained(_WHY, bore, outside, long, body, collar, across, wall, bar, fields=OVERRULES)
-    title, runs, hole = f"Guide bush, {thread.designation}", *(convert(mm, "mm", unit) for mm in (blank_mm, seat.mm))
+    bush, title = (
+        bush_for(thread, seat=seat, deep=deep, blank_mm=blank_mm, own=own),
+        f"Guide bush, {thread.designation}",
+    )
     document = holder_job(
         title,
         fits="die stock",
-        unit=unit,
+        unit=own.unit,
         metal=metal,
-        parts=(
-            Made(
-                bar.value,
-                (
-                    Turned(hole, body.value, fit="slide", mate=hole, chamfer=True),
-                    Turned(across.value, collar.value),
-                ),
-                (Bored(runs, fit="running", mate=runs) if bored else Bored(bore.value),),
-            ),
-        ),
-        becomes=f"{length_text(bore.value, unit)} {unit} x {length_text(outside.value, unit)} {unit} guide bush",
+        parts=(replace(bush.made, name=""),),
+        becomes=bush.becomes,
     )
-    lying = _lying(blank_mm, seat.mm, body, collar, across)
-    return Design(title, dimensions, tuple(_against(wall, body, bore, blank_mm, deep)), document, lying)
+    return Design(title, bush.dimensions, bush.conflicts, document, bush.lying)

@@ -11,7 +11,7 @@ from lathework.holders.design import length_text
 from lathework.job.declaration import BORE, SECTION
 from lathework.job.model import Finish
 from lathework.job.starts import Typed, new_document
-from lathework.part.model import Mouth, Shape
+from lathework.part.model import Cutter, Mouth, Shape
 from lathework.shop.metals import Material
 from lathework.units import LengthUnit, convert
 
@@ -37,7 +37,7 @@ class Turned:
 @dataclass(frozen=True, slots=True)
 class Bored:
     """A hole from an `end`, or across at `at` behind the right-hand end; right through where it is not `deep`, in the
-    job's unit; how it goes with a mate of so much, or what `thread` is tapped in it."""
+    job's unit; how it goes with a mate of so much, or what `thread` is `cut` in it."""
 
     across: float | None
     fit: FitCode = ""
@@ -46,6 +46,7 @@ class Bored:
     end: Mouth = "right"
     thread: str = ""
     at: float | None = None
+    cut: Cutter = "tap"
 
 
 @dataclass(frozen=True, slots=True)
@@ -110,7 +111,7 @@ def _section(number: int, one: Turned, unit: LengthUnit) -> Json:
 def _hole(number: int, one: Bored, unit: LengthUnit) -> Json:
     return (
         _plain(list(BORE.fields))
-        | {"id": f"b{number}", "end": one.end, "cut": "tap", "thread": one.thread, "at": _text(one.at, unit)}
+        | {"id": f"b{number}", "end": one.end, "cut": one.cut, "thread": one.thread, "at": _text(one.at, unit)}
         | {"across": _text(one.across, unit), "depth": _text(one.deep, unit)}
         | {"fit": one.fit, "mate": _text(one.mate, unit)}
     )

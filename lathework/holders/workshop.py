@@ -1,14 +1,17 @@
-"""What holders are designed here, what each is asked for, and the design of what was typed."""
+"""The design of a holder from what was typed."""
 
 from __future__ import annotations
 
 from collections.abc import Callable, Mapping
-from dataclasses import dataclass
-from typing import Any, Literal, get_args
+from typing import Any
 
-from lathework.declared import Field
+from lathework.errors import InputError
 from lathework.field_reader import FieldReader
-from lathework.fields import Designation, Extent
+from lathework.fits.taper import read_taper
+from lathework.holders.asks import HOLDERS, HolderKind
+from lathework.holders.backplate import OVERRULES as BACKPLATE_OWN
+from lathework.holders.backplate import backplate
+from lathework.holders.bush_set import bush_set
 from lathework.holders.design import Design, Overruled
 from lathework.holders.die_holder import die_holder
 from lathework.holders.die_stock import OVERRULES as DIE_STOCK_OWN
@@ -17,104 +20,30 @@ from lathework.holders.guide_bush import OVERRULES as GUIDE_BUSH_OWN
 from lathework.holders.guide_bush import guide_bush
 from lathework.holders.sleeve import OVERRULES as SLEEVE_OWN
 from lathework.holders.sleeve import sleeve
+from lathework.holders.tap_holder import OVERRULES as TAP_HOLDER_OWN
+from lathework.holders.tap_holder import tap_holder
+from lathework.holders.taper_bar import OVERRULES as TAPER_BAR_OWN
+from lathework.holders.taper_bar import taper_bar
+from lathework.job.declaration import MOST_OTHERS
 from lathework.lengths import Length, Span
-from lathework.shop.kit_declaration import ACROSS, SWALLOWS, THICK
 from lathework.shop.metals import Material, materials
+from lathework.threads.designation import read_designation
+from lathework.threads.thread import Thread
 from lathework.units import LENGTH_UNITS, LengthUnit
 
-HolderKind = Literal["die-holder", "die-stock", "guide-bush", "sleeve"]
-HOLDER_KINDS: tuple[HolderKind, ...] = get_args(HolderKind)
-HOLE, DEEP, BLANK, BAR = (
-    Span("The hole of a stock", 4, 80),
-    Span("The depth of that hole", 1, 60),
-    Span("A blank", 1, 60),
-    Span("A bar", 3, 60),
-)
-SPIGOT = Span("A spigot", 2, 60)
+MOST_BUSHES = MOST_OTHERS + 1
 OWN = Span("A size of your own", 0.5, 600)
-
-
-@dataclass(frozen=True, slots=True)
-class AskedSize:
-    """What is asked for: its field, what it is called, an example in inches and one in millimetres."""
-
-    field: str
-    label: str
-    inch: str
-    mm: str
-    of: Field
-
-
-@dataclass(frozen=True, slots=True)
-class Holder:
-    """A holder that is designed here: what it is called and for, and what is asked."""
-
-    code: HolderKind
-    name: str
-    remark: str
-    asks: tuple[AskedSize, ...]
-
-
-_SEAT = AskedSize("seat", "Hole of the stock measures", "5/8", "16", Extent(HOLE, optional=False))
-HOLDERS: Mapping[HolderKind, Holder] = {
-    one.code: one
-    for one in (
-        Holder(
-            "die-holder",
-            "die holder on a bar",
-            "slides on a bar in the tailstock, and takes one die, or another at its far end",
-            (
-                AskedSize("die", "The die measures across", "1", "25.4", Extent(ACROSS, optional=False)),
-                AskedSize("thick", "Its thickness", "3/8", "9.5", Extent(THICK, optional=False)),
-                AskedSize("other", "Another die at the far end, across", "none", "none", Extent(ACROSS)),
-                AskedSize("other_thick", "Thickness of that one", "none", "none", Extent(THICK)),
-                AskedSize("thread", "Largest thread", "1/2-13", "M12", Designation("the largest it cuts", "outside")),
-                AskedSize("longest", "Longest thread", "1-1/2", "40", Extent(SWALLOWS, optional=False)),
-                AskedSize("bar", "The bar measures", "3/4", "20", Extent(BAR, optional=False)),
-            ),
-        ),
-        Holder(
-            "die-stock",
-            "die stock",
-            "takes one large die, with two handles screwed into a ring",
-            (
-                AskedSize("die", "The die measures across", "2", "50", Extent(ACROSS, optional=False)),
-                AskedSize("thick", "Its thickness", "5/8", "16", Extent(THICK, optional=False)),
-                AskedSize("thread", "Largest thread", "1-8", "M24", Designation("the largest it cuts", "outside")),
-            ),
-        ),
-        Holder(
-            "guide-bush",
-            "guide bush",
-            "runs on the blank ahead of the die, and keeps a long thread straight",
-            (
-                AskedSize("thread", "Thread", "3/8-16", "M10", Designation("the thread it guides", "outside")),
-                _SEAT,
-                AskedSize("deep", "Its depth, down to the die", "3/8", "10", Extent(DEEP)),
-                AskedSize("blank", "The blank measures", "as usual", "as usual", Extent(BLANK)),
-            ),
-        ),
-        Holder(
-            "sleeve",
-            "sleeve for a plain die stock",
-            "lets a stock slide square on a bar in the tailstock",
-            (
-                AskedSize("bar", "The bar measures", "1/2", "12", Extent(BAR, optional=False)),
-                _SEAT,
-                AskedSize("spigot", "The spigot goes in by", "1/4", "6", Extent(SPIGOT, optional=False)),
-            ),
-        ),
-    )
-}
 OWN_FIELDS: Mapping[HolderKind, tuple[str, ...]] = {
     "die-holder": ("long", "across"),
     "die-stock": tuple(DIE_STOCK_OWN.values()),
     "guide-bush": tuple(GUIDE_BUSH_OWN.values()),
+    "bush-set": ("across",),
     "sleeve": tuple(SLEEVE_OWN.values()),
+    "taper-bar": tuple(TAPER_BAR_OWN.values()),
+    "tap-holder": tuple(TAP_HOLDER_OWN.values()),
+    "backplate": tuple(BACKPLATE_OWN.values()),
 }
 """The dimensions that a person may set otherwise."""
-MADE_FOR: Mapping[str, HolderKind] = {"guide-bush": "guide-bush"}
-"""What may be made where a way of cutting a thread lacks it, by the code of the way."""
 
 
 def _unit(reader: FieldReader) -> LengthUnit:
@@ -156,11 +85,71 @@ def _sleeve(reader: FieldReader, told: Mapping[str, Any], metal: Material, own: 
     return sleeve(bar=told["bar"], seat=told["seat"], spigot=told["spigot"], metal=metal, own=own)
 
 
+def _bush_set(reader: FieldReader, told: Mapping[str, Any], metal: Material, own: Overruled) -> Design:
+    names = [name.strip() for name in told["threads"].split(",") if name.strip()]
+    if len(names) > MOST_BUSHES:
+        reader.fail("too-many", "threads", f"A job has {MOST_BUSHES} parts at most: so many bushes at once.")
+    threads = [thread for name in names if (thread := reader.made("threads", name, _parallel)) is not None]
+    if reader.errors:
+        raise reader.invalid()
+    return bush_set(threads, seat=told["seat"], deep=told["deep"], metal=metal, own=own)
+
+
+def _parallel(name: str, field: str) -> Thread:
+    """The thread of a blank that a bush guides."""
+    try:
+        thread = read_designation(name)
+    except InputError as error:
+        raise error.at(field) from None
+    if thread.taper:
+        raise InputError("does-not-fit", field, f"A bush guides a parallel blank, and {thread.designation} tapers.")
+    return thread
+
+
+def _taper_bar(reader: FieldReader, told: Mapping[str, Any], metal: Material, own: Overruled) -> Design:
+    taper = reader.made("taper", told["taper"], read_taper)
+    if taper is not None and not taper.name:
+        reader.fail("not-a-taper", "taper", "Name the taper of the tailstock, such as MT2.")
+    if reader.errors or taper is None:
+        raise reader.invalid()
+    return taper_bar(taper=taper, bore=told["bar"], out=told["out"], metal=metal, own=own)
+
+
+def _tap_holder(reader: FieldReader, told: Mapping[str, Any], metal: Material, own: Overruled) -> Design:
+    return tap_holder(shank=told["shank"], bar=told["bar"], metal=metal, own=own)
+
+
+def _backplate(reader: FieldReader, told: Mapping[str, Any], metal: Material, own: Overruled) -> Design:
+    """The design of a backplate; of the register both sizes are said, or neither."""
+    both = told["plain"], told["plain_long"]
+    for one, beside in (("plain", "plain_long"), ("plain_long", "plain")):
+        if told[one] is not None and told[beside] is None:
+            reader.fail("empty", beside, "Measure how wide the register is and how long, or neither.")
+    if told["thread"] is None:
+        reader.fail("empty", "thread", "Name the thread of the nose.")
+    if reader.errors:
+        raise reader.invalid()
+    register = None if both[0] is None else (both[0], both[1])
+    return backplate(
+        thread=told["thread"],
+        register=register,
+        seat=told["seat"],
+        recess=told["deep"],
+        across=told["wide"],
+        metal=metal,
+        own=own,
+    )
+
+
 _DESIGNS: Mapping[HolderKind, Callable[[FieldReader, Mapping[str, Any], Material, Overruled], Design]] = {
     "die-holder": _die_holder,
     "die-stock": _die_stock,
     "guide-bush": _guide_bush,
+    "bush-set": _bush_set,
     "sleeve": _sleeve,
+    "taper-bar": _taper_bar,
+    "tap-holder": _tap_holder,
+    "backplate": _backplate,
 }
 
 

@@ -11,8 +11,9 @@ from hypothesis import strategies as st
 from lathework.answers.holders_shown import design_shown, holders_shown
 from lathework.drawing.holder.assembly import PAPER, assembly
 from lathework.errors import InvalidDocument
+from lathework.holders.asks import HOLDER_KINDS, HolderKind
 from lathework.holders.design import Design
-from lathework.holders.workshop import HOLDER_KINDS, OWN_FIELDS, HolderKind, designed
+from lathework.holders.workshop import OWN_FIELDS, designed
 from lathework.job.document import read_document
 from lathework.planning.plan import Plan, make_plan
 from lathework.shop.typing.lines import read_lines
@@ -205,12 +206,117 @@ class DieStock(unittest.TestCase):
         self.assertEqual((thing.kind, thing.document["across"]), ("die-stock", "2 in"))
 
 
+PLATE = {"thread": "1-1/2-8 UN", "plain": "1.6", "plain_long": "3/8", "seat": "2-1/2", "deep": "1/8", "wide": "4"}
 DESIGNS: tuple[tuple[HolderKind, dict[str, Any]], ...] = (
     ("die-holder", TWO),
     ("die-stock", STOCK),
     ("guide-bush", BUSH),
+    ("bush-set", {"threads": "1/4-20, 3/8-16, M8", "seat": "5/8", "deep": "3/8"}),
     ("sleeve", SLEEVE),
+    ("taper-bar", {"taper": "MT2", "bar": "3/4", "out": "4"}),
+    ("tap-holder", {"shank": "3/8", "bar": "1/2"}),
+    ("backplate", PLATE),
 )
+
+
+class TaperBar(unittest.TestCase):
+    @given(st.sampled_from(["MT1", "MT2", "MT3"]), st.floats(10, 30), st.floats(30, 120))
+    def test_it_fits_holder_and_tailstock(self, taper: str, bore: float, out: float) -> None:
+        """The holder's bore slides over the bar; the shank ends as wide as ASME B5.10 has it so far along; a collar
+        stands over both."""
+        per_foot = {"MT1": 0.59858, "MT2": 0.59941, "MT3": 0.60235}[taper]
+        gauge = {"MT1": 0.475, "MT2": 0.700, "MT3": 0.938}[taper] * 25.4
+        design = designed("taper-bar", {"taper": taper, "bar": f"{bore:.3f}", "out": f"{out:.1f}", "unit": "mm"})
+        (bar_long, bar), (_, collar), (shank_long, wide) = sections(made(design))
+        self.assertTrue(0.005 <= bore - bar <= 0.05, bore - bar)
+        self.assertAlmostEqual(bar_long, out, delta=0.06)
+        self.assertAlmostEqual(wide, gauge, delta=0.02)
+        self.assertAlmostEqual(millimetres(design)["small end"], gauge - shank_long * per_foot / 12, delta=0.02)
+        self.assertGreaterEqual(collar - max(bar, wide), 3.9)
+        self.assertEqual("long-bar" in {one.code for one in design.conflicts}, out > 6 * bar)
+
+    def test_what_is_no_taper_of_a_tailstock(self) -> None:
+        for text in ("", "1:20", "MT9"):
+            with self.subTest(text), self.assertRaises(InvalidDocument) as caught:
+                designed("taper-bar", {"taper": text, "bar": "3/4", "out": "4"})
+            self.assertEqual([error.field for error in caught.exception.errors], ["taper"])
+
+
+class TapHolder(unittest.TestCase):
+    @given(st.floats(3, 20), st.floats(8.5, 25))
+    def test_it_fits_tap_and_bar(self, shank: float, bar: float) -> None:
+        """Shank and bar slide in, meet nowhere, and the air gets out between them."""
+        design = designed("tap-holder", {"shank": f"{shank:.2f}", "bar": f"{bar:.2f}", "unit": "mm"})
+        plan = made(design)
+        holes = {one.bore.end if one.bore.depth else "vent": one for one in plan.work.bores}
+        self.assertTrue(0.0 < holes["right"].drill_mm - shank <= 0.06)
+        self.assertTrue(0.005 <= holes["left"].drill_mm - bar <= 0.06)
+        ((long, outside),) = sections(plan)
+        deep = [one.bore.depth.mm for one in holes.values() if one.bore.depth is not None]
+        self.assertGreaterEqual(long - sum(deep), 5.9)
+        self.assertLess(holes["vent"].drill_mm, max(shank, 4.1))
+        self.assertGreaterEqual(outside - max(shank, bar), 11.9)
+
+    def test_every_planted_fault_is_found(self) -> None:
+        good = {"shank": "3/8", "bar": "1/2"}
+        self.assertEqual(designed("tap-holder", good).conflicts, ())
+        for fault, codes in (
+            ({"bar": "1/4"}, ["small-bore"]),
+            ({"own": {"across": "0.55"}}, ["thin-wall"]),
+            ({"own": {"bears": "3/8"}}, ["short-bearing"]),
+        ):
+            self.assertEqual([one.code for one in designed("tap-holder", good | fault).conflicts], codes, fault)
+
+
+class Backplate(unittest.TestCase):
+    def test_it_fits_nose_and_head(self) -> None:
+        plan = made(designed("backplate", PLATE))
+        (spigot_long, spigot), (_, outside) = sections(plan)
+        nose, register = plan.work.bores
+        self.assertEqual((nose.bore.thread and nose.bore.thread.designation, nose.bore.depth), ("1-1/2-8 UN", None))
+        self.assertTrue(0.0 < 2.5 * 25.4 - spigot <= 0.03)
+        self.assertTrue(0.0 < register.drill_mm - 1.6 * 25.4 <= 0.04)
+        self.assertAlmostEqual(spigot_long, 25.4 / 8 - 0.5, delta=0.02)
+        assert register.bore.depth is not None
+        self.assertGreaterEqual(plan.job.part.overall_mm - register.bore.depth.mm, 0.79 * 1.5 * 25.4)
+        self.assertAlmostEqual(outside, 4 * 25.4)
+
+    def test_every_planted_fault_is_found(self) -> None:
+        self.assertEqual(designed("backplate", PLATE).conflicts, ())
+        for fault, codes in (
+            ({"seat": "1.6"}, ["thin-wall"]),
+            ({"wide": "3"}, ["no-face"]),
+            ({"plain": "", "plain_long": ""}, ["no-register"]),
+            ({"own": {"flange": "1/2"}}, ["short-thread"]),
+        ):
+            self.assertEqual([one.code for one in designed("backplate", PLATE | fault).conflicts], codes, fault)
+
+    def test_of_the_register_both_sizes_or_neither(self) -> None:
+        with self.assertRaises(InvalidDocument) as caught:
+            designed("backplate", PLATE | {"plain_long": ""})
+        self.assertEqual([error.field for error in caught.exception.errors], ["plain_long"])
+
+
+class BushSet(unittest.TestCase):
+    def test_a_part_for_each_thread(self) -> None:
+        """Each part is the bush that is designed for its thread alone; the shop takes them all."""
+        stock = {"seat": "5/8", "deep": "3/8"}
+        names = ("1/4-20", "3/8-16", "M8")
+        together = designed("bush-set", stock | {"threads": ", ".join(names)})
+        parts = read_document(together.document).parts
+        for name, job in zip(names, parts, strict=True):
+            alone = read_document(designed("guide-bush", stock | {"thread": name}).document)
+            sizes = [(one.across, one.length) for one in job.part.sections]
+            self.assertEqual(sizes, [(one.across, one.length) for one in alone.part.sections])
+            self.assertEqual([one.across for one in job.part.bores], [one.across for one in alone.part.bores])
+        lines = read_lines(str(together.document["becomes"]))
+        self.assertEqual([thing.kind for line in lines for thing in line.things], ["bush"] * 3)
+
+    def test_what_cannot_be(self) -> None:
+        for threads in ("", "1/4-20, R1/4", "1/4-21.5x", ", ".join(["M6"] * 9)):
+            with self.subTest(threads), self.assertRaises(InvalidDocument) as caught:
+                designed("bush-set", {"threads": threads, "seat": "5/8"})
+            self.assertEqual({error.field for error in caught.exception.errors}, {"threads"})
 
 
 class Overruled(unittest.TestCase):

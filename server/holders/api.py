@@ -14,8 +14,9 @@ from lathework.drawing.holder.assembly import PAPER, assembly
 from lathework.drawing.shapes import Sheet
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InputError
+from lathework.holders.asks import HolderKind
 from lathework.holders.design import Design
-from lathework.holders.workshop import HolderKind, designed
+from lathework.holders.workshop import designed
 from lathework.units import LengthUnit
 from server.jobs.document_model import Strict
 from server.jobs.schemas import StoredDocument
@@ -44,6 +45,13 @@ class HolderTyped(Strict):
     longest: str = Field("", max_length=LONGEST)
     bar: str = Field("", max_length=LONGEST)
     spigot: str = Field("", max_length=LONGEST)
+    threads: str = Field("", max_length=LONGEST)
+    taper: str = Field("", max_length=LONGEST)
+    out: str = Field("", max_length=LONGEST)
+    shank: str = Field("", max_length=LONGEST)
+    plain: str = Field("", max_length=LONGEST)
+    plain_long: str = Field("", max_length=LONGEST)
+    wide: str = Field("", max_length=LONGEST)
 
 
 class HolderIn(HolderTyped):

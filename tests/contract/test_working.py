@@ -150,6 +150,11 @@ class Working(unittest.TestCase):
             for own in ({}, {"own": {"arm": "10 in", "across": "4 in"}}):
                 told = designed("die-stock", stock | own)
                 self.check([told, make_plans(read_document(told.document))])
+        self.check(designed("bush-set", {"threads": "1/4-20, M8", "seat": "5/8", "deep": "3/8"}))
+        self.check(designed("taper-bar", {"taper": "MT2", "bar": "3/4", "out": "4"}))
+        self.check([designed("tap-holder", {"shank": size, "bar": "1/2"}) for size in ("3/8", "1/4")])
+        plate = {"thread": "1-1/2-8 UN", "plain": "1.6", "plain_long": "3/8", "seat": "2-1/2", "deep": "1/8"}
+        self.check(designed("backplate", plate | {"wide": "4"}))
         self.check(designed("guide-bush", {"thread": "M4", "seat": "12", "unit": "mm"}))
         two = {"other": "13/16", "other_thick": "1/4", "longest": "1-1/2", "bar": "5/8"}
         self.check(designed("die-holder", {"die": "1", "thick": "3/8", "thread": "1/2-13", **two}))

@@ -6,7 +6,7 @@ from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, replace
 
 from lathework.drawing.part.layout import CHAR, LABEL_ROW
-from lathework.drawing.shapes import Label, Line, Path, Sheet, box, mirrored
+from lathework.drawing.shapes import Label, Line, Path, Role, Sheet, mirrored
 from lathework.holders.design import Lying
 
 MARGIN, GAP, BREAK = 22.0, 26.0, 4.0
@@ -67,32 +67,27 @@ def _whole(pieces: Sequence[Lying]) -> float:
     return max(one.far_mm for one in pieces) - min(one.near_mm for one in pieces)
 
 
-def _side(pieces: Sequence[Lying], scale: _Scale) -> Line:
-    """Pieces that are one body, in section above the axis: its outside from the right, its bores back again."""
-    order = sorted(pieces, key=lambda one: one.near_mm)
-
-    def rim(across: Callable[[Lying], float]) -> list[tuple[float, float]]:
-        ends = ((one, at) for one in order for at in (one.near_mm, one.far_mm))
-        return [(scale.x(at), scale.axis - across(one) / 2 * scale.units) for one, at in ends]
-
-    return tuple(rim(lambda one: one.outer_mm) + rim(lambda one: one.inner_mm)[::-1])
+def _rim(pieces: Sequence[Lying], scale: _Scale, across: Callable[[Lying], tuple[float, float]]) -> Line:
+    """The upper line of pieces that are one body, from the right; `across` is how wide each is at both its ends."""
+    ends = (end for one in pieces for end in zip((one.near_mm, one.far_mm), across(one), strict=True))
+    return tuple((scale.x(at), scale.axis - wide / 2 * scale.units) for at, wide in ends)
 
 
-def _solid(piece: Lying, scale: _Scale) -> Line:
-    """What has no bore, whole."""
-    upper = scale.axis - piece.outer_mm / 2 * scale.units
-    return box(scale.x(piece.far_mm), upper, scale.x(piece.near_mm), 2 * scale.axis - upper)
+def _outside(piece: Lying) -> tuple[float, float]:
+    return piece.outer_mm, piece.outer_mm if piece.cone_mm is None else piece.cone_mm
 
 
 def _drawn(group: Sequence[Lying], scale: _Scale) -> Iterator[Path]:
-    """A body of one piece or of several, in section; a mate unhatched, a rod square to the axis whole."""
-    first = group[0]
-    if first.inner_mm <= 0:
-        yield Path("nut" if first.mate else "part", (_solid(first, scale),), closed=True)
+    """A body of one piece or of several: whole where it has no bore, else in section; a mate unhatched."""
+    order, first = sorted(group, key=lambda one: one.near_mm), group[0]
+    role: Role = "nut" if first.mate else "part"
+    upper = _rim(order, scale, _outside)
+    if all(one.inner_mm <= 0 for one in group):
+        yield Path(role, (upper + mirrored(upper, scale.axis)[::-1],), closed=True)
         return
-    upper = _side(group, scale)
-    both = (upper, mirrored(upper, scale.axis))
-    yield Path("nut" if first.mate else "part", both, closed=True)
+    wall = upper + _rim(order, scale, lambda one: (one.inner_mm, one.inner_mm))[::-1]
+    both = (wall, mirrored(wall, scale.axis))
+    yield Path(role, both, closed=True)
     if not first.mate and not first.square:
         yield Path("hatch", both, closed=True)
     if first.shortened:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from lathework.holders.asks import HOLDER_KINDS
 from server.jobs.tests.case import ApiCase
 
 BUSH = {"thread": "3/8-16", "seat": "5/8", "deep": "3/8"}
@@ -10,7 +11,7 @@ BUSH = {"thread": "3/8-16", "seat": "5/8", "deep": "3/8"}
 class Holders(ApiCase):
     def test_what_is_offered(self) -> None:
         told = self.get("/api/holders")
-        self.assertEqual([one["code"] for one in told], ["die-holder", "die-stock", "guide-bush", "sleeve"])
+        self.assertEqual([one["code"] for one in told], list(HOLDER_KINDS))
         self.assertEqual([ask["field"] for ask in told[2]["asks"] if not ask["optional"]], ["thread", "seat"])
 
     def test_a_design_becomes_a_job_and_the_job_says_what_it_becomes(self) -> None:

@@ -9,6 +9,7 @@ from lathework.cutting.dimension import Dimension
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.fits.fit import Limits
 from lathework.fits.press import press_force
+from lathework.methods.chase import LEAST_BORE_MM
 from lathework.part.bore_sizes import largest_mm, wall_mm
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
@@ -75,7 +76,8 @@ def _rough(bore_work: BoreWork, rough: Drill) -> Figure:
 
 
 def _there(work: Work, chucking: Chucking, bore_work: BoreWork) -> BoreWork | None:
-    """The largest hole that is there already where another one is bored: a drill would follow it, and leave a cone."""
+    """The largest hole that is there already and takes a boring tool, where another one is bored: a drill would follow
+    it, and leave a cone."""
 
     def reaches(other: BoreWork) -> bool:
         if other.bore.depth is None:
@@ -83,7 +85,8 @@ def _there(work: Work, chucking: Chucking, bore_work: BoreWork) -> BoreWork | No
         deep = bore_work.bore.depth
         return other.bore.end == chucking.faces and deep is not None and other.bore.depth.mm >= deep.mm
 
-    along = [one for one in work.bores if one.bore.end != "across" and one.drill_mm < bore_work.drill_mm]
+    takes = [one for one in work.bores if one.bore.end != "across" and one.drill_mm >= LEAST_BORE_MM]
+    along = [one for one in takes if one.drill_mm < bore_work.drill_mm]
     return max(filter(reaches, along), key=lambda one: one.drill_mm, default=None)
 
 

@@ -42,11 +42,15 @@ const set = (field: string, size: string) => (own.value = { ...own.value, [field
 <style scoped>
 li {
   display: grid;
-  grid-template-columns: 190px minmax(0, 1fr) auto;
+  grid-template-columns: 190px minmax(0, 1fr);
   gap: 2px 20px;
   align-items: center;
   padding: 6px 0;
   border-bottom: 1px solid var(--line);
+}
+/* What one sets oneself stands under the reason. */
+li > :nth-child(3):not(.working) {
+  grid-column: 2;
 }
 .working {
   grid-column: 1 / -1;
@@ -54,6 +58,9 @@ li {
 @media (max-width: 760px) {
   li {
     grid-template-columns: minmax(0, 1fr);
+  }
+  li > :nth-child(3):not(.working) {
+    grid-column: 1;
   }
 }
 </style>

@@ -28,8 +28,8 @@ const {
 } = useHolder()
 const { data: choices } = useChoices()
 type Field = keyof typeof typed.value
-const label = (one: { field: string; label: string }) =>
-  one.field === 'thread' ? one.label : `${one.label}, ${unit.value}`
+const label = (one: { label: string; size: boolean }) =>
+  one.size ? `${one.label}, ${unit.value}` : one.label
 </script>
 
 <template>
@@ -99,13 +99,17 @@ const label = (one: { field: string; label: string }) =>
   gap: 14px;
   max-width: 1180px;
 }
-/* A phone has not the width for all of them in a row. */
+/* Each by itself: there are more of them than a row holds. */
 .kinds {
   flex-wrap: wrap;
+  gap: 8px;
   height: auto;
+  border: 0;
 }
 .kinds .v-btn {
   min-height: 44px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
 }
 .halves {
   display: grid;

@@ -24,6 +24,13 @@ const FIRST = {
   longest: '',
   bar: '',
   spigot: '',
+  threads: '',
+  taper: '',
+  out: '',
+  shank: '',
+  plain: '',
+  plain_long: '',
+  wide: '',
 }
 
 /** A holder designed as one types, and the job that makes it; what is typed outlives a closed page. */

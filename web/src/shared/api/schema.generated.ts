@@ -1573,7 +1573,8 @@ export interface components {
         };
         /**
          * AskedShown
-         * @description What a holder asks for, with an example in inches and one in millimetres; whether it may be left empty.
+         * @description What a holder asks for, with an example in inches and one in millimetres; whether it may be left empty, and
+         *     whether it is a size.
          */
         AskedShown: {
             /** Field */
@@ -1586,6 +1587,8 @@ export interface components {
             mm: string;
             /** Optional */
             optional: boolean;
+            /** Size */
+            size: boolean;
         };
         /**
          * AtSpeedShown
@@ -2779,20 +2782,45 @@ export interface components {
              * @default
              */
             other_thick?: string;
+            /**
+             * Out
+             * @default
+             */
+            out?: string;
             /** Own */
             own?: {
                 [key: string]: string;
             };
+            /**
+             * Plain
+             * @default
+             */
+            plain?: string;
+            /**
+             * Plain Long
+             * @default
+             */
+            plain_long?: string;
             /**
              * Seat
              * @default
              */
             seat?: string;
             /**
+             * Shank
+             * @default
+             */
+            shank?: string;
+            /**
              * Spigot
              * @default
              */
             spigot?: string;
+            /**
+             * Taper
+             * @default
+             */
+            taper?: string;
             /**
              * Thick
              * @default
@@ -2804,11 +2832,21 @@ export interface components {
              */
             thread?: string;
             /**
+             * Threads
+             * @default
+             */
+            threads?: string;
+            /**
              * Unit
              * @default in
              * @enum {string}
              */
             unit?: "in" | "mm";
+            /**
+             * Wide
+             * @default
+             */
+            wide?: string;
         };
         /**
          * HolderShown
@@ -2821,7 +2859,7 @@ export interface components {
              * Code
              * @enum {string}
              */
-            code: "die-holder" | "die-stock" | "guide-bush" | "sleeve";
+            code: "die-holder" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
             /** Name */
             name: string;
             /** Remark */
@@ -2873,15 +2911,40 @@ export interface components {
              */
             other_thick?: string;
             /**
+             * Out
+             * @default
+             */
+            out?: string;
+            /**
+             * Plain
+             * @default
+             */
+            plain?: string;
+            /**
+             * Plain Long
+             * @default
+             */
+            plain_long?: string;
+            /**
              * Seat
              * @default
              */
             seat?: string;
             /**
+             * Shank
+             * @default
+             */
+            shank?: string;
+            /**
              * Spigot
              * @default
              */
             spigot?: string;
+            /**
+             * Taper
+             * @default
+             */
+            taper?: string;
             /**
              * Thick
              * @default
@@ -2893,11 +2956,21 @@ export interface components {
              */
             thread?: string;
             /**
+             * Threads
+             * @default
+             */
+            threads?: string;
+            /**
              * Unit
              * @default in
              * @enum {string}
              */
             unit?: "in" | "mm";
+            /**
+             * Wide
+             * @default
+             */
+            wide?: string;
         };
         /**
          * HoldingShown
@@ -5487,7 +5560,7 @@ export interface components {
             /** Lacking */
             lacking: string[];
             /** Make */
-            make: ("die-holder" | "die-stock" | "guide-bush" | "sleeve") | "";
+            make: ("die-holder" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate") | "";
             /** Merits */
             merits: string[];
             /** Name */
@@ -5714,7 +5787,7 @@ export interface operations {
             };
             header?: never;
             path: {
-                kind: "die-holder" | "die-stock" | "guide-bush" | "sleeve";
+                kind: "die-holder" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
             };
             cookie?: never;
         };
@@ -5814,6 +5887,13 @@ export interface operations {
                 longest?: string;
                 bar?: string;
                 spigot?: string;
+                threads?: string;
+                taper?: string;
+                out?: string;
+                shank?: string;
+                plain?: string;
+                plain_long?: string;
+                wide?: string;
                 /** @description sizes that the person sets: long=2-1/2 */
                 own?: string[];
                 /** @description its parts drawn apart */
@@ -5821,7 +5901,7 @@ export interface operations {
             };
             header?: never;
             path: {
-                kind: "die-holder" | "die-stock" | "guide-bush" | "sleeve";
+                kind: "die-holder" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
             };
             cookie?: never;
         };
@@ -5917,6 +5997,13 @@ export interface operations {
                 longest?: string;
                 bar?: string;
                 spigot?: string;
+                threads?: string;
+                taper?: string;
+                out?: string;
+                shank?: string;
+                plain?: string;
+                plain_long?: string;
+                wide?: string;
                 /** @description sizes that the person sets: long=2-1/2 */
                 own?: string[];
                 /** @description its parts drawn apart */
@@ -5924,7 +6011,7 @@ export interface operations {
             };
             header?: never;
             path: {
-                kind: "die-holder" | "die-stock" | "guide-bush" | "sleeve";
+                kind: "die-holder" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
             };
             cookie?: never;
         };
@@ -6020,12 +6107,19 @@ export interface operations {
                 longest?: string;
                 bar?: string;
                 spigot?: string;
+                threads?: string;
+                taper?: string;
+                out?: string;
+                shank?: string;
+                plain?: string;
+                plain_long?: string;
+                wide?: string;
                 /** @description sizes that the person sets: long=2-1/2 */
                 own?: string[];
             };
             header?: never;
             path: {
-                kind: "die-holder" | "die-stock" | "guide-bush" | "sleeve";
+                kind: "die-holder" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
             };
             cookie?: never;
         };

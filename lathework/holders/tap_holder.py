@@ -1,0 +1,127 @@
+"""A tap holder that slides on a bar in the tailstock: the tap's shank at one end, the bar at the other, a vent
+between."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import replace
+
+from lathework.figures import Figure
+from lathework.fits.fit import limits_of
+from lathework.holders.design import (
+    Design,
+    Lying,
+    Overruled,
+    bar_for,
+    explained,
+    length_text,
+    mm_of,
+    thin_wall,
+    wall_of,
+    worked,
+)
+from lathework.holders.making import Bored, Made, Turned, holder_job
+from lathework.lengths import Length
+from lathework.methods.chase import LEAST_BORE_MM
+from lathework.planning.notice import Notice
+from lathework.shop.metals import Material
+from lathework.units import LengthUnit, convert
+
+HOLDS_OVER, BEARS = 2.5, 2.5
+"""How many diameters of the tap's shank, and of the bar, are in the holder (practice)."""
+WEB_MM, VENT_MM, SIDE_MM = 6.0, 4.0, 6.0
+"""Metal between both holes, the vent through it, and the metal beside the wider of them (practice)."""
+SLACK_MM = 0.05
+"""What a hole too small to be bored is reamed over the shank (practice)."""
+SCREWS = (
+    "Two M5 screws onto the flats of the tap's square, {at} behind the face, opposite each other; a hole across for a "
+    "tommy bar, clear of both holes."
+)
+
+
+def _hole(shank: Length, unit: LengthUnit) -> Figure:
+    """The hole for the shank: bored to slide, or drilled and reamed where no boring tool goes in."""
+    if shank.mm >= LEAST_BORE_MM:
+        return replace(limits_of("slide", "hole", shank.mm, shank.mm, unit).aim, name="hole for the tap")
+    lengths = {"shank": shank.mm, "slack": SLACK_MM}
+    return worked("hole for the tap", shank.mm + SLACK_MM, unit, "shank + slack; drilled and reamed", lengths)
+
+
+def _against(wall: Figure, bar: Length, deep: Figure, bears: Figure) -> Iterator[Notice]:
+    yield from thin_wall(wall, "across", "a larger body.")
+    if bar.mm < LEAST_BORE_MM:
+        text = f"No boring tool goes into a hole under {LEAST_BORE_MM:g} mm: take a thicker bar, or drill and ream it."
+        yield Notice("small-bore", "bar", text)
+    if mm_of(bears) < bar.mm:
+        yield Notice(
+            "short-bearing", "bears", "Less than a diameter of the bar is in it: it tips, and the tap with it."
+        )
+
+
+_WHY = (
+    "The shank goes in by hand; the screws hold it, not the hole.",
+    "The square and the shank above it, so that the tap stands straight.",
+    "It slides and turns on the bar: the tap pulls itself in.",
+    "Two and a half diameters keep it from tipping.",
+    "Metal between both holes, with a vent through it: without one it pumps, and does not follow the tap.",
+    "Metal beside the wider hole, for the screws.",
+    "What is left round the wider hole.",
+    "So much bar that its skin goes.",
+)
+"""Why hole, its depth, bore, its depth, length, body, wall and bar are what they are (practice)."""
+OVERRULES = {"tap in by": "deep", "bar in by": "bears", "body across": "across"}
+
+
+def _lying(shank: Length, bar: Length, deep: Figure, bears: Figure, long: Figure, across: Figure) -> tuple[Lying, ...]:
+    tap, slides, whole, body = (mm_of(one) for one in (deep, bears, long, across))
+    return (
+        Lying("bar", whole - slides + 1.0, whole + slides, 0.0, bar.mm, 0, mate=True),
+        Lying("body", 0.0, tap, shank.mm, body, 1),
+        Lying("body", tap, whole - slides, VENT_MM, body, 1),
+        Lying("body", whole - slides, whole, bar.mm, body, 1),
+        Lying("tap", -tap, tap, 0.0, shank.mm, 2, mate=True),
+    )
+
+
+def tap_holder(*, shank: Length, bar: Length, metal: Material, own: Overruled) -> Design:
+    """A holder for a tap whose `shank` measures so much, that slides on a `bar`; told in the unit of `own`, what the
+    person sets. Source: practice."""
+    unit = own.unit
+    hole = _hole(shank, unit)
+    lengths = {"shank": shank.mm}
+    deep = own.of("deep", worked("tap in by", HOLDS_OVER * shank.mm, unit, "2.5 × shank", lengths, fine=False))
+    bore = replace(limits_of("close-running", "hole", bar.mm, bar.mm, unit).aim, name="bore for the bar")
+    bears = own.of("bears", worked("bar in by", BEARS * bar.mm, unit, "2.5 × bar", {"bar": bar.mm}, fine=False))
+    parts = {"tap in by": mm_of(deep), "bar in by": mm_of(bears), "web": WEB_MM}
+    long = worked("long", sum(parts.values()), unit, "tap in by + bar in by + web", parts, fine=False)
+    wider = max(shank.mm, bar.mm)
+    sides = {"wider hole": wider, "side": SIDE_MM}
+    across = own.of("across", worked("body across", wider + 2 * SIDE_MM, unit, "wider hole + 2 × side", sides))
+    wall, stock = wall_of(mm_of(across), wider, unit), bar_for(across, unit)
+    slides, turns = convert(bar.mm, "mm", unit), convert(shank.mm, "mm", unit)
+    bored = shank.mm >= LEAST_BORE_MM
+    document = holder_job(
+        f"Tap holder, {shank.typed} shank",
+        fits="the tap's shank, and the bar it slides on",
+        unit=unit,
+        metal=metal,
+        parts=(
+            Made(
+                stock.value,
+                (Turned(across.value, long.value),),
+                (
+                    Bored(convert(VENT_MM, "mm", unit)),
+                    Bored(turns, "slide", turns, deep=deep.value) if bored else Bored(hole.value, deep=deep.value),
+                    Bored(slides, "close-running", slides, deep=bears.value, end="left"),
+                ),
+                afterwards=SCREWS.format(at=f"{length_text(deep.value * 0.6, unit)} {unit}"),
+            ),
+        ),
+    )
+    return Design(
+        f"Tap holder, {shank.typed} shank",
+        explained(_WHY, hole, deep, bore, bears, long, across, wall, stock, fields=OVERRULES),
+        tuple(_against(wall, bar, deep, bears)),
+        document,
+        _lying(shank, bar, deep, bears, long, across),
+    )
