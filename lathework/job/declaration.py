@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from lathework.cautions import HAZARDS
 from lathework.cutting.blank import SCHOOLS
+from lathework.cutting.knurl import PATTERNS
 from lathework.declared import Group, Rows
 from lathework.fields import Choice, Extent, Fixed, Ident, Raw, Several, Share, Text, Whole
 from lathework.fits.fit import FIT_CODES
@@ -42,6 +43,7 @@ MOST_PIECES, MOST_OTHERS, MOST_SECTIONS, MOST_BORES = 500, 5, 16, 6
 MOST_RUN_DOWN = 200.0
 STOCK_SIZE, BAR = Span("A bar size", 1, 150), Span("A bar length", 5, 6000)
 ACROSS, ALONG = Span("A diameter", 0.5, 150), Span("A length", 0.2, 600)
+KNURLED = Span("A knurl's pitch", 0.3, 3)
 CHAMFER, BLADE = Span("A chamfer", 0.05, 20), Span("A blade width", 0.4, 8)
 MATE_BORE, FLANKS = Span("The mate's bore", 0.3, 300), Span("The mate's pitch diameter", 0.3, 300)
 OWN = "its own among the sections and holes of the part"
@@ -77,6 +79,8 @@ SECTION = Group(
         "fit": Choice(FIT_CODES, "", "how a round section goes with its mate; empty for a plain size"),
         "mate": Extent(ACROSS, "what the mate of a fit measures; empty makes it to the standard's limits"),
         "taper": Text("of a taper: MT2, B16, 1:20, or the angle of its cone, 60°; a name has its own large end"),
+        "pattern": Choice(PATTERNS, "diamond", "of a knurl"),
+        "pitch": Extent(KNURLED, "of a knurl's lines; empty turns it to its size and leaves the blank to you"),
         "measured": Extent(ACROSS, "what the sample measured across"),
         "measured_length": Extent(ALONG, "what the sample measured along"),
     },

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from lathework.cutting.groove import SHORTEST_THREAD
+from lathework.cutting.knurl import Knurl
 from lathework.fits.taper import gauge_size, read_taper
 from lathework.job.bore_document import check_bores, read_bores
 from lathework.job.declaration import ACROSS, ALONG
@@ -50,10 +51,12 @@ def _section(reader: JobReader, path: str, *, rest: Length | None) -> Section | 
         return None if length is None else Section(own, shape, length, chamfer=chamfer)
     across = reader.size(f"{path}.across", optional=False)
     fit, mate = reader.chosen(f"{path}.fit"), reader.size(f"{path}.mate")
+    pattern, pitch = reader.chosen(f"{path}.pattern"), reader.size(f"{path}.pitch")
     if length is None or across is None:
         return None
     if shape != "round":
-        return Section(own, shape, length, across, chamfer=chamfer)
+        knurl = Knurl(pattern, pitch) if shape == "knurl" and pitch is not None else None
+        return Section(own, shape, length, across, chamfer=chamfer, knurl=knurl)
     check_fit(reader, path, fit, across, mate)
     return Section(own, shape, length, across, chamfer=chamfer, fit=fit, mate=mate)
 

@@ -22,6 +22,10 @@ SHAPES: Words = {
     "flats": ("two flats", "for a spanner, milled on the round beside them"),
     "knurl": ("knurl", "turned, then knurled"),
 }
+PATTERNS: Words = {
+    "straight": ("straight", "lines along the axis"),
+    "diamond": ("diamond", "two sets of lines, 30 degrees from the axis"),
+}
 STOCKS: Words = {
     "round": ("round bar", "by its diameter"),
     "hexagon": ("hexagon bar", "across the flats"),

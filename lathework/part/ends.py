@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from lathework.cutting.knurl import blank_mm
 from lathework.part.fitted import section_limits
 from lathework.part.model import MILLED, Edge, Part
 from lathework.part.stock import ACROSS_FLATS
@@ -47,6 +48,8 @@ def nominal_mm(part: Part, number: int) -> float:
         return section.thread.major_mm
     if section.shape in MILLED:
         return _milled_from_mm(part, number)
+    if section.knurl is not None and section.across is not None:
+        return blank_mm(section.knurl, section.across.mm)
     limits = section_limits(section)
     if limits is not None:
         return limits.aim_mm

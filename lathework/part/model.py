@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal, get_args
 
+from lathework.cutting.knurl import Knurl
 from lathework.fits.fit import FitCode
 from lathework.fits.taper import Taper
 from lathework.lengths import Length
@@ -58,12 +59,12 @@ class Section:
     """A stretch of the part along its axis, right end first.
 
     `across` is its diameter, or the width across its flats; None for a thread and for bar as bought. `length` of a
-    thread runs to the shoulder behind it and so includes its relief. `chamfer` breaks the edge toward the nearer end
-    of the part. `class_name` is the class of the thread, "" for the usual one. `measured` is what a sample of it
-    measures across. `cut` is what cuts the thread, `die` the id of the die that does, "" where none is named. `fit` is
-    how a round section goes with its `mate`, which measures so much where somebody measured it. A `taper` is `across`
-    at its large end, which lies toward the largest section. `id` is its own for as long as it is part of the job,
-    wherever it stands in the list.
+    thread runs to the shoulder behind it and so includes its relief. `chamfer` breaks the edge toward the nearer
+    end of the part. `class_name` is the class of the thread, "" for the usual one. `measured` is what a sample of
+    it measures across. `cut` is what cuts the thread, `die` the id of the die that does, "" where none is named.
+    `fit` is how a round section goes with its `mate`, which measures so much where somebody measured it. A `taper`
+    is `across` at its large end, which lies toward the largest section; a `knurl` of known pitch is that wide when
+    it is knurled. `id` is its own for as long as it is part of the job, wherever it stands in the list.
     """
 
     id: str
@@ -79,6 +80,7 @@ class Section:
     fit: FitCode = ""
     mate: Length | None = None
     taper: Taper | None = None
+    knurl: Knurl | None = None
 
     @property
     def small_mm(self) -> float:

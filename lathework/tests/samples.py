@@ -13,7 +13,17 @@ from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
 
 _FIT = {"fit": "", "mate": ""}
-_BLANK = {"taper": "", "die": "", "cut": "die", "chamfer": "", "measured": "", "measured_length": "", **_FIT}
+_BLANK = {
+    "taper": "",
+    "pattern": "diamond",
+    "pitch": "",
+    "die": "",
+    "cut": "die",
+    "chamfer": "",
+    "measured": "",
+    "measured_length": "",
+    **_FIT,
+}
 STUD: dict[str, Any] = {
     "format": "conch-job",
     "version": 3,

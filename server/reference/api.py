@@ -51,6 +51,7 @@ class Choices:
     materials: tuple[ChoiceShown, ...]
     schools: tuple[ChoiceShown, ...]
     shapes: tuple[ChoiceShown, ...]
+    patterns: tuple[ChoiceShown, ...]
     stocks: tuple[ChoiceShown, ...]
     finishes: tuple[ChoiceShown, ...]
     holders: tuple[ChoiceShown, ...]
@@ -144,6 +145,7 @@ def choices(request: HttpRequest) -> HttpResponse:
             materials=_choices(words.METALS),
             schools=_choices(words.SCHOOLS),
             shapes=_choices(words.SHAPES),
+            patterns=_choices(words.PATTERNS),
             stocks=_choices(words.STOCKS),
             finishes=_choices(words.FINISHES),
             holders=_choices(words.HOLDERS),

@@ -18,6 +18,11 @@ BROKEN_SHARE, LEAST_BROKEN_MM, MOST_BROKEN_MM = 0.03, 0.2, 1.0
 STEP_MM = 0.1
 """Step in which such a chamfer is told, in millimetres."""
 NARROW_SLOT = "Slot too narrow for the tool? Step the blade over once into the bar, or use a fine file with a handle."
+TRACKS = (
+    "Begin with half the width of the wheels on the work, press hard at once: lines that fall between the first ones "
+    "mean harder."
+)
+FLOOD = "Plenty of oil, and a brush for the chips: those that are rolled in spoil the pattern."
 KNURLING_SHARE = 1 / 3
 """Knurling speed over turning speed (practice)."""
 
@@ -139,21 +144,28 @@ def lead_chamfer(work: Work, chucking: Chucking, placed: Placed, thread_work: Th
 
 def knurl(work: Work, chucking: Chucking, placed: Placed) -> Operation:
     """Knurl a turned section."""
+    section, known = placed.section, placed.section.knurl
+    figures = {
+        "length": typed("length", section.length, fine=False),
+        "position": tip_stop(work, placed.near_mm),
+        "speed": work.speed(work.job.material.turning_speed * KNURLING_SHARE, placed.turned_mm),
+    }
+    if known is not None and section.across is not None:
+        figures["across"] = typed("over the knurl", section.across, fine=True)
+    pattern = f" {known.pattern}, {known.pitch.typed}" if known is not None else ""
     return Operation(
-        key=keyed("knurl", placed.section.id),
+        key=keyed("knurl", section.id),
         kind="knurl",
         title="Knurl",
-        sentence="Knurl over {length}, from " + place_words(work, "position").removeprefix("at ") + " on.",
+        sentence=f"Knurl{pattern} over {{length}}, from "
+        + place_words(work, "position").removeprefix("at ")
+        + (" on, until it measures {across}." if known is not None else " on."),
         headline="length",
-        figures={
-            "length": typed("length", placed.section.length, fine=False),
-            "position": tip_stop(work, placed.near_mm),
-            "speed": work.speed(work.job.material.turning_speed * KNURLING_SHARE, placed.turned_mm),
-        },
-        tool="knurling tool",
+        figures=figures,
+        tool=f"knurling tool{f', {known.pattern}' if known is not None else ''}",
         edge="",
         cautions=(cautions.KNURL,),
-        notes=("The knurl raises the diameter by about half its pitch.",),
+        notes=(TRACKS, FLOOD) if known is not None else ("The knurl raises the diameter by about half its pitch.",),
         chucking=chucking.number,
-        makes=makes(length=placed.section.length.mm),
+        makes=makes(length=section.length.mm),
     )

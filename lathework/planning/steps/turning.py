@@ -7,6 +7,7 @@ from collections.abc import Iterator
 from lathework import cautions
 from lathework.cutting.cuts import SPRING, deepest_cut, passes
 from lathework.cutting.dimension import Dimension, Target
+from lathework.cutting.knurl import blank_figure
 from lathework.cutting.next_cut import FINISH_MM
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
 from lathework.fits.taper import gauge_size, large_end
@@ -156,6 +157,8 @@ def _turn_title(work: Work, placed: Placed, *, last: bool) -> str:
         return "Turn to the fit"
     if placed.section.taper is not None:
         return "Turn round for the taper"
+    if placed.section.knurl is not None:
+        return "Turn the knurl's blank"
     # A bush has no shank.
     return "Turn the body" if last else "Turn the shank" if work.threads else "Turn the step"
 
@@ -169,6 +172,8 @@ def _diameter(work: Work, placed: Placed) -> Figure:
     taper = placed.section.taper
     if taper is not None and across is not None and across == gauge_size(taper):
         return large_end(taper)
+    if placed.section.knurl is not None and across is not None:
+        return blank_figure(placed.section.knurl, across, work.job.unit)
     if across is not None and placed.section.shape in ("round", "taper", "knurl"):
         return typed("diameter", across, fine=True)
     unit = work.job.unit

@@ -141,6 +141,21 @@ const edit = (at: number, field: string) => ({
             v-bind="edit(at, 'mate')"
           />
         </div>
+        <div v-if="one.shape === 'knurl'" class="copied">
+          <InlineChoice
+            :label="`Section ${at + 1}, pattern`"
+            :choices="choices?.patterns ?? []"
+            v-bind="edit(at, 'pattern')"
+            :model-value="value(path(at, 'pattern')) || 'diamond'"
+          />
+          <InlineField
+            :label="`Section ${at + 1}, pitch`"
+            before="pitch"
+            figure
+            placeholder="e.g. 1 mm"
+            v-bind="edit(at, 'pitch')"
+          />
+        </div>
         <div v-if="one.shape === 'taper'" class="copied">
           <InlineField
             :label="`Section ${at + 1}, taper`"

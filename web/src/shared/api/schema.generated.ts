@@ -2102,6 +2102,8 @@ export interface components {
             orders: components["schemas"]["ChoiceShown"][];
             /** Outside Cutters */
             outside_cutters: components["schemas"]["ChoiceShown"][];
+            /** Patterns */
+            patterns: components["schemas"]["ChoiceShown"][];
             /** Points */
             points: components["schemas"]["ChoiceShown"][];
             /** Readouts */
@@ -4498,6 +4500,17 @@ export interface components {
              * @default
              */
             measured_length?: string;
+            /**
+             * Pattern
+             * @default diamond
+             * @enum {string}
+             */
+            pattern?: "straight" | "diamond";
+            /**
+             * Pitch
+             * @default
+             */
+            pitch?: string;
             /**
              * Shape
              * @enum {string}
