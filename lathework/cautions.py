@@ -38,6 +38,11 @@ SHRINK = Caution(
     "against, a hammer ready.",
     "It grips within seconds, and not where you want it if you are late.",
 )
+PLANE = Caution(
+    "plane",
+    "Motor unplugged and spindle locked; push the carriage, never pull it toward you.",
+    "A spindle that starts takes the tool and the hand with it.",
+)
 FILE = Caution("file", "If you file the edge, use a file with a handle.", "A bare tang goes through the palm.")
 DIE_BY_HAND = Caution(
     "die-snatch",

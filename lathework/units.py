@@ -8,7 +8,7 @@ from decimal import ROUND_HALF_EVEN, ROUND_HALF_UP, Decimal
 from typing import Literal
 
 LengthUnit = Literal["in", "mm"]
-Counted = Literal["turn", "eighth of a turn", "graduation", "cut", "piece", "flat", "bolt"]
+Counted = Literal["turn", "stroke", "eighth of a turn", "graduation", "cut", "piece", "flat", "bolt"]
 Area = Literal["in²", "mm²", "in²/in", "mm²/mm"]
 Force = Literal["N", "kN", "N m", "N/mm²"]
 Pace = Literal["rev/min", "m/min", "min", "h", "s"]
@@ -43,6 +43,7 @@ _PLURALS: dict[str, str] = {
     "cut": "cuts",
     "piece": "pieces",
     "flat": "flats",
+    "stroke": "strokes",
     "bolt": "bolts",
 }
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from lathework.job.fit_checks import check_bored_fit
+from lathework.job.fit_checks import check_bored_fit, check_key
 from lathework.job.job_reader import JobReader
 from lathework.part.bore_sizes import largest_mm, thickness_mm, wall_mm
 from lathework.part.model import TAPS, Bore, Cutter, Mouth, Part
@@ -28,9 +28,14 @@ def _bore(reader: JobReader, path: str) -> Bore | None:
     fit, mate = reader.chosen(f"{path}.fit"), reader.size(f"{path}.mate")
     if across is not None:
         check_bored_fit(reader, path, end, fit, across, mate)
+    key = reader.size(f"{path}.key")
+    if key is not None and across is not None:
+        if end == "across":
+            reader.fail("does-not-fit", f"{path}.key", "A keyway is planed in a hole along the axis.")
+        check_key(reader, path, key, across)
     if across is None or reader.wrong > before:
         return None
-    return Bore(own, end, depth, across=across, at=at, fit=fit, mate=mate)
+    return Bore(own, end, depth, across=across, at=at, fit=fit, mate=mate, key=key)
 
 
 def read_bores(reader: JobReader) -> tuple[Bore, ...] | None:

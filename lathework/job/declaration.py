@@ -43,6 +43,7 @@ MOST_PIECES, MOST_OTHERS, MOST_SECTIONS, MOST_BORES = 500, 5, 16, 6
 MOST_RUN_DOWN = 200.0
 STOCK_SIZE, BAR = Span("A bar size", 1, 150), Span("A bar length", 5, 6000)
 ACROSS, ALONG = Span("A diameter", 0.5, 150), Span("A length", 0.2, 600)
+KEY = Span("A key", 1, 40)
 KNURLED = Span("A knurl's pitch", 0.3, 3)
 CHAMFER, BLADE = Span("A chamfer", 0.05, 20), Span("A blade width", 0.4, 8)
 MATE_BORE, FLANKS = Span("The mate's bore", 0.3, 300), Span("The mate's pitch diameter", 0.3, 300)
@@ -81,6 +82,8 @@ SECTION = Group(
         "taper": Text("of a taper: MT2, B16, 1:20, or the angle of its cone, 60°; a name has its own large end"),
         "pattern": Choice(PATTERNS, "diamond", "of a knurl"),
         "pitch": Extent(KNURLED, "of a knurl's lines; empty turns it to its size and leaves the blank to you"),
+        "key": Extent(KEY, "width of the key in a round section; empty has no keyway"),
+        "key_length": Extent(ALONG, "how long that keyway is, from the edge toward the nearer end; all along if empty"),
         "measured": Extent(ACROSS, "what the sample measured across"),
         "measured_length": Extent(ALONG, "what the sample measured along"),
     },
@@ -98,6 +101,7 @@ BORE = Group(
         "cut": Choice(CUTTERS, "tap", "what cuts the thread"),
         "fit": Choice(FIT_CODES, "", "how a plain hole goes with its mate; empty for one as drilled"),
         "mate": Extent(ACROSS, "what the mate of a fit measures; empty makes it to the standard's limits"),
+        "key": Extent(KEY, "width of the key in a plain hole along the axis; empty has no keyway"),
         "tap": Text("the adjustable tap of the shop that cuts it, by its id", LONGEST_IDENT),
         "graduation": Extent(GRADUATION, "what one graduation of that makes, on the diameter"),
     },

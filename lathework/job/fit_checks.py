@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from lathework.cutting.keyway import WIDEST
 from lathework.fits.fit import FitCode
 from lathework.fits.iso286 import LARGEST_MM
 from lathework.job.job_reader import JobReader
@@ -22,6 +23,13 @@ def check_fit(reader: JobReader, path: str, fit: FitCode, across: Length, mate: 
     if mate is not None and abs(mate.mm - across.mm) > MATE_NEAR * across.mm + MATE_NEAR_MM:
         text = f"Its mate measures {mate.typed}, and this is {across.typed}: one of them is another size."
         reader.fail("other-size", f"{path}.mate", text)
+
+
+def check_key(reader: JobReader, path: str, key: Length | None, across: Length) -> None:
+    """A key is at most half as wide as what it sits in."""
+    if key is not None and key.mm > WIDEST * across.mm:
+        text = f"A key of {key.typed} in {across.typed} leaves nothing to drive by: half of it at most."
+        reader.fail("does-not-fit", f"{path}.key", text)
 
 
 def check_bored_fit(

@@ -7,7 +7,7 @@ from lathework.cutting.knurl import Knurl
 from lathework.fits.taper import gauge_size, read_taper
 from lathework.job.bore_document import check_bores, read_bores
 from lathework.job.declaration import ACROSS, ALONG
-from lathework.job.fit_checks import check_fit
+from lathework.job.fit_checks import check_fit, check_key
 from lathework.job.job_reader import JobReader
 from lathework.lengths import Length
 from lathework.part.ends import ends_of, nominal_mm
@@ -58,7 +58,12 @@ def _section(reader: JobReader, path: str, *, rest: Length | None) -> Section | 
         knurl = Knurl(pattern, pitch) if shape == "knurl" and pitch is not None else None
         return Section(own, shape, length, across, chamfer=chamfer, knurl=knurl)
     check_fit(reader, path, fit, across, mate)
-    return Section(own, shape, length, across, chamfer=chamfer, fit=fit, mate=mate)
+    key, key_length = reader.size(f"{path}.key"), reader.size(f"{path}.key_length")
+    check_key(reader, path, key, across)
+    if key is not None and key_length is not None and not key.mm <= key_length.mm <= length.mm:
+        text = "It is as long as the key is wide at least, and as the section at most."
+        reader.fail("does-not-fit", f"{path}.key_length", text)
+    return Section(own, shape, length, across, chamfer=chamfer, fit=fit, mate=mate, key=key, key_length=key_length)
 
 
 def _taper(reader: JobReader, path: str, own: str, length: Length | None, chamfer: Length | None) -> Section | None:

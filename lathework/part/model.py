@@ -64,7 +64,8 @@ class Section:
     it measures across. `cut` is what cuts the thread, `die` the id of the die that does, "" where none is named.
     `fit` is how a round section goes with its `mate`, which measures so much where somebody measured it. A `taper`
     is `across` at its large end, which lies toward the largest section; a `knurl` of known pitch is that wide when
-    it is knurled. `id` is its own for as long as it is part of the job, wherever it stands in the list.
+    it is knurled. A round one may have a keyway for a `key` so wide, all along or over its `key_length`. `id` is
+    its own for as long as it is part of the job, wherever it stands in the list.
     """
 
     id: str
@@ -81,6 +82,8 @@ class Section:
     mate: Length | None = None
     taper: Taper | None = None
     knurl: Knurl | None = None
+    key: Length | None = None
+    key_length: Length | None = None
 
     @property
     def small_mm(self) -> float:
@@ -112,6 +115,7 @@ class Bore:
     graduation: Length | None = None
     fit: FitCode = ""
     mate: Length | None = None
+    key: Length | None = None
 
 
 NO_THREAD = "no thread"

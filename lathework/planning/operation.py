@@ -31,6 +31,7 @@ Kind = Literal[
     "part-begin",
     "part-off",
     "flats",
+    "keyway",
     "spot",
     "drill",
     "ream",

@@ -34,6 +34,7 @@ FIXED_MIN: dict[Kind, float] = {
     "saw": 2.0,
     "centre": 0.5,
     "knurl": 1.0,
+    "keyway": 10.0,
     "spot": 0.5,
     "countersink": 0.3,
     "ream": 1.5,

@@ -138,6 +138,17 @@ class Working(unittest.TestCase):
             self.assertIn("taper:s1", [one.key for one in made.operations])
             self.check(made)
 
+    def test_keyways_and_knurls(self) -> None:
+        keyed = section("round", "40", across="25", key="8", key_length="25")
+        knurled = section("knurl", "10", across="32", pattern="straight", pitch="1")
+        for key, unit, bar in (("4", "mm", "35"), ("5", "mm", "35")):
+            hole = bore(across="12", fit="slide", key=key)
+            sections = {"part.sections": [keyed, knurled], "part.bores": [hole], "part.stock.across": bar}
+            blades = {"setup.groove_blade": "2", "setup.parting_blade": "2", "part.overall_length": ""}
+            made = plan({"unit": unit} | sections | blades)
+            self.assertTrue({"keyway:s1", "hub-keyway:b1", "knurl:s2"} <= {one.key for one in made.operations})
+            self.check(made)
+
     def test_fits_and_holders(self) -> None:
         ring = {"part.sections": [section("round", "1", across="7/8", fit="drive"), section("bar")]}
         for one in (bore(across="1/2", fit="press"), bore(across="1/2", fit="running", mate="0.499")):

@@ -22,6 +22,7 @@ STEP_KINDS: Mapping[str, Of] = {
             "finish",
             "gauge",
             "flats",
+            "keyway",
             "rough",
             "taper",
             "gear",
@@ -31,7 +32,20 @@ STEP_KINDS: Mapping[str, Of] = {
     ),
     "edge": "edge",
     **dict.fromkeys(
-        ("spot", "pilot", "drill", "bore", "ream", "countersink", "tap", "chase", "try", "rough-bore"), "hole"
+        (
+            "spot",
+            "pilot",
+            "drill",
+            "bore",
+            "ream",
+            "countersink",
+            "tap",
+            "chase",
+            "try",
+            "rough-bore",
+            "hub-keyway",
+        ),
+        "hole",
     ),
     **dict.fromkeys(("cross-mark", "cross-drill", "cross-ream", "cross-countersink", "cross-tap", "cross-try"), "hole"),
 }

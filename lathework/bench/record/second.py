@@ -121,8 +121,6 @@ def _plunged(end: _End) -> Iterator[Pair]:
             yield "chamfer", keyed("chamfer", section.id)
         elif section.shape == "knurl":
             yield "knurl", keyed("knurl", section.id)
-        elif section.taper is not None:
-            yield "taper", keyed("taper", section.id)
 
 
 def _drilled(end: _End) -> Iterator[Pair]:

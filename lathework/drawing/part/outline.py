@@ -172,6 +172,16 @@ def _knurl(layout: Layout, near: float, far: float, outer: float) -> Iterator[Li
     yield from (mirrored(line, layout.axis_y) for line in lines)
 
 
+def _keyway(layout: Layout, chucking: Chucking, placed: Placed, wide: float) -> Iterator[Line]:
+    """A keyway seen from above: both its sides, and its ends."""
+    long = placed.section.key_length.mm if placed.section.key_length is not None else placed.far_mm - placed.near_mm
+    near = placed.near_mm if faces_end(chucking, placed) else placed.far_mm - long
+    left, right, half = layout.x(near + long), layout.x(near), wide / 2 * layout.scale
+    top, bottom = layout.axis_y - half, layout.axis_y + half
+    yield from ((((left, y), (right, y))) for y in (top, bottom))
+    yield from ((((x, top), (x, bottom))) for x in (left, right))
+
+
 _BAR_LINES: dict[StockForm, Callable[[Layout, float, float, float], Iterator[Line]]] = {
     "hexagon": _hexagon,
     "square": _diagonals,
@@ -192,6 +202,8 @@ def _plain_lines(layout: Layout, chucking: Chucking, placed: Placed, form: Stock
     if shape == "bar" or not chucking.finished(placed):
         return bar_lines(layout, form, near, far, chucking.bar_mm)
     outer = drawn_mm(chucking, placed)
+    if placed.section.key is not None:
+        return tuple(_keyway(layout, chucking, placed, placed.section.key.mm))
     if shape == "hexagon":
         return tuple(_hexagon(layout, near, far, outer))
     if shape == "knurl":

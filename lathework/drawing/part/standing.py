@@ -157,4 +157,4 @@ def grouped(states: Sequence[tuple[Operation, Standing]]) -> Iterator[tuple[tupl
 def off_lathe(operation: Operation) -> bool:
     """Whether a step is done at the mill, the drill press or the bench."""
     kind = operation.key.partition(":")[0]
-    return kind in ("flats", "fit") or kind.startswith("cross-")
+    return kind in ("flats", "fit", "keyway") or kind.startswith("cross-")

@@ -164,6 +164,13 @@ def flats(across_mm: float, round_mm: float) -> tuple[Dimension, Dimension]:
     )
 
 
+def keyway(left_mm: float, across_mm: float) -> Dimension:
+    """From the bottom of a keyway to the side opposite, in a shaft so wide (millimetres): hardly over it."""
+    band = Target(left_mm - SHOULDER_MM, left_mm, left_mm + PLAIN_TOLERANCE_MM / 2)
+    how = "micrometer over the key, or its depth by the caliper"
+    return Dimension("over-flat", "bottom to the side opposite", band, across_mm, MILLED_AT_ONCE_MM, "down", how)
+
+
 def run_out() -> Dimension:
     """How far work that was held again runs out: the whole swing of the needle, half of it off centre."""
     band = Target(0.0, 0.0, RUNS_OUT_MM)

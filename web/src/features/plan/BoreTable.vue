@@ -70,6 +70,13 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
             placeholder="nobody measured"
             v-bind="edit(at, 'mate')"
           />
+          <InlineField
+            :label="`Hole ${at + 1}, key`"
+            before="keyway for a key"
+            figure
+            placeholder="none"
+            v-bind="edit(at, 'key')"
+          />
         </template>
         <InlineChoice
           v-if="bore.thread"

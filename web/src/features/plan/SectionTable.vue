@@ -140,6 +140,21 @@ const edit = (at: number, field: string) => ({
             placeholder="nobody measured"
             v-bind="edit(at, 'mate')"
           />
+          <InlineField
+            :label="`Section ${at + 1}, key`"
+            before="keyway for a key"
+            figure
+            placeholder="none"
+            v-bind="edit(at, 'key')"
+          />
+          <InlineField
+            v-if="one.key"
+            :label="`Section ${at + 1}, keyway long`"
+            before="long"
+            figure
+            placeholder="all along"
+            v-bind="edit(at, 'key_length')"
+          />
         </div>
         <div v-if="one.shape === 'knurl'" class="copied">
           <InlineChoice

@@ -1789,6 +1789,11 @@ export interface components {
              */
             id?: string;
             /**
+             * Key
+             * @default
+             */
+            key?: string;
+            /**
              * Mate
              * @default
              */
@@ -2625,7 +2630,7 @@ export interface components {
             shown: components["schemas"]["Shown"];
             source: components["schemas"]["Source"];
             /** Unit */
-            unit: ("in" | "mm") | ("in²" | "mm²" | "in²/in" | "mm²/mm") | ("N" | "kN" | "N m" | "N/mm²") | ("rev/min" | "m/min" | "min" | "h" | "s") | ("turn" | "eighth of a turn" | "graduation" | "cut" | "piece" | "flat" | "bolt") | ("°" | "%" | "×" | "K" | "");
+            unit: ("in" | "mm") | ("in²" | "mm²" | "in²/in" | "mm²/mm") | ("N" | "kN" | "N m" | "N/mm²") | ("rev/min" | "m/min" | "min" | "h" | "s") | ("turn" | "stroke" | "eighth of a turn" | "graduation" | "cut" | "piece" | "flat" | "bolt") | ("°" | "%" | "×" | "K" | "");
             /** Value */
             value: number;
         };
@@ -4480,6 +4485,16 @@ export interface components {
              * @default
              */
             id?: string;
+            /**
+             * Key
+             * @default
+             */
+            key?: string;
+            /**
+             * Key Length
+             * @default
+             */
+            key_length?: string;
             /**
              * Length
              * @default
