@@ -1,4 +1,4 @@
-"""`python -m tests.campaign [--kills N] [--cuts N] [--requests N] [--seed N]`: the long run, and its figures."""
+"""`python -m tests.campaign [--kills N] [--cuts N] [--requests N] [--parts N] [--seed N]`: the long run, and figures."""
 
 from __future__ import annotations
 
@@ -8,6 +8,7 @@ import sys
 
 from tests.campaign.fuzz import fuzz
 from tests.campaign.kills import cuts, kills
+from tests.campaign.parts import parts
 
 
 def main() -> int:
@@ -16,14 +17,15 @@ def main() -> int:
     parser.add_argument("--kills", type=int, default=300)
     parser.add_argument("--cuts", type=int, default=300)
     parser.add_argument("--requests", type=int, default=30_000)
+    parser.add_argument("--parts", type=int, default=2_000)
     parser.add_argument("--seed", type=int, default=1)
     options = parser.parse_args()
     fuzzed, failed = fuzz(options.requests, options.seed)
-    figures = {**kills(options.kills, options.seed), **cuts(options.cuts), **fuzzed}
+    figures = {**kills(options.kills, options.seed), **cuts(options.cuts), **fuzzed, **parts(options.parts)}
     print(json.dumps(figures, indent=1))
     for request in failed[:20]:
         print(request, file=sys.stderr)
-    bad = ("kills_lost", "kills_doubled", "cuts_lost", "cuts_doubled", "fuzz_5xx")
+    bad = ("kills_lost", "kills_doubled", "cuts_lost", "cuts_doubled", "fuzz_5xx", "parts_wrong")
     return int(any(figures[name] for name in bad))
 
 
