@@ -8,7 +8,7 @@ from decimal import ROUND_HALF_EVEN, ROUND_HALF_UP, Decimal
 from typing import Literal
 
 LengthUnit = Literal["in", "mm"]
-Counted = Literal["turn", "stroke", "eighth of a turn", "graduation", "cut", "piece", "flat", "bolt"]
+Counted = Literal["turn", "stroke", "eighth of a turn", "graduation", "cut", "piece", "flat", "bolt", "hole"]
 Area = Literal["in²", "mm²", "in²/in", "mm²/mm"]
 Force = Literal["N", "kN", "N m", "N/mm²"]
 Pace = Literal["rev/min", "m/min", "min", "h", "s"]
@@ -42,6 +42,7 @@ _PLURALS: dict[str, str] = {
     "graduation": "graduations",
     "cut": "cuts",
     "piece": "pieces",
+    "hole": "holes",
     "flat": "flats",
     "stroke": "strokes",
     "bolt": "bolts",

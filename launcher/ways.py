@@ -10,7 +10,8 @@ from lathework.answers.gears_shown import geared, gears_shown, lines_of
 from lathework.answers.ways_shown import TakenBy, way_shown
 from lathework.errors import InputError, InvalidDocument
 from lathework.field_reader import FieldReader
-from lathework.job.declaration import ALONG, MOST_PIECES
+from lathework.job.declaration import MOST_PIECES
+from lathework.job.part_declaration import ALONG
 from lathework.methods.ways.choose import Weighed, cheapest, rank, what_changes
 from lathework.methods.ways.contract import Machine, Wanted
 from lathework.planning.threads.wanted import wanted_thread

@@ -8,8 +8,8 @@ from dataclasses import dataclass
 from lathework.fields import Json
 from lathework.fits.fit import FitCode
 from lathework.holders.design import length_text
-from lathework.job.declaration import BORE, SECTION
 from lathework.job.model import Finish
+from lathework.job.part_declaration import BORE, SECTION
 from lathework.job.starts import Typed, new_document
 from lathework.part.model import Cutter, Mouth, Shape
 from lathework.shop.metals import Material

@@ -2,8 +2,11 @@
 
 from __future__ import annotations
 
+from lathework.fits.taper import Taper, gauge_size, read_taper
 from lathework.job.fit_checks import check_bored_fit, check_key
 from lathework.job.job_reader import JobReader
+from lathework.lengths import Length
+from lathework.methods.chase import LEAST_BORE_MM
 from lathework.part.bore_sizes import largest_mm, thickness_mm, wall_mm
 from lathework.part.model import TAPS, Bore, Cutter, Mouth, Part
 
@@ -18,24 +21,65 @@ def _bore(reader: JobReader, path: str) -> Bore | None:
     at = reader.size(f"{path}.at", optional=end != "across")
     tap, each = reader.line(f"{path}.tap"), reader.size(f"{path}.graduation")
     if reader.line(f"{path}.thread"):
+        reader.line(f"{path}.taper")
+        count = _count(reader, path, end, depth)
         called = reader.inside(f"{path}.thread")
         # Kept as typed for when the hole becomes a plain one again.
         reader.line(f"{path}.across")
         if called is None or reader.wrong > before:
             return None
-        return Bore(own, end, depth, called.thread, called.class_name, None, at, cut, tap, each)
-    across = reader.size(f"{path}.across", optional=False)
+        return Bore(own, end, depth, called.thread, called.class_name, None, at, cut, tap, each, count=count)
+    across = _across(reader, path)
     fit, mate = reader.chosen(f"{path}.fit"), reader.size(f"{path}.mate")
     if across is not None:
         check_bored_fit(reader, path, end, fit, across, mate)
-    key = reader.size(f"{path}.key")
+    key, count = reader.size(f"{path}.key"), _count(reader, path, end, depth)
+    socket = _socket(reader, path, end, across, depth)
     if key is not None and across is not None:
         if end == "across":
             reader.fail("does-not-fit", f"{path}.key", "A keyway is planed in a hole along the axis.")
         check_key(reader, path, key, across)
     if across is None or reader.wrong > before:
         return None
-    return Bore(own, end, depth, across=across, at=at, fit=fit, mate=mate, key=key)
+    return Bore(own, end, depth, across=across, at=at, fit=fit, mate=mate, key=key, socket=socket, count=count)
+
+
+def _across(reader: JobReader, path: str) -> Length | None:
+    """How wide a plain hole is; a named taper has a large end of its own, where none is stated."""
+    text = reader.line(f"{path}.taper")
+    if not text or reader.line(f"{path}.across"):
+        return reader.size(f"{path}.across", optional=False)
+    taper = reader.made(f"{path}.taper", text, read_taper)
+    if taper is not None and taper.name:
+        return gauge_size(taper)
+    return reader.size(f"{path}.across", optional=taper is None)
+
+
+def _socket(reader: JobReader, path: str, end: Mouth, across: Length | None, depth: Length | None) -> Taper | None:
+    """The taper of a hole that is one: along the axis, so deep that a boring tool still gets to its bottom."""
+    text = reader.line(f"{path}.taper")
+    taper = reader.made(f"{path}.taper", text, read_taper) if text and across is not None else None
+    if taper is None or across is None:
+        return None
+    if end == "across":
+        reader.fail("does-not-fit", f"{path}.taper", "A taper is bored along the axis here.")
+    elif depth is None:
+        reader.fail("empty", f"{path}.depth", "How deep is the taper? A hole through it is one of its own.")
+    elif across.mm - depth.mm * taper.ratio < LEAST_BORE_MM:
+        text = f"At its bottom no boring tool goes in any more, under {LEAST_BORE_MM:g} mm: less deep, or reamed."
+        reader.fail("does-not-fit", f"{path}.depth", text)
+    return taper
+
+
+def _count(reader: JobReader, path: str, end: Mouth, depth: Length | None) -> int:
+    """How many of a hole across are made round the part."""
+    count = int(reader.share(f"{path}.count", 1))
+    if count > 1 and end != "across":
+        reader.fail("does-not-fit", f"{path}.count", "Only holes across go round the part.")
+    elif count > 1 and depth is None:
+        text = "Holes right through meet in the middle: tell how deep each is from its side."
+        reader.fail("does-not-fit", f"{path}.count", text)
+    return count
 
 
 def read_bores(reader: JobReader) -> tuple[Bore, ...] | None:

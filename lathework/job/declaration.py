@@ -4,19 +4,17 @@ from __future__ import annotations
 
 from lathework.cautions import HAZARDS
 from lathework.cutting.blank import SCHOOLS
-from lathework.cutting.knurl import PATTERNS
 from lathework.declared import Group, Rows
-from lathework.fields import Choice, Extent, Fixed, Ident, Raw, Several, Share, Text, Whole
-from lathework.fits.fit import FIT_CODES
+from lathework.fields import Choice, Extent, Fixed, Raw, Several, Share, Text, Whole
 from lathework.holes.depth import HIGHEST_PERCENT, LOWEST_PERCENT
 from lathework.identify.evidence import FIELDS
 from lathework.job.model import BATCHES, FINISHES, ORDERS, SUPPORTS
+from lathework.job.part_declaration import LONGEST_IDENT, PART
 from lathework.lengths import Span
 from lathework.methods.die import HOLDERS
 from lathework.methods.infeed import INFEEDS
 from lathework.methods.tap import TAPPINGS
-from lathework.part.model import CUTTERS, EDGES, MOUTHS, OUTSIDE_CUTTERS, SHAPES
-from lathework.part.stock import STOCK_FORMS
+from lathework.part.model import EDGES
 from lathework.reader import HIGHEST_FRACTION, LOWEST_FRACTION
 from lathework.shop.kit_choices import GROUND
 from lathework.shop.kit_declaration import (
@@ -37,88 +35,13 @@ from lathework.shop.metals import materials
 from lathework.units import LENGTH_UNITS
 
 FORMAT, VERSION = "conch-job", 3
-LONGEST_NOTE, LONGEST_WORDS, LONGEST_RACK, LONGEST_IDENT = 2000, 600, 8000, 16
-"""Characters of notes, and of what is done when the part is made."""
-MOST_PIECES, MOST_OTHERS, MOST_SECTIONS, MOST_BORES = 500, 5, 16, 6
+LONGEST_NOTE, LONGEST_RACK = 2000, 8000
+"""Characters of notes, and of what drills the shop has."""
+MOST_PIECES, MOST_OTHERS = 500, 5
 MOST_RUN_DOWN = 200.0
-STOCK_SIZE, BAR = Span("A bar size", 1, 150), Span("A bar length", 5, 6000)
-ACROSS, ALONG = Span("A diameter", 0.5, 150), Span("A length", 0.2, 600)
-KEY = Span("A key", 1, 40)
-KNURLED = Span("A knurl's pitch", 0.3, 3)
-CHAMFER, BLADE = Span("A chamfer", 0.05, 20), Span("A blade width", 0.4, 8)
+BLADE = Span("A blade width", 0.4, 8)
 MATE_BORE, FLANKS = Span("The mate's bore", 0.3, 300), Span("The mate's pitch diameter", 0.3, 300)
-OWN = "its own among the sections and holes of the part"
 
-STOCK = Group(
-    "stock",
-    "what the part is made from",
-    {
-        "form": Choice(STOCK_FORMS, "round", "a bolt is cut down and keeps its head; a kept part has its end sawn off"),
-        "across": Extent(
-            STOCK_SIZE,
-            "diameter, or width across flats; of a bolt, its shank; of a kept part, where it is worked",
-            optional=False,
-        ),
-        "bar_length": Extent(BAR, "how long the bars are; of a bolt, how long it is under its head now"),
-    },
-)
-SECTION = Group(
-    "section",
-    "a stretch of the part along its axis; what a sample measured stands beside what was decided",
-    {
-        "id": Ident(OWN),
-        "shape": Choice(SHAPES),
-        "across": Extent(
-            ACROSS,
-            "diameter, of a taper its large end, or width across the flats; empty for a thread and for bar as bought",
-        ),
-        "length": Extent(ALONG, "of a thread to its shoulder; one section may leave it empty and take the rest"),
-        "thread": Text("designation: 3/8-16, M8x1, 1/4 BSW, G3/8, 2 BA"),
-        "chamfer": Extent(CHAMFER, "45 degrees, on the edge toward the nearer end"),
-        "cut": Choice(OUTSIDE_CUTTERS, "die", "what cuts the thread"),
-        "die": Text("the die of the shop that cuts the thread, by its id", LONGEST_IDENT),
-        "fit": Choice(FIT_CODES, "", "how a round section goes with its mate; empty for a plain size"),
-        "mate": Extent(ACROSS, "what the mate of a fit measures; empty makes it to the standard's limits"),
-        "taper": Text("of a taper: MT2, B16, 1:20, or the angle of its cone, 60°; a name has its own large end"),
-        "pattern": Choice(PATTERNS, "diamond", "of a knurl"),
-        "pitch": Extent(KNURLED, "of a knurl's lines; empty turns it to its size and leaves the blank to you"),
-        "key": Extent(KEY, "width of the key in a round section; empty has no keyway"),
-        "key_length": Extent(ALONG, "how long that keyway is, from the edge toward the nearer end; all along if empty"),
-        "measured": Extent(ACROSS, "what the sample measured across"),
-        "measured_length": Extent(ALONG, "what the sample measured along"),
-    },
-)
-BORE = Group(
-    "bore",
-    "a hole along the axis, or across it",
-    {
-        "id": Ident(OWN),
-        "end": Choice(MOUTHS, "right", "where it begins: an end, or across the part"),
-        "thread": Text("designation, with a class of the nut where one is wanted; empty for a plain hole"),
-        "across": Extent(ACROSS, "drill of a plain hole"),
-        "depth": Extent(ALONG, "of full thread, or of the plain hole; empty goes through"),
-        "at": Extent(ALONG, "of a hole across: its axis behind the right-hand end"),
-        "cut": Choice(CUTTERS, "tap", "what cuts the thread"),
-        "fit": Choice(FIT_CODES, "", "how a plain hole goes with its mate; empty for one as drilled"),
-        "mate": Extent(ACROSS, "what the mate of a fit measures; empty makes it to the standard's limits"),
-        "key": Extent(KEY, "width of the key in a plain hole along the axis; empty has no keyway"),
-        "tap": Text("the adjustable tap of the shop that cuts it, by its id", LONGEST_IDENT),
-        "graduation": Extent(GRADUATION, "what one graduation of that makes, on the diameter"),
-    },
-)
-PART = Group(
-    "part",
-    "what is to be made",
-    {
-        "id": Ident("its own within the job"),
-        "name": Text("what tells it from the other parts of its job"),
-        "stock": STOCK,
-        "overall_length": Extent(ALONG, "what it should be; needed when one section takes the rest"),
-        "sections": Rows(SECTION, MOST_SECTIONS, 1, "right-hand end first, toward the chuck"),
-        "bores": Rows(BORE, MOST_BORES, about="holes along the axis, and across it", required=False),
-        "afterwards": Text("what is done when the part is made, in words: its last step", LONGEST_WORDS),
-    },
-)
 METHOD = Group(
     "method",
     "how it is made",

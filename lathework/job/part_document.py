@@ -6,9 +6,9 @@ from lathework.cutting.groove import SHORTEST_THREAD
 from lathework.cutting.knurl import Knurl
 from lathework.fits.taper import gauge_size, read_taper
 from lathework.job.bore_document import check_bores, read_bores
-from lathework.job.declaration import ACROSS, ALONG
 from lathework.job.fit_checks import check_fit, check_key
 from lathework.job.job_reader import JobReader
+from lathework.job.part_declaration import ACROSS, ALONG
 from lathework.lengths import Length
 from lathework.part.ends import ends_of, nominal_mm
 from lathework.part.model import MILLED, Bore, Part, Section, Shape, Stock

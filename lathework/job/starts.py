@@ -10,8 +10,9 @@ from lathework.declared import Field, Group
 from lathework.errors import InputError, InvalidDocument
 from lathework.fields import Choice, Json
 from lathework.job.beginnings import BEGINNINGS, AskedField, Start
-from lathework.job.declaration import FORMAT, METHOD, SECTION, SETUP, VERSION
+from lathework.job.declaration import FORMAT, METHOD, SETUP, VERSION
 from lathework.job.document import read_document
+from lathework.job.part_declaration import SECTION
 from lathework.threads.designation import read_called
 from lathework.units import LengthUnit
 

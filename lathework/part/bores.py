@@ -15,6 +15,7 @@ from lathework.holes.taper_pipe import TaperHole, taper_hole
 from lathework.part.fitted import bore_limits
 from lathework.part.job_racks import LARGEST_DRILL_MM, Racks, rough_drill
 from lathework.part.model import TAPS, Bore
+from lathework.part.socket import socket_drill
 from lathework.shop.metals import Material
 from lathework.shop.racks import home, owned
 from lathework.tables.drills import Drill, all_drills
@@ -219,6 +220,11 @@ def _tapering(bore: Bore, thread: Thread, taper_hole: TaperHole) -> BoreWork:
     return BoreWork(bore, drill.name, figure, drill.diameter_mm, None, picked=drill, taper=taper_hole)
 
 
+def _for_socket(bore: Bore, racks: Racks) -> BoreWork:
+    drill, figure = socket_drill(bore, racks)
+    return BoreWork(bore, drill.name, figure, drill.diameter_mm, None)
+
+
 def bore_work(bore: Bore, racks: Racks) -> BoreWork:
     """The drill for a hole: its own size, or the one owned for its thread at the per cent wanted."""
     if bore.thread is not None:
@@ -229,6 +235,8 @@ def bore_work(bore: Bore, racks: Racks) -> BoreWork:
     if limits is not None:
         rough = rough_drill(limits.aim_mm, racks)
         return BoreWork(bore, BORING_TOOL, limits.aim, limits.aim_mm, None, rough=rough, limits=limits)
+    if bore.socket is not None:
+        return _for_socket(bore, racks)
     if across.mm > LARGEST_DRILL_MM and bore.end != "across":
         figure = Figure("bore", across.value, across.unit, "as you entered it", AS_TYPED, kind="typed")
         return BoreWork(bore, BORING_TOOL, figure, across.mm, None, rough=rough_drill(across.mm, racks))

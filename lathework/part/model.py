@@ -116,6 +116,15 @@ class Bore:
     fit: FitCode = ""
     mate: Length | None = None
     key: Length | None = None
+    socket: Taper | None = None
+    count: int = 1
+
+    @property
+    def small_mm(self) -> float:
+        """Diameter of a socket at its bottom, in millimetres; of another plain hole its own, 0 for a threaded one."""
+        large = self.across.mm if self.across is not None else 0.0
+        deep = self.depth.mm if self.depth is not None else 0.0
+        return large - deep * self.socket.ratio if self.socket is not None else large
 
 
 NO_THREAD = "no thread"

@@ -170,16 +170,6 @@ def _flats(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation]:
         yield flats.mill_flats(work, chucking, chucking.placed[at], grip)
 
 
-def _keyways(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation]:
-    """Keyways in sections and in holes: told with the last chucking, when all is turned and bored."""
-    for placed in ways[-1].placed:
-        if placed.section.key is not None:
-            yield keyway.mill_keyway(work, ways[-1], placed, placed.section.key)
-    for found in work.bores:
-        if found.bore.key is not None:
-            yield keyway.plane_keyway(work, ways[-1], found, found.bore.key)
-
-
 def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | None]:
     """Each end in turn, thread before parting off; a die in the vise comes after the lathe; flats come last.
 
@@ -198,7 +188,7 @@ def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | No
         if "bore" in chucking.does:
             yield from tapping.taps(work, chucking, in_vise=True)
     yield from _flats(work, ways)
-    yield from _keyways(work, ways)
+    yield from keyway.keyways(work, ways[-1])
     yield from cross.cross_holes(work, ways[-1])
     yield fitting.fit(work, ways[-1])
 

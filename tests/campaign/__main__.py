@@ -1,4 +1,4 @@
-"""`python -m tests.campaign [--kills N] [--cuts N] [--requests N] [--parts N] [--seed N]`: the long run, and figures."""
+"""`python -m tests.campaign [--kills N] [--cuts N] [--requests N] [--parts N] [--seed N]`: the long run."""
 
 from __future__ import annotations
 

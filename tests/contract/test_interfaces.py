@@ -21,8 +21,9 @@ from lathework.errors import InvalidDocument
 from lathework.fields import Choice
 from lathework.job import document as reader
 from lathework.job import words
-from lathework.job.declaration import BORE, METHOD, SECTION, SETUP, STOCK
+from lathework.job.declaration import METHOD, SETUP
 from lathework.job.model import FINISHES, ORDERS, SUPPORTS, Method, Setup
+from lathework.job.part_declaration import BORE, SECTION, STOCK
 from lathework.methods.die import HOLDERS
 from lathework.methods.infeed import INFEEDS
 from lathework.methods.tap import TAPPINGS

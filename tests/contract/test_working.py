@@ -46,6 +46,7 @@ from tests.contract.working import Unreadable, agrees, evaluated
 
 DEMO = Path(__file__).resolve().parents[2] / "demo"
 RANDOM_JOBS = 300
+MM_BLADES = {"setup.groove_blade": "2", "setup.parting_blade": "2"}
 
 
 def figures(value: Any) -> Iterator[Figure]:
@@ -136,6 +137,16 @@ class Working(unittest.TestCase):
                 {"part.overall_length": "", "part.stock.across": "3/4", "part.sections": [cone, section("bar", "1")]}
             )
             self.assertIn("taper:s1", [one.key for one in made.operations])
+            self.check(made)
+
+    def test_sockets_and_holes_round_the_part(self) -> None:
+        for told, across in (("MT2", ""), ("1:20", "18"), ("60°", "30")):
+            deep = "12" if told == "60°" else "50"
+            round_ = bore(across="6", depth="6", end="across", at="60", count="4")
+            socket = bore(across=across, taper=told, depth=deep)
+            sections = {"part.sections": [section("bar", "80")], "part.bores": [socket, round_]}
+            made = plan({"unit": "mm", "part.overall_length": "", "part.stock.across": "45"} | sections | MM_BLADES)
+            self.assertIn("socket:b1", {one.key for one in made.operations})
             self.check(made)
 
     def test_keyways_and_knurls(self) -> None:

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 import unittest
 
-from lathework.errors import InputError
+from lathework.errors import InputError, InvalidDocument
 from lathework.fits.taper import read_taper, set_over, tapers
-from lathework.tests.samples import plan, section
+from lathework.tests.samples import body, bore, plan, section
 
 #: ASME B5.10, Morse tapers: end of the socket, small end of the plug, plug depth (inches), taper per foot.
 MORSE = {
@@ -102,6 +102,42 @@ class Tapers(unittest.TestCase):
         assert edge is not None and edge.cut is not None
         self.assertAlmostEqual(edge.cut.outer_mm, small, delta=0.02)
         self.assertNotIn("taper", " ".join(c.grip.words for c in made.chuckings))
+
+    def test_a_socket_of_morse_taper(self) -> None:
+        """A sleeve's bore for MT2: 17.78 mm at the mouth, after 2.5625 in as wide as the plug's end: 0.572 in. It is
+        drilled under that, and blind holes at 90 degrees are told by their angle."""
+        socket = bore(across="", taper="MT2", depth="2.5625 in")
+        round_ = bore(across="6", depth="5", end="across", at="80", count="4")
+        made = plan(
+            {
+                "unit": "mm",
+                "part.overall_length": "",
+                "part.stock.across": "40",
+                "part.sections": [section("bar", "90")],
+                "part.bores": [socket, round_],
+                "setup.groove_blade": "2",
+                "setup.parting_blade": "2",
+            }
+        )
+        step, drill, mark = (made.operation(key) for key in ("socket:b1", "drill:b1", "cross-mark:b2"))
+        assert step is not None and drill is not None and mark is not None and drill.cut is not None
+        self.assertAlmostEqual(step.figures["mouth"].value, 17.78)
+        self.assertAlmostEqual(step.figures["small"].value / 25.4, 0.572, delta=0.0006)
+        self.assertLess(drill.cut.outer_mm, 0.572 * 25.4)
+        self.assertEqual(mark.figures["apart"].value, 90)
+
+    def test_what_no_socket_can_be(self) -> None:
+        for hole, field in (
+            (bore(across="", taper="MT2"), "part.bores.0.depth"),
+            (bore(across="", taper="MT0", depth="50"), "part.bores.0.depth"),
+            (bore(across="", taper="1:20", depth="20"), "part.bores.0.across"),
+            (bore(across="10", taper="1:20", depth="5", end="across", at="20"), "part.bores.0.taper"),
+            (bore(across="6", end="across", at="20", count="4"), "part.bores.0.count"),
+            (bore(across="6", depth="5", count="4"), "part.bores.0.count"),
+        ):
+            with self.subTest(hole), self.assertRaises(InvalidDocument) as caught:
+                plan(body(hole, **{"unit": "mm", "part.stock.across": "40", "part.overall_length": "90"}))
+            self.assertIn(field, [error.field for error in caught.exception.errors])
 
 
 if __name__ == "__main__":

@@ -44,6 +44,7 @@ STEP_KINDS: Mapping[str, Of] = {
             "try",
             "rough-bore",
             "hub-keyway",
+            "socket",
         ),
         "hole",
     ),

@@ -19,7 +19,9 @@ def _wall(bore_work: BoreWork, overall_mm: float, deep_mm: float) -> Wall:
     """The wall of a hole along the axis from its mouth: countersink, drilled or tapering wall, point."""
     bore, drill = bore_work.bore, bore_work.drill_mm
     wall: Wall = [(0.0, drill)]
-    if bore_work.taper is not None:
+    if bore.socket is not None and bore.across is not None and bore.depth is not None:
+        wall = [(0.0, bore.across.mm), (bore.depth.mm, bore.small_mm), (bore.depth.mm, drill)]
+    elif bore_work.taper is not None:
         wall = [(0.0, in_mm(bore_work.taper.mouth)), (in_mm(bore_work.taper.useful), drill)]
     elif bore.thread is not None:
         sunk = in_mm(countersink(bore.thread))

@@ -8,14 +8,15 @@ from lathework import cautions
 from lathework.cutting.cuts import deepest_cut
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.fits.taper import Taper, set_over
+from lathework.lengths import Length
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
-from lathework.planning.positions import along, given, given_mm, place_words, tip_stop, typed
+from lathework.planning.positions import along, given_mm, place_words, tip_stop, typed
 from lathework.planning.steps import measures
 from lathework.planning.steps.holding import KNIFE, speed
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
-from lathework.units import convert
+from lathework.units import LengthUnit, convert
 
 HOLDS_ITSELF = 1 / 8
 """Taper on the diameter up to which a shank sticks in its socket by itself (practice)."""
@@ -53,11 +54,12 @@ def _small(work: Work, placed: Placed, taper: Taper) -> Figure:
     return Figure("small end", convert(section.small_mm, "mm", unit), unit, formula, GEOMETRY, inputs)
 
 
-def _checks(work: Work, placed: Placed, taper: Taper) -> dict[str, Figure]:
-    """Where two readings are taken, and how much they differ; what an indicator on the slide shows."""
-    unit, long = work.job.unit, placed.section.length
-    inputs = (Given("share", MARKS_SHARE), given("length", long))
-    marks = along(work, "apart", MARKS_SHARE * long.mm, "share × length", *inputs)
+def readings(unit: LengthUnit, long: Length, taper: Taper) -> dict[str, Figure]:
+    """Where two readings are taken on a taper so long, and how much they differ; what an indicator on the slide shows;
+    told in `unit`."""
+    apart_mm = MARKS_SHARE * long.mm
+    share = (Given("share", MARKS_SHARE), Given("length", long.value, long.unit))
+    marks = Figure("apart", convert(apart_mm, "mm", unit), unit, "share × length", PRACTICE, share, fine=False)
     apart, rise, run = Given("apart", marks.value, unit), Given("rise", taper.rise), Given("along", taper.along)
     growth = Figure("larger by", marks.value * taper.ratio, unit, "apart × rise ÷ along", GEOMETRY, (apart, rise, run))
     half = "apart × rise ÷ (2 × along); on the side, along the axis"
@@ -94,7 +96,7 @@ def turn_cone(work: Work, chucking: Chucking, placed: Placed, taper: Taper) -> O
         "angle": set_over(taper),
         "small": _small(work, placed, taper),
         "length": typed("length", section.length, fine=False),
-        **_checks(work, placed, taper),
+        **readings(work.job.unit, section.length, taper),
         "cuts": _cuts(work, chucking, placed),
         "speed": speed(work, placed.turned_mm),
     }

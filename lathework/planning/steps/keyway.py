@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Iterator
 
 from lathework import cautions
 from lathework.cutting.keyway import in_hub, in_shaft, key_in
@@ -97,3 +98,13 @@ def plane_keyway(work: Work, chucking: Chucking, bore_work: BoreWork, key: Lengt
         chucking=chucking.number,
         makes=makes(wide=key.mm, deep=deep),
     )
+
+
+def keyways(work: Work, chucking: Chucking) -> Iterator[Operation]:
+    """Keyways in sections and in holes, when all is turned and bored: told with the last `chucking`."""
+    for placed in chucking.placed:
+        if placed.section.key is not None:
+            yield mill_keyway(work, chucking, placed, placed.section.key)
+    for found in work.bores:
+        if found.bore.key is not None:
+            yield plane_keyway(work, chucking, found, found.bore.key)

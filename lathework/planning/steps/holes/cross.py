@@ -6,7 +6,7 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from lathework import cautions
-from lathework.figures import GEOMETRY, Figure, Given
+from lathework.figures import AS_TYPED, GEOMETRY, Figure, Given
 from lathework.holes.depth import countersink
 from lathework.methods.tap import TAP_HOLDINGS
 from lathework.part.bore_sizes import cut_threads, depth_figure, meets, thickness_mm, wall_across_mm
@@ -42,6 +42,10 @@ BY_HAND = TAP_HOLDINGS["in-vise"]
 LEFT_TAP_ACROSS = "Left-hand tap: turn it anticlockwise to cut, clockwise to back off."
 
 
+INDEXED = (
+    "{count}, {apart} from one to the next: each step at hole 1, 2 and so on before the tool is changed. A collet "
+    "block indexes 4 and 6; else a strip of paper that just goes round, divided by a rule."
+)
 IN_ALL = "Leave the piece clamped. Start the tap in the drill chuck, turned by hand, {turns} in all"
 EACH_WALL = (
     "Each wall from its own side, the piece turned over in its block: start the tap in the drill chuck, turned by "
@@ -54,6 +58,21 @@ def _wall_mm(work: Work, bore_work: BoreWork) -> float | None:
     return wall_across_mm(work.part, bore_work, [one for one in work.bores if one.bore.end != "across"])
 
 
+def _indexed(bore_work: BoreWork) -> dict[str, Figure]:
+    """How many holes there are round the part, and how far it is turned between them; nothing for one."""
+    count = bore_work.bore.count
+    if count == 1:
+        return {}
+    holes = Figure("holes", count, "hole", "as you entered it", AS_TYPED, kind="typed")
+    apart = Figure("turn by", 360 / count, "°", "360 ÷ holes", GEOMETRY, (Given("holes", count),), places=1)
+    return {"count": holes, "apart": apart}
+
+
+def _all_round(bore_work: BoreWork) -> tuple[str, ...]:
+    """What is said of a hole that there are several of round the part."""
+    return () if bore_work.bore.count == 1 else (INDEXED,)
+
+
 def _set_up(chucking: Chucking, bore_work: BoreWork) -> Operation:
     at = bore_work.bore.at
     assert at is not None
@@ -63,11 +82,14 @@ def _set_up(chucking: Chucking, bore_work: BoreWork) -> Operation:
         title="Mark and spot the hole across",
         sentence="Lay the piece in a V-block, mark {at} from its right-hand end, bring the mark up square and spot it.",
         headline="at",
-        figures={"at": typed("from the right-hand end", at, fine=False)},
+        figures={"at": typed("from the right-hand end", at, fine=False), **_indexed(bore_work)},
         tool="V-block, centre drill in the drill press",
         edge="",
         cautions=(cautions.CROSS_DRILL,),
-        notes=("Find the top with a rule laid across under the drill's point: level when it is on the axis.",),
+        notes=(
+            *_all_round(bore_work),
+            "Find the top with a rule laid across under the drill's point: level when it is on the axis.",
+        ),
         chucking=chucking.number,
         figure_words="at",
         makes=makes(place=at.mm),

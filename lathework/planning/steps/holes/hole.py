@@ -19,6 +19,7 @@ from lathework.planning.positions import given_mm
 from lathework.planning.steps import measures
 from lathework.planning.steps.holes.boring import bore, depths, drilling_speed, taken
 from lathework.planning.steps.holes.reaming import ream
+from lathework.planning.steps.holes.socket import bore_socket
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.shop.racks import owned
@@ -185,6 +186,8 @@ def holes(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
         drilled = _drill(work, chucking, found, depth)
         begun = dead_end and work.job.quantity > 1
         yield replace(drilled, notes=(*drilled.notes, BEGUN)) if begun else drilled
+        if found.bore.socket is not None:
+            yield bore_socket(work, chucking, found, found.bore.socket)
         if found.taper is not None:
             yield ream(work, chucking, found, found.taper)
         elif found.bore.thread is not None:

@@ -53,7 +53,7 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
           :label="`Hole ${at + 1}, drill`"
           :before="bore.fit ? 'bored' : 'drilled'"
           figure
-          placeholder="size"
+          :placeholder="bore.taper ? 'by its name' : 'size'"
           v-bind="edit(at, 'across')"
         />
         <template v-if="!bore.thread && bore.end !== 'across'">
@@ -69,6 +69,13 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
             figure
             placeholder="nobody measured"
             v-bind="edit(at, 'mate')"
+          />
+          <InlineField
+            :label="`Hole ${at + 1}, taper`"
+            before="taper"
+            figure
+            placeholder="none"
+            v-bind="edit(at, 'taper')"
           />
           <InlineField
             :label="`Hole ${at + 1}, key`"
@@ -100,6 +107,14 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
           figure
           placeholder="through"
           v-bind="edit(at, 'depth')"
+        />
+        <InlineField
+          v-if="bore.end === 'across' && bore.depth"
+          :label="`Hole ${at + 1}, how many round the part`"
+          before="so many round"
+          figure
+          placeholder="one"
+          v-bind="edit(at, 'count')"
         />
         <plain-btn
           v-if="!closed"

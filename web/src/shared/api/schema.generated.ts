@@ -1756,6 +1756,11 @@ export interface components {
              */
             at?: string;
             /**
+             * Count
+             * @default
+             */
+            count?: string;
+            /**
              * Cut
              * @default tap
              * @enum {string}
@@ -1803,6 +1808,11 @@ export interface components {
              * @default
              */
             tap?: string;
+            /**
+             * Taper
+             * @default
+             */
+            taper?: string;
             /**
              * Thread
              * @default
@@ -2630,7 +2640,7 @@ export interface components {
             shown: components["schemas"]["Shown"];
             source: components["schemas"]["Source"];
             /** Unit */
-            unit: ("in" | "mm") | ("in²" | "mm²" | "in²/in" | "mm²/mm") | ("N" | "kN" | "N m" | "N/mm²") | ("rev/min" | "m/min" | "min" | "h" | "s") | ("turn" | "stroke" | "eighth of a turn" | "graduation" | "cut" | "piece" | "flat" | "bolt") | ("°" | "%" | "×" | "K" | "");
+            unit: ("in" | "mm") | ("in²" | "mm²" | "in²/in" | "mm²/mm") | ("N" | "kN" | "N m" | "N/mm²") | ("rev/min" | "m/min" | "min" | "h" | "s") | ("turn" | "stroke" | "eighth of a turn" | "graduation" | "cut" | "piece" | "flat" | "bolt" | "hole") | ("°" | "%" | "×" | "K" | "");
             /** Value */
             value: number;
         };
