@@ -107,6 +107,8 @@ def _hole_label(number: int, bore: Bore) -> Label:
     if bore.thread is not None:
         return Label(0, 0, bore.thread.designation, bore.thread.designation, field=f"{field}.thread")
     assert bore.across is not None
+    if bore.socket is not None and bore.socket.name:
+        return Label(0, 0, bore.socket.name, bore.socket.name, field=f"{field}.taper")
     inch, mm = show_both(bore.across.value, bore.across.unit)
     return Label(0, 0, f"dia. {inch}", f"dia. {mm}", field=f"{field}.across")
 

@@ -15,11 +15,12 @@ Wall = list[tuple[float, float]]
 """Points (behind_mm, diameter_mm) of the wall of a hole, from its mouth on."""
 
 
-def _wall(bore_work: BoreWork, overall_mm: float, deep_mm: float) -> Wall:
-    """The wall of a hole along the axis from its mouth: countersink, drilled or tapering wall, point."""
+def _wall(bore_work: BoreWork, overall_mm: float, deep_mm: float, *, whole: bool) -> Wall:
+    """The wall of a hole along the axis from its mouth: countersink, drilled or tapering wall, point. A socket is bored
+    when it is `whole`, till then drilled."""
     bore, drill = bore_work.bore, bore_work.drill_mm
     wall: Wall = [(0.0, drill)]
-    if bore.socket is not None and bore.across is not None and bore.depth is not None:
+    if bore.socket is not None and whole and bore.across is not None and bore.depth is not None:
         wall = [(0.0, bore.across.mm), (bore.depth.mm, bore.small_mm), (bore.depth.mm, drill)]
     elif bore_work.taper is not None:
         wall = [(0.0, in_mm(bore_work.taper.mouth)), (in_mm(bore_work.taper.useful), drill)]
@@ -129,12 +130,13 @@ def _seen_holes(
     return [f for f in made if f.bore.end in shown], [f for f in made if f.bore.end == "across"]
 
 
-def _walls(chucking: Chucking, along: list[BoreWork]) -> list[Wall]:
-    overall = chucking.overall_mm
-    return [
-        _from_face(_wall(found, overall, _deep_mm(found, overall)), chucking, near=found.bore.end == chucking.faces)
-        for found in along
-    ]
+def _walls(chucking: Chucking, along: list[BoreWork], tapped: frozenset[str] | None) -> list[Wall]:
+    overall, walls = chucking.overall_mm, []
+    for found in along:
+        whole = tapped is None or found.bore.id in tapped
+        wall = _wall(found, overall, _deep_mm(found, overall), whole=whole)
+        walls.append(_from_face(wall, chucking, near=found.bore.end == chucking.faces))
+    return walls
 
 
 def half_section(
@@ -155,7 +157,7 @@ def half_section(
     through = [found for found in across if _behind_mm(chucking, found) + largest_mm(found.bore) / 2 <= seen_mm]
     if not along and not through:
         return []
-    inner = _envelope(_walls(chucking, along), seen_mm) if along else []
+    inner = _envelope(_walls(chucking, along, tapped), seen_mm) if along else []
     metal = (*upper, (upper[-1][0], layout.axis_y), (upper[0][0], layout.axis_y))
     paths = [Path("part", (metal,), closed=True), Path("hatch", (metal,), closed=True)]
     if inner:

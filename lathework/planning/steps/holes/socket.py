@@ -22,8 +22,8 @@ from lathework.units import convert
 LIGHT = "Light cuts, and the same dial twice at the end: a boring bar springs, and the cone comes out bellied."
 REAMER = "Where a taper reamer is owned, leave it a tenth: by hand, in the tailstock's line, never backward."
 BLUED = (
-    "Both clean and dry: three lines of blue along the shank that goes in, a light twist. Three quarters must rub, most "
-    "at the large end; wrung in it must not rock."
+    "Both clean and dry: three lines of blue along the shank that goes in, a light twist. Three quarters must rub, "
+    "most at the large end; wrung in it must not rock."
 )
 PLUG = "Try the mate: it must stop short of home by as much as the last cuts let it in."
 

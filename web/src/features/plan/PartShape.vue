@@ -49,7 +49,7 @@ const holes = computed(
     bores.value
       .map(
         (one) =>
-          [one.thread || one.across, nameOf(choices.value?.mouths, one.end ?? '')].join(' ') +
+          [one.thread || [one.taper, one.across].filter(Boolean).join(' '), nameOf(choices.value?.mouths, one.end ?? '')].join(' ') +
           (one.thread ? '' : fitted(one.fit)),
       )
       .join(' · ') || 'none',
