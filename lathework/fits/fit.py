@@ -10,8 +10,10 @@ from lathework.figures import PRACTICE, Figure, Given
 from lathework.fits.iso286 import Deviations, hole, shaft
 from lathework.units import LengthUnit, convert
 
-FitCode = Literal["", "running", "close-running", "piston", "slide", "push", "press", "drive"]
+FitCode = Literal["", "running", "close-running", "piston", "slide", "push", "glued", "press", "drive"]
 FIT_CODES: tuple[FitCode, ...] = get_args(FitCode)
+GLUED_LEAST, GLUED_MOST = (0.03, 0.0005), (0.06, 0.0005)
+"""The same of a joint with retaining compound: thinner it starves, thicker it does not set (practice)."""
 Makes = Literal["shaft", "hole"]
 _MADE: Mapping[Makes, str] = {"shaft": "diameter", "hole": "bore"}
 PISTON_LEAST, PISTON_MOST, PISTON_PART = (0.003, 0.0001), (0.008, 0.0003), 1 / 2
@@ -42,6 +44,7 @@ FIT: Mapping[FitCode, Fit] = {
         Fit("piston", "piston", "pops when the end is covered, falls by its own weight when it is not", 0, "", 0),
         Fit("slide", "slide", "H7/h6: goes together by hand, oiled", 7, "h", 6),
         Fit("push", "push", "H7/k6: a push of the hand, or a light tap", 7, "k", 6),
+        Fit("glued", "glued", "retaining compound fills the gap: clean, dry, by its data sheet", 0, "", 0),
         Fit("press", "press", "H7/p6: pressed in, and stays", 7, "p", 6, pressed=True),
         Fit("drive", "drive or shrink", "H7/s6: pressed hard, or shrunk on", 7, "s", 6, pressed=True),
     )
@@ -67,10 +70,12 @@ class Limits:
 
 
 def _pair(fit: Fit, size_mm: float) -> tuple[Deviations, Deviations]:
-    """The deviations of hole and shaft, in millimetres; a piston's by practice, halves of what lies between."""
+    """The deviations of hole and shaft, in millimetres; those of a piston and a glued joint by practice, halves of
+    what lies between."""
     if fit.letter:
         return hole(fit.hole_grade, size_mm), shaft(fit.letter, fit.shaft_grade, size_mm)
-    least, most = (first + each * size_mm for first, each in (PISTON_LEAST, PISTON_MOST))
+    span = (GLUED_LEAST, GLUED_MOST) if fit.code == "glued" else (PISTON_LEAST, PISTON_MOST)
+    least, most = (first + each * size_mm for first, each in span)
     wide = PISTON_PART * (most - least)
     return Deviations(0.0, wide, PRACTICE), Deviations(-most + wide, -least, PRACTICE)
 

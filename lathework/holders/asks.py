@@ -8,6 +8,7 @@ from typing import Literal, get_args
 
 from lathework.declared import Field
 from lathework.fields import Designation, Extent, Text
+from lathework.job.part_declaration import KEY
 from lathework.lengths import Span
 from lathework.shop.kit_declaration import ACROSS, SWALLOWS, THICK
 
@@ -66,6 +67,7 @@ HOLDERS: Mapping[HolderKind, Holder] = {
                 AskedSize("thread", "Largest thread", "1/2-13", "M12", Designation("the largest it cuts", "outside")),
                 AskedSize("longest", "Longest thread", "1-1/2", "40", Extent(SWALLOWS, optional=False)),
                 AskedSize("bar", "The bar measures", "3/4", "20", Extent(BAR, optional=False)),
+                AskedSize("key", "Keyed to the bar, a key of", "none", "none", Extent(KEY)),
             ),
         ),
         Holder(

@@ -6,6 +6,7 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 from dataclasses import replace
 
+from lathework.cutting.keyway import WIDEST, in_hub, in_shaft, key_in
 from lathework.cutting.torque import cutting_torque
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.fits.fit import limits_of
@@ -17,11 +18,12 @@ from lathework.holders.design import (
     Overruled,
     bar_for,
     length_text,
+    mm_of,
     thin_wall,
     wall_of,
 )
 from lathework.holders.making import Bored, Made, Turned, holder_job
-from lathework.holders.pocket import CHIP_DEEP_MM, LEAST_LIP_MM, OVER_THREAD_MM, Pocket
+from lathework.holders.pocket import CHIP_DEEP_MM, OVER_THREAD_MM, Pocket
 from lathework.lengths import Length
 from lathework.part.model import Edge
 from lathework.planning.notice import Notice
@@ -31,6 +33,8 @@ from lathework.units import LengthUnit, convert
 
 GRIP_N = 100.0
 """Friction of a hand round a knurled body: it slips at this times the radius, as a clutch does (practice)."""
+LEAST_OVER_KEY_MM = 4.0
+"""Metal over the keyway in a holder (practice)."""
 BEARS = 2.0
 """How many of its diameters the holder bears on its bar (practice)."""
 SIDE_MM = 6.0
@@ -66,11 +70,7 @@ def _across(widest: Length, unit: LengthUnit) -> Figure:
 
 def _against(pockets: Sequence[Pocket], guide_mm: float, thread: Thread, wall: Figure) -> Iterator[Notice]:
     for pocket in pockets:
-        if pocket.lip_mm < LEAST_LIP_MM:
-            field = "die" if pocket.word == "die" else "other"
-            lip = max(0.0, pocket.lip_mm)
-            text = f"The {pocket.word} would sit on {lip:.1f} mm all round: take a thinner bar for it."
-            yield Notice(f"thin-lip-{field}", field, text)
+        yield from pocket.against
     if guide_mm < thread.major_mm + OVER_THREAD_MM:
         text = f"{thread.designation} does not go through the bore of the bar: a thicker bar, or a smaller thread."
         yield Notice("bore-under-thread", "bar", text)
@@ -106,12 +106,13 @@ def die_holder(
     thread: Thread,
     longest: Length,
     bar: Length,
+    key: Length | None,
     metal: Material,
     own: Overruled,
 ) -> Design:
     """A holder for one of the `dies`, each across and thick, at either end, that slides on a `bar`, told in the unit of
-    `own`, what the person sets; `thread` is the largest that is cut, `longest` the longest. Sizes as measured. Source:
-    practice."""
+    `own`, what the person sets; `thread` is the largest that is cut, `longest` the longest. Sizes as measured; a `key`
+    so wide locks it to the bar under power. Source: practice."""
     unit = own.unit
     guide = replace(limits_of("close-running", "hole", bar.mm, bar.mm, unit).aim, name="bore for the bar")
     guide_mm, slides = convert(guide.value, unit, "mm"), convert(bar.mm, "mm", unit)
@@ -122,6 +123,7 @@ def die_holder(
     across = own.of("across", _across(widest, unit))
     body = (_slips(across, thread, metal, unit), *_body(guide, long, across, widest, unit))
     *_, wall, stock = (one.figure for one in body)
+    keyed = convert(key.value, key.unit, unit) if key is not None else None
     title = f"Die holder, {' and '.join(one.across.typed for one in pockets)}"
     document = holder_job(
         title,
@@ -132,15 +134,45 @@ def die_holder(
             Made(
                 stock.value,
                 (Turned(across.value, long.value),),
-                (*(hole for one in pockets for hole in one.holes), Bored(slides, "close-running", slides)),
+                (*(hole for one in pockets for hole in one.holes), Bored(slides, "close-running", slides, key=keyed)),
                 afterwards=" ".join(one.screws for one in pockets),
             ),
         ),
         becomes=_becomes(*dies[0]),
     )
-    dimensions = (*(told for one in pockets for told in one.dimensions), *body)
-    conflicts = tuple(_against(pockets, guide_mm, thread, wall))
+    dimensions = (*(told for one in pockets for told in one.dimensions), *body, *_key_told(key, bar, unit))
+    conflicts = (*_against(pockets, guide_mm, thread, wall), *_key_against(key, bar, across))
     return Design(title, dimensions, conflicts, document, tuple(_lying(pockets, long, across, longest, bar)))
+
+
+def _key_told(key: Length | None, bar: Length, unit: LengthUnit) -> Iterator[Dimensioned]:
+    """The keyways of bar and holder, half of the key in each."""
+    if key is None:
+        return
+    sits = key_in(bar.mm, key.mm)
+    shaft, hub = in_shaft(bar.mm, sits, unit)["left"], in_hub(bar.mm, sits, unit)["over"]
+    yield Dimensioned(
+        replace(shaft, name="bar's keyway to the side opposite"), "Half of the key in the bar: milled there."
+    )
+    yield Dimensioned(
+        replace(hub, name="over bore and keyway"), "The other half in the holder: it slides, and cannot turn."
+    )
+
+
+def _key_against(key: Length | None, bar: Length, across: Figure) -> Iterator[Notice]:
+    """What is against a key: too wide for its bar, or the holder too thin over it."""
+    if key is None:
+        return
+    if key.mm > WIDEST * bar.mm:
+        yield Notice("wide-key", "key", f"A key of {key.typed} in a bar of {bar.typed}: half of it at most.")
+        return
+    left = (mm_of(across) - bar.mm) / 2 - key_in(bar.mm, key.mm).hub_mm
+    if left < LEAST_OVER_KEY_MM:
+        yield Notice(
+            "thin-over-key",
+            "key",
+            f"Only {max(0.0, left):.1f} mm of the holder is left over its keyway: a larger body.",
+        )
 
 
 def _lying(pockets: Sequence[Pocket], long: Figure, across: Figure, longest: Length, bar: Length) -> Iterator[Lying]:

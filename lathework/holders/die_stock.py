@@ -16,7 +16,7 @@ from lathework.holders.design import (
 )
 from lathework.holders.handles import ENGAGED, SHORT_MM, Handles, handle_long, handles_for
 from lathework.holders.making import Bored, Made, Turned, holder_job
-from lathework.holders.pocket import LEAST_LIP_MM, OVER_THREAD_MM, Pocket
+from lathework.holders.pocket import OVER_THREAD_MM, Pocket
 from lathework.lengths import Length
 from lathework.planning.notice import Notice
 from lathework.shop.metals import Material
@@ -77,10 +77,7 @@ def _way(die: Length, thread: Thread, unit: LengthUnit) -> Figure:
 
 
 def _against(pocket: Pocket, handles: Handles, across: Figure, unit: LengthUnit) -> Iterator[Notice]:
-    if pocket.lip_mm < LEAST_LIP_MM:
-        lip = max(0.0, pocket.lip_mm)
-        text = f"The die would sit on {lip:.1f} mm all round when the thread has room: a larger die for this thread."
-        yield Notice("thin-lip-die", "die", text)
+    yield from pocket.against
     wall = (convert(across.value, unit, "mm") - pocket.across.mm) / 2
     if wall < handles.thread.major_mm:
         yield Notice(

@@ -37,7 +37,8 @@ class Turned:
 @dataclass(frozen=True, slots=True)
 class Bored:
     """A hole from an `end`, or across at `at` behind the right-hand end; right through where it is not `deep`, in the
-    job's unit; how it goes with a mate of so much, or what `thread` is `cut` in it."""
+    job's unit; how it goes with a mate of so much, or what `thread` is `cut` in it;
+    the width of the key that has a keyway in it; whether a reamer brings it to its fit."""
 
     across: float | None
     fit: FitCode = ""
@@ -46,6 +47,8 @@ class Bored:
     end: Mouth = "right"
     thread: str = ""
     at: float | None = None
+    key: float | None = None
+    reamed: bool = False
     cut: Cutter = "tap"
 
 
@@ -113,6 +116,7 @@ def _hole(number: int, one: Bored, unit: LengthUnit) -> Json:
     return (
         _plain(list(BORE.fields))
         | {"id": f"b{number}", "end": one.end, "cut": one.cut, "thread": one.thread, "at": _text(one.at, unit)}
+        | {"key": _text(one.key, unit), "by": "reamer" if one.reamed else "boring-tool"}
         | {"across": _text(one.across, unit), "depth": _text(one.deep, unit)}
         | {"fit": one.fit, "mate": _text(one.mate, unit)}
     )

@@ -11,6 +11,7 @@ from lathework.holders.design import Dimensioned, length_text
 from lathework.holders.making import Bored
 from lathework.lengths import Length
 from lathework.part.model import Edge
+from lathework.planning.notice import Notice
 from lathework.units import LengthUnit, convert
 
 PROUD_MM = 0.1
@@ -27,6 +28,11 @@ SCREWS = (
     "Screws for the {which}: drill and tap three M5, {at} behind its face, at half the die's thickness: the middle "
     "one pointed, over the split; one on either side, 45 degrees off."
 )
+
+
+LOOKALIKES = ((20.0, 20.6375, "13/16"), (25.0, 25.4, "1"), (38.0, 38.1, "1-1/2"), (50.0, 50.8, "2"))
+"""Metric dies that are taken for inch ones: both diameters in millimetres, the inch one by name (ISO 2568)."""
+_NEAR_MM = 0.15
 
 
 @dataclass(frozen=True, slots=True)
@@ -101,6 +107,18 @@ class Pocket:
         yield Bored(die, "running", die, deep=deep, end=self.end)
         if self.widened:
             yield Bored(self.room.value, deep=deep + convert(CHIP_DEEP_MM, "mm", self.unit), end=self.end)
+
+    @property
+    def against(self) -> Iterator[Notice]:
+        """What is against it: hardly anything to sit on; a die of the other standard that is a hair larger."""
+        field = "die" if self.word == "die" else "other"
+        if self.lip_mm < LEAST_LIP_MM:
+            lip = max(0.0, self.lip_mm)
+            yield Notice(f"thin-lip-{field}", field, f"The {self.word} would sit on {lip:.1f} mm all round.")
+        for metric, inch, name in LOOKALIKES:
+            if abs(self.across.mm - metric) < _NEAR_MM:
+                text = f"A {name} in die is {inch:g} mm and does not go into this: is the {self.word} {metric:g} mm?"
+                yield Notice(f"near-size-{field}", field, text)
 
     @property
     def screws(self) -> str:

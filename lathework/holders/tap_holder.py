@@ -31,8 +31,6 @@ HOLDS_OVER, BEARS = 2.5, 2.5
 """How many diameters of the tap's shank, and of the bar, are in the holder (practice)."""
 WEB_MM, VENT_MM, SIDE_MM = 6.0, 4.0, 6.0
 """Metal between both holes, the vent through it, and the metal beside the wider of them (practice)."""
-SLACK_MM = 0.05
-"""What a hole too small to be bored is reamed over the shank (practice)."""
 SCREWS = (
     "Two M5 screws onto the flats of the tap's square, {at} behind the face, opposite each other; a hole across for a "
     "tommy bar, clear of both holes."
@@ -40,11 +38,9 @@ SCREWS = (
 
 
 def _hole(shank: Length, unit: LengthUnit) -> Figure:
-    """The hole for the shank: bored to slide, or drilled and reamed where no boring tool goes in."""
-    if shank.mm >= LEAST_BORE_MM:
-        return replace(limits_of("slide", "hole", shank.mm, shank.mm, unit).aim, name="hole for the tap")
-    lengths = {"shank": shank.mm, "slack": SLACK_MM}
-    return worked("hole for the tap", shank.mm + SLACK_MM, unit, "shank + slack; drilled and reamed", lengths)
+    """The hole for the shank: bored to slide on it, or reamed to its nominal size where no boring tool goes in."""
+    mate = shank.mm if shank.mm >= LEAST_BORE_MM else None
+    return replace(limits_of("slide", "hole", shank.mm, mate, unit).aim, name="hole for the tap")
 
 
 def _against(wall: Figure, bar: Length, deep: Figure, bears: Figure) -> Iterator[Notice]:
@@ -111,7 +107,7 @@ def tap_holder(*, shank: Length, bar: Length, metal: Material, own: Overruled) -
                 (Turned(across.value, long.value),),
                 (
                     Bored(convert(VENT_MM, "mm", unit)),
-                    Bored(turns, "slide", turns, deep=deep.value) if bored else Bored(hole.value, deep=deep.value),
+                    Bored(turns, "slide", turns if bored else None, deep=deep.value, reamed=not bored),
                     Bored(slides, "close-running", slides, deep=bears.value, end="left"),
                 ),
                 afterwards=SCREWS.format(at=f"{length_text(deep.value * 0.6, unit)} {unit}"),

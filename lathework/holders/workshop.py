@@ -63,7 +63,15 @@ def _die_holder(reader: FieldReader, told: Mapping[str, Any], metal: Material, o
     dies = [(told["die"], told["thick"])]
     if told["other"] is not None:
         dies.append((told["other"], told["other_thick"]))
-    return die_holder(dies=dies, thread=told["thread"], longest=told["longest"], bar=told["bar"], metal=metal, own=own)
+    return die_holder(
+        dies=dies,
+        thread=told["thread"],
+        longest=told["longest"],
+        bar=told["bar"],
+        key=told["key"],
+        metal=metal,
+        own=own,
+    )
 
 
 def _guide_bush(reader: FieldReader, told: Mapping[str, Any], metal: Material, own: Overruled) -> Design:

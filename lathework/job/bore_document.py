@@ -30,9 +30,9 @@ def _bore(reader: JobReader, path: str) -> Bore | None:
             return None
         return Bore(own, end, depth, called.thread, called.class_name, None, at, cut, tap, each, count=count)
     across = _across(reader, path)
-    fit, mate = reader.chosen(f"{path}.fit"), reader.size(f"{path}.mate")
+    fit, mate, by = reader.chosen(f"{path}.fit"), reader.size(f"{path}.mate"), reader.chosen(f"{path}.by")
     if across is not None:
-        check_bored_fit(reader, path, end, fit, across, mate)
+        check_bored_fit(reader, path, end, fit, across, mate, by)
     key, count = reader.size(f"{path}.key"), _count(reader, path, end, depth)
     socket = _socket(reader, path, end, across, depth)
     if key is not None and across is not None:
@@ -41,7 +41,7 @@ def _bore(reader: JobReader, path: str) -> Bore | None:
         check_key(reader, path, key, across)
     if across is None or reader.wrong > before:
         return None
-    return Bore(own, end, depth, across=across, at=at, fit=fit, mate=mate, key=key, socket=socket, count=count)
+    return Bore(own, end, depth, across=across, at=at, fit=fit, mate=mate, key=key, socket=socket, count=count, by=by)
 
 
 def _across(reader: JobReader, path: str) -> Length | None:

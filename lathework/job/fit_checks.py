@@ -8,7 +8,7 @@ from lathework.fits.iso286 import LARGEST_MM
 from lathework.job.job_reader import JobReader
 from lathework.lengths import Length
 from lathework.methods.chase import LEAST_BORE_MM
-from lathework.part.model import Mouth
+from lathework.part.model import Finisher, Mouth
 
 MATE_NEAR, MATE_NEAR_MM = 0.02, 0.2
 """How far a measured mate may be off the size that its fit is named for: a share of it, and a little (practice)."""
@@ -33,14 +33,18 @@ def check_key(reader: JobReader, path: str, key: Length | None, across: Length) 
 
 
 def check_bored_fit(
-    reader: JobReader, path: str, end: Mouth, fit: FitCode, across: Length, mate: Length | None
+    reader: JobReader, path: str, end: Mouth, fit: FitCode, across: Length, mate: Length | None, by: Finisher
 ) -> None:
-    """A hole to a fit is bored along the axis, large enough for a boring tool."""
+    """A hole to a fit is bored along the axis, large enough for a boring tool; or reamed to the reamer's own size."""
     if not fit:
         return
     check_fit(reader, path, fit, across, mate)
     if end == "across":
         reader.fail("does-not-fit", f"{path}.fit", "A hole across is drilled or reamed, not bored to a fit here.")
+    elif by == "reamer":
+        if mate is not None:
+            text = "A reamer makes its own size, whatever the mate is: leave this empty, and make the mate to the hole."
+            reader.fail("does-not-fit", f"{path}.mate", text)
     elif across.mm < LEAST_BORE_MM:
-        text = f"No boring tool goes into a hole under {LEAST_BORE_MM:g} mm: drill it, and ream it to its size."
+        text = f"No boring tool goes into a hole under {LEAST_BORE_MM:g} mm: let a reamer bring it to its size."
         reader.fail("does-not-fit", f"{path}.fit", text)

@@ -7,7 +7,7 @@ from lathework.declared import Group, Rows
 from lathework.fields import Choice, Extent, Ident, Share, Text
 from lathework.fits.fit import FIT_CODES
 from lathework.lengths import Span
-from lathework.part.model import CUTTERS, MOUTHS, OUTSIDE_CUTTERS, SHAPES
+from lathework.part.model import CUTTERS, FINISHERS, MOUTHS, OUTSIDE_CUTTERS, SHAPES
 from lathework.part.stock import STOCK_FORMS
 from lathework.shop.kit_declaration import GRADUATION
 
@@ -82,6 +82,7 @@ BORE = Group(
             "of a blind hole across: so many round the part",
             whole=True,
         ),
+        "by": Choice(FINISHERS, "boring-tool", "what brings a hole to its fit"),
         "tap": Text("the adjustable tap of the shop that cuts it, by its id", LONGEST_IDENT),
         "graduation": Extent(GRADUATION, "what one graduation of that makes, on the diameter"),
     },

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from lathework.cutting.groove import SHORTEST_THREAD
 from lathework.cutting.knurl import Knurl
-from lathework.fits.taper import gauge_size, read_taper
+from lathework.fits.taper import HOW, gauge_size, read_taper
 from lathework.job.bore_document import check_bores, read_bores
 from lathework.job.fit_checks import check_fit, check_key
 from lathework.job.job_reader import JobReader
@@ -69,6 +69,8 @@ def _section(reader: JobReader, path: str, *, rest: Length | None) -> Section | 
 def _taper(reader: JobReader, path: str, own: str, length: Length | None, chamfer: Length | None) -> Section | None:
     """A section that is a taper: a named one has a large end of its own, where none is stated."""
     before, text = reader.wrong, reader.line(f"{path}.taper")
+    if not text:
+        reader.fail("empty", f"{path}.taper", f"Which taper is it? {HOW}")
     taper = reader.made(f"{path}.taper", text, read_taper)
     named = taper is not None and bool(taper.name)
     across = reader.size(f"{path}.across", optional=named or taper is None)

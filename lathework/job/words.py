@@ -72,6 +72,10 @@ CUTTERS: Words = {
     "tap-as-chaser": ("tap held as a chaser", "a smaller tap of the same pitch, on the leadscrew"),
     "boring-tool": ("inside threading tool", "single point, on the leadscrew"),
 }
+FINISHERS: Words = {
+    "boring-tool": ("boring tool", "any size from 8 mm on, true to the axis"),
+    "reamer": ("reamer", "its own size, quick; follows the hole that is there"),
+}
 FITS: Words = {one.code: (one.name, one.remark) for one in FIT.values()}
 METALS: Words = {
     metal.code: (metal.name, f"blank {metal.blank_fraction:g} of the pitch under; {metal.lubricant}")

@@ -12,10 +12,10 @@ from lathework.holes.drill_choice import choose, sought
 from lathework.holes.oversize import probable_hole
 from lathework.holes.percent import convention, percent_thread
 from lathework.holes.taper_pipe import TaperHole, taper_hole
+from lathework.part.finished_holes import reamer_drill, socket_drill
 from lathework.part.fitted import bore_limits
 from lathework.part.job_racks import LARGEST_DRILL_MM, Racks, rough_drill
 from lathework.part.model import TAPS, Bore
-from lathework.part.socket import socket_drill
 from lathework.shop.metals import Material
 from lathework.shop.racks import home, owned
 from lathework.tables.drills import Drill, all_drills
@@ -232,6 +232,9 @@ def bore_work(bore: Bore, racks: Racks) -> BoreWork:
     across = bore.across
     assert across is not None  # the reader gives each hole a thread or a size
     limits = bore_limits(bore, racks.unit)
+    if limits is not None and bore.reamed:
+        drill, figure = reamer_drill(bore, racks)
+        return BoreWork(bore, drill.name, figure, drill.diameter_mm, None, limits=limits)
     if limits is not None:
         rough = rough_drill(limits.aim_mm, racks)
         return BoreWork(bore, BORING_TOOL, limits.aim, limits.aim_mm, None, rough=rough, limits=limits)

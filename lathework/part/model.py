@@ -20,6 +20,9 @@ OutsideCutter = Literal["die", "die-head", "threading-tool"]
 """What cuts a thread outside."""
 SetCutter = Literal[OutsideCutter, "adjustable-tap"]
 """What a thread may be cut by that is set, or goes deeper, after a verdict."""
+Finisher = Literal["boring-tool", "reamer"]
+"""What brings a plain hole to its fit."""
+FINISHERS: tuple[Finisher, ...] = get_args(Finisher)
 TAPS: tuple[Cutter, ...] = ("tap", "form-tap", "adjustable-tap")
 """What is turned into a hole; the others are fed along it on the leadscrew."""
 SHAPES: tuple[Shape, ...] = get_args(Shape)
@@ -118,6 +121,12 @@ class Bore:
     key: Length | None = None
     socket: Taper | None = None
     count: int = 1
+    by: Finisher = "boring-tool"
+
+    @property
+    def reamed(self) -> bool:
+        """Whether a reamer brings it to its fit."""
+        return bool(self.fit) and self.by == "reamer"
 
     @property
     def small_mm(self) -> float:

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import replace
 
+from lathework.fits.fit import FIT
 from lathework.holes.depth import THIN_WALL, likely_breaks
 from lathework.holes.percent import percent_thread
 from lathework.methods.ways.choose import INSIDE
@@ -51,6 +52,17 @@ def _along(work: Work, bore: Bore, bore_work: BoreWork, field: str) -> Iterator[
             f"{show_share(THIN_WALL)} of the hole: {what}"
         )
         yield Notice("thin-wall", field, text)
+    yield from _blind_press(work, bore, field)
+
+
+def _blind_press(work: Work, bore: Bore, field: str) -> Iterator[Notice]:
+    """A part that is pressed into a blind hole shuts the air in, which pushes it out again."""
+    if not FIT[bore.fit].pressed or bore.depth is None or bore.socket is not None:
+        return
+    vented = any(one.end == bore.end and one.id != bore.id and one.depth is None for one in work.part.bores)
+    if not vented:
+        text = "Pressed in here a part shuts the air in, and comes out again: drill a vent, or let the hole through."
+        yield Notice("blind-press", f"{field}.depth", text)
 
 
 def _across(work: Work, bore: Bore, field: str) -> Iterator[Notice]:

@@ -22,6 +22,7 @@ BUSH: dict[str, Any] = body(
     bore(across="1/2", fit="close-running", mate="0.4990"),
     **{"part.sections": [section("round", "1-1/4", across="7/8", fit="press"), section("bar")]},
 )
+MM = {"setup.groove_blade": "2", "setup.parting_blade": "2"}
 NAMED = [code for code in FIT_CODES if code]
 
 
@@ -46,6 +47,47 @@ class Limits(unittest.TestCase):
     def test_told_in_inches_it_is_the_same(self) -> None:
         inch, mm = (limits_of("slide", "hole", 25.4, 25.39, unit) for unit in ("in", "mm"))
         self.assertAlmostEqual(inch.aim.value * 25.4, mm.aim.value, places=9)
+
+
+class Joined(unittest.TestCase):
+    def test_a_blind_press_wants_a_vent(self) -> None:
+        """Air has no other way out of a blind hole; a hole right through, or a vent at its bottom, is one."""
+        blind, vent = bore(across="1/2", depth="1/2", fit="press"), bore(across="1/16")
+        for holes, wants in (((blind,), True), ((blind, vent), False), ((bore(across="1/2", fit="press"),), False)):
+            made = plan(body(*holes))
+            self.assertEqual("blind-press" in {one.code for one in made.notices}, wants, holes)
+
+    def test_a_glued_joint_leaves_the_compound_a_gap(self) -> None:
+        """25 mm: some hundredths between, never under what the compound wants; told so, and nothing of polishing."""
+        shaft, hole = (limits_of("glued", makes, 25.0, None, "mm") for makes in ("shaft", "hole"))
+        self.assertTrue(0.04 <= hole.low_mm - shaft.high_mm <= hole.high_mm - shaft.low_mm <= 0.08)
+        notes = " ".join(step(plan(body(bore(across="1/2", fit="glued"))), "bore").notes)
+        self.assertIn("compound", notes)
+        self.assertNotIn("lap", notes)
+
+
+class Reamed(unittest.TestCase):
+    def test_a_small_hole_is_drilled_and_reamed(self) -> None:
+        """6 H7: 0 to 12 micrometres over (ISO 286-1); two tenths are left for the reamer, none of them by a bar."""
+        hole = bore(across="6", depth="20", fit="slide", by="reamer")
+        made = plan(body(hole, unit="mm", **{"part.stock.across": "25", "part.overall_length": "50"} | MM))
+        drill, ream = made.operation("drill:b1"), made.operation("ream:b1")
+        assert drill is not None and drill.cut is not None and ream is not None
+        self.assertAlmostEqual(drill.cut.outer_mm, 5.8)
+        (size,) = ream.dimensions
+        self.assertAlmostEqual(size.target.low_mm, 6.0)
+        self.assertAlmostEqual(size.target.high_mm, 6.012)
+        self.assertIn("lead", " ".join(ream.notes))
+
+    def test_a_reamer_follows_no_mate(self) -> None:
+        changes = {"unit": "mm", "part.stock.across": "25", "part.overall_length": "50"} | MM
+        for hole, field in (
+            (bore(across="6", fit="slide", by="reamer", mate="5.95"), "part.bores.0.mate"),
+            (bore(across="6", fit="slide"), "part.bores.0.fit"),
+        ):
+            with self.assertRaises(InvalidDocument) as caught:
+                plan(body(hole, **changes))
+            self.assertIn(field, [error.field for error in caught.exception.errors])
 
 
 class Steps(unittest.TestCase):

@@ -133,8 +133,19 @@ class DieHolder(unittest.TestCase):
             ({"bar": "3/4"}, "thin-lip-other"),
             ({"bar": "15/16", "other": "", "other_thick": ""}, "thin-lip-die"),
             ({"thread": "5/8-11"}, "bore-under-thread"),
+            ({"die": "25 mm"}, "near-size-die"),
+            ({"key": "3/8"}, "wide-key"),
+            ({"key": "5/16", "own": {"across": "1.13"}}, "thin-over-key"),
         ):
             self.assertEqual([one.code for one in designed("die-holder", TWO | fault).conflicts], [code], fault)
+
+    def test_keyed_to_its_bar(self) -> None:
+        """A 3/16 key in a 3/4 bar: .644 left in the bar, .837 over bore and keyway (ASME B17.1); the job planes it."""
+        design = designed("die-holder", HOLDER | {"bar": "3/4", "die": "1-1/2", "key": "3/16"})
+        self.assertAlmostEqual(millimetres(design)["bar's keyway to the side opposite"] / 25.4, 0.644, delta=0.0006)
+        self.assertAlmostEqual(millimetres(design)["over bore and keyway"] / 25.4, 0.837, delta=0.0006)
+        step = next(one for one in made(design).operations if one.key.startswith("hub-keyway:"))
+        self.assertAlmostEqual(step.figures["over"].value, 0.837, delta=0.002)
 
     def test_another_die_wants_both_its_sizes(self) -> None:
         with self.assertRaises(InvalidDocument) as caught:
@@ -249,7 +260,9 @@ class TapHolder(unittest.TestCase):
         design = designed("tap-holder", {"shank": f"{shank:.2f}", "bar": f"{bar:.2f}", "unit": "mm"})
         plan = made(design)
         holes = {one.bore.end if one.bore.depth else "vent": one for one in plan.work.bores}
-        self.assertTrue(0.0 < holes["right"].drill_mm - shank <= 0.06)
+        tap = holes["right"]
+        opened = tap.limits.aim_mm if tap.bore.reamed and tap.limits else tap.drill_mm
+        self.assertTrue(0.0 < opened - shank <= 0.06, opened - shank)
         self.assertTrue(0.005 <= holes["left"].drill_mm - bar <= 0.06)
         ((long, outside),) = sections(plan)
         deep = [one.bore.depth.mm for one in holes.values() if one.bore.depth is not None]

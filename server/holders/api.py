@@ -52,6 +52,7 @@ class HolderTyped(Strict):
     plain: str = Field("", max_length=LONGEST)
     plain_long: str = Field("", max_length=LONGEST)
     wide: str = Field("", max_length=LONGEST)
+    key: str = Field("", max_length=LONGEST)
 
 
 class HolderIn(HolderTyped):

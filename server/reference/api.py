@@ -52,6 +52,7 @@ class Choices:
     schools: tuple[ChoiceShown, ...]
     shapes: tuple[ChoiceShown, ...]
     patterns: tuple[ChoiceShown, ...]
+    finishers: tuple[ChoiceShown, ...]
     stocks: tuple[ChoiceShown, ...]
     finishes: tuple[ChoiceShown, ...]
     holders: tuple[ChoiceShown, ...]
@@ -146,6 +147,7 @@ def choices(request: HttpRequest) -> HttpResponse:
             schools=_choices(words.SCHOOLS),
             shapes=_choices(words.SHAPES),
             patterns=_choices(words.PATTERNS),
+            finishers=_choices(words.FINISHERS),
             stocks=_choices(words.STOCKS),
             finishes=_choices(words.FINISHES),
             holders=_choices(words.HOLDERS),

@@ -124,6 +124,24 @@ class Bush(BrowserCase):
         told = {str(one.dxf.text) for one in drawing.modelspace().query("TEXT")}
         self.assertTrue(any("3.367" in text for text in told), told)
 
+    def test_a_sleeve_for_a_plain_stock(self) -> None:
+        """Bored to the bar, a spigot for the stock: asked for, found too thin, drawn apart, and its job planned."""
+        page = self.page
+        page.goto("/holders")
+        page.get_by_role("button", name="sleeve for a plain die stock").click()
+        for label, size in (("The bar measures, in", "1/2"), ("Hole of the stock measures, in", "0.55")):
+            page.get_by_role("textbox", name=label, exact=True).fill(size)
+        page.get_by_role("textbox", name="The spigot goes in by, in", exact=True).fill("1/4")
+        against = page.get_by_role("list", name="What is against it")
+        expect(against).to_contain_text("metal is left round the hole")
+        page.get_by_role("textbox", name="Hole of the stock measures, in", exact=True).fill("13/16")
+        expect(against).to_have_count(0)
+        page.get_by_role("button", name="apart").click()
+        expect(page.get_by_role("group", name="Sleeve for a plain die stock, in section, apart")).to_be_visible()
+        page.get_by_role("button", name="Make it").click()
+        expect(page.get_by_role("textbox", name="Title")).to_have_value("Sleeve for a plain die stock")
+        expect(page.get_by_role("region", name="Sections")).to_contain_text("push fit")
+
     def test_a_stock_for_a_large_die(self) -> None:
         """For a 2 x 5/8 die: drawn together and apart, a size of one's own, ring and handles made, and put in the
         shop by what the job says."""

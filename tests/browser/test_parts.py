@@ -162,6 +162,37 @@ class Parts(BrowserCase):
             page.get_by_role("button", name="Done", exact=True).click()
         expect(page.get_by_role("heading", level=1)).to_contain_text("Plunge with the left edge of the parting blade")
 
+    def test_a_section_becomes_a_taper(self) -> None:
+        """The shank of a stud turned into Morse taper 2: an end that no name gives is asked for, then the plan turns it
+        with the slide set over, and the bench takes its small end."""
+        page = self.page
+        self.start_job(
+            "thread at one end",
+            {
+                "What is it": "Drawbar",
+                "Thread": "M6",
+                "How many": "1",
+                "Bar diameter, mm": "20",
+                "Thread length, mm": "14",
+                "Overall length, mm": "90",
+            },
+        )
+        self.open_facts("Sections")
+        page.get_by_role("button", name="Add a section").click()
+        self.choose("Section 3, shape", "taper")
+        self.field("Section 2, length").fill("26")
+        self.field("Section 3, length").fill("50")
+        taper = self.field("Section 3, taper")
+        taper.fill("1 on 20")
+        expect(page.get_by_role("alert").first).to_contain_text("is no taper")
+        taper.fill("MT2")
+        taper.press("Enter")
+        step = page.get_by_role("button", name="Turn the taper, MT2")
+        step.click()
+        detail = page.get_by_role("region", name="Turn the taper, MT2")
+        expect(detail).to_contain_text("1.431°")
+        expect(detail).to_contain_text("three quarters must rub")
+
     def test_sections_are_added_moved_and_taken_out(self) -> None:
         page = self.page
         self.start_job(

@@ -126,6 +126,19 @@ class Tapers(unittest.TestCase):
         self.assertLess(drill.cut.outer_mm, 0.572 * 25.4)
         self.assertEqual(mark.figures["apart"].value, 90)
 
+    def test_what_no_taper_can_be(self) -> None:
+        for cone, field in (
+            (section("taper", "20"), "taper"),
+            (section("taper", "20", taper="1 on 20", across="18"), "taper"),
+            (section("taper", "20", taper="1:20"), "across"),
+            (section("taper", "38", taper="1:2", across="18"), "length"),
+            (section("taper", "20", taper="MT3"), "across"),
+        ):
+            changes = {"unit": "mm", "part.stock.across": "20", "part.overall_length": ""}
+            with self.subTest(cone), self.assertRaises(InvalidDocument) as caught:
+                plan(changes | {"part.sections": [cone, section("bar", "30")]})
+            self.assertIn(f"part.sections.0.{field}", [error.field for error in caught.exception.errors])
+
     def test_what_no_socket_can_be(self) -> None:
         for hole, field in (
             (bore(across="", taper="MT2"), "part.bores.0.depth"),

@@ -12,6 +12,10 @@ from lathework.units import LengthUnit, convert
 OUTSIDE = "Let it cool before the last cut: warm work measures large. The last hundredth by emery on a flat file."
 INSIDE = "Let it cool before the last cut. The last hundredth by a lap; never emery on a finger in a bore that turns."
 TRY = "Try the mate before the piece leaves the chuck."
+GLUED = (
+    "Leave it as turned, no polish: the compound keys in the grooves. Degrease both, wet both, turn it in once; no "
+    "strain until it has set. Gloves and eyes by its data sheet; heat undoes it."
+)
 SHRUNK = "Or shrink it on: the outer one heated by {heat}, the inner one cold."
 PRESSED = "Break the leading edge of both, so that neither shaves the other; oil, and press straight."
 
@@ -50,6 +54,8 @@ def fit_notes(code: FitCode, limits: Limits | None, *, inside: bool = False, shr
     """What to mind with a fit; nothing without one. `shrinks` says that the outer part is of a metal that is heated."""
     if limits is None:
         return ()
+    if code == "glued":
+        return (GLUED,)
     last = INSIDE if inside else OUTSIDE
     if not FIT[code].pressed:
         return last, TRY

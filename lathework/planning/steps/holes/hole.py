@@ -18,7 +18,7 @@ from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import given_mm
 from lathework.planning.steps import measures
 from lathework.planning.steps.holes.boring import bore, depths, drilling_speed, taken
-from lathework.planning.steps.holes.reaming import ream
+from lathework.planning.steps.holes.reaming import ream, ream_to_fit
 from lathework.planning.steps.holes.socket import bore_socket
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
@@ -188,6 +188,8 @@ def holes(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
         yield replace(drilled, notes=(*drilled.notes, BEGUN)) if begun else drilled
         if found.bore.socket is not None:
             yield bore_socket(work, chucking, found, found.bore.socket)
+        if found.limits is not None and found.bore.reamed:
+            yield ream_to_fit(work, chucking, found, found.limits)
         if found.taper is not None:
             yield ream(work, chucking, found, found.taper)
         elif found.bore.thread is not None:

@@ -1,18 +1,25 @@
-"""Reaming a taper before a taper tap."""
+"""Reaming: a taper before a taper tap, a plain hole to its fit."""
 
 from __future__ import annotations
 
 from lathework import cautions
 from lathework.cautions import Caution
+from lathework.cutting.dimension import Dimension, Target
+from lathework.fits.fit import Limits
 from lathework.holes.taper_pipe import TaperHole
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
+from lathework.planning.positions import typed
+from lathework.planning.steps.fit_words import fit_cautions, fit_figures
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 
 REAMING_SHARE = 0.3
 """Reaming speed over turning speed (practice)."""
+FLOAT = "Let the reamer float in its holder, or push it with the tailstock's centre while a hand keeps it from turning."
+FEED = "Plenty of oil, fed on steadily, never turned backward: its edges chip."
+LEAD = "A hand reamer's lead leaves the last of a blind hole small: a machine reamer, or drilled that much deeper."
 
 
 def ream(
@@ -40,5 +47,33 @@ def ream(
         cautions=(care,),
         notes=("Never backward: its edges chip.", f"No taper reamer?{without} The tap wears fast."),
         makes=makes(mouth=in_mm(taper.ream_to)),
+        chucking=chucking.number,
+    )
+
+
+def ream_to_fit(work: Work, chucking: Chucking, bore_work: BoreWork, limits: Limits) -> Operation:
+    """Ream a plain hole to its fit: the reamer makes its own size, and the fit follows from its mate."""
+    bore = bore_work.bore
+    assert bore.across is not None
+    figures = {
+        "bore": typed("bore", bore.across, fine=True),
+        **fit_figures(limits, work.job.unit),
+        "speed": work.speed(work.job.material.turning_speed * REAMING_SHARE, bore.across.mm),
+    }
+    target = Target(limits.low_mm, limits.aim_mm, limits.high_mm)
+    how = "plug, or the mate, the work cold"
+    return Operation(
+        key=keyed("ream", bore.id),
+        kind="ream",
+        title="Ream to the fit",
+        sentence="Ream to {bore}" + ("." if bore.depth is None else ", to the bottom."),
+        headline="bore",
+        figures=figures,
+        tool=f"{bore.across.typed} reamer",
+        edge="",
+        cautions=(cautions.DRILL, *fit_cautions(bore.fit)),
+        notes=(FLOAT, FEED, *((LEAD,) if bore.depth is not None else ())),
+        dimensions=(Dimension("bore", "bore", target, bore_work.drill_mm, bore.across.mm, "none", how, grows=True),),
+        makes=makes(diameter=limits.aim_mm),
         chucking=chucking.number,
     )

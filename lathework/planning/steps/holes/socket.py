@@ -8,7 +8,7 @@ from lathework.cutting.next_cut import FINISH_MM
 from lathework.figures import GEOMETRY, Figure, Given
 from lathework.fits.taper import Taper, set_over
 from lathework.part.bores import BoreWork
-from lathework.part.socket import mouth_figure
+from lathework.part.finished_holes import mouth_figure
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import given_mm, typed

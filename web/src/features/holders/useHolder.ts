@@ -31,6 +31,7 @@ const FIRST = {
   plain: '',
   plain_long: '',
   wide: '',
+  key: '',
 }
 
 /** A holder designed as one types, and the job that makes it; what is typed outlives a closed page. */

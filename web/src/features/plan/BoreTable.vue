@@ -62,8 +62,16 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
             :choices="choices?.fits ?? []"
             v-bind="edit(at, 'fit')"
           />
-          <InlineField
+          <InlineChoice
             v-if="bore.fit"
+            :label="`Hole ${at + 1}, brought to it by`"
+            before="by a"
+            :choices="choices?.finishers ?? []"
+            v-bind="edit(at, 'by')"
+            :model-value="value(path(at, 'by')) || 'boring-tool'"
+          />
+          <InlineField
+            v-if="bore.fit && bore.by !== 'reamer'"
             :label="`Hole ${at + 1}, mate measures`"
             before="its mate measures"
             figure

@@ -49,8 +49,10 @@ const holes = computed(
     bores.value
       .map(
         (one) =>
-          [one.thread || [one.taper, one.across].filter(Boolean).join(' '), nameOf(choices.value?.mouths, one.end ?? '')].join(' ') +
-          (one.thread ? '' : fitted(one.fit)),
+          [
+            one.thread || [one.taper, one.across].filter(Boolean).join(' '),
+            nameOf(choices.value?.mouths, one.end ?? ''),
+          ].join(' ') + (one.thread ? '' : fitted(one.fit)),
       )
       .join(' · ') || 'none',
 )

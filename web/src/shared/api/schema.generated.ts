@@ -1756,6 +1756,12 @@ export interface components {
              */
             at?: string;
             /**
+             * By
+             * @default boring-tool
+             * @enum {string}
+             */
+            by?: "boring-tool" | "reamer";
+            /**
              * Count
              * @default
              */
@@ -1782,7 +1788,7 @@ export interface components {
              * @default
              * @enum {string}
              */
-            fit?: "" | "running" | "close-running" | "piston" | "slide" | "push" | "press" | "drive";
+            fit?: "" | "running" | "close-running" | "piston" | "slide" | "push" | "glued" | "press" | "drive";
             /**
              * Graduation
              * @default
@@ -2091,6 +2097,8 @@ export interface components {
             };
             /** Faults */
             faults: components["schemas"]["ChoiceShown"][];
+            /** Finishers */
+            finishers: components["schemas"]["ChoiceShown"][];
             /** Finishes */
             finishes: components["schemas"]["ChoiceShown"][];
             /** Fits */
@@ -2780,6 +2788,11 @@ export interface components {
              */
             die?: string;
             /**
+             * Key
+             * @default
+             */
+            key?: string;
+            /**
              * Longest
              * @default
              */
@@ -2907,6 +2920,11 @@ export interface components {
              * @default
              */
             die?: string;
+            /**
+             * Key
+             * @default
+             */
+            key?: string;
             /**
              * Longest
              * @default
@@ -4489,7 +4507,7 @@ export interface components {
              * @default
              * @enum {string}
              */
-            fit?: "" | "running" | "close-running" | "piston" | "slide" | "push" | "press" | "drive";
+            fit?: "" | "running" | "close-running" | "piston" | "slide" | "push" | "glued" | "press" | "drive";
             /**
              * Id
              * @default
@@ -5932,6 +5950,7 @@ export interface operations {
                 plain?: string;
                 plain_long?: string;
                 wide?: string;
+                key?: string;
                 /** @description sizes that the person sets: long=2-1/2 */
                 own?: string[];
                 /** @description its parts drawn apart */
@@ -6042,6 +6061,7 @@ export interface operations {
                 plain?: string;
                 plain_long?: string;
                 wide?: string;
+                key?: string;
                 /** @description sizes that the person sets: long=2-1/2 */
                 own?: string[];
                 /** @description its parts drawn apart */
@@ -6152,6 +6172,7 @@ export interface operations {
                 plain?: string;
                 plain_long?: string;
                 wide?: string;
+                key?: string;
                 /** @description sizes that the person sets: long=2-1/2 */
                 own?: string[];
             };
