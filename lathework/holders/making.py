@@ -106,7 +106,7 @@ def _section(number: int, one: Turned, unit: LengthUnit) -> Json:
     return (
         _plain(list(SECTION.fields))
         | {"id": f"s{number}", "shape": one.shape, "cut": "die", "thread": one.thread, "taper": one.taper}
-        | {"pattern": "diamond"}
+        | {"pattern": "diamond", "edge": "bevel"}
         | {"across": _text(one.across, unit), "length": _text(one.long, unit)}
         | {"fit": one.fit, "mate": _text(one.mate, unit), "chamfer": edge}
     )

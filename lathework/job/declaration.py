@@ -8,7 +8,7 @@ from lathework.declared import Group, Rows
 from lathework.fields import Choice, Extent, Fixed, Raw, Several, Share, Text, Whole
 from lathework.holes.depth import HIGHEST_PERCENT, LOWEST_PERCENT
 from lathework.identify.evidence import FIELDS
-from lathework.job.model import BATCHES, FINISHES, ORDERS, SUPPORTS
+from lathework.job.model import BATCHES, FINISHES, MILLINGS, ORDERS, SUPPORTS
 from lathework.job.part_declaration import LONGEST_IDENT, PART
 from lathework.lengths import Span
 from lathework.methods.die import HOLDERS
@@ -56,6 +56,7 @@ METHOD = Group(
         "finish": Choice(FINISHES, about="how a shoulder is reached"),
         "holder": Choice(HOLDERS, about="what holds the die"),
         "order": Choice(ORDERS, "from-the-bar", "parted off the bar, or sawn blanks first"),
+        "milling": Choice(MILLINGS, "after", "when flats, keyways and holes across are made"),
         "batch": Choice(BATCHES, "piece", "piece by piece, or each holding for all pieces before the next holding"),
         "support": Choice(SUPPORTS, "chuck", "what carries the free end"),
         "tapping": Choice(TAPPINGS, "by-centre", "what guides the tap and turns it"),

@@ -111,6 +111,7 @@ def _method(reader: JobReader, metal: Material, part: Part | None) -> Method:
         infeed=reader.chosen("method.infeed"),
         point=reader.chosen("method.point"),
         tip=reader.size("method.tip"),
+        milling=reader.chosen("method.milling"),
         fraction_asked=bool(reader.text("method.blank_fraction")),
     )
 

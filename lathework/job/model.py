@@ -24,6 +24,9 @@ Order = Literal["from-the-bar", "blanks-first"]
 Support = Literal["chuck", "centre"]
 Batch = Literal["piece", "holding"]
 FINISHES: tuple[Finish, ...] = get_args(Finish)
+Milling = Literal["after", "on-the-bar"]
+"""When flats, keyways and holes across are made: when all is turned, or before the piece is parted off its bar."""
+MILLINGS: tuple[Milling, ...] = get_args(Milling)
 ORDERS: tuple[Order, ...] = get_args(Order)
 BATCHES: tuple[Batch, ...] = get_args(Batch)
 SUPPORTS: tuple[Support, ...] = get_args(Support)
@@ -56,6 +59,7 @@ class Method:
     overruled: str = ""
     mate: Mate | None = None
     fraction_asked: bool = False
+    milling: Milling = "after"
     infeed: Infeed = "compound"
     point: Ground = ""
     tip: Length | None = None

@@ -7,7 +7,7 @@ from lathework.declared import Group, Rows
 from lathework.fields import Choice, Extent, Ident, Share, Text
 from lathework.fits.fit import FIT_CODES
 from lathework.lengths import Span
-from lathework.part.model import CUTTERS, FINISHERS, MOUTHS, OUTSIDE_CUTTERS, SHAPES
+from lathework.part.model import BROKEN, CUTTERS, FINISHERS, MOUTHS, OUTSIDE_CUTTERS, SHAPES
 from lathework.part.stock import STOCK_FORMS
 from lathework.shop.kit_declaration import GRADUATION
 
@@ -47,6 +47,7 @@ SECTION = Group(
         "length": Extent(ALONG, "of a thread to its shoulder; one section may leave it empty and take the rest"),
         "thread": Text("designation: 3/8-16, M8x1, 1/4 BSW, G3/8, 2 BA"),
         "chamfer": Extent(CHAMFER, "45 degrees, on the edge toward the nearer end"),
+        "edge": Choice(BROKEN, "bevel", "whether that edge is bevelled or rounded"),
         "cut": Choice(OUTSIDE_CUTTERS, "die", "what cuts the thread"),
         "die": Text("the die of the shop that cuts the thread, by its id", LONGEST_IDENT),
         "fit": Choice(FIT_CODES, "", "how a round section goes with its mate; empty for a plain size"),

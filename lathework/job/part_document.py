@@ -51,19 +51,22 @@ def _section(reader: JobReader, path: str, *, rest: Length | None) -> Section | 
         return None if length is None else Section(own, shape, length, chamfer=chamfer)
     across = reader.size(f"{path}.across", optional=False)
     fit, mate = reader.chosen(f"{path}.fit"), reader.size(f"{path}.mate")
+    edge = reader.chosen(f"{path}.edge")
     pattern, pitch = reader.chosen(f"{path}.pattern"), reader.size(f"{path}.pitch")
     if length is None or across is None:
         return None
     if shape != "round":
         knurl = Knurl(pattern, pitch) if shape == "knurl" and pitch is not None else None
-        return Section(own, shape, length, across, chamfer=chamfer, knurl=knurl)
+        return Section(own, shape, length, across, chamfer=chamfer, knurl=knurl, edge=edge)
     check_fit(reader, path, fit, across, mate)
     key, key_length = reader.size(f"{path}.key"), reader.size(f"{path}.key_length")
     check_key(reader, path, key, across)
     if key is not None and key_length is not None and not key.mm <= key_length.mm <= length.mm:
         text = "It is as long as the key is wide at least, and as the section at most."
         reader.fail("does-not-fit", f"{path}.key_length", text)
-    return Section(own, shape, length, across, chamfer=chamfer, fit=fit, mate=mate, key=key, key_length=key_length)
+    return Section(
+        own, shape, length, across, chamfer=chamfer, fit=fit, mate=mate, key=key, key_length=key_length, edge=edge
+    )
 
 
 def _taper(reader: JobReader, path: str, own: str, length: Length | None, chamfer: Length | None) -> Section | None:

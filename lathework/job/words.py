@@ -22,6 +22,10 @@ SHAPES: Words = {
     "flats": ("two flats", "for a spanner, milled on the round beside them"),
     "knurl": ("knurl", "turned, then knurled"),
 }
+BROKEN: Words = {
+    "bevel": ("bevelled", "at 45 degrees"),
+    "round": ("rounded", "to a radius, with a form tool or a file"),
+}
 PATTERNS: Words = {
     "straight": ("straight", "lines along the axis"),
     "diamond": ("diamond", "two sets of lines, 30 degrees from the axis"),
@@ -44,6 +48,10 @@ ORDERS: Words = {
         "held by the bar, up to four diameters long; longer work is sawn",
     ),
     "blanks-first": ("blanks first, then each end", "sawn to length, held by the body; short stick-out, no parting"),
+}
+MILLINGS: Words = {
+    "after": ("when all is turned", "held by what is finished; nothing is taken out of the chuck for it"),
+    "on-the-bar": ("on the bar, before parting off", "the bar is the handle: for what is too small to be held"),
 }
 BATCHES: Words = {
     "piece": ("piece by piece", "each whole before the next is begun: a fault shows in the first"),

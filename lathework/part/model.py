@@ -20,6 +20,9 @@ OutsideCutter = Literal["die", "die-head", "threading-tool"]
 """What cuts a thread outside."""
 SetCutter = Literal[OutsideCutter, "adjustable-tap"]
 """What a thread may be cut by that is set, or goes deeper, after a verdict."""
+Broken = Literal["bevel", "round"]
+"""How an edge is broken: at 45 degrees, or rounded."""
+BROKEN: tuple[Broken, ...] = get_args(Broken)
 Finisher = Literal["boring-tool", "reamer"]
 """What brings a plain hole to its fit."""
 FINISHERS: tuple[Finisher, ...] = get_args(Finisher)
@@ -87,6 +90,7 @@ class Section:
     knurl: Knurl | None = None
     key: Length | None = None
     key_length: Length | None = None
+    edge: Broken = "bevel"
 
     @property
     def small_mm(self) -> float:

@@ -54,10 +54,11 @@ def _lathe(job: Job, *, outside: bool, inside: bool) -> Iterator[str]:
         yield "setup.mount"
 
 
-def asked(job: Job, notices: tuple[Notice, ...], *, blades: bool) -> tuple[str, ...]:
+def asked(job: Job, notices: tuple[Notice, ...], *, blades: bool, milled: bool) -> tuple[str, ...]:
     """Fields of the document that concern this job, beside those that concern every one.
 
-    `blades` where more than one tool of the tool post is set by its zero.
+    `milled` where something is milled or drilled across, `blades` where more than one tool of the tool post is set by
+    its zero.
     """
     outside = any(section.thread is not None for section in job.part.sections)
     inside = bool(job.part.bores)
@@ -71,6 +72,8 @@ def asked(job: Job, notices: tuple[Notice, ...], *, blades: bool) -> tuple[str, 
         fields += ["setup.leadscrew", "setup.gearbox", "setup.gears", "setup.dial_teeth", "setup.dial_lines"]
     if not job.part.stock.one_ended:
         fields += ["method.order", "part.stock.bar_length", "setup.parting_blade", "setup.parting_edge"]
+    if milled:
+        fields.append("method.milling")
     if job.quantity > 1:
         fields.append("method.batch")
     if blades and not (job.setup.machine and job.setup.tools != "unsaid"):

@@ -14,6 +14,7 @@ from lathework.part.sample import nominals, unlike
 from lathework.part.stock import largest_across_flats
 from lathework.planning.chucking import Chucking
 from lathework.planning.hole_notices import hole_notices
+from lathework.planning.milling import milling_notices
 from lathework.planning.notice import Notice, told
 from lathework.planning.order import CENTRE_RATIO, LEAST_GRIP_MM, STEADY_RATIO
 from lathework.planning.steps.threading import by_hand_because
@@ -164,6 +165,7 @@ def _support(work: Work, chucking: Chucking) -> Iterator[Notice]:
 def notices(work: Work, ways: tuple[Chucking, ...]) -> tuple[Notice, ...]:
     """Every remark on the job, in the order of blank, sizes, holding."""
     out = [*_threads(work), *_sizes(work), *hole_notices(work, ways), *_holding(work, ways)]
+    out += milling_notices(work, ways)
     if work.job.identified is not None:
         out.append(
             Notice("identified", f"part.sections.{next(iter(work.threads), 0)}.thread", work.job.identified.words)

@@ -12,8 +12,8 @@ from lathework.methods.head import SET_UP_MIN as HEAD_SET_UP_MIN
 from lathework.methods.ways.tools import SET_UP_MIN as TOOL_SET_UP_MIN
 from lathework.part.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
 from lathework.planning.asked import asked
-from lathework.planning.chucking import Chucking, Placed, milled, place
-from lathework.planning.grips import grip_of
+from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.milling import milling, off_the_lathe, on_its_bar, on_the_bar
 from lathework.planning.notice import Notice
 from lathework.planning.notices import notices
 from lathework.planning.operation import Operation
@@ -23,11 +23,9 @@ from lathework.planning.steps import (
     edge,
     facing,
     fitting,
-    flats,
     gauging,
     head,
     holding,
-    keyway,
     moving,
     roughing,
     screwcutting,
@@ -35,7 +33,7 @@ from lathework.planning.steps import (
     threading,
     turning,
 )
-from lathework.planning.steps.holes import cross, hole, tapping
+from lathework.planning.steps.holes import hole, tapping
 from lathework.planning.times import batch_time, piece_time
 from lathework.planning.ways import chuckings
 from lathework.planning.work import Work, work_out
@@ -158,20 +156,9 @@ def _parting(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     yield blade.part_off(work, chucking, begun=left is not None)
 
 
-def _flats(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation]:
-    """Mill what is to have flats, held by what lies beside it."""
-    for number in milled(work):
-        chucking = min(ways, key=lambda way: [p.number for p in way.placed].index(number))
-        at = [p.number for p in chucking.placed].index(number)
-        order, made = chucking.placed, at + 1
-        if made == len(order):
-            order, made = place(work, tuple(p.number for p in reversed(order))), 1
-        grip, _ = grip_of(order, made)
-        yield flats.mill_flats(work, chucking, chucking.placed[at], grip)
-
-
 def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | None]:
-    """Each end in turn, thread before parting off; a die in the vise comes after the lathe; flats come last.
+    """Each end in turn, thread before parting off; a die in the vise comes after the lathe; flats come last, or
+    on the bar where that is chosen.
 
     The thread is cut before parting off so that the die runs on a piece still held in the chuck. Source: practice.
     """
@@ -179,6 +166,8 @@ def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | No
     for chucking, after in zip(ways, (*ways[1:], None), strict=True):
         yield from _shaping(work, chucking)
         yield from _threading(work, chucking, off_lathe=False)
+        if chucking.parted and on_its_bar(work, ways):
+            yield from on_the_bar(milling(work, ways))
         yield from _parting(work, chucking)
         if after is not None and after.second and not chucking.second:
             yield moving.saw_off(work, chucking)
@@ -187,9 +176,8 @@ def _in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | No
     for chucking in ways:
         if "bore" in chucking.does:
             yield from tapping.taps(work, chucking, in_vise=True)
-    yield from _flats(work, ways)
-    yield from keyway.keyways(work, ways[-1])
-    yield from cross.cross_holes(work, ways[-1])
+    if not on_its_bar(work, ways):
+        yield from milling(work, ways)
     yield fitting.fit(work, ways[-1])
 
 
@@ -238,5 +226,5 @@ def make_plan(job: Job) -> Plan:
         batch=_batch(work, ways, operations),
         notices=remarks,
         cautions=work.hazards,
-        asks=asked(job, remarks, blades=any(operation.zero for operation in operations)),
+        asks=asked(job, remarks, blades=any(operation.zero for operation in operations), milled=off_the_lathe(work)),
     )

@@ -14,6 +14,7 @@ from lathework.planning.plan import Plan, make_plan
 
 _FIT = {"fit": "", "mate": ""}
 _BLANK = {
+    "edge": "bevel",
     "taper": "",
     "pattern": "diamond",
     "pitch": "",
@@ -53,6 +54,7 @@ STUD: dict[str, Any] = {
         "finish": "groove",
         "holder": "sliding-by-hand",
         "order": "from-the-bar",
+        "milling": "after",
         "batch": "piece",
         "support": "chuck",
         "tapping": "by-centre",

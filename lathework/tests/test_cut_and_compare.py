@@ -269,6 +269,7 @@ class CutAndCompare(unittest.TestCase):
             "part.stock.form": data.draw(st.sampled_from(["round", "round", "hexagon", "square"])),
             "method.order": data.draw(st.sampled_from(["from-the-bar", "blanks-first"])),
             "method.finish": data.draw(st.sampled_from(["groove", "run-out", "die-turned-round"])),
+            "method.milling": data.draw(st.sampled_from(["after", "on-the-bar"])),
             "setup.groove_blade": "2",
             "setup.parting_blade": "2",
         }

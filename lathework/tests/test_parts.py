@@ -12,7 +12,7 @@ from lathework.bench.record.document import read_record
 from lathework.errors import InputError, InvalidDocument
 from lathework.job.document import read_document
 from lathework.planning.plan import make_plans
-from lathework.tests.samples import STUD, body, bore, document, section, told
+from lathework.tests.samples import STUD, body, bore, document, plan, section, told
 
 
 def other(changes: dict[str, Any] | None = None) -> dict[str, Any]:
@@ -177,6 +177,49 @@ class Made(unittest.TestCase):
         alone = make_plans(read_document(document(across | {"quantity": 1})))
         self.assertTrue(progress(alone, []).gauged_enough)
         self.assertFalse(self.stand().gauged_enough)
+
+
+class Milled(unittest.TestCase):
+    PIECE: dict[str, Any] = {
+        "unit": "mm",
+        "part.overall_length": "",
+        "part.stock.across": "12",
+        "part.sections": [
+            section("thread", "12", thread="M6"),
+            section("flats", "8", across="8"),
+            section("round", "10", across="12", key="3", chamfer="1", edge="round"),
+        ],
+        "part.bores": [bore(across="2", depth="4", end="across", at="25")],
+        "setup.groove_blade": "2",
+        "setup.parting_blade": "2",
+    }
+
+    def test_on_the_bar_or_after(self) -> None:
+        """A small piece is milled with its bar for a handle, before it is parted off; else when all is turned."""
+        made = {way: plan(self.PIECE | {"method.milling": way}) for way in ("after", "on-the-bar")}
+        for way, one in made.items():
+            keys = [operation.key for operation in one.operations]
+            for milled in ("flats:s2", "keyway:s3", "cross-drill:b1"):
+                self.assertEqual(keys.index(milled) < keys.index("part-off"), way == "on-the-bar", milled)
+            self.assertIn("method.milling", one.asks)
+        first = made["on-the-bar"].operation("flats:s2")
+        assert first is not None
+        self.assertIn("as it was", first.notes[0])
+        self.assertIn("the bar", first.sentence)
+
+    def test_from_two_ends_it_is_milled_after_and_told_why(self) -> None:
+        blanks = plan(self.PIECE | {"method.milling": "on-the-bar", "method.order": "blanks-first"})
+        self.assertIn("mill-after", [one.code for one in blanks.notices])
+        self.assertEqual(blanks.operations[-1].key, "cross-countersink:b1")
+
+    def test_an_edge_is_rounded(self) -> None:
+        told = " ".join(one.sentence for one in plan(self.PIECE).operations)
+        self.assertNotIn("Round the edge", told, "the far edge is broken in the slot")
+        near = [section("round", "10", across="10", chamfer="1", edge="round"), section("bar", "20")]
+        edge = next(
+            one for one in plan(self.PIECE | {"part.sections": near, "part.bores": []}).operations if one.kind == "edge"
+        )
+        self.assertIn("Round the edge to a radius of", edge.sentence)
 
 
 class Kept(unittest.TestCase):

@@ -52,6 +52,8 @@ class Choices:
     schools: tuple[ChoiceShown, ...]
     shapes: tuple[ChoiceShown, ...]
     patterns: tuple[ChoiceShown, ...]
+    edges_broken: tuple[ChoiceShown, ...]
+    millings: tuple[ChoiceShown, ...]
     finishers: tuple[ChoiceShown, ...]
     stocks: tuple[ChoiceShown, ...]
     finishes: tuple[ChoiceShown, ...]
@@ -147,6 +149,8 @@ def choices(request: HttpRequest) -> HttpResponse:
             schools=_choices(words.SCHOOLS),
             shapes=_choices(words.SHAPES),
             patterns=_choices(words.PATTERNS),
+            edges_broken=_choices(words.BROKEN),
+            millings=_choices(words.MILLINGS),
             finishers=_choices(words.FINISHERS),
             stocks=_choices(words.STOCKS),
             finishes=_choices(words.FINISHES),

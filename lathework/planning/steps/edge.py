@@ -17,6 +17,7 @@ BROKEN_SHARE, LEAST_BROKEN_MM, MOST_BROKEN_MM = 0.03, 0.2, 1.0
 """An edge broken where nobody asked for a chamfer: its share of the diameter, and within what (practice)."""
 STEP_MM = 0.1
 """Step in which such a chamfer is told, in millimetres."""
+BEVELLED, ROUNDED = "Chamfer the edge at 45°, {size} each way, ", "Round the edge to a radius of {size}, "
 NARROW_SLOT = "Slot too narrow for the tool? Step the blade over once into the bar, or use a fine file with a handle."
 TRACKS = (
     "Begin with half the width of the wheels on the work, press hard at once: lines that fall between the first ones "
@@ -59,17 +60,17 @@ def break_edge(work: Work, chucking: Chucking, placed: Placed) -> Operation | No
         size = _broken(work, placed) if faced or placed.section.chamfer is not None else None
     if size is None:
         return None
-    outer = placed.end_mm if placed in chucking.made else placed.turned_mm
+    outer, rounded = placed.end_mm if placed in chucking.made else placed.turned_mm, placed.section.edge == "round"
     small = outer - 2 * in_mm(size)
     return Operation(
         key=keyed("edge", f"{placed.section.id}.{chucking.faces}"),
         kind="edge",
-        title=f"Chamfer the {placed.name}",
-        sentence="Chamfer the edge at 45°, {size} each way, " + place_words(work, "position") + ".",
+        title=f"{'Round' if rounded else 'Chamfer'} the {placed.name}",
+        sentence=(ROUNDED if rounded else BEVELLED) + place_words(work, "position") + ".",
         headline="size",
         figures={"size": size, "position": tip_stop(work, placed.near_mm)},
-        tool="chamfering tool",
-        edge="45° edge",
+        tool="radius tool, or a file" if rounded else "chamfering tool",
+        edge="" if rounded else "45° edge",
         cautions=(cautions.FILE,),
         dimensions=(measures.broken(in_mm(size)),),
         cut=Cut(placed.near_mm + in_mm(size), placed.near_mm, outer, small, slope=True),

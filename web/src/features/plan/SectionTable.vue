@@ -126,6 +126,15 @@ const edit = (at: number, field: string) => ({
             ✕
           </plain-btn>
         </span>
+        <div v-if="one.chamfer && (one.shape === 'round' || one.shape === 'knurl')" class="copied">
+          <InlineChoice
+            :label="`Section ${at + 1}, edge`"
+            before="its edge"
+            :choices="choices?.edges_broken ?? []"
+            v-bind="edit(at, 'edge')"
+            :model-value="value(path(at, 'edge')) || 'bevel'"
+          />
+        </div>
         <div v-if="one.shape === 'round'" class="copied">
           <InlineChoice
             :label="`Section ${at + 1}, fit`"

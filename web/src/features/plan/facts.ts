@@ -20,6 +20,7 @@ export interface Fact {
     | 'finishes'
     | 'holders'
     | 'orders'
+    | 'millings'
     | 'batches'
     | 'supports'
     | 'dials'
@@ -137,6 +138,7 @@ export const LINES: { name: string; facts: Fact[] }[] = [
         asked: true,
       },
       { field: 'method.order', label: 'Order of work', from: 'orders', telling: true, asked: true },
+      { field: 'method.milling', label: 'Flats, keyways, holes across', from: 'millings', asked: true },
       {
         field: 'method.batch',
         label: 'Order of a batch',

@@ -2089,6 +2089,8 @@ export interface components {
             dispositions: components["schemas"]["DispositionShown"][];
             /** Edges */
             edges: components["schemas"]["ChoiceShown"][];
+            /** Edges Broken */
+            edges_broken: components["schemas"]["ChoiceShown"][];
             /** Entries */
             entries: components["schemas"]["ChoiceShown"][];
             /** Evidence */
@@ -2115,6 +2117,8 @@ export interface components {
             lathes: components["schemas"]["ChoiceShown"][];
             /** Materials */
             materials: components["schemas"]["ChoiceShown"][];
+            /** Millings */
+            millings: components["schemas"]["ChoiceShown"][];
             /** Mistakes */
             mistakes: components["schemas"]["ChoiceShown"][];
             /** Mounts */
@@ -3887,6 +3891,12 @@ export interface components {
              */
             mate_pitch?: string;
             /**
+             * Milling
+             * @default after
+             * @enum {string}
+             */
+            milling?: "after" | "on-the-bar";
+            /**
              * Order
              * @default from-the-bar
              * @enum {string}
@@ -4502,6 +4512,12 @@ export interface components {
              * @default
              */
             die?: string;
+            /**
+             * Edge
+             * @default bevel
+             * @enum {string}
+             */
+            edge?: "bevel" | "round";
             /**
              * Fit
              * @default
