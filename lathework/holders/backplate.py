@@ -13,6 +13,7 @@ from lathework.holders.design import (
     Overruled,
     bar_for,
     explained,
+    fitted,
     mm_of,
     thin_wall,
     wall_of,
@@ -104,7 +105,7 @@ def backplate(
     whose recess measures `seat` and is `recess` deep, `across` on the outside. Told in the unit of `own`, what the
     person sets. Source: practice."""
     unit = own.unit
-    spigot = replace(limits_of("slide", "shaft", seat.mm, seat.mm, unit).aim, name="spigot")
+    spigot = fitted(limits_of("slide", "shaft", seat.mm, seat.mm, unit), unit, "spigot")
     into = {"recess deep": recess.mm, "clear": CLEAR_MM}
     long = worked("spigot long", recess.mm - CLEAR_MM, unit, "recess deep − clear", into, fine=False)
     register_mm = register[1].mm if register is not None else 0.0
@@ -115,7 +116,7 @@ def backplate(
     figures, reasons = [spigot, long, flange, outside], [*_WHY[:4]]
     if register is not None:
         wide = convert(register[0].mm, "mm", unit)
-        aim = limits_of("slide", "hole", register[0].mm, register[0].mm, unit).aim
+        aim = fitted(limits_of("slide", "hole", register[0].mm, register[0].mm, unit), unit)
         figures.append(replace(aim, name="register"))
         reasons.append(_WHY[4])
         holes.append(Bored(wide, "slide", wide, deep=convert(register_mm, "mm", unit), end="left"))

@@ -4,11 +4,12 @@ from __future__ import annotations
 
 import math
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from types import MappingProxyType
 
 from lathework.fields import Json
 from lathework.figures import AS_TYPED, PRACTICE, Answer, Figure, Given
+from lathework.fits.fit import Limits
 from lathework.lengths import Length
 from lathework.planning.notice import Notice
 from lathework.units import LengthUnit, convert
@@ -98,6 +99,13 @@ def worked(
     """A dimension of `mm` millimetres, told in `unit`, by a `formula` of `lengths` in millimetres. Source: practice."""
     inputs = tuple(Given(given, convert(size, "mm", unit), unit) for given, size in lengths.items())
     return Figure(name, convert(mm, "mm", unit), unit, formula, PRACTICE, inputs, fine=fine)
+
+
+def fitted(limits: Limits, unit: LengthUnit, name: str = "") -> Figure:
+    """What is aimed at for a fit, by `name` where it has one here, with the limits that it may come out between."""
+    least, most = (length_text(convert(mm, "mm", unit), unit) for mm in (limits.low_mm, limits.high_mm))
+    note = f"{limits.aim.note} At least {least}, at most {most} {unit}."
+    return replace(limits.aim, name=name or limits.aim.name, note=note)
 
 
 def mm_of(figure: Figure) -> float:

@@ -17,6 +17,7 @@ from lathework.holders.design import (
     Lying,
     Overruled,
     bar_for,
+    fitted,
     length_text,
     mm_of,
     thin_wall,
@@ -114,7 +115,7 @@ def die_holder(
     `own`, what the person sets; `thread` is the largest that is cut, `longest` the longest. Sizes as measured; a `key`
     so wide locks it to the bar under power. Source: practice."""
     unit = own.unit
-    guide = replace(limits_of("close-running", "hole", bar.mm, bar.mm, unit).aim, name="bore for the bar")
+    guide = fitted(limits_of("close-running", "hole", bar.mm, bar.mm, unit), unit, "bore for the bar")
     guide_mm, slides = convert(guide.value, unit, "mm"), convert(bar.mm, "mm", unit)
     ends = zip(dies, _ENDS, strict=False)
     pockets = [Pocket(across, thick, guide_mm, unit, end, word) for (across, thick), (end, word) in ends]

@@ -15,6 +15,7 @@ from lathework.holders.design import (
     Overruled,
     bar_for,
     explained,
+    fitted,
     length_text,
     thin_wall,
     wall_of,
@@ -176,8 +177,8 @@ def bush_for(thread: Thread, *, seat: Length, deep: Length | None, blank_mm: flo
     """A bush for the blank of a thread, `blank_mm` across, in a stock's hole that measures `seat` and is so `deep` down
     to the die. Source: practice."""
     unit, bored = own.unit, blank_mm >= LEAST_BORE_MM
-    bore = limits_of("running", "hole", blank_mm, blank_mm, unit).aim if bored else _drilled(blank_mm, unit)
-    outside = replace(limits_of("slide", "shaft", seat.mm, seat.mm, unit).aim, name="outside")
+    bore = fitted(limits_of("running", "hole", blank_mm, blank_mm, unit), unit) if bored else _drilled(blank_mm, unit)
+    outside = fitted(limits_of("slide", "shaft", seat.mm, seat.mm, unit), unit, "outside")
     long = own.of("long", _long(blank_mm, unit))
     body = _body(long, deep, unit)
     collar, across = _collar(long, body, unit), own.of("across", _across(seat, unit))

@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.fits.fit import limits_of
-from lathework.holders.design import Dimensioned, length_text
+from lathework.holders.design import Dimensioned, fitted, length_text
 from lathework.holders.making import Bored
 from lathework.lengths import Length
 from lathework.part.model import Edge
@@ -61,7 +61,7 @@ class Pocket:
     @property
     def bore(self) -> Figure:
         """How wide its pocket is."""
-        aim = limits_of("running", "hole", self.across.mm, self.across.mm, self.unit).aim
+        aim = fitted(limits_of("running", "hole", self.across.mm, self.across.mm, self.unit), self.unit)
         return replace(aim, name=f"pocket of the {self.word}")
 
     @property

@@ -3,11 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import replace
 
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.fits.fit import limits_of
-from lathework.holders.design import Design, Lying, Overruled, bar_for, explained, thin_wall, wall_of
+from lathework.holders.design import Design, Lying, Overruled, bar_for, explained, fitted, thin_wall, wall_of
 from lathework.holders.making import Bored, Made, Turned, holder_job
 from lathework.lengths import Length
 from lathework.methods.chase import LEAST_BORE_MM
@@ -91,8 +90,8 @@ def sleeve(*, bar: Length, seat: Length, spigot: Length, metal: Material, own: O
     """A sleeve for a plain stock, told in the unit of `own`, what the person sets: it slides on a `bar` that measures
     so much; its spigot goes into the stock's hole, which measures `seat`, by the length `spigot`. Source: practice."""
     unit = own.unit
-    bore = limits_of("close-running", "hole", bar.mm, bar.mm, unit).aim
-    outside = replace(limits_of("push", "shaft", seat.mm, seat.mm, unit).aim, name="spigot")
+    bore = fitted(limits_of("close-running", "hole", bar.mm, bar.mm, unit), unit)
+    outside = fitted(limits_of("push", "shaft", seat.mm, seat.mm, unit), unit, "spigot")
     long = own.of("long", _long(bar.mm, unit))
     body, across = _body_long(long, spigot, unit), own.of("across", _across(seat, unit))
     wall = wall_of(seat.mm, convert(bore.value, unit, "mm"), unit)

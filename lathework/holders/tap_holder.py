@@ -4,7 +4,6 @@ between."""
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import replace
 
 from lathework.figures import Figure
 from lathework.fits.fit import limits_of
@@ -14,6 +13,7 @@ from lathework.holders.design import (
     Overruled,
     bar_for,
     explained,
+    fitted,
     length_text,
     mm_of,
     thin_wall,
@@ -40,7 +40,7 @@ SCREWS = (
 def _hole(shank: Length, unit: LengthUnit) -> Figure:
     """The hole for the shank: bored to slide on it, or reamed to its nominal size where no boring tool goes in."""
     mate = shank.mm if shank.mm >= LEAST_BORE_MM else None
-    return replace(limits_of("slide", "hole", shank.mm, mate, unit).aim, name="hole for the tap")
+    return fitted(limits_of("slide", "hole", shank.mm, mate, unit), unit, "hole for the tap")
 
 
 def _against(wall: Figure, bar: Length, deep: Figure, bears: Figure) -> Iterator[Notice]:
@@ -86,7 +86,7 @@ def tap_holder(*, shank: Length, bar: Length, metal: Material, own: Overruled) -
     hole = _hole(shank, unit)
     lengths = {"shank": shank.mm}
     deep = own.of("deep", worked("tap in by", HOLDS_OVER * shank.mm, unit, "2.5 × shank", lengths, fine=False))
-    bore = replace(limits_of("close-running", "hole", bar.mm, bar.mm, unit).aim, name="bore for the bar")
+    bore = fitted(limits_of("close-running", "hole", bar.mm, bar.mm, unit), unit, "bore for the bar")
     bears = own.of("bears", worked("bar in by", BEARS * bar.mm, unit, "2.5 × bar", {"bar": bar.mm}, fine=False))
     parts = {"tap in by": mm_of(deep), "bar in by": mm_of(bears), "web": WEB_MM}
     long = worked("long", sum(parts.values()), unit, "tap in by + bar in by + web", parts, fine=False)

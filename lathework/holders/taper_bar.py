@@ -8,7 +8,7 @@ from dataclasses import replace
 from lathework.figures import Figure
 from lathework.fits.fit import limits_of
 from lathework.fits.taper import Taper, set_over
-from lathework.holders.design import Design, Lying, Overruled, bar_for, explained, mm_of, worked
+from lathework.holders.design import Design, Lying, Overruled, bar_for, explained, fitted, mm_of, worked
 from lathework.holders.making import Made, Turned, holder_job
 from lathework.lengths import Length
 from lathework.planning.notice import Notice
@@ -69,7 +69,7 @@ def taper_bar(*, taper: Taper, bore: Length, out: Length, metal: Material, own: 
     """A bar on a shank of a named `taper`, for a holder whose `bore` measures so much; it stands `out` so far. Told in
     the unit of `own`, what the person sets. Source: practice."""
     unit = own.unit
-    bar = replace(limits_of("close-running", "shaft", bore.mm, bore.mm, unit).aim, name="bar")
+    bar = fitted(limits_of("close-running", "shaft", bore.mm, bore.mm, unit), unit, "bar")
     long = worked(
         "bar out", out.mm, unit, "as long as it is wanted out", {"as long as it is wanted out": out.mm}, fine=False
     )

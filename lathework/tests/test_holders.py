@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 import unittest
 from typing import Any
 
@@ -138,6 +139,15 @@ class DieHolder(unittest.TestCase):
             ({"key": "5/16", "own": {"across": "1.13"}}, "thin-over-key"),
         ):
             self.assertEqual([one.code for one in designed("die-holder", TWO | fault).conflicts], [code], fault)
+
+    def test_its_fits_are_told_with_their_limits(self) -> None:
+        """A 1 in die: H8 with f7, on its measured size: 33 micrometres wide about the aim (ISO 286-1)."""
+        metric = {"unit": "mm", "die": "25.4", "thick": "9.5", "longest": "38", "bar": "16"}
+        dimensions = designed("die-holder", HOLDER | metric).dimensions
+        pocket = next(one.figure for one in dimensions if one.figure.name == "pocket of the die")
+        least, most = (float(size) for size in re.findall(r"(?:least|most) ([\d.]+)", pocket.note))
+        self.assertAlmostEqual(most - least, 0.033, places=3)
+        self.assertTrue(least < pocket.value < most)
 
     def test_keyed_to_its_bar(self) -> None:
         """A 3/16 key in a 3/4 bar: .644 left in the bar, .837 over bore and keyway (ASME B17.1); the job planes it."""

@@ -22,7 +22,11 @@ _NAME, _SIZE = 48 * mm, 40 * mm
 
 
 def _row(one: Dimensioned, unit: LengthUnit, style: Lettering) -> list[Flowable]:
-    return [style.care(one.figure.name), style.key(figure_text(one.figure, unit)), style.care(one.why)]
+    return [
+        style.care(one.figure.name),
+        style.key(figure_text(one.figure, unit)),
+        style.care(f"{one.why} {one.figure.note}".rstrip()),
+    ]
 
 
 def holder_sheet(design: Design, unit: LengthUnit) -> bytes:

@@ -23,7 +23,10 @@ const set = (field: string, size: string) => (own.value = { ...own.value, [field
         :open="asked === one.figure.name"
         @working="asked = asked === one.figure.name ? '' : one.figure.name"
       />
-      <span class="why">{{ one.why }}</span>
+      <span class="why"
+        >{{ one.why }}
+        <span v-if="one.figure.note" class="muted">{{ one.figure.note }}</span>
+      </span>
       <InlineField
         v-if="one.field"
         :label="`Set ${one.figure.name} yourself`"
