@@ -17,7 +17,10 @@ TABLE = "tapers"
 STEEPEST, SLOWEST = 2.0, 0.001
 """Most and least taper on the diameter: 45 degrees to a side, beyond which it is faced or chamfered; 1 in 1000."""
 ANGLE = "atan(rise on the diameter ÷ (2 × along))"
-HOW = "Write a name (MT2, B16, metric 6, 7/24 No. 40), a ratio (1:20, 1 in 10), or the angle of the whole cone (60°)."
+HOW = (
+    "Write a name (MT2, B16, metric 6, 7/24 No. 40), a ratio (1:20), the angle of the whole cone (60°), or two "
+    "diameters and what lies between them (18.2 to 17.1 over 22)."
+)
 _NUMBER = r"\d{0,6}(?:[.,]\d{1,6})?"
 _SPELLINGS = (
     (re.compile(r"^(?:mt|mk|morse|morse taper)\s*(?:no\.?\s*|#\s*)?([0-6])$"), "MT{}"),
@@ -27,6 +30,7 @@ _SPELLINGS = (
     (re.compile(r"^7/24\s*(?:no\.?|#|-)?\s*(\d\d)$"), "7/24 No. {}"),
 )
 _RATIO = re.compile(rf"^({_NUMBER})\s*(?::|in)\s*({_NUMBER})$")
+_TWO = re.compile(rf"^({_NUMBER})\s*(?:to|/)\s*({_NUMBER})\s*(?:over|in)\s*({_NUMBER})$")
 _CONE = re.compile(rf"^({_NUMBER})\s*(?:°|deg|degrees?)$")
 
 
@@ -72,10 +76,14 @@ def _spelled(text: str) -> Iterator[str]:
 
 
 def _stated(text: str) -> Taper | None:
-    """A taper told by its ratio or by the angle of its cone; None for anything else."""
+    """A taper told by its ratio, by two diameters of one unit and what lies between them, or by the angle of its cone;
+    None for anything else."""
     if (match := _RATIO.match(text)) is not None:
         rise, along = bare_number(match[1]), bare_number(match[2])
         return Taper("", rise, along) if rise > 0 and along > 0 else None
+    if (match := _TWO.match(text)) is not None:
+        one, other, over = (bare_number(match[number]) for number in (1, 2, 3))
+        return Taper("", round(abs(one - other), 6), over) if over > 0 and one != other else None
     if (match := _CONE.match(text)) is not None:
         angle = bare_number(match[1])
         return Taper("", 2 * math.tan(math.radians(angle / 2)), 1.0) if 0 < angle < 180 else None

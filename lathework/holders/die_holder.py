@@ -22,6 +22,7 @@ from lathework.holders.design import (
     mm_of,
     thin_wall,
     wall_of,
+    worked,
 )
 from lathework.holders.making import Bored, Made, Turned, holder_job
 from lathework.holders.pocket import CHIP_DEEP_MM, OVER_THREAD_MM, Pocket
@@ -40,6 +41,8 @@ BEARS = 2.0
 """How many of its diameters the holder bears on its bar (practice)."""
 SIDE_MM = 6.0
 """Metal beside the pocket, for the screws to have threads in (practice)."""
+WINDOWS, WINDOW_SHARE = 3, 0.3
+"""How many windows let the chips out, and how wide they are over the die (practice)."""
 _ENDS: tuple[tuple[Edge, str], ...] = (("right", "die"), ("left", "other die"))
 
 
@@ -76,6 +79,20 @@ def _against(pockets: Sequence[Pocket], guide_mm: float, thread: Thread, wall: F
         text = f"{thread.designation} does not go through the bore of the bar: a thicker bar, or a smaller thread."
         yield Notice("bore-under-thread", "bar", text)
     yield from thin_wall(wall, "die", "a larger body.")
+
+
+def _windows(pocket: Pocket, across: Figure) -> Iterator[tuple[Dimensioned, Bored]]:
+    """The windows of the room behind the first die, where it has one: as a dimension and as holes."""
+    if not pocket.widened or pocket.end != "right":
+        return
+    unit, lengths = pocket.unit, {"die's diameter": pocket.across.mm, "room deep": CHIP_DEEP_MM}
+    wide = min(WINDOW_SHARE * pocket.across.mm, CHIP_DEEP_MM)
+    told = worked("chip windows", wide, unit, "least of (0.3 × die's diameter, room deep)", lengths)
+    wall = (mm_of(across) - mm_of(pocket.room)) / 2 + OVER_THREAD_MM
+    at = mm_of(pocket.deep) + CHIP_DEEP_MM / 2
+    place, deep = (convert(mm, "mm", unit) for mm in (at, wall))
+    hole = Bored(told.value, end="across", at=place, deep=deep, round=WINDOWS)
+    yield Dimensioned(told, "Three round the room behind the die: chips fall out, and oil gets in."), hole
 
 
 def _slips(across: Figure, thread: Thread, metal: Material, unit: LengthUnit) -> Dimensioned:
@@ -125,6 +142,7 @@ def die_holder(
     body = (_slips(across, thread, metal, unit), *_body(guide, long, across, widest, unit))
     *_, wall, stock = (one.figure for one in body)
     keyed = convert(key.value, key.unit, unit) if key is not None else None
+    windows = [told for one in pockets for told in _windows(one, across)]
     title = f"Die holder, {' and '.join(one.across.typed for one in pockets)}"
     document = holder_job(
         title,
@@ -135,13 +153,22 @@ def die_holder(
             Made(
                 stock.value,
                 (Turned(across.value, long.value),),
-                (*(hole for one in pockets for hole in one.holes), Bored(slides, "close-running", slides, key=keyed)),
+                (
+                    *(hole for one in pockets for hole in one.holes),
+                    *(hole for _, hole in windows),
+                    Bored(slides, "close-running", slides, key=keyed),
+                ),
                 afterwards=" ".join(one.screws for one in pockets),
             ),
         ),
         becomes=_becomes(*dies[0]),
     )
-    dimensions = (*(told for one in pockets for told in one.dimensions), *body, *_key_told(key, bar, unit))
+    dimensions = (
+        *(told for one in pockets for told in one.dimensions),
+        *(told for told, _ in windows),
+        *body,
+        *_key_told(key, bar, unit),
+    )
     conflicts = (*_against(pockets, guide_mm, thread, wall), *_key_against(key, bar, across))
     return Design(title, dimensions, conflicts, document, tuple(_lying(pockets, long, across, longest, bar)))
 

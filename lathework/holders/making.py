@@ -38,7 +38,8 @@ class Turned:
 class Bored:
     """A hole from an `end`, or across at `at` behind the right-hand end; right through where it is not `deep`, in the
     job's unit; how it goes with a mate of so much, or what `thread` is `cut` in it;
-    the width of the key that has a keyway in it; whether a reamer brings it to its fit."""
+    the width of the key that has a keyway in it; whether a reamer brings it to its fit; how many of it
+    go round the part."""
 
     across: float | None
     fit: FitCode = ""
@@ -48,6 +49,7 @@ class Bored:
     thread: str = ""
     at: float | None = None
     key: float | None = None
+    round: int = 1
     reamed: bool = False
     cut: Cutter = "tap"
 
@@ -117,6 +119,7 @@ def _hole(number: int, one: Bored, unit: LengthUnit) -> Json:
         _plain(list(BORE.fields))
         | {"id": f"b{number}", "end": one.end, "cut": one.cut, "thread": one.thread, "at": _text(one.at, unit)}
         | {"key": _text(one.key, unit), "by": "reamer" if one.reamed else "boring-tool"}
+        | {"count": str(one.round) if one.round > 1 else ""}
         | {"across": _text(one.across, unit), "depth": _text(one.deep, unit)}
         | {"fit": one.fit, "mate": _text(one.mate, unit)}
     )

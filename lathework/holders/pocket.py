@@ -26,7 +26,7 @@ OVER_THREAD_MM = 0.5
 """What a hole is larger than the thread that goes through it (practice)."""
 SCREWS = (
     "Screws for the {which}: drill and tap three M5, {at} behind its face, at half the die's thickness: the middle "
-    "one pointed, over the split; one on either side, 45 degrees off."
+    "one pointed, over the split; one on either side, 45 degrees off. Or four, square to each other, that centre it."
 )
 
 

@@ -23,6 +23,8 @@ _BLANK = {
     "chamfer": "",
     "measured": "",
     "measured_length": "",
+    "key": "",
+    "key_length": "",
     **_FIT,
 }
 STUD: dict[str, Any] = {

@@ -123,6 +123,20 @@ class Bush(BrowserCase):
         drawing = read(io.StringIO(page.request.get(f"/api/jobs/{job}/part.dxf").text()))
         told = {str(one.dxf.text) for one in drawing.modelspace().query("TEXT")}
         self.assertTrue(any("3.367" in text for text in told), told)
+        self.tick_off(job)
+        page.goto(f"/jobs/{job}/bench")
+        page.get_by_role("button", name="Put it in the shop").click()
+        expect(page.get_by_role("status")).to_contain_text("In the shop")
+        page.goto("/shop")
+        expect(page.get_by_role("button", name="tailstock die holder, 1 in, on a guide")).to_be_visible()
+
+    def tick_off(self, job: str) -> None:
+        """Every step of every piece, without a reading."""
+        while (now := self.page.request.get(f"/api/jobs/{job}/bench").json())["step"] is not None:
+            kind = "zero" if now["zero"] else "accept" if now["hindrance"] else "done"
+            body = {"last": now["last"], "revision": now["revision"], "step": now["step"]["key"], "kind": kind}
+            keeps = {"keeps": "kept"} if now["zero"] and now["asks_keeping"] else {}
+            self.post(f"/api/jobs/{job}/entries", body | keeps | {"reason": "not tried"})
 
     def test_a_sleeve_for_a_plain_stock(self) -> None:
         """Bored to the bar, a spigot for the stock: asked for, found too thin, drawn apart, and its job planned."""

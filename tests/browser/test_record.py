@@ -6,7 +6,7 @@ import json
 import sqlite3
 from contextlib import closing
 
-from playwright.sync_api import Page, Route, expect
+from playwright.sync_api import APIResponse, Page, Route, expect
 
 from tests.browser.base import BrowserCase
 
@@ -42,6 +42,23 @@ class Record(BrowserCase):
         self.rethread("1/2 BSW")
         expect(page.get_by_role("table")).to_contain_text("0.5132")
         expect(told).to_have_count(0)
+
+    def test_what_was_read_before_an_act_does_not_undo_it_on_the_screen(self) -> None:
+        """The bench is looked at again, and before that answer is here a reading is told: the older one is dropped."""
+        page = self.bench()
+        late: list[tuple[Route, APIResponse]] = []
+        page.route("**/api/jobs/2/bench", lambda route: late.append((route, route.fetch())))
+        with page.expect_request("**/api/jobs/2/bench"):
+            page.evaluate("() => window.dispatchEvent(new Event('focus'))")
+        field = page.get_by_role("textbox", name="New reading")
+        field.fill("0.5050")
+        field.press("Enter")
+        expect(page.get_by_role("table")).to_contain_text("0.5050")
+        for route, older in late:
+            route.fulfill(response=older)
+        page.get_by_role("button", name="note n").click()
+        expect(page.get_by_label("Note")).to_be_visible()
+        expect(page.get_by_role("table")).to_contain_text("0.5050")
 
     def test_a_second_tab_learns_of_the_change_when_it_is_looked_at(self) -> None:
         """The other tablet adds a note; this one is looked at again, and goes on without a word of conflict."""

@@ -17,17 +17,29 @@ from lathework.bench.record.declaration import TOLD, job_file_schema
 from lathework.bench.record.document import read_record
 from lathework.cautions import HAZARDS
 from lathework.cutting.blank import SCHOOLS
+from lathework.cutting.knurl import PATTERNS, Knurl
 from lathework.errors import InvalidDocument
 from lathework.fields import Choice
 from lathework.job import document as reader
 from lathework.job import words
 from lathework.job.declaration import METHOD, SETUP
-from lathework.job.model import FINISHES, ORDERS, SUPPORTS, Method, Setup
+from lathework.job.model import FINISHES, MILLINGS, ORDERS, SUPPORTS, Method, Setup
 from lathework.job.part_declaration import BORE, SECTION, STOCK
 from lathework.methods.die import HOLDERS
 from lathework.methods.infeed import INFEEDS
 from lathework.methods.tap import TAPPINGS
-from lathework.part.model import CUTTERS, EDGES, MOUTHS, OUTSIDE_CUTTERS, SHAPES, Bore, Section, Stock
+from lathework.part.model import (
+    BROKEN,
+    CUTTERS,
+    EDGES,
+    FINISHERS,
+    MOUTHS,
+    OUTSIDE_CUTTERS,
+    SHAPES,
+    Bore,
+    Section,
+    Stock,
+)
 from lathework.part.stock import STOCK_FORMS
 from lathework.planning.plan import make_plans
 from lathework.shop import words as shop_words
@@ -70,7 +82,8 @@ class JobSchema(unittest.TestCase):
     def test_every_choice_is_one_of_the_rules(self) -> None:
         """A declared choice is one that its type has: nothing else may reach the rules."""
         for group, model in ((METHOD, Method), (SETUP, Setup), (SECTION, Section), (BORE, Bore), (STOCK, Stock)):
-            types = get_type_hints(model)
+            # The pattern of a knurl is a choice of its section.
+            types = get_type_hints(Knurl) | get_type_hints(model)
             for name, one in group.fields.items():
                 if isinstance(one, Choice):
                     self.assertEqual(one.allowed, get_args(types[name]), name)
@@ -88,6 +101,10 @@ class JobSchema(unittest.TestCase):
             (shop_words.MOUNTS, MOUNTS),
             (shop_words.TOOL_ZEROS, TOOL_ZEROS),
             (words.EDGES, EDGES),
+            (words.BROKEN, BROKEN),
+            (words.PATTERNS, PATTERNS),
+            (words.FINISHERS, FINISHERS),
+            (words.MILLINGS, MILLINGS),
             (words.MOUTHS, MOUTHS),
             (words.CUTTERS, CUTTERS),
             (words.SCHOOLS, SCHOOLS),

@@ -70,7 +70,9 @@ class Tapers(unittest.TestCase):
             self.assertEqual(read_taper(text, "taper").name, name, text)
         # Half of an included angle of 2 atan(1/40) is 1 in 20 on the diameter.
         self.assertAlmostEqual(read_taper("2,8642 deg", "taper").ratio, 1 / 20, places=5)
-        for text in ("", "MT9", "2", "1:0", "0:5", "200°", "1 on 20", "B11"):
+        # ASME B5.10: an MT3 plug is 0.938 in at the gauge line and 0.778 in 3.1875 in further.
+        self.assertAlmostEqual(read_taper("0.938 to 0.778 over 3.1875", "taper").ratio, 1 / 19.922, places=4)
+        for text in ("", "5 to 5 over 10", "MT9", "2", "1:0", "0:5", "200°", "1 on 20", "B11"):
             with self.subTest(text), self.assertRaises(InputError):
                 read_taper(text, "taper")
         for text in ("3:1", "1:5000"):

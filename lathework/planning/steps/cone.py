@@ -24,6 +24,7 @@ SLIDE_TRAVEL_MM = 75.0
 """How far the top slide of a usual lathe travels (practice)."""
 MARKS_SHARE = 0.75
 """How much of a taper's length two readings are taken over (practice)."""
+CHATTER = "It chatters? Slower, a little more feed, less tool out, a smaller nose, the slide nipped."
 ON_CENTRE = "The tool exactly on centre height, or the cone comes out hollow and of another angle."
 BY_INDICATOR = (
     "Set the angle by an indicator on a true bar, not by the slide's marks: it moves {rise} over {marks} of the slide."
@@ -103,7 +104,7 @@ def turn_cone(work: Work, chucking: Chucking, placed: Placed, taper: Taper) -> O
     if near > 0:
         figures["position"] = tip_stop(work, near)
     where = f"at its near edge, {place_words(work, 'position')}" if near > 0 else "at the face"
-    notes = [ON_CENTRE, BY_INDICATOR, TWO_READINGS, *([BLUE, DRY] if taper.ratio <= HOLDS_ITSELF else [])]
+    notes = [ON_CENTRE, BY_INDICATOR, TWO_READINGS, CHATTER, *([BLUE, DRY] if taper.ratio <= HOLDS_ITSELF else [])]
     if section.length.mm > SLIDE_TRAVEL_MM:
         figures["offset"] = _offset(work, chucking, taper)
         notes.insert(0, LONG)

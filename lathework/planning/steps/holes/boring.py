@@ -22,6 +22,7 @@ from lathework.tables.drills import Drill
 
 DRILLING_SHARE = 0.7
 """Drilling speed over turning speed (practice)."""
+CHATTER = "It chatters? Slower, a little more feed, the bar shorter or thicker, its point on centre, slides nipped."
 FAST = 2000.0
 """Speed in rev/min that many small lathes do not reach (practice)."""
 
@@ -131,6 +132,7 @@ def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> 
         cautions=(cautions.STOP_TO_MEASURE, *fit_cautions(fit)),
         notes=(
             "Light cuts, and the same dial twice at the end: a boring bar springs.",
+            CHATTER,
             *fit_notes(fit, limits, inside=True, shrinks="heat" in figures),
         ),
         measure="diameter",

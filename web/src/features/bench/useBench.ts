@@ -125,12 +125,14 @@ export function useBench(id: number) {
    */
   useReturn(() => {
     if (box.waiting.value.length) return void box.flush()
-    if (box.busy.value || !told.value || problem.value?.status === 0) return
+    const before = told.value
+    if (box.busy.value || !before || problem.value?.status === 0) return
     void read().then(
       (now) => {
+        // An act that was told meanwhile is newer than what was read before it.
+        if (told.value !== before || box.busy.value) return
         const { last, revision } = saw()
-        const moved = now.last !== last || now.revision !== revision
-        if (!box.busy.value && moved) {
+        if (now.last !== last || now.revision !== revision) {
           told.value = now
           problem.value = null
         }
