@@ -30,6 +30,7 @@ def _parser() -> argparse.ArgumentParser:
     start.add_argument("--port", type=int, default=DEFAULT_PORT, help="0 for any that is free")
     start.add_argument("--data", metavar="DIR", help="folder of the store (default: inside the checkout)")
     start.add_argument("--empty", action="store_true", help="no demo data on the first run")
+    start.add_argument("--no-backups", action="store_true", help="no copy of the store each day beside it")
 
     test = commands.add_parser("test", help="run every check and test")
     test.add_argument("only", nargs="*", metavar="TEST", help="Django test labels to run alone")
@@ -113,7 +114,7 @@ def main(arguments: list[str]) -> int:
         case "start":
             from launcher.serve import start
 
-            return start(options.port, options.data, empty=options.empty)
+            return start(options.port, options.data, empty=options.empty, backups=not options.no_backups)
         case "test":
             from launcher.check import run_tests
 

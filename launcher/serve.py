@@ -40,13 +40,14 @@ def check_port(port: int) -> None:
             stop(f"cannot listen on port {port}: {error.strerror}")
 
 
-def start(port: int, data: str | None, *, empty: bool) -> int:
+def start(port: int, data: str | None, *, empty: bool, backups: bool = True) -> int:
     """Prepare everything and serve until interrupted."""
     check_port(port)
     folder = data_folder(data)
     python = prepared()
     say("Starting ...")
     command = [str(python), "-m", "server.serve", "--port", str(port), *(["--empty"] if empty else [])]
+    command += [] if backups else ["--no-backups"]
     server = subprocess.Popen(command, cwd=ROOT, env=server_environment(folder))
     # Told to end, the launcher takes the server with it: nothing is left listening.
     signal.signal(signal.SIGTERM, lambda *_: server.terminate())

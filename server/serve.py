@@ -17,7 +17,7 @@ from typing import TYPE_CHECKING, Any, NoReturn
 import django
 from django.core.management import call_command
 
-from server import store
+from server import backups, store
 
 if TYPE_CHECKING:
     from waitress.server import TcpWSGIServer
@@ -89,7 +89,7 @@ def _warm() -> None:
     gc.set_threshold(GC_ALLOCATIONS)
 
 
-def _serve(port: int, *, empty: bool) -> None:
+def _serve(port: int, *, empty: bool, daily: bool) -> None:
     django.setup()
     from django.conf import settings
     from django.db import connection
@@ -107,7 +107,8 @@ def _serve(port: int, *, empty: bool) -> None:
             signal.signal(signal.SIGTERM, _leave)
             port = server.effective_port  # type: ignore[attr-defined]  # the stubs leave it out
             print(f"Conch is at http://{HOST}:{port}/  (stop it with Ctrl-C)", flush=True)
-            server.run()
+            with backups.daily(settings.DATA, wanted=daily):
+                server.run()
     finally:
         server.close()
         with connection.cursor() as cursor:
@@ -120,6 +121,7 @@ def main() -> None:
     parser = argparse.ArgumentParser()
     parser.add_argument("--port", type=int, required=True)
     parser.add_argument("--empty", action="store_true")
+    parser.add_argument("--no-backups", action="store_true")
     options = parser.parse_args()
     os.umask(store.FILE_MASK)
     os.environ.setdefault("DJANGO_SETTINGS_MODULE", "server.settings")
@@ -128,7 +130,7 @@ def main() -> None:
     try:
         with store.held(settings.DATA):
             store.make_private(settings.DATA)
-            _serve(options.port, empty=options.empty)
+            _serve(options.port, empty=options.empty, daily=not options.no_backups)
     except store.StoreProblem as problem:
         _stop(str(problem))
 
