@@ -88,6 +88,9 @@ def _against(pocket: Pocket, handles: Handles, across: Figure, unit: LengthUnit)
     if convert(handles.arm.value, unit, "mm") > LONGEST_ARM_MM:
         text = "Handles as long as that say that the thread is too much for a die at once: rough it out first."
         yield Notice("long-handles", "thread", text)
+    if handles.bends:
+        text = f"Even handles of {handles.thread.designation} bend at this torque: rough the thread out first."
+        yield Notice("handles-bend", "thread", text)
     rod_mm = convert(handles.rod.value, unit, "mm")
     if rod_mm <= handles.thread.major_mm:
         yield Notice("no-shoulder", "rod", "The rod is no thicker than its thread: it has no shoulder to stop on.")

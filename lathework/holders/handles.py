@@ -34,12 +34,13 @@ SHORT_MM = 1.0
 
 @dataclass(frozen=True, slots=True)
 class Handles:
-    """The handles: how much they must turn, how long, of what thread and rod."""
+    """The handles: how much they must turn, how long, of what thread and rod; whether the stoutest still bends."""
 
     torque: Figure
     arm: Figure
     thread: Thread
     rod: Figure
+    bends: bool = False
 
 
 def _torque(thread: Thread, metal: Material) -> Figure:
@@ -61,14 +62,13 @@ def _arm(torque: Figure, die_mm: float, unit: LengthUnit) -> Figure:
     return Figure("handle from the axis", convert(max(by_force, least), "mm", unit), unit, formula, PRACTICE, inputs)
 
 
-def _screwed(torque: Figure, arm_mm: float, ring_mm: float, unit: LengthUnit) -> Thread:
-    """The thread of the handles: the first whose root bears half the torque's share outside the ring; else the last."""
-    for name in HANDLES[unit]:
-        thread = read_designation(name)
-        bent = 1000 * torque.value / 2 * max(0.0, 1 - ring_mm / 2 / arm_mm)
-        if 32 * bent / (math.pi * thread.minor_mm**3) <= BENDS_AT:
-            return thread
-    return read_designation(HANDLES[unit][-1])
+def _screwed(torque: Figure, arm_mm: float, ring_mm: float, unit: LengthUnit) -> tuple[Thread, bool]:
+    """The thread of the handles, the first whose root bears half the torque where it leaves the ring; else the last,
+    and that it bends."""
+    bent = 1000 * torque.value / 2 * max(0.0, 1 - ring_mm / 2 / arm_mm)
+    threads = [read_designation(name) for name in HANDLES[unit]]
+    bears = [one for one in threads if 32 * bent / (math.pi * one.minor_mm**3) <= BENDS_AT]
+    return (bears[0], False) if bears else (threads[-1], True)
 
 
 def _rod(thread: Thread, unit: LengthUnit) -> Figure:
@@ -87,8 +87,8 @@ def handles_for(thread: Thread, metal: Material, die_mm: float, own: Overruled) 
     """The handles for a `thread` in a `metal`, of a stock for a die `die_mm` across (millimetres). Source: practice."""
     torque, unit = _torque(thread, metal), own.unit
     arm = own.of("arm", _arm(torque, die_mm, unit))
-    screwed = _screwed(torque, convert(arm.value, unit, "mm"), die_mm, unit)
-    return Handles(torque, arm, screwed, own.of("rod", _rod(screwed, unit)))
+    screwed, bends = _screwed(torque, convert(arm.value, unit, "mm"), die_mm, unit)
+    return Handles(torque, arm, screwed, own.of("rod", _rod(screwed, unit)), bends)
 
 
 def handle_long(handles: Handles, across: Figure, unit: LengthUnit) -> Figure:

@@ -214,7 +214,7 @@ class DieStock(unittest.TestCase):
     def test_every_planted_fault_is_found(self) -> None:
         self.assertEqual(designed("die-stock", STOCK).conflicts, ())
         for fault, codes in (
-            ({"thread": "2-4.5"}, ["thin-lip-die", "long-handles"]),
+            ({"thread": "2-4.5"}, ["thin-lip-die", "long-handles", "handles-bend"]),
             ({"own": {"across": "2-1/4"}}, ["thin-wall"]),
             ({"own": {"rod": "1/2"}}, ["no-shoulder"]),
             ({"own": {"arm": "20"}}, ["long-handles"]),
