@@ -35,13 +35,27 @@ def _bore(reader: JobReader, path: str) -> Bore | None:
         check_bored_fit(reader, path, end, fit, across, mate, by)
     key, count = reader.size(f"{path}.key"), _count(reader, path, end, depth)
     socket = _socket(reader, path, end, across, depth)
+    undercut = _undercut(reader, path, end, across, depth)
     if key is not None and across is not None:
         if end == "across":
             reader.fail("does-not-fit", f"{path}.key", "A keyway is planed in a hole along the axis.")
         check_key(reader, path, key, across)
     if across is None or reader.wrong > before:
         return None
-    return Bore(own, end, depth, across=across, at=at, fit=fit, mate=mate, key=key, socket=socket, count=count, by=by)
+    return Bore(
+        own,
+        end,
+        depth,
+        across=across,
+        at=at,
+        fit=fit,
+        mate=mate,
+        key=key,
+        socket=socket,
+        count=count,
+        by=by,
+        undercut=undercut,
+    )
 
 
 def _across(reader: JobReader, path: str) -> Length | None:
@@ -69,6 +83,19 @@ def _socket(reader: JobReader, path: str, end: Mouth, across: Length | None, dep
         text = f"At its bottom no boring tool goes in any more, under {LEAST_BORE_MM:g} mm: less deep, or reamed."
         reader.fail("does-not-fit", f"{path}.depth", text)
     return taper
+
+
+def _undercut(reader: JobReader, path: str, end: Mouth, across: Length | None, depth: Length | None) -> Length | None:
+    """How wide a hole is undercut at its bottom: a blind one along the axis that takes the tool."""
+    wide = reader.size(f"{path}.undercut")
+    if wide is None or across is None:
+        return None
+    if end == "across" or depth is None:
+        reader.fail("does-not-fit", f"{path}.undercut", "Only a blind hole along the axis has a bottom to undercut.")
+    elif across.mm < LEAST_BORE_MM or wide.mm >= depth.mm:
+        text = f"The hole takes no undercutting tool: it is under {LEAST_BORE_MM:g} mm, or not as deep as that is wide."
+        reader.fail("does-not-fit", f"{path}.undercut", text)
+    return wide
 
 
 def _count(reader: JobReader, path: str, end: Mouth, depth: Length | None) -> int:

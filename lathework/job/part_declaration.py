@@ -76,6 +76,7 @@ BORE = Group(
         "mate": Extent(ACROSS, "what the mate of a fit measures; empty makes it to the standard's limits"),
         "key": Extent(KEY, "width of the key in a plain hole along the axis; empty has no keyway"),
         "taper": Text("of a hole that is a taper, its large end at the mouth: MT2, 1:20, 60°"),
+        "undercut": Extent(ALONG, "how wide a blind plain hole is undercut at its bottom; empty leaves it as it is"),
         "count": Share(
             1,
             MOST_ROUND,

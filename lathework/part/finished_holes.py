@@ -13,6 +13,8 @@ from lathework.shop.racks import owned
 from lathework.tables.drills import Drill, all_drills
 from lathework.units import convert
 
+UNDERCUT_MM = 0.5
+"""How deep a hole is undercut, on each side (practice)."""
 REAMED_OFF_MM = ((10.0, 0.2), (20.0, 0.3), (math.inf, 0.4))
 """What a reamer is left on the diameter, by how wide the hole is at most (practice)."""
 

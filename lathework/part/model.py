@@ -126,6 +126,7 @@ class Bore:
     socket: Taper | None = None
     count: int = 1
     by: Finisher = "boring-tool"
+    undercut: Length | None = None
 
     @property
     def reamed(self) -> bool:

@@ -32,6 +32,7 @@ Kind = Literal[
     "part-off",
     "flats",
     "keyway",
+    "undercut",
     "spot",
     "drill",
     "ream",

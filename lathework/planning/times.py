@@ -35,6 +35,7 @@ FIXED_MIN: dict[Kind, float] = {
     "centre": 0.5,
     "knurl": 1.0,
     "keyway": 10.0,
+    "undercut": 2.0,
     "spot": 0.5,
     "countersink": 0.3,
     "ream": 1.5,

@@ -32,6 +32,7 @@ WHY: Mapping[str, str] = {
     "part-off": "The blade's width comes off too: the piece is as long as the slot's near side says.",
     "keyway": "Half of the key sits in each part: deeper weakens it, shallower lets the key roll.",
     "socket": "The tool on centre and the slide at half the angle of the cone: so it is as straight as a shank is.",
+    "undercut": "What goes in has a sharp corner; the hole's own is never sharp.",
     "hub-keyway": "A tool that stands still cuts straight along the bore: the carriage is the slide of a planer.",
     "flats": "Each flat takes half of what must come off; the block turns the work by equal steps.",
     "spot": "A drill wanders on a flat face; it starts true in a dimple.",

@@ -141,7 +141,20 @@ PLUG: dict[str, Any] = {
 def bore(thread: str = "", across: str = "", depth: str = "", end: str = "right", **more: str) -> dict[str, str]:
     """A hole of a part: its thread or its size across, its depth, from which end; `document` gives it an id."""
     told = {"end": end, "thread": thread, "across": across, "depth": depth, "at": "", "cut": "tap"}
-    return told | {"tap": "", "graduation": "", "key": "", "taper": "", "count": "", "by": "boring-tool", **_FIT} | more
+    return (
+        told
+        | {
+            "tap": "",
+            "graduation": "",
+            "key": "",
+            "taper": "",
+            "count": "",
+            "by": "boring-tool",
+            "undercut": "",
+            **_FIT,
+        }
+        | more
+    )
 
 
 def body(*bores: dict[str, str], **more: Any) -> dict[str, Any]:

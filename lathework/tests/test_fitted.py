@@ -66,6 +66,31 @@ class Joined(unittest.TestCase):
         self.assertNotIn("lap", notes)
 
 
+class Undercut(unittest.TestCase):
+    def test_the_bottom_of_a_seat(self) -> None:
+        """A seat of 20 by 10, 2 wide undercut by half a millimetre: 21 across, told after the bore and drawn."""
+        hole = bore(across="20", depth="10", fit="slide", undercut="2")
+        made = plan(body(hole, unit="mm", **{"part.stock.across": "40", "part.overall_length": "50"} | MM))
+        keys = [one.key for one in made.operations]
+        self.assertGreater(keys.index("undercut:b1"), keys.index("bore:b1"))
+        step_ = made.operation("undercut:b1")
+        assert step_ is not None
+        self.assertAlmostEqual(step_.figures["across"].value, 21)
+        self.assertAlmostEqual(step_.figures["position"].value, -10)
+
+    def test_only_the_bottom_of_a_blind_hole(self) -> None:
+        changes = {"unit": "mm", "part.stock.across": "40", "part.overall_length": "50"} | MM
+        for hole in (
+            bore(across="20", undercut="2"),
+            bore(across="5", depth="10", undercut="2"),
+            bore(across="20", depth="2", undercut="2"),
+            bore(across="5", depth="4", end="across", at="20", undercut="1"),
+        ):
+            with self.subTest(hole), self.assertRaises(InvalidDocument) as caught:
+                plan(body(hole, **changes))
+            self.assertIn("part.bores.0.undercut", [error.field for error in caught.exception.errors])
+
+
 class Reamed(unittest.TestCase):
     def test_a_small_hole_is_drilled_and_reamed(self) -> None:
         """6 H7: 0 to 12 micrometres over (ISO 286-1); two tenths are left for the reamer, none of them by a bar."""

@@ -45,6 +45,7 @@ STEP_KINDS: Mapping[str, Of] = {
             "rough-bore",
             "hub-keyway",
             "socket",
+            "undercut",
         ),
         "hole",
     ),

@@ -7,6 +7,7 @@ from lathework.drawing.shapes import Line, Path, mirrored
 from lathework.holes.depth import POINT_SHARE, countersink
 from lathework.part.bore_sizes import depth_figure, largest_mm, thickness_mm
 from lathework.part.bores import BoreWork
+from lathework.part.finished_holes import UNDERCUT_MM
 from lathework.planning.chucking import Chucking
 from lathework.planning.plan import Plan
 from lathework.planning.threads.thread_work import in_mm
@@ -29,6 +30,9 @@ def _wall(bore_work: BoreWork, overall_mm: float, deep_mm: float, *, whole: bool
         wall = [(0.0, sunk), ((sunk - drill) / 2, drill)]
     if bore.depth is None:
         return [*wall, (overall_mm, drill)]
+    if bore.undercut is not None and whole:
+        near, out = bore.depth.mm - bore.undercut.mm, drill + 2 * UNDERCUT_MM
+        return [*wall, (near, drill), (near, out), (bore.depth.mm, out), (bore.depth.mm, drill), (deep_mm, 0.0)]
     point = 0.0 if bore_work.chased or bore_work.bored else POINT_SHARE * drill
     return [*wall, (max(wall[-1][0], deep_mm - point), drill), (deep_mm, 0.0)]
 

@@ -17,7 +17,7 @@ from lathework.planning.plan import Plan
 
 _ALIKE = 1e-4
 _DRILLED = ("drill", "bore", "ream", "cross-drill", "cross-ream")
-_TAPPED = ("tap", "chase", "cross-tap", "socket")
+_TAPPED = ("tap", "chase", "cross-tap", "socket", "undercut")
 _THREADED = ("thread", "screwcut", "finish", "knurl")
 
 

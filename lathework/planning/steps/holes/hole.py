@@ -20,6 +20,7 @@ from lathework.planning.steps import measures
 from lathework.planning.steps.holes.boring import bore, depths, drilling_speed, taken
 from lathework.planning.steps.holes.reaming import ream, ream_to_fit
 from lathework.planning.steps.holes.socket import bore_socket
+from lathework.planning.steps.holes.undercut import cut_under
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.shop.racks import owned
@@ -190,6 +191,8 @@ def holes(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
             yield bore_socket(work, chucking, found, found.bore.socket)
         if found.limits is not None and found.bore.reamed:
             yield ream_to_fit(work, chucking, found, found.limits)
+        if found.bore.undercut is not None:
+            yield cut_under(work, chucking, found, found.bore.undercut)
         if found.taper is not None:
             yield ream(work, chucking, found, found.taper)
         elif found.bore.thread is not None:

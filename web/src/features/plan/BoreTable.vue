@@ -117,6 +117,14 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
           v-bind="edit(at, 'depth')"
         />
         <InlineField
+          v-if="!bore.thread && bore.end !== 'across' && bore.depth"
+          :label="`Hole ${at + 1}, undercut`"
+          before="undercut"
+          figure
+          placeholder="none"
+          v-bind="edit(at, 'undercut')"
+        />
+        <InlineField
           v-if="bore.end === 'across' && bore.depth"
           :label="`Hole ${at + 1}, how many round the part`"
           before="so many round"

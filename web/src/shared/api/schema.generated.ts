@@ -1824,6 +1824,11 @@ export interface components {
              * @default
              */
             thread?: string;
+            /**
+             * Undercut
+             * @default
+             */
+            undercut?: string;
         };
         /**
          * BothUnits
