@@ -13,7 +13,7 @@ from lathework.lengths import Span
 from lathework.shop.kit_declaration import ACROSS, SWALLOWS, THICK
 
 HolderKind = Literal[
-    "die-holder", "die-stock", "guide-bush", "bush-set", "sleeve", "taper-bar", "tap-holder", "backplate"
+    "die-holder", "floating", "die-stock", "guide-bush", "bush-set", "sleeve", "taper-bar", "tap-holder", "backplate"
 ]
 HOLDER_KINDS: tuple[HolderKind, ...] = get_args(HolderKind)
 HOLE, DEEP, BLANK, BAR = (
@@ -68,6 +68,18 @@ HOLDERS: Mapping[HolderKind, Holder] = {
                 AskedSize("longest", "Longest thread", "1-1/2", "40", Extent(SWALLOWS, optional=False)),
                 AskedSize("bar", "The bar measures", "3/4", "20", Extent(BAR, optional=False)),
                 AskedSize("key", "Keyed to the bar, a key of", "none", "none", Extent(KEY)),
+            ),
+        ),
+        Holder(
+            "floating",
+            "floating die holder",
+            "lets the die find the axis of the work, where the tailstock does not quite",
+            (
+                AskedSize("die", "The die measures across", "1", "30", Extent(ACROSS, optional=False)),
+                AskedSize("thick", "Its thickness", "3/8", "11", Extent(THICK, optional=False)),
+                AskedSize("thread", "Largest thread", "1/2-13", "M12", Designation("the largest it cuts", "outside")),
+                AskedSize("longest", "Longest thread", "1-1/2", "40", Extent(SWALLOWS, optional=False)),
+                AskedSize("bar", "The bar measures", "3/4", "20", Extent(BAR, optional=False)),
             ),
         ),
         Holder(

@@ -16,6 +16,8 @@ from lathework.holders.design import Design, Overruled
 from lathework.holders.die_holder import die_holder
 from lathework.holders.die_stock import OVERRULES as DIE_STOCK_OWN
 from lathework.holders.die_stock import die_stock
+from lathework.holders.floating import OVERRULES as FLOATING_OWN
+from lathework.holders.floating import floating_holder
 from lathework.holders.guide_bush import OVERRULES as GUIDE_BUSH_OWN
 from lathework.holders.guide_bush import guide_bush
 from lathework.holders.sleeve import OVERRULES as SLEEVE_OWN
@@ -35,6 +37,7 @@ MOST_BUSHES = MOST_OTHERS + 1
 OWN = Span("A size of your own", 0.5, 600)
 OWN_FIELDS: Mapping[HolderKind, tuple[str, ...]] = {
     "die-holder": ("long", "across"),
+    "floating": tuple(FLOATING_OWN.values()),
     "die-stock": tuple(DIE_STOCK_OWN.values()),
     "guide-bush": tuple(GUIDE_BUSH_OWN.values()),
     "bush-set": ("across",),
@@ -71,6 +74,16 @@ def _die_holder(reader: FieldReader, told: Mapping[str, Any], metal: Material, o
         key=told["key"],
         metal=metal,
         own=own,
+    )
+
+
+def _floating(reader: FieldReader, told: Mapping[str, Any], metal: Material, own: Overruled) -> Design:
+    if told["thread"] is None:
+        reader.fail("empty", "thread", "Name the largest thread it is to cut.")
+        raise reader.invalid()
+    die = (told["die"], told["thick"])
+    return floating_holder(
+        die=die, thread=told["thread"], longest=told["longest"], bar=told["bar"], metal=metal, own=own
     )
 
 
@@ -151,6 +164,7 @@ def _backplate(reader: FieldReader, told: Mapping[str, Any], metal: Material, ow
 
 _DESIGNS: Mapping[HolderKind, Callable[[FieldReader, Mapping[str, Any], Material, Overruled], Design]] = {
     "die-holder": _die_holder,
+    "floating": _floating,
     "die-stock": _die_stock,
     "guide-bush": _guide_bush,
     "bush-set": _bush_set,

@@ -228,8 +228,10 @@ class DieStock(unittest.TestCase):
 
 
 PLATE = {"thread": "1-1/2-8 UN", "plain": "1.6", "plain_long": "3/8", "seat": "2-1/2", "deep": "1/8", "wide": "4"}
+FLOATING = {"die": "1", "thick": "3/8", "thread": "1/2-13", "longest": "1-1/2", "bar": "3/4"}
 DESIGNS: tuple[tuple[HolderKind, dict[str, Any]], ...] = (
     ("die-holder", TWO),
+    ("floating", FLOATING),
     ("die-stock", STOCK),
     ("guide-bush", BUSH),
     ("bush-set", {"threads": "1/4-20, 3/8-16, M8", "seat": "5/8", "deep": "3/8"}),
@@ -318,6 +320,41 @@ class Backplate(unittest.TestCase):
         with self.assertRaises(InvalidDocument) as caught:
             designed("backplate", PLATE | {"plain_long": ""})
         self.assertEqual([error.field for error in caught.exception.errors], ["plain_long"])
+
+
+class Floating(unittest.TestCase):
+    def test_head_and_body(self) -> None:
+        """The head takes the die and lets the thread through; the body slides on its bar and swallows the thread; the
+        screws lie in the metal round the die, and the head has its play about them."""
+        design = designed("floating", FLOATING)
+        head, body = (make_plan(job) for job in read_document(design.document).parts)
+        ((head_long, across),), ((body_long, outside),) = sections(head), sections(body)
+        pocket, way = head.work.bores
+        told = millimetres(design)
+        self.assertTrue(0.02 <= pocket.drill_mm - 25.4 <= 0.1)
+        self.assertGreater(way.drill_mm, 12.7)
+        assert pocket.bore.depth is not None
+        self.assertGreaterEqual(head_long - pocket.bore.depth.mm, 3.9)
+        self.assertAlmostEqual(across, outside)
+        self.assertTrue(0.005 <= body.work.bores[0].drill_mm - 19.05 <= 0.05)
+        self.assertAlmostEqual(body_long, 38.1 + 2 * 19.05, delta=0.02)
+        half = told["holes in the head"] / 2
+        self.assertTrue(told["circle of the screws"] / 2 - half > 25.4 / 2 + 1.5)
+        self.assertTrue(told["circle of the screws"] / 2 + half < across / 2 - 1.5)
+        self.assertAlmostEqual(told["holes in the head"] - 6.0, 2 * told["floats by"])
+        (line,) = read_lines(str(design.document["becomes"]))
+        self.assertEqual([thing.kind for thing in line.things], ["holder"])
+
+    def test_every_planted_fault_is_found(self) -> None:
+        self.assertEqual(designed("floating", FLOATING).conflicts, ())
+        for fault, codes in (
+            ({"thread": "7/8-9"}, ["bore-under-thread"]),
+            ({"thread": "15/16-16 UN"}, ["thin-lip-die", "bore-under-thread"]),
+            ({"own": {"play": "1/16"}}, ["much-play"]),
+            ({"die": "25 mm"}, ["near-size-die"]),
+        ):
+            found = [one.code for one in designed("floating", FLOATING | fault).conflicts]
+            self.assertEqual(found, codes, fault)
 
 
 class BushSet(unittest.TestCase):

@@ -174,6 +174,8 @@ class Working(unittest.TestCase):
                 self.check([told, make_plans(read_document(told.document))])
         self.check(plan(body(bore(across="1/4", fit="slide", by="reamer"))))
         self.check(plan(body(bore(across="3/4", depth="3/8", fit="slide", undercut="1/16"))))
+        floating = {"die": "1", "thick": "3/8", "thread": "1/2-13", "longest": "1-1/2", "bar": "3/4"}
+        self.check([designed("floating", floating | {"unit": unit}) for unit in ("in",)])
         self.check(designed("bush-set", {"threads": "1/4-20, M8", "seat": "5/8", "deep": "3/8"}))
         self.check(designed("taper-bar", {"taper": "MT2", "bar": "3/4", "out": "4"}))
         self.check([designed("tap-holder", {"shank": size, "bar": "1/2"}) for size in ("3/8", "1/4")])

@@ -2898,7 +2898,7 @@ export interface components {
              * Code
              * @enum {string}
              */
-            code: "die-holder" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
+            code: "die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
             /** Name */
             name: string;
             /** Remark */
@@ -5637,7 +5637,7 @@ export interface components {
             /** Lacking */
             lacking: string[];
             /** Make */
-            make: ("die-holder" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate") | "";
+            make: ("die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate") | "";
             /** Merits */
             merits: string[];
             /** Name */
@@ -5864,7 +5864,7 @@ export interface operations {
             };
             header?: never;
             path: {
-                kind: "die-holder" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
+                kind: "die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
             };
             cookie?: never;
         };
@@ -5979,7 +5979,7 @@ export interface operations {
             };
             header?: never;
             path: {
-                kind: "die-holder" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
+                kind: "die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
             };
             cookie?: never;
         };
@@ -6090,7 +6090,7 @@ export interface operations {
             };
             header?: never;
             path: {
-                kind: "die-holder" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
+                kind: "die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
             };
             cookie?: never;
         };
@@ -6199,7 +6199,7 @@ export interface operations {
             };
             header?: never;
             path: {
-                kind: "die-holder" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
+                kind: "die-holder" | "floating" | "die-stock" | "guide-bush" | "bush-set" | "sleeve" | "taper-bar" | "tap-holder" | "backplate";
             };
             cookie?: never;
         };
