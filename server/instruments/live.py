@@ -107,12 +107,17 @@ class _InHand:
         self.readout = now.bench.plan.job.setup.readout
 
 
-def _told(in_hand: _InHand, seen: int, now_s: float) -> Iterator[bytes]:
+def _shown(in_hand: _InHand, now_s: float) -> Iterator[bytes]:
+    """Where each readout stands."""
     for heard in HUB.shown().values():
         if heard.sample.source == "readout":
             yield _event("live", live_shown(heard, in_hand.step, in_hand.readout, now_s))
+
+
+def _sent(seen: int, newest: int) -> Iterator[bytes]:
+    """What was sent after number `seen` and up to `newest`: what comes meanwhile is told once, with the next."""
     for heard in HUB.sent(seen):
-        if heard.sample.source == "caliper":
+        if heard.sample.source == "caliper" and heard.number <= newest:
             yield _event("sent", sent_shown(heard))
 
 
@@ -149,10 +154,11 @@ def _events(job: int) -> Iterator[bytes]:
             in_hand.look()
             yield b": beat\n\n"
             # What fell silent is told, too.
-            yield from _told(in_hand, newest, now_s)
+            yield from _shown(in_hand, now_s)
             beat_s = now_s
         if newest > seen:
-            yield from _told(in_hand, seen, now_s)
+            yield from _shown(in_hand, now_s)
+            yield from _sent(seen, newest)
             seen = newest
             # However often an instrument speaks, a person is told so often.
             time.sleep(TICK_S)

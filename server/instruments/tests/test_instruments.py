@@ -6,6 +6,7 @@ import json
 import time
 from collections.abc import Iterator
 from typing import Any
+from unittest import mock
 
 from django.test import TestCase
 
@@ -94,6 +95,28 @@ class Reference(Case):
         sent = next(one for one in stream if one.startswith(b"event: sent"))
         self.assertEqual(json.loads(sent.split(b"data: ")[1])["typed"], "11.120 mm")
         self.end(stream)
+
+    def test_what_comes_while_others_are_told_is_told_once(self) -> None:
+        """Whenever a reading falls between the look for what is new and the telling, it stands in the stream once."""
+        job, late = start_job(document(SCREW)), iter((11.0, 12.0, 13.0))
+        wait = HUB.wait
+
+        def interrupted(after: int, seconds: float) -> int:
+            newest = wait(after, 0.01)
+            for size in late:
+                self.send(size)
+                break
+            return newest
+
+        stream: Iterator[bytes] = iter(self.client.get(f"/api/jobs/{job.pk}/live"))
+        with mock.patch.object(HUB, "wait", interrupted):
+            events = []
+            while sum(one.startswith(b"event: sent") for one in events) < 3:
+                events.append(next(stream))
+            events += [next(stream) for _ in range(2)]
+        told = [json.loads(one.split(b"data: ")[1])["typed"] for one in events if one.startswith(b"event: sent")]
+        self.assertEqual(told, ["11.000 mm", "12.000 mm", "13.000 mm"])
+        HUB.close()
 
     def test_too_few_and_nothing_typed(self) -> None:
         self.send(25.0)
