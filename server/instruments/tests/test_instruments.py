@@ -110,7 +110,7 @@ class Reference(Case):
 
         stream: Iterator[bytes] = iter(self.client.get(f"/api/jobs/{job.pk}/live"))
         with mock.patch.object(HUB, "wait", interrupted):
-            events = []
+            events: list[bytes] = []
             while sum(one.startswith(b"event: sent") for one in events) < 3:
                 events.append(next(stream))
             events += [next(stream) for _ in range(2)]
