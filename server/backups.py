@@ -38,8 +38,9 @@ def due(data: Path, now: datetime) -> bool:
 
 
 def back_up(data: Path, now: datetime) -> Path:
-    """Copy the store, checked, into the folder of daily copies; then let the oldest go beyond the last ten. Raises
-    StoreProblem, or OSError: then all that were there are there still."""
+    """Copy the store, checked, into the folder of daily copies; then let the oldest go beyond the last ten, in which
+    those from a time to come do not count. Raises StoreProblem, or OSError: then all that were there are there
+    still."""
     folder = data / FOLDER
     folder.mkdir(mode=store.FOLDER_MODE, exist_ok=True)
     # What a server that was killed in the middle of a copy left: this process alone holds the store.
@@ -49,7 +50,8 @@ def back_up(data: Path, now: datetime) -> Path:
     with store.copied(data / store.NAME, folder) as made:
         made.replace(target)
     store.sync_folder(folder)
-    for _, file in kept(data)[:-KEPT]:
+    past = [file for made, file in kept(data) if made <= now]
+    for file in past[:-KEPT]:
         file.unlink(missing_ok=True)
     return target
 

@@ -74,7 +74,7 @@ def _across(widest: Length, unit: LengthUnit) -> Figure:
 
 def _against(pockets: Sequence[Pocket], guide_mm: float, thread: Thread, wall: Figure) -> Iterator[Notice]:
     for pocket in pockets:
-        yield from pocket.against
+        yield from pocket.against("a thinner bar for it.")
     if guide_mm < thread.major_mm + OVER_THREAD_MM:
         text = f"{thread.designation} does not go through the bore of the bar: a thicker bar, or a smaller thread."
         yield Notice("bore-under-thread", "bar", text)

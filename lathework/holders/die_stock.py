@@ -4,19 +4,21 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from lathework.figures import PRACTICE, Figure, Given
+from lathework.figures import Figure
 from lathework.holders.design import (
     DIE_HOLE,
     Design,
-    Dimensioned,
     Lying,
     Overruled,
     bar_for,
+    explained,
     length_text,
+    mm_of,
+    worked,
 )
 from lathework.holders.handles import ENGAGED, SHORT_MM, Handles, handle_long, handles_for
 from lathework.holders.making import Bored, Made, Turned, holder_job
-from lathework.holders.pocket import OVER_THREAD_MM, Pocket
+from lathework.holders.pocket import LARGER_DIE, Pocket, way_through
 from lathework.lengths import Length
 from lathework.planning.notice import Notice
 from lathework.shop.metals import Material
@@ -36,73 +38,44 @@ FINISHED = (
 
 
 def _across(pocket: Pocket, thread: Thread, unit: LengthUnit) -> Figure:
-    die, wide = convert(pocket.across.mm, "mm", unit), convert(thread.major_mm, "mm", unit)
-    return Figure(
-        "ring across",
-        die + 2 * ENGAGED * wide,
-        unit,
-        "die's diameter + 2 × 1.25 × handle's thread",
-        PRACTICE,
-        (Given("die's diameter", die, unit), Given("handle's thread", wide, unit)),
-    )
+    die, wide = pocket.across.mm, thread.major_mm
+    lengths = {"die's diameter": die, "handle's thread": wide}
+    formula = "die's diameter + 2 × 1.25 × handle's thread"
+    return worked("ring across", die + 2 * ENGAGED * wide, unit, formula, lengths)
 
 
 def _thick(pocket: Pocket, thread: Thread, unit: LengthUnit) -> Figure:
-    deep, lip = pocket.deep.value, convert(LIP_THICK_MM, "mm", unit)
-    wide, beside = convert(thread.major_mm, "mm", unit), convert(BESIDE_HANDLE_MM, "mm", unit)
-    return Figure(
-        "ring thick",
-        max(deep + lip, wide + 2 * beside),
-        unit,
-        "greatest of (pocket deep + lip, handle's thread + 2 × beside it)",
-        PRACTICE,
-        (Given("pocket deep", deep, unit), Given("lip", lip, unit))
-        + (Given("handle's thread", wide, unit), Given("beside it", beside, unit)),
-        fine=False,
-    )
+    deep, wide = mm_of(pocket.deep), thread.major_mm
+    lengths = {"pocket deep": deep, "lip": LIP_THICK_MM, "handle's thread": wide, "beside it": BESIDE_HANDLE_MM}
+    thick = max(deep + LIP_THICK_MM, wide + 2 * BESIDE_HANDLE_MM)
+    formula = "greatest of (pocket deep + lip, handle's thread + 2 × beside it)"
+    return worked("ring thick", thick, unit, formula, lengths, fine=False)
 
 
-def _way(die: Length, thread: Thread, unit: LengthUnit) -> Figure:
-    """The hole behind the die: past its chip holes, and past the thread."""
-    across, major = convert(die.mm, "mm", unit), convert(thread.major_mm, "mm", unit)
-    over = convert(OVER_THREAD_MM, "mm", unit)
-    return Figure(
-        "way through",
-        max(0.75 * across, major + over),
-        unit,
-        "greatest of (0.75 × die's diameter, thread + over it)",
-        PRACTICE,
-        (Given("die's diameter", across, unit), Given("thread", major, unit), Given("over it", over, unit)),
-    )
-
-
-def _against(pocket: Pocket, handles: Handles, across: Figure, unit: LengthUnit) -> Iterator[Notice]:
-    yield from pocket.against
-    wall = (convert(across.value, unit, "mm") - pocket.across.mm) / 2
+def _against(pocket: Pocket, handles: Handles, across: Figure) -> Iterator[Notice]:
+    yield from pocket.against(LARGER_DIE)
+    wall = (mm_of(across) - pocket.across.mm) / 2
     if wall < handles.thread.major_mm:
         yield Notice(
             "thin-wall",
             "across",
             f"The handles are screwed in by {wall:.1f} mm only, less than a diameter: a larger ring.",
         )
-    if convert(handles.arm.value, unit, "mm") > LONGEST_ARM_MM:
+    if mm_of(handles.arm) > LONGEST_ARM_MM:
         text = "Handles as long as that say that the thread is too much for a die at once: rough it out first."
         yield Notice("long-handles", "thread", text)
     if handles.bends:
         text = f"Even handles of {handles.thread.designation} bend at this torque: rough the thread out first."
         yield Notice("handles-bend", "thread", text)
-    rod_mm = convert(handles.rod.value, unit, "mm")
-    if rod_mm <= handles.thread.major_mm:
+    if mm_of(handles.rod) <= handles.thread.major_mm:
         yield Notice("no-shoulder", "rod", "The rod is no thicker than its thread: it has no shoulder to stop on.")
 
 
-def _lying(
-    pocket: Pocket, way: Figure, across: Figure, thick: Figure, handles: Handles, unit: LengthUnit
-) -> tuple[Lying, ...]:
-    die, deep = pocket.across.mm, convert(pocket.deep.value, unit, "mm")
-    outer, long, through = (convert(one.value, unit, "mm") for one in (across, thick, way))
-    arm, middle = convert(handles.arm.value, unit, "mm"), long / 2
-    rod, thread = convert(handles.rod.value, unit, "mm"), handles.thread.major_mm
+def _lying(pocket: Pocket, way: Figure, across: Figure, thick: Figure, handles: Handles) -> tuple[Lying, ...]:
+    die, deep = pocket.across.mm, mm_of(pocket.deep)
+    outer, long, through = (mm_of(one) for one in (across, thick, way))
+    arm, middle = mm_of(handles.arm), long / 2
+    rod, thread = mm_of(handles.rod), handles.thread.major_mm
     seen = min(2 * arm, DRAWN_OVER_RING * outer)
     return (
         Lying("ring", 0.0, deep, die, outer, 0),
@@ -136,8 +109,8 @@ def die_stock(*, die: Length, thick: Length, thread: Thread, metal: Material, ow
     """A stock for a die so much across and thick as measured, told in the unit of `own`, what the person sets;
     `thread` is the largest it cuts, in the `metal` that counts for the handles too. Source: practice."""
     unit = own.unit
-    way = _way(die, thread, unit)
-    pocket = Pocket(die, thick, convert(way.value, unit, "mm"), unit)
+    way = way_through(die, thread, unit)
+    pocket = Pocket(die, thick, mm_of(way), unit)
     handles = handles_for(thread, metal, die.mm, own)
     across = own.of("across", _across(pocket, handles.thread, unit))
     ring = own.of("thick_ring", _thick(pocket, handles.thread, unit))
@@ -175,9 +148,6 @@ def die_stock(*, die: Length, thick: Length, thread: Thread, metal: Material, ow
         becomes=f"{length_text(die.value, die.unit)} {die.unit} die stock",
     )
     figures = (handles.torque, handles.arm, way, across, ring, handles.rod, long, stock)
-    dimensions = (
-        *pocket.dimensions,
-        *(Dimensioned(figure, why, OVERRULES.get(figure.name, "")) for figure, why in zip(figures, _WHY, strict=True)),
-    )
-    conflicts = tuple(_against(pocket, handles, across, unit))
-    return Design(title, dimensions, conflicts, document, _lying(pocket, way, across, ring, handles, unit))
+    dimensions = (*pocket.dimensions, *explained(_WHY, *figures, fields=OVERRULES))
+    conflicts = tuple(_against(pocket, handles, across))
+    return Design(title, dimensions, conflicts, document, _lying(pocket, way, across, ring, handles))

@@ -9,17 +9,17 @@ from lathework.fits.fit import limits_of
 from lathework.holders.design import (
     DIE_HOLE,
     Design,
-    Dimensioned,
     Lying,
     Overruled,
     bar_for,
+    explained,
     fitted,
     length_text,
     mm_of,
     worked,
 )
 from lathework.holders.making import Bored, Made, Turned, holder_job
-from lathework.holders.pocket import OVER_THREAD_MM, Pocket
+from lathework.holders.pocket import LARGER_DIE, OVER_THREAD_MM, Pocket, way_through
 from lathework.lengths import Length
 from lathework.planning.notice import Notice
 from lathework.shop.metals import Material
@@ -39,7 +39,7 @@ SCREWED = (
 
 
 def _against(pocket: Pocket, bore: Figure, thread: Thread, play: Figure) -> Iterator[Notice]:
-    yield from pocket.against
+    yield from pocket.against(LARGER_DIE)
     if mm_of(bore) < thread.major_mm + OVER_THREAD_MM:
         text = f"{thread.designation} does not go through the bore of the bar: a thicker bar, or a smaller thread."
         yield Notice("bore-under-thread", "bar", text)
@@ -51,13 +51,13 @@ def _against(pocket: Pocket, bore: Figure, thread: Thread, play: Figure) -> Iter
 OVERRULES = {"floats by": "play", "head across": "across", "body long": "long"}
 
 
-def _lying(pocket: Pocket, head: Figure, body: Figure, across: Figure, bar: Length, way_mm: float) -> tuple[Lying, ...]:
+def _lying(pocket: Pocket, head: Figure, body: Figure, across: Figure, bar: Length, way: Figure) -> tuple[Lying, ...]:
     front, rear, wide, deep = (mm_of(one) for one in (head, body, across, pocket.deep))
     return (
         Lying("bar", front + rear / 2, front + 1.5 * rear + bar.mm, 0.0, bar.mm, 0, mate=True),
         Lying("body", front, front + rear, bar.mm, wide, 1),
         Lying("head", 0.0, deep, pocket.across.mm, wide, 2),
-        Lying("head", deep, front, way_mm, wide, 2),
+        Lying("head", deep, front, mm_of(way), wide, 2),
         Lying("die", deep - pocket.thick.mm, deep, DIE_HOLE * pocket.across.mm, pocket.across.mm, 3, mate=True),
     )
 
@@ -69,8 +69,8 @@ def floating_holder(
     sets; `thread` is the largest that is cut, `longest` the longest. Sizes as measured. Source: practice."""
     unit, (size, thick) = own.unit, die
     bore = fitted(limits_of("close-running", "hole", bar.mm, bar.mm, unit), unit, "bore for the bar")
-    way_mm = max(0.75 * size.mm, thread.major_mm + OVER_THREAD_MM)
-    pocket = Pocket(size, thick, way_mm, unit)
+    way = way_through(size, thread, unit)
+    pocket = Pocket(size, thick, mm_of(way), unit)
     play = own.of("play", worked("floats by", PLAY_MM, unit, "play", {"play": PLAY_MM}))
     deep, wide = mm_of(pocket.deep), {"die's diameter": size.mm, "round it": ROUND_DIE_MM}
     across = own.of(
@@ -82,8 +82,6 @@ def floating_holder(
     long = own.of(
         "long", worked("body long", longest.mm + BEARS * bar.mm, unit, "longest thread + 2 × bar", lengths, fine=False)
     )
-    ways = {"die's diameter": size.mm, "thread": thread.major_mm, "over it": OVER_THREAD_MM}
-    way = worked("way through", way_mm, unit, "greatest of (0.75 × die's diameter, thread + over it)", ways)
     holes = {"shank": SHANK_MM, "floats by": mm_of(play)}
     clear = worked("holes in the head", SHANK_MM + 2 * mm_of(play), unit, "shank + 2 × floats by", holes)
     rings = {"die's diameter": size.mm, "head across": mm_of(across)}
@@ -94,13 +92,12 @@ def floating_holder(
     figures = (play, way, head, across, circle, clear, bore, long, stock)
     title = f"Floating die holder, {size.typed}"
     document = _document(title, pocket, figures, bar, size, metal, unit)
-    told = (Dimensioned(figure, why, OVERRULES.get(figure.name, "")) for figure, why in zip(figures, _WHY, strict=True))
     return Design(
         title,
-        (*pocket.dimensions, *told),
+        (*pocket.dimensions, *explained(_WHY, *figures, fields=OVERRULES)),
         tuple(_against(pocket, bore, thread, play)),
         document,
-        _lying(pocket, head, long, across, bar, way_mm),
+        _lying(pocket, head, long, across, bar, way),
     )
 
 

@@ -3,15 +3,16 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 
-from lathework.figures import PRACTICE, Figure, Given
+from lathework.figures import Figure
 from lathework.fits.fit import limits_of
-from lathework.holders.design import Dimensioned, fitted, length_text
+from lathework.holders.design import Dimensioned, fitted, length_text, worked
 from lathework.holders.making import Bored
 from lathework.lengths import Length
 from lathework.part.model import Edge
 from lathework.planning.notice import Notice
+from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 
 PROUD_MM = 0.1
@@ -28,11 +29,17 @@ SCREWS = (
     "Screws for the {which}: drill and tap three M5, {at} behind its face, at half the die's thickness: the middle "
     "one pointed, over the split; one on either side, 45 degrees off. Or four, square to each other, that centre it."
 )
-
-
+LARGER_DIE = "a thread so large wants a larger die."
 LOOKALIKES = ((20.0, 20.6375, "13/16"), (25.0, 25.4, "1"), (38.0, 38.1, "1-1/2"), (50.0, 50.8, "2"))
 """Metric dies that are taken for inch ones: both diameters in millimetres, the inch one by name (ISO 2568)."""
 _NEAR_MM = 0.15
+
+
+def way_through(die: Length, thread: Thread, unit: LengthUnit) -> Figure:
+    """The hole behind a `die` in a ring, told in `unit`: past its chip holes, and past the thread. Source: practice."""
+    lengths = {"die's diameter": die.mm, "thread": thread.major_mm, "over it": OVER_THREAD_MM}
+    across = max(CHIP_SHARE * die.mm, thread.major_mm + OVER_THREAD_MM)
+    return worked("way through", across, unit, "greatest of (0.75 × die's diameter, thread + over it)", lengths)
 
 
 @dataclass(frozen=True, slots=True)
@@ -61,36 +68,20 @@ class Pocket:
     @property
     def bore(self) -> Figure:
         """How wide its pocket is."""
-        aim = fitted(limits_of("running", "hole", self.across.mm, self.across.mm, self.unit), self.unit)
-        return replace(aim, name=f"pocket of the {self.word}")
+        limits = limits_of("running", "hole", self.across.mm, self.across.mm, self.unit)
+        return fitted(limits, self.unit, f"pocket of the {self.word}")
 
     @property
     def deep(self) -> Figure:
         """How deep that is."""
-        thick = convert(self.thick.value, self.thick.unit, self.unit)
-        proud = convert(PROUD_MM, "mm", self.unit)
-        return Figure(
-            f"pocket of the {self.word} deep",
-            thick - proud,
-            self.unit,
-            "die's thickness − proud",
-            PRACTICE,
-            (Given("die's thickness", thick, self.unit), Given("proud", proud, self.unit)),
-            fine=False,
-        )
+        name, lengths = f"pocket of the {self.word} deep", {"die's thickness": self.thick.mm, "proud": PROUD_MM}
+        return worked(name, self.thick.mm - PROUD_MM, self.unit, "die's thickness − proud", lengths, fine=False)
 
     @property
     def room(self) -> Figure:
         """How wide the room behind it is."""
-        across = convert(self.across.value, self.across.unit, self.unit)
-        return Figure(
-            f"room behind the {self.word}",
-            CHIP_SHARE * across,
-            self.unit,
-            "0.75 × die's diameter",
-            PRACTICE,
-            (Given("die's diameter", across, self.unit),),
-        )
+        name, across = f"room behind the {self.word}", self.across.mm
+        return worked(name, CHIP_SHARE * across, self.unit, "0.75 × die's diameter", {"die's diameter": across})
 
     @property
     def dimensions(self) -> Iterator[Dimensioned]:
@@ -108,15 +99,18 @@ class Pocket:
         if self.widened:
             yield Bored(self.room.value, deep=deep + convert(CHIP_DEEP_MM, "mm", self.unit), end=self.end)
 
-    @property
-    def against(self) -> Iterator[Notice]:
-        """What is against it: hardly anything to sit on; a die of the other standard that is a hair larger."""
+    def against(self, otherwise: str) -> Iterator[Notice]:
+        """What is against it: hardly anything to sit on, and what to do `otherwise`; a die of the other standard that
+        is a hair larger."""
         field = "die" if self.word == "die" else "other"
         if self.lip_mm < LEAST_LIP_MM:
             lip = max(0.0, self.lip_mm)
-            yield Notice(f"thin-lip-{field}", field, f"The {self.word} would sit on {lip:.1f} mm all round.")
+            yield Notice(
+                f"thin-lip-{field}", field, f"The {self.word} would sit on {lip:.1f} mm all round: {otherwise}"
+            )
         for metric, inch, name in LOOKALIKES:
-            if abs(self.across.mm - metric) < _NEAR_MM:
+            off = abs(self.across.mm - metric)
+            if off < _NEAR_MM and off < abs(self.across.mm - inch):
                 text = f"A {name} in die is {inch:g} mm and does not go into this: is the {self.word} {metric:g} mm?"
                 yield Notice(f"near-size-{field}", field, text)
 

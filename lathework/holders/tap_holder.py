@@ -31,6 +31,8 @@ HOLDS_OVER, BEARS = 2.5, 2.5
 """How many diameters of the tap's shank, and of the bar, are in the holder (practice)."""
 WEB_MM, VENT_MM, SIDE_MM = 6.0, 4.0, 6.0
 """Metal between both holes, the vent through it, and the metal beside the wider of them (practice)."""
+SQUARE = 1.0
+"""How long a tap's square is, over its shank, at least (ISO 237)."""
 SCREWS = (
     "Two M5 screws onto the flats of the tap's square, {at} behind the face, opposite each other; a hole across for a "
     "tommy bar, clear of both holes."
@@ -41,6 +43,14 @@ def _hole(shank: Length, unit: LengthUnit) -> Figure:
     """The hole for the shank: bored to slide on it, or reamed to its nominal size where no boring tool goes in."""
     mate = shank.mm if shank.mm >= LEAST_BORE_MM else None
     return fitted(limits_of("slide", "hole", shank.mm, mate, unit), unit, "hole for the tap")
+
+
+def _screws(shank: Length, deep: Figure, unit: LengthUnit) -> Figure:
+    """Where the screws are: over the middle of the tap's square, whose end is at the bottom of the hole."""
+    inside = mm_of(deep)
+    at = max(inside - SQUARE * shank.mm / 2, inside / 2)
+    formula, lengths = "greatest of (tap in by − shank ÷ 2, tap in by ÷ 2)", {"tap in by": inside, "shank": shank.mm}
+    return worked("screws behind the face", at, unit, formula, lengths, fine=False)
 
 
 def _against(wall: Figure, bar: Length, deep: Figure, bears: Figure) -> Iterator[Notice]:
@@ -57,6 +67,7 @@ def _against(wall: Figure, bar: Length, deep: Figure, bears: Figure) -> Iterator
 _WHY = (
     "The shank goes in by hand; the screws hold it, not the hole.",
     "The square and the shank above it, so that the tap stands straight.",
+    "Over the middle of the square: it is about as long as the shank is thick.",
     "It slides and turns on the bar: the tap pulls itself in.",
     "Two and a half diameters keep it from tipping.",
     "Metal between both holes, with a vent through it: without one it pumps, and does not follow the tap.",
@@ -64,7 +75,7 @@ _WHY = (
     "What is left round the wider hole.",
     "So much bar that its skin goes.",
 )
-"""Why hole, its depth, bore, its depth, length, body, wall and bar are what they are (practice)."""
+"""Why hole, its depth, its screws, bore, its depth, length, body, wall and bar are what they are (practice)."""
 OVERRULES = {"tap in by": "deep", "bar in by": "bears", "body across": "across"}
 
 
@@ -86,6 +97,7 @@ def tap_holder(*, shank: Length, bar: Length, metal: Material, own: Overruled) -
     hole = _hole(shank, unit)
     lengths = {"shank": shank.mm}
     deep = own.of("deep", worked("tap in by", HOLDS_OVER * shank.mm, unit, "2.5 × shank", lengths, fine=False))
+    screws = _screws(shank, deep, unit)
     bore = fitted(limits_of("close-running", "hole", bar.mm, bar.mm, unit), unit, "bore for the bar")
     bears = own.of("bears", worked("bar in by", BEARS * bar.mm, unit, "2.5 × bar", {"bar": bar.mm}, fine=False))
     parts = {"tap in by": mm_of(deep), "bar in by": mm_of(bears), "web": WEB_MM}
@@ -110,13 +122,13 @@ def tap_holder(*, shank: Length, bar: Length, metal: Material, own: Overruled) -
                     Bored(turns, "slide", turns if bored else None, deep=deep.value, reamed=not bored),
                     Bored(slides, "close-running", slides, deep=bears.value, end="left"),
                 ),
-                afterwards=SCREWS.format(at=f"{length_text(deep.value * 0.6, unit)} {unit}"),
+                afterwards=SCREWS.format(at=f"{length_text(screws.value, unit)} {unit}"),
             ),
         ),
     )
     return Design(
         f"Tap holder, {shank.typed} shank",
-        explained(_WHY, hole, deep, bore, bears, long, across, wall, stock, fields=OVERRULES),
+        explained(_WHY, hole, deep, screws, bore, bears, long, across, wall, stock, fields=OVERRULES),
         tuple(_against(wall, bar, deep, bears)),
         document,
         _lying(shank, bar, deep, bears, long, across),

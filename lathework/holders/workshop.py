@@ -35,6 +35,9 @@ from lathework.units import LENGTH_UNITS, LengthUnit
 
 MOST_BUSHES = MOST_OTHERS + 1
 OWN = Span("A size of your own", 0.5, 600)
+OWN_SPANS = {"play": Span("The play to any side", 0.05, 100)}
+"""What a dimension may be set to that is no size of a part."""
+NO_LARGEST = "Name the largest thread it is to cut."
 OWN_FIELDS: Mapping[HolderKind, tuple[str, ...]] = {
     "die-holder": ("long", "across"),
     "floating": tuple(FLOATING_OWN.values()),
@@ -60,7 +63,7 @@ def _die_holder(reader: FieldReader, told: Mapping[str, Any], metal: Material, o
         if told[one] is not None and told[beside] is None:
             reader.fail("empty", beside, "Measure both sizes of the other die, or neither.")
     if told["thread"] is None:
-        reader.fail("empty", "thread", "Name the largest thread it is to cut.")
+        reader.fail("empty", "thread", NO_LARGEST)
     if reader.errors:
         raise reader.invalid()
     dies = [(told["die"], told["thick"])]
@@ -79,7 +82,7 @@ def _die_holder(reader: FieldReader, told: Mapping[str, Any], metal: Material, o
 
 def _floating(reader: FieldReader, told: Mapping[str, Any], metal: Material, own: Overruled) -> Design:
     if told["thread"] is None:
-        reader.fail("empty", "thread", "Name the largest thread it is to cut.")
+        reader.fail("empty", "thread", NO_LARGEST)
         raise reader.invalid()
     die = (told["die"], told["thick"])
     return floating_holder(
@@ -97,7 +100,7 @@ def _guide_bush(reader: FieldReader, told: Mapping[str, Any], metal: Material, o
 
 def _die_stock(reader: FieldReader, told: Mapping[str, Any], metal: Material, own: Overruled) -> Design:
     if told["thread"] is None:
-        reader.fail("empty", "thread", "Name the largest thread it is to cut.")
+        reader.fail("empty", "thread", NO_LARGEST)
         raise reader.invalid()
     return die_stock(die=told["die"], thick=told["thick"], thread=told["thread"], metal=metal, own=own)
 
@@ -183,7 +186,7 @@ def _overruled(reader: FieldReader, kind: HolderKind, unit: LengthUnit) -> Overr
         if field not in OWN_FIELDS[kind]:
             reader.fail("unknown-field", "own", f"This holder has no dimension “{field}” that one sets.")
             continue
-        size = reader.length(f"own.{field}", OWN, optional=True)
+        size = reader.length(f"own.{field}", OWN_SPANS.get(field, OWN), optional=True)
         if size is not None:
             sizes[field] = size
     return Overruled(sizes, unit)

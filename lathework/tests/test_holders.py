@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 import unittest
+from itertools import product
 from typing import Any
 
 from hypothesis import assume, given
@@ -139,6 +140,12 @@ class DieHolder(unittest.TestCase):
             ({"key": "5/16", "own": {"across": "1.13"}}, "thin-over-key"),
         ):
             self.assertEqual([one.code for one in designed("die-holder", TWO | fault).conflicts], [code], fault)
+
+    def test_an_inch_die_is_not_asked_whether_it_is_metric(self) -> None:
+        """1-1/2 in is 38.1 mm, a hair from the metric 38 mm (ISO 2568): only that one is asked about."""
+        for die, asked in (("1-1/2", False), ("38.1 mm", False), ("38 mm", True)):
+            codes = [one.code for one in designed("die-holder", TWO | {"die": die}).conflicts]
+            self.assertEqual("near-size-die" in codes, asked, die)
 
     def test_its_fits_are_told_with_their_limits(self) -> None:
         """A 1 in die: H8 with f7, on its measured size: 33 micrometres wide about the aim (ISO 286-1)."""
@@ -292,6 +299,16 @@ class TapHolder(unittest.TestCase):
         ):
             self.assertEqual([one.code for one in designed("tap-holder", good | fault).conflicts], codes, fault)
 
+    def test_its_screws_press_on_the_square(self) -> None:
+        """Shanks of 4, 6.3, 9, 12.5 and 20 mm have squares 6, 8, 10, 13 and 20 mm long (ISO 529, ISO 237): a screw of
+        5 mm lies with its middle over them, also in a hole of one's own depth."""
+        squares = ((4.0, 6.0), (6.3, 8.0), (9.0, 10.0), (12.5, 13.0), (20.0, 20.0))
+        for (shank, square), own in product(squares, ("", "25")):
+            design = designed("tap-holder", {"shank": f"{shank}", "bar": "16", "unit": "mm", "own": {"deep": own}})
+            told = {one.figure.name: one.figure.value for one in design.dimensions}
+            deep, at = told["tap in by"], told["screws behind the face"]
+            self.assertTrue(deep - square + 1.0 < at < deep - 1.0, (shank, at, deep))
+
 
 class Backplate(unittest.TestCase):
     def test_it_fits_nose_and_head(self) -> None:
@@ -355,6 +372,14 @@ class Floating(unittest.TestCase):
         ):
             found = [one.code for one in designed("floating", FLOATING | fault).conflicts]
             self.assertEqual(found, codes, fault)
+
+    def test_its_own_play_can_be_typed(self) -> None:
+        """The 0.3 mm that it is made with, and the least that floats at all."""
+        for play in (0.3, 0.05):
+            told = designed("floating", FLOATING | {"own": {"play": f"{play} mm"}}).dimensions
+            (floats, holes) = (one.figure for one in told if one.figure.name in ("floats by", "holes in the head"))
+            self.assertAlmostEqual(floats.value * 25.4, play)
+            self.assertAlmostEqual(holes.value * 25.4, 6.0 + 2 * play)
 
 
 class BushSet(unittest.TestCase):

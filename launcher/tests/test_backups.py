@@ -45,6 +45,15 @@ class Daily(StoreCase):
         newest = [when for when, _ in backups.kept(self.data) if when <= NOON]
         self.assertEqual(backups.due(self.data, NOON), not newest or NOON - newest[-1] >= DAY)
 
+    def test_copies_from_a_time_to_come_push_none_out(self) -> None:
+        """A clock a year ahead for ten days: set right again, the copy that is made stays, and is due a day later."""
+        for day in range(backups.KEPT):
+            backups.back_up(self.data, NOON + (365 + day) * DAY)
+        made = backups.back_up(self.data, NOON)
+        self.assertTrue(made.exists())
+        self.assertFalse(backups.due(self.data, NOON + DAY / 2))
+        self.assertTrue(backups.due(self.data, NOON + DAY))
+
     def test_a_fault_takes_nothing_away_and_is_told_once(self) -> None:
         backups.back_up(self.data, NOON)
         self.store.write_bytes(b"spoilt" * 500)
