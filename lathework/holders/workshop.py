@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Mapping
+from dataclasses import replace
 from typing import Any
 
-from lathework.errors import InputError
+from lathework.errors import InputError, InvalidDocument
 from lathework.field_reader import FieldReader
 from lathework.fits.taper import read_taper
 from lathework.holders.asks import HOLDERS, HolderKind
@@ -27,7 +28,9 @@ from lathework.holders.tap_holder import tap_holder
 from lathework.holders.taper_bar import OVERRULES as TAPER_BAR_OWN
 from lathework.holders.taper_bar import taper_bar
 from lathework.job.declaration import MOST_OTHERS
+from lathework.job.document import read_document
 from lathework.lengths import Length, Span
+from lathework.planning.notice import Notice
 from lathework.shop.metals import Material, materials
 from lathework.threads.designation import read_designation
 from lathework.threads.thread import Thread
@@ -111,6 +114,8 @@ def _sleeve(reader: FieldReader, told: Mapping[str, Any], metal: Material, own: 
 
 def _bush_set(reader: FieldReader, told: Mapping[str, Any], metal: Material, own: Overruled) -> Design:
     names = [name.strip() for name in told["threads"].split(",") if name.strip()]
+    if not names:
+        reader.fail("empty", "threads", "Name the threads, with commas between them.")
     if len(names) > MOST_BUSHES:
         reader.fail("too-many", "threads", f"A job has {MOST_BUSHES} parts at most: so many bushes at once.")
     threads = [thread for name in names if (thread := reader.made("threads", name, _parallel)) is not None]
@@ -202,4 +207,17 @@ def designed(kind: HolderKind, typed: Mapping[str, Any]) -> Design:
     own = _overruled(reader, kind, unit)
     if reader.errors:
         raise reader.invalid()
-    return _DESIGNS[kind](reader, told, metal, own)
+    return _makeable(_DESIGNS[kind](reader, told, metal, own))
+
+
+def _makeable(design: Design) -> Design:
+    """The same, with why it cannot be made where nothing else speaks against it: a size of one's own out of all
+    proportion."""
+    if design.conflicts:
+        return design
+    try:
+        read_document(design.document)
+    except InvalidDocument as problem:
+        text = f"No part comes of sizes that go together like these. In its plan: {problem.errors[0].message}"
+        return replace(design, conflicts=(Notice("cannot-be-made", "own", text),))
+    return design

@@ -15,7 +15,7 @@ from lathework.drawing.holder.assembly import PAPER, assembly
 from lathework.errors import InvalidDocument
 from lathework.holders.asks import HOLDER_KINDS, HolderKind
 from lathework.holders.design import Design
-from lathework.holders.workshop import OWN_FIELDS, designed
+from lathework.holders.workshop import OWN, OWN_FIELDS, OWN_SPANS, designed
 from lathework.job.document import read_document
 from lathework.planning.plan import Plan, make_plan
 from lathework.shop.typing.lines import read_lines
@@ -398,13 +398,22 @@ class BushSet(unittest.TestCase):
         self.assertEqual([thing.kind for line in lines for thing in line.things], ["bush"] * 3)
 
     def test_what_cannot_be(self) -> None:
-        for threads in ("", "1/4-20, R1/4", "1/4-21.5x", ", ".join(["M6"] * 9)):
+        for threads in ("", " , ", "1/4-20, R1/4", "1/4-21.5x", ", ".join(["M6"] * 9)):
             with self.subTest(threads), self.assertRaises(InvalidDocument) as caught:
                 designed("bush-set", {"threads": threads, "seat": "5/8"})
             self.assertEqual({error.field for error in caught.exception.errors}, {"threads"})
 
 
 class Overruled(unittest.TestCase):
+    def test_what_is_said_to_be_right_can_be_planned(self) -> None:
+        """Any size of one's own that is taken: either something speaks against it, or all its parts have a plan."""
+        for (kind, typed), mm in product(DESIGNS, (0.5, 3.0, 10.0, 40.0, 600.0)):
+            for field in OWN_FIELDS[kind]:
+                size = min(mm, OWN_SPANS.get(field, OWN).high_mm)
+                design = designed(kind, typed | {"own": {field: f"{size} mm"}})
+                if not design.conflicts:
+                    self.assertTrue(all(make_plan(job).operations for job in read_document(design.document).parts))
+
     def test_what_follows_from_a_size_of_ones_own_follows(self) -> None:
         """A body of 2 in in place of 1.4724: the bar to make it of, its wall and the job follow; both are told."""
         before, now = designed("die-holder", HOLDER), designed("die-holder", HOLDER | {"own": {"across": "2"}})
