@@ -4,8 +4,11 @@ from __future__ import annotations
 
 import json
 import os
+import re
 import tempfile
 import unittest
+from collections.abc import Iterator
+from contextlib import contextmanager
 from pathlib import Path
 from typing import Any, ClassVar
 from urllib.parse import urlsplit
@@ -99,6 +102,14 @@ class BrowserCase(unittest.TestCase):
         page.on("pageerror", lambda error: self.errors.append(str(error)))
         page.on("request", self._request)
         return page
+
+    @contextmanager
+    def answered(self, to: str | re.Pattern[str], page: Page | None = None) -> Iterator[None]:
+        """Until an act is answered, and the bench has taken the answer in: what is pressed before that is not taken."""
+        page = page or self.page
+        with page.expect_response(to):
+            yield
+        expect(page.locator(".bench[aria-busy=true]")).to_have_count(0)
 
     def post(self, path: str, body: Any) -> Any:
         """The JSON of what a page's act answers; the page must be open."""

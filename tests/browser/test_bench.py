@@ -50,9 +50,8 @@ class Bench(BrowserCase):
         keys.press("3")
         expect(self.page.get_by_role("status")).to_contain_text("Leave the die as it is")
         for _ in range(8):
-            with self.page.expect_response("**/undo"):
+            with self.answered("**/undo"):
                 keys.press("z")
-            self.page.wait_for_timeout(150)
         expect(self.page.get_by_role("heading", level=1)).to_contain_text("Turn to")
 
     def measure_over_wires(self) -> None:

@@ -172,7 +172,7 @@ class EveryBench(Looked):
             self.look(f"bench, {name}")
 
     def press(self, name: str) -> None:
-        with self.page.expect_response(re.compile("/entries$|/undo$")):
+        with self.answered(re.compile("/entries$|/undo$")):
             self.page.get_by_role("button", name=name, exact=True).click()
 
     def read(self, text: str) -> None:

@@ -48,7 +48,7 @@ class Measured(BrowserCase):
 
     def read(self, text: str) -> None:
         self.page.get_by_role("textbox", name="New reading").fill(text)
-        with self.page.expect_response("**/entries"):
+        with self.answered("**/entries"):
             self.page.get_by_role("button", name="Record", exact=True).click()
 
     def look_at(self, size: str) -> None:
@@ -99,11 +99,11 @@ class Measured(BrowserCase):
         self.go_to("gauge")
         self.choose("tried with", "go and no-go rings")
         expect(page.get_by_text("by hand, never forced")).to_be_visible()
-        with page.expect_response("**/entries"):
+        with self.answered("**/entries"):
             page.keyboard.press("1")
         expect(page.get_by_text("the go gauge stops").last).to_be_visible()
         expect(page.get_by_text("Before the die is moved, 1 of")).to_be_visible()
-        with page.expect_response("**/entries"):
+        with self.answered("**/entries"):
             page.keyboard.press("2")
         expect(page.get_by_text("go runs home, no-go stops").last).to_be_visible()
         self.choose("tried with", "thread micrometer")
@@ -113,7 +113,7 @@ class Measured(BrowserCase):
         expect(page.get_by_text("is that the reading?").first).to_be_visible()
         expect(field).to_have_value("0.5")
         field.fill("0.4460")
-        with page.expect_response("**/entries"):
+        with self.answered("**/entries"):
             page.get_by_role("button", name="Record the size").click()
         expect(page.get_by_text("measured: in its class")).to_be_visible()
         self.assertEqual(self.bench()["tried"], "thread-micrometer")
@@ -124,7 +124,7 @@ class Measured(BrowserCase):
         self.go_to("turn")
         page.get_by_role("heading", level=1).click()
         page.evaluate("document.activeElement.blur()")
-        with page.expect_response("**/entries"):
+        with self.answered("**/entries"):
             page.evaluate(TYPED_AT_ONCE, "0.6213")
         [first, *_] = self.bench()["sizes"]
         self.assertEqual(first["readings"][-1]["reading"]["inch"]["text"], "0.6213")
@@ -132,12 +132,12 @@ class Measured(BrowserCase):
         figures = {one["key"]: one["figure"]["shown"]["inch"]["text"] for one in now["step"]["figures"]}
         middle = (float(figures["wires_least"]) + float(figures["wires_most"])) / 2
         expect(page.get_by_role("button", name="snug")).to_be_visible()
-        with page.expect_response("**/entries"):
+        with self.answered("**/entries"):
             page.evaluate(TYPED_AT_ONCE, f"{middle:.4f}")
         self.assertEqual(self.bench()["verdict"]["code"], "size-in")
-        with page.expect_response("**/undo"):
+        with self.answered("**/undo"):
             page.keyboard.press("z")
         expect(page.get_by_role("button", name="snug")).to_be_enabled()
-        with page.expect_response("**/entries"):
+        with self.answered("**/entries"):
             page.keyboard.press("3")
         self.assertEqual(self.bench()["verdict"]["code"], "snug")

@@ -60,6 +60,28 @@ class Record(BrowserCase):
         expect(page.get_by_label("Note")).to_be_visible()
         expect(page.get_by_role("table")).to_contain_text("0.5050")
 
+    def test_what_is_typed_while_a_reading_is_on_its_way_stays(self) -> None:
+        """A quick hand types the next reading before the answer is here: that clears its own reading alone."""
+        page = self.bench()
+        held: list[Route] = []
+        page.route("**/entries", lambda route: held.append(route))
+        field = page.get_by_role("textbox", name="New reading")
+        field.fill("0.5050")
+        with page.expect_request("**/entries"):
+            field.press("Enter")
+        field.fill("0.4991")
+        with self.answered("**/entries"):
+            held[0].continue_()
+        expect(page.get_by_role("table")).to_contain_text("0.5050")
+        expect(field).to_have_value("0.4991")
+        page.unroute("**/entries")
+        with self.answered("**/entries"):
+            field.press("Enter")
+        expect(field).to_have_value("")
+        for _ in (1, 2):
+            with self.answered("**/undo"):
+                page.get_by_role("button", name="undo z").click()
+
     def test_a_second_tab_learns_of_the_change_when_it_is_looked_at(self) -> None:
         """The other tablet adds a note; this one is looked at again, and goes on without a word of conflict."""
         first, other = self.bench(), self.bench(self.new_page())
@@ -75,7 +97,7 @@ class Record(BrowserCase):
         expect(first.get_by_role("table")).to_contain_text("0.5050")
         expect(first.get_by_role("alert")).to_have_count(0)
         for _ in (1, 2):
-            with first.expect_response("**/undo"):
+            with self.answered("**/undo", first):
                 first.get_by_role("button", name="undo z").click()
 
     def test_an_answer_that_is_lost_is_no_second_reading(self) -> None:

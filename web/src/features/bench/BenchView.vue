@@ -77,7 +77,10 @@ const action = useBenchAction(
 async function read(by = '') {
   const measured = size.value?.measured ?? ''
   const said = { reading: typed.value, dialled: dialled.value, unit: unit.value, measured, by }
-  if (await record('reading', said)) typed.value = dialled.value = ''
+  if (!(await record('reading', said))) return
+  // What was typed while it was on its way is the next one's.
+  if (typed.value === said.reading) typed.value = ''
+  if (dialled.value === said.dialled) dialled.value = ''
 }
 async function turn(part: string) {
   if (await record('turn-to', { part })) typed.value = dialled.value = ''
@@ -162,7 +165,7 @@ void load()
 </script>
 
 <template>
-  <div v-if="bench" class="bench">
+  <div v-if="bench" class="bench" :aria-busy="busy">
     <BenchTop
       :bench="bench"
       :fixed="busy || gated || bench.state === 'closed'"

@@ -21,10 +21,12 @@ const { told, unit } = useUnits()
 const over = ref('')
 const wires = ref('')
 const asked = ref<Figure | null>(null)
+/** What was sent last: what was typed while that was on its way is the next one's. */
+const sent = ref('')
 watch(
   () => props.bench.last,
   () => {
-    over.value = ''
+    if (over.value === sent.value) over.value = ''
     asked.value = null
   },
 )
@@ -34,7 +36,11 @@ const sized = computed(() => {
   const found = props.bench.sized
   return found ? [found.pitch_diameter, found.uncertainty, found.chance] : []
 })
-const send = () => over.value.trim() && emit('size', over.value, wires.value, unit.value)
+function send() {
+  if (!over.value.trim()) return
+  sent.value = over.value
+  emit('size', over.value, wires.value, unit.value)
+}
 </script>
 
 <template>
