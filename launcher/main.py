@@ -26,10 +26,14 @@ def _parser() -> argparse.ArgumentParser:
     parser = argparse.ArgumentParser(prog="conch", description="Threads cut on the lathe: sizes, plans, bench and log.")
     commands = parser.add_subparsers(dest="command", required=True, metavar="COMMAND")
 
-    start = commands.add_parser("start", help="prepare everything and serve on 127.0.0.1")
+    start = commands.add_parser("start", help="prepare everything and serve")
     start.add_argument("--port", type=int, default=DEFAULT_PORT, help="0 for any that is free")
     start.add_argument("--data", metavar="DIR", help="folder of the store (default: inside the checkout)")
     start.add_argument("--empty", action="store_true", help="no demo data on the first run")
+    start.add_argument("--lan", action="store_true", help="serve the local network too, for devices that are paired")
+    start.add_argument("--address", metavar="NAME", help="with --lan: the address or name of this machine there")
+    start.add_argument("--certificate", metavar="FILE", help="with --lan: speak TLS with this certificate (PEM)")
+    start.add_argument("--key", metavar="FILE", help="the key of the certificate (PEM)")
     start.add_argument("--no-backups", action="store_true", help="no copy of the store each day beside it")
 
     test = commands.add_parser("test", help="run every check and test")
@@ -106,15 +110,24 @@ def _benchmark(*, as_json: bool) -> int:
         return subprocess.run(command, cwd=ROOT, env=env, check=False).returncode
 
 
+def _start(options: argparse.Namespace) -> int:
+    from launcher.messages import stop
+    from launcher.serve import OnNetwork, start
+
+    asked = (options.address, options.certificate, options.key)
+    if any(asked) and not options.lan:
+        stop("--address, --certificate and --key are for the network: add --lan")
+    network = OnNetwork(*asked) if options.lan else None
+    return start(options.port, options.data, network, empty=options.empty, backups=not options.no_backups)
+
+
 def main(arguments: list[str]) -> int:
     """Run one subcommand; its exit status."""
     check_python()
     options = _parser().parse_args(arguments)
     match options.command:
         case "start":
-            from launcher.serve import start
-
-            return start(options.port, options.data, empty=options.empty, backups=not options.no_backups)
+            return _start(options)
         case "test":
             from launcher.check import run_tests
 

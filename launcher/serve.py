@@ -7,13 +7,13 @@ import os
 import signal
 import socket
 import subprocess
+from dataclasses import dataclass
 from pathlib import Path
 
 from launcher.environment import HOME, ROOT, make_folder, prepared, venv_python
 from launcher.messages import say, stop
+from server.network import HERE, NetworkProblem, find_network
 from server.store import NAME
-
-HOST = "127.0.0.1"
 
 
 def data_folder(chosen: str | None) -> Path:
@@ -33,21 +33,41 @@ def check_port(port: int) -> None:
     with socket.socket(socket.AF_INET, socket.SOCK_STREAM) as probe:
         probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
         try:
-            probe.bind((HOST, port))
+            probe.bind((HERE, port))
         except OSError as error:
             if error.errno == errno.EADDRINUSE:
                 stop(f"port {port} is in use: choose another with --port")
             stop(f"cannot listen on port {port}: {error.strerror}")
 
 
-def start(port: int, data: str | None, *, empty: bool, backups: bool = True) -> int:
+@dataclass(frozen=True)
+class OnNetwork:
+    """How the network is served: at which address, with which certificate and key; all None for the usual."""
+
+    address: str | None = None
+    certificate: str | None = None
+    key: str | None = None
+
+    def arguments(self) -> list[str]:
+        """What the server is told. Stops with one line where it cannot be."""
+        files = [Path(file).resolve() if file else None for file in (self.certificate, self.key)]
+        try:
+            find_network(self.address or "", *files)
+        except NetworkProblem as problem:
+            stop(str(problem))
+        named = [("--address", self.address), *zip(("--certificate", "--key"), files, strict=True)]
+        return ["--lan", *(str(part) for name, value in named if value for part in (name, value))]
+
+
+def start(port: int, data: str | None, network: OnNetwork | None = None, *, empty: bool, backups: bool = True) -> int:
     """Prepare everything and serve until interrupted."""
     check_port(port)
+    told = network.arguments() if network else []
     folder = data_folder(data)
     python = prepared()
     say("Starting ...")
     command = [str(python), "-m", "server.serve", "--port", str(port), *(["--empty"] if empty else [])]
-    command += [] if backups else ["--no-backups"]
+    command += [*([] if backups else ["--no-backups"]), *told]
     server = subprocess.Popen(command, cwd=ROOT, env=server_environment(folder))
     # Told to end, the launcher takes the server with it: nothing is left listening.
     signal.signal(signal.SIGTERM, lambda *_: server.terminate())

@@ -9,6 +9,8 @@ from ninja import NinjaAPI
 from ninja.openapi.schema import OpenAPISchema
 
 from server.book.api import router as book
+from server.devices.api import router as devices
+from server.devices.known import acts
 from server.holders.api import router as holders
 from server.identify.api import router as identify
 from server.instruments.api import router as instruments
@@ -42,8 +44,10 @@ api = Api(
     version="1",
     description="Threads cut on the lathe with dies and taps: sizes, plans, bench and log.",
     docs_url=None,
+    auth=acts,
 )
 api.add_router("", reference)
+api.add_router("", devices)
 api.add_router("", identify)
 api.add_router("/threads", book)
 api.add_router("", instruments)

@@ -1,33 +1,25 @@
-"""Serves the application: check the store, migrate, load the demo into a new one, answer on 127.0.0.1."""
+"""Serves the application: checks the store, migrates, loads the demo into a new one, answers."""
 
 from __future__ import annotations
 
 import argparse
-import errno
 import gc
 import os
 import signal
 import sys
-import time
 from contextlib import suppress
 from pathlib import Path
 from types import FrameType
-from typing import TYPE_CHECKING, Any, NoReturn
+from typing import NoReturn
 
 import django
 from django.core.management import call_command
 
 from server import backups, store
+from server.listen import Listening
+from server.network import HERE, Network, NetworkProblem, find_network
 
-if TYPE_CHECKING:
-    from waitress.server import TcpWSGIServer
-
-HOST = "127.0.0.1"
-THREADS = 40
-"""Each bench that listens to its instruments holds one."""
 GC_ALLOCATIONS = 50_000
-PORT_PATIENCE_S = 30.0
-"""How long a port that is still in use is waited for: a server that was stopped lets it go a little later."""
 
 
 def _leave(signal_number: int, frame: FrameType | None) -> None:
@@ -58,24 +50,6 @@ def _checked(file: Path) -> None:
         _stop(f"{problem}. `./conch restore FILE` puts a backup in its place.")
 
 
-def _bound(application: Any, port: int, most_bytes: int) -> TcpWSGIServer:
-    """A server that listens on `port`, any that is free for 0."""
-    from waitress.server import TcpWSGIServer, create_server
-
-    deadline = time.monotonic() + PORT_PATIENCE_S
-    while True:
-        try:
-            made = create_server(
-                application, host=HOST, port=port, threads=THREADS, ident=None, max_request_body_size=most_bytes
-            )
-            assert isinstance(made, TcpWSGIServer)  # one address, so one socket
-            return made
-        except OSError as error:
-            if error.errno != errno.EADDRINUSE or time.monotonic() > deadline:
-                _stop(f"cannot listen on port {port}: {error.strerror}")
-            time.sleep(0.05)
-
-
 def _warm() -> None:
     """Work out beforehand what is asked first, and keep it out of the collector's rounds."""
     from lathework.answers.size import size_of
@@ -89,7 +63,31 @@ def _warm() -> None:
     gc.set_threshold(GC_ALLOCATIONS)
 
 
-def _serve(port: int, *, empty: bool, daily: bool) -> None:
+def _tell(port: int, network: Network | None) -> None:
+    """Where it is; on the network also the code that pairs a device, and a picture of both."""
+    from server.devices.invitation import invitation
+
+    print(f"Conch is at http://{HERE}:{port}/  (stop it with Ctrl-C)", flush=True)
+    if network:
+        print(invitation(secure=network.certificate is not None), flush=True)
+
+
+def _listening(port: int, network: Network | None) -> Listening:
+    """What listens, and is known to the settings by its address."""
+    from django.conf import settings
+
+    from server.wsgi import application
+
+    try:
+        listening = Listening(application, port, network, settings.DATA_UPLOAD_MAX_MEMORY_SIZE)
+    except OSError as error:
+        _stop(f"cannot listen on port {port}: {error.strerror}")
+    if network:
+        settings.NETWORK_ADDRESS = network.url(listening.port)
+    return listening
+
+
+def _serve(port: int, network: Network | None, *, empty: bool, daily: bool) -> None:
     django.setup()
     from django.conf import settings
     from django.db import connection
@@ -97,40 +95,58 @@ def _serve(port: int, *, empty: bool, daily: bool) -> None:
     _checked(Path(str(settings.DATABASES["default"]["NAME"])))
     call_command("migrate", verbosity=0)
     call_command("begin", empty=empty)
-    from server.wsgi import application
-
     _warm()
-    server = _bound(application, port, settings.DATA_UPLOAD_MAX_MEMORY_SIZE)
+    listening = _listening(port, network)
     try:
         # Whoever waits for the line may stop it before it is written to the end.
         with suppress(KeyboardInterrupt):
             signal.signal(signal.SIGTERM, _leave)
-            port = server.effective_port  # type: ignore[attr-defined]  # the stubs leave it out
-            print(f"Conch is at http://{HOST}:{port}/  (stop it with Ctrl-C)", flush=True)
+            _tell(listening.port, network)
             with backups.daily(settings.DATA, wanted=daily):
-                server.run()
+                listening.run()
     finally:
-        server.close()
+        listening.close()
         with connection.cursor() as cursor:
             cursor.execute("PRAGMA wal_checkpoint(TRUNCATE)")
         connection.close()
 
 
-def main() -> None:
-    """Run until interrupted."""
+def _network(options: argparse.Namespace) -> Network | None:
+    """The network that is to be served; its names are known to the settings."""
+    if not options.lan:
+        return None
+    try:
+        network = find_network(options.address, options.certificate, options.key)
+    except NetworkProblem as problem:
+        _stop(str(problem))
+    os.environ["CONCH_HOSTS"] = ",".join(network.names)
+    return network
+
+
+def _parser() -> argparse.ArgumentParser:
     parser = argparse.ArgumentParser()
     parser.add_argument("--port", type=int, required=True)
     parser.add_argument("--empty", action="store_true")
     parser.add_argument("--no-backups", action="store_true")
-    options = parser.parse_args()
+    parser.add_argument("--lan", action="store_true")
+    parser.add_argument("--address", default="")
+    parser.add_argument("--certificate", type=Path)
+    parser.add_argument("--key", type=Path)
+    return parser
+
+
+def main() -> None:
+    """Run until interrupted."""
+    options = _parser().parse_args()
     os.umask(store.FILE_MASK)
+    network = _network(options)
     os.environ.setdefault("DJANGO_SETTINGS_MODULE", "server.settings")
     from django.conf import settings
 
     try:
         with store.held(settings.DATA):
             store.make_private(settings.DATA)
-            _serve(options.port, empty=options.empty, daily=not options.no_backups)
+            _serve(options.port, network, empty=options.empty, daily=not options.no_backups)
     except store.StoreProblem as problem:
         _stop(str(problem))
 

@@ -27,7 +27,11 @@ def _secret_key() -> str:
 
 SECRET_KEY = _secret_key()
 DEBUG = False
-ALLOWED_HOSTS = ["127.0.0.1", "localhost", "[::1]"]
+NETWORK_HOSTS = [host for host in os.environ.get("CONCH_HOSTS", "").split(",") if host]
+"""Names of this machine on the network; none where only this machine is served."""
+NETWORK_ADDRESS = ""
+"""Where devices of the network find the page: known once the server listens."""
+ALLOWED_HOSTS = ["127.0.0.1", "localhost", "[::1]", *NETWORK_HOSTS]
 INSTALLED_APPS = [
     "django.contrib.staticfiles",
     "csp",
@@ -36,8 +40,10 @@ INSTALLED_APPS = [
     "server.book",
     "server.kit",
     "server.instruments",
+    "server.devices",
 ]
 MIDDLEWARE = [
+    "server.site.hosts.KnownHosts",
     "django.middleware.security.SecurityMiddleware",
     "whitenoise.middleware.WhiteNoiseMiddleware",
     "csp.middleware.CSPMiddleware",

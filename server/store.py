@@ -17,8 +17,10 @@ SIDES = ("-wal", "-shm")
 """What SQLite keeps beside a store while it is open."""
 _OURS = {"jobs_job", "jobs_entry"}
 _BOOKKEEPING = {"django_migrations", "sqlite_sequence"}
-"""Tables that stand before the first of ours; those of the book come before those of the jobs."""
-_APPS = ("jobs", "book")
+"""Tables that stand before the first of ours."""
+_JOBS, _OTHERS = "jobs", ("book", "devices", "instruments", "kit")
+"""Whose tables a store has: some of the others' come before those of the jobs."""
+_APPS = (_JOBS, *_OTHERS)
 _MIGRATIONS = Path(__file__).resolve().parent
 
 
@@ -59,8 +61,8 @@ def is_unborn(file: Path) -> bool:
         _, tables, been_through = _facts(file, "user_version")
     except sqlite3.DatabaseError:
         return False
-    others = {name for name in tables - _BOOKKEEPING if not name.startswith("book_")}
-    return not others and all(app == "book" for app, _ in been_through)
+    foreign = {name for name in tables - _BOOKKEEPING if name.partition("_")[0] not in _OTHERS}
+    return not foreign and all(app != _JOBS for app, _ in been_through)
 
 
 def make_private(folder: Path) -> None:

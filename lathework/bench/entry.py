@@ -76,7 +76,8 @@ class Entry:
     three wires of `wire_mm`, by a thread micrometer where that is None; `dialled_mm` what had been dialled on that size
     before it, `stated` where the person said so and not only the bench: from that alone is anything learned; `tried`
     what a thread was gauged with; `within_mm` the standard uncertainty of the micrometer it was measured with, where
-    that is known; `by` the instrument that sent it, "" for what was typed; `word` a verdict, the way the die was moved,
+    that is known; `by` the instrument that sent it, "" for what was typed; `device` what it was recorded on, as that
+    was called, "" for the machine that the program runs on; `word` a verdict, the way the die was moved,
     what a nut bound for, or the hazards whose cautions were read; `eighths` how far its middle screw went, or where it
     stands; `text` a note or a reason, `why` the mistake that was made, by its code. "turn-to" takes up the part it
     belongs to. "take-up" puts the piece in hand down for its own; `then` is the piece that is taken up after it, None
@@ -94,6 +95,7 @@ class Entry:
     within_mm: float | None = None
     tried: Gauge = ""
     by: str = ""
+    device: str = ""
     word: str = ""
     eighths: float | None = None
     text: str = ""

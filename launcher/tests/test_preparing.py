@@ -11,8 +11,9 @@ from contextlib import redirect_stderr
 from pathlib import Path
 from unittest import mock
 
-from launcher import environment, serve
+from launcher import environment
 from launcher.tests.case import CommandCase
+from server.network import HERE
 
 
 class Stops(CommandCase):
@@ -38,7 +39,7 @@ class Stops(CommandCase):
 
     def test_a_port_in_use_or_that_is_none(self) -> None:
         with socket.socket() as taken:
-            taken.bind((serve.HOST, 0))
+            taken.bind((HERE, 0))
             taken.listen()
             port = taken.getsockname()[1]
             self.assertIn(f"port {port} is in use", self.stopped("start", "--port", str(port)))

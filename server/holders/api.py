@@ -18,6 +18,7 @@ from lathework.holders.asks import HolderKind
 from lathework.holders.design import Design
 from lathework.holders.workshop import designed
 from lathework.units import LengthUnit
+from server.devices.known import looks
 from server.jobs.document_model import Strict
 from server.jobs.schemas import StoredDocument
 from server.paper.dxf import sheet_dxf
@@ -74,7 +75,7 @@ def holders(request: HttpRequest) -> HttpResponse:
     return answer(holders_shown())
 
 
-@router.post("/holders/{kind}", response={200: HolderDesigned, **PROBLEMS})
+@router.post("/holders/{kind}", auth=looks, response={200: HolderDesigned, **PROBLEMS})
 def design(request: HttpRequest, kind: HolderKind, payload: HolderIn, narrow: bool = False) -> HttpResponse:
     """A holder designed from what was typed, not stored: the answer to a keystroke."""
     told = designed(kind, payload.model_dump())

@@ -8,6 +8,7 @@ from pydantic import BaseModel, ConfigDict
 
 from lathework.answers.identified_shown import IdentifiedShown, identified_shown
 from lathework.identify.answer import identify
+from server.devices.known import looks
 from server.site.problems import PROBLEMS, answer
 
 router = Router(tags=["identify"])
@@ -45,7 +46,7 @@ class IdentifyIn(BaseModel):
     shares: dict[str, str] = {}
 
 
-@router.post("/identify", response={200: IdentifiedShown, **PROBLEMS})
+@router.post("/identify", auth=looks, response={200: IdentifiedShown, **PROBLEMS})
 def what_thread(request: HttpRequest, payload: IdentifyIn) -> HttpResponse:
     """Rank the library by the evidence, and name the next best thing to measure."""
     owned = None if payload.owned is None else tuple(payload.owned)

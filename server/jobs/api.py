@@ -29,6 +29,7 @@ from lathework.job.repair import AskedRepair, stud_repair
 from lathework.job.starts import check_start, new_document, of_the_shop
 from lathework.planning.plan import make_plan
 from lathework.units import LengthUnit
+from server.devices.known import device_of, looks
 from server.jobs import closed
 from server.jobs.actions import documents, ends, entries
 from server.jobs.actions.guard import Saw, find_job
@@ -175,7 +176,7 @@ def beginnings(request: HttpRequest) -> HttpResponse:
     return answer(beginnings_shown())
 
 
-@router.post("/new/sketch", response={200: StartSketch, **PROBLEMS})
+@router.post("/new/sketch", auth=looks, response={200: StartSketch, **PROBLEMS})
 def sketch(request: HttpRequest, payload: StartIn, narrow: Narrow = False) -> HttpResponse:
     """The part that a form describes so far: the answer to a keystroke, not stored."""
     return answer(start_sketch(payload.typed, payload.method, payload.setup, narrow=narrow))
@@ -190,7 +191,7 @@ def import_job(request: HttpRequest, payload: Body[Any], key: ActKey = "") -> Ht
     return _job(documents.import_job(payload, key), status=201)
 
 
-@router.post("/plan", response={200: PlanShown, **PROBLEMS})
+@router.post("/plan", auth=looks, response={200: PlanShown, **PROBLEMS})
 def plan(
     request: HttpRequest,
     document: JobDocument,
@@ -204,7 +205,7 @@ def plan(
     return answer(plan_shown(make_plan(parts[min(part, len(parts)) - 1]), end, step, narrow=narrow))
 
 
-@router.post("/stud-repair", response={200: StudRepairShown, **PROBLEMS})
+@router.post("/stud-repair", auth=looks, response={200: StudRepairShown, **PROBLEMS})
 def work_out_repair(request: HttpRequest, payload: StudRepairIn) -> HttpResponse:
     """A stud repair worked out, not stored: its figures and the document to start its job with."""
     typed = payload.model_dump()
@@ -271,7 +272,8 @@ def read_bench(request: HttpRequest, job_id: int) -> HttpResponse:
 def record(request: HttpRequest, job_id: int, payload: EntryIn, key: ActKey = "") -> HttpResponse:
     """Record one thing at the bench; the answer is the next screen."""
     typed = payload.model_dump(exclude={"last", "revision"})
-    return _bench(entries.record(job_id, entries.Asked(saw=_saw(payload), **typed), key))
+    asked = entries.Asked(saw=_saw(payload), device=device_of(request), **typed)
+    return _bench(entries.record(job_id, asked, key))
 
 
 @router.post("/{job_id}/undo", response={200: JobBench, **PROBLEMS})

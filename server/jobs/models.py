@@ -47,6 +47,7 @@ class Entry(models.Model):
     within_mm = models.FloatField(null=True)
     tried = models.CharField(max_length=20, blank=True)
     by = models.CharField(max_length=60, blank=True)
+    device = models.CharField(max_length=60, blank=True)
     word = models.CharField(max_length=60, blank=True)
     eighths = models.FloatField(null=True)
     text = models.TextField(blank=True)

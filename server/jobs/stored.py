@@ -22,6 +22,7 @@ _OWN = (
     "within_mm",
     "tried",
     "by",
+    "device",
     "word",
     "eighths",
     "text",

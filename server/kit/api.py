@@ -19,6 +19,7 @@ from lathework.shop.kit_choices import Kind
 from lathework.shop.kit_file import MOST_ROWS, kit_csv, kit_json, read_kit_file
 from lathework.shop.typing.lines import read_lines
 from lathework.threads.designation import read_called
+from server.devices.known import looks
 from server.kit import actions, photographs
 from server.kit.answers import (
     CapabilityShown,
@@ -97,7 +98,7 @@ def read_kinds(request: HttpRequest) -> HttpResponse:
     return answer(kinds_shown())
 
 
-@router.post("/typed", response={200: list[LineShown], **PROBLEMS})
+@router.post("/typed", auth=looks, response={200: list[LineShown], **PROBLEMS})
 def read_typed(request: HttpRequest, payload: TypedKit) -> HttpResponse:
     """What typed lines name: nothing is stored."""
     names = {name_of(thing) for _, thing in owned()}
@@ -111,7 +112,7 @@ def add_things(request: HttpRequest, payload: ThingsIn, key: ActKey = "") -> Htt
     return answer(kit_shown(owned()))
 
 
-@router.post("/read", response={200: list[FileRowShown], **PROBLEMS})
+@router.post("/read", auth=looks, response={200: list[FileRowShown], **PROBLEMS})
 def read_file(request: HttpRequest, payload: KitText) -> HttpResponse:
     """What a kit file holds, JSON or CSV: nothing is stored."""
     names = {name_of(thing) for _, thing in owned()}

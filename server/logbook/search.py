@@ -37,13 +37,14 @@ SHOWN = (
         "dialled_mm",
         "aim_mm",
     ),
-    *("word", "eighths", "text", "typed", "at"),
+    *("word", "eighths", "text", "typed", "device", "at"),
 )
 
 
 @dataclass(frozen=True)
 class LogEntry:
-    """One thing recorded, with the job it belongs to; step, part, thread and aim are what they were then."""
+    """One thing recorded, with the job it belongs to, and the device it was recorded on, "" for the host; step, part,
+    thread and aim are what they were then."""
 
     id: int
     job_id: int
@@ -59,6 +60,7 @@ class LogEntry:
     aim: Shown | None
     dialled: Shown | None
     said: str
+    device: str
     at: str
 
 
@@ -110,6 +112,7 @@ def entry_shown(row: Row, titles: dict[int, str]) -> LogEntry:
         aim=_length(row["aim_mm"]) if row["value_mm"] is not None else None,
         dialled=_length(row["dialled_mm"]),
         said=said(row["kind"], row["word"], row["eighths"], row["text"], row["measured"]),
+        device=row["device"],
         at=row["at"].isoformat(),
     )
 

@@ -14,6 +14,7 @@ from ninja.errors import HttpError, ValidationError
 from lathework.answers.values import FieldError, field_error
 from lathework.errors import InputError, InvalidDocument
 from lathework.reader import MOST_TOLD
+from server.site.refusals import tell_refusal
 
 
 @dataclass(frozen=True)
@@ -47,17 +48,30 @@ class Refused(Exception):
         self.error = error
 
 
+class Unpaired(Exception):
+    """The request comes from a device that is not known here."""
+
+
+class NotAllowed(Exception):
+    """The one who asks is known, and may not do that: a code, and why."""
+
+    def __init__(self, code: str, message: str) -> None:
+        super().__init__(message)
+        self.code = code
+
+
 PROBLEM_TYPE = "application/problem+json"
 _LONGEST_FIELD = 200
 #: Declared by every endpoint that can fail. The API's schema names the other codes: a model each takes long to make.
 PROBLEMS = {400: Problem}
-PROBLEM_CODES = (400, 403, 404, 409, 413, 415, 422)
+PROBLEM_CODES = (400, 401, 403, 404, 409, 413, 415, 422)
 
 
 def problem(status: int, code: str, detail: str, errors: Sequence[FieldError] = ()) -> HttpResponse:
     """One problem answer."""
     titles = {
         400: "Unreadable request",
+        401: "Not known",
         403: "Not allowed",
         404: "Not found",
         409: "Not now",
@@ -93,6 +107,7 @@ def answer(data: object, status: int = 200) -> HttpResponse:
 
 def csrf_failure(request: HttpRequest, reason: str = "") -> HttpResponse:
     """A request without this site's own token."""
+    tell_refusal(f"a {request.method} of another page, {request.headers.get('Origin', 'of no origin')}: {reason}")
     return problem(403, "csrf", "This request did not come from the page. Reload it and try again.")
 
 
@@ -136,6 +151,14 @@ def register_problems(api: NinjaAPI) -> None:
     @api.exception_handler(Http404)
     def _missing(request: HttpRequest, error: Http404) -> HttpResponse:
         return problem(404, "not-found", "There is no job at this address.")
+
+    @api.exception_handler(Unpaired)
+    def _unpaired(request: HttpRequest, error: Unpaired) -> HttpResponse:
+        return problem(401, "unpaired", "This device is not known here. Pair it with the code that the host shows.")
+
+    @api.exception_handler(NotAllowed)
+    def _not_allowed(request: HttpRequest, error: NotAllowed) -> HttpResponse:
+        return problem(403, error.code, str(error))
 
     @api.exception_handler(Conflict)
     def _conflict(request: HttpRequest, error: Conflict) -> HttpResponse:

@@ -9,6 +9,7 @@ import socket
 import subprocess
 import sys
 import tempfile
+from collections.abc import Sequence
 from functools import cache
 from pathlib import Path
 
@@ -30,8 +31,8 @@ def demo_store() -> Path:
 class Server:
     """`server.serve` over a data folder. It takes a port that is free, and the same one when it is started again."""
 
-    def __init__(self, data: Path, *, empty: bool) -> None:
-        self.data, self.empty, self.port = data, empty, 0
+    def __init__(self, data: Path, *, empty: bool, more: Sequence[str] = ()) -> None:
+        self.data, self.empty, self.more, self.port = data, empty, more, 0
         self.process: subprocess.Popen[str] | None = None
         self.place: socket.socket | None = None
 
@@ -47,7 +48,7 @@ class Server:
 
     def run(self) -> None:
         """Start over what the folder has."""
-        command = [sys.executable, "-m", "server.serve", "--port", str(self.port)]
+        command = [sys.executable, "-m", "server.serve", "--port", str(self.port), *self.more]
         if self.empty:
             command.append("--empty")
         environment = {**os.environ, "CONCH_DATA": str(self.data)}

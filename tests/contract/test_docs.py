@@ -78,4 +78,4 @@ class Documents(unittest.TestCase):
                     continue
                 for url in re.findall(r"https?://[^\s\"'`)>]+", file.read_text(encoding="utf-8")):
                     with self.subTest(file=file.name, url=url):
-                        self.assertTrue(url.startswith((*allowed, "http://{HOST}")))
+                        self.assertTrue(url.startswith((*allowed, "http://{HERE}")))

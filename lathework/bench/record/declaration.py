@@ -73,6 +73,7 @@ ENTRY = Group(
         "within_mm": _number("verdict: the standard uncertainty of the micrometer, where it is known"),
         "tried": Raw({"enum": list(GAUGES)}, "verdict: what the thread was gauged with; empty: a nut"),
         "by": _line("reading, verdict: the instrument that sent it; empty: typed", LONGEST_WORD),
+        "device": _line("what it was recorded on; empty: the machine that the program runs on", LONGEST_WORD),
         "word": _line(
             "verdict, cause: its code; setting: open, close, set; zero: kept, each or nothing; read: the hazards",
             LONGEST_WORD,

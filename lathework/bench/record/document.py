@@ -30,7 +30,20 @@ from lathework.job.declaration import LONGEST_NOTE, MOST_OTHERS
 from lathework.planning.plan import Plan
 from lathework.reader import IDENT, Reader
 
-NEW_KEYS = ("unit", "ended", "stated", "measured", "wire_mm", "within_mm", "tried", "by", "why", "then", "told")
+NEW_KEYS = (
+    "unit",
+    "ended",
+    "stated",
+    "measured",
+    "wire_mm",
+    "within_mm",
+    "tried",
+    "by",
+    "device",
+    "why",
+    "then",
+    "told",
+)
 OLD_ENTRY_KEYS = tuple(key for key in ENTRY.keys if key not in NEW_KEYS)
 _TOLD_LENGTHS = ("aim_mm", "low_mm", "high_mm")
 
@@ -134,6 +147,7 @@ def _entry(value: Mapping[str, Any], field: str, part: str) -> Entry:
         within_mm=number_of(value, "within_mm", field),
         tried=_tried(value, field),
         by=line_of(value, "by", field, LONGEST_WORD),
+        device=line_of(value, "device", field, LONGEST_WORD),
         word=line_of(value, "word", field, LONGEST_WORD),
         eighths=number_of(value, "eighths", field),
         text=line_of(value, "text", field, LONGEST_NOTE),

@@ -53,6 +53,7 @@ class Asked:
     by: str = ""
     disposition: str = ""
     why: str = ""
+    device: str = ""
 
 
 def _length(now: Standing, asked: Asked, field: str, typed: str) -> Length:
@@ -128,6 +129,7 @@ def _recorded(job_id: int, asked: Asked) -> Job:
     made = _made(now, asked)
     if made.value_mm is not None and asked.by.strip():
         made = replace(made, by=reason_of(asked.by, "by"))
+    made = replace(made, device=asked.device)
     acts.check_read(now.bench, made.kind)
     moment = timezone.now()
     typed = asked.reading.strip() if made.value_mm is not None else ""

@@ -36,6 +36,7 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
           <span v-if="entry.aim" class="muted small"> for {{ text(entry.aim) }}</span>
           <span v-if="entry.dialled" class="muted small"> after dialling {{ text(entry.dialled) }}</span>
           <strong v-if="entry.said && !entry.reading">{{ entry.said }}</strong>
+          <span v-if="entry.device" class="muted small"> on {{ entry.device }}</span>
         </td>
       </tr>
     </tbody>

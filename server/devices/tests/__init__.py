@@ -1,0 +1,1 @@
+"""Devices over a real database, and over real sockets."""

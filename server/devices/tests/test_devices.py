@@ -1,0 +1,177 @@
+"""Who may do what: the host, a fitter, an onlooker, one who is not known; and that nothing else lets them in."""
+
+from __future__ import annotations
+
+import io
+import time
+from contextlib import redirect_stderr
+from typing import Any
+
+from django.test import Client, override_settings
+
+from lathework.tests.samples import document
+from server.devices.codes import CODES
+from server.devices.known import COOKIE
+from server.devices.models import Device
+from server.jobs.models import Entry
+from server.jobs.tests.case import ApiCase
+
+SHOP = "shop.example"
+NETWORK = override_settings(
+    NETWORK_HOSTS=[SHOP], ALLOWED_HOSTS=["testserver", SHOP], NETWORK_ADDRESS=f"http://{SHOP}:8420/"
+)
+
+
+@NETWORK
+class Devices(ApiCase):
+    def setUp(self) -> None:
+        super().setUp()
+        self.addCleanup(CODES.forget)
+
+    def tablet(self, role: str = "fitter", name: str = "bench tablet") -> Client:
+        """A device that was paired."""
+        digits = self.code(role)
+        client = Client(headers={"host": SHOP}, REMOTE_ADDR="192.0.2.7")
+        told = self.pair(client, digits, name)
+        self.assertEqual(told.status_code, 200, told.content)
+        self.assertEqual(told.json(), {"role": role, "name": name, "network": True})
+        return client
+
+    def code(self, role: str = "fitter") -> str:
+        return str(self.host("POST", "/api/devices/code", {"role": role})["code"]["digits"])
+
+    def pair(self, client: Client, code: str, name: str) -> Any:
+        return client.post("/api/pairing", {"code": code, "name": name}, content_type="application/json")
+
+    def host(self, method: str, path: str, body: object = None) -> Any:
+        answer = self.send(method, path, body)
+        self.assertEqual(answer.status_code, 200, answer.content)
+        return answer.json()
+
+    def note(self, client: Client) -> Any:
+        """A note on the job, recorded on a device."""
+        now = self.get(self.url("/bench"))
+        body = {**self.saw(), "step": now["step"]["key"], "kind": "note", "reason": "new bar from here"}
+        return client.post(self.url("/entries"), body, content_type="application/json")
+
+    def test_the_cookie_is_for_this_site_and_no_script(self) -> None:
+        client = self.tablet()
+        cookie = client.cookies[COOKIE]
+        self.assertEqual((cookie["httponly"], cookie["samesite"]), (True, "Strict"))
+        self.assertEqual(cookie["secure"], "")
+        stored = Device.objects.get()
+        self.assertNotIn(cookie.value, (stored.secret, stored.ident, stored.name))
+        over_tls = Client(headers={"host": SHOP}, REMOTE_ADDR="192.0.2.7")
+        body = {"code": self.code(), "name": "bed tablet"}
+        told = over_tls.post("/api/pairing", body, content_type="application/json", secure=True)
+        self.assertTrue(told.cookies[COOKIE]["secure"])
+        page = over_tls.get("/", secure=True)
+        self.assertTrue(page.cookies["csrftoken"]["secure"])
+
+    def test_an_entry_says_what_it_was_recorded_on(self) -> None:
+        self.assertEqual(self.note(self.tablet()).status_code, 200)
+        self.assertEqual(self.record("note", reason="from the host").status_code, 200)
+        self.assertEqual(list(Entry.objects.values_list("device", flat=True)), ["bench tablet", ""])
+        told = self.get(self.url("/job.json"))["record"]["entries"]
+        self.assertEqual([entry.get("device", "") for entry in told], ["bench tablet", ""])
+        self.assertEqual([entry["device"] for entry in self.get("/api/log")["entries"]], ["", "bench tablet"])
+        self.assertIn("bench tablet", self.client.get(self.url("/readings.csv")).content.decode())
+        copy = self.send("POST", "/api/jobs/import", self.get(self.url("/job.json"))).json()
+        self.assertEqual(Entry.objects.filter(job_id=copy["id"]).first().device, "bench tablet")  # type: ignore[union-attr]
+
+    def test_an_onlooker_looks_and_changes_nothing(self) -> None:
+        client = self.tablet("onlooker")
+        for path in (self.url(), self.url("/bench"), "/api/jobs", "/api/log", "/api/kit"):
+            self.assertEqual(client.get(path).status_code, 200, path)
+        told = client.post("/api/jobs/plan", document(), content_type="application/json")
+        self.assertEqual(told.status_code, 200)
+        for told in (
+            self.note(client),
+            client.post(self.url("/hold"), {**self.saw(), "reason": "x"}, content_type="application/json"),
+            client.post("/api/kit", {"things": []}, content_type="application/json"),
+            client.delete("/api/threads/favourites?q=M8", content_type="application/json"),
+        ):
+            self.assertEqual((told.status_code, told.json()["code"]), (403, "onlooker"))
+        self.assertEqual(Entry.objects.count(), 0)
+
+    def test_who_is_not_known_gets_the_page_and_no_data(self) -> None:
+        client = Client(headers={"host": SHOP}, REMOTE_ADDR="192.0.2.7")
+        self.assertEqual(client.get("/").status_code, 200)
+        self.assertEqual(client.get("/api/me").json()["role"], "")
+        for path in ("/api/jobs", self.url("/bench"), self.url("/live"), self.url("/sheet.pdf"), "/api/kit"):
+            told = client.get(path)
+            self.assertEqual((told.status_code, told.json()["code"]), (401, "unpaired"), path)
+        self.assertEqual(self.note(client).status_code, 401)
+
+    def test_a_device_that_was_let_go_is_out_at_once(self) -> None:
+        client = self.tablet()
+        [device] = self.host("GET", "/api/devices")["devices"]
+        self.assertEqual(self.host("POST", f"/api/devices/{device['ident']}/let-go")["devices"], [])
+        self.assertEqual((client.get("/api/jobs").status_code, self.note(client).status_code), (401, 401))
+        self.assertEqual(self.send("POST", f"/api/devices/{device['ident']}/let-go").status_code, 404)
+        # Its name is free for another.
+        self.assertEqual(self.tablet().get("/api/jobs").status_code, 200)
+
+    def test_devices_are_looked_after_on_the_host_alone(self) -> None:
+        client = self.tablet()
+        [device] = self.host("GET", "/api/devices")["devices"]
+        changed = {"name": "bed tablet", "role": "onlooker"}
+        for told in (
+            client.get("/api/devices"),
+            client.post("/api/devices/code", {}, content_type="application/json"),
+            client.put(f"/api/devices/{device['ident']}", changed, content_type="application/json"),
+            client.post(f"/api/devices/{device['ident']}/let-go", content_type="application/json"),
+        ):
+            self.assertEqual((told.status_code, told.json()["code"]), (403, "host-only"))
+        [told] = self.host("PUT", f"/api/devices/{device['ident']}", changed)["devices"]
+        self.assertEqual((told["name"], told["role"]), ("bed tablet", "onlooker"))
+        self.assertEqual(self.note(client).status_code, 403)
+
+    def test_wrong_names_leave_the_code_as_it_is(self) -> None:
+        self.tablet(name="bench tablet")
+        digits = self.code()
+        client = Client(headers={"host": SHOP}, REMOTE_ADDR="192.0.2.8")
+        for name, code in (
+            ("", "empty"),
+            (" bench  tablet ", "taken"),
+            ("x" * 41, "too-long"),
+            ("a\x00b", "unreadable"),
+        ):
+            told = self.pair(client, digits, name)
+            self.assertEqual((told.status_code, told.json()["code"]), (422, code))
+            self.assertEqual(told.json()["errors"][0]["field"], "name")
+        self.assertEqual(self.pair(client, digits, "bed tablet").status_code, 200)
+
+    def test_guesses_are_refused_in_a_line_told_once(self) -> None:
+        client = Client(headers={"host": SHOP}, REMOTE_ADDR="192.0.2.9")
+        said = io.StringIO()
+        with redirect_stderr(said):
+            CODES.make("fitter", time.monotonic())
+            for _ in range(9):
+                told = self.pair(client, "not it", "bench tablet")
+                self.assertEqual(told.status_code, 422)
+                self.assertEqual(told.json()["errors"][0]["field"], "code")
+        self.assertEqual(len(said.getvalue().splitlines()), 2, said.getvalue())
+        self.assertEqual(Device.objects.count(), 0)
+
+    def test_only_this_machine_by_its_own_name_is_the_host(self) -> None:
+        """A request from another machine is none, whatever it calls this one; nor one by the network's name."""
+        for host, address in (
+            ("testserver", "192.0.2.7"),
+            (SHOP, "127.0.0.1"),
+            (f"{SHOP}:8420", "127.0.0.1"),
+            ("testserver", ""),
+        ):
+            with self.subTest(host=host, address=address):
+                client = Client(headers={"host": host, "x-forwarded-for": "127.0.0.1"}, REMOTE_ADDR=address)
+                self.assertEqual(client.get("/api/jobs").status_code, 401)
+        self.assertEqual(Client(REMOTE_ADDR="::1").get("/api/jobs").status_code, 200)
+
+    def test_where_a_page_is_found(self) -> None:
+        told = self.get(f"/api/place?path=/jobs/{self.job.pk}/bench")
+        self.assertEqual(told["address"], f"http://{SHOP}:8420/jobs/{self.job.pk}/bench")
+        for path in ("//evil.example", "https://evil.example/", "/a?b"):
+            self.assertEqual(self.client.get("/api/place", {"path": path}).status_code, 422)
+        with override_settings(NETWORK_ADDRESS=""):
+            self.assertEqual(self.get("/api/place?path=/log"), {"address": "", "picture": None})
+            self.assertIsNone(self.host("POST", "/api/devices/code", {})["code"])
