@@ -16,6 +16,7 @@ from server.devices.known import COOKIE, hosts, looks, who
 from server.devices.models import LONGEST_ID, Device, Role
 from server.devices.picture import Picture, picture
 from server.jobs.document_model import Strict
+from server.site.place import address_of
 from server.site.problems import PROBLEMS, answer
 
 router = Router(tags=["devices"])
@@ -96,7 +97,7 @@ class PlaceShown:
 
 def pairing_address(digits: str) -> str:
     """Where a device goes to be paired: what stands behind # is sent to no server, and kept in no log."""
-    return f"{settings.NETWORK_ADDRESS}pair#{digits}"
+    return address_of(f"/pair#{digits}")
 
 
 def _code() -> CodeShown | None:
@@ -166,7 +167,5 @@ def let_go(request: HttpRequest, ident: str) -> HttpResponse:
 @router.get("/place", response={200: PlaceShown, **PROBLEMS}, auth=looks)
 def place(request: HttpRequest, path: PathOfPage) -> HttpResponse:
     """Where a page of this server is found from the network."""
-    if not settings.NETWORK_ADDRESS:
-        return answer(PlaceShown("", None))
-    address = f"{settings.NETWORK_ADDRESS}{path[1:]}"
-    return answer(PlaceShown(address, picture(address)))
+    address = address_of(path)
+    return answer(PlaceShown(address, picture(address) if address else None))

@@ -58,6 +58,7 @@ from server.paper.dxf import sheet_dxf
 from server.paper.setup_sheet import setup_sheet
 from server.site.files import file_answer, file_in_schema
 from server.site.keys import ActKey
+from server.site.place import address_of
 from server.site.problems import PROBLEMS, answer
 
 router = Router(tags=["jobs"])
@@ -356,7 +357,7 @@ def sheet_as_pdf(request: HttpRequest, job_id: int) -> HttpResponse:
     content = closed.kept_answer(job, closed.SHEET)
     if content is None:
         plans = standing(job).plans
-        content = setup_sheet(plans, kits(plans))
+        content = setup_sheet(plans, kits(plans), address_of(f"/jobs/{job_id}/bench"))
     return file_answer(content, f"job-{job_id}-sheet.pdf", "application/pdf")
 
 

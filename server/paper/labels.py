@@ -6,13 +6,12 @@ from collections.abc import Sequence
 from io import BytesIO
 
 from reportlab.graphics import renderPDF
-from reportlab.graphics.barcode.qr import QrCodeWidget
-from reportlab.graphics.shapes import Drawing
 from reportlab.lib.pagesizes import A4
 from reportlab.lib.units import mm
 from reportlab.lib.utils import simpleSplit
 from reportlab.pdfgen.canvas import Canvas
 
+from server.paper.code import code_drawing
 from server.paper.fonts import WORDS, fonts
 
 COLUMNS, ROWS = 3, 8
@@ -22,18 +21,9 @@ _CODE, _EDGE = 24 * mm, 4 * mm
 _SIZE, _SMALL, _LINES = 10, 8, 4
 
 
-def _code(address: str, side: float) -> Drawing:
-    """A code of that `side` (unit: points)."""
-    widget = QrCodeWidget(address, barLevel="M")
-    left, bottom, right, top = widget.getBounds()
-    drawing = Drawing(side, side, transform=[side / (right - left), 0, 0, side / (top - bottom), 0, 0])
-    drawing.add(widget)
-    return drawing
-
-
 def _label(canvas: Canvas, left: float, bottom: float, name: str, place: str, address: str) -> None:
     """One label, its lower left corner at `left` and `bottom` (unit: points)."""
-    renderPDF.draw(_code(address, _CODE), canvas, left + _EDGE / 2, bottom + (HIGH - _CODE) / 2)
+    renderPDF.draw(code_drawing(address, _CODE), canvas, left + _EDGE / 2, bottom + (HIGH - _CODE) / 2)
     x, room = left + _CODE + _EDGE, WIDE - _CODE - 2 * _EDGE
     lines = simpleSplit(name, WORDS, _SIZE, room)[:_LINES]
     y = bottom + HIGH - _EDGE - _SIZE

@@ -23,6 +23,7 @@ from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.units import LengthUnit, show_length, unit_word
+from server.paper.code import code_drawing
 from server.paper.fonts import WORDS, fonts
 from server.paper.lettering import SIZES, Lettering
 from server.paper.pages import WIDTH, fewest_pages, sheet_of_paper
@@ -31,6 +32,8 @@ from server.paper.part_drawing import PartDrawing
 _FOOT = 5 * mm
 """Height above the paper's edge of the line that tells one loose sheet from another."""
 _FOOT_SIZE = 9
+_CODE, _CODE_WORDS = 24 * mm, 22 * mm
+"""A code that a camera reads from the bench, and the words beside it."""
 _BOX, _KEY = 9 * mm, 38 * mm
 """Widths of the column to tick, and of the one with the key figure."""
 Kits = Sequence[Sequence[str]]
@@ -136,14 +139,26 @@ def _part(plan: Plan, style: Lettering, sheets: Sequence[Sheet], kit: Sequence[s
     return story
 
 
-def story_of(plans: Sequence[Plan], style: Lettering, sheets: Drawings, kits: Kits = ()) -> list[Flowable]:
-    """The whole sheet; each part of the job begins a page. `kits` are lines on the things each works with."""
+def _heading(text: str, style: Lettering, address: str) -> Flowable:
+    """The name of the job, and where the bench of it is found, for the camera of a tablet."""
+    if not address:
+        return style.title(text)
+    rules: list[Any] = [("VALIGN", (0, 0), (-1, -1), "MIDDLE"), ("LEFTPADDING", (0, 0), (0, 0), 0)]
+    row = [[style.title(text), style.care("the bench on a tablet"), code_drawing(address, _CODE)]]
+    return Table(row, colWidths=[style.width - _CODE - _CODE_WORDS, _CODE_WORDS, _CODE], style=rules)
+
+
+def story_of(
+    plans: Sequence[Plan], style: Lettering, sheets: Drawings, kits: Kits = (), address: str = ""
+) -> list[Flowable]:
+    """The whole sheet; each part of the job begins a page. `kits` are lines on the things each works with; `address`
+    is where the bench is found, "" where nowhere else."""
     job = plans[0].job
     story: list[Flowable] = []
     for number, plan in enumerate(plans, 1):
         name = f": {number} of {len(plans)}, {job.part_names[number - 1]}" if len(plans) > 1 else ""
         story += [PageBreak()] if number > 1 else []
-        story += [style.title(job.title + name), Spacer(1, 4)]
+        story += [_heading(job.title + name, style, address if number == 1 else ""), Spacer(1, 4)]
         if number == 1:
             story += [style.line(f"For: {job.needed_by}.")] if job.needed_by else []
             story += [style.line(f"Care: {c.do}") for c in plan.cautions]
@@ -169,14 +184,14 @@ def _foot(title: str, pages: int) -> Callable[[Canvas, SimpleDocTemplate], None]
     return write
 
 
-def setup_sheet(plans: Sequence[Plan], kits: Kits = ()) -> bytes:
+def setup_sheet(plans: Sequence[Plan], kits: Kits = (), address: str = "") -> bytes:
     """The set-up sheet of a job as PDF bytes, lengths in the job's own unit; each of its parts begins a page, with the
-    lines of `kits` on the things it works with."""
+    lines of `kits` on the things it works with. A camera is led to the `address` of the bench, where there is one."""
     fonts()
     out, title = BytesIO(), plans[0].job.title
     sheets = [[part_sheet(plan, PAPER, chucking.number) for chucking in plan.chuckings] for plan in plans]
     pages, story = fewest_pages(
-        [(size, partial(story_of, plans, Lettering(size, WIDTH), sheets, kits)) for size in SIZES]
+        [(size, partial(story_of, plans, Lettering(size, WIDTH), sheets, kits, address)) for size in SIZES]
     )
     foot = _foot(title, pages)
     sheet_of_paper(out, title).build(story, onFirstPage=foot, onLaterPages=foot)

@@ -32,6 +32,7 @@ EXPECTED = (
     "status of 422",
     "status of 409",
     "status of 404",
+    "status of 401",
     "ERR_FAILED",
     "ERR_CONNECTION_REFUSED",
     "ERR_CONNECTION_RESET",
@@ -61,6 +62,8 @@ class BrowserCase(unittest.TestCase):
     """Base of the browser tests."""
 
     empty: ClassVar[bool] = False
+    more: ClassVar[tuple[str, ...]] = ()
+    own_hosts: ClassVar[tuple[str, ...]] = ("127.0.0.1",)
     size: ClassVar[tuple[int, int]] = (1280, 800)
     playwright: ClassVar[Playwright]
     browser: ClassVar[Browser]
@@ -71,7 +74,7 @@ class BrowserCase(unittest.TestCase):
         super().setUpClass()
         folder = tempfile.TemporaryDirectory(prefix="conch-browser-")
         cls.addClassCleanup(folder.cleanup)
-        cls.server = Server(Path(folder.name), empty=cls.empty)
+        cls.server = Server(Path(folder.name), empty=cls.empty, more=cls.more)
         cls.server.start()
         cls.addClassCleanup(cls.server.end)
         cls.playwright = sync_playwright().start()
@@ -88,12 +91,14 @@ class BrowserCase(unittest.TestCase):
 
     def tearDown(self) -> None:
         self.assertEqual(self.errors, [], "the browser's console holds errors")
-        self.assertLessEqual(self.hosts, {f"127.0.0.1:{self.server.port}"}, "a request went to another host")
+        own = {f"{host}:{self.server.port}" for host in self.own_hosts}
+        self.assertLessEqual(self.hosts, own, "a request went to another host")
 
-    def new_page(self, size: tuple[int, int] | None = None) -> Page:
+    def new_page(self, size: tuple[int, int] | None = None, **more: Any) -> Page:
         """A page in a context of its own, watched."""
         width, height = size or self.size
-        context = self.browser.new_context(viewport={"width": width, "height": height}, base_url=self.server.url)
+        place = {"base_url": self.server.url} | more
+        context = self.browser.new_context(viewport={"width": width, "height": height}, **place)
         self.addCleanup(context.close)
         context.set_default_timeout(ACTION_MS)
         expect.set_options(timeout=ACTION_MS)

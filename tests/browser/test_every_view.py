@@ -51,6 +51,7 @@ VIEWS = (
     "/threads?q=R1/2",
     "/threads?q=1-1/4-12",
     "/identify",
+    "/upkeep",
     "/nowhere",
 )
 
@@ -104,6 +105,33 @@ class EveryJob(Looked):
 class EveryView(Looked):
     def test_every_other_view(self) -> None:
         self.look_at(VIEWS)
+
+
+class EveryDevice(Looked):
+    more = ("--lan", "--address", "127.0.0.2")
+    own_hosts = ("127.0.0.1", "127.0.0.2")
+
+    def test_a_code_is_shown_and_a_tablet_asks_for_it(self) -> None:
+        self.page.goto("/upkeep")
+        self.page.get_by_role("button", name=re.compile("Let a device in|Another code")).click()
+        code = self.page.locator(".digits")
+        expect(code).to_be_visible()
+        digits = code.get_attribute("aria-label")
+        self.look("upkeep, a code")
+        self.page.goto("/jobs/2")
+        self.page.get_by_role("button", name="On a tablet").click()
+        expect(self.page.get_by_role("img", name="Picture of")).to_be_visible()
+        self.look("plan, its bench as a picture")
+        self.page = self.new_page(base_url=self.server.url.replace("127.0.0.1", "127.0.0.2"))
+        self.page.emulate_media(reduced_motion="reduce")
+        self.page.goto(f"/pair#{digits}")
+        self.page.get_by_role("button", name="Pair this device").click()
+        expect(self.page.get_by_text("Give it a name")).to_be_visible()
+        for width, height in WIDTHS:
+            self.page.set_viewport_size({"width": width, "height": height})
+            with self.subTest(width=width):
+                self.assertEqual(self.found(contrast=True, rest=True), [])
+                self.assertEqual(self.page.evaluate(CUT_OFF), [])
 
 
 class Opened(Looked):

@@ -5,16 +5,20 @@ import { useRoute } from 'vue-router'
 import AppRail from '@/features/shell/AppRail.vue'
 import WaitingElsewhere from '@/features/shell/WaitingElsewhere.vue'
 import SizeLine from '@/features/size/SizeLine.vue'
+import { useKnown, useMe } from '@/shared/api/useMe'
 import { useKeys } from '@/shared/state/useKeys'
 import { useShopTheme } from '@/shared/state/useShopTheme'
 import { MODES, turnUnits, useUnits } from '@/shared/figures/useUnits'
 
+const PairView = defineAsyncComponent(() => import('@/features/upkeep/PairView.vue'))
 const KeysHelp = defineAsyncComponent(() => import('@/features/shell/KeysHelp.vue'))
 
 const route = useRoute()
 const atBench = computed(() => route.meta.bench === true)
 const theme = useShopTheme(() => atBench.value)
 const { mode } = useUnits()
+const { me, looksOnly } = useMe()
+useKnown()
 const sizing = ref(false)
 const helping = ref(false)
 
@@ -29,7 +33,8 @@ useKeys([
 <template>
   <v-app>
     <a class="sr skip" href="#main">To the content</a>
-    <div class="frame" :class="{ bench: atBench }">
+    <PairView v-if="me?.role === ''" />
+    <div v-else class="frame" :class="{ bench: atBench }">
       <AppRail v-if="!atBench" />
       <div class="page">
         <header v-if="!atBench || sizing" class="top" :class="{ over: atBench }">
@@ -52,6 +57,9 @@ useKeys([
           <plain-btn aria-label="Keys" @click="helping = true"><kbd>?</kbd></plain-btn>
         </header>
         <WaitingElsewhere />
+        <p v-if="looksOnly && !atBench" class="onlooker" role="note">
+          ◌ {{ me?.name }} looks on: it changes nothing here.
+        </p>
         <main id="main" tabindex="-1"><router-view :key="route.path" /></main>
       </div>
     </div>
@@ -107,6 +115,11 @@ main {
 }
 .bench main {
   padding: 0;
+}
+.onlooker {
+  padding: 4px 24px;
+  background: var(--quiet);
+  border-bottom: 1px solid var(--line);
 }
 .skip:focus {
   clip-path: none;

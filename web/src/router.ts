@@ -82,6 +82,19 @@ export const router = createRouter({
       meta: { title: 'Lessons' },
     },
     {
+      path: '/upkeep',
+      name: 'upkeep',
+      component: () => import('@/features/upkeep/UpkeepView.vue'),
+      meta: { title: 'Upkeep' },
+    },
+    {
+      // Where a code leads: a device that is known already has nothing to do there.
+      path: '/pair',
+      name: 'pair',
+      component: () => import('@/features/upkeep/UpkeepView.vue'),
+      meta: { title: 'Pair this device' },
+    },
+    {
       path: '/:rest(.*)',
       name: 'lost',
       component: () => import('@/features/shell/LostView.vue'),

@@ -26,10 +26,15 @@ const theme = useShopTheme(() => true)
     <button type="button" class="key" @click="theme.toggle()">
       {{ theme.name() === 'shell' ? 'dark' : 'light' }}
     </button>
-    <button v-if="bench.step && !gated" type="button" class="key" @click="emit('why')">
+    <button v-if="open && bench.step && !gated" type="button" class="key" @click="emit('why')">
       {{ gauging && !bench.verdict ? 'not gauged, or scrap' : 'scrap or accept' }}
     </button>
-    <button v-if="bench.step && !gated && !bench.zero" type="button" class="key" @click="emit('lost')">
+    <button
+      v-if="open && bench.step && !gated && !bench.zero"
+      type="button"
+      class="key"
+      @click="emit('lost')"
+    >
       zero lost
     </button>
     <button v-if="open" type="button" class="key" @click="emit('instruments')">instruments</button>

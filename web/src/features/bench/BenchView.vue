@@ -33,6 +33,7 @@ import { useWedge } from '@/features/bench/useWedge'
 import { useAwake } from '@/features/bench/useAwake'
 import { useInstruments } from '@/features/bench/useInstruments'
 import { useSizes } from '@/features/bench/useSizes'
+import { useMe } from '@/shared/api/useMe'
 import type { Schemas, Unit } from '@/shared/api/client'
 import { useKeys } from '@/shared/state/useKeys'
 import { provideUnit, turnUnits, useUnits } from '@/shared/figures/useUnits'
@@ -60,9 +61,10 @@ const button = ref<{ $el: HTMLElement }>()
 
 const step = computed(() => bench.value?.step ?? null)
 /** The cautions of the job's use are not read yet: nothing else is asked. */
-const gated = computed(() => bench.value !== null && bench.value.unread.length > 0)
-/** A closed job is looked at, no more. */
-const open = computed(() => bench.value?.state !== 'closed')
+const gated = computed(() => open.value && bench.value !== null && bench.value.unread.length > 0)
+const { looksOnly } = useMe()
+/** A closed job is looked at, no more; nor does an onlooker more with any. */
+const open = computed(() => bench.value?.state !== 'closed' && !looksOnly.value)
 /** A threading tool goes in pass after pass, and no size is read between. */
 const passing = computed(() => !!step.value?.passes.length && !step.value.dimensions.length)
 const gauging = computed(() => step.value?.measure === 'verdict')
@@ -166,18 +168,8 @@ void load()
 
 <template>
   <div v-if="bench" class="bench" :aria-busy="busy">
-    <BenchTop
-      :bench="bench"
-      :fixed="busy || gated || bench.state === 'closed'"
-      @part="turn"
-      @piece="takeUp"
-    />
-    <BenchGate
-      v-if="bench.unread.length && bench.state !== 'closed'"
-      :cautions="bench.unread"
-      :busy="busy"
-      @read="record('read')"
-    />
+    <BenchTop :bench="bench" :fixed="busy || gated || !open" @part="turn" @piece="takeUp" />
+    <BenchGate v-if="gated" :cautions="bench.unread" :busy="busy" @read="record('read')" />
     <template v-else-if="step">
       <div>
         <MissingKit
@@ -272,6 +264,7 @@ void load()
     <BenchOutcome v-else :id="id" :bench="bench" />
     <footer>
       <p v-if="bench.state === 'closed'" class="good">✓ This job is closed.</p>
+      <p v-else-if="looksOnly" class="muted">◌ This device looks on: it changes nothing here.</p>
       <p
         v-if="problem && !(asking === 'reason' && problem.of('reason'))"
         class="field-error big-error"
@@ -331,7 +324,7 @@ void load()
           >Touched off; again next piece</BusyButton
         >
       </div>
-      <form v-else-if="action && !gated" class="act" novalidate @submit.prevent="action.run()">
+      <form v-else-if="action && open && !gated" class="act" novalidate @submit.prevent="action.run()">
         <ReadingField
           v-if="size && dimension && !gauging && !bench.zero"
           ref="field"

@@ -4,6 +4,7 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { asProblem, ask, client, type JobCard } from '@/shared/api/client'
+import { useMe } from '@/shared/api/useMe'
 import JobRow from '@/features/jobs/JobRow.vue'
 import { useJobActs } from '@/shared/jobs/useJobActs'
 import { useKeys } from '@/shared/state/useKeys'
@@ -13,6 +14,7 @@ const ImportJob = defineAsyncComponent(() => import('@/features/jobs/ImportJob.v
 const EmptyShell = defineAsyncComponent(() => import('@/shared/controls/EmptyShell.vue'))
 
 const router = useRouter()
+const { looksOnly } = useMe()
 const start = () => router.push({ name: 'start' })
 const shelf = ref<JobCard['shelf']>('open')
 const { data, error, fetchNextPage, hasNextPage } = useInfiniteQuery({
@@ -75,8 +77,8 @@ useKeys([{ key: 'n', label: 'start a job', run: () => void start() }])
   <div class="jobs">
     <header class="head">
       <h1>Jobs</h1>
-      <ImportJob />
-      <v-btn color="secondary" @click="start">Start a job</v-btn>
+      <ImportJob v-if="!looksOnly" />
+      <v-btn v-if="!looksOnly" color="secondary" @click="start">Start a job</v-btn>
     </header>
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>

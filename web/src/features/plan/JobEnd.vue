@@ -3,6 +3,8 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { asProblem, type Job } from '@/shared/api/client'
+import { useMe } from '@/shared/api/useMe'
+import OnTablet from '@/shared/controls/OnTablet.vue'
 import ReasonField from '@/shared/controls/ReasonField.vue'
 import { useJobActs } from '@/shared/jobs/useJobActs'
 import { useUndo } from '@/shared/jobs/useUndo'
@@ -16,6 +18,7 @@ const props = defineProps<{
   reload: () => Promise<void>
 }>()
 const router = useRouter()
+const { looksOnly } = useMe()
 const acts = useJobActs()
 const offered = useUndo()
 const asking = ref<'' | 'hold' | 'close'>('')
@@ -75,9 +78,11 @@ async function leave(what: 'archive' | 'remove', text: string) {
   <div class="end">
     <p class="files">
       <a v-for="f in files" :key="f.file" :href="`/api/jobs/${job.id}/${f.file}`" download>{{ f.name }}</a>
+      <OnTablet v-if="job.state !== 'closed'" :path="`/jobs/${job.id}/bench`" what="the bench of this job" />
       <span class="spring"></span>
-      <template v-if="job.state === 'closed'">
-        <span class="good">✓ closed: {{ job.closed }}</span>
+      <span v-if="job.state === 'closed'" class="good">✓ closed: {{ job.closed }}</span>
+      <template v-if="looksOnly" />
+      <template v-else-if="job.state === 'closed'">
         <plain-btn @click="act(acts.reopen)">Open again</plain-btn>
       </template>
       <template v-else>
@@ -88,11 +93,11 @@ async function leave(what: 'archive' | 'remove', text: string) {
         <plain-btn v-else @click="asking = 'hold'">Set aside</plain-btn>
         <plain-btn @click="tryClose">Close the job</plain-btn>
       </template>
-      <plain-btn v-if="job.shelf === 'open'" @click="leave('archive', 'put in the archive')">
+      <plain-btn v-if="!looksOnly && job.shelf === 'open'" @click="leave('archive', 'put in the archive')">
         Archive
       </plain-btn>
-      <plain-btn v-else @click="act(acts.takeOut)">Take out of the archive</plain-btn>
-      <plain-btn @click="leave('remove', 'deleted')">Delete</plain-btn>
+      <plain-btn v-else-if="!looksOnly" @click="act(acts.takeOut)">Take out of the archive</plain-btn>
+      <plain-btn v-if="!looksOnly" @click="leave('remove', 'deleted')">Delete</plain-btn>
     </p>
     <p v-if="error && !asking" class="field-error" role="alert">{{ error }}</p>
     <ReasonField

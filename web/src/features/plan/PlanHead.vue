@@ -30,7 +30,9 @@ const emit = defineEmits<{ set: [string]; commit: []; bench: [] }>()
         :label="`${job.good} of ${job.quantity} pieces made`"
       />
     </div>
-    <v-btn v-if="!closed" color="secondary" size="large" @click="emit('bench')">To the bench</v-btn>
+    <v-btn v-if="job.state !== 'closed'" color="secondary" size="large" @click="emit('bench')"
+      >To the bench</v-btn
+    >
   </header>
 </template>
 

@@ -13,6 +13,7 @@ import {
 import { changeName } from '@/features/plan/changes'
 import { readField, writeField } from '@/features/plan/fields'
 import { namesOf, ownerOf, pathOf } from '@/features/plan/parts'
+import { useMe } from '@/shared/api/useMe'
 import { useAnswer } from '@/shared/api/useAnswer'
 import { useActs } from '@/shared/jobs/useActs'
 import { remember } from '@/shared/jobs/useHabits'
@@ -41,6 +42,7 @@ export function useDocument(id: number, asked: () => number) {
   const unreadable = shallowRef<Problem | null>(null)
   const send = useActs()
   const narrow = useNarrow()
+  const { looksOnly } = useMe()
   /** The chucking that is looked at: a keystroke's answer draws no other. */
   const end = ref(1)
   /** The step that is looked at: a keystroke's answer draws the work at no other. */
@@ -258,7 +260,7 @@ export function useDocument(id: number, asked: () => number) {
     unreadable,
     end,
     step,
-    closed: computed(() => job.value?.state === 'closed'),
+    closed: computed(() => looksOnly.value || job.value?.state === 'closed'),
     load,
     set,
     commit,

@@ -3,6 +3,7 @@ import {
   mdiFormatListBulletedSquare,
   mdiMagnify,
   mdiNotebookOutline,
+  mdiOil,
   mdiScrewMachineFlatTop,
   mdiToolboxOutline,
 } from '@mdi/js'
@@ -15,6 +16,7 @@ const places = [
   { to: { name: 'threads' }, label: 'Threads', icon: mdiScrewMachineFlatTop, also: [] as string[] },
   { to: { name: 'shop' }, label: 'Shop', icon: mdiToolboxOutline, also: ['gears', 'holders'] },
   { to: { name: 'log' }, label: 'Log', icon: mdiNotebookOutline, also: [] as string[] },
+  { to: { name: 'upkeep' }, label: 'Upkeep', icon: mdiOil, also: ['pair'] },
 ]
 </script>
 

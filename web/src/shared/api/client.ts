@@ -36,10 +36,15 @@ export class Problem extends Error {
 
 const token = () => document.cookie.match(/(?:^|; )csrftoken=([^;]+)/)?.[1] ?? ''
 
+/** What is told when the server does not know this device any more, or not yet. */
+export const NOT_KNOWN = 'conch-not-known'
+
 /** A request goes out in the turn it is asked for in: before the page draws what was typed, not after it. */
-function send(request: Request): Promise<Response> {
+async function send(request: Request): Promise<Response> {
   if (request.method !== 'GET') request.headers.set('X-CSRFToken', token())
-  return fetch(request)
+  const answer = await fetch(request)
+  if (answer.status === 401) window.dispatchEvent(new Event(NOT_KNOWN))
+  return answer
 }
 
 export const client = createClient<paths>({ baseUrl: '/', fetch: send })

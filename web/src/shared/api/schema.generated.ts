@@ -3917,7 +3917,8 @@ export interface components {
         };
         /**
          * LogEntry
-         * @description One thing recorded, with the job it belongs to, and the device it was recorded on, "" for the host; step, part, thread and aim are what they were then.
+         * @description One thing recorded, with the job it belongs to, and the device it was recorded on, "" for the host; step, part,
+         *     thread and aim are what they were then.
          */
         LogEntry: {
             aim: components["schemas"]["Shown"] | null;

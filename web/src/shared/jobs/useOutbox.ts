@@ -7,7 +7,8 @@ import { again, drop, put, refuse, type Said, type Saw, sent, waitingOf } from '
 const PATIENCE_MS = 8000
 const RETRY_MS = 2000
 
-const unknown = (problem: Problem) => problem.status === 0 || problem.status >= 500
+/** Not refused, but not taken either: also by a server that does not know this device now, and may again. */
+const unknown = (problem: Problem) => [0, 401].includes(problem.status) || problem.status >= 500
 
 /**
  * Entries on their way to the server: kept on this device, sent one after the other, each once, and given up only when

@@ -1,0 +1,160 @@
+"""Two machines at one Conch: the host, and a tablet that is let in, looks on, works and is let go again."""
+
+from __future__ import annotations
+
+import re
+import ssl
+import tempfile
+from pathlib import Path
+from typing import ClassVar
+
+import trustme
+from playwright.sync_api import Page, expect
+
+from tests.browser.base import BrowserCase
+
+THERE = "127.0.0.2"
+"""Another address of this machine: it stands for the one that the network knows it by."""
+
+
+class Networked(BrowserCase):
+    own_hosts = ("127.0.0.1", THERE)
+    more: ClassVar[tuple[str, ...]] = ("--lan", "--address", THERE)
+
+    def tablet(self) -> Page:
+        """A page on another machine."""
+        return self.new_page((820, 1180), base_url=self.server.url.replace("127.0.0.1", THERE))
+
+    def code(self, role: str = "") -> str:
+        """Ask on the host for a code, for a device of that role."""
+        self.page.goto("/upkeep")
+        if role:
+            self.choose("as", role)
+        shown = self.page.locator(".digits")
+        before = shown.get_attribute("aria-label") if shown.count() else ""
+        with self.page.expect_response("**/devices/code"):
+            self.page.get_by_role("button", name=re.compile("Let a device in|Another code")).click()
+        expect(shown).not_to_have_attribute("aria-label", before or "none yet")
+        return str(shown.get_attribute("aria-label"))
+
+    def pair(self, page: Page, code: str, name: str) -> None:
+        page.get_by_label("Code").fill(code)
+        page.get_by_label("What this device is called").fill(name)
+        page.get_by_role("button", name="Pair this device").click()
+
+
+class Tablet(Networked):
+    def test_a_tablet_is_let_in_records_and_is_let_go(self) -> None:
+        tablet = self.tablet()
+        tablet.goto("/jobs/2/bench")
+        expect(tablet.get_by_role("heading", level=1)).to_have_text("This device is not known here yet")
+        code = self.code()
+        self.pair(tablet, "1234", "bench tablet")
+        expect(tablet.get_by_text("That is not the code")).to_be_visible()
+        expect(tablet.get_by_label("What this device is called")).to_have_value("bench tablet")
+        self.pair(tablet, code, "bench tablet")
+        field = tablet.get_by_role("textbox", name="New reading")
+        field.fill("0.5050")
+        with self.answered("**/entries", tablet):
+            field.press("Enter")
+        self.page.goto("/log")
+        self.choose("Show", "readings")
+        expect(self.page.get_by_role("row").filter(has_text="0.5050")).to_contain_text("on bench tablet")
+        self.page.goto("/upkeep")
+        self.page.get_by_role("button", name="Let bench tablet go").click()
+        self.page.get_by_role("button", name="Let it go").click()
+        expect(self.page.get_by_role("listitem").filter(has_text="bench tablet")).to_have_count(0)
+        field.fill("0.4990")
+        field.press("Enter")
+        expect(tablet.get_by_role("heading", level=1)).to_have_text("This device is not known here yet")
+        # What it recorded at that moment waits on it, and is sent when it is let in again.
+        self.pair(tablet, self.code(), "bench tablet again")
+        expect(tablet.get_by_role("table")).to_contain_text("0.4990")
+        for _ in (1, 2):
+            with self.answered("**/undo", tablet):
+                tablet.get_by_role("button", name="undo z").click()
+
+    def test_a_picture_read_by_the_camera_brings_the_code(self) -> None:
+        """An onlooker: it sees the bench and the plan, and is offered nothing that it may not do."""
+        code = self.code("onlooker")
+        tablet = self.tablet()
+        tablet.goto(f"/pair#{code}")
+        expect(tablet.get_by_label("Code")).to_have_value(code)
+        tablet.get_by_label("What this device is called").fill("office")
+        tablet.get_by_role("button", name="Pair this device").click()
+        expect(tablet).to_have_title("Jobs · Conch")
+        expect(tablet.get_by_text("office looks on")).to_be_visible()
+        expect(tablet.get_by_role("button", name="Start a job")).to_have_count(0)
+        tablet.goto("/jobs/2/bench")
+        expect(tablet.get_by_role("heading", level=1)).to_contain_text("Turn to 0.4933 in")
+        expect(tablet.get_by_role("textbox", name="New reading")).to_have_count(0)
+        expect(tablet.get_by_role("button", name="undo z")).to_have_count(0)
+        tablet.goto("/jobs/2")
+        expect(tablet.get_by_role("textbox", name="Title")).to_have_attribute("readonly", "")
+        expect(tablet.get_by_role("button", name="Set aside")).to_have_count(0)
+        tablet.get_by_role("button", name="On a tablet").click()
+        expect(tablet.get_by_text(f"http://{THERE}:{self.server.port}/jobs/2/bench")).to_be_visible()
+        tablet.goto("/upkeep")
+        expect(tablet.get_by_text("Devices are looked after on the machine")).to_be_visible()
+        expect(tablet.get_by_role("button", name="Let a device in")).to_have_count(0)
+        told = tablet.request.post("/api/jobs/2/undo", data={"last": 0, "revision": 1}, headers=self.token(tablet))
+        self.assertEqual((told.status, told.json()["code"]), (403, "onlooker"))
+
+    def token(self, page: Page) -> dict[str, str]:
+        """What a page's own requests carry."""
+        [token] = [one["value"] for one in page.context.cookies() if one["name"] == "csrftoken"]
+        return {"X-CSRFToken": token}
+
+    def test_a_device_is_named_and_given_another_role(self) -> None:
+        tablet = self.tablet()
+        code = self.code()
+        tablet.goto(f"/pair#{code}")
+        self.pair(tablet, code, "bed tablet")
+        expect(tablet).to_have_title("Jobs · Conch")
+        known = self.page.get_by_role("listitem").filter(has_text="bed tablet")
+        expect(known).to_be_visible()
+        known.get_by_role("button", name="Rename").click()
+        self.page.get_by_label("What it is called").fill("")
+        self.page.get_by_role("button", name="Keep the name").click()
+        expect(self.page.get_by_text("Give it a name")).to_be_visible()
+        self.page.get_by_label("What it is called").fill("mill tablet")
+        self.page.get_by_role("button", name="Keep the name").click()
+        self.page.get_by_role("button", name="Make mill tablet an onlooker").click()
+        expect(self.page.get_by_role("button", name="Make mill tablet a fitter")).to_be_visible()
+        tablet.reload()
+        expect(tablet.get_by_text("mill tablet looks on")).to_be_visible()
+
+
+class OverTls(Networked):
+    """With a certificate that is made for this test; the browser is told to take one that nobody vouches for."""
+
+    @classmethod
+    def setUpClass(cls) -> None:
+        folder = tempfile.TemporaryDirectory(prefix="conch-tls-")
+        cls.addClassCleanup(folder.cleanup)
+        certificate, key = Path(folder.name) / "shop.pem", Path(folder.name) / "shop.key"
+        issued = trustme.CA().issue_cert(THERE)
+        issued.cert_chain_pems[0].write_to_path(str(certificate))
+        issued.private_key_pem.write_to_path(str(key))
+        ssl.create_default_context(ssl.Purpose.CLIENT_AUTH).load_cert_chain(certificate, key)
+        cls.more = (*Networked.more, "--certificate", str(certificate), "--key", str(key))
+        super().setUpClass()
+
+    def test_a_tablet_works_over_tls(self) -> None:
+        tablet = self.new_page((820, 1180), base_url=f"https://{THERE}:{self.server.port}", ignore_https_errors=True)
+        code = self.code()
+        expect(self.page.get_by_text("This is plain http")).to_have_count(0)
+        tablet.goto(f"/pair#{code}")
+        self.pair(tablet, code, "bench tablet")
+        expect(tablet).to_have_title("Jobs · Conch")
+        cookies = {one["name"]: one for one in tablet.context.cookies()}
+        self.assertTrue(cookies["conch_device"]["secure"] and cookies["csrftoken"]["secure"])
+        self.assertTrue(cookies["conch_device"]["httpOnly"])
+        tablet.goto("/jobs/2/bench")
+        field = tablet.get_by_role("textbox", name="New reading")
+        field.fill("0.5050")
+        with self.answered("**/entries", tablet):
+            field.press("Enter")
+        expect(tablet.get_by_role("table")).to_contain_text("0.5050")
+        with self.answered("**/undo", tablet):
+            tablet.get_by_role("button", name="undo z").click()

@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import DeviceList from '@/features/upkeep/DeviceList.vue'
+import { useMe } from '@/shared/api/useMe'
+
+/** What keeps the shop's records safe for years: devices, store, copies. */
+const { me, isHost } = useMe()
+</script>
+
+<template>
+  <div class="upkeep">
+    <h1>Upkeep</h1>
+    <DeviceList v-if="isHost" />
+    <p v-else-if="me">
+      This device is <strong>{{ me.name }}</strong>,
+      {{ me.role === 'onlooker' ? 'an onlooker' : 'a fitter' }}. Devices are looked after on the machine that
+      Conch runs on.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.upkeep {
+  display: grid;
+  gap: 28px;
+  max-width: 1100px;
+}
+</style>
