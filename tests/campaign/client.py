@@ -64,15 +64,15 @@ class Client:
 class Notes:
     """Records notes on a job, each with words of its own; `stored` are those the server said it has."""
 
-    def __init__(self, job: int) -> None:
-        self.path, self.stored = f"/api/jobs/{job}", list[str]()
+    def __init__(self, job: int, prefix: str = "note-") -> None:
+        self.path, self.stored, self.prefix = f"/api/jobs/{job}", list[str](), prefix
         self.next, self.pending = 0, ("", "", b"")
 
     def act(self, client: Client) -> tuple[str, str, bytes]:
         """Words, key and body of the next note; the one nobody knows of comes again as it was."""
         if not self.pending[0]:
             now = client.get(f"{self.path}/bench")
-            words = f"note-{self.next:06d}"
+            words = f"{self.prefix}{self.next:06d}"
             body = {
                 "last": now["last"],
                 "revision": now["revision"],
@@ -89,7 +89,16 @@ class Notes:
         words, key, body = self.act(client)
         status, content = client.ask("POST", f"{self.path}/entries", body, **{"Idempotency-Key": key})
         assert status == 200, content[:300]
+        self.is_stored(words)
+
+    def is_stored(self, words: str) -> None:
+        """The server said that it has those words."""
         self.stored.append(words)
+        self.pending = ("", "", b"")
+
+    def again(self) -> None:
+        """The pending one was refused: another went on with the job. It is made anew from what stands there now."""
+        self.next -= 1
         self.pending = ("", "", b"")
 
     def cut_off(self, client: Client) -> None:
@@ -100,5 +109,6 @@ class Notes:
     def lost_and_doubled(self, client: Client) -> tuple[int, int]:
         """How many of the stored notes are not there, and how many notes are there more than once."""
         entries = client.get(f"{self.path}/job.json")["record"]["entries"]
-        there = [entry["text"] for entry in entries if entry["kind"] == "note"]
+        notes = [entry["text"] for entry in entries if entry["kind"] == "note"]
+        there = [words for words in notes if words.startswith(self.prefix)]
         return len(set(self.stored) - set(there)), len(there) - len(set(there))
