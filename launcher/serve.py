@@ -67,8 +67,9 @@ def start(port: int, data: str | None, network: OnNetwork | None = None, *, empt
     python = prepared()
     say("Starting ...")
     command = [str(python), "-m", "server.serve", "--port", str(port), *(["--empty"] if empty else [])]
-    command += [*([] if backups else ["--no-backups"]), *told]
-    server = subprocess.Popen(command, cwd=ROOT, env=server_environment(folder))
+    command += [*([] if backups else ["--no-backups"]), *told, "--with-parent"]
+    # Nothing is ever written there: that it closes says that this process is gone, however it went.
+    server = subprocess.Popen(command, cwd=ROOT, env=server_environment(folder), stdin=subprocess.PIPE)
     # Told to end, the launcher takes the server with it: nothing is left listening.
     signal.signal(signal.SIGTERM, lambda *_: server.terminate())
     try:

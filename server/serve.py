@@ -7,6 +7,7 @@ import gc
 import os
 import signal
 import sys
+import threading
 from contextlib import suppress
 from pathlib import Path
 from types import FrameType
@@ -27,6 +28,17 @@ def _leave(signal_number: int, frame: FrameType | None) -> None:
 
     HUB.close()
     raise KeyboardInterrupt
+
+
+def _with_parent() -> None:
+    """End with whoever started this: their end of our input closes when they do, even where they were killed."""
+
+    def watch() -> None:
+        while sys.stdin.buffer.read(1):
+            pass
+        os.kill(os.getpid(), signal.SIGTERM)
+
+    threading.Thread(target=watch, name="parent", daemon=True).start()
 
 
 def _stop(text: str) -> NoReturn:
@@ -87,22 +99,24 @@ def _listening(port: int, network: Network | None) -> Listening:
     return listening
 
 
-def _serve(port: int, network: Network | None, *, empty: bool, daily: bool) -> None:
+def _serve(options: argparse.Namespace, network: Network | None) -> None:
     django.setup()
     from django.conf import settings
     from django.db import connection
 
     _checked(Path(str(settings.DATABASES["default"]["NAME"])))
     call_command("migrate", verbosity=0)
-    call_command("begin", empty=empty)
+    call_command("begin", empty=options.empty)
     _warm()
-    listening = _listening(port, network)
+    listening = _listening(options.port, network)
     try:
         # Whoever waits for the line may stop it before it is written to the end.
         with suppress(KeyboardInterrupt):
             signal.signal(signal.SIGTERM, _leave)
+            if options.with_parent:
+                _with_parent()
             _tell(listening.port, network)
-            with backups.daily(settings.DATA, wanted=daily):
+            with backups.daily(settings.DATA, wanted=not options.no_backups):
                 listening.run()
     finally:
         listening.close()
@@ -128,6 +142,7 @@ def _parser() -> argparse.ArgumentParser:
     parser.add_argument("--port", type=int, required=True)
     parser.add_argument("--empty", action="store_true")
     parser.add_argument("--no-backups", action="store_true")
+    parser.add_argument("--with-parent", action="store_true")
     parser.add_argument("--lan", action="store_true")
     parser.add_argument("--address", default="")
     parser.add_argument("--certificate", type=Path)
@@ -142,13 +157,23 @@ def main() -> None:
     network = _network(options)
     os.environ.setdefault("DJANGO_SETTINGS_MODULE", "server.settings")
     from django.conf import settings
+    from django.db import DatabaseError
+
+    from server.site.faults import fault_of
 
     try:
         with store.held(settings.DATA):
             store.make_private(settings.DATA)
-            _serve(options.port, network, empty=options.empty, daily=not options.no_backups)
+            _serve(options, network)
     except store.StoreProblem as problem:
         _stop(str(problem))
+    except OSError as error:
+        _stop(f"cannot use {error.filename or 'the disk'}: {error.strerror}")
+    except DatabaseError as error:
+        fault = fault_of(error)
+        if fault is None:
+            raise
+        _stop(fault.sentence)
 
 
 if __name__ == "__main__":

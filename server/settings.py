@@ -16,12 +16,14 @@ BUILT_PAGE = Path(os.environ.get("CONCH_WEB", ROOT / "web" / "dist"))
 
 
 def _secret_key() -> str:
-    """A key of this installation's own, made on the first start."""
+    """A key of this installation's own, made on the first start; whole, or not there at all."""
     file = DATA / "secret-key"
-    if not file.exists():
+    if not file.exists() or not file.stat().st_size:
         DATA.mkdir(mode=FOLDER_MODE, parents=True, exist_ok=True)
-        file.touch(mode=0o600)
-        file.write_text(secrets.token_urlsafe(48), encoding="ascii")
+        begun = DATA / ".secret-key.part"
+        begun.touch(mode=0o600)
+        begun.write_text(secrets.token_urlsafe(48), encoding="ascii")
+        begun.replace(file)
     return file.read_text(encoding="ascii")
 
 

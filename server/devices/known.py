@@ -53,7 +53,7 @@ def _is_host(request: HttpRequest) -> bool:
 def _seen(device: Device) -> None:
     """Note that a device was here; a store that cannot be written is no reason to refuse what is only read."""
     now = timezone.now()
-    if now - device.seen_at >= SEEN_EVERY:
+    if abs(now - device.seen_at) >= SEEN_EVERY:
         with suppress(DatabaseError):
             Device.objects.filter(pk=device.pk).update(seen_at=now)
 

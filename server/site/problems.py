@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from typing import Any
 
 import orjson
+from django.db import DatabaseError
 from django.http import Http404, HttpRequest, HttpResponse
 from ninja import NinjaAPI
 from ninja.errors import HttpError, ValidationError
@@ -14,6 +15,7 @@ from ninja.errors import HttpError, ValidationError
 from lathework.answers.values import FieldError, field_error
 from lathework.errors import InputError, InvalidDocument
 from lathework.reader import MOST_TOLD
+from server.site.faults import KEPT, fault_of
 from server.site.refusals import tell_refusal
 
 
@@ -78,6 +80,8 @@ def problem(status: int, code: str, detail: str, errors: Sequence[FieldError] = 
         413: "Too large",
         415: "Not JSON",
         422: "Check the fields",
+        503: "Not now",
+        507: "Not stored",
     }
     told = Problem(titles.get(status, "Error"), status, code, _whole(detail), tuple(_told(error) for error in errors))
     return HttpResponse(orjson.dumps(told), status=status, content_type=PROBLEM_TYPE)
@@ -159,6 +163,16 @@ def register_problems(api: NinjaAPI) -> None:
     @api.exception_handler(NotAllowed)
     def _not_allowed(request: HttpRequest, error: NotAllowed) -> HttpResponse:
         return problem(403, error.code, str(error))
+
+    @api.exception_handler(DatabaseError)
+    def _store(request: HttpRequest, error: DatabaseError) -> HttpResponse:
+        fault = fault_of(error)
+        if fault is None:
+            raise error
+        tell_refusal(fault.sentence)
+        told = problem(fault.status, fault.code, f"{fault.sentence} {KEPT}")
+        told._has_been_logged = True  # type: ignore[attr-defined]  # the framework would tell it at each attempt
+        return told
 
     @api.exception_handler(Conflict)
     def _conflict(request: HttpRequest, error: Conflict) -> HttpResponse:

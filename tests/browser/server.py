@@ -46,13 +46,20 @@ class Server:
             shutil.copy(demo_store(), self.data / NAME)
         self.run()
 
+    def command(self) -> list[str]:
+        """What is run."""
+        empty = ["--empty"] if self.empty else []
+        return [sys.executable, "-m", "server.serve", "--port", str(self.port), *self.more, *empty]
+
+    def environment(self) -> dict[str, str]:
+        """What it is told of its place."""
+        return {**os.environ, "CONCH_DATA": str(self.data)}
+
     def run(self) -> None:
         """Start over what the folder has."""
-        command = [sys.executable, "-m", "server.serve", "--port", str(self.port), *self.more]
-        if self.empty:
-            command.append("--empty")
-        environment = {**os.environ, "CONCH_DATA": str(self.data)}
-        self.process = subprocess.Popen(command, cwd=ROOT, env=environment, stdout=subprocess.PIPE, text=True)
+        self.process = subprocess.Popen(
+            self.command(), cwd=ROOT, env=self.environment(), stdout=subprocess.PIPE, text=True
+        )
         assert self.process.stdout is not None
         line = self.process.stdout.readline()
         found = re.search(r"Conch is at http://127\.0\.0\.1:(\d+)/", line)

@@ -4,8 +4,10 @@ from __future__ import annotations
 
 import unittest
 
+from tests.campaign.disks import TRIES, can_mount, full_disk
 from tests.campaign.fuzz import fuzz
 from tests.campaign.kills import cuts, kills
+from tests.campaign.load import load
 
 
 class Short(unittest.TestCase):
@@ -18,6 +20,18 @@ class Short(unittest.TestCase):
         figures = cuts(30)
         self.assertEqual((figures["cuts_lost"], figures["cuts_doubled"]), (0, 0))
         self.assertEqual(figures["cuts_acknowledged"], 30)
+
+    def test_a_full_disk_refuses_with_the_reason_and_is_read_on(self) -> None:
+        if not can_mount():
+            self.skipTest("this machine lets no process have a file system of its own")
+        figures = full_disk()
+        self.assertEqual((figures["full_refused"], figures["full_read"]), (TRIES, TRIES))
+        self.assertEqual((figures["full_lost"], figures["full_doubled"]), (0, 0))
+
+    def test_people_at_once_lose_and_double_nothing(self) -> None:
+        figures = load(6, seed=2)
+        self.assertEqual((figures["load_lost"], figures["load_doubled"], figures["load_5xx"]), (0, 0, 0))
+        self.assertGreater(figures["load_acknowledged"], 8)
 
     def test_no_request_is_answered_with_a_server_error(self) -> None:
         figures, failed = fuzz(600, seed=5)

@@ -14,12 +14,21 @@ import unittest
 from contextlib import closing, suppress
 from pathlib import Path
 
-from server.store import NAME, SIDES
+from server.store import NAME, SIDES, is_unborn
 from tests.browser.server import ROOT, Server
-from tests.campaign.client import Client
+from tests.campaign.client import Client, Lost
+from tests.campaign.disks import NO_ROOM, READ_ONLY, can_mount, start_on
 
 OLD_STORE = ROOT / "server" / "jobs" / "tests" / "data" / "store-2.sqlite3.gz"
 DEMO_JOBS, OLD_JOBS = 10, 23
+ALL_BUT_JOBS = """
+import django
+django.setup()
+from django.db import connection
+from django.db.migrations.executor import MigrationExecutor
+run = MigrationExecutor(connection)
+run.migrate([leaf for leaf in run.loader.graph.leaf_nodes() if leaf[0] in ("book", "devices", "instruments")])
+"""
 
 
 def _catches_term(pid: int) -> bool:
@@ -100,6 +109,39 @@ class Starts(unittest.TestCase):
             self.assertIn("another Conch is running", other.stderr.read())
             serving[0].terminate()
         self.assertEqual(self.jobs(self.served()), DEMO_JOBS)
+
+    def test_a_launcher_that_is_killed_takes_its_server_with_it(self) -> None:
+        command = [sys.executable, str(ROOT / "conch"), "start", "--port", "0", "--data", str(self.data)]
+        with subprocess.Popen(command, stdout=subprocess.PIPE, stderr=subprocess.DEVNULL, text=True) as launcher:
+            assert launcher.stdout is not None
+            address = launcher.stdout.readline()
+            port = int(address.split(":")[2].partition("/")[0])
+            self.assertEqual(Client(port).ask("GET", "/api/alive")[0], 200)
+            launcher.kill()
+            deadline = time.monotonic() + 30
+            with suppress(Lost):
+                while time.monotonic() < deadline:
+                    Client(port).ask("GET", "/api/alive")
+            self.assertLess(time.monotonic(), deadline)
+        self.assertEqual([side for side in SIDES if Path(f"{self.data / NAME}{side}").exists()], [])
+
+    def test_disks_that_cannot_be_written_are_told_in_one_line(self) -> None:
+        if not can_mount():
+            self.skipTest("this machine lets no process have a file system of its own")
+        for then, told in ((READ_ONLY, "Read-only file system"), (NO_ROOM, "No space left on device")):
+            status, said = start_on(then)
+            self.assertEqual((status, len(said.splitlines())), (2, 1), said)
+            self.assertIn(told, said)
+
+    def test_a_first_start_that_was_killed_between_its_tables_is_gone_on_with(self) -> None:
+        """The tables of every app but that of the jobs."""
+        env = {**os.environ, "CONCH_DATA": str(self.data), "DJANGO_SETTINGS_MODULE": "server.settings"}
+        subprocess.run([sys.executable, "-c", ALL_BUT_JOBS], cwd=ROOT, env=env, check=True)
+        self.assertTrue(is_unborn(self.data / NAME))
+        server = Server(self.data, empty=True)
+        server.run()
+        self.addCleanup(server.end)
+        self.assertEqual(self.jobs(server), 0)
 
     def test_a_store_that_cannot_be_used_is_told_in_one_line(self) -> None:
         store = self.data / NAME
