@@ -33,6 +33,7 @@ EXPECTED = (
     "status of 409",
     "status of 404",
     "status of 401",
+    "status of 507",
     "ERR_FAILED",
     "ERR_CONNECTION_REFUSED",
     "ERR_CONNECTION_RESET",

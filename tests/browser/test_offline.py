@@ -85,6 +85,17 @@ class Offline(BrowserCase):
         self.assertEqual(kinds, ["done", "done", "reading", "done", "zero", "done", "done", "done", "verdict", "done"])
         self.assertEqual([typed for _, _, typed in self.record() if typed], ["0.3688"])
 
+    def test_a_server_whose_disk_is_full_says_so(self) -> None:
+        """What it answers then is real (`tests.campaign.disks`); here it is held before the page alone."""
+        told = "The disk that Conch keeps its store on is full. Make room on it."
+        full = {"title": "Not stored", "status": 507, "code": "disk-full", "detail": told, "errors": []}
+        self.page.route("**/entries", lambda route: route.fulfill(status=507, json=full))
+        self.press("Done")
+        self.waits(f"1 entry waits on this device. {told}")
+        self.page.unroute("**/entries")
+        expect(self.page.get_by_role("region", name="Not stored yet")).to_have_count(0)
+        self.assertEqual(len(self.record()), 1)
+
     def test_killed_in_the_middle_and_the_page_closed(self) -> None:
         self.press("Done")
         self.heading("Turn to")

@@ -41,8 +41,22 @@ import BusyButton from '@/shared/controls/BusyButton.vue'
 
 const props = defineProps<{ id: number }>()
 const router = useRouter()
-const { bench, problem, busy, away, behind, waiting, moved, load, record, undo, close, retry, throwAway } =
-  useBench(props.id)
+const {
+  bench,
+  problem,
+  busy,
+  away,
+  why,
+  behind,
+  waiting,
+  moved,
+  load,
+  record,
+  undo,
+  close,
+  retry,
+  throwAway,
+} = useBench(props.id)
 const { unit, words } = useUnits(() => bench.value?.unit)
 provideUnit(() => bench.value?.unit)
 const typed = ref('')
@@ -279,6 +293,7 @@ void load()
         :waiting="waiting"
         :steps="bench.steps"
         :away="away"
+        :why="why"
         @again="retry()"
         @accept="retry({ kind: 'accept', reason: $event })"
         @drop="throwAway"

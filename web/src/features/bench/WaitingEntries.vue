@@ -7,7 +7,12 @@ import { useChoices } from '@/shared/api/useChoices'
 import type { Waiting } from '@/shared/jobs/outbox'
 
 /** What was recorded and is not on the server's disk yet; one that it refused is settled here. */
-const props = defineProps<{ waiting: readonly Waiting[]; steps: BenchNow['steps']; away: boolean }>()
+const props = defineProps<{
+  waiting: readonly Waiting[]
+  steps: BenchNow['steps']
+  away: boolean
+  why: string
+}>()
 const emit = defineEmits<{ again: []; accept: [reason: string]; drop: [key: string] }>()
 const asking = ref(false)
 const first = computed(() => props.waiting[0])
@@ -49,7 +54,7 @@ function words({ said }: Waiting): string {
     </template>
     <details v-else-if="waiting.length">
       <summary role="status">
-        ◌ {{ count }} on this device{{ away ? ' until the server answers.' : '.' }}
+        ◌ {{ count }} on this device{{ away && !why ? ' until the server answers.' : '.' }} {{ why }}
       </summary>
       <ol>
         <li v-for="one in waiting" :key="one.key">{{ words(one) }}</li>

@@ -145,6 +145,7 @@ export function useBench(id: number) {
     problem,
     busy: box.busy,
     away: box.away,
+    why: box.why,
     behind,
     waiting: box.waiting,
     moved: computed(() => problem.value?.code === 'moved-on'),

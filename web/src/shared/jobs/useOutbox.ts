@@ -19,6 +19,8 @@ export function useOutbox(job: number, took: (now: Bench) => void, onScreen = tr
   const waiting = waitingOf(job)
   /** The server did not answer the last time. */
   const away = ref(false)
+  /** Why it could not store what was sent, where it said so: a full disk. */
+  const why = ref('')
   const busy = ref(false)
   const problem = shallowRef<Problem | null>(null)
   /** What was refused stands in the way of what came after it. */
@@ -62,12 +64,14 @@ export function useOutbox(job: number, took: (now: Bench) => void, onScreen = tr
     try {
       while (waiting.value.length) await one()
       away.value = false
+      why.value = ''
       problem.value = null
       return true
     } catch (error) {
       const found = asProblem(error)
       if (unknown(found)) {
         away.value = true
+        why.value = found.status >= 500 ? found.message : ''
         timer = window.setTimeout(() => void flush(), RETRY_MS)
         return true
       }
@@ -97,5 +101,5 @@ export function useOutbox(job: number, took: (now: Bench) => void, onScreen = tr
     window.clearTimeout(timer)
     window.removeEventListener('online', back)
   })
-  return { waiting, away, busy, problem, stuck, record, flush, retry, throwAway }
+  return { waiting, away, why, busy, problem, stuck, record, flush, retry, throwAway }
 }
