@@ -5,6 +5,7 @@ from __future__ import annotations
 import argparse
 import subprocess
 import tempfile
+from pathlib import Path
 
 from lathework.identify.evidence import FIELDS
 from launcher.environment import ROOT, check_python
@@ -40,6 +41,7 @@ def _parser() -> argparse.ArgumentParser:
     test.add_argument("only", nargs="*", metavar="TEST", help="Django test labels to run alone")
     test.add_argument("--random", action="store_true", help="property tests draw other examples than the usual ones")
 
+    commands.add_parser("campaign", help="faults, load and odd requests for hours; its figures", add_help=False)
     benchmark = commands.add_parser("benchmark", help="measure speed and size, as ratios within one run")
     benchmark.add_argument("--json", action="store_true")
 
@@ -96,18 +98,22 @@ def _parser() -> argparse.ArgumentParser:
     return parser
 
 
-def _benchmark(*, as_json: bool) -> int:
-    from launcher.environment import built_page, chromium, prepared
+def _in_place(module: str, arguments: list[str], **more: str) -> int:
+    """Run a module of the project over a store of its own; its exit status."""
+    from launcher.environment import prepared
     from launcher.serve import server_environment
 
     python = prepared(dev=True)
-    built_page(bare=True)
-    with tempfile.TemporaryDirectory(prefix="conch-benchmark-") as data:
-        from pathlib import Path
+    with tempfile.TemporaryDirectory(prefix="conch-run-") as data:
+        env = {**server_environment(Path(data)), **more}
+        return subprocess.run([str(python), "-m", module, *arguments], cwd=ROOT, env=env, check=False).returncode
 
-        env = {**server_environment(Path(data)), "CONCH_CHROMIUM": chromium()}
-        command = [str(python), "-m", "benchmarks.run", *(["--json"] if as_json else [])]
-        return subprocess.run(command, cwd=ROOT, env=env, check=False).returncode
+
+def _benchmark(*, as_json: bool) -> int:
+    from launcher.environment import built_page, chromium
+
+    built_page(bare=True)
+    return _in_place("benchmarks.run", ["--json"] if as_json else [], CONCH_CHROMIUM=chromium())
 
 
 def _start(options: argparse.Namespace) -> int:
@@ -124,6 +130,9 @@ def _start(options: argparse.Namespace) -> int:
 def main(arguments: list[str]) -> int:
     """Run one subcommand; its exit status."""
     check_python()
+    if arguments[:1] == ["campaign"]:
+        # What it takes is the campaign's own affair.
+        return _in_place("tests.campaign", arguments[1:])
     options = _parser().parse_args(arguments)
     match options.command:
         case "start":

@@ -1,32 +1,64 @@
-"""`python -m tests.campaign [--kills N] [--cuts N] [--requests N] [--parts N] [--seed N]`: the long run."""
+"""`./conch campaign`: the long run; its figures as one JSON object."""
 
 from __future__ import annotations
 
 import argparse
 import json
 import sys
+from collections.abc import Iterator
 
+from tests.campaign.disks import can_mount, full_disk
 from tests.campaign.fuzz import fuzz
 from tests.campaign.kills import cuts, kills
+from tests.campaign.load import load
 from tests.campaign.parts import parts
+
+COUNTS = (
+    ("kills", 300, "times the server is killed while notes are recorded"),
+    ("cuts", 300, "answers that are cut off"),
+    ("requests", 100_000, "odd requests"),
+    ("parts", 2_000, "random parts of each kind that are made on the tests' own lathe"),
+    ("minutes", 120, "of a mixed load by eight people"),
+    ("seed", 1, "of everything that is drawn"),
+)
+BAD = ("_lost", "_doubled", "_5xx", "_over_2s", "_wrong", "_unread", "_unrefused")
+
+
+def _figures(options: argparse.Namespace, failed: list[str]) -> Iterator[tuple[str, float]]:
+    """Each figure as it is known; requests that failed go to `failed`."""
+    if options.kills:
+        yield from kills(options.kills, options.seed).items()
+    if options.cuts:
+        yield from cuts(options.cuts).items()
+    if can_mount():
+        yield from full_disk().items()
+    if options.requests:
+        fuzzed, wrong = fuzz(options.requests, options.seed)
+        failed.extend(wrong)
+        yield from fuzzed.items()
+    if options.parts:
+        yield from parts(options.parts).items()
+    if options.minutes:
+        yield from load(options.minutes * 60, options.seed).items()
 
 
 def main() -> int:
     """Run it; the exit status is 1 where anything was lost, doubled or failed at."""
-    parser = argparse.ArgumentParser(prog="tests.campaign", description=__doc__)
-    parser.add_argument("--kills", type=int, default=300)
-    parser.add_argument("--cuts", type=int, default=300)
-    parser.add_argument("--requests", type=int, default=30_000)
-    parser.add_argument("--parts", type=int, default=2_000)
-    parser.add_argument("--seed", type=int, default=1)
+    parser = argparse.ArgumentParser(
+        prog="conch campaign", description="Faults, load and odd requests by the thousand."
+    )
+    for name, usual, words in COUNTS:
+        parser.add_argument(f"--{name}", type=int, default=usual, metavar="N", help=f"{words} ({usual})")
     options = parser.parse_args()
-    fuzzed, failed = fuzz(options.requests, options.seed)
-    figures = {**kills(options.kills, options.seed), **cuts(options.cuts), **fuzzed, **parts(options.parts)}
+    failed: list[str] = []
+    figures: dict[str, float] = {}
+    for figure, value in _figures(options, failed):
+        figures[figure] = value
+        print(f"{figure} {value}", file=sys.stderr, flush=True)
     print(json.dumps(figures, indent=1))
     for request in failed[:20]:
         print(request, file=sys.stderr)
-    bad = ("kills_lost", "kills_doubled", "cuts_lost", "cuts_doubled", "fuzz_5xx", "parts_wrong")
-    return int(any(figures[name] for name in bad))
+    return int(any(value for name, value in figures.items() if name.endswith(BAD)))
 
 
 if __name__ == "__main__":

@@ -95,7 +95,8 @@ def full_disk() -> dict[str, int]:
         for _ in range(TRIES):
             notes.record(client)
         lost, doubled = notes.lost_and_doubled(client)
-    return {"full_tries": TRIES, "full_refused": refused, "full_read": read, "full_lost": lost, "full_doubled": doubled}
+    told = {"full_tries": TRIES, "full_unrefused": TRIES - refused, "full_unread": TRIES - read}
+    return {**told, "full_lost": lost, "full_doubled": doubled}
 
 
 READ_ONLY = 'mount -o remount,ro "$1"'

@@ -5,17 +5,19 @@ from __future__ import annotations
 import json
 import random
 import tempfile
+import time
 from collections import Counter
 from copy import deepcopy
+from dataclasses import dataclass
 from pathlib import Path
 from typing import Any
-from urllib.parse import quote
+from urllib.parse import quote, urlencode
 
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, document
 from tests.browser.server import ROOT, Server
+from tests.campaign.asked import BODIES, HALF, HOLDERS, QUESTIONS, TEXTS
 from tests.campaign.client import Client
 
-HALF = "\ud83d"
 ODD: tuple[object, ...] = (
     None,
     True,
@@ -75,22 +77,8 @@ RAW = (
 )
 TYPES = ("application/json", "multipart/form-data; boundary=x", "multipart/form-data", "text/plain", "", "a/b; c=\xe9")
 IDS = ("1", "2", "3", "7", "9", "0", "-1", "999", str(2**64), "abc", "1.5", "%00", "%F0%9F", "1%2F2")
-TAILS = ("", "/bench", "/standing", "/job.json", "/readings.csv", "/sheet.pdf", "/part.svg", "/part.dxf")
 KEYS = ("", "k1", "k2", "k" * 64, "k" * 65, "\xe9", "\t", "a b")
 ACTS = ("hold", "release", "close", "reopen", "archive", "take-out", "delete", "undo")
-QUERIES = (
-    "",
-    "part=2",
-    "part=0",
-    "part=99",
-    "end=2",
-    "end=x",
-    "shelf=bin",
-    "shelf=x",
-    "start=9999999",
-    "before=-1",
-    "kind=note",
-)
 
 
 def _paths(value: object, at: tuple[object, ...] = ()) -> list[tuple[object, ...]]:
@@ -117,6 +105,19 @@ def _bent(value: Any, rng: random.Random) -> Any:
         else:
             del parent[path[-1]]
     return made
+
+
+SLOW_S = 2.0
+"""Nobody waits longer than that for an answer, whatever was asked."""
+
+
+@dataclass(frozen=True, slots=True)
+class Sent:
+    """The status of an answer, how long it took, and what was asked."""
+
+    status: int
+    seconds: float
+    told: str
 
 
 class Fuzz:
@@ -148,7 +149,6 @@ class Fuzz:
         """A method, a path and what is sent there."""
         rng, job = self.rng, self.job()
         changed = {"document": rng.choice(self.documents), "revision": 1}
-        evidence = {"outside": "0.375", "tpi": "16"}
         return rng.choice(
             (
                 ("POST", "/api/jobs", rng.choice(self.documents)),
@@ -157,58 +157,67 @@ class Fuzz:
                 ("PUT", f"/api/jobs/{job}", changed),
                 ("POST", f"/api/jobs/{job}/entries", {**self.entry, "kind": rng.choice(("note", "done", "reading"))}),
                 ("POST", f"/api/jobs/{job}/{rng.choice(ACTS)}", {"last": 0, "revision": 1, "reason": "x"}),
-                ("POST", "/api/identify", evidence),
+                *(self.filled(*one) for one in BODIES),
             )
         )
+
+    def filled(self, method: str, path: str, value: Any) -> tuple[str, str, Any]:
+        """A body of the list, at a place that may be there."""
+        return method, self.place(path), value
+
+    def place(self, path: str) -> str:
+        """A path with its ids and kinds put in."""
+        rng = self.rng
+        named = {"job": self.job(), "holder": quote(rng.choice(HOLDERS)), "thing": rng.choice((*IDS, "d1", "log"))}
+        return path.format(**named)
 
     def question(self) -> str:
         """A path that is asked with GET."""
-        rng = self.rng
-        words = quote(
-            rng.choice(("2 BA", "studs", "3/8-16", HALF, "\x00", '"', "words : x", "*", "NOT", "x" * 100)),
-            errors="surrogatepass",
-        )
-        return rng.choice(
-            (
-                f"/api/jobs?{rng.choice(QUERIES)}",
-                f"/api/jobs/{self.job()}{rng.choice(TAILS)}?{rng.choice(QUERIES)}",
-                f"/api/log?q={words}&{rng.choice(QUERIES)}",
-                f"/api/size?q={words}",
-            )
-        )
+        path, names = self.rng.choice(QUESTIONS)
+        asked = {name: self.rng.choice(TEXTS) for name in names if self.rng.random() < 0.7}
+        return f"{self.place(path)}?{urlencode(asked, errors='surrogatepass')}"
 
-    def send(self, client: Client) -> tuple[int, str]:
-        """One request; its status, and what it was."""
+    def send(self, client: Client) -> Sent:
+        """One request, and what became of it."""
+        method, path, content, headers = self.request()
+        began = time.monotonic()
+        status, _ = client.ask(method, path, content, **headers)
+        return Sent(status, time.monotonic() - began, f"{method} {path} {headers} {(content or b'')[:4000]!r}")
+
+    def request(self) -> tuple[str, str, bytes | None, dict[str, str]]:
+        """A method, a path, a body and headers."""
         rng = self.rng
         key = rng.choice(KEYS)
         headers = {"Idempotency-Key": key} if key else {}
-        if rng.random() < 0.25:
-            path = self.question()
-            return client.ask("GET", path, None, **headers)[0], f"GET {path}"
+        if rng.random() < 0.35:
+            return "GET", self.question(), None, headers
         method, path, value = self.body()
         content = rng.choice(RAW) if rng.random() < 0.1 else json.dumps(_bent(value, rng)).encode()
         if rng.random() < 0.05:
             headers["Content-Type"] = rng.choice(TYPES)
-        return client.ask(method, path, content, **headers)[0], f"{method} {path} {headers} {content[:4000]!r}"
+        return method, path, content, headers
 
 
-def fuzz(count: int, seed: int) -> tuple[dict[str, int], list[str]]:
-    """Send so many requests (a count): how many were answered with which hundred, and those the server failed at."""
+def fuzz(count: int, seed: int) -> tuple[dict[str, float], list[str]]:
+    """Send so many requests (a count): how many were answered with which hundred, the slowest answer, how many took
+    over two seconds; and those the server failed at, or took so long over."""
     made = Fuzz(random.Random(seed))
     statuses: Counter[int] = Counter()
     failed: list[str] = []
+    slow, slowest_s = 0, 0.0
     with tempfile.TemporaryDirectory(prefix="conch-fuzz-") as folder:
         server = Server(Path(folder), empty=False)
         server.start()
         client = Client(server.port)
         for _ in range(count):
-            status, told = made.send(client)
-            statuses[status // 100] += 1
-            if status >= 500:
-                failed.append(f"{status} {told}")
+            sent = made.send(client)
+            statuses[sent.status // 100] += 1
+            slow, slowest_s = slow + (sent.seconds > SLOW_S), max(slowest_s, sent.seconds)
+            if sent.status >= 500 or sent.seconds > SLOW_S:
+                failed.append(f"{sent.status} {sent.seconds:.2f} s {sent.told}")
         # Whatever was sent, the shop is there: lists, log and every job that is told.
         for path in ("/api/jobs", "/api/jobs?shelf=bin", "/api/log"):
             client.get(path)
         server.end()
     answered = {f"fuzz_{hundred}xx": statuses[hundred] for hundred in (2, 4, 5)}
-    return {"fuzz": count, **answered}, failed
+    return {"fuzz": count, **answered, "fuzz_over_2s": slow, "fuzz_slowest_s": round(slowest_s, 2)}, failed

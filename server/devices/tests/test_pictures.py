@@ -1,0 +1,51 @@
+"""Pictures of addresses are read by a reader of another make."""
+
+from __future__ import annotations
+
+import re
+import unittest
+
+import zxingcpp
+from PIL import Image, ImageDraw
+from reportlab.graphics.shapes import Path
+
+from server.devices.picture import picture
+from server.paper.code import code_drawing
+
+ADDRESSES = (
+    "http://192.0.2.20:8420/pair#482913",
+    "https://shop.example:8420/jobs/12345/bench",
+    f"http://{'a' * 60}.example:65535/jobs/{'9' * 20}/bench",
+)
+SCALE = 6
+
+
+class Pictures(unittest.TestCase):
+    def read(self, image: Image.Image) -> str:
+        [found] = zxingcpp.read_barcodes(image)
+        return str(found.text)
+
+    def test_on_the_screen(self) -> None:
+        for address in ADDRESSES:
+            drawn = picture(address)
+            image = Image.new("L", (drawn.side * SCALE,) * 2, 255)
+            pen = ImageDraw.Draw(image)
+            for x, y in re.findall(r"M(\d+) (\d+)h1v1h-1z", drawn.path):
+                left, top = int(x) * SCALE, int(y) * SCALE
+                pen.rectangle((left, top, left + SCALE - 1, top + SCALE - 1), fill=0)
+            self.assertEqual(self.read(image), address)
+
+    def test_on_paper(self) -> None:
+        """What lies up on paper lies down in a picture."""
+        side = 600
+        for address in ADDRESSES:
+            [path] = code_drawing(address, side).contents
+            assert isinstance(path, Path)
+            image = Image.new("L", (side, side), 255)
+            pen = ImageDraw.Draw(image)
+            points = iter(path.points)
+            corners = list(zip(points, points, strict=True))
+            for n in range(0, len(corners), 4):
+                (left, low), _, (right, high), _ = corners[n : n + 4]
+                pen.rectangle((round(left), round(side - high), round(right) - 1, round(side - low) - 1), fill=0)
+            self.assertEqual(self.read(image), address)
