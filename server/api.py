@@ -17,6 +17,7 @@ from server.instruments.api import router as instruments
 from server.jobs.api import router as jobs
 from server.kit.api import router as kit
 from server.logbook.api import router as logbook
+from server.news.api import router as news
 from server.reference.api import router as reference
 from server.site.problems import PROBLEM_CODES, PROBLEM_TYPE, register_problems
 
@@ -54,5 +55,6 @@ api.add_router("", instruments)
 api.add_router("/jobs", jobs)
 api.add_router("", holders)
 api.add_router("/kit", kit)
+api.add_router("", news)
 api.add_router("", logbook)
 register_problems(api)

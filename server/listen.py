@@ -17,8 +17,8 @@ from server.site.refusals import tell_refusal
 if TYPE_CHECKING:
     from cheroot.wsgi import Server
 
-THREADS = 40
-"""Each bench that listens to its instruments holds one."""
+THREADS = 72
+"""Each page that listens for news, and each bench that listens to its instruments, holds one."""
 PORT_PATIENCE_S = 30.0
 """How long a port that is still in use is waited for: a server that was stopped lets it go a little later."""
 SLOW_S = 15

@@ -25,8 +25,10 @@ GC_ALLOCATIONS = 50_000
 
 def _leave(signal_number: int, frame: FrameType | None) -> None:
     from server.instruments.hub import HUB
+    from server.news.hub import NEWS
 
     HUB.close()
+    NEWS.close()
     raise KeyboardInterrupt
 
 

@@ -14,6 +14,7 @@ from lathework.reader import UNSTORABLE, storable
 from server.devices.codes import CODES
 from server.devices.known import hashed
 from server.devices.models import LONGEST_NAME, Device, Role
+from server.news.hub import NEWS
 from server.site.refusals import tell_refusal
 
 MOST_DEVICES = 40
@@ -46,6 +47,7 @@ def pair(typed_code: str, typed_name: str) -> tuple[Device, str]:
         tell_refusal(f"a pairing code: {error.message}")
         raise
     secret, now = secrets.token_urlsafe(32), timezone.now()
+    NEWS.tell_once_stored("devices")
     device = Device.objects.create(
         ident=f"d{secrets.token_hex(5)}", name=name, role=role, secret=hashed(secret), paired_at=now, seen_at=now
     )
@@ -65,6 +67,7 @@ def change(ident: str, typed_name: str, role: Role) -> Device:
     device = _device(ident)
     device.name, device.role = _name(typed_name, ident), role
     device.save(update_fields=["name", "role"])
+    NEWS.tell_once_stored("devices")
     return device
 
 
@@ -74,3 +77,4 @@ def let_go(ident: str) -> None:
     device = _device(ident)
     device.revoked_at = timezone.now()
     device.save(update_fields=["revoked_at"])
+    NEWS.tell_once_stored("devices")

@@ -18,12 +18,14 @@ from lathework.instruments.sample import Source, read_sample
 from lathework.instruments.stand_in import STEP_MM
 from lathework.lengths import read_length
 from lathework.units import LengthUnit
+from server.devices.known import who
 from server.instruments.hub import HUB
-from server.instruments.live import LiveShown, SentShown, stream
+from server.instruments.live import PLACES, LiveShown, SentShown, events
 from server.instruments.models import LONGEST_NAME, Correction
 from server.jobs.actions.guard import find_job
 from server.jobs.document_model import Strict
 from server.site.problems import PROBLEMS, Refused, answer
+from server.site.streams import stream
 
 router = Router(tags=["instruments"])
 REFERENCE_S = 300.0
@@ -219,9 +221,7 @@ def reference(request: HttpRequest, payload: ReferenceIn) -> HttpResponse:
 @router.get("/jobs/{job_id}/live", response={200: Streamed, **PROBLEMS}, openapi_extra={"responses": _STREAMED})
 def live(request: HttpRequest, job_id: int) -> StreamingHttpResponse:
     """What the instruments say at the bench of a job, as Server-Sent Events: "live" and "sent"."""
-    events = stream(find_job(job_id).pk)
-    if events is None:
+    told = stream(events(find_job(job_id).pk, lambda: who(request) is not None), PLACES)
+    if told is None:
         raise Refused(InputError("too-many", "job", "So many benches listen already."))
-    told = StreamingHttpResponse(events, content_type="text/event-stream")
-    told["Cache-Control"] = "no-store"
     return told

@@ -4,9 +4,7 @@ from __future__ import annotations
 
 import threading
 import time
-from collections.abc import Iterator
-
-import orjson
+from collections.abc import Callable, Iterator
 
 from lathework.answers.declared_answer import answer
 from lathework.answers.values import Shown, length_shown
@@ -19,11 +17,12 @@ from server.instruments.hub import HUB, TICK_S, Heard
 from server.instruments.models import Correction
 from server.jobs.models import Job, StandingRow
 from server.jobs.standing import standing
+from server.site.streams import event
 
 BEAT_S = 1.0
 """How often a stream says that it lives, and looks whether the bench went on, in seconds."""
 MOST_STREAMS = 24
-_streams = threading.Semaphore(MOST_STREAMS)
+PLACES = threading.Semaphore(MOST_STREAMS)
 
 
 @answer
@@ -85,10 +84,6 @@ def sent_shown(heard: Heard) -> SentShown:
     return SentShown(heard.sample.name, f"{show_length(mm, 'mm', 'mm')} mm", within, heard.doubt)
 
 
-def _event(kind: str, told: object) -> bytes:
-    return b"event: " + kind.encode() + b"\ndata: " + orjson.dumps(told) + b"\n\n"
-
-
 class _InHand:
     """The step in hand of a job: looked up again only when something was recorded or changed."""
 
@@ -111,39 +106,18 @@ def _shown(in_hand: _InHand, now_s: float) -> Iterator[bytes]:
     """Where each readout stands."""
     for heard in HUB.shown().values():
         if heard.sample.source == "readout":
-            yield _event("live", live_shown(heard, in_hand.step, in_hand.readout, now_s))
+            yield event("live", live_shown(heard, in_hand.step, in_hand.readout, now_s))
 
 
 def _sent(seen: int, newest: int) -> Iterator[bytes]:
     """What was sent after number `seen` and up to `newest`: what comes meanwhile is told once, with the next."""
     for heard in HUB.sent(seen):
         if heard.sample.source == "caliper" and heard.number <= newest:
-            yield _event("sent", sent_shown(heard))
+            yield event("sent", sent_shown(heard))
 
 
-class Stream:
-    """The events of a job's bench until nobody listens. It gives its place up when it is closed, also unheard."""
-
-    def __init__(self, job: int) -> None:
-        self._events, self._held = _events(job), True
-
-    def __iter__(self) -> Iterator[bytes]:
-        """The events, as they happen."""
-        return self._events
-
-    def close(self) -> None:
-        """Nobody listens any more."""
-        if self._held:
-            self._held = False
-            _streams.release()
-
-
-def stream(job: int) -> Stream | None:
-    """The events of a job's bench; None where too many listen already."""
-    return Stream(job) if _streams.acquire(blocking=False) else None
-
-
-def _events(job: int) -> Iterator[bytes]:
+def events(job: int, still: Callable[[], bool]) -> Iterator[bytes]:
+    """The events of a job's bench, for as long as whoever listens is `still` known."""
     in_hand, seen, beat_s = _InHand(job), HUB.newest(), 0.0
     yield b": conch\n\n"
     while not HUB.closed:
@@ -151,6 +125,8 @@ def _events(job: int) -> Iterator[bytes]:
         newest = HUB.wait(seen, TICK_S if HUB.stand_in else BEAT_S)
         now_s = time.time()
         if now_s - beat_s >= BEAT_S:
+            if not still():
+                return
             in_hand.look()
             yield b": beat\n\n"
             # What fell silent is told, too.

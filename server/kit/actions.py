@@ -14,6 +14,7 @@ from lathework.errors import InvalidDocument
 from lathework.shop.kit import read_thing
 from lathework.shop.typing.lines import read_lines
 from server.kit.models import Put, Thing
+from server.news.hub import NEWS
 from server.site.problems import Conflict
 
 Document = dict[str, Any]
@@ -49,6 +50,7 @@ def add(wanted: Sequence[tuple[str, Document]], key: str = "") -> None:
     if errors:
         raise InvalidDocument(tuple(errors))
     Thing.objects.bulk_create(rows)
+    NEWS.tell_once_stored("kit")
 
 
 def _find(ident: str) -> Thing:
@@ -68,6 +70,7 @@ def change(ident: str, document: Document, revision: int) -> Thing:
         raise Conflict(CHANGED_ELSEWHERE)
     row.document, row.revision, row.changed_at = named, revision + 1, timezone.now()
     row.save()
+    NEWS.tell_once_stored("kit")
     return row
 
 
@@ -77,6 +80,7 @@ def retire(ident: str, *, back: bool = False) -> Thing:
     row = _find(ident)
     row.retired_at = None if back else timezone.now()
     row.save()
+    NEWS.tell_once_stored("kit")
     return row
 
 

@@ -18,6 +18,7 @@ from server.logbook.batch import BatchShown, batch_shown
 from server.logbook.die_line import DieLine, die_line
 from server.logbook.dies import DieDid, die_did
 from server.logbook.lessons import LessonsPage, lessons_page
+from server.logbook.meanwhile import Meanwhile, meanwhile
 from server.logbook.outcome import JobOutcome, job_outcome
 from server.logbook.search import LogPage, search
 from server.site.problems import PROBLEMS, answer
@@ -71,6 +72,14 @@ def made_on(request: HttpRequest, lathe: str = Query(..., min_length=1, max_leng
 def batch(request: HttpRequest, job_id: int, part: int = Query(1, ge=1, le=MOST_OTHERS + 1)) -> HttpResponse:
     """How the batch of a part of a job stands: sizes and threads from piece to piece, the bar, the card."""
     return answer(batch_shown(standing(find_job(job_id)), part))
+
+
+@router.get("/jobs/{job_id}/meanwhile", response={200: Meanwhile, **PROBLEMS})
+def since(
+    request: HttpRequest, job_id: int, last: int = Query(ge=0, le=2**62), revision: int = Query(ge=0, le=2**31)
+) -> HttpResponse:
+    """What others did to a job since a screen showed it."""
+    return answer(meanwhile(find_job(job_id), last, revision))
 
 
 @router.get("/log/jobs/{job_id}", response={200: JobOutcome, **PROBLEMS})

@@ -12,6 +12,7 @@ from lathework.errors import InputError
 from lathework.job.declaration import LONGEST_NOTE
 from lathework.reader import UNSTORABLE, storable
 from server.jobs.models import Act, Job
+from server.news.hub import NEWS
 from server.site.keys import LONGEST_ACT
 from server.site.problems import Conflict, Refused
 
@@ -72,6 +73,7 @@ def once(key: str, what: str, job_id: int | None, do: Callable[[], Job]) -> Job:
             raise InputError("key-used", "Idempotency-Key", "Something else was done with this key already.")
         return find_job(before.job_id, binned=True)
     job = do()
+    NEWS.tell_once_stored("job", job.pk)
     if key:
         Act.objects.create(key=key, what=what, job=job, at=timezone.now())
     return job

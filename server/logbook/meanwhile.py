@@ -1,0 +1,29 @@
+"""What others did to a job since a screen showed it."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from server.jobs.models import Entry, Job
+from server.logbook.search import SHOWN, LogEntry, entry_shown
+
+MOST = 12
+"""Entries that are told; who is further behind looks at the log."""
+
+
+@dataclass(frozen=True)
+class Meanwhile:
+    """Entries recorded since then, the newest first; whether what stood last then was taken back; whether the job
+    itself was changed."""
+
+    entries: tuple[LogEntry, ...]
+    taken_back: bool
+    changed: bool
+
+
+def meanwhile(job: Job, last: int, revision: int) -> Meanwhile:
+    """What was done since entry `last` was the last that counted (0 for none), at that revision."""
+    rows = Entry.objects.filter(job=job, undone_at=None, pk__gt=last).order_by("-pk")[:MOST].values(*SHOWN)
+    gone = last > 0 and not Entry.objects.filter(job=job, undone_at=None, pk=last).exists()
+    titles = {job.pk: job.title}
+    return Meanwhile(tuple(entry_shown(row, titles) for row in rows), gone, job.revision != revision)

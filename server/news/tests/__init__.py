@@ -1,0 +1,1 @@
+"""News over a real database and real sockets."""
