@@ -30,10 +30,11 @@ _STREAMED = {
 
 @declared
 class ChangeShown:
-    """What changed; `job` is its number, 0 where it is no job."""
+    """What changed; `job` is its number, 0 where it is no job; `key` is that of the act: whoever did it knows it."""
 
     topic: Topic
     job: int
+    key: str
 
 
 def _events(still: Callable[[], bool]) -> Iterator[bytes]:
@@ -43,7 +44,7 @@ def _events(still: Callable[[], bool]) -> Iterator[bytes]:
     while not NEWS.closed and still():
         for change in NEWS.wait(seen, BEAT_S):
             seen = change.number
-            yield event("change", ChangeShown(change.topic, change.job))
+            yield event("change", ChangeShown(change.topic, change.job, change.key))
         yield b": \n\n"
 
 

@@ -16,11 +16,12 @@ KEPT = 256
 
 @dataclass(frozen=True, slots=True)
 class Change:
-    """What changed, numbered; `job` is 0 where it is no job."""
+    """What changed, numbered; `job` is 0 where it is no job; `key` that of the act, "" where it had none."""
 
     number: int
     topic: Topic
     job: int
+    key: str
 
 
 class News:
@@ -32,16 +33,16 @@ class News:
         self._number = 0
         self.closed = False
 
-    def tell(self, topic: Topic, job: int = 0) -> None:
+    def tell(self, topic: Topic, job: int = 0, key: str = "") -> None:
         """Say that something changed, at once."""
         with self._heard:
             self._number += 1
-            self._changes.append(Change(self._number, topic, job))
+            self._changes.append(Change(self._number, topic, job, key))
             self._heard.notify_all()
 
-    def tell_once_stored(self, topic: Topic, job: int = 0) -> None:
+    def tell_once_stored(self, topic: Topic, job: int = 0, key: str = "") -> None:
         """Say that something changed, when the transaction under way is on the disk; never if it is not."""
-        transaction.on_commit(lambda: self.tell(topic, job))
+        transaction.on_commit(lambda: self.tell(topic, job, key))
 
     def newest(self) -> int:
         """The number of the last change."""

@@ -173,7 +173,7 @@ class PlanPage(BrowserCase):
         page.get_by_role("button", name="Take up again").click()
         page.get_by_role("button", name="Close the job").click()
         expect(page.get_by_text("no piece was gauged")).to_be_visible()
-        self.assertEqual(page.get_by_text("changed elsewhere").count(), 0)
+        self.assertEqual(page.get_by_text("went on with this job").count(), 0)
         page.reload()
         self.open_facts("Use")
         expect(self.field("Mating part")).to_have_value("the governor's yoke")

@@ -5,6 +5,7 @@ import { useRoute } from 'vue-router'
 import AppRail from '@/features/shell/AppRail.vue'
 import WaitingElsewhere from '@/features/shell/WaitingElsewhere.vue'
 import SizeLine from '@/features/size/SizeLine.vue'
+import NewsOfTheShop from '@/shared/api/NewsOfTheShop.vue'
 import { useKnown, useMe } from '@/shared/api/useMe'
 import { useKeys } from '@/shared/state/useKeys'
 import { useShopTheme } from '@/shared/state/useShopTheme'
@@ -34,7 +35,8 @@ useKeys([
   <v-app>
     <a class="sr skip" href="#main">To the content</a>
     <PairView v-if="me?.role === ''" />
-    <div v-else class="frame" :class="{ bench: atBench }">
+    <NewsOfTheShop v-if="me?.role" />
+    <div v-if="me?.role !== ''" class="frame" :class="{ bench: atBench }">
       <AppRail v-if="!atBench" />
       <div class="page">
         <header v-if="!atBench || sizing" class="top" :class="{ over: atBench }">

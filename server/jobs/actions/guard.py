@@ -16,7 +16,10 @@ from server.news.hub import NEWS
 from server.site.keys import LONGEST_ACT
 from server.site.problems import Conflict, Refused
 
-MOVED_ON = "This job was changed elsewhere since you opened it. Your entry is still here: reload, then enter it again."
+MOVED_ON = (
+    "Another device went on with this job since you saw it. What you entered is still here: see what it did, then "
+    "enter it again."
+)
 _LARGEST_ID = 2**63 - 1
 
 
@@ -73,7 +76,7 @@ def once(key: str, what: str, job_id: int | None, do: Callable[[], Job]) -> Job:
             raise InputError("key-used", "Idempotency-Key", "Something else was done with this key already.")
         return find_job(before.job_id, binned=True)
     job = do()
-    NEWS.tell_once_stored("job", job.pk)
+    NEWS.tell_once_stored("job", job.pk, key)
     if key:
         Act.objects.create(key=key, what=what, job=job, at=timezone.now())
     return job

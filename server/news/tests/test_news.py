@@ -19,8 +19,8 @@ class TheHub(TestCase):
     def test_each_change_is_said_once_and_in_order(self) -> None:
         news = News()
         news.tell("kit")
-        news.tell("job", 7)
-        self.assertEqual(news.wait(0, 0), [Change(1, "kit", 0), Change(2, "job", 7)])
+        news.tell("job", 7, "k")
+        self.assertEqual(news.wait(0, 0), [Change(1, "kit", 0, ""), Change(2, "job", 7, "k")])
         self.assertEqual(news.wait(2, 0), [])
 
     def test_who_waits_is_woken(self) -> None:
@@ -29,7 +29,7 @@ class TheHub(TestCase):
         waiting.start()
         news.tell("job", 3)
         waiting.join(20)
-        self.assertEqual(heard, [Change(1, "job", 3)])
+        self.assertEqual(heard, [Change(1, "job", 3, "")])
 
     def test_only_so_many_are_kept(self) -> None:
         news = News()
@@ -74,7 +74,7 @@ class OverTheApi(ApiCase):
                 self.record("note", reason="")
                 self.record("note", reason="new bar from here")
             told = next(event for event in events if event.startswith(b"event"))
-            self.assertEqual(told, b'event: change\ndata: {"topic":"job","job":%d}\n\n' % self.job.pk)
+            self.assertEqual(told, b'event: change\ndata: {"topic":"job","job":%d,"key":""}\n\n' % self.job.pk)
             self.leave(events)
 
     def test_only_so_many_listen_and_each_leaves_its_place(self) -> None:

@@ -18,6 +18,7 @@ import { useGauges } from '@/features/bench/useGauges'
 import LessonLine from '@/features/bench/LessonLine.vue'
 import SettleField from '@/features/bench/SettleField.vue'
 import LivePanel from '@/features/bench/LivePanel.vue'
+import MeanwhileLine from '@/features/bench/MeanwhileLine.vue'
 import MissingKit from '@/shared/jobs/MissingKit.vue'
 import PassCounter from '@/features/bench/PassCounter.vue'
 import TurnCounter from '@/features/bench/TurnCounter.vue'
@@ -49,7 +50,7 @@ const {
   why,
   behind,
   waiting,
-  moved,
+  meanwhile,
   load,
   record,
   undo,
@@ -285,9 +286,9 @@ void load()
         role="alert"
       >
         {{ problem.message }}
-        <plain-btn v-if="moved" @click="load">Reload</plain-btn>
       </p>
       <p v-if="refusedBy" class="field-error big-error" role="alert">✗ {{ refusedBy }}</p>
+      <MeanwhileLine v-if="meanwhile" :told="meanwhile" />
       <WaitingEntries
         v-if="behind"
         :waiting="waiting"

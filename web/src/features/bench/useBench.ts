@@ -8,8 +8,10 @@ import { useChoices } from '@/shared/api/useChoices'
 import { useActs } from '@/shared/jobs/useActs'
 import { useJobActs } from '@/shared/jobs/useJobActs'
 import type { Said } from '@/shared/jobs/outbox'
+import { useChanged } from '@/shared/api/useNews'
 import { useReturn } from '@/shared/state/useReturn'
 
+export type Meanwhile = Schemas['Meanwhile']
 export type EntryKind = Schemas['EntryIn']['kind']
 
 const UNSAID: Omit<Said, 'step' | 'kind'> = {
@@ -37,6 +39,8 @@ export function useBench(id: number) {
   const told = useAnswer<Bench>('bench', id)
   const { data: choices } = useChoices()
   const problem = shallowRef<Problem | null>(null)
+  /** What others did that this screen did not show, until something is done here. */
+  const meanwhile = shallowRef<Meanwhile | null>(null)
   const path = { job_id: id }
   const send = useActs()
   const whole = useJobActs()
@@ -69,15 +73,33 @@ export function useBench(id: number) {
   async function take(request: () => Promise<Bench>): Promise<boolean> {
     if (box.busy.value) return false
     box.busy.value = true
+    const before = saw()
     try {
       told.value = await request()
       problem.value = null
+      meanwhile.value = null
       return true
     } catch (error) {
       problem.value = asProblem(error)
       return false
     } finally {
       box.busy.value = false
+      if (problem.value?.code === 'moved-on') void catchUp(before)
+    }
+  }
+  /** Shows what stands there now, and what was done since this screen saw it. */
+  async function catchUp(before: { last: number; revision: number }) {
+    const shown = told.value
+    try {
+      const now = await read()
+      // An act that was told meanwhile is newer than what was read before it.
+      if (told.value !== shown || box.busy.value) return
+      if (now.last === shown?.last && now.revision === shown.revision) return
+      told.value = now
+      const query = { last: before.last, revision: before.revision }
+      meanwhile.value = await ask(client.GET('/api/jobs/{job_id}/meanwhile', { params: { path, query } }))
+    } catch {
+      // The next act says that the server is away.
     }
   }
   const read = () => ask(client.GET('/api/jobs/{job_id}/bench', { params: { path } }))
@@ -88,9 +110,13 @@ export function useBench(id: number) {
       problem.value = AWAY
       return false
     }
-    const said = { ...UNSAID, ...more, ...saw(), kind, step: bench.value?.step?.key ?? '' }
+    const before = saw()
+    const said = { ...UNSAID, ...more, ...before, kind, step: bench.value?.step?.key ?? '' }
     const done = await box.record(said)
     problem.value = done ? null : box.problem.value
+    if (done) meanwhile.value = null
+    const refused = problem.value?.code ?? box.waiting.value[0]?.code
+    if (refused === 'moved-on') void catchUp(before)
     return done
   }
   async function undo(): Promise<boolean> {
@@ -120,25 +146,22 @@ export function useBench(id: number) {
     return take(read)
   }
   /**
-   * Another device may have gone on: what it did is shown when one looks here again. An act whose answer was lost is
-   * tried again first, as it was: what it found would hide whether it was done.
+   * Another device may have gone on: what it did is shown at once, and when one looks here again. An act whose answer was
+   * lost is tried again first, as it was: what it found would hide whether it was done.
    */
-  useReturn(() => {
+  let late = false
+  function look() {
+    late = box.busy.value
+    if (late) return
     if (box.waiting.value.length) return void box.flush()
-    const before = told.value
-    if (box.busy.value || !before || problem.value?.status === 0) return
-    void read().then(
-      (now) => {
-        // An act that was told meanwhile is newer than what was read before it.
-        if (told.value !== before || box.busy.value) return
-        const { last, revision } = saw()
-        if (now.last !== last || now.revision !== revision) {
-          told.value = now
-          problem.value = null
-        }
-      },
-      () => undefined,
-    )
+    if (!told.value || problem.value?.status === 0) return
+    void catchUp(saw())
+  }
+  useReturn(look)
+  useChanged(id, look)
+  // What came while an act was under way is looked at after it.
+  watch(box.busy, (busy) => {
+    if (!busy && late) look()
   })
   return {
     bench,
@@ -148,7 +171,7 @@ export function useBench(id: number) {
     why: box.why,
     behind,
     waiting: box.waiting,
-    moved: computed(() => problem.value?.code === 'moved-on'),
+    meanwhile,
     load,
     record,
     undo,

@@ -2239,11 +2239,13 @@ export interface components {
         };
         /**
          * ChangeShown
-         * @description What changed; `job` is its number, 0 where it is no job.
+         * @description What changed; `job` is its number, 0 where it is no job; `key` is that of the act: whoever did it knows it.
          */
         ChangeShown: {
             /** Job */
             job: number;
+            /** Key */
+            key: string;
             /**
              * Topic
              * @enum {string}

@@ -3,9 +3,15 @@ import { Problem } from '@/shared/api/client'
 /** How long a key is: as hexadecimal digits of so many random bytes. */
 const KEY_BYTES = 16
 
+/** Keys of what was done on this page. */
+const own = new Set<string>()
+export const isOwn = (key: string) => own.has(key)
+
 export function newKey(): string {
   const bytes = crypto.getRandomValues(new Uint8Array(KEY_BYTES))
-  return [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('')
+  const key = [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('')
+  own.add(key)
+  return key
 }
 
 export interface ActHeader {
