@@ -14,10 +14,11 @@ from lathework.cutting.mate_blank import Mate, why_no_mate
 from lathework.errors import InputError, InvalidDocument
 from lathework.holes.depth import LOWEST_PERCENT
 from lathework.identify.evidence import FIELDS
-from lathework.job.declaration import FORMAT, IDENTIFIED, VERSION
+from lathework.job.declaration import FORMAT, IDENTIFIED, JOB, VERSION
 from lathework.job.job_reader import JobReader
 from lathework.job.model import Head, Identification, Job, Method, Setup
 from lathework.job.part_document import read_part
+from lathework.job.sound import unsound
 from lathework.job.thread_checks import check_grooves, check_heads
 from lathework.job.upgrade import upgraded
 from lathework.part.model import Part
@@ -221,6 +222,10 @@ def read_document(document: object) -> Job:
     others = _others(reader, shared)
     if job is not None:
         _check_part_ids(reader, (job, *others))
+    told = {error.field for error in reader.errors}
+    for error in unsound(JOB, reader.document):
+        if error.field not in told:
+            reader.note(error)
     if reader.errors or job is None:
         raise reader.invalid()
     return replace(job, others=others) if others else job

@@ -3,6 +3,7 @@ import { computed, ref, watchEffect } from 'vue'
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
 
 import CautionLine from '@/shared/controls/CautionLine.vue'
+import ClashPanel from '@/features/plan/ClashPanel.vue'
 import DieRecord from '@/features/plan/DieRecord.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import FigureRow from '@/shared/figures/FigureRow.vue'
@@ -27,7 +28,7 @@ import { useKeys } from '@/shared/state/useKeys'
 const props = defineProps<{ id: number; part: number }>()
 const router = useRouter()
 const edited = useDocument(props.id, () => props.part)
-const { job, plan, draft, part: inHand, errors, elsewhere, trouble, dirty, missing, closed } = edited
+const { job, plan, draft, part: inHand, errors, elsewhere, trouble, clashes, dirty, missing, closed } = edited
 const { unreadable, load, set, commit, settled, value } = edited
 const { undoes, redoes, undo, redo } = edited
 void load()
@@ -158,6 +159,7 @@ useKeys([
       <plain-btn v-if="undoes" @click="undo">Undo {{ undoes }} <kbd>z</kbd></plain-btn>
       <plain-btn v-if="redoes" @click="redo">Redo {{ redoes }} <kbd>Z</kbd></plain-btn>
     </p>
+    <ClashPanel :clashes="clashes" @settle="edited.settle" />
     <p v-if="trouble" class="field-error" role="alert">
       {{ trouble }} <plain-btn v-if="dirty" @click="commit">Store again</plain-btn>
     </p>

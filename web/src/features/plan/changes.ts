@@ -5,16 +5,13 @@ import { namesOf, ownerOf } from '@/features/plan/parts'
 type Tree = Record<string, unknown>
 const isTree = (value: unknown): value is Tree => typeof value === 'object' && value !== null
 
-/** Where two documents differ first; a list that grew or shrank differs as a whole. */
-function firstDifference(before: unknown, after: unknown, path: string): string | null {
-  if (JSON.stringify(before) === JSON.stringify(after)) return null
-  if (!isTree(before) || !isTree(after)) return path
-  if (Array.isArray(before) && Array.isArray(after) && before.length !== after.length) return path
-  for (const key of new Set([...Object.keys(before), ...Object.keys(after)])) {
-    const inside = firstDifference(before[key], after[key], path ? `${path}.${key}` : key)
-    if (inside !== null) return inside
-  }
-  return path
+/** Every place where two documents differ; a list that grew or shrank differs as a whole. */
+export function differences(before: unknown, after: unknown, path = ''): string[] {
+  if (JSON.stringify(before) === JSON.stringify(after)) return []
+  if (!isTree(before) || !isTree(after)) return [path]
+  if (Array.isArray(before) && Array.isArray(after) && before.length !== after.length) return [path]
+  const keys = new Set([...Object.keys(before), ...Object.keys(after)])
+  return [...keys].flatMap((key) => differences(before[key], after[key], path ? `${path}.${key}` : key))
 }
 
 const FACTS = new Map(
@@ -30,10 +27,14 @@ const WHOLE: Record<string, string> = {
   'part.bores': 'the holes',
 }
 
-/** What was changed between two documents, in the words of its field: "section 2, length". */
+/** What was changed between two documents, in the words of its first field: "section 2, length". */
 export function changeName(before: JobDocument, after: JobDocument): string {
-  const path = firstDifference(before, after, '')
-  if (path === null) return ''
+  const [path] = differences(before, after)
+  return path === undefined ? '' : pathName(path, after)
+}
+
+/** A place in a document, in the words of its field. */
+export function pathName(path: string, after: JobDocument): string {
   const { part, field } = ownerOf(path)
   const row = /^part\.(sections|bores)\.(\d+)\.(\w+)$/.exec(field)
   const name = row

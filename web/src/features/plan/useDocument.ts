@@ -10,17 +10,18 @@ import {
   type Plan,
   Problem,
 } from '@/shared/api/client'
-import { changeName } from '@/features/plan/changes'
+import { changeName, differences } from '@/features/plan/changes'
 import { readField, writeField } from '@/features/plan/fields'
+import { type Clash, merge } from '@/features/plan/merge'
 import { namesOf, ownerOf, pathOf } from '@/features/plan/parts'
 import { useMe } from '@/shared/api/useMe'
 import { useAnswer } from '@/shared/api/useAnswer'
 import { useActs } from '@/shared/jobs/useActs'
 import { remember } from '@/shared/jobs/useHabits'
 import { useNarrow } from '@/shared/state/useNarrow'
+import { useChanged } from '@/shared/api/useNews'
 import { useReturn } from '@/shared/state/useReturn'
 
-const ELSEWHERE = 'This job was changed elsewhere since you opened it: store again to see where it differs.'
 /** Errors of the job or of its list of parts have no field to stand beside. */
 const HOMELESS = ['', 'job', 'others']
 const kept = (id: number) => `conch.draft.${id}`
@@ -37,6 +38,8 @@ export function useDocument(id: number, asked: () => number) {
   const part = computed(() => Math.min(asked(), 1 + (draft.value?.others?.length ?? asked())))
   const trouble = ref('')
   const dirty = ref(false)
+  /** What was changed here and elsewhere, until it is settled: nothing is stored before that. */
+  const clashes = ref<Clash[]>([])
   const missing = ref(false)
   /** Why this version does not read the job, where it does not. */
   const unreadable = shallowRef<Problem | null>(null)
@@ -60,7 +63,27 @@ export function useDocument(id: number, asked: () => number) {
     trouble.value = ''
     unreadable.value = null
     dirty.value = false
+    clashes.value = []
     localStorage.removeItem(kept(id))
+  }
+  /** Another device changed the job while something was typed here: what both did stands in the draft. */
+  function meet(fresh: Job) {
+    if (!job.value || !draft.value) return
+    const met = merge(job.value.document, toRaw(draft.value), fresh.document, clashes.value)
+    if (!differences(fresh.document, met.document).length) return take(fresh)
+    job.value = fresh
+    draft.value = met.document
+    clashes.value = met.clashes
+    trouble.value = ''
+    localStorage.setItem(kept(id), JSON.stringify(met.document))
+    void preview()
+  }
+  function settle(clash: Clash, mine: boolean) {
+    if (!draft.value) return
+    if (!mine) writeField(draft.value, clash.path, clash.theirs)
+    clashes.value = clashes.value.filter((one) => one.path !== clash.path)
+    void preview()
+    if (!clashes.value.length) void commit()
   }
   function fail(error: unknown) {
     const problem = asProblem(error)
@@ -71,11 +94,14 @@ export function useDocument(id: number, asked: () => number) {
     missing.value = problem.status === 404
     unreadable.value = problem.code === 'unreadable-job' ? problem : null
   }
+  const fetched = () => {
+    const params = { path: { job_id: id }, query: { part: part.value, narrow: narrow.value } }
+    return ask(client.GET('/api/jobs/{job_id}', { params }))
+  }
   async function load() {
     const left = localStorage.getItem(kept(id))
     try {
-      const params = { path: { job_id: id }, query: { part: part.value, narrow: narrow.value } }
-      take(await ask(client.GET('/api/jobs/{job_id}', { params })))
+      take(await fetched())
       restore(left)
     } catch (error) {
       fail(error)
@@ -94,8 +120,7 @@ export function useDocument(id: number, asked: () => number) {
   async function look() {
     const mine = ++request
     try {
-      const params = { path: { job_id: id }, query: { part: part.value, narrow: narrow.value } }
-      const fresh = await ask(client.GET('/api/jobs/{job_id}', { params }))
+      const fresh = await fetched()
       if (dirty.value || mine !== request) job.value = fresh
       else take(fresh)
     } catch (error) {
@@ -178,7 +203,7 @@ export function useDocument(id: number, asked: () => number) {
   }
   /** Store the draft; whether that was done. */
   async function store(): Promise<boolean> {
-    if (!draft.value || !job.value || !dirty.value) return false
+    if (!draft.value || !job.value || !dirty.value || clashes.value.length) return false
     const mine = ++request
     const body = { document: draft.value, revision: job.value.revision }
     const sent = JSON.stringify(body.document)
@@ -195,12 +220,23 @@ export function useDocument(id: number, asked: () => number) {
       if (part.value !== stored) await look()
       return true
     } catch (error) {
+      if (error instanceof Problem && error.code === 'moved-on') return met()
       // Fields that were refused and have been typed in since: what stands there now is looked at instead.
       const over = error instanceof Problem && error.errors.length && JSON.stringify(draft.value) !== sent
       if (over) void preview()
       else if (mine === request || error instanceof Problem) fail(error)
       return false
     }
+  }
+  /** What was not stored, for another device was quicker: stored with what that did, unless both changed the same. */
+  async function met(): Promise<boolean> {
+    try {
+      meet(await fetched())
+    } catch (error) {
+      fail(error)
+      return false
+    }
+    return store()
   }
   /** Another device may have gone on: what it did is shown when one looks here again, what is typed here stays. */
   async function lookAgain() {
@@ -211,12 +247,13 @@ export function useDocument(id: number, asked: () => number) {
       const now = await ask(client.GET('/api/jobs/{job_id}/standing', { params }))
       if (job.value !== before || (now.revision === before.revision && now.last === before.last)) return
       if (!dirty.value) await look()
-      else if (now.revision !== before.revision) trouble.value = ELSEWHERE
+      else if (now.revision !== before.revision) meet(await fetched())
     } catch {
       // The next act says that the server is away.
     }
   }
-  useReturn(() => void lookAgain())
+  useReturn(() => void inTurn(lookAgain))
+  useChanged(id, () => void inTurn(lookAgain))
   /** What is typed and not stored was drawn at one end and step alone, and has the working of that step alone. */
   watch([end, step], () => {
     const sheet = plan.value?.drawings[end.value - 1]
@@ -255,6 +292,8 @@ export function useDocument(id: number, asked: () => number) {
     errors,
     elsewhere,
     trouble,
+    clashes,
+    settle,
     dirty,
     missing,
     unreadable,
