@@ -91,7 +91,16 @@ def _parser() -> argparse.ArgumentParser:
     rebuild = commands.add_parser("rebuild", help="make what is kept ready of the jobs anew from their entries")
     rebuild.add_argument("--data", metavar="DIR", help="folder of the store")
 
-    for name, words in (("backup", "copy the store to FILE"), ("restore", "put the store in FILE in place")):
+    check = commands.add_parser("check", help="look the store and its last copy over; also while the server runs")
+    check.add_argument("--data", metavar="DIR", help="folder of the store")
+    check.add_argument("--json", action="store_true")
+
+    for name, words in (
+        ("backup", "copy the store to FILE"),
+        ("restore", "put the store in FILE in place"),
+        ("export", "everything of the shop as one zip of open formats"),
+        ("import", "read such a zip into a folder that has no store yet"),
+    ):
         command = commands.add_parser(name, help=words)
         command.add_argument("file", metavar="FILE")
         command.add_argument("--data", metavar="DIR", help="folder of the store")
@@ -185,9 +194,19 @@ def main(arguments: list[str]) -> int:
 
             return print_plan(options.file, as_json=options.json)
         case "rebuild":
-            from launcher.serve import rebuild
+            from launcher.serve import on_store
 
-            return rebuild(options.data)
+            return on_store("server.rebuild", [], options.data)
+        case "export" | "import":
+            from launcher.serve import on_store
+
+            file = str(Path(options.file).resolve())
+            new = options.command == "import"
+            return on_store("server.upkeep.run", [options.command, file], options.data, new=new)
+        case "check":
+            from launcher.serve import on_store
+
+            return on_store("server.upkeep.run", ["check", *(["--json"] if options.json else [])], options.data)
         case "backup":
             from launcher.store import backup
 

@@ -79,10 +79,10 @@ def start(port: int, data: str | None, network: OnNetwork | None = None, *, empt
         return 0
 
 
-def rebuild(data: str | None) -> int:
-    """Make the rows that are kept ready anew, of every job, from its entries."""
+def on_store(module: str, arguments: list[str], data: str | None, *, new: bool = False) -> int:
+    """Run a module of the server on the store of a folder; one that has none stops it, unless a `new` one is made."""
     folder = data_folder(data)
-    if not (folder / NAME).exists():
+    if not new and not (folder / NAME).exists():
         stop(f"there is no store in {folder}: start Conch once first")
-    command = [str(venv_python()), "-m", "server.rebuild"]
+    command = [str(venv_python()), "-m", module, *arguments]
     return subprocess.run(command, cwd=ROOT, env=server_environment(folder), check=False).returncode

@@ -20,6 +20,7 @@ from server.logbook.api import router as logbook
 from server.news.api import router as news
 from server.reference.api import router as reference
 from server.site.problems import PROBLEM_CODES, PROBLEM_TYPE, register_problems
+from server.upkeep.api import router as upkeep
 
 
 class Api(NinjaAPI):
@@ -57,4 +58,5 @@ api.add_router("", holders)
 api.add_router("/kit", kit)
 api.add_router("", news)
 api.add_router("", logbook)
+api.add_router("", upkeep)
 register_problems(api)

@@ -55,6 +55,13 @@ def check_store(file: Path, check: str = "integrity_check") -> None:
         raise StoreProblem(f"{file} was written by a later version of Conch: use that one")
 
 
+def counted(file: Path) -> tuple[int, int]:
+    """How many jobs and entries a sound store has."""
+    with closing(sqlite3.connect(file)) as store:
+        jobs, entries = (store.execute(f"SELECT count(*) FROM {table}").fetchone()[0] for table in sorted(_OURS)[::-1])
+        return int(jobs), int(entries)
+
+
 def is_unborn(file: Path) -> bool:
     """Whether a file is what a first start that was killed left of a store: no table of jobs, none of others."""
     try:

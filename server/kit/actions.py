@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import secrets
 from collections.abc import Sequence
+from datetime import datetime
 from typing import Any
 
 from django.db import transaction
@@ -14,6 +15,7 @@ from lathework.errors import InvalidDocument
 from lathework.shop.kit import read_thing
 from lathework.shop.typing.lines import read_lines
 from server.kit.models import Put, Thing
+from server.kit.photographs import put_back as put_photograph
 from server.news.hub import NEWS
 from server.site.problems import Conflict
 
@@ -82,6 +84,15 @@ def retire(ident: str, *, back: bool = False) -> Thing:
     row.save()
     NEWS.tell_once_stored("kit")
     return row
+
+
+def put_back(ident: str, retired_at: datetime | None, photograph: bytes | None) -> None:
+    """Give a thing that was read back what it had beside its document: when it was retired, what it looks like.
+    Raises InputError on "photograph"."""
+    if retired_at:
+        Thing.objects.filter(pk=ident).update(retired_at=retired_at)
+    if photograph is not None:
+        put_photograph(ident, photograph)
 
 
 def add_typed(text: str) -> None:

@@ -49,6 +49,18 @@ def keep(ident: str, content: bytes) -> Thing:
     return thing
 
 
+def put_back(ident: str, content: bytes) -> None:
+    """Keep a photograph as it was kept before, to the byte. Raises InputError on "photograph"."""
+    try:
+        with Image.open(BytesIO(content), formats=("JPEG",)) as opened:
+            if max(opened.size) > SIDE:
+                raise InputError("too-long", "photograph", f"{ident}: a photograph is kept {SIDE} dots wide at most.")
+            opened.load()
+    except (UnidentifiedImageError, Image.DecompressionBombError, OSError, SyntaxError, ValueError):
+        raise InputError("unreadable", "photograph", f"{ident}: {NO_PICTURE}") from None
+    Photograph.objects.create(thing_id=ident, content=content)
+
+
 @transaction.atomic
 def forget(ident: str) -> Thing:
     """Throw the photograph of a thing away. Raises Http404."""

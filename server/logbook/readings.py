@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import csv
 import io
+from collections.abc import Iterable
 
 from lathework.spreadsheet import guarded
 from lathework.units import convert
@@ -39,8 +40,14 @@ def _cells(job: Job, entry: Entry) -> list[str]:
 
 def readings_csv(job: Job) -> str:
     """The live entries of `job`, oldest first; sizes in millimetres and inches."""
+    return every_reading_csv((job,))
+
+
+def every_reading_csv(jobs: Iterable[Job]) -> str:
+    """The same of several jobs, one after the other."""
     out = io.StringIO()
     writer = csv.writer(out, lineterminator="\r\n")
     writer.writerow(COLUMNS)
-    writer.writerows(_cells(job, entry) for entry in live_entries(job.pk))
+    for job in jobs:
+        writer.writerows(_cells(job, entry) for entry in live_entries(job.pk))
     return out.getvalue()

@@ -10,11 +10,14 @@ from reportlab.lib.colors import black
 
 BORDER = 4
 """Light modules around it, as the standard asks."""
+MASK = 3
+"""Of the eight patterns that may lie over a code; to look for the best of them takes five times as long, and a sheet of
+labels has hundreds. Readers read them all."""
 
 
 def code_drawing(address: str, side: float) -> Drawing:
     """A code of that `side` (unit: points)."""
-    rows = list(segno.make_qr(address, error="m").matrix_iter(border=BORDER))
+    rows = list(segno.make_qr(address, error="m", mask=MASK).matrix_iter(border=BORDER))
     module = side / len(rows)
     dark = Path(fillColor=black, strokeColor=None)
     for y, row in enumerate(reversed(rows)):

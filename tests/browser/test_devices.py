@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 import ssl
 import tempfile
+import zipfile
 from pathlib import Path
 from typing import ClassVar
 
@@ -104,6 +105,16 @@ class Tablet(Networked):
         """What a page's own requests carry."""
         [token] = [one["value"] for one in page.context.cookies() if one["name"] == "csrftoken"]
         return {"X-CSRFToken": token}
+
+    def test_the_store_is_told_of_and_taken_along(self) -> None:
+        self.page.goto("/upkeep")
+        store = self.page.get_by_role("region", name="Store")
+        expect(store).to_contain_text("the rules read all of them")
+        expect(store).to_contain_text("./conch restore FILE")
+        with self.page.expect_download() as waiting:
+            store.get_by_role("link", name="Take everything along").click()
+        with zipfile.ZipFile(waiting.value.path()) as file:
+            self.assertEqual(len([name for name in file.namelist() if name.startswith("jobs/")]), 10)
 
     def test_a_device_is_named_and_given_another_role(self) -> None:
         tablet = self.tablet()

@@ -38,7 +38,8 @@ class Pictures(unittest.TestCase):
     def test_on_paper(self) -> None:
         """What lies up on paper lies down in a picture."""
         side = 600
-        for address in ADDRESSES:
+        labels = tuple(f"http://192.0.2.20:8420/shop?thing=d{number:010x}" for number in range(0, 2**32, 2**28 + 7))
+        for address in (*ADDRESSES, *labels):
             [path] = code_drawing(address, side).contents
             assert isinstance(path, Path)
             image = Image.new("L", (side, side), 255)

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import asdict, dataclass
+from datetime import datetime
 from typing import Any
 
 from django.db import transaction
@@ -80,20 +82,36 @@ def change_job(job_id: int, document: Document, revision: int, key: str = "") ->
     return once(key, "change", job_id, lambda: _changed(job_id, document, revision))
 
 
-def _imported(document: Document) -> Job:
+@dataclass(frozen=True, slots=True)
+class AsItWas:
+    """What a job had in the shop it comes from, beside its file."""
+
+    id: int
+    revision: int
+    created_at: datetime | None
+    changed_at: datetime | None
+    closed_at: datetime | None
+    archived_at: datetime | None
+    deleted_at: datetime | None
+
+    def told(self) -> dict[str, Any]:
+        """What is known of it, by column."""
+        return {name: value for name, value in asdict(self).items() if value is not None}
+
+
+def _imported(document: Document, was: AsItWas | None) -> Job:
     spec = read_document(document)
     form = stored_form(document)
     record = read_record(document.get("record"), plans_of(form), version_of(document))
     moments = [one.at for one in record.entries] or [timezone.now()]
-    job = Job.objects.create(
-        **head(form, spec),
-        revision=max((one.entry.story.revision for one in record.entries), default=0) or 1,
-        held=record.held,
-        closed=record.closed,
-        closed_at=moments[-1] if record.closed else None,
-        created_at=moments[0],
-        changed_at=moments[-1],
-    )
+    alone = {
+        "revision": max((one.entry.story.revision for one in record.entries), default=0) or 1,
+        "closed_at": moments[-1] if record.closed else None,
+        "created_at": moments[0],
+        "changed_at": moments[-1],
+    }
+    told = head(form, spec) | {"held": record.held, "closed": record.closed}
+    job = Job.objects.create(**told | alone | (was.told() if was else {}))
     Entry.objects.bulk_create(row_of(job, one.entry, one.typed, one.unit, one.at) for one in record.entries)
     now = kept.rewrite(job)
     words.index_entries(job)
@@ -103,6 +121,7 @@ def _imported(document: Document) -> Job:
 
 
 @transaction.atomic
-def import_job(document: Document, key: str = "") -> Job:
-    """Store a job file with its record; nothing is stored when any of it is wrong. Raises InvalidDocument."""
-    return once(key, "import", None, lambda: _imported(document))
+def import_job(document: Document, key: str = "", was: AsItWas | None = None) -> Job:
+    """Store a job file with its record, and as it `was` where that is known; nothing is stored when any of it is wrong.
+    Raises InvalidDocument."""
+    return once(key, "import", None, lambda: _imported(document, was))

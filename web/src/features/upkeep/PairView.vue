@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
 import { asProblem, ask, client, type Problem } from '@/shared/api/client'
@@ -11,8 +11,15 @@ import ShellMark from '@/shared/theme/ShellMark.vue'
 const route = useRoute()
 const router = useRouter()
 const queries = useQueryClient()
-// A picture read by the camera brings the code behind #, which no server is told.
-const code = ref(route.name === 'pair' ? route.hash.slice(1) : '')
+const code = ref('')
+// A picture read by the camera brings the code behind #, which no server is told; the way there may still be found.
+watch(
+  () => route.name === 'pair' && route.hash.slice(1),
+  (read) => {
+    if (read) code.value = read
+  },
+  { immediate: true },
+)
 const name = ref('')
 const busy = ref(false)
 const problem = shallowRef<Problem | null>(null)

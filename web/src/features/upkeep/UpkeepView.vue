@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import DeviceList from '@/features/upkeep/DeviceList.vue'
+import StoreHealth from '@/features/upkeep/StoreHealth.vue'
 import { useMe } from '@/shared/api/useMe'
 
 /** What keeps the shop's records safe for years: devices, store, copies. */
@@ -9,7 +10,10 @@ const { me, isHost } = useMe()
 <template>
   <div class="upkeep">
     <h1>Upkeep</h1>
-    <DeviceList v-if="isHost" />
+    <template v-if="isHost">
+      <DeviceList />
+      <StoreHealth />
+    </template>
     <p v-else-if="me">
       This device is <strong>{{ me.name }}</strong>,
       {{ me.role === 'onlooker' ? 'an onlooker' : 'a fitter' }}. Devices are looked after on the machine that

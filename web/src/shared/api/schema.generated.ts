@@ -124,6 +124,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/everything.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Everything
+         * @description Everything the shop has, in open formats.
+         */
+        get: operations["server_upkeep_api_everything"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/gears": {
         parameters: {
             query?: never;
@@ -136,6 +156,26 @@ export interface paths {
          * @description Trains of the change gears owned that cut a pitch, or that of a thread; when the nuts may be closed.
          */
         get: operations["server_reference_api_gears"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Health
+         * @description How the store stands.
+         */
+        get: operations["server_upkeep_api_read_health"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2931,6 +2971,18 @@ export interface components {
             thing: components["schemas"]["NamedThing"] | null;
         };
         /**
+         * Finding
+         * @description One thing that was looked at: what it is, whether it is well, and what was found.
+         */
+        Finding: {
+            /** Name */
+            name: string;
+            /** Told */
+            told: string;
+            /** Well */
+            well: boolean;
+        };
+        /**
          * GaugeShown
          * @description Something a thread is tried with: its name for a bolt and for a hole, what to know of it, and its verdicts.
          */
@@ -3002,6 +3054,33 @@ export interface components {
             diameter: number;
             /** Width */
             width: number;
+        };
+        /**
+         * HealthShown
+         * @description The program's version; where the store is, its size and what is free, as a person reads it; how much is in it;
+         *     when it was copied last, null where never; what was looked at.
+         */
+        HealthShown: {
+            /** Copies */
+            copies: number;
+            /** Entries */
+            entries: number;
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Folder */
+            folder: string;
+            /** Free */
+            free: string;
+            /** Jobs */
+            jobs: number;
+            /** Last Copy */
+            last_copy: string | null;
+            /** Store */
+            store: string;
+            /** Things */
+            things: number;
+            /** Version */
+            version: string;
         };
         /**
          * HeardShown
@@ -6456,6 +6535,98 @@ export interface operations {
             };
         };
     };
+    server_upkeep_api_everything: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     server_reference_api_gears: {
         parameters: {
             query: {
@@ -6480,6 +6651,98 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GearsShown"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    server_upkeep_api_read_health: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HealthShown"];
                 };
             };
             /** @description Bad Request */

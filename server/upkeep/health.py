@@ -1,0 +1,124 @@
+"""How the store stands: what it has, when it was copied last, what is wrong with it."""
+
+from __future__ import annotations
+
+import shutil
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+from pathlib import Path
+
+from django.conf import settings
+
+from server import backups, store
+from server.jobs.kept import outdated
+from server.jobs.models import Entry, Job, StandingRow
+from server.kit.models import Thing
+from server.version import VERSION
+
+LONGEST_WITHOUT = timedelta(days=2)
+"""A copy a day is made; one day may be missed while the machine is off."""
+LEAST_FREE_BYTES, LEAST_FREE_STORES = 50 * 2**20, 5
+"""What must be free on the disk: so much, and room for so many copies of the store."""
+
+
+@dataclass(frozen=True, slots=True)
+class Finding:
+    """One thing that was looked at: what it is, whether it is well, and what was found."""
+
+    name: str
+    well: bool
+    told: str
+
+
+@dataclass(frozen=True, slots=True)
+class Health:
+    """The program's version, the store's folder and size (bytes), what is in it, its copies, and what was looked at."""
+
+    version: str
+    folder: str
+    store_bytes: int
+    free_bytes: int
+    jobs: int
+    entries: int
+    things: int
+    last_copy: datetime | None
+    copies: int
+    findings: tuple[Finding, ...]
+
+
+def size_words(count: int) -> str:
+    """A number of bytes as a person reads it.
+
+    >>> size_words(544768), size_words(53_000_000_000)
+    ('545 kB', '53.0 GB')
+    """
+    for unit, size in (("GB", 1e9), ("MB", 1e6)):
+        if count >= size:
+            return f"{count / size:.1f} {unit}"
+    return f"{count / 1e3:.0f} kB"
+
+
+def _copies(last: datetime | None, count: int, now: datetime) -> Finding:
+    if last is None:
+        return Finding("daily copies", False, "none was made yet: the first comes a minute after a start")
+    told = f"{count} kept, the last of {last:%Y-%m-%d %H:%M}"
+    return Finding("daily copies", now - last <= LONGEST_WITHOUT, told)
+
+
+def _disk(free: int, size: int) -> Finding:
+    enough = free >= max(LEAST_FREE_BYTES, LEAST_FREE_STORES * size)
+    return Finding("disk", enough, f"{size_words(free)} free")
+
+
+def _jobs() -> Finding:
+    unread = list(StandingRow.objects.exclude(unreadable="").values_list("title", flat=True))
+    if unread:
+        return Finding("jobs", False, f"the rules do not read {', '.join(unread)}")
+    late = outdated()
+    told = f"{len(late)} are brought up to date at the next start" if late else "the rules read all of them"
+    return Finding("jobs", not late, told)
+
+
+def health(now: datetime) -> Health:
+    """How the store stands at `now`, without reading all of it."""
+    data: Path = settings.DATA
+    file = data / store.NAME
+    kept = backups.kept(data)
+    past = [made for made, _ in kept if made <= now]
+    size = sum(one.stat().st_size for one in (file, *(Path(f"{file}{side}") for side in store.SIDES)) if one.exists())
+    free, last = shutil.disk_usage(data).free, past[-1] if past else None
+    return Health(
+        version=VERSION,
+        folder=str(data),
+        store_bytes=size,
+        free_bytes=free,
+        jobs=Job.objects.filter(deleted_at=None).count(),
+        entries=Entry.objects.filter(undone_at=None).count(),
+        things=Thing.objects.filter(retired_at=None).count(),
+        last_copy=last,
+        copies=len(kept),
+        findings=(_jobs(), _copies(last, len(kept), now), _disk(free, size)),
+    )
+
+
+def whole_store(data: Path) -> Finding:
+    """Whether every page of the store is sound: all of it is read."""
+    try:
+        store.check_store(data / store.NAME)
+    except store.StoreProblem as problem:
+        return Finding("store", False, str(problem))
+    return Finding("store", True, "every page is sound")
+
+
+def last_copy(data: Path) -> Finding:
+    """Whether the last daily copy could be put in place: it is, beside the store, and what is in it counted."""
+    kept = backups.kept(data)
+    if not kept:
+        return Finding("last copy", True, "there is none to try")
+    file = kept[-1][1]
+    try:
+        with store.copied(file, data) as restored:
+            jobs, entries = store.counted(restored)
+    except (store.StoreProblem, OSError) as problem:
+        return Finding("last copy", False, str(problem))
+    return Finding("last copy", True, f"put in place for a trial: {jobs} jobs, {entries} entries")

@@ -1,0 +1,116 @@
+"""A shop read back from its zip, into a store that has nothing yet: all of it, or nothing."""
+
+from __future__ import annotations
+
+import io
+import json
+import zipfile
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Any
+
+from django.db import transaction
+
+from lathework.errors import InputError
+from server.book.actions import keep
+from server.instruments.models import Correction
+from server.jobs.actions.documents import AsItWas, import_job
+from server.jobs.models import Job
+from server.kit.actions import add, put_back
+from server.kit.models import Thing
+from server.upkeep.whole import FORMAT, FORMAT_VERSION, HEAD, KIT
+
+LARGEST_BYTES = 500 * 2**20
+"""What the members of a file may have together, unpacked: a small file can hold a huge one."""
+
+
+@dataclass(frozen=True, slots=True)
+class Whole:
+    """How many jobs and things were read, and the files of jobs that no version read: they stay in the zip alone."""
+
+    jobs: int
+    things: int
+    unread: tuple[str, ...]
+
+
+def _wrong(told: str) -> InputError:
+    return InputError("wrong-format", "file", told)
+
+
+def _json(file: zipfile.ZipFile, name: str) -> Any:
+    try:
+        return json.loads(file.read(name))
+    except KeyError:
+        raise _wrong(f"{name} is missing.") from None
+    except (ValueError, RecursionError, zipfile.BadZipFile):
+        raise _wrong(f"{name} cannot be read.") from None
+
+
+def _opened(content: bytes) -> zipfile.ZipFile:
+    try:
+        file = zipfile.ZipFile(io.BytesIO(content))
+    except zipfile.BadZipFile:
+        raise _wrong("This is no zip that can be read.") from None
+    if sum(member.file_size for member in file.infolist()) > LARGEST_BYTES:
+        raise _wrong(f"Unpacked it has more than {LARGEST_BYTES // 2**20} MB.")
+    return file
+
+
+def _moment(value: object, name: str) -> datetime | None:
+    if value is None:
+        return None
+    try:
+        return datetime.fromisoformat(str(value))
+    except ValueError:
+        raise _wrong(f"{name}: {value} is no date and time.") from None
+
+
+def _as_it_was(told: Mapping[str, Any]) -> AsItWas:
+    moments = {
+        name: _moment(told.get(name), str(told.get("file")))
+        for name in ("created_at", "changed_at", "closed_at", "archived_at", "deleted_at")
+    }
+    number, revision = told.get("id"), told.get("revision")
+    if not isinstance(number, int) or not isinstance(revision, int) or min(number, revision) < 1:
+        raise _wrong(f"{told.get('file')}: id and revision are whole numbers from 1.")
+    return AsItWas(id=number, revision=revision, **moments)
+
+
+def _things(file: zipfile.ZipFile, head: Mapping[str, Any]) -> int:
+    told = _json(file, KIT).get("things", [])
+    add([(one["kind"], {key: value for key, value in one.items() if key != "kind"}) for one in told])
+    names = set(file.namelist())
+    for one in told:
+        name = f"photographs/{one.get('id')}.jpg"
+        photograph = file.read(name) if name in names else None
+        put_back(str(one.get("id")), _moment(head.get("retired", {}).get(one.get("id")), KIT), photograph)
+    return len(told)
+
+
+@transaction.atomic
+def read_whole(content: bytes) -> Whole:
+    """Read a shop into a store that has neither jobs nor things. Raises InputError on "file", or InvalidDocument."""
+    if Job.objects.exists() or Thing.objects.exists():
+        raise InputError("not-empty", "file", "This store has jobs or things already: read it into one that is empty.")
+    file = _opened(content)
+    try:
+        return _read(file, _json(file, HEAD))
+    except (KeyError, TypeError, AttributeError):
+        # Members that are JSON of another shape than this program writes.
+        raise _wrong("Its members are not as Conch writes them.") from None
+
+
+def _read(file: zipfile.ZipFile, head: Any) -> Whole:
+    if not isinstance(head, dict) or head.get("format") != FORMAT or head.get("version") != FORMAT_VERSION:
+        raise _wrong(f"It must say “format”: “{FORMAT}”, “version”: {FORMAT_VERSION} in {HEAD}.")
+    things = _things(file, head)
+    unread = [str(told["file"]) for told in head["jobs"] if told.get("unreadable")]
+    jobs = [told for told in head["jobs"] if not told.get("unreadable")]
+    for told in jobs:
+        import_job(_json(file, told["file"]), was=_as_it_was(told))
+    for designation in head.get("favourites", ()):
+        keep(designation)
+    for one in head.get("instruments", ()):
+        Correction.objects.create(**{**one, "at": _moment(one["at"], HEAD)})
+    return Whole(len(jobs), things, tuple(unread))

@@ -1,0 +1,1 @@
+"""Upkeep over a real database."""

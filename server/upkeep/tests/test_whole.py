@@ -1,0 +1,111 @@
+"""Everything as one file, read back whole: the same shop, to the byte of the file that it makes again."""
+
+from __future__ import annotations
+
+import io
+import json
+import zipfile
+from base64 import b64encode
+from typing import Any
+
+from django.test import TransactionTestCase
+from PIL import Image
+
+from lathework.errors import InputError, InvalidDocument
+from server.devices.models import Device
+from server.instruments.models import Correction
+from server.jobs.management.commands.begin import load_demo
+from server.jobs.models import Entry, Job, StandingRow
+from server.kit.models import Thing
+from server.upkeep.read_whole import read_whole
+from server.upkeep.whole import HEAD, whole_shop
+
+
+def picture() -> str:
+    """A small photograph, as a page sends it."""
+    out = io.BytesIO()
+    Image.new("RGB", (40, 30), (200, 120, 40)).save(out, "PNG")
+    return b64encode(out.getvalue()).decode()
+
+
+def changed(content: bytes, name: str, how: Any) -> bytes:
+    """The same zip with one member put through a function; None leaves it out."""
+    out = io.BytesIO()
+    with zipfile.ZipFile(io.BytesIO(content)) as old, zipfile.ZipFile(out, "w") as new:
+        for member in old.namelist():
+            told = how(old.read(member)) if member == name else old.read(member)
+            if told is not None:
+                new.writestr(member, told)
+    return out.getvalue()
+
+
+class Everything(TransactionTestCase):
+    def send(self, path: str, **body: object) -> Any:
+        answer = self.client.post(path, json.dumps(body), content_type="application/json")
+        self.assertEqual(answer.status_code, 200, answer.content)
+        return answer.json()
+
+    def empty(self) -> None:
+        """A store that has nothing."""
+        for model in (Job, Thing, Correction):
+            model.objects.all().delete()
+
+    def test_the_demo_comes_back_as_it_was(self) -> None:
+        load_demo()
+        job = Job.objects.order_by("pk").last()
+        assert job is not None
+        Job.objects.filter(pk=job.pk - 1).delete()  # a number that is free stays free
+        now = self.client.get(f"/api/jobs/{job.pk}/standing").json()
+        self.send(f"/api/jobs/{job.pk}/delete", last=now["last"], revision=now["revision"])
+        thing, other = Thing.objects.all()[:2]
+        self.send(f"/api/kit/{thing.pk}/photograph", content=picture())
+        self.send(f"/api/kit/{other.pk}/retire")
+        counted = [model.objects.count() for model in (Job, Entry, Thing, StandingRow)]
+        rows = list(StandingRow.objects.order_by("pk").values_list("pk", "shelf", "state", "good", "next_step"))
+        answer = self.client.get("/api/everything.zip")
+        self.assertEqual((answer.status_code, answer["Content-Type"]), (200, "application/zip"))
+        before = answer.content
+        self.empty()
+        read = read_whole(before)
+        self.assertEqual((read.jobs, read.things, read.unread), (counted[0], counted[2], ()))
+        self.assertEqual([model.objects.count() for model in (Job, Entry, Thing, StandingRow)], counted)
+        self.assertEqual(
+            list(StandingRow.objects.order_by("pk").values_list("pk", "shelf", "state", "good", "next_step")), rows
+        )
+        self.assertEqual(whole_shop(), before)
+
+    def test_no_secret_goes_along(self) -> None:
+        now = "2026-01-01T00:00:00+00:00"
+        Device.objects.create(ident="d1", name="tablet", role="fitter", secret="5ec2e7", paired_at=now, seen_at=now)
+        with zipfile.ZipFile(io.BytesIO(whole_shop())) as file:
+            self.assertFalse([name for name in file.namelist() if b"5ec2e7" in file.read(name)])
+
+    def test_what_is_no_such_file_is_refused_and_changes_nothing(self) -> None:
+        load_demo()
+        sound = whole_shop()
+        with self.assertRaisesRegex(InputError, "has jobs or things already"):
+            read_whole(sound)
+        self.empty()
+        first = self.first(sound)
+        for content in (
+            b"no zip",
+            b"",
+            sound[:-200],
+            changed(sound, HEAD, lambda told: None),
+            changed(sound, HEAD, lambda told: b"[" * 5000),
+            changed(sound, HEAD, lambda told: b"{}"),
+            changed(sound, HEAD, lambda told: json.dumps(json.loads(told) | {"jobs": 7}).encode()),
+            changed(sound, HEAD, lambda told: json.dumps(json.loads(told) | {"version": 2}).encode()),
+            changed(sound, "kit.json", lambda told: b'{"things": [{"kind": "lamp"}]}'),
+            changed(sound, "kit.json", lambda told: b'{"things": [7]}'),
+            changed(sound, first, lambda told: told.replace(b'"part"', b'"prat"')),
+            changed(sound, first, lambda told: None),
+        ):
+            with self.subTest(content[:60]), self.assertRaises((InputError, InvalidDocument)):
+                read_whole(content)
+            self.assertEqual((Job.objects.count(), Thing.objects.count()), (0, 0))
+
+    def first(self, content: bytes) -> str:
+        """The member of the first job."""
+        with zipfile.ZipFile(io.BytesIO(content)) as file:
+            return next(name for name in file.namelist() if name.startswith("jobs/"))

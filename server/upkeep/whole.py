@@ -1,0 +1,99 @@
+"""Everything a shop has, as one zip of open formats: job files, the kit, photographs, readings."""
+
+from __future__ import annotations
+
+import io
+import zipfile
+from collections.abc import Iterator
+from datetime import datetime
+from typing import Any
+
+import orjson
+
+from lathework.shop.kit_file import kit_json
+from server.book.actions import favourites
+from server.instruments.models import Correction
+from server.jobs.file import job_file, raw_file
+from server.jobs.models import Job
+from server.kit.models import Photograph, Thing
+from server.logbook.readings import every_reading_csv
+from server.version import VERSION
+
+FORMAT, FORMAT_VERSION = "conch-shop", 1
+HEAD, KIT, READINGS, TOLD = "conch.json", "kit.json", "readings.csv", "README.txt"
+_WHEN = (1980, 1, 1, 0, 0, 0)
+"""The date of every member: the same shop makes the same file."""
+_INDENTED = orjson.OPT_INDENT_2
+_README = """Everything of a shop that Conch keeps, in open formats.
+
+conch.json     what the jobs are called here, threads kept at hand, what instruments are off by
+jobs/          a job file each, with everything that was recorded (docs/formats of Conch describes them)
+kit.json       the things of the shop
+photographs/   of things, by their id
+readings.csv   everything recorded at the bench, for a spreadsheet
+
+`./conch import FILE` reads all of it into a folder that has no store yet.
+"""
+
+
+def _moment(value: datetime | None) -> str | None:
+    return value.isoformat() if value else None
+
+
+def _job_head(job: Job) -> dict[str, Any]:
+    return {
+        "id": job.pk,
+        "file": job_name(job.pk),
+        "unreadable": bool(job.row.unreadable),
+        "revision": job.revision,
+        "created_at": _moment(job.created_at),
+        "changed_at": _moment(job.changed_at),
+        "closed_at": _moment(job.closed_at),
+        "archived_at": _moment(job.archived_at),
+        "deleted_at": _moment(job.deleted_at),
+    }
+
+
+def job_name(number: int) -> str:
+    """The member that holds a job.
+
+    >>> job_name(7)
+    'jobs/00007.json'
+    """
+    return f"jobs/{number:05d}.json"
+
+
+def _head(jobs: list[Job], things: list[Thing]) -> dict[str, Any]:
+    corrections = Correction.objects.order_by("name").values()
+    return {
+        "format": FORMAT,
+        "version": FORMAT_VERSION,
+        "program": VERSION,
+        "jobs": [_job_head(job) for job in jobs],
+        "retired": {one.ident: _moment(one.retired_at) for one in things if one.retired_at},
+        "favourites": favourites(),
+        "instruments": [{**one, "at": _moment(one["at"])} for one in corrections],
+    }
+
+
+def _members() -> Iterator[tuple[str, bytes]]:
+    jobs = list(Job.objects.select_related("row").order_by("pk"))
+    things = list(Thing.objects.order_by("added_at", "ident"))
+    yield TOLD, _README.encode()
+    yield HEAD, orjson.dumps(_head(jobs, things), option=_INDENTED)
+    yield KIT, orjson.dumps(kit_json((one.kind, one.document) for one in things), option=_INDENTED)  # type: ignore[misc]
+    for job in jobs:
+        told = raw_file(job) if job.row.unreadable else job_file(job)
+        yield job_name(job.pk), orjson.dumps(told, option=_INDENTED)
+    for photograph in Photograph.objects.exclude(content=b"").order_by("pk"):
+        yield f"photographs/{photograph.pk}.jpg", bytes(photograph.content)
+    yield READINGS, every_reading_csv(jobs).encode()
+
+
+def whole_shop() -> bytes:
+    """The zip."""
+    out = io.BytesIO()
+    with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as file:
+        for name, content in _members():
+            file.writestr(zipfile.ZipInfo(name, _WHEN), content, zipfile.ZIP_DEFLATED)
+    return out.getvalue()
