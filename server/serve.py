@@ -49,10 +49,11 @@ def _stop(text: str) -> NoReturn:
     raise SystemExit(2)
 
 
-def _checked(file: Path) -> None:
-    """Check the store, and keep a copy of one that is to be migrated. Stops where it cannot be used."""
+def _checked(file: Path) -> bool:
+    """Check the store, and keep a copy of one that is to be migrated; whether it is one of this version that has begun.
+    Stops where it cannot be used."""
     if not file.exists() or store.is_unborn(file):
-        return
+        return False
     try:
         store.check_store(file, "quick_check")
         if store.is_behind(file):
@@ -60,14 +61,30 @@ def _checked(file: Path) -> None:
             with store.copied(file, file.parent) as made:
                 made.replace(kept)
             print(f"The store as it was before this version is kept as {kept}", file=sys.stderr, flush=True)
+            return False
+        return store.has_begun(file)
     except store.StoreProblem as problem:
         _stop(f"{problem}. `./conch restore FILE` puts a backup in its place.")
 
 
+def _prepared(file: Path, *, empty: bool) -> None:
+    """Make the store, or bring it up to date; one that a start of this version left is looked at alone."""
+    known = _checked(file)
+    if not known:
+        call_command("migrate", verbosity=0)
+        call_command("begin", empty=empty)
+        return
+    from server.jobs.lift import bring_up_to_date
+
+    bring_up_to_date()
+
+
 def _warm() -> None:
-    """Work out beforehand what is asked first, and keep it out of the collector's rounds."""
+    """Work out beforehand what is asked first, while the first is answered, and keep it out of the collector's
+    rounds."""
     from lathework.answers.size import size_of
     from lathework.threads.library import library
+    from server.paper import dxf, holder_sheet, labels, setup_sheet  # noqa: F401  # they take long to be loaded
 
     for thread in library():
         size_of(thread)  # kept, so that the first keystroke is as quick as the next
@@ -75,6 +92,7 @@ def _warm() -> None:
     # of small values, none of them in circles.
     gc.freeze()
     gc.set_threshold(GC_ALLOCATIONS)
+    gc.enable()
 
 
 def _tell(port: int, network: Network | None) -> None:
@@ -106,10 +124,7 @@ def _serve(options: argparse.Namespace, network: Network | None) -> None:
     from django.conf import settings
     from django.db import connection
 
-    _checked(Path(str(settings.DATABASES["default"]["NAME"])))
-    call_command("migrate", verbosity=0)
-    call_command("begin", empty=options.empty)
-    _warm()
+    _prepared(Path(str(settings.DATABASES["default"]["NAME"])), empty=options.empty)
     listening = _listening(options.port, network)
     try:
         # Whoever waits for the line may stop it before it is written to the end.
@@ -118,6 +133,7 @@ def _serve(options: argparse.Namespace, network: Network | None) -> None:
             if options.with_parent:
                 _with_parent()
             _tell(listening.port, network)
+            threading.Thread(target=_warm, name="warming", daemon=True).start()
             with backups.daily(settings.DATA, wanted=not options.no_backups):
                 listening.run()
     finally:
@@ -154,6 +170,8 @@ def _parser() -> argparse.ArgumentParser:
 
 def main() -> None:
     """Run until interrupted."""
+    # Nothing of what is loaded now is ever let go.
+    gc.disable()
     options = _parser().parse_args()
     os.umask(store.FILE_MASK)
     network = _network(options)

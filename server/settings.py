@@ -38,6 +38,7 @@ INSTALLED_APPS = [
     "django.contrib.staticfiles",
     "csp",
     "ninja",
+    "server.site",
     "server.jobs",
     "server.book",
     "server.kit",

@@ -62,6 +62,12 @@ def counted(file: Path) -> tuple[int, int]:
         return int(jobs), int(entries)
 
 
+def has_begun(file: Path) -> bool:
+    """Whether a sound store had its first contents."""
+    with closing(sqlite3.connect(file)) as store:
+        return bool(store.execute("SELECT EXISTS (SELECT 1 FROM jobs_begun)").fetchone()[0])
+
+
 def is_unborn(file: Path) -> bool:
     """Whether a file is what a first start that was killed left of a store: no table of jobs, none of others."""
     try:

@@ -32,7 +32,6 @@ from server.book import actions
 from server.book.files import limits_csv
 from server.book.schemas import KeepIn, Kept, SeriesShown
 from server.kit.owned import drill_list
-from server.paper.dxf import sheet_dxf
 from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
 
@@ -142,6 +141,8 @@ def page_as_svg(request: HttpRequest, asked: Query[CardQuery]) -> HttpResponse:
 @router.get("/card.dxf", response=PROBLEMS, openapi_extra=file_in_schema("image/vnd.dxf"))
 def page_as_dxf(request: HttpRequest, asked: Query[CardQuery]) -> HttpResponse:
     """The profile as DXF, true size in millimetres."""
+    from server.paper.dxf import sheet_dxf
+
     found = asked.card()
     unit = found.size.thread.unit
     drawing = sheet_dxf(found.drawing, convert(1.0, unit, "mm"), unit)

@@ -21,8 +21,6 @@ from lathework.units import LengthUnit
 from server.devices.known import looks
 from server.jobs.document_model import Strict
 from server.jobs.schemas import StoredDocument
-from server.paper.dxf import sheet_dxf
-from server.paper.holder_sheet import holder_sheet
 from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
 
@@ -120,6 +118,8 @@ def drawing_as_dxf(
     request: HttpRequest, kind: HolderKind, typed: Query[HolderTyped], own: Own = (), apart: Apart = False
 ) -> HttpResponse:
     """The same as DXF, true size in millimetres."""
+    from server.paper.dxf import sheet_dxf
+
     unit: LengthUnit = typed.unit
     design = _asked(kind, typed, own)
     return _drawing(
@@ -130,4 +130,6 @@ def drawing_as_dxf(
 @router.get("/holders/{kind}/sheet.pdf", response=PROBLEMS, openapi_extra=file_in_schema("application/pdf"))
 def sheet_as_pdf(request: HttpRequest, kind: HolderKind, typed: Query[HolderTyped], own: Own = ()) -> HttpResponse:
     """A holder on paper: drawn together and apart, every dimension with its reason, what is against it."""
+    from server.paper.holder_sheet import holder_sheet
+
     return file_answer(holder_sheet(_asked(kind, typed, own), typed.unit), f"{kind}.pdf", "application/pdf")

@@ -54,8 +54,6 @@ from server.jobs.needed import kits, needed, weighed
 from server.jobs.schemas import ChangeIn, EntryIn, JobDocument, ReasonIn, SawIn, StartIn, StoredDocument, StudRepairIn
 from server.jobs.standing import standing
 from server.logbook.readings import readings_csv
-from server.paper.dxf import sheet_dxf
-from server.paper.setup_sheet import setup_sheet
 from server.site.files import file_answer, file_in_schema
 from server.site.keys import ActKey
 from server.site.place import address_of
@@ -353,6 +351,8 @@ def readings_as_csv(request: HttpRequest, job_id: int) -> HttpResponse:
 @router.get("/{job_id}/sheet.pdf", response=PROBLEMS, openapi_extra=file_in_schema("application/pdf"))
 def sheet_as_pdf(request: HttpRequest, job_id: int) -> HttpResponse:
     """The set-up sheet."""
+    from server.paper.setup_sheet import setup_sheet
+
     job = find_job(job_id)
     content = closed.kept_answer(job, closed.SHEET)
     if content is None:
@@ -386,4 +386,6 @@ def part_as_svg(request: HttpRequest, job_id: int, end: End = 1, part: PartNumbe
 @router.get("/{job_id}/part.dxf", response=PROBLEMS, openapi_extra=file_in_schema("image/vnd.dxf"))
 def part_as_dxf(request: HttpRequest, job_id: int, end: End = 1, part: PartNumber = 1) -> HttpResponse:
     """A part's drawing as DXF, true size in millimetres."""
+    from server.paper.dxf import sheet_dxf
+
     return _drawing(job_id, part, end, "dxf", "image/vnd.dxf", lambda sheet, unit: sheet_dxf(sheet, 1.0, unit))

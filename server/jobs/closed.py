@@ -13,8 +13,6 @@ from server.jobs.answers import job_bench, job_shown
 from server.jobs.models import ClosedAnswer, Job
 from server.jobs.needed import kits
 from server.jobs.standing import Standing
-from server.paper.dxf import sheet_dxf
-from server.paper.setup_sheet import setup_sheet
 
 SHEET, BENCH = "sheet.pdf", "bench"
 
@@ -30,6 +28,9 @@ def drawing_name(part: int, end: int, kind: str) -> str:
 
 
 def _answers(now: Standing) -> dict[str, bytes]:
+    from server.paper.dxf import sheet_dxf
+    from server.paper.setup_sheet import setup_sheet
+
     found = {BENCH: orjson.dumps(job_bench(now)), SHEET: setup_sheet(now.plans, kits(now.plans))}
     for part, plan in enumerate(now.plans, 1):
         found[plan_name(part)] = orjson.dumps(job_shown(now, part))

@@ -37,7 +37,6 @@ from server.kit.answers import (
 )
 from server.kit.kinds import KindShown, kinds_shown
 from server.kit.owned import owned
-from server.paper.labels import labels
 from server.site.files import file_answer, file_in_schema
 from server.site.keys import ActKey
 from server.site.problems import PROBLEMS, answer
@@ -129,6 +128,8 @@ def kit_as_json(request: HttpRequest) -> HttpResponse:
 @router.get("/labels.pdf", response=PROBLEMS, openapi_extra=file_in_schema("application/pdf"))
 def labels_as_pdf(request: HttpRequest, place: str = Query("", max_length=120)) -> HttpResponse:
     """Labels for the things of a drawer, or for all: a name, a place, and a code that opens the thing's page."""
+    from server.paper.labels import labels
+
     shown = [one for one in kit_shown(owned()).things if place in ("", one.drawer)]
     address = request.build_absolute_uri("/shop?thing=")
     return file_answer(labels([(one.name, one.drawer, address + one.id) for one in shown]), "labels.pdf", _PDF)
