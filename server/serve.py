@@ -63,6 +63,10 @@ def _checked(file: Path) -> bool:
             print(f"The store as it was before this version is kept as {kept}", file=sys.stderr, flush=True)
             return False
         return store.has_begun(file)
+    except store.LaterVersion as problem:
+        before = store.kept_before_upgrade(file.parent)
+        back = f". `./conch restore {before}` puts back what it was before that version" if before else ""
+        _stop(f"{problem}{back}")
     except store.StoreProblem as problem:
         _stop(f"{problem}. `./conch restore FILE` puts a backup in its place.")
 

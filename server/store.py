@@ -28,6 +28,16 @@ class StoreProblem(Exception):
     """A store that cannot be used: one sentence that says why."""
 
 
+class LaterVersion(StoreProblem):
+    """A store that a later version wrote."""
+
+
+def kept_before_upgrade(folder: Path) -> Path | None:
+    """The store as it was before its last upgrade, where it was kept."""
+    kept = sorted(folder.glob("conch-before-upgrade-*.sqlite3"), key=lambda file: file.stat().st_mtime)
+    return kept[-1] if kept else None
+
+
 def _known_migrations() -> set[tuple[str, str]]:
     return {(app, file.stem) for app in _APPS for file in (_MIGRATIONS / app / "migrations").glob("0*.py")}
 
@@ -52,7 +62,7 @@ def check_store(file: Path, check: str = "integrity_check") -> None:
     if not tables >= _OURS:
         raise StoreProblem(f"{file} is not a store of Conch")
     if been_through - _known_migrations():
-        raise StoreProblem(f"{file} was written by a later version of Conch: use that one")
+        raise LaterVersion(f"{file} was written by a later version of Conch: use that one")
 
 
 def counted(file: Path) -> tuple[int, int]:

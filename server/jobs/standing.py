@@ -9,7 +9,7 @@ from typing import Any
 import orjson
 
 from lathework.bench.bench import Bench
-from lathework.bench.fold import state_of
+from lathework.bench.fold import State, fold, state_of
 from lathework.bench.progress import Progress, progress_of
 from lathework.errors import InvalidDocument
 from lathework.job.document import read_document
@@ -17,6 +17,7 @@ from lathework.job.model import Job as JobSpec
 from lathework.planning.plan import Plan, make_plans
 from server.jobs.did_before import cuts_before, did_before
 from server.jobs.models import Job
+from server.jobs.stored import live_entries, recorded
 from server.site.problems import Unreadable
 
 KEPT_PLANS = 256
@@ -76,8 +77,15 @@ def readable_plans(job: Job) -> tuple[Plan, ...]:
         raise Unreadable(invalid) from None
 
 
+def _state(job: Job, plans: tuple[Plan, ...]) -> State:
+    """The state that is kept ready; that of a closed job was folded by the rules of its day, and is folded anew."""
+    if job.closed_at is None:
+        return state_of(job.row.folded)
+    return fold(plans, [recorded(entry) for entry in live_entries(job.pk)])[0]
+
+
 def standing(job: Job) -> Standing:
     """Where `job` stands now, from its row. Raises Unreadable."""
     plans = readable_plans(job)
     taught = did_before(job, plans), cuts_before(job, plans)
-    return Standing(job, plans, progress_of(plans, state_of(job.row.folded), *taught), job.row.last_entry)
+    return Standing(job, plans, progress_of(plans, _state(job, plans), *taught), job.row.last_entry)

@@ -68,6 +68,15 @@ class Server:
         self.port = int(found[1])
         self._leave_port()
 
+    def refused(self) -> str:
+        """What a start says that cannot go on."""
+        done = subprocess.run(
+            self.command(), cwd=ROOT, env=self.environment(), capture_output=True, text=True, timeout=60, check=False
+        )
+        if done.returncode != 2:
+            raise RuntimeError(f"the server was not refused: {done.returncode} {done.stderr}")
+        return done.stderr
+
     def stop(self) -> None:
         """End the process and wait for it."""
         if self.process is None:
