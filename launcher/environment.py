@@ -8,6 +8,7 @@ import re
 import shutil
 import subprocess
 import sys
+import sysconfig
 from collections.abc import Iterable, Mapping, Sequence
 from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
@@ -18,6 +19,8 @@ from server.store import FOLDER_MODE
 ROOT = Path(__file__).resolve().parent.parent
 HOME = ROOT / ".conch"
 WEB = ROOT / "web"
+INSTALLED = (ROOT / "server" / "built").is_dir()
+"""Whether this is a wheel that was installed, with its page and all it needs, and no checkout."""
 OLDEST_PYTHON = (3, 11)
 OLDEST_NODE = (20, 19)
 REFERENCE = ROOT / "requirements" / "reference.txt"
@@ -56,7 +59,7 @@ def chromium() -> str:
 
 def _installed(package: str) -> str | None:
     """The program of a Debian package, installed now; None where that cannot be done."""
-    if os.geteuid() != 0 or not shutil.which("apt-get"):
+    if not shutil.which("apt-get") or os.geteuid() != 0:
         return None
     say(f"Installing {package} for the browser tests ...")
     for arguments in (["update"], ["install", "-y", "--no-install-recommends", package]):
@@ -105,13 +108,26 @@ def _run(command: Sequence[str | Path], what: str, cwd: Path = ROOT, env: Mappin
         stop(f"{what} failed")
 
 
+def in_venv(folder: Path, program: str) -> Path:
+    """A program of a Python environment, where this system's Python puts it."""
+    scripts = Path(sysconfig.get_path("scripts", "venv", {"base": str(folder)}))
+    return scripts / (f"{program}.exe" if os.name == "nt" else program)
+
+
+def npm() -> str:
+    """npm by its whole path: on some systems it is a script, which is found by that alone."""
+    return shutil.which("npm") or stop("needs npm to build the page; none was found")
+
+
 def venv_python(*, dev: bool = False) -> Path:
     """The environment's Python, with the locked requirements installed."""
     check_python()
+    if INSTALLED:
+        return Path(sys.executable)
     make_folder(HOME)
     name = "dev" if dev else "run"
     folder = HOME / f"python-{name}"
-    python = folder / "bin" / "python"
+    python = in_venv(folder, "python")
     locked = ROOT / "requirements" / f"{name}.txt"
     stamp = folder / "stamp"
     digest = _digest([locked, REFERENCE] if dev else [locked])
@@ -136,7 +152,7 @@ def node_modules() -> None:
     if _fresh(stamp, digest):
         return
     say("Installing the front end's packages; about a minute, once ...")
-    _run(["npm", "ci", "--no-audit", "--no-fund"], "installing the front end's packages", cwd=WEB)
+    _run([npm(), "ci", "--no-audit", "--no-fund"], "installing the front end's packages", cwd=WEB)
     stamp.write_text(digest, encoding="ascii")
 
 
@@ -157,7 +173,7 @@ def built_page(*, bare: bool = False) -> Path:
     if not bare:
         say("Building the page ...")
     env = {**os.environ, "CONCH_BARE": "1" if bare else "0"}
-    _run(["npm", "run", "--silent", "build"], "building the page", cwd=WEB, env=env)
+    _run([npm(), "run", "--silent", "build"], "building the page", cwd=WEB, env=env)
     if not bare:
         _run([venv_python(), "-m", "whitenoise.compress", "--quiet", out], "compressing the page")
     stamp.write_text(digest, encoding="ascii")
@@ -166,6 +182,8 @@ def built_page(*, bare: bool = False) -> Path:
 
 def prepared(*, dev: bool = False) -> Path:
     """The environment's Python, and the page built; what either side needs is fetched at the same time."""
+    if INSTALLED:
+        return venv_python()
     with ThreadPoolExecutor() as pool:
         page = pool.submit(node_modules)
         python = venv_python(dev=dev)

@@ -4,13 +4,16 @@ from __future__ import annotations
 
 import argparse
 import subprocess
+import sys
 import tempfile
 from pathlib import Path
 
 from lathework.identify.evidence import FIELDS
-from launcher.environment import ROOT, check_python
+from launcher.environment import INSTALLED, ROOT, check_python
+from launcher.messages import stop
 
 DEFAULT_PORT = 8420
+OF_A_CHECKOUT = ("test", "benchmark", "build", "campaign")
 LEAST_RATE, MOST_RATE = 0.5, 100.0
 """Samples a second that a stand-in may speak at."""
 
@@ -40,6 +43,12 @@ def _parser() -> argparse.ArgumentParser:
     test = commands.add_parser("test", help="run every check and test")
     test.add_argument("only", nargs="*", metavar="TEST", help="Django test labels to run alone")
     test.add_argument("--random", action="store_true", help="property tests draw other examples than the usual ones")
+
+    build = commands.add_parser("build", help="make a wheel with the page inside, which needs Python alone")
+    build.add_argument("--to", default="build", metavar="DIR", help="where to (default: build)")
+    build.add_argument(
+        "--with-needs", action="store_true", help="the wheels it needs too, for a machine with no network"
+    )
 
     commands.add_parser("campaign", help="faults, load and odd requests for hours; its figures", add_help=False)
     benchmark = commands.add_parser("benchmark", help="measure speed and size, as ratios within one run")
@@ -126,7 +135,6 @@ def _benchmark(*, as_json: bool) -> int:
 
 
 def _start(options: argparse.Namespace) -> int:
-    from launcher.messages import stop
     from launcher.serve import OnNetwork, start
 
     asked = (options.address, options.certificate, options.key)
@@ -136,9 +144,16 @@ def _start(options: argparse.Namespace) -> int:
     return start(options.port, options.data, network, empty=options.empty, backups=not options.no_backups)
 
 
+def run() -> int:
+    """The command of an installed wheel."""
+    return main(sys.argv[1:])
+
+
 def main(arguments: list[str]) -> int:
     """Run one subcommand; its exit status."""
     check_python()
+    if INSTALLED and arguments[:1] and arguments[0] in OF_A_CHECKOUT:
+        stop(f"{arguments[0]} needs the sources: run it in a checkout")
     if arguments[:1] == ["campaign"]:
         # What it takes is the campaign's own affair.
         return _in_place("tests.campaign", arguments[1:])
@@ -150,6 +165,10 @@ def main(arguments: list[str]) -> int:
             from launcher.check import run_tests
 
             return run_tests(options.only, same_draws=not options.random)
+        case "build":
+            from launcher.build import build
+
+            return build(options.to, with_needs=options.with_needs)
         case "benchmark":
             return _benchmark(as_json=options.json)
         case "instruments":

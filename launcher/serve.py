@@ -10,15 +10,24 @@ import subprocess
 from dataclasses import dataclass
 from pathlib import Path
 
-from launcher.environment import HOME, ROOT, make_folder, prepared, venv_python
+from launcher.environment import HOME, INSTALLED, ROOT, make_folder, prepared, venv_python
 from launcher.messages import say, stop
 from server.network import HERE, NetworkProblem, find_network
 from server.store import NAME
 
 
 def data_folder(chosen: str | None) -> Path:
-    """The folder that holds the database, for this user alone: `chosen`, or the one inside the checkout."""
-    return make_folder(Path(chosen).resolve() if chosen else HOME / "data", private=True)
+    """The folder that holds the database, for this user alone: `chosen`, or the one inside the checkout; that of this
+    user's data, as the system has it, where this is no checkout."""
+    return make_folder(Path(chosen).resolve() if chosen else _usual_folder(), private=True)
+
+
+def _usual_folder() -> Path:
+    if not INSTALLED:
+        return HOME / "data"
+    from platformdirs import user_data_path
+
+    return user_data_path("conch", appauthor=False)
 
 
 def server_environment(data: Path) -> dict[str, str]:

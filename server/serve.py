@@ -23,20 +23,25 @@ from server.network import HERE, Network, NetworkProblem, find_network
 GC_ALLOCATIONS = 50_000
 
 
-def _leave(signal_number: int, frame: FrameType | None) -> None:
+def _mind_being_ended() -> None:
+    """Told to end, let every stream end, and leave as with Ctrl-C."""
     from server.instruments.hub import HUB
     from server.news.hub import NEWS
 
-    HUB.close()
-    NEWS.close()
-    raise KeyboardInterrupt
+    def leave(signal_number: int, frame: FrameType | None) -> None:
+        HUB.close()
+        NEWS.close()
+        raise KeyboardInterrupt
+
+    signal.signal(signal.SIGTERM, leave)
 
 
 def _with_parent() -> None:
     """End with whoever started this: their end of our input closes when they do, even where they were killed."""
 
     def watch() -> None:
-        while sys.stdin.buffer.read(1):
+        # Not through a buffer: its lock would be held for good, and the end of the program waits for it.
+        while os.read(0, 1):
             pass
         os.kill(os.getpid(), signal.SIGTERM)
 
@@ -99,13 +104,14 @@ def _warm() -> None:
     gc.enable()
 
 
-def _tell(port: int, network: Network | None) -> None:
+def _told(port: int, network: Network | None) -> str:
     """Where it is; on the network also the code that pairs a device, and a picture of both."""
+    here = f"Conch is at http://{HERE}:{port}/  (stop it with Ctrl-C)"
+    if network is None:
+        return here
     from server.devices.invitation import invitation
 
-    print(f"Conch is at http://{HERE}:{port}/  (stop it with Ctrl-C)", flush=True)
-    if network:
-        print(invitation(secure=network.certificate is not None), flush=True)
+    return f"{here}\n{invitation(secure=network.certificate is not None)}"
 
 
 def _listening(port: int, network: Network | None) -> Listening:
@@ -131,12 +137,15 @@ def _serve(options: argparse.Namespace, network: Network | None) -> None:
     _prepared(Path(str(settings.DATABASES["default"]["NAME"])), empty=options.empty)
     listening = _listening(options.port, network)
     try:
+        # Nothing is loaded once the signal is minded: where it comes in the middle of a module, Python ends as if it
+        # had not been.
+        told = _told(listening.port, network)
         # Whoever waits for the line may stop it before it is written to the end.
         with suppress(KeyboardInterrupt):
-            signal.signal(signal.SIGTERM, _leave)
+            _mind_being_ended()
             if options.with_parent:
                 _with_parent()
-            _tell(listening.port, network)
+            print(told, flush=True)
             threading.Thread(target=_warm, name="warming", daemon=True).start()
             with backups.daily(settings.DATA, wanted=not options.no_backups):
                 listening.run()

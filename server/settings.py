@@ -12,7 +12,10 @@ from server.store import FOLDER_MODE, NAME
 
 ROOT = Path(__file__).resolve().parent.parent
 DATA = Path(os.environ.get("CONCH_DATA", ROOT / ".conch" / "data"))
-BUILT_PAGE = Path(os.environ.get("CONCH_WEB", ROOT / "web" / "dist"))
+BUILT = ROOT / "server" / "built"
+"""What a wheel brings along; in a checkout there is none."""
+BUILT_PAGE = Path(os.environ.get("CONCH_WEB") or (BUILT / "page" if BUILT.exists() else ROOT / "web" / "dist"))
+DEMO = BUILT / "demo" if BUILT.exists() else ROOT / "demo"
 
 
 def _secret_key() -> str:

@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-import fcntl
 import os
 import sqlite3
+import sys
 import tempfile
 from collections.abc import Iterator
 from contextlib import closing, contextmanager
@@ -141,7 +141,9 @@ def discard(file: Path) -> None:
 
 
 def sync_folder(folder: Path) -> None:
-    """Make the names in a folder last through a loss of power."""
+    """Make the names in a folder last through a loss of power, where the system lets a program ask for that."""
+    if sys.platform == "win32":
+        return
     handle = os.open(folder, os.O_RDONLY)
     try:
         os.fsync(handle)
@@ -149,12 +151,24 @@ def sync_folder(folder: Path) -> None:
         os.close(handle)
 
 
+def _lock(file: int) -> None:
+    """Lock an open file for this process, or raise OSError at once; the system lets it go with the process."""
+    if sys.platform == "win32":
+        import msvcrt
+
+        msvcrt.locking(file, msvcrt.LK_NBLCK, 1)
+    else:
+        import fcntl
+
+        fcntl.flock(file, fcntl.LOCK_EX | fcntl.LOCK_NB)
+
+
 @contextmanager
 def held(folder: Path) -> Iterator[None]:
     """Hold the store of a folder for this process alone. Raises StoreProblem when another holds it."""
     with (folder / LOCK).open("a", encoding="ascii") as lock:
         try:
-            fcntl.flock(lock, fcntl.LOCK_EX | fcntl.LOCK_NB)
-        except BlockingIOError:
+            _lock(lock.fileno())
+        except (BlockingIOError, PermissionError):
             raise StoreProblem(f"another Conch is running on {folder}: stop it first") from None
         yield

@@ -71,6 +71,8 @@ class Tablet(Networked):
         # What it recorded at that moment waits on it, and is sent when it is let in again.
         self.pair(tablet, self.code(), "bench tablet again")
         expect(tablet.get_by_role("table")).to_contain_text("0.4990")
+        expect(tablet.get_by_role("region", name="Not stored yet")).to_have_count(0)
+        expect(tablet.locator(".bench[aria-busy=true]")).to_have_count(0)
         for _ in (1, 2):
             with self.answered("**/undo", tablet):
                 tablet.get_by_role("button", name="undo z").click()

@@ -35,6 +35,7 @@ class Short(unittest.TestCase):
 
     def test_no_request_is_answered_with_a_server_error(self) -> None:
         figures, failed = fuzz(600, seed=5)
-        self.assertEqual(failed, [])
+        # How long each took is told by the long run: this machine may be doing anything beside.
+        self.assertEqual(figures["fuzz_5xx"], 0, failed)
         self.assertGreater(figures["fuzz_2xx"], 60)
         self.assertGreater(figures["fuzz_4xx"], 200)

@@ -125,6 +125,15 @@ class Starts(unittest.TestCase):
             self.assertLess(time.monotonic(), deadline)
         self.assertEqual([side for side in SIDES if Path(f"{self.data / NAME}{side}").exists()], [])
 
+    def test_a_launcher_that_is_told_to_end_ends_its_server_without_a_word(self) -> None:
+        command = [sys.executable, str(ROOT / "conch"), "start", "--port", "0", "--data", str(self.data)]
+        with subprocess.Popen(command, stdout=subprocess.PIPE, stderr=subprocess.PIPE, text=True) as launcher:
+            assert launcher.stdout is not None
+            self.assertIn("Conch is at", launcher.stdout.readline())
+            launcher.terminate()
+            _, said = launcher.communicate(timeout=60)
+        self.assertEqual(said, "Starting ...\n")
+
     def test_disks_that_cannot_be_written_are_told_in_one_line(self) -> None:
         if not can_mount():
             self.skipTest("this machine lets no process have a file system of its own")

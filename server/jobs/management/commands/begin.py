@@ -22,7 +22,7 @@ from server.kit.owned import things
 
 def load_demo() -> None:
     """Fill the shop of the demo folder, import every job file of it, in order, and keep the threads it names."""
-    folder = settings.ROOT / "demo"
+    folder = settings.DEMO
     add_typed((folder / "shop.txt").read_text(encoding="utf-8"))
     for file in sorted(folder.glob("*.json")):
         import_job(_on_its_lathe(_by_its_dies(orjson.loads(file.read_bytes()))))
