@@ -10,12 +10,13 @@ import tempfile
 import uuid
 from collections.abc import Callable
 from pathlib import Path
+from statistics import median
 from typing import Any
 
 from benchmarks.big_store import STUDS
-from benchmarks.speed import LiveServer, interleaved
+from benchmarks.speed import LiveServer, interleaved, resident_mb
 
-ROUNDS, SHEETS = 200, 25
+ROUNDS, SHEETS, STARTS, BROWSED = 200, 25, 5, 60
 PAGES = ("jobs", "job", "bench", "log", "reading")
 
 
@@ -72,6 +73,21 @@ def _sheet_ms(server: LiveServer) -> float:
     return interleaved({"sheet": lambda number: server.get(f"/api/jobs/{slowest}/sheet.pdf")}, SHEETS)["sheet"] * 1000
 
 
+def _browsed_mb(server: LiveServer) -> float:
+    """The memory of a server after somebody looked through jobs, benches and batches (unit: MB)."""
+    for job in range(1, BROWSED + 1):
+        for page in ("", "/bench", "/batch"):
+            server.get(f"/api/jobs/{job}{page}")
+    return resident_mb(server.process.pid)
+
+
+def _start_s(root: Path, data: Path) -> float:
+    """From a start over a store that was begun to the first answer (unit: seconds)."""
+    server = LiveServer(root, data)
+    server.stop()
+    return server.start_s
+
+
 def history(root: Path) -> dict[str, float]:
     """Ratios of the big store's pages to the demo's; of a reading after a long history to one after a short."""
     with tempfile.TemporaryDirectory(prefix="conch-") as folder:
@@ -88,12 +104,16 @@ def history(root: Path) -> dict[str, float]:
             }
             times = interleaved(questions, ROUNDS)
             sheet = _sheet_ms(servers[0])
+            memory = _browsed_mb(servers[1])
         finally:
             for server in servers:
                 server.stop()
+        again = median(_start_s(root, few) for _ in range(STARTS))
     ratios = {f"{name}_big_over_demo": round(times[f"{name}_big"] / times[f"{name}_demo"], 2) for name in PAGES}
     return ratios | {
         "reading_long_over_short": round(times["reading_long"] / times["reading_short"], 2),
         "reading_ms": round(times["reading_demo"] * 1000, 2),
         "sheet_ms": round(sheet, 1),
+        "start_s": round(again, 2),
+        "big_mb": round(memory, 1),
     }

@@ -13,6 +13,7 @@ from dataclasses import dataclass, field
 from pathlib import Path
 from urllib.parse import quote
 
+from benchmarks.speed import resident_mb
 from lathework.tests.samples import TIE_ROD, document
 from tests.browser.server import Server
 from tests.campaign.client import Client, Notes
@@ -92,12 +93,6 @@ class Person:
             return
 
 
-def _resident_mb(pid: int) -> float:
-    """The memory that a process holds (unit: MB)."""
-    pages = int(Path(f"/proc/{pid}/statm").read_text(encoding="ascii").split()[1])
-    return pages * 4096 / 1e6
-
-
 def _at(seconds: list[float], share: float) -> float:
     """The time within which that share of answers came (unit: milliseconds)."""
     return round(sorted(seconds)[int(share * (len(seconds) - 1))] * 1000, 1)
@@ -129,9 +124,9 @@ def load(seconds: float, seed: int) -> dict[str, float]:
         people = [Person(number, server.port, seed) for number in range(PEOPLE)]
         began = time.monotonic()
         _live(people, began + seconds / 4)
-        early_mb = _resident_mb(server.process.pid)
+        early_mb = resident_mb(server.process.pid)
         _live(people, began + seconds)
-        late_mb = _resident_mb(server.process.pid)
+        late_mb = resident_mb(server.process.pid)
         lost = doubled = acknowledged = 0
         for person in people:
             gone, twice = person.notes.lost_and_doubled(person.client)
