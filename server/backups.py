@@ -38,9 +38,9 @@ def due(data: Path, now: datetime) -> bool:
 
 
 def back_up(data: Path, now: datetime) -> Path:
-    """Copy the store, checked, into the folder of daily copies; then let the oldest go beyond the last ten, in which
-    those from a time to come do not count. Raises StoreProblem, or OSError: then all that were there are there
-    still."""
+    """Copy the store, checked, into the folder of daily copies, and put the copy in place for a trial; then let the
+    oldest go beyond the last ten, in which those from a time to come do not count. Raises StoreProblem, or OSError:
+    then all that were there are there still."""
     folder = data / FOLDER
     folder.mkdir(mode=store.FOLDER_MODE, exist_ok=True)
     # What a server that was killed in the middle of a copy left: this process alone holds the store.
@@ -48,12 +48,20 @@ def back_up(data: Path, now: datetime) -> Path:
         store.discard(begun)
     target = folder / f"{STEM}{now.strftime(STAMP)}.sqlite3"
     with store.copied(data / store.NAME, folder) as made:
+        _try(made, folder)
         made.replace(target)
     store.sync_folder(folder)
     past = [file for made, file in kept(data) if made <= now]
     for file in past[:-KEPT]:
         file.unlink(missing_ok=True)
     return target
+
+
+def _try(copy: Path, folder: Path) -> None:
+    """Whether a copy, put in place as a restore would, has what it should have. Raises StoreProblem."""
+    with store.copied(copy, folder) as restored:
+        if store.counted(restored) != store.counted(copy):
+            raise store.StoreProblem(f"{copy} has other jobs or entries once it is put in place")
 
 
 class _Daily(threading.Thread):
