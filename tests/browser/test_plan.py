@@ -157,6 +157,8 @@ class PlanPage(BrowserCase):
         reason.press("Enter")
         expect(self.page.get_by_text("waits for the 10 mm reamer")).to_be_visible()
         self.page.get_by_role("button", name="Take up again").click()
+        # The words of what it waited for go, and what stands beside them moves.
+        expect(self.page.get_by_role("button", name="Set aside")).to_be_visible()
         self.page.get_by_role("button", name="Close the job").click()
         expect(self.page.get_by_text("no piece was gauged")).to_be_visible()
 

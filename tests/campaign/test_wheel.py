@@ -16,6 +16,8 @@ from launcher.bill import bill_of_materials, licences
 from launcher.environment import HOME, in_venv, venv_python
 from tests.browser.server import ROOT
 
+LONGEST_S = 300
+
 
 class Built(unittest.TestCase):
     def setUp(self) -> None:
@@ -24,16 +26,21 @@ class Built(unittest.TestCase):
         self.folder = Path(folder.name)
 
     def run_quietly(self, *command: str | Path, **more: str) -> str:
-        done = subprocess.run(
+        done = self.run_alone(*command, **more)
+        self.assertEqual(done.returncode, 0, done.stdout + done.stderr)
+        return done.stdout
+
+    def run_alone(self, *command: str | Path, **more: str) -> subprocess.CompletedProcess[str]:
+        """Run something that finds nothing of the checkout, and no Node."""
+        return subprocess.run(
             [str(part) for part in command],
             cwd=self.folder,
             env={"PATH": "/usr/bin:/bin", "HOME": str(self.folder), **more},
             capture_output=True,
             text=True,
+            timeout=LONGEST_S,
             check=False,
         )
-        self.assertEqual(done.returncode, 0, done.stdout + done.stderr)
-        return done.stdout
 
     def test_it_runs_by_itself(self) -> None:
         built, own = self.folder / "built", self.folder / "own"
@@ -47,7 +54,7 @@ class Built(unittest.TestCase):
         self.run_quietly(in_venv(own, "python"), "-m", "pip", "install", "--no-deps", "--no-index", wheel)
         conch = in_venv(own, "conch")
         self.assertIn("ISO metric", self.run_quietly(conch, "size", "M8"))
-        refused = subprocess.run([conch, "test"], capture_output=True, text=True, check=False)
+        refused = self.run_alone(conch, "test")
         self.assertEqual((refused.returncode, refused.stderr.count("\n")), (2, 1))
         self.serves(conch)
 
