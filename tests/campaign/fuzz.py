@@ -101,7 +101,7 @@ def _bent(value: Any, rng: random.Random) -> Any:
         if choice < 0.7:
             parent[path[-1]] = deepcopy(rng.choice(ODD))
         elif choice < 0.85 and isinstance(parent, dict):
-            parent[rng.choice(("colour", HALF, "", "id"))] = rng.choice(ODD)
+            parent[rng.choice(("colour", HALF, "", "id"))] = deepcopy(rng.choice(ODD))
         else:
             del parent[path[-1]]
     return made
