@@ -84,6 +84,13 @@ class OverTheApi(ApiCase):
         self.leave(*listening)
         self.leave(self.listen())
 
+    def test_the_stream_of_a_device_that_is_let_go_ends(self) -> None:
+        with mock.patch.object(api, "BEAT_S", 0.01):
+            events = self.listen()
+            next(events)
+            with mock.patch.object(api, "who", return_value=None):
+                self.assertLess(len(list(events)), 3)
+
     def test_what_was_done_meanwhile(self) -> None:
         saw = self.saw()
         self.record("note", reason="new bar from here")
