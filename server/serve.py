@@ -95,13 +95,15 @@ def _warm() -> None:
     from lathework.threads.library import library
     from server.paper import dxf, holder_sheet, labels, setup_sheet  # noqa: F401  # they take long to be loaded
 
-    for thread in library():
-        size_of(thread)  # kept, so that the first keystroke is as quick as the next
-    # What is kept for good is taken out of the collector's rounds, and these come seldom: an answer makes thousands
-    # of small values, none of them in circles.
-    gc.freeze()
-    gc.set_threshold(GC_ALLOCATIONS)
-    gc.enable()
+    try:
+        for thread in library():
+            size_of(thread)  # kept, so that the first keystroke is as quick as the next
+    finally:
+        # What is kept for good is taken out of the collector's rounds, and these come seldom: an answer makes thousands
+        # of small values, none of them in circles.
+        gc.freeze()
+        gc.set_threshold(GC_ALLOCATIONS)
+        gc.enable()
 
 
 def _told(port: int, network: Network | None) -> str:

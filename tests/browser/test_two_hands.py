@@ -96,6 +96,23 @@ class TwoHands(BrowserCase):
                 expect(self.title(self.other)).to_have_value(kept)
                 expect(self.title(self.page)).to_have_value(kept)
 
+    def test_what_was_typed_and_left_meets_what_was_stored_since(self) -> None:
+        """Typed, refused, left; another device changes another field; taken up again both stand."""
+        self.page.goto(f"/jobs/{self.job}")
+        self.title(self.page).fill("Lamp screws, left")
+        self.page.goto("/nowhere")
+        self.other.goto(f"/jobs/{self.job}")
+        pieces = self.other.get_by_role("textbox", name="Pieces", exact=True)
+        pieces.fill("8")
+        pieces.press("Enter")
+        expect(self.other.get_by_text("0 of 8 pieces")).to_be_visible()
+        self.page.goto(f"/jobs/{self.job}")
+        expect(self.page.get_by_role("textbox", name="Pieces", exact=True)).to_have_value("8")
+        self.title(self.page).press("Enter")
+        expect(self.title(self.other)).to_have_value("Lamp screws, left")
+        stored = self.page.request.get(f"/api/jobs/{self.job}/job.json").json()
+        self.assertEqual((stored["title"], str(stored["quantity"])), ("Lamp screws, left", "8"))
+
     def test_a_page_that_is_told_nothing_finds_out_when_it_stores(self) -> None:
         """Its stream is broken: what it stores meets what the other stored, and both are kept."""
         self.page.route("**/api/news", lambda route: route.abort())

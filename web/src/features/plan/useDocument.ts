@@ -25,6 +25,14 @@ import { useReturn } from '@/shared/state/useReturn'
 /** Errors of the job or of its list of parts have no field to stand beside. */
 const HOMELESS = ['', 'job', 'others']
 const kept = (id: number) => `conch.draft.${id}`
+interface Begun {
+  base: JobDocument
+  draft: JobDocument
+  clashes: Clash[]
+}
+/** What an earlier visit kept; one of an earlier version kept the document alone. */
+const begunOf = (left: Begun | JobDocument, now: JobDocument): Begun =>
+  'draft' in left ? left : { base: now, draft: left, clashes: [] }
 
 /**
  * A job's document while it is edited: the plan follows each keystroke, a commit stores it, nothing typed is lost.
@@ -66,6 +74,11 @@ export function useDocument(id: number, asked: () => number) {
     clashes.value = []
     localStorage.removeItem(kept(id))
   }
+  /** What is typed and not stored is kept on this device, with the document that it began from. */
+  function keep() {
+    const begun = { base: job.value?.document, draft: draft.value, clashes: clashes.value }
+    localStorage.setItem(kept(id), JSON.stringify(begun))
+  }
   /** Another device changed the job while something was typed here: what both did stands in the draft. */
   function meet(fresh: Job) {
     if (!job.value || !draft.value) return
@@ -75,7 +88,7 @@ export function useDocument(id: number, asked: () => number) {
     draft.value = met.document
     clashes.value = met.clashes
     trouble.value = ''
-    localStorage.setItem(kept(id), JSON.stringify(met.document))
+    keep()
     void preview()
   }
   function settle(clash: Clash, mine: boolean) {
@@ -109,10 +122,13 @@ export function useDocument(id: number, asked: () => number) {
   }
   /** Put back what an earlier visit typed and could not store. */
   function restore(left: string | null) {
-    if (!left || job.value?.state === 'closed') return
-    draft.value = JSON.parse(left) as JobDocument
+    if (!left || !job.value || job.value.state === 'closed') return
+    const { base, draft: mine, clashes: open } = begunOf(JSON.parse(left), job.value.document)
+    const met = merge(base, mine, job.value.document, open)
+    draft.value = met.document
+    clashes.value = met.clashes
     dirty.value = true
-    localStorage.setItem(kept(id), left)
+    keep()
     trouble.value = 'These are changes you typed earlier that were not stored.'
     void preview()
   }
@@ -121,7 +137,9 @@ export function useDocument(id: number, asked: () => number) {
     const mine = ++request
     try {
       const fresh = await fetched()
-      if (dirty.value || mine !== request) job.value = fresh
+      // What was typed while it was asked for began from the document of before.
+      if (dirty.value) meet(fresh)
+      else if (mine !== request) job.value = fresh
       else take(fresh)
     } catch (error) {
       if (mine === request) fail(error)
@@ -154,7 +172,7 @@ export function useDocument(id: number, asked: () => number) {
     writeField(draft.value, path, value)
     dirty.value = true
     void preview()
-    localStorage.setItem(kept(id), JSON.stringify(toRaw(draft.value)))
+    keep()
   }
   /** One change after the other, however fast they come: each is made from the revision the last one left. */
   let steps = Promise.resolve()
