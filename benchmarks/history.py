@@ -7,6 +7,7 @@ import os
 import subprocess
 import sys
 import tempfile
+import time
 import uuid
 from collections.abc import Callable
 from pathlib import Path
@@ -81,11 +82,13 @@ def _browsed_mb(server: LiveServer) -> float:
     return resident_mb(server.process.pid)
 
 
-def _start_s(root: Path, data: Path) -> float:
-    """From a start over a store that was begun to the first answer (unit: seconds)."""
+def _start_s(root: Path, data: Path) -> tuple[float, float]:
+    """From a start over a store that was begun until it gave its page, and its first answer (unit: seconds)."""
     server = LiveServer(root, data)
+    server.get("/api/jobs")
+    answered = time.monotonic() - server.began
     server.stop()
-    return server.start_s
+    return server.start_s, answered
 
 
 def history(root: Path) -> dict[str, float]:
@@ -108,12 +111,13 @@ def history(root: Path) -> dict[str, float]:
         finally:
             for server in servers:
                 server.stop()
-        again = median(_start_s(root, few) for _ in range(STARTS))
+        page, answered = map(median, zip(*(_start_s(root, few) for _ in range(STARTS)), strict=True))
     ratios = {f"{name}_big_over_demo": round(times[f"{name}_big"] / times[f"{name}_demo"], 2) for name in PAGES}
     return ratios | {
         "reading_long_over_short": round(times["reading_long"] / times["reading_short"], 2),
         "reading_ms": round(times["reading_demo"] * 1000, 2),
         "sheet_ms": round(sheet, 1),
-        "start_s": round(again, 2),
+        "start_s": round(page, 2),
+        "start_answer_s": round(answered, 2),
         "big_mb": round(memory, 1),
     }

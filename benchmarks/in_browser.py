@@ -16,9 +16,9 @@ from tests.browser.ten_jobs import TEN, Hand, bring_to_the_sheet
 KEYS = 100
 WARM_UP = 10
 WANTED_MS = 50
-SENDS, SENT_STEP_MM, MEASURED_JOB = 30, 0.005, 2
-"""Readings that a stand-in sends, how much smaller each is than the one before, and the job of the demo whose bench
-stands at a diameter."""
+SENDS, SENT_STEP_MM, MEASURED_JOB = 30, 0.03, 2
+"""Readings that a stand-in sends, how much smaller each is than the one before (ten times what it strays by: two alike
+would not be told apart), and the job of the demo whose bench stands at a diameter."""
 
 #: From the key going down until the frame that shows what changed on the drawing is handed over.
 WATCH = """() => {
@@ -88,7 +88,9 @@ def _sent(page: Page, address: str, job: int) -> list[float]:
     """Milliseconds from the key of the stand-in caliper to its reading in the table of the bench."""
     page.goto(f"{address}/jobs/{job}/bench")
     page.evaluate("() => localStorage.setItem('conch.bench.instruments', 'true')")
-    page.reload()
+    # What is sent before the page listens is not shown by it.
+    with page.expect_response(lambda response: response.url.endswith("/live")):
+        page.reload()
     page.wait_for_function("() => document.querySelector('[aria-label=Instruments]') !== null")
     page.wait_for_timeout(500)
     page.evaluate(ARRIVES)

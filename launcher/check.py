@@ -12,7 +12,7 @@ from pathlib import Path
 
 from launcher.environment import ROOT, WEB, chromium, prepared
 from launcher.messages import say
-from launcher.serve import server_environment
+from launcher.serve import many_starts
 
 
 @dataclass(frozen=True)
@@ -76,7 +76,7 @@ def run_tests(only: list[str], *, same_draws: bool) -> int:
     python = prepared(dev=True)
     started = time.monotonic()
     with tempfile.TemporaryDirectory(prefix="conch-test-") as data:
-        env = {**server_environment(Path(data)), "CONCH_CHROMIUM": chromium()}
+        env = {**many_starts(Path(data)), "CONCH_CHROMIUM": chromium()}
         if same_draws:
             env["CI"] = "1"  # hypothesis' profile for a gate: no random seed, no deadline
         else:

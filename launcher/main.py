@@ -119,11 +119,11 @@ def _parser() -> argparse.ArgumentParser:
 def _in_place(module: str, arguments: list[str], **more: str) -> int:
     """Run a module of the project over a store of its own; its exit status."""
     from launcher.environment import prepared
-    from launcher.serve import server_environment
+    from launcher.serve import many_starts
 
     python = prepared(dev=True)
     with tempfile.TemporaryDirectory(prefix="conch-run-") as data:
-        env = {**server_environment(Path(data)), **more}
+        env = {**many_starts(Path(data)), **more}
         return subprocess.run([str(python), "-m", module, *arguments], cwd=ROOT, env=env, check=False).returncode
 
 

@@ -35,6 +35,14 @@ def server_environment(data: Path) -> dict[str, str]:
     return {**os.environ, "CONCH_DATA": str(data), "DJANGO_SETTINGS_MODULE": "server.settings", "PYTHONPATH": str(ROOT)}
 
 
+def many_starts(data: Path) -> dict[str, str]:
+    """The variables of a run that starts many servers: what Python compiles is kept for the next one, out of the
+    sources, also where it is told to keep nothing."""
+    env = {**server_environment(data), "PYTHONPYCACHEPREFIX": str(HOME / "compiled")}
+    env.pop("PYTHONDONTWRITEBYTECODE", None)
+    return env
+
+
 def check_port(port: int) -> None:
     """Stop unless the port is free."""
     if not 0 <= port < 65536:

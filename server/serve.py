@@ -16,11 +16,9 @@ from typing import NoReturn
 import django
 from django.core.management import call_command
 
-from server import backups, store
+from server import backups, store, warming
 from server.listen import Listening
 from server.network import HERE, Network, NetworkProblem, find_network
-
-GC_ALLOCATIONS = 50_000
 
 
 def _mind_being_ended() -> None:
@@ -88,24 +86,6 @@ def _prepared(file: Path, *, empty: bool) -> None:
     bring_up_to_date()
 
 
-def _warm() -> None:
-    """Work out beforehand what is asked first, while the first is answered, and keep it out of the collector's
-    rounds."""
-    from lathework.answers.size import size_of
-    from lathework.threads.library import library
-    from server.paper import dxf, holder_sheet, labels, setup_sheet  # noqa: F401  # they take long to be loaded
-
-    try:
-        for thread in library():
-            size_of(thread)  # kept, so that the first keystroke is as quick as the next
-    finally:
-        # What is kept for good is taken out of the collector's rounds, and these come seldom: an answer makes thousands
-        # of small values, none of them in circles.
-        gc.freeze()
-        gc.set_threshold(GC_ALLOCATIONS)
-        gc.enable()
-
-
 def _told(port: int, network: Network | None) -> str:
     """Where it is; on the network also the code that pairs a device, and a picture of both."""
     here = f"Conch is at http://{HERE}:{port}/  (stop it with Ctrl-C)"
@@ -148,7 +128,7 @@ def _serve(options: argparse.Namespace, network: Network | None) -> None:
             if options.with_parent:
                 _with_parent()
             print(told, flush=True)
-            threading.Thread(target=_warm, name="warming", daemon=True).start()
+            warming.begin()
             with backups.daily(settings.DATA, wanted=not options.no_backups):
                 listening.run()
     finally:

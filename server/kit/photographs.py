@@ -1,39 +1,19 @@
-"""Photographs of things: checked, turned upright, made small, kept without what a camera writes beside the picture."""
+"""Photographs of things, as they are kept.
+
+What reads pictures is loaded with the first: it would keep every start waiting.
+"""
 
 from __future__ import annotations
 
-from io import BytesIO
-
 from django.db import transaction
 from django.http import Http404
-from PIL import Image, ImageOps, UnidentifiedImageError
 
-from lathework.errors import InputError
 from server.kit.models import Photograph, Thing
 
-LARGEST_BYTES, MOST_PIXELS = 5 * 1024 * 1024, 50_000_000
-SIDE, QUALITY = 800, 80
-"""Pixels of the longer side that is kept, and how finely."""
-FORMATS = ("JPEG", "PNG", "WEBP", "GIF")
-Image.init()
+LARGEST_BYTES = 5 * 1024 * 1024
+SIDE = 800
+"""Dots of the longer side that is kept."""
 NO_PICTURE = "This is no picture that can be read: JPEG, PNG, WebP or GIF."
-
-
-def _small(content: bytes) -> bytes:
-    """A picture as a small JPEG. Raises InputError on "photograph"."""
-    if len(content) > LARGEST_BYTES:
-        raise InputError("too-long", "photograph", f"At most {LARGEST_BYTES // 1024**2} MB fit here.")
-    try:
-        with Image.open(BytesIO(content), formats=FORMATS) as opened:
-            if opened.width * opened.height > MOST_PIXELS:
-                raise InputError("too-long", "photograph", "This picture has too many dots: make it smaller first.")
-            upright = ImageOps.exif_transpose(opened).convert("RGB")
-    except (UnidentifiedImageError, Image.DecompressionBombError, OSError, SyntaxError, ValueError):
-        raise InputError("unreadable", "photograph", NO_PICTURE) from None
-    upright.thumbnail((SIDE, SIDE))
-    out = BytesIO()
-    upright.save(out, "JPEG", quality=QUALITY)
-    return out.getvalue()
 
 
 @transaction.atomic
@@ -42,22 +22,19 @@ def keep(ident: str, content: bytes) -> Thing:
     thing = Thing.objects.filter(pk=ident).first()
     if thing is None:
         raise Http404
-    small = _small(content)
+    from server.kit.pictures import small
+
     kept = Photograph.objects.filter(thing=thing).first()
     revision = kept.revision + 1 if kept else 1
-    Photograph.objects.update_or_create(thing=thing, defaults={"content": small, "revision": revision})
+    Photograph.objects.update_or_create(thing=thing, defaults={"content": small(content), "revision": revision})
     return thing
 
 
 def put_back(ident: str, content: bytes) -> None:
     """Keep a photograph as it was kept before, to the byte. Raises InputError on "photograph"."""
-    try:
-        with Image.open(BytesIO(content), formats=("JPEG",)) as opened:
-            if max(opened.size) > SIDE:
-                raise InputError("too-long", "photograph", f"{ident}: a photograph is kept {SIDE} dots wide at most.")
-            opened.load()
-    except (UnidentifiedImageError, Image.DecompressionBombError, OSError, SyntaxError, ValueError):
-        raise InputError("unreadable", "photograph", f"{ident}: {NO_PICTURE}") from None
+    from server.kit.pictures import check_small
+
+    check_small(content, ident)
     Photograph.objects.create(thing_id=ident, content=content)
 
 
