@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
 from itertools import groupby
 
 import segno
-from reportlab.graphics.shapes import Drawing, Path
-from reportlab.lib.colors import black
+from reportlab.pdfgen.canvas import Canvas
+from reportlab.platypus import Flowable
 
 BORDER = 4
 """Light modules around it, as the standard asks."""
@@ -15,23 +16,44 @@ MASK = 3
 labels has hundreds. Readers read them all."""
 
 
-def code_drawing(address: str, side: float) -> Drawing:
-    """A code of that `side` (unit: points)."""
-    rows = list(segno.make_qr(address, error="m", mask=MASK).matrix_iter(border=BORDER))
-    module = side / len(rows)
-    dark = Path(fillColor=black, strokeColor=None)
+@lru_cache(maxsize=1024)
+def _rows(address: str) -> tuple[bytes, ...]:
+    """The modules of a code, row by row from above, 1 where it is dark; kept, for labels are printed again."""
+    code = segno.make_qr(address, error="m", mask=MASK)
+    return tuple(map(bytes, code.matrix_iter(border=BORDER)))
+
+
+def draw_code(canvas: Canvas, address: str, left: float, bottom: float, side: float) -> None:
+    """A code of that `side` on a page, its lower left corner at `left` and `bottom` (unit: points)."""
+    rows = _rows(address)
+    dark = canvas.beginPath()
     for y, row in enumerate(reversed(rows)):
         x = 0
-        # Neighbours are one rectangle: fewer lines to draw, and no hair of light between them.
+        # Neighbours are one rectangle: fewer to draw, and no hair of light between them.
         for is_dark, run in groupby(row):
             wide = len(list(run))
             if is_dark:
-                left, low, right, high = (at * module for at in (x, y, x + wide, y + 1))
-                dark.moveTo(left, low)
-                for corner in ((right, low), (right, high), (left, high)):
-                    dark.lineTo(*corner)
-                dark.closePath()
+                dark.rect(x, y, wide, 1)
             x += wide
-    drawing = Drawing(side, side)
-    drawing.add(dark)
-    return drawing
+    canvas.saveState()
+    canvas.translate(left, bottom)
+    canvas.scale(side / len(rows), side / len(rows))
+    canvas.setFillGray(0)
+    canvas.drawPath(dark, stroke=0, fill=1)
+    canvas.restoreState()
+
+
+class Code(Flowable):
+    """A code of that `side` (unit: points) among what is set on a page."""
+
+    def __init__(self, address: str, side: float) -> None:
+        super().__init__()
+        self.address, self.side = address, side
+
+    def wrap(self, width: float, height: float) -> tuple[float, float]:
+        """How much room it takes of what there is (unit: points)."""
+        return self.side, self.side
+
+    def draw(self) -> None:
+        """Draw it where it was put."""
+        draw_code(self.canv, self.address, 0, 0, self.side)

@@ -5,13 +5,12 @@ from __future__ import annotations
 from collections.abc import Sequence
 from io import BytesIO
 
-from reportlab.graphics import renderPDF
 from reportlab.lib.pagesizes import A4
 from reportlab.lib.units import mm
 from reportlab.lib.utils import simpleSplit
 from reportlab.pdfgen.canvas import Canvas
 
-from server.paper.code import code_drawing
+from server.paper.code import draw_code
 from server.paper.fonts import WORDS, fonts
 
 COLUMNS, ROWS = 3, 8
@@ -23,7 +22,7 @@ _SIZE, _SMALL, _LINES = 10, 8, 4
 
 def _label(canvas: Canvas, left: float, bottom: float, name: str, place: str, address: str) -> None:
     """One label, its lower left corner at `left` and `bottom` (unit: points)."""
-    renderPDF.draw(code_drawing(address, _CODE), canvas, left + _EDGE / 2, bottom + (HIGH - _CODE) / 2)
+    draw_code(canvas, address, left + _EDGE / 2, bottom + (HIGH - _CODE) / 2, _CODE)
     x, room = left + _CODE + _EDGE, WIDE - _CODE - 2 * _EDGE
     lines = simpleSplit(name, WORDS, _SIZE, room)[:_LINES]
     y = bottom + HIGH - _EDGE - _SIZE

@@ -23,7 +23,7 @@ from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.units import LengthUnit, show_length, unit_word
-from server.paper.code import code_drawing
+from server.paper.code import Code
 from server.paper.fonts import WORDS, fonts
 from server.paper.lettering import SIZES, Lettering
 from server.paper.pages import WIDTH, fewest_pages, sheet_of_paper
@@ -144,7 +144,7 @@ def _heading(text: str, style: Lettering, address: str) -> Flowable:
     if not address:
         return style.title(text)
     rules: list[Any] = [("VALIGN", (0, 0), (-1, -1), "MIDDLE"), ("LEFTPADDING", (0, 0), (0, 0), 0)]
-    row = [[style.title(text), style.care("the bench on a tablet"), code_drawing(address, _CODE)]]
+    row = [[style.title(text), style.care("the bench on a tablet"), Code(address, _CODE)]]
     return Table(row, colWidths=[style.width - _CODE - _CODE_WORDS, _CODE_WORDS, _CODE], style=rules)
 
 

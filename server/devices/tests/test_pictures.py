@@ -4,13 +4,15 @@ from __future__ import annotations
 
 import re
 import unittest
+from io import BytesIO
 
 import zxingcpp
 from PIL import Image, ImageDraw
-from reportlab.graphics.shapes import Path
+from pypdf import PdfReader
+from reportlab.pdfgen.canvas import Canvas
 
 from server.devices.picture import picture
-from server.paper.code import code_drawing
+from server.paper.code import draw_code
 
 ADDRESSES = (
     "http://192.0.2.20:8420/pair#482913",
@@ -40,13 +42,17 @@ class Pictures(unittest.TestCase):
         side = 600
         labels = tuple(f"http://192.0.2.20:8420/shop?thing=d{number:010x}" for number in range(0, 2**32, 2**28 + 7))
         for address in (*ADDRESSES, *labels):
-            [path] = code_drawing(address, side).contents
-            assert isinstance(path, Path)
+            out = BytesIO()
+            canvas = Canvas(out, pagesize=(side, side), pageCompression=0)
+            draw_code(canvas, address, 0, 0, side)
+            canvas.save()
             image = Image.new("L", (side, side), 255)
-            pen = ImageDraw.Draw(image)
-            points = iter(path.points)
-            corners = list(zip(points, points, strict=True))
-            for n in range(0, len(corners), 4):
-                (left, low), _, (right, high), _ = corners[n : n + 4]
-                pen.rectangle((round(left), round(side - high), round(right) - 1, round(side - low) - 1), fill=0)
+            pen, module = ImageDraw.Draw(image), 1.0
+            for values, operator in getattr(PdfReader(out).pages[0].get_contents(), "operations", ()):
+                if operator == b"cm":
+                    module *= float(values[0])
+                if operator == b"re":
+                    left, low, wide, high = (float(value) * module for value in values)
+                    corner = (round(left + wide) - 1, round(side - low) - 1)
+                    pen.rectangle((round(left), round(side - low - high), *corner), fill=0)
             self.assertEqual(self.read(image), address)
