@@ -279,7 +279,7 @@ def record(request: HttpRequest, job_id: int, payload: EntryIn, key: ActKey = ""
 @acting
 def undo(request: HttpRequest, job_id: int, payload: SawIn, key: ActKey = "") -> HttpResponse:
     """Take back the last entry."""
-    return _bench(entries.undo_last(job_id, _saw(payload), key))
+    return _bench(entries.undo_last(job_id, _saw(payload), key, device_of(request)))
 
 
 @router.post("/{job_id}/hold", response={200: StandingShown, **PROBLEMS})

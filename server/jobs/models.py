@@ -70,6 +70,7 @@ class Entry(models.Model):
     revision = models.PositiveIntegerField(default=0)
     at = models.DateTimeField()
     undone_at = models.DateTimeField(null=True)
+    undone_on = models.CharField(max_length=60, blank=True)
 
     class Meta:
         ordering = ("id",)

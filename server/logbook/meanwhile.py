@@ -13,17 +13,19 @@ MOST = 12
 
 @dataclass(frozen=True)
 class Meanwhile:
-    """Entries recorded since then, the newest first; whether what stood last then was taken back; whether the job
-    itself was changed."""
+    """Entries recorded since then, the newest first; whether what stood last then was taken back, and on which device,
+    "" for the host; whether the job itself was changed."""
 
     entries: tuple[LogEntry, ...]
     taken_back: bool
+    taken_back_on: str
     changed: bool
 
 
 def meanwhile(job: Job, last: int, revision: int) -> Meanwhile:
     """What was done since entry `last` was the last that counted (0 for none), at that revision."""
     rows = Entry.objects.filter(job=job, undone_at=None, pk__gt=last).order_by("-pk")[:MOST].values(*SHOWN)
-    gone = last > 0 and not Entry.objects.filter(job=job, undone_at=None, pk=last).exists()
+    stood = Entry.objects.filter(job=job, pk=last).values_list("undone_at", "undone_on").first()
+    gone, on = (stood[0] is not None, stood[1]) if stood else (last > 0, "")
     titles = {job.pk: job.title}
-    return Meanwhile(tuple(entry_shown(row, titles) for row in rows), gone, job.revision != revision)
+    return Meanwhile(tuple(entry_shown(row, titles) for row in rows), gone, on, job.revision != revision)

@@ -170,7 +170,8 @@ def register_problems(api: NinjaAPI) -> None:
         if fault is None:
             raise error
         tell_refusal(fault.sentence)
-        told = problem(fault.status, fault.code, f"{fault.sentence} {KEPT}")
+        kept = "" if request.method == "GET" else f" {KEPT}"
+        told = problem(fault.status, fault.code, f"{fault.sentence}{kept}")
         told._has_been_logged = True  # type: ignore[attr-defined]  # the framework would tell it at each attempt
         return told
 

@@ -97,11 +97,38 @@ class Tablet(Networked):
         expect(tablet.get_by_role("button", name="Set aside")).to_have_count(0)
         tablet.get_by_role("button", name="On a tablet").click()
         expect(tablet.get_by_text(f"http://{THERE}:{self.server.port}/jobs/2/bench")).to_be_visible()
+        self.is_offered_no_change(tablet)
         tablet.goto("/upkeep")
         expect(tablet.get_by_text("Devices are looked after on the machine")).to_be_visible()
         expect(tablet.get_by_role("button", name="Let a device in")).to_have_count(0)
         told = tablet.request.post("/api/jobs/2/undo", data={"last": 0, "revision": 1}, headers=self.token(tablet))
         self.assertEqual((told.status, told.json()["code"]), (403, "onlooker"))
+
+    def is_offered_no_change(self, page: Page) -> None:
+        """What changes something elsewhere: there on the host, not on that page."""
+        changes = {
+            "/new?as=stud": "Show the plan",
+            "/holders": "Make it",
+            "/shop": "Read a kit file or CSV",
+            "/threads?q=M10": "☆ keep at hand",
+        }
+        for path, name in changes.items():
+            for seen_by, count in ((self.page, 1), (page, 0)):
+                seen_by.goto(path)
+                expect(seen_by.locator("main h1").first).to_be_visible()
+                expect(seen_by.get_by_role("button", name=name, exact=True)).to_have_count(count)
+        for seen_by, readonly in ((self.page, 0), (page, 1)):
+            seen_by.goto("/shop")
+            seen_by.locator(".drawer button, .thing").first.click()
+            expect(seen_by.get_by_role("article")).to_be_visible()
+            notes = seen_by.get_by_role("textbox", name="Notes").and_(seen_by.locator("[readonly]"))
+            expect(notes).to_have_count(readonly)
+
+    def test_the_bench_is_taken_to_a_tablet(self) -> None:
+        """By the host, where it stands: the picture opens the same bench."""
+        self.page.goto("/jobs/2/bench")
+        self.page.get_by_role("button", name="on a tablet").click()
+        expect(self.page.get_by_text(f"http://{THERE}:{self.server.port}/jobs/2/bench")).to_be_visible()
 
     def token(self, page: Page) -> dict[str, str]:
         """What a page's own requests carry."""

@@ -7,7 +7,7 @@ import json
 import sys
 from collections.abc import Iterator
 
-from tests.campaign.disks import can_mount, full_disk
+from tests.campaign.disks import can_mount, damaged_file, full_disk
 from tests.campaign.fuzz import fuzz
 from tests.campaign.kills import cuts, kills
 from tests.campaign.load import load
@@ -32,6 +32,7 @@ def _figures(options: argparse.Namespace, failed: list[str]) -> Iterator[tuple[s
         yield from cuts(options.cuts).items()
     if can_mount():
         yield from full_disk().items()
+    yield from damaged_file(50).items()
     if options.requests:
         fuzzed, wrong = fuzz(options.requests, options.seed)
         failed.extend(wrong)

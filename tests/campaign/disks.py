@@ -1,4 +1,4 @@
-"""Disks that fail a server: full, read-only. A small file system of memory stands for the disk."""
+"""Disks that fail a server: full, read-only, with a damaged file. A small file system of memory stands for the disk."""
 
 from __future__ import annotations
 
@@ -12,6 +12,7 @@ from contextlib import contextmanager
 from functools import cache
 from pathlib import Path
 
+from server.store import NAME
 from tests.browser.server import ROOT, Server, demo_store
 from tests.campaign.client import Client, Notes
 from tests.campaign.kills import STUDS
@@ -97,6 +98,30 @@ def full_disk() -> dict[str, int]:
         lost, doubled = notes.lost_and_doubled(client)
     told = {"full_tries": TRIES, "full_unrefused": TRIES - refused, "full_unread": TRIES - read}
     return {**told, "full_lost": lost, "full_doubled": doubled}
+
+
+_FIRST_BYTES = 8192
+"""What stays of a file that is damaged: SQLite still knows it for a store."""
+_ASKED = ("/", "/api/jobs", "/api/log", "/api/kit", "/api/devices", "/api/health", "/api/size?q=M8")
+
+
+def damaged_file(rounds: int) -> dict[str, int]:
+    """A store whose file is overwritten under its server: answers that neither are right nor name what is wrong."""
+    with tempfile.TemporaryDirectory(prefix="conch-disk-") as folder:
+        server = Server(Path(folder), empty=False)
+        server.start()
+        client, notes = Client(server.port), Notes(STUDS)
+        _, key, body = notes.act(client)
+        store = server.data / NAME
+        with store.open("r+b") as file:
+            file.seek(_FIRST_BYTES)
+            file.write(b"\x55" * (store.stat().st_size - _FIRST_BYTES))
+        answers = [client.ask("GET", path) for _ in range(rounds) for path in (*_ASKED, f"{notes.path}/bench")]
+        answers += [client.ask("POST", f"{notes.path}/entries", body, **{"Idempotency-Key": key})]
+        server.end()
+    named = sum(status == 507 and json.loads(content)["code"] == "damaged" for status, content in answers)
+    right = sum(status == 200 for status, _ in answers)
+    return {"damaged_named": named, "damaged_wrong": len(answers) - named - right}
 
 
 READ_ONLY = 'mount -o remount,ro "$1"'

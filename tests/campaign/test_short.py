@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import unittest
 
-from tests.campaign.disks import can_mount, full_disk
+from tests.campaign.disks import can_mount, damaged_file, full_disk
 from tests.campaign.fuzz import fuzz
 from tests.campaign.kills import cuts, kills
 from tests.campaign.load import load
@@ -27,6 +27,11 @@ class Short(unittest.TestCase):
         figures = full_disk()
         self.assertEqual((figures["full_unrefused"], figures["full_unread"]), (0, 0))
         self.assertEqual((figures["full_lost"], figures["full_doubled"]), (0, 0))
+
+    def test_a_file_that_is_damaged_while_it_is_served_is_named_in_every_answer(self) -> None:
+        figures = damaged_file(2)
+        self.assertEqual(figures["damaged_wrong"], 0)
+        self.assertGreater(figures["damaged_named"], 8)
 
     def test_people_at_once_lose_and_double_nothing(self) -> None:
         figures = load(6, seed=2)

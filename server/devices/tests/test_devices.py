@@ -79,6 +79,14 @@ class Devices(ApiCase):
         copy = self.send("POST", "/api/jobs/import", self.get(self.url("/job.json"))).json()
         self.assertEqual(Entry.objects.filter(job_id=copy["id"]).first().device, "bench tablet")  # type: ignore[union-attr]
 
+    def test_who_is_asked_again_is_told_where_an_entry_was_taken_back(self) -> None:
+        self.record("note", reason="from the host")
+        saw = self.saw()
+        undone = self.tablet().post(self.url("/undo"), saw, content_type="application/json")
+        self.assertEqual(undone.status_code, 200)
+        told = self.get(self.url(f"/meanwhile?last={saw['last']}&revision={saw['revision']}"))
+        self.assertEqual((told["taken_back"], told["taken_back_on"]), (True, "bench tablet"))
+
     def test_an_onlooker_looks_and_changes_nothing(self) -> None:
         client = self.tablet("onlooker")
         for path in (self.url(), self.url("/bench"), "/api/jobs", "/api/log", "/api/kit"):

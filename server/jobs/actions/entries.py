@@ -155,7 +155,7 @@ def record(job_id: int, asked: Asked, key: str = "") -> Job:
     return once(key, asked.kind, job_id, lambda: _recorded(job_id, asked))
 
 
-def _undone(job_id: int, saw: Saw) -> Job:
+def _undone(job_id: int, saw: Saw, device: str) -> Job:
     job = find_job(job_id)
     check_open(job)
     check_saw(job, saw)
@@ -163,8 +163,8 @@ def _undone(job_id: int, saw: Saw) -> Job:
     if last is None:
         raise Refused(InputError("nothing-to-undo", "job", "Nothing has been recorded yet."))
     moment = timezone.now()
-    last.undone_at = moment
-    last.save(update_fields=["undone_at"])
+    last.undone_at, last.undone_on = moment, device
+    last.save(update_fields=["undone_at", "undone_on"])
     job.changed_at = moment
     job.save(update_fields=["changed_at"])
     words.forget_entry(last.pk)
@@ -174,6 +174,7 @@ def _undone(job_id: int, saw: Saw) -> Job:
 
 
 @transaction.atomic
-def undo_last(job_id: int, saw: Saw, key: str = "") -> Job:
-    """Take back the last entry that counts; it stays in the store, marked. Raises Refused when there is none."""
-    return once(key, "undo", job_id, lambda: _undone(job_id, saw))
+def undo_last(job_id: int, saw: Saw, key: str = "", device: str = "") -> Job:
+    """Take back the last entry that counts, on that `device`; it stays in the store, marked. Raises Refused when there is
+    none."""
+    return once(key, "undo", job_id, lambda: _undone(job_id, saw, device))

@@ -1,5 +1,10 @@
 <script setup lang="ts">
+import { VMenu } from 'vuetify/components/VMenu'
+import { VSheet } from 'vuetify/components/VSheet'
+
 import type { BenchNow } from '@/features/bench/projected'
+import { useMe } from '@/shared/api/useMe'
+import TabletCode from '@/shared/controls/TabletCode.vue'
 import { turnUnits, useUnits } from '@/shared/figures/useUnits'
 import { useShopTheme } from '@/shared/state/useShopTheme'
 
@@ -14,6 +19,7 @@ const emit = defineEmits<{
   instruments: []
 }>()
 const { unit } = useUnits()
+const { me, isHost } = useMe()
 const theme = useShopTheme(() => true)
 </script>
 
@@ -38,6 +44,14 @@ const theme = useShopTheme(() => true)
       zero lost
     </button>
     <button v-if="open" type="button" class="key" @click="emit('instruments')">instruments</button>
+    <v-menu v-if="open && isHost && me?.network" location="top">
+      <template #activator="{ props: menu }">
+        <button type="button" class="key" v-bind="menu">on a tablet</button>
+      </template>
+      <v-sheet class="code">
+        <TabletCode :path="`/jobs/${bench.id}/bench`" what="this bench" />
+      </v-sheet>
+    </v-menu>
     <router-link
       class="key"
       :to="{ name: 'plan', params: { id: bench.id }, query: bench.part > 1 ? { part: bench.part } : {} }"
@@ -63,6 +77,11 @@ const theme = useShopTheme(() => true)
   display: inline-flex;
   align-items: center;
   gap: 6px;
+}
+.code {
+  padding: 8px 18px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
 }
 .key:hover {
   color: var(--lagoon);

@@ -5,6 +5,7 @@ import { useUnits } from '@/shared/figures/useUnits'
 /** What others did to the job that this screen had not shown: it shows it now. */
 defineProps<{ told: Schemas['Meanwhile'] }>()
 const { text } = useUnits()
+const HOST = 'the machine that Conch runs on'
 </script>
 
 <template>
@@ -12,9 +13,11 @@ const { text } = useUnits()
     <strong>◌ Meanwhile</strong>
     <ul>
       <li v-if="told.changed">the plan was changed</li>
-      <li v-if="told.taken_back">what stood last was taken back</li>
+      <li v-if="told.taken_back">
+        <span class="muted">{{ told.taken_back_on || HOST }}:</span> what stood last was taken back
+      </li>
       <li v-for="entry in told.entries" :key="entry.id">
-        <span class="muted">{{ entry.device || 'the machine that Conch runs on' }}:</span>
+        <span class="muted">{{ entry.device || HOST }}:</span>
         {{ entry.step }} · {{ entry.what }}
         <span v-if="entry.reading" class="fig">{{ text(entry.reading) }}</span>
         {{ entry.reading ? '' : entry.said }}

@@ -8,6 +8,7 @@ import { useChoices } from '@/shared/api/useChoices'
 import HolderDimensions from '@/features/holders/HolderDimensions.vue'
 import HolderDrawings from '@/features/holders/HolderDrawings.vue'
 import BusyButton from '@/shared/controls/BusyButton.vue'
+import FittersOnly from '@/shared/controls/FittersOnly.vue'
 
 /** A holder to make oneself: each dimension with its reason as one types, drawn, and the job that makes it. */
 const {
@@ -72,12 +73,14 @@ const label = (one: { label: string; size: boolean }) =>
         />
         <p v-if="problem && !problem.errors.length" class="field-error" role="alert">{{ problem.message }}</p>
         <p v-if="trouble" class="field-error" role="alert">{{ trouble.message }}</p>
-        <p class="act">
-          <BusyButton type="submit" color="secondary" size="large" :busy="busy" :disabled="!found"
-            >Make it</BusyButton
-          >
-          <span class="muted">A job of its own: change anything on its plan.</span>
-        </p>
+        <FittersOnly>
+          <p class="act">
+            <BusyButton type="submit" color="secondary" size="large" :busy="busy" :disabled="!found"
+              >Make it</BusyButton
+            >
+            <span class="muted">A job of its own: change anything on its plan.</span>
+          </p>
+        </FittersOnly>
       </form>
       <section v-if="found && whole" class="design" aria-label="Design">
         <HolderDrawings :design="found" :file-at="fileAt" />

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 
 import type { Schemas } from '@/shared/api/client'
 import { useUnits } from '@/shared/figures/useUnits'
+import FittersOnly from '@/shared/controls/FittersOnly.vue'
 
 /** A thread it may be: how probable, and what speaks for it and against it. */
 const props = defineProps<{ candidate: Schemas['CandidateShown']; open: boolean; first: boolean }>()
@@ -68,11 +69,13 @@ const MARKS = { for: '+', against: '−', 'either way': '·' } as const
       <p v-for="note in candidate.notes" :key="note" class="note">◆ {{ note }}</p>
       <ShopServes :thread="candidate.designation" />
       <p class="ways">
-        <v-btn
-          :color="first ? 'secondary' : undefined"
-          :variant="first ? 'flat' : 'outlined'"
-          @click="emit('take')"
-          >Make it a job's thread</v-btn
+        <FittersOnly
+          ><v-btn
+            :color="first ? 'secondary' : undefined"
+            :variant="first ? 'flat' : 'outlined'"
+            @click="emit('take')"
+            >Make it a job's thread</v-btn
+          ></FittersOnly
         >
         <router-link :to="{ name: 'threads', query: { q: candidate.designation } }"
           >its page in the book</router-link

@@ -14,6 +14,7 @@ import {
 import { useActs } from '@/shared/jobs/useActs'
 import { useJobActs } from '@/shared/jobs/useJobActs'
 import { useUndo } from '@/shared/jobs/useUndo'
+import FittersOnly from '@/shared/controls/FittersOnly.vue'
 
 /** A job that this version does not read: why, what is still to be had of it, and how to put it right. */
 const props = defineProps<{ id: number; problem: Problem }>()
@@ -80,7 +81,9 @@ async function remove() {
       recorded at the bench stays with the job.
     </p>
     <p class="acts">
-      <v-btn color="secondary" @click="input?.click()">Read the mended file</v-btn>
+      <FittersOnly>
+        <v-btn color="secondary" @click="input?.click()">Read the mended file</v-btn>
+      </FittersOnly>
       <a :href="`/api/jobs/${id}/job.json`" download>Job file</a>
       <a :href="`/api/jobs/${id}/readings.csv`" download>Readings</a>
       <router-link v-if="standing" :to="{ name: 'log', query: { q: standing.title } }"
@@ -95,7 +98,7 @@ async function remove() {
         tabindex="-1"
         @change="mend"
       />
-      <plain-btn @click="remove">Delete</plain-btn>
+      <FittersOnly><plain-btn @click="remove">Delete</plain-btn></FittersOnly>
       <router-link to="/">Back to the jobs</router-link>
     </p>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>

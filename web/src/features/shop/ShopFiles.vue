@@ -5,6 +5,7 @@ import { VCheckbox } from 'vuetify/components/VCheckbox'
 import { ask, asProblem, client, type Schemas } from '@/shared/api/client'
 import { type Said, type Thing, useKinds } from '@/features/shop/useKit'
 import BusyButton from '@/shared/controls/BusyButton.vue'
+import FittersOnly from '@/shared/controls/FittersOnly.vue'
 
 /** The shop as files: read in row by row, what is sound and what is not side by side; taken along as JSON, CSV, labels. */
 const props = defineProps<{ add: (wanted: Said[]) => Promise<unknown>; things: Thing[] }>()
@@ -56,18 +57,19 @@ const put = () =>
 
 <template>
   <section class="files" aria-label="Files of the shop">
-    <p>
-      <plain-btn @click="input?.click()">Read a kit file or CSV</plain-btn>
-      <input
-        ref="input"
-        class="sr"
-        type="file"
-        tabindex="-1"
-        accept=".json,.csv,application/json,text/csv"
-        aria-label="Kit file"
-        @change="read"
-      />
-    </p>
+    <FittersOnly
+      ><p>
+        <plain-btn @click="input?.click()">Read a kit file or CSV</plain-btn>
+        <input
+          ref="input"
+          class="sr"
+          type="file"
+          tabindex="-1"
+          accept=".json,.csv,application/json,text/csv"
+          aria-label="Kit file"
+          @change="read"
+        /></p
+    ></FittersOnly>
     <details v-if="things.length">
       <summary>Take the shop along</summary>
       <a href="/api/kit/kit.json">kit file</a>, <a href="/api/kit/labels.pdf">labels to print</a>; as CSV:

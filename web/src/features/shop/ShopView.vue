@@ -9,6 +9,7 @@ import ShopFiles from '@/features/shop/ShopFiles.vue'
 import ThingPage from '@/features/shop/ThingPage.vue'
 import WhatICut from '@/features/shop/WhatICut.vue'
 import { type Thing, useKit } from '@/features/shop/useKit'
+import FittersOnly from '@/shared/controls/FittersOnly.vue'
 
 /** The shop: drawers with what lies in them, the chosen thing in full beside them. */
 const { data, error, things, drawers, add, change, again, retire: takeOut } = useKit()
@@ -63,7 +64,9 @@ async function back() {
     <p v-if="gone" role="status">{{ gone.name }}: taken out. <plain-btn @click="back">Undo</plain-btn></p>
     <div class="halves">
       <div class="left">
-        <ShopAdd :add="add" :lathes="things.filter((one) => one.kind === 'lathe').length" />
+        <FittersOnly
+          ><ShopAdd :add="add" :lathes="things.filter((one) => one.kind === 'lathe').length"
+        /></FittersOnly>
         <ShopFiles :add="add" :things="things" />
         <v-text-field
           v-if="things.length > MANY"

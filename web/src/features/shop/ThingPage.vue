@@ -11,6 +11,7 @@ import DieLine from '@/features/shop/DieLine.vue'
 import ThingPhoto from '@/features/shop/ThingPhoto.vue'
 import { type Thing, useKinds } from '@/features/shop/useKit'
 import { useChoices } from '@/shared/api/useChoices'
+import { useMe } from '@/shared/api/useMe'
 
 /** A thing in full: what it is, where it lies, how it is, what its thread did in the log. */
 const props = defineProps<{
@@ -66,6 +67,7 @@ const { data: jobs } = useQuery({
   queryFn: () => ask(client.GET('/api/log/lathes', { params: { query: { lathe: props.thing.id } } })),
   enabled: () => props.thing.kind === 'lathe',
 })
+const { looksOnly } = useMe()
 </script>
 
 <template>
@@ -85,6 +87,7 @@ const { data: jobs } = useQuery({
       item-value="code"
       :item-props="(one: { remark: string }) => ({ subtitle: one.remark })"
       :model-value="thing.state"
+      :readonly="looksOnly"
       @update:model-value="say({ ...typed, state: String($event) })"
     />
     <dl class="said">
@@ -97,6 +100,7 @@ const { data: jobs } = useQuery({
             :choices="field.choices"
             :model-value="value(field.field)"
             :error="errors[field.field]"
+            :readonly="looksOnly"
             @update:model-value="say({ ...typed, [field.field]: $event })"
           />
           <InlineField
@@ -107,6 +111,7 @@ const { data: jobs } = useQuery({
             :long="field.long"
             :model-value="value(field.field)"
             :error="errors[field.field]"
+            :readonly="looksOnly"
             @update:model-value="typed[field.field] = $event"
             @commit="say()"
           />
@@ -121,6 +126,7 @@ const { data: jobs } = useQuery({
             :long="field === 'notes'"
             :model-value="typed[field] ?? thing[field]"
             :error="errors[field]"
+            :readonly="looksOnly"
             @update:model-value="typed[field] = $event"
             @commit="say()"
           />
@@ -147,7 +153,7 @@ const { data: jobs } = useQuery({
       </ul>
     </template>
     <ThingPhoto :thing="thing" @changed="emit('changed')" />
-    <plain-btn class="out" @click="emit('retire')">Take it out of the shop</plain-btn>
+    <plain-btn v-if="!looksOnly" class="out" @click="emit('retire')">Take it out of the shop</plain-btn>
   </article>
 </template>
 

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 
 import { ask, asProblem, client } from '@/shared/api/client'
 import type { Thing } from '@/features/shop/useKit'
+import FittersOnly from '@/shared/controls/FittersOnly.vue'
 
 /** What a thing looks like: one photograph, taken or chosen; a wrong file is told and changes nothing. */
 const props = defineProps<{ thing: Thing }>()
@@ -47,21 +48,22 @@ const forget = () => attempt(() => ask(client.DELETE('/api/kit/{ident}/photograp
       :src="`/api/kit/${thing.id}/photograph?revision=${thing.photograph}`"
       :alt="`Photograph of ${thing.name}`"
     />
-    <p>
-      <plain-btn @click="input?.click()">{{
-        thing.photograph ? 'Another photograph' : 'Add a photograph'
-      }}</plain-btn>
-      <plain-btn v-if="thing.photograph" @click="forget">Remove it</plain-btn>
-      <input
-        ref="input"
-        class="sr"
-        type="file"
-        tabindex="-1"
-        accept="image/*"
-        aria-label="Photograph"
-        @change="keep"
-      />
-    </p>
+    <FittersOnly
+      ><p>
+        <plain-btn @click="input?.click()">{{
+          thing.photograph ? 'Another photograph' : 'Add a photograph'
+        }}</plain-btn>
+        <plain-btn v-if="thing.photograph" @click="forget">Remove it</plain-btn>
+        <input
+          ref="input"
+          class="sr"
+          type="file"
+          tabindex="-1"
+          accept="image/*"
+          aria-label="Photograph"
+          @change="keep"
+        /></p
+    ></FittersOnly>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
   </div>
 </template>

@@ -13,6 +13,7 @@ import { habits } from '@/shared/jobs/useHabits'
 import { useLive } from '@/shared/api/useLive'
 import { useUnits } from '@/shared/figures/useUnits'
 import BusyButton from '@/shared/controls/BusyButton.vue'
+import FittersOnly from '@/shared/controls/FittersOnly.vue'
 
 /** A worn end cut off, tapped and given a stud with its nut: one job of three parts, worked out as one types. */
 const emit = defineEmits<{ close: [] }>()
@@ -126,7 +127,9 @@ async function start() {
     </p>
     <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
     <p class="act">
-      <BusyButton type="submit" color="secondary" :busy="busy">Start the repair</BusyButton>
+      <FittersOnly>
+        <BusyButton type="submit" color="secondary" :busy="busy">Start the repair</BusyButton>
+      </FittersOnly>
       <plain-btn @click="emit('close')">Not now</plain-btn>
       <span class="muted small">One job, three parts: body, stud, nut. Change anything on its plan.</span>
     </p>

@@ -12,6 +12,7 @@ import type { Unit } from '@/shared/api/client'
 import ChoiceList from '@/shared/controls/ChoiceList.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import BusyButton from '@/shared/controls/BusyButton.vue'
+import FittersOnly from '@/shared/controls/FittersOnly.vue'
 
 /** The few facts of a beginning, beside the part as they describe it. */
 const props = defineProps<{ beginning: Beginning; job: ReturnType<typeof useStart>; walk?: boolean }>()
@@ -141,7 +142,9 @@ async function submit() {
       </p>
       <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
       <p class="act">
-        <BusyButton type="submit" color="secondary" size="large" :busy="busy">Show the plan</BusyButton>
+        <FittersOnly>
+          <BusyButton type="submit" color="secondary" size="large" :busy="busy">Show the plan</BusyButton>
+        </FittersOnly>
         <plain-btn @click="$emit('close')">Not now</plain-btn>
       </p>
     </div>

@@ -6,6 +6,7 @@ import InlineChoice from '@/shared/controls/InlineChoice.vue'
 import InlineField from '@/shared/controls/InlineField.vue'
 import { type CardQuery, cardFile } from '@/features/threads/useCard'
 import { useFavourites } from '@/features/threads/useFavourites'
+import { useMe } from '@/shared/api/useMe'
 
 /** The page's head: the thread, what its letters mean, its classes, and ways to take it away. */
 const props = defineProps<{ card: Schemas['CardShown']; query: CardQuery; errors: FieldError[] }>()
@@ -15,13 +16,14 @@ const isKept = computed(() => kept.value.includes(props.card.designation))
 const error = (field: string) => props.errors.find((e) => e.field === field)
 const choices = (names: string[]) => names.map((code) => ({ code, name: code, remark: '' }))
 const print = () => window.print()
+const { looksOnly } = useMe()
 </script>
 
 <template>
   <header class="head">
     <div class="title">
       <h1 class="fig">{{ card.designation }}</h1>
-      <plain-btn :aria-pressed="isKept" @click="toggle(card.designation)">
+      <plain-btn v-if="!looksOnly" :aria-pressed="isKept" @click="toggle(card.designation)">
         {{ isKept ? '★ kept at hand' : '☆ keep at hand' }}
       </plain-btn>
       <plain-btn v-if="card.external" @click="emit('over')"> lay another over it </plain-btn>

@@ -4166,8 +4166,8 @@ export interface components {
         };
         /**
          * Meanwhile
-         * @description Entries recorded since then, the newest first; whether what stood last then was taken back; whether the job
-         *     itself was changed.
+         * @description Entries recorded since then, the newest first; whether what stood last then was taken back, and on which device,
+         *     "" for the host; whether the job itself was changed.
          */
         Meanwhile: {
             /** Changed */
@@ -4176,6 +4176,8 @@ export interface components {
             entries: components["schemas"]["LogEntry"][];
             /** Taken Back */
             taken_back: boolean;
+            /** Taken Back On */
+            taken_back_on: string;
         };
         /**
          * MeetingShown

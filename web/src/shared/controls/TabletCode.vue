@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+
+import { ask, client } from '@/shared/api/client'
+import CodePicture from '@/shared/controls/CodePicture.vue'
+
+/** A page of this server as a picture for the camera of a tablet. */
+const props = defineProps<{ path: string; what: string }>()
+const { data: place } = useQuery({
+  queryKey: ['place', () => props.path],
+  queryFn: () => ask(client.GET('/api/place', { params: { query: { path: props.path } } })),
+})
+</script>
+
+<template>
+  <span v-if="place?.picture" class="place">
+    <CodePicture :picture="place.picture" :label="`Picture of ${place.address}`" />
+    <span>
+      Point the tablet's camera here: it opens {{ what }}.<br />
+      <span class="fig small">{{ place.address }}</span>
+    </span>
+  </span>
+</template>
+
+<style scoped>
+.place {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 14px;
+  align-items: center;
+  padding: 10px 0;
+}
+.place :deep(.code) {
+  width: 180px;
+}
+</style>
