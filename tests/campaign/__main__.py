@@ -7,6 +7,7 @@ import json
 import sys
 from collections.abc import Iterator
 
+from tests.campaign.alone import offline
 from tests.campaign.disks import can_mount, damaged_file, full_disk
 from tests.campaign.fuzz import fuzz
 from tests.campaign.kills import cuts, kills
@@ -16,6 +17,7 @@ from tests.campaign.parts import parts
 COUNTS = (
     ("kills", 300, "times the server is killed while notes are recorded"),
     ("cuts", 300, "answers that are cut off"),
+    ("offline", 1, "for an install from a folder of wheels that are fetched before, 0 for none"),
     ("requests", 100_000, "odd requests"),
     ("parts", 2_000, "random parts of each kind that are made on the tests' own lathe"),
     ("minutes", 120, "of a mixed load by eight people"),
@@ -33,6 +35,8 @@ def _figures(options: argparse.Namespace, failed: list[str]) -> Iterator[tuple[s
     if can_mount():
         yield from full_disk().items()
     yield from damaged_file(50).items()
+    if options.offline:
+        yield from offline().items()
     if options.requests:
         fuzzed, wrong = fuzz(options.requests, options.seed)
         failed.extend(wrong)
