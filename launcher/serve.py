@@ -31,8 +31,10 @@ def _usual_folder() -> Path:
 
 
 def server_environment(data: Path) -> dict[str, str]:
-    """The variables the server reads."""
-    return {**os.environ, "CONCH_DATA": str(data), "DJANGO_SETTINGS_MODULE": "server.settings", "PYTHONPATH": str(ROOT)}
+    """The variables the server reads, and what its C library reads: each thread taking memory from a place of its own
+    would hold more than is used."""
+    own = {"CONCH_DATA": str(data), "DJANGO_SETTINGS_MODULE": "server.settings", "PYTHONPATH": str(ROOT)}
+    return {"MALLOC_ARENA_MAX": "2", **os.environ, **own}
 
 
 def many_starts(data: Path) -> dict[str, str]:

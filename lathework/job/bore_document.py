@@ -113,7 +113,7 @@ def read_bores(reader: JobReader) -> tuple[Bore, ...] | None:
     """The holes; None where one of them cannot be read. Missing is none."""
     if reader.raw("part.bores") is None:
         return ()
-    found = [_bore(reader, f"part.bores.{number}") for number in range(reader.count("part.bores"))]
+    found = [reader.remembered(f"part.bores.{number}", _bore) for number in range(reader.count("part.bores"))]
     whole = tuple(bore for bore in found if bore is not None)
     return whole if len(whole) == len(found) else None
 

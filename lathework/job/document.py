@@ -128,7 +128,7 @@ def _pitching(reader: JobReader) -> dict[str, Any]:
     return {"leadscrew": screw, "gearbox": gives, "gears": gears, "head": head, **dial}
 
 
-def _setup(reader: JobReader) -> Setup | None:
+def _setup(reader: JobReader, _: str) -> Setup | None:
     blade, parting = reader.size("setup.groove_blade"), reader.size("setup.parting_blade")
     facts: dict[str, Any] = {
         "dial": reader.chosen("setup.dial"),
@@ -155,7 +155,7 @@ def _shared(reader: JobReader) -> dict[str, Any]:
         "needed_by": reader.line("needed_by"),
         "unit": reader.chosen("unit"),
         "hazards": reader.some("hazards"),
-        "setup": _setup(reader),
+        "setup": reader.remembered("setup", _setup),
         "notes": reader.line("notes"),
         "becomes": reader.line("becomes"),
     }
@@ -180,6 +180,11 @@ def _job(reader: JobReader, part: Part | None, shared: dict[str, Any]) -> Job | 
     return None if reader.errors or part is None or setup is None else Job(part=part, **own, **shared)
 
 
+def _whole(reader: JobReader, _: str, shared: tuple[tuple[str, Any], ...]) -> Job | None:
+    """A further part as a job of its own; all that its document says is its own, but for what is shared."""
+    return _job(reader, read_part(reader), dict(shared))
+
+
 def _other(reader: JobReader, number: int, shared: dict[str, Any]) -> Job | None:
     """A further part, read as a job of its own; metal, method and count that it does not say are the first part's."""
     path = f"others.{number}"
@@ -187,9 +192,9 @@ def _other(reader: JobReader, number: int, shared: dict[str, Any]) -> Job | None
     own = reader.raw(path)
     if not isinstance(own, dict):
         return None
-    alone = JobReader({**reader.document, "fits": "", "identified": None, "part": None} | own)
+    alone = JobReader({**reader.document, "fits": "", "identified": None, "part": None, "others": None} | own)
     alone.known("method")
-    job = _job(alone, read_part(alone), shared)
+    job = alone.remembered("", _whole, tuple(shared.items()))
     reader.take(alone, path)
     return job
 

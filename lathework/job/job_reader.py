@@ -2,18 +2,40 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from functools import lru_cache
-from typing import Any
+from typing import Any, TypeVar
 
 from lathework.declared import Field, Group, Rows
 from lathework.field_reader import FieldReader
 from lathework.fields import Choice, Extent, Numbers, Several, Share, Text, Whole
 from lathework.job.declaration import JOB
 from lathework.lengths import Length
+from lathework.remembered import Remembered
+
+T = TypeVar("T")
+MOST_REMEMBERED = 500
+"""Sections, set-ups and further parts that are known as they were read."""
+_REMEMBERED = Remembered[Any](MOST_REMEMBERED)
 
 
 class JobReader(FieldReader):
     """A reader of documents that knows the declaration of every field by its path."""
+
+    def remembered(self, path: str, read: Callable[..., T], *beside: object) -> T:
+        """What `read`, given this reader, the path and what is `beside` it, makes of what stands at `path` ("" is the
+        whole document) and of the unit, and of nothing else.
+
+        A keystroke changes one of many: the others are known from the one before. What is wrong is read again.
+        """
+        key = (read, path, self.unit, beside, repr(self.raw(path) if path else self.document))
+        told: T | None = _REMEMBERED.get(key)
+        if told is None:
+            before = self.wrong
+            told = read(self, path, *beside)
+            if self.wrong == before:
+                _REMEMBERED.keep(key, told)
+        return told
 
     def known(self, path: str) -> None:
         """Check that an object has declared fields only; "" is the document itself."""

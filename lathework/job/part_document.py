@@ -23,7 +23,7 @@ SHORTEST_BAR_MM = 20.0
 """A shorter length of bar is a blank, not stock; a bolt that is cut down may be shorter."""
 
 
-def _section(reader: JobReader, path: str, *, rest: Length | None) -> Section | None:
+def _section(reader: JobReader, path: str, rest: Length | None) -> Section | None:
     """One section; `rest` is the length of one that states none."""
     reader.known(path)
     own = reader.ident(f"{path}.id")
@@ -143,7 +143,7 @@ def read_part(reader: JobReader) -> Part | None:
         reader.fail("empty", "part.sections", "A part has one section at least.")
     open_one, rest = _rest(reader, stated, count, unit)
     sections = [
-        _section(reader, f"part.sections.{number}", rest=rest if number == open_one else None)
+        reader.remembered(f"part.sections.{number}", _section, rest if number == open_one else None)
         for number in range(count)
     ]
     whole = [section for section in sections if section is not None]

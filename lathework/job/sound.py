@@ -2,8 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping
-from typing import Any
+from collections.abc import Mapping
 
 from lathework.declared import Group, Rows
 from lathework.errors import InputError
@@ -13,23 +12,29 @@ from lathework.reader import UNSTORABLE, storable
 _TEXTS = (Text, Extent, Share, Choice, Designation)
 
 
-def unsound(group: Group, value: object, path: str = "") -> Iterator[InputError]:
+def unsound(group: Group, value: object) -> list[InputError]:
     """Each text of a declared object that is none, or cannot be kept, by its dotted path."""
+    errors: list[InputError] = []
+    _look(group, value, (), errors)
+    return errors
+
+
+def _look(group: Group, value: object, path: tuple[str, ...], errors: list[InputError]) -> None:
     if not isinstance(value, Mapping):
         return
-    for name, one in group.fields.items():
-        if name in value:
-            yield from _field(one, value[name], f"{path}.{name}" if path else name)
-
-
-def _field(one: Any, value: object, path: str) -> Iterator[InputError]:
-    if isinstance(one, Group):
-        yield from unsound(one, value, path)
-    elif isinstance(one, Rows) and isinstance(value, list):
-        for number, row in enumerate(value):
-            yield from unsound(one.of, row, f"{path}.{number}")
-    elif isinstance(one, _TEXTS) and value is not None:
-        if not isinstance(value, str):
-            yield InputError("wrong-type", path, "This must be text.")
-        elif not storable(value):
-            yield InputError("unreadable", path, UNSTORABLE)
+    fields = group.fields
+    for name, own in value.items():
+        # All of a document is looked at with each keystroke: nearly every field is a text of plain letters.
+        if own is None or (type(own) is str and own.isascii() and "\x00" not in own):
+            continue
+        one = fields.get(name)
+        if isinstance(one, Group):
+            _look(one, own, (*path, name), errors)
+        elif isinstance(one, Rows) and isinstance(own, list):
+            for number, row in enumerate(own):
+                _look(one.of, row, (*path, name, str(number)), errors)
+        elif isinstance(one, _TEXTS):
+            if not isinstance(own, str):
+                errors.append(InputError("wrong-type", ".".join((*path, name)), "This must be text."))
+            elif not storable(own):
+                errors.append(InputError("unreadable", ".".join((*path, name)), UNSTORABLE))

@@ -4,13 +4,16 @@ from __future__ import annotations
 
 import unittest
 from typing import Any
+from unittest import mock
 
 from hypothesis import given
 from hypothesis import strategies as st
 
 from lathework.errors import InvalidDocument
+from lathework.job import job_reader
 from lathework.job.document import read_document
 from lathework.job.upgrade import upgraded
+from lathework.remembered import Remembered
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, document, job, section
 
 #: Change, the field it is told of, the code.
@@ -157,6 +160,42 @@ class Document(unittest.TestCase):
     @given(JSON)
     def test_any_json_is_read_or_told(self, value: object) -> None:
         self.assertTrue(errors_of(value))
+
+
+class Again(unittest.TestCase):
+    """What was read before is known; it is the same as read for the first time."""
+
+    def read(self, sample: dict[str, Any]) -> object:
+        try:
+            return read_document(sample)
+        except InvalidDocument as invalid:
+            return [(error.field, error.code, error.message) for error in invalid.errors]
+
+    def alike(self, sample: dict[str, Any]) -> None:
+        again = self.read(sample)
+        with mock.patch.object(job_reader, "_REMEMBERED", Remembered[object](500)):
+            first = self.read(sample)
+        self.assertEqual(again, first)
+
+    def test_every_wrong_field_is_told_each_time(self) -> None:
+        for changes, field, _ in WRONG:
+            with self.subTest(field=field, changes=changes):
+                self.alike(document())
+                self.alike(document(changes))
+
+    def test_a_section_without_a_length_follows_the_others(self) -> None:
+        for overall in ("2-1/2", "3", "2-1/2", "1", "3"):
+            self.alike(document({"part.overall_length": overall}))
+
+    def test_a_bare_number_follows_the_unit(self) -> None:
+        bare = {"part.overall_length": "20", "part.sections.0.length": "10", "part.stock.across": "1/2 in"}
+        blades = {"setup.groove_blade": "2 mm", "setup.parting_blade": "2 mm"}
+        jobs = [job({"unit": unit, **bare, **blades}) for unit in ("in", "mm", "in")]
+        self.assertEqual([one.part.sections[0].length.mm for one in jobs], [254.0, 10.0, 254.0])
+
+    @given(PATHS, JSON)
+    def test_any_value(self, path: str, value: object) -> None:
+        self.alike(document({path: value}))
 
 
 #: The levelling studs, and a shouldered screw, as version 1 told them.

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 from lathework.answers.values import FieldError, FigureShown, field_error, figure_shown
 from lathework.outfit.serving import Capability, Serving
+from lathework.remembered import Remembered
 from lathework.shop.equipment import Bar, Bush, Collet, DieHolder, DieStock, ThreadGauge
 from lathework.shop.kinds import Owned, kind_named, kind_of
 from lathework.shop.kit import drawn_mm, name_of
@@ -19,8 +20,8 @@ from lathework.shop.words import KIND_WORDS
 from lathework.threads.series import SERIES_NAMES
 from server.kit.kinds import COMMON
 from server.kit.models import Thing
+from server.kit.owned import MOST_KNOWN
 from server.kit.photographs import revisions
-from server.kit.remembered import Remembered
 
 
 @dataclass(frozen=True)
@@ -200,7 +201,7 @@ def _lies_in(thing: Owned) -> str:
     return KIND_WORDS[kind][1]
 
 
-_shown: Remembered[ThingShown] = Remembered()
+_shown: Remembered[ThingShown] = Remembered(MOST_KNOWN)
 
 
 def thing_shown(row: Thing, thing: Owned, photograph: int = 0) -> ThingShown:

@@ -5,15 +5,17 @@ from __future__ import annotations
 import logging
 
 from lathework.errors import InvalidDocument
+from lathework.remembered import Remembered
 from lathework.shop.kinds import Owned
 from lathework.shop.kit import read_thing
 from lathework.shop.racks import IN_RACKS
 from lathework.shop.things import ShopDrill
 from server.kit.models import Thing
-from server.kit.remembered import Remembered
 
+MOST_KNOWN = 8000
+"""Things of the shop that are known as they were read: each page of it asks for all."""
 log = logging.getLogger(__name__)
-_read: Remembered[Owned] = Remembered()
+_read: Remembered[Owned] = Remembered(MOST_KNOWN)
 
 
 def _thing(row: Thing) -> Owned | None:

@@ -15,7 +15,7 @@ from tests.campaign.alone import Alone
 
 class Built(unittest.TestCase):
     def test_it_runs_by_itself(self) -> None:
-        """What it needs is taken from what there is, for nothing is fetched in a test; `./conch campaign` fetches it."""
+        """What it needs is taken from what there is: nothing is fetched in a test, but in `./conch campaign`."""
         folder = tempfile.TemporaryDirectory(prefix="conch-wheel-")
         self.addCleanup(folder.cleanup)
         alone = Alone(Path(folder.name))

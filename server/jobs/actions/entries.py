@@ -175,6 +175,8 @@ def _undone(job_id: int, saw: Saw, device: str) -> Job:
 
 @transaction.atomic
 def undo_last(job_id: int, saw: Saw, key: str = "", device: str = "") -> Job:
-    """Take back the last entry that counts, on that `device`; it stays in the store, marked. Raises Refused when there is
-    none."""
+    """Take back the last entry that counts, on that `device`; it stays in the store, marked.
+
+    Raises Refused when there is none.
+    """
     return once(key, "undo", job_id, lambda: _undone(job_id, saw, device))

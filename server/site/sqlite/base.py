@@ -1,4 +1,5 @@
-"""Django's SQLite backend, with test clones that hold what the write-ahead log still keeps."""
+"""Django's SQLite backend; its statements are alike from one transaction to the next, and its test clones hold what the
+write-ahead log still keeps."""
 
 from __future__ import annotations
 
@@ -25,3 +26,12 @@ class DatabaseWrapper(base.DatabaseWrapper):
     """The stock wrapper with the clone above."""
 
     creation_class: Any = DatabaseCreation
+
+    def _start_transaction_under_autocommit(self) -> None:
+        """Names of savepoints are counted anew in each transaction.
+
+        Else each would have a name that is never asked for again, and push what is worth keeping out of the prepared
+        statements of its connection.
+        """
+        super()._start_transaction_under_autocommit()  # type: ignore[misc]  # the stubs leave it out
+        self.savepoint_state = 0
