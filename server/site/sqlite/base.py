@@ -1,4 +1,4 @@
-"""Django's SQLite backend; its statements are alike from one transaction to the next, and its test clones hold what the
+"""Django's SQLite backend: its statements are alike from one transaction to the next, and its test clones hold what the
 write-ahead log still keeps."""
 
 from __future__ import annotations
