@@ -16,7 +16,18 @@ from lathework.remembered import Remembered
 T = TypeVar("T")
 MOST_REMEMBERED = 500
 """Sections, set-ups and further parts that are known as they were read."""
+LONGEST_REMEMBERED = 20_000
+"""Characters of what is worth knowing again: what people make is shorter."""
 _REMEMBERED = Remembered[Any](MOST_REMEMBERED)
+
+
+def _words(value: object) -> str:
+    """What tells a value from every other; "" for one that is too long, or nested too deep, to be anybody's job."""
+    try:
+        words = repr(value)
+    except RecursionError:
+        return ""
+    return words if len(words) <= LONGEST_REMEMBERED else ""
 
 
 class JobReader(FieldReader):
@@ -28,12 +39,13 @@ class JobReader(FieldReader):
 
         A keystroke changes one of many: the others are known from the one before. What is wrong is read again.
         """
-        key = (read, path, self.unit, beside, repr(self.raw(path) if path else self.document))
+        words = _words(self.raw(path) if path else self.document)
+        key = (read, path, self.unit, beside, words)
         told: T | None = _REMEMBERED.get(key)
         if told is None:
             before = self.wrong
             told = read(self, path, *beside)
-            if self.wrong == before:
+            if self.wrong == before and words:
                 _REMEMBERED.keep(key, told)
         return told
 

@@ -193,6 +193,11 @@ class Again(unittest.TestCase):
         jobs = [job({"unit": unit, **bare, **blades}) for unit in ("in", "mm", "in")]
         self.assertEqual([one.part.sections[0].length.mm for one in jobs], [254.0, 10.0, 254.0])
 
+    def test_what_is_longer_than_anybody_writes_is_not_kept(self) -> None:
+        with mock.patch.object(job_reader, "_REMEMBERED", Remembered[object](500)) as known:
+            self.read(document({"setup.colour": "x" * 10**6, "part.sections.0.colour": "x" * 10**6}))
+            self.assertLess(len(repr(vars(known))), 10**5)
+
     @given(PATHS, JSON)
     def test_any_value(self, path: str, value: object) -> None:
         self.alike(document({path: value}))

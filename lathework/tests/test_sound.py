@@ -11,6 +11,8 @@ from lathework.errors import InvalidDocument
 from lathework.job.document import read_document
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, document
 
+DEEP = 1000
+"""Nearly as deep as a request may be nested."""
 HALF = "\ud83d"
 
 
@@ -31,6 +33,13 @@ class Sound(unittest.TestCase):
                 for wrong in (HALF, f"a{HALF}b", [HALF], {"a": HALF}):
                     with self.subTest(path=path, wrong=ascii(wrong)):
                         self.refused(sample, path, wrong)
+
+    def test_what_is_nested_deeper_than_anybody_writes_is_refused_everywhere(self) -> None:
+        deep: list[object] = []
+        for _ in range(DEEP):
+            deep = [deep]
+        for path in leaves(document()):
+            self.refused(document(), path, deep)
 
     def refused(self, sample: dict[str, Any], path: tuple[str | int, ...], wrong: object) -> None:
         made = deepcopy(sample)
