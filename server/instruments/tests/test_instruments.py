@@ -116,7 +116,7 @@ class Reference(Case):
             events += [next(stream) for _ in range(2)]
         told = [json.loads(one.split(b"data: ")[1])["typed"] for one in events if one.startswith(b"event: sent")]
         self.assertEqual(told, ["11.000 mm", "12.000 mm", "13.000 mm"])
-        HUB.close()
+        self.end(stream)
 
     def test_too_few_and_nothing_typed(self) -> None:
         self.send(25.0)

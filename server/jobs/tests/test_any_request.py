@@ -3,13 +3,14 @@
 from __future__ import annotations
 
 from typing import Any
+from unittest import mock
 
 import schemathesis
-from django.core.signals import request_finished, request_started
-from django.db import close_old_connections
+from django.db import connections
 from django.test import TestCase
 from hypothesis import HealthCheck, Phase, given, settings
 from schemathesis.checks import not_a_server_error
+from schemathesis.core.failures import FailureGroup
 from schemathesis.specs.openapi.checks import (
     content_type_conformance,
     response_schema_conformance,
@@ -34,16 +35,17 @@ EXAMPLES = 24
 
 class AnyRequest(TestCase):
     def setUp(self) -> None:
-        # In process the requests share the test's connection, which must outlive them.
-        for signal in (request_started, request_finished):
-            signal.disconnect(close_old_connections)
-            self.addCleanup(signal.connect, close_old_connections)
+        # In process the requests share the test's connection, which must outlive them. It is kept open itself, for the
+        # signals that close it are connected again by any stream of an earlier test that is forgotten only now.
+        kept = mock.patch.object(connections["default"], "close_if_unusable_or_obsolete")
+        kept.start()
+        self.addCleanup(kept.stop)
         self.job = start_job(document())
 
     def test_every_operation(self) -> None:
-        # The stream of a bench does not end: it is tried by a test of its own.
+        # The streams do not end: they are tried by tests of their own.
         whole = schemathesis.openapi.from_wsgi("/api/openapi.json", from_here)
-        schema = whole.exclude(path="/api/jobs/{job_id}/live")
+        schema = whole.exclude(path="/api/jobs/{job_id}/live").exclude(path="/api/news")
         tried = 0
         for found in schema.get_all_operations():
             operation = found.ok()  # type: ignore[union-attr]  # an error fails the test by itself
@@ -70,4 +72,8 @@ class AnyRequest(TestCase):
                 headers={"X-CSRFToken": TOKEN, "Cookie": f"csrftoken={TOKEN}", "Host": "127.0.0.1"}, checks=CHECKS
             )
 
-        send()
+        try:
+            send()
+        except FailureGroup as failures:
+            # A group cannot be passed on from a process of the parallel runner, which then waits for ever.
+            self.fail("\n".join(map(str, failures.exceptions)))
