@@ -18,7 +18,10 @@ from tests.browser.server import ROOT, Server
 from tests.campaign.asked import BODIES, HALF, HOLDERS, QUESTIONS, TEXTS
 from tests.campaign.client import Client
 
+NESTED, DEPTH = "nested deeper than anybody writes", 1000
+"""A value that is sent as a list in a list in a list, nearly as deep as what reads requests goes along with."""
 ODD: tuple[object, ...] = (
+    NESTED,
     None,
     True,
     0,
@@ -192,7 +195,8 @@ class Fuzz:
         if rng.random() < 0.35:
             return "GET", self.question(), None, headers
         method, path, value = self.body()
-        content = rng.choice(RAW) if rng.random() < 0.1 else json.dumps(_bent(value, rng)).encode()
+        written = json.dumps(_bent(value, rng)).replace(f'"{NESTED}"', "[" * DEPTH + "]" * DEPTH).encode()
+        content = rng.choice(RAW) if rng.random() < 0.1 else written
         if rng.random() < 0.05:
             headers["Content-Type"] = rng.choice(TYPES)
         return method, path, content, headers
