@@ -19,16 +19,16 @@ labels has hundreds. Readers read them all."""
 @lru_cache(maxsize=1024)
 def _rows(address: str) -> tuple[bytes, ...]:
     """The modules of a code, row by row from above, 1 where it is dark; kept, for labels are printed again."""
-    code = segno.make_qr(address, error="m", mask=MASK)
-    return tuple(map(bytes, code.matrix_iter(border=BORDER)))
+    return tuple(map(bytes, segno.make_qr(address, error="m", mask=MASK).matrix))
 
 
 def draw_code(canvas: Canvas, address: str, left: float, bottom: float, side: float) -> None:
     """A code of that `side` on a page, its lower left corner at `left` and `bottom` (unit: points)."""
     rows = _rows(address)
+    module = side / (len(rows) + 2 * BORDER)
     dark = canvas.beginPath()
-    for y, row in enumerate(reversed(rows)):
-        x = 0
+    for y, row in enumerate(reversed(rows), BORDER):
+        x = BORDER
         # Neighbours are one rectangle: fewer to draw, and no hair of light between them.
         for is_dark, run in groupby(row):
             wide = len(list(run))
@@ -37,7 +37,7 @@ def draw_code(canvas: Canvas, address: str, left: float, bottom: float, side: fl
             x += wide
     canvas.saveState()
     canvas.translate(left, bottom)
-    canvas.scale(side / len(rows), side / len(rows))
+    canvas.scale(module, module)
     canvas.setFillGray(0)
     canvas.drawPath(dark, stroke=0, fill=1)
     canvas.restoreState()
