@@ -31,7 +31,7 @@ class Alone:
         done = self.run(sys.executable, conch, "build", "--to", self.built, *more, PATH=os.environ["PATH"])
         if done.returncode:
             raise RuntimeError(done.stdout + done.stderr)
-        venv.create(self.own, with_pip=True)
+        venv.create(self.own)
 
     def run(self, *command: str | Path, **more: str) -> subprocess.CompletedProcess[str]:
         """Run something that finds nothing of the checkout, and no Node."""
@@ -47,7 +47,8 @@ class Alone:
 
     def install(self, *arguments: str | Path) -> None:
         """Install into the environment, from no index. Raises RuntimeError with what was said."""
-        done = self.run(self.python, "-m", "pip", "install", "--no-index", *arguments)
+        pip = (sys.executable, "-m", "pip", "--python", self.python)
+        done = self.run(*pip, "install", "--no-index", *arguments)
         if done.returncode:
             raise RuntimeError(done.stdout + done.stderr)
 
