@@ -116,17 +116,17 @@ def _figures(people: list[Person]) -> dict[str, float]:
 
 
 def load(seconds: float, seed: int) -> dict[str, float]:
-    """Eight people for so many `seconds`: lost, doubled, answers of 5xx, what answers took, memory early and late."""
+    """Eight people for so many `seconds`: lost, doubled, answers of 5xx, what answers took, the memory after
+    each quarter."""
     with tempfile.TemporaryDirectory(prefix="conch-load-") as folder:
         server = Server(Path(folder), empty=False)
         server.start()
         assert server.process is not None
         people = [Person(number, server.port, seed) for number in range(PEOPLE)]
-        began = time.monotonic()
-        _live(people, began + seconds / 4)
-        early_mb = resident_mb(server.process.pid)
-        _live(people, began + seconds)
-        late_mb = resident_mb(server.process.pid)
+        began, memory = time.monotonic(), dict[str, float]()
+        for quarter in (1, 2, 3, 4):
+            _live(people, began + seconds * quarter / 4)
+            memory[f"load_mb_{quarter}"] = round(resident_mb(server.process.pid), 1)
         lost = doubled = acknowledged = 0
         for person in people:
             gone, twice = person.notes.lost_and_doubled(person.client)
@@ -139,6 +139,5 @@ def load(seconds: float, seed: int) -> dict[str, float]:
         "load_lost": lost,
         "load_doubled": doubled,
         "load_5xx": sum(person.told.statuses[5] for person in people),
-        "load_early_mb": round(early_mb, 1),
-        "load_late_mb": round(late_mb, 1),
+        **memory,
     }
