@@ -55,9 +55,9 @@ class Person:
         )
 
     def live(self, until_s: float) -> None:
-        """Act and think until then (seconds of the steady clock)."""
+        """Act and think until then (seconds of the steady clock), and until something was recorded."""
         weights, acts = zip(*self.acts, strict=True)
-        while time.monotonic() < until_s:
+        while time.monotonic() < until_s or not self.notes.stored:
             self.rng.choices(acts, weights)[0]()
             time.sleep(self.rng.uniform(0, 2 * THINK_S))
 
