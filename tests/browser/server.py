@@ -16,6 +16,7 @@ from pathlib import Path
 from server.store import NAME
 
 ROOT = Path(__file__).resolve().parents[2]
+DEMO_JOBS = 10
 
 
 @cache

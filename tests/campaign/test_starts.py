@@ -15,12 +15,12 @@ from contextlib import closing, suppress
 from pathlib import Path
 
 from server.store import NAME, SIDES, is_unborn
-from tests.browser.server import ROOT, Server
+from tests.browser.server import DEMO_JOBS, ROOT, Server
 from tests.campaign.client import Client, Lost
 from tests.campaign.disks import NO_ROOM, READ_ONLY, can_mount, start_on
 
 OLD_STORE = ROOT / "server" / "jobs" / "tests" / "data" / "store-2.sqlite3.gz"
-DEMO_JOBS, OLD_JOBS = 10, 23
+OLD_JOBS = 23
 ALL_BUT_JOBS = """
 import django
 django.setup()

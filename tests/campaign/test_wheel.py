@@ -9,7 +9,7 @@ from pathlib import Path
 
 from launcher.bill import bill_of_materials, licences
 from launcher.environment import HOME, venv_python
-from tests.browser.server import ROOT
+from tests.browser.server import DEMO_JOBS, ROOT
 from tests.campaign.alone import Alone
 
 
@@ -28,7 +28,7 @@ class Built(unittest.TestCase):
         self.assertIn("ISO metric", alone.run(alone.conch, "size", "M8").stdout)
         refused = alone.run(alone.conch, "test")
         self.assertEqual((refused.returncode, refused.stderr.count("\n")), (2, 1))
-        self.assertEqual(alone.open_jobs(), 10)
+        self.assertEqual(alone.open_jobs(), DEMO_JOBS)
         self.assertTrue((alone.folder / "data/conch/conch.sqlite3").exists(), "where this user's data is kept")
 
     def test_the_list_of_licences_is_current(self) -> None:

@@ -9,6 +9,7 @@ import DieStory from '@/shared/jobs/DieStory.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import { useUnits } from '@/shared/figures/useUnits'
 import BusyButton from '@/shared/controls/BusyButton.vue'
+import FittersOnly from '@/shared/controls/FittersOnly.vue'
 
 /** A finished batch: what was made, how the die stood when it cut well, what went wrong. */
 const props = defineProps<{ id: number; bench: BenchNow }>()
@@ -32,9 +33,11 @@ const wanted = computed(() => props.bench.parts.reduce((sum, part) => sum + part
     </h1>
     <p v-if="bench.becomes" class="becomes">
       <span v-if="becomes.done.value" class="good" role="status">✓ In the shop: {{ bench.becomes }}.</span>
-      <BusyButton v-else color="secondary" size="large" :busy="becomes.busy.value" @click="becomes.put"
-        >Put it in the shop: {{ bench.becomes }}</BusyButton
-      >
+      <FittersOnly v-else>
+        <BusyButton color="secondary" size="large" :busy="becomes.busy.value" @click="becomes.put"
+          >Put it in the shop: {{ bench.becomes }}</BusyButton
+        >
+      </FittersOnly>
       <span v-if="becomes.problem.value" class="field-error" role="alert">{{
         becomes.problem.value.message
       }}</span>
