@@ -98,8 +98,10 @@ class Hub:
             self._shown = {name: one for name, one in self._shown.items() if not name.startswith("stand-in ")}
 
     def close(self) -> None:
-        """Let every stream end: the server does. Called by a signal, so it takes no lock."""
-        self.closed = True
+        """Let every stream end at once: the server does. Called by a signal, in a thread that never waits here."""
+        with self._news:
+            self.closed = True
+            self._news.notify_all()
 
 
 HUB = Hub()

@@ -56,8 +56,10 @@ class News:
             return [change for change in self._changes if change.number > after]
 
     def close(self) -> None:
-        """Let every stream end: the server does. Called by a signal, so it takes no lock."""
-        self.closed = True
+        """Let every stream end at once: the server does. Called by a signal, in a thread that never waits here."""
+        with self._heard:
+            self.closed = True
+            self._heard.notify_all()
 
 
 NEWS = News()

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import threading
+import time
 from collections.abc import Iterator
 from typing import cast
 from unittest import mock
@@ -30,6 +31,15 @@ class TheHub(TestCase):
         news.tell("job", 3)
         waiting.join(20)
         self.assertEqual(heard, [Change(1, "job", 3, "")])
+
+    def test_who_waits_is_let_go_at_the_end(self) -> None:
+        news = News()
+        waiting = threading.Thread(target=news.wait, args=(0, 60), daemon=True)
+        waiting.start()
+        time.sleep(0.1)
+        news.close()
+        waiting.join(20)
+        self.assertFalse(waiting.is_alive(), "whoever ends the server would wait as long")
 
     def test_only_so_many_are_kept(self) -> None:
         news = News()
