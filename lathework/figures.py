@@ -3,17 +3,18 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
-from dataclasses import dataclass, field
+from dataclasses import field
 from typing import Literal
 
 from lathework.units import Unit
+from lathework.value import value
 
 FigureKind = Literal["computed", "table", "typed"]
 """Whether a value follows from its formula, was looked up, or is as somebody typed it."""
 SourceKind = Literal["standard", "handbook", "practice", "memory"]
 
 
-@dataclass(frozen=True, slots=True)
+@value
 class Source:
     """Where a figure comes from: a published standard or handbook by name, practice, or memory."""
 
@@ -26,7 +27,7 @@ GEOMETRY = Source("practice", "plane geometry")
 AS_TYPED = Source("practice", "as you entered it")
 
 
-@dataclass(frozen=True, slots=True)
+@value
 class Given:
     """One input of a figure: its name, value and unit ("" for a bare number)."""
 
@@ -44,7 +45,7 @@ def added(inputs: Iterable[Given]) -> str:
     return " + ".join(given.name for given in inputs)
 
 
-@dataclass(frozen=True, slots=True)
+@value
 class Answer:
     """What another school says of the same figure, and why one would follow it."""
 
@@ -54,7 +55,7 @@ class Answer:
     remark: str
 
 
-@dataclass(frozen=True, slots=True)
+@value
 class Figure:
     """A value with its unit, its formula, the inputs it was made from, and its source.
 

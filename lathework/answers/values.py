@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import math
-from dataclasses import replace
 from functools import lru_cache
 
 from lathework.answers.declared_answer import answer
@@ -132,14 +131,21 @@ def figure_shown(figure: Figure) -> FigureShown:
     )
 
 
-def _bare(figure: Figure) -> FigureShown:
+@lru_cache(maxsize=4096)
+def _bare(
+    name: str, value: float, unit: Unit, source: Source, kind: FigureKind, places: int, *, fine: bool
+) -> FigureShown:
+    return figure_shown(Figure(name, value, unit, "", source, fine=fine, places=places, kind=kind))
+
+
+def bare_figure_shown(figure: Figure) -> FigureShown:
     """A figure without its working, which is asked for with the step it belongs to."""
-    return figure_shown(replace(figure, formula="", inputs=(), others=(), note=""))
+    # Known by what it shows alone: to look a figure up by all of its working takes longer than to tell it.
+    return _bare(figure.name, figure.value, figure.unit, figure.source, figure.kind, figure.places, fine=figure.fine)
 
 
 #: Most figures of a plan stay as they are from keystroke to keystroke.
 kept_figure_shown = lru_cache(maxsize=4096)(figure_shown)
-bare_figure_shown = lru_cache(maxsize=4096)(_bare)
 
 
 def maybe_shown(figure: Figure | None) -> FigureShown | None:

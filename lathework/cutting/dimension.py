@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Literal, get_args
 
 from lathework.shop.lathe_facts import Dial
+from lathework.value import value
 
 Measured = Literal[
     "diameter", "length", "width", "bore", "depth", "over-flat", "across-flats", "chamfer", "mouth", "run-out"
@@ -27,7 +27,7 @@ LEARNED: tuple[Move, ...] = ("cross-slide",)
 """Where what comes off is learned against what was dialled: a slide against a springing tool."""
 
 
-@dataclass(frozen=True, slots=True)
+@value
 class Target:
     """A size to bring something to, and the band that counts as on size, in millimetres."""
 
@@ -40,7 +40,7 @@ class Target:
         return Target(2 * aim_mm - self.high_mm, self.aim_mm, 2 * aim_mm - self.low_mm)
 
 
-@dataclass(frozen=True, slots=True)
+@value
 class Dimension:
     """One size that a step makes and a person can measure.
 

@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
 from typing import Literal
+
+from lathework.value import value
 
 Point = tuple[float, float]
 Line = tuple[Point, ...]
@@ -36,7 +37,7 @@ HATCH_GAP = 7.0
 """Sheet units between section lines, square to them."""
 
 
-@dataclass(frozen=True, slots=True)
+@value
 class Path:
     """One or more polylines drawn alike; `closed` fills it.
 
@@ -52,7 +53,7 @@ class Path:
     steps: tuple[str, ...] = ()
 
 
-@dataclass(frozen=True, slots=True)
+@value
 class Label:
     """A text in both units at a point; `field` is what typing over it would change, `step` whose label it is."""
 
@@ -65,7 +66,7 @@ class Label:
     step: str = ""
 
 
-@dataclass(frozen=True, slots=True)
+@value
 class Sheet:
     """A drawing of `width` by `height` units, one unit a pixel at full size."""
 

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
+from itertools import chain
 from xml.sax.saxutils import escape, quoteattr
 
 from lathework.drawing.part.layout import LETTERING
@@ -44,8 +46,13 @@ def path_data(lines: tuple[Line, ...], *, closed: bool) -> str:
     'M0.0 0.0L1.2 2.0Z'
     """
     end = "Z" if closed else ""
-    # One formatting call a point: drawings are told anew at each keystroke.
-    return "".join(["M" + "L".join(["%.1f %.1f" % point for point in line]) + end for line in lines])  # noqa: UP031
+    return "".join([_points(len(line)) % tuple(chain.from_iterable(line)) + end for line in lines])
+
+
+@lru_cache(maxsize=256)
+def _points(count: int) -> str:
+    """The form of a line of so many points: drawings are told anew at each keystroke, and one call tells a line."""
+    return "M" + "L".join(["%.1f %.1f"] * count)
 
 
 def _path(path: Path) -> str:

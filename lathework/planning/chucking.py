@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Literal
 
 from lathework.part.model import MILLED, Edge, Section, Stock
 from lathework.part.stock import FORM_FLATS
 from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
+from lathework.value import value
 
 ALIKE_MM = 0.01
 BOLT_HEAD, BOLT_SHANK = "the bolt's head", "the bolt's shank"
@@ -21,7 +21,7 @@ Carried = Literal["chuck", "centre", "steady", "steps"]
 drawn out of the chuck in steps, too thin for a centre."""
 
 
-@dataclass(frozen=True, slots=True)
+@value
 class Placed:
     """A section as it lies in a chucking: distances behind that chucking's face, and diameters, in millimetres."""
 
@@ -58,7 +58,7 @@ class Placed:
         return self.turned_mm if self.bar is None else self.bar.across.mm
 
 
-@dataclass(frozen=True, slots=True)
+@value
 class Grip:
     """What the jaws hold: in words, what it is across, how much of it they have.
 
@@ -75,7 +75,7 @@ class Grip:
     tapered: bool = False
 
 
-@dataclass(frozen=True, slots=True)
+@value
 class Chucking:
     """One holding of the work. `placed` is the whole part from its face; the first `own` sections are this end's, of
     which `here` stand finished when it is over.

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
 from typing import Literal
 
 from lathework.cautions import Caution
@@ -12,6 +11,7 @@ from lathework.cutting.dimension import Dimension, Target
 from lathework.figures import Figure
 from lathework.part.model import SetCutter
 from lathework.threads.thread import Thread
+from lathework.value import value
 
 Measure = Literal["diameter", "verdict"]
 Kind = Literal[
@@ -77,7 +77,7 @@ def quoted(text: str) -> str:
     return text.replace("{", "(").replace("}", ")")
 
 
-@dataclass(frozen=True, slots=True)
+@value
 class Cut:
     """The band a step takes away: distances behind the face and diameters, in millimetres.
 
@@ -93,7 +93,7 @@ class Cut:
     behind: bool = False
 
 
-@dataclass(frozen=True, slots=True)
+@value
 class Operation:
     """One step of chucking number `chucking`.
 

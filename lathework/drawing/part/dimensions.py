@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Iterator
-from dataclasses import dataclass
 
 from lathework.drawing.part.labels import holes_named, names, shows_across, step_labels
 from lathework.drawing.part.layout import CHAR, ROW, Frame, Layout, lay_out
@@ -12,6 +11,7 @@ from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.units import show_both
+from lathework.value import value
 
 _ARROW = 7.0
 _GAP = 6.0
@@ -20,7 +20,7 @@ _NARROW = 600.0
 """Sheet units under which a drawing tells lengths in fewer words."""
 
 
-@dataclass(frozen=True, slots=True)
+@value
 class Run:
     """A length to be dimensioned between two planes behind the face, with its words in both units."""
 

@@ -3,15 +3,15 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
-from dataclasses import dataclass
 
 from lathework.drawing.part.outline import Side
 from lathework.planning.operation import Cut
+from lathework.value import value
 
 _HAIR = 1e-6
 
 
-@dataclass(frozen=True, slots=True)
+@value
 class Stretch:
     """A stretch of the outline: from `near` to `far` behind the face, diameters at both (millimetres)."""
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 from lathework.drawing.part.layout import Layout
 from lathework.drawing.part.outline import Side, bar_lines, clipped, detail, section_side, side
@@ -14,6 +14,7 @@ from lathework.drawing.shapes import Line, Path, mirrored
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
+from lathework.value import value
 
 _ALIKE = 1e-4
 _DRILLED = ("drill", "bore", "ream", "cross-drill", "cross-ream")
@@ -21,7 +22,7 @@ _TAPPED = ("tap", "chase", "cross-tap", "socket", "undercut")
 _THREADED = ("thread", "screwcut", "finish", "knurl")
 
 
-@dataclass(frozen=True)
+@value
 class Standing:
     """The work between two steps: its outline before threads, and what was cut, drilled and tapped by id."""
 
