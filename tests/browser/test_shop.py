@@ -63,6 +63,8 @@ class FromFiles(BrowserCase):
         page.get_by_role("button", name="Put them in the shop").click()
         page.get_by_role("button", name="Put 27 in the shop").click()
         expect(page.get_by_role("button", name="8.5 mm drill", exact=True)).to_be_visible()
+        # The shop shows what another page would see, too; here it is done when the lines are gone.
+        expect(page.get_by_role("textbox", name="What do you have? One a line")).to_have_value("")
         page.reload()
         expect(page.get_by_role("button", name="8.5 mm drill", exact=True)).to_be_visible()
         expect(page.get_by_role("note")).to_have_count(0)
