@@ -16,11 +16,31 @@ WIDTHS = ((1280, 800), (820, 1180), (390, 844))
 OTHER_THEME = re.compile("^(dark|light)$", re.IGNORECASE)
 NARROWEST, WIDEST = 390, 1280
 #: Contrast follows from the theme, and is far the dearest rule: it is looked at where a page is whole and where it is
-#: folded. All the other rules read what is on the page, which a theme does not change.
+#: folded, for one of each kind of text. All the other rules read what is on the page, which a theme does not change.
 CONTRAST = "color-contrast"
 RULES = ("wcag2a", "wcag2aa", "wcag21aa")
-FOUND = """options => axe.run(document, options).then(found => found.violations.map(
-  one => [one.id, ...one.nodes.slice(0, 4).map(node => node.html.slice(0, 160))]))"""
+#: One of each kind of text: what is written alike on the same ground has the same contrast.
+KINDS = """(() => {
+  const ground = (at, said = []) => {
+    for (; at; at = at.parentElement) {
+      const { opacity, backgroundImage, backgroundColor } = getComputedStyle(at)
+      said.push(opacity, backgroundImage, backgroundColor)
+      if (backgroundColor.startsWith("rgb(")) break
+    }
+    return said
+  }
+  const says = e => e.value || e.placeholder || [...e.childNodes].some(one => one.nodeType === 3 && one.data.trim())
+  const kinds = new Map()
+  for (const e of document.body.querySelectorAll("*")) {
+    if (!says(e) || !e.checkVisibility({ opacityProperty: true, visibilityProperty: true })) continue
+    const { color, fill, fontSize, fontWeight, textShadow } = getComputedStyle(e)
+    const own = [!!e.value, e.disabled, color, fill, fontSize, fontWeight, textShadow]
+    kinds.set([...own, ...ground(e)].join(), e)
+  }
+  return [...kinds.values()]
+})"""
+FOUND = f"""([options, kinds]) => axe.run(kinds ? {{ include: {KINDS}() }} : document, options).then(found =>
+  found.violations.map(one => [one.id, ...one.nodes.slice(0, 4).map(node => node.html.slice(0, 160))]))"""
 #: What holds more than it shows: fields narrower than their words, boxes one would have to scroll sideways.
 CUT_OFF = """() => [...document.querySelectorAll("main *")]
   .filter(e => e.clientWidth > 1 && e.scrollWidth > e.clientWidth + 1)
@@ -77,15 +97,18 @@ class Looked(BrowserCase):
                     self.assertLessEqual(self.page.evaluate("document.documentElement.scrollWidth"), width)
             self.page.get_by_role("button", name=OTHER_THEME).click()
 
-    def found(self, *, contrast: bool, rest: bool) -> Any:
+    def found(self, *, contrast: bool, rest: bool) -> list[Any]:
         """What axe-core finds wrong by its rule of `contrast` and by the `rest` of its rules: each rule and places."""
-        if not (contrast or rest):
-            return []
         if not self.page.evaluate("'axe' in window"):
             self.page.evaluate(AXE_SCRIPT)
-        only = {"type": "tag", "values": RULES} if rest else {"type": "rule", "values": [CONTRAST]}
-        options = {"runOnly": only, "rules": {CONTRAST: {"enabled": contrast}}, "resultTypes": ["violations"]}
-        return self.page.evaluate(FOUND, options)
+        wrong: list[Any] = []
+        if contrast:
+            only = {"type": "rule", "values": [CONTRAST]}
+            wrong += self.page.evaluate(FOUND, [{"runOnly": only, "resultTypes": ["violations"]}, True])
+        if rest:
+            options = {"runOnly": {"type": "tag", "values": RULES}, "rules": {CONTRAST: {"enabled": False}}}
+            wrong += self.page.evaluate(FOUND, [{**options, "resultTypes": ["violations"]}, False])
+        return wrong
 
     def look_at(self, addresses: Sequence[str]) -> None:
         """Each page, everything that folds away open."""
