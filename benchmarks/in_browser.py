@@ -10,7 +10,7 @@ from statistics import median
 from playwright.sync_api import Browser, Page, sync_playwright
 
 from benchmarks.speed import LiveServer
-from tests.browser.base import FLAGS, LAUNCH_MS
+from tests.browser.chromium import FLAGS, LAUNCH_MS
 from tests.browser.ten_jobs import TEN, Hand, bring_to_the_sheet
 
 KEYS = 100

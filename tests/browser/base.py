@@ -1,9 +1,8 @@
-"""One server and one browser a class, one context a test; console errors and foreign requests fail the test."""
+"""One server a class, one context a test; console errors and foreign requests fail the test."""
 
 from __future__ import annotations
 
 import json
-import os
 import re
 import tempfile
 import unittest
@@ -13,20 +12,12 @@ from pathlib import Path
 from typing import Any, ClassVar
 from urllib.parse import urlsplit
 
-from playwright.sync_api import Browser, Locator, Page, Playwright, Request, expect, sync_playwright
+from playwright.sync_api import Locator, Page, Request, expect
 
+from tests.browser.chromium import browser
 from tests.browser.server import Server
 
-FLAGS = [
-    "--no-sandbox",
-    "--disable-gpu",
-    "--disable-quic",
-    "--no-first-run",
-    "--disable-background-networking",
-    "--disable-component-update",
-    "--disable-sync",
-]
-ACTION_MS, LAUNCH_MS = 30_000, 120_000
+ACTION_MS = 30_000
 #: A refused request is written to the console by the browser itself; the screen's answer to it is what is tested.
 EXPECTED = (
     "status of 422",
@@ -67,8 +58,6 @@ class BrowserCase(unittest.TestCase):
     more: ClassVar[tuple[str, ...]] = ()
     own_hosts: ClassVar[tuple[str, ...]] = ("127.0.0.1",)
     size: ClassVar[tuple[int, int]] = (1280, 800)
-    playwright: ClassVar[Playwright]
-    browser: ClassVar[Browser]
     server: ClassVar[Server]
 
     @classmethod
@@ -76,15 +65,9 @@ class BrowserCase(unittest.TestCase):
         super().setUpClass()
         folder = tempfile.TemporaryDirectory(prefix="conch-browser-")
         cls.addClassCleanup(folder.cleanup)
-        cls.server = Server(Path(folder.name), empty=cls.empty, more=cls.more)
+        cls.server = Server(Path(folder.name), empty=cls.empty, more=cls.more, short_lived=True)
         cls.server.start()
         cls.addClassCleanup(cls.server.end)
-        cls.playwright = sync_playwright().start()
-        cls.addClassCleanup(cls.playwright.stop)
-        cls.browser = cls.playwright.chromium.launch(
-            executable_path=os.environ.get("CONCH_CHROMIUM", "/usr/bin/chromium"), args=FLAGS, timeout=LAUNCH_MS
-        )
-        cls.addClassCleanup(cls.browser.close)
 
     def setUp(self) -> None:
         self.errors: list[str] = []
@@ -100,7 +83,7 @@ class BrowserCase(unittest.TestCase):
         """A page in a context of its own, watched."""
         width, height = size or self.size
         place = {"base_url": self.server.url} | more
-        context = self.browser.new_context(viewport={"width": width, "height": height}, **place)
+        context = browser().new_context(viewport={"width": width, "height": height}, **place)
         self.addCleanup(context.close)
         context.set_default_timeout(ACTION_MS)
         expect.set_options(timeout=ACTION_MS)

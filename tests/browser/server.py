@@ -14,6 +14,7 @@ from functools import cache
 from pathlib import Path
 
 from server.store import NAME
+from server.warming import SHORT_LIVED
 
 ROOT = Path(__file__).resolve().parents[2]
 DEMO_JOBS = 10
@@ -23,7 +24,7 @@ DEMO_JOBS = 10
 def demo_store() -> Path:
     """The store of a first start: made once, for filling it takes longer than most tests."""
     folder = Path(tempfile.mkdtemp(prefix="conch-demo-", dir=os.environ.get("CONCH_DATA")))
-    server = Server(folder, empty=False)
+    server = Server(folder, empty=False, short_lived=True)
     server.run()
     server.end()
     return folder / NAME
@@ -32,8 +33,9 @@ def demo_store() -> Path:
 class Server:
     """`server.serve` over a data folder. It takes a port that is free, and the same one when it is started again."""
 
-    def __init__(self, data: Path, *, empty: bool, more: Sequence[str] = ()) -> None:
+    def __init__(self, data: Path, *, empty: bool, more: Sequence[str] = (), short_lived: bool = False) -> None:
         self.data, self.empty, self.more, self.port = data, empty, more, 0
+        self.short_lived = short_lived
         self.process: subprocess.Popen[str] | None = None
         self.place: socket.socket | None = None
 
@@ -54,7 +56,8 @@ class Server:
 
     def environment(self) -> dict[str, str]:
         """What it is told of its place."""
-        return {**os.environ, "CONCH_DATA": str(self.data)}
+        soon_over = {SHORT_LIVED: "1"} if self.short_lived else {}
+        return {**os.environ, "CONCH_DATA": str(self.data), **soon_over}
 
     def run(self) -> None:
         """Start over what the folder has."""

@@ -29,7 +29,7 @@ class OldStores(unittest.TestCase):
                 data = Path(folder)
                 (data / NAME).write_bytes(lzma.decompress(file.read_bytes()))
                 told = json.loads(file.with_name(file.name.replace(".sqlite3.xz", ".json")).read_text("utf-8"))
-                server = Server(data, empty=False)
+                server = Server(data, empty=False, short_lived=True)
                 server.run()
                 self.addCleanup(server.end)
                 self.stands(Client(server.port), told)
@@ -60,7 +60,7 @@ class OldStores(unittest.TestCase):
         with tempfile.TemporaryDirectory(prefix="conch-old-") as folder:
             data = Path(folder)
             (data / NAME).write_bytes(lzma.decompress(file.read_bytes()))
-            server = Server(data, empty=False)
+            server = Server(data, empty=False, short_lived=True)
             server.run()
             server.end()
             [kept] = data.glob("conch-before-upgrade-*.sqlite3")
