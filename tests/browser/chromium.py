@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 import os
+from functools import cache
 from multiprocessing.util import Finalize
 
-from playwright.sync_api import Browser, sync_playwright
+from playwright.sync_api import Browser, Playwright, sync_playwright
 
 FLAGS = [
     "--no-sandbox",
@@ -27,13 +28,19 @@ def browser() -> Browser:
     return _STARTED[-1]
 
 
-def _start() -> Browser:
+@cache
+def _playwright() -> Playwright:
+    """What drives the browser: a thread can have it once."""
     # A loop stays behind in this thread, which Django takes for a program that may not wait for its database.
     os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
     playwright = sync_playwright().start()
-    path = os.environ.get("CONCH_CHROMIUM", "/usr/bin/chromium")
-    started = playwright.chromium.launch(executable_path=path, args=FLAGS, timeout=LAUNCH_MS)
     # At the end of this process, and of each that runs tests beside it.
     Finalize(None, playwright.stop, exitpriority=1)
+    return playwright
+
+
+def _start() -> Browser:
+    path = os.environ.get("CONCH_CHROMIUM", "/usr/bin/chromium")
+    started = _playwright().chromium.launch(executable_path=path, args=FLAGS, timeout=LAUNCH_MS)
     Finalize(None, started.close, exitpriority=2)
     return started
