@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import json
-import threading
 import time
 from collections.abc import Iterator
 from typing import Any
@@ -39,17 +38,6 @@ class Case(TestCase):
     def told(self, response: Any) -> dict[str, str]:
         self.assertEqual(response.status_code, 422, response.content)
         return {error["field"].rpartition(".")[2]: error["code"] for error in response.json()["errors"]}
-
-
-class TheHub(TestCase):
-    def test_who_waits_is_let_go_at_the_end(self) -> None:
-        hub = Hub()
-        waiting = threading.Thread(target=hub.wait, args=(0, 60), daemon=True)
-        waiting.start()
-        time.sleep(0.1)
-        hub.close()
-        waiting.join(20)
-        self.assertFalse(waiting.is_alive(), "whoever ends the server would wait as long")
 
 
 class Samples(Case):

@@ -11,6 +11,7 @@ from unittest import mock
 from django.db import transaction
 from django.test import TestCase, TransactionTestCase
 
+from server.instruments.hub import Hub
 from server.jobs.tests.case import ApiCase
 from server.news import api
 from server.news.hub import KEPT, NEWS, Change, News
@@ -33,13 +34,14 @@ class TheHub(TestCase):
         self.assertEqual(heard, [Change(1, "job", 3, "")])
 
     def test_who_waits_is_let_go_at_the_end(self) -> None:
-        news = News()
-        waiting = threading.Thread(target=news.wait, args=(0, 60), daemon=True)
-        waiting.start()
-        time.sleep(0.1)
-        news.close()
-        waiting.join(20)
-        self.assertFalse(waiting.is_alive(), "whoever ends the server would wait as long")
+        for hub in (News(), Hub()):
+            with self.subTest(type(hub).__name__):
+                waiting = threading.Thread(target=hub.wait, args=(0, 60), daemon=True)
+                waiting.start()
+                time.sleep(0.1)
+                hub.close()
+                waiting.join(20)
+                self.assertFalse(waiting.is_alive(), "whoever ends the server would wait as long")
 
     def test_only_so_many_are_kept(self) -> None:
         news = News()
