@@ -162,6 +162,18 @@ class PlanPage(BrowserCase):
         self.page.get_by_role("button", name="Close the job").click()
         expect(self.page.get_by_text("no piece was gauged")).to_be_visible()
 
+    def test_nothing_moves_under_a_hand_once_the_page_is_shown(self) -> None:
+        """Answers come late, words and tools too: what is pressed stands where it was aimed at."""
+        page = self.page
+        page.add_init_script(LATE_ANSWERS)
+        self.open("Governor adjusting screws")
+        aside = page.get_by_role("button", name="Set aside")
+        shown = aside.bounding_box()
+        page.wait_for_load_state("networkidle")
+        for line, waits in (("Tools", "looking in the shop"), ("Ways", "weighing the ways")):
+            expect(page.get_by_role("region", name=line, exact=True).get_by_text(waits)).to_have_count(0)
+        self.assertEqual(aside.bounding_box(), shown)
+
     def test_acts_on_a_job_take_their_turn_after_what_is_still_under_way(self) -> None:
         """Answers come late: a field still being stored, a job still being taken up, are no change made elsewhere."""
         page = self.page

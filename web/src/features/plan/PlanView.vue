@@ -22,7 +22,10 @@ import StepList from '@/features/plan/StepList.vue'
 import UnreadableJob from '@/features/plan/UnreadableJob.vue'
 import { ownOf } from '@/features/plan/parts'
 import { useDocument } from '@/features/plan/useDocument'
+import { useChoices } from '@/shared/api/useChoices'
+import { useFirst } from '@/shared/api/useFirst'
 import { provideUnit } from '@/shared/figures/useUnits'
+import { useLathes } from '@/shared/jobs/useMachines'
 import { useKeys } from '@/shared/state/useKeys'
 
 const props = defineProps<{ id: number; part: number }>()
@@ -32,6 +35,10 @@ const { job, plan, draft, part: inHand, errors, elsewhere, trouble, clashes, dir
 const { unreadable, load, set, commit, settled, value } = edited
 const { undoes, redoes, undo, redo } = edited
 void load()
+// What words the sentences under the drawing is asked for with the job, not when they are drawn: they would grow under
+// the hand that is about to press what stands below them.
+const worded = useFirst(useChoices())
+const stocked = useFirst(useLathes())
 provideUnit(() => draft.value?.unit as 'in' | 'mm' | undefined)
 
 const picked = ref('')
@@ -125,7 +132,7 @@ useKeys([
     >There is no job at this address. <router-link to="/">Back to the jobs</router-link></EmptyShell
   >
   <UnreadableJob v-else-if="unreadable" :id="id" :problem="unreadable" @mended="load" />
-  <div v-else-if="job && plan && draft" ref="main" class="plan">
+  <div v-else-if="job && plan && draft && worded && stocked" ref="main" class="plan">
     <PlanHead
       :job="job"
       :title="value('title')"
@@ -155,7 +162,8 @@ useKeys([
         @commit="commit"
       />
     </div>
-    <p v-if="undoes || redoes" class="changes">
+    <p class="changes">
+      <span role="status" class="small muted">{{ dirty ? 'not stored yet' : 'stored' }}</span>
       <plain-btn v-if="undoes" @click="undo">Undo {{ undoes }} <kbd>z</kbd></plain-btn>
       <plain-btn v-if="redoes" @click="redo">Redo {{ redoes }} <kbd>Z</kbd></plain-btn>
     </p>
@@ -164,7 +172,6 @@ useKeys([
       {{ trouble }} <plain-btn v-if="dirty" @click="commit">Store again</plain-btn>
     </p>
     <p v-for="told in elsewhere" :key="told" class="field-error" role="alert">{{ told }}</p>
-    <p class="sr" role="status">{{ dirty ? 'not stored yet' : 'stored' }}</p>
     <p v-if="walk" class="walk" role="note">
       Read down the steps (<kbd>j</kbd> and <kbd>k</kbd> go down and up): the drawing shows what each takes
       off, and each says why. Press a figure to see how it came about. Then go <b>to the bench</b>.
@@ -292,9 +299,13 @@ useKeys([
   gap: 18px;
   align-content: start;
 }
+/* Always there and always as high: what is offered after a change pushes nothing away. */
 .changes {
   display: flex;
+  align-items: center;
   gap: 12px;
+  min-height: 32px;
+  margin-block: -8px;
 }
 .walk {
   color: var(--lagoon);

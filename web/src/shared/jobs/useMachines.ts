@@ -3,9 +3,14 @@ import { computed } from 'vue'
 
 import { ask, client } from '@/shared/api/client'
 
+/** What the shop has, its lathes among it. */
+export function useLathes() {
+  return useQuery({ queryKey: ['kit'], queryFn: () => ask(client.GET('/api/kit')) })
+}
+
 /** The lathes of the shop as choices, with that of naming none. */
 export function useMachines() {
-  const { data } = useQuery({ queryKey: ['kit'], queryFn: () => ask(client.GET('/api/kit')) })
+  const { data } = useLathes()
   return computed(() => [
     { code: '', name: 'no lathe named', remark: 'its facts as typed here' },
     ...(data.value?.things ?? [])
