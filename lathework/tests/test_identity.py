@@ -228,7 +228,7 @@ BASES: tuple[dict[str, Any], ...] = ({}, SCREW, PLUG, TIE_ROD, {"hazards": ["lif
 
 
 class AnyHistory(unittest.TestCase):
-    @settings(max_examples=40, deadline=None)
+    @settings(max_examples=60, deadline=None)
     @given(st.integers(0, 10**9))
     def test_no_entry_counts_for_another_target(self, seed: int) -> None:
         rng = random.Random(seed)

@@ -19,7 +19,7 @@ NARROWEST, WIDEST = 390, 1280
 #: folded, for one of each kind of text. All the other rules read what is on the page, which a theme does not change.
 CONTRAST = "color-contrast"
 RULES = ("wcag2a", "wcag2aa", "wcag21aa")
-#: One of each kind of text: what is written alike on the same ground has the same contrast.
+#: One of each kind of text: what is of one class and written alike on the same ground has the same contrast.
 KINDS = """(() => {
   const ground = (at, said = []) => {
     for (; at; at = at.parentElement) {
@@ -35,7 +35,7 @@ KINDS = """(() => {
     if (!says(e) || !e.checkVisibility({ opacityProperty: true, visibilityProperty: true })) continue
     const { color, fill, fontSize, fontWeight, textShadow } = getComputedStyle(e)
     const own = [!!e.value, e.disabled, color, fill, fontSize, fontWeight, textShadow]
-    kinds.set([...own, ...ground(e)].join(), e)
+    kinds.set([e.tagName, e.getAttribute("class"), ...own, ...ground(e)].join(), e)
   }
   return [...kinds.values()]
 })"""

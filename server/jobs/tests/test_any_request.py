@@ -30,7 +30,7 @@ def from_here(environ: dict[str, Any], start_response: Any) -> Any:
     return application({**environ, "REMOTE_ADDR": "127.0.0.1"}, start_response)
 
 
-EXAMPLES = 16
+EXAMPLES = 24
 
 
 class AnyRequest(TestCase):

@@ -1,10 +1,9 @@
-import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
-import { ask, client } from '@/shared/api/client'
+import { useOwned } from '@/shared/api/useOwned'
 
 /** The lathes of the shop, with what was said of each. */
 export function useLathes() {
-  const { data } = useQuery({ queryKey: ['kit'], queryFn: () => ask(client.GET('/api/kit')) })
+  const { data } = useOwned()
   return computed(() => (data.value?.things ?? []).filter((one) => one.kind === 'lathe'))
 }

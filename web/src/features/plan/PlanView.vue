@@ -24,8 +24,8 @@ import { ownOf } from '@/features/plan/parts'
 import { useDocument } from '@/features/plan/useDocument'
 import { useChoices } from '@/shared/api/useChoices'
 import { useFirst } from '@/shared/api/useFirst'
+import { useOwned } from '@/shared/api/useOwned'
 import { provideUnit } from '@/shared/figures/useUnits'
-import { useLathes } from '@/shared/jobs/useMachines'
 import { useKeys } from '@/shared/state/useKeys'
 
 const props = defineProps<{ id: number; part: number }>()
@@ -38,7 +38,7 @@ void load()
 // What words the sentences under the drawing is asked for with the job, not when they are drawn: they would grow under
 // the hand that is about to press what stands below them.
 const worded = useFirst(useChoices())
-const stocked = useFirst(useLathes())
+const stocked = useFirst(useOwned())
 provideUnit(() => draft.value?.unit as 'in' | 'mm' | undefined)
 
 const picked = ref('')

@@ -2,13 +2,13 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
 import { ask, client, type Schemas } from '@/shared/api/client'
+import { OWNED, useOwned } from '@/shared/api/useOwned'
 import { type ActHeader, useActs } from '@/shared/jobs/useActs'
 
 export type Thing = Schemas['ThingShown']
 export type Named = Schemas['NamedThing']
 /** A thing to be put in. */
 export type Said = Pick<Named, 'kind' | 'document'>
-const KEY = ['kit']
 
 /** Every kind of thing, and what is asked of each. */
 export const useKinds = () =>
@@ -18,7 +18,7 @@ export const useKinds = () =>
 export function useKit() {
   const queries = useQueryClient()
   const send = useActs()
-  const { data, error } = useQuery({ queryKey: KEY, queryFn: () => ask(client.GET('/api/kit')) })
+  const { data, error } = useOwned()
   const things = computed(() => data.value?.things ?? [])
   /** Drawer by drawer, in the order they come. */
   const drawers = computed(() => {
@@ -26,8 +26,8 @@ export function useKit() {
     for (const thing of things.value) found.set(thing.drawer, [...(found.get(thing.drawer) ?? []), thing])
     return [...found].map(([name, inside]) => ({ name, inside }))
   })
-  const show = (now: Schemas['KitShown']) => queries.setQueryData(KEY, now)
-  const again = () => queries.invalidateQueries({ queryKey: KEY })
+  const show = (now: Schemas['KitShown']) => queries.setQueryData(OWNED, now)
+  const again = () => queries.invalidateQueries({ queryKey: OWNED })
   async function add(wanted: Said[]) {
     const named = wanted.map(({ kind, document }) => ({ kind, document }))
     const act = (header: ActHeader) =>

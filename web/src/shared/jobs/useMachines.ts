@@ -1,16 +1,10 @@
-import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
-import { ask, client } from '@/shared/api/client'
-
-/** What the shop has, its lathes among it. */
-export function useLathes() {
-  return useQuery({ queryKey: ['kit'], queryFn: () => ask(client.GET('/api/kit')) })
-}
+import { useOwned } from '@/shared/api/useOwned'
 
 /** The lathes of the shop as choices, with that of naming none. */
 export function useMachines() {
-  const { data } = useLathes()
+  const { data } = useOwned()
   return computed(() => [
     { code: '', name: 'no lathe named', remark: 'its facts as typed here' },
     ...(data.value?.things ?? [])
