@@ -19,12 +19,14 @@ class Caution:
 
 
 KEY_OUT = Caution(
-    "chuck-key", "Key out of the chuck; no gloves, loose sleeves or rings.", "A turning chuck grabs them."
+    "chuck-key", "Key out of the chuck; no gloves, loose sleeves or rings.", "A spinning chuck grabs them."
 )
-STOP_TO_MEASURE = Caution("stop-to-measure", "Stop the spindle before you measure.", "A caliper on turning work grabs.")
+STOP_TO_MEASURE = Caution(
+    "stop-to-measure", "Stop the spindle before you measure.", "A caliper grabs on work that is spinning."
+)
 BLADE = Caution(
     "blade",
-    "Blade on centre and square. Stop before clearing swarf, and use a hook.",
+    "Set the blade square and on centre. Stop the spindle before you clear chips, and use a hook.",
     "Swarf is hot and razor sharp; a blade off centre digs in.",
 )
 PRESS = Caution(
@@ -34,42 +36,46 @@ PRESS = Caution(
 )
 SHRINK = Caution(
     "shrink",
-    "Heat clean and even, in the open: oil and plating fume. Tongs, eyes covered; the right side up, a stop to go "
-    "against, a hammer ready.",
+    "Eyes covered, tongs, out of doors or well aired: oil and plating fume. Heat evenly. Have the part the "
+    "right way up, a stop to push against and a hammer ready.",
     "It grips within seconds, and not where you want it if you are late.",
 )
 PLANE = Caution(
     "plane",
-    "Motor unplugged and spindle locked; push the carriage, never pull it toward you.",
+    "Unplug the motor and lock the spindle. Push the carriage; never pull it toward you.",
     "A spindle that starts takes the tool and the hand with it.",
 )
 FILE = Caution("file", "If you file the edge, use a file with a handle.", "A bare tang goes through the palm.")
 DIE_BY_HAND = Caution(
     "die-snatch",
-    "Turn the spindle by hand, motor off at the switch; keep your grip clear of the chuck jaws.",
+    "Switch the motor off at the isolator, then turn the spindle by hand. Keep fingers clear of the jaws.",
     "A die that catches turns the holder with it.",
 )
 DIE_POWER = Caution(
     "die-power",
-    "Know where stop is. Let the holder slip; never hold it back by hand, and stop before the shoulder.",
+    "Know where the stop button is. Stop before the shoulder; let the holder slip and never hold it back by hand.",
     "A die run into a shoulder under power breaks the die or the wrist.",
 )
 DIE_HELD = Caution(
     "die-held",
-    "Small threads only, the free hand at the switch: let go at once when it grips. No glove, no bar, no wrench.",
+    "Small threads only. Keep the other hand on the switch and let go the moment the holder grips. No glove, "
+    "no bar, no wrench.",
     "A holder that will not slip takes the wrist round with it.",
 )
 DIE_CRACKS = Caution(
-    "die-cracks", "Eyes covered; nip the jaws no harder than the die needs.", "A die that is squeezed cracks and flies."
+    "die-cracks",
+    "Cover your eyes. Tighten the jaws no harder than the die needs.",
+    "A die that is squeezed cracks and flies.",
 )
 DIE_KEYED = Caution(
     "die-keyed",
-    "Know where stop is, and switch off in time: the key does not slip. Keep hands and rest clear of the holder.",
+    "Know where the stop button is and switch off in time: the key does not slip. Keep hands and tool rest "
+    "clear of the holder.",
     "A die run into a shoulder under power breaks the die or the wrist.",
 )
 PART_OFF = Caution(
     "part-off",
-    "Lock the carriage. No hand near the part while parting off: let it drop in the tray.",
+    "Lock the carriage. Keep hands away while parting off; let the piece drop into the tray.",
     "The piece whips as it comes free.",
 )
 LONG_STICK_OUT = Caution(
@@ -79,7 +85,7 @@ LONG_STICK_OUT = Caution(
 )
 MILLING = Caution(
     "milling",
-    "Clamp the block down; stop the cutter before you index or measure; brush, never fingers.",
+    "Clamp the block down. Stop the cutter before you index or measure. Clear chips with a brush, never fingers.",
     "A cutter that is still turning looks still.",
 )
 SAW = Caution("saw", "Clamp the bar before you saw, and let the saw do the work.", "A bar that turns breaks the blade.")
@@ -90,17 +96,18 @@ DRILL = Caution(
 )
 DRILL_THROUGH = Caution(
     "drill-through",
-    "Hold the tailstock chuck back as it breaks through; clear chips with a brush, spindle stopped.",
+    "Feed gently as the drill breaks through and hold the drill chuck so that it cannot be pulled out. Stop "
+    "the spindle to clear chips.",
     "A drill that grabs pulls its taper out and spins.",
 )
 TAP = Caution(
     "tap",
-    "Motor off at the switch: spindle by hand. Stop when it turns heavy and back it off.",
+    "Switch the motor off at the isolator; turn the spindle by hand. When the tap turns heavy, stop and back it off.",
     "A tap that breaks in the hole costs the part, and its edges cut.",
 )
 TAP_POWER = Caution(
     "tap-power",
-    "Slowest speed, hand at the switch; the holder must slip. Never a wrench in a turning tap.",
+    "Slowest speed, hand on the switch. The holder must be free to slip. Never put a wrench on a tap under power.",
     "A tap that jams takes hand or wrench round with it, and breaks.",
 )
 TAP_BY_HAND = Caution(
@@ -115,17 +122,18 @@ CROSS_DRILL = Caution(
 )
 CHASE = Caution(
     "chase",
-    "Slowest speed, hand at the switch: know where the tool must stop, and stop the spindle before you measure.",
+    "Slowest speed, hand on the switch. Know where the tool must stop. Stop the spindle before you measure.",
     "A tool run into a shoulder or the bottom of a hole breaks, and may throw the work.",
 )
 GEARS = Caution(
     "change-gears",
-    "Switch off at the wall before you open the gear cover, and close it again before you start.",
+    "Isolate the lathe before you open the gear cover. Close the cover before you switch on.",
     "Change gears take fingers.",
 )
 DIE_HEAD = Caution(
     "die-head",
-    "Let the stop open it: never hold it back or trip it by hand near the chuck. Know where stop is.",
+    "Let the stop open the head. Never hold it back, and never trip it by hand near the chuck. Know where "
+    "the stop button is.",
     "It draws itself on faster than a hand goes back.",
 )
 KNURL = Caution(
@@ -134,7 +142,7 @@ KNURL = Caution(
     "Knurling wheels pull in what touches them.",
 )
 RUNS_LONG = Caution(
-    "long-bar", "Bar that sticks out of the back of the spindle needs a steady tube; or cut it shorter.", "It whips."
+    "long-bar", "Support bar that sticks out behind the headstock in a tube, or cut it shorter.", "It whips."
 )
 HAZARD_NAMES: dict[Hazard, str] = {
     "pressure": "air or gas under pressure",
@@ -146,30 +154,29 @@ HAZARD_NAMES: dict[Hazard, str] = {
 HAZARD_CAUTIONS: dict[Hazard, Caution] = {
     "pressure": Caution(
         "pressure",
-        "Air, gas or steam fittings: local codes, an inspector or a licensed trade decide. "
-        "A home-made part may be unlawful there.",
+        "Ask the inspector or a licensed trade before you fit it: local codes decide. A home-made air, gas "
+        "or steam fitting may be unlawful.",
         "A fitting that lets go under pressure injures.",
     ),
     "steam": Caution(
         "steam",
-        "Steam: the boiler inspector decides what may be fitted. Use bronze, never brass: "
-        "brass loses its zinc in steam and salt water.",
+        "Ask the boiler inspector before you fit it. Use bronze, never brass: brass loses its zinc in steam.",
         "A fitting that lets go scalds.",
     ),
     "vehicle": Caution(
         "vehicle",
-        "Brakes, steering, running gear: road law and a licensed workshop decide. Use the maker's graded part.",
+        "Use the maker's graded part for brakes, steering or running gear. Road law and a licensed workshop decide.",
         "A home-made bolt there may be unlawful, and nobody else can tell.",
     ),
     "lifting": Caution(
         "lifting",
-        "Lifting gear: only marked, tested and certified parts may carry a load overhead. "
-        "Local codes and an inspector decide.",
+        "Use only marked, tested and certified parts to lift. Local codes and an inspector decide.",
         "A thread that strips drops the load.",
     ),
     "guard": Caution(
         "guard",
-        "A guard or safety stop: it must hold as the machine's maker meant it. Local codes decide; have it checked.",
+        "Have it checked before you rely on it: a guard or safety stop must hold as its maker intended. "
+        "Local codes decide.",
         "People trust a guard and stop looking.",
     ),
 }

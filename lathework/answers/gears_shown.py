@@ -5,9 +5,11 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from lathework import cautions
 from lathework.answers.declared_answer import answer
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.values import FigureShown, figure_shown
+from lathework.cautions import Caution
 from lathework.drawing.gears.train import train_sheet
 from lathework.errors import InputError
 from lathework.field_reader import FieldReader
@@ -29,14 +31,20 @@ SIXTY = 60.0
 
 @dataclass(frozen=True, slots=True)
 class Geared:
-    """The trains for a `pitch`, on a leadscrew, with the wheels owned; errors over `length_mm`; when the nuts close."""
+    """The trains for a `pitch`, on a leadscrew, with the wheels owned; errors over `length_mm`; the `dial` by
+    its teeth and lines, 0 for none."""
 
     pitch: Lead
     leadscrew: Lead
     trains: tuple[Train, ...]
-    nuts: NutTimes
+    dial: tuple[int, int]
     length_mm: float
     flank_angle_deg: float
+
+    def nuts(self, train: Train) -> NutTimes:
+        """When the half nuts may be closed with a train: what it really cuts decides, not the pitch that was wanted."""
+        teeth, marks = self.dial
+        return nut_times(train.cuts(self.leadscrew.mm), self.leadscrew.mm, teeth=teeth, marks=marks)
 
     def errors(self, train: Train) -> tuple[Figure, ...]:
         """What a train is off: over 100 mm, over the thread, and what that costs of its pitch diameter."""
@@ -46,7 +54,8 @@ class Geared:
 
 @answer
 class TrainShown:
-    """A train: its drivers and the wheels they drive, in words, what it is off, whether it meshes."""
+    """A train: its drivers and the wheels they drive, in words, what it is off, whether it meshes; when the half nuts
+    may be closed with it, and at which lines of the dial where it matters which."""
 
     drivers: tuple[int, ...]
     driven: tuple[int, ...]
@@ -54,19 +63,20 @@ class TrainShown:
     exact: bool
     meshes: bool
     errors: tuple[FigureShown, ...]
+    nuts: str
+    lines: tuple[int, ...]
     drawing: SheetShown
 
 
 @answer
 class GearsShown:
-    """Trains for a pitch, the best first; when the nuts may be closed, with exact ones."""
+    """Trains for a pitch, the best first; what to mind while they are put up."""
 
     pitch: str
     leadscrew: str
     ratio: str
     trains: tuple[TrainShown, ...]
-    lines: tuple[int, ...]
-    nuts: str
+    cautions: tuple[Caution, ...]
 
 
 def _pitch(reader: FieldReader) -> tuple[Lead, Thread | None] | None:
@@ -114,32 +124,33 @@ def geared(typed: dict[str, str]) -> Geared:
     lead, thread = pitch
     angle = thread.form.angle_deg if thread is not None else SIXTY
     found = trains(lead.mm, screw.mm, wheels)
-    nuts = nut_times(lead.mm, screw.mm, teeth=dial[0], marks=dial[1])
-    return Geared(lead, screw, found, nuts, length.mm if length else USUAL_MM, angle)
+    return Geared(lead, screw, found, dial, length.mm if length else USUAL_MM, angle)
+
+
+def _train_shown(told: Geared, train: Train) -> TrainShown:
+    nuts = told.nuts(train)
+    return TrainShown(
+        train.drivers,
+        train.driven,
+        train.words,
+        train.off == 0,
+        train.meshes,
+        tuple(figure_shown(one) for one in told.errors(train)),
+        nuts.words,
+        nuts.lines if nuts.every != 1 else (),
+        sheet_shown(train_sheet(train)),
+    )
 
 
 def gears_shown(told: Geared) -> GearsShown:
     """Trains for a screen."""
-    shown = [
-        TrainShown(
-            train.drivers,
-            train.driven,
-            train.words,
-            train.off == 0,
-            train.meshes,
-            tuple(figure_shown(one) for one in told.errors(train)),
-            sheet_shown(train_sheet(train)),
-        )
-        for train in told.trains
-    ]
     ratio = told.pitch.mm / told.leadscrew.mm
     return GearsShown(
         told.pitch.typed,
         told.leadscrew.typed,
         f"{ratio.numerator}/{ratio.denominator}",
-        tuple(shown),
-        told.nuts.lines,
-        told.nuts.words,
+        tuple(_train_shown(told, train) for train in told.trains),
+        (cautions.GEARS,),
     )
 
 
@@ -150,6 +161,7 @@ def lines_of(told: Geared) -> Sequence[str]:
     for train in told.trains:
         off = f"off {1000 * float(train.off):+.3f} per mille" if train.off else "exact"
         lines.append(f"  {train.words}  ({off}{'' if train.meshes else '; does not mesh'})")
+        lines.append(f"      {told.nuts(train).words}")
     if not told.trains:
         lines.append("  no train of these wheels comes within 5 per mille")
-    return [*lines, f"  nuts            {told.nuts.words}"]
+    return lines

@@ -62,7 +62,7 @@ def _check_size(size: SizeNow, length: Length) -> None:
     back_mm = -came_off(dimension, size.readings[-1].value_mm, length.mm) if size.readings else 0.0
     if back_mm > _GROWN_MM and dimension.move != "knock":
         word = "smaller" if dimension.grows else "larger"
-        text = f"That is {word} than the last reading: metal does not come back. Measure again."
+        text = f"That is {word} than the last reading, and metal cannot come back. Measure again."
         raise InputError("grew", "reading", text)
 
 
@@ -80,7 +80,7 @@ def _dialled_mm(now: Bench, size: SizeNow, length: Length, dialled: Length) -> f
     for share, words in ((0.5, "Half"), (2.0, "Twice")):
         if came_mm >= PLAIN_MM and abs(came_mm / told_mm / share - 1) <= ALIKE:
             meant = f"{show_length(dialled.mm * share, 'mm', dialled.unit)} {dialled.unit}"
-            text = f"{words} of what was dialled came off: {meant} was meant, perhaps. This lathe's dial reads the "
+            text = f"{words} of what was dialled came off. Did you mean {meant}? This lathe's dial reads "
             text += f"{now.plan.job.setup.dial}; leave it empty if nobody knows."
             raise InputError("other-terms", "dialled", text, (meant,))
     return told_mm

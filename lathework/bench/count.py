@@ -8,14 +8,14 @@ from typing import Literal
 
 from lathework.figures import GEOMETRY, Figure, Given
 from lathework.job.model import Setup
+from lathework.methods.reversing import COMING_OFF
 from lathework.planning.operation import Operation
 
 COUNTED = ("thread", "finish", "tap")
 """Kinds of steps whose turns are counted."""
 BACK = "Turn back a little."
 OFF = "Switch off."
-STANDS = "Wait until the spindle stands, then reverse."
-END = "Stop: that is the end."
+END = "That is the last turn."
 SPEEDS_TOLD = 3
 """Speeds of the lathe that are told of."""
 Sign = Literal["back", "off", "end"]
@@ -56,18 +56,18 @@ class Count:
 def _at_speed(step: Operation, turns: float, speed: float, run_down: float) -> AtSpeed:
     """What a `speed` in rev/min comes to for so many `turns`, of a spindle that runs on for `run_down` turns (both
     numbers). Source: geometry; the spindle slows evenly."""
-    assert step.thread is not None  # what is driven by turns has a thread
+    lead = step.figures["advance"]
     given = Given("speed", speed, "rev/min")
     seconds = Figure(
         "time for all turns", 60 * turns / speed, "s", "60 × turns ÷ speed", GEOMETRY, (Given("turns", turns), given)
     )
     travel = Figure(
         "travel in a minute",
-        step.thread.lead * speed,
-        step.thread.unit,
+        lead.value * speed,
+        lead.unit,
         "lead × speed",
         GEOMETRY,
-        (Given("lead", step.thread.lead, step.thread.unit), given),
+        (Given("lead", lead.value, lead.unit), given),
         places=2,
     )
     stands = Figure(
@@ -104,13 +104,18 @@ def count_of(step: Operation, setup: Setup) -> Count | None:
     off = step.figures.get("stop") if "seconds" in step.figures else None
     each = 0.5 if 0 < after < 1 else 1.0
     if off is not None:
-        at, end = off.value, Beat(turns.value, "end", STANDS)
+        at, end = off.value, Beat(turns.value, "end", _comes_off(step))
         beats: tuple[Beat, ...] = (Beat(at, "off", OFF, off=True), end)
         if at >= turns.value:
             # One that does not run on is switched off at the end.
-            beats = (replace(end, words=f"{OFF} {STANDS}", off=True),)
+            beats = (replace(end, words=f"{OFF} {end.words}", off=True),)
         return Count(turns.value, 1.0, beats, _speeds(step, turns.value, setup))
     return Count(turns.value, each, tuple(_by_hand(turns.value, after)))
+
+
+def _comes_off(step: Operation) -> str:
+    """How the die or tap of a step under power comes off: the words of its own caution."""
+    return next(caution.do for caution in step.cautions if caution.code == COMING_OFF)
 
 
 def _by_hand(turns: float, after: float) -> Iterator[Beat]:

@@ -50,7 +50,7 @@ MISTAKES: Mapping[str, Mistake] = {
     "shoulder": Mistake("ran into the shoulder", "A stop, and the last turns by hand."),
     "die": Mistake("the die set wrong", "A known male run through the die before the first piece."),
     "drill": Mistake("the wrong drill", "Measure the drill over its margins before it goes in."),
-    "swarf": Mistake("swarf or a burr", "Brush, blow and wipe before the gauge, every time."),
+    "swarf": Mistake("swarf or a burr", "Cover your eyes, then brush, blow and wipe before the gauge, every time."),
     "tool": Mistake("a dull or broken tool", "Look at the edge before each piece."),
     "material": Mistake("the metal", "Cut a test piece of the bar first."),
     "other": Mistake("something else", ""),

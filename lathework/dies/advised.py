@@ -24,8 +24,8 @@ TAP_OPENED = (
     "its pitch, its depth, the screw."
 )
 CLOSED = (
-    "The die is closed as far as it goes: closed farther it cracks. What still binds wants another die, or the thread "
-    "looked at again: its pitch, its crest, the nut."
+    "The die is closed as far as it goes: any further and it cracks. If the nut still binds, use another "
+    "die, or check pitch, crest and the nut."
 )
 
 

@@ -140,8 +140,8 @@ def stands_words(eighths: float) -> str:
 def close_order(screw: Figure) -> str:
     """How a die is closed by so much of its middle `screw`. Source: practice."""
     return (
-        f"Close the die: slacken the middle screw {turn_words(screw.value)}, turn both outer screws in evenly until "
-        "they bite, then bring the middle one up to touch. Run the die on again."
+        f"Close the die: slacken the middle screw {turn_words(screw.value)}. Tighten both outer screws evenly "
+        "until they bite, then bring the middle screw up until it just touches. Run the die on again."
     )
 
 
@@ -154,7 +154,10 @@ def set_order(eighths: float) -> str:
     if not eighths:
         return f"{seat} screw in until it touches, then the outer ones until they bite."
     if eighths > 0:
-        return f"{seat} screw in until it touches, then {turn_words(eighths)} more; nip the outer ones. Never force it."
+        return (
+            f"{seat} screw in until it touches, then {turn_words(eighths)} more. Tighten the outer screws lightly. "
+            "Never force it."
+        )
     return (
         f"{seat} screw in until it touches, then back {turn_words(-eighths)}; turn the outer ones in evenly until it "
         "touches again."
@@ -165,6 +168,7 @@ def open_order(screw: Figure, *, passes: bool) -> str:
     """How a die is opened by so much of its middle `screw` after a piece that `passes`, or not. Source: practice."""
     again = "This piece passes." if passes else "This piece stays as it is: metal cannot be put back."
     return (
-        f"{again} For the next, open the die: slacken both outer screws, turn the middle one in "
-        f"{turn_words(screw.value)}, then nip the outers. Never force it: opened too far it cracks."
+        f"{again} For the next, open the die: slacken both outer screws, turn the middle screw in "
+        f"{turn_words(screw.value)}, then tighten the outer screws lightly. Never force it: opened too far, "
+        "the die cracks."
     )

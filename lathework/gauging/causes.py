@@ -39,15 +39,15 @@ _BY_CODE: dict[CauseCode, Cause] = {
         "blank",
         "blank over size",
         "Measure over the crests. Are they over the blank's size, or bruised?",
-        "The crests are too high: take them down to the blank's size with a light cut, guards and eyes as for turning, "
-        "and brush the thread out, spindle stopped; the {tool} stays as it is. Then try the {mate} again.",
+        "The crests are too high. Skim them down to the blank's size, eyes covered. Stop the spindle and "
+        "brush the thread. Leave the {tool} as it is, then try the {mate} again.",
     ),
     "burr": Cause(
         "burr",
         "burr at the start",
         "Look at the first turn. Is there a burr, or no chamfer to let the {mate} start?",
-        "The start is burred: chamfer it down to the root with the tool; a file only by hand, spindle stopped. Then "
-        "try the {mate} again.",
+        "The start is burred. Chamfer it down to the root with the tool, or stop the spindle and file it by "
+        "hand. Then try the {mate} again.",
     ),
     "other-nut": Cause(
         "other-nut",
@@ -70,7 +70,7 @@ _INSIDE: dict[CauseCode, Cause] = {
     "swarf": Cause(
         "swarf",
         "swarf",
-        "Blow the hole out, eyes covered, brush the {mate}, a drop of oil. Does it go in now?",
+        "Cover your eyes, blow the hole out, brush the {mate}, a drop of oil. Does it go in now?",
         "It was swarf. Try the {mate} again, and say what it does.",
     ),
     "last-turns": Cause(

@@ -33,9 +33,9 @@ ENGAGED, STIFF = 0.8, 0.12
 LEAST_FLANGE_MM = 8.0
 """The thinnest flange that takes bolts (practice)."""
 LAST = (
-    "Last of all screw it on the spindle it is for, its faces clean, and skim spigot and face there: what was turned "
-    "elsewhere runs out. Bolt holes through the head's own, with a transfer punch. A screwed nose unscrews when the "
-    "spindle is reversed or braked: no die head and no power tapping in reverse on it."
+    "Finally screw it on its own spindle, faces clean, and skim spigot and face there. Spot the bolt holes through the "
+    "head with a transfer punch. With a screwed nose never reverse or brake under power: no die head, no power tapping "
+    "in reverse."
 )
 
 

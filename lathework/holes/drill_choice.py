@@ -172,7 +172,7 @@ def _choice(chart: _Chart, drill: Drill, *, piloted: bool, swells: bool) -> Dril
     factor, words = convention(thread)
     own = convert(drill.diameter, drill.unit, thread.unit)
     percent = Figure(
-        "thread left",
+        "per cent thread",
         chart.percent(drill),
         "%",
         f"100 × (major − drill) ÷ ({factor} × pitch)",

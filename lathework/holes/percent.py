@@ -66,7 +66,7 @@ def percent_figures(thread: Thread, drill: float) -> tuple[Figure, ...]:
         conventions.append((BASIC_60, "on basic height: 1.082532 P is 100 %"))
     return tuple(
         Figure(
-            "thread left",
+            "per cent thread",
             100 * (thread.major - drill) / (factor * thread.pitch),
             "%",
             f"100 × (major − drill) ÷ ({factor} × pitch)",

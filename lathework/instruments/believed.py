@@ -34,7 +34,10 @@ def doubt(sample: Sample, before: Sample | None, now_s: float) -> str:
             return f"{axis.upper()} changed from inches to millimetres, or back: look at its unit."
         moved = abs(mm - was)
         if moved > FASTEST_MM_S * seconds + HAND_MM:
-            return f"{axis.upper()} jumped by {show_length(moved, 'mm', 'mm')} mm: a digit slipped, or it was zeroed."
+            return (
+                f"{axis.upper()} jumped by {show_length(moved, 'mm', 'mm')} mm. Check the reading: a slipped "
+                "digit, or a reset to zero."
+            )
     return ""
 
 

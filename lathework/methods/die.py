@@ -118,7 +118,8 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         "holder fast in the barrel, followed by the wheel",
         "no sliding holder needed; the hand on the wheel must keep the thread's own pace",
         "die in the holder, fast in the tailstock barrel",
-        "Lock the tailstock. Turn the spindle by hand, marked side first, {turns}, and follow with the barrel's wheel",
+        "Lock the tailstock. Marked side of the die first: turn the spindle by hand {turns} and follow with "
+        "the tailstock handwheel",
         (cautions.DIE_BY_HAND,),
         (
             "Once the die has caught, let the thread pull: a wheel that lags strips it, one that pushes widens it.",
@@ -131,8 +132,8 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         "holder free on its shaft, slipping in the hand, slow power",
         "quick for small threads; the hand is the clutch and must let go at once",
         "die in the holder that turns free on its shaft",
-        "Run the die on at {speed} or slower, marked side first, the knurled holder held in the hand. Let it slip "
-        "after {turns}; switch off at turn {stop}.",
+        "Hold the knurled holder in your hand. Run the die on at {speed} or slower, marked side first. "
+        "Switch off at turn {stop}; let the holder slip once {turns} are on.",
         (cautions.DIE_HELD,),
         ("What it bears is grip times radius: no bar, no wrench, no glove.", _DRAWS_ON),
         power=True,
@@ -143,8 +144,8 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         "floating holder, slow power",
         "quick; the holder must slip before the shoulder",
         "die in the floating holder",
-        "Run the die on at {speed} or slower, marked side first. Let the holder slip after {turns}; "
-        "switch off at turn {stop}.",
+        "Run the die on at {speed} or slower, marked side first. Switch off at turn {stop}; let the holder "
+        "slip once {turns} are on.",
         (cautions.DIE_POWER,),
         (_DRAWS_ON,),
         power=True,
@@ -155,10 +156,13 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         "keyed holder, slow power",
         "holds any torque, so it does not forgive: a stop must end the cut",
         "die in the keyed holder",
-        "Run the die on at {speed} or slower, marked side first, {turns}. Switch off at turn {stop}: "
-        "the key does not slip.",
+        "Run the die on at {speed} or slower, marked side first. Switch off at turn {stop}: the key does not "
+        "slip. It needs {turns} in all.",
         (cautions.DIE_KEYED,),
-        (_DRAWS_ON, "Chalk the spot on the chuck rim and count turns aloud, or set the carriage as a stop."),
+        (
+            _DRAWS_ON,
+            "Chalk a mark on the chuck rim before you start and count turns aloud, or set the carriage as a stop.",
+        ),
         power=True,
     ),
     "chuck-jaws": DieHolding(
@@ -166,8 +170,8 @@ DIE_HOLDINGS: dict[Holder, DieHolding] = {
         "die gripped in the chuck's jaws: a last resort",
         "the jaws close the die: it cuts small, whichever way it is turned, and may crack",
         "die gripped by its rim in the chuck",
-        "Grip the die lightly by its rim, its split between two jaws. Hold the piece in the tailstock chuck and bring "
-        "it up to the marked side; turn the spindle by hand, {turns}",
+        "Grip the die very lightly by its rim, with the split between two jaws. Hold the piece in the "
+        "tailstock chuck, bring it up to the marked side, and turn the spindle by hand {turns}",
         (cautions.DIE_CRACKS, cautions.DIE_BY_HAND),
         (
             "It comes out small: a nut shakes on it. Try it after four turns, before the rest is spoilt.",

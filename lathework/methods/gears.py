@@ -49,6 +49,10 @@ class Train:
         """Turns of the leadscrew a turn of the work: product of the drivers over that of the driven."""
         return Fraction(prod(self.drivers), prod(self.driven))
 
+    def cuts(self, leadscrew: Fraction) -> Fraction:
+        """The lead that it really cuts, in the unit of the leadscrew's."""
+        return leadscrew * self.ratio
+
     @property
     def words(self) -> str:
         """The train from the spindle to the leadscrew.

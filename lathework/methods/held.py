@@ -23,10 +23,13 @@ class Holding:
     fit: Fit
 
 
-def bears(holder: DieHolder | DieStock | DieHead, torque_nm: float) -> Fit:
-    """Whether a holder bears a die that takes `torque_nm` (unit N m), 0 where nobody knows. Source: practice."""
+def bears(holder: DieHolder | DieStock | DieHead, torque_nm: float, *, slips: bool = False) -> Fit:
+    """Whether a holder bears a die that takes `torque_nm` (unit N m), 0 where nobody knows; one that `slips` under
+    power is never held back by a bar. Source: practice."""
     keyed = isinstance(holder, DieHolder) and holder.keyed == "yes"
     if torque_nm <= SLIPS_IN_HAND or (keyed and torque_nm <= LONG_BAR_NM):
+        return FITS
+    if slips and torque_nm <= SLIPS_IN_HOLDER:
         return FITS
     takes = f"the die takes some {torque_nm:.0f} N m"
     if torque_nm > LONG_BAR_NM:
@@ -56,6 +59,8 @@ def _holds(
     things: Sequence[Owned],
     long_mm: float,
     torque_nm: float,
+    *,
+    slips: bool,
 ) -> Fit:
     """Whether a holder takes one of `dies`, the thread passes it, a lathe of the shop takes its shank, and it bears the
     torque of the die."""
@@ -65,7 +70,7 @@ def _holds(
     else:
         held = _best([in_pocket(die, thing) for die in dies])
     if held.fits:
-        held = _and(held, bears(thing, torque_nm))
+        held = _and(held, bears(thing, torque_nm, slips=slips))
     if not held.fits or isinstance(thing, DieStock):
         return held
     passes = through(dies[0].thread, long_mm, thing)
@@ -77,13 +82,18 @@ def _holds(
 
 
 def holdings(
-    dies: Sequence[Die], things: Sequence[Owned], long_mm: float = 0.0, torque_nm: float = 0.0
+    dies: Sequence[Die],
+    things: Sequence[Owned],
+    long_mm: float = 0.0,
+    torque_nm: float = 0.0,
+    *,
+    slips: bool = False,
 ) -> tuple[Holding, ...]:
     """Whether each holder, stock and head at hand holds one of `dies`, those that do first; none without a die.
 
     `long_mm` is the length of thread to be cut, `torque_nm` what its die takes (newton metres); 0 where that does not
-    matter.
+    matter; `slips` that it is run on under power and must be free to slip.
     """
     own = [one for one in things if isinstance(one, DieHolder | DieStock | DieHead) and one.at_hand]
-    told = [Holding(one, _holds(one, dies, things, long_mm, torque_nm)) for one in own] if dies else []
+    told = [Holding(one, _holds(one, dies, things, long_mm, torque_nm, slips=slips)) for one in own] if dies else []
     return tuple(sorted(told, key=lambda one: (not one.fit.fits, one.fit.why != "")))

@@ -1,22 +1,44 @@
-"""Running the spindle backward: what a chuck that is screwed on does then, and what to wait for."""
+"""Running the spindle backward: how a die or a tap comes off again, and what a screwed-on chuck does then.
+
+Every line that speaks of it takes its words from here: the caution above the button, the counter's last beat, how a
+tool that was drawn out is brought back.
+"""
 
 from __future__ import annotations
 
+from lathework.cautions import Caution
 from lathework.shop.lathe_facts import Mount
+from lathework.threads.thread import Hand
+
+COMING_OFF = "coming-off"
+_UNSCREWS = "In reverse a screwed-on chuck unscrews and comes off the spindle."
+_HEARD = "A spindle reversed while it still runs strips gears and tears the thread."
 
 
-def back_off(mount: Mount, tool: str) -> str:
-    """How to back a `tool`, die or tap, off that was run on under power. Source: practice."""
+def coming_off(mount: Mount, tool: str, hand: Hand = "right") -> Caution:
+    """How a `tool`, die or tap, that was run on under power comes off again. Source: practice.
+
+    A left-hand thread is cut in reverse, with a chuck that cannot unscrew, and comes off forward.
+    """
     if mount == "locked":
-        return f"Back the {tool} off under power: wait until the spindle stands still before you reverse it."
-    by_hand = f"back the {tool} off by hand, motor off"
-    if mount == "screwed":
-        return f"{by_hand[0].upper()}{by_hand[1:]}: reversed under power, a screwed-on chuck unscrews."
-    return f"Is the chuck screwed on? Then {by_hand}: reversed, it unscrews. If not, let the spindle stop first."
+        way = "reverse it" if hand == "right" else "run it forward"
+        return Caution(COMING_OFF, f"Let the spindle stop, then {way} to back the {tool} off.", _HEARD)
+    do = f"When the spindle has stopped, switch the motor off at the isolator and back the {tool} off by hand."
+    why = _UNSCREWS if mount == "screwed" else f"{_UNSCREWS} Say on the lathe if yours is locked on."
+    return Caution(COMING_OFF, do, why)
 
 
-def backward(mount: Mount) -> tuple[str, ...]:
+def backward(mount: Mount) -> tuple[Caution, ...]:
     """What to mind when the spindle is turned backward by hand to cut a left-hand thread. Source: practice."""
     if mount == "locked":
         return ()
-    return ("Turned backward, a screwed-on chuck may unscrew: feel for it, and stop when it gives.",)
+    do = "If the chuck gives when you turn the spindle backward, stop and tighten it before you go on."
+    return (Caution("backward", do, "Turned backward, a screwed-on chuck can unscrew."),)
+
+
+def carriage_back(mount: Mount) -> tuple[Caution, ...]:
+    """What to mind when the spindle is reversed to bring the carriage back, the tool drawn out. Source: practice."""
+    if mount == "locked":
+        return ()
+    do = "Reverse from standstill, at the slowest speed or by hand."
+    return (Caution("carriage-back", do, "Started or braked hard in reverse, a screwed-on chuck unscrews."),)

@@ -52,10 +52,10 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         "slipping-hand",
         "tap holder slipping in the hand, slow power",
         "quick in soft metal; the hand must let go at once",
-        "Start the tap against the tailstock. Run it in at {speed} or slower, the knurled holder held in the hand; "
-        "let it slip after {turns}, switch off at turn {stop}",
+        "Start the tap against the tailstock and hold the knurled holder in your hand. Run it in at {speed} "
+        "or slower. Switch off at turn {stop}; let the holder slip once {turns} are in",
         (cautions.TAP_POWER,),
-        ("No bar and no wrench in the holder under power. Back it out by hand, motor off.",),
+        ("No bar and no wrench in the holder under power.",),
         power=True,
         slips_nm=SLIPS_IN_HAND,
     ),
@@ -63,10 +63,10 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         "slipping-chuck",
         "tap in a drill chuck set to slip, slow power",
         "quick; the chuck's grip is the only guard of the tap",
-        "Nip the drill chuck only so hard that the tap slips before it breaks. Run it in at {speed} or slower, "
-        "tailstock free on the bed, {turns}; switch off at turn {stop}",
+        "Tighten the drill chuck just enough to drive: the tap must slip before it breaks. Tailstock free on "
+        "the bed. Run in at {speed} or slower; switch off at turn {stop} of {turns}",
         (cautions.TAP_POWER,),
-        ("Try the grip by hand first: the spindle must turn in spite of the chuck.",),
+        ("Test the grip by hand first: the chuck must slip on the tap when you turn the spindle.",),
         power=True,
         slips_nm=SLIPS_IN_CHUCK,
     ),

@@ -1,22 +1,23 @@
-"""When the nuts may be closed: the lines of a thread dial that serve, or why they stay closed."""
+"""When the half nuts may be closed: the lines of a thread dial that serve, or why they stay closed."""
 
 from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
 
-LONGEST_WAIT_TURNS = 400
-"""Turns of the leadscrew after which nobody waits for work and screw to meet again (practice)."""
+MOST_COUNTED_TURNS = 20
+"""Turns of the leadscrew that are counted or waited for without a dial, for work and screw to meet again (practice)."""
 
 
 @dataclass(frozen=True, slots=True)
 class NutTimes:
-    """When the nuts may be closed: `every` so many turns of the leadscrew, None for never in reach; at which `lines`
-    of the dial, numbered from 1, where it has one; and the same in words."""
+    """Whether the half nuts may be opened in the pass: `every` so many turns of the leadscrew both meet again;
+    at which `lines` of the dial, numbered from 1, where it has one; and the same in words."""
 
-    every: int | None
+    every: int
     lines: tuple[int, ...]
     words: str
+    opens: bool
 
 
 def meets_again(lead: Fraction, leadscrew: Fraction) -> int:
@@ -44,27 +45,38 @@ def nut_times(lead: Fraction, leadscrew: Fraction, *, teeth: int = 0, marks: int
     >>> nut_times(Fraction(1, 13), Fraction(1, 16), teeth=16, marks=4).lines
     (1,)
     >>> nut_times(Fraction(1, 16), Fraction(1, 8), teeth=32, marks=8).words
-    'The nuts may be closed anywhere.'
+    'The half nuts may be closed anywhere.'
     """
     every = meets_again(lead, leadscrew)
     if every == 1:
-        return NutTimes(1, tuple(range(1, marks + 1)), "The nuts may be closed anywhere.")
-    if every > LONGEST_WAIT_TURNS or (marks and teeth % every):
-        far = every > LONGEST_WAIT_TURNS
-        why = "this pitch and the leadscrew hardly ever meet" if far else "no line of the dial serves it"
-        words = f"Keep the nuts closed and run the spindle back each time: {why}."
-        return NutTimes(None if far else every, (), words)
+        return NutTimes(1, tuple(range(1, marks + 1)), "The half nuts may be closed anywhere.", opens=True)
+    if marks and teeth % every:
+        return NutTimes(every, (), closed_throughout("no line of the dial serves it"), opens=False)
+    if not marks and every > MOST_COUNTED_TURNS:
+        return NutTimes(every, (), closed_throughout(f"they line up again only after {every} turns of it"), opens=False)
     if not marks:
-        return NutTimes(every, (), f"The nuts may be closed every {every} turns of the leadscrew: chalk its start.")
+        words = (
+            f"The half nuts may be closed every {every} turns of the leadscrew. Chalk chuck and leadscrew at the first "
+            "pass, bring the carriage back to the same place on the bed, and close them when both marks stand there."
+        )
+        return NutTimes(every, (), words, opens=True)
     lines = _serving(every, teeth, marks)
-    return NutTimes(every, lines, _told(lines, marks))
+    return NutTimes(every, lines, _told(lines, marks), opens=True)
+
+
+def closed_throughout(why: str) -> str:
+    """That the half nuts stay closed from the first pass to the last, and `why`, the end of a sentence."""
+    return (
+        "Keep the half nuts closed throughout. After each pass withdraw the tool, stop the spindle and reverse it: "
+        f"{why}."
+    )
 
 
 def _told(lines: tuple[int, ...], marks: int) -> str:
     if len(lines) == marks:
-        return "Close the nuts at any line of the dial."
+        return "Close the half nuts at any line of the dial."
     if len(lines) == 1:
-        return "Close the nuts at one line of the dial: always the same."
+        return "Close the half nuts at one line of the dial, always the same."
     step = marks // len(lines)
     which = "every other line" if step == 2 else f"one line in {step}"
-    return f"Close the nuts at {which} of the dial, from the one you began with."
+    return f"Close the half nuts at {which} of the dial, counted from the one you began with."

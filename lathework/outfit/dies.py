@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Iterator
 
 from lathework.job.furnish import dies_for, pick_die, typed_of
-from lathework.methods.die import DIE_HOLDINGS, Holder
+from lathework.methods.die import DIE_HOLDINGS, DieHolding, Holder
 from lathework.methods.held import Holding, holdings
 from lathework.methods.ways.heads import why_not_in
 from lathework.outfit.need import Need, Shop, StandIn, no_substitute, state_of, steps_of
@@ -13,6 +14,7 @@ from lathework.outfit.serving import serving
 from lathework.part.model import Section
 from lathework.planning.operation import keyed
 from lathework.planning.plan import Plan
+from lathework.planning.steps.threading import way_of
 from lathework.shop.equipment import Bush, DieHead, DieHolder, DieStock
 from lathework.shop.fits import guides
 from lathework.shop.kit import name_of
@@ -75,7 +77,10 @@ def die_needs(plan: Plan, number: int, thread: Thread, shop: Shop) -> Iterator[N
     choices = tuple(dies) if len(dies) > 1 else ()
     note = state_of(die) if die.across else "measure its outside diameter: no holder can be named for it"
     yield Need(f"die for {thread.designation}", die, note, (), field, choices, steps=steps)
-    yield from _holder(plan, section, die, shop)
+    way = way_of(plan.work, plan.work.threads[number])
+    yield from _holder(plan, section, die, way, shop)
+    if way.code != "guide-bush":
+        return
     blank = plan.work.threads[number].blank_mm
     bushes = [one for one in shop.at_hand(Bush) if guides(one, blank).fits]
     yield from (Need(f"to start the {thread.designation} die square", one, steps=steps) for one in bushes[:1])
@@ -94,11 +99,12 @@ def _torque_nm(plan: Plan, section: Section) -> float:
     return step.figures["torque"].value if step is not None and "torque" in step.figures else 0.0
 
 
-def _holder(plan: Plan, section: Section, die: Die, shop: Shop) -> Iterator[Need]:
+def _holder(plan: Plan, section: Section, die: Die, way: DieHolding, shop: Shop) -> Iterator[Need]:
     if die.across is None or not shop.keeps(DieHolder, DieStock):
         return
-    wanted = DieStock if plan.job.method.holder in STOCK_HOLDERS else DieHolder
-    tried = holdings((die,), shop.things, section.length.mm, _torque_nm(plan, section))
+    wanted = DieStock if way.code in STOCK_HOLDERS else DieHolder
+    torque, slips = _torque_nm(plan, section), way.slips_nm < math.inf
+    tried = holdings((die,), shop.things, section.length.mm, torque, slips=slips)
     fitting = [one for one in tried if one.fit.fits]
     own = [one for one in fitting if isinstance(one.thing, wanted)]
     what = f"holder for the {die.thread.designation} die"
@@ -108,9 +114,11 @@ def _holder(plan: Plan, section: Section, die: Die, shop: Shop) -> Iterator[Need
         return
     nearest = min((one for one in tried if isinstance(one.thing, wanted)), key=lambda one: _off(one, die), default=None)
     why = f"{name_of(nearest.thing)}: {nearest.fit.why}" if nearest else ""
-    way: Holder = "sliding-by-hand" if wanted is DieStock else "stock-by-tailstock"
+    instead: Holder = "sliding-by-hand" if wanted is DieStock else "stock-by-tailstock"
     others = [one.thing for one in fitting if isinstance(one.thing, DieHolder if wanted is DieStock else DieStock)]
-    found = tuple(StandIn(f"{name_of(one)}: {DIE_HOLDINGS[way].name}", "method.holder", way) for one in others[:1])
+    found = tuple(
+        StandIn(f"{name_of(one)}: {DIE_HOLDINGS[instead].name}", "method.holder", instead) for one in others[:1]
+    )
     kind = "die-stock" if wanted is DieStock else "holder"
     owns = (("kind", kind), ("across", typed_of(die.across)))
     yield Need(what, None, why, found, owns=owns)

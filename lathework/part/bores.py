@@ -106,7 +106,7 @@ def _bored(bore: Bore, thread: Thread, racks: Racks) -> BoreWork:
     mm = convert(wanted.value, thread.unit, "mm")
     factor, words = convention(thread)
     percent = Figure(
-        "thread left",
+        "per cent thread",
         percent_thread(thread, wanted.value),
         "%",
         f"100 × (major − bore) ÷ ({factor} × pitch)",
@@ -154,7 +154,7 @@ def _drilled(bore: Bore, racks: Racks, rack: tuple[Drill, ...]) -> BoreWork:
         thread.unit,
         sought(thread, limits, racks.percent(thread)),
         PRACTICE,
-        (Given("thread left", pick.percent.value, "%"), Given("probable hole", pick.hole.value, thread.unit)),
+        (Given("per cent thread", pick.percent.value, "%"), Given("probable hole", pick.hole.value, thread.unit)),
         kind="table",
         note=f"Drill {pick.drill.name}.",
     )

@@ -42,10 +42,11 @@ def _along(work: Work, bore: Bore, bore_work: BoreWork, field: str) -> Iterator[
         )
         yield Notice("comes-through", f"{field}.depth", text)
     if wall < THIN_WALL * across:
-        what = "it gives in the jaws. Drill before you turn the outside down, or go smaller."
+        what = "the wall gives in the jaws. Drill before you turn the outside down, or use a smaller hole."
         if bore.thread is not None:
             what = (
-                "it swells when you tap it and gives in the jaws. Tap before you turn the outside down, or go smaller."
+                "the wall swells when you tap and gives in the jaws. Tap before you turn the outside down, "
+                "or use a smaller hole."
             )
         text = (
             f"The wall round this hole is {told(max(0.0, wall), unit)} at its thinnest, under "
@@ -125,8 +126,8 @@ def _wide(work: Work, thread: Thread, bore_work: BoreWork, field: str) -> Iterat
         over = told(convert(bore_work.passes, thread.unit, "mm"), work.job.unit, fine=True)
         left = percent_thread(thread, bore_work.hole.value)
         text = (
-            f"{bore_work.name} may cut {over} over class {limits.minor.class_name}, leaving {left:.0f} % thread: "
-            "for the class drill smaller, then ream or bore."
+            f"The {bore_work.name} drill may leave the hole {over} over class {limits.minor.class_name}, {left:.0f} % "
+            "thread. If the class matters, drill smaller, then ream or bore."
         )
         yield Notice("hole-wide", f"{field}.thread", text)
 

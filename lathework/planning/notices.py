@@ -41,8 +41,8 @@ def _threads(work: Work) -> Iterator[Notice]:
             yield Notice("bar-under-blank", "part.stock.across", "The bar is already under the blank diameter.")
         if found.groove_width_mm * SHORT_THREAD > section.length.mm:
             text = (
-                f"The groove takes {100 * found.groove_width_mm / section.length.mm:.0f} % of the thread: turn the die "
-                "round instead, or leave a run-out."
+                f"The groove uses up {100 * found.groove_width_mm / section.length.mm:.0f} % of the thread "
+                "length. Flip the die instead, or leave a run-out."
             )
             yield Notice("groove-eats-thread", "method.finish", text)
         yield from _way(work, number)

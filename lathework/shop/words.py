@@ -54,7 +54,7 @@ TOOL_ZEROS: Words = {
     "each": ("each tool touched off when it goes in", "its zero is lost when another tool goes in"),
 }
 MOUNTS: Words = {
-    "unsaid": ("chuck: not said", "taken for one that may unscrew in reverse"),
+    "unsaid": ("chuck: not said", "treated as one that can unscrew in reverse"),
     "screwed": ("chuck screwed on", "unscrews when the spindle is reversed under load"),
     "locked": ("chuck bolted or locked on", "the spindle may be reversed"),
 }

@@ -276,7 +276,7 @@ class DrillsOwned(unittest.TestCase):
         self.assertAlmostEqual(value(made, "drill", "drill"), 33 / 64)
         [told] = [notice.text for notice in made.notices if notice.code == "hole-wide"]
         # Piloted, it cuts half of 0.0050 wide: 100 x (0.5625 - 0.518125) / (1.299038 / 18) = 61.49 %.
-        self.assertIn("0.0031 in over class 2B, leaving 61 % thread", told)
+        self.assertIn("0.0031 in over class 2B, 61 % thread", told)
         self.assertNotIn("hole-wide", {notice.code for notice in plan(body(bore("1/4-20", depth="3/4"))).notices})
 
     def test_a_much_better_drill_is_named(self) -> None:
@@ -310,8 +310,8 @@ class Threaded(unittest.TestCase):
         self.assertEqual((value(made, "tap", "turns"), value(made, "tap", "stop")), (44, 42))
         tap = step(made, "tap")
         assert tap is not None
-        self.assertIn("slips before it breaks", tap.sentence)
-        self.assertEqual([caution.code for caution in tap.cautions], ["tap-power"])
+        self.assertIn("must slip before it breaks", tap.sentence)
+        self.assertEqual([caution.code for caution in tap.cautions], ["tap-power", "coming-off"])
 
     def test_the_next_piece_of_the_bar_begins_with_the_hole_of_the_last(self) -> None:
         """Drilled past the part by the room of the tap, more than a parting blade takes: so it is told, of several."""

@@ -34,7 +34,7 @@ class Counted(unittest.TestCase):
         self.assertEqual((off.sign, end.sign), ("off", "end"))
         self.assertEqual((off.off, end.off), (True, False))
         self.assertEqual(off.turn, told.turns - 2)
-        self.assertIn("stands", end.words)
+        self.assertIn("Let the spindle stop, then reverse", end.words)
 
     def test_the_speed_that_is_used_tells_the_seconds(self) -> None:
         """M4 x 0.7 at 100 rev/min: 70 mm in a minute; two turns on, slowing evenly from 100/60 a second: 2.4 s."""

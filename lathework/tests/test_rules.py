@@ -207,13 +207,13 @@ class Die(unittest.TestCase):
         for verdict in ("will-not-start", "binds"):
             found = advise(read_designation("3/8-16"), verdict)
             self.assertEqual((found.move, found.middle, found.recut), ("close", "out", True))
-            self.assertLess(found.order.index("slacken the middle"), found.order.index("outer screws in"))
+            self.assertLess(found.order.index("slacken the middle"), found.order.index("Tighten both outer"))
 
     def test_a_loose_thread_opens_it_for_the_next_piece(self) -> None:
         """Metal cannot be put back; both outers are slackened before the middle one opens the split."""
         found = advise(read_designation("3/8-16"), "loose")
         self.assertEqual((found.move, found.middle, found.recut), ("open", "in", False))
-        self.assertLess(found.order.index("slacken both outer"), found.order.index("middle one in"))
+        self.assertLess(found.order.index("slacken both outer"), found.order.index("middle screw in"))
         self.assertIn("metal cannot be put back", found.order)
 
     def test_snug_is_left_alone(self) -> None:

@@ -62,7 +62,7 @@ class Steps(unittest.TestCase):
 
     def test_a_left_hand_pass_begins_in_the_groove(self) -> None:
         made = plan(SINGLE | {"part.sections.0.thread": "3/8-16 LH"})
-        self.assertIn("Begin each pass in the groove", step(made, "screwcut:s1").sentence)
+        self.assertIn("Start each pass in the groove", step(made, "screwcut:s1").sentence)
 
     def test_a_tool_as_it_was_ground(self) -> None:
         """A sharp point goes (P/8)/(2 tan 30) deeper than the flat one, and is warned of."""
@@ -144,7 +144,7 @@ class Gearing(unittest.TestCase):
         made = plan(SINGLE | {"setup.leadscrew": "8 tpi", "setup.gears": WHEELS})
         gear = step(made, "gear:s1")
         self.assertIn("drives", gear.sentence)
-        self.assertIn("The nuts may be closed anywhere.", gear.notes)
+        self.assertIn("The half nuts may be closed anywhere.", gear.notes)
 
     def test_none_that_cuts_it(self) -> None:
         made = plan(SINGLE | {"setup.leadscrew": "8 tpi", "setup.gears": "20, 60", "part.sections.0.thread": "M10"})
@@ -155,7 +155,7 @@ class Gearing(unittest.TestCase):
         made = plan(SINGLE | wheels | {"part.sections.0.thread": "M8"})
         gear = step(made, "gear:s1")
         self.assertIn("per_hundred", gear.figures)
-        self.assertTrue(any(note.startswith("Keep the nuts closed") for note in gear.notes))
+        self.assertTrue(any(note.startswith("Keep the half nuts closed") for note in gear.notes))
 
     def test_a_gearbox_that_gives_it(self) -> None:
         """No wheels are changed; one that does not give it is geared for."""
@@ -250,9 +250,9 @@ class Inside(unittest.TestCase):
         hand runs off the mouth."""
         soft = {"material": "brass", "setup.speeds": ""}
         self.assertLessEqual(self.chased(soft).figures["speed"].value, 240)
-        self.assertIn("in the recess", self.chased(soft).sentence)
+        self.assertIn("In the recess", self.chased(soft).sentence)
         left = self.chased({"part.bores": [bore("1-1/2-18 LH", depth="1/2", cut="boring-tool")]})
-        self.assertIn("Begin each pass in the recess", left.sentence)
+        self.assertIn("Start each pass in the recess", left.sentence)
         self.assertIn("handle toward the tailstock", left.sentence)
 
     def test_a_screw_that_binds_wants_it_deeper(self) -> None:

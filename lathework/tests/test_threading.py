@@ -114,9 +114,9 @@ class Power(unittest.TestCase):
     def test_a_screwed_on_chuck_is_not_reversed(self) -> None:
         job = SMALL | {"method.holder": "floating-power", "material": "brass"}
         for mount, words in (
-            ("screwed", "by hand, motor off"),
-            ("unsaid", "Is the chuck screwed on?"),
-            ("locked", "until the spindle stands still"),
+            ("screwed", "back the die off by hand"),
+            ("unsaid", "back the die off by hand"),
+            ("locked", "Let the spindle stop, then reverse it"),
         ):
             self.assertIn(words, said(step(plan(job | {"setup.mount": mount}), "thread")), mount)
 
@@ -147,7 +147,7 @@ class Power(unittest.TestCase):
         for mount, by_hand in (("screwed", True), ("unsaid", True), ("locked", False)):
             told = step(plan(job | {"setup.mount": mount}), "thread")
             self.assertEqual("by hand, marked" in told.sentence, by_hand, mount)
-            self.assertEqual("may unscrew" in said(told), by_hand, mount)
+            self.assertEqual("backward" in [one.code for one in told.cautions], by_hand, mount)
 
 
 SCREWED_ALONG = {

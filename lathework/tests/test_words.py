@@ -191,7 +191,7 @@ class Words(unittest.TestCase):
         thread = plan().job.part.thread
         assert thread is not None
         for verdict in ("slight-shake", "loose"):
-            self.assertIn("opened too far it cracks", advise(thread, verdict).order)
+            self.assertIn("opened too far, the die cracks", advise(thread, verdict).order)
         stock = step(plan({"method.holder": "stock-by-tailstock"}), "thread")
         self.assertIn("Never the bare die in chuck jaws", said(stock))
 

@@ -221,7 +221,7 @@ class Parts(BrowserCase):
         self.field("Section 3, length").fill("1-1/2")
         expect(page.get_by_text("0.500 in too much")).to_be_visible()
         self.field("Section 3, length").fill("")
-        page.get_by_role("button", name="Take section 2 out").click()
+        page.get_by_role("button", name="Remove section 2").click()
         self.stored()
         expect(page.get_by_role("listitem", name="Section 3")).to_have_count(0)
 

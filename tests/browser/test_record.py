@@ -143,7 +143,7 @@ class Shelves(BrowserCase):
         self.gone()
         page.get_by_role("button", name="Archive 1").click()
         self.row()
-        page.get_by_role("button", name="Take out").click()
+        page.get_by_role("button", name="Restore").click()
         expect(page.get_by_text("Nothing here")).to_be_visible()
         page.get_by_role("button", name="On the list").click()
         self.row()

@@ -102,7 +102,7 @@ class Shop(BrowserCase):
         expect(die).to_be_visible()
         self.choose("State", "lent")
         expect(page.get_by_role("button", name="M8 split die, 25 mm, lent")).to_be_visible()
-        die.get_by_role("button", name="Take it out of the shop").click()
+        die.get_by_role("button", name="Remove it from the shop").click()
         expect(page.get_by_role("button", name="M8 split die, 25 mm, lent")).to_have_count(0)
         page.get_by_role("button", name="Undo").click()
         expect(page.get_by_role("button", name="M8 split die, 25 mm, lent")).to_be_visible()

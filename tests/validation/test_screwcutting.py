@@ -257,7 +257,8 @@ class Dial(unittest.TestCase):
         """1.5 mm and 1/8 in meet after 1.5 x 127 = 190.5 mm, 60 turns: no dial of 32 teeth shows that."""
         told = nut_times(Fraction("1.5"), INCH / 8, teeth=32, marks=8)
         self.assertEqual((told.every, told.lines), (60, ()))
-        self.assertIn("Keep the nuts closed", told.words)
+        self.assertIn("Keep the half nuts closed", told.words)
+        self.assertFalse(told.opens)
 
     def test_the_rules_in_words(self) -> None:
         """Eight lines: odd threads at every other one, halves at one in four, quarters always at the same."""

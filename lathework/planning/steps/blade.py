@@ -18,7 +18,7 @@ from lathework.units import convert
 _WIDER_MM = 0.01
 UNBROKEN = "Too thin to be chamfered behind: break the parted edge with a fine file, its handle on."
 PIP = "File off the pip that parting leaves, the file's handle on."
-CENTRE_BACK = "Draw the centre back before the blade is through: pushed on, the piece jams it."
+CENTRE_BACK = "Withdraw the centre before the blade is through: if it still pushes, the piece jams the blade."
 SLOT_WALL_MM, SLOT_UNDER_MM = 1.0, 0.5
 """Least metal round a hole when a slot is begun, and how far the slot goes under the chamfer, each side (practice)."""
 OTHER_MOUTH = "Countersink the thread's mouth on this side too, in the vise or the drill press."
@@ -127,8 +127,8 @@ def begin_parting(work: Work, chucking: Chucking, left: Figure) -> Operation:
         key="part-begin",
         kind="part-begin",
         title="Part half way",
-        sentence=f"Plunge with the {edge} edge of the parting blade {place_words(work, 'position')} until {{left}} is "
-        "left, and draw it out again.",
+        sentence=f"Plunge with the {edge} edge of the parting blade {place_words(work, 'position')} until the core is "
+        f"{{left}} in diameter. Withdraw the blade.",
         headline="position",
         figures={
             "position": blade_place(work, cut_end_mm=far, blade=blade, edge=edge, name=f"{edge} edge"),

@@ -39,8 +39,8 @@ BLUE = (
 )
 DRY = "Socket and shank clean and dry for that. Emery on a flat file takes the last hundredth; it corrects no angle."
 LONG = (
-    "Longer than the top slide travels: by the taper attachment; or between centres, the tailstock set over {offset} "
-    "toward you, the small end at the tailstock."
+    "Longer than the top slide travels. Use the taper attachment, or turn between centres with the tailstock "
+    "set over {offset} toward you, small end at the tailstock."
 )
 
 

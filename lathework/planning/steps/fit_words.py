@@ -10,7 +10,10 @@ from lathework.fits.press import heat_wanted
 from lathework.units import LengthUnit, convert
 
 OUTSIDE = "Let it cool before the last cut: warm work measures large. The last hundredth by emery on a flat file."
-INSIDE = "Let it cool before the last cut. The last hundredth by a lap; never emery on a finger in a bore that turns."
+INSIDE = (
+    "Let it cool before the last cut. Take the last hundredth with a lap; never put a finger with emery "
+    "into a bore that is turning."
+)
 TRY = "Try the mate before the piece leaves the chuck."
 GLUED = (
     "Leave it as turned, no polish: the compound keys in the grooves. Degrease both, wet both, turn it in once; no "

@@ -13,8 +13,8 @@ from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
 
 STOP = (
-    "Stop: the carriage locked in the way of the tailstock, a spacer between to save the wipers; or a rod. Never a "
-    "hand near the chuck."
+    "For a stop, lock the carriage in the path of the tailstock with a spacer in front of the wipers, or use "
+    "a rod. Keep hands away from the chuck."
 )
 
 
@@ -34,7 +34,7 @@ def _notes(work: Work, chucking: Chucking, thread_work: ThreadWork, seconds: flo
     if thread_work.mate is not None:
         notes.append("Set it from where it cuts the basic size: {opened} on the diameter. Start wide, try the mate.")
     if seconds < SOON_S:
-        notes.append("At that speed it is over in {on}: run the first one far slower.")
+        notes.append("At that speed the thread is done in {on}: run the first one much slower.")
     if job.setup.head.overrun is None:
         notes.append(SUPPOSED)
     if chucking.centred and "turn" in chucking.does:
@@ -63,9 +63,10 @@ def run_head(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
         key=keyed("thread", placed.section.id),
         kind="thread",
         title="Run the die head on",
-        sentence="Set the stop so that the head meets it after {stop} of thread: it opens a little further on. "
-        f"Close it{'' if _dry(work) else ', oil on'}, and run it "
-        "on at {speed} or slower. Draw it back open: the spindle goes on turning.",
+        sentence="Set the stop so that the head meets it after {stop} of thread; it opens a little later. "
+        f"Close the head{'' if _dry(work) else ', oil on'}. "
+        "Run it on at {speed} or slower. Leave "
+        "the spindle running and draw the open head back.",
         headline="stop",
         figures={
             "stop": stop,

@@ -59,8 +59,8 @@ def mill_keyway(work: Work, chucking: Chucking, placed: Placed, key: Length) -> 
         key=keyed("keyway", section.id),
         kind="keyway",
         title="Mill the keyway",
-        sentence="Lay the piece in a V-block or a vise. Mill the keyway with a slot drill of {wide}, {deep} deep over "
-        "{length}: {left} is left to the side opposite.",
+        sentence="Hold the piece in a V-block or a vice. Mill the keyway with a {wide} slot drill, {deep} "
+        "deep over {length}: {left} must remain from its bottom to the opposite side.",
         headline="left",
         figures=figures,
         tool="slot drill in the mill",
@@ -87,8 +87,9 @@ def plane_keyway(work: Work, chucking: Chucking, bore_work: BoreWork, key: Lengt
         key=keyed("hub-keyway", bore.id),
         kind="keyway",
         title="Plane the keyway in the bore",
-        sentence="Motor unplugged, spindle locked. With a square tool in the boring bar plane the keyway by hand over "
-        "{length}: {strokes} of the carriage, until {over} is measured over both.",
+        sentence="Unplug the motor and lock the spindle. Plane the keyway by hand over {length} with a "
+        "square tool in the boring bar: {strokes} of the carriage, until bore plus keyway measures "
+        "{over}.",
         headline="over",
         figures=figures,
         tool=f"square tool, {key.typed} wide, in a boring bar",

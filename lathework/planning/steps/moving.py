@@ -12,10 +12,10 @@ from lathework.planning.steps.holding import CENTRE_STAYS, ratio_figure, stick_o
 from lathework.planning.work import Work
 
 STEADY_NOTE = "Set its jaws on the diameter just turned, behind the tool; oil them, and set them again after each cut."
-WHIPS = "Standing out that far it whips: part it off at half the speed, and keep clear of its end."
+WHIPS = "Part off at half speed and keep clear of its end: at this stick-out it whips."
 GUIDED = (
-    "It hangs out long, so nothing turns it: the die, held square by the tailstock before the first turn, steadies it. "
-    "By hand, or at the slowest speed."
+    "Do not turn it at this stick-out. The die, squared by the tailstock before the first turn, supports the "
+    "end: by hand or at the slowest speed."
 )
 IN_STEPS = (
     "Draw the work out four diameters at a time, and turn each length to size in one cut before the next; {stick_out} "
@@ -69,7 +69,7 @@ def _push_in(work: Work, chucking: Chucking) -> Operation:
 
 
 def _draw_out(work: Work, chucking: Chucking) -> Operation:
-    words = "Draw the bar out until {stick_out} stands out, and nip it again: it is "
+    words = "Draw the bar out until {stick_out} stands out and tighten the chuck: the bar is "
     words += "threaded, then " if "thread" in chucking.does else ""
     words += "parted off close to the jaws."
     notes = (GUIDED, WHIPS) if "thread" in chucking.does else (WHIPS,)

@@ -8,7 +8,7 @@ from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.steps.threading import die_torque, roughed
 from lathework.planning.threads.driving import LEAD_LEFT, roughing
-from lathework.planning.threads.gearing import gearing
+from lathework.planning.threads.gearing import brought_back, gearing
 from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
 from lathework.units import convert
@@ -37,12 +37,13 @@ def rough_out(work: Work, chucking: Chucking, placed: Placed, thread_work: Threa
         ),
         tool=f"outside threading tool, {thread.form.angle_deg:g}°",
         edge="point",
-        cautions=(cautions.CHASE,),
+        cautions=(cautions.CHASE, *brought_back(work, opens=geared_for.opens)),
         notes=(
             "In the solid the die would take {solid}: more than a person, or a holder, turns steadily.",
             "Set the tool square by the gauge, its point on centre."
             if thread_work.groove
-            else "No groove to run out into: pull the tool out at a chalked line, the spindle by hand at the end.",
+            else "No groove to run out into: stop short, turn the spindle by hand to a chalked line, and withdraw the "
+            "tool there.",
             *((LEAD_LEFT,) if thread.hand == "left" else ()),
             *geared_for.notes,
             "Leave the rest to the die: it makes the size and the flanks.",

@@ -8,12 +8,14 @@ from collections.abc import Iterator
 from lathework import cautions
 from lathework.figures import GEOMETRY, Figure, Given
 from lathework.methods.infeed import dialled_passes, first_pass_mm, pass_count
+from lathework.methods.pass_end import Place, outside
 from lathework.methods.run_out import BY_HAND_UNDER, room_wanted, travel
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed
 from lathework.planning.steps.set_up import set_up
 from lathework.planning.steps.threading import thread_made
 from lathework.planning.steps.threading_tool import PICK_UP, at_once, cutting_speed, depth_of, slide_of, try_from
+from lathework.planning.threads.gearing import brought_back, gearing
 from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
@@ -40,21 +42,15 @@ def _turns(thread_work: ThreadWork, length_mm: float) -> Figure:
     )
 
 
-def _ending(thread_work: ThreadWork, speed: Figure) -> str:
-    """How a pass ends; a left-hand one begins at the shoulder, and runs off the free end."""
+def _place(thread_work: ThreadWork, speed: Figure) -> Place:
+    """Where a pass ends; a left-hand one begins at the shoulder, and runs off the free end."""
     if thread_work.thread.hand == "left":
-        begins = "in the groove" if thread_work.groove is not None else "at the far end, fed in by hand"
-        return f"Begin each pass {begins}; let it run off the free end, draw the tool out, run it back."
+        return "shoulder, left" if thread_work.groove is not None else "free end, left"
     if thread_work.groove is not None:
-        return "Open the nuts in the groove, draw the tool out, run it back."
+        return "groove"
     if thread_work.shoulder:
-        return (
-            "Switch off short of the shoulder, turn the last of it by hand to a line chalked on the chuck, draw the "
-            "tool out there, run it back."
-        )
-    if speed.value <= BY_HAND_UNDER:
-        return "Let it run off the end, open the nuts, draw the tool out, run it back."
-    return "Let it run off the end, open the nuts at once, draw the tool out, run it back."
+        return "shoulder"
+    return "free end" if speed.value <= BY_HAND_UNDER else "free end, soon"
 
 
 def _notes(work: Work, thread_work: ThreadWork) -> tuple[str, ...]:
@@ -68,22 +64,23 @@ def _notes(work: Work, thread_work: ThreadWork) -> tuple[str, ...]:
     ]
     if thread_work.shoulder and thread_work.groove is None and thread.hand == "right":
         notes.append(
-            "Or the other way: the tool upside down, the spindle in reverse, from the shoulder out; never "
-            "with a screwed-on chuck."
+            "Never with a screwed-on chuck: run the spindle in reverse with the tool upside down, and cut "
+            "from the shoulder outward."
         )
     if thread.starts > 1:
         notes.append(
-            "Cut each start to depth, then move the compound along by one pitch, parallel to the axis, or the "
+            "Cut each start to depth, then move the top slide along by one pitch, parallel to the axis, or the "
             "first gear on by its teeth over the starts."
         )
     return tuple(notes)
 
 
-def _sentence(work: Work, thread_work: ThreadWork, speed: Figure) -> str:
+def _sentence(work: Work, thread_work: ThreadWork, speed: Figure, *, opens: bool) -> str:
     compound = work.job.method.infeed == "compound"
-    slide = "on the compound" if compound else f"on the {work.job.setup.dial} dial"
+    slide = "on the top slide" if compound else f"on the {work.job.setup.dial} dial"
     back = "; the cross slide goes back to zero each time" if compound else ""
-    return f"At {{speed}} or slower: {{infeed}} {slide} in all, in {{cuts}}{back}. {_ending(thread_work, speed)}"
+    ends = outside(_place(thread_work, speed), opens=opens)
+    return f"At {{speed}} or slower: {{infeed}} {slide} in all, in {{cuts}}{back}. {ends}"
 
 
 def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Iterator[Operation]:
@@ -95,12 +92,13 @@ def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
     passes = _passes(work, thread, deep, total)
     overrun = chucking.overrun_mm if placed.number == chucking.placed[-1].number else 0.0
     end_mm = placed.far_mm - thread_work.groove_width_mm + overrun
-    yield set_up(work, chucking, placed, thread_work, deep)
+    geared = gearing(work, thread, placed.far_mm - placed.near_mm)
+    yield set_up(work, chucking, placed, thread_work, deep, geared)
     yield Operation(
         key=keyed("screwcut", placed.section.id),
         kind="screwcut",
         title="Cut the thread, single point",
-        sentence=_sentence(work, thread_work, speed),
+        sentence=_sentence(work, thread_work, speed, opens=geared.opens),
         headline="infeed",
         figures={
             **slide,
@@ -113,7 +111,7 @@ def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
         },
         tool=f"outside threading tool, {thread.form.angle_deg:g}°",
         edge="point",
-        cautions=(cautions.CHASE, *work.hazards),
+        cautions=(cautions.CHASE, *brought_back(work, opens=geared.opens), *work.hazards),
         notes=_notes(work, thread_work),
         cut=Cut(end_mm, placed.near_mm, thread.major_mm, thread.minor_mm),
         passes=passes,

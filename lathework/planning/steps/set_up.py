@@ -10,13 +10,13 @@ from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.steps.threading_tool import at_once, point_of, tip_figure
 from lathework.planning.threads.driving import LEAD_LEFT
-from lathework.planning.threads.gearing import gearing
+from lathework.planning.threads.gearing import Gearing
 from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-SCRATCH = "Scratch a first pass a hair deep and lay the pitch leaf on it, before anything is cut."
+SCRATCH = "Take a first scratch pass, just touching, and check it with the pitch gauge before you cut any deeper."
 WEAK_ROOT = "A sharp point makes a deep, weak root: hone a flat on it where strength counts."
 WIDE = "It leaves its own width unfinished at a shoulder: a groove as wide, or stop there."
 AT_ONCE = "A taper chaser in soft metal: one pass at full depth, its own taper makes the thread's."
@@ -40,7 +40,10 @@ def _set_over(work: Work, thread: Thread) -> Figure:
 def _compound(thread: Thread) -> str:
     """Which way the compound is swung: the tool goes in along the flank that leads, the other only cleans."""
     toward = "headstock" if thread.hand == "left" else "tailstock"
-    return f"Swing the compound {{compound}} from square to the axis, its handle toward the {toward}. "
+    return (
+        "Set the top slide {compound} from the cross slide's direction (a scale marked from the lathe's axis reads 90° "
+        f"less that), its handle toward the {toward}. "
+    )
 
 
 def _words(work: Work, thread: Thread) -> str:
@@ -81,10 +84,11 @@ def _notes(work: Work, thread: Thread) -> tuple[str, ...]:
     return tuple(note for here, note in said if here)
 
 
-def set_up(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork, deep: Figure) -> Operation:
-    """Gears, compound, tool: before the first pass of a thread that goes `deep`."""
+def set_up(
+    work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork, deep: Figure, geared: Gearing
+) -> Operation:
+    """Gears, top slide, tool: before the first pass of a thread that goes `deep` and is `geared` so."""
     thread = thread_work.thread
-    geared = gearing(work, thread, placed.far_mm - placed.near_mm)
     return Operation(
         key=keyed("gear", placed.section.id),
         kind="gear",

@@ -81,10 +81,10 @@ def turn_taper(work: Work, chucking: Chucking, placed: Placed, thread_work: Thre
 
 def taper_notes(torque: Figure) -> list[str]:
     """What to mind while a taper die of that `torque` (N m) runs on."""
-    notes = ["Far enough when the end stands flush with the face of the die: try the gauge a turn before."]
+    notes = ["Stop when the small end of the thread is flush with the face of the die. Try the gauge one turn earlier."]
     if torque.value > HAND_BEARS_NM:
         notes.append(
-            "A ratchet stock with a handle of {handle}, the work held by its body in a vise: a chuck lets it turn."
+            "Hold the body in a vice and use a ratchet stock with a {handle} handle: in a chuck the piece slips."
         )
     return notes
 
@@ -100,7 +100,8 @@ def gauge_taper(work: Work, chucking: Chucking, placed: Placed, thread_work: Thr
         key=keyed("gauge", placed.section.id),
         kind="gauge",
         title="Gauge the taper thread",
-        sentence=f"Clean the thread, try its ring gauge, or {mate}: by hand it goes on {{turns}}, {{give}} either way.",
+        sentence=f"Clean the thread and try the ring gauge, or {mate}: it should go on {{turns}} by hand, "
+        "{{give}} either way.",
         headline="turns",
         figures={"turns": thread_work.taper.turns, "give": thread_work.taper.give},
         tool=f"{thread_work.thread.designation} ring gauge, or {mate}",

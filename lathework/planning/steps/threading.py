@@ -15,12 +15,12 @@ from lathework.cutting.taper_blank import handle_length, taper_torque
 from lathework.cutting.torque import cutting_torque, hand_force
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.methods.die import DIE_HOLDINGS, DieHolding
-from lathework.methods.reversing import back_off, backward
 from lathework.methods.ways.dies import DRIFTS
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed, makes
 from lathework.planning.steps.taper import taper_notes
 from lathework.planning.threads.driving import (
+    comes_off,
     lighter,
     rhythm,
     too_short,
@@ -107,10 +107,8 @@ def _thread_notes(
         notes += taper_notes(torque)
     if thread_work.mate is not None:
         notes += opening_notes(thread_work.thread, thread_work.mate)
-    if way.power:
-        notes.append(back_off(job.setup.mount, "die"))
     if thread.hand == "left":
-        notes += [LEFT_DIE, *(() if way.off_lathe else backward(job.setup.mount))]
+        notes.append(LEFT_DIE)
     if placed.far_mm - placed.near_mm > DRIFTS * thread.major_mm:
         notes.append(LEAD_DRIFTS)
     if thread.starts > 1:
@@ -121,7 +119,7 @@ def _thread_notes(
             "{counterbore}, {counterbore_depth} deep."
         )
     if chucking.centred and "turn" in chucking.does and not work.off_lathe(thread_work):
-        notes.append("Draw the centre back first; the work now stands out on its own.")
+        notes.append("Draw the centre back first: from here the work is unsupported.")
     return tuple(notes)
 
 
@@ -163,7 +161,11 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadW
         figures=figures,
         tool=f"{thread.designation} {way.tool}",
         edge="marked side first",
-        cautions=(*way.cautions, *work.hazards),
+        cautions=(
+            *way.cautions,
+            *comes_off(work, thread, "die", power=way.power, off_lathe=way.off_lathe),
+            *work.hazards,
+        ),
         notes=_thread_notes(work, chucking, placed, thread_work, torque),
         cut=Cut(end_mm + overrun, placed.near_mm, thread.major_mm, thread.minor_mm),
         chucking=chucking.number,
@@ -201,7 +203,8 @@ def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, thread_wo
         key=keyed("finish", placed.section.id),
         kind="finish",
         title="Turn the die round, finish to the shoulder",
-        sentence="Turn the die round in its holder, same setting. Run it down and {turns} on; stop {gap} short.",
+        sentence="Flip the die in its holder (plain side first), same setting. Run it to the end of the "
+        "thread already cut, then {turns} more. Stop {gap} short of the shoulder.",
         headline="turns",
         figures={"turns": turns, "gap": gap},
         tool=f"{thread.designation} {way_of(work, thread_work).tool}",

@@ -22,8 +22,8 @@ from lathework.units import LengthUnit, convert
 TRY_FROM = 0.75
 """Share of the infeed from which the mate is tried, or the thread measured over wires (practice)."""
 PICK_UP = (
-    "Tool moved, or the piece taken out and put back? Close the nuts, turn the spindle forward by hand to take the "
-    "slack up, bring the tool into the cut thread with both slides, and set the dials to zero there."
+    "Tool moved, or piece taken out and put back? Close the half nuts and turn the spindle forward by hand to take up "
+    "backlash. Bring the tool into the thread with both slides, then set the dials to zero."
 )
 FREE_MM = 25.0
 """Room before the free end of the work in which a left-hand pass comes to rest (practice)."""

@@ -4,10 +4,13 @@ from __future__ import annotations
 
 from dataclasses import replace
 
+from lathework.cautions import Caution
 from lathework.cutting.roughing import HAND_BEARS_NM, rough_count, torque_left
 from lathework.cutting.torque import Tool, with_holding
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
+from lathework.methods.chase import advance
 from lathework.methods.driven import why_not_driven, why_too_short
+from lathework.methods.reversing import backward, coming_off
 from lathework.methods.ways.tools import FASTER
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
@@ -36,6 +39,15 @@ def turn_back(work: Work) -> str:
     if after < 1:
         return "turn back a quarter turn after each half turn"
     return f"turn back half a turn after {'each turn' if after == 1 else f'every {after:g} turns'}"
+
+
+def comes_off(work: Work, thread: Thread, tool: Tool, *, power: bool, off_lathe: bool = False) -> tuple[Caution, ...]:
+    """How a die or a tap comes off, where the spindle that drove it may unscrew its chuck: run on under `power`, or a
+    left-hand one turned on by hand; nothing `off_lathe`."""
+    mount = work.job.setup.mount
+    if power:
+        return (coming_off(mount, tool, thread.hand),)
+    return backward(mount) if thread.hand == "left" and not off_lathe else ()
 
 
 def why_by_hand(work: Work, thread: Thread, torque: Figure, slips_nm: float) -> str:
@@ -74,7 +86,7 @@ def roughing(
 
 
 def under_power(work: Work, thread: Thread, turns: Figure) -> dict[str, Figure]:
-    """Speed, where to switch off, and how long the cut takes."""
+    """Speed, where to switch off, how long the cut takes, and what it moves on at each turn."""
     speed = work.speed(work.job.material.thread_speed, thread.major_mm)
     run_down = work.job.setup.run_down_turns
     stop = Figure(
@@ -93,4 +105,4 @@ def under_power(work: Work, thread: Thread, turns: Figure) -> dict[str, Figure]:
         GEOMETRY,
         (Given("turns", turns.value), Given("speed", speed.value, "rev/min")),
     )
-    return {"speed": speed, "stop": stop, "seconds": seconds}
+    return {"speed": speed, "stop": stop, "seconds": seconds, "advance": advance(thread)}

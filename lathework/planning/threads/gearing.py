@@ -3,11 +3,14 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from fractions import Fraction
 
+from lathework.cautions import Caution
 from lathework.figures import Figure
 from lathework.methods.chase import advance
 from lathework.methods.gears import Train, as_pitch_diameter, best_train, over_length, per_hundred
-from lathework.methods.thread_dial import nut_times
+from lathework.methods.reversing import carriage_back
+from lathework.methods.thread_dial import closed_throughout, nut_times
 from lathework.methods.ways.tools import in_box
 from lathework.planning.work import Work
 from lathework.shop.leadscrew import lead_of
@@ -19,22 +22,27 @@ MINDED_MM = 0.005
 
 @dataclass(frozen=True, slots=True)
 class Gearing:
-    """What a step says of its gears: a sentence, naming figures in braces; its figures, its notes."""
+    """What a step says of its gears: a sentence, naming figures in braces; its figures, its notes; and whether the half
+    nuts may be opened at the end of a pass."""
 
     words: str
     figures: dict[str, Figure]
     notes: tuple[str, ...]
+    opens: bool
 
 
-def _nuts(work: Work, thread: Thread, train: Train | None) -> tuple[str, ...]:
-    """When the nuts may be closed; with a train that is not exact, work and screw never meet again."""
+UNKNOWN_SCREW = closed_throughout("the leadscrew's pitch is not given, and closed nuts serve every pitch")
+NO_TRAIN = closed_throughout("nobody knows what wheels cut it")
+
+
+def _geared(work: Work, words: str, figures: dict[str, Figure], cut_mm: Fraction, *notes: str) -> Gearing:
+    """What is said of a lead that is really cut, in millimetres, exactly: the wheels that are shown decide about the
+    nuts, not the pitch that was wanted."""
     setup = work.job.setup
     if setup.leadscrew is None:
-        return ()
-    if train is not None and train.off:
-        return ("Keep the nuts closed and run the spindle back each time: with these gears they never meet again.",)
-    times = nut_times(lead_of(thread).mm, setup.leadscrew.mm, teeth=setup.dial_teeth, marks=setup.dial_lines)
-    return (times.words,)
+        return Gearing(words, figures, (*notes, UNKNOWN_SCREW), opens=False)
+    times = nut_times(cut_mm, setup.leadscrew.mm, teeth=setup.dial_teeth, marks=setup.dial_lines)
+    return Gearing(words, figures, (*notes, times.words), opens=times.opens)
 
 
 def _told(train: Train, thread: Thread, length_mm: float) -> tuple[dict[str, Figure], tuple[str, ...]]:
@@ -56,12 +64,17 @@ def gearing(work: Work, thread: Thread, length_mm: float) -> Gearing:
     words = "Gear the leadscrew for {advance} a turn"
     given = in_box(lead_of(thread), setup.gearbox)
     if given is not None:
-        return Gearing(f"Set the gearbox to {given.typed}, {{advance}} a turn.", figures, _nuts(work, thread, None))
+        return _geared(work, f"Set the gearbox to {given.typed}, {{advance}} a turn.", figures, given.mm)
     if setup.leadscrew is None or not setup.gears:
-        return Gearing(f"{words}.", figures, _nuts(work, thread, None))
+        return _geared(work, f"{words}.", figures, lead_of(thread).mm)
     train = best_train(lead_of(thread).mm, setup.leadscrew.mm, setup.gears)
     if train is None:
         note = f"No train of this lathe's wheels cuts {thread.designation}: see its gears for what comes near."
-        return Gearing(f"{words}.", figures, (note,))
+        return Gearing(f"{words}.", figures, (note, NO_TRAIN), opens=False)
     off, notes = _told(train, thread, length_mm)
-    return Gearing(f"{words}: {train.words}.", figures | off, (*notes, *_nuts(work, thread, train)))
+    return _geared(work, f"{words}: {train.words}.", figures | off, train.cuts(setup.leadscrew.mm), *notes)
+
+
+def brought_back(work: Work, *, opens: bool) -> tuple[Caution, ...]:
+    """What to mind where the spindle brings the carriage back, because the half nuts stay closed."""
+    return () if opens else carriage_back(work.job.setup.mount)

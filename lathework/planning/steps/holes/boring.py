@@ -22,7 +22,10 @@ from lathework.tables.drills import Drill
 
 DRILLING_SHARE = 0.7
 """Drilling speed over turning speed (practice)."""
-CHATTER = "It chatters? Slower, a little more feed, the bar shorter or thicker, its point on centre, slides nipped."
+CHATTER = (
+    "Chatter? Lower the speed, raise the feed a little, use a shorter or thicker bar on centre height, "
+    "and lock the slides you are not using."
+)
 FAST = 2000.0
 """Speed in rev/min that many small lathes do not reach (practice)."""
 

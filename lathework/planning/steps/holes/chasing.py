@@ -13,7 +13,7 @@ from lathework.planning.operation import Operation, keyed, quoted
 from lathework.planning.steps.gauging import check_interval
 from lathework.planning.steps.holes.inside_tool import RECESS, screwcut_inside
 from lathework.planning.steps.holes.tap_words import hole_made
-from lathework.planning.threads.gearing import gearing
+from lathework.planning.threads.gearing import brought_back, gearing
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 from lathework.units import convert
@@ -50,7 +50,7 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
         figures=figures,
         tool=f"tap of {thread.pitch:.4g} {thread.unit} pitch as a chaser",
         edge="",
-        cautions=(cautions.CHASE, *work.hazards),
+        cautions=(cautions.CHASE, *brought_back(work, opens=geared_for.opens), *work.hazards),
         notes=(
             *(() if bore_work.bore.depth is None else (RECESS,)),
             _FULL,
@@ -79,7 +79,8 @@ def try_screw(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Threa
         key=keyed("try", bore_work.bore.id),
         kind="gauge",
         title="Try the hole",
-        sentence=f"Blow the hole out and try {fits}: it goes in by hand to the full depth, without shake.",
+        sentence=f"Cover your eyes, blow the hole out and try {fits}: it should go in by hand to full depth "
+        "without shake.",
         headline="",
         figure_words="by hand",
         figures={"deep": deep, "every": check_interval(work.job.quantity)},

@@ -46,7 +46,10 @@ INDEXED = (
     "{count}, {apart} from one to the next: each step at hole 1, 2 and so on before the tool is changed. A collet "
     "block indexes 4 and 6; else a strip of paper that just goes round, divided by a rule."
 )
-IN_ALL = "Leave the piece clamped. Start the tap in the drill chuck, turned by hand, {turns} in all"
+IN_ALL = (
+    "Leave the piece clamped and unplug the drill press. Start the tap in the drill chuck and turn it "
+    "by hand, {turns} in all"
+)
 EACH_WALL = (
     "Each wall from its own side, the piece turned over in its block: start the tap in the drill chuck, turned by "
     "hand, {turns} in each"
@@ -182,7 +185,7 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
             *risks(figures),
             *((LEFT_TAP_ACROSS,) if thread.hand == "left" else ()),
             *manner(work, bore_work, figures),
-            "Motor unplugged: the chuck only keeps the tap square.",
+            "Unplug the drill press and turn the tap by hand: the chuck only keeps it square.",
         ),
         chucking=chucking.number,
         makes=hole_made(bore_work, thread),

@@ -5,6 +5,7 @@ from __future__ import annotations
 from lathework import cautions
 from lathework.figures import Figure
 from lathework.methods.infeed import dialled_passes, first_pass_mm, pass_count
+from lathework.methods.pass_end import Inside, inside
 from lathework.methods.run_out import room_wanted, travel
 from lathework.methods.tool_form import standard_tip, thread_depth, usual_point
 from lathework.methods.ways.tools import BAR_SHARE
@@ -22,7 +23,7 @@ from lathework.planning.steps.threading_tool import (
     tip_figure,
     try_from,
 )
-from lathework.planning.threads.gearing import gearing
+from lathework.planning.threads.gearing import brought_back, gearing
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.threads.limits import internal_limits
@@ -31,7 +32,7 @@ from lathework.units import convert
 
 RECESS = "Blind: cut a recess two pitches wide at the bottom first, to run out into; chalk the place on the bed."
 BAR = "The bar as thick as the bore lets pass, no longer than the thread wants; it clears the far side of the bore."
-BACKWARD = "The compound is drawn out, against its dial: take the slack out of its screw before each zero."
+BACKWARD = "The top slide is drawn out, against its dial: take the slack out of its screw before each zero."
 
 
 def _aim(bore_work: BoreWork, thread: Thread) -> float:
@@ -59,30 +60,30 @@ def _room_mm(chucking: Chucking, bore_work: BoreWork, thread: Thread) -> float:
     return RECESS_TURNS * thread.pitch_mm if ends else HOLD_CLEARANCE_MM
 
 
-def _ending(chucking: Chucking, bore_work: BoreWork, thread: Thread) -> str:
-    """How a pass ends: the tool is drawn in toward the axis, never out."""
-    past = "past the part, before the bore in the bar ends" if chucking.on_bar else "once it is through"
+def _place(chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Inside:
+    """Where a pass ends."""
+    blind = bore_work.bore.depth is not None
     if thread.hand == "left":
-        begins = "behind the part" if bore_work.bore.depth is None else "in the recess"
-        return f"Begin each pass {begins}; let it run off the mouth, draw the tool in toward the axis, run it back."
-    where = past if bore_work.bore.depth is None else "in the recess"
-    return f"Open the nuts {where}, draw the tool in toward the axis, run it back."
+        return "recess, left" if blind else "through, left"
+    if blind:
+        return "recess"
+    return "past the part" if chucking.on_bar else "through"
 
 
 def _set(work: Work, thread: Thread) -> str:
     """Compound, tool and zero, before the first pass."""
     compound = work.job.method.infeed == "compound"
     toward = "tailstock" if thread.hand == "left" else "headstock"
-    swung = f"Swing the compound {{compound}} from square to the axis, its handle toward the {toward}. "
+    swung = f"Set the top slide {{compound}} from the cross slide's direction, its handle toward the {toward}. "
     dials = "both dials" if compound else "the dial"
     return f"{swung if compound else ''}Touch the bore and set {dials} to zero. "
 
 
-def _sentence(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> str:
+def _sentence(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread, *, opens: bool) -> str:
     compound = work.job.method.infeed == "compound"
-    slide = "on the compound, drawn out," if compound else f"out on the {work.job.setup.dial} dial"
+    slide = "on the top slide, drawn out," if compound else f"out on the {work.job.setup.dial} dial"
     back = "; the cross slide goes back to zero each time" if compound else ""
-    ends = _ending(chucking, bore_work, thread)
+    ends = inside(_place(chucking, bore_work, thread), opens=opens)
     return f"{_set(work, thread)}At {{speed}} or slower: {{infeed}} {slide} in {{cuts}}{back}. {ends}"
 
 
@@ -124,12 +125,12 @@ def screwcut_inside(work: Work, chucking: Chucking, bore_work: BoreWork, thread:
         kind="chase",
         title="Cut the thread inside, single point",
         sentence=f"Set an inside threading tool on centre, square by the gauge. {geared_for.words} "
-        f"{_sentence(work, chucking, bore_work, thread)}",
+        f"{_sentence(work, chucking, bore_work, thread, opens=geared_for.opens)}",
         headline="infeed",
         figures=geared_for.figures | slide | own,
         tool=f"inside threading tool, {thread.form.angle_deg:g}°",
         edge="point",
-        cautions=(cautions.CHASE, *work.hazards),
+        cautions=(cautions.CHASE, *brought_back(work, opens=geared_for.opens), *work.hazards),
         notes=(*_notes(work, bore_work), *geared_for.notes),
         passes=passes,
         chucking=chucking.number,

@@ -8,7 +8,6 @@ from lathework import cautions
 from lathework.cutting.roughing import rough_bore, rough_passes
 from lathework.figures import Figure
 from lathework.holes.taper_pipe import TaperHole
-from lathework.methods.reversing import back_off
 from lathework.methods.tap import SMALL_TAP_MM, TAP_HOLDINGS, TapHolding
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
@@ -33,12 +32,13 @@ from lathework.planning.steps.holes.tap_words import (
 )
 from lathework.planning.threads.driving import (
     LEAD_LEFT,
+    comes_off,
     rhythm,
     roughing,
     turn_back,
     under_power,
 )
-from lathework.planning.threads.gearing import gearing
+from lathework.planning.threads.gearing import brought_back, gearing
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
@@ -69,7 +69,7 @@ def _rough(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) 
         ),
         tool=f"inside threading tool, {thread.form.angle_deg:g}°",
         edge="point",
-        cautions=(cautions.CHASE,),
+        cautions=(cautions.CHASE, *brought_back(work, opens=geared_for.opens)),
         notes=(
             "In the solid the tap would take {solid}: more than a person turns steadily.",
             *((LEAD_LEFT,) if thread.hand == "left" else ()),
@@ -91,7 +91,6 @@ def _notes(
         *((LEFT_TAP,) if thread.hand == "left" else ()),
         *way.notes,
         *((way.small,) if way.small and thread.major_mm < SMALL_TAP_MM else ()),
-        *((back_off(work.job.setup.mount, "tap"),) if way.power else ()),
         *manner(work, bore_work, figures),
     )
 
@@ -112,7 +111,7 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
         figures=figures,
         tool=f"{thread.designation} tap: {tap_order(bore_work, power=way.power)}",
         edge="",
-        cautions=(*way.cautions, *work.hazards),
+        cautions=(*way.cautions, *comes_off(work, thread, "tap", power=way.power), *work.hazards),
         notes=_notes(work, chucking, bore_work, thread, way, figures),
         chucking=chucking.number,
         makes=hole_made(bore_work, thread),
@@ -138,8 +137,8 @@ def tap_taper(
         key=keyed(kind, bore_work.bore.id),
         kind="tap",
         title="Tap to the gauge",
-        sentence=f"Tap by hand {guided}, {turn_back(work)}; try the plug gauge, or a "
-        "fitting, until it goes in {gauge}, give or take {give}.",
+        sentence=f"Tap by hand {guided}, {turn_back(work)}. Try the plug gauge or a fitting as you go: stop "
+        "when the gauge goes in {gauge}, give or take {give}.",
         headline="gauge",
         figures=figures,
         tool=f"{thread.designation} taper pipe tap",

@@ -15,7 +15,10 @@ from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.units import convert
 
-BLIND = "You do not see it: come back on the dial to where it touched before you draw the tool out, and mark that."
+BLIND = (
+    "Mark the dial reading where the tool first touched. Wind back to that mark before you withdraw the "
+    "tool: you cannot see it."
+)
 
 
 def cut_under(work: Work, chucking: Chucking, bore_work: BoreWork, wide: Length) -> Operation:

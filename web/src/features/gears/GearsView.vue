@@ -4,6 +4,7 @@ import { VTextField } from 'vuetify/components/VTextField'
 
 import TrainRow from '@/features/gears/TrainRow.vue'
 import { type GearField, useGears } from '@/features/gears/useGears'
+import CautionLine from '@/shared/controls/CautionLine.vue'
 import SheetDrawing from '@/shared/drawing/SheetDrawing.vue'
 
 /** Change gears for a pitch: every train of the wheels one owns, what each is off, when the nuts may be closed. */
@@ -61,18 +62,11 @@ const shown = computed(() => trains.value[picked.value] ?? trains.value[0])
           ◆ No train of these wheels comes within 5 per mille. Wheels of 63 and 80, or of 127, bring
           millimetres to an inch screw; or borrow one.
         </p>
-        <p class="nuts">
-          {{ found.nuts }}
-          <span v-if="found.lines.length && !found.nuts.includes('anywhere')" class="muted"
-            >Lines {{ found.lines.join(', ') }}.</span
-          >
-          <span v-if="trains.length && !shown?.exact" class="muted">
-            With a train that is not exact keep them closed.
-          </span>
+        <p v-if="shown" class="nuts">
+          {{ shown.nuts }}
+          <span v-if="shown.lines.length" class="muted">Lines {{ shown.lines.join(', ') }}.</span>
         </p>
-        <p class="caution">
-          ⚠ Switch off at the wall before you open the gear cover, and close it before you start.
-        </p>
+        <CautionLine :cautions="found.cautions" />
       </section>
       <SheetDrawing v-if="shown" class="train" :sheet="shown.drawing" />
     </div>

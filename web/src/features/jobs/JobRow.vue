@@ -40,7 +40,7 @@ const words = computed(() => {
         :total="job.steps"
         :done="job.steps_done"
         :now="job.state === 'on the bench' ? 1 : 0"
-        :label="`${job.good} of ${job.quantity} pieces made`"
+        :label="`${job.steps_done} of ${job.steps} steps done`"
       />
       <p class="small">
         <span class="state">{{ SHAPES[job.state] }} {{ job.state }}</span
@@ -49,7 +49,7 @@ const words = computed(() => {
         <span class="next">{{ words }}</span>
       </p>
     </div>
-    <v-btn v-if="job.shelf !== 'open'" variant="outlined" @click="emit('takeOut', job)">Take out</v-btn>
+    <v-btn v-if="job.shelf !== 'open'" variant="outlined" @click="emit('takeOut', job)">Restore</v-btn>
     <v-btn v-else-if="job.unreadable" :to="{ name: 'plan', params: { id: job.id } }" variant="outlined"
       >Look</v-btn
     >

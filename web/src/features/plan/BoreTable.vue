@@ -134,7 +134,7 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
         />
         <plain-btn
           v-if="!closed"
-          :aria-label="`Take hole ${at + 1} out`"
+          :aria-label="`Remove hole ${at + 1}`"
           @click="replace(bores.filter((_, n) => n !== at))"
         >
           ✕

@@ -96,7 +96,7 @@ async function leave(what: 'archive' | 'remove', text: string) {
       <plain-btn v-if="!looksOnly && job.shelf === 'open'" @click="leave('archive', 'put in the archive')">
         Archive
       </plain-btn>
-      <plain-btn v-else-if="!looksOnly" @click="act(acts.takeOut)">Take out of the archive</plain-btn>
+      <plain-btn v-else-if="!looksOnly" @click="act(acts.takeOut)">Restore the job</plain-btn>
       <plain-btn v-if="!looksOnly" @click="leave('remove', 'deleted')">Delete</plain-btn>
     </p>
     <p v-if="error && !asking" class="field-error" role="alert">{{ error }}</p>

@@ -63,7 +63,7 @@ const drop = () =>
       </template>
     </template>
     <plain-btn v-if="!closed && names.length < MOST" @click="add"> Add a part to this job </plain-btn>
-    <plain-btn v-if="!closed && part > 1" @click="drop">Take this part out</plain-btn>
+    <plain-btn v-if="!closed && part > 1" @click="drop">Remove this part</plain-btn>
   </nav>
 </template>
 

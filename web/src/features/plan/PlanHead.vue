@@ -22,12 +22,12 @@ const emit = defineEmits<{ set: [string]; commit: []; bench: [] }>()
       />
     </h1>
     <div>
-      <p class="small muted">{{ job.good }} of {{ job.quantity }} pieces</p>
+      <p class="small muted">{{ job.good }} of {{ job.quantity }} pieces made</p>
       <ThreadBar
         :total="job.steps"
         :done="job.steps_done"
         :now="1"
-        :label="`${job.good} of ${job.quantity} pieces made`"
+        :label="`${job.steps_done} of ${job.steps} steps done`"
       />
     </div>
     <v-btn v-if="job.state !== 'closed'" color="secondary" size="large" @click="emit('bench')"

@@ -120,7 +120,7 @@ const edit = (at: number, field: string) => ({
           </plain-btn>
           <plain-btn
             :disabled="sections.length === 1"
-            :aria-label="`Take section ${at + 1} out`"
+            :aria-label="`Remove section ${at + 1}`"
             @click="drop(at)"
           >
             ✕

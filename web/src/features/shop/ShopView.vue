@@ -61,7 +61,7 @@ async function back() {
       <router-link :to="{ name: 'holders' }">Make a holder yourself</router-link>
     </header>
     <p v-if="error" class="field-error" role="alert">{{ error.message }}</p>
-    <p v-if="gone" role="status">{{ gone.name }}: taken out. <plain-btn @click="back">Undo</plain-btn></p>
+    <p v-if="gone" role="status">{{ gone.name }}: removed. <plain-btn @click="back">Undo</plain-btn></p>
     <div class="halves">
       <div class="left">
         <FittersOnly

@@ -153,7 +153,7 @@ const { looksOnly } = useMe()
       </ul>
     </template>
     <ThingPhoto :thing="thing" @changed="emit('changed')" />
-    <plain-btn v-if="!looksOnly" class="out" @click="emit('retire')">Take it out of the shop</plain-btn>
+    <plain-btn v-if="!looksOnly" class="out" @click="emit('retire')">Remove it from the shop</plain-btn>
   </article>
 </template>
 

@@ -3017,15 +3017,13 @@ export interface components {
         };
         /**
          * GearsShown
-         * @description Trains for a pitch, the best first; when the nuts may be closed, with exact ones.
+         * @description Trains for a pitch, the best first; what to mind while they are put up.
          */
         GearsShown: {
+            /** Cautions */
+            cautions: components["schemas"]["Caution"][];
             /** Leadscrew */
             leadscrew: string;
-            /** Lines */
-            lines: number[];
-            /** Nuts */
-            nuts: string;
             /** Pitch */
             pitch: string;
             /** Ratio */
@@ -5873,7 +5871,8 @@ export interface components {
         };
         /**
          * TrainShown
-         * @description A train: its drivers and the wheels they drive, in words, what it is off, whether it meshes.
+         * @description A train: its drivers and the wheels they drive, in words, what it is off, whether it meshes; when the half nuts
+         *     may be closed with it, and at which lines of the dial where it matters which.
          */
         TrainShown: {
             drawing: components["schemas"]["SheetShown"];
@@ -5885,8 +5884,12 @@ export interface components {
             errors: components["schemas"]["FigureShown"][];
             /** Exact */
             exact: boolean;
+            /** Lines */
+            lines: number[];
             /** Meshes */
             meshes: boolean;
+            /** Nuts */
+            nuts: string;
             /** Words */
             words: string;
         };
