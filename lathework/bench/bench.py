@@ -15,6 +15,7 @@ from lathework.bench.gauge.thread import found_cause, offered, sized, why_it_bin
 from lathework.bench.outdated import outdated_words
 from lathework.bench.put_down import RECHUCKED, Turn, may_begin, piece_after, to_do, turns
 from lathework.bench.size.cuts import Cuts
+from lathework.bench.size.found import as_found
 from lathework.bench.size.judged import Judged, SizeNow, size_now
 from lathework.bench.tally import Reading, Tally, stands_open
 from lathework.cautions import HAZARD_CAUTIONS, Caution
@@ -192,6 +193,7 @@ def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts) -> Bench:
     what came off in other jobs."""
     tally = _settled(plan, folded)
     step = _current(plan, tally)
+    step = as_found(plan, step, tally) if step is not None else None
     key = step.key if step else ""
     thread = step.thread if step is not None and step.measure == "verdict" else None
     said = tally.verdicts.get(key) if thread else None

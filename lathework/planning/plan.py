@@ -11,6 +11,7 @@ from lathework.job.model import Job
 from lathework.methods.head import SET_UP_MIN as HEAD_SET_UP_MIN
 from lathework.methods.ways.tools import SET_UP_MIN as TOOL_SET_UP_MIN
 from lathework.part.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
+from lathework.planning.as_measured import Measured, holding_as_measured, work_as_measured
 from lathework.planning.asked import asked
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.milling import milling, off_the_lathe, on_its_bar, on_the_bar
@@ -211,6 +212,14 @@ def _bolts(pieces: int) -> Figure:
 def make_plans(job: Job) -> tuple[Plan, ...]:
     """A plan for each part of `job`, in the order they are made."""
     return tuple(make_plan(part) for part in job.parts)
+
+
+def operations_as_measured(plan: Plan, measured: Measured) -> tuple[Operation, ...]:
+    """The steps of `plan` with the diameters that were `measured` in place of the planned ones, held and ordered as it
+    has them."""
+    work = work_as_measured(plan.work, measured)
+    ways = tuple(holding_as_measured(one, work, measured) for one in plan.chuckings)
+    return zeroed(_in_order(work, ways), kept=plan.job.setup.tools == "kept")
 
 
 def make_plan(job: Job) -> Plan:

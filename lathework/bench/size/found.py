@@ -1,0 +1,73 @@
+"""The step in hand as the piece is found: it begins at what was measured, not at what was planned."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import replace
+
+from lathework.bench.entry import made_of
+from lathework.bench.tally import Reading, Tally, read_of
+from lathework.cutting.dimension import Dimension
+from lathework.figures import AS_TYPED, Figure
+from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan, operations_as_measured
+from lathework.units import convert
+
+SURFACES = ("turn", "neck", "bore", "drill", "ream")
+"""Kinds of work whose diameter is what the next cut begins at."""
+WORTH_MM = 0.001
+"""A difference that is dialled; what is closer to the plan changes nothing (practice)."""
+BEGINS = "This step begins at {measured}, as measured, not at the planned size."
+KEPT = ("keyway",)
+"""Kinds of steps that are brought to a size over the other side: that stays as planned."""
+
+
+def _diameter(step: Operation) -> Dimension | None:
+    """The diameter that a step leaves."""
+    return next((one for one in step.dimensions if one.measured in ("diameter", "bore")), None)
+
+
+def measured_of(plan: Plan, readings: Mapping[str, list[Reading]], step: Operation) -> dict[str, float]:
+    """The diameters that were measured of the piece before `step`, in millimetres, by the section or hole they are of.
+
+    Those that came out as planned are left out, and so is what the step itself is bringing to size.
+    """
+    found: dict[str, float] = {}
+    for one in plan.operations:
+        if one.key == step.key:
+            break
+        size = _diameter(one)
+        if one.key.partition(":")[0] not in SURFACES or size is None:
+            continue
+        read = readings.get(read_of(one.key, size.measured), [])
+        if read and abs(read[-1].value_mm - size.target.aim_mm) >= WORTH_MM:
+            found[made_of(one.key)] = read[-1].value_mm
+    return found
+
+
+def as_found(plan: Plan, step: Operation, tally: Tally) -> Operation:
+    """`step` with its figures and its beginnings worked out from what was measured of the piece in hand.
+
+    What it makes and the sizes that it aims at stay as planned: an entry tells what it was recorded for.
+    """
+    measured = measured_of(plan, tally.readings, step)
+    if not measured or step.kind in KEPT:
+        return step
+    again = next((one for one in operations_as_measured(plan, measured) if one.key == step.key), None)
+    if again is None or (again.figures == step.figures and _starts(again) == _starts(step)):
+        return step
+    figures, notes = dict(again.figures), again.notes
+    own = measured.get(made_of(step.key), next(iter(measured.values())) if len(measured) == 1 else None)
+    if own is not None:
+        unit = plan.job.unit
+        figures["measured"] = Figure(
+            "as measured", convert(own, "mm", unit), unit, "as measured", AS_TYPED, kind="typed"
+        )
+        notes = (BEGINS, *notes)
+    aims = {one.measured: one.target for one in step.dimensions}
+    dimensions = tuple(replace(one, target=aims.get(one.measured, one.target)) for one in again.dimensions)
+    return replace(step, figures=figures, passes=again.passes, dimensions=dimensions, notes=notes)
+
+
+def _starts(step: Operation) -> tuple[float, ...]:
+    return tuple(one.start_mm for one in step.dimensions)
