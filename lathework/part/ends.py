@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 from lathework.cutting.knurl import blank_mm
 from lathework.part.fitted import section_limits
-from lathework.part.model import MILLED, Edge, Part
+from lathework.part.model import MILLED, Edge, Part, Section
 from lathework.part.stock import ACROSS_FLATS
 
 _ALIKE_MM = 0.005
@@ -16,7 +17,8 @@ _ALIKE_MM = 0.005
 class Ends:
     """Section numbers, from the face toward the chuck, of the end made first and of the end made second.
 
-    The largest section belongs to the first. `turned_about` says that the first end is the part's left one.
+    The largest section belongs to the first, but for one that tapers away from it. `turned_about` says that the first
+    end is the part's left one.
     """
 
     first: tuple[int, ...]
@@ -66,11 +68,37 @@ def ends_of(part: Part) -> Ends:
     widest = [number for number, size in enumerate(sizes) if size >= max(sizes) - _ALIKE_MM]
     # A plain body before a thread as wide: no die passes over it, and jaws may hold it.
     largest = max(widest, key=lambda number: (part.sections[number].thread is None, number))
-    first = tuple(range(largest + 1))
-    second = tuple(range(len(sizes) - 1, largest, -1))
+    if not part.stock.one_ended and _tapers(part.sections[largest]) and len(sizes) > 1:
+        return _from_small_end(sizes, largest)
+    return _divided(len(sizes), largest)
+
+
+def _divided(count: int, largest: int) -> Ends:
+    """`count` sections divided behind the largest; all from the left where the head stands at the right end."""
+    first, second = tuple(range(largest + 1)), tuple(range(count - 1, largest, -1))
     if second and largest == 0:
         return Ends((*second, 0), (), turned_about=True)
     return Ends(first, second, turned_about=False)
+
+
+def _tapers(section: Section) -> bool:
+    """Whether a section has a small end: a taper, or a taper thread."""
+    return section.taper is not None or (section.thread is not None and section.thread.taper > 0)
+
+
+def _from_small_end(sizes: Sequence[float], largest: int) -> Ends:
+    """Sections of those `sizes` (millimetres) whose largest tapers: its large end lies toward the largest of the
+    others, and it is made from its small end, where it enters. At an end of the part it is made last, held by the
+    others.
+
+    Source: practice; a taper is turned, and a taper die run on, from the small end.
+    """
+    count = len(sizes)
+    beside = max((number for number in range(count) if number != largest), key=lambda number: sizes[number])
+    if beside > largest:
+        rest = tuple(range(count - 1, 0, -1))
+        return Ends(rest, (0,), turned_about=True) if largest == 0 else _divided(count, largest)
+    return Ends(tuple(range(largest)), tuple(range(count - 1, largest - 1, -1)), turned_about=False)
 
 
 def near_end(ends: Ends) -> Edge:

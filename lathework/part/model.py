@@ -69,9 +69,9 @@ class Section:
     end of the part. `class_name` is the class of the thread, "" for the usual one. `measured` is what a sample of
     it measures across. `cut` is what cuts the thread, `die` the id of the die that does, "" where none is named.
     `fit` is how a round section goes with its `mate`, which measures so much where somebody measured it. A `taper`
-    is `across` at its large end, which lies toward the largest section; a `knurl` of known pitch is that wide when
-    it is knurled. A round one may have a keyway for a `key` so wide, all along or over its `key_length`. `id` is
-    its own for as long as it is part of the job, wherever it stands in the list.
+    is `across` at its large end, which lies toward the largest of the other sections; a `knurl` of known pitch is that
+    wide when it is knurled. A round one may have a keyway for a `key` so wide, all along or over its `key_length`. `id`
+    is its own for as long as it is part of the job, wherever it stands in the list.
     """
 
     id: str

@@ -141,10 +141,17 @@ def _holding(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Notice]:
             )
             yield Notice("grip-short", "method.order", text)
         yield from _support(work, chucking)
-    if work.ends.turned_about:
-        yield Notice(
-            "turned-about", "part.sections", "The head stands first: the other end is made first, the head last."
-        )
+    yield from _turned_about(work)
+
+
+def _turned_about(work: Work) -> Iterator[Notice]:
+    """That the end which is made first is not the one that stands first."""
+    if not work.ends.turned_about:
+        return
+    text = "The head stands first: the other end is made first, the head last."
+    if work.ends.second:
+        text = "The taper is made last, from its small end, the piece held by its other end."
+    yield Notice("turned-about", "part.sections", text)
 
 
 def _support(work: Work, chucking: Chucking) -> Iterator[Notice]:

@@ -15,7 +15,7 @@ from hypothesis import strategies as st
 from lathework.errors import InvalidDocument
 from lathework.job.document import read_document
 from lathework.job.model import Job
-from lathework.part.model import MILLED, OUTSIDE_CUTTERS
+from lathework.part.model import MILLED, OUTSIDE_CUTTERS, Section
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, bore, document, plan, section
@@ -31,7 +31,13 @@ BROKEN = 1.1
 """Millimetres at an end of the part where a parted or sawn edge may be broken, or a parted thread chamfered."""
 FACED = {**PLUG, "part.bores": [bore("#4-40", depth="1/4", end="left")]}
 """A plug with a blind hole in its head: turned round for it, and faced there."""
-TAPER_AT_FACE = {"R1/4": 13.157 - 6.0 / 16, "R1/2": 20.955 - 8.2 / 16, "1/4-18 NPT": 25.4 * (0.47739 + 0.8 / 18)}
+TAPER_AT_FACE = {
+    "R1/4": 13.157 - 6.0 / 16,
+    "R1/2": 20.955 - 8.2 / 16,
+    "R3/4": 26.441 - 9.5 / 16,
+    "1/4-18 NPT": 25.4 * (0.47739 + 0.8 / 18),
+    "3/4-14 NPT": 25.4 * (0.96768 + 0.8 / 14),
+}
 """Crest at the small end in millimetres: major less a sixteenth of the gauge length (ISO 7-1); pitch diameter E0 there
 and 0.8 P (ASME B1.20.1)."""
 PRINTED = 1e-3
@@ -89,6 +95,22 @@ def tapering(
     return (crest if behind > LEAD_TURNS * thread.pitch_mm else crest - 3 * thread.pitch_mm), crest
 
 
+def enters_from_right(job: Job, number: int) -> bool:
+    """Whether a taper's small end lies toward the right-hand end: away from the largest of the other sections, the last
+    of those that are alike; a part of one section enters from the right."""
+    bar = job.part.stock.corners_mm
+
+    def across(one: Section) -> float:
+        if one.thread is not None:
+            return one.thread.major_mm
+        if one.shape in MILLED and one.across is not None:
+            return min(bar, one.across.mm * {6: 1.1547, 4: 1.4142, 2: 1.0}[MILLED[one.shape]])
+        return one.across.mm if one.across is not None else bar
+
+    others = [(round(across(one), 2), at) for at, one in enumerate(job.part.sections) if at != number]
+    return not others or max(others)[1] > number
+
+
 def wanted(job: Job, made: Plan, place: float) -> tuple[float, float]:
     """Least and greatest diameter allowed at a place of the finished part: relief, lead and chamfers may go under."""
     near, number, one = 0.0, 0, job.part.sections[0]
@@ -101,10 +123,8 @@ def wanted(job: Job, made: Plan, place: float) -> tuple[float, float]:
     whole = job.part.overall_mm
     margin = max(margin, BROKEN if place < BROKEN or place > whole - BROKEN else 0.0)
     inside = near + margin < place < far - margin
-    made_first = number in made.work.ends.first
-    from_right = made_first != made.work.ends.turned_about
+    from_right = enters_from_right(job, number)
     if one.taper is not None and one.across is not None:
-        # Its small end lies toward the end it is made from.
         behind = (place - near if from_right else far - place) / one.length.mm
         small = one.across.mm - one.length.mm * one.taper.rise / one.taper.along
         crest = small + (one.across.mm - small) * behind
@@ -209,6 +229,22 @@ class CutAndCompare(unittest.TestCase):
         made = plan({"part.sections": sections})
         self.assertIn("neck", [o.kind for o in made.operations])
         self.check(made)
+
+    def test_a_taper_is_made_from_where_it_enters(self) -> None:
+        """Listed head first or last, and where nothing of the part is larger than the taper itself."""
+        head, spigot = section("square", "12", across="15"), section("round", "15", across="10")
+        morse = section("taper", "62", taper="MT2")
+        for thread in ("3/4-14 NPT", "R3/4"):
+            pipe = section("thread", "19", thread=thread)
+            for sections in ([pipe, head], [head, pipe], [spigot, head, pipe], [pipe, spigot]):
+                self.check(self.tapered(sections))
+        for sections in ([morse, spigot], [spigot, morse], [section("round", "20", across="25"), morse, spigot]):
+            self.check(self.tapered(sections))
+
+    def tapered(self, sections: list[dict[str, str]]) -> Plan:
+        """The plan of such a part from a bar of 32 mm."""
+        bar = {"unit": "mm", "part.overall_length": "", "part.stock.across": "32", "material": "brass"}
+        return plan({"part.sections": sections} | bar | {"setup.groove_blade": "2", "setup.parting_blade": "2"})
 
     def test_a_bar_a_little_under_the_blank(self) -> None:
         """1/4-18 NPT wants 13.89 mm under its die's last thread, the bar has 13.75: nothing of the part is larger, and

@@ -28,7 +28,8 @@ def _stood(plan: Plan) -> Chucking:
     count = len(plan.job.part.sections)
     placed = place(plan.work, tuple(range(count)))
     ends = plan.work.ends
-    own = 0 if ends.turned_about else len(ends.first)
+    # Those made from the right-hand end.
+    own = len(ends.second if ends.turned_about else ends.first)
     return replace(
         first,
         number=1,

@@ -101,7 +101,7 @@ def gauge_taper(work: Work, chucking: Chucking, placed: Placed, thread_work: Thr
         kind="gauge",
         title="Gauge the taper thread",
         sentence=f"Clean the thread and try the ring gauge, or {mate}: it should go on {{turns}} by hand, "
-        "{{give}} either way.",
+        "{give} either way.",
         headline="turns",
         figures={"turns": thread_work.taper.turns, "give": thread_work.taper.give},
         tool=f"{thread_work.thread.designation} ring gauge, or {mate}",
