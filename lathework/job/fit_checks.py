@@ -8,8 +8,12 @@ from lathework.fits.iso286 import LARGEST_MM
 from lathework.job.job_reader import JobReader
 from lathework.lengths import Length
 from lathework.methods.chase import LEAST_BORE_MM
-from lathework.part.model import Finisher, Mouth
+from lathework.part.fitted import section_limits
+from lathework.part.model import Finisher, Mouth, Section, Stock
+from lathework.units import show_length
 
+LEAST_OVER_FIT_MM = 0.1
+"""What bar is larger than a fit at least, so that a cut takes hold all round (practice)."""
 MATE_NEAR, MATE_NEAR_MM = 0.02, 0.2
 """How far a measured mate may be off the size that its fit is named for: a share of it, and a little (practice)."""
 
@@ -23,6 +27,19 @@ def check_fit(reader: JobReader, path: str, fit: FitCode, across: Length, mate: 
     if mate is not None and abs(mate.mm - across.mm) > MATE_NEAR * across.mm + MATE_NEAR_MM:
         text = f"Its mate measures {mate.typed}, and this is {across.typed}: one of them is another size."
         reader.fail("other-size", f"{path}.mate", text)
+
+
+def check_fit_on_bar(reader: JobReader, path: str, section: Section, stock: Stock) -> None:
+    """A fit is turned: the bar leaves a cut for it. As bought, a bar is as large as it came."""
+    limits = section_limits(section)
+    if limits is None or stock.across.mm >= limits.aim_mm + LEAST_OVER_FIT_MM:
+        return
+    least = show_length(limits.aim_mm + LEAST_OVER_FIT_MM, "mm", stock.across.unit)
+    text = (
+        f"Bar of {stock.across.typed} leaves nothing to turn for this fit: take one of at least {least} "
+        f"{stock.across.unit}. Or keep the bar as it is, and leave the fit out."
+    )
+    reader.fail("does-not-fit", f"{path}.fit", text)
 
 
 def check_key(reader: JobReader, path: str, key: Length | None, across: Length) -> None:

@@ -6,7 +6,7 @@ from lathework.cutting.groove import SHORTEST_THREAD
 from lathework.cutting.knurl import Knurl
 from lathework.fits.taper import HOW, gauge_size, read_taper
 from lathework.job.bore_document import check_bores, read_bores
-from lathework.job.fit_checks import check_fit, check_key
+from lathework.job.fit_checks import check_fit, check_fit_on_bar, check_key
 from lathework.job.job_reader import JobReader
 from lathework.job.part_declaration import ACROSS, ALONG
 from lathework.lengths import Length
@@ -176,6 +176,7 @@ def read_part(reader: JobReader) -> Part | None:
 def _check_section(reader: JobReader, part: Part, number: int) -> None:
     """What one section must be to come out of the stock."""
     section, path, stock = part.sections[number], f"part.sections.{number}", part.stock
+    before = reader.wrong
     if section.thread is not None:
         thread = section.thread
         if thread.major_mm > stock.across.mm * _SLACK:
@@ -196,6 +197,8 @@ def _check_section(reader: JobReader, part: Part, number: int) -> None:
     if section.across.mm > stock.across.mm * _SLACK:
         what = "across the flats" if flats else "turned"
         reader.fail("does-not-fit", f"{path}.across", f"The bar is smaller than this, {what}.")
+    elif section.fit and reader.wrong == before:
+        check_fit_on_bar(reader, path, section, stock)
     elif flats and section.shape != stock.form and section.across.mm >= nominal_mm(part, number) - 0.01:
         reader.fail("does-not-fit", f"{path}.across", "Nothing would come off: the flats are as wide as the round.")
     if section.taper is not None and section.small_mm < ACROSS.low_mm:

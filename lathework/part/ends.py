@@ -7,10 +7,13 @@ from dataclasses import dataclass
 
 from lathework.cutting.knurl import blank_mm
 from lathework.part.fitted import section_limits
-from lathework.part.model import MILLED, Edge, Part, Section
+from lathework.part.model import MILLED, Edge, Part, Section, Shape
 from lathework.part.stock import ACROSS_FLATS
 
 _ALIKE_MM = 0.005
+ALIKE_MM: dict[Shape, float] = {"round": 0.05, "taper": 0.1}
+"""How far a plain size, and the large end of a taper, may be off a fit beside it to be turned in one with it, in
+millimetres: within what a plain size may be off anyway (practice)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,6 +46,19 @@ def _milled_from_mm(part: Part, number: int) -> float:
     return max(beside, default=most)
 
 
+def _fit_beside(part: Part, number: int) -> float | None:
+    """What the fit beside a plain round or a taper is turned to, in millimetres, where both are as good as one size:
+    they are turned in one, and the closer limits count. None for no such fit. Source: practice."""
+    section = part.sections[number]
+    if section.across is None or section.shape not in ALIKE_MM or section.knurl is not None:
+        return None
+    beside = (*part.sections[max(0, number - 1) : number], *part.sections[number + 1 : number + 2])
+    aims = [limits.aim_mm for one in beside if (limits := section_limits(one)) is not None]
+    size = section.across.mm
+    alike = [aim for aim in aims if abs(aim - size) <= ALIKE_MM[section.shape]]
+    return min(alike, key=lambda aim: abs(aim - size), default=None)
+
+
 def nominal_mm(part: Part, number: int) -> float:
     """Diameter of section `number` (from 0) as the lathe leaves it, in millimetres, a thread at its major diameter."""
     section = part.sections[number]
@@ -55,6 +71,9 @@ def nominal_mm(part: Part, number: int) -> float:
     limits = section_limits(section)
     if limits is not None:
         return limits.aim_mm
+    beside = _fit_beside(part, number)
+    if beside is not None:
+        return beside
     return part.stock.corners_mm if section.across is None else section.across.mm
 
 

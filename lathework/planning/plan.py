@@ -28,6 +28,7 @@ from lathework.planning.steps import (
     head,
     holding,
     moving,
+    neck,
     roughing,
     screwcutting,
     taper,
@@ -87,7 +88,7 @@ def _turning(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Turn, plunge, lead chamfers."""
     yield from turning.turn(work, chucking)
     for placed in chucking.made:
-        yield blade.neck(work, chucking, placed)
+        yield neck.neck(work, chucking, placed)
         if placed.thread is not None:
             yield blade.relief_groove(work, chucking, placed, placed.thread)
             yield taper.turn_taper(work, chucking, placed, placed.thread)

@@ -230,3 +230,72 @@ class WithoutThread(unittest.TestCase):
         self.assertEqual((now.good, now.die), (1, ""))
 
     plain = plan({"part.sections": [section("round", "1/2", across="3/8"), section("bar")], "quantity": "2"})
+
+
+def shaft(*sections: dict[str, str], bar: str = "30") -> Plan:
+    """A shaft in millimetres out of a bar of that size."""
+    blades = {"setup.groove_blade": "2", "setup.parting_blade": "2"}
+    stock = {"unit": "mm", "part.stock.across": bar, "part.overall_length": "", "part.sections": list(sections)}
+    return plan(stock | blades)
+
+
+class BesideItsOwnSize(unittest.TestCase):
+    """ISO 286-2: 20 f7 is 19.959 to 19.980, 20 p6 20.022 to 20.035, 12 h6 11.989 to 12.000."""
+
+    def test_a_running_fit_behind_a_taper_as_large(self) -> None:
+        """Turned in one, to the limits of the fit; the taper then loses a hair of its large end."""
+        made = shaft(
+            section("taper", "15", across="20", taper="1:10"),
+            section("round", "30", across="20", fit="running"),
+            section("bar", "15"),
+        )
+        turned = [one for one in made.operations if one.kind == "turn"]
+        self.assertEqual([one.key for one in turned], ["turn:s2"])
+        band = turned[0].dimensions[0].target
+        self.assertEqual((round(band.low_mm, 3), round(band.high_mm, 3)), (19.959, 19.980))
+        self.assertNotIn("neck", kinds(made))
+
+    def test_a_running_fit_behind_a_press_fit_of_its_size(self) -> None:
+        """Smaller than what stands before it and 28 wide: turned along between its shoulders, never plunged."""
+        made = shaft(
+            section("round", "20", across="20", fit="press"),
+            section("round", "28", across="20", fit="running"),
+            section("bar", "15"),
+        )
+        press, running = step(made, "turn:s1").dimensions[0].target, step(made, "neck:s2").dimensions[0].target
+        self.assertEqual((round(press.low_mm, 3), round(press.high_mm, 3)), (20.022, 20.035))
+        self.assertEqual((round(running.low_mm, 3), round(running.high_mm, 3)), (19.959, 19.980))
+        neck = step(made, "neck:s2")
+        self.assertNotIn("lunge", neck.title + neck.sentence + neck.tool)
+        self.assertEqual((neck.figures["from"].value, neck.figures["stop"].value), (-20, -48))
+
+    def test_a_plain_size_never_goes_under_the_fit_it_passes(self) -> None:
+        """20.1 plain behind 20 h6: turned first over both, it must leave the fit its metal."""
+        made = shaft(
+            section("round", "20", across="20", fit="slide"),
+            section("round", "20", across="20.045", chamfer="0.5"),
+            section("round", "20", across="20.07"),
+            section("bar", "15"),
+        )
+        for one in made.operations:
+            if one.kind == "turn" and one.key != "turn:s1":
+                self.assertGreaterEqual(one.dimensions[0].target.low_mm, 20.0)
+
+    def test_a_fit_on_bar_of_its_size_is_refused_beside_it(self) -> None:
+        for fit in ("slide", "push", "running"):
+            with self.assertRaises(InvalidDocument) as caught:
+                shaft(section("round", "20", across="12", fit=fit), section("bar", "10"), bar="12")
+            told = {error.field: error.message for error in caught.exception.errors}
+            self.assertIn("part.sections.0.fit", told)
+            self.assertIn("take one of at least", told["part.sections.0.fit"])
+        shaft(section("round", "20", across="12", fit="slide"), section("bar", "10"), bar="12.5")
+
+    def test_a_narrow_neck_is_plunged_still(self) -> None:
+        """Three widths of the blade are side by side; four are turned along."""
+        for width, plunged in (("6", True), ("8", False)):
+            made = shaft(
+                section("round", "20", across="20"), section("round", width, across="16"), section("bar", "15")
+            )
+            neck = step(made, "neck:s2")
+            self.assertEqual(neck.tool == "grooving blade", plunged)
+            self.assertAlmostEqual(neck.figures["dial"].value, 4)

@@ -24,7 +24,7 @@ SLOT_WALL_MM, SLOT_UNDER_MM = 1.0, 0.5
 OTHER_MOUTH = "Countersink the thread's mouth on this side too, in the vise or the drill press."
 
 
-def _plunges(work: Work, far_mm: float, width_mm: float, blade: Length, edge: str) -> tuple[dict[str, Figure], str]:
+def plunges(work: Work, far_mm: float, width_mm: float, blade: Length, edge: str) -> tuple[dict[str, Figure], str]:
     """Positions of the first and the last plunge of a groove that ends `far_mm` behind the face, and the words."""
     figures = {"position": blade_place(work, cut_end_mm=far_mm, blade=blade, edge=edge, name=f"{edge} edge")}
     words = f"{edge} edge of the blade {place_words(work, 'position')}"
@@ -41,7 +41,7 @@ def relief_groove(work: Work, chucking: Chucking, placed: Placed, thread_work: T
         return None
     blade, edge, shoulder = work.job.setup.groove_blade, work.job.setup.groove_edge, placed.far_mm
     width, deep = thread_work.groove_width_mm, in_mm(thread_work.groove.diameter)
-    places, words = _plunges(work, shoulder, width, blade, edge)
+    places, words = plunges(work, shoulder, width, blade, edge)
     return Operation(
         key=keyed("groove", placed.section.id),
         kind="groove",
@@ -63,35 +63,6 @@ def relief_groove(work: Work, chucking: Chucking, placed: Placed, thread_work: T
         chucking=chucking.number,
         cutter=thread_work.cut,
         makes=makes(diameter=deep, width=width),
-    )
-
-
-def neck(work: Work, chucking: Chucking, placed: Placed) -> Operation | None:
-    """Plunge a section that is smaller than one nearer the face."""
-    before = [p.turned_mm for p in chucking.made if p.near_mm < placed.near_mm]
-    across = placed.section.across
-    start = max(before, default=0.0)
-    if across is None or placed.thread is not None or start <= placed.turned_mm + _WIDER_MM:
-        return None
-    blade, edge = work.job.setup.groove_blade, work.job.setup.groove_edge
-    width = placed.far_mm - placed.near_mm
-    places, words = _plunges(work, placed.far_mm, width, blade, edge)
-    return Operation(
-        key=keyed("neck", placed.section.id),
-        kind="neck",
-        title="Plunge the neck",
-        sentence="Plunge to {diameter}, " + words + ".",
-        headline="diameter",
-        figures={"diameter": typed("diameter", across, fine=True)}
-        | places
-        | {"dial": plunge_dial(work, start, placed.turned_mm)},
-        tool="grooving blade",
-        edge=f"{edge} edge",
-        cautions=(cautions.BLADE,),
-        dimensions=(measures.plunged("neck diameter", placed.turned_mm, start), measures.wide(width, blade.mm)),
-        cut=Cut(placed.far_mm, placed.near_mm, start, placed.turned_mm),
-        chucking=chucking.number,
-        makes=makes(diameter=placed.turned_mm, length=width),
     )
 
 

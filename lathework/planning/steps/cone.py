@@ -93,6 +93,8 @@ def _offset(work: Work, chucking: Chucking, taper: Taper) -> Figure:
 def turn_cone(work: Work, chucking: Chucking, placed: Placed, taper: Taper) -> Operation:
     """Turn a section's taper down to its small end, which lies toward the face."""
     section, near = placed.section, placed.near_mm
+    # Beside a fit of its size it is turned down with that, and the cone runs out a hair sooner.
+    reach = (placed.turned_mm - placed.end_mm) / taper.ratio
     figures = {
         "angle": set_over(taper),
         "small": _small(work, placed, taper),
@@ -121,7 +123,7 @@ def turn_cone(work: Work, chucking: Chucking, placed: Placed, taper: Taper) -> O
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=tuple(notes),
         dimensions=(measures.plunged("small end", placed.end_mm, placed.turned_mm),),
-        cut=Cut(near + section.length.mm, near, placed.turned_mm, placed.end_mm, slope=True),
+        cut=Cut(near + min(section.length.mm, reach), near, placed.turned_mm, placed.end_mm, slope=True),
         chucking=chucking.number,
         makes=makes(diameter=placed.end_mm, length=section.length.mm, taper=taper.ratio),
     )

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from lathework.cutting.dimension import Dimension, Target
 from lathework.cutting.next_cut import FINISH_MM
+from lathework.fits.fit import Limits
 from lathework.part.bores import BoreWork
 from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.threads.limits import internal_limits
@@ -60,6 +61,14 @@ def plunged(name: str, aim_mm: float, start_mm: float, *, high_mm: float | None 
     over = PLAIN_TOLERANCE_MM if high_mm is None else max(PLAIN_TOLERANCE_MM, high_mm - aim_mm)
     band = Target(aim_mm - over, aim_mm, aim_mm + over)
     return Dimension("diameter", name, band, start_mm, start_mm, "cross-slide", THIN_JAWS)
+
+
+def necked(aim_mm: float, start_mm: float, limits: Limits | None, most_mm: float) -> Dimension:
+    """The diameter of a neck that is turned along, within the `limits` of its fit where it has one; at most `most_mm`
+    (millimetres) are taken at once."""
+    band = about(aim_mm, PLAIN_TOLERANCE_MM) if limits is None else Target(limits.low_mm, aim_mm, limits.high_mm)
+    how = "micrometer, the work cold" if limits is not None else THIN_JAWS
+    return Dimension("diameter", "diameter", band, start_mm, most_mm, "cross-slide", how, leaves_mm=FINISH_MM)
 
 
 def wide(aim_mm: float, blade_mm: float) -> Dimension:

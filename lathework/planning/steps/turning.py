@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 
 from lathework import cautions
 from lathework.cutting.cuts import SPRING, deepest_cut, passes
@@ -10,6 +10,7 @@ from lathework.cutting.dimension import Dimension, Target
 from lathework.cutting.knurl import blank_figure
 from lathework.cutting.next_cut import FINISH_MM
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
+from lathework.fits.fit import Limits
 from lathework.fits.taper import gauge_size, large_end
 from lathework.part.fitted import section_limits
 from lathework.part.model import MILLED
@@ -30,14 +31,25 @@ BLANK_OVER, BLANK_UNDER = 0.02, 0.05
 _CUT_MM = 0.005
 
 
-def _target(work: Work, placed: Placed) -> Target:
-    """On size: about a plain diameter; for a die a little over, or under as long as the class allows."""
+def _fitted(placed: Sequence[Placed]) -> list[Limits]:
+    """The limits of those sections that are made to a fit."""
+    return [limits for one in placed if (limits := section_limits(one.section)) is not None]
+
+
+def _target(placed: Placed, over: Sequence[Placed]) -> Target:
+    """On size: about a plain diameter; for a die a little over, or under as long as the class allows.
+
+    `over` are the sections that the cut passes: fits of this very size are met together, and nothing goes under one
+    that is turned only later.
+    """
     found, aim = placed.thread, placed.turned_mm
-    limits = section_limits(placed.section)
-    if limits is not None:
-        return Target(limits.low_mm, aim, limits.high_mm)
+    if section_limits(placed.section) is not None:
+        alike = _fitted([one for one in over if abs(one.turned_mm - aim) <= _CUT_MM])
+        return Target(max(one.low_mm for one in alike), aim, min(one.high_mm for one in alike))
     if found is None:
-        return measures.about(aim, measures.PLAIN_TOLERANCE_MM)
+        plain = measures.about(aim, measures.PLAIN_TOLERANCE_MM)
+        later = [one.high_mm for one in _fitted(over) if one.high_mm < aim]
+        return Target(max(plain.low_mm, *later), aim, plain.high_mm) if later else plain
     pitch = found.thread.pitch_mm
     low = aim - BLANK_UNDER * pitch
     if found.limits is not None:
@@ -91,9 +103,9 @@ def _cuts(cuts: tuple[Figure, ...], deepest: Figure, start_mm: float, aim_mm: fl
     )
 
 
-def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm: float) -> Operation:
-    """Turn to the diameter of `placed` as far as `far` reaches, from `start_mm`."""
-    found, aim, deepest = placed.thread, placed.turned_mm, _deepest(work, chucking)
+def _turn(work: Work, chucking: Chucking, placed: Placed, over: Sequence[Placed], start_mm: float) -> Operation:
+    """Turn to the diameter of `placed` over all of `over`, from the face on, from `start_mm`."""
+    found, aim, deepest, far = placed.thread, placed.turned_mm, _deepest(work, chucking), over[-1]
     cuts = passes(start_mm, aim, deepest, work.job.unit)
     length, end_mm, inputs = _length(work, chucking, far)
     figures = {"diameter": _diameter(work, placed), "length": length, "stop": tip_stop(work, end_mm, *inputs)}
@@ -117,7 +129,7 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
         cautions=(cautions.STOP_TO_MEASURE, *fit_cautions(placed.section.fit)),
         notes=(found.blank.verdict,) if found else fit_notes(placed.section.fit, limits),
         measure="diameter",
-        dimensions=tuple(_dimensions(work, chucking, placed, far, start_mm, in_mm(deepest), cuts)),
+        dimensions=tuple(_dimensions(chucking, placed, over, start_mm, in_mm(deepest), cuts)),
         cut=Cut(end_mm, 0.0, start_mm, aim),
         chucking=chucking.number,
         passes=cuts,
@@ -129,10 +141,9 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, far: Placed, start_mm:
 
 
 def _dimensions(
-    work: Work,
     chucking: Chucking,
     placed: Placed,
-    far: Placed,
+    over: Sequence[Placed],
     start_mm: float,
     most_mm: float,
     cuts: tuple[Figure, ...],
@@ -140,7 +151,7 @@ def _dimensions(
     """The diameter; and the length to the shoulder, where the bar itself does not end the step."""
     sizes = tuple(in_mm(cut) for cut in cuts if cut.name != SPRING)
     how = "micrometer, the work cold" if placed.section.fit else "micrometer or caliper"
-    target = _target(work, placed)
+    target, far = _target(placed, over), over[-1]
     yield Dimension(
         "diameter", "diameter", target, start_mm, most_mm, "cross-slide", how, sizes_mm=sizes, leaves_mm=FINISH_MM
     )
@@ -196,10 +207,10 @@ def turn(work: Work, chucking: Chucking) -> Iterator[Operation]:
     current = chucking.bar_mm
     made = list(chucking.made)
     while made:
-        far = made[-1]
-        largest = max(made, key=lambda p: p.turned_mm)
+        # Of sections that are turned in one, the fit among them says how well.
+        largest = max(made, key=lambda p: (p.turned_mm, bool(p.section.fit)))
         skin = current == chucking.bar_mm and largest.thread is not None and largest.thread.left_on(current)
         if largest.turned_mm < current - _CUT_MM and not skin:
-            yield _turn(work, chucking, largest, far, current)
+            yield _turn(work, chucking, largest, tuple(made), current)
             current = largest.turned_mm
         made.pop()
