@@ -16,11 +16,13 @@ from lathework.holes.depth import LOWEST_PERCENT
 from lathework.identify.evidence import FIELDS
 from lathework.job.declaration import FORMAT, IDENTIFIED, JOB, VERSION
 from lathework.job.job_reader import JobReader
+from lathework.job.meeting_checks import check_meeting
 from lathework.job.model import Head, Identification, Job, Method, Setup
 from lathework.job.part_document import read_part
 from lathework.job.sound import unsound
 from lathework.job.thread_checks import check_grooves, check_heads
 from lathework.job.upgrade import upgraded
+from lathework.part.job_racks import Racks
 from lathework.part.model import Part
 from lathework.shop.dial import check_dial
 from lathework.shop.lathe_facts import RUN_DOWN_TURNS
@@ -177,6 +179,7 @@ def _job(reader: JobReader, part: Part | None, shared: dict[str, Any]) -> Job | 
         check_heads(reader, part, setup, metal, grooved=grooved)
         if grooved:
             check_grooves(reader, part, setup.groove_blade)
+        check_meeting(reader, part, Racks(setup.own_drills, shared["unit"], metal, own["method"].percent))
     return None if reader.errors or part is None or setup is None else Job(part=part, **own, **shared)
 
 

@@ -35,12 +35,13 @@ def _along(work: Work, bore: Bore, bore_work: BoreWork, field: str) -> Iterator[
     across = largest_mm(bore)
     deep = in_mm(depth_figure(bore_work, part.overall_mm, 0.0, unit))
     wall = wall_mm(part, bore, (bore_work.drill_mm, min(deep, part.overall_mm)))
-    if bore.depth is not None and not part.stock.one_ended and deep > part.overall_mm - FLOOR_MM:
+    left = part.overall_mm - deep
+    if bore.depth is not None and not part.stock.one_ended and 0 <= left < FLOOR_MM:
         text = (
-            f"Drilled {told(deep, unit)} deep for its tap this hole comes through the far end: "
-            "tap it shallower, drill less and finish with a bottoming tap, or let it go through."
+            f"The drill's point leaves only {told(left, unit)} of metal under this hole: it bulges, or breaks through. "
+            "Make the hole shallower, or let it go through."
         )
-        yield Notice("comes-through", f"{field}.depth", text)
+        yield Notice("thin-floor", f"{field}.depth", text)
     if wall < THIN_WALL * across:
         what = "the wall gives in the jaws. Drill before you turn the outside down, or use a smaller hole."
         if bore.thread is not None:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from lathework.cautions import HAZARD_CAUTIONS, Caution
@@ -14,9 +15,11 @@ from lathework.methods.die import DIE_HOLDINGS
 from lathework.part.bores import BoreWork, bore_work
 from lathework.part.ends import Ends, ends_of, near_end, nominal_mm
 from lathework.part.job_racks import Racks
+from lathework.part.meeting import open_length
 from lathework.part.model import Bore, Part
 from lathework.planning.order import Settled, settle
 from lathework.planning.threads.thread_work import CUT_MM, ThreadWork, thread_work_of
+from lathework.units import LengthUnit
 
 
 @dataclass(frozen=True, slots=True)
@@ -91,7 +94,8 @@ def work_out(job: Job) -> Work:
         if section.thread is not None
     }
     racks = racks_of(job)
-    bores = tuple([bore_work(_from_near(bore, ends), racks) for bore in part.bores])
+    drawn = [bore_work(bore, racks) for bore in part.bores]
+    bores = tuple([bore_work(_as_cut(part, bore, drawn, ends, job.unit), racks) for bore in part.bores])
     return Work(job, threads, ends, bores, settle(job, ends, guided=_guided(job, threads)))
 
 
@@ -114,8 +118,12 @@ def _die_alone(job: Job, thread_work: ThreadWork) -> bool:
     return thread_work.cut == "die" and as_bought and thread_work.taper is None and not roughed
 
 
-def _from_near(bore: Bore, ends: Ends) -> Bore:
-    """A hole right through is drilled from the end that is worked first; a tapering one keeps its wide mouth."""
+def _as_cut(part: Part, bore: Bore, drawn: Sequence[BoreWork], ends: Ends, unit: LengthUnit) -> Bore:
+    """A hole right through is drilled from the end that is worked first; a tapering one keeps its wide mouth, and a
+    threaded one is cut from the end where no wider hole takes its mouth."""
     tapers = bore.thread is not None and bore.thread.taper > 0
-    through = bore.depth is None and bore.end != "across" and not tapers
-    return replace(bore, end=near_end(ends)) if through else bore
+    if bore.depth is not None or bore.end == "across" or tapers:
+        return bore
+    if bore.thread is not None:
+        return open_length(part, bore, drawn, unit, near_end(ends))
+    return replace(bore, end=near_end(ends))

@@ -176,7 +176,7 @@ class Holes(unittest.TestCase):
 
     def test_a_hole_that_came_through_guides_the_drill(self) -> None:
         """1/8 through from the right: the 1/2 in drill from the left end needs neither spot nor pilot."""
-        made = plan(body(bore(across="1/8"), bore(across="1/2", depth="1/2", end="left"), SMALL))
+        made = plan(body(bore(across="1/8"), bore(across="1/2", depth="1/2", end="left")))
         second = [o.key for o in made.operations if o.chucking == 2]
         self.assertFalse([key for key in second if key.startswith(("pilot", "spot"))])
 
@@ -465,7 +465,7 @@ class Across(unittest.TestCase):
 
     def test_the_jobs_use_is_told_beside_every_thread(self) -> None:
         for hole in (bore("1/4-20", end="across", at="1"), bore("1/2-20", depth="1/2", cut="boring-tool"), bore("M6")):
-            made = plan(body(SMALL, hole, hazards=["lifting"]))
+            made = plan(body(hole, hazards=["lifting"]))
             for one in (o for o in made.operations if o.kind in ("tap", "chase")):
                 self.assertIn("lifting", [caution.code for caution in one.cautions], one.key)
 
@@ -515,8 +515,10 @@ class Said(unittest.TestCase):
         """3/4-10 in 1 in round leaves 1/8 of wall, 0.17 of the hole; in 7/8 it leaves 1/16, 0.08."""
         self.assertNotIn("thin-wall", self.codes(bore("3/4-10", depth="1")))
         self.assertIn("thin-wall", self.codes(bore("3/4-10", depth="1"), **{"part.stock.across": "7/8"}))
-        self.assertIn("comes-through", self.codes(bore("1/2-13", depth="1-3/4")))
-        self.assertNotIn("comes-through", self.codes(bore("1/2-13", depth="1")))
+        with self.assertRaises(InvalidDocument) as told:
+            plan(body(bore("1/2-13", depth="1-3/4")))
+        self.assertEqual([(e.code, e.field) for e in told.exception.errors], [("comes-through", "part.bores.0.depth")])
+        self.assertNotIn("thin-floor", self.codes(bore("1/2-13", depth="1")))
 
     def test_the_wall_over_the_drill_counts_too(self) -> None:
         """3/8-16 is full for 1/2 in of a 1 in body; its drill runs on into a neck of 0.38, 0.033 round 0.3125."""
@@ -552,6 +554,7 @@ class Said(unittest.TestCase):
     @given(st.sampled_from(["1/4-20", "M6", "M10", "3/8-16", "2 BA"]), st.floats(5, 45))
     def test_deeper_is_never_shallower(self, thread: str, depth: float) -> None:
         first, second = (
-            value(plan(body(bore(thread, depth=f"{mm:.2f} mm"))), "drill", "depth") for mm in (depth, depth + 1)
+            value(plan(body(bore(thread, depth=f"{mm:.2f} mm"), **{"part.overall_length": "3"})), "drill", "depth")
+            for mm in (depth, depth + 1)
         )
         self.assertGreater(second, first)

@@ -183,7 +183,7 @@ class AtTheBench(unittest.TestCase):
 class EveryStep(unittest.TestCase):
     def test_every_size_is_reached_from_where_it_begins(self) -> None:
         """The band holds its aim; what grows begins under it, what does not over it."""
-        samples = (plan(), plan(SCREW), plan(PLUG), plan(body(bore("1/4-20"), bore("1/2-13", depth=""))))
+        samples = (plan(), plan(SCREW), plan(PLUG), plan(body(bore("1/4-20"))), plan(body(bore("1/2-13", depth="1/2"))))
         for made in samples:
             for operation in made.operations:
                 for one in operation.dimensions:

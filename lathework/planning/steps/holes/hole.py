@@ -150,6 +150,12 @@ def _mouth(chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation
     )
 
 
+def _mouth_taken(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> bool:
+    """Whether a wider hole of the same end takes the mouth of a threaded one: nothing is countersunk there."""
+    sunk = in_mm(countersink(thread))
+    return any(one is not bore_work and one.drill_mm >= sunk for one in bores_here(work, chucking))
+
+
 def bores_here(work: Work, chucking: Chucking) -> list[BoreWork]:
     """The holes of the end that a chucking faces, the smaller first: it guides the larger one."""
     return sorted((found for found in work.bores if found.bore.end == chucking.faces), key=lambda found: found.drill_mm)
@@ -195,5 +201,5 @@ def holes(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
             yield cut_under(work, chucking, found, found.bore.undercut)
         if found.taper is not None:
             yield ream(work, chucking, found, found.taper)
-        elif found.bore.thread is not None:
+        elif found.bore.thread is not None and not _mouth_taken(work, chucking, found, found.bore.thread):
             yield _mouth(chucking, found, found.bore.thread)

@@ -29,7 +29,17 @@ from lathework.units import convert
 
 def full_depth(work: Work, bore_work: BoreWork) -> Figure:
     """Depth of full thread of a hole along the axis."""
-    depth = bore_work.bore.depth
+    depth, unit = bore_work.bore.depth, work.job.unit
+    asked = next(one.depth for one in work.part.bores if one.id == bore_work.bore.id)
+    if depth is not None and asked is None:
+        return along(
+            work,
+            "full thread",
+            depth.mm,
+            "overall length − what a wider hole takes",
+            given_mm("overall length", work.part.overall_mm, unit),
+            given_mm("what a wider hole takes", work.part.overall_mm - depth.mm, unit),
+        )
     if depth is not None:
         return typed("full thread", depth, fine=False)
     return along(
