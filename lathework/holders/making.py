@@ -106,9 +106,8 @@ def _part(begun: Json, number: int, part: Made, unit: LengthUnit) -> Json:
 def _section(number: int, one: Turned, unit: LengthUnit) -> Json:
     edge = _text(convert(EDGE_MM, "mm", unit), unit) if one.chamfer else ""
     return (
-        _plain(list(SECTION.fields))
-        | {"id": f"s{number}", "shape": one.shape, "cut": "die", "thread": one.thread, "taper": one.taper}
-        | {"pattern": "diamond", "edge": "bevel"}
+        {name: field.default or "" for name, field in SECTION.fields.items()}
+        | {"id": f"s{number}", "shape": one.shape, "thread": one.thread, "taper": one.taper}
         | {"across": _text(one.across, unit), "length": _text(one.long, unit)}
         | {"fit": one.fit, "mate": _text(one.mate, unit), "chamfer": edge}
     )

@@ -20,10 +20,11 @@ from lathework.job.meeting_checks import check_meeting
 from lathework.job.model import Head, Identification, Job, Method, Setup
 from lathework.job.part_document import read_part
 from lathework.job.sound import unsound
-from lathework.job.thread_checks import check_grooves, check_heads
+from lathework.job.thread_checks import check_grooves, check_heads, check_rest
 from lathework.job.upgrade import upgraded
 from lathework.part.job_racks import Racks
 from lathework.part.model import Part
+from lathework.part.relief import relieved
 from lathework.shop.dial import check_dial
 from lathework.shop.lathe_facts import RUN_DOWN_TURNS
 from lathework.shop.leadscrew import read_lead, read_leads
@@ -174,8 +175,11 @@ def _job(reader: JobReader, part: Part | None, shared: dict[str, Any]) -> Job | 
         "method": _method(reader, metal, part),
         "identified": _identified(reader),
     }
+    grooved = own["method"].finish == "groove"
+    if part is not None and setup is not None and grooved and not reader.errors:
+        part = relieved(part, setup.groove_blade)
+        check_rest(reader, part)
     if part is not None and setup is not None:
-        grooved = own["method"].finish == "groove"
         check_heads(reader, part, setup, metal, grooved=grooved)
         if grooved:
             check_grooves(reader, part, setup.groove_blade)

@@ -7,7 +7,7 @@ from lathework.declared import Group, Rows
 from lathework.fields import Choice, Extent, Ident, Share, Text
 from lathework.fits.fit import FIT_CODES
 from lathework.lengths import Span
-from lathework.part.model import BROKEN, CUTTERS, FINISHERS, MOUTHS, OUTSIDE_CUTTERS, SHAPES
+from lathework.part.model import BROKEN, CUTTERS, FINISHERS, MOUTHS, OUTSIDE_CUTTERS, RUNS, SHAPES
 from lathework.part.stock import STOCK_FORMS
 from lathework.shop.kit_declaration import GRADUATION
 
@@ -44,8 +44,11 @@ SECTION = Group(
             ACROSS,
             "diameter, of a taper its large end, or width across the flats; empty for a thread and for bar as bought",
         ),
-        "length": Extent(ALONG, "of a thread to its shoulder; one section may leave it empty and take the rest"),
+        "length": Extent(
+            ALONG, "of a thread to its shoulder, or of full thread; one section may leave it empty and take the rest"
+        ),
         "thread": Text("designation: 3/8-16, M8x1, 1/4 BSW, G3/8, 2 BA"),
+        "runs": Choice(RUNS, "shoulder", "what the length of a thread runs to: its shoulder, or its full thread"),
         "chamfer": Extent(CHAMFER, "45 degrees, on the edge toward the nearer end"),
         "edge": Choice(BROKEN, "bevel", "whether that edge is bevelled or rounded"),
         "cut": Choice(OUTSIDE_CUTTERS, "die", "what cuts the thread"),

@@ -35,12 +35,12 @@ def _section(reader: JobReader, path: str, rest: Length | None) -> Section | Non
     reader.size(f"{path}.measured_length")
     die, cut = reader.line(f"{path}.die"), reader.chosen(f"{path}.cut")
     if shape == "thread":
-        called = reader.thread(f"{path}.thread", by_tool=cut == "threading-tool")
+        called, runs = reader.thread(f"{path}.thread", by_tool=cut == "threading-tool"), reader.chosen(f"{path}.runs")
         reader.line(f"{path}.across")
         if called is None or length is None:
             return None
         thread, class_name = called.thread, called.class_name
-        return Section(own, shape, length, None, thread, class_name, chamfer, measured, die, cut)
+        return Section(own, shape, length, None, thread, class_name, chamfer, measured, die, cut, runs=runs)
     # Kept as typed for when the section becomes a thread, or a taper, again.
     reader.line(f"{path}.thread")
     if shape == "taper":

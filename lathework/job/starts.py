@@ -134,7 +134,8 @@ def _sections(typed: Typed) -> list[Json]:
     """The sections a start stands for, the last plain one taking what the others leave."""
 
     def thread(own: str) -> Json:
-        return _section(own, "thread", thread=typed.thread, length=typed.threaded)
+        # What is asked for is thread: a groove stands beyond it.
+        return _section(own, "thread", thread=typed.thread, length=typed.threaded, runs="full")
 
     match typed.start:
         case "nut" | "body":

@@ -6,6 +6,7 @@ from lathework.cutting.groove import groove_width
 from lathework.cutting.torque import cutting_torque
 from lathework.job.job_reader import JobReader
 from lathework.job.model import Setup
+from lathework.job.part_declaration import ALONG
 from lathework.lengths import Length
 from lathework.methods.head import refusals, why_beyond, why_too_short
 from lathework.part.model import Part, Section
@@ -63,3 +64,13 @@ def check_heads(reader: JobReader, part: Part, setup: Setup, metal: Material, *,
         if why:
             text = f"{why[0].upper()}{why[1:]}."
             reader.fail("does-not-fit", f"part.sections.{number}.cut", text, ("die", "threading-tool"))
+
+
+def check_rest(reader: JobReader, part: Part) -> None:
+    """The section that takes the rest of the overall length still has some, once the grooves have theirs."""
+    rest = part.rest
+    if rest is None or rest.length.mm >= ALONG.low_mm:
+        return
+    number = part.sections.index(rest)
+    text = "The relief grooves beyond the threads leave nothing for it: make the part longer, or a thread shorter."
+    reader.fail("does-not-fit", f"part.sections.{number}.length", text)

@@ -22,6 +22,10 @@ SHAPES: Words = {
     "flats": ("two flats", "for a spanner, milled on the round beside them"),
     "knurl": ("knurl", "turned, then knurled"),
 }
+RUNS: Words = {
+    "shoulder": ("to the shoulder", "a relief groove takes its share of it"),
+    "full": ("full thread", "a relief groove stands beyond it"),
+}
 BROKEN: Words = {
     "bevel": ("bevelled", "at 45 degrees"),
     "round": ("rounded", "to a radius, with a form tool or a file"),

@@ -20,6 +20,9 @@ OutsideCutter = Literal["die", "die-head", "threading-tool"]
 """What cuts a thread outside."""
 SetCutter = Literal[OutsideCutter, "adjustable-tap"]
 """What a thread may be cut by that is set, or goes deeper, after a verdict."""
+Runs = Literal["shoulder", "full"]
+"""What the length of a thread runs to: the shoulder behind its relief groove, or the end of its full thread."""
+RUNS: tuple[Runs, ...] = get_args(Runs)
 Broken = Literal["bevel", "round"]
 """How an edge is broken: at 45 degrees, or rounded."""
 BROKEN: tuple[Broken, ...] = get_args(Broken)
@@ -65,7 +68,8 @@ class Section:
     """A stretch of the part along its axis, right end first.
 
     `across` is its diameter, or the width across its flats; None for a thread and for bar as bought. `length` of a
-    thread runs to the shoulder behind it and so includes its relief. `chamfer` breaks the edge toward the nearer
+    thread runs to the shoulder behind it and so includes its relief; where it `runs` over full thread as typed, that
+    is `full`, and the relief stands beyond it. `chamfer` breaks the edge toward the nearer
     end of the part. `class_name` is the class of the thread, "" for the usual one. `measured` is what a sample of
     it measures across. `cut` is what cuts the thread, `die` the id of the die that does, "" where none is named.
     `fit` is how a round section goes with its `mate`, which measures so much where somebody measured it. A `taper`
@@ -91,6 +95,8 @@ class Section:
     key: Length | None = None
     key_length: Length | None = None
     edge: Broken = "bevel"
+    runs: Runs = "shoulder"
+    full: Length | None = None
 
     @property
     def small_mm(self) -> float:

@@ -39,12 +39,8 @@ def _threads(work: Work) -> Iterator[Notice]:
             yield Notice("blank-outside-class", "method.blank_school", found.blank.verdict)
         if found.blank_mm > work.part.stock.corners_mm:
             yield Notice("bar-under-blank", "part.stock.across", "The bar is already under the blank diameter.")
-        if found.groove_width_mm * SHORT_THREAD > section.length.mm:
-            text = (
-                f"The groove uses up {100 * found.groove_width_mm / section.length.mm:.0f} % of the thread "
-                "length. Flip the die instead, or leave a run-out."
-            )
-            yield Notice("groove-eats-thread", "method.finish", text)
+        if found.groove_width_mm and section.full is None:
+            yield _full_thread(work, section.length.mm, found, field)
         yield from _way(work, number)
         why = by_hand_because(work, found)
         if why:
@@ -66,6 +62,17 @@ def _threads(work: Work) -> Iterator[Notice]:
             if note not in said:
                 said.add(note)
                 yield Notice("thread-note", f"{field}.thread", note)
+
+
+def _full_thread(work: Work, length_mm: float, found: ThreadWork, field: str) -> Notice:
+    """What a relief groove within the length of a thread leaves of it."""
+    left, long = told(length_mm - found.groove_width_mm, work.job.unit), told(length_mm, work.job.unit)
+    text = f"{long} to the shoulder leaves {left} of full thread: the relief groove takes the rest. "
+    if found.groove_width_mm * SHORT_THREAD > length_mm:
+        text += "Flip the die instead, leave a run-out, or "
+    else:
+        text += "If the thread itself is to be that long, "
+    return Notice("full-thread", f"{field}.runs", f"{text}choose “full thread”.")
 
 
 def _way(work: Work, number: int) -> Iterator[Notice]:

@@ -17,6 +17,7 @@ from lathework.part.ends import Ends, ends_of, near_end, nominal_mm
 from lathework.part.job_racks import Racks
 from lathework.part.meeting import open_length
 from lathework.part.model import Bore, Part
+from lathework.part.relief import shoulders
 from lathework.planning.order import Settled, settle
 from lathework.planning.threads.thread_work import CUT_MM, ThreadWork, thread_work_of
 from lathework.units import LengthUnit
@@ -77,9 +78,7 @@ def work_out(job: Job) -> Work:
     """Derive what the operations share."""
     part, ends, method = job.part, ends_of(job.part), job.method
     without_mate, first = replace(method, mate=None), part.thread
-    # What stands behind each section, from the end it is made from: behind the second end, the largest of the first.
-    runs = (ends.first, (*ends.second, ends.first[-1]))
-    behind = {number: nominal_mm(part, after) for run in runs for number, after in zip(run, run[1:], strict=False)}
+    behind = shoulders(part, ends)
     threads = {
         number: thread_work_of(
             section.thread,

@@ -15,6 +15,7 @@ from lathework.planning.plan import Plan, make_plan
 _FIT = {"fit": "", "mate": ""}
 _BLANK = {
     "edge": "bevel",
+    "runs": "shoulder",
     "taper": "",
     "pattern": "diamond",
     "pitch": "",

@@ -189,7 +189,7 @@ class Said(unittest.TestCase):
                 "blank-outside-class",
                 "method.blank_school",
             ),
-            ({"part.sections.0.length": "0.35"}, "groove-eats-thread", "method.finish"),
+            ({"part.sections.0.length": "0.35"}, "full-thread", "part.sections.0.runs"),
             ({"part.sections.0.thread": "G1/8"}, "thread-note", "part.sections.0.thread"),
         ):
             with self.subTest(code):

@@ -146,7 +146,7 @@ class Sketches(unittest.TestCase):
         typed = Typed("stud", "mm", thread="M8", threaded="20", overall="60")
         sketch = start_sketch(typed, None, None)
         assert sketch.drawing is not None
-        self.assertEqual({label.mm for label in sketch.drawing.labels}, {"M8", "20.00", "40.00", "60.00"})
+        self.assertEqual({label.mm for label in sketch.drawing.labels}, {"M8", "20.00", "36.25", "60.00"})
         self.assertEqual((sketch.unit, sketch.setup["groove_blade"]), ("mm", "3"))
 
     def test_a_name_of_two_threads_is_asked_about(self) -> None:

@@ -53,6 +53,7 @@ class Choices:
     shapes: tuple[ChoiceShown, ...]
     patterns: tuple[ChoiceShown, ...]
     edges_broken: tuple[ChoiceShown, ...]
+    thread_runs: tuple[ChoiceShown, ...]
     millings: tuple[ChoiceShown, ...]
     finishers: tuple[ChoiceShown, ...]
     stocks: tuple[ChoiceShown, ...]
@@ -150,6 +151,7 @@ def choices(request: HttpRequest) -> HttpResponse:
             shapes=_choices(words.SHAPES),
             patterns=_choices(words.PATTERNS),
             edges_broken=_choices(words.BROKEN),
+            thread_runs=_choices(words.RUNS),
             millings=_choices(words.MILLINGS),
             finishers=_choices(words.FINISHERS),
             stocks=_choices(words.STOCKS),

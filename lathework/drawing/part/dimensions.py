@@ -7,12 +7,13 @@ from collections.abc import Iterable, Iterator
 from lathework.drawing.part.labels import holes_named, names, shows_across, step_labels
 from lathework.drawing.part.layout import CHAR, ROW, Frame, Layout, lay_out
 from lathework.drawing.shapes import Label, Line, Path
-from lathework.planning.chucking import Chucking
+from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.units import show_both
 from lathework.value import value
 
+FULL = "full thread"
 _ARROW = 7.0
 _GAP = 6.0
 _MOST_ROWS = 8
@@ -46,12 +47,33 @@ def whole_run(chucking: Chucking) -> Run:
 
 
 def chain_of(chucking: Chucking) -> list[Run]:
-    """The chain of section lengths that a chucking shows."""
-    return [
-        Run(p.near_mm, p.far_mm, show_both(p.section.length.mm, "mm", fine=False), f"part.sections.{p.number}.length")
-        for p in chucking.placed
-        if chucking.parted or p.far_mm <= chucking.stick_out_mm + 0.01
-    ]
+    """The chain of section lengths that a chucking shows; a thread asked for in full, and its groove, apart."""
+    shown = [p for p in chucking.placed if chucking.parted or p.far_mm <= chucking.stick_out_mm + 0.01]
+    return [run for p in shown for run in _runs_of(chucking, p)]
+
+
+def _run(near_mm: float, far_mm: float, field: str = "") -> Run:
+    return Run(near_mm, far_mm, show_both(far_mm - near_mm, "mm", fine=False), field)
+
+
+def _runs_of(chucking: Chucking, placed: Placed) -> Iterator[Run]:
+    """The lengths of one section, from the face on."""
+    near, far, field = placed.near_mm, placed.far_mm, f"part.sections.{placed.number}.length"
+    full = placed.section.full
+    if full is None:
+        yield Run(near, far, show_both(placed.section.length.mm, "mm", fine=False), field)
+        return
+    yield _run(near, near + full.mm, field)
+    yield _run(near + full.mm, far)
+
+
+def full_runs(chucking: Chucking) -> Iterator[Run]:
+    """How much full thread each thread has that shares its length with a relief groove."""
+    for placed in chucking.made:
+        found = placed.thread
+        if found is not None and found.groove_width_mm and placed.section.full is None:
+            inch, mm = show_both(placed.far_mm - placed.near_mm - found.groove_width_mm, "mm", fine=False)
+            yield Run(placed.near_mm, placed.far_mm - found.groove_width_mm, (f"{inch} {FULL}", f"{mm} {FULL}"), "")
 
 
 def _runs(plan: Plan, chucking: Chucking, frame: Frame) -> tuple[list[Run], list[Run]]:
@@ -62,7 +84,7 @@ def _runs(plan: Plan, chucking: Chucking, frame: Frame) -> tuple[list[Run], list
     under = [Run(0.0, chucking.stick_out_mm, (f"{inch} {words}", f"{mm} {words}"), "")]
     if len(chain) == len(chucking.placed) > 1:
         under.insert(0, whole_run(chucking))
-    return chain, [*hole_runs(plan, chucking), *under]
+    return chain, [*full_runs(chucking), *hole_runs(plan, chucking), *under]
 
 
 def hole_runs(plan: Plan, chucking: Chucking) -> Iterator[Run]:

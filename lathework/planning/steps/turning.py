@@ -73,6 +73,11 @@ def _length(work: Work, chucking: Chucking, far: Placed) -> tuple[Figure, float,
             end_mm,
             inputs,
         )
+    if len(run) == 1 and run[0].section.full is not None:
+        full = given("full thread", run[0].section.full)
+        wide = given_mm("relief groove", far.far_mm - run[0].section.full.mm, work.job.unit)
+        told = along(work, "length from the face", far.far_mm, "full thread + relief groove", full, wide)
+        return told, far.far_mm, inputs
     if len(run) == 1 and run[0].section.length.typed:
         return typed("length", run[0].section.length, fine=False), far.far_mm, inputs
     told = along(work, "length from the face", far.far_mm, added(inputs), *inputs)

@@ -126,6 +126,15 @@ const edit = (at: number, field: string) => ({
             ✕
           </plain-btn>
         </span>
+        <div v-if="one.shape === 'thread'" class="copied">
+          <InlineChoice
+            :label="`Section ${at + 1}, its length is`"
+            before="its length is"
+            :choices="choices?.thread_runs ?? []"
+            v-bind="edit(at, 'runs')"
+            :model-value="value(path(at, 'runs')) || 'shoulder'"
+          />
+        </div>
         <div v-if="one.chamfer && (one.shape === 'round' || one.shape === 'knurl')" class="copied">
           <InlineChoice
             :label="`Section ${at + 1}, edge`"

@@ -2387,6 +2387,8 @@ export interface components {
             supports: components["schemas"]["ChoiceShown"][];
             /** Tappings */
             tappings: components["schemas"]["ChoiceShown"][];
+            /** Thread Runs */
+            thread_runs: components["schemas"]["ChoiceShown"][];
             /** Tool Zeros */
             tool_zeros: components["schemas"]["ChoiceShown"][];
         };
@@ -4984,6 +4986,12 @@ export interface components {
              * @default
              */
             pitch?: string;
+            /**
+             * Runs
+             * @default shoulder
+             * @enum {string}
+             */
+            runs?: "shoulder" | "full";
             /**
              * Shape
              * @enum {string}
