@@ -22,11 +22,52 @@ def spindle_speed(cutting_speed: float, diameter_mm: float, *, name: str) -> Fig
     )
 
 
+BELIEVED, MOST_BELIEVED = "most believed", 800.0
+"""Fastest speed in rev/min that is believed of a lathe whose speeds nobody gave (practice)."""
+LEAST_SECONDS = 3.0
+"""Seconds that whoever stops something by hand must be left (practice)."""
+UNKNOWN = "No lathe's speeds are given, so none over {most:g} rev/min is believed; the metal would bear {wanted:.0f}."
+
+
+def _believed(wanted: Figure) -> Figure:
+    """What is believed of a lathe nobody named."""
+    if wanted.value <= MOST_BELIEVED:
+        return wanted
+    return replace(
+        wanted,
+        value=MOST_BELIEVED,
+        formula=f"least of ({wanted.formula}, {BELIEVED})",
+        inputs=(*wanted.inputs, Given(BELIEVED, MOST_BELIEVED, "rev/min")),
+        note=UNKNOWN.format(most=MOST_BELIEVED, wanted=wanted.value),
+    )
+
+
+def stoppable(wanted: Figure, turns: float, speeds: Sequence[float]) -> Figure:
+    """A `wanted` speed brought down so far that `turns` (a number) take three seconds at least: what a hand stops, a
+    hand must be able to stop. One of the lathe's `speeds` (rev/min), where they are known. Source: practice."""
+    most = 60 * turns / LEAST_SECONDS
+    if wanted.value <= most:
+        return wanted
+    slowed = Figure(
+        wanted.name,
+        most,
+        "rev/min",
+        "60 × turns to the stop ÷ least seconds",
+        PRACTICE,
+        (Given("turns to the stop", turns), Given("least seconds", LEAST_SECONDS, "s")),
+        note="No faster: a hand needs three seconds to the stop.",
+    )
+    return geared(slowed, speeds)
+
+
 def geared(wanted: Figure, speeds: Sequence[float]) -> Figure:
     """The speed a lathe has for one that is `wanted`: the fastest of its `speeds` (rev/min, the slowest first) that is
-    no faster; its slowest where all are faster; what is wanted where nobody said its speeds. Source: practice."""
+    no faster; its slowest where all are faster; what is wanted, up to MOST_BELIEVED, where none are given.
+
+    Source: practice.
+    """
     if not speeds:
-        return wanted
+        return _believed(wanted)
     slower = [speed for speed in speeds if speed <= wanted.value]
     note = "" if slower else f"The lathe goes no slower; the metal wants {wanted.value:.0f}: light cuts, plenty of oil."
     formula = f"the lathe's, the next slower than {wanted.formula}"

@@ -67,8 +67,8 @@ def _on(setup: Json, things: Sequence[Owned], *, fresh: bool) -> Json:
     if named is None and fresh and len(at_hand) == 1:
         named = at_hand[0]
     if named is None:
-        # A lathe of another shop, or one that was taken out: what was said of it stands.
-        return setup if setup.get("machine") else setup | {"speeds": "", "bore": ""}
+        # No lathe, one of another shop, or one that was removed: what was typed of it stands.
+        return setup
     return _lathe(setup, named) | {"machine": named.id}
 
 

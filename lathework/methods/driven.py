@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
 
 from lathework.cutting.roughing import SLOWEST
-from lathework.cutting.speeds import spindle_speed
+from lathework.cutting.speeds import LEAST_SECONDS, spindle_speed
 from lathework.figures import Figure
 from lathework.shop.lathe_facts import Mount
 from lathework.shop.metals import Material
@@ -33,10 +34,17 @@ def why_not_driven(
     return f"needs {wanted:.0f} rev/min, slower than lathes commonly go" if not speeds and wanted < SLOWEST else ""
 
 
-def why_too_short(thread: Thread, length_mm: float, runs_on: float) -> str:
+def why_too_short(thread: Thread, length_mm: float, runs_on: float, speeds: Sequence[float] = ()) -> str:
     """Why a thread of `length_mm` (millimetres) is over before the spindle could be switched off; "" where it has turns
-    enough for one that `runs_on` so many turns (a number). Source: practice."""
+    enough for one that `runs_on` so many turns (a number), at the slowest of the lathe's `speeds` (rev/min).
+
+    Source: practice.
+    """
     turns = length_mm / convert(thread.lead, thread.unit, "mm")
-    if turns - runs_on >= LEAST_DRIVEN:
+    slowest = speeds[0] if speeds else SLOWEST
+    seconds = 60 * max(0.0, math.floor(turns - runs_on)) / slowest
+    if turns - runs_on >= LEAST_DRIVEN and seconds >= LEAST_SECONDS:
         return ""
+    if turns - runs_on >= LEAST_DRIVEN:
+        return f"is to be switched off after {seconds:.1f} s at {slowest:g} rev/min: a hand needs {LEAST_SECONDS:g}"
     return f"has some {turns:.0f} turns, and the spindle runs on for {runs_on:g}: it could not be stopped in time"

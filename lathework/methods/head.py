@@ -14,8 +14,6 @@ from lathework.units import LengthUnit, convert
 SUPPOSED_TURNS = 2.0
 """Turns that a head whose overrun nobody measured may cut on past its stop (practice)."""
 SUPPOSED = "Supposed: two turns. Measure once how far past its stop the head cuts, and keep that with it in the shop."
-SOON_S = 3.0
-"""Seconds to the stop under which the first is run slower (practice)."""
 RESET_MIN = 0.15
 """Minutes to draw an open head back and close it (practice)."""
 SET_UP_MIN = 30.0

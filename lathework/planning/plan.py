@@ -18,6 +18,7 @@ from lathework.planning.milling import milling, off_the_lathe, on_its_bar, on_th
 from lathework.planning.notice import Notice
 from lathework.planning.notices import notices
 from lathework.planning.operation import Operation
+from lathework.planning.speed_notices import unknown_speeds
 from lathework.planning.steps import (
     blade,
     cone,
@@ -228,7 +229,7 @@ def make_plan(job: Job) -> Plan:
     work = work_out(job)
     ways = chuckings(work)
     operations = zeroed(_in_order(work, ways), kept=job.setup.tools == "kept")
-    remarks = notices(work, ways)
+    remarks = (*notices(work, ways), *unknown_speeds(job, operations))
     return Plan(
         work=work,
         chuckings=ways,

@@ -93,6 +93,8 @@ def _step(number: int, operation: Operation, unit: LengthUnit, style: Lettering,
     says: list[Flowable] = [style.step(f"{number} {operation.title}", operation.tool)]
     says += [style.care(operation.zero)] if operation.zero else []
     says.append(style.do(sentence_text(operation, unit)))
+    if "speed" in operation.figures and "{speed}" not in operation.sentence:
+        says.append(style.care(f"Spindle: {figure_text(operation.figures['speed'], unit)}."))
     says += [
         style.care(line)
         for line in (*_passes(operation, unit), *_measured(operation, unit), *_remarks(number, operation, unit, said))

@@ -102,7 +102,7 @@ class DieWay(Way):
         why = why_not_driven(
             thread, mount=machine.mount, speeds=machine.speeds, metal=wanted.metal, torque=torque, slips_nm=slips
         )
-        why = why or why_too_short(thread, wanted.length_mm, machine.run_down)
+        why = why or why_too_short(thread, wanted.length_mm, machine.run_down, machine.speeds)
         if why:
             yield f"it {why}"
 

@@ -5,13 +5,16 @@ from __future__ import annotations
 from lathework import cautions
 from lathework.cutting.groove import unfinished_length
 from lathework.cutting.mate_blank import opened_by
-from lathework.methods.head import SOON_S, SUPPOSED, draws_on, stop_after, time_on
+from lathework.cutting.speeds import LEAST_SECONDS, stoppable
+from lathework.methods.head import SUPPOSED, draws_on, stop_after, time_on
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Cut, Operation, keyed
 from lathework.planning.steps.threading import SHORT_OF_SHOULDER, die_torque, thread_made
-from lathework.planning.threads.thread_work import ThreadWork
+from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.work import Work
+from lathework.units import convert
 
+HAIR_S = 1e-6
 STOP = (
     "For a stop, lock the carriage in the path of the tailstock with a spacer in front of the wipers, or use "
     "a rod. Keep hands away from the chuck."
@@ -33,8 +36,8 @@ def _notes(work: Work, chucking: Chucking, thread_work: ThreadWork, seconds: flo
     ]
     if thread_work.mate is not None:
         notes.append("Set it from where it cuts the basic size: {opened} on the diameter. Start wide, try the mate.")
-    if seconds < SOON_S:
-        notes.append("At that speed the thread is done in {on}: run the first one much slower.")
+    if seconds < LEAST_SECONDS - HAIR_S:
+        notes.append("Even at its slowest this lathe is at the stop in {on}: keep one hand on the switch.")
     if job.setup.head.overrun is None:
         notes.append(SUPPOSED)
     if chucking.centred and "turn" in chucking.does:
@@ -56,9 +59,11 @@ def run_head(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
     free = SHORT_OF_SHOULDER * thread.pitch_mm if thread_work.shoulder and thread_work.groove is None else 0.0
     end_mm = placed.far_mm - thread_work.groove_width_mm - free + overrun
     long, head = end_mm - placed.near_mm, job.setup.head
-    speed = work.speed(job.material.head_speed, thread.major_mm)
     stop = stop_after(thread, long, head.overrun.mm if head.overrun else None, job.unit)
-    on = time_on(thread, long, speed)
+    lead = convert(thread.lead, thread.unit, "mm")
+    wanted = work.speed(job.material.head_speed, thread.major_mm)
+    speed = stoppable(wanted, in_mm(stop) / lead, job.setup.speeds)
+    on = time_on(thread, in_mm(stop), speed)
     return Operation(
         key=keyed("thread", placed.section.id),
         kind="thread",

@@ -6,6 +6,7 @@ from dataclasses import replace
 
 from lathework.cautions import Caution
 from lathework.cutting.roughing import HAND_BEARS_NM, rough_count, torque_left
+from lathework.cutting.speeds import stoppable
 from lathework.cutting.torque import Tool, with_holding
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.methods.chase import advance
@@ -61,7 +62,8 @@ def why_by_hand(work: Work, thread: Thread, torque: Figure, slips_nm: float) -> 
 def too_short(work: Work, thread: Thread, length_mm: float) -> str:
     """Why a thread of `length_mm` (millimetres) is over before the spindle could be switched off; "" where it has turns
     enough."""
-    return why_too_short(thread, length_mm, work.job.setup.run_down_turns)
+    setup = work.job.setup
+    return why_too_short(thread, length_mm, setup.run_down_turns, setup.speeds)
 
 
 def lighter(torque: Figure, share: float, tool: Tool, *, by_torque: bool) -> Figure:
@@ -87,7 +89,6 @@ def roughing(
 
 def under_power(work: Work, thread: Thread, turns: Figure) -> dict[str, Figure]:
     """Speed, where to switch off, how long the cut takes, and what it moves on at each turn."""
-    speed = work.speed(work.job.material.thread_speed, thread.major_mm)
     run_down = work.job.setup.run_down_turns
     stop = Figure(
         "switch off at turn",
@@ -97,6 +98,8 @@ def under_power(work: Work, thread: Thread, turns: Figure) -> dict[str, Figure]:
         PRACTICE,
         (Given("turns", turns.value), Given("the spindle runs on", run_down, "turn")),
     )
+    wanted = work.speed(work.job.material.thread_speed, thread.major_mm)
+    speed = stoppable(wanted, stop.value, work.job.setup.speeds)
     seconds = Figure(
         "time at that speed",
         60 * turns.value / speed.value,

@@ -26,16 +26,11 @@ CHATTER = (
     "Chatter? Lower the speed, raise the feed a little, use a shorter or thicker bar on centre height, "
     "and lock the slides you are not using."
 )
-FAST = 2000.0
-"""Speed in rev/min that many small lathes do not reach (practice)."""
 
 
 def drilling_speed(work: Work, across_mm: float) -> Figure:
     """Speed for a drill of `across_mm` millimetres. Source: practice."""
-    found = work.speed(work.job.material.turning_speed * DRILLING_SHARE, across_mm)
-    if work.job.setup.speeds or found.value < FAST:
-        return found
-    return replace(found, note="Faster than many a lathe goes: take its fastest.")
+    return work.speed(work.job.material.turning_speed * DRILLING_SHARE, across_mm)
 
 
 def taken(chucking: Chucking, across_mm: float, depth: Figure) -> Cut:
