@@ -2,15 +2,15 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Collection, Mapping, Sequence
 from copy import deepcopy
 from dataclasses import dataclass
 from typing import Literal
 
 from lathework.bench.due import Due, due
 from lathework.bench.entry import die_of
-from lathework.bench.gauge.advised import advised
-from lathework.bench.gauge.die import Memory, Preset, known_as, known_of, preset, scale_of
+from lathework.bench.gauge.advised import advised, preset_of
+from lathework.bench.gauge.die import Memory, Preset, known_as, known_of, scale_of
 from lathework.bench.gauge.thread import found_cause, offered, sized, why_it_binds
 from lathework.bench.outdated import outdated_words
 from lathework.bench.put_down import RECHUCKED, Turn, may_begin, piece_after, to_do, turns
@@ -167,13 +167,6 @@ def _zero(step: Operation, tally: Tally, keeping: str) -> str:
     return "" if _stands(tally, step.key, keeping) else step.zero
 
 
-def _set_to(plan: Plan, step: Operation, tally: Tally) -> float | None:
-    """Where the die of a step was set for the piece in hand, in eighths of a turn; None where nobody said yet."""
-    if step.key not in tally.adjusted or step.thread is None:
-        return None
-    return stands_open(tally.opened, die_of(plan, step.key), known_as(step, step.thread.designation))
-
-
 def _die_id(plan: Plan, step: Operation | None) -> str:
     """Which die of the shop `Bench.die` is: the step's own; at any other step that of the part's first thread."""
     if step is not None and step.thread is not None:
@@ -188,9 +181,9 @@ def _thread_of(plan: Plan, step: Operation | None) -> str:
     return thread.designation if thread is not None else ""
 
 
-def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts) -> Bench:
+def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts, placed: Collection[str] = ()) -> Bench:
     """Where the part of `plan` stands after what was folded into a tally; `memory` is what dies did until now, `cuts`
-    what came off in other jobs."""
+    what came off in other jobs, `placed` the dies that were said in this job to stand somewhere."""
     tally = _settled(plan, folded)
     step = _current(plan, tally)
     step = as_found(plan, step, tally) if step is not None else None
@@ -201,7 +194,6 @@ def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts) -> Bench:
     trials = (
         known_of(memory, die_of(plan, key), known_as(step, step.thread.designation)) if step and step.thread else ()
     )
-    metal = plan.job.material.name
     asks = key not in tally.adjusted
     outdated = tally.outdated.get(key)
     keeping = plan.job.setup.tools if plan.job.setup.tools != "unsaid" else tally.keeping or "unsaid"
@@ -217,7 +209,7 @@ def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts) -> Bench:
         verdict=verdict,
         adjusted=key in tally.adjusted,
         advice=advised(plan, step, verdict, tally, trials) if step and thread and verdict else None,
-        preset=preset(step, metal, trials, scale_of(step, plan), _set_to(plan, step, tally)) if step else None,
+        preset=preset_of(plan, step, trials, tally, placed) if step else None,
         causes=why_it_binds(plan, step, verdict, tally) if step and verdict and asks else (),
         cause=found_cause(step, tally) if step else None,
         due=due(plan, step, tally),

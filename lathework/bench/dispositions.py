@@ -14,21 +14,29 @@ Outcome = Literal["accept", "again", "scrap"]
 
 @dataclass(frozen=True, slots=True)
 class Settled:
-    """A way to settle it: what it is called, what it means, the kind of entry it makes."""
+    """A way to settle it: what it is called, what it means, the kind of entry it makes; whether it is `offered`, or
+    only read in what was recorded before."""
 
     name: str
     means: str
     outcome: Outcome
+    offered: bool = True
 
 
 DISPOSITIONS: Mapping[str, Settled] = {
     "as-it-is": Settled("It will do", "it serves as it is", "accept"),
     "cosmetic": Settled("Only looks", "it serves, and shows", "accept"),
     "wanted": Settled("It is wanted so", "a tight or a free fit on purpose", "accept"),
-    "redesign": Settled("Change the part to suit", "the mate or the drawing is changed for it", "accept"),
+    # It changed nothing of the plan, and promised to: no more of it is recorded.
+    "redesign": Settled(
+        "Change the part to suit", "the mate or the drawing is changed for it", "accept", offered=False
+    ),
     "rework": Settled("Do the step again", "the same piece, brought right", "again"),
     "scrap": Settled("Scrap the piece", "begin another", "scrap"),
 }
+
+
+OFFERED: Mapping[str, Settled] = {code: one for code, one in DISPOSITIONS.items() if one.offered}
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,8 +68,8 @@ MISTAKES: Mapping[str, Mistake] = {
 def settled(code: str) -> Settled:
     """The disposition of that code. Raises InputError on "disposition"."""
     found = DISPOSITIONS.get(code)
-    if found is None:
-        raise InputError("unknown-choice", "disposition", "Choose what becomes of it.", tuple(DISPOSITIONS))
+    if found is None or not found.offered:
+        raise InputError("unknown-choice", "disposition", "Choose what becomes of it.", tuple(OFFERED))
     return found
 
 

@@ -21,8 +21,8 @@ class PieceEnded:
 class Gauged:
     """What a `die` did, by its id: the verdict on a thread, its blank, how far the die stood open in eighths; whether
     that `teaches` anything of its class; how far off the middle of it the pitch diameter was measured, and how
-    surely (mm); what it was `tried` with; what the `cutter` was; whether the thread was
-    judged `again`, by something else. A hole's own is `inside`: no die made it."""
+    surely (mm); what it was `tried` with; what the `cutter` was; whether the thread was judged `again`, by something
+    else; whether the die was `placed`: said to stand so. A hole's own is `inside`: no die made it."""
 
     part: str
     piece: int
@@ -40,6 +40,7 @@ class Gauged:
     inside: bool = False
     cutter: SetCutter = "die"
     again: bool = False
+    placed: bool = True
 
 
 @dataclass(frozen=True, slots=True)

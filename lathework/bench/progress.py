@@ -9,6 +9,7 @@ from lathework.bench.bench import Bench, bench
 from lathework.bench.entry import Entry
 from lathework.bench.fold import State, fold
 from lathework.bench.gauge.die import Memory, known_as
+from lathework.bench.gauge.told import is_placed
 from lathework.bench.size.cuts import Cuts
 from lathework.bench.tally import Tally, stands_open
 from lathework.planning.plan import Plan
@@ -79,6 +80,12 @@ class Progress:
         )
 
     @property
+    def placed(self) -> bool:
+        """Whether it was said in this job where the die in use stands, from where its screw touches."""
+        own = self.bench.die_id or known_as(self.bench.step, self.bench.die)
+        return is_placed(self.state.parts.values(), own)
+
+    @property
     def gauged_enough(self) -> bool:
         """Whether something was gauged, or nothing is to be."""
         asked = any(step.measure == "verdict" for part in self.benches for step in part.plan.operations)
@@ -117,8 +124,9 @@ def progress_of(
     """Where a job stands whose history was folded into `state`; `before` is what its dies did in other jobs, `cuts`
     what came off there."""
     ids = [plan.job.part.id for plan in plans]
+    placed = frozenset(die for tally in state.parts.values() for die in tally.placed)
     benches = (
-        bench(plan, state.parts.get(part) or Tally(), _memory(state, before or {}, part), cuts or {})
+        bench(plan, state.parts.get(part) or Tally(), _memory(state, before or {}, part), cuts or {}, placed)
         for plan, part in zip(plans, ids, strict=True)
     )
     return Progress(tuple(benches), state)

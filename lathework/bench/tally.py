@@ -67,7 +67,8 @@ class Tally(InHand):
     """The piece in hand and what is finished, of one part.
 
     `aside` are pieces that were begun and put down, `begun` is the highest number of any. `opened` are the eighths by
-    which a die was opened, by its id or the thread it cuts: one die serves both ends of a stud; `trials` is what each
+    which a die was opened, by its id or the thread it cuts: one die serves both ends of a stud; `placed` are
+    those that were said to stand somewhere, from where their screw touches; `trials` is what each
     did, as far as it is learned from. `zeroed` are the steps whose tool has found its zero, and the piece it was found
     for; `keeping` is what was said of how this lathe's tools keep theirs ("kept", "each"), "" for nothing. By step,
     `gauged_at` is which piece passed its gauge last, and what made it, until something is changed or goes wrong.
@@ -84,6 +85,7 @@ class Tally(InHand):
     gauged_at: dict[str, tuple[int, str]] = field(default_factory=dict)
     passes: dict[str, list[PassMade]] = field(default_factory=dict)
     opened: dict[str, float] = field(default_factory=dict)
+    placed: set[str] = field(default_factory=set)
     trials: dict[str, list[Trial]] = field(default_factory=dict)
     read: set[str] = field(default_factory=set)
     zeroed: dict[str, int] = field(default_factory=dict)
@@ -140,7 +142,7 @@ def tally_of(kept: Mapping[str, Any]) -> Tally:
         **dict(kept)
         | _of_a_piece(kept)
         | {"aside": {int(piece): InHand(**_of_a_piece(one)) for piece, one in kept["aside"].items()}}
-        | {"read": set(kept["read"])}
+        | {"read": set(kept["read"]), "placed": set(kept.get("placed", ()))}
         | {"passes": {step: [PassMade(**one) for one in rows] for step, rows in kept["passes"].items()}}
         | {"gauged_at": {step: tuple(pair) for step, pair in kept["gauged_at"].items()}}
         | {"trials": {die: [Trial(**one) for one in rows] for die, rows in kept["trials"].items()}}

@@ -49,7 +49,9 @@ class Trial:
 
     `eighths` of a turn it stood open, or graduations of a head; `off_mm` is the pitch diameter over the middle of its
     class, within `within_mm` (standard uncertainty), in millimetres; `tried` is what it was gauged with; `again` says
-    that the thread is that of the trial before, judged by something else.
+    that the thread is that of the trial before, judged by something else. `start` is "" where its setting is a place,
+    from where its screw touches or from its mark; else the name of an unknown place that it is counted from: then it
+    teaches what a change does, and not where the die cuts.
     """
 
     eighths: float
@@ -59,6 +61,7 @@ class Trial:
     within_mm: float = 0.0
     tried: Gauge = ""
     again: bool = False
+    start: str = ""
 
     @property
     def judged_by(self) -> tuple[Gauge, bool]:
@@ -116,10 +119,12 @@ def _cut_off(law: NormalDist, low: float, high: float) -> tuple[float, float]:
 class Belief:
     """What is believed of a die for an aim, set by its `scale`: means and covariances of offset, slope, nut, of how far
     the last thread strays from its setting, and, by their names, of what was met `also`: what each metal adds, other
-    nuts."""
+    nuts, unknown places that settings are counted from. `start` is the one that the next setting is counted from, ""
+    for where its screw touches."""
 
     aim: Aim
     scale: Scale = SCREW
+    start: str = ""
     also: list[str] = field(default_factory=list)
     means: list[float] = field(default_factory=list)
     covariances: list[list[float]] = field(default_factory=list)
@@ -149,11 +154,17 @@ class Belief:
     def _mate(self, tried: Gauge) -> int:
         return self._place(f"mate {tried}", *self.aim.mate(tried)) if tried else _MATE
 
-    def _weights(self, trial_metal: str, eighths: float) -> list[float]:
-        """What the pitch diameter takes of each: one offset, so many slopes, the metal."""
-        place = self._metal(trial_metal)
+    def _weights(self, trial_metal: str, eighths: float, start: str) -> list[float]:
+        """What the pitch diameter takes of each: offset, so many slopes, the metal, where it is counted from."""
+        places = [self._metal(trial_metal)]
+        if start:
+            # Anywhere between closed as far as it goes and opened as far.
+            spread = self.scale.most / 2 * self.scale.slope_mm
+            places.append(self._place(f"start {start}", 0.0, spread))
         weights = [0.0] * len(self.means)
-        weights[_OFFSET], weights[_SLOPE], weights[place] = 1.0, eighths, 1.0
+        weights[_OFFSET], weights[_SLOPE] = 1.0, eighths
+        for place in places:
+            weights[place] = 1.0
         return weights
 
     def _seen(self, weights: Sequence[float], noise: float) -> tuple[float, float, list[float]]:
@@ -196,7 +207,7 @@ class Belief:
         if not trial.again:
             self._next_thread()
         self.latest = [*(self.latest[:-1] if trial.again else self.latest), trial][-LATEST:]
-        weights = self._weights(trial.metal, trial.eighths)
+        weights = self._weights(trial.metal, trial.eighths, trial.start)
         weights[_THREAD] = 1.0
         if trial.off_mm is not None:
             self._take(weights, trial.within_mm**2, trial.off_mm, 0.0)
@@ -214,7 +225,7 @@ class Belief:
 
     def forecast(self, eighths: float, metal: str) -> Forecast:
         """What the next thread at a setting of so many `eighths` (a number) comes out as, in a metal."""
-        mean, variance, _ = self._seen(self._weights(metal, eighths), SCATTER_MM**2)
+        mean, variance, _ = self._seen(self._weights(metal, eighths, self.start), SCATTER_MM**2)
         return self._told(eighths, mean, variance)
 
     def _told(self, eighths: float, mean: float, variance: float) -> Forecast:
@@ -223,9 +234,10 @@ class Belief:
         return Forecast(eighths, mean, law.stdev, 1 - under - over, under, over)
 
 
-def believed(aim: Aim, trials: Iterable[Trial], scale: Scale = SCREW) -> Belief:
-    """What is believed of a die after its trials, in their order; it is set by that `scale`."""
-    belief = Belief(aim, scale)
+def believed(aim: Aim, trials: Iterable[Trial], scale: Scale = SCREW, start: str = "") -> Belief:
+    """What is believed of a die after its trials, in their order; it is set by that `scale`, and its next setting is
+    counted from `start`."""
+    belief = Belief(aim, scale, start)
     for trial in trials:
         belief.learn(trial)
     return belief

@@ -25,11 +25,14 @@ def settings(scale: Scale, low: float | None = None, most: float | None = None) 
 def _between(belief: Belief) -> tuple[float, float]:
     """What the latest trials leave, in marks of the scale: over one too loose, under one too tight."""
     scale = belief.scale
-    loose = [one.eighths for one in belief.latest if told_metal(one.verdict) == "under"]
-    tight = [one.eighths for one in belief.latest if told_metal(one.verdict) == "over"]
+    latest = [one for one in belief.latest if one.start == belief.start]
+    loose = [one.eighths for one in latest if told_metal(one.verdict) == "under"]
+    tight = [one.eighths for one in latest if told_metal(one.verdict) == "over"]
     low = max(loose, default=-scale.most - scale.step) + scale.step
     high = min(tight, default=scale.most + scale.step) - scale.step
-    # Verdicts that contradict each other leave nothing between them: then the line alone speaks.
+    # Tight as far as it closes, or loose as far as it opens: its end is what is left. Verdicts that contradict each
+    # other leave nothing between them: then the line alone speaks.
+    low, high = min(low, scale.most), max(high, -scale.most)
     return (low, high) if settings(scale, low, high) else (-scale.most, scale.most)
 
 
@@ -53,7 +56,7 @@ def start(belief: Belief, metal: str) -> Forecast | None:
     serve as anything; else as proposed. Source: practice."""
     best = propose(belief, metal)
     last = belief.latest[-1] if belief.latest else None
-    if best is None or last is None or told_metal(last.verdict) != "right":
+    if best is None or last is None or told_metal(last.verdict) != "right" or last.start != belief.start:
         return best
     stays = belief.forecast(last.eighths, metal)
     return stays if stays.within >= best.within - AS_GOOD else best

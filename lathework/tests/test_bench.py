@@ -458,7 +458,8 @@ class SettingTheDie(unittest.TestCase):
         self.assertEqual(fold([worn], [said])[0].parts["p1"].trials, {})
 
     def test_what_this_job_taught_sets_the_next_piece(self) -> None:
-        said = [told(self.MADE, entry("verdict", step="gauge:s1", word="binds"))]
+        placed = told(self.MADE, entry("setting", step="thread:s1", word="set", eighths=0.0))
+        said = [placed, told(self.MADE, entry("verdict", step="gauge:s1", word="binds"))]
         moved = told(self.MADE, entry("setting", step="gauge:s1", word="close", eighths=1.0))
         said += [moved, told(self.MADE, entry("verdict", step="gauge:s1", word="slight-shake"))]
         ended = told(self.MADE, entry("done", step="part-off", ended=True))
@@ -466,6 +467,8 @@ class SettingTheDie(unittest.TestCase):
         assert now is not None
         self.assertEqual((now.trials, now.left), (2, -1.0))
         self.assertLess(now.eighths, 0.0)
+        # Nobody said where it stood at first: it stays as it stands, and is told no place.
+        self.assertIsNone(self.at_the_die(*said[1:], ended, piece=2).preset)
 
     def test_a_thread_judged_twice_is_one_thread(self) -> None:
         """Pressed wrong, looked at again, tried with a second nut: the last word counts, once."""
@@ -477,13 +480,16 @@ class SettingTheDie(unittest.TestCase):
 
     def test_a_thread_judged_by_two_means_is_known_by_both(self) -> None:
         """A nut, then go and no-go rings: both teach, of one thread; the next piece counts one."""
+        placed = told(self.MADE, entry("setting", step="thread:s1", word="set", eighths=0.0))
         nut = told(self.MADE, entry("verdict", step="gauge:s1", word="snug"))
         rings = replace(told(self.MADE, entry("verdict", step="gauge:s1", word="go-passes")), tried="limits")
-        state, events = fold([self.MADE], [nut, rings])
+        state, events = fold([self.MADE], [placed, nut, rings])
         looks = state.parts["p1"].trials["d7"]
         self.assertEqual([(one.verdict, one.again) for one in looks], [("snug", False), ("go-passes", True)])
         self.assertEqual([type(event).__name__ for _, event in events], ["Gauged", "Gauged"])
-        now = self.at_the_die(nut, rings, told(self.MADE, entry("done", step="part-off", ended=True)), piece=2).preset
+        now = self.at_the_die(
+            placed, nut, rings, told(self.MADE, entry("done", step="part-off", ended=True)), piece=2
+        ).preset
         assert now is not None
         self.assertEqual(now.trials, 1)
 

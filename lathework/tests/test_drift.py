@@ -7,8 +7,9 @@ import unittest
 
 import numpy as np
 
-from lathework.bench.dispositions import DISPOSITIONS, MISTAKES, checked_mistake, settled
+from lathework.bench.dispositions import DISPOSITIONS, MISTAKES, OFFERED, checked_mistake, settled
 from lathework.bench.size.drift import drift
+from lathework.bench.words import said
 from lathework.cutting.dimension import Target
 from lathework.errors import InputError
 
@@ -53,10 +54,15 @@ class Drifts(unittest.TestCase):
 
 class Dispositions(unittest.TestCase):
     def test_each_has_words_and_unknown_ones_are_refused(self) -> None:
-        for code, one in DISPOSITIONS.items():
+        for code, one in OFFERED.items():
             self.assertEqual(settled(code), one)
+        # What was recorded before is still read; nothing promises a change that no plan makes.
+        self.assertIn("redesign", DISPOSITIONS)
+        self.assertEqual(
+            said("accept", "redesign", None, "its nut is cut to it"), "Change the part to suit: its nut is cut to it"
+        )
         self.assertEqual({one.outcome for one in DISPOSITIONS.values()}, {"accept", "again", "scrap"})
         self.assertTrue(all(one.check for code, one in MISTAKES.items() if code != "other"))
-        for refused in (lambda: settled("burn"), lambda: checked_mistake("moon")):
+        for refused in (lambda: settled("burn"), lambda: settled("redesign"), lambda: checked_mistake("moon")):
             with self.assertRaises(InputError):
                 refused()

@@ -33,6 +33,7 @@ def trials_of(die: str, *, but: Job | None = None) -> list[Trial]:
             row.within_mm,
             tried_with(row.tried) or "",
             row.again,
+            "" if row.placed else f"job {row.job_id}",
         )
         for row in reversed(rows)
     ]

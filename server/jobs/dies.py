@@ -17,11 +17,14 @@ PASSED = [verdict for verdict in VERDICTS if MEANINGS[verdict].passes]
 
 def _blanks(thread: str, metal: str, die: str) -> list[float]:
     """The latest blanks in a metal whose last gauging passed, in millimetres, the oldest first: those of the `die` of
-    that id; of any die for `thread` where it has none yet."""
+    that id; of any named die for `thread` where that one has none yet. A die that nobody named teaches nothing of
+    another, nor another of it."""
+    if not die:
+        return []
     good = GaugingRow.objects.filter(metal=metal, verdict__in=PASSED, blank_mm__isnull=False)
     own = good.filter(die=die)
     # A blank for a threading tool, or for chasers, is none for a die.
-    good = own if die and own.exists() else good.filter(thread=thread, cutter="die")
+    good = own if die and own.exists() else good.filter(thread=thread, cutter="die").exclude(die="")
     known = good.filter(job__deleted_at=None).order_by("-entry_id").values_list("blank_mm", flat=True)
     return [blank for blank in known[:REMEMBERED] if blank is not None][::-1]
 

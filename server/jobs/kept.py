@@ -152,7 +152,8 @@ def _trial(row: GaugingRow, event: Gauged) -> TrialRow:
     """What a gauging teaches of its die."""
     names = ("job", "entry", "die", "thread", "metal", "verdict", "eighths")
     own = {name: getattr(row, name) for name in names}
-    return TrialRow(**own, off_mm=event.off_mm, within_mm=event.within_mm, tried=event.tried, again=event.again)
+    size = {"off_mm": event.off_mm, "within_mm": event.within_mm}
+    return TrialRow(**own, **size, tried=event.tried, again=event.again, placed=event.placed)
 
 
 def _excuse(job: Job, event: Excused, unwritten: list[TrialRow]) -> None:

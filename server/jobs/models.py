@@ -172,7 +172,8 @@ class GaugingRow(models.Model):
 class TrialRow(models.Model):
     """Every verdict on a thread of a die of the shop, also those before its last: how far the die stood open in eighths
     of a turn, the metal, what it was tried with, and its measured size with the uncertainty of that, where there is
-    one; `again` where it is the thread of the verdict before. What is known of the die is learned from them."""
+    one; `again` where it is the thread of the verdict before; `placed` where somebody said in that job from where it
+    was opened or closed. What is known of the die is learned from them."""
 
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="trials")
     entry = models.ForeignKey(Entry, on_delete=models.CASCADE, related_name="+")
@@ -185,6 +186,7 @@ class TrialRow(models.Model):
     within_mm = models.FloatField(default=0.0)
     tried = models.CharField(max_length=20, blank=True)
     again = models.BooleanField(default=False)
+    placed = models.BooleanField(default=True)
 
     class Meta:
         indexes = (models.Index(fields=("die", "-entry"), name="jobs_trial_own"),)

@@ -112,9 +112,12 @@ def die_line(die: str) -> DieLine | None:
     points: list[DiePoint] = []
     for trial in trials:
         point = _point(belief, trial)
+        if trial.start:
+            # Nobody said where it stood: it has no place on the line.
+            continue
         # Of a thread that was judged by several means the last word stands, learned from all of them.
         points[-1 if trial.again else len(points) :] = [point]
-    used = [trial.eighths for trial in trials]
+    used = [trial.eighths for trial in trials if not trial.start] or [0.0]
     low, high = max(-scale.most, min(used) - MARGIN), min(scale.most, max(used) + MARGIN)
     told = [belief.forecast(eighths, last.metal) for eighths in settings(scale, low, high)]
     line = tuple(sorted((_at(belief, one) for one in told), key=lambda at: at.eighths))

@@ -15,7 +15,7 @@ from lathework.answers.gears_shown import GearsShown, geared, gears_shown
 from lathework.answers.size import size
 from lathework.answers.size_shown import SizeShown, size_shown
 from lathework.answers.values import Shown, length_shown
-from lathework.bench.dispositions import DISPOSITIONS, MISTAKES, Outcome
+from lathework.bench.dispositions import MISTAKES, OFFERED, Outcome
 from lathework.bench.words import KIND_WORDS
 from lathework.identify.words import EVIDENCE
 from lathework.instruments.stand_in import FAULT_WORDS
@@ -178,7 +178,7 @@ def choices(request: HttpRequest) -> HttpResponse:
             faults=tuple(ChoiceShown(fault, name, "") for fault, name in FAULT_WORDS.items()),
             entries=tuple(ChoiceShown(kind, name, "") for kind, name in KIND_WORDS.items()),
             dispositions=tuple(
-                DispositionShown(code, one.name, one.means, one.outcome) for code, one in DISPOSITIONS.items()
+                DispositionShown(code, one.name, one.means, one.outcome) for code, one in OFFERED.items()
             ),
             mistakes=tuple(ChoiceShown(code, one.name, one.check) for code, one in MISTAKES.items()),
             states=_choices(STATE_WORDS),

@@ -186,6 +186,12 @@ def _preset(told: Preset) -> PresetShown:
     )
 
 
+def _stands(whole: Progress) -> str:
+    """Where the die in use stands; how far it was moved, where nobody said from where."""
+    stands = whole.bench.scale.stands(whole.opened_eighths)
+    return stands if whole.placed or not whole.opened_eighths else f"{stands} from where it began"
+
+
 def _drawing(now: Bench) -> Sheet:
     """The work as the step in hand finds it; finished when every piece is made."""
     if now.step is None:
@@ -225,7 +231,7 @@ def bench_shown(whole: Progress) -> BenchShown:
         tried=now.tried,
         opened_eighths=now.scale.opened(whole.opened_eighths),
         moves=now.scale.sets,
-        opened_words=now.scale.stands(whole.opened_eighths),
+        opened_words=_stands(whole),
         unread=now.unread,
         zero=now.zero,
         asks_keeping=now.asks_keeping,

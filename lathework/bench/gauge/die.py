@@ -40,6 +40,8 @@ class Preset:
 
 
 IN_A_HEAD = " in a head"
+HERE = "here"
+"""Where settings of a job are counted from whose die was never said to stand anywhere."""
 
 
 BY_A_TAP = " by a tap"
@@ -102,21 +104,30 @@ def aim_of(thread: Thread, class_name: str) -> Aim | None:
 
 
 def preset(
-    step: Operation, metal: str, trials: Sequence[Trial], scale: Scale, stands: float | None = None
+    step: Operation,
+    metal: str,
+    trials: Sequence[Trial],
+    scale: Scale,
+    stands: float | None = None,
+    *,
+    placed: bool = True,
 ) -> Preset | None:
     """Where to set the die of a step before it runs, or what it does where it `stands` once it is set (eighths, a
-    number); None where its screws do not size it or no class tells a size."""
+    number, from where it touches where it was `placed`, else from wherever it began); None where its screws do not size
+    it, no class tells a size, or nobody said where it stood when it was moved in this job."""
     runs = step.kind in ("thread", "tap") and not step.to_mate
     aim = _aim(step) if step.thread and runs else None
-    if aim is None:
+    # Moved about from an unknown place, it stays as it stands: no place could be told.
+    if aim is None or (stands is None and trials and trials[-1].start == HERE):
         return None
-    belief = believed(aim, trials, scale)
+    belief = believed(aim, trials, scale, "" if stands is None or placed else HERE)
     best = start(belief, metal) if stands is None else belief.forecast(stands, metal)
     if best is None:
         return None
     told = chance(best, aim, "in its class"), expected(belief, best.eighths, metal)
     threads = sum(not trial.again for trial in trials)
-    return Preset(best.eighths, *told, threads, trials[-1].eighths if trials else None, scale)
+    left = trials[-1].eighths if trials and not trials[-1].start else None
+    return Preset(best.eighths, *told, threads, left, scale)
 
 
 def _by_rule(step: Operation, verdict: Verdict, scale: Scale) -> Advice | None:
@@ -149,6 +160,6 @@ def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence
     # The last thread of this die is another one where the plan names another die since: only the rule speaks then.
     if aim is None or not trials or trials[-1].verdict != verdict:
         return _by_rule(step, verdict, scale)
-    belief = believed(aim, trials[:-1], scale)
+    belief = believed(aim, trials[:-1], scale, trials[-1].start)
     own = belief.learn(trials[-1])
     return learned_advice(verdict, belief, trials[-1].eighths, metal, own)

@@ -2,12 +2,12 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection
+from collections.abc import Collection, Iterable
 from dataclasses import replace
 
 from lathework.bench.entry import CUT_AGAIN, OF_A_HEAD, OF_A_TAP, SET, Entry, made_of
 from lathework.bench.events import Event, Excused, Gauged
-from lathework.bench.gauge.die import aim_of, known_as
+from lathework.bench.gauge.die import HERE, aim_of, known_as
 from lathework.bench.gauge.thread import sized
 from lathework.bench.tally import TRIALS_KEPT, Tally, stands_open
 from lathework.dies.learner import Trial
@@ -32,9 +32,15 @@ def _moved(tallies: Collection[Tally], tally: Tally, entry: Entry, own: str, thr
             other.opened.pop(own, None)
             other.opened.pop(thread, None)
         tally.opened[own] = told
+        tally.placed.add(own)
         return
     by = told if move == "open" else -told
     tally.opened[own] = stands_open(tally.opened, entry.story.die, thread) + by
+
+
+def is_placed(tallies: Iterable[Tally], own: str) -> bool:
+    """Whether it was said in this job where the die known as `own` stands: what it did then speaks of that place."""
+    return any(own in tally.placed for tally in tallies)
 
 
 def _off(step: Operation | None, entry: Entry) -> tuple[float | None, float]:
@@ -60,7 +66,9 @@ def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Opera
     verdict = next((one for one in VERDICTS if one == entry.word), None)
     # A thread made to a mate says nothing of the class; nor do the verdicts of other mates on it.
     teaches = step is not None and not step.to_mate and step.cutter != "threading-tool"
-    trial = Trial(stood, story.metal, verdict, *_off(step, entry), entry.tried)
+    placed = is_placed(tallies, own)
+    start = "" if placed else HERE
+    trial = Trial(stood, story.metal, verdict, *_off(step, entry), entry.tried, start=start)
     known = tally.trials.get(own, [])
     once_more = entry.step in tally.verdicts and bool(known) and known[-1].eighths == stood
     once_more = once_more and entry.step not in tally.adjusted
@@ -86,6 +94,7 @@ def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Opera
         entry.tried,
         cutter=step.cutter if step is not None else "die",
         again=trial.again,
+        placed=placed,
         inside=step is not None and step.inside,
     )
     before = [Excused(entry.part, entry.piece, entry.step)] if teaches and instead else []

@@ -6,6 +6,7 @@ import csv
 import io
 
 from lathework.tests.samples import PARTED, document
+from server.jobs.actions.documents import start_job
 from server.jobs.models import Entry
 from server.jobs.tests.case import ApiCase
 
@@ -117,13 +118,23 @@ class Bench(ApiCase):
 class DieRecords(ApiCase):
     def test_a_later_job_is_told_what_gauged_well(self) -> None:
         """One piece turned to 0.3687 goes on snug: the next job with that die and metal starts from it."""
+        self.job = start_job(document({"part.sections.0.die": "d7"}))
         self.walk_to("part-off")
-        later = self.send("POST", "/api/jobs", document({"title": "More studs"})).json()
+        named = {"title": "More studs", "part.sections.0.die": "d7"}
+        later = self.send("POST", "/api/jobs", document(named)).json()
         record = later["die_records"][0]
         self.assertEqual((record["thread"], record["pieces"]), ("3/8-16 UNC", 1))
         self.assertEqual(record["blank"]["shown"]["inch"]["text"], "0.3687")
-        other = self.send("POST", "/api/jobs", document({"material": "brass"})).json()
-        self.assertEqual(other["die_records"], [])
+        for changes in ({"material": "brass"} | named, {"title": "More studs"}):
+            # Another metal; a die that nobody named, which is any.
+            other = self.send("POST", "/api/jobs", document(changes)).json()
+            self.assertEqual(other["die_records"], [])
+
+    def test_a_die_without_a_name_teaches_no_other(self) -> None:
+        self.walk_to("part-off")
+        for changes in ({"title": "More studs"}, {"part.sections.0.die": "d7"}):
+            later = self.send("POST", "/api/jobs", document(changes)).json()
+            self.assertEqual(later["die_records"], [])
 
 
 class CautionsAndZeros(ApiCase):

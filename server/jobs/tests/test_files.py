@@ -42,7 +42,7 @@ class JobFile(ApiCase):
         self.record("verdict", verdict="go-stops", tried="limits")
         self.record("setting")
         self.record("verdict", reading="0.3345", tried="thread-micrometer")
-        self.record("accept", reason="its nut is cut to it", disposition="redesign", why="die")
+        self.record("accept", reason="its nut is cut to it", disposition="wanted", why="die")
         self.record("note", reason="=1+1; the die is dull")
         first = self.get(self.url("/job.json"))
         SCHEMA.validate(first)

@@ -102,6 +102,7 @@ class RowsOfAnyHistory(ApiCase):
         self.job = start_job(document(hole))
         self.walk_to("tap:b1")
         self.assertEqual(self.get(self.url("/bench"))["preset"]["trials"], 0)
+        self.record("setting", stands="0")
         self.walk_to("try:b1")
         self.record("verdict", verdict="binds")
         self.record("setting")
@@ -159,7 +160,7 @@ class RowsOfAnyHistory(ApiCase):
             self.record(**act)
         followed = rows(self.job.pk)
         told = [(one["die"], one["verdict"], one["eighths"]) for one in followed["trials"]]
-        self.assertEqual(told, [("d7", "binds", 0.0), ("d7", "snug", -0.5)])
+        self.assertEqual(told, [("d7", "binds", 0.0), ("d7", "snug", -1.0)])
         self.assertEqual(len(followed["gaugings"]), 1)
         kept.keep_ready(self.stored())
         self.assertEqual(rows(self.job.pk), followed)

@@ -127,8 +127,11 @@ class Parts(ApiCase):
 
     def test_a_die_is_remembered_from_any_part(self) -> None:
         """What gauged well as the second part of one job is the record of the same thread and metal in the next."""
-        alike = other({"quantity": 1, "material": "mild-steel", "part": document({"part.id": "p2"})["part"]})
-        self.job = start_job(together(alike))
+        named = {"part.sections.0.die": "d7"}
+        alike = other({"quantity": 1, "material": "mild-steel", "part": document({"part.id": "p2"} | named)["part"]})
+        both = together(alike)
+        both["part"]["sections"][0]["die"] = "d7"
+        self.job = start_job(both)
         for _ in (1, 2):
             self.walk_to("part-off")
             self.record("done")

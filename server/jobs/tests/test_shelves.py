@@ -30,8 +30,9 @@ class PutAway(ApiCase):
         self.assertEqual(self.told(self.act("take-out"), 409), {"job": "not-away"})
 
     def test_a_deleted_job_is_gone_until_it_is_taken_out(self) -> None:
+        self.change({"part.sections.0.die": "d7"})
         self.walk_to("part-off")
-        later = start_job(document({"title": "More studs"}))
+        later = start_job(document({"title": "More studs", "part.sections.0.die": "d7"}))
         self.act("delete")
         self.told(self.client.get(self.url()), 404)
         self.told(self.client.get(self.url("/bench")), 404)

@@ -49,12 +49,12 @@ class Log(ApiCase):
         self.assertEqual(found[0]["reading"]["inch"]["text"], "0.3687")
 
     def test_settings_and_verdicts_are_told_in_words(self) -> None:
-        self.assertEqual([e["said"] for e in self.log(kind="setting")["entries"]], ["close half an eighth of a turn"])
+        self.assertEqual([e["said"] for e in self.log(kind="setting")["entries"]], ["close an eighth of a turn"])
         self.assertEqual(
             [e["said"] for e in self.log(kind="verdict")["entries"]],
             ["snug, turns by hand, no shake", "starts, then binds"],
         )
-        self.assertEqual(self.log()["jobs"][0]["setting"], "die closed half an eighth of a turn in all")
+        self.assertEqual(self.log()["jobs"][0]["setting"], "die closed an eighth of a turn in all")
 
     def test_settings_and_troubles(self) -> None:
         """Die settings, notes, and verdicts that did not pass; not the snug one, no readings."""

@@ -38,7 +38,7 @@ class Outcome(ApiCase):
         """One advice of 1/8 in the sense that a thread that binds wants: the die closed."""
         (die,) = self.outcome()["dies"]
         self.assertEqual(die["said"], "snug, turns by hand, no shake")
-        self.assertEqual(die["setting"], "die closed half an eighth of a turn in all")
+        self.assertEqual(die["setting"], "die closed an eighth of a turn in all")
         self.assertEqual(die["blank"]["inch"]["text"], "0.3687")
 
     def test_what_went_wrong_in_its_order(self) -> None:
