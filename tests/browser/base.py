@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import json
+import os
 import re
 import tempfile
 import unittest
@@ -17,7 +18,7 @@ from playwright.sync_api import Locator, Page, Request, expect
 from tests.browser.chromium import browser
 from tests.browser.server import Server
 
-ACTION_MS = 30_000
+ACTION_MS = int(os.environ.get("CONCH_ACTION_MS", "30000"))
 #: A refused request is written to the console by the browser itself; the screen's answer to it is what is tested.
 EXPECTED = (
     "status of 422",

@@ -28,20 +28,24 @@ const step = computed(() => props.bench.step)
 const big = computed(() => step.value?.big || step.value?.headline)
 const headline = computed<Figure | null>(() => {
   if (props.cut) return props.cut.dial
+  // Of a step that is cut to a size only what is dialled stands there; unknown, it stands empty.
+  if (step.value?.measure === 'diameter' && props.bench.ahead) return null
   return step.value?.figures.find((f) => f.key === big.value)?.figure ?? null
 })
+const aimed = computed(() => step.value?.figures.find((f) => f.key === props.size?.measured)?.figure)
 const last = computed(() => props.size?.readings.at(-1))
 const words = computed(() => {
   if (!props.cut) return headline.value?.name ?? ''
   return props.cut.words || headline.value?.name || ''
 })
 const small = computed<{ label: string; figure: Figure }[]>(() => {
+  if (!props.cut && !headline.value) return aimed.value ? [{ label: 'target', figure: aimed.value }] : []
   if (!props.cut)
     return (step.value?.figures ?? [])
       .filter((f) => f.key !== big.value)
       .slice(0, props.brief ? 2 : 4)
       .map((f) => ({ label: f.figure.name, figure: f.figure }))
-  const target = step.value?.figures.find((f) => f.key === props.size?.measured)?.figure
+  const target = aimed.value
   const stop = step.value?.figures.find((f) => f.key === 'stop')?.figure
   const speed = step.value?.figures.find((f) => f.key === 'speed')?.figure
   const beside = [
@@ -76,7 +80,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
       {{ cut.state === 'on-size' ? '✓' : '✗' }} {{ words }}
       <span v-if="last" class="fig">{{ told(last.reading).text }}</span>
     </p>
-    <p v-if="last?.waits" class="words" role="status">
+    <p v-if="last?.waits || (bench.ahead && !headline && !cut)" class="words" role="status">
       ◌ What comes next is not known until the server answers.
     </p>
     <p v-if="cut && headline && cut.expect && cut.give_or_take" class="expect">

@@ -9,7 +9,7 @@ import { turnUnits, useUnits } from '@/shared/figures/useUnits'
 import { useShopTheme } from '@/shared/state/useShopTheme'
 
 /** The thumb-wide row under everything: what can be done at any step. */
-defineProps<{ bench: BenchNow; open: boolean; gated: boolean; gauging: boolean }>()
+defineProps<{ bench: BenchNow; open: boolean; gated: boolean; gauging: boolean; closed: string }>()
 const emit = defineEmits<{
   back: []
   undo: []
@@ -26,6 +26,7 @@ const theme = useShopTheme(() => true)
 <template>
   <div class="row">
     <button v-if="open" type="button" class="key" @click="emit('back')">back <kbd>k</kbd></button>
+    <span v-if="open && closed" class="just" role="status" aria-label="Just done">✓ {{ closed }}</span>
     <button v-if="open" type="button" class="key" @click="emit('undo')">undo <kbd>z</kbd></button>
     <button v-if="open" type="button" class="key" @click="emit('note')">note <kbd>n</kbd></button>
     <button type="button" class="key" @click="turnUnits">{{ unit }} <kbd>u</kbd></button>
@@ -77,6 +78,14 @@ const theme = useShopTheme(() => true)
   display: inline-flex;
   align-items: center;
   gap: 6px;
+}
+.just {
+  align-self: center;
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  color: var(--good);
 }
 .code {
   padding: 8px 18px;

@@ -28,8 +28,9 @@ import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import ReadingsTable from '@/features/bench/ReadingsTable.vue'
 import ReasonField from '@/shared/controls/ReasonField.vue'
 import StepSentence from '@/shared/figures/StepSentence.vue'
-import { useBench } from '@/features/bench/useBench'
-import { useBenchAction } from '@/features/bench/useBenchAction'
+import { type EntryKind, useBench } from '@/features/bench/useBench'
+import { RECORD, useBenchAction } from '@/features/bench/useBenchAction'
+import { useRest } from '@/features/bench/useRest'
 import { useWedge } from '@/features/bench/useWedge'
 import { useAwake } from '@/features/bench/useAwake'
 import { useInstruments } from '@/features/bench/useInstruments'
@@ -86,10 +87,30 @@ const gauging = computed(() => step.value?.measure === 'verdict')
 const { chosen, size, dimension, drives, cut } = useSizes(bench)
 watch(chosen, () => (dialled.value = ''))
 const askWhy = () => (asking.value = 'reason')
+/** What was closed last, by its name: it stands beside its undo until something else is done. */
+const closed = ref('')
+async function act(kind: EntryKind) {
+  const title = bench.value?.steps.find((one) => one.state === 'now')?.title ?? ''
+  if (await record(kind)) closed.value = kind === 'done' ? title : ''
+}
+async function takeBack() {
+  if (await undo()) closed.value = ''
+}
 const action = useBenchAction(
   { bench, typed, ruled, size, drives },
-  { record, finish, read, askWhy, focus: () => field.value?.focus(), notThat: () => (ruled.value += 1) },
+  { record: act, finish, read, askWhy, focus: () => field.value?.focus(), notThat: () => (ruled.value += 1) },
 )
+const rest = useRest(() => `${bench.value?.piece} ${step.value?.key} ${action.value?.label}`)
+/** What is typed is recorded at once; whatever closes something waits until its words could be read. */
+function press() {
+  if (action.value && (rest.meant() || action.value.label === RECORD)) void action.value.run()
+}
+/** Figures typed on the button are a reading. */
+function toField(event: KeyboardEvent) {
+  if (!field.value || event.target instanceof HTMLInputElement || !/^[\d.,]$/.test(event.key)) return
+  field.value.focus()
+  event.stopPropagation()
+}
 
 async function read(by = '') {
   const measured = size.value?.measured ?? ''
@@ -126,20 +147,26 @@ const askNote = () => (asking.value = 'note')
 watch([bench, asking], async () => {
   if (asking.value) return
   await nextTick()
-  if (field.value) field.value.focus()
+  // On size there is nothing more to be typed: Enter is the button's.
+  if (field.value && size.value?.cut?.state !== 'on-size') field.value.focus()
   else button.value?.$el.focus()
 })
 const gauges = useGauges(bench)
 const { tried } = gauges
 const verdict = (n: number) => {
   const said = gauges.verdicts.value[n]
-  if (gauging.value && said) void record('verdict', { verdict: said.code, tried: tried.value })
+  if (gauging.value && said) void judge(said.code)
+}
+/** One verdict a look: a second tap on what took its place is none. */
+function judge(code: string) {
+  if (!rest.resting.value) void record('verdict', { verdict: code, tried: tried.value })
 }
 const measured = (reading: string, wire: string, said: Unit, by = '') =>
   record('verdict', { reading, wire, unit: said, tried: tried.value, by })
 useKeys([
   { key: 'k', label: 'back one step', run: back, whenEmpty: true },
-  { key: 'z', label: 'undo', run: undo, whenEmpty: true },
+  { key: 'z', label: 'undo', run: () => void takeBack(), whenEmpty: true },
+  { key: 'd', label: 'what the large button says', run: press, whenEmpty: true },
   { key: 'n', label: 'note', run: () => askNote(), whenEmpty: true },
   { key: 'u', label: 'units: as the job, in, mm', run: turnUnits, whenEmpty: true },
   {
@@ -210,7 +237,7 @@ void load()
           :open="open"
           :gauges="gauges"
           :problem="problem"
-          @verdict="record('verdict', { verdict: $event, tried })"
+          @verdict="judge"
           @size="measured"
           @was="record('cause', { cause: $event })"
           @die="ruled = bench.causes.length"
@@ -340,7 +367,13 @@ void load()
           >Touched off; again next piece</BusyButton
         >
       </div>
-      <form v-else-if="action && open && !gated" class="act" novalidate @submit.prevent="action.run()">
+      <form
+        v-else-if="action && open && !gated"
+        class="act"
+        novalidate
+        @submit.prevent="press"
+        @keydown="toField"
+      >
         <ReadingField
           v-if="size && dimension && !gauging && !bench.zero"
           ref="field"
@@ -351,17 +384,28 @@ void load()
           :drives="drives"
           :problem="problem"
         />
-        <BusyButton ref="button" type="submit" color="secondary" class="go" :busy="busy" size="x-large">{{
-          action.label
-        }}</BusyButton>
+        <BusyButton
+          ref="button"
+          type="submit"
+          color="secondary"
+          class="go"
+          :class="{ resting: rest.resting.value && action.label !== RECORD }"
+          :aria-disabled="(rest.resting.value && action.label !== RECORD) || undefined"
+          :busy="busy"
+          size="x-large"
+          @pointerdown="rest.down"
+          @keydown="rest.down"
+          >{{ action.label }}</BusyButton
+        >
       </form>
       <BenchKeys
         :bench="bench"
         :open="open"
         :gated="gated"
         :gauging="gauging"
+        :closed="closed"
         @back="back"
-        @undo="undo"
+        @undo="takeBack"
         @note="askNote"
         @why="askWhy"
         @lost="record('zero-lost')"

@@ -34,6 +34,7 @@ defineExpose({ focus: () => field.value?.focus() })
         autocomplete="off"
         maxlength="60"
         :aria-invalid="problem?.of('reading') !== undefined"
+        @keydown.enter="typed.trim() || $event.preventDefault()"
       />
       <span class="muted">{{ unit }}</span>
     </label>

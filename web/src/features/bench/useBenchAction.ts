@@ -3,6 +3,9 @@ import { computed, type Ref } from 'vue'
 import type { BenchNow, SizeNow } from '@/features/bench/projected'
 import type { Schemas } from '@/shared/api/client'
 
+/** What the button says where it takes in what is typed. */
+export const RECORD = 'Record'
+
 export interface Action {
   label: string
   run: () => unknown
@@ -48,9 +51,9 @@ export function useBenchAction(screen: BenchScreen, acts: BenchActs) {
   }
   function cutting(now: BenchNow): Action {
     const size = screen.size.value
-    if (size && screen.typed.value.trim()) return { label: 'Record', run: acts.read }
+    if (size && screen.typed.value.trim()) return { label: RECORD, run: acts.read }
     if (size?.readings.length && size.cut && !['on-size', 'past'].includes(size.cut.state))
-      return { label: 'Record', run: acts.focus }
+      return { label: RECORD, run: acts.focus }
     if (now.hindrance) return why
     if (screen.drives.value && !size?.readings.length)
       return { label: 'Done, not measured', run: () => acts.record('done') }

@@ -17,7 +17,7 @@ const emit = defineEmits<{ step: [string]; edit: [field: string, value: string];
 const { words } = useUnits()
 const section = useId()
 const editing = ref<Schemas['LabelShown'] | null>(null)
-const input = ref<HTMLInputElement[]>([])
+const input = ref<HTMLInputElement | null>(null)
 
 /** The work as the chosen step finds it; an answer kept from before knows the finished part alone. */
 const still = computed(() =>
@@ -37,18 +37,27 @@ const editable = (label: Schemas['LabelShown']) => !props.fixed && label.field !
 
 /** What stood there when it was pressed: Escape puts it back. */
 let before = ''
-async function edit(label: Schemas['LabelShown']) {
+let pressed: SVGGElement | null = null
+async function edit(label: Schemas['LabelShown'], event: Event) {
   if (!editable(label)) return
+  pressed = event.currentTarget as SVGGElement
   editing.value = label
   before = props.values?.[label.field] ?? ''
   await nextTick()
-  input.value[0]?.select()
+  input.value?.focus()
+  input.value?.select()
 }
 function forget() {
   if (editing.value) emit('edit', editing.value.field, before)
+  close()
+}
+/** By a key: what was pressed has the focus again. */
+function close() {
   leave()
+  pressed?.focus()
 }
 function leave() {
+  if (!editing.value) return
   editing.value = null
   emit('commit')
 }
@@ -83,8 +92,9 @@ function leave() {
         :role="editable(label) ? 'button' : undefined"
         :tabindex="editable(label) ? 0 : undefined"
         :aria-label="editable(label) ? `Change ${words(label)}` : undefined"
-        @click="edit(label)"
-        @keydown.enter.prevent="edit(label)"
+        @click="edit(label, $event)"
+        @keydown.enter.prevent="edit(label, $event)"
+        @keydown.space.prevent="edit(label, $event)"
       >
         <text :x="label.x" :y="label.y" :text-anchor="label.anchor">{{ words(label) }}</text>
       </g>
@@ -98,8 +108,8 @@ function leave() {
         :aria-invalid="errors?.[editing.field] !== undefined"
         maxlength="60"
         @input="emit('edit', editing.field, ($event.target as HTMLInputElement).value)"
-        @keydown.enter="leave"
-        @keydown.esc="forget"
+        @keydown.enter.prevent="close"
+        @keydown.esc.stop="forget"
         @blur="leave"
       />
       <p v-if="errors?.[editing.field]" class="field-error">{{ errors[editing.field]?.message }}</p>

@@ -23,13 +23,16 @@ export function typingInto(target: EventTarget | null): 'no' | 'empty' | 'text' 
   return target.value === '' && target.dataset.keys === 'empty' ? 'empty' : 'text'
 }
 
+/** A list, a menu or a dialog is open: letters find something in it. A tooltip is none. */
+const listOpen = () => document.querySelector('.v-overlay--active:not(.v-tooltip)') !== null
+
 let waiting = 0
 
 function onKey(event: KeyboardEvent) {
   window.clearTimeout(waiting)
   if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return
   const typing = typingInto(event.target)
-  if (typing === 'text') return
+  if (typing === 'text' || (event.key !== 'Escape' && listOpen())) return
   const found = active.findLast((k) => k.key === event.key && (typing === 'no' || k.whenEmpty))
   if (!found) return
   event.preventDefault()
