@@ -183,7 +183,8 @@ def _job(reader: JobReader, part: Part | None, shared: dict[str, Any]) -> Job | 
         check_heads(reader, part, setup, metal, grooved=grooved)
         if grooved:
             check_grooves(reader, part, setup.groove_blade)
-        check_meeting(reader, part, Racks(setup.own_drills, shared["unit"], metal, own["method"].percent))
+        if not reader.errors:
+            check_meeting(reader, part, Racks(setup.own_drills, shared["unit"], metal, own["method"].percent))
     return None if reader.errors or part is None or setup is None else Job(part=part, **own, **shared)
 
 

@@ -88,13 +88,19 @@ class _Square(Flowable):
         self.canv.rect(0, 0, self.width, self.height)
 
 
+def _tool(operation: Operation, unit: LengthUnit) -> str:
+    """The tool of a step, and its speed where the sentence does not name it."""
+    speed = operation.figures.get("speed")
+    if speed is None or "{speed}" in operation.sentence:
+        return operation.tool
+    return f"{operation.tool}, {figure_text(speed, unit)}"
+
+
 def _step(number: int, operation: Operation, unit: LengthUnit, style: Lettering, said: dict[str, int]) -> Flowable:
     """A step: a square to tick, what to do, its key figure."""
-    says: list[Flowable] = [style.step(f"{number} {operation.title}", operation.tool)]
+    says: list[Flowable] = [style.step(f"{number} {operation.title}", _tool(operation, unit))]
     says += [style.care(operation.zero)] if operation.zero else []
     says.append(style.do(sentence_text(operation, unit)))
-    if "speed" in operation.figures and "{speed}" not in operation.sentence:
-        says.append(style.care(f"Spindle: {figure_text(operation.figures['speed'], unit)}."))
     says += [
         style.care(line)
         for line in (*_passes(operation, unit), *_measured(operation, unit), *_remarks(number, operation, unit, said))

@@ -102,6 +102,13 @@ class BrowserCase(unittest.TestCase):
             yield
         expect(page.locator(".bench[aria-busy=true]")).to_have_count(0)
 
+    def enter(self) -> None:
+        """Enter on the large button of the bench, once its words could be read."""
+        button = self.page.locator("form.act button[type=submit]")
+        expect(button).to_be_enabled()
+        expect(button).to_be_focused()
+        self.page.keyboard.press("Enter")
+
     def post(self, path: str, body: Any) -> Any:
         """The JSON of what a page's act answers; the page must be open."""
         [token] = [one["value"] for one in self.page.context.cookies() if one["name"] == "csrftoken"]

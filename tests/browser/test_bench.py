@@ -31,7 +31,7 @@ class Bench(BrowserCase):
         keys.type("0.1881")
         keys.press("Enter")
         expect(self.page.get_by_text("On size")).to_be_visible()
-        keys.press("Enter")
+        self.enter()
         expect(self.page.get_by_role("heading", level=1)).to_contain_text("Chamfer")
         keys.press("k")
         expect(self.page.get_by_role("heading", level=1)).to_contain_text("Turn to")
@@ -41,8 +41,9 @@ class Bench(BrowserCase):
         keys.type("new bar from here")
         keys.press("Enter")
         expect(self.page.get_by_label("Note")).to_have_count(0)
-        for words in ("Run the die on", "Turn the die round", "Clean the thread"):
-            keys.press("Enter")
+        for words in ("Run the die on", "Flip the die", "Clean the thread"):
+            expect(self.page.get_by_role("button", name="Done")).to_be_enabled()
+            keys.press("d")
             expect(self.page.get_by_role("heading", level=1)).to_contain_text(words)
         self.measure_over_wires()
         keys.press("5")
@@ -109,7 +110,7 @@ class Bench(BrowserCase):
         field = self.page.get_by_role("textbox", name="New reading")
         for typed, told in (
             ("12.6", "Did you mean 12.6 mm"),
-            ("0.6", "metal does not come back"),
+            ("0.6", "metal cannot come back"),
             ("abc", "is not a length"),
         ):
             with self.subTest(typed=typed):

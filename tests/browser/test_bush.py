@@ -49,7 +49,7 @@ class Bush(BrowserCase):
         page.get_by_role("button", name="Bore to the fit").click()
         detail = page.get_by_role("region", name="Bore to the fit")
         expect(detail).to_contain_text("bore to 0.3749 in")
-        expect(detail).to_contain_text("never emery on a finger in a bore that turns")
+        expect(detail).to_contain_text("never put a finger with emery into a bore that is turning")
         page.get_by_role("button", name="Turn to the fit").click()
         expect(page.get_by_role("region", name="Turn to the fit")).to_contain_text("0.5009 in")
         page.get_by_role("button", name="To the bench").click()

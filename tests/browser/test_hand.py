@@ -109,10 +109,10 @@ class Bench(BrowserCase):
                 job = self.job()
                 page = self.at_bench(job, size)
                 self.touch(page, self.middle(self.ready(page, "Done")))
-                expect(page.get_by_role("status", name="Just done")).to_contain_text("Face the end")
+                expect(page.get_by_role("note", name="Just done")).to_contain_text("Face the end")
                 self.touch(page, self.middle(page.get_by_role("button", name="undo")))
                 expect(page.get_by_role("heading", level=1)).to_contain_text("Face the end")
-                expect(page.get_by_role("status", name="Just done")).to_have_count(0)
+                expect(page.get_by_role("note", name="Just done")).to_have_count(0)
                 page.context.close()
 
     def ready(self, page: Page, name: str) -> Locator:
@@ -151,7 +151,7 @@ class Bench(BrowserCase):
         expect(page.get_by_role("table")).to_contain_text("0.4370")
         expect(self.ready(page, "Done")).to_be_focused()
         page.keyboard.press("Enter")
-        expect(page.get_by_role("status", name="Just done")).to_be_visible()
+        expect(page.get_by_role("note", name="Just done")).to_be_visible()
 
 
 class ServerAway(BrowserCase):

@@ -42,8 +42,8 @@ class Parts(BrowserCase):
         detail = page.get_by_role("region", name="Face the end, set Z zero")
         # Thirteen diameters are not parted off the bar, whatever the reason.
         expect(page.get_by_text("is 13.3 diameters: over 12 nothing hangs out unsupported")).to_be_visible()
-        # Sawn and held by the body, 28 + 6 mm stand out; the blank is 160 + 2 x 0.5.
-        expect(detail).to_contain_text("34.00 mm")
+        # Sawn and held by the body, 28 of thread, 4.5 of groove and 6 mm stand out; the blank is 160 + 2 x 0.5.
+        expect(detail).to_contain_text("38.50 mm")
         expect(detail).not_to_contain_text("Use a tailstock centre")
         page.get_by_role("button", name="Saw the blank").click()
         expect(page.get_by_role("region", name="Saw the blank")).to_contain_text("161.00 mm")
@@ -121,9 +121,9 @@ class Parts(BrowserCase):
         expect(tap).to_contain_text("12 turns")
         expect(tap).to_contain_text("taper, second, then bottoming tap")
         self.field("Hole 1, depth").fill("2-1/4")
-        expect(page.get_by_text("this hole comes through the far end")).to_be_visible()
+        expect(page.get_by_role("alert").filter(has_text="comes out of the far end")).to_be_visible()
         self.field("Hole 1, depth").fill("3")
-        expect(page.get_by_role("alert").filter(has_text="That goes through")).to_be_visible()
+        expect(page.get_by_role("alert").filter(has_text="goes through")).to_be_visible()
         self.field("Hole 1, depth").fill("3/4")
         self.assertIn("Countersink the mouth", self.sheet())
 
@@ -154,10 +154,10 @@ class Parts(BrowserCase):
             "Drill 10.500",
             "Countersink",
             "Start the tap",
-            "Blow",
+            "blow",
         ):
             expect(page.get_by_role("heading", level=1)).to_contain_text(words)
-            if words == "Blow":
+            if words == "blow":
                 page.get_by_role("button", name="3 snug").click()
             page.get_by_role("button", name="Done", exact=True).click()
         expect(page.get_by_role("heading", level=1)).to_contain_text("Plunge with the left edge of the parting blade")
@@ -219,7 +219,7 @@ class Parts(BrowserCase):
         expect(page.get_by_role("button", name="Change dia. 0.5000")).to_be_visible()
         self.field("Overall length").fill("2-1/2")
         self.field("Section 3, length").fill("1-1/2")
-        expect(page.get_by_text("0.500 in too much")).to_be_visible()
+        expect(page.get_by_text("0.688 in too much")).to_be_visible()
         self.field("Section 3, length").fill("")
         page.get_by_role("button", name="Remove section 2").click()
         self.stored()

@@ -153,7 +153,7 @@ class PlanPage(BrowserCase):
 
     def test_pressure_work_carries_its_caution(self) -> None:
         self.open("Blanking plugs, fog-signal air line")
-        expect(self.page.get_by_text("local codes, an inspector or a licensed trade decide").first).to_be_visible()
+        expect(self.page.get_by_text("Ask the inspector or a licensed trade before you fit it").first).to_be_visible()
         expect(self.page.get_by_text("A pipe size is not a diameter: G1/4 measures 13.157 mm")).to_be_visible()
 
     def test_setting_aside_and_closing_ask_for_a_reason(self) -> None:

@@ -42,7 +42,7 @@ class SixStuds(BrowserCase):
         """0.375 less a tenth of the pitch 0.0625 is 0.36875: 0.3688 to four decimals, halves up."""
         page = self.page
         detail = page.get_by_role("region", name="Turn the thread blank")
-        expect(detail).to_contain_text("Turn to 0.3688 in over 1.250 in")
+        expect(detail).to_contain_text("Turn to 0.3688 in over 1.438 in")
         detail.get_by_role("button", name="0.3688").click()
         working = page.get_by_role("region", name="Working of blank diameter")
         expect(working).to_contain_text("nominal major − fraction × pitch")
@@ -152,7 +152,7 @@ class SixStuds(BrowserCase):
     def part_off(self, *, first: bool = False) -> None:
         self.at_step("Draw the bar out until 2.830 in stands out")
         self.press("Done")
-        self.at_step("until 0.250 in is left")
+        self.at_step("until the core is 0.250 in")
         if first:
             self.touch_off()
         self.press("Done")

@@ -107,7 +107,7 @@ class OtherFiles(ApiCase):
         for words in told:
             self.assertIn(words, text)
         self.assertIn("−2.0938 in", " ".join(text.split()))
-        self.assertIn("Spindle: ", text)
+        self.assertIn("right-hand knife tool, 702 rev/min", " ".join(text.split()))
 
     def test_labels_are_as_wide_as_the_drawing_takes_them_for(self) -> None:
         """The layout reckons with the advance of the shipped face: none over another on screen is none on paper."""

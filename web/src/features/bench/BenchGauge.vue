@@ -17,6 +17,8 @@ const tried = defineModel<string>('tried', { required: true })
 const props = defineProps<{
   bench: BenchNow
   busy: boolean
+  /** Its words are new: no verdict is taken yet. */
+  rests: boolean
   ruled: number
   open: boolean
   gauges: ReturnType<typeof useGauges>
@@ -79,7 +81,7 @@ const stands = computed(
         class="verdict"
         :class="{ said: bench.verdict?.code === v.code, passes: v.passes }"
         :aria-pressed="bench.verdict?.code === v.code"
-        :disabled="busy"
+        :disabled="busy || rests"
         @click="emit('verdict', v.code)"
       >
         <kbd>{{ n + 1 }}</kbd> {{ v.words }}

@@ -26,7 +26,7 @@ const theme = useShopTheme(() => true)
 <template>
   <div class="row">
     <button v-if="open" type="button" class="key" @click="emit('back')">back <kbd>k</kbd></button>
-    <span v-if="open && closed" class="just" role="status" aria-label="Just done">✓ {{ closed }}</span>
+    <span v-if="open && closed" class="just" role="note" aria-label="Just done">✓ {{ closed }}</span>
     <button v-if="open" type="button" class="key" @click="emit('undo')">undo <kbd>z</kbd></button>
     <button v-if="open" type="button" class="key" @click="emit('note')">note <kbd>n</kbd></button>
     <button type="button" class="key" @click="turnUnits">{{ unit }} <kbd>u</kbd></button>

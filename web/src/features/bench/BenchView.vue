@@ -155,11 +155,7 @@ const gauges = useGauges(bench)
 const { tried } = gauges
 const verdict = (n: number) => {
   const said = gauges.verdicts.value[n]
-  if (gauging.value && said) void judge(said.code)
-}
-/** One verdict a look: a second tap on what took its place is none. */
-function judge(code: string) {
-  if (!rest.resting.value) void record('verdict', { verdict: code, tried: tried.value })
+  if (gauging.value && said) void record('verdict', { verdict: said.code, tried: tried.value })
 }
 const measured = (reading: string, wire: string, said: Unit, by = '') =>
   record('verdict', { reading, wire, unit: said, tried: tried.value, by })
@@ -233,11 +229,12 @@ void load()
           v-model:tried="tried"
           :bench="bench"
           :busy="busy"
+          :rests="rest.resting.value"
           :ruled="ruled"
           :open="open"
           :gauges="gauges"
           :problem="problem"
-          @verdict="judge"
+          @verdict="record('verdict', { verdict: $event, tried })"
           @size="measured"
           @was="record('cause', { cause: $event })"
           @die="ruled = bench.causes.length"
