@@ -4,6 +4,7 @@ import { computed } from 'vue'
 
 import SizeChart from '@/features/batch/SizeChart.vue'
 import { asProblem, ask, client, type Schemas } from '@/shared/api/client'
+import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import FigureValue from '@/shared/figures/FigureValue.vue'
 import { provideUnit } from '@/shared/figures/useUnits'
@@ -51,6 +52,7 @@ const empty = computed(() => told.value && !told.value.sizes.length && !told.val
       <router-link :to="{ name: 'plan', params: { id } }">the whole plan</router-link>
     </header>
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
+    <WaitingSign v-if="!told && !error" what="the batch" />
     <EmptyShell v-if="empty">Nothing of this batch was measured or gauged yet.</EmptyShell>
     <template v-if="told && !empty">
       <section class="sizes" aria-label="Sizes">

@@ -12,6 +12,7 @@ import ReadingField from '@/features/bench/ReadingField.vue'
 import SizePicker from '@/features/bench/SizePicker.vue'
 import BenchKeys from '@/features/bench/BenchKeys.vue'
 import CautionLine from '@/shared/controls/CautionLine.vue'
+import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import MeasuredThread from '@/features/bench/MeasuredThread.vue'
 import { useGauges } from '@/features/bench/useGauges'
@@ -417,6 +418,7 @@ void load()
     >
     <router-link v-else to="/">Back to the jobs</router-link>
   </EmptyShell>
+  <WaitingSign v-else class="fetching" what="the bench" />
 </template>
 
 <style scoped src="./bench.css"></style>

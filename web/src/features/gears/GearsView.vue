@@ -5,6 +5,7 @@ import { VTextField } from 'vuetify/components/VTextField'
 import TrainRow from '@/features/gears/TrainRow.vue'
 import { type GearField, useGears } from '@/features/gears/useGears'
 import CautionLine from '@/shared/controls/CautionLine.vue'
+import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import SheetDrawing from '@/shared/drawing/SheetDrawing.vue'
 
 /** Change gears for a pitch: every train of the wheels one owns, what each is off, when the nuts may be closed. */
@@ -70,6 +71,7 @@ const shown = computed(() => trains.value[picked.value] ?? trains.value[0])
       </section>
       <SheetDrawing v-if="shown" class="train" :sheet="shown.drawing" />
     </div>
+    <WaitingSign v-else-if="whole && !problem" what="the trains" />
     <p v-else-if="!whole" class="muted">
       Say the pitch, or name a thread; the wheels are those of your lathe, where the shop knows them.
     </p>

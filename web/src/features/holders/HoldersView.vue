@@ -4,6 +4,7 @@ import { VSelect } from 'vuetify/components/VSelect'
 import { VTextField } from 'vuetify/components/VTextField'
 
 import { useHolder } from '@/features/holders/useHolder'
+import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import { useChoices } from '@/shared/api/useChoices'
 import HolderDimensions from '@/features/holders/HolderDimensions.vue'
 import HolderDrawings from '@/features/holders/HolderDrawings.vue'
@@ -48,6 +49,7 @@ const label = (one: { label: string; size: boolean }) =>
         one.name
       }}</v-btn>
     </v-btn-toggle>
+    <WaitingSign v-if="!holders" what="the holders" />
     <div v-if="holder" class="halves">
       <form class="fields" :aria-label="holder.name" novalidate @submit.prevent="make">
         <p class="muted">It {{ holder.remark }}.</p>

@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import CandidateRow from '@/features/identify/CandidateRow.vue'
 import EvidenceForm from '@/features/identify/EvidenceForm.vue'
 import PriorShares from '@/features/identify/PriorShares.vue'
+import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import SheetDrawing from '@/shared/drawing/SheetDrawing.vue'
 import { useIdentify } from '@/features/identify/useIdentify'
 
@@ -43,6 +44,7 @@ async function take(designation: string, probability: number) {
         @own="(now) => (owned = now)"
       />
     </aside>
+    <WaitingSign v-if="!found" what="the candidates" />
     <section v-if="found" class="answer" aria-live="polite">
       <p v-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
       <p v-for="remark in found.remarks" :key="remark" class="note">◆ {{ remark }}</p>

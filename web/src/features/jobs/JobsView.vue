@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import { useInfiniteQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -103,6 +104,7 @@ useKeys([{ key: 'n', label: 'start a job', run: () => void start() }])
       <JobRow v-for="job in group.jobs" :key="job.id" :job="job" @take-out="takeOut" />
     </section>
     <plain-btn v-if="hasNextPage" class="more" @click="fetchNextPage()">More jobs</plain-btn>
+    <WaitingSign v-if="!jobs && !error" what="the jobs" />
     <EmptyShell v-if="jobs && !jobs.length">
       <template v-if="shelf === 'open'">
         No jobs yet. Start one, or type a thread at the top to size it.<br />

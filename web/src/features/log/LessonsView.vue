@@ -2,11 +2,12 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
-import { ask, client } from '@/shared/api/client'
+import { asProblem, ask, client } from '@/shared/api/client'
+import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 
 /** What was learned: each mistake with the check that would have caught it, and which are made most. */
-const { data: told } = useQuery({
+const { data: told, error } = useQuery({
   queryKey: ['lessons'],
   queryFn: () => ask(client.GET('/api/log/lessons')),
 })
@@ -27,6 +28,8 @@ const most = (bars: readonly { count: number }[]) => Math.max(...bars.map((bar) 
       <h1>Lessons</h1>
       <router-link to="/log">the whole log</router-link>
     </header>
+    <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
+    <WaitingSign v-else-if="!told" what="the lessons" />
     <EmptyShell v-if="told && !told.lessons.length">
       No lesson yet. Where a piece is scrapped, accepted or done again at the bench, say what went wrong: it
       is told here, and at the next step like it.

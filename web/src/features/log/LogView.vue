@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { VSelect } from 'vuetify/components/VSelect'
 
 import { asProblem, ask, client } from '@/shared/api/client'
+import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import LogEntries from '@/features/log/LogEntries.vue'
 
@@ -90,6 +91,7 @@ const remember = () => void router.replace({ query: text.value ? { q: text.value
         </li>
       </ul>
     </details>
+    <WaitingSign v-if="!data && !error" what="the log" />
     <EmptyShell v-if="data && !jobs.length && !entries.length">
       {{ text ? 'Nothing in the log contains these words.' : 'Nothing is recorded yet.' }}
     </EmptyShell>

@@ -5,6 +5,7 @@ import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
 import CautionLine from '@/shared/controls/CautionLine.vue'
 import ClashPanel from '@/features/plan/ClashPanel.vue'
 import DieRecord from '@/features/plan/DieRecord.vue'
+import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import FigureRow from '@/shared/figures/FigureRow.vue'
 import JobEnd from '@/features/plan/JobEnd.vue'
@@ -262,6 +263,7 @@ useKeys([
     <JobEnd :job="job" :part="inHand" :with-job="edited.withJob" :reload="load" />
   </div>
   <p v-else-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
+  <WaitingSign v-else what="the plan" />
 </template>
 
 <style scoped>

@@ -2,6 +2,7 @@
 import { computed, nextTick, ref } from 'vue'
 import { useRoute } from 'vue-router'
 
+import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import DrawerBox from '@/features/shop/DrawerBox.vue'
 import ShopAdd from '@/features/shop/ShopAdd.vue'
@@ -85,6 +86,7 @@ async function back() {
           :chosen="chosen"
           @choose="choose"
         />
+        <WaitingSign v-if="!data && !error" what="the shop" />
         <EmptyShell v-if="data && !things.length">
           Nothing is in the shop yet. Type what you have: a set, a rack or a single die is one line.
         </EmptyShell>

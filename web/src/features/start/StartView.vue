@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -58,6 +59,7 @@ const leave = () => void router.push({ name: 'jobs' })
     <h1>What are you making?</h1>
     <p class="muted">Pick the nearest shape; everything can be changed on its plan.</p>
     <p v-if="error" class="field-error" role="alert">{{ error.message }}</p>
+    <WaitingSign v-else-if="!beginnings" what="the shapes" />
     <StartPictures v-if="beginnings" :beginnings="beginnings" :chosen="chosen" @choose="choose" />
     <p v-if="walk" class="walk" role="note">
       These are the sizes of an example: a stud with one threaded end. Look at the drawing, change what you

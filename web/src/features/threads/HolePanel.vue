@@ -15,7 +15,7 @@ import { useUnits } from '@/shared/figures/useUnits'
 
 /** A hole for this thread: the drill out of those one owns, how strong it is, how deep to go. */
 const props = defineProps<{ thread: string; internalClass: string }>()
-const { found, problem, drills, metal, bolt, typed } = useHole(
+const { found, problem, drills, wrong, metal, bolt, typed } = useHole(
   () => props.thread,
   () => props.internalClass,
 )
@@ -69,7 +69,7 @@ const others = computed(() =>
         :placeholder="`${owned}; or: metric, 1/4, #7, F`"
         figure
         :model-value="drills"
-        :error="error('drills')"
+        :error="wrong ?? error('drills')"
         @update:model-value="drills = $event"
       />
       <v-checkbox v-model="typed.piloted" label="after a pilot" />

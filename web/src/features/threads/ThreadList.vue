@@ -4,6 +4,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { VSelect } from 'vuetify/components/VSelect'
 
 import { ask, client, type Schemas } from '@/shared/api/client'
+import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import { useFavourites } from '@/features/threads/useFavourites'
 import { useUnits } from '@/shared/figures/useUnits'
 
@@ -58,13 +59,15 @@ watch(
     </section>
     <section>
       <v-select
+        v-if="all"
         v-model="picked"
         class="series"
         label="Series"
-        :items="all ?? []"
+        :items="all"
         item-value="series"
         :item-title="(one: Schemas['SeriesShown']) => `${one.name} (${one.count})`"
       />
+      <WaitingSign v-if="!rows" what="the sizes" />
       <ul ref="sizes" class="sizes">
         <li v-for="row in rows" :key="row.designation">
           <button

@@ -8,6 +8,7 @@ import EmptyShell from '@/shared/controls/EmptyShell.vue'
 import HolePanel from '@/features/threads/HolePanel.vue'
 import LimitsTable from '@/features/threads/LimitsTable.vue'
 import PipeHolePanel from '@/features/threads/PipeHolePanel.vue'
+import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import SheetDrawing from '@/shared/drawing/SheetDrawing.vue'
 import DieMemory from '@/features/threads/DieMemory.vue'
 import ShopServes from '@/shared/jobs/ShopServes.vue'
@@ -110,11 +111,10 @@ watch(
       <ThreadOverlay v-if="shown.external" id="overlay" v-model:nut="nut" :bolt="shown.designation" />
     </article>
     <BookOpening v-else-if="!query.q.trim()" @choose="choose" />
-    <EmptyShell v-else>{{
-      atSearch?.errors[0]?.choices.length
-        ? 'Choose the one you mean.'
-        : 'The book has no thread of that name.'
+    <EmptyShell v-else-if="atSearch">{{
+      atSearch.errors[0]?.choices.length ? 'Choose the one you mean.' : 'The book has no thread of that name.'
     }}</EmptyShell>
+    <WaitingSign v-else what="the thread" />
   </div>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 
+import WaitingSign from '@/shared/controls/WaitingSign.vue'
 import { asProblem, ask, client } from '@/shared/api/client'
 
 /** How the store stands, and the ways to take it along. */
@@ -16,6 +17,7 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
   <section aria-label="Store" class="store">
     <h2>Store</h2>
     <p v-if="error" class="field-error" role="alert">{{ asProblem(error).message }}</p>
+    <WaitingSign v-else-if="!told" what="the store" />
     <template v-if="told">
       <dl>
         <div>
