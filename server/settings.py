@@ -23,7 +23,8 @@ def _secret_key() -> str:
     file = DATA / "secret-key"
     if not file.exists() or not file.stat().st_size:
         DATA.mkdir(mode=FOLDER_MODE, parents=True, exist_ok=True)
-        begun = DATA / ".secret-key.part"
+        # Two first starts at once each write their own: either is whole, and one of the two leaves for the other.
+        begun = DATA / f".secret-key.{os.getpid()}.part"
         begun.touch(mode=0o600)
         begun.write_text(secrets.token_urlsafe(48), encoding="ascii")
         begun.replace(file)

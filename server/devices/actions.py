@@ -35,14 +35,15 @@ def _name(typed: str, besides: str = "") -> str:
 
 
 @transaction.atomic
-def pair(typed_code: str, typed_name: str) -> tuple[Device, str]:
-    """A new device, and the secret that it is known by from now on. Raises InputError beside "code" or "name"."""
+def pair(typed_code: str, typed_name: str, address: str) -> tuple[Device, str]:
+    """A new device at an address of the network, and the secret that it is known by from now on. Raises InputError
+    beside "code" or "name"."""
     # The name first: one that will not do leaves the code as it is.
     name = _name(typed_name)
     if Device.objects.filter(revoked_at=None).count() >= MOST_DEVICES:
         raise InputError("too-many", "name", f"{MOST_DEVICES} devices are known here: let one go first.")
     try:
-        role = CODES.take(typed_code, time.monotonic())
+        role = CODES.take(typed_code, address, time.monotonic())
     except InputError as error:
         tell_refusal(f"a pairing code: {error.message}")
         raise

@@ -130,7 +130,7 @@ def me(request: HttpRequest) -> HttpResponse:
 @router.post("/pairing", response={200: MeShown, **PROBLEMS}, auth=None)
 def pair(request: HttpRequest, payload: PairIn) -> HttpResponse:
     """Become known here, by the code that the host shows."""
-    device, secret = actions.pair(payload.code, payload.name)
+    device, secret = actions.pair(payload.code, payload.name, request.META["REMOTE_ADDR"])
     told = answer(MeShown(_device(device).role, device.name, network=True))
     told.set_cookie(COOKIE, secret, max_age=REMEMBERED_S, httponly=True, samesite="Strict", secure=request.is_secure())
     return told

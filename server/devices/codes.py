@@ -4,24 +4,26 @@ from __future__ import annotations
 
 import secrets
 import threading
-from dataclasses import dataclass, replace
+from collections import Counter
+from dataclasses import dataclass
 
 from lathework.errors import InputError
 from server.devices.models import Role
 
-DIGITS, LASTS_S, MOST_TRIES = 6, 600.0, 5
-"""A guess at random is right once in 200,000 codes; each has to be asked for on the host."""
-OVER = "No code is shown on the host now, or it was used or tried too often: ask there for a new one."
+DIGITS, LASTS_S, MOST_TRIES, MOST_MISTAKES = 6, 600.0, 5, 500
+"""Five tries from each address: a stranger who guesses spends his own, and the code still serves whoever reads it from
+the host. A hundred addresses that guess are no workshop: the code goes, having been found once in 2,000 times."""
+OVER = "No code is shown on the host now, or it was used: ask there for a new one."
+TOO_OFTEN = "This device tried too often with this code: ask on the host for a new one."
 
 
 @dataclass(frozen=True, slots=True)
 class Code:
-    """A code, what a device becomes by it, until when it serves (seconds), and how often it was mistaken."""
+    """A code, what a device becomes by it, and until when it serves (seconds)."""
 
     digits: str
     role: Role
     until_s: float
-    mistaken: int = 0
 
 
 class Codes:
@@ -30,10 +32,12 @@ class Codes:
     def __init__(self) -> None:
         self._lock = threading.Lock()
         self._code: Code | None = None
+        self._mistaken: Counter[str] = Counter()
 
     def make(self, role: Role, now_s: float) -> Code:
         """A new code at `now_s` (seconds); the one before it serves no more."""
         with self._lock:
+            self._mistaken.clear()
             self._code = Code(f"{secrets.randbelow(10**DIGITS):0{DIGITS}d}", role, now_s + LASTS_S)
             return self._code
 
@@ -42,16 +46,18 @@ class Codes:
         with self._lock:
             return self._live(now_s)
 
-    def take(self, typed: str, now_s: float) -> Role:
-        """What a device becomes that typed this at `now_s` (seconds): the code serves once. Raises InputError on
-        "code"."""
+    def take(self, typed: str, address: str, now_s: float) -> Role:
+        """What a device at an address becomes that typed this at `now_s` (seconds): the code serves once. Raises
+        InputError on "code"."""
         digits = "".join(typed.split())
         with self._lock:
             code = self._live(now_s)
             if code is None:
                 raise InputError("no-code", "code", OVER)
+            if self._mistaken[address] >= MOST_TRIES:
+                raise InputError("too-often", "code", TOO_OFTEN)
             if not secrets.compare_digest(digits.encode("utf-8", "replace"), code.digits.encode("ascii")):
-                self._code = replace(code, mistaken=code.mistaken + 1)
+                self._mistaken[address] += 1
                 raise InputError("wrong-code", "code", "That is not the code that the host shows.")
             self._code = None
             return code.role
@@ -63,7 +69,7 @@ class Codes:
 
     def _live(self, now_s: float) -> Code | None:
         code = self._code
-        return code if code and now_s < code.until_s and code.mistaken < MOST_TRIES else None
+        return code if code and now_s < code.until_s and self._mistaken.total() < MOST_MISTAKES else None
 
 
 CODES = Codes()

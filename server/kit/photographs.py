@@ -16,36 +16,41 @@ SIDE = 800
 NO_PICTURE = "This is no picture that can be read: JPEG, PNG, WebP or GIF."
 
 
-@transaction.atomic
 def keep(ident: str, content: bytes) -> Thing:
     """Keep a photograph of a thing, in place of the one before. Raises InputError, Http404."""
-    thing = Thing.objects.filter(pk=ident).first()
-    if thing is None:
-        raise Http404
     from server.kit.pictures import small
 
-    kept = Photograph.objects.filter(thing=thing).first()
-    revision = kept.revision + 1 if kept else 1
-    Photograph.objects.update_or_create(thing=thing, defaults={"content": small(content), "revision": revision})
+    _thing(ident)
+    # Before the store is written to: while it is, every reading taken at the lathe waits.
+    made = small(content)
+    with transaction.atomic():
+        thing = _thing(ident)
+        kept = Photograph.objects.filter(thing=thing).first()
+        revision = kept.revision + 1 if kept else 1
+        Photograph.objects.update_or_create(thing=thing, defaults={"content": made, "revision": revision})
     return thing
 
 
 def put_back(ident: str, content: bytes) -> None:
     """Keep a photograph as it was kept before, to the byte. Raises InputError on "photograph"."""
-    from server.kit.pictures import check_small
+    from server.kit.pictures import kept_small
 
-    check_small(content, ident)
-    Photograph.objects.create(thing_id=ident, content=content)
+    Photograph.objects.create(thing_id=ident, content=kept_small(content, ident))
 
 
 @transaction.atomic
 def forget(ident: str) -> Thing:
     """Throw the photograph of a thing away. Raises Http404."""
+    thing = _thing(ident)
+    # The row stays with its count: a browser keeps what it was given for each.
+    Photograph.objects.filter(thing=thing).update(content=b"")
+    return thing
+
+
+def _thing(ident: str) -> Thing:
     thing = Thing.objects.filter(pk=ident).first()
     if thing is None:
         raise Http404
-    # The row stays with its count: a browser keeps what it was given for each.
-    Photograph.objects.filter(thing=thing).update(content=b"")
     return thing
 
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import threading
 from io import BytesIO
 
 from PIL import Image, ImageOps, UnidentifiedImageError
@@ -11,6 +12,10 @@ from server.kit.photographs import LARGEST_BYTES, NO_PICTURE, SIDE
 
 MOST_PIXELS, QUALITY = 50_000_000, 80
 FORMATS = ("JPEG", "PNG", "WEBP", "GIF")
+_ONE_AT_A_TIME = threading.Lock()
+"""Twelve large pictures at once would hold the memory and the processor of twelve."""
+_WORDS = {"comment", "exif", "xmp", "photoshop", "mp"}
+"""Where a camera or a person writes in a JPEG, as Pillow calls the places."""
 _BROKEN = (UnidentifiedImageError, Image.DecompressionBombError, OSError, SyntaxError, ValueError)
 
 
@@ -19,24 +24,34 @@ def small(content: bytes) -> bytes:
     if len(content) > LARGEST_BYTES:
         raise InputError("too-long", "photograph", f"At most {LARGEST_BYTES // 1024**2} MB fit here.")
     try:
-        with Image.open(BytesIO(content), formats=FORMATS) as opened:
+        with _ONE_AT_A_TIME, Image.open(BytesIO(content), formats=FORMATS) as opened:
             if opened.width * opened.height > MOST_PIXELS:
                 raise InputError("too-long", "photograph", "This picture has too many dots: make it smaller first.")
-            upright = ImageOps.exif_transpose(opened).convert("RGB")
+            # A palette's numbers cannot be averaged; of the others no second whole picture is ever held.
+            made: Image.Image = opened.convert("RGB") if opened.mode in ("P", "1") else opened
+            made.thumbnail((SIDE, SIDE))
+            upright = ImageOps.exif_transpose(made).convert("RGB")
     except _BROKEN:
         raise InputError("unreadable", "photograph", NO_PICTURE) from None
-    upright.thumbnail((SIDE, SIDE))
+    return _wordless(upright, quality=QUALITY)
+
+
+def _wordless(picture: Image.Image, quality: int | str) -> bytes:
+    """A picture as a JPEG without what a camera or a person wrote in it."""
+    picture.info = {}
     out = BytesIO()
-    upright.save(out, "JPEG", quality=QUALITY)
+    picture.save(out, "JPEG", quality=quality, exif=b"")
     return out.getvalue()
 
 
-def check_small(content: bytes, name: str) -> None:
-    """Check a picture that was made small before; `name` is what it is of. Raises InputError on "photograph"."""
+def kept_small(content: bytes, name: str) -> bytes:
+    """A picture that was made small before, to the byte where nothing is written in it; `name` is what it is of. Raises
+    InputError on "photograph"."""
     try:
         with Image.open(BytesIO(content), formats=("JPEG",)) as opened:
             if max(opened.size) > SIDE:
                 raise InputError("too-long", "photograph", f"{name}: a photograph is kept {SIDE} dots wide at most.")
             opened.load()
+            return _wordless(opened, quality="keep") if opened.info.keys() & _WORDS else content
     except _BROKEN:
         raise InputError("unreadable", "photograph", f"{name}: {NO_PICTURE}") from None

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import sys
 import threading
+from contextlib import suppress
 
 MOST_TOLD, LONGEST = 200, 120
 _told: set[str] = set()
@@ -17,4 +18,6 @@ def tell_refusal(text: str) -> None:
         if line in _told or len(_told) >= MOST_TOLD:
             return
         _told.add(line)
-    print(f"conch: refused: {line}", file=sys.stderr, flush=True)
+    # The terminal may be closed, or the disk of its log full: what was refused stays refused.
+    with suppress(OSError, ValueError):
+        print(f"conch: refused: {line}", file=sys.stderr, flush=True)

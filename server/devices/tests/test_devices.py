@@ -6,9 +6,11 @@ import io
 import time
 from contextlib import redirect_stderr
 from typing import Any
+from unittest.mock import patch
 
 from django.test import Client, override_settings
 
+from lathework.errors import InputError
 from lathework.tests.samples import document
 from server.devices.codes import CODES
 from server.devices.known import COOKIE
@@ -153,7 +155,7 @@ class Devices(ApiCase):
     def test_guesses_are_refused_in_a_line_told_once(self) -> None:
         client = Client(headers={"host": SHOP}, REMOTE_ADDR="192.0.2.9")
         said = io.StringIO()
-        with redirect_stderr(said):
+        with redirect_stderr(said), patch("server.site.refusals._told", set()):
             CODES.make("fitter", time.monotonic())
             for _ in range(9):
                 told = self.pair(client, "not it", "bench tablet")
@@ -161,6 +163,44 @@ class Devices(ApiCase):
                 self.assertEqual(told.json()["errors"][0]["field"], "code")
         self.assertEqual(len(said.getvalue().splitlines()), 2, said.getvalue())
         self.assertEqual(Device.objects.count(), 0)
+
+    def test_a_terminal_that_is_gone_takes_no_answer_with_it(self) -> None:
+        """What is refused is told on the terminal; where that was closed, or its disk is full, it is refused alike."""
+        gone = io.StringIO()
+        gone.close()
+        full = io.TextIOWrapper(io.FileIO("/dev/full", "w"), write_through=True)
+        client = Client(headers={"host": SHOP}, REMOTE_ADDR="192.0.2.9")
+        for terminal in (gone, full, None):
+            with self.subTest(terminal), patch("server.site.refusals._told", set()), patch("sys.stderr", terminal):
+                CODES.make("fitter", time.monotonic())
+                self.assertEqual(self.pair(client, "not it", "bench tablet").status_code, 422)
+                self.assertEqual(Client(headers={"host": "evil.example"}).get("/api/jobs").status_code, 400)
+
+    def test_a_stranger_spends_his_own_tries_alone(self) -> None:
+        """Whoever guesses from one address, 288 times for each of ten codes, keeps nobody else from pairing."""
+        stranger = Client(headers={"host": SHOP}, REMOTE_ADDR="192.0.2.66")
+        for number in range(10):
+            digits = self.code()
+            wrong = f"{(int(digits) + 1) % 10**6:06d}"
+            with redirect_stderr(io.StringIO()):
+                told = [self.pair(stranger, wrong, "a guess") for _ in range(29 if number else 288)]
+            self.assertEqual({one.status_code for one in told}, {422})
+            with redirect_stderr(io.StringIO()):
+                self.assertEqual(self.pair(stranger, digits, "a guess").json()["code"], "too-often")
+            fitter = Client(headers={"host": SHOP}, REMOTE_ADDR=f"192.0.2.{number + 70}")
+            self.assertEqual(self.pair(fitter, digits, f"tablet {number}").status_code, 200)
+
+    def test_a_code_that_everybody_guesses_at_goes(self) -> None:
+        """A hundred addresses, five tries each: the most that are taken, and found in one of 2,000 times."""
+        digits = self.code()
+        wrong = f"{(int(digits) + 1) % 10**6:06d}"
+        for number in range(100):
+            for _ in range(5):
+                with self.assertRaises(InputError):
+                    CODES.take(wrong, f"192.0.2.{number}", time.monotonic())
+        with self.assertRaises(InputError) as refused:
+            CODES.take(digits, "192.0.2.200", time.monotonic())
+        self.assertEqual(refused.exception.code, "no-code")
 
     def test_only_this_machine_by_its_own_name_is_the_host(self) -> None:
         """A request from another machine is none, whatever it calls this one; nor one by the network's name."""

@@ -4,9 +4,14 @@ from __future__ import annotations
 
 import io
 import itertools
+import time
 from base64 import b64encode
+from concurrent.futures import ThreadPoolExecutor
+from threading import current_thread, main_thread
 from typing import Any
+from unittest.mock import patch
 
+from django.db import connection
 from django.test import Client
 from django.utils import timezone
 from PIL import Image
@@ -18,6 +23,7 @@ from server.jobs.tests.case import Answer
 from server.kit.models import Photograph, Thing
 from server.kit.owned import owned
 from server.kit.photographs import SIDE
+from server.kit.pictures import kept_small, small
 from server.kit.tests.case import KitCase
 
 
@@ -101,6 +107,35 @@ class Photographs(KitCase):
         self.keep(out.getvalue())
         kept = Image.open(io.BytesIO(bytes(Photograph.objects.get().content)))
         self.assertEqual((dict(kept.getexif()), kept.size), ({}, (20, 40)))
+
+    def test_nor_does_what_is_written_in_it_come_along(self) -> None:
+        out = io.BytesIO()
+        Image.new("RGB", (40, 20), "tan").save(out, "JPEG", comment=b"the keeper's house", xmp=b"the keeper's house")
+        self.assertIn(b"keeper", out.getvalue())
+        self.keep(out.getvalue())
+        self.assertNotIn(b"keeper", Client().get(self.path).content)
+        self.assertNotIn(b"keeper", kept_small(out.getvalue(), "a die"))
+        plain = picture((40, 20), "JPEG")
+        self.assertEqual(kept_small(plain, "a die"), plain)
+
+    def test_pictures_are_read_before_the_store_is_held_and_one_at_a_time(self) -> None:
+        """A reading taken at the lathe waits for whoever writes."""
+        depth, inside, most = len(connection.atomic_blocks), [0], [0]
+        thumbnail = Image.Image.thumbnail
+
+        def watched(image: Image.Image, size: tuple[float, float]) -> None:
+            inside[0] += 1
+            most[0] = max(most[0], inside[0])
+            self.assertEqual(len(connection.atomic_blocks), depth if current_thread() is main_thread() else 0)
+            time.sleep(0.05)
+            thumbnail(image, size)
+            inside[0] -= 1
+
+        with patch.object(Image.Image, "thumbnail", watched):
+            self.assertEqual(self.keep(picture((90, 90))).status_code, 200)
+            with ThreadPoolExecutor(4) as pool:
+                list(pool.map(small, [picture((90, 90))] * 8))
+        self.assertEqual((inside, most), ([0], [1]))
 
     def test_what_is_no_picture_is_refused(self) -> None:
         for content in (b"", b"hammer", picture((4, 4))[:30], b"\x89PNG\r\n\x1a\n" + b"0" * 100):
