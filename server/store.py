@@ -101,6 +101,18 @@ def is_behind(file: Path) -> bool:
     return bool(_known_migrations() - _facts(file, "user_version")[2])
 
 
+def check_current(file: Path) -> None:
+    """Whether `file` is a sound store of this version. Raises StoreProblem."""
+    if not file.exists():
+        raise StoreProblem(f"there is no store in {file.parent}: start Conch once first")
+    check_store(file, "quick_check")
+    if is_behind(file):
+        raise StoreProblem(
+            f"{file} was written by an earlier version of Conch: start Conch once, which keeps a copy of it and brings "
+            "it up to date"
+        )
+
+
 def free_name(folder: Path, why: str) -> Path:
     """A name for a store that is kept beside the one in use, which no other file has."""
     stem = f"conch-{why}-{datetime.now():%Y%m%d-%H%M%S}"

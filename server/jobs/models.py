@@ -247,6 +247,8 @@ class Act(models.Model):
 
     key = models.CharField(max_length=LONGEST_ACT, unique=True)
     what = models.CharField(max_length=20)
+    said = models.CharField(max_length=64, default="")
+    """A digest of all that came with it; none for what was done before that was kept."""
     job = models.ForeignKey(Job, on_delete=models.CASCADE, related_name="+")
     at = models.DateTimeField()
 

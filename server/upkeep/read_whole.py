@@ -5,12 +5,14 @@ from __future__ import annotations
 import io
 import json
 import zipfile
+import zlib
 from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
 
-from django.db import transaction
+from django.core.exceptions import ValidationError
+from django.db import DataError, IntegrityError, transaction
 
 from lathework.errors import InputError
 from server.book.actions import keep
@@ -23,6 +25,13 @@ from server.upkeep.whole import FORMAT, FORMAT_VERSION, HEAD, KIT
 
 LARGEST_BYTES = 500 * 2**20
 """What the members of a file may have together, unpacked: a small file can hold a huge one."""
+
+
+_OTHER_SHAPE = (
+    *(AttributeError, KeyError, IndexError, TypeError, ValueError, OverflowError, RecursionError),
+    *(IntegrityError, DataError, ValidationError),
+)
+"""What reading and storing come to where a list is told for a text, an id twice, a number that no store holds."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -38,19 +47,28 @@ def _wrong(told: str) -> InputError:
     return InputError("wrong-format", "file", told)
 
 
-def _json(file: zipfile.ZipFile, name: str) -> Any:
+def _member(file: zipfile.ZipFile, name: str) -> bytes:
     try:
-        return json.loads(file.read(name))
+        return file.read(name)
     except KeyError:
         raise _wrong(f"{name} is missing.") from None
-    except (ValueError, RecursionError, zipfile.BadZipFile):
+    except (zipfile.BadZipFile, zlib.error, OSError, EOFError, RuntimeError):
+        # Damaged, cut off, locked with a password, or packed in a way that is not known here.
+        raise _wrong(f"{name} cannot be unpacked.") from None
+
+
+def _json(file: zipfile.ZipFile, name: str) -> Any:
+    content = _member(file, name)
+    try:
+        return json.loads(content)
+    except (ValueError, RecursionError):
         raise _wrong(f"{name} cannot be read.") from None
 
 
 def _opened(content: bytes) -> zipfile.ZipFile:
     try:
         file = zipfile.ZipFile(io.BytesIO(content))
-    except zipfile.BadZipFile:
+    except (zipfile.BadZipFile, OSError, ValueError, RuntimeError):
         raise _wrong("This is no zip that can be read.") from None
     if sum(member.file_size for member in file.infolist()) > LARGEST_BYTES:
         raise _wrong(f"Unpacked it has more than {LARGEST_BYTES // 2**20} MB.")
@@ -61,9 +79,12 @@ def _moment(value: object, name: str) -> datetime | None:
     if value is None:
         return None
     try:
-        return datetime.fromisoformat(str(value))
+        moment = datetime.fromisoformat(str(value))
     except ValueError:
         raise _wrong(f"{name}: {value} is no date and time.") from None
+    if moment.tzinfo is None:
+        raise _wrong(f"{name}: {value} has no time zone.")
+    return moment
 
 
 def _as_it_was(told: Mapping[str, Any]) -> AsItWas:
@@ -83,7 +104,7 @@ def _things(file: zipfile.ZipFile, head: Mapping[str, Any]) -> int:
     names = set(file.namelist())
     for one in told:
         name = f"photographs/{one.get('id')}.jpg"
-        photograph = file.read(name) if name in names else None
+        photograph = _member(file, name) if name in names else None
         put_back(str(one.get("id")), _moment(head.get("retired", {}).get(one.get("id")), KIT), photograph)
     return len(told)
 
@@ -96,7 +117,7 @@ def read_whole(content: bytes) -> Whole:
     file = _opened(content)
     try:
         return _read(file, _json(file, HEAD))
-    except (KeyError, TypeError, AttributeError):
+    except _OTHER_SHAPE:
         # Members that are JSON of another shape than this program writes.
         raise _wrong("Its members are not as Conch writes them.") from None
 

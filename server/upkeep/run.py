@@ -20,8 +20,15 @@ def _stop(text: str) -> NoReturn:
 
 
 def _export(target: Path) -> int:
+    from django.conf import settings
+
+    from server import store
     from server.upkeep.whole import whole_shop
 
+    try:
+        store.check_current(settings.DATA / store.NAME)
+    except store.StoreProblem as problem:
+        _stop(f"{problem}; nothing was written")
     if target.exists():
         _stop(f"{target} exists already: nothing was written")
     begun = target.with_name(f".{target.name}.part")

@@ -4,7 +4,10 @@ from __future__ import annotations
 
 import json
 import lzma
+import os
 import sqlite3
+import subprocess
+import sys
 import tempfile
 import unittest
 from contextlib import closing
@@ -37,6 +40,30 @@ class OldStores(unittest.TestCase):
                 check_store(data / NAME)
                 # As it was, it is kept beside.
                 self.assertEqual(len(list(data.glob("conch-before-upgrade-*.sqlite3"))), 1)
+
+    def test_what_cannot_use_one_yet_says_what_to_do(self) -> None:
+        """`export` and `rebuild` on a store that was not brought up to date, or is not there, change nothing."""
+        file = sorted(STORES.glob("*.sqlite3.xz"))[-1]
+        with tempfile.TemporaryDirectory(prefix="conch-old-") as folder:
+            data = Path(folder)
+            for content, why in ((None, "there is no store"), (lzma.decompress(file.read_bytes()), "start Conch once")):
+                if content is not None:
+                    (data / NAME).write_bytes(content)
+                for command in (["server.upkeep.run", "export", str(data / "all.zip")], ["server.rebuild"]):
+                    done = subprocess.run(
+                        [sys.executable, "-m", *command],
+                        cwd=ROOT,
+                        env={**os.environ, "CONCH_DATA": folder},
+                        capture_output=True,
+                        text=True,
+                        timeout=60,
+                        check=False,
+                    )
+                    lines = done.stderr.splitlines()
+                    self.assertEqual((done.returncode, len(lines)), (2, 1), done.stderr)
+                    self.assertTrue(lines[0].startswith("conch: ") and why in lines[0], lines)
+            self.assertEqual((data / NAME).read_bytes(), content)
+            self.assertFalse((data / "all.zip").exists())
 
     def stands(self, client: Client, told: dict[str, Any]) -> None:
         entries = 0

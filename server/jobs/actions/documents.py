@@ -48,7 +48,7 @@ def _started(typed: Document) -> Job:
 @transaction.atomic
 def start_job(document: Document, key: str = "") -> Job:
     """Store a new job. Raises InvalidDocument."""
-    return once(key, "start", None, lambda: _started(document))
+    return once(key, "start", None, document, lambda: _started(document))
 
 
 def _changed(job_id: int, typed: Document, revision: int) -> Job:
@@ -79,7 +79,7 @@ def change_job(job_id: int, document: Document, revision: int, key: str = "") ->
     What was recorded for steps that make something else now stays, and no longer counts. Raises InvalidDocument;
     Conflict when it was changed elsewhere; Refused when it is closed.
     """
-    return once(key, "change", job_id, lambda: _changed(job_id, document, revision))
+    return once(key, "change", job_id, (document, revision), lambda: _changed(job_id, document, revision))
 
 
 @dataclass(frozen=True, slots=True)
@@ -124,4 +124,4 @@ def _imported(document: Document, was: AsItWas | None) -> Job:
 def import_job(document: Document, key: str = "", was: AsItWas | None = None) -> Job:
     """Store a job file with its record, and as it `was` where that is known; nothing is stored when any of it is wrong.
     Raises InvalidDocument."""
-    return once(key, "import", None, lambda: _imported(document, was))
+    return once(key, "import", None, document, lambda: _imported(document, was))

@@ -15,8 +15,10 @@ from server.jobs.standing import readable_plans, standing
 from server.site.problems import Refused
 
 
-def _acted(job_id: int, saw: Saw, key: str, what: str, do: Callable[[Job], None], *, binned: bool = False) -> Job:
-    """Do something to a job that is what the person saw; its revision counts that."""
+def _acted(
+    job_id: int, saw: Saw, key: str, what: str, do: Callable[[Job], None], *, reason: str = "", binned: bool = False
+) -> Job:
+    """Do something to a job that is what the person saw, with a `reason` in words; its revision counts that."""
 
     def act() -> Job:
         job = find_job(job_id, binned=binned)
@@ -28,7 +30,7 @@ def _acted(job_id: int, saw: Saw, key: str, what: str, do: Callable[[Job], None]
         kept.touch(job)
         return job
 
-    return once(key, what, job_id, act)
+    return once(key, what, job_id, (saw, reason), act)
 
 
 @transaction.atomic
@@ -40,7 +42,7 @@ def hold_job(job_id: int, saw: Saw, reason: str, key: str = "") -> Job:
         readable_plans(job)
         job.held = reason_of(reason, "reason")
 
-    return _acted(job_id, saw, key, "hold", hold)
+    return _acted(job_id, saw, key, "hold", hold, reason=reason)
 
 
 @transaction.atomic
@@ -70,7 +72,7 @@ def close_job(job_id: int, saw: Saw, reason: str, key: str = "") -> Job:
         job.closed = reason_of(reason, "reason") if reason.strip() else whole
         job.closed_at, job.held = timezone.now(), ""
 
-    done = _acted(job_id, saw, key, "close", close)
+    done = _acted(job_id, saw, key, "close", close, reason=reason)
     if done.closed_at is not None and not closed.is_kept(done):
         closed.keep(standing(done))
     return done

@@ -152,7 +152,7 @@ def record(job_id: int, asked: Asked, key: str = "") -> Job:
     Raises InputError beside the field that is wrong; Conflict when the job is not what the person saw; Refused when it
     is closed; Unreadable when the rules do not read it.
     """
-    return once(key, asked.kind, job_id, lambda: _recorded(job_id, asked))
+    return once(key, asked.kind, job_id, asked, lambda: _recorded(job_id, asked))
 
 
 def _undone(job_id: int, saw: Saw, device: str) -> Job:
@@ -179,4 +179,4 @@ def undo_last(job_id: int, saw: Saw, key: str = "", device: str = "") -> Job:
 
     Raises Refused when there is none.
     """
-    return once(key, "undo", job_id, lambda: _undone(job_id, saw, device))
+    return once(key, "undo", job_id, saw, lambda: _undone(job_id, saw, device))

@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass
+from hashlib import sha256
+from typing import Any
 
 from django.http import Http404
 from django.utils import timezone
@@ -63,20 +65,26 @@ def reason_of(text: str, field: str) -> str:
     return words
 
 
-def once(key: str, what: str, job_id: int | None, do: Callable[[], Job]) -> Job:
+def _digest(said: Any) -> str:
+    return sha256(repr(said).encode("utf-8", "surrogatepass")).hexdigest()
+
+
+def once(key: str, what: str, job_id: int | None, said: Any, do: Callable[[], Job]) -> Job:
     """Do something unless the act of that key was done already; the job it was done to. An empty key is always done.
 
-    `job_id` is None for an act that makes a job. Raises InputError on "Idempotency-Key".
+    `job_id` is None for an act that makes a job, `said` all that came with the act: a key that comes with another one
+    belongs to something else. Raises InputError on "Idempotency-Key".
     """
     if len(key) > LONGEST_ACT or not key.isprintable():
         raise InputError("not-a-key", "Idempotency-Key", f"A key has up to {LONGEST_ACT} printable characters.")
-    before = Act.objects.filter(key=key).first() if key else None
+    before, digest = Act.objects.filter(key=key).first() if key else None, _digest(said)
     if before is not None:
-        if before.what != what or job_id not in (None, before.job_id):
+        other = before.said and before.said != digest
+        if other or before.what != what or job_id not in (None, before.job_id):
             raise InputError("key-used", "Idempotency-Key", "Something else was done with this key already.")
         return find_job(before.job_id, binned=True)
     job = do()
     NEWS.tell_once_stored("job", job.pk, key)
     if key:
-        Act.objects.create(key=key, what=what, job=job, at=timezone.now())
+        Act.objects.create(key=key, what=what, said=digest, job=job, at=timezone.now())
     return job

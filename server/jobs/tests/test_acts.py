@@ -6,6 +6,7 @@ import json
 from typing import Any
 
 from lathework.tests.samples import document
+from server.jobs.actions.documents import start_job
 from server.jobs.models import Act, Entry, Job
 from server.jobs.tests.case import Answer, ApiCase
 
@@ -94,6 +95,24 @@ class MeansWhatItSaw(ApiCase):
         told = self.told(self.post("/hold", {**self.saw(), "reason": "x"}, "key-1"), 422)
         self.assertEqual(told, {"Idempotency-Key": "key-used"})
         self.told(self.post("/hold", {**self.saw(), "reason": "x"}, "k" * 65), 422)
+
+    def test_a_key_comes_with_the_same_words_on_the_same_job_alone(self) -> None:
+        """What was answered to the act of one job is no answer to that of another, nor a reading to another reading."""
+        said = {**self.screen(), "kind": "note", "reason": "a dull die"}
+        self.assertEqual(self.post("/entries", said, "key-1").status_code, 200)
+        for other in ({**said, "reason": "a sharp die"}, {**said, "last": said["last"] + 1}, {**said, "step": "x"}):
+            self.assertEqual(
+                self.told(self.post("/entries", other, "key-1"), 422), {"Idempotency-Key": "key-used"}, other
+            )
+        self.job = start_job(document())
+        self.assertEqual(self.told(self.post("/entries", said, "key-1"), 422), {"Idempotency-Key": "key-used"})
+        self.assertEqual([one.text for one in Entry.objects.all()], ["a dull die"])
+
+    def test_a_key_holds_a_job_for_one_reason(self) -> None:
+        held = {**self.saw(), "reason": "a die is ordered"}
+        self.assertEqual(self.post("/hold", held, "key-1").status_code, 200)
+        self.told(self.post("/hold", {**held, "reason": "another"}, "key-1"), 422)
+        self.assertEqual(self.post("/hold", held, "key-1").status_code, 200)
 
     def test_what_was_refused_keeps_no_key(self) -> None:
         """Refused for an empty note; put right, the same key serves."""

@@ -6,16 +6,20 @@ import io
 import json
 import zipfile
 from base64 import b64encode
+from collections.abc import Iterator
 from typing import Any
 
 from django.test import TransactionTestCase
 from PIL import Image
 
 from lathework.errors import InputError, InvalidDocument
+from lathework.tests.samples import document
 from server.devices.models import Device
 from server.instruments.models import Correction
+from server.jobs.actions.documents import start_job
 from server.jobs.management.commands.begin import load_demo
 from server.jobs.models import Entry, Job, StandingRow
+from server.kit.actions import add_typed
 from server.kit.models import Thing
 from server.upkeep.read_whole import read_whole
 from server.upkeep.whole import HEAD, whole_shop
@@ -37,6 +41,30 @@ def changed(content: bytes, name: str, how: Any) -> bytes:
             if told is not None:
                 new.writestr(member, told)
     return out.getvalue()
+
+
+NOW = "2026-01-01T00:00:00+00:00"
+ODD = (None, True, 7, -1, 10**401, "x", "2026-01-01", [], [[]], {}, {"a": "b"})
+
+
+def places(told: Any, at: tuple[Any, ...] = ()) -> Iterator[tuple[Any, ...]]:
+    """Where something stands in a document, the outermost first."""
+    yield at
+    inner = told.items() if isinstance(told, dict) else enumerate(told[:1]) if isinstance(told, list) else ()
+    for key, value in inner:
+        yield from places(value, (*at, key))
+
+
+def put(told: Any, at: tuple[Any, ...], value: object) -> bytes:
+    """The document with something else in one place."""
+    if not at:
+        return json.dumps(value).encode()
+    new = json.loads(json.dumps(told))
+    inner = new
+    for key in at[:-1]:
+        inner = inner[key]
+    inner[at[-1]] = value
+    return json.dumps(new).encode()
 
 
 class Everything(TransactionTestCase):
@@ -75,8 +103,7 @@ class Everything(TransactionTestCase):
         self.assertEqual(whole_shop(), before)
 
     def test_no_secret_goes_along(self) -> None:
-        now = "2026-01-01T00:00:00+00:00"
-        Device.objects.create(ident="d1", name="tablet", role="fitter", secret="5ec2e7", paired_at=now, seen_at=now)
+        Device.objects.create(ident="d1", name="tablet", role="fitter", secret="5ec2e7", paired_at=NOW, seen_at=NOW)
         with zipfile.ZipFile(io.BytesIO(whole_shop())) as file:
             self.assertFalse([name for name in file.namelist() if b"5ec2e7" in file.read(name)])
 
@@ -104,6 +131,60 @@ class Everything(TransactionTestCase):
             with self.subTest(content[:60]), self.assertRaises((InputError, InvalidDocument)):
                 read_whole(content)
             self.assertEqual((Job.objects.count(), Thing.objects.count()), (0, 0))
+
+    def test_a_broken_one_is_refused_in_words_wherever_it_is_broken(self) -> None:
+        """Each value of the head, of the things and of a job in turn becomes something else: read, or refused."""
+        start_job(document())
+        add_typed("M8 split die")
+        thing = Thing.objects.get()
+        self.send(f"/api/kit/{thing.pk}/photograph", content=picture())
+        self.send(f"/api/kit/{thing.pk}/retire")
+        Correction.objects.create(
+            name="caliper", correction_mm=0.01, uncertainty_mm=0.01, reference_mm=25, readings=5, at=NOW
+        )
+        sound, refused = whole_shop(), 0
+        for member in (HEAD, "kit.json", self.first(sound)):
+            with zipfile.ZipFile(io.BytesIO(sound)) as file:
+                told = json.loads(file.read(member))
+            for path in places(told):
+                for odd in ODD:
+                    self.empty()
+                    broken = changed(sound, member, lambda _, at=path, value=odd: put(told, at, value))
+                    with self.subTest(member, path=path, odd=str(odd)[:20]):
+                        refused += self.refuses(broken)
+        self.assertGreater(refused, 200)
+
+    def refuses(self, broken: bytes) -> int:
+        """Whether a file is refused; one that is read makes a shop that can be written."""
+        try:
+            read_whole(broken)
+        except (InputError, InvalidDocument):
+            self.assertEqual((Job.objects.count(), Thing.objects.count()), (0, 0))
+            return 1
+        whole_shop()
+        return 0
+
+    def test_a_damaged_member_is_refused_by_its_name(self) -> None:
+        """Cut, changed, packed in a way nobody knows, or locked with a password: flags and methods of the zip format
+        (APPNOTE 4.4.4 and 4.4.5)."""
+        start_job(document())
+        sound = whole_shop()
+        at = sound.index(b"PK\x01\x02")
+        for offset, told in ((8, b"\x01\x00"), (10, b"\x63\x00")):
+            broken = bytearray(sound)
+            while (at := broken.find(b"PK\x01\x02", at)) >= 0:
+                broken[at + offset : at + offset + 2] = told
+                at += 4
+            at = sound.index(b"PK\x01\x02")
+            self.empty()
+            with self.subTest(offset), self.assertRaisesRegex(InputError, "unpacked"):
+                read_whole(bytes(broken))
+        for at in range(30, sound.index(b"PK\x01\x02"), 97):
+            broken = bytearray(sound)
+            broken[at] ^= 0xFF
+            self.empty()
+            with self.subTest(changed=at):
+                self.refuses(bytes(broken))
 
     def first(self, content: bytes) -> str:
         """The member of the first job."""
