@@ -72,10 +72,12 @@ class Reader:
         if not isinstance(value, dict):
             self.fail("wrong-type", name, f"{name} must be an object.")
             return
-        for key in value:
-            if key not in keys:
-                told = str(key)[:_LONGEST_KEY].encode("utf-8", "replace").decode("utf-8")
-                self.fail("unknown-field", f"{name}.{told}".strip("."), f"There is no field “{told}” here.", keys)
+        known = set(keys)
+        unknown = [key for key in value if key not in known]
+        for key in unknown[:MOST_TOLD]:
+            told = str(key)[:_LONGEST_KEY].encode("utf-8", "replace").decode("utf-8")
+            self.fail("unknown-field", f"{name}.{told}".strip("."), f"There is no field “{told}” here.", keys)
+        self.wrong += len(unknown[MOST_TOLD:])
 
     def raw(self, field: str) -> Any:
         """The value at a dotted path, or None; a number in the path counts from 0 in a list."""

@@ -21,6 +21,8 @@ from server.site.problems import NotAllowed, Unpaired
 COOKIE = "conch_device"
 SEEN_EVERY = timedelta(minutes=10)
 _SAFE = ("GET", "HEAD", "OPTIONS")
+ONLOOKER_BYTES = 64 * 1024
+"""What an onlooker may have worked out: the largest job of the demo has a tenth of it."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -71,10 +73,12 @@ def who(request: HttpRequest) -> Known | None:
 
 
 def looks(request: HttpRequest) -> Known:
-    """Whoever is known may look. Raises Unpaired."""
+    """Whoever is known may look, an onlooker at what is not too large. Raises Unpaired, or NotAllowed."""
     known = who(request)
     if known is None:
         raise Unpaired
+    if known.role == "onlooker" and int(request.headers.get("Content-Length") or 0) > ONLOOKER_BYTES:
+        raise NotAllowed("onlooker", f"This device only looks on: at most {ONLOOKER_BYTES // 1024} KiB are read of it.")
     return known
 
 
@@ -94,7 +98,12 @@ def hosts(request: HttpRequest) -> Known:
     return known
 
 
+def let_in(request: HttpRequest) -> Known:
+    """Who asks, once it was let in."""
+    found: Known = request.auth  # type: ignore[attr-defined]  # set by the API's framework
+    return found
+
+
 def device_of(request: HttpRequest) -> str:
     """The name of the device that asks, "" for the host, once it was let in."""
-    known: Known = request.auth  # type: ignore[attr-defined]  # set by the API's framework
-    return known.name
+    return let_in(request).name

@@ -18,7 +18,7 @@ from lathework.instruments.sample import Source, read_sample
 from lathework.instruments.stand_in import STEP_MM
 from lathework.lengths import read_length
 from lathework.units import LengthUnit
-from server.devices.known import who
+from server.devices.known import let_in, who
 from server.instruments.hub import HUB
 from server.instruments.live import PLACES, LiveShown, SentShown, events
 from server.instruments.models import LONGEST_NAME, Correction
@@ -221,7 +221,7 @@ def reference(request: HttpRequest, payload: ReferenceIn) -> HttpResponse:
 @router.get("/jobs/{job_id}/live", response={200: Streamed, **PROBLEMS}, openapi_extra={"responses": _STREAMED})
 def live(request: HttpRequest, job_id: int) -> StreamingHttpResponse:
     """What the instruments say at the bench of a job, as Server-Sent Events: "live" and "sent"."""
-    told = stream(events(find_job(job_id).pk, lambda: who(request) is not None), PLACES)
+    told = stream(events(find_job(job_id).pk, lambda: who(request) is not None), PLACES, let_in(request).ident)
     if told is None:
         raise Refused(InputError("too-many", "job", "So many benches listen already."))
     return told

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import threading
 import time
 from collections.abc import Callable, Iterator
 
@@ -17,12 +16,12 @@ from server.instruments.hub import HUB, TICK_S, Heard
 from server.instruments.models import Correction
 from server.jobs.models import Job, StandingRow
 from server.jobs.standing import standing
-from server.site.streams import event
+from server.site.streams import Places, event
 
 BEAT_S = 1.0
 """How often a stream says that it lives, and looks whether the bench went on, in seconds."""
 MOST_STREAMS = 24
-PLACES = threading.Semaphore(MOST_STREAMS)
+PLACES = Places(MOST_STREAMS)
 
 
 @answer

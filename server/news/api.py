@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import threading
 from collections.abc import Callable, Iterator
 
 from django.http import HttpRequest, StreamingHttpResponse
@@ -10,16 +9,16 @@ from ninja import Router
 
 from lathework.answers.declared_answer import answer as declared
 from lathework.errors import InputError
-from server.devices.known import looks, who
+from server.devices.known import let_in, looks, who
 from server.news.hub import NEWS, Topic
 from server.site.problems import PROBLEMS, Refused
-from server.site.streams import event, stream
+from server.site.streams import Places, event, stream
 
 router = Router(tags=["news"])
 BEAT_S = 5.0
 """How often a stream says that it lives, and looks whether its device is still known, in seconds."""
 MOST_STREAMS = 32
-_PLACES = threading.Semaphore(MOST_STREAMS)
+_PLACES = Places(MOST_STREAMS)
 _STREAMED = {
     200: {
         "description": "Events named change, each with a change as its data",
@@ -51,7 +50,7 @@ def _events(still: Callable[[], bool]) -> Iterator[bytes]:
 @router.get("/news", response={200: ChangeShown, **PROBLEMS}, openapi_extra={"responses": _STREAMED}, auth=looks)
 def news(request: HttpRequest) -> StreamingHttpResponse:
     """What changes in the shop, as Server-Sent Events, from now on."""
-    told = stream(_events(lambda: who(request) is not None), _PLACES)
+    told = stream(_events(lambda: who(request) is not None), _PLACES, let_in(request).ident)
     if told is None:
         raise Refused(InputError("too-many", "news", "So many pages listen already."))
     return told

@@ -1,4 +1,4 @@
-"""What a request may carry: JSON, and not too much of it; told before any of it is read."""
+"""What a request may carry: JSON, not too much of it, and not too much in it; told before any of it is read."""
 
 from __future__ import annotations
 
@@ -10,6 +10,10 @@ from django.http import HttpRequest, HttpResponse
 from server.site.problems import problem
 
 _SAFE = ("GET", "HEAD", "OPTIONS")
+MOST_MARKS, OF_A_FILE = 60_000, 1_500_000
+"""How many commas and colons a body may have: a job of every part and section has a fifth of them. What is made of each
+while a document is read is a hundred times as large as the mark; files with a record are read field by field."""
+_FILES = ("/api/jobs/import", "/api/kit", "/api/kit/read")
 
 
 class JsonBodies:
@@ -30,4 +34,7 @@ class JsonBodies:
             return problem(413, "too-large", f"A request may have {most} MiB at most.")
         if int(length) and request.content_type != "application/json":
             return problem(415, "not-json", "A request to this program carries JSON.")
+        most_marks = OF_A_FILE if request.path in _FILES else MOST_MARKS
+        if int(length) > most_marks and request.body.count(b",") + request.body.count(b":") > most_marks:
+            return problem(413, "too-large", "There is more in this request than anything here has.")
         return self.get_response(request)

@@ -9,6 +9,7 @@ from collections.abc import Iterator
 
 from tests.campaign.alone import offline
 from tests.campaign.disks import can_mount, damaged_file, full_disk
+from tests.campaign.door import bodies, pictures, strangers
 from tests.campaign.fuzz import fuzz
 from tests.campaign.kills import cuts, kills
 from tests.campaign.load import load
@@ -35,6 +36,9 @@ def _figures(options: argparse.Namespace, failed: list[str]) -> Iterator[tuple[s
     if can_mount():
         yield from full_disk().items()
     yield from damaged_file(50).items()
+    yield from strangers(20).items()
+    yield from bodies().items()
+    yield from pictures(12).items()
     if options.offline:
         yield from offline().items()
     if options.requests:

@@ -5,6 +5,7 @@ from __future__ import annotations
 import unittest
 
 from tests.campaign.disks import can_mount, damaged_file, full_disk
+from tests.campaign.door import bodies, pictures, strangers
 from tests.campaign.fuzz import fuzz
 from tests.campaign.kills import cuts, kills
 from tests.campaign.load import PEOPLE, load
@@ -32,6 +33,19 @@ class Short(unittest.TestCase):
         figures = damaged_file(2)
         self.assertEqual(figures["damaged_wrong"], 0)
         self.assertGreater(figures["damaged_named"], 8)
+
+    def test_strangers_who_hold_the_door_keep_this_machine_waiting_less_than_a_second(self) -> None:
+        self.assertEqual(strangers(5)["strangers_host_over_1s_wrong"], 0)
+
+    def test_what_carries_too_much_is_refused_and_leaves_no_memory_held(self) -> None:
+        figures = bodies()
+        self.assertEqual((figures["bodies_unrefused"], figures["bodies_kept_wrong"]), (0, 0), figures)
+
+    def test_notes_are_stored_while_large_pictures_arrive(self) -> None:
+        figures = pictures(3)
+        self.assertEqual(figures["pictures_lost"], 0)
+        # The long run tells the ratio; a picture that is read while the store is held makes it tens.
+        self.assertLess(figures["pictures_note_ratio"], 10, figures)
 
     def test_people_at_once_lose_and_double_nothing(self) -> None:
         figures = load(6, seed=2)

@@ -17,6 +17,7 @@ from server.devices.known import COOKIE
 from server.devices.models import Device
 from server.jobs.models import Entry
 from server.jobs.tests.case import ApiCase
+from server.site.streams import HOST, KEPT_FOR_HOST, MOST_OF_ONE, Places
 
 SHOP = "shop.example"
 NETWORK = override_settings(
@@ -201,6 +202,25 @@ class Devices(ApiCase):
         with self.assertRaises(InputError) as refused:
             CODES.take(digits, "192.0.2.200", time.monotonic())
         self.assertEqual(refused.exception.code, "no-code")
+
+    def test_an_onlooker_has_no_large_thing_worked_out(self) -> None:
+        large = document({"title": "x" * 70_000})
+        for role, name, status in (("onlooker", "kitchen tablet", 403), ("fitter", "bed tablet", 422)):
+            told = self.tablet(role, name).post("/api/jobs/plan", large, content_type="application/json")
+            self.assertEqual(told.status_code, status, told.content[:200])
+        small = self.tablet("onlooker", "hall tablet").post(
+            "/api/jobs/plan", document(), content_type="application/json"
+        )
+        self.assertEqual(small.status_code, 200)
+
+    def test_a_device_takes_so_many_streams_and_leaves_the_host_its_own(self) -> None:
+        places = Places(20)
+        self.assertEqual([places.take("a") for _ in range(MOST_OF_ONE + 1)], [True] * MOST_OF_ONE + [False])
+        taken = sum(places.take(f"device {number}") for number in range(40))
+        self.assertEqual(taken, 20 - KEPT_FOR_HOST - MOST_OF_ONE)
+        self.assertEqual([places.take(HOST) for _ in range(KEPT_FOR_HOST + 1)], [True] * KEPT_FOR_HOST + [False])
+        places.leave("a")
+        self.assertTrue(places.take("b"))
 
     def test_only_this_machine_by_its_own_name_is_the_host(self) -> None:
         """A request from another machine is none, whatever it calls this one; nor one by the network's name."""

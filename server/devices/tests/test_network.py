@@ -25,6 +25,7 @@ from tests.browser.server import ROOT, Server
 
 THERE = "127.0.0.2"
 """Another address of this machine: it stands for the one that the network knows it by."""
+STRANGER = "127.0.0.66"
 NAME = "shop.example"
 SILENT, PATIENCE_S = 20, 20.0
 
@@ -59,15 +60,30 @@ class Networked(unittest.TestCase):
             answer = connection.getresponse()
             return answer.status, json.loads(answer.read())
 
-    def silent(self, port: int, count: int, said: bytes) -> Iterator[socket.socket]:
+    def silent(self, port: int, count: int, said: bytes, source: str = "127.0.0.1") -> Iterator[socket.socket]:
         for _ in range(count):
-            one = socket.create_connection((THERE, port), timeout=PATIENCE_S)
+            one = socket.create_connection((THERE, port), timeout=PATIENCE_S, source_address=(source, 0))
             self.addCleanup(one.close)
             one.sendall(said)
             yield one
 
+    def crowd(self, port: int) -> None:
+        """150 from one place that say nothing, and as many that begin and never end."""
+        for said in (b"", b"POST /api/jobs HTTP/1.1\r\nHost: 127.0.0.2\r\n"):
+            for _ in self.silent(port, 150, said, STRANGER):
+                pass
+
 
 class Plain(Networked):
+    def test_a_crowd_of_one_stranger_keeps_no_other_device_out(self) -> None:
+        port = self.serve().port
+        self.get(port, "/api/me", "127.0.0.1")
+        self.crowd(port)
+        for ip in ("127.0.0.1", THERE):
+            began = time.monotonic()
+            self.assertEqual(self.get(port, "/api/me", ip)[0], 200)
+            self.assertLess(time.monotonic() - began, PATIENCE_S / 4)
+
     def test_this_machine_is_let_in_and_the_network_is_asked_for_a_code(self) -> None:
         port = self.serve().port
         self.assertEqual(self.get(port, "/api/me", "127.0.0.1")[1]["role"], "host")
@@ -161,6 +177,14 @@ class Secured(Networked):
         self.assertEqual(self.ask(server.port, "GET", "/api/me").status, 200)
         self.assertLess(time.monotonic() - began, PATIENCE_S / 4)
         self.assertEqual(len(waiting), SILENT)
+
+    def test_a_crowd_of_one_stranger_keeps_no_other_device_out(self) -> None:
+        server = self.serve()
+        self.get(server.port, "/api/me", "127.0.0.1")
+        self.crowd(server.port)
+        began = time.monotonic()
+        self.assertEqual(self.ask(server.port, "GET", "/api/me").status, 200)
+        self.assertLess(time.monotonic() - began, PATIENCE_S / 4)
 
     def test_what_is_larger_than_is_kept_is_refused(self) -> None:
         server = self.serve()

@@ -37,15 +37,33 @@ class Bodies(ApiCase):
         body = b'"' + b"x" * (8 * 2**20) + b'"'
         self.told(self.client.generic("POST", "/api/jobs/import", body, content_type="application/json"), 413)
 
+    def test_what_holds_more_than_any_job_is_not_read(self) -> None:
+        """400,000 keys fit in the bytes of a request, and would be hundreds of megabytes once read."""
+        crowd = {f"k{number}": 1 for number in range(400_000)}
+        for path in ("/api/jobs", "/api/jobs/plan", "/api/identify"):
+            self.told(self.send("POST", path, document() | crowd), 413)
+        self.told(self.send("PUT", self.url(), {"document": crowd, "revision": 1}), 413)
+
+    def test_the_largest_job_is_read(self) -> None:
+        """As many sections as fit in a part, and many such parts."""
+        whole = document()
+        section = whole["part"]["sections"][0]
+        sections = [section | {"id": f"s{number}", "length": "0.05"} for number in range(16)]
+        part = whole.pop("part")
+        whole["parts"] = [
+            part | {"id": f"p{number}", "name": f"part {number}", "sections": sections} for number in range(12)
+        ]
+        self.assertNotEqual(self.send("POST", "/api/jobs/plan", whole).status_code, 413)
+
     def test_at_most_fifty_errors_and_then_their_count(self) -> None:
-        """A hundred thousand fields that nobody knows: the answer is as short as for fifty."""
-        crowd = {f"field {number}": 1 for number in range(100_000)}
-        for path in ("/api/jobs/import", "/api/jobs"):
+        """A crowd of fields that nobody knows: the answer is as short as for fifty."""
+        for path, count in (("/api/jobs/import", 100_000), ("/api/jobs", 20_000)):
+            crowd = {f"field {number}": 1 for number in range(count)}
             answer = self.send("POST", path, document() | crowd)
             self.assertEqual(answer.status_code, 422)
             errors = answer.json()["errors"]
             self.assertEqual(len(errors), 51)
-            self.assertEqual(errors[-1]["message"], "And 99950 more.")
+            self.assertEqual(errors[-1]["message"], f"And {count - 50} more.")
             self.assertLess(len(answer.content), 50_000)
 
 
