@@ -89,7 +89,7 @@ def read_length(text: str, unit: LengthUnit, field: str = "length") -> Length:
         raise InputError("not-a-length", field, f"That is too long for a length. {HOW}")
     if "+" in typed:
         terms = [_term(term.strip(), unit, field) for term in typed.split("+")]
-        total = sum(convert(term.mm, "mm", terms[0].unit) for term in terms)
+        total = math.fsum(convert(term.mm, "mm", terms[0].unit) for term in terms)
         return Length(total, terms[0].unit, typed)
     return replace(_term(typed, unit, field), typed=typed)
 

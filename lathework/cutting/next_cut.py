@@ -87,8 +87,8 @@ def ratio_of(passes: Sequence[PassMade]) -> float:
     >>> ratio_of([])
     1.0
     """
-    dialled = sum(p.dialled_mm for p in passes)
-    came = sum(p.came_off_mm for p in passes)
+    dialled = math.fsum(p.dialled_mm for p in passes)
+    came = math.fsum(p.came_off_mm for p in passes)
     return (came + _PRIOR_MM) / (dialled + _PRIOR_MM)
 
 
@@ -180,7 +180,7 @@ def _expect(last_mm: float, depth_mm: float, ratio: float, unit: LengthUnit, *, 
 
 def _give_or_take(depth_mm: float, passes: Sequence[PassMade], ratio: float, unit: LengthUnit) -> Figure:
     """How far the next size may be off: what is believed of a cut so deep, and how far the last ones were off."""
-    squares = sum(convert(p.came_off_mm - ratio * p.dialled_mm, "mm", unit) ** 2 for p in passes)
+    squares = math.fsum(convert(p.came_off_mm - ratio * p.dialled_mm, "mm", unit) ** 2 for p in passes)
     believed = convert(_SCATTER * depth_mm + _SCATTER_FLOOR_MM, "mm", unit)
     return Figure(
         "give or take",
@@ -200,8 +200,8 @@ def _give_or_take(depth_mm: float, passes: Sequence[PassMade], ratio: float, uni
 def _ratio(passes: Sequence[PassMade], unit: LengthUnit, elsewhere: int) -> Figure:
     """The learned ratio with its working."""
     prior = Given("belief to begin with", convert(_PRIOR_MM, "mm", unit), unit)
-    came = Given("came off in all", convert(sum(p.came_off_mm for p in passes), "mm", unit), unit)
-    dialled = Given("dialled in all", convert(sum(p.dialled_mm for p in passes), "mm", unit), unit)
+    came = Given("came off in all", convert(math.fsum(p.came_off_mm for p in passes), "mm", unit), unit)
+    dialled = Given("dialled in all", convert(math.fsum(p.dialled_mm for p in passes), "mm", unit), unit)
     return Figure(
         "comes off per dialled",
         ratio_of(passes),

@@ -169,9 +169,9 @@ class Belief:
 
     def _seen(self, weights: Sequence[float], noise: float) -> tuple[float, float, list[float]]:
         """Mean and variance of a sum with a `noise` variance, and how it varies with each."""
-        mean = sum(w * m for w, m in zip(weights, self.means, strict=True))
-        shared = [sum(w * c for w, c in zip(weights, row, strict=True)) for row in self.covariances]
-        return mean, sum(w * s for w, s in zip(weights, shared, strict=True)) + noise, shared
+        mean = math.fsum(w * m for w, m in zip(weights, self.means, strict=True))
+        shared = [math.fsum(w * c for w, c in zip(weights, row, strict=True)) for row in self.covariances]
+        return mean, math.fsum(w * s for w, s in zip(weights, shared, strict=True)) + noise, shared
 
     def _take(self, weights: Sequence[float], noise: float, mean: float, variance: float) -> None:
         """Learn that a sum with a `noise` variance has that mean and variance now."""

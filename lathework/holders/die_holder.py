@@ -5,6 +5,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 from dataclasses import replace
+from math import fsum
 
 from lathework.cutting.keyway import WIDEST, in_hub, in_shaft, key_in
 from lathework.cutting.torque import cutting_torque
@@ -47,7 +48,7 @@ _ENDS: tuple[tuple[Edge, str], ...] = (("right", "die"), ("left", "other die"))
 
 
 def _long(pockets: Sequence[Pocket], swallows: Length, bar: Length, unit: LengthUnit) -> Figure:
-    deep = sum(one.deep.value for one in pockets)
+    deep = fsum(one.deep.value for one in pockets)
     longest, thick = convert(swallows.value, swallows.unit, unit), convert(bar.value, bar.unit, unit)
     return Figure(
         "long",

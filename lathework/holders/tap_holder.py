@@ -4,6 +4,7 @@ between."""
 from __future__ import annotations
 
 from collections.abc import Iterator
+from math import fsum
 
 from lathework.figures import Figure
 from lathework.fits.fit import limits_of
@@ -101,7 +102,7 @@ def tap_holder(*, shank: Length, bar: Length, metal: Material, own: Overruled) -
     bore = fitted(limits_of("close-running", "hole", bar.mm, bar.mm, unit), unit, "bore for the bar")
     bears = own.of("bears", worked("bar in by", BEARS * bar.mm, unit, "2.5 × bar", {"bar": bar.mm}, fine=False))
     parts = {"tap in by": mm_of(deep), "bar in by": mm_of(bears), "web": WEB_MM}
-    long = worked("long", sum(parts.values()), unit, "tap in by + bar in by + web", parts, fine=False)
+    long = worked("long", fsum(parts.values()), unit, "tap in by + bar in by + web", parts, fine=False)
     wider = max(shank.mm, bar.mm)
     sides = {"wider hole": wider, "side": SIDE_MM}
     across = own.of("across", worked("body across", wider + 2 * SIDE_MM, unit, "wider hole + 2 × side", sides))

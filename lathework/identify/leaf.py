@@ -39,7 +39,7 @@ def _sits(leaf_mm: float, pitch_mm: float) -> float:
 
 @cache
 def _all_leaves(pitch_mm: float) -> float:
-    return sum(_sits(leaf, pitch_mm) for leaf in leaves_mm())
+    return math.fsum(_sits(leaf, pitch_mm) for leaf in leaves_mm())
 
 
 @lru_cache(maxsize=8192)
@@ -66,5 +66,5 @@ def nearly_chance(pitch_mm: float, leaf_mm: float) -> float:
     """
     leaves = leaves_mm()
     own = max(_about(leaf, pitch_mm, LEAF_SHARE) for leaf in leaves)
-    whole = sum(_about(leaf, pitch_mm, NEARLY_SHARE) for leaf in leaves)
+    whole = math.fsum(_about(leaf, pitch_mm, NEARLY_SHARE) for leaf in leaves)
     return (1 - SAID_TO_FIT * own) * _about(leaf_mm, pitch_mm, NEARLY_SHARE) / max(whole, FLOOR)

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from functools import cache, lru_cache
+from math import fsum
 from typing import Literal, get_args
 
 from lathework.tables.common import common_sizes
@@ -42,10 +43,10 @@ def series_weights(origin: Origin, trade: Trade, own: Shares = ()) -> dict[str, 
             weight *= float(row.number(trade)) / usual
         out[row.text("series")] = weight
     fixed = dict(own)
-    left = max(0.0, 1 - sum(fixed.values()))
-    rest = sum(weight for series, weight in out.items() if series not in fixed)
+    left = max(0.0, 1 - fsum(fixed.values()))
+    rest = fsum(weight for series, weight in out.items() if series not in fixed)
     told = {series: fixed.get(series, left * weight / rest if rest else 0.0) for series, weight in out.items()}
-    whole = sum(told.values())
+    whole = fsum(told.values())
     return {series: weight / whole for series, weight in told.items()}
 
 

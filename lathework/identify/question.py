@@ -61,11 +61,11 @@ class Question:
 
 def _entropy(weights: Iterable[float]) -> float:
     values = list(weights)
-    whole = sum(values)
+    whole = math.fsum(values)
     if whole <= 0:
         return 0.0
     shares = [w / whole for w in values]
-    return -sum(share * math.log2(share) for share in shares if share > 0)
+    return -math.fsum(share * math.log2(share) for share in shares if share > 0)
 
 
 def _gain(belief: Belief, likelihoods: list[list[float]]) -> float:
@@ -74,7 +74,7 @@ def _gain(belief: Belief, likelihoods: list[list[float]]) -> float:
     after = 0.0
     for row in likelihoods:
         joint = [p * chance for (_, p), chance in zip(belief, row, strict=True)]
-        total = sum(joint)
+        total = math.fsum(joint)
         if total > 0:
             after += total * _entropy(joint)
     return max(0.0, before - after)
@@ -189,7 +189,7 @@ def questions(
     belief = [(model, p) for model, p in ranking.belief[:IN_PLAY] if p > 1e-6]
     if not belief:
         return ()
-    whole = sum(p for _, p in belief)
+    whole = math.fsum(p for _, p in belief)
     belief = [(model, p / whole) for model, p in belief]
     nut = part_is_nut(evidence)
     asked = []

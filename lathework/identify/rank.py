@@ -180,7 +180,7 @@ def _one_of_each(scored: list[Scored]) -> list[Scored]:
             continue
         others = names.get(own, ())
         taken.update(others)
-        out.append((model, weight + sum(weights.get(other, 0.0) for other in others), found))
+        out.append((model, weight + math.fsum(weights.get(other, 0.0) for other in others), found))
     return sorted(out, key=lambda s: -s[1])
 
 
@@ -220,7 +220,7 @@ def rank(evidence: Evidence) -> Ranking:
     scored = _scored(evidence)
     none_factors = _none_likelihood(evidence)
     none = none_share(evidence.trade) * math.prod(none_factors.values())
-    whole = sum(weight for _, weight, _ in scored) + none
+    whole = math.fsum(weight for _, weight, _ in scored) + none
     kept = scored[:KEPT]
     averages = _averages(kept, none_factors)
     candidates = tuple(_candidate(one, whole, averages, evidence) for one in kept[:SHOWN])
@@ -233,5 +233,5 @@ def _averages(kept: list[Scored], none: dict[str, float]) -> dict[str, float]:
     out: dict[str, float] = {}
     for name in kept[0][2]:
         values = [max(found[name], FLOOR) for _, _, found in kept]
-        out[name] = (sum(values) + none[name]) / (len(values) + 1)
+        out[name] = (math.fsum(values) + none[name]) / (len(values) + 1)
     return out

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
+from math import fsum
 
 from lathework.errors import InputError, InvalidDocument
 from lathework.identify.evidence import (
@@ -175,7 +176,7 @@ def _shares(reader: _Reader, shares: Mapping[str, object]) -> Shares:
             reader.fail("out-of-range", f"shares.{series}"[:60], "A share is a number from 0 to 100 per cent.")
             continue
         out.append((series, share))
-    if sum(share for _, share in out) > 1.0001:
+    if fsum(share for _, share in out) > 1.0001:
         reader.fail("out-of-range", f"shares.{out[0][0]}", "These shares come to more than 100 per cent.")
     return tuple(out)
 

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from math import fsum
+
 from lathework.cutting.groove import SHORTEST_THREAD
 from lathework.cutting.knurl import Knurl
 from lathework.fits.taper import HOW, gauge_size, read_taper
@@ -100,7 +102,7 @@ def _rest(reader: JobReader, stated: Length | None, count: int, unit: LengthUnit
     if len(known) < len(others):
         # Told where they stand; this one waits for them.
         return open_ones[0], Length(stated.value, stated.unit, "")
-    left = stated.mm - sum(known)
+    left = stated.mm - fsum(known)
     if left < ALONG.low_mm:
         field = f"part.sections.{open_ones[0]}.length"
         told = show_length(abs(left), "mm", unit, fine=False)

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from math import fsum
+
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
 from lathework.holes.strength import Strip
 from lathework.threads.thread import Thread
@@ -64,7 +66,7 @@ def stud_length(stack: tuple[Given, ...]) -> Figure:
     """Length of the stud: the sum of what it passes through, all in one unit."""
     return Figure(
         "length of the stud",
-        sum(one.value for one in stack),
+        fsum(one.value for one in stack),
         stack[0].unit,
         added(stack),
         GEOMETRY,

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Iterator
 from dataclasses import replace
+from math import fsum
 
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
 from lathework.holes.depth import POINT_SHARE, Tap, chip_room, drill_depth, tap_named
@@ -37,7 +38,7 @@ def _beyond(bore_work: BoreWork, beyond_mm: float, *, dead_end: bool) -> dict[st
     else:
         tap = tap_of(bore_work)
         room = {"lead of the tap": tap.lead_turns * thread.pitch_mm, "room for chips": chip_room(tap) * thread.pitch_mm}
-    return room if sum(room.values()) > beyond_mm else parted
+    return room if fsum(room.values()) > beyond_mm else parted
 
 
 def _point_mm(bore_work: BoreWork) -> float:
@@ -59,7 +60,7 @@ def _through(
     inputs = tuple(Given(name, convert(mm, "mm", unit), unit) for name, mm in (lengths | point).items())
     return Figure(
         "drill deep",
-        convert(sum((lengths | point).values()), "mm", unit),
+        convert(fsum((lengths | point).values()), "mm", unit),
         unit,
         added(inputs),
         PRACTICE,

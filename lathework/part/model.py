@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from math import fsum
 from typing import Literal, get_args
 
 from lathework.cutting.knurl import Knurl
@@ -171,7 +172,7 @@ class Part:
     @property
     def overall_mm(self) -> float:
         """What the sections add up to."""
-        return sum(section.length.mm for section in self.sections)
+        return fsum(section.length.mm for section in self.sections)
 
     @property
     def rest(self) -> Section | None:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from lathework.planning.chucking import ALIKE_MM, Grip, Placed
-from lathework.planning.order import CENTRE_RATIO, HOLD_CLEARANCE_MM, LEAST_GRIP_MM
+from lathework.planning.order import CENTRE_RATIO, HOLD_CLEARANCE_MM, LEAST_GRIP_MM, over
 
 CLEAR_MM = 1.5
 """Kept between a shoulder and what holds the work behind it: soft jaws, a bush (practice)."""
@@ -59,7 +59,7 @@ def _worse(found: tuple[Grip, float]) -> tuple[int, float]:
     ratio = stick_out / grip.across_mm
     if grip.tapered:
         return 4, ratio
-    if ratio > CENTRE_RATIO or grip.length_mm < LEAST_IN_BUSH_MM:
+    if over(ratio, CENTRE_RATIO) or grip.length_mm < LEAST_IN_BUSH_MM:
         return 3, ratio
     if grip.on_thread:
         return 1, 0.0

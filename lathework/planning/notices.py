@@ -16,7 +16,7 @@ from lathework.planning.chucking import Chucking
 from lathework.planning.hole_notices import hole_notices
 from lathework.planning.milling import milling_notices
 from lathework.planning.notice import Notice, told
-from lathework.planning.order import CENTRE_RATIO, LEAST_GRIP_MM, STEADY_RATIO
+from lathework.planning.order import CENTRE_RATIO, LEAST_GRIP_MM, STEADY_RATIO, over
 from lathework.planning.steps.threading import by_hand_because
 from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.threads.wanted import wanted_outside
@@ -171,7 +171,7 @@ def _support(work: Work, chucking: Chucking) -> Iterator[Notice]:
             "wants-steady", "method.support", f"{long}, over {STEADY_RATIO:.0f}: centre and travelling steady."
         )
     elif work.job.method.support == "chuck":
-        slim = chucking.worked_mm <= CENTRE_RATIO * chucking.grip.across_mm
+        slim = not over(chucking.worked_mm, CENTRE_RATIO * chucking.grip.across_mm)
         why = "An end is slender" if slim else f"{long}, over {CENTRE_RATIO:.0f}"
         yield Notice("wants-centre", "method.support", f"{why}: it runs on the centre. To do without, say why.")
 

@@ -20,6 +20,18 @@ HOLD_CLEARANCE_MM = 6.0
 LEAST_GRIP_MM = 8.0
 """Least length that three jaws hold (practice)."""
 _CUT_MM = 0.01
+NEARLY = 1e-9
+"""Share of a limit by which a figure worked out from typed ones may pass it for its last bit alone: fractions and
+inches are no whole numbers of it, and their sums end this way or that."""
+
+
+def over(value: float, limit: float) -> bool:
+    """Whether a figure passes a limit; met exactly it does not, however it was added up.
+
+    >>> over(0.1 + 0.2, 0.3), over(0.3001, 0.3)
+    (False, True)
+    """
+    return value > limit + NEARLY * abs(limit)
 
 
 @dataclass(frozen=True, slots=True)
@@ -53,7 +65,7 @@ def cut_mm(part: Part, numbers: tuple[int, ...]) -> float:
 
 def draws_out(part: Part, ends: Ends) -> bool:
     """Whether a first end that is worked close to the jaws can then be drawn out with its bar, to part it off."""
-    return cut_mm(part, ends.first) + HOLD_CLEARANCE_MM < part.overall_mm
+    return over(part.overall_mm, cut_mm(part, ends.first) + HOLD_CLEARANCE_MM)
 
 
 def _long(job: Job, ratio: float) -> Settled:
@@ -61,7 +73,7 @@ def _long(job: Job, ratio: float) -> Settled:
     bar = (
         f"{told(part.overall_mm, unit)} of a {told(part.stock.across.mm, unit, fine=True)} bar is {ratio:.1f} diameters"
     )
-    if ratio > STEADY_RATIO:
+    if over(ratio, STEADY_RATIO):
         text = f"{bar}: over {STEADY_RATIO:.0f} nothing hangs out unsupported. Sawn blanks, each end held short."
         return Settled("blanks-first", Notice("long-refused", "method.order", text))
     if job.method.overruled:
@@ -73,7 +85,8 @@ def _long(job: Job, ratio: float) -> Settled:
 
 def _blank_holds(part: Part, ends: Ends) -> bool:
     """Whether jaws have enough of a sawn blank while its first end is worked."""
-    return part.overall_mm + FACING_MM - cut_mm(part, ends.first) - HOLD_CLEARANCE_MM >= LEAST_GRIP_MM
+    left = part.overall_mm + FACING_MM - cut_mm(part, ends.first) - HOLD_CLEARANCE_MM
+    return not over(LEAST_GRIP_MM, left)
 
 
 def settle(job: Job, ends: Ends, *, guided: bool) -> Settled:
@@ -87,10 +100,11 @@ def settle(job: Job, ends: Ends, *, guided: bool) -> Settled:
         return Settled(chosen)
     ratio = slenderness(part)
     if chosen == "from-the-bar":
-        if guided and CENTRE_RATIO < ratio <= STEADY_RATIO and not job.method.overruled:
+        long = over(ratio, CENTRE_RATIO)
+        if guided and long and not over(ratio, STEADY_RATIO) and not job.method.overruled:
             return Settled(chosen, guided=True)
-        return _long(job, ratio) if ratio > CENTRE_RATIO else Settled(chosen)
-    if ratio <= CENTRE_RATIO and not _blank_holds(part, ends):
+        return _long(job, ratio) if long else Settled(chosen)
+    if not over(ratio, CENTRE_RATIO) and not _blank_holds(part, ends):
         return Settled("from-the-bar", Notice("short-blank", "method.order", _short(part, ends, job.unit)))
     return Settled(chosen)
 

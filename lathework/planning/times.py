@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from math import fsum
 
 from lathework.figures import PRACTICE, Answer, Figure, Given
 from lathework.job.model import Job
@@ -114,7 +115,7 @@ def piece_time(job: Job, operations: tuple[Operation, ...]) -> Figure:
     shares = [(o.title, cutting_minutes(job, o, facing) + handling) for o in operations]
     return Figure(
         "time for a piece",
-        sum(minutes for _, minutes in shares),
+        fsum(minutes for _, minutes in shares),
         "min",
         "sum of all; cutting by feed and speed, and handling, at each step",
         PRACTICE,

@@ -16,6 +16,7 @@ from lathework.planning.order import (
     STEADY_RATIO,
     cut_mm,
     draws_out,
+    over,
     slenderness,
 )
 from lathework.planning.threads.thread_work import ThreadWork
@@ -32,11 +33,11 @@ MOST_CHUCKED_MM = 25.0
 def carried(work: Work, worked_mm: float, across_mm: float, made: tuple[Placed, ...]) -> Carried:
     """What holds up an end worked over `worked_mm`, held on `across_mm` (millimetres). Source: practice."""
     method, ratio = work.job.method, worked_mm / across_mm
-    slim = any(worked_mm >= p.far_mm > SLENDER_RATIO * p.turned_mm for p in made)
-    hangs = (ratio > CENTRE_RATIO or slim) and not method.overruled
+    slim = any(not over(p.far_mm, worked_mm) and over(p.far_mm, SLENDER_RATIO * p.turned_mm) for p in made)
+    hangs = (over(ratio, CENTRE_RATIO) or slim) and not method.overruled
     if made and made[0].turned_mm < LEAST_CENTRED_MM:
-        return "steps" if hangs or ratio > STEADY_RATIO else "chuck"
-    if ratio > STEADY_RATIO:
+        return "steps" if hangs or over(ratio, STEADY_RATIO) else "chuck"
+    if over(ratio, STEADY_RATIO):
         return "steady"
     return "centre" if hangs or method.support == "centre" else "chuck"
 
@@ -56,7 +57,7 @@ def _one_ended(work: Work, base: Chucking) -> Chucking:
     if work.part.stock.form == "bolt" and near > overall - CLEAR_MM:
         # Turned right up to its head: that must stand a little out of the jaws.
         return replace(base, stick_out_mm=overall + CLEAR_MM)
-    if overall <= CENTRE_RATIO * across:
+    if not over(overall, CENTRE_RATIO * across):
         return base
     if work.part.stock.form == "kept":
         near = max(near, across)
@@ -93,7 +94,7 @@ def _first(work: Work, *, second: bool) -> tuple[Chucking, ...]:
     if work.order == "blanks-first":
         return _carried(work, _blank(base, worked))
     on_bar = replace(base, grip=replace(base.grip, words="the bar"), on_bar=True)
-    if slenderness(part) > CENTRE_RATIO and draws_out(part, work.ends):
+    if over(slenderness(part), CENTRE_RATIO) and draws_out(part, work.ends):
         short = replace(on_bar, stick_out_mm=worked + HOLD_CLEARANCE_MM, worked_mm=worked)
         return (*_carried(work, short), _drawn(work, on_bar))
     if work.settled.guided:
@@ -153,7 +154,7 @@ def _carried(work: Work, base: Chucking) -> tuple[Chucking, ...]:
     # The kerf behind a part is no part of it.
     worked = min(base.worked_mm, base.overall_mm)
     way = carried(work, worked, base.grip.across_mm, base.made)
-    if way == "chuck" or not base.made or worked <= CENTRE_RATIO * base.grip.across_mm:
+    if way == "chuck" or not base.made or not over(worked, CENTRE_RATIO * base.grip.across_mm):
         return (replace(base, carried=way if base.made else "chuck"),)
     again = () if base.parted else _pushed_in(work, base)
     tasks: tuple[Task, ...] = ("turn",) if again else ("turn", "thread")

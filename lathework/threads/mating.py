@@ -113,7 +113,7 @@ def _meet(pair: Pair, bolt: Thread, nut: Thread, outside: Sizes, inside: Sizes, 
     at_crests = inside.major - outside.major
     room = at_flanks if overlap > 0 else inside.minor - outside.major
     starts = room >= 0 and (overlap <= 0 or at_crests >= 0)
-    tangent = sum(math.tan(math.radians(t.form.angle_deg / 2)) for t in (bolt, nut)) / 2
+    tangent = math.fsum(math.tan(math.radians(t.form.angle_deg / 2)) for t in (bolt, nut)) / 2
     threads: float | None = None
     if not starts:
         threads = 0.0

@@ -44,11 +44,11 @@ def drift(pieces: Sequence[int], sizes_mm: Sequence[float], target: Target, unit
     if count < LEAST_PIECES:
         return None
     mean_piece, mean_mm = fmean(pieces), fmean(sizes_mm)
-    spread = sum((x - mean_piece) ** 2 for x in pieces)
-    products = sum((x - mean_piece) * (y - mean_mm) for x, y in zip(pieces, sizes_mm, strict=True))
+    spread = math.fsum((x - mean_piece) ** 2 for x in pieces)
+    products = math.fsum((x - mean_piece) * (y - mean_mm) for x, y in zip(pieces, sizes_mm, strict=True))
     slope_mm = products / spread
     intercept_mm = mean_mm - slope_mm * mean_piece
-    rest = sum((y - intercept_mm - slope_mm * x) ** 2 for x, y in zip(pieces, sizes_mm, strict=True))
+    rest = math.fsum((y - intercept_mm - slope_mm * x) ** 2 for x, y in zip(pieces, sizes_mm, strict=True))
     per = convert(1.0, "mm", unit)
     slope = Figure(
         "drift per piece",

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, replace
+from math import fsum
 
 from lathework.drawing.part.layout import CHAR, LABEL_ROW
 from lathework.drawing.shapes import Label, Line, Path, Role, Sheet, mirrored
@@ -53,7 +54,7 @@ def _shifted(pieces: Sequence[Lying], gap_mm: float) -> tuple[Lying, ...]:
 
 def _scaled(pieces: Sequence[Lying], room: Room, gaps: int) -> tuple[float, float]:
     """Sheet units a millimetre, and millimetres that the pieces take along with `gaps` between them left out."""
-    along = sum(_extent(pieces, place) for place in {one.apart for one in pieces}) if gaps else _whole(pieces)
+    along = fsum(_extent(pieces, place) for place in {one.apart for one in pieces}) if gaps else _whole(pieces)
     across = max(one.outer_mm for one in pieces)
     wide = room.width - 2 * MARGIN - GAP * gaps
     return min(wide / along, (room.height - 2 * MARGIN - NAMES * LABEL_ROW) / across), along

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from math import fsum
+
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.threads.thread import Thread
 
@@ -35,7 +37,7 @@ def there_and_back(turns: float, *, speed: Figure | None, off_lathe: bool, also:
     """
     around = VISE_MIN if off_lathe else HANDLING_MIN
     given = [Given("there and back", THERE_AND_BACK), Given("turns", turns), Given("handling", around, "min"), *also]
-    total = around + sum(one.value for one in also)
+    total = around + fsum(one.value for one in also)
     plus = "".join(f" + {one.name}" for one in also)
     if speed is not None:
         total += THERE_AND_BACK * turns / speed.value

@@ -10,7 +10,7 @@ from lathework.figures import Figure, added
 from lathework.part.stock import FACING_MM
 from lathework.planning.chucking import BOLT_SHANK, Chucking
 from lathework.planning.operation import Cut, Operation, keyed, makes
-from lathework.planning.order import CENTRE_RATIO
+from lathework.planning.order import CENTRE_RATIO, over
 from lathework.planning.positions import along, given
 from lathework.planning.steps import measures
 from lathework.planning.steps.holding import (
@@ -87,7 +87,7 @@ def face(work: Work, chucking: Chucking) -> Operation:
 
 def _face_cautions(work: Work, chucking: Chucking) -> tuple[Caution, ...]:
     bar = work.part.stock.bar_length
-    hangs = min(chucking.worked_mm, chucking.overall_mm) > CENTRE_RATIO * chucking.grip.across_mm
+    hangs = over(min(chucking.worked_mm, chucking.overall_mm), CENTRE_RATIO * chucking.grip.across_mm)
     behind = chucking.on_bar and bar is not None and bar.mm > LONG_BAR_MM
     return (
         cautions.KEY_OUT,
