@@ -3,16 +3,22 @@
 from __future__ import annotations
 
 import os
+import signal
 import subprocess
+import sys
 import tempfile
 import time
 from concurrent.futures import ThreadPoolExecutor
+from contextlib import suppress
 from dataclasses import dataclass
 from pathlib import Path
 
 from launcher.environment import ROOT, WEB, chromium, prepared
 from launcher.messages import say
 from launcher.serve import many_starts
+
+MOST_MINUTES, STACKS_S = 40, 5.0
+"""How long everything together may take; and how long what hangs has to say where."""
 
 
 @dataclass(frozen=True)
@@ -42,8 +48,41 @@ def _checks(python: Path) -> list[Check]:
 
 def _tests(python: Path, only: list[str]) -> Check:
     # One more at a time than there are processors: a page often waits for its server, and a server for its page.
-    which = only or ["--parallel", str((os.cpu_count() or 1) + 1), "tests", "server", "lathework", "launcher"]
+    which = ["--testrunner", "tests.runner.TimedRunner"]
+    which += only or ["--parallel", str((os.cpu_count() or 1) + 1), "tests", "server", "lathework", "launcher"]
     return Check("tests", [str(python), "server/manage.py", "test", *which], ROOT)
+
+
+def _said(python: Path) -> str:
+    """Which interpreter the checks run on."""
+    command = [str(python), "-c", "import platform; print(platform.python_implementation(), platform.python_version())"]
+    return subprocess.run(command, check=True, capture_output=True, text=True).stdout.strip()
+
+
+def _ended_in_time(check: Check, env: dict[str, str], until_s: float) -> str:
+    """What went wrong with a check that may run until then (seconds of the steady clock); "" where it ended well.
+
+    One that hangs is asked where, and ended with every process that it began.
+    """
+    with subprocess.Popen(check.command, cwd=check.folder, env=env, start_new_session=True) as running:
+        try:
+            return check.name if running.wait(max(0.0, until_s - time.monotonic())) else ""
+        except subprocess.TimeoutExpired:
+            if sys.platform != "win32":
+                os.killpg(running.pid, signal.SIGUSR1)
+                time.sleep(STACKS_S)
+            return f"{check.name}: over {MOST_MINUTES} minutes, where it hung stands above"
+        finally:
+            _end_group(running)
+
+
+def _end_group(running: subprocess.Popen[bytes]) -> None:
+    """End a process, where it is not over yet, and what it began and left behind."""
+    if sys.platform == "win32":
+        running.kill()
+        return
+    with suppress(ProcessLookupError):
+        os.killpg(running.pid, signal.SIGKILL)
 
 
 def _together(checks: list[Check], env: dict[str, str]) -> list[str]:
@@ -75,7 +114,7 @@ def run_tests(only: list[str], *, same_draws: bool) -> int:
     With `same_draws` the property tests draw the same examples in each run, so that a run says only what changed.
     """
     python = prepared(dev=True)
-    started = time.monotonic()
+    started, interpreter = time.monotonic(), _said(python)
     with tempfile.TemporaryDirectory(prefix="conch-test-") as data:
         env = {**many_starts(Path(data)), "CONCH_CHROMIUM": chromium()}
         if same_draws:
@@ -84,9 +123,9 @@ def run_tests(only: list[str], *, same_draws: bool) -> int:
             env.pop("CI", None)
         failed = [] if only else _together(_checks(python), env)
         tests = _tests(python, only)
-        say(f"== {tests.name}")
-        if subprocess.run(tests.command, cwd=tests.folder, env=env, check=False).returncode:
-            failed.append(tests.name)
+        say(f"== {tests.name}, on {interpreter}")
+        if wrong := _ended_in_time(tests, env, started + 60 * MOST_MINUTES):
+            failed.append(wrong)
     minutes = (time.monotonic() - started) / 60
-    say(f"== {'failed: ' + ', '.join(failed) if failed else 'all green'} ({minutes:.1f} minutes)")
+    say(f"== {'failed: ' + ', '.join(failed) if failed else 'all green'} ({minutes:.1f} minutes, {interpreter})")
     return 1 if failed else 0

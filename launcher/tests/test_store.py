@@ -16,6 +16,7 @@ from hypothesis import strategies as st
 
 from launcher.tests.case import CommandCase
 from server import store
+from tests.processes import ended
 
 HOLD = """
 import sys
@@ -178,7 +179,7 @@ class Refused(StoreCase):
         sound = self.make(self.folder / "sound.sqlite3", "sound")
         self.make(self.store, "mine")
         command = [sys.executable, "-c", HOLD, str(self.data)]
-        with subprocess.Popen(command, cwd=ROOT, stdin=subprocess.PIPE, stdout=subprocess.PIPE) as other:
+        with ended(subprocess.Popen(command, cwd=ROOT, stdin=subprocess.PIPE, stdout=subprocess.PIPE)) as other:
             assert other.stdout is not None
             other.stdout.readline()
             told = self.stopped("restore", str(sound), "--data", str(self.data))

@@ -11,6 +11,7 @@ import sys
 import tempfile
 import time
 import unittest
+from concurrent.futures import ThreadPoolExecutor
 from contextlib import closing, suppress
 from pathlib import Path
 
@@ -18,6 +19,7 @@ from server.store import NAME, SIDES, is_unborn
 from tests.browser.server import DEMO_JOBS, ROOT, Server
 from tests.campaign.client import Client, Lost
 from tests.campaign.disks import NO_ROOM, READ_ONLY, can_mount, start_on
+from tests.processes import ended
 
 OLD_STORE = ROOT / "server" / "jobs" / "tests" / "data" / "store-2.sqlite3.gz"
 OLD_JOBS = 23
@@ -62,7 +64,7 @@ class Starts(unittest.TestCase):
 
     def refused(self) -> str:
         """The one line of a start that cannot go on; exit status 2."""
-        with self.begun() as process:
+        with ended(self.begun()) as process:
             out, err = process.communicate(timeout=60)
         self.assertEqual((process.returncode, out), (2, ""), err)
         lines = err.strip().splitlines()
@@ -72,7 +74,7 @@ class Starts(unittest.TestCase):
 
     def test_a_first_start_that_was_killed_loads_its_demo_the_next_time(self) -> None:
         for after in (0.3, 0.5, 0.7, 0.9):
-            with self.begun() as process:
+            with ended(self.begun()) as process:
                 time.sleep(after)
                 process.send_signal(signal.SIGKILL)
         self.assertEqual(self.jobs(self.served()), DEMO_JOBS)
@@ -99,7 +101,7 @@ class Starts(unittest.TestCase):
                 server.stop()
 
     def test_two_starts_at_once_are_one(self) -> None:
-        with self.begun() as one, self.begun() as two:
+        with ended(self.begun()) as one, ended(self.begun()) as two:
             lines = {process: process.stdout.readline() for process in (one, two) if process.stdout}
             serving = [process for process, line in lines.items() if "Conch is at" in line]
             self.assertEqual(len(serving), 1, lines)
@@ -110,9 +112,27 @@ class Starts(unittest.TestCase):
             serving[0].terminate()
         self.assertEqual(self.jobs(self.served()), DEMO_JOBS)
 
+    def test_two_first_starts_make_their_key_at_once(self) -> None:
+        """Ten that read the settings together: each has a key, and the one that is kept is whole."""
+        command = [sys.executable, "-c", "from server.settings import SECRET_KEY; print(SECRET_KEY)"]
+        env = {**os.environ, "CONCH_DATA": str(self.data)}
+
+        def read() -> subprocess.CompletedProcess[str]:
+            return subprocess.run(command, cwd=ROOT, env=env, capture_output=True, text=True, timeout=60, check=False)
+
+        for _ in range(3):
+            (self.data / "secret-key").unlink(missing_ok=True)
+            with ThreadPoolExecutor(10) as pool:
+                said = [(one.stdout, one.stderr) for one in pool.map(lambda _: read(), range(10))]
+            self.assertEqual([err for _, err in said if err], [])
+            kept = (self.data / "secret-key").read_text(encoding="ascii")
+            self.assertIn(kept, {out.strip() for out, _ in said})
+            self.assertGreater(len(kept), 60)
+            self.assertEqual(list(self.data.glob(".secret-key*")), [])
+
     def test_a_launcher_that_is_killed_takes_its_server_with_it(self) -> None:
         command = [sys.executable, str(ROOT / "conch"), "start", "--port", "0", "--data", str(self.data)]
-        with subprocess.Popen(command, stdout=subprocess.PIPE, stderr=subprocess.DEVNULL, text=True) as launcher:
+        with ended(subprocess.Popen(command, stdout=subprocess.PIPE, stderr=subprocess.DEVNULL, text=True)) as launcher:
             assert launcher.stdout is not None
             address = launcher.stdout.readline()
             port = int(address.split(":")[2].partition("/")[0])
@@ -129,7 +149,7 @@ class Starts(unittest.TestCase):
 
     def test_a_launcher_that_is_told_to_end_ends_its_server_without_a_word(self) -> None:
         command = [sys.executable, str(ROOT / "conch"), "start", "--port", "0", "--data", str(self.data)]
-        with subprocess.Popen(command, stdout=subprocess.PIPE, stderr=subprocess.PIPE, text=True) as launcher:
+        with ended(subprocess.Popen(command, stdout=subprocess.PIPE, stderr=subprocess.PIPE, text=True)) as launcher:
             assert launcher.stdout is not None
             self.assertIn("Conch is at", launcher.stdout.readline())
             launcher.terminate()
@@ -192,7 +212,7 @@ class Starts(unittest.TestCase):
             while True:
                 os.write(line, b" " * 4096)
         os.set_blocking(line, True)
-        with self.begun(line) as process, os.fdopen(outlet, "rb") as said:
+        with ended(self.begun(line)) as process, os.fdopen(outlet, "rb") as said:
             os.close(line)
             while not _catches_term(process.pid):
                 self.assertIsNone(process.poll())
