@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from http.client import responses
 from typing import Any
 
 from ninja import NinjaAPI
@@ -19,7 +18,7 @@ from server.kit.api import router as kit
 from server.logbook.api import router as logbook
 from server.news.api import router as news
 from server.reference.api import router as reference
-from server.site.problems import PROBLEM_CODES, PROBLEM_TYPE, register_problems
+from server.site.problems import PROBLEM_CODES, PROBLEM_TYPE, TITLES, register_problems
 from server.upkeep.api import router as upkeep
 
 
@@ -36,7 +35,7 @@ class Api(NinjaAPI):
                     continue
                 [content] = refused["content"].values()
                 for code in PROBLEM_CODES:
-                    words = {"description": responses[code]}
+                    words = {"description": TITLES[code]}
                     operation["responses"][code] = words | {"content": {PROBLEM_TYPE: content}}
         return schema
 

@@ -62,6 +62,19 @@ class NotAllowed(Exception):
         self.code = code
 
 
+TITLES = {
+    400: "Unreadable request",
+    401: "Not known",
+    403: "Not allowed",
+    404: "Not found",
+    409: "Not now",
+    413: "Too large",
+    415: "Not JSON",
+    422: "Check the fields",
+    503: "Not now",
+    507: "Not stored",
+}
+"""What each code is called here: the interpreters call some of them otherwise from one to the next."""
 PROBLEM_TYPE = "application/problem+json"
 _LONGEST_FIELD = 200
 #: Declared by every endpoint that can fail. The API's schema names the other codes: a model each takes long to make.
@@ -71,19 +84,7 @@ PROBLEM_CODES = (400, 401, 403, 404, 409, 413, 415, 422)
 
 def problem(status: int, code: str, detail: str, errors: Sequence[FieldError] = ()) -> HttpResponse:
     """One problem answer."""
-    titles = {
-        400: "Unreadable request",
-        401: "Not known",
-        403: "Not allowed",
-        404: "Not found",
-        409: "Not now",
-        413: "Too large",
-        415: "Not JSON",
-        422: "Check the fields",
-        503: "Not now",
-        507: "Not stored",
-    }
-    told = Problem(titles.get(status, "Error"), status, code, _whole(detail), tuple(_told(error) for error in errors))
+    told = Problem(TITLES.get(status, "Error"), status, code, _whole(detail), tuple(_told(error) for error in errors))
     return HttpResponse(orjson.dumps(told), status=status, content_type=PROBLEM_TYPE)
 
 

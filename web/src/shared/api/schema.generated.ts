@@ -6186,7 +6186,7 @@ export interface operations {
                     "application/json": components["schemas"]["DevicesShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -6195,7 +6195,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -6204,7 +6204,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -6213,7 +6213,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6222,7 +6222,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6231,7 +6231,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -6240,7 +6240,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -6249,7 +6249,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6282,7 +6282,7 @@ export interface operations {
                     "application/json": components["schemas"]["DevicesShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -6291,7 +6291,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -6300,7 +6300,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -6309,7 +6309,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6318,7 +6318,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6327,7 +6327,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -6336,7 +6336,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -6345,7 +6345,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6380,7 +6380,7 @@ export interface operations {
                     "application/json": components["schemas"]["DevicesShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -6389,7 +6389,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -6398,7 +6398,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -6407,7 +6407,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6416,7 +6416,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6425,7 +6425,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -6434,7 +6434,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -6443,7 +6443,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6474,7 +6474,7 @@ export interface operations {
                     "application/json": components["schemas"]["DevicesShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -6483,7 +6483,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -6492,7 +6492,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -6501,7 +6501,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6510,7 +6510,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6519,7 +6519,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -6528,7 +6528,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -6537,7 +6537,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6566,7 +6566,7 @@ export interface operations {
                     "application/zip": string;
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -6575,7 +6575,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -6584,7 +6584,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -6593,7 +6593,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6602,7 +6602,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6611,7 +6611,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -6620,7 +6620,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -6629,7 +6629,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6666,7 +6666,7 @@ export interface operations {
                     "application/json": components["schemas"]["GearsShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -6675,7 +6675,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -6684,7 +6684,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -6693,7 +6693,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6702,7 +6702,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6711,7 +6711,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -6720,7 +6720,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -6729,7 +6729,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6758,7 +6758,7 @@ export interface operations {
                     "application/json": components["schemas"]["HealthShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -6767,7 +6767,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -6776,7 +6776,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -6785,7 +6785,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6794,7 +6794,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6803,7 +6803,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -6812,7 +6812,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -6821,7 +6821,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6878,7 +6878,7 @@ export interface operations {
                     "application/json": components["schemas"]["HolderDesigned"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -6887,7 +6887,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -6896,7 +6896,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -6905,7 +6905,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -6914,7 +6914,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -6923,7 +6923,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -6932,7 +6932,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -6941,7 +6941,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -6998,7 +6998,7 @@ export interface operations {
                     "image/vnd.dxf": string;
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7007,7 +7007,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7016,7 +7016,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -7025,7 +7025,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7034,7 +7034,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7043,7 +7043,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -7052,7 +7052,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -7061,7 +7061,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7118,7 +7118,7 @@ export interface operations {
                     "image/svg+xml": string;
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7127,7 +7127,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7136,7 +7136,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -7145,7 +7145,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7154,7 +7154,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7163,7 +7163,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -7172,7 +7172,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -7181,7 +7181,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7236,7 +7236,7 @@ export interface operations {
                     "application/pdf": string;
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7245,7 +7245,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7254,7 +7254,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -7263,7 +7263,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7272,7 +7272,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7281,7 +7281,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -7290,7 +7290,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -7299,7 +7299,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7332,7 +7332,7 @@ export interface operations {
                     "application/json": components["schemas"]["IdentifiedShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7341,7 +7341,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7350,7 +7350,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -7359,7 +7359,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7368,7 +7368,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7377,7 +7377,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -7386,7 +7386,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -7395,7 +7395,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7448,7 +7448,7 @@ export interface operations {
                     "application/json": components["schemas"]["OffsetShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7457,7 +7457,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7466,7 +7466,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -7475,7 +7475,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7484,7 +7484,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7493,7 +7493,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -7502,7 +7502,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -7511,7 +7511,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7544,7 +7544,7 @@ export interface operations {
                     "application/json": components["schemas"]["HeardShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7553,7 +7553,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7562,7 +7562,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -7571,7 +7571,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7580,7 +7580,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7589,7 +7589,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -7598,7 +7598,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -7607,7 +7607,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7640,7 +7640,7 @@ export interface operations {
                     "application/json": components["schemas"]["InstrumentShown"][];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7649,7 +7649,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7658,7 +7658,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -7667,7 +7667,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7676,7 +7676,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7685,7 +7685,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -7694,7 +7694,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -7703,7 +7703,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7735,7 +7735,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobsPage"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7744,7 +7744,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7753,7 +7753,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -7762,7 +7762,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7771,7 +7771,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7780,7 +7780,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -7789,7 +7789,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -7798,7 +7798,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7834,7 +7834,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7843,7 +7843,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7852,7 +7852,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -7861,7 +7861,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7870,7 +7870,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7879,7 +7879,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -7888,7 +7888,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -7897,7 +7897,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7953,7 +7953,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -7962,7 +7962,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -7971,7 +7971,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -7980,7 +7980,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -7989,7 +7989,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7998,7 +7998,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -8007,7 +8007,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -8016,7 +8016,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8052,7 +8052,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8061,7 +8061,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8070,7 +8070,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -8079,7 +8079,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8088,7 +8088,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -8097,7 +8097,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -8106,7 +8106,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -8115,7 +8115,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8151,7 +8151,7 @@ export interface operations {
                     "application/json": components["schemas"]["StartSketch"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8160,7 +8160,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8169,7 +8169,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -8178,7 +8178,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8187,7 +8187,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -8196,7 +8196,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -8205,7 +8205,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -8214,7 +8214,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8253,7 +8253,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlanShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8262,7 +8262,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8271,7 +8271,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -8280,7 +8280,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8289,7 +8289,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -8298,7 +8298,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -8307,7 +8307,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -8316,7 +8316,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8349,7 +8349,7 @@ export interface operations {
                     "application/json": components["schemas"]["StudRepairShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8358,7 +8358,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8367,7 +8367,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -8376,7 +8376,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8385,7 +8385,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -8394,7 +8394,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -8403,7 +8403,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -8412,7 +8412,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8447,7 +8447,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8456,7 +8456,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8465,7 +8465,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -8474,7 +8474,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8483,7 +8483,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -8492,7 +8492,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -8501,7 +8501,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -8510,7 +8510,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8552,7 +8552,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8561,7 +8561,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8570,7 +8570,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -8579,7 +8579,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8588,7 +8588,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -8597,7 +8597,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -8606,7 +8606,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -8615,7 +8615,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8653,7 +8653,7 @@ export interface operations {
                     "application/json": components["schemas"]["StandingShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8662,7 +8662,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8671,7 +8671,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -8680,7 +8680,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8689,7 +8689,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -8698,7 +8698,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -8707,7 +8707,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -8716,7 +8716,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8749,7 +8749,7 @@ export interface operations {
                     "application/json": components["schemas"]["BatchShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8758,7 +8758,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8767,7 +8767,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -8776,7 +8776,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8785,7 +8785,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -8794,7 +8794,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -8803,7 +8803,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -8812,7 +8812,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8843,7 +8843,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobBench"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8852,7 +8852,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8861,7 +8861,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -8870,7 +8870,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8879,7 +8879,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -8888,7 +8888,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -8897,7 +8897,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -8906,7 +8906,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -8944,7 +8944,7 @@ export interface operations {
                     "application/json": components["schemas"]["StandingShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -8953,7 +8953,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -8962,7 +8962,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -8971,7 +8971,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -8980,7 +8980,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -8989,7 +8989,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -8998,7 +8998,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -9007,7 +9007,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9045,7 +9045,7 @@ export interface operations {
                     "application/json": components["schemas"]["StandingShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9054,7 +9054,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9063,7 +9063,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9072,7 +9072,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9081,7 +9081,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -9090,7 +9090,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -9099,7 +9099,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -9108,7 +9108,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9146,7 +9146,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobBench"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9155,7 +9155,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9164,7 +9164,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9173,7 +9173,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9182,7 +9182,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -9191,7 +9191,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -9200,7 +9200,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -9209,7 +9209,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9247,7 +9247,7 @@ export interface operations {
                     "application/json": components["schemas"]["StandingShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9256,7 +9256,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9265,7 +9265,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9274,7 +9274,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9283,7 +9283,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -9292,7 +9292,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -9301,7 +9301,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -9310,7 +9310,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9343,7 +9343,7 @@ export interface operations {
                     };
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9352,7 +9352,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9361,7 +9361,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9370,7 +9370,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9379,7 +9379,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -9388,7 +9388,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -9397,7 +9397,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -9406,7 +9406,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9438,7 +9438,7 @@ export interface operations {
                     "text/event-stream": components["schemas"]["Streamed"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9447,7 +9447,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9456,7 +9456,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9465,7 +9465,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9474,7 +9474,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -9483,7 +9483,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -9492,7 +9492,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -9501,7 +9501,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9535,7 +9535,7 @@ export interface operations {
                     "application/json": components["schemas"]["Meanwhile"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9544,7 +9544,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9553,7 +9553,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9562,7 +9562,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9571,7 +9571,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -9580,7 +9580,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -9589,7 +9589,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -9598,7 +9598,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9631,7 +9631,7 @@ export interface operations {
                     "application/json": components["schemas"]["NeedShown"][];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9640,7 +9640,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9649,7 +9649,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9658,7 +9658,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9667,7 +9667,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -9676,7 +9676,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -9685,7 +9685,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -9694,7 +9694,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9728,7 +9728,7 @@ export interface operations {
                     "image/vnd.dxf": string;
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9737,7 +9737,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9746,7 +9746,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9755,7 +9755,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9764,7 +9764,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -9773,7 +9773,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -9782,7 +9782,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -9791,7 +9791,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9825,7 +9825,7 @@ export interface operations {
                     "image/svg+xml": string;
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9834,7 +9834,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9843,7 +9843,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9852,7 +9852,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9861,7 +9861,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -9870,7 +9870,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -9879,7 +9879,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -9888,7 +9888,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9919,7 +9919,7 @@ export interface operations {
                     "text/csv": string;
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -9928,7 +9928,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -9937,7 +9937,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -9946,7 +9946,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -9955,7 +9955,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -9964,7 +9964,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -9973,7 +9973,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -9982,7 +9982,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10020,7 +10020,7 @@ export interface operations {
                     "application/json": components["schemas"]["StandingShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10029,7 +10029,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -10038,7 +10038,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10047,7 +10047,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10056,7 +10056,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10065,7 +10065,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -10074,7 +10074,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -10083,7 +10083,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10121,7 +10121,7 @@ export interface operations {
                     "application/json": components["schemas"]["StandingShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10130,7 +10130,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -10139,7 +10139,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10148,7 +10148,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10157,7 +10157,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10166,7 +10166,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -10175,7 +10175,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -10184,7 +10184,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10215,7 +10215,7 @@ export interface operations {
                     "application/pdf": string;
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10224,7 +10224,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -10233,7 +10233,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10242,7 +10242,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10251,7 +10251,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10260,7 +10260,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -10269,7 +10269,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -10278,7 +10278,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10309,7 +10309,7 @@ export interface operations {
                     "application/json": components["schemas"]["StandingShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10318,7 +10318,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -10327,7 +10327,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10336,7 +10336,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10345,7 +10345,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10354,7 +10354,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -10363,7 +10363,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -10372,7 +10372,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10410,7 +10410,7 @@ export interface operations {
                     "application/json": components["schemas"]["StandingShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10419,7 +10419,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -10428,7 +10428,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10437,7 +10437,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10446,7 +10446,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10455,7 +10455,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -10464,7 +10464,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -10473,7 +10473,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10511,7 +10511,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobBench"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10520,7 +10520,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -10529,7 +10529,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10538,7 +10538,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10547,7 +10547,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10556,7 +10556,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -10565,7 +10565,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -10574,7 +10574,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10607,7 +10607,7 @@ export interface operations {
                     "application/json": components["schemas"]["WaysShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10616,7 +10616,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -10625,7 +10625,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10634,7 +10634,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10643,7 +10643,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10652,7 +10652,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -10661,7 +10661,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -10670,7 +10670,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10726,7 +10726,7 @@ export interface operations {
                     "application/json": components["schemas"]["KitShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10735,7 +10735,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -10744,7 +10744,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10753,7 +10753,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10762,7 +10762,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10771,7 +10771,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -10780,7 +10780,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -10789,7 +10789,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10820,7 +10820,7 @@ export interface operations {
                     "text/csv": string;
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10829,7 +10829,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -10838,7 +10838,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10847,7 +10847,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10856,7 +10856,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10865,7 +10865,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -10874,7 +10874,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -10883,7 +10883,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10934,7 +10934,7 @@ export interface operations {
                     };
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -10943,7 +10943,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -10952,7 +10952,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -10961,7 +10961,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -10970,7 +10970,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10979,7 +10979,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -10988,7 +10988,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -10997,7 +10997,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11028,7 +11028,7 @@ export interface operations {
                     "application/pdf": string;
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11037,7 +11037,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11046,7 +11046,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11055,7 +11055,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11064,7 +11064,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11073,7 +11073,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -11082,7 +11082,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -11091,7 +11091,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11124,7 +11124,7 @@ export interface operations {
                     "application/json": components["schemas"]["FileRowShown"][];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11133,7 +11133,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11142,7 +11142,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11151,7 +11151,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11160,7 +11160,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11169,7 +11169,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -11178,7 +11178,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -11187,7 +11187,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11218,7 +11218,7 @@ export interface operations {
                     "application/json": components["schemas"]["ServingShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11227,7 +11227,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11236,7 +11236,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11245,7 +11245,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11254,7 +11254,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11263,7 +11263,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -11272,7 +11272,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -11281,7 +11281,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11310,7 +11310,7 @@ export interface operations {
                     "application/json": components["schemas"]["CapabilityShown"][];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11319,7 +11319,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11328,7 +11328,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11337,7 +11337,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11346,7 +11346,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11355,7 +11355,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -11364,7 +11364,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -11373,7 +11373,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11406,7 +11406,7 @@ export interface operations {
                     "application/json": components["schemas"]["LineShown"][];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11415,7 +11415,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11424,7 +11424,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11433,7 +11433,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11442,7 +11442,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11451,7 +11451,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -11460,7 +11460,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -11469,7 +11469,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11504,7 +11504,7 @@ export interface operations {
                     "application/json": components["schemas"]["ThingShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11513,7 +11513,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11522,7 +11522,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11531,7 +11531,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11540,7 +11540,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11549,7 +11549,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -11558,7 +11558,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -11567,7 +11567,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11598,7 +11598,7 @@ export interface operations {
                     "image/jpeg": string;
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11607,7 +11607,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11616,7 +11616,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11625,7 +11625,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11634,7 +11634,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11643,7 +11643,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -11652,7 +11652,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -11661,7 +11661,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11696,7 +11696,7 @@ export interface operations {
                     "application/json": components["schemas"]["ThingShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11705,7 +11705,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11714,7 +11714,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11723,7 +11723,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11732,7 +11732,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11741,7 +11741,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -11750,7 +11750,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -11759,7 +11759,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11790,7 +11790,7 @@ export interface operations {
                     "application/json": components["schemas"]["ThingShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11799,7 +11799,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11808,7 +11808,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11817,7 +11817,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11826,7 +11826,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11835,7 +11835,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -11844,7 +11844,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -11853,7 +11853,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11884,7 +11884,7 @@ export interface operations {
                     "application/json": components["schemas"]["ThingShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11893,7 +11893,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11902,7 +11902,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11911,7 +11911,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -11920,7 +11920,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11929,7 +11929,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -11938,7 +11938,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -11947,7 +11947,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -11978,7 +11978,7 @@ export interface operations {
                     "application/json": components["schemas"]["ThingShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -11987,7 +11987,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -11996,7 +11996,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12005,7 +12005,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12014,7 +12014,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12023,7 +12023,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12032,7 +12032,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -12041,7 +12041,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12074,7 +12074,7 @@ export interface operations {
                     "application/json": components["schemas"]["LogPage"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12083,7 +12083,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12092,7 +12092,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12101,7 +12101,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12110,7 +12110,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12119,7 +12119,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12128,7 +12128,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -12137,7 +12137,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12169,7 +12169,7 @@ export interface operations {
                     "application/json": components["schemas"]["DieDid"][];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12178,7 +12178,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12187,7 +12187,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12196,7 +12196,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12205,7 +12205,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12214,7 +12214,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12223,7 +12223,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -12232,7 +12232,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12263,7 +12263,7 @@ export interface operations {
                     "application/json": components["schemas"]["DieLine"] | null;
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12272,7 +12272,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12281,7 +12281,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12290,7 +12290,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12299,7 +12299,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12308,7 +12308,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12317,7 +12317,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -12326,7 +12326,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12357,7 +12357,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobOutcome"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12366,7 +12366,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12375,7 +12375,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12384,7 +12384,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12393,7 +12393,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12402,7 +12402,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12411,7 +12411,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -12420,7 +12420,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12451,7 +12451,7 @@ export interface operations {
                     "application/json": components["schemas"]["JobCard"][];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12460,7 +12460,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12469,7 +12469,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12478,7 +12478,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12487,7 +12487,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12496,7 +12496,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12505,7 +12505,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -12514,7 +12514,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12563,7 +12563,7 @@ export interface operations {
                     "application/json": components["schemas"]["MeShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12572,7 +12572,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12581,7 +12581,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12590,7 +12590,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12599,7 +12599,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12608,7 +12608,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12617,7 +12617,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -12626,7 +12626,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12656,7 +12656,7 @@ export interface operations {
                     "text/event-stream": components["schemas"]["ChangeShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12665,7 +12665,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12674,7 +12674,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12683,7 +12683,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12692,7 +12692,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12701,7 +12701,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12710,7 +12710,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -12719,7 +12719,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12752,7 +12752,7 @@ export interface operations {
                     "application/json": components["schemas"]["MeShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12761,7 +12761,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12770,7 +12770,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12779,7 +12779,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12788,7 +12788,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12797,7 +12797,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12806,7 +12806,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -12815,7 +12815,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12846,7 +12846,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlaceShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12855,7 +12855,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12864,7 +12864,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12873,7 +12873,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12882,7 +12882,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12891,7 +12891,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12900,7 +12900,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -12909,7 +12909,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12942,7 +12942,7 @@ export interface operations {
                     "application/json": components["schemas"]["NominalShown"][];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -12951,7 +12951,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12960,7 +12960,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12969,7 +12969,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -12978,7 +12978,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -12987,7 +12987,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -12996,7 +12996,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -13005,7 +13005,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -13036,7 +13036,7 @@ export interface operations {
                     "application/json": components["schemas"]["SizeShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13045,7 +13045,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13054,7 +13054,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13063,7 +13063,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13072,7 +13072,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -13081,7 +13081,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -13090,7 +13090,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -13099,7 +13099,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -13136,7 +13136,7 @@ export interface operations {
                     "application/json": components["schemas"]["CardShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13145,7 +13145,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13154,7 +13154,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13163,7 +13163,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13172,7 +13172,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -13181,7 +13181,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -13190,7 +13190,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -13199,7 +13199,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -13236,7 +13236,7 @@ export interface operations {
                     "text/csv": string;
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13245,7 +13245,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13254,7 +13254,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13263,7 +13263,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13272,7 +13272,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -13281,7 +13281,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -13290,7 +13290,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -13299,7 +13299,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -13336,7 +13336,7 @@ export interface operations {
                     "image/vnd.dxf": string;
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13345,7 +13345,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13354,7 +13354,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13363,7 +13363,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13372,7 +13372,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -13381,7 +13381,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -13390,7 +13390,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -13399,7 +13399,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -13438,7 +13438,7 @@ export interface operations {
                     };
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13447,7 +13447,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13456,7 +13456,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13465,7 +13465,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13474,7 +13474,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -13483,7 +13483,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -13492,7 +13492,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -13501,7 +13501,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -13538,7 +13538,7 @@ export interface operations {
                     "image/svg+xml": string;
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13547,7 +13547,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13556,7 +13556,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13565,7 +13565,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13574,7 +13574,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -13583,7 +13583,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -13592,7 +13592,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -13601,7 +13601,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -13654,7 +13654,7 @@ export interface operations {
                     "application/json": components["schemas"]["Kept"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13663,7 +13663,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13672,7 +13672,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13681,7 +13681,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13690,7 +13690,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -13699,7 +13699,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -13708,7 +13708,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -13717,7 +13717,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -13748,7 +13748,7 @@ export interface operations {
                     "application/json": components["schemas"]["Kept"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13757,7 +13757,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13766,7 +13766,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13775,7 +13775,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13784,7 +13784,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -13793,7 +13793,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -13802,7 +13802,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -13811,7 +13811,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -13850,7 +13850,7 @@ export interface operations {
                     "application/json": components["schemas"]["HoleShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13859,7 +13859,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13868,7 +13868,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13877,7 +13877,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13886,7 +13886,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -13895,7 +13895,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -13904,7 +13904,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -13913,7 +13913,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -13945,7 +13945,7 @@ export interface operations {
                     "application/json": components["schemas"]["MatingShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13954,7 +13954,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13963,7 +13963,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13972,7 +13972,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -13981,7 +13981,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -13990,7 +13990,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -13999,7 +13999,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -14008,7 +14008,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -14041,7 +14041,7 @@ export interface operations {
                     "application/json": components["schemas"]["PipeHoleShown"];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -14050,7 +14050,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14059,7 +14059,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14068,7 +14068,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -14077,7 +14077,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -14086,7 +14086,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -14095,7 +14095,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -14104,7 +14104,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -14135,7 +14135,7 @@ export interface operations {
                     "application/json": components["schemas"]["RowShown"][];
                 };
             };
-            /** @description Bad Request */
+            /** @description Unreadable request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -14144,7 +14144,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unauthorized */
+            /** @description Not known */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14153,7 +14153,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Forbidden */
+            /** @description Not allowed */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14162,7 +14162,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not Found */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -14171,7 +14171,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
+            /** @description Not now */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -14180,7 +14180,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Request Entity Too Large */
+            /** @description Too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -14189,7 +14189,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unsupported Media Type */
+            /** @description Not JSON */
             415: {
                 headers: {
                     [name: string]: unknown;
@@ -14198,7 +14198,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Unprocessable Entity */
+            /** @description Check the fields */
             422: {
                 headers: {
                     [name: string]: unknown;
