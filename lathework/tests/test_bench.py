@@ -17,11 +17,13 @@ from lathework.bench.acts import (
     setting_entry,
 )
 from lathework.bench.bench import Bench, steps_of
-from lathework.bench.entry import KINDS, Entry
+from lathework.bench.due import Due, due
+from lathework.bench.entry import KINDS, Entry, die_of
 from lathework.bench.fold import fold
 from lathework.bench.gauge.die import Memory
 from lathework.bench.gauge.said import wires_entry
 from lathework.bench.progress import progress, progress_of
+from lathework.bench.tally import InHand, Tally, made_by
 from lathework.dies.learner import Trial
 from lathework.errors import InputError
 from lathework.job.document import read_document
@@ -370,15 +372,24 @@ class HowOftenItIsGauged(unittest.TestCase):
 
     def test_the_first_and_then_at_the_interval_and_the_last(self) -> None:
         entries = self.made(1, entry("verdict", step="gauge:s1", word="snug"))
-        due = []
+        asked = []
         for piece in range(2, 7):
             now = self.at_the_gauge(piece, *entries)
-            due += [piece] if now.due.now else []
+            asked += [piece] if now.due.now else []
             self.assertEqual(bool(now.hindrance), now.due.now)
             said = [entry("verdict", piece, "gauge:s1", word="snug")] if now.due.now else []
             entries += self.made(piece, *said)
-        self.assertEqual(due, [4, 6])
+        self.assertEqual(asked, [4, 6])
         self.assertTrue(self.at_the_gauge(1).due.now)
+
+    def test_the_last_is_gauged_though_one_was_put_down(self) -> None:
+        """Six wanted: 1, 3, 4 and 5 are made, 2 was put down, so 6 is the last there is to begin."""
+        gauged = next(one for one in PLAN.operations if one.key == "gauge:s1")
+        before = {gauged.key: (4, made_by(gauged, die_of(PLAN, gauged.key)))}
+        put_down = Tally(piece=6, begun=6, good=4, aside={2: InHand()}, gauged_at=before)
+        self.assertEqual(due(PLAN, gauged, put_down), Due(now=True, piece=6))
+        none = Tally(piece=6, begun=6, good=4, gauged_at=before)
+        self.assertEqual(due(PLAN, gauged, none), Due(now=False, piece=7))
 
     def test_after_the_die_was_moved_and_after_one_that_did_not_pass(self) -> None:
         snug = entry("verdict", step="gauge:s1", word="snug")

@@ -5,11 +5,13 @@ from __future__ import annotations
 import math
 import random
 import unittest
+from dataclasses import replace
 
 from hypothesis import given
 from hypothesis import strategies as st
 
 from lathework.bench.live import to_go_across, to_go_along
+from lathework.cutting.dimension import Dimension, Target
 from lathework.errors import InputError
 from lathework.instruments.believed import doubt
 from lathework.instruments.offset import offset
@@ -138,6 +140,20 @@ class ToGo(unittest.TestCase):
         past = to_go_along(turned, at(12, -1.76 * 25.4, 0), "readout")
         assert near is not None and past is not None
         self.assertEqual((near.warned, past.warned), ("near", "past"))
+
+    def test_a_bore_is_opened_from_inside(self) -> None:
+        """Bored to 20 mm: at 19.5 there is half a millimetre to go, at 20.5 it is half a millimetre past."""
+        bored = replace(
+            step(plan(SCREW), "turn"),
+            dimensions=(
+                Dimension("diameter", "bore", Target(19.98, 20.0, 20.02), 18.0, 1.0, "cross-slide", grows=True),
+            ),
+        )
+        for x, left, warned in ((18.5, 1.5, ""), (19.5, 0.5, "near"), (20.5, -0.5, "past")):
+            found = to_go_across(bored, at(x, 0, 0))
+            assert found is not None
+            self.assertAlmostEqual(found.left_mm, left)
+            self.assertEqual(found.warned, warned)
 
     def test_a_step_without_a_place_says_nothing(self) -> None:
         self.assertIsNone(to_go_along(step(plan(SCREW), "gauge"), at(10, 0, 0), "readout"))

@@ -12,8 +12,10 @@ from hypothesis import strategies as st
 from lathework.answers.plan_shown import plan_shown
 from lathework.answers.printed import notes_text, sentence_text
 from lathework.figures import Figure
+from lathework.methods.head import stop_after
 from lathework.shop.metals import materials
 from lathework.tests.samples import PARTED, SCREW, kinds, plan, step
+from lathework.threads.designation import read_designation
 from lathework.threads.library import library
 from lathework.threads.limits import external_classes
 from lathework.threads.thread import Thread
@@ -81,6 +83,13 @@ class HandAndStarts(unittest.TestCase):
             for t in ("3/8-16 2-start", "3/8-16")
         ]
         self.assertEqual(turns, [9, 19])
+
+    def test_a_head_nobody_measured_cuts_on_for_turns_not_pitches(self) -> None:
+        """Two turns of a two-start 3/8-16 are two leads, 2 x 1/8 in: 1.25 in of thread stop after 1.00; of one start,
+        2 x 1/16, after 1.125."""
+        for thread, stop in (("3/8-16 2-start", 1.0), ("3/8-16", 1.125)):
+            found = stop_after(read_designation(thread), 1.25 * 25.4, None, "in")
+            self.assertAlmostEqual(found.value, stop, places=9)
 
     def test_the_class_called_is_the_class_used(self) -> None:
         """ASME B1.1: 3/8-16 UNC crest 2A 0.3643 to 0.3737, 3A 0.3656 to 0.3750 in: nominal suits 3A only."""

@@ -67,3 +67,25 @@ class SizeLine(BrowserCase):
         self.page.get_by_role("radio", name="thread at one end").click()
         form = self.page.get_by_role("form", name="Start a job")
         expect(form.get_by_role("textbox", name="Thread", exact=True)).to_have_value("1/2-13 UNC")
+
+
+class OtherUnit(BrowserCase):
+    def test_what_stands_small_beside_a_figure_is_the_same_length_in_the_other_unit(self) -> None:
+        """1 in is 25.4 mm: whichever unit is shown, the small one is the other, and as long."""
+        boxes = "button.big:has(.other), .figure:has(.other)"
+        checked = dict.fromkeys(("in", "mm"), 0)
+        for address in ("/jobs/3/bench", "/jobs/4/bench", "/jobs/5/bench", "/jobs/7/bench"):
+            for unit in checked:
+                self.page.goto("/")
+                self.page.evaluate("unit => localStorage.setItem('conch.units', JSON.stringify(unit))", unit)
+                self.page.goto(address)
+                expect(self.page.locator("main .fig").first).to_be_visible()
+                for box in self.page.locator(boxes).all():
+                    shown = box.locator(".fig:not(.other)").last.inner_text()
+                    own = box.locator(".unit").last.inner_text().strip()
+                    size, other = box.locator(".other").inner_text().split()[-2:]
+                    self.assertEqual((own, {own, other}), (unit, {"in", "mm"}), address)
+                    both = {own: float(shown), other: float(size)}
+                    self.assertAlmostEqual(both["in"] * 25.4, both["mm"], delta=0.02)
+                    checked[unit] += 1
+        self.assertGreater(min(checked.values()), 2, checked)
