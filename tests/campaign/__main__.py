@@ -14,11 +14,13 @@ from tests.campaign.fuzz import fuzz
 from tests.campaign.kills import cuts, kills
 from tests.campaign.load import load
 from tests.campaign.parts import parts
+from tests.campaign.pythons import pythons
 
 COUNTS = (
     ("kills", 300, "times the server is killed while notes are recorded"),
     ("cuts", 300, "answers that are cut off"),
     ("offline", 1, "for an install from a folder of wheels that are fetched before, 0 for none"),
+    ("pythons", 1, "for the core's tests on every interpreter that is found, 0 for none"),
     ("requests", 100_000, "odd requests"),
     ("parts", 2_000, "random parts of each kind that are made on the tests' own lathe"),
     ("minutes", 120, "of a mixed load by eight people"),
@@ -41,6 +43,8 @@ def _figures(options: argparse.Namespace, failed: list[str]) -> Iterator[tuple[s
     yield from pictures(12).items()
     if options.offline:
         yield from offline().items()
+    if options.pythons:
+        yield from pythons().items()
     if options.requests:
         fuzzed, wrong = fuzz(options.requests, options.seed)
         failed.extend(wrong)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import sys
 import unittest
 
 from tests.campaign.disks import can_mount, damaged_file, full_disk
@@ -9,6 +10,7 @@ from tests.campaign.door import bodies, pictures, strangers
 from tests.campaign.fuzz import fuzz
 from tests.campaign.kills import cuts, kills
 from tests.campaign.load import PEOPLE, load
+from tests.campaign.pythons import interpreters
 
 
 class Short(unittest.TestCase):
@@ -51,6 +53,12 @@ class Short(unittest.TestCase):
         figures = load(6, seed=2)
         self.assertEqual((figures["load_lost"], figures["load_doubled"], figures["load_5xx"]), (0, 0, 0))
         self.assertGreaterEqual(figures["load_acknowledged"], PEOPLE)
+
+    def test_this_interpreter_is_among_those_that_are_found(self) -> None:
+        """The long run tries the core on each; that it finds some is tried here."""
+        found = interpreters()
+        self.assertIn(sys.version_info[:2], found)
+        self.assertTrue(all(version >= (3, 11) for version in found))
 
     def test_no_request_is_answered_with_a_server_error(self) -> None:
         figures, failed = fuzz(600, seed=5)
