@@ -97,7 +97,7 @@ const ask = (figure: Figure) => (asked.value = asked.value === figure ? null : f
         <span class="muted small">last reading</span>
         <span>
           <span class="fig read">{{ last ? told(last.reading).text : '—' }}</span>
-          <span v-if="last" class="muted small">{{ told(last.reading).unit }}</span>
+          <span v-if="last" class="muted small">&nbsp;{{ told(last.reading).unit }}</span>
         </span>
       </span>
       <FigureValue
