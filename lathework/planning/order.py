@@ -26,7 +26,8 @@ inches are no whole numbers of it, and their sums end this way or that."""
 
 
 def over(value: float, limit: float) -> bool:
-    """Whether a figure passes a limit; met exactly it does not, however it was added up.
+    """Whether `value` passes `limit`, both in millimetres or both a ratio; met exactly it does not, however it was
+    added up.
 
     >>> over(0.1 + 0.2, 0.3), over(0.3001, 0.3)
     (False, True)
