@@ -1,6 +1,7 @@
 """How a pass of a threading tool ends, and how the carriage comes back: with half nuts that may be opened, or not.
 
-One rule for both sides of the work: where the nuts stay closed, nothing says to open them.
+One rule for both sides of the work: where the nuts stay closed, nothing says to open them, and the carriage runs on as
+long as the spindle does: it is stopped before the room ends, and the last turn is made by hand.
 """
 
 from __future__ import annotations
@@ -13,6 +14,7 @@ a left-hand one begins at the shoulder, in its groove or fed in, and runs off th
 Inside = Literal["past the part", "through", "recess", "recess, left", "through, left"]
 """Where a pass in a hole ends: past the part, in its bar; once it is through; in the recess of a blind one."""
 
+_STOPPED = "When the spindle has stopped, turn it by hand until the tool"
 _CLOSED = "Keep the half nuts closed, and reverse the spindle to bring the carriage back."
 OPENED: dict[Place, str] = {
     "groove": "With the tool in the groove, open the half nuts. Withdraw the tool and wind the carriage back.",
@@ -27,7 +29,7 @@ OPENED: dict[Place, str] = {
     "let the tool run off the free end. Open the half nuts, withdraw the tool and wind the carriage back.",
 }
 CLOSED: dict[Place, str] = {
-    "groove": f"With the tool in the groove, withdraw the tool and stop the spindle. {_CLOSED}",
+    "groove": f"Switch off before the groove. {_STOPPED} stands in the groove. Withdraw the tool. {_CLOSED}",
     "shoulder": "Switch off short of the shoulder. When the spindle has stopped, turn it by hand to the line "
     f"chalked on the chuck. Withdraw the tool there. {_CLOSED}",
     "free end": f"Let the tool run off the end and stop the spindle. Withdraw the tool. {_CLOSED}",
@@ -48,10 +50,10 @@ OPENED_INSIDE: dict[Inside, str] = {
     "tool in toward the axis and wind the carriage back.",
 }
 CLOSED_INSIDE: dict[Inside, str] = {
-    "past the part": "Past the part, before the bore in the bar ends, stop the spindle. Move the tool in toward "
-    f"the axis. {_CLOSED}",
+    "past the part": f"Switch off before the tool leaves the part. {_STOPPED} is past the part. Move it in toward the "
+    f"axis. {_CLOSED}",
     "through": f"Once the tool is through, stop the spindle. Move the tool in toward the axis. {_CLOSED}",
-    "recess": f"In the recess stop the spindle. Move the tool in toward the axis. {_CLOSED}",
+    "recess": f"Switch off before the recess. {_STOPPED} stands in the recess. Move it in toward the axis. {_CLOSED}",
     "recess, left": "Start each pass in the recess and let the tool run off the mouth. Stop the spindle and move "
     f"the tool in toward the axis. {_CLOSED}",
     "through, left": "Start each pass behind the part and let the tool run off the mouth. Stop the spindle and "

@@ -250,7 +250,12 @@ class Inside(unittest.TestCase):
         hand runs off the mouth."""
         soft = {"material": "brass", "setup.speeds": ""}
         self.assertLessEqual(self.chased(soft).figures["speed"].value, 240)
-        self.assertIn("In the recess", self.chased(soft).sentence)
+        opened = self.chased(soft | {"setup.leadscrew": "18 tpi"}).sentence
+        self.assertIn("In the recess open the half nuts", opened)
+        # Closed, they carry the tool on while the spindle runs down: nobody stops it in two pitches.
+        closed = self.chased(soft).sentence
+        self.assertIn("Switch off before the recess", closed)
+        self.assertIn("turn it by hand until the tool stands in the recess", closed)
         left = self.chased({"part.bores": [bore("1-1/2-18 LH", depth="1/2", cut="boring-tool")]})
         self.assertIn("Start each pass in the recess", left.sentence)
         self.assertIn("handle toward the tailstock", left.sentence)

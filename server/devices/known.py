@@ -16,6 +16,7 @@ from django.http.request import split_domain_port
 from django.utils import timezone
 
 from server.devices.models import Device, Role
+from server.site.bodies import stated_bytes
 from server.site.problems import NotAllowed, Unpaired
 
 COOKIE = "conch_device"
@@ -77,7 +78,7 @@ def looks(request: HttpRequest) -> Known:
     known = who(request)
     if known is None:
         raise Unpaired
-    if known.role == "onlooker" and int(request.headers.get("Content-Length") or 0) > ONLOOKER_BYTES:
+    if known.role == "onlooker" and (stated_bytes(request) or 0) > ONLOOKER_BYTES:
         raise NotAllowed("onlooker", f"This device only looks on: at most {ONLOOKER_BYTES // 1024} KiB are read of it.")
     return known
 

@@ -6,6 +6,7 @@ import threading
 from io import BytesIO
 
 from PIL import Image, ImageOps, UnidentifiedImageError
+from PIL.JpegImagePlugin import JpegImageFile
 
 from lathework.errors import InputError
 from server.kit.photographs import LARGEST_BYTES, NO_PICTURE, SIDE
@@ -14,8 +15,8 @@ MOST_PIXELS, QUALITY = 50_000_000, 80
 FORMATS = ("JPEG", "PNG", "WEBP", "GIF")
 _ONE_AT_A_TIME = threading.Lock()
 """Twelve large pictures at once would hold the memory and the processor of twelve."""
-_WORDS = {"comment", "exif", "xmp", "photoshop", "mp"}
-"""Where a camera or a person writes in a JPEG, as Pillow calls the places."""
+_HEAD = "APP0"
+"""The one segment beside the picture itself that says nothing of who took it, and where."""
 _BROKEN = (UnidentifiedImageError, Image.DecompressionBombError, OSError, SyntaxError, ValueError)
 
 
@@ -52,6 +53,8 @@ def kept_small(content: bytes, name: str) -> bytes:
             if max(opened.size) > SIDE:
                 raise InputError("too-long", "photograph", f"{name}: a photograph is kept {SIDE} dots wide at most.")
             opened.load()
-            return _wordless(opened, quality="keep") if opened.info.keys() & _WORDS else content
+            assert isinstance(opened, JpegImageFile)  # no other was let in
+            written = any(name != _HEAD for name, _ in opened.applist)
+            return _wordless(opened, quality="keep") if written else content
     except _BROKEN:
         raise InputError("unreadable", "photograph", f"{name}: {NO_PICTURE}") from None

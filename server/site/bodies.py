@@ -16,6 +16,12 @@ while a document is read is a hundred times as large as the mark; files with a r
 _FILES = ("/api/jobs/import", "/api/kit", "/api/kit/read")
 
 
+def stated_bytes(request: HttpRequest) -> int | None:
+    """How long the body of a request is said to be, in bytes; None for what is no length."""
+    length = request.headers.get("Content-Length") or "0"
+    return int(length) if length.isascii() and length.isdigit() else None
+
+
 class JsonBodies:
     """Refuses a request to the API whose body is no JSON, or larger than is kept."""
 
@@ -26,15 +32,15 @@ class JsonBodies:
         """Answer, or say at once why not."""
         if request.method in _SAFE or not request.path.startswith("/api/"):
             return self.get_response(request)
-        length = request.headers.get("Content-Length") or "0"
-        if not length.isascii() or not length.isdigit():
+        length = stated_bytes(request)
+        if length is None:
             return problem(400, "unreadable", "The length of the request is no number.")
-        if int(length) > settings.DATA_UPLOAD_MAX_MEMORY_SIZE:
+        if length > settings.DATA_UPLOAD_MAX_MEMORY_SIZE:
             most = settings.DATA_UPLOAD_MAX_MEMORY_SIZE // 2**20
             return problem(413, "too-large", f"A request may have {most} MiB at most.")
-        if int(length) and request.content_type != "application/json":
+        if length and request.content_type != "application/json":
             return problem(415, "not-json", "A request to this program carries JSON.")
         most_marks = OF_A_FILE if request.path in _FILES else MOST_MARKS
-        if int(length) > most_marks and request.body.count(b",") + request.body.count(b":") > most_marks:
+        if length > most_marks and request.body.count(b",") + request.body.count(b":") > most_marks:
             return problem(413, "too-large", "There is more in this request than anything here has.")
         return self.get_response(request)

@@ -6,7 +6,7 @@ import sys
 import unittest
 
 from tests.campaign.disks import can_mount, damaged_file, full_disk
-from tests.campaign.door import bodies, pictures, strangers
+from tests.campaign.door import PATIENCE_S, bodies, pictures, strangers
 from tests.campaign.fuzz import fuzz
 from tests.campaign.kills import cuts, kills
 from tests.campaign.load import PEOPLE, load
@@ -36,8 +36,9 @@ class Short(unittest.TestCase):
         self.assertEqual(figures["damaged_wrong"], 0)
         self.assertGreater(figures["damaged_named"], 8)
 
-    def test_strangers_who_hold_the_door_keep_this_machine_waiting_less_than_a_second(self) -> None:
-        self.assertEqual(strangers(5)["strangers_host_over_1s_wrong"], 0)
+    def test_strangers_who_hold_the_door_do_not_shut_this_machine_out(self) -> None:
+        """Shut out, it would have to wait for two minutes; how long it does wait is told by the long run."""
+        self.assertLess(strangers(5)["strangers_host_worst_s"], PATIENCE_S)
 
     def test_what_carries_too_much_is_refused_and_leaves_no_memory_held(self) -> None:
         figures = bodies()
@@ -45,9 +46,7 @@ class Short(unittest.TestCase):
 
     def test_notes_are_stored_while_large_pictures_arrive(self) -> None:
         figures = pictures(3)
-        self.assertEqual(figures["pictures_lost"], 0)
-        # The long run tells the ratio; a picture that is read while the store is held makes it tens.
-        self.assertLess(figures["pictures_note_ratio"], 10, figures)
+        self.assertEqual((figures["pictures_lost"], figures["pictures_unread"]), (0, 0))
 
     def test_people_at_once_lose_and_double_nothing(self) -> None:
         figures = load(6, seed=2)

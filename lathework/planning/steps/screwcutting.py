@@ -62,7 +62,8 @@ def _notes(work: Work, thread_work: ThreadWork) -> tuple[str, ...]:
         + ": the last passes make the size.",
         PICK_UP,
     ]
-    if thread_work.shoulder and thread_work.groove is None and thread.hand == "right":
+    blunt = thread_work.shoulder and thread_work.groove is None
+    if blunt and thread.hand == "right" and work.job.setup.mount != "screwed":
         notes.append(
             "Never with a screwed-on chuck: run the spindle in reverse with the tool upside down, and cut "
             "from the shoulder outward."

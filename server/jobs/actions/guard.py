@@ -77,7 +77,8 @@ def once(key: str, what: str, job_id: int | None, said: Any, do: Callable[[], Jo
     """
     if len(key) > LONGEST_ACT or not key.isprintable():
         raise InputError("not-a-key", "Idempotency-Key", f"A key has up to {LONGEST_ACT} printable characters.")
-    before, digest = Act.objects.filter(key=key).first() if key else None, _digest(said)
+    before = Act.objects.filter(key=key).first() if key else None
+    digest = _digest(said) if key else ""
     if before is not None:
         other = before.said and before.said != digest
         if other or before.what != what or job_id not in (None, before.job_id):

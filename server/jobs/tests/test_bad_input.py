@@ -6,9 +6,12 @@ import csv
 import io
 import json
 
-from lathework.tests.samples import document
+from lathework.job.declaration import MOST_OTHERS
+from lathework.tests.samples import bore, document, section
+from server.devices.known import ONLOOKER_BYTES
 from server.jobs.models import Job
 from server.jobs.tests.case import ApiCase
+from server.site.bodies import MOST_MARKS
 
 
 class Bodies(ApiCase):
@@ -45,15 +48,20 @@ class Bodies(ApiCase):
         self.told(self.send("PUT", self.url(), {"document": crowd, "revision": 1}), 413)
 
     def test_the_largest_job_is_read(self) -> None:
-        """As many sections as fit in a part, and many such parts."""
+        """As many parts as a job has, each of as many sections as a part has, with as many holes."""
         whole = document()
-        section = whole["part"]["sections"][0]
-        sections = [section | {"id": f"s{number}", "length": "0.05"} for number in range(16)]
-        part = whole.pop("part")
-        whole["parts"] = [
-            part | {"id": f"p{number}", "name": f"part {number}", "sections": sections} for number in range(12)
-        ]
-        self.assertNotEqual(self.send("POST", "/api/jobs/plan", whole).status_code, 413)
+        steps = [section("round", "0.1", across=f"{0.3 + 0.01 * at:.2f}") | {"id": f"s{at}"} for at in range(15)]
+        holes = [bore(across="0.05", depth="0.1", end="across", at=f"{0.1 + 0.1 * at:.1f}") for at in range(6)]
+        part = whole["part"] | {"sections": [*steps, section("bar") | {"id": "rest"}]}
+        part |= {"bores": [hole | {"id": f"h{at}"} for at, hole in enumerate(holes)]}
+        whole["part"] = part
+        other = {name: whole[name] for name in ("fits", "quantity", "material", "method")}
+        whole["others"] = [other | {"part": part | {"id": f"p{number}"}} for number in range(2, 2 + MOST_OTHERS)]
+        text = json.dumps(whole)
+        self.assertLess(4 * (text.count(",") + text.count(":")), MOST_MARKS)
+        self.assertLess(len(text), ONLOOKER_BYTES)
+        answer = self.send("POST", "/api/jobs/plan", whole)
+        self.assertEqual(answer.status_code, 200, answer.content[:900])
 
     def test_at_most_fifty_errors_and_then_their_count(self) -> None:
         """A crowd of fields that nobody knows: the answer is as short as for fifty."""

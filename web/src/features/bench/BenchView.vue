@@ -32,14 +32,13 @@ import StepSentence from '@/shared/figures/StepSentence.vue'
 import { type EntryKind, useBench } from '@/features/bench/useBench'
 import { RECORD, useBenchAction } from '@/features/bench/useBenchAction'
 import { useRest } from '@/features/bench/useRest'
-import { useWedge } from '@/features/bench/useWedge'
+import { useArrivals } from '@/features/bench/useArrivals'
+import { useBenchKeys } from '@/features/bench/useBenchKeys'
 import { useAwake } from '@/features/bench/useAwake'
-import { useInstruments } from '@/features/bench/useInstruments'
 import { useSizes } from '@/features/bench/useSizes'
 import { useMe } from '@/shared/api/useMe'
 import type { Schemas, Unit } from '@/shared/api/client'
-import { useKeys } from '@/shared/state/useKeys'
-import { provideUnit, turnUnits, useUnits } from '@/shared/figures/useUnits'
+import { provideUnit, useUnits } from '@/shared/figures/useUnits'
 import BusyButton from '@/shared/controls/BusyButton.vue'
 
 const props = defineProps<{ id: number }>()
@@ -130,7 +129,7 @@ async function takeUp(piece: number) {
 }
 async function finish() {
   if (!(await close(''))) asking.value = 'close'
-  else await router.push({ name: 'plan', params: { id: props.id } })
+  else await plan()
 }
 async function say(code: string, words: string) {
   const done = code === 'close' ? await close(words) : await record('note', { reason: words })
@@ -160,47 +159,24 @@ const verdict = (n: number) => {
 }
 const measured = (reading: string, wire: string, said: Unit, by = '') =>
   record('verdict', { reading, wire, unit: said, tried: tried.value, by })
-useKeys([
-  { key: 'k', label: 'back one step', run: back, whenEmpty: true },
-  { key: 'z', label: 'undo', run: () => void takeBack(), whenEmpty: true },
-  { key: 'd', label: 'what the large button says', run: press, whenEmpty: true },
-  { key: 'n', label: 'note', run: () => askNote(), whenEmpty: true },
-  { key: 'u', label: 'units: as the job, in, mm', run: turnUnits, whenEmpty: true },
-  {
-    key: 'p',
-    label: 'the whole plan',
-    run: () => void router.push({ name: 'plan', params: { id: props.id } }),
-    whenEmpty: true,
-  },
-  ...[0, 1, 2, 3, 4].map((n) => ({
-    key: String(n + 1),
-    label: 'the verdict',
-    alone: true,
-    run: () => verdict(n),
-  })),
-])
-/** What an instrument that types its readings is called. */
-const TYPES = 'typed by an instrument'
-/** An instrument that types reads the size that is looked at, or the thread over the wires of the step. */
-function arrived(text: string, by: string) {
-  if (busy.value) {
-    // It is of what stands there once the act under way is over; dropped, nobody would know.
-    watch(busy, () => arrived(text, by), { once: true })
-    return
-  }
+const plan = () => router.push({ name: 'plan', params: { id: props.id } })
+useBenchKeys({
+  back,
+  undo: () => void takeBack(),
+  press,
+  note: () => askNote(),
+  plan: () => void plan(),
+  verdict,
+})
+/** It is of the size that is looked at, or of the thread over the wires of the step. */
+function take(text: string, by: string) {
   if (gauging.value) void measured(text, '', unit.value, by)
   else if (size.value && !bench.value?.zero) {
     typed.value = text
     void read(by)
   }
 }
-useWedge((text) => arrived(text, TYPES))
-/** What an instrument sends is read like what is typed; what is not to be believed is told and not taken. */
-const refusedBy = ref('')
-const { listening, sound, live, lost, reference } = useInstruments(props.id, (sent) => {
-  refusedBy.value = sent.doubt ? `${sent.name}: ${sent.doubt}` : ''
-  if (!sent.doubt) arrived(sent.typed, sent.name)
-})
+const { listening, sound, live, lost, reference, refusedBy } = useArrivals(props.id, busy, take)
 useAwake()
 void load()
 </script>
