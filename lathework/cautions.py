@@ -125,6 +125,11 @@ CHASE = Caution(
     "Slowest speed, hand on the switch. Know where the tool must stop. Stop the spindle before you measure.",
     "A tool run into a shoulder or the bottom of a hole breaks, and may throw the work.",
 )
+CHASE_BY_HAND = Caution(
+    "chase-by-hand",
+    "Switch the motor off at the isolator, then turn the spindle by hand. Know where the tool must stop.",
+    "The wheels step up: under power they strip, and the carriage runs into the chuck.",
+)
 GEARS = Caution(
     "change-gears",
     "Isolate the lathe before you open the gear cover. Close the cover before you switch on.",

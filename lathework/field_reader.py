@@ -50,14 +50,19 @@ class FieldReader(Reader):
             return None
         return _without_length(called)
 
-    def inside(self, field: str) -> Called | None:
-        """A thread that can be tapped into a hole, with its internal class; or None with the error noted."""
+    def inside(self, field: str, *, by_tool: bool = False) -> Called | None:
+        """A thread that can be cut in a hole, with its internal class; or None with the error noted. One that no tap
+        makes is taken where it is cut `by_tool`."""
         try:
             called = read_called(self.text(field), stored=True)
             called = replace(called, class_name=called.inside_class or called.class_name)
             thread = called.thread
-            if not internal_classes(thread) and not is_inside_taper(thread):
-                raise InputError("not-for-a-tap", field, f"{thread.designation} is not tapped into a hole.")
+            single = by_tool and thread.single_point
+            if not internal_classes(thread) and not is_inside_taper(thread) and not single:
+                why = "is not tapped into a hole"
+                if thread.single_point:
+                    why = "is cut single point: choose the inside threading tool"
+                raise InputError("not-for-a-tap", field, f"{thread.designation} {why}.")
             if called.class_name and not is_internal_class(thread, called.class_name, field):
                 text = f"{called.class_name} is a class of the bolt."
                 raise InputError("external-class", field, text, (thread.designation,))

@@ -96,16 +96,20 @@ def _standard_run_out(thread: Thread) -> tuple[Answer, ...]:
 
 
 def groove_diameter(thread: Thread) -> Figure:
-    """Groove diameter: minor less 0.1 P each side, in the thread's unit. Source: practice."""
+    """Groove diameter: minor less 0.1 P each side, in the thread's unit; under the root of one that is cut deeper.
+
+    Source: practice.
+    """
     places = 4 if thread.unit == "in" else 3
+    name, under = ("root of the screw", thread.root) if thread.crest_clearance else ("minor", thread.minor)
     return Figure(
         "groove diameter",
-        round_half_up(thread.minor - 2 * GROOVE_CLEARANCE * thread.pitch, places),
+        round_half_up(under - 2 * GROOVE_CLEARANCE * thread.pitch, places),
         thread.unit,
-        "minor − 2 × clearance × pitch",
+        f"{name} − 2 × clearance × pitch",
         PRACTICE,
         (
-            Given("minor", thread.minor, thread.unit),
+            Given(name, under, thread.unit),
             Given("clearance", GROOVE_CLEARANCE),
             Given("pitch", thread.pitch, thread.unit),
         ),

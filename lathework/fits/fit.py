@@ -34,6 +34,11 @@ class Fit:
     shaft_grade: int
     pressed: bool = False
 
+    @property
+    def joined(self) -> bool:
+        """Whether force, heat or compound holds it together."""
+        return self.pressed or self.code == "glued"
+
 
 FIT: Mapping[FitCode, Fit] = {
     one.code: one

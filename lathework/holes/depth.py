@@ -127,15 +127,17 @@ def drill_depth(thread: Thread, tap: Tap, full: float, hole: float) -> Figure:
 
 
 def countersink(thread: Thread) -> Figure:
-    """Countersink over the mouth of a tapped hole, in the thread's unit: major + 0.1 P. Source: practice."""
-    return Figure(
-        "countersink to",
-        thread.major + SUNK_OVER * thread.pitch,
-        thread.unit,
-        f"major + {SUNK_OVER} × pitch",
-        PRACTICE,
-        (Given("major", thread.major, thread.unit), Given("pitch", thread.pitch, thread.unit)),
-    )
+    """Countersink over the mouth of a threaded hole, in the thread's unit: major + 0.1 P, and its clearance, if any.
+
+    Source: practice.
+    """
+    inputs = [Given("major", thread.major, thread.unit), Given("pitch", thread.pitch, thread.unit)]
+    formula = f"major + {SUNK_OVER} × pitch"
+    if thread.crest_clearance:
+        inputs.append(Given("clearance", thread.crest_clearance, thread.unit))
+        formula += " + 2 × clearance"
+    across = thread.major + SUNK_OVER * thread.pitch + 2 * thread.crest_clearance
+    return Figure("countersink to", across, thread.unit, formula, PRACTICE, tuple(inputs))
 
 
 def likely_breaks(margin: Figure | None) -> bool:

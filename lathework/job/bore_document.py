@@ -23,7 +23,7 @@ def _bore(reader: JobReader, path: str) -> Bore | None:
     if reader.line(f"{path}.thread"):
         reader.line(f"{path}.taper")
         count = _count(reader, path, end, depth)
-        called = reader.inside(f"{path}.thread")
+        called = reader.inside(f"{path}.thread", by_tool=cut == "boring-tool" and end != "across")
         # Kept as typed for when the hole becomes a plain one again.
         reader.line(f"{path}.across")
         if called is None or reader.wrong > before:

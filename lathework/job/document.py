@@ -181,8 +181,7 @@ def _job(reader: JobReader, part: Part | None, shared: dict[str, Any]) -> Job | 
         check_rest(reader, part)
     if part is not None and setup is not None:
         check_heads(reader, part, setup, metal, grooved=grooved)
-        if grooved:
-            check_grooves(reader, part, setup.groove_blade)
+        check_grooves(reader, part, setup.groove_blade, grooved=grooved)
         if not reader.errors:
             check_meeting(reader, part, Racks(setup.own_drills, shared["unit"], metal, own["method"].percent))
     return None if reader.errors or part is None or setup is None else Job(part=part, **own, **shared)

@@ -14,6 +14,8 @@ from lathework.units import show_length
 
 LEAST_OVER_FIT_MM = 0.1
 """What bar is larger than a fit at least, so that a cut takes hold all round (practice)."""
+LEAST_REAMED_MM = 1.0
+"""Smallest hole that a reamer is made for (practice)."""
 MATE_NEAR, MATE_NEAR_MM = 0.02, 0.2
 """How far a measured mate may be off the size that its fit is named for: a share of it, and a little (practice)."""
 
@@ -58,6 +60,8 @@ def check_bored_fit(
     check_fit(reader, path, fit, across, mate)
     if end == "across":
         reader.fail("does-not-fit", f"{path}.fit", "A hole across is drilled or reamed, not bored to a fit here.")
+    elif by == "reamer" and across.mm < LEAST_REAMED_MM:
+        reader.fail("does-not-fit", f"{path}.by", f"Reamers begin at {LEAST_REAMED_MM:g} mm: no fit is made so small.")
     elif by == "reamer":
         if mate is not None:
             text = "A reamer makes its own size, whatever the mate is: leave this empty, and make the mate to the hole."

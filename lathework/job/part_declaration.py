@@ -44,6 +44,7 @@ SECTION = Group(
             ACROSS,
             "diameter, of a taper its large end, or width across the flats; empty for a thread and for bar as bought",
         ),
+        "round": Extent(ACROSS, "of flats, a hexagon or a square: what they are milled on; empty takes the largest"),
         "length": Extent(
             ALONG, "of a thread to its shoulder, or of full thread; one section may leave it empty and take the rest"
         ),

@@ -11,6 +11,7 @@ from lathework.job.bore_document import check_bores, read_bores
 from lathework.job.fit_checks import check_fit, check_fit_on_bar, check_key
 from lathework.job.job_reader import JobReader
 from lathework.job.part_declaration import ACROSS, ALONG
+from lathework.job.section_checks import check_round, why_unreached
 from lathework.lengths import Length
 from lathework.part.ends import ends_of, nominal_mm
 from lathework.part.model import MILLED, Bore, Part, Section, Shape, Stock
@@ -55,11 +56,15 @@ def _section(reader: JobReader, path: str, rest: Length | None) -> Section | Non
     fit, mate = reader.chosen(f"{path}.fit"), reader.size(f"{path}.mate")
     edge = reader.chosen(f"{path}.edge")
     pattern, pitch = reader.chosen(f"{path}.pattern"), reader.size(f"{path}.pitch")
+    milled_on = reader.size(f"{path}.round")
+    if milled_on is not None and shape in MILLED and across is not None:
+        check_round(reader, path, milled_on, across)
     if length is None or across is None:
         return None
     if shape != "round":
         knurl = Knurl(pattern, pitch) if shape == "knurl" and pitch is not None else None
-        return Section(own, shape, length, across, chamfer=chamfer, knurl=knurl, edge=edge)
+        flats_on = milled_on if shape in MILLED else None
+        return Section(own, shape, length, across, chamfer=chamfer, knurl=knurl, edge=edge, round=flats_on)
     check_fit(reader, path, fit, across, mate)
     key, key_length = reader.size(f"{path}.key"), reader.size(f"{path}.key_length")
     check_key(reader, path, key, across)
@@ -233,5 +238,6 @@ def _check_reach(reader: JobReader, part: Part) -> None:
             if thread is None:
                 continue
             if any(nominal_mm(part, nearer) > thread.minor_mm * _SLACK for nearer in run[:at]):
-                text = "No die gets there: a section nearer the end stands above the roots of this thread."
-                reader.fail("die-cannot-reach", f"part.sections.{number}.thread", text)
+                text = why_unreached(section)
+                if text:
+                    reader.fail("die-cannot-reach", f"part.sections.{number}.thread", text)

@@ -9,7 +9,9 @@ from lathework.job.model import Setup
 from lathework.job.part_declaration import ALONG
 from lathework.lengths import Length
 from lathework.methods.head import refusals, why_beyond, why_too_short
+from lathework.part.ends import ends_of
 from lathework.part.model import Part, Section
+from lathework.part.relief import start_mm
 from lathework.shop.metals import Material
 from lathework.threads.thread import Thread
 from lathework.units import convert, show_length
@@ -23,23 +25,30 @@ def _groove(part: Part, thread: Thread, blade: Length) -> float:
     return 0.0 if len(part.sections) == 1 else groove_width(thread, convert(blade.mm, "mm", thread.unit)).value
 
 
-def check_grooves(reader: JobReader, part: Part, blade: Length) -> None:
-    """A relief groove must leave a thread in front of it; `blade` is the grooving blade's width."""
-    for section in part.sections:
+def check_grooves(reader: JobReader, part: Part, blade: Length, *, grooved: bool) -> None:
+    """Grooves must leave a thread between them; `blade` is the grooving blade's width, `grooved` says that shoulders
+    are reached by one."""
+    ends = ends_of(part)
+    for number, section in enumerate(part.sections):
         thread = section.thread
         if thread is None:
             continue
-        width = _groove(part, thread, blade)
-        left_mm = section.length.mm - convert(width, thread.unit, "mm")
-        if width and left_mm < FEWEST_TURNS * thread.pitch_mm:
-            told = show_length(width, thread.unit, thread.unit, fine=False)
-            reader.fail(
-                "does-not-fit",
-                "method.finish",
-                f"The relief groove, {told} {thread.unit} wide, leaves no thread: turn the die round, "
-                "leave a run-out, take a narrower blade or a longer thread.",
+        start = start_mm(part, ends, number, blade.mm)
+        width = _groove(part, thread, blade) if grooved else 0.0
+        wide_mm = convert(width, thread.unit, "mm") + start
+        if not wide_mm or section.length.mm - wide_mm >= FEWEST_TURNS * thread.pitch_mm:
+            continue
+        told = show_length(wide_mm, "mm", thread.unit, fine=False)
+        if start:
+            text = f"Its grooves, {told} {thread.unit} together, leave no thread between them: make it longer."
+            reader.fail("does-not-fit", f"part.sections.{number}.length", text)
+        else:
+            text = (
+                f"The relief groove, {told} {thread.unit} wide, leaves no thread: turn the die round, leave a run-out, "
+                "take a narrower blade or a longer thread."
             )
-            return
+            reader.fail("does-not-fit", "method.finish", text)
+        return
 
 
 def _why_no_head(section: Section, thread: Thread, setup: Setup, metal: Material, groove: float) -> str:

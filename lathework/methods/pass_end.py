@@ -61,6 +61,27 @@ CLOSED_INSIDE: dict[Inside, str] = {
 }
 
 
+_HAND_ENDS: dict[Place | Inside, str] = {
+    "groove": "stands in the groove",
+    "shoulder": "stands at the line chalked on the chuck",
+    "free end": "has run off the end",
+    "free end, soon": "has run off the end",
+    "shoulder, left": "has run from the groove off the free end",
+    "free end, left": "has run from the far end, where it is fed in, off the free end",
+    "past the part": "is past the part",
+    "through": "is through",
+    "recess": "stands in the recess",
+    "recess, left": "has run from the recess off the mouth",
+    "through, left": "has run from behind the part off the mouth",
+}
+
+
+def turned_by_hand(place: Place | Inside, *, opens: bool) -> str:
+    """How a pass ends whose spindle is turned by hand: nothing is switched, and nothing runs on."""
+    back = "Open the half nuts and wind the carriage back." if opens else "Keep the half nuts closed, and turn back."
+    return f"Turn until the tool {_HAND_ENDS[place]}. Draw the tool out of the thread. {back}"
+
+
 def outside(place: Place, *, opens: bool) -> str:
     """How a pass outside ends at that place, where the half nuts may be opened or not. Source: practice."""
     return (OPENED if opens else CLOSED)[place]

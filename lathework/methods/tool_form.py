@@ -9,7 +9,6 @@ from lathework.figures import GEOMETRY, Figure, Given
 from lathework.shop.kit_choices import Point
 from lathework.threads.forms import BA_FORM, WHITWORTH, Form
 from lathework.threads.thread import Thread
-from lathework.units import convert
 
 STANDARD_FLAT = 1 / 8
 """Flat of a tool ground for a 60 degree thread, in pitches: that of the basic profile's crest (ASME B1.1, ISO 68-1)."""
@@ -22,8 +21,6 @@ ROOT_RADIUS: dict[float, float] = {
 that touches the flanks where the basic profile ends)."""
 SQUARE_FLAT = {29.0: 0.3707, 30.0: 0.366}
 """Flat of a tool for a trapezoidal thread in pitches: ASME B1.5 and ISO 2901, basic profile."""
-ROOT_CLEARANCE_MM = ((1.5, 0.15), (5.0, 0.25), (12.0, 0.5))
-"""Clearance at the root of a trapezoidal thread up to each pitch, in millimetres: ISO 2901, from memory."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -53,18 +50,6 @@ def usual_point(form: Form) -> Point:
     return "radius" if form.rounded else "flat"
 
 
-def root_clearance_mm(thread: Thread) -> float:
-    """How far a tool goes below the form's own depth, in millimetres: none but for a trapezoidal thread.
-
-    >>> from lathework.threads.designation import read_designation
-    >>> root_clearance_mm(read_designation("Tr20x4")), root_clearance_mm(read_designation("M20"))
-    (0.25, 0.0)
-    """
-    if not thread.single_point:
-        return 0.0
-    return next((clear for pitch, clear in ROOT_CLEARANCE_MM if thread.pitch_mm <= pitch), ROOT_CLEARANCE_MM[-1][1])
-
-
 def standard_tip(thread: Thread, point: Point) -> float:
     """Flat or radius of a tool ground for the thread, in its unit; 0 for a sharp or a full-form one.
 
@@ -73,8 +58,8 @@ def standard_tip(thread: Thread, point: Point) -> float:
     """
     angle = thread.form.angle_deg
     if point == "flat":
-        clear = convert(root_clearance_mm(thread), "mm", thread.unit)
-        return SQUARE_FLAT.get(angle, STANDARD_FLAT) * thread.pitch - 2 * clear * math.tan(math.radians(angle / 2))
+        narrower = 2 * thread.crest_clearance * math.tan(math.radians(angle / 2))
+        return SQUARE_FLAT.get(angle, STANDARD_FLAT) * thread.pitch - narrower
     return ROOT_RADIUS.get(angle, ROOT_RADIUS[60.0]) * thread.pitch if point == "radius" else 0.0
 
 

@@ -13,6 +13,7 @@ from lathework.part.bores import BLIND_TAP, BoreWork
 from lathework.part.ends import nominal_mm
 from lathework.part.model import MILLED, Bore, Part
 from lathework.part.stock import FORM_FLATS
+from lathework.threads.taper import TAPER, taper_lengths
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 
@@ -132,10 +133,19 @@ def largest_mm(bore: Bore) -> float:
     return bore.across.mm if bore.across is not None else 0.0
 
 
+def _narrowing_mm(thread: Thread) -> float:
+    """By how much a taper thread is narrower at its small end than at its gauge plane, in millimetres."""
+    lengths = taper_lengths(thread) if thread.taper else None
+    return TAPER * convert(lengths.gauge_length.value, thread.unit, "mm") if lengths is not None else 0.0
+
+
 def _outside_mm(part: Part, number: int) -> float:
     """What a section leaves round a hole: its flats, the root of its thread, or its diameter."""
-    section = part.sections[number]
-    outside = section.thread.root_mm if section.thread else nominal_mm(part, number)
+    section, outside = part.sections[number], nominal_mm(part, number)
+    if section.thread is not None:
+        outside = section.thread.root_mm - _narrowing_mm(section.thread)
+    if section.taper is not None:
+        outside = section.small_mm
     if section.across is not None and section.shape in MILLED:
         return min(outside, section.across.mm)
     form = part.stock.form

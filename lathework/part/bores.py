@@ -12,7 +12,7 @@ from lathework.holes.drill_choice import choose, sought
 from lathework.holes.oversize import probable_hole
 from lathework.holes.percent import convention, percent_thread
 from lathework.holes.taper_pipe import TaperHole, taper_hole
-from lathework.part.finished_holes import reamer_drill, socket_drill
+from lathework.part.finished_holes import minor_bore, reamer_drill, socket_drill
 from lathework.part.fitted import bore_limits
 from lathework.part.job_racks import LARGEST_DRILL_MM, Racks, rough_drill
 from lathework.part.model import TAPS, Bore
@@ -99,6 +99,9 @@ def _within(wanted: Figure, limits: InternalLimits, unit: LengthUnit) -> Figure:
 
 def _bored(bore: Bore, thread: Thread, racks: Racks) -> BoreWork:
     """A hole bored to size, within the class, after the largest drill that goes in it."""
+    if thread.single_point:
+        wanted = minor_bore(thread)
+        return BoreWork(bore, BORING_TOOL, wanted, thread.minor_mm, None, rough=rough_drill(thread.minor_mm, racks))
     limits = internal_limits(thread, bore.class_name)
     wanted = hole_for(thread, racks.percent(thread))
     if limits is not None:

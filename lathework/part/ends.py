@@ -30,20 +30,16 @@ class Ends:
 
 
 def _milled_from_mm(part: Part, number: int) -> float:
-    """Diameter the lathe leaves where flats will be milled: six or four on their corners, two on the next round."""
+    """Diameter the lathe leaves where flats will be milled: the round that was asked for, else the largest that gives
+    them, six or four on their corners, two on the bar. Never that of a neighbour, which is another size."""
     section = part.sections[number]
     assert section.across is not None
+    if section.round is not None:
+        return section.round.mm
     most = part.stock.corners_mm
-    if part.stock.form != "round" and section.shape != "flats":
+    if part.stock.form != "round" or section.shape == "flats":
         return most
-    if section.shape != "flats":
-        return min(most, section.across.mm / ACROSS_FLATS[MILLED[section.shape]])
-    beside = [
-        near.across.mm
-        for near in part.sections[max(0, number - 1) : number + 2]
-        if near.shape in ("round", "knurl") and near.across is not None
-    ]
-    return max(beside, default=most)
+    return min(most, section.across.mm / ACROSS_FLATS[MILLED[section.shape]])
 
 
 def _fit_beside(part: Part, number: int) -> float | None:

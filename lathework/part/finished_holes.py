@@ -11,6 +11,7 @@ from lathework.part.job_racks import HOME_RACKS, Racks, rough_drill
 from lathework.part.model import Bore
 from lathework.shop.racks import owned
 from lathework.tables.drills import Drill, all_drills
+from lathework.threads.thread import Thread
 from lathework.units import convert
 
 UNDERCUT_MM = 0.5
@@ -67,3 +68,9 @@ def reamer_drill(bore: Bore, racks: Racks) -> tuple[Drill, Figure]:
     return drill, Figure(
         "drill", drill.diameter, drill.unit, formula, PRACTICE, inputs, kind="table", note=f"Drill {drill.name}."
     )
+
+
+def minor_bore(thread: Thread) -> Figure:
+    """The bore of a thread that no tap makes: its nut's minor diameter, in its unit, which the screw's roots clear."""
+    inputs = (Given("minor", thread.minor, thread.unit),)
+    return Figure("bore to", thread.minor, thread.unit, "minor", thread.source, inputs)

@@ -69,14 +69,15 @@ class Section:
     """A stretch of the part along its axis, right end first.
 
     `across` is its diameter, or the width across its flats; None for a thread and for bar as bought. `length` of a
-    thread runs to the shoulder behind it and so includes its relief; where it `runs` over full thread as typed, that
-    is `full`, and the relief stands beyond it. `chamfer` breaks the edge toward the nearer
-    end of the part. `class_name` is the class of the thread, "" for the usual one. `measured` is what a sample of
-    it measures across. `cut` is what cuts the thread, `die` the id of the die that does, "" where none is named.
-    `fit` is how a round section goes with its `mate`, which measures so much where somebody measured it. A `taper`
-    is `across` at its large end, which lies toward the largest of the other sections; a `knurl` of known pitch is that
-    wide when it is knurled. A round one may have a keyway for a `key` so wide, all along or over its `key_length`. `id`
-    is its own for as long as it is part of the job, wherever it stands in the list.
+    thread runs to the shoulder behind it and so includes its relief; where it `runs` over full thread as typed,
+    that is `full`, and the relief stands beyond it. Flats are milled on a `round` so large, where that was asked
+    for. `chamfer` breaks the edge toward the nearer end of the part. `class_name` is the class of the thread, ""
+    for the usual one. `measured` is what a sample of it measures across. `cut` is what cuts the thread, `die` the
+    id of the die that does, "" where none is named. `fit` is how a round section goes with its `mate`, which
+    measures so much where somebody measured it. A `taper` is `across` at its large end, which lies toward the
+    largest of the other sections; a `knurl` of known pitch is that wide when it is knurled. A round one may have a
+    keyway for a `key` so wide, all along or over its `key_length`. `id` is its own for as long as it is part of the
+    job, wherever it stands in the list.
     """
 
     id: str
@@ -98,6 +99,7 @@ class Section:
     edge: Broken = "bevel"
     runs: Runs = "shoulder"
     full: Length | None = None
+    round: Length | None = None
 
     @property
     def small_mm(self) -> float:

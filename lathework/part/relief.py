@@ -10,12 +10,28 @@ from lathework.part.ends import Ends, ends_of, nominal_mm
 from lathework.part.model import Part, Section
 from lathework.units import convert, show_length
 
+_ALIKE_MM = 0.01
+
 
 def shoulders(part: Part, ends: Ends) -> dict[int, float]:
     """What stands behind each section, from the end it is made from, as a diameter in millimetres; behind the second
     end, the largest of the first."""
     runs = (ends.first, (*ends.second, ends.first[-1]))
     return {number: nominal_mm(part, after) for run in runs for number, after in zip(run, run[1:], strict=False)}
+
+
+START_TURNS = 2.0
+"""Width in pitches of a groove that a threading tool starts in, one blade at least (practice)."""
+
+
+def start_mm(part: Part, ends: Ends, number: int, blade_mm: float) -> float:
+    """Width of the groove that the tool of a thread starts in, where a section nearer its end stands above its roots; 0
+    elsewhere. `blade_mm` is the grooving blade's width; all in millimetres."""
+    thread = part.sections[number].thread
+    run = ends.first if number in ends.first else ends.second
+    if thread is None or all(nominal_mm(part, one) <= thread.minor_mm + _ALIKE_MM for one in run[: run.index(number)]):
+        return 0.0
+    return max(START_TURNS * thread.pitch_mm, blade_mm)
 
 
 def _lengthened(section: Section, by_mm: float) -> Section:

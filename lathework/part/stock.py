@@ -67,23 +67,24 @@ def depth_per_flat(from_mm: float, across_mm: float, unit: LengthUnit) -> Figure
     )
 
 
-def bar_for_piece(overall_mm: float, kerf_mm: float, unit: LengthUnit, *, ends: int = 1) -> Figure:
-    """Bar that one piece takes, told in `unit`: overall length + kerf + facing of each of `ends` (a count).
+def bar_for_piece(
+    overall_mm: float, kerf_mm: float, unit: LengthUnit, *, ends: int = 1, jaws_mm: float = 0.0
+) -> Figure:
+    """Bar that one piece takes, told in `unit`: overall length + kerf + facing of each of `ends` (a count), and what is
+    sawn longer for the jaws.
 
-    `overall_mm` and `kerf_mm` are millimetres. Source: practice.
+    `overall_mm`, `kerf_mm` and `jaws_mm` are millimetres. Source: practice.
     """
     facing = ends * FACING_MM
+    lengths = {"overall length": overall_mm, "kerf": kerf_mm, "facing": facing}
+    lengths |= {"for the jaws": jaws_mm} if jaws_mm else {}
     return Figure(
         "bar for a piece",
-        convert(overall_mm + kerf_mm + facing, "mm", unit),
+        convert(math.fsum(lengths.values()), "mm", unit),
         unit,
-        "overall length + kerf + facing",
+        " + ".join(lengths),
         PRACTICE,
-        (
-            Given("overall length", convert(overall_mm, "mm", unit), unit),
-            Given("kerf", convert(kerf_mm, "mm", unit), unit),
-            Given("facing", convert(facing, "mm", unit), unit),
-        ),
+        tuple(Given(name, convert(mm, "mm", unit), unit) for name, mm in lengths.items()),
         fine=False,
     )
 

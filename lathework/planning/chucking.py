@@ -84,7 +84,7 @@ class Chucking:
     in it, `worked_mm` how far from the face a tool goes, `on_bar` whether the piece is still part of its bar.
     `spare_mm` is left on the far end for facing it later. Where the piece is parted off here, a thread that reaches its
     end is cut `overrun_mm` past it, so that its unfinished turns stay on the bar. `chucked_mm` is what a sawn blank is
-    longer than the piece, for the jaws.
+    longer than the piece, for the jaws; a `stub` is bar too thick for the spindle, sawn so that the jaws alone hold it.
     """
 
     number: int
@@ -103,6 +103,7 @@ class Chucking:
     spare_mm: float = 0.0
     overrun_mm: float = 0.0
     chucked_mm: float = 0.0
+    stub: bool = False
 
     @property
     def parted(self) -> bool:

@@ -8,6 +8,7 @@ from dataclasses import replace
 from lathework.fits.fit import FIT
 from lathework.holes.depth import THIN_WALL, likely_breaks
 from lathework.holes.percent import percent_thread
+from lathework.lathe.breach import Breach
 from lathework.methods.ways.choose import INSIDE
 from lathework.part.bore_sizes import FLOOR_MM, depth_figure, largest_mm, thickness_mm, wall_mm
 from lathework.part.bores import BoreWork, bore_work, much_nearer
@@ -30,7 +31,7 @@ NEAR_END = 1.0
 """Least metal between a hole across and the end, over the hole's diameter (practice)."""
 
 
-def _along(work: Work, bore: Bore, bore_work: BoreWork, field: str) -> Iterator[Notice]:
+def _along(work: Work, bore: Bore, bore_work: BoreWork, field: str, *, drilled_first: bool) -> Iterator[Notice]:
     part, unit = work.part, work.job.unit
     across = largest_mm(bore)
     deep = in_mm(depth_figure(bore_work, part.overall_mm, 0.0, unit))
@@ -43,18 +44,21 @@ def _along(work: Work, bore: Bore, bore_work: BoreWork, field: str) -> Iterator[
         )
         yield Notice("thin-floor", f"{field}.depth", text)
     if wall < THIN_WALL * across:
-        what = "the wall gives in the jaws. Drill before you turn the outside down, or use a smaller hole."
-        if bore.thread is not None:
-            what = (
-                "the wall swells when you tap and gives in the jaws. Tap before you turn the outside down, "
-                "or use a smaller hole."
-            )
         text = (
             f"The wall round this hole is {told(max(0.0, wall), unit)} at its thinnest, under "
-            f"{show_share(THIN_WALL)} of the hole: {what}"
+            f"{show_share(THIN_WALL)} of the hole: {_thin(work, bore, drilled_first=drilled_first)}"
         )
         yield Notice("thin-wall", field, text)
     yield from _blind_press(work, bore, field)
+
+
+def _thin(work: Work, bore: Bore, *, drilled_first: bool) -> str:
+    """What a thin wall wants, and whether the plan does it."""
+    gives = "the wall swells when you tap and gives in the jaws." if bore.thread else "the wall gives in the jaws."
+    if not drilled_first:
+        return f"{gives} Use a smaller hole, or thicker bar."
+    made = "drilled and tapped" if bore.thread else "drilled"
+    return f"{gives} So it is {made} before the outside is turned down."
 
 
 def _blind_press(work: Work, bore: Bore, field: str) -> Iterator[Notice]:
@@ -146,9 +150,13 @@ def _better(work: Work, thread: Thread, bore: Bore, found: BoreWork) -> Iterator
         yield Notice("better-drill", "setup.drills", text)
 
 
-def hole_notices(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Notice]:
-    """Every remark on the holes of the part, hole by hole."""
+def hole_notices(work: Work, ways: tuple[Chucking, ...], left: tuple[Breach, ...]) -> Iterator[Notice]:
+    """Every remark on the holes of the part, hole by hole; `left` is what did not hold when the plan was run."""
+    thin = {breach.made for breach in left if breach.code == "thin-wall"}
     for number, found in enumerate(work.bores):
         field, bore = f"part.bores.{number}", found.bore
-        yield from _across(work, bore, field) if bore.end == "across" else _along(work, bore, found, field)
+        if bore.end == "across":
+            yield from _across(work, bore, field)
+        else:
+            yield from _along(work, bore, found, field, drilled_first=bore.id not in thin)
         yield from _drills(work, ways, bore, found, field)

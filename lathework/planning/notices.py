@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from lathework.cutting.groove import UNFINISHED_THREADS
+from lathework.cutting.groove import UNFINISHED_THREADS, chamfer_diameter
 from lathework.cutting.taper_blank import TaperBlank
+from lathework.lathe.breach import Breach
 from lathework.lengths import Length
 from lathework.methods.die import DIE_HOLDINGS
 from lathework.methods.ways.choose import OUTSIDE
@@ -22,8 +23,13 @@ from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.threads.wanted import wanted_outside
 from lathework.planning.way_notices import refused
 from lathework.planning.work import Work
+from lathework.units import convert
 
 PROOF = "Leave the pressure test to those licensed for it."
+LESS_PROVEN = (
+    "Plans of left-hand threads and of several starts are less proven here. Read every step before you begin, and cut "
+    "the first one in scrap."
+)
 SHORT_THREAD = 4.0
 """A groove that takes more than one part in so many of the thread's length is remarked on (practice)."""
 SUM_MM = 0.02
@@ -39,7 +45,7 @@ def _threads(work: Work) -> Iterator[Notice]:
             yield Notice("blank-outside-class", "method.blank_school", found.blank.verdict)
         if found.blank_mm > work.part.stock.corners_mm:
             yield Notice("bar-under-blank", "part.stock.across", "The bar is already under the blank diameter.")
-        if found.groove_width_mm and section.full is None:
+        if found.grooves_mm and section.full is None:
             yield _full_thread(work, section.length.mm, found, field)
         yield from _way(work, number)
         why = by_hand_because(work, found)
@@ -52,6 +58,10 @@ def _threads(work: Work) -> Iterator[Notice]:
             yield Notice("bar-as-blank", field, text)
         if section.measured is not None and unlike(found.thread, section.measured.mm):
             yield _unlike(work, number, found, section.measured)
+        if found.lead_shallow:
+            yield _shallow(work, found, field)
+        if found.thread.hand == "left" or found.thread.starts > 1:
+            yield Notice("less-proven", f"{field}.thread", LESS_PROVEN)
         if found.taper is not None:
             yield from _taper(work, number, found, found.taper)
         if found.thread.series == "G":
@@ -64,11 +74,27 @@ def _threads(work: Work) -> Iterator[Notice]:
                 yield Notice("thread-note", f"{field}.thread", note)
 
 
+def _shallow(work: Work, found: ThreadWork, field: str) -> Notice:
+    """A lead chamfer that was typed so small that it ends above the root of the thread."""
+    usual = chamfer_diameter(found.thread)
+    each = convert(found.blank.diameter.value - usual.value, found.thread.unit, "mm") / 2
+    least = told(each, work.job.unit, fine=True)
+    text = (
+        f"This chamfer ends above the root of the thread: the die starts late and crooked. Make it {least}, or leave "
+    )
+    return Notice("lead-shallow", f"{field}.chamfer", f"{text}it empty.")
+
+
 def _full_thread(work: Work, length_mm: float, found: ThreadWork, field: str) -> Notice:
     """What a relief groove within the length of a thread leaves of it."""
-    left, long = told(length_mm - found.groove_width_mm, work.job.unit), told(length_mm, work.job.unit)
-    text = f"{long} to the shoulder leaves {left} of full thread: the relief groove takes the rest. "
-    if found.groove_width_mm * SHORT_THREAD > length_mm:
+    left, long = told(length_mm - found.grooves_mm, work.job.unit), told(length_mm, work.job.unit)
+    takes = "the grooves take" if found.between else "the relief groove takes"
+    text = f"{long} to the shoulder leaves {left} of full thread: {takes} the rest. "
+    if found.between:
+        return Notice(
+            "full-thread", f"{field}.length", f"{text}Make the section longer if the thread is to be that long."
+        )
+    if found.groove_width_mm * SHORT_THREAD > length_mm and found.cut == "die":
         text += "Flip the die instead, leave a run-out, or "
     else:
         text += "If the thread itself is to be that long, "
@@ -153,7 +179,7 @@ def _holding(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Notice]:
 
 def _turned_about(work: Work) -> Iterator[Notice]:
     """That the end which is made first is not the one that stands first."""
-    if not work.ends.turned_about:
+    if not work.ends.turned_about or work.otherwise.swapped:
         return
     text = "The head stands first: the other end is made first, the head last."
     if work.ends.second:
@@ -163,7 +189,7 @@ def _turned_about(work: Work) -> Iterator[Notice]:
 
 def _support(work: Work, chucking: Chucking) -> Iterator[Notice]:
     """Why an end runs on a centre, or on a steady too, that nobody asked for."""
-    if "turn" not in chucking.does or not chucking.centred:
+    if "turn" not in chucking.does or not chucking.centred or chucking.faces in work.otherwise.centred:
         return
     long = f"An end is worked over {chucking.worked_mm / chucking.grip.across_mm:.1f} diameters"
     if chucking.carried == "steady":
@@ -176,9 +202,9 @@ def _support(work: Work, chucking: Chucking) -> Iterator[Notice]:
         yield Notice("wants-centre", "method.support", f"{why}: it runs on the centre. To do without, say why.")
 
 
-def notices(work: Work, ways: tuple[Chucking, ...]) -> tuple[Notice, ...]:
-    """Every remark on the job, in the order of blank, sizes, holding."""
-    out = [*_threads(work), *_sizes(work), *hole_notices(work, ways), *_holding(work, ways)]
+def notices(work: Work, ways: tuple[Chucking, ...], left: tuple[Breach, ...]) -> tuple[Notice, ...]:
+    """Every remark on the job, in the order of blank, sizes, holding; `left` is what did not hold when it was run."""
+    out = [*_threads(work), *_sizes(work), *hole_notices(work, ways, left), *_holding(work, ways)]
     out += milling_notices(work, ways)
     if work.job.identified is not None:
         out.append(

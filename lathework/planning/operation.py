@@ -1,4 +1,4 @@
-"""What one operation is: a sentence to do, its figures, its cautions, the metal it takes away."""
+"""What one operation is: a sentence to do, its figures, its cautions, its acts on lathe and metal."""
 
 from __future__ import annotations
 
@@ -9,6 +9,8 @@ from lathework.cautions import Caution
 from lathework.cutting.cuts import SPRING
 from lathework.cutting.dimension import Dimension, Target
 from lathework.figures import Figure
+from lathework.lathe.acts import Act, cut_of
+from lathework.lathe.cut import Cut
 from lathework.part.model import SetCutter
 from lathework.threads.thread import Thread
 from lathework.value import value
@@ -78,22 +80,6 @@ def quoted(text: str) -> str:
 
 
 @value
-class Cut:
-    """The band a step takes away: distances behind the face and diameters, in millimetres.
-
-    A slope runs from `outer_mm` at its left side down to `inner_mm` at its right one, a chamfer; one `behind` the work
-    falls to the left.
-    """
-
-    left_mm: float
-    right_mm: float
-    outer_mm: float
-    inner_mm: float
-    slope: bool = False
-    behind: bool = False
-
-
-@value
 class Operation:
     """One step of chucking number `chucking`.
 
@@ -101,6 +87,7 @@ class Operation:
     `sentence` and `notes` name its figures in braces; `headline` is the key of the one that matters most. `passes` are
     what each cut leaves or dials. `dimensions` are the sizes that can be measured, the first one, where `measure` is
     "diameter", drives the cuts. `zero` says which edge to touch off first, "" when the last step's zero still stands.
+    `acts` are what it does on the lathe, in order: its drawing, and whether it can be done at all, follow from them.
     `thread` is the one that a step turns the blank of, cuts or gauges, `class_name` its class, `inside` that it is
     a hole's, `cutter` what cuts it outside; `to_mate` that it is made to a mate that was measured, and not to a class.
     """
@@ -118,7 +105,7 @@ class Operation:
     notes: tuple[str, ...] = ()
     measure: Measure | None = None
     dimensions: tuple[Dimension, ...] = ()
-    cut: Cut | None = None
+    acts: tuple[Act, ...] = ()
     figure_words: str = ""
     passes: tuple[Figure, ...] = ()
     zero: str = ""
@@ -133,6 +120,11 @@ class Operation:
     def big(self) -> str:
         """The key of the figure that is largest at the bench: what is dialled, else the step's own key figure."""
         return "dial" if "dial" in self.figures else self.headline
+
+    @property
+    def cut(self) -> Cut | None:
+        """The band of metal that it is drawn by; None where it takes none."""
+        return cut_of(self.acts)
 
     @property
     def target(self) -> Target | None:

@@ -19,6 +19,8 @@ HOLD_CLEARANCE_MM = 6.0
 """Kept between the tool's last place and the jaws (practice)."""
 LEAST_GRIP_MM = 8.0
 """Least length that three jaws hold (practice)."""
+JAWS_MM = 25.0
+"""Length that the jaws of a small chuck close on (practice)."""
 _CUT_MM = 0.01
 NEARLY = 1e-9
 """Share of a limit by which a figure worked out from typed ones may pass it for its last bit alone: fractions and
@@ -90,16 +92,19 @@ def _blank_holds(part: Part, ends: Ends) -> bool:
     return not over(LEAST_GRIP_MM, left)
 
 
-def settle(job: Job, ends: Ends, *, guided: bool) -> Settled:
+def settle(job: Job, ends: Ends, *, guided: bool, blanks: bool = False) -> Settled:
     """The order of work: as chosen, but no long piece hangs out of the chuck, and no short one is sawn.
 
     From the bar up to four diameters, with a reason or with the die alone to run on, `guided` by the tailstock, up to
-    twelve. A blank too short for the jaws is parted off instead. Source: practice.
+    twelve. A blank too short for the jaws is parted off instead; `blanks` where parting off would not go.
+    Source: practice.
     """
     part, chosen = job.part, job.method.order
     if part.stock.one_ended:
         return Settled(chosen)
     ratio = slenderness(part)
+    if blanks and chosen == "from-the-bar":
+        return Settled("blanks-first")
     if chosen == "from-the-bar":
         long = over(ratio, CENTRE_RATIO)
         if guided and long and not over(ratio, STEADY_RATIO) and not job.method.overruled:

@@ -79,9 +79,10 @@ def _drilling(operation: Operation) -> float:
 
 
 def _screwcut(operation: Operation) -> float:
-    """Passes x (turns / speed + return)."""
+    """Starts x passes x (turns / speed + return)."""
     turns, speed = operation.figures["turns"].value, _speed(operation)
-    return len(operation.passes) * (turns / speed + RETURN_MIN)
+    starts = operation.thread.starts if operation.thread is not None else 1
+    return starts * len(operation.passes) * (turns / speed + RETURN_MIN)
 
 
 _TIMED: dict[Kind, Callable[[Job, Operation, float], float]] = {

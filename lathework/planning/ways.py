@@ -12,6 +12,7 @@ from lathework.planning.grips import CLEAR_MM, grip_of
 from lathework.planning.order import (
     CENTRE_RATIO,
     HOLD_CLEARANCE_MM,
+    JAWS_MM,
     LEAST_GRIP_MM,
     STEADY_RATIO,
     cut_mm,
@@ -30,11 +31,18 @@ MOST_CHUCKED_MM = 25.0
 """Longest piece that a sawn blank has for the jaws beyond the part; a bar diameter does for a thin one (practice)."""
 
 
-def carried(work: Work, worked_mm: float, across_mm: float, made: tuple[Placed, ...]) -> Carried:
-    """What holds up an end worked over `worked_mm`, held on `across_mm` (millimetres). Source: practice."""
+def carried(
+    work: Work, worked_mm: float, across_mm: float, made: tuple[Placed, ...], *, second: bool = False
+) -> Carried:
+    """What holds up an end worked over `worked_mm`, held on `across_mm` (millimetres), the `second` or the first one.
+
+    Source: practice.
+    """
     method, ratio = work.job.method, worked_mm / across_mm
     slim = any(not over(p.far_mm, worked_mm) and over(p.far_mm, SLENDER_RATIO * p.turned_mm) for p in made)
     hangs = (over(ratio, CENTRE_RATIO) or slim) and not method.overruled
+    faces = "left" if work.ends.turned_about != second else "right"
+    hangs = hangs or faces in work.otherwise.centred
     if made and made[0].turned_mm < LEAST_CENTRED_MM:
         return "steps" if hangs or over(ratio, STEADY_RATIO) else "chuck"
     if over(ratio, STEADY_RATIO):
@@ -81,7 +89,7 @@ def _first(work: Work, *, second: bool) -> tuple[Chucking, ...]:
         placed,
         own,
         own,
-        Grip("the part itself", stock.across.mm, LEAST_GRIP_MM, bar),
+        Grip("the part itself", stock.across.mm, JAWS_MM, bar),
         stick_out_mm=overall,
         worked_mm=overall,
         bar_mm=bar,
@@ -93,7 +101,7 @@ def _first(work: Work, *, second: bool) -> tuple[Chucking, ...]:
         return _carried(work, _one_ended(work, replace(base, grip=named)))
     if work.order == "blanks-first":
         return _carried(work, _blank(base, worked))
-    on_bar = replace(base, grip=replace(base.grip, words="the bar"), on_bar=True)
+    on_bar = replace(base, grip=replace(base.grip, words="the bar"), on_bar=True, stub=work.otherwise.stub)
     if over(slenderness(part), CENTRE_RATIO) and draws_out(part, work.ends):
         short = replace(on_bar, stick_out_mm=worked + HOLD_CLEARANCE_MM, worked_mm=worked)
         return (*_carried(work, short), _drawn(work, on_bar))
@@ -153,7 +161,7 @@ def _carried(work: Work, base: Chucking) -> tuple[Chucking, ...]:
     """An end in one holding; or, where it is long, faced and centred short, drawn out on the centre, threaded short."""
     # The kerf behind a part is no part of it.
     worked = min(base.worked_mm, base.overall_mm)
-    way = carried(work, worked, base.grip.across_mm, base.made)
+    way = carried(work, worked, base.grip.across_mm, base.made, second=base.second)
     if way == "chuck" or not base.made or not over(worked, CENTRE_RATIO * base.grip.across_mm):
         return (replace(base, carried=way if base.made else "chuck"),)
     again = () if base.parted else _pushed_in(work, base)

@@ -6,8 +6,9 @@ from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from lathework.cautions import HAZARD_CAUTIONS, Caution
-from lathework.cutting.roughing import bears, rough_share
+from lathework.cutting.roughing import HAND_BEARS_NM, bears, rough_share
 from lathework.cutting.speeds import geared, spindle_speed
+from lathework.cutting.taper_blank import taper_torque
 from lathework.cutting.torque import cutting_torque
 from lathework.figures import Figure
 from lathework.job.model import Job, Order
@@ -17,8 +18,9 @@ from lathework.part.ends import Ends, ends_of, near_end, nominal_mm
 from lathework.part.job_racks import Racks
 from lathework.part.meeting import open_length
 from lathework.part.model import Bore, Part
-from lathework.part.relief import shoulders
+from lathework.part.relief import shoulders, start_mm
 from lathework.planning.order import Settled, settle
+from lathework.planning.otherwise import USUAL, Otherwise, swapped
 from lathework.planning.threads.thread_work import CUT_MM, ThreadWork, thread_work_of
 from lathework.units import LengthUnit
 
@@ -26,13 +28,14 @@ from lathework.units import LengthUnit
 @dataclass(frozen=True, slots=True)
 class Work:
     """A job with its derived sizes: its threads by section number, its holes, which sections each end takes, and the
-    order of work as it was settled."""
+    order of work as it was settled; what is done `otherwise` than usual, because a run of that did not go."""
 
     job: Job
     threads: dict[int, ThreadWork]
     ends: Ends
     bores: tuple[BoreWork, ...]
     settled: Settled
+    otherwise: Otherwise = USUAL
 
     @property
     def order(self) -> Order:
@@ -59,8 +62,18 @@ class Work:
         return geared(spindle_speed(cutting_speed, diameter_mm, name="speed"), self.job.setup.speeds)
 
     def off_lathe(self, thread_work: ThreadWork) -> bool:
-        """Whether a thread is cut in the vise, when the lathe is done."""
-        return thread_work.cut == "die" and DIE_HOLDINGS[self.job.method.holder].off_lathe
+        """Whether a thread is cut in the vise, when the lathe is done: as chosen, or a taper that no chuck holds."""
+        chosen = DIE_HOLDINGS[self.job.method.holder].off_lathe
+        return thread_work.cut == "die" and (chosen or self.in_vise(thread_work))
+
+    def in_vise(self, thread_work: ThreadWork) -> bool:
+        """Whether a taper die takes more than a person turns against a chuck: a ratchet stock, the body in the vise.
+
+        Source: practice.
+        """
+        if thread_work.taper is None or thread_work.cut != "die":
+            return False
+        return taper_torque(cutting_torque(thread_work.thread, self.job.material.cutting_force)).value > HAND_BEARS_NM
 
     def turned_mm(self, number: int) -> float:
         """Diameter that the lathe tool leaves at section `number` (from 0), in millimetres: where the bar is a little
@@ -74,9 +87,10 @@ def racks_of(job: Job) -> Racks:
     return Racks(job.setup.own_drills, job.unit, job.material, job.method.percent)
 
 
-def work_out(job: Job) -> Work:
-    """Derive what the operations share."""
+def work_out(job: Job, otherwise: Otherwise = USUAL) -> Work:
+    """Derive what the operations share, where some of it is done `otherwise` than usual."""
     part, ends, method = job.part, ends_of(job.part), job.method
+    ends = swapped(ends) if otherwise.swapped else ends
     without_mate, first = replace(method, mate=None), part.thread
     behind = shoulders(part, ends)
     threads = {
@@ -92,10 +106,14 @@ def work_out(job: Job) -> Work:
         for number, section in enumerate(part.sections)
         if section.thread is not None
     }
+    blade = job.setup.groove_blade.mm
+    starts = {number: start_mm(part, ends, number, blade) for number in threads}
+    threads = {n: replace(found, start_mm=starts[n]) if starts[n] else found for n, found in threads.items()}
     racks = racks_of(job)
     drawn = [bore_work(bore, racks) for bore in part.bores]
     bores = tuple([bore_work(_as_cut(part, bore, drawn, ends, job.unit), racks) for bore in part.bores])
-    return Work(job, threads, ends, bores, settle(job, ends, guided=_guided(job, threads)))
+    settled = settle(job, ends, guided=_guided(job, threads), blanks=otherwise.blanks)
+    return Work(job, threads, ends, bores, settled, otherwise)
 
 
 def _guided(job: Job, threads: dict[int, ThreadWork]) -> bool:

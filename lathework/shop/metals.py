@@ -17,7 +17,7 @@ class Material:
 
     `die_note` is what a die in it wants minded, "" for nothing more than usual. `form_tap` says whether a form tap
     flows it, `swells` whether a drill cuts over its size in it. `back_off_turns` is how far the die goes on before
-    it is turned back to break the chip.
+    it is turned back to break the chip. `swarf` is what to do about its chips at the tool, and `swarf_why`.
     """
 
     code: str
@@ -37,6 +37,8 @@ class Material:
     swells: bool
     lubricant: str
     die_note: str = ""
+    swarf: str = ""
+    swarf_why: str = ""
 
 
 @cache
@@ -61,6 +63,8 @@ def materials() -> dict[str, Material]:
             swells=row.text("swells") == "yes",
             lubricant=row.text("lubricant"),
             die_note=row.text("die_note"),
+            swarf=row.text("swarf"),
+            swarf_why=row.text("swarf_why"),
         )
         for row in load("materials").rows
     }

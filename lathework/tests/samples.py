@@ -14,6 +14,7 @@ from lathework.planning.plan import Plan, make_plan
 
 _FIT = {"fit": "", "mate": ""}
 _BLANK = {
+    "round": "",
     "edge": "bevel",
     "runs": "shoulder",
     "taper": "",

@@ -138,6 +138,9 @@ def wanted(job: Job, made: Plan, place: float) -> tuple[float, float]:
         # Lead at one end, relief at the other; between them the blank.
         found = made.work.threads[number]
         ends = max(found.groove_width_mm, (found.blank_mm - found.thread.minor_mm) / 2 + found.thread.pitch_mm)
+        if found.cut == "threading-tool":
+            # Between two shoulders the tool starts in a groove two turns wide, or as wide as the blade.
+            ends = max(ends, 2 * found.thread.pitch_mm, job.setup.groove_blade.mm)
         inside = near + ends + EDGE < place < far - ends - EDGE
         bar = job.part.stock.corners_mm
         if bar <= found.thread.major_mm + ON_SIZE and bar < size + SKIN:

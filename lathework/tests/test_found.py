@@ -124,13 +124,13 @@ class Begins(unittest.TestCase):
             "part.stock.across": "30",
             "part.overall_length": "40",
             "part.sections": [section("round", "30", across="24"), section("bar")],
-            "part.bores": [bore(across="20", depth="25")],
+            "part.bores": [bore(across="17", depth="25")],
         }
         made = plan(shape)
         keys = [one.key for one in made.operations]
         self.assertLess(keys.index("turn:s1"), keys.index("drill:b1"))
         found = now_of(made, "drill:b1", turn_s1=23.9)
-        self.assertAlmostEqual(found.figures["wall"].value, (23.9 - 20) / 2, places=6)
+        self.assertAlmostEqual(found.figures["wall"].value, (23.9 - 17) / 2, places=6)
 
     def test_the_next_diameter_is_turned_down_from_the_last(self) -> None:
         shape = PIPE | {

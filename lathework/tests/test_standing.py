@@ -8,10 +8,10 @@ from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 
 from lathework.drawing.part.layout import WIDE, lay_out
-from lathework.drawing.part.profile_at import Stretch, after_cut
 from lathework.drawing.part.standing import Standing, standings
 from lathework.drawing.part.view import part_sheet
-from lathework.planning.operation import Cut
+from lathework.lathe.cut import Cut
+from lathework.lathe.outline import Stretch, after_cut
 from lathework.planning.plan import Plan
 from lathework.tests import test_cut_and_compare as compared
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, plan

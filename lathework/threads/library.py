@@ -106,7 +106,7 @@ def _trapezoidal() -> Iterable[Thread]:
         clear = row.number("clearance")
         root, nut = float(major - pitch - clear), float(major + clear)
         note = SINGLE_POINT.format(root=root, unit=thread.unit, bore=thread.minor, nut=nut)
-        yield replace(thread, notes=(note,))
+        yield replace(thread, notes=(note,), crest_clearance=float(clear) / 2)
 
 
 def _inch(name: str, family: Family, form: Form) -> Iterable[Thread]:

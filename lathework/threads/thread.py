@@ -21,8 +21,9 @@ class Thread:
 
     `tpi` is None where the standard gives a pitch; `special` marks a size that no series lists; `tabulated` one whose
     diameters the standard prints instead of deriving; `taper` is that on the diameter (1/16 for sealing pipe threads,
-    whose diameters are those of the gauge plane); `notes` are sentences for the person (a look-alike, a nominal size
-    that is no diameter).
+    whose diameters are those of the gauge plane); `crest_clearance` is what a trapezoidal thread is cut deeper than its
+    basic form, each side, so that its crests do not touch; `notes` are sentences for the person (a look-alike, a
+    nominal size that is no diameter).
     """
 
     designation: str
@@ -42,6 +43,7 @@ class Thread:
     hand: Hand = "right"
     starts: int = 1
     taper: float = 0.0
+    crest_clearance: float = 0.0
 
     @property
     def plain_name(self) -> str:
@@ -78,10 +80,11 @@ class Thread:
     def root(self) -> float:
         """Diameter at the root of the external thread, in `unit`: what is left of the metal under it.
 
-        60 degree screw threads: d - 1.226869 P, the rounded root of ISO 68-1 and ISO 724 (d3); else the minor.
+        60 degree screw threads: d - 1.226869 P, the rounded root of ISO 68-1 and ISO 724 (d3); a trapezoidal one with
+        its clearance (d3 of ISO 2904, ASME B1.5); else the minor.
         """
         rounded = self.family in ("unified", "metric") or self.series == "NPSM"
-        return self.major - ROOT_60 * self.pitch if rounded else self.minor
+        return self.major - ROOT_60 * self.pitch if rounded else self.minor - 2 * self.crest_clearance
 
     @property
     def root_mm(self) -> float:

@@ -14,6 +14,7 @@ from tests.campaign.fuzz import fuzz
 from tests.campaign.kills import cuts, kills
 from tests.campaign.load import load
 from tests.campaign.parts import parts
+from tests.campaign.plans import plans
 from tests.campaign.pythons import pythons
 
 COUNTS = (
@@ -23,6 +24,7 @@ COUNTS = (
     ("pythons", 1, "for the core's tests on every interpreter that is found, 0 for none"),
     ("requests", 100_000, "odd requests"),
     ("parts", 2_000, "random parts of each kind that are made on the tests' own lathe"),
+    ("plans", 7_000, "random jobs, each plan done on the tests' own lathe"),
     ("minutes", 120, "of a mixed load by eight people"),
     ("seed", 1, "of everything that is drawn"),
 )
@@ -51,6 +53,8 @@ def _figures(options: argparse.Namespace, failed: list[str]) -> Iterator[tuple[s
         yield from fuzzed.items()
     if options.parts:
         yield from parts(options.parts).items()
+    if options.plans:
+        yield from plans(options.plans, options.seed).items()
     if options.minutes:
         yield from load(options.minutes * 60, options.seed).items()
 

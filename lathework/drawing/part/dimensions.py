@@ -71,9 +71,14 @@ def full_runs(chucking: Chucking) -> Iterator[Run]:
     """How much full thread each thread has that shares its length with a relief groove."""
     for placed in chucking.made:
         found = placed.thread
-        if found is not None and found.groove_width_mm and placed.section.full is None:
-            inch, mm = show_both(placed.far_mm - placed.near_mm - found.groove_width_mm, "mm", fine=False)
-            yield Run(placed.near_mm, placed.far_mm - found.groove_width_mm, (f"{inch} {FULL}", f"{mm} {FULL}"), "")
+        if found is not None and found.grooves_mm and placed.section.full is None:
+            inch, mm = show_both(placed.far_mm - placed.near_mm - found.grooves_mm, "mm", fine=False)
+            yield Run(
+                placed.near_mm + found.start_mm,
+                placed.far_mm - found.groove_width_mm,
+                (f"{inch} {FULL}", f"{mm} {FULL}"),
+                "",
+            )
 
 
 def _runs(plan: Plan, chucking: Chucking, frame: Frame) -> tuple[list[Run], list[Run]]:

@@ -8,6 +8,7 @@ from collections.abc import Callable, Iterable, Iterator
 from lathework.cutting.taper_blank import TaperBlank
 from lathework.drawing.part.layout import Layout
 from lathework.drawing.shapes import Line, Path, box, hatch, mirrored
+from lathework.lathe.outline import Side
 from lathework.part.model import MILLED
 from lathework.part.nuts import nut_sizes
 from lathework.part.stock import ACROSS_FLATS, FORM_FLATS, StockForm
@@ -20,7 +21,6 @@ HEAD_WIDE = 1.6
 """Across the flats of a bolt's head over its shank, where no thread says (practice)."""
 HEAD_HIGH = 0.65
 """Height of a bolt's head over its shank (practice)."""
-Side = list[tuple[float, float]]
 
 
 def drawn_mm(chucking: Chucking, placed: Placed) -> float:
@@ -45,8 +45,8 @@ def crest_run(chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> tu
     """Where full crests begin and end behind the face: past the lead chamfer, up to the groove."""
     lead = (thread_work.thread.major_mm - in_mm(thread_work.chamfer)) / 2
     if faces_end(chucking, placed):
-        return placed.near_mm + lead, placed.far_mm - thread_work.groove_width_mm
-    return placed.near_mm + thread_work.groove_width_mm, placed.far_mm - lead
+        return placed.near_mm + max(lead, thread_work.start_mm), placed.far_mm - thread_work.groove_width_mm
+    return placed.near_mm + thread_work.groove_width_mm, placed.far_mm - max(lead, thread_work.start_mm)
 
 
 def _turns(thread_work: ThreadWork, start: float, end: float, *, lower: bool, chamfered: bool) -> Side:
@@ -87,11 +87,14 @@ def _thread(layout: Layout, chucking: Chucking, placed: Placed, thread_work: Thr
     else:
         crests = [(start, thread_work.thread.major_mm), (end, thread_work.thread.major_mm)]
     deep = in_mm(thread_work.groove.diameter) if thread_work.groove else 0.0
+    front = (deep or small) if thread_work.between else small
     if chamfered:
         relief = [(end, deep), (placed.far_mm, deep)] if thread_work.groove else []
-        return [(placed.near_mm, small), *crests, *relief]
+        lead = [(placed.near_mm, front), *([(start, front)] if thread_work.between else [])]
+        return [*lead, *crests, *relief]
     relief = [(placed.near_mm, deep), (start, deep)] if thread_work.groove else []
-    return [*relief, *crests, (placed.far_mm, small)]
+    lead = [*([(end, front)] if thread_work.between else []), (placed.far_mm, front)]
+    return [*relief, *crests, *lead]
 
 
 def _cone(chucking: Chucking, placed: Placed) -> Side:

@@ -7,10 +7,10 @@ from collections.abc import Iterator, Sequence
 from dataclasses import replace
 
 from lathework.drawing.part.layout import Layout
-from lathework.drawing.part.outline import Side, bar_lines, clipped, detail, section_side, side
-from lathework.drawing.part.profile_at import Stretch, after_cut, runs, stretches
+from lathework.drawing.part.outline import bar_lines, clipped, detail, section_side, side
 from lathework.drawing.part.section import half_section
 from lathework.drawing.shapes import Line, Path, mirrored
+from lathework.lathe.outline import Side, Stretch, after_cut, runs, stretches
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan

@@ -14,8 +14,9 @@ from lathework.drawing.part.tailstock import centre, on_centre
 from lathework.drawing.part.tools import as_drawn, tool
 from lathework.drawing.shapes import Label, Line, Path, Sheet, box, mirrored
 from lathework.holes.depth import POINT_SHARE
+from lathework.lathe.cut import Cut
 from lathework.planning.chucking import Chucking
-from lathework.planning.operation import Cut, Operation
+from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 
 _JAW_SHARE = 0.55

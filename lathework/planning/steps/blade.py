@@ -4,11 +4,14 @@ from __future__ import annotations
 
 from lathework import cautions
 from lathework.cutting.dimension import Dimension
+from lathework.cutting.groove import groove_diameter
 from lathework.figures import GEOMETRY, PRACTICE, Figure, added
+from lathework.lathe.cut import Cut
+from lathework.lathe.taking import PartOff, Plunge
 from lathework.lengths import Length
 from lathework.part.bore_sizes import largest_mm
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import axis_word, blade_place, given_mm, place_words, plunge_dial, typed
 from lathework.planning.steps import measures
 from lathework.planning.threads.thread_work import ThreadWork, in_mm
@@ -59,10 +62,35 @@ def relief_groove(work: Work, chucking: Chucking, placed: Placed, thread_work: T
         edge=f"{edge} edge",
         cautions=(cautions.BLADE,),
         dimensions=(measures.relief(thread_work, deep), measures.wide(width, blade.mm)),
-        cut=Cut(shoulder, shoulder - width, thread_work.blank_mm, deep),
+        acts=(Plunge(placed.section.id, Cut(shoulder, shoulder - width, thread_work.blank_mm, deep)),),
         chucking=chucking.number,
         cutter=thread_work.cut,
         makes=makes(diameter=deep, width=width),
+    )
+
+
+def start_groove(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Operation:
+    """Plunge a groove in front of a thread between two shoulders: the tool starts each pass in it."""
+    blade, edge = work.job.setup.groove_blade, work.job.setup.groove_edge
+    deep = groove_diameter(thread_work.thread)
+    wide = thread_work.start_mm
+    far, deep_mm = placed.near_mm + wide, in_mm(deep)
+    places, words = plunges(work, far, wide, blade, edge)
+    return Operation(
+        key=keyed("start-groove", placed.section.id),
+        kind="groove",
+        title="Groove to start in",
+        sentence="In front of the thread plunge a groove to {diameter}, " + words + ".",
+        headline="diameter",
+        figures={"diameter": deep} | places | {"dial": plunge_dial(work, thread_work.blank_mm, deep_mm)},
+        tool="grooving blade",
+        edge=f"{edge} edge",
+        cautions=(cautions.BLADE,),
+        dimensions=(measures.relief(thread_work, deep_mm), measures.wide(wide, blade.mm)),
+        acts=(Plunge(placed.section.id, Cut(far, placed.near_mm, thread_work.blank_mm, deep_mm)),),
+        chucking=chucking.number,
+        cutter=thread_work.cut,
+        makes=makes(diameter=deep_mm, width=wide),
     )
 
 
@@ -110,7 +138,7 @@ def begin_parting(work: Work, chucking: Chucking, left: Figure) -> Operation:
         tool="parting blade",
         edge=f"{edge} edge",
         cautions=(cautions.BLADE,),
-        cut=Cut(far, chucking.overall_mm, chucking.bar_mm, standing),
+        acts=(PartOff("", Cut(far, chucking.overall_mm, chucking.bar_mm, standing)),),
         chucking=chucking.number,
         figure_words=axis_word(work),
     )
@@ -155,7 +183,7 @@ def part_off(work: Work, chucking: Chucking, *, begun: bool) -> Operation | None
             *(() if spare else (PIP, *((OTHER_MOUTH,) if work.part.tapped_through else ()))),
         ),
         dimensions=(_as_parted(overall, spare),),
-        cut=Cut(far, overall + spare, chucking.bar_mm, 0.0),
+        acts=(PartOff("", Cut(far, overall + spare, chucking.bar_mm, 0.0)),),
         chucking=chucking.number,
         figure_words=axis_word(work),
         makes=makes(length=overall + spare),

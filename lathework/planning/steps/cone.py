@@ -8,12 +8,14 @@ from lathework import cautions
 from lathework.cutting.cuts import deepest_cut
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.fits.taper import Taper, set_over
+from lathework.lathe.cut import Cut
+from lathework.lathe.taking import Slope
 from lathework.lengths import Length
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import along, given_mm, place_words, tip_stop, typed
 from lathework.planning.steps import measures
-from lathework.planning.steps.holding import KNIFE, speed
+from lathework.planning.steps.holding import KNIFE, speed, swarf
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.units import LengthUnit, convert
@@ -120,10 +122,15 @@ def turn_cone(work: Work, chucking: Chucking, placed: Placed, taper: Taper) -> O
         figures=figures,
         tool=KNIFE,
         edge="tip",
-        cautions=(cautions.STOP_TO_MEASURE,),
+        cautions=(swarf(work), cautions.STOP_TO_MEASURE),
         notes=tuple(notes),
         dimensions=(measures.plunged("small end", placed.end_mm, placed.turned_mm),),
-        cut=Cut(near + min(section.length.mm, reach), near, placed.turned_mm, placed.end_mm, slope=True),
+        acts=(
+            Slope(
+                section.id,
+                Cut(near + min(section.length.mm, reach), near, placed.turned_mm, placed.end_mm, slope=True),
+            ),
+        ),
         chucking=chucking.number,
         makes=makes(diameter=placed.end_mm, length=section.length.mm, taper=taper.ratio),
     )

@@ -4,9 +4,12 @@ from __future__ import annotations
 
 from lathework import cautions
 from lathework.figures import PRACTICE, Figure, Given
+from lathework.lathe.acts import Knurl
+from lathework.lathe.cut import Cut
+from lathework.lathe.taking import Slope
 from lathework.part.ends import far_end
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import along, given_mm, place_words, tip_stop, typed
 from lathework.planning.steps import measures
 from lathework.planning.threads.thread_work import ThreadWork, in_mm
@@ -73,7 +76,7 @@ def break_edge(work: Work, chucking: Chucking, placed: Placed) -> Operation | No
         edge="" if rounded else "45° edge",
         cautions=(cautions.FILE,),
         dimensions=(measures.broken(in_mm(size)),),
-        cut=Cut(placed.near_mm + in_mm(size), placed.near_mm, outer, small, slope=True),
+        acts=(Slope(placed.section.id, Cut(placed.near_mm + in_mm(size), placed.near_mm, outer, small, slope=True)),),
         chucking=chucking.number,
         makes=makes(chamfer=in_mm(size)),
     )
@@ -98,7 +101,12 @@ def chamfer_behind(work: Work, chucking: Chucking) -> Operation | None:
         cautions=(cautions.FILE,),
         notes=(NARROW_SLOT,),
         dimensions=(measures.broken(in_mm(size)),),
-        cut=Cut(far, far - in_mm(size), outer, outer - 2 * in_mm(size), slope=True, behind=True),
+        acts=(
+            Slope(
+                last.section.id,
+                Cut(far, far - in_mm(size), outer, outer - 2 * in_mm(size), slope=True, behind=True),
+            ),
+        ),
         chucking=chucking.number,
         makes=makes(chamfer=in_mm(size)),
     )
@@ -136,7 +144,12 @@ def lead_chamfer(work: Work, chucking: Chucking, placed: Placed, thread_work: Th
         edge="45° edge",
         cautions=(cautions.FILE,),
         dimensions=(measures.lead(thread_work, small),),
-        cut=Cut(placed.near_mm + in_mm(length), placed.near_mm, in_mm(thread_work.at_end), small, slope=True),
+        acts=(
+            Slope(
+                placed.section.id,
+                Cut(placed.near_mm + in_mm(length), placed.near_mm, in_mm(thread_work.at_end), small, slope=True),
+            ),
+        ),
         chucking=chucking.number,
         cutter=thread_work.cut,
         makes=makes(diameter=small),
@@ -167,6 +180,7 @@ def knurl(work: Work, chucking: Chucking, placed: Placed) -> Operation:
         edge="",
         cautions=(cautions.KNURL,),
         notes=(TRACKS, FLOOD) if known is not None else ("The knurl raises the diameter by about half its pitch.",),
+        acts=(Knurl(section.id),),
         chucking=chucking.number,
         makes=makes(length=section.length.mm),
     )

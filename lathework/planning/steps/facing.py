@@ -7,25 +7,31 @@ from dataclasses import replace
 from lathework import cautions
 from lathework.cautions import Caution
 from lathework.figures import Figure, added
+from lathework.lathe.acts import Act
+from lathework.lathe.cut import Cut
+from lathework.lathe.taking import Face
 from lathework.part.stock import FACING_MM
 from lathework.planning.chucking import BOLT_SHANK, Chucking
-from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.order import CENTRE_RATIO, over
 from lathework.planning.positions import along, given
 from lathework.planning.steps import measures
 from lathework.planning.steps.holding import (
     _HEADLINES,
     HEAD_IN_CHUCK,
-    INTO_SPINDLE,
     KNIFE,
     LONG_BAR_MM,
     LONG_IN_SPINDLE_MM,
     OTHER_MOUTH,
+    gripped,
     ratio_figure,
+    rest_behind,
     speed,
     stick_out_figure,
 )
 from lathework.planning.work import Work
+
+FOUR_JAWS = "Hold square bar in a four-jaw chuck or a square collet: three jaws do not grip it true."
 
 
 def _first_face(work: Work, chucking: Chucking) -> tuple[str, str, dict[str, Figure]]:
@@ -78,17 +84,22 @@ def face(work: Work, chucking: Chucking) -> Operation:
         cautions=_face_cautions(work, chucking),
         notes=_face_notes(work, chucking),
         dimensions=(measures.overall(chucking.overall_mm, chucking.overall_mm + FACING_MM),) if chucking.second else (),
-        cut=Cut(0.0, -FACING_MM, faced, 0.0),
+        acts=(*_held(chucking), Face(chucking.faces, Cut(0.0, -FACING_MM, faced, 0.0))),
         chucking=chucking.number,
         figure_words=_HEADLINES[headline],
         makes=makes(length=chucking.overall_mm) if chucking.second else "",
     )
 
 
+def _held(chucking: Chucking) -> tuple[Act, ...]:
+    """The work stood out of the chuck, where no step before it did that."""
+    return () if chucking.second else (gripped(chucking),)
+
+
 def _face_cautions(work: Work, chucking: Chucking) -> tuple[Caution, ...]:
     bar = work.part.stock.bar_length
     hangs = over(min(chucking.worked_mm, chucking.overall_mm), CENTRE_RATIO * chucking.grip.across_mm)
-    behind = chucking.on_bar and bar is not None and bar.mm > LONG_BAR_MM
+    behind = chucking.on_bar and not chucking.stub and bar is not None and bar.mm > LONG_BAR_MM
     return (
         cautions.KEY_OUT,
         *((cautions.LONG_STICK_OUT,) if hangs else ()),
@@ -96,9 +107,17 @@ def _face_cautions(work: Work, chucking: Chucking) -> tuple[Caution, ...]:
     )
 
 
+def _thread_comes_through(work: Work, chucking: Chucking) -> bool:
+    """Whether a thread that was cut from the other end comes out at this one."""
+    through = [one.bore for one in work.bores if one.bore.thread is not None and one.bore.depth is None]
+    return any(bore.end not in ("across", chucking.faces) for bore in through)
+
+
 def _face_notes(work: Work, chucking: Chucking) -> tuple[str, ...]:
     form, grip = work.part.stock.form, chucking.grip
     notes = []
+    if form == "square" and not chucking.second:
+        notes.append(FOUR_JAWS)
     if form in ("hexagon", "square") and not chucking.second:
         notes.append("Corners strike the tool at every turn: light cuts and a slower speed until it is round.")
     if form == "kept":
@@ -108,7 +127,7 @@ def _face_notes(work: Work, chucking: Chucking) -> tuple[str, ...]:
     if grip.words == BOLT_SHANK:
         notes.append(HEAD_IN_CHUCK)
     if not chucking.second and work.order == "blanks-first" and grip.length_mm > LONG_IN_SPINDLE_MM:
-        notes.append(INTO_SPINDLE)
-    if chucking.second and work.part.tapped_through:
+        notes.append(rest_behind(work, chucking))
+    if chucking.second and _thread_comes_through(work, chucking):
         notes.append(OTHER_MOUTH)
     return tuple(notes)

@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from lathework import cautions
-from lathework.cautions import Caution
 from lathework.figures import Figure, Given
 from lathework.fits.fit import FIT, FitCode, Limits
 from lathework.fits.press import heat_wanted
@@ -14,14 +12,8 @@ INSIDE = (
     "Let it cool before the last cut. Take the last hundredth with a lap; never put a finger with emery "
     "into a bore that is turning."
 )
+AS_TURNED = "Leave it as turned, no polish: the compound keys in the grooves."
 TRY = "Try the mate before the piece leaves the chuck."
-GLUED = (
-    "Leave it as turned, no polish: the compound keys in the grooves. Degrease both, wet both, turn it in once; no "
-    "strain until it has set. Gloves and eyes by its data sheet; heat undoes it."
-)
-SHRUNK = "Or shrink it on: the outer one heated by {heat}, the inner one cold."
-PRESSED = "Break the leading edge of both, so that neither shaves the other; oil, and press straight."
-
 STEEL = 11.7
 """What the outer part is supposed to expand by where it is another one: steel, in millionths a kelvin (practice)."""
 SHRINKS_TO = 40.0
@@ -36,11 +28,6 @@ def pressed_figures(code: FitCode, limits: Limits | None, expansion: float) -> d
     return {"heat": heat_wanted(limits.tight_mm, limits.aim_mm, expansion)}
 
 
-def fit_cautions(code: FitCode) -> tuple[Caution, ...]:
-    """What to mind where force or heat brings two parts together."""
-    return (cautions.PRESS, cautions.SHRINK) if FIT[code].pressed else ()
-
-
 def fit_figures(limits: Limits, unit: LengthUnit) -> dict[str, Figure]:
     """From what to what the size may come out, told in `unit`, and the clearance on a measured mate."""
     aim = Given("aim", limits.aim.value, unit)
@@ -53,13 +40,11 @@ def fit_figures(limits: Limits, unit: LengthUnit) -> dict[str, Figure]:
     return told if limits.clearance is None else told | {"clearance": limits.clearance}
 
 
-def fit_notes(code: FitCode, limits: Limits | None, *, inside: bool = False, shrinks: bool = True) -> tuple[str, ...]:
-    """What to mind with a fit; nothing without one. `shrinks` says that the outer part is of a metal that is heated."""
+def fit_notes(code: FitCode, limits: Limits | None, *, inside: bool = False) -> tuple[str, ...]:
+    """What to mind while a size is brought to a fit; nothing without one."""
     if limits is None:
         return ()
     if code == "glued":
-        return (GLUED,)
+        return (AS_TURNED,)
     last = INSIDE if inside else OUTSIDE
-    if not FIT[code].pressed:
-        return last, TRY
-    return (last, PRESSED, SHRUNK) if shrinks else (last, PRESSED)
+    return (last,) if FIT[code].pressed else (last, TRY)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from lathework.lathe.acts import Assemble
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, quoted
 from lathework.planning.work import Work
@@ -20,6 +21,7 @@ def fit(work: Work, chucking: Chucking) -> Operation | None:
         figures={},
         tool="",
         edge="",
+        acts=(Assemble(""),),
         chucking=chucking.number,
         figure_words="fitted",
         makes=work.part.afterwards,

@@ -4,10 +4,12 @@ from __future__ import annotations
 
 from lathework import cautions
 from lathework.figures import GEOMETRY, Figure, Given
+from lathework.lathe.acts import Mill
+from lathework.lathe.cut import Cut
 from lathework.part.model import MILLED
 from lathework.part.stock import ACROSS_FLATS, depth_per_flat, largest_across_flats
 from lathework.planning.chucking import Chucking, Grip, Placed
-from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import given_mm, typed
 from lathework.planning.steps import measures
 from lathework.planning.work import Work
@@ -62,7 +64,7 @@ def mill_flats(work: Work, chucking: Chucking, placed: Placed, grip: Grip) -> Op
             "No mill? File them against rollers set to the depth, spindle locked at each flat.",
         ),
         dimensions=measures.flats(across.mm, start),
-        cut=Cut(placed.far_mm, placed.near_mm, start, across.mm),
+        acts=(Mill(placed.section.id, Cut(placed.far_mm, placed.near_mm, start, across.mm)),),
         chucking=chucking.number,
         makes=makes(shape=shape, across=across.mm, length=placed.far_mm - placed.near_mm),
     )

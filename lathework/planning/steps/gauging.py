@@ -5,12 +5,14 @@ from __future__ import annotations
 from lathework import cautions
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.gauging.wires import best_wire, over_wires_within
+from lathework.lathe.acts import Try
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Operation, keyed, quoted
 from lathework.planning.steps.taper import gauge_taper
 from lathework.planning.steps.threading import thread_made
 from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
+from lathework.threads.limits.bands import ExternalLimits
 
 EVERY_PIECE_UP_TO, EVERY_THIRD_UP_TO = 5, 20
 """Batches up to which each piece, or each third one, is gauged; beyond, each fifth (practice)."""
@@ -57,10 +59,38 @@ def _to_its_nut(work: Work, chucking: Chucking, placed: Placed, thread_work: Thr
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=("Binds on the flanks: another pass. Binds at the root: the point is too wide.",),
         measure="verdict",
+        acts=(Try(placed.section.id),),
         chucking=chucking.number,
         thread=thread,
         cutter=thread_work.cut,
         to_mate=True,
+        makes=thread_made(placed, thread_work),
+    )
+
+
+def _over_wires(
+    work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork, limits: ExternalLimits
+) -> Operation:
+    """Measure a thread that no nut gets to."""
+    wire = best_wire(thread_work.thread)
+    least, most = over_wires_within(thread_work.thread, wire.value, limits)
+    return Operation(
+        key=keyed("gauge", placed.section.id),
+        kind="gauge",
+        title="Measure over three wires",
+        sentence="Clean the thread. Over three wires of {wire} it measures {wires_least} to {wires_most}.",
+        headline="wires_most",
+        figures={"wires_most": most, "wires_least": least, "wire": wire, "every": check_interval(work.job.quantity)},
+        tool="three wires and a micrometer",
+        edge="",
+        cautions=(cautions.STOP_TO_MEASURE,),
+        notes=("A larger section stands in front of the thread: no nut and no ring gets there.",),
+        measure="verdict",
+        acts=(Try(placed.section.id),),
+        chucking=chucking.number,
+        thread=thread_work.thread,
+        class_name=thread_work.class_name,
+        cutter=thread_work.cut,
         makes=thread_made(placed, thread_work),
     )
 
@@ -72,6 +102,8 @@ def gauge(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWor
         return gauge_taper(work, chucking, placed, thread_work, mate)
     if thread_work.limits is None:
         return _to_its_nut(work, chucking, placed, thread_work, mate)
+    if thread_work.between:
+        return _over_wires(work, chucking, placed, thread_work, thread_work.limits)
     wire = best_wire(thread)
     least, most = over_wires_within(thread, wire.value, thread_work.limits)
     return Operation(
@@ -92,6 +124,7 @@ def gauge(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWor
             "{wires_most}.",
         ),
         measure="verdict",
+        acts=(Try(placed.section.id),),
         chucking=chucking.number,
         thread=thread,
         class_name=thread_work.class_name,

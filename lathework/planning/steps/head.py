@@ -6,9 +6,11 @@ from lathework import cautions
 from lathework.cutting.groove import unfinished_length
 from lathework.cutting.mate_blank import opened_by
 from lathework.cutting.speeds import LEAST_SECONDS, stoppable
+from lathework.lathe.cut import Cut
+from lathework.lathe.threading import RunOn
 from lathework.methods.head import SUPPOSED, draws_on, stop_after, time_on
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.operation import Cut, Operation, keyed
+from lathework.planning.operation import Operation, keyed
 from lathework.planning.steps.threading import SHORT_OF_SHOULDER, die_torque, thread_made
 from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.work import Work
@@ -86,7 +88,14 @@ def run_head(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
         edge="",
         cautions=(cautions.DIE_HEAD, *work.hazards),
         notes=_notes(work, chucking, thread_work, on.value),
-        cut=Cut(end_mm, placed.near_mm, thread.major_mm, thread.minor_mm),
+        acts=(
+            RunOn(
+                placed.section.id,
+                Cut(end_mm, placed.near_mm, thread.major_mm, thread.minor_mm),
+                die_torque(work, thread_work).value,
+                "spindle",
+            ),
+        ),
         chucking=chucking.number,
         thread=thread,
         class_name=thread_work.class_name,

@@ -1,14 +1,16 @@
-"""Sawing, holding, facing, and the centre: what comes before the cuts of an end."""
+"""Holding, and the centre: what comes before the cuts of an end."""
 
 from __future__ import annotations
 
-from dataclasses import replace
-
 from lathework import cautions
+from lathework.cautions import Caution
 from lathework.figures import PRACTICE, Figure, Given, added
-from lathework.part.stock import FACING_MM, SAW_MM
+from lathework.lathe.gripping import Centre, Hold
+from lathework.lathe.standing import Grip as HeldBy
+from lathework.part.end_words import end_words
+from lathework.part.ends import near_end
 from lathework.planning.chucking import Chucking
-from lathework.planning.operation import Operation, keyed, makes
+from lathework.planning.operation import Operation, keyed
 from lathework.planning.order import LEAST_GRIP_MM
 from lathework.planning.positions import along, given, given_mm
 from lathework.planning.steps import measures
@@ -19,15 +21,15 @@ from lathework.units import convert
 LONG_BAR_MM = 600.0
 """Length of a bar that stands out of the spindle's rear end on a small lathe (practice)."""
 KNIFE = "right-hand knife tool"
-FOR_THE_JAWS = "It is sawn longer than the piece, so that the jaws have something to hold: that end is sawn off later."
-HARD_BOLT = "Grade marks on its head, or plated? It is hard, or its coat clogs the die: choose a plain, soft one."
 CLEAN_JAWS = "Soft jaws or a strip of shim keep a finished diameter clean; true it up before you cut."
 SHORT_GRIP = (
     "That is little to hold: back it against the step of the soft jaws, light cuts; or stick it to a faced stub."
 )
 LONG_IN_SPINDLE_MM = 50.0
 """Length behind the jaws from which a blank goes into the spindle (practice)."""
-INTO_SPINDLE = "The rest goes into the spindle. Too thick for its bore? Hold the far end, a fixed steady near this one."
+INTO_SPINDLE = "The rest goes into the spindle."
+TOO_THICK = "Hold the far end, with a fixed steady near this one."
+IF_THICK = f"{INTO_SPINDLE} Too thick for its bore? {TOO_THICK}"
 HEAD_IN_CHUCK = "Pass the head through the open jaws into the chuck's bore, and close them on the shank."
 CENTRE_STAYS = "The centre stays in while you turn and groove; draw it back for the die."
 CENTRE_SHOWS = "The part keeps the centre hole: tell whoever gets it, or face it off a longer blank."
@@ -40,83 +42,10 @@ def speed(work: Work, diameter_mm: float) -> Figure:
     return work.speed(work.job.material.turning_speed, diameter_mm)
 
 
-def _blank_length(work: Work, chucking: Chucking) -> Figure:
-    overall, unit, more = work.part.overall_mm, work.job.unit, chucking.chucked_mm
-    inputs = [given_mm("overall length", overall, unit), given_mm("facing of both ends", 2 * FACING_MM, unit)]
-    if more:
-        inputs.append(given_mm("for the jaws", more, unit))
-    return along(work, "saw to", overall + 2 * FACING_MM + more, added(inputs), *inputs)
-
-
-def saw(work: Work, chucking: Chucking) -> Operation | None:
-    """Saw a blank to length, or a bolt down to it, or a damaged end off; nothing when the piece is parted off."""
-    if work.part.stock.form == "kept":
-        return _saw_off(work)
-    bolt = work.part.stock.form == "bolt"
-    if not bolt and work.order == "from-the-bar":
-        return None
-    if bolt:
-        overall = work.part.overall_mm
-        length = along(
-            work,
-            "saw to, under the head",
-            overall + FACING_MM,
-            "length under the head + facing",
-            given_mm("length under the head", overall, work.job.unit),
-            Given("facing", FACING_MM, "mm"),
-        )
-    else:
-        length = _blank_length(work, chucking)
-    return Operation(
-        key="saw",
-        kind="saw",
-        title="Saw the bolt down" if bolt else "Saw the blank",
-        sentence=_saw_bolt(work) if bolt else "Saw the blank {length} long; allow {kerf} for the saw.",
-        headline="length",
-        figures={"length": length}
-        | (
-            _comes_off(work, length)
-            if bolt
-            else {"kerf": Figure("kerf of the saw", SAW_MM, "mm", "a hacksaw's", PRACTICE, fine=False, kind="table")}
-        ),
-        tool="hacksaw",
-        edge="",
-        cautions=(cautions.SAW,),
-        notes=(HARD_BOLT,) if bolt else (FOR_THE_JAWS,) if chucking.chucked_mm else (),
-        makes=makes(length=in_mm(length)),
-    )
-
-
-def _comes_off(work: Work, length: Figure) -> dict[str, Figure]:
-    """What is sawn off a bolt of known length, its kerf among it."""
-    now = work.part.stock.bar_length
-    if now is None:
-        return {}
-    unit, left = work.job.unit, in_mm(length)
-    whole, kept = given_mm("length now", now.mm, unit), given_mm("saw to, under the head", left, unit)
-    return {"off": along(work, "comes off", now.mm - left, "length now − saw to, under the head", whole, kept)}
-
-
-def _saw_bolt(work: Work) -> str:
-    off = "" if work.part.stock.bar_length is None else ": {off} comes off"
-    return "Saw the bolt to {length} under its head" + off + "."
-
-
-def _saw_off(work: Work) -> Operation:
-    """Saw the damaged end off a part that is kept, leaving what facing takes."""
-    spare = replace(along(work, "leave for facing", FACING_MM, "what cleaning up the sawn face takes"), kind="table")
-    return Operation(
-        key="saw",
-        kind="saw",
-        title="Saw the damaged end off",
-        sentence="Saw the damaged end off square, {spare} proud of sound metal.",
-        headline="spare",
-        figures={"spare": spare},
-        tool="hacksaw",
-        edge="",
-        cautions=(cautions.SAW,),
-        notes=("Look for cracks running on below the cut: saw until the metal is sound all round.",),
-    )
+def swarf(work: Work) -> Caution:
+    """What to mind of the metal's chips while it is turned."""
+    metal = work.job.material
+    return Caution("swarf", metal.swarf, metal.swarf_why)
 
 
 def ratio_figure(chucking: Chucking) -> Figure:
@@ -151,10 +80,28 @@ def stick_out_figure(work: Work, chucking: Chucking) -> Figure:
     return along(work, "stick-out", out, added(inputs), *inputs)
 
 
+def rest_behind(work: Work, chucking: Chucking) -> str:
+    """Where the rest of a long blank goes that is held close to the jaws: into the spindle, if it passes that."""
+    bore = work.job.setup.bore
+    if bore is None:
+        return IF_THICK
+    return INTO_SPINDLE if chucking.bar_mm <= bore.mm else f"It does not pass the spindle's bore. {TOO_THICK}"
+
+
 def _thread_guard(chucking: Chucking) -> tuple[str, ...]:
     if not chucking.grip.on_thread:
         return ()
     return ("Jaws on a bare thread flatten its crests: the bush, two locked nuts, or a wrap of copper.",)
+
+
+def gripped(chucking: Chucking) -> Hold:
+    """The work brought into this holding."""
+    grip = chucking.grip
+    bushed = grip.on_thread or grip.tapered
+    held = HeldBy(
+        chucking.faces, grip.across_mm, grip.length_mm, chucking.stick_out_mm, flats=grip.flats, clamped=bushed
+    )
+    return Hold(chucking.faces, held, chucking.bar_mm, chucking.on_bar and not chucking.stub)
 
 
 _BUSHES = {False: "a threaded split bush", True: "a socket of its taper, or a split bush bored to it,"}
@@ -180,11 +127,12 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
     bush = _BUSHES[grip.tapered] if grip.on_thread or grip.tapered else ""
     into = bush or ("soft jaws bored to fit it" if short else "the chuck")
     flats = " flats" if grip.flats else ""
+    outward = end_words(work.part, chucking.faces, near_end(work.ends))
     return Operation(
         key=keyed("hold", chucking.faces),
         kind="hold",
         title="Turn end for end",
-        sentence=f"Turn the piece end for end and hold it in {into} by {grip.words}, "
+        sentence=f"Turn the piece end for end, {outward} outward, and hold it in {into} by {grip.words}, "
         f"{{grip}} across{flats}; {{stick_out}} stands out.",
         headline="stick_out",
         figures=figures,
@@ -193,6 +141,7 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
         cautions=(cautions.KEY_OUT,),
         notes=(*_thread_guard(chucking), SHORT_GRIP if short else CLEAN_JAWS),
         dimensions=(measures.run_out(),),
+        acts=(gripped(chucking),),
         chucking=chucking.number,
         figure_words="out",
     )
@@ -235,6 +184,7 @@ def centre(work: Work, chucking: Chucking) -> Operation | None:
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=(*(() if drawn else (CENTRE_STAYS,)), *(() if bored else (CENTRE_SHOWS,))),
+        acts=(Centre(chucking.faces, 0.0 if bored else in_mm(cone), brought_up=not drawn),),
         chucking=chucking.number,
         figure_words="centred",
     )

@@ -8,6 +8,7 @@ from collections.abc import Iterator
 from lathework import cautions
 from lathework.cutting.keyway import in_hub, in_shaft, key_in
 from lathework.figures import PRACTICE, Figure
+from lathework.lathe.acts import Mill
 from lathework.lengths import Length
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking, Placed
@@ -68,6 +69,7 @@ def mill_keyway(work: Work, chucking: Chucking, placed: Placed, key: Length) -> 
         cautions=(cautions.MILLING,),
         notes=(OVER_THE_AXIS, TOUCH, DRY_FIT, NO_MILL),
         dimensions=(measures.keyway(left, across),),
+        acts=(Mill(section.id),),
         chucking=chucking.number,
         makes=makes(wide=key.mm, deep=in_mm(figures["deep"]), length=in_mm(figures["length"])),
     )
@@ -96,6 +98,7 @@ def plane_keyway(work: Work, chucking: Chucking, bore_work: BoreWork, key: Lengt
         edge="",
         cautions=(cautions.PLANE,),
         notes=(SQUARE_TOOL, FULL_DEPTH, DRY_FIT, "A push broach with its bush is quicker, where one is owned."),
+        acts=(Mill(bore.id),),
         chucking=chucking.number,
         makes=makes(wide=key.mm, deep=deep),
     )

@@ -78,8 +78,9 @@ def wide(aim_mm: float, blade_mm: float) -> Dimension:
 
 
 def relief(thread_work: ThreadWork, deep_mm: float) -> Dimension:
-    """The diameter of a relief groove: never over the minor diameter of the thread."""
-    high = thread_work.thread.minor_mm
+    """The diameter of a relief groove: never over the minor diameter of the thread, or the root of one cut deeper."""
+    thread = thread_work.thread
+    high = thread.root_mm if thread.crest_clearance else thread.minor_mm
     return plunged("groove diameter", deep_mm, thread_work.blank_mm, high_mm=high)
 
 

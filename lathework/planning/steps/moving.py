@@ -5,10 +5,12 @@ from __future__ import annotations
 from dataclasses import replace
 
 from lathework import cautions
+from lathework.lathe.acts import Saw
+from lathework.lathe.gripping import HoldUp
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import along, given_mm
-from lathework.planning.steps.holding import CENTRE_STAYS, ratio_figure, stick_out_figure
+from lathework.planning.steps.holding import CENTRE_STAYS, gripped, ratio_figure, stick_out_figure
 from lathework.planning.work import Work
 
 STEADY_NOTE = "Set its jaws on the diameter just turned, behind the tool; oil them, and set them again after each cut."
@@ -48,6 +50,7 @@ def _moved(work: Work, chucking: Chucking, kind: str, title: str, sentence: str,
         edge="",
         cautions=(cautions.KEY_OUT,),
         notes=notes,
+        acts=(gripped(chucking), *((HoldUp(chucking.faces),) if chucking.centred and "turn" in chucking.does else ())),
         chucking=chucking.number,
         figure_words="out",
     )
@@ -91,6 +94,7 @@ def steady(work: Work, chucking: Chucking) -> Operation | None:
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=(STEADY_NOTE,),
+        acts=(HoldUp(chucking.faces),),
         chucking=chucking.number,
     )
 
@@ -122,6 +126,7 @@ def saw_off(work: Work, chucking: Chucking) -> Operation | None:
         tool="hacksaw",
         edge="",
         cautions=(cautions.SAW,),
+        acts=(Saw(""),),
         chucking=chucking.number,
         makes=makes(length=chucking.overall_mm + chucking.spare_mm),
     )

@@ -3,15 +3,18 @@
 from __future__ import annotations
 
 from lathework import cautions
+from lathework.figures import Figure
+from lathework.lathe.cut import Cut
+from lathework.lathe.taking import Plunge, Turn
 from lathework.lengths import Length
 from lathework.part.fitted import section_limits
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import place_words, plunge_dial, tip_stop, typed
 from lathework.planning.steps import measures
 from lathework.planning.steps.blade import plunges
-from lathework.planning.steps.fit_words import STEEL, fit_cautions, fit_figures, fit_notes, pressed_figures
-from lathework.planning.steps.holding import speed
+from lathework.planning.steps.fit_words import fit_figures, fit_notes
+from lathework.planning.steps.holding import speed, swarf
 from lathework.planning.work import Work
 
 SMALLER_MM = 0.01
@@ -22,17 +25,33 @@ NECK_TOOL = "knife ground to clear both shoulders"
 IN_CUTS = "Take it in cuts, each fed in at the same place; the last one light, after the same dial twice."
 
 
+def in_front_mm(chucking: Chucking, placed: Placed) -> float:
+    """The largest diameter nearer the face than a section, in millimetres; 0 where there is none."""
+    return max((p.turned_mm for p in chucking.made if p.near_mm < placed.near_mm), default=0.0)
+
+
+def _title(placed: Placed) -> str:
+    if placed.thread is not None:
+        return "Turn the thread blank between its shoulders"
+    return "Turn the neck to its fit" if placed.section.fit else "Turn the neck"
+
+
 def neck(work: Work, chucking: Chucking, placed: Placed) -> Operation | None:
     """A section that is smaller than one nearer the face: plunged where it is narrow, turned along where it is wide or
     made to a fit."""
-    before = [p.turned_mm for p in chucking.made if p.near_mm < placed.near_mm]
+    start = in_front_mm(chucking, placed)
+    if start <= placed.turned_mm + SMALLER_MM:
+        return None
+    if placed.thread is not None:
+        return _turned(work, chucking, placed, placed.thread.blank.diameter, start)
     across = placed.section.across
-    start = max(before, default=0.0)
-    if across is None or placed.thread is not None or start <= placed.turned_mm + SMALLER_MM:
+    if across is None:
         return None
     wide = placed.far_mm - placed.near_mm > MOST_PLUNGES * work.job.setup.groove_blade.mm + SMALLER_MM
     if wide or placed.section.fit:
-        return _turned(work, chucking, placed, start)
+        limits = section_limits(placed.section, work.job.unit)
+        diameter = limits.aim if limits is not None else typed("diameter", across, fine=True)
+        return _turned(work, chucking, placed, diameter, start)
     return _plunged(work, chucking, placed, across, start)
 
 
@@ -53,26 +72,23 @@ def _plunged(work: Work, chucking: Chucking, placed: Placed, across: Length, sta
         edge=f"{edge} edge",
         cautions=(cautions.BLADE,),
         dimensions=(measures.plunged("neck diameter", placed.turned_mm, start), measures.wide(width, blade.mm)),
-        cut=Cut(placed.far_mm, placed.near_mm, start, placed.turned_mm),
+        acts=(Plunge(placed.section.id, Cut(placed.far_mm, placed.near_mm, start, placed.turned_mm)),),
         chucking=chucking.number,
         makes=makes(diameter=placed.turned_mm, length=width),
     )
 
 
-def _turned(work: Work, chucking: Chucking, placed: Placed, start: float) -> Operation:
+def _turned(work: Work, chucking: Chucking, placed: Placed, diameter: Figure, start: float) -> Operation:
     """Turned along between its shoulders, with the limits of its fit where it has one.
 
     Source: practice; a blade chatters on a wide band and leaves it ridged.
     """
     limits, unit = section_limits(placed.section, work.job.unit), work.job.unit
-    across = placed.section.across
-    diameter = limits.aim if limits is not None else typed("diameter", across, fine=True) if across else None
-    assert diameter is not None  # a neck has a size
     fit = placed.section.fit
     return Operation(
         key=keyed("neck", placed.section.id),
         kind="neck",
-        title="Turn the neck to its fit" if fit else "Turn the neck",
+        title=_title(placed),
         sentence=f"With the carriage {place_words(work, 'from')}, feed the tool in. Turn along to {{diameter}}; "
         f"the tool tip stops {place_words(work, 'stop')}.",
         headline="diameter",
@@ -82,16 +98,24 @@ def _turned(work: Work, chucking: Chucking, placed: Placed, start: float) -> Ope
             "stop": tip_stop(work, placed.far_mm),
             "dial": plunge_dial(work, start, placed.turned_mm),
             **(fit_figures(limits, unit) if limits is not None else {}),
-            **pressed_figures(fit, limits, STEEL),
             "speed": speed(work, start),
         },
         tool=NECK_TOOL,
         edge="tip",
-        cautions=(cautions.STOP_TO_MEASURE, *fit_cautions(fit)),
+        cautions=(swarf(work), cautions.STOP_TO_MEASURE),
         notes=(IN_CUTS, *fit_notes(fit, limits)),
         measure="diameter",
         dimensions=(measures.necked(placed.turned_mm, start, limits, work.job.material.max_cut_mm),),
-        cut=Cut(placed.far_mm, placed.near_mm, start, placed.turned_mm),
+        acts=(
+            Turn(
+                placed.section.id,
+                Cut(placed.far_mm, placed.near_mm, start, placed.turned_mm),
+                fitted=limits is not None,
+            ),
+        ),
         chucking=chucking.number,
+        thread=placed.thread.thread if placed.thread is not None else None,
+        cutter=placed.thread.cut if placed.thread is not None else "die",
+        class_name=placed.thread.class_name if placed.thread is not None else "",
         makes=makes(diameter=placed.turned_mm, length=placed.far_mm - placed.near_mm),
     )

@@ -4,8 +4,10 @@ from __future__ import annotations
 
 from lathework import cautions
 from lathework.cutting.roughing import rough_depth, rough_passes
+from lathework.lathe.cut import Cut
+from lathework.lathe.threading import Screwcut
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.steps.threading import die_torque, roughed
 from lathework.planning.threads.driving import LEAD_LEFT, roughing
 from lathework.planning.threads.gearing import brought_back, gearing
@@ -48,11 +50,18 @@ def rough_out(work: Work, chucking: Chucking, placed: Placed, thread_work: Threa
             *geared_for.notes,
             "Leave the rest to the die: it makes the size and the flanks.",
         ),
-        cut=Cut(
-            placed.far_mm - thread_work.groove_width_mm,
-            placed.near_mm,
-            thread_work.blank_mm,
-            thread_work.blank_mm - 2 * deep,
+        acts=(
+            Screwcut(
+                placed.section.id,
+                Cut(
+                    placed.far_mm - thread_work.groove_width_mm,
+                    placed.near_mm,
+                    thread_work.blank_mm,
+                    thread_work.blank_mm - 2 * deep,
+                ),
+                0.0,
+                "spindle",
+            ),
         ),
         chucking=chucking.number,
         passes=passes,

@@ -7,12 +7,15 @@ from collections.abc import Iterator
 
 from lathework import cautions
 from lathework.figures import GEOMETRY, Figure, Given
+from lathework.lathe.cut import Cut
+from lathework.lathe.threading import Screwcut
 from lathework.methods.infeed import dialled_passes, first_pass_mm, pass_count
-from lathework.methods.pass_end import Place, outside
+from lathework.methods.pass_end import Place, outside, turned_by_hand
 from lathework.methods.run_out import BY_HAND_UNDER, room_wanted, travel
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.operation import Cut, Operation, keyed
+from lathework.planning.operation import Operation, keyed
 from lathework.planning.steps.set_up import set_up
+from lathework.planning.steps.starts import infeed_of, next_start
 from lathework.planning.steps.threading import thread_made
 from lathework.planning.steps.threading_tool import PICK_UP, at_once, cutting_speed, depth_of, slide_of, try_from
 from lathework.planning.threads.gearing import brought_back, gearing
@@ -20,6 +23,8 @@ from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 from lathework.units import convert
+
+IN_GROOVE = "Start each pass with the tool in the groove in front of the thread."
 
 
 def _passes(work: Work, thread: Thread, deep: Figure, total: Figure) -> tuple[Figure, ...]:
@@ -59,7 +64,10 @@ def _notes(work: Work, thread_work: ThreadWork) -> tuple[str, ...]:
         f"Lubricant: {work.job.material.lubricant}.",
         "From {try_from} on, try the mate"
         + (", or measure over the wires" if thread_work.limits is not None else "")
-        + ": the last passes make the size.",
+        + ": the last passes make the size."
+        if not thread_work.between
+        else "From {try_from} on, measure over the wires: no nut gets there. The last passes make the size.",
+        *((IN_GROOVE,) if thread_work.between else ()),
         PICK_UP,
     ]
     blunt = thread_work.shoulder and thread_work.groove is None
@@ -68,23 +76,20 @@ def _notes(work: Work, thread_work: ThreadWork) -> tuple[str, ...]:
             "Never with a screwed-on chuck: run the spindle in reverse with the tool upside down, and cut "
             "from the shoulder outward."
         )
-    if thread.starts > 1:
-        notes.append(
-            "Cut each start to depth, then move the top slide along by one pitch, parallel to the axis, or the "
-            "first gear on by its teeth over the starts."
-        )
     return tuple(notes)
 
 
-def _sentence(work: Work, thread_work: ThreadWork, speed: Figure, *, opens: bool) -> str:
-    compound = work.job.method.infeed == "compound"
+def _sentence(work: Work, thread_work: ThreadWork, speed: Figure, *, opens: bool, by_hand: bool) -> str:
+    compound = infeed_of(work, thread_work.thread) == "compound"
     slide = "on the top slide" if compound else f"on the {work.job.setup.dial} dial"
     back = "; the cross slide goes back to zero each time" if compound else ""
-    ends = outside(_place(thread_work, speed), opens=opens)
-    return f"At {{speed}} or slower: {{infeed}} {slide} in all, in {{cuts}}{back}. {ends}"
+    place = _place(thread_work, speed)
+    ends = turned_by_hand(place, opens=opens) if by_hand else outside(place, opens=opens)
+    pace = "Turn the spindle by hand" if by_hand else "At {speed} or slower"
+    return f"{pace}: {{infeed}} {slide} in all, in {{cuts}}{back}. {ends}"
 
 
-def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Iterator[Operation]:
+def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Iterator[Operation | None]:
     """Set up, and cut the thread pass by pass."""
     thread = thread_work.thread
     deep, speed = depth_of(work, thread_work), cutting_speed(work, thread_work)
@@ -93,13 +98,14 @@ def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
     passes = _passes(work, thread, deep, total)
     overrun = chucking.overrun_mm if placed.number == chucking.placed[-1].number else 0.0
     end_mm = placed.far_mm - thread_work.groove_width_mm + overrun
+    start_mm = placed.near_mm + thread_work.start_mm
     geared = gearing(work, thread, placed.far_mm - placed.near_mm)
     yield set_up(work, chucking, placed, thread_work, deep, geared)
     yield Operation(
         key=keyed("screwcut", placed.section.id),
         kind="screwcut",
         title="Cut the thread, single point",
-        sentence=_sentence(work, thread_work, speed, opens=geared.opens),
+        sentence=_sentence(work, thread_work, speed, opens=geared.opens, by_hand=geared.by_hand),
         headline="infeed",
         figures={
             **slide,
@@ -108,13 +114,24 @@ def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
             "travel": travel(thread, speed),
             "room": room_wanted(thread, speed),
             "try_from": try_from(total, work.job.unit),
-            "turns": _turns(thread_work, end_mm - placed.near_mm),
+            "turns": _turns(thread_work, end_mm - start_mm),
         },
         tool=f"outside threading tool, {thread.form.angle_deg:g}°",
         edge="point",
-        cautions=(cautions.CHASE, *brought_back(work, opens=geared.opens), *work.hazards),
+        cautions=(
+            cautions.CHASE_BY_HAND if geared.by_hand else cautions.CHASE,
+            *brought_back(work, opens=geared.opens),
+            *work.hazards,
+        ),
         notes=_notes(work, thread_work),
-        cut=Cut(end_mm, placed.near_mm, thread.major_mm, thread.minor_mm),
+        acts=(
+            Screwcut(
+                placed.section.id,
+                Cut(end_mm, start_mm, thread.major_mm, thread.root_mm if thread.crest_clearance else thread.minor_mm),
+                0.0,
+                "spindle",
+            ),
+        ),
         passes=passes,
         chucking=chucking.number,
         thread=thread,
@@ -123,3 +140,4 @@ def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
         to_mate=thread_work.mate is not None,
         makes=thread_made(placed, thread_work),
     )
+    yield next_start(work, chucking, thread, placed.section.id, geared)

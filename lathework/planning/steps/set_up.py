@@ -4,10 +4,12 @@ from __future__ import annotations
 
 from lathework import cautions
 from lathework.figures import GEOMETRY, Figure, Given
+from lathework.lathe.acts import SetUp
 from lathework.methods.infeed import compound_angle
 from lathework.methods.tool_form import POINT_FORMS
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Operation, keyed, makes
+from lathework.planning.steps.starts import climbing, infeed_of
 from lathework.planning.steps.threading_tool import at_once, point_of, tip_figure
 from lathework.planning.threads.driving import LEAD_LEFT
 from lathework.planning.threads.gearing import Gearing
@@ -48,8 +50,10 @@ def _compound(thread: Thread) -> str:
 
 def _words(work: Work, thread: Thread) -> str:
     """Compound, taper and tool, after the gears."""
-    compound, chaser = work.job.method.infeed == "compound", point_of(work, thread)[0] == "chaser"
+    compound, chaser = infeed_of(work, thread) == "compound", point_of(work, thread)[0] == "chaser"
     words = _compound(thread) if compound else ""
+    if work.job.method.infeed == "compound" and not compound:
+        words = "Set the top slide parallel to the bed: it moves the tool on to the next start. "
     if thread.taper and not at_once(work, thread):
         words += "Set the taper attachment to 1 in 16; or, between centres, the tailstock over by {set_over}. "
     held = "Set the tool on centre, square by the gauge"
@@ -62,7 +66,7 @@ def _figures(work: Work, thread: Thread, deep: Figure) -> dict[str, Figure]:
     """What the words name, and the tool's point."""
     point, tip = point_of(work, thread)
     figures = {"depth": deep}
-    if work.job.method.infeed == "compound":
+    if infeed_of(work, thread) == "compound":
         figures["compound"] = compound_angle(thread.form.angle_deg)
     if thread.taper and not at_once(work, thread):
         figures["set_over"] = _set_over(work, thread)
@@ -95,11 +99,12 @@ def set_up(
         title="Set up for screwcutting",
         sentence=f"{geared.words} {_words(work, thread)}",
         headline="advance",
-        figures=geared.figures | _figures(work, thread, deep),
+        figures=geared.figures | _figures(work, thread, deep) | climbing(thread)[0],
         tool=f"outside threading tool, {thread.form.angle_deg:g}°, {POINT_FORMS[point_of(work, thread)[0]].name}",
         edge="point",
         cautions=(cautions.GEARS,),
-        notes=(*geared.notes, *_notes(work, thread)),
+        notes=(*geared.notes, *climbing(thread)[1], *_notes(work, thread)),
+        acts=(SetUp(placed.section.id),),
         chucking=chucking.number,
         thread=thread,
         class_name=thread_work.class_name,

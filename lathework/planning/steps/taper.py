@@ -6,11 +6,14 @@ from lathework import cautions
 from lathework.cutting.roughing import HAND_BEARS_NM
 from lathework.cutting.taper_blank import TaperBlank
 from lathework.figures import Figure
+from lathework.lathe.acts import Try
+from lathework.lathe.cut import Cut
+from lathework.lathe.taking import Slope
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop
 from lathework.planning.steps import measures
-from lathework.planning.steps.holding import KNIFE, speed
+from lathework.planning.steps.holding import KNIFE, speed, swarf
 from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.work import Work
 from lathework.threads.taper import TAPER
@@ -69,10 +72,15 @@ def turn_taper(work: Work, chucking: Chucking, placed: Placed, thread_work: Thre
         figures={**figures, "speed": speed(work, outer)},
         tool=KNIFE,
         edge="tip",
-        cautions=(cautions.STOP_TO_MEASURE,),
+        cautions=(swarf(work), cautions.STOP_TO_MEASURE),
         notes=_notes(work, thread_work),
         dimensions=(measures.plunged("small end", inner, outer),),
-        cut=Cut(near + long, near, convert(taper.small.value, unit, "mm") + long * TAPER, inner, slope=True),
+        acts=(
+            Slope(
+                placed.section.id,
+                Cut(near + long, near, convert(taper.small.value, unit, "mm") + long * TAPER, inner, slope=True),
+            ),
+        ),
         chucking=chucking.number,
         thread=thread_work.thread,
         makes=makes(diameter=inner, length=long),
@@ -83,9 +91,7 @@ def taper_notes(torque: Figure) -> list[str]:
     """What to mind while a taper die of that `torque` (N m) runs on."""
     notes = ["Stop when the small end of the thread is flush with the face of the die. Try the gauge one turn earlier."]
     if torque.value > HAND_BEARS_NM:
-        notes.append(
-            "Hold the body in a vice and use a ratchet stock with a {handle} handle: in a chuck the piece slips."
-        )
+        notes.append("Use a ratchet stock with a {handle} handle: in a chuck the piece would slip.")
     return notes
 
 
@@ -112,6 +118,7 @@ def gauge_taper(work: Work, chucking: Chucking, placed: Placed, thread_work: Thr
             "Seal it with tape or compound made for what it carries. Leave the pressure test to those licensed for it.",
         ),
         measure="verdict",
+        acts=(Try(placed.section.id),),
         chucking=chucking.number,
         thread=thread_work.thread,
         cutter=thread_work.cut,

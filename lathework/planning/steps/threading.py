@@ -14,10 +14,12 @@ from lathework.cutting.roughing import (
 from lathework.cutting.taper_blank import handle_length, taper_torque
 from lathework.cutting.torque import cutting_torque, hand_force
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
+from lathework.lathe.cut import Cut
+from lathework.lathe.threading import Driver, RunOn
 from lathework.methods.die import DIE_HOLDINGS, DieHolding
 from lathework.methods.ways.dies import DRIFTS
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.steps.taper import taper_notes
 from lathework.planning.threads.driving import (
     comes_off,
@@ -83,6 +85,8 @@ def by_hand_because(work: Work, thread_work: ThreadWork) -> str:
 
 def way_of(work: Work, thread_work: ThreadWork) -> DieHolding:
     """How the die goes on: as chosen, but by hand what must not go on under power."""
+    if work.in_vise(thread_work):
+        return DIE_HOLDINGS["stock-in-vise"]
     return DIE_HOLDINGS["sliding-by-hand" if by_hand_because(work, thread_work) else work.job.method.holder]
 
 
@@ -128,6 +132,14 @@ def thread_made(placed: Placed, thread_work: ThreadWork) -> str:
     return makes(thread=thread_work.named, length=placed.far_mm - placed.near_mm)
 
 
+def _run_on(work: Work, placed: Placed, thread_work: ThreadWork, band: Cut, torque: Figure) -> RunOn:
+    """The die on its way: what it takes, what drives it, how much of the thread its holder must take in."""
+    way = way_of(work, thread_work)
+    driver: Driver = "vise" if way.off_lathe else "spindle" if way.power else "spindle by hand"
+    long_mm, sliding = band.left_mm - band.right_mm, way.code.startswith("sliding")
+    return RunOn(placed.section.id, band, torque.value, driver, length_mm=long_mm, sliding=sliding)
+
+
 def run_die(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Operation:
     """Run the die on, marked side first, in the way chosen to hold it."""
     job, thread = work.job, thread_work.thread
@@ -167,7 +179,15 @@ def run_die(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadW
             *work.hazards,
         ),
         notes=_thread_notes(work, chucking, placed, thread_work, torque),
-        cut=Cut(end_mm + overrun, placed.near_mm, thread.major_mm, thread.minor_mm),
+        acts=(
+            _run_on(
+                work,
+                placed,
+                thread_work,
+                Cut(end_mm + overrun, placed.near_mm, thread.major_mm, thread.minor_mm),
+                torque,
+            ),
+        ),
         chucking=chucking.number,
         thread=thread,
         class_name=thread_work.class_name,
@@ -211,7 +231,14 @@ def finish_to_shoulder(work: Work, chucking: Chucking, placed: Placed, thread_wo
         edge="plain side first",
         cautions=() if way_of(work, thread_work).off_lathe else (cautions.DIE_BY_HAND,),
         notes=("Always by hand: feel for the shoulder.",),
-        cut=Cut(far, far - UNFINISHED_THREADS * thread.pitch_mm, thread.major_mm, thread.minor_mm),
+        acts=(
+            RunOn(
+                placed.section.id,
+                Cut(far, far - UNFINISHED_THREADS * thread.pitch_mm, thread.major_mm, thread.minor_mm),
+                0.0,
+                "vise" if way_of(work, thread_work).off_lathe else "spindle by hand",
+            ),
+        ),
         chucking=chucking.number,
         thread=thread,
         class_name=thread_work.class_name,

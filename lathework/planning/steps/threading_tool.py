@@ -12,6 +12,7 @@ from lathework.methods.run_out import fastest
 from lathework.methods.tool_form import POINT_FORMS, standard_tip, thread_depth, usual_point
 from lathework.methods.ways.tools import FASTER
 from lathework.planning.order import HOLD_CLEARANCE_MM
+from lathework.planning.steps.starts import infeed_of
 from lathework.planning.steps.taper import SOFT_N_MM2
 from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
@@ -104,7 +105,7 @@ def tip_figure(thread: Thread, point: Point, tip: float, *, typed: bool) -> Figu
 def slide_of(work: Work, thread: Thread, deep: Figure, *, inside: bool = False) -> dict[str, Figure]:
     """How far the slide that feeds goes in all for a thread `deep` as that, and what it is set over where that is the
     compound."""
-    if work.job.method.infeed != "compound":
+    if infeed_of(work, thread) != "compound":
         return {"infeed": on_cross_slide(deep, work.job.setup.dial, inside=inside)}
     angle = compound_angle(thread.form.angle_deg)
     return {"infeed": along_compound(deep, angle.value, inside=inside), "compound": angle}

@@ -12,14 +12,16 @@ from lathework.cutting.next_cut import FINISH_MM
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
 from lathework.fits.fit import Limits
 from lathework.fits.taper import gauge_size, large_end
+from lathework.lathe.cut import Cut
+from lathework.lathe.taking import Turn
 from lathework.part.fitted import section_limits
 from lathework.part.model import MILLED
 from lathework.planning.chucking import Chucking, Placed
-from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop, typed
 from lathework.planning.steps import measures
-from lathework.planning.steps.fit_words import STEEL, fit_cautions, fit_figures, fit_notes, pressed_figures
-from lathework.planning.steps.holding import KNIFE, speed
+from lathework.planning.steps.fit_words import fit_figures, fit_notes
+from lathework.planning.steps.holding import KNIFE, speed, swarf
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.units import LengthUnit, convert
@@ -118,7 +120,6 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, over: Sequence[Placed]
         figures["crest"] = found.blank.crest_percent
     limits = section_limits(placed.section, work.job.unit)
     figures |= fit_figures(limits, work.job.unit) if limits is not None else {}
-    figures |= pressed_figures(placed.section.fit, limits, STEEL)
     figures["cuts"] = _cuts(cuts, deepest, start_mm, aim, work.job.unit)
     figures |= {"speed": speed(work, start_mm), "deepest": deepest}
     stop = "the tool tip stops" if work.job.setup.readout == "readout" else "stop the carriage"
@@ -131,11 +132,11 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, over: Sequence[Placed]
         figures=figures,
         tool=KNIFE,
         edge="tip",
-        cautions=(cautions.STOP_TO_MEASURE, *fit_cautions(placed.section.fit)),
+        cautions=(swarf(work), cautions.STOP_TO_MEASURE),
         notes=(found.blank.verdict,) if found else fit_notes(placed.section.fit, limits),
         measure="diameter",
         dimensions=tuple(_dimensions(chucking, placed, over, start_mm, in_mm(deepest), cuts)),
-        cut=Cut(end_mm, 0.0, start_mm, aim),
+        acts=(Turn(placed.section.id, Cut(end_mm, 0.0, start_mm, aim), fitted=limits is not None),),
         chucking=chucking.number,
         passes=cuts,
         thread=found.thread if found else None,
@@ -192,6 +193,8 @@ def _diameter(work: Work, placed: Placed) -> Figure:
         return blank_figure(placed.section.knurl, across, work.job.unit)
     if across is not None and placed.section.shape in ("round", "taper", "knurl"):
         return typed("diameter", across, fine=True)
+    if placed.section.round is not None:
+        return typed("diameter", placed.section.round, fine=True)
     unit = work.job.unit
     return Figure(
         "diameter",
@@ -213,7 +216,9 @@ def turn(work: Work, chucking: Chucking) -> Iterator[Operation]:
     made = list(chucking.made)
     while made:
         # Of sections that are turned in one, the fit among them says how well.
-        largest = max(made, key=lambda p: (p.turned_mm, bool(p.section.fit)))
+        widest = max(p.turned_mm for p in made)
+        alike = [p for p in made if p.turned_mm >= widest - _CUT_MM]
+        largest = max(alike, key=lambda p: (bool(p.section.fit), p.turned_mm))
         skin = current == chucking.bar_mm and largest.thread is not None and largest.thread.left_on(current)
         if largest.turned_mm < current - _CUT_MM and not skin:
             yield _turn(work, chucking, largest, tuple(made), current)

@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from fractions import Fraction
+from math import prod
 
 from lathework.cautions import Caution
-from lathework.figures import Figure
+from lathework.figures import GEOMETRY, Figure, Given
 from lathework.methods.chase import advance
 from lathework.methods.gears import Train, as_pitch_diameter, best_train, over_length, per_hundred
 from lathework.methods.reversing import carriage_back
@@ -23,14 +24,20 @@ MINDED_MM = 0.005
 @dataclass(frozen=True, slots=True)
 class Gearing:
     """What a step says of its gears: a sentence, naming figures in braces; its figures, its notes; and whether the half
-    nuts may be opened at the end of a pass."""
+    nuts may be opened at the end of a pass. `first_wheel` has so many teeth, 0 where no train is told; `by_hand`
+    says that the wheels step up so much that the spindle is turned by hand."""
 
     words: str
     figures: dict[str, Figure]
     notes: tuple[str, ...]
     opens: bool
+    first_wheel: int = 0
+    by_hand: bool = False
 
 
+STEPS_UP = 3.0
+"""Turns of the leadscrew to one of the work from which the wheels are strained under power (practice)."""
+TURN_BY_HAND = "The wheels step up {step_up}: turn the spindle by hand with a crank. Under power they strip."
 UNKNOWN_SCREW = closed_throughout("the leadscrew's pitch is not given, and closed nuts serve every pitch")
 NO_TRAIN = closed_throughout("nobody knows what wheels cut it")
 
@@ -58,6 +65,16 @@ def _told(train: Train, thread: Thread, length_mm: float) -> tuple[dict[str, Fig
     return figures, (words,)
 
 
+def _stepping_up(train: Train) -> tuple[dict[str, Figure], tuple[str, ...]]:
+    """What a train that turns the leadscrew much faster than the work wants; nothing for another."""
+    ratio = float(train.ratio)
+    if ratio <= STEPS_UP:
+        return {}, ()
+    inputs = (Given("drivers", float(prod(train.drivers))), Given("driven", float(prod(train.driven))))
+    up = Figure("steps up", ratio, "×", "drivers ÷ driven", GEOMETRY, inputs, places=1)
+    return {"step_up": up}, (TURN_BY_HAND,)
+
+
 def gearing(work: Work, thread: Thread, length_mm: float) -> Gearing:
     """How to gear for a thread of `length_mm` (millimetres): the wheels of the job's lathe, or the advance alone."""
     setup, figures = work.job.setup, {"advance": advance(thread)}
@@ -72,7 +89,10 @@ def gearing(work: Work, thread: Thread, length_mm: float) -> Gearing:
         note = f"No train of this lathe's wheels cuts {thread.designation}: see its gears for what comes near."
         return Gearing(f"{words}.", figures, (note, NO_TRAIN), opens=False)
     off, notes = _told(train, thread, length_mm)
-    return _geared(work, f"{words}: {train.words}.", figures | off, train.cuts(setup.leadscrew.mm), *notes)
+    up, strained = _stepping_up(train)
+    cut_mm = train.cuts(setup.leadscrew.mm)
+    told = _geared(work, f"{words}: {train.words}.", figures | off | up, cut_mm, *notes, *strained)
+    return replace(told, first_wheel=train.drivers[0], by_hand=bool(up))
 
 
 def brought_back(work: Work, *, opens: bool) -> tuple[Caution, ...]:

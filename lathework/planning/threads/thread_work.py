@@ -38,7 +38,9 @@ class ThreadWork:
     cut single point to fit its nut. `mate` is the one it
     is made to, where that was measured and the blank goes by it.
 
-    `shoulder` says whether something larger than its minor diameter stands behind it, `cut` what cuts it.
+    `shoulder` says whether something larger than its minor diameter stands behind it, `cut` what cuts it. `start_mm` is
+    the width of the groove that a tool starts in, where a section nearer the end stands above its roots; else 0
+    (millimetres).
     """
 
     thread: Thread
@@ -51,6 +53,7 @@ class ThreadWork:
     taper: TaperBlank | None = None
     mate: Mate | None = None
     cut: OutsideCutter = "die"
+    start_mm: float = 0.0
 
     @property
     def class_name(self) -> str:
@@ -77,6 +80,22 @@ class ThreadWork:
     def at_end(self) -> Figure:
         """Diameter of the blank at its end, where the lead is chamfered: the small one of a taper."""
         return self.taper.small if self.taper is not None else self.blank.diameter
+
+    @property
+    def lead_shallow(self) -> bool:
+        """Whether its lead chamfer was typed so small that it ends above the root of the thread."""
+        usual = in_mm(chamfer_diameter(self.thread))
+        return self.taper is None and self.cut != "threading-tool" and in_mm(self.chamfer) > usual + CUT_MM
+
+    @property
+    def between(self) -> bool:
+        """Whether it stands between two shoulders: no die and no nut gets there."""
+        return self.start_mm > 0
+
+    @property
+    def grooves_mm(self) -> float:
+        """What its grooves take of its length, in millimetres."""
+        return self.groove_width_mm + self.start_mm
 
     @property
     def groove_width_mm(self) -> float:

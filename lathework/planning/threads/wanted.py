@@ -27,7 +27,7 @@ def wanted_outside(work: Work, number: int) -> Wanted:
     section, found = work.part.sections[number], work.threads[number]
     return Wanted(
         thread=found.thread,
-        length_mm=max(section.length.mm - found.groove_width_mm, found.thread.pitch_mm),
+        length_mm=max(section.length.mm - found.grooves_mm, found.thread.pitch_mm),
         blank_mm=found.blank_mm,
         pitch_diameter=aim(found),
         metal=work.job.material,

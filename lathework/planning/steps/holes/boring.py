@@ -9,13 +9,17 @@ from lathework.cutting.dimension import Dimension
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.fits.fit import Limits
 from lathework.fits.press import press_force
+from lathework.holes.depth import POINT_SHARE, THIN_WALL
+from lathework.lathe.boring import Bore
+from lathework.lathe.cut import Cut
+from lathework.lathe.metal import State
 from lathework.methods.chase import LEAST_BORE_MM
 from lathework.part.bore_sizes import largest_mm, wall_mm
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
-from lathework.planning.operation import Cut, Operation, keyed, makes
+from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.steps import measures
-from lathework.planning.steps.fit_words import fit_cautions, fit_figures, fit_notes, pressed_figures
+from lathework.planning.steps.fit_words import fit_figures, fit_notes, pressed_figures
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.tables.drills import Drill
@@ -33,9 +37,21 @@ def drilling_speed(work: Work, across_mm: float) -> Figure:
     return work.speed(work.job.material.turning_speed * DRILLING_SHARE, across_mm)
 
 
-def taken(chucking: Chucking, across_mm: float, depth: Figure) -> Cut:
-    """The metal a drill takes away, as far as it lies in the part."""
-    return Cut(min(in_mm(depth), chucking.overall_mm), 0.0, across_mm, 0.0)
+def opened(chucking: Chucking, bore_work: BoreWork, across_mm: float, depth: Figure, state: State = "drilled") -> Bore:
+    """A hole drilled or bored so wide (millimetres) and deep; it is drawn as far as it lies in the part."""
+    deep = in_mm(depth)
+    point = 0.0 if bore_work.bored or bore_work.chased else POINT_SHARE * across_mm
+    return Bore(
+        bore_work.bore.id,
+        across_mm,
+        deep - point,
+        deep,
+        blind=bore_work.bore.depth is not None,
+        state=state,
+        widest_mm=largest_mm(bore_work.bore),
+        wall_share=THIN_WALL,
+        drawn=Cut(min(deep, chucking.overall_mm), 0.0, across_mm, 0.0),
+    )
 
 
 def depths(chucking: Chucking, bore_work: BoreWork, depth: Figure) -> tuple[Dimension, ...]:
@@ -47,7 +63,7 @@ def depths(chucking: Chucking, bore_work: BoreWork, depth: Figure) -> tuple[Dime
     return (replace(told, name="depth, flat") if bore_work.bored else told,)
 
 
-def _pressed(work: Work, bore_work: BoreWork, limits: Limits) -> dict[str, Figure]:
+def pressed(work: Work, bore_work: BoreWork, limits: Limits) -> dict[str, Figure]:
     """Heat and force, where these bring the mate in: the part itself is the outer one."""
     metal, hole = work.job.material, bore_work.bore
     heat = pressed_figures(hole.fit, limits, metal.expansion)
@@ -61,7 +77,8 @@ def _pressed(work: Work, bore_work: BoreWork, limits: Limits) -> dict[str, Figur
     return {**heat, "force": pressed}
 
 
-def _rough(bore_work: BoreWork, rough: Drill) -> Figure:
+def rough_figure(bore_work: BoreWork, rough: Drill) -> Figure:
+    """The drill that goes before a boring tool."""
     return Figure(
         "drill first",
         rough.diameter,
@@ -112,12 +129,12 @@ def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> 
     there = _there(work, chucking, bore_work)
     rough = bore_work.rough if there is None else None
     if rough is not None:
-        figures["rough"] = _rough(bore_work, rough)
+        figures["rough"] = rough_figure(bore_work, rough)
     if bore_work.percent is not None:
         figures["percent"] = bore_work.percent
     fit, limits = bore_work.bore.fit, bore_work.limits
     if limits is not None:
-        figures |= fit_figures(limits, work.job.unit) | _pressed(work, bore_work, limits)
+        figures |= fit_figures(limits, work.job.unit)
     return Operation(
         key=keyed("bore", bore_work.bore.id),
         kind="drill",
@@ -127,11 +144,11 @@ def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> 
         figures=figures,
         tool="boring tool",
         edge="tip",
-        cautions=(cautions.STOP_TO_MEASURE, *fit_cautions(fit)),
+        cautions=(cautions.STOP_TO_MEASURE,),
         notes=(
             "Light cuts, and the same dial twice at the end: a boring bar springs.",
             CHATTER,
-            *fit_notes(fit, limits, inside=True, shrinks="heat" in figures),
+            *fit_notes(fit, limits, inside=True),
         ),
         measure="diameter",
         dimensions=(
@@ -143,6 +160,6 @@ def bore(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> 
             *depths(chucking, bore_work, depth),
         ),
         makes=makes(diameter=bore_work.drill_mm, depth=in_mm(depth)),
-        cut=taken(chucking, bore_work.drill_mm, depth),
+        acts=(opened(chucking, bore_work, bore_work.drill_mm, depth, "fitted" if limits is not None else "finished"),),
         chucking=chucking.number,
     )

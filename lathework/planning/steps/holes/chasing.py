@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from lathework import cautions
 from lathework.figures import Figure
+from lathework.lathe.acts import Try
+from lathework.lathe.threading import Screwcut
 from lathework.methods.chase import bore_for_full, chasing_passes, comes_out_at, infeed, largest_chaser, pass_count
 from lathework.methods.ways.tools import FASTER
 from lathework.part.bores import BoreWork
@@ -11,7 +13,7 @@ from lathework.part.model import SetCutter
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, quoted
 from lathework.planning.steps.gauging import check_interval
-from lathework.planning.steps.holes.inside_tool import RECESS, screwcut_inside
+from lathework.planning.steps.holes.inside_tool import screwcut_inside
 from lathework.planning.steps.holes.tap_words import hole_made
 from lathework.planning.threads.gearing import brought_back, gearing
 from lathework.planning.work import Work
@@ -52,12 +54,12 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
         edge="",
         cautions=(cautions.CHASE, *brought_back(work, opens=geared_for.opens), *work.hazards),
         notes=(
-            *(() if bore_work.bore.depth is None else (RECESS,)),
             _FULL,
             *geared_for.notes,
             f"Lubricant: {job.material.lubricant}.",
             "Try the mating part from three quarters of the infeed on.",
         ),
+        acts=(Screwcut(bore_work.bore.id, None, 0.0, "spindle"),),
         passes=chasing_passes(thread, bore_work.drill_mm, job.unit),
         chucking=chucking.number,
         makes=hole_made(bore_work, thread),
@@ -89,6 +91,7 @@ def try_screw(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Threa
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=("Plug gauge: go all the way in, no-go not beyond two turns.",),
         measure="verdict",
+        acts=(Try(bore_work.bore.id),),
         chucking=chucking.number,
         thread=thread,
         class_name=bore_work.bore.class_name,

@@ -8,16 +8,20 @@ from dataclasses import replace
 from lathework import cautions
 from lathework.figures import AS_TYPED, GEOMETRY, Figure, Given
 from lathework.holes.depth import countersink
+from lathework.lathe.acts import Mill
 from lathework.methods.tap import TAP_HOLDINGS
 from lathework.part.bore_sizes import cut_threads, depth_figure, meets, thickness_mm, wall_across_mm
 from lathework.part.bores import BoreWork, spoken
+from lathework.part.end_words import end_words
+from lathework.part.ends import near_end
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import typed
 from lathework.planning.steps import measures
 from lathework.planning.steps.holes.boring import drilling_speed
 from lathework.planning.steps.holes.chasing import try_screw
-from lathework.planning.steps.holes.hole import DEEP_RATIO, PECK, pilot_drill, pilot_figure
+from lathework.planning.steps.holes.hole import DEEP_RATIO, PECK
+from lathework.planning.steps.holes.pilot import pilot_drill, pilot_figure
 from lathework.planning.steps.holes.reaming import ream
 from lathework.planning.steps.holes.tap_words import (
     as_set,
@@ -28,6 +32,7 @@ from lathework.planning.steps.holes.tap_words import (
     risks,
     tap_order,
     torques,
+    turned_in,
     turns_of,
 )
 from lathework.planning.steps.holes.tapping import tap_taper
@@ -40,8 +45,6 @@ GUIDED = "turned by hand in the drill press"
 BY_HAND = TAP_HOLDINGS["in-vise"]
 """A wrench in both hands, the piece clamped."""
 LEFT_TAP_ACROSS = "Left-hand tap: turn it anticlockwise to cut, clockwise to back off."
-
-
 INDEXED = (
     "{count}, {apart} from one to the next: each step at hole 1, 2 and so on before the tool is changed. A collet "
     "block indexes 4 and 6; else a strip of paper that just goes round, divided by a rule."
@@ -71,28 +74,25 @@ def _indexed(bore_work: BoreWork) -> dict[str, Figure]:
     return {"count": holes, "apart": apart}
 
 
-def _all_round(bore_work: BoreWork) -> tuple[str, ...]:
-    """What is said of a hole that there are several of round the part."""
-    return () if bore_work.bore.count == 1 else (INDEXED,)
-
-
-def _set_up(chucking: Chucking, bore_work: BoreWork) -> Operation:
+def _set_up(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
     at = bore_work.bore.at
     assert at is not None
+    end = end_words(work.part, "right", near_end(work.ends))
     return Operation(
         key=keyed("cross-mark", bore_work.bore.id),
         kind="spot",
         title="Mark and spot the hole across",
-        sentence="Lay the piece in a V-block, mark {at} from its right-hand end, bring the mark up square and spot it.",
+        sentence=f"Lay the piece in a V-block, mark {{at}} from {end}, bring the mark up square and spot it.",
         headline="at",
-        figures={"at": typed("from the right-hand end", at, fine=False), **_indexed(bore_work)},
+        figures={"at": typed(f"from {end}", at, fine=False), **_indexed(bore_work)},
         tool="V-block, centre drill in the drill press",
         edge="",
         cautions=(cautions.CROSS_DRILL,),
         notes=(
-            *_all_round(bore_work),
+            *((INDEXED,) if bore_work.bore.count > 1 else ()),
             "Find the top with a rule laid across under the drill's point: level when it is on the axis.",
         ),
+        acts=(Mill(bore_work.bore.id),),
         chucking=chucking.number,
         figure_words="at",
         makes=makes(place=at.mm),
@@ -126,6 +126,7 @@ def _drill(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
             f"Lubricant: {work.job.material.lubricant}.",
         ),
         dimensions=(measures.drilled(bore_work),),
+        acts=(Mill(bore_work.bore.id),),
         chucking=chucking.number,
         makes=makes(diameter=bore_work.drill_mm, depth=in_mm(depth)),
     )
@@ -157,6 +158,7 @@ def _mouths(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread 
                 else ()
             ),
         ),
+        acts=(Mill(bore_work.bore.id),),
         chucking=chucking.number,
         figure_words="" if thread is not None else "burr off",
         makes=makes(across=in_mm(figures["across"])) if figures else "",
@@ -187,6 +189,7 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
             *manner(work, bore_work, figures),
             "Unplug the drill press and turn the tap by hand: the chuck only keeps it square.",
         ),
+        acts=(turned_in(work, bore_work, thread, BY_HAND, deep),),
         chucking=chucking.number,
         makes=hole_made(bore_work, thread),
     )
@@ -222,7 +225,7 @@ def cross_holes(work: Work, chucking: Chucking) -> Iterator[Operation]:
         bore = found.bore
         if bore.end != "across":
             continue
-        yield _set_up(chucking, found)
+        yield _set_up(work, chucking, found)
         yield _drill(work, chucking, found)
         if found.taper is not None and bore.thread is not None:
             yield ream(work, chucking, found, found.taper, kind="cross-ream", guided=GUIDED, care=cautions.CROSS_DRILL)

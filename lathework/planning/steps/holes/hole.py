@@ -7,32 +7,34 @@ from dataclasses import replace
 
 from lathework import cautions
 from lathework.cautions import Caution
-from lathework.figures import PRACTICE, Figure
-from lathework.holes.depth import PILOT_FROM_MM, countersink
+from lathework.figures import Figure
+from lathework.fits.fit import FIT
+from lathework.holes.depth import POINT_SHARE, countersink
+from lathework.lathe.acts import Sink
 from lathework.methods.tap import TAP_HOLDINGS
 from lathework.part.bore_sizes import depth_figure, wall_figure
 from lathework.part.bores import BoreWork, spoken
-from lathework.part.job_racks import HOME_RACKS
+from lathework.part.stock import FACING_MM
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
-from lathework.planning.positions import given_mm
 from lathework.planning.steps import measures
-from lathework.planning.steps.holes.boring import bore, depths, drilling_speed, taken
+from lathework.planning.steps.holes.boring import bore, depths, drilling_speed, opened, rough_figure
+from lathework.planning.steps.holes.pilot import pilot_drill, pilot_figure
 from lathework.planning.steps.holes.reaming import ream, ream_to_fit
 from lathework.planning.steps.holes.socket import bore_socket
-from lathework.planning.steps.holes.undercut import cut_under
+from lathework.planning.steps.holes.undercut import cut_under, recess
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
-from lathework.shop.racks import owned
-from lathework.tables.drills import Drill
 from lathework.threads.thread import Thread
-from lathework.units import convert
 
 LARGE_THROUGH_MM = 20.0
 """Thread diameter from which a hole through a piece on its bar is tapped after parting off (practice)."""
 DEEP_RATIO = 4.0
 """Depth over diameter from which a drill must be drawn back to clear its chips (practice)."""
+LEAST_BEGUN_MM = 1.0
+"""Depth of a hole from which it guides a drill (practice)."""
 BEGUN = "From the second piece on this hole is begun: no spot, no pilot; drill and tap follow it."
+FINISHED_LATER = "Leave it at that: pressed in, the part closes on its bore, and the bore is finished then."
 PECK = "Deeper than four diameters: draw it back at each diameter and clear the chips."
 
 
@@ -47,32 +49,9 @@ def _spot(chucking: Chucking, bore_work: BoreWork) -> Operation:
         tool="centre drill in the tailstock chuck",
         edge="",
         cautions=(cautions.KEY_OUT,),
+        acts=(Sink(bore_work.bore.id),),
         chucking=chucking.number,
         figure_words="spotted",
-    )
-
-
-def pilot_drill(work: Work, bore_work: BoreWork) -> Drill | None:
-    """The pilot of a hole: the drill nearest to half of it; None for a hole that wants none. Source: practice."""
-    if bore_work.drill_mm < PILOT_FROM_MM:
-        return None
-    rack = owned(work.job.setup.own_drills or HOME_RACKS[work.job.unit], work.job.unit)
-    smaller = [drill for drill in rack if drill.diameter_mm < bore_work.drill_mm]
-    return min(smaller, key=lambda one: abs(one.diameter_mm - bore_work.drill_mm / 2), default=None)
-
-
-def pilot_figure(work: Work, bore_work: BoreWork, drill: Drill) -> Figure:
-    """The size of the pilot `drill` of a hole."""
-    unit = work.job.unit
-    return Figure(
-        "pilot drill",
-        convert(drill.diameter, drill.unit, unit),
-        unit,
-        "the drill nearest to half the hole, the web of the larger one",
-        PRACTICE,
-        (given_mm("hole", bore_work.drill_mm, unit),),
-        kind="table",
-        note=f"Drill {drill.name}.",
     )
 
 
@@ -97,7 +76,7 @@ def _pilot(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -
         tool="drill in the tailstock chuck",
         edge="",
         cautions=(_care(chucking, bore_work),),
-        cut=taken(chucking, in_mm(pilot), depth),
+        acts=(opened(chucking, bore_work, in_mm(pilot), depth),),
         chucking=chucking.number,
     )
 
@@ -127,7 +106,7 @@ def _drill(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -
         dimensions=(measures.drilled(bore_work), *depths(chucking, bore_work, depth)),
         figure_words=bore_work.called,
         makes=makes(diameter=bore_work.drill_mm, depth=in_mm(depth)),
-        cut=taken(chucking, bore_work.drill_mm, depth),
+        acts=(opened(chucking, bore_work, bore_work.drill_mm, depth),),
         chucking=chucking.number,
     )
 
@@ -145,6 +124,7 @@ def _mouth(chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation
         edge="",
         cautions=(cautions.DRILL,),
         dimensions=(measures.mouth(in_mm(countersink(thread)), thread),),
+        acts=(Sink(bore_work.bore.id),),
         chucking=chucking.number,
         makes=makes(across=in_mm(countersink(thread))),
     )
@@ -177,22 +157,70 @@ def ends_in_bar(work: Work, chucking: Chucking, bore_work: BoreWork) -> bool:
     return on_lathe and chucking.on_bar and bore_work.bore.depth is None and bore_work.bore.thread is not None
 
 
+def finished_pressed(work: Work, bore_work: BoreWork) -> bool:
+    """Whether a hole is brought to its fit when the part is pressed in: that closes it."""
+    pressed = any(FIT[section.fit].pressed for section in work.part.sections)
+    return pressed and bore_work.limits is not None and bore_work.bore.socket is None
+
+
+def drilled_first(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> Operation | None:
+    """A hole drilled under the size that it gets when the part is pressed in; None where no drill goes before that."""
+    drill = bore_work.rough
+    if bore_work.bore.reamed:
+        drilled = _drill(work, chucking, bore_work, depth)
+        return replace(drilled, notes=(*drilled.notes, FINISHED_LATER))
+    if drill is None:
+        return None
+    figures = {
+        "drill": rough_figure(bore_work, drill),
+        "depth": depth,
+        "speed": drilling_speed(work, drill.diameter_mm),
+    }
+    return Operation(
+        key=keyed("drill", bore_work.bore.id),
+        kind="drill",
+        title="Drill under the fit",
+        sentence=f"Drill {spoken(drill, work.job.unit)}{{drill}}, {{depth}} deep to the point.",
+        headline="drill",
+        figures=figures,
+        tool="drill in the tailstock chuck",
+        edge="",
+        cautions=(_care(chucking, bore_work),),
+        notes=(FINISHED_LATER, f"Lubricant: {work.job.material.lubricant}."),
+        acts=(opened(chucking, bore_work, drill.diameter_mm, depth),),
+        chucking=chucking.number,
+        makes=makes(diameter=drill.diameter_mm, depth=in_mm(depth)),
+    )
+
+
+def _begun(work: Work, chucking: Chucking, bore_work: BoreWork, depth: Figure) -> bool:
+    """Whether a hole goes so far into the bar that the next piece finds it begun, when that is faced."""
+    kerf = work.job.setup.parting_blade.mm
+    point = 0.0 if bore_work.bored else POINT_SHARE * bore_work.drill_mm
+    left = in_mm(depth) - point - chucking.overall_mm - chucking.spare_mm - kerf - FACING_MM
+    return work.job.quantity > 1 and chucking.on_bar and not chucking.stub and left > LEAST_BEGUN_MM
+
+
 def holes(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
     """Every hole of the end that this chucking faces, up to the countersink of those that take a thread."""
     beyond = chucking.spare_mm + (work.job.setup.parting_blade.mm if chucking.on_bar else 0.0)
     # A hole that came through from the other end guides every drill.
-    opened = chucking.second and any(
+    begun_there = chucking.second and any(
         found.bore.depth is None and found.bore.end not in ("across", chucking.faces) for found in work.bores
     )
     for number, found in enumerate(bores_here(work, chucking)):
         dead_end = ends_in_bar(work, chucking, found)
         depth = depth_figure(found, chucking.overall_mm, beyond, work.job.unit, dead_end=dead_end)
-        if number == 0 and not opened:
+        if number == 0 and not begun_there:
             yield _spot(chucking, found)
             yield _pilot(work, chucking, found, depth)
+        if finished_pressed(work, found):
+            yield drilled_first(work, chucking, found, depth)
+            continue
         drilled = _drill(work, chucking, found, depth)
-        begun = dead_end and work.job.quantity > 1
-        yield replace(drilled, notes=(*drilled.notes, BEGUN)) if begun else drilled
+        yield replace(drilled, notes=(*drilled.notes, BEGUN)) if _begun(work, chucking, found, depth) else drilled
+        if found.chased and found.bore.thread is not None and found.bore.depth is not None:
+            yield recess(work, chucking, found, found.bore.thread, found.bore.depth)
         if found.bore.socket is not None:
             yield bore_socket(work, chucking, found, found.bore.socket)
         if found.limits is not None and found.bore.reamed:

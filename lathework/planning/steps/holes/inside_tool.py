@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from lathework import cautions
 from lathework.figures import Figure
+from lathework.lathe.threading import Screwcut
 from lathework.methods.infeed import dialled_passes, first_pass_mm, pass_count
-from lathework.methods.pass_end import Inside, inside
+from lathework.methods.pass_end import Inside, inside, turned_by_hand
 from lathework.methods.run_out import room_wanted, travel
 from lathework.methods.tool_form import standard_tip, thread_depth, usual_point
 from lathework.methods.ways.tools import BAR_SHARE
@@ -15,6 +16,7 @@ from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed
 from lathework.planning.order import HOLD_CLEARANCE_MM
 from lathework.planning.steps.holes.tap_words import hole_made
+from lathework.planning.steps.starts import climbing, infeed_of
 from lathework.planning.steps.threading_tool import (
     FREE_MM,
     PICK_UP,
@@ -23,14 +25,13 @@ from lathework.planning.steps.threading_tool import (
     tip_figure,
     try_from,
 )
-from lathework.planning.threads.gearing import brought_back, gearing
+from lathework.planning.threads.gearing import Gearing, brought_back, gearing
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.threads.limits import internal_limits
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-RECESS = "Blind: cut a recess two pitches wide at the bottom first, to run out into; chalk the place on the bed."
 BAR = "The bar as thick as the bore lets pass, no longer than the thread wants; it clears the far side of the bore."
 BACKWARD = "The top slide is drawn out, against its dial: take the slack out of its screw before each zero."
 
@@ -72,26 +73,28 @@ def _place(chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Inside:
 
 def _set(work: Work, thread: Thread) -> str:
     """Compound, tool and zero, before the first pass."""
-    compound = work.job.method.infeed == "compound"
+    compound = infeed_of(work, thread) == "compound"
     toward = "tailstock" if thread.hand == "left" else "headstock"
     swung = f"Set the top slide {{compound}} from the cross slide's direction, its handle toward the {toward}. "
     dials = "both dials" if compound else "the dial"
     return f"{swung if compound else ''}Touch the bore and set {dials} to zero. "
 
 
-def _sentence(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread, *, opens: bool) -> str:
-    compound = work.job.method.infeed == "compound"
+def _sentence(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread, geared: Gearing) -> str:
+    compound = infeed_of(work, thread) == "compound"
     slide = "on the top slide, drawn out," if compound else f"out on the {work.job.setup.dial} dial"
     back = "; the cross slide goes back to zero each time" if compound else ""
-    ends = inside(_place(chucking, bore_work, thread), opens=opens)
-    return f"{_set(work, thread)}At {{speed}} or slower: {{infeed}} {slide} in {{cuts}}{back}. {ends}"
+    place = _place(chucking, bore_work, thread)
+    ends = turned_by_hand(place, opens=geared.opens) if geared.by_hand else inside(place, opens=geared.opens)
+    pace = "Turn the spindle by hand" if geared.by_hand else "At {speed} or slower"
+    return f"{_set(work, thread)}{pace}: {{infeed}} {slide} in {{cuts}}{back}. {ends}"
 
 
-def _notes(work: Work, bore_work: BoreWork) -> tuple[str, ...]:
+def _notes(work: Work, bore_work: BoreWork, thread: Thread) -> tuple[str, ...]:
     return (
-        *(() if bore_work.bore.depth is None else (RECESS,)),
         BAR,
-        *((BACKWARD,) if work.job.method.infeed == "compound" else ()),
+        *((BACKWARD,) if infeed_of(work, thread) == "compound" else ()),
+        *climbing(thread)[1],
         f"Lubricant: {work.job.material.lubricant}.",
         "From {try_from} on, try the mate: the last passes make the size.",
         PICK_UP,
@@ -125,13 +128,18 @@ def screwcut_inside(work: Work, chucking: Chucking, bore_work: BoreWork, thread:
         kind="chase",
         title="Cut the thread inside, single point",
         sentence=f"Set an inside threading tool on centre, square by the gauge. {geared_for.words} "
-        f"{_sentence(work, chucking, bore_work, thread, opens=geared_for.opens)}",
+        f"{_sentence(work, chucking, bore_work, thread, geared_for)}",
         headline="infeed",
-        figures=geared_for.figures | slide | own,
+        figures=geared_for.figures | slide | own | climbing(thread)[0],
         tool=f"inside threading tool, {thread.form.angle_deg:g}°",
         edge="point",
-        cautions=(cautions.CHASE, *brought_back(work, opens=geared_for.opens), *work.hazards),
-        notes=(*_notes(work, bore_work), *geared_for.notes),
+        cautions=(
+            cautions.CHASE_BY_HAND if geared_for.by_hand else cautions.CHASE,
+            *brought_back(work, opens=geared_for.opens),
+            *work.hazards,
+        ),
+        notes=(*_notes(work, bore_work, thread), *geared_for.notes),
+        acts=(Screwcut(bore_work.bore.id, None, 0.0, "spindle"),),
         passes=passes,
         chucking=chucking.number,
         cutter="threading-tool",

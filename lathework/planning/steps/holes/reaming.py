@@ -7,11 +7,13 @@ from lathework.cautions import Caution
 from lathework.cutting.dimension import Dimension, Target
 from lathework.fits.fit import Limits
 from lathework.holes.taper_pipe import TaperHole
+from lathework.lathe.acts import Sink
+from lathework.lathe.boring import Bore
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import typed
-from lathework.planning.steps.fit_words import fit_cautions, fit_figures
+from lathework.planning.steps.fit_words import fit_figures
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 
@@ -46,9 +48,17 @@ def ream(
         edge="",
         cautions=(care,),
         notes=("Never backward: its edges chip.", f"No taper reamer?{without} The tap wears fast."),
+        acts=(Sink(bore_work.bore.id),),
         makes=makes(mouth=in_mm(taper.ream_to)),
         chucking=chucking.number,
     )
+
+
+def _reamed(work: Work, bore_work: BoreWork, across_mm: float) -> Bore:
+    """The hole at its fit, as deep as it is plain."""
+    depth = bore_work.bore.depth
+    long_mm = work.part.overall_mm if depth is None else depth.mm
+    return Bore(bore_work.bore.id, across_mm, long_mm, long_mm, blind=depth is not None, state="fitted")
 
 
 def ream_to_fit(work: Work, chucking: Chucking, bore_work: BoreWork, limits: Limits) -> Operation:
@@ -71,9 +81,10 @@ def ream_to_fit(work: Work, chucking: Chucking, bore_work: BoreWork, limits: Lim
         figures=figures,
         tool=f"{bore.across.typed} reamer",
         edge="",
-        cautions=(cautions.DRILL, *fit_cautions(bore.fit)),
+        cautions=(cautions.DRILL,),
         notes=(FLOAT, FEED, *((LEAD,) if bore.depth is not None else ())),
         dimensions=(Dimension("bore", "bore", target, bore_work.drill_mm, bore.across.mm, "none", how, grows=True),),
+        acts=(_reamed(work, bore_work, limits.aim_mm),),
         makes=makes(diameter=limits.aim_mm),
         chucking=chucking.number,
     )

@@ -7,6 +7,8 @@ from lathework.cutting.dimension import Dimension, Target
 from lathework.cutting.next_cut import FINISH_MM
 from lathework.figures import GEOMETRY, Figure, Given
 from lathework.fits.taper import Taper, set_over
+from lathework.holes.depth import THIN_WALL
+from lathework.lathe.boring import Bore
 from lathework.part.bores import BoreWork
 from lathework.part.finished_holes import mouth_figure
 from lathework.planning.chucking import Chucking
@@ -69,6 +71,18 @@ def bore_socket(work: Work, chucking: Chucking, bore_work: BoreWork, taper: Tape
         cautions=(cautions.STOP_TO_MEASURE,),
         notes=(ON_CENTRE, BY_INDICATOR, LIGHT, PLUG, *((BLUED, REAMER) if taper.ratio <= HOLDS_ITSELF else ())),
         dimensions=(_mouth(bore.across.mm, bore_work.drill_mm),),
+        acts=(
+            Bore(
+                bore.id,
+                bore.across.mm,
+                bore.depth.mm,
+                bore.depth.mm,
+                blind=True,
+                state="finished",
+                wall_share=THIN_WALL,
+                bottom_mm=bore.small_mm,
+            ),
+        ),
         chucking=chucking.number,
         makes=makes(diameter=in_mm(figures["mouth"]), length=bore.depth.mm, taper=taper.ratio),
     )

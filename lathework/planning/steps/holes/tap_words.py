@@ -10,6 +10,7 @@ from lathework.cutting.torque import cutting_torque, form_torque
 from lathework.figures import GEOMETRY, Figure, Given
 from lathework.holes.depth import likely_breaks, tap_margin, tap_named
 from lathework.holes.percent import TAPPED_PERCENT
+from lathework.lathe.threading import Driver, Tap
 from lathework.methods.tap import TAP_HOLDINGS, TapHolding
 from lathework.part.bores import BLIND_TAP, BoreWork
 from lathework.planning.chucking import Chucking
@@ -142,6 +143,16 @@ def torques(work: Work, bore_work: BoreWork, thread: Thread, way: TapHolding) ->
     return ({} if margin is None else {"margin": margin}) | {
         "torque": torque if way.power else lighter(torque, share, "tap", by_torque=way.by_torque)
     }
+
+
+def turned_in(work: Work, bore_work: BoreWork, thread: Thread, way: TapHolding, full_mm: float) -> Tap:
+    """The tap on its way, `full_mm` of full thread deep (millimetres; 0 for one that stops at its gauge)."""
+    driver: Driver = "vise" if way.off_lathe or bore_work.bore.end == "across" else "spindle by hand"
+    if way.power:
+        driver = "spindle"
+    lead = tap_named(BLIND_TAP).lead_turns * thread.pitch_mm if full_mm else 0.0
+    torque = torques(work, bore_work, thread, way)["torque"].value
+    return Tap(bore_work.bore.id, None, torque, driver, full_mm=full_mm, lead_mm=lead, across_mm=thread.major_mm)
 
 
 def driven(work: Work, bore_work: BoreWork) -> dict[str, Figure]:

@@ -8,6 +8,7 @@ from lathework import cautions
 from lathework.cutting.roughing import rough_bore, rough_passes
 from lathework.figures import Figure
 from lathework.holes.taper_pipe import TaperHole
+from lathework.lathe.threading import Screwcut
 from lathework.methods.tap import SMALL_TAP_MM, TAP_HOLDINGS, TapHolding
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
@@ -26,10 +27,12 @@ from lathework.planning.steps.holes.tap_words import (
     solid_torque,
     tap_order,
     torques,
+    turned_in,
     turns_of,
     way_of,
     why_otherwise,
 )
+from lathework.planning.steps.starts import next_start
 from lathework.planning.threads.driving import (
     LEAD_LEFT,
     comes_off,
@@ -76,6 +79,7 @@ def _rough(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) 
             *geared_for.notes,
             "Keep it clear of the bottom, and leave the rest to the tap: it makes the size and the flanks.",
         ),
+        acts=(Screwcut(bore_work.bore.id, None, 0.0, "spindle"),),
         passes=passes,
         chucking=chucking.number,
         makes=makes(thread=thread.designation, share=share),
@@ -113,6 +117,7 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
         edge="",
         cautions=(*way.cautions, *comes_off(work, thread, "tap", power=way.power), *work.hazards),
         notes=_notes(work, chucking, bore_work, thread, way, figures),
+        acts=(turned_in(work, bore_work, thread, way, in_mm(deep)),),
         chucking=chucking.number,
         makes=hole_made(bore_work, thread),
     )
@@ -149,6 +154,7 @@ def tap_taper(
             "No gauge? A sound fitting should go in by hand about {turns}, then tighten.",
             *manner(work, bore_work, figures),
         ),
+        acts=(turned_in(work, bore_work, thread, way, 0.0),),
         chucking=chucking.number,
         makes=hole_made(bore_work, thread),
     )
@@ -161,7 +167,7 @@ def roughed_out(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
             yield _rough(work, chucking, found, found.bore.thread)
 
 
-def taps(work: Work, chucking: Chucking, *, in_vise: bool) -> Iterator[Operation]:
+def taps(work: Work, chucking: Chucking, *, in_vise: bool) -> Iterator[Operation | None]:
     """The threads of the holes of the end that this chucking faces: those done `in_vise`, or on the lathe."""
     for found in bores_here(work, chucking):
         thread = found.bore.thread
@@ -171,4 +177,7 @@ def taps(work: Work, chucking: Chucking, *, in_vise: bool) -> Iterator[Operation
             yield tap_taper(work, chucking, found, thread, found.taper)
             continue
         yield (chase if found.chased else _tap)(work, chucking, found, thread)
+        if found.chased:
+            geared = gearing(work, thread, in_mm(full_depth(work, found)))
+            yield next_start(work, chucking, thread, found.bore.id, geared, inside=True)
         yield try_screw(work, chucking, found, thread, full_depth(work, found))

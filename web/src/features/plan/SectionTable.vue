@@ -23,6 +23,7 @@ const { data: choices } = useChoices()
 const { text, told } = useUnits()
 
 const SIZED = ['round', 'taper', 'hexagon', 'square', 'flats', 'knurl']
+const MILLED = ['hexagon', 'square', 'flats']
 const BEFORE: Record<string, string> = { round: 'dia.', knurl: 'dia.', taper: 'large end' }
 const copying = ref(props.sections.some((s) => s.measured || s.measured_length))
 const path = (at: number, field: string) => `part.sections.${at}.${field}`
@@ -187,6 +188,15 @@ const edit = (at: number, field: string) => ({
             figure
             placeholder="e.g. 1 mm"
             v-bind="edit(at, 'pitch')"
+          />
+        </div>
+        <div v-if="MILLED.includes(one.shape)" class="copied">
+          <InlineField
+            :label="`Section ${at + 1}, milled on a round of`"
+            before="milled on a round of"
+            figure
+            placeholder="the largest"
+            v-bind="edit(at, 'round')"
           />
         </div>
         <div v-if="one.shape === 'taper'" class="copied">

@@ -4987,6 +4987,11 @@ export interface components {
              */
             pitch?: string;
             /**
+             * Round
+             * @default
+             */
+            round?: string;
+            /**
              * Runs
              * @default shoulder
              * @enum {string}

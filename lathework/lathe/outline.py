@@ -1,13 +1,14 @@
-"""The outline of the work as it stands between its steps: bar, less what each step took."""
+"""The outline of the work as it stands: bar, less what each act took."""
 
 from __future__ import annotations
 
 from collections.abc import Iterable
 
-from lathework.drawing.part.outline import Side
-from lathework.planning.operation import Cut
+from lathework.lathe.cut import Cut
 from lathework.value import value
 
+Side = list[tuple[float, float]]
+"""One side of the work from its face on: distance behind the face and diameter, in millimetres."""
 _HAIR = 1e-6
 
 
@@ -65,6 +66,9 @@ def after_cut(outline: tuple[Stretch, ...], cut: Cut) -> tuple[Stretch, ...]:
     """The outline when a cut was made: nothing grows, nothing outside the cut changes."""
     left, out = _cone(cut), list[Stretch]()
     for metal in outline:
+        if metal.far <= cut.right_mm or metal.near >= cut.left_mm:
+            out.append(metal)
+            continue
         for piece in _pieces(metal, cut):
             inside = cut.right_mm - _HAIR <= piece.near and piece.far <= cut.left_mm + _HAIR
             out += _lower(piece, left) if inside else (piece,)

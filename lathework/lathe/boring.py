@@ -1,0 +1,58 @@
+"""The act that makes a hole along the axis, or widens one."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from lathework.lathe.acts import Act
+from lathework.lathe.breach import Breach
+from lathework.lathe.cut import Cut
+from lathework.lathe.metal import HAIR_MM, Hole, State
+from lathework.lathe.standing import Lathe
+from lathework.value import value
+
+
+@value
+class Bore(Act):
+    """A hole drilled, bored or reamed from the end that is worked: `across_mm` wide, `full_mm` deep before its point,
+    `deep_mm` to it; `blind` where it ends in the part. `widest_mm` is what it will be when it is threaded, `wall_share`
+    the least wall that this should have round it, over that, while it is made; `drawn` is its band in the drawing."""
+
+    across_mm: float
+    full_mm: float
+    deep_mm: float
+    blind: bool
+    state: State = "drilled"
+    widest_mm: float = 0.0
+    wall_share: float = 0.0
+    bottom_mm: float | None = None
+    drawn: Cut | None = None
+
+    @property
+    def cut(self) -> Cut | None:
+        """What is drawn of it."""
+        return self.drawn
+
+    def needs(self, lathe: Lathe) -> Iterator[Breach]:
+        """It stays in the part, takes no thread away that stands, and leaves a wall while it is made."""
+        metal, faces = lathe.metal, lathe.faces
+        near, far = metal.span(faces, 0.0, min(self.full_mm, metal.overall_mm))
+        if self.blind and self.deep_mm > metal.overall_mm + HAIR_MM:
+            there = metal.hollow_mm(*metal.span(faces, metal.overall_mm - HAIR_MM * 5, metal.overall_mm))
+            if there < self.across_mm - HAIR_MM:
+                yield Breach("comes-out", self.made, {"deep": self.deep_mm, "whole": metal.overall_mm})
+        for one in metal.holes:
+            inside = min(far, one.far) - max(near, one.near)
+            wider = one.made != self.made and self.across_mm > one.across_mm + HAIR_MM
+            if wider and one.state != "drilled" and inside > HAIR_MM and one.end != faces:
+                yield Breach("cut-away", one.made, {"by": self.across_mm, "over": inside})
+        widest = max(self.widest_mm, self.across_mm)
+        wall = (metal.across_mm(near, far) - widest) / 2
+        if wall < self.wall_share * widest - HAIR_MM:
+            yield Breach("thin-wall", self.made, {"wall": wall, "hole": widest})
+
+    def leaves(self, lathe: Lathe) -> Lathe:
+        """The metal with that hole."""
+        near, far = lathe.metal.span(lathe.faces, 0.0, min(self.full_mm, lathe.metal.overall_mm))
+        hole = Hole(self.made, lathe.faces, near, far, self.across_mm, self.state, self.bottom_mm)
+        return lathe.with_metal(lathe.metal.opened(hole))

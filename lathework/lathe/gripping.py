@@ -1,0 +1,55 @@
+"""Acts that bring the work into the chuck, and what holds its free end up."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import replace
+
+from lathework.lathe.acts import Act
+from lathework.lathe.breach import Breach
+from lathework.lathe.metal import HAIR_MM
+from lathework.lathe.standing import Grip, Lathe
+from lathework.value import value
+
+
+@value
+class Hold(Act):
+    """The work is brought into the chuck; `round_mm` is the circle round it, `on_bar` that it is still part of its
+    bar."""
+
+    grip: Grip
+    round_mm: float
+    on_bar: bool
+
+    def needs(self, lathe: Lathe) -> Iterator[Breach]:
+        """A bar goes through the spindle."""
+        most = lathe.machine.spindle_mm
+        if self.on_bar and most is not None and self.round_mm > most + HAIR_MM:
+            yield Breach("bar-over-bore", "", {"bar": self.round_mm, "bore": most})
+
+    def leaves(self, lathe: Lathe) -> Lathe:
+        """The work held so, nothing else holding it up."""
+        return replace(lathe, grip=self.grip, held_up=False)
+
+
+@value
+class Centre(Act):
+    """A centre hole `across_mm` (millimetres) in the end, or the mouth of a bore where that is 0; `brought_up` where
+    the centre goes in."""
+
+    across_mm: float
+    brought_up: bool
+
+    def leaves(self, lathe: Lathe) -> Lathe:
+        """The end with its centre hole, held up where the centre is in."""
+        made = ((lathe.faces, self.across_mm),) if self.across_mm else ()
+        return replace(lathe, centres=(*lathe.centres, *made), held_up=lathe.held_up or self.brought_up)
+
+
+@value
+class HoldUp(Act):
+    """The centre or a steady takes the free end."""
+
+    def leaves(self, lathe: Lathe) -> Lathe:
+        """The free end held up."""
+        return replace(lathe, held_up=True)

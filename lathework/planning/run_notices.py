@@ -1,0 +1,77 @@
+"""What a run of the plan found: told first, beside the field that causes it, with what would mend it."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Mapping
+
+from lathework.lathe.breach import Breach, Code
+from lathework.planning.notice import Notice, told
+from lathework.planning.work import Work
+from lathework.units import LengthUnit
+
+TORQUES = ("torque", "holds")
+"""Sizes of a breach that are newton metres; the others are lengths."""
+LEFT: Mapping[Code, str] = {
+    "bar-over-bore": "This bar, {bar} thick, does not pass the spindle's bore of {bore}: saw it into lengths that the "
+    "jaws alone hold.",
+    "blade-reach": "This parting blade reaches some {reach} deep; this bar wants {deep}. Part as deep as it goes and "
+    "saw through with the spindle stopped, or take a wider blade.",
+    "centre-wide": "A centre hole {hole} across is too large for this end, which comes down to {end}. Run the centre "
+    "in a stub that is left longer and cut off last.",
+    "comes-out": "Drilled {deep} deep, this hole comes out of the far end.",
+    "cut-away": "Another hole takes {over} of this one away.",
+    "grip-lever": "{stick_out} stands out of {gripped} in the jaws: bring up a centre, or leave more to hold.",
+    "holder-short": "{thread} of thread passes through the die; a usual holder takes in some {takes}. Use one that is "
+    "hollow right through, or a die stock.",
+    "no-wall": "This part comes down to {left} round a hole of {hole}: take a smaller hole, or less of a chamfer.",
+    "not-made": "No step makes this size to its limits.",
+    "slips": "Cutting this thread takes some {torque} N m, and what holds the work gives way at about {holds} N m. "
+    "Mark the work at a jaw, tighten, and stop if the mark moves; or hold it by flats or in a bush.",
+    "tap-reach": "The tap has to go {deep} deep; a usual one of this size reaches some {reach}. Take one with a long, "
+    "thin shank, or less thread: two diameters hold.",
+}
+"""What is said where nothing else was found that goes."""
+MENDED: Mapping[Code, str] = {
+    "bar-over-bore": "This bar, {bar} thick, does not pass the spindle's bore of {bore}: it is sawn into lengths, and "
+    "the jaws alone hold them.",
+    "blade-reach": "This parting blade reaches some {reach} deep; this bar wants {deep}. So the plan begins with sawn "
+    "blanks. To part it off, take a wider blade.",
+    "grip-lever": "{stick_out} would stand out of {gripped} in the jaws: it runs on the centre.",
+    "slips": "Cutting this thread takes some {torque} N m; held by the other end the work gives way at about {holds} "
+    "N m. So this thread is cut first, on the bar.",
+}
+"""What is said where the plan does otherwise for it."""
+_FIELDS: Mapping[Code, str] = {
+    "bar-over-bore": "setup.bore",
+    "blade-reach": "setup.parting_blade",
+    "centre-wide": "method.support",
+    "grip-lever": "method.support",
+    "holder-short": "method.holder",
+}
+
+
+def _field(work: Work, breach: Breach) -> str:
+    """The field that causes a fault: of the lathe, or of the section or hole that it is about."""
+    if breach.code in _FIELDS:
+        return _FIELDS[breach.code]
+    for number, section in enumerate(work.part.sections):
+        if section.id == breach.made:
+            return f"part.sections.{number}.thread" if section.thread is not None else f"part.sections.{number}"
+    for number, bore in enumerate(work.part.bores):
+        if bore.id == breach.made:
+            return f"part.bores.{number}.depth" if breach.code == "tap-reach" else f"part.bores.{number}"
+    return "part.sections"
+
+
+def _sizes(breach: Breach, unit: LengthUnit) -> dict[str, str]:
+    """The sizes of a breach in words."""
+    return {name: f"{size:.0f}" if name in TORQUES else told(size, unit) for name, size in breach.sizes.items()}
+
+
+def run_notices(work: Work, mended: tuple[Breach, ...], left: tuple[Breach, ...]) -> Iterator[Notice]:
+    """What the run found: what is not mended first, then what the plan does otherwise for it."""
+    for sentences, breaches in ((LEFT, left), (MENDED, mended)):
+        for breach in breaches:
+            if breach.code in sentences:
+                text = sentences[breach.code].format(**_sizes(breach, work.job.unit))
+                yield Notice(breach.code, _field(work, breach), text)

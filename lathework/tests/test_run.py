@@ -1,0 +1,288 @@
+"""Plans run before they are shown: a lathe of the tests' own does every act; what would not go is done otherwise, or
+said first and beside its field."""
+
+from __future__ import annotations
+
+import random
+import re
+import unittest
+from typing import Any
+
+from lathework.errors import InvalidDocument
+from lathework.job.document import read_document
+from lathework.planning.operation import Operation
+from lathework.planning.plan import Plan, make_plan
+from lathework.tests.own_lathe import Bench, Refused, random_job
+from lathework.tests.samples import PLUG, SCREW, TIE_ROD, body, bore, document, kinds, plan, said, section, step
+
+JOBS = 400
+MM: dict[str, Any] = {
+    "unit": "mm",
+    "part.overall_length": "",
+    "setup.groove_blade": "2",
+    "setup.parting_blade": "3",
+    "setup.speeds": "45, 110, 290, 740",
+}
+NEVER_TOGETHER = (
+    (r"[Tt]urn the spindle by hand", r"rev/min|\{speed\} or slower|switch off at turn"),
+    (r"[Kk]eep the half nuts closed", r"[Oo]pen the half nuts"),
+    (r"[Rr]everse the spindle to bring", r"back the (die|tap) off by hand"),
+    (r"in the vise", r"fingers clear of the jaws"),
+    (r"does not pass the spindle", r"sticks out behind the headstock"),
+)
+"""What no step may say together: who drives, whether the nuts open, how it comes off, what it is held in."""
+
+
+def told(made: Plan) -> dict[str, str]:
+    """The codes of a plan's notices with their fields."""
+    return {notice.code: notice.field for notice in made.notices}
+
+
+def disagreeing(operation: Operation) -> list[tuple[str, str]]:
+    """The pairs of lines of a step that cannot both be true."""
+    words = said(operation)
+    return [pair for pair in NEVER_TOGETHER if all(re.search(one, words) for one in pair)]
+
+
+class AnyJob(unittest.TestCase):
+    def test_any_job_goes(self) -> None:
+        """Both ends, holes from both sides, tapers, fits, single point, heads, thick bar in a small spindle."""
+        planned = 0
+        for seed in range(JOBS):
+            try:
+                job = read_document(document(random_job(random.Random(seed))))
+            except InvalidDocument:
+                continue
+            planned += 1
+            made = make_plan(job)
+            with self.subTest(seed=seed):
+                Bench(made).run()
+                self.assertEqual([(one.key, disagreeing(one)) for one in made.operations if disagreeing(one)], [])
+        self.assertGreater(planned, JOBS / 2)
+
+    def test_the_samples(self) -> None:
+        for base in ({}, SCREW, TIE_ROD, PLUG, body(bore("1/4-20", depth="3/4"), bore(across="1/8", end="left"))):
+            Bench(plan(base)).run()
+
+
+class OwnLathe(unittest.TestCase):
+    """The tests' lathe refuses what it should: a plan whose acts are left out or put in another order."""
+
+    def refused(self, made: Plan, *keys: str) -> str:
+        """What it says when only these steps of a plan are done, in this order."""
+        bench = Bench(made)
+        with self.assertRaises(Refused) as caught:
+            for key in keys:
+                for act in step(made, key).acts:
+                    bench.act(act, key)
+            bench.finish()
+        return str(caught.exception)
+
+    def test_a_die_before_its_blank(self) -> None:
+        self.assertIn("the die meets", self.refused(plan(), "face", "thread"))
+
+    def test_nothing_holds_it(self) -> None:
+        self.assertIn("nothing holds it", self.refused(plan(), "turn"))
+
+    def test_a_thread_that_is_never_cut(self) -> None:
+        self.assertIn("never cut", self.refused(plan(), "face", "turn", "part-off"))
+
+    def test_a_groove_through_a_finished_thread(self) -> None:
+        made = plan(SCREW)
+        self.assertIn("finished thread", self.refused(made, "face", "turn:s2", "turn:s1", "thread", "groove"))
+
+
+class Otherwise(unittest.TestCase):
+    def bar(self, across: str, *sections: dict[str, str], **more: Any) -> Plan:
+        return plan({**MM, "part.stock.across": across, "part.sections": list(sections)} | more)
+
+    def test_bar_that_does_not_pass_the_spindle_is_sawn(self) -> None:
+        """30 mm in a bore of 20: a length for each piece, as long as it stands out and 25 mm in the jaws."""
+        thread, rest = section("thread", "20", thread="M24"), section("bar", "60")
+        made = self.bar("30", thread, rest, **{"setup.bore": "20", "method.holder": "sliding-by-hand"})
+        self.assertEqual((kinds(made)[0], told(made)["bar-over-bore"]), ("saw", "setup.bore"))
+        length, out = step(made, "saw").figures["length"].value, step(made, "face").figures["stick_out"].value
+        self.assertAlmostEqual(length, out + 25 + 0.5)
+        self.assertNotIn("long-bar", [one.code for one in step(made, "face").cautions])
+        self.assertEqual(made.notices[0].code, "bar-over-bore")
+        for bore_of_lathe in ("", "30", "32"):
+            passes = self.bar("30", thread, rest, **{"setup.bore": bore_of_lathe})
+            self.assertNotIn("saw", kinds(passes))
+
+    def test_a_narrow_blade_does_not_part_thick_bar(self) -> None:
+        """2.5 in by a blade of 3/32: ten widths are 23.8 mm, the axis is 31.75 away: sawn blanks."""
+        sections = [section("round", "1", across="2"), section("bar", "1")]
+        thick = {"part.stock.across": "2.5", "part.overall_length": "", "part.sections": sections}
+        made = plan(thick)
+        self.assertEqual((kinds(made)[0], told(made)["blade-reach"]), ("saw", "setup.parting_blade"))
+        self.assertNotIn("part-off", kinds(made))
+        self.assertIn("part-off", kinds(plan(thick | {"setup.parting_blade": "5/32"})))
+        ring = plan(thick | {"part.bores": [bore(across="1.5")]})
+        self.assertIn("part-off", kinds(ring))
+
+    def test_a_short_hold_wants_a_centre(self) -> None:
+        """64 of a Morse taper out of 8 mm that the jaws have of a collar: no tool stands that without a centre."""
+        made = self.bar(
+            "25",
+            section("thread", "15", thread="M12"),
+            section("round", "10", across="22"),
+            section("taper", "64", taper="MT2"),
+        )
+        keys = [one.key for one in made.operations]
+        self.assertLess(keys.index("centre:left"), keys.index("taper:s3"))
+        self.assertEqual(told(made)["grip-lever"], "method.support")
+        self.assertNotIn("wants-centre", told(made))
+
+    def test_a_thread_is_cut_where_it_is_held(self) -> None:
+        """R1/4 in brass takes some 5 N m; three jaws on a tube of 8 mm bored to 5 hold some 4: it is cut on the bar."""
+        made = self.bar(
+            "17",
+            section("round", "15", across="8"),
+            section("bar", "6", chamfer="1"),
+            section("thread", "14", thread="R1/4"),
+            **{"part.stock.form": "hexagon", "part.bores": [bore(across="5")], "material": "brass"},
+        )
+        self.assertEqual(made.chuckings[0].faces, "left")
+        keys = [one.key for one in made.operations]
+        self.assertLess(keys.index("thread:s3"), keys.index("part-off"))
+        self.assertEqual(told(made)["slips"], "part.sections.2.thread")
+        self.assertNotIn("turned-about", told(made))
+
+    def test_a_thin_wall_is_drilled_before_the_outside_is_turned(self) -> None:
+        shape = [section("round", "30", across="24"), section("bar", "10")]
+        for across, first in (("20", "drill:b1"), ("17", "turn:s1")):
+            made = self.bar("30", *shape, **{"part.bores": [bore(across=across, depth="25")]})
+            keys = [one.key for one in made.operations]
+            other = "turn:s1" if first == "drill:b1" else "drill:b1"
+            self.assertLess(keys.index(first), keys.index(other), across)
+            self.assertEqual("thin-wall" in told(made), first == "drill:b1")
+        made = self.bar("30", *shape, **{"part.bores": [bore(across="20", depth="25")]})
+        (text,) = [one.text for one in made.notices if one.code == "thin-wall"]
+        self.assertIn("So it is drilled before", text)
+
+    def test_a_tap_and_a_holder_that_do_not_reach(self) -> None:
+        deep = self.bar("20", section("bar", "60"), **{"part.bores": [bore("M3", depth="30")]})
+        self.assertEqual(told(deep)["tap-reach"], "part.bores.0.depth")
+        self.assertNotIn(
+            "tap-reach", told(self.bar("20", section("bar", "60"), **{"part.bores": [bore("M3", depth="9")]}))
+        )
+        long = self.bar("12", section("thread", "250", thread="M12"))
+        self.assertEqual(told(long)["holder-short"], "method.holder")
+
+    def test_nothing_is_run_twice_that_goes(self) -> None:
+        """The usual plan is taken as it is where it goes."""
+        self.assertEqual(plan().work.otherwise, plan(SCREW).work.otherwise)
+        self.assertFalse({"slips", "grip-lever", "blade-reach"} & set(told(plan())))
+
+
+class OneTruth(unittest.TestCase):
+    def test_an_end_is_named_so_that_one_finds_it(self) -> None:
+        sections = [section("knurl", "8", across="16"), section("round", "12", across="10")]
+        made = plan(
+            {**MM, "part.stock.across": "16", "part.sections": sections}
+            | {"part.bores": [bore("M6", depth="8"), bore(across="2", end="across", at="17")]}
+        )
+        self.assertIn("the knurled end outward", step(made, "hold").sentence)
+        self.assertIn("from the knurled end", step(made, "cross-mark").sentence)
+
+    def test_the_next_start_by_the_first_wheel(self) -> None:
+        """80 teeth for two starts: 40 teeth on; a screw of 29 teeth and no share moves the slide along, straight in."""
+        thread = section("thread", "80", thread="Tr40x14(P7)", cut="threading-tool")
+        wheels = {"setup.leadscrew": "3 mm", "setup.gears": "20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 70, 75, 80"}
+        changes = {**MM, "part.stock.across": "45", "part.sections": [thread, section("bar", "20")]} | wheels
+        made = plan(changes)
+        index = step(made, "index")
+        self.assertEqual(index.figures["teeth"].value * 2, index.figures["wheel"].value)
+        cut = step(made, "screwcut")
+        self.assertIn("Turn the spindle by hand", cut.sentence)
+        self.assertEqual(cut.cautions[0].code, "chase-by-hand")
+        alone = plan(changes | {"setup.gears": ""})
+        self.assertEqual(step(alone, "index").headline, "pitch")
+        self.assertAlmostEqual(step(alone, "index").figures["pitch"].value, 7.0)
+        self.assertNotIn("compound", step(alone, "gear").figures)
+        self.assertIn("parallel to the bed", step(alone, "gear").sentence)
+
+    def test_acme_has_its_own_clearance(self) -> None:
+        """ASME B1.5: 0.010 in up to 10 threads an inch, 0.005 in for finer ones."""
+        for thread, root in (("1-5 Acme", 0.780), ("1/2-10 Acme", 0.380), ("3/8-12 Acme", 0.375 - 1 / 12 - 0.010)):
+            sections = [section("thread", "2", thread=thread, cut="threading-tool"), section("bar", "1")]
+            made = plan({"part.stock.across": "1-1/8", "part.overall_length": "", "part.sections": sections})
+            gear = step(made, "gear")
+            blank = made.work.threads[0].thread.major
+            self.assertAlmostEqual(blank - 2 * gear.figures["depth"].value, root, places=3)
+            self.assertLess(step(made, "groove").figures["diameter"].value, root)
+            self.assertLess(step(made, "chamfer").figures["diameter"].value, root)
+
+    def test_a_trapezoidal_nut_is_planned(self) -> None:
+        """Tr12x3: bored to 9, cut until its roots stand at 12.5."""
+        sections = [section("round", "25", across="28")]
+        nut = {"part.sections": sections, "part.bores": [bore("Tr12x3", cut="boring-tool")]}
+        made = plan({**MM, "part.stock.across": "30"} | nut)
+        self.assertAlmostEqual(step(made, "bore").figures["bore"].value, 9.0)
+        self.assertAlmostEqual(9.0 + 2 * step(made, "chase").figures["depth"].value, 12.5, places=3)
+        with self.assertRaises(InvalidDocument) as caught:
+            plan({**MM, "part.stock.across": "30", "part.sections": sections, "part.bores": [bore("Tr12x3")]})
+        self.assertIn("inside threading tool", str(caught.exception))
+
+    def test_a_thread_between_two_shoulders(self) -> None:
+        """16, M12, 25: no die and no nut gets there; a tool does, between two grooves, and wires measure it."""
+        shape = [section("round", "10", across="16"), section("thread", "20", thread="M12"), section("bar", "15")]
+        base = {**MM, "part.stock.across": "25", "part.sections": shape}
+        with self.assertRaises(InvalidDocument):
+            plan(base)
+        made = plan(base | {"part.sections.1.cut": "threading-tool"})
+        order = [one.key for one in made.operations if one.key.endswith(":s2")]
+        self.assertEqual(order, ["neck:s2", "groove:s2", "start-groove:s2", "gear:s2", "screwcut:s2", "gauge:s2"])
+        self.assertNotIn("nut:", step(made, "gauge").sentence)
+        self.assertIn("three wires", step(made, "gauge").sentence)
+        self.assertEqual(told(made)["full-thread"], "part.sections.1.length")
+
+    def test_a_bush_is_finished_when_it_is_pressed_in(self) -> None:
+        shape = [section("round", "30", across="22", fit="press")]
+        for by, kind in (("reamer", "ream:b1"), ("boring-tool", "bore:b1")):
+            hole = bore(across="16", fit="close-running", by=by)
+            made = plan({**MM, "part.stock.across": "25", "part.sections": shape, "part.bores": [hole]})
+            keys = [one.key for one in made.operations]
+            self.assertEqual(keys[-2:], ["join:s1", kind])
+            self.assertLess(keys.index("drill:b1"), keys.index("part-off"))
+            self.assertIn("press", [one.code for one in step(made, "join").cautions])
+            self.assertNotIn("press", [one.code for one in step(made, "turn").cautions])
+
+    def test_a_recess_has_a_step_and_the_chips_their_caution(self) -> None:
+        made = plan(body(bore("1-1/2-8 UN", depth="1", cut="boring-tool"), **{"part.stock.across": "3"}))
+        self.assertLess(kinds(made).index("recess"), kinds(made).index("chase"))
+        self.assertAlmostEqual(step(made, "recess").figures["wide"].value, 2 / 8)
+        for metal in ("mild-steel", "brass", "cast-iron"):
+            turned = step(plan({"material": metal}), "turn")
+            self.assertIn("swarf", [one.code for one in turned.cautions])
+        self.assertIn("Cover your eyes", said(step(plan({"material": "brass"}), "turn")))
+
+    def test_a_lead_that_ends_above_the_root_is_told(self) -> None:
+        """3/8-16: from a blank of .369 to its root at .297 the lead takes .036 each way; .005 catches late."""
+        for chamfer, field in (("0.005", "part.sections.0.chamfer"), ("0.040", None), ("", None)):
+            made = plan({"part.sections.0.chamfer": chamfer})
+            self.assertEqual(told(made).get("lead-shallow"), field, chamfer)
+
+    def test_left_hand_and_many_starts_say_that_they_are_less_proven(self) -> None:
+        self.assertEqual(told(plan({"part.sections.0.thread": "3/8-16 LH"}))["less-proven"], "part.sections.0.thread")
+        self.assertNotIn("less-proven", told(plan()))
+
+    def test_flats_have_a_round_of_their_own(self) -> None:
+        shape = [section("round", "20", across="12"), section("flats", "10", across="10"), section("bar", "10")]
+        base = {**MM, "part.stock.across": "20", "part.sections": shape}
+        self.assertEqual(plan(base).work.turned_mm(1), 20.0)
+        self.assertEqual(plan(base | {"part.sections.1.round": "14"}).work.turned_mm(1), 14.0)
+        with self.assertRaises(InvalidDocument) as caught:
+            plan(base | {"part.sections.1.round": "9"})
+        self.assertIn("come to nothing", str(caught.exception))
+        fitted = base | {"part.sections.0.fit": "slide", "part.sections.1.round": "12"}
+        self.assertIn("Turn to the fit", [one.title for one in plan(fitted).operations])
+
+    def test_a_hole_is_begun_only_where_facing_leaves_it(self) -> None:
+        """A ring bored two turns past itself: of 2.5 mm, kerf and facing take 2.9. A tap's lead and chips take 6."""
+        ring = body(bore("1-5/16-20 UN", cut="boring-tool"), **{"part.overall_length": "3/8", "quantity": 3})
+        thick = {"part.stock.across": "1-3/4"}
+        self.assertNotIn("is begun", said(step(plan(ring | thick), "bore")))
+        tapped = body(bore("1/4-20"), **{"part.overall_length": "1", "quantity": 3})
+        self.assertIn("is begun", said(step(plan(tapped), "drill")))
+        self.assertNotIn("is begun", said(step(plan(tapped | {"setup.bore": "3/4"}), "drill")))
