@@ -118,8 +118,8 @@ class Bench:
 
     @property
     def finished(self) -> bool:
-        """Every piece wanted is made."""
-        return self.step is None
+        """Every piece wanted is made; a part without a plan never is."""
+        return self.step is None and self.plan.goes
 
     @property
     def hindrance(self) -> str:
@@ -141,7 +141,7 @@ class Bench:
 
 def _settled(plan: Plan, tally: Tally) -> Tally:
     """The tally with the piece in hand counted, where every step of the plan as it is now was done for it."""
-    if not {step.key for step in plan.operations} <= tally.done:
+    if not plan.goes or not {step.key for step in plan.operations} <= tally.done:
         return tally
     whole = deepcopy(tally)
     whole.next_piece(good=True)

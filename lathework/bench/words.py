@@ -30,6 +30,7 @@ KIND_WORDS: dict[str, str] = {
 """What was done, by the kind of its entry."""
 MEASURED_WORDS: dict[str, str] = {
     "diameter": "",
+    "far-end": "diameter at its far end",
     "length": "length",
     "width": "width",
     "bore": "bore",

@@ -8,7 +8,17 @@ from lathework.shop.lathe_facts import Dial
 from lathework.value import value
 
 Measured = Literal[
-    "diameter", "length", "width", "bore", "depth", "over-flat", "across-flats", "chamfer", "mouth", "run-out"
+    "diameter",
+    "far-end",
+    "length",
+    "width",
+    "bore",
+    "depth",
+    "over-flat",
+    "across-flats",
+    "chamfer",
+    "mouth",
+    "run-out",
 ]
 MEASURED: tuple[Measured, ...] = get_args(Measured)
 Move = Literal["cross-slide", "carriage", "feed", "down", "each-face", "knock", "none"]

@@ -16,13 +16,11 @@ from lathework.holes.depth import LOWEST_PERCENT
 from lathework.identify.evidence import FIELDS
 from lathework.job.declaration import FORMAT, IDENTIFIED, JOB, VERSION
 from lathework.job.job_reader import JobReader
-from lathework.job.meeting_checks import check_meeting
 from lathework.job.model import Head, Identification, Job, Method, Setup
 from lathework.job.part_document import read_part
 from lathework.job.sound import unsound
 from lathework.job.thread_checks import check_grooves, check_heads, check_rest
 from lathework.job.upgrade import upgraded
-from lathework.part.job_racks import Racks
 from lathework.part.model import Part
 from lathework.part.relief import relieved
 from lathework.shop.dial import check_dial
@@ -182,8 +180,6 @@ def _job(reader: JobReader, part: Part | None, shared: dict[str, Any]) -> Job | 
     if part is not None and setup is not None:
         check_heads(reader, part, setup, metal, grooved=grooved)
         check_grooves(reader, part, setup.groove_blade, grooved=grooved)
-        if not reader.errors:
-            check_meeting(reader, part, Racks(setup.own_drills, shared["unit"], metal, own["method"].percent))
     return None if reader.errors or part is None or setup is None else Job(part=part, **own, **shared)
 
 

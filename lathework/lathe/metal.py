@@ -35,7 +35,8 @@ class Hole:
 
 @value
 class Metal:
-    """A piece `overall_mm` long when it is finished: its outside, the ids of sections whose threads stand, its holes.
+    """A piece `overall_mm` long when it is finished: its outside, the ids of sections whose threads stand, its holes,
+    and the stretches that were turned to a fit.
 
     Sizes are millimetres; places are behind the part's right-hand end, so that they stay when the piece is turned
     about.
@@ -45,6 +46,7 @@ class Metal:
     outside: tuple[Stretch, ...]
     threaded: frozenset[str] = frozenset()
     holes: tuple[Hole, ...] = ()
+    fitted: tuple[tuple[float, float], ...] = ()
 
     def seen(self, cut: Cut, faces: Edge) -> Cut:
         """A band that was told behind the face at that end, behind the right-hand end."""
@@ -58,7 +60,8 @@ class Metal:
 
     def less(self, cut: Cut, faces: Edge) -> Metal:
         """The metal when a band was taken off its outside."""
-        return Metal(self.overall_mm, after_cut(self.outside, self.seen(cut, faces)), self.threaded, self.holes)
+        outside = after_cut(self.outside, self.seen(cut, faces))
+        return Metal(self.overall_mm, outside, self.threaded, self.holes, self.fitted)
 
     def across_mm(self, near: float, far: float) -> float:
         """Least diameter outside from `near` to `far` behind the right-hand end, in millimetres; 0 where there is no
@@ -74,9 +77,13 @@ class Metal:
 
     def with_thread(self, made: str) -> Metal:
         """The metal with the thread of a section."""
-        return Metal(self.overall_mm, self.outside, self.threaded | {made}, self.holes)
+        return Metal(self.overall_mm, self.outside, self.threaded | {made}, self.holes, self.fitted)
 
     def opened(self, hole: Hole) -> Metal:
         """The metal with a hole, in place of what the same act had made smaller."""
         kept = [one for one in self.holes if one.made != hole.made or one.across_mm > hole.across_mm + HAIR_MM]
-        return Metal(self.overall_mm, self.outside, self.threaded, (*kept, hole))
+        return Metal(self.overall_mm, self.outside, self.threaded, (*kept, hole), self.fitted)
+
+    def with_fit(self, near: float, far: float) -> Metal:
+        """The metal with a stretch turned to a fit from `near` to `far` behind the right-hand end, in millimetres."""
+        return Metal(self.overall_mm, self.outside, self.threaded, self.holes, (*self.fitted, (near, far)))

@@ -74,6 +74,15 @@ class Turn(Taking):
 
     fitted: bool = False
 
+    def leaves(self, lathe: Lathe) -> Lathe:
+        """The metal without that band, a stretch of it to its fit."""
+        turned = Taking.leaves(self, lathe)
+        if not self.fitted:
+            return turned
+        return turned.with_metal(
+            turned.metal.with_fit(*turned.metal.span(lathe.faces, self.band.right_mm, self.band.left_mm))
+        )
+
 
 @value
 class Plunge(Taking):

@@ -10,7 +10,7 @@ _SHAPES = {"knurl": "knurled", "hexagon": "hexagon", "square": "square", "flats"
 
 
 def _told(across: Length) -> str:
-    return f"{show_length(across.value, across.unit, across.unit)} {across.unit}"
+    return f"{show_length(across.value, across.unit, across.unit, fine=False)} {across.unit}"
 
 
 def _of_section(part: Part, section: Section) -> str:
@@ -21,6 +21,8 @@ def _of_section(part: Part, section: Section) -> str:
         return "the taper's end"
     if section.shape in _SHAPES:
         return f"the {_SHAPES[section.shape]} end"
+    if section.shape == "bar" and part.stock.form in _SHAPES:
+        return f"the {_SHAPES[part.stock.form]} end"
     across = part.stock.across if section.across is None else section.across
     return f"the {_told(across)} end"
 

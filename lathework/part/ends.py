@@ -11,9 +11,9 @@ from lathework.part.model import MILLED, Edge, Part, Section, Shape
 from lathework.part.stock import ACROSS_FLATS
 
 _ALIKE_MM = 0.005
-ALIKE_MM: dict[Shape, float] = {"round": 0.05, "taper": 0.1}
-"""How far a plain size, and the large end of a taper, may be off a fit beside it to be turned in one with it, in
-millimetres: within what a plain size may be off anyway (practice)."""
+ALIKE_MM: dict[Shape, float] = {"round": 0.05, "taper": 0.1, "hexagon": 0.05, "square": 0.05, "flats": 0.05}
+"""How far a plain size, the large end of a taper and the round of flats may be off a fit beside it to be turned in one
+with it, in millimetres: within what a plain size may be off anyway (practice)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -30,29 +30,46 @@ class Ends:
 
 
 def _milled_from_mm(part: Part, number: int) -> float:
-    """Diameter the lathe leaves where flats will be milled: the round that was asked for, else the largest that gives
-    them, six or four on their corners, two on the bar. Never that of a neighbour, which is another size."""
+    """Diameter the lathe leaves for flats where no round is asked for: the largest that gives them, six or four on
+    their corners, two on the bar. Never that of a neighbour, which is another size."""
     section = part.sections[number]
     assert section.across is not None
-    if section.round is not None:
-        return section.round.mm
     most = part.stock.corners_mm
     if part.stock.form != "round" or section.shape == "flats":
         return most
     return min(most, section.across.mm / ACROSS_FLATS[MILLED[section.shape]])
 
 
+def _own_mm(section: Section) -> float | None:
+    """What a plain round, a taper or flats on a round of their own are turned to by themselves, in millimetres."""
+    own = section.round if section.shape in MILLED else section.across
+    plain = own is not None and section.shape in ALIKE_MM and section.knurl is None
+    return own.mm if own is not None and plain else None
+
+
+def _fit_toward(part: Part, number: int, step: int) -> float | None:
+    """What the next fit on one side is turned to, in millimetres, where nothing lies between but sections of its size;
+    None for no such fit."""
+    size = _own_mm(part.sections[number])
+    at = number + step
+    while size is not None and 0 <= at < len(part.sections):
+        section = part.sections[at]
+        limits = section_limits(section)
+        if limits is not None:
+            return limits.aim_mm if abs(limits.aim_mm - size) <= ALIKE_MM[part.sections[number].shape] else None
+        other = _own_mm(section)
+        if other is None or section.taper is not None or abs(other - size) > ALIKE_MM["round"]:
+            return None
+        at += step
+    return None
+
+
 def _fit_beside(part: Part, number: int) -> float | None:
-    """What the fit beside a plain round or a taper is turned to, in millimetres, where both are as good as one size:
-    they are turned in one, and the closer limits count. None for no such fit. Source: practice."""
-    section = part.sections[number]
-    if section.across is None or section.shape not in ALIKE_MM or section.knurl is not None:
-        return None
-    beside = (*part.sections[max(0, number - 1) : number], *part.sections[number + 1 : number + 2])
-    aims = [limits.aim_mm for one in beside if (limits := section_limits(one)) is not None]
-    size = section.across.mm
-    alike = [aim for aim in aims if abs(aim - size) <= ALIKE_MM[section.shape]]
-    return min(alike, key=lambda aim: abs(aim - size), default=None)
+    """What the fit beside a plain round, a taper or the round of flats is turned to, in millimetres, where both are as
+    good as one size: they are turned in one, and the closer limits count. None for no such fit. Source: practice."""
+    size = _own_mm(part.sections[number])
+    aims = [aim for step in (-1, 1) if (aim := _fit_toward(part, number, step)) is not None]
+    return min(aims, key=lambda aim: abs(aim - (size or 0.0)), default=None)
 
 
 def nominal_mm(part: Part, number: int) -> float:
@@ -60,7 +77,7 @@ def nominal_mm(part: Part, number: int) -> float:
     section = part.sections[number]
     if section.thread is not None:
         return section.thread.major_mm
-    if section.shape in MILLED:
+    if section.shape in MILLED and section.round is None:
         return _milled_from_mm(part, number)
     if section.knurl is not None and section.across is not None:
         return blank_mm(section.knurl, section.across.mm)
@@ -70,6 +87,8 @@ def nominal_mm(part: Part, number: int) -> float:
     beside = _fit_beside(part, number)
     if beside is not None:
         return beside
+    if section.round is not None:
+        return section.round.mm
     return part.stock.corners_mm if section.across is None else section.across.mm
 
 

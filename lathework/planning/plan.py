@@ -13,6 +13,7 @@ from lathework.part.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, 
 from lathework.planning.as_measured import Measured, holding_as_measured, work_as_measured
 from lathework.planning.asked import asked
 from lathework.planning.chucking import Chucking
+from lathework.planning.meeting_notices import meeting_notices
 from lathework.planning.milling import off_the_lathe
 from lathework.planning.notice import Notice
 from lathework.planning.notices import notices
@@ -23,7 +24,8 @@ from lathework.planning.speed_notices import unknown_speeds
 from lathework.planning.steps.sawing import stub_mm
 from lathework.planning.times import batch_time, piece_time
 from lathework.planning.trial import that_goes
-from lathework.planning.work import Work
+from lathework.planning.ways import chuckings
+from lathework.planning.work import Work, work_out
 from lathework.planning.zeros import zeroed
 
 
@@ -31,7 +33,7 @@ from lathework.planning.zeros import zeroed
 class Plan:
     """A job worked out: shared facts, chuckings, operations in order, batch, notices, job-level cautions.
 
-    `asks` are the fields of its document that concern it.
+    A part that cannot be made as it is has no operations. `asks` are the fields of its document that concern it.
     """
 
     work: Work
@@ -41,6 +43,11 @@ class Plan:
     notices: tuple[Notice, ...]
     cautions: tuple[Caution, ...]
     asks: tuple[str, ...]
+
+    @property
+    def goes(self) -> bool:
+        """Whether there are steps to make it by; the notices of a part without say why."""
+        return bool(self.operations)
 
     @property
     def job(self) -> Job:
@@ -93,8 +100,19 @@ def operations_as_measured(plan: Plan, measured: Measured) -> tuple[Operation, .
     return zeroed(in_order(work, ways), kept=plan.job.setup.tools == "kept")
 
 
+def _without_steps(job: Job, why_none: tuple[Notice, ...]) -> Plan:
+    """A part that cannot be made as it is: it is drawn, and says why; nothing is planned of it."""
+    work = work_out(job)
+    blades, milled = False, off_the_lathe(work)
+    asks = asked(job, why_none, blades=blades, milled=milled)
+    return Plan(work, chuckings(work), (), (), why_none, work.hazards, asks)
+
+
 def make_plan(job: Job) -> Plan:
     """Plan the first part of `job`: how it is held, its operations, bar and time, and what must be said about it."""
+    why_none = tuple(meeting_notices(job))
+    if why_none:
+        return _without_steps(job, why_none)
     tried, mended = that_goes(job)
     work, ways, operations = tried.work, tried.ways, tried.operations
     remarks = (

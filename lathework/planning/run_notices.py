@@ -74,4 +74,4 @@ def run_notices(work: Work, mended: tuple[Breach, ...], left: tuple[Breach, ...]
         for breach in breaches:
             if breach.code in sentences:
                 text = sentences[breach.code].format(**_sizes(breach, work.job.unit))
-                yield Notice(breach.code, _field(work, breach), text)
+                yield Notice(breach.code, _field(work, breach), text, first=sentences is LEFT)

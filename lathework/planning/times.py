@@ -79,10 +79,11 @@ def _drilling(operation: Operation) -> float:
 
 
 def _screwcut(operation: Operation) -> float:
-    """Starts x passes x (turns / speed + return)."""
-    turns, speed = operation.figures["turns"].value, _speed(operation)
+    """Starts x passes x (turns / speed + return); a hand turns at its own."""
+    turns = operation.figures["turns"].value
+    each = 1 / _speed(operation) if "speed" in operation.figures else HAND_TURN_MIN
     starts = operation.thread.starts if operation.thread is not None else 1
-    return starts * len(operation.passes) * (turns / speed + RETURN_MIN)
+    return starts * len(operation.passes) * (turns * each + RETURN_MIN)
 
 
 _TIMED: dict[Kind, Callable[[Job, Operation, float], float]] = {

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 
 from lathework.job.model import Job
@@ -11,6 +11,8 @@ from lathework.lathe.metal import Metal
 from lathework.lathe.outline import Stretch
 from lathework.lathe.run import Run, run
 from lathework.lathe.standing import Lathe, Machine
+from lathework.part.fitted import section_limits
+from lathework.part.model import Part
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.otherwise import USUAL, Otherwise, way_out
@@ -31,7 +33,24 @@ def _before(work: Work) -> Lathe:
 
 def run_of(work: Work, operations: Iterable[Operation]) -> Run:
     """The plan done act by act."""
-    return run(_before(work), (act for operation in operations for act in operation.acts))
+    done = run(_before(work), (act for operation in operations for act in operation.acts))
+    return Run(done.end, (*done.breaches, *_not_made(work.part, done.end.metal)))
+
+
+def _not_made(part: Part, metal: Metal) -> Iterator[Breach]:
+    """What was asked for and no act made: a fit that nothing turned to its limits, a thread that nothing cut."""
+    near = 0.0
+    for section in part.sections:
+        far = near + section.length.mm
+        middle = (near + far) / 2
+        if section_limits(section) is not None and not any(a <= middle <= b for a, b in metal.fitted):
+            yield Breach("not-made", section.id, {})
+        if section.thread is not None and section.id not in metal.threaded:
+            yield Breach("not-made", section.id, {})
+        near = far
+    for bore in part.bores:
+        if bore.thread is not None and bore.id not in metal.threaded:
+            yield Breach("not-made", bore.id, {})
 
 
 @dataclass(frozen=True, slots=True)

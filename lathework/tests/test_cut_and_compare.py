@@ -344,4 +344,6 @@ class CutAndCompare(unittest.TestCase):
             job = read_document(document(changes))
         except InvalidDocument:
             assume(False)
-        return make_plan(job)
+        made = make_plan(job)
+        assume(made.goes)
+        return made

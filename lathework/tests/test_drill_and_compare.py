@@ -196,7 +196,9 @@ class DrillAndCompare(unittest.TestCase):
             job = read_document(document(changes))
         except InvalidDocument:
             assume(False)
-        return make_plan(job)
+        made = make_plan(job)
+        assume(made.goes)
+        return made
 
     def check_all(self, made: Plan) -> None:
         """Everything that must hold of it."""

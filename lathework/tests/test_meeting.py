@@ -10,9 +10,8 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from lathework.errors import InvalidDocument
-from lathework.job.document import read_document
 from lathework.planning.plan import Plan
-from lathework.tests.samples import body, bore, document, kinds, plan, section, step
+from lathework.tests.samples import body, bore, kinds, plan, section, step
 
 MM: dict[str, Any] = {"unit": "mm", "part.stock.across": "30", "setup.groove_blade": "2", "setup.parting_blade": "2"}
 
@@ -24,11 +23,8 @@ def block(*bores: dict[str, str], long: str = "40", **more: Any) -> dict[str, An
 
 def refused(changes: dict[str, Any]) -> dict[str, str]:
     """What is said beside each field of a part that is not planned; nothing where it is."""
-    try:
-        read_document(document(changes))
-    except InvalidDocument as error:
-        return {one.field: one.message for one in error.errors}
-    return {}
+    made = plan(changes)
+    return {} if made.goes else {one.field: one.text for one in made.notices}
 
 
 class Refused(unittest.TestCase):
@@ -121,9 +117,12 @@ class Planned(unittest.TestCase):
         tenths, from the steps alone."""
         holes = bore(thread, depth=f"{deep:.1f}"), bore(across=f"{wide:.1f}", depth=f"{other:.1f}", end=end)
         changes = block(*holes, long="60")
-        if refused(changes):
+        try:
+            made = plan(changes)
+        except InvalidDocument:
             return
-        made = plan(changes)
+        if not made.goes:
+            return
         whole, drilled = 60.0, {}
         for one in made.operations:
             if one.key in ("drill:b1", "drill:b2", "bore:b2"):

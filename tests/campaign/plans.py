@@ -13,18 +13,22 @@ from lathework.tests.samples import document
 
 
 def plans(count: int, seed: int) -> dict[str, float]:
-    """How many of `count` random jobs are planned, refused beside a field, and planned so that the lathe refuses."""
-    planned = refused = wrong = 0
+    """How many of `count` random jobs are planned, not read, read but left without steps, and refused by the lathe."""
+    planned = refused = without = wrong = 0
     for number in range(seed, seed + count):
         try:
             job = read_document(document(random_job(random.Random(number))))
         except InvalidDocument:
             refused += 1
             continue
+        made = make_plan(job)
+        if not made.goes:
+            without += 1
+            continue
         planned += 1
         try:
-            Bench(make_plan(job)).run()
+            Bench(made).run()
         except Refused as why:
             wrong += 1
             print(f"job {number}: {why}", file=sys.stderr)
-    return {"plans": planned, "plans_not_read": refused, "plans_wrong": wrong}
+    return {"plans": planned, "plans_not_read": refused, "plans_without_steps": without, "plans_wrong": wrong}

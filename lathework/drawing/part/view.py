@@ -198,7 +198,8 @@ def part_sheet(plan: Plan, frame: Frame, number: int = 1, *, step: str | None = 
         *body(layout, plan, chucking),
         *_chuck(layout, chucking),
     ]
-    work = finished if step is None else _stepwise(layout, plan, chucking, step)
+    # A part without a plan is drawn as it should be.
+    work = finished if step is None or not plan.goes else _stepwise(layout, plan, chucking, step)
     paths = [*work, centre_line(layout, chucking)]
     drawn = [as_drawn(plan, operation) for operation in operations]
     for operation, own in zip(operations, drawn, strict=True):

@@ -6,6 +6,7 @@ from dataclasses import replace
 
 from lathework import cautions
 from lathework.cautions import Caution
+from lathework.cutting.dimension import Dimension
 from lathework.figures import Figure, added
 from lathework.lathe.acts import Act
 from lathework.lathe.cut import Cut
@@ -83,12 +84,19 @@ def face(work: Work, chucking: Chucking) -> Operation:
         edge="tip",
         cautions=_face_cautions(work, chucking),
         notes=_face_notes(work, chucking),
-        dimensions=(measures.overall(chucking.overall_mm, chucking.overall_mm + FACING_MM),) if chucking.second else (),
+        dimensions=_sizes(work, chucking),
         acts=(*_held(chucking), Face(chucking.faces, Cut(0.0, -FACING_MM, faced, 0.0))),
         chucking=chucking.number,
         figure_words=_HEADLINES[headline],
         makes=makes(length=chucking.overall_mm) if chucking.second else "",
     )
+
+
+def _sizes(work: Work, chucking: Chucking) -> tuple[Dimension, ...]:
+    """The length, at the second end; how far a part that is kept runs out, at its first."""
+    if chucking.second:
+        return (measures.overall(chucking.overall_mm, chucking.overall_mm + FACING_MM),)
+    return (measures.run_out(),) if work.part.stock.form == "kept" else ()
 
 
 def _held(chucking: Chucking) -> tuple[Act, ...]:

@@ -63,6 +63,13 @@ def plunged(name: str, aim_mm: float, start_mm: float, *, high_mm: float | None 
     return Dimension("diameter", name, band, start_mm, start_mm, "cross-slide", THIN_JAWS)
 
 
+def far_end(target: Target, start_mm: float) -> Dimension:
+    """The diameter of a long fit at its far end: with the one at its near end it tells how it tapers. It begins at
+    `start_mm` (millimetres)."""
+    how = "micrometer at the far end, the work cold"
+    return Dimension("far-end", "diameter at its far end", target, start_mm, start_mm, "none", how)
+
+
 def necked(aim_mm: float, start_mm: float, limits: Limits | None, most_mm: float) -> Dimension:
     """The diameter of a neck that is turned along, within the `limits` of its fit where it has one; at most `most_mm`
     (millimetres) are taken at once."""

@@ -10,6 +10,7 @@ from lathework.lathe.gripping import HoldUp
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import along, given_mm
+from lathework.planning.steps import measures
 from lathework.planning.steps.holding import CENTRE_STAYS, gripped, ratio_figure, stick_out_figure
 from lathework.planning.work import Work
 
@@ -68,7 +69,8 @@ def _carry(work: Work, chucking: Chucking) -> Operation:
 def _push_in(work: Work, chucking: Chucking) -> Operation:
     words = "Draw the centre back, push the work into the chuck until {stick_out} stands out, held by "
     words += f"{chucking.grip.words}."
-    return _moved(work, chucking, "push-in", "Hold it short for the die", words, CAREFUL)
+    pushed = _moved(work, chucking, "push-in", "Hold it short for the die", words, CAREFUL)
+    return replace(pushed, dimensions=(measures.run_out(),))
 
 
 def _draw_out(work: Work, chucking: Chucking) -> Operation:

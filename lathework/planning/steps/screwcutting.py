@@ -89,6 +89,11 @@ def _sentence(work: Work, thread_work: ThreadWork, speed: Figure, *, opens: bool
     return f"{pace}: {{infeed}} {slide} in all, in {{cuts}}{back}. {ends}"
 
 
+def run_out_of(thread: Thread, speed: Figure) -> dict[str, Figure]:
+    """How fast the work turns, what the carriage travels then, and the room it wants to come to rest in."""
+    return {"speed": speed, "travel": travel(thread, speed), "room": room_wanted(thread, speed)}
+
+
 def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Iterator[Operation | None]:
     """Set up, and cut the thread pass by pass."""
     thread = thread_work.thread
@@ -110,9 +115,7 @@ def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
         figures={
             **slide,
             "cuts": pass_count(passes),
-            "speed": speed,
-            "travel": travel(thread, speed),
-            "room": room_wanted(thread, speed),
+            **({} if geared.by_hand else run_out_of(thread, speed)),
             "try_from": try_from(total, work.job.unit),
             "turns": _turns(thread_work, end_mm - start_mm),
         },

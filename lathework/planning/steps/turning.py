@@ -28,6 +28,12 @@ from lathework.units import LengthUnit, convert
 
 CENTRE_STIFFENS = 3.0
 """How many times its stick-out work may stand out when a centre carries its end (practice)."""
+LONG_FIT = 3.0
+"""Length over diameter from which a fit is measured at both ends (practice)."""
+BOTH_ENDS = (
+    "Measure it at both ends before the last cut. If they differ, set the tailstock over by half of that, times the "
+    "length between centres over the length measured; away from you if the far end is larger."
+)
 BLANK_OVER, BLANK_UNDER = 0.02, 0.05
 """Band of a blank that counts as on size, in pitches over and under the aim (practice)."""
 _CUT_MM = 0.005
@@ -133,7 +139,10 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, over: Sequence[Placed]
         tool=KNIFE,
         edge="tip",
         cautions=(swarf(work), cautions.STOP_TO_MEASURE),
-        notes=(found.blank.verdict,) if found else fit_notes(placed.section.fit, limits),
+        notes=(
+            *((found.blank.verdict,) if found else fit_notes(placed.section.fit, limits)),
+            *((BOTH_ENDS,) if _long_fit(placed) else ()),
+        ),
         measure="diameter",
         dimensions=tuple(_dimensions(chucking, placed, over, start_mm, in_mm(deepest), cuts)),
         acts=(Turn(placed.section.id, Cut(end_mm, 0.0, start_mm, aim), fitted=limits is not None),),
@@ -144,6 +153,11 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, over: Sequence[Placed]
         class_name=found.class_name if found else "",
         makes=makes(diameter=aim, length=end_mm - placed.near_mm),
     )
+
+
+def _long_fit(placed: Placed) -> bool:
+    """Whether a fit is so long that it is measured at both ends."""
+    return bool(placed.section.fit) and placed.far_mm - placed.near_mm > LONG_FIT * placed.turned_mm
 
 
 def _dimensions(
@@ -161,6 +175,8 @@ def _dimensions(
     yield Dimension(
         "diameter", "diameter", target, start_mm, most_mm, "cross-slide", how, sizes_mm=sizes, leaves_mm=FINISH_MM
     )
+    if _long_fit(placed):
+        yield measures.far_end(target, start_mm)
     if far.number != chucking.placed[-1].number:
         yield measures.shoulder(far.far_mm)
 

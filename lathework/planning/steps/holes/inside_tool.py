@@ -7,7 +7,6 @@ from lathework.figures import Figure
 from lathework.lathe.threading import Screwcut
 from lathework.methods.infeed import dialled_passes, first_pass_mm, pass_count
 from lathework.methods.pass_end import Inside, inside, turned_by_hand
-from lathework.methods.run_out import room_wanted, travel
 from lathework.methods.tool_form import standard_tip, thread_depth, usual_point
 from lathework.methods.ways.tools import BAR_SHARE
 from lathework.part.bore_sizes import RECESS_TURNS
@@ -16,6 +15,7 @@ from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed
 from lathework.planning.order import HOLD_CLEARANCE_MM
 from lathework.planning.steps.holes.tap_words import hole_made
+from lathework.planning.steps.screwcutting import run_out_of
 from lathework.planning.steps.starts import climbing, infeed_of
 from lathework.planning.steps.threading_tool import (
     FREE_MM,
@@ -101,13 +101,12 @@ def _notes(work: Work, bore_work: BoreWork, thread: Thread) -> tuple[str, ...]:
     )
 
 
-def _figures(work: Work, room_mm: float, thread: Thread, infeed: Figure) -> dict[str, Figure]:
-    """Speed and run-out in so much room (millimetres), from where the mate is tried, the point of the tool."""
+def _figures(work: Work, room_mm: float, thread: Thread, infeed: Figure, *, by_hand: bool) -> dict[str, Figure]:
+    """Speed and run-out in so much room (millimetres), none where the spindle is turned `by_hand`; from where the mate
+    is tried, the point of the tool."""
     point, speed = usual_point(thread.form), speed_within(work, thread, room_mm)
     return {
-        "speed": speed,
-        "travel": travel(thread, speed),
-        "room": room_wanted(thread, speed),
+        **({} if by_hand else run_out_of(thread, speed)),
         "try_from": try_from(infeed, work.job.unit),
         "tip": tip_figure(thread, point, standard_tip(thread, point), typed=False),
     }
@@ -120,9 +119,10 @@ def screwcut_inside(work: Work, chucking: Chucking, bore_work: BoreWork, thread:
     first = BAR_SHARE * first_pass_mm(job.setup.lathe, job.material.cutting_force)
     passes = dialled_passes(slide["infeed"], in_mm(deep), first, job.unit)
     own = {"cuts": pass_count(passes), "depth": deep}
-    own |= _figures(work, _room_mm(chucking, bore_work, thread), thread, slide["infeed"])
     long_mm = bore_work.bore.depth.mm if bore_work.bore.depth else work.part.overall_mm
     geared_for = gearing(work, thread, long_mm)
+    room = _room_mm(chucking, bore_work, thread)
+    own |= _figures(work, room, thread, slide["infeed"], by_hand=geared_for.by_hand)
     return Operation(
         key=keyed("chase", bore_work.bore.id),
         kind="chase",

@@ -11,7 +11,7 @@ import { useUnits } from '@/shared/figures/useUnits'
 import BusyButton from '@/shared/controls/BusyButton.vue'
 import FittersOnly from '@/shared/controls/FittersOnly.vue'
 
-/** A finished batch: what was made, how the die stood when it cut well, what went wrong. */
+/** A finished batch: what was made, how the die stood when it cut well, what went wrong; or a part without a plan. */
 const props = defineProps<{ id: number; bench: BenchNow }>()
 const { text } = useUnits()
 const { data: outcome } = useQuery({
@@ -27,7 +27,13 @@ const wanted = computed(() => props.bench.parts.reduce((sum, part) => sum + part
 </script>
 
 <template>
-  <section class="outcome" aria-label="What was made">
+  <section v-if="!bench.steps.length" class="outcome" aria-label="No plan">
+    <h1>This part cannot be made as it is.</h1>
+    <p>
+      <router-link :to="{ name: 'plan', params: { id } }">Its plan says why, and what would do.</router-link>
+    </p>
+  </section>
+  <section v-else class="outcome" aria-label="What was made">
     <h1>
       <span class="big">{{ good }} of {{ wanted }}</span> made
     </h1>

@@ -7,6 +7,11 @@ import ThreadBar from '@/shared/controls/ThreadBar.vue'
 /** The bar of progress, the piece in hand, and the parts of the job: another may be taken up at any time. */
 const props = defineProps<{ bench: BenchNow; fixed: boolean }>()
 const emit = defineEmits<{ part: [id: string]; piece: [number: number] }>()
+/** Where in the steps of the piece in hand one is; a part without a plan has none. */
+const where = computed(() => {
+  if (props.bench.finished) return 'all steps'
+  return props.bench.steps.length ? `step ${at.value + 1} of ${props.bench.steps.length}` : 'no plan'
+})
 const at = computed(() => props.bench.steps.filter((s) => s.state === 'done').length)
 /** More than one piece is in work: then each goes by its own number. */
 const several = computed(() => props.bench.waiting.length > 0 || props.bench.turns.length > 0)
@@ -56,7 +61,7 @@ const query = computed(() => (props.bench.part > 1 ? { part: props.bench.part } 
       :now="1"
       :label="`${at} of ${bench.steps.length} steps of this piece done`"
     />
-    <span class="muted">{{ bench.finished ? 'all steps' : `step ${at + 1} of ${bench.steps.length}` }}</span>
+    <span class="muted">{{ where }}</span>
     <component
       :is="bench.quantity > 1 ? 'router-link' : 'span'"
       class="piece"

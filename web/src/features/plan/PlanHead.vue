@@ -4,7 +4,7 @@ import InlineField from '@/shared/controls/InlineField.vue'
 import ThreadBar from '@/shared/controls/ThreadBar.vue'
 
 /** Title, pieces made, and the way to the bench. */
-defineProps<{ job: Job; title: string; error?: FieldError; closed: boolean }>()
+defineProps<{ job: Job; title: string; error?: FieldError; closed: boolean; planned: boolean }>()
 const emit = defineEmits<{ set: [string]; commit: []; bench: [] }>()
 </script>
 
@@ -30,7 +30,12 @@ const emit = defineEmits<{ set: [string]; commit: []; bench: [] }>()
         :label="`${job.steps_done} of ${job.steps} steps done`"
       />
     </div>
-    <v-btn v-if="job.state !== 'closed'" color="secondary" size="large" @click="emit('bench')"
+    <v-btn
+      v-if="job.state !== 'closed'"
+      color="secondary"
+      size="large"
+      :disabled="!planned"
+      @click="emit('bench')"
       >To the bench</v-btn
     >
   </header>

@@ -42,6 +42,18 @@ const worded = useFirst(useChoices())
 const stocked = useFirst(useOwned())
 provideUnit(() => draft.value?.unit as 'in' | 'mm' | undefined)
 
+/** What stands against making the part: said at the top, and beside its field until that is typed otherwise. */
+const against = computed(() => plan.value?.notices.filter((one) => one.first) ?? [])
+const beside = computed(() => ({
+  ...Object.fromEntries(
+    against.value.map((one) => [
+      one.field,
+      { code: one.code, field: one.field, message: one.text, choices: [] },
+    ]),
+  ),
+  ...errors.value,
+}))
+
 const picked = ref('')
 const steps = computed(() => plan.value?.operations ?? [])
 const chosen = computed(
@@ -114,6 +126,7 @@ onBeforeRouteLeave(() => settled())
 const route = useRoute()
 const walk = computed(() => route.query.walk === '1')
 const toBench = () =>
+  job.value?.steps &&
   void router.push({ name: 'bench', params: { id: props.id }, query: walk.value ? { walk: '1' } : {} })
 const main = ref<HTMLElement>()
 const to = (what: string) => main.value?.querySelector<HTMLElement>(what)?.focus()
@@ -139,6 +152,7 @@ useKeys([
       :title="value('title')"
       :error="errors.title"
       :closed="closed"
+      :planned="job.steps > 0"
       @set="set('title', $event)"
       @commit="commit"
       @bench="toBench"
@@ -177,6 +191,7 @@ useKeys([
       Read down the steps (<kbd>j</kbd> and <kbd>k</kbd> go down and up): the drawing shows what each takes
       off, and each says why. Press a figure to see how it came about. Then go <b>to the bench</b>.
     </p>
+    <p v-for="one in against" :key="one.code + one.field" class="against" role="status">▲ {{ one.text }}</p>
     <CautionLine :cautions="plan.cautions" />
     <div class="sheet">
       <PartDrawing
@@ -184,7 +199,7 @@ useKeys([
         :sheet="sheet"
         :step="chosen?.key"
         :values="values"
-        :errors="errors"
+        :errors="beside"
         :fixed="closed"
         @step="picked = $event"
         @edit="set"
@@ -197,7 +212,7 @@ useKeys([
       :plan="plan"
       :job-unit="draft.unit === 'mm' ? 'mm' : 'in'"
       :value="value"
-      :errors="errors"
+      :errors="beside"
       :closed="closed"
       @set="set"
       @commit="commit"
@@ -224,7 +239,11 @@ useKeys([
       @set="set"
       @commit="commit"
     />
-    <p v-for="note in plan.notices" :key="note.code + note.field + note.text" class="notice">
+    <p
+      v-for="note in plan.notices.filter((one) => !one.first)"
+      :key="note.code + note.field + note.text"
+      class="notice"
+    >
       ◆ {{ note.text }}
     </p>
     <div class="below">
@@ -238,7 +257,7 @@ useKeys([
         <FigureRow :figures="plan.batch.map((figure) => ({ label: figure.name, figure }))" />
         <FactGroups
           :value="value"
-          :errors="errors"
+          :errors="beside"
           :closed="closed"
           :hazards="draft.hazards ?? []"
           :fraction="fraction"
@@ -312,8 +331,14 @@ useKeys([
 .walk {
   color: var(--lagoon);
 }
-.notice {
+.notice,
+.against {
   color: var(--caution);
+}
+.against {
+  padding: 10px 14px;
+  border: 1px solid var(--caution);
+  border-radius: var(--round);
 }
 @media (max-width: 900px) {
   .below {

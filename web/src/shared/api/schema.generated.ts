@@ -4390,13 +4390,19 @@ export interface components {
         };
         /**
          * Notice
-         * @description A coded remark on the job as a whole: the field it concerns and what to do.
+         * @description A coded remark on the job as a whole: the field it concerns and what to do. One that comes `first` is said at the
+         *     top of the job and beside its field: what stands against making it.
          */
         Notice: {
             /** Code */
             code: string;
             /** Field */
             field: string;
+            /**
+             * First
+             * @default false
+             */
+            first?: boolean;
             /** Text */
             text: string;
         };
