@@ -24,6 +24,11 @@ KEY_OUT = Caution(
 STOP_TO_MEASURE = Caution(
     "stop-to-measure", "Stop the spindle before you measure.", "A caliper grabs on work that is spinning."
 )
+FORWARD = Caution(
+    "forward",
+    "See that the spindle runs forward before the tool touches: it was reversed last.",
+    "A blade or a drill that meets the work backward digs in and breaks.",
+)
 BLADE = Caution(
     "blade",
     "Set the blade square and on centre. Stop the spindle before you clear chips, and use a hook.",

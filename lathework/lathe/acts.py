@@ -21,6 +21,16 @@ class Act:
         """The band it takes off the outside, or out of a hole as it is drawn; None where it takes none."""
         return None
 
+    @property
+    def ends_backward(self) -> bool:
+        """Whether the spindle was run backward last when it is done."""
+        return False
+
+    @property
+    def hates_backward(self) -> bool:
+        """Whether its tool breaks, or spoils the work, where the spindle runs backward."""
+        return False
+
     def needs(self, lathe: Lathe) -> Iterator[Breach]:
         """What of its conditions does not hold."""
         yield from ()

@@ -11,6 +11,11 @@ from lathework.lathe.metal import HAIR_MM, Hole, State
 from lathework.lathe.standing import Lathe
 from lathework.value import value
 
+DRILL_REACH_MM, DRILL_REACH_DIAMETERS = 8.0, 8.0
+"""How deep the flutes of a usual drill go, 8 mm and eight diameters (memory: DIN 338, from 2 to 13 mm)."""
+BAR_DIAMETERS = 6.0
+"""Depth over diameter past which a boring bar in a hole springs too much (practice)."""
+
 
 @value
 class Bore(Act):
@@ -33,6 +38,11 @@ class Bore(Act):
         """What is drawn of it."""
         return self.drawn
 
+    @property
+    def hates_backward(self) -> bool:
+        """Its tool cuts one way only."""
+        return True
+
     def needs(self, lathe: Lathe) -> Iterator[Breach]:
         """It stays in the part, takes no thread away that stands, and leaves a wall while it is made."""
         metal, faces = lathe.metal, lathe.faces
@@ -46,10 +56,20 @@ class Bore(Act):
             wider = one.made != self.made and self.across_mm > one.across_mm + HAIR_MM
             if wider and one.state != "drilled" and inside > HAIR_MM and one.end != faces:
                 yield Breach("cut-away", one.made, {"by": self.across_mm, "over": inside})
+        yield from self._reach()
         widest = max(self.widest_mm, self.across_mm)
         wall = (metal.across_mm(near, far) - widest) / 2
         if wall < self.wall_share * widest - HAIR_MM:
             yield Breach("thin-wall", self.made, {"wall": wall, "hole": widest})
+
+    def _reach(self) -> Iterator[Breach]:
+        """A drill's flutes clear the hole; a boring bar is no longer than it stands."""
+        if self.deep_mm > self.full_mm + HAIR_MM:
+            reach = DRILL_REACH_MM + DRILL_REACH_DIAMETERS * self.across_mm
+            if self.deep_mm > reach + HAIR_MM:
+                yield Breach("drill-reach", self.made, {"deep": self.deep_mm, "reach": reach})
+        elif self.state != "drilled" and self.deep_mm > BAR_DIAMETERS * self.across_mm + HAIR_MM:
+            yield Breach("bar-springs", self.made, {"deep": self.deep_mm, "hole": self.across_mm})
 
     def leaves(self, lathe: Lathe) -> Lathe:
         """The metal with that hole."""

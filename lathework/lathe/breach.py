@@ -10,10 +10,12 @@ from lathework.value import value
 
 Code = Literal[
     "bar-over-bore",
+    "bar-springs",
     "blade-reach",
     "centre-wide",
     "comes-out",
     "cut-away",
+    "drill-reach",
     "grip-lever",
     "holder-short",
     "no-wall",

@@ -31,6 +31,11 @@ class Taking(Act):
         """The band it takes off."""
         return self.band
 
+    @property
+    def hates_backward(self) -> bool:
+        """Its tool cuts one way only."""
+        return True
+
     def needs(self, lathe: Lathe) -> Iterator[Breach]:
         """Jaws have enough of what stands out of them; a hole and a centre hole have metal round them."""
         grip = lathe.grip

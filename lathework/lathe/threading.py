@@ -26,16 +26,24 @@ Driver = Literal["spindle by hand", "spindle", "vise"]
 @value
 class Thread(Act):
     """A thread run on outside, or in a hole, that turns against what holds the work with so much torque, in newton
-    metres; 0 where a tool cuts it on the leadscrew. `band` is what is drawn of it, None in a hole."""
+    metres; 0 where a tool cuts it on the leadscrew. `band` is what is drawn of it, None in a hole. The spindle is run
+    backward to come off it, or to bring the carriage back, where it `reverses`.
+    """
 
     band: Cut | None
     torque_nm: float
     driver: Driver
+    reverses: bool = False
 
     @property
     def cut(self) -> Cut | None:
         """The band of its turns."""
         return self.band
+
+    @property
+    def ends_backward(self) -> bool:
+        """Whether the spindle was run backward last."""
+        return self.reverses
 
     def needs(self, lathe: Lathe) -> Iterator[Breach]:
         """The work does not turn in what holds it."""

@@ -26,10 +26,7 @@ from lathework.planning.work import Work
 from lathework.units import convert
 
 PROOF = "Leave the pressure test to those licensed for it."
-LESS_PROVEN = (
-    "Plans of left-hand threads and of several starts are less proven here. Read every step before you begin, and cut "
-    "the first one in scrap."
-)
+LESS_PROVEN = "Left-hand and several starts are less proven here: read every step first, and try it in scrap."
 SHORT_THREAD = 4.0
 """A groove that takes more than one part in so many of the thread's length is remarked on (practice)."""
 SUM_MM = 0.02

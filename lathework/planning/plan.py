@@ -13,6 +13,7 @@ from lathework.part.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, 
 from lathework.planning.as_measured import Measured, holding_as_measured, work_as_measured
 from lathework.planning.asked import asked
 from lathework.planning.chucking import Chucking
+from lathework.planning.direction import directed
 from lathework.planning.meeting_notices import meeting_notices
 from lathework.planning.milling import off_the_lathe
 from lathework.planning.notice import Notice
@@ -97,7 +98,7 @@ def operations_as_measured(plan: Plan, measured: Measured) -> tuple[Operation, .
     has them."""
     work = work_as_measured(plan.work, measured)
     ways = tuple(holding_as_measured(one, work, measured) for one in plan.chuckings)
-    return zeroed(in_order(work, ways), kept=plan.job.setup.tools == "kept")
+    return zeroed(directed(in_order(work, ways)), kept=plan.job.setup.tools == "kept")
 
 
 def _without_steps(job: Job, why_none: tuple[Notice, ...]) -> Plan:

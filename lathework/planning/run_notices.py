@@ -14,12 +14,16 @@ TORQUES = ("torque", "holds")
 LEFT: Mapping[Code, str] = {
     "bar-over-bore": "This bar, {bar} thick, does not pass the spindle's bore of {bore}: saw it into lengths that the "
     "jaws alone hold.",
+    "bar-springs": "A boring bar that goes into {hole} springs over {deep}: light cuts, the same dial thrice, or a "
+    "reamer.",
     "blade-reach": "This parting blade reaches some {reach} deep; this bar wants {deep}. Part as deep as it goes and "
     "saw through with the spindle stopped, or take a wider blade.",
     "centre-wide": "A centre hole {hole} across is too large for this end, which comes down to {end}. Run the centre "
     "in a stub that is left longer and cut off last.",
     "comes-out": "Drilled {deep} deep, this hole comes out of the far end.",
     "cut-away": "Another hole takes {over} of this one away.",
+    "drill-reach": "This hole is {deep} deep; a usual drill of this size clears its chips to some {reach}. Take a long "
+    "one, drawn back at every half diameter, or drill from both ends.",
     "grip-lever": "{stick_out} stands out of {gripped} in the jaws: bring up a centre, or leave more to hold.",
     "holder-short": "{thread} of thread passes through the die; a usual holder takes in some {takes}. Use one that is "
     "hollow right through, or a die stock.",
@@ -59,7 +63,11 @@ def _field(work: Work, breach: Breach) -> str:
             return f"part.sections.{number}.thread" if section.thread is not None else f"part.sections.{number}"
     for number, bore in enumerate(work.part.bores):
         if bore.id == breach.made:
-            return f"part.bores.{number}.depth" if breach.code == "tap-reach" else f"part.bores.{number}"
+            return (
+                f"part.bores.{number}.depth"
+                if breach.code in ("tap-reach", "drill-reach", "bar-springs")
+                else f"part.bores.{number}"
+            )
     return "part.sections"
 
 

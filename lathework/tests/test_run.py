@@ -279,6 +279,28 @@ class OneTruth(unittest.TestCase):
             self.assertEqual([one.measured for one in turned.dimensions if one.measured != "length"], sizes)
             self.assertEqual("at both ends" in said(turned), long == "200")
 
+    def test_the_spindle_is_seen_to_run_forward_after_it_was_reversed(self) -> None:
+        """A die backed off under power, nuts that stay closed: then the blade must not meet work that runs backward."""
+
+        def warned(changes: dict[str, Any]) -> list[str]:
+            steps = plan(changes).operations
+            return [one.key for one in steps if "forward" in [caution.code for caution in one.cautions]]
+
+        slow = {"setup.speeds": "20, 45, 110", "material": "brass", "part.sections.0.thread": "1/4-20"}
+        power = {"method.holder": "keyed-power"} | slow
+        self.assertEqual(warned(power | {"setup.mount": "locked"}), ["part-begin"])
+        self.assertEqual(warned(power | {"setup.mount": "screwed"}), [])
+        self.assertEqual(warned({}), [])
+        closed = {"part.sections.0.cut": "threading-tool", "part.sections.0.thread": "M8", "setup.leadscrew": "8 tpi"}
+        self.assertEqual(warned(closed), ["part-begin"])
+
+    def test_a_drill_and_a_bar_that_do_not_reach(self) -> None:
+        """A jobber drill of 2 mm has 24 mm of flute, one of 9 mm 81 (DIN 338)."""
+        for across, deep, long in (("2", "40", True), ("2", "20", False), ("9", "70", False), ("9", "85", True)):
+            changes = {**MM, "part.stock.across": "30", "part.sections": [section("bar", "110")]}
+            made = plan(changes | {"part.bores": [bore(across=across, depth=deep)]})
+            self.assertEqual("drill-reach" in told(made), long, (across, deep))
+
     def test_flats_have_a_round_of_their_own(self) -> None:
         shape = [section("round", "20", across="12"), section("flats", "10", across="10"), section("bar", "10")]
         base = {**MM, "part.stock.across": "20", "part.sections": shape}

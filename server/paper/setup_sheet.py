@@ -55,13 +55,19 @@ def _passes(operation: Operation, unit: LengthUnit) -> list[str]:
 
 
 def _remarks(number: int, operation: Operation, unit: LengthUnit, said: dict[str, int]) -> list[str]:
-    """Cautions and notes; a note once a sheet, a caution again by the step that told it in full."""
-    lines = []
-    for caution in operation.cautions:
-        first = said.setdefault(caution.do, number)
-        lines.append(f"Care: {caution.do}" if first == number else f"Care: as at step {first}.")
+    """Cautions and notes that are told here first."""
+    told_here = (c.do for c in operation.cautions if said.setdefault(c.do, number) == number)
+    lines = [f"Care: {do}" for do in told_here]
     lines += [note for note in notes_text(operation, unit) if said.setdefault(note, number) == number]
     return list(dict.fromkeys(lines))
+
+
+def _again(number: int, operation: Operation, said: dict[str, int]) -> str:
+    """By which steps the cautions of this one were told in full; "" where it is the first to tell them."""
+    before = sorted({said[c.do] for c in operation.cautions if said.get(c.do, number) != number})
+    if not before:
+        return ""
+    return f" Care: as at step{'s' if len(before) > 1 else ''} {' and '.join(map(str, before))}."
 
 
 def _measured(operation: Operation, unit: LengthUnit) -> list[str]:
@@ -100,7 +106,7 @@ def _step(number: int, operation: Operation, unit: LengthUnit, style: Lettering,
     """A step: a square to tick, what to do, its key figure."""
     says: list[Flowable] = [style.step(f"{number} {operation.title}", _tool(operation, unit))]
     says += [style.care(operation.zero)] if operation.zero else []
-    says.append(style.do(sentence_text(operation, unit)))
+    says.append(style.do(sentence_text(operation, unit) + _again(number, operation, said)))
     says += [
         style.care(line)
         for line in (*_passes(operation, unit), *_measured(operation, unit), *_remarks(number, operation, unit, said))
@@ -134,7 +140,8 @@ def _part(plan: Plan, style: Lettering, sheets: Sequence[Sheet], kit: Sequence[s
     unit = plan.job.unit
     story: list[Flowable] = [style.line(_facts(plan))]
     story += [style.line(f"Fits: {plan.job.fits}.")] if plan.job.fits else []
-    story += [style.line(f"Note: {n.text}") for n in plan.notices]
+    # Both ends may say the same.
+    story += [style.line(f"Note: {text}") for text in dict.fromkeys(notice.text for notice in plan.notices)]
     story += [style.line(line) for line in kit]
     for chucking, (first, *others) in _numbered(plan, style):
         opening: list[Flowable] = []

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import math
 
-from lathework import cautions
 from lathework.cutting.cuts import deepest_cut
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.fits.taper import Taper, set_over
@@ -122,7 +121,7 @@ def turn_cone(work: Work, chucking: Chucking, placed: Placed, taper: Taper) -> O
         figures=figures,
         tool=KNIFE,
         edge="tip",
-        cautions=(swarf(work), cautions.STOP_TO_MEASURE),
+        cautions=(swarf(work),),
         notes=tuple(notes),
         dimensions=(measures.plunged("small end", placed.end_mm, placed.turned_mm),),
         acts=(

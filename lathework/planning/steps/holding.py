@@ -43,7 +43,7 @@ def speed(work: Work, diameter_mm: float) -> Figure:
 
 
 def swarf(work: Work) -> Caution:
-    """What to mind of the metal's chips while it is turned."""
+    """What to mind of the metal's chips while it is turned, and that nothing is measured while it spins."""
     metal = work.job.material
     return Caution("swarf", metal.swarf, metal.swarf_why)
 

@@ -102,7 +102,7 @@ def _turned(work: Work, chucking: Chucking, placed: Placed, diameter: Figure, st
         },
         tool=NECK_TOOL,
         edge="tip",
-        cautions=(swarf(work), cautions.STOP_TO_MEASURE),
+        cautions=(swarf(work),),
         notes=(IN_CUTS, *fit_notes(fit, limits)),
         measure="diameter",
         dimensions=(measures.necked(placed.turned_mm, start, limits, work.job.material.max_cut_mm),),

@@ -133,6 +133,7 @@ def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
                 Cut(end_mm, start_mm, thread.major_mm, thread.root_mm if thread.crest_clearance else thread.minor_mm),
                 0.0,
                 "spindle",
+                reverses=geared.reverses,
             ),
         ),
         passes=passes,

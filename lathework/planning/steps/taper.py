@@ -72,7 +72,7 @@ def turn_taper(work: Work, chucking: Chucking, placed: Placed, thread_work: Thre
         figures={**figures, "speed": speed(work, outer)},
         tool=KNIFE,
         edge="tip",
-        cautions=(swarf(work), cautions.STOP_TO_MEASURE),
+        cautions=(swarf(work),),
         notes=_notes(work, thread_work),
         dimensions=(measures.plunged("small end", inner, outer),),
         acts=(

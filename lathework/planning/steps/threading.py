@@ -137,7 +137,8 @@ def _run_on(work: Work, placed: Placed, thread_work: ThreadWork, band: Cut, torq
     way = way_of(work, thread_work)
     driver: Driver = "vise" if way.off_lathe else "spindle" if way.power else "spindle by hand"
     long_mm, sliding = band.left_mm - band.right_mm, way.code.startswith("sliding")
-    return RunOn(placed.section.id, band, torque.value, driver, length_mm=long_mm, sliding=sliding)
+    reverses = way.power and work.job.setup.mount == "locked" and thread_work.thread.hand == "right"
+    return RunOn(placed.section.id, band, torque.value, driver, reverses, length_mm=long_mm, sliding=sliding)
 
 
 def run_die(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork) -> Operation:

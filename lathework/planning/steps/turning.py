@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 
-from lathework import cautions
 from lathework.cutting.cuts import SPRING, deepest_cut, passes
 from lathework.cutting.dimension import Dimension, Target
 from lathework.cutting.knurl import blank_figure
@@ -138,7 +137,7 @@ def _turn(work: Work, chucking: Chucking, placed: Placed, over: Sequence[Placed]
         figures=figures,
         tool=KNIFE,
         edge="tip",
-        cautions=(swarf(work), cautions.STOP_TO_MEASURE),
+        cautions=(swarf(work),),
         notes=(
             *((found.blank.verdict,) if found else fit_notes(placed.section.fit, limits)),
             *((BOTH_ENDS,) if _long_fit(placed) else ()),

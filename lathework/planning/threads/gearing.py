@@ -34,6 +34,11 @@ class Gearing:
     first_wheel: int = 0
     by_hand: bool = False
 
+    @property
+    def reverses(self) -> bool:
+        """Whether the spindle is run backward to bring the carriage back."""
+        return not self.opens and not self.by_hand
+
 
 STEPS_UP = 3.0
 """Turns of the leadscrew to one of the work from which the wheels are strained under power (practice)."""

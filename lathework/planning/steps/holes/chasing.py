@@ -59,7 +59,7 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
             f"Lubricant: {job.material.lubricant}.",
             "Try the mating part from three quarters of the infeed on.",
         ),
-        acts=(Screwcut(bore_work.bore.id, None, 0.0, "spindle"),),
+        acts=(Screwcut(bore_work.bore.id, None, 0.0, "spindle", reverses=geared_for.reverses),),
         passes=chasing_passes(thread, bore_work.drill_mm, job.unit),
         chucking=chucking.number,
         makes=hole_made(bore_work, thread),

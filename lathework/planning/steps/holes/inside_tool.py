@@ -139,7 +139,7 @@ def screwcut_inside(work: Work, chucking: Chucking, bore_work: BoreWork, thread:
             *work.hazards,
         ),
         notes=(*_notes(work, bore_work, thread), *geared_for.notes),
-        acts=(Screwcut(bore_work.bore.id, None, 0.0, "spindle"),),
+        acts=(Screwcut(bore_work.bore.id, None, 0.0, "spindle", reverses=geared_for.reverses),),
         passes=passes,
         chucking=chucking.number,
         cutter="threading-tool",

@@ -152,7 +152,10 @@ def turned_in(work: Work, bore_work: BoreWork, thread: Thread, way: TapHolding, 
         driver = "spindle"
     lead = tap_named(BLIND_TAP).lead_turns * thread.pitch_mm if full_mm else 0.0
     torque = torques(work, bore_work, thread, way)["torque"].value
-    return Tap(bore_work.bore.id, None, torque, driver, full_mm=full_mm, lead_mm=lead, across_mm=thread.major_mm)
+    reverses = way.power and work.job.setup.mount == "locked" and thread.hand == "right"
+    return Tap(
+        bore_work.bore.id, None, torque, driver, reverses, full_mm=full_mm, lead_mm=lead, across_mm=thread.major_mm
+    )
 
 
 def driven(work: Work, bore_work: BoreWork) -> dict[str, Figure]:

@@ -1,0 +1,22 @@
+"""Which way the spindle runs: said where a tool that hates the other way follows a step that reversed it."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Iterator
+from dataclasses import replace
+
+from lathework.cautions import FORWARD
+from lathework.planning.operation import Operation
+
+
+def directed(operations: Iterable[Operation | None]) -> Iterator[Operation | None]:
+    """The steps in order; the first that cuts after the spindle was run backward says which way it has to turn."""
+    backward = False
+    for operation in operations:
+        if operation is None:
+            continue
+        if backward and any(act.hates_backward for act in operation.acts):
+            operation = replace(operation, cautions=(FORWARD, *operation.cautions))
+            backward = False
+        backward = backward or any(act.ends_backward for act in operation.acts)
+        yield operation
