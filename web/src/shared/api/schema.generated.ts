@@ -2600,7 +2600,7 @@ export interface components {
              * Measured
              * @enum {string}
              */
-            measured: "diameter" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
+            measured: "diameter" | "far-end" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
             /** Name */
             name: string;
         };
@@ -5263,7 +5263,7 @@ export interface components {
              * Measured
              * @enum {string}
              */
-            measured: "diameter" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
+            measured: "diameter" | "far-end" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
             /** Readings */
             readings: components["schemas"]["ReadingShown"][];
         };
@@ -5291,7 +5291,7 @@ export interface components {
              * Measured
              * @enum {string}
              */
-            measured: "diameter" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
+            measured: "diameter" | "far-end" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
             /** Name */
             name: string;
             /** Points */
