@@ -69,6 +69,7 @@ METHOD = Group(
         "infeed": Choice(INFEEDS, "compound", "how a threading tool is fed in"),
         "point": Choice(GROUND, "", "how the threading tool is ground; empty as its thread's form has it"),
         "tip": Extent(TIP, "flat or radius at its point; that of the form when empty"),
+        "lubricant": Text("what is put on the tool, or dry; empty takes what suits the metal"),
         "because": Text("why it is threaded so against advice; empty where it is not"),
         "overruled": Text("why long work is held as chosen all the same; empty where nobody insists"),
         "mate_minor": Extent(MATE_BORE, "measured bore of the mate of the first thread"),

@@ -114,6 +114,7 @@ def _method(reader: JobReader, metal: Material, part: Part | None) -> Method:
         point=reader.chosen("method.point"),
         tip=reader.size("method.tip"),
         milling=reader.chosen("method.milling"),
+        lubricant=reader.line("method.lubricant"),
         fraction_asked=bool(reader.text("method.blank_fraction")),
     )
 

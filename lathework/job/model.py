@@ -24,7 +24,7 @@ Order = Literal["from-the-bar", "blanks-first"]
 Support = Literal["chuck", "centre"]
 Batch = Literal["piece", "holding"]
 FINISHES: tuple[Finish, ...] = get_args(Finish)
-Milling = Literal["after", "on-the-bar"]
+Milling = Literal["after", "before-thread", "on-the-bar"]
 """When flats, keyways and holes across are made: when all is turned, or before the piece is parted off its bar."""
 MILLINGS: tuple[Milling, ...] = get_args(Milling)
 ORDERS: tuple[Order, ...] = get_args(Order)
@@ -43,7 +43,7 @@ class Method:
     `fraction_asked` says that the blank's fraction was typed, not the metal's own.
     `tapping` is what guides and turns the tap; `percent` the thread wanted in a hole, None for what suits the metal.
     `infeed` is how a threading tool is fed in, `point` how it is ground, "" as its thread's form has it, `tip` the flat
-    or radius there, None for that of the form.
+    or radius there, None for that of the form. `lubricant` is what is put on the tool, "" for what suits the metal.
     """
 
     blank_school: School
@@ -60,6 +60,7 @@ class Method:
     mate: Mate | None = None
     fraction_asked: bool = False
     milling: Milling = "after"
+    lubricant: str = ""
     infeed: Infeed = "compound"
     point: Ground = ""
     tip: Length | None = None

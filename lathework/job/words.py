@@ -55,6 +55,7 @@ ORDERS: Words = {
 }
 MILLINGS: Words = {
     "after": ("when all is turned", "held by what is finished; nothing is taken out of the chuck for it"),
+    "before-thread": ("on the bar, before its thread", "the thread is not gripped, and no burr is left in it"),
     "on-the-bar": ("on the bar, before parting off", "the bar is the handle: for what is too small to be held"),
 }
 BATCHES: Words = {

@@ -63,6 +63,7 @@ def asked(job: Job, notices: tuple[Notice, ...], *, blades: bool, milled: bool) 
     outside = any(section.thread is not None for section in job.part.sections)
     inside = bool(job.part.bores)
     fields = [*_die(job)] if outside else []
+    fields += ["method.lubricant"] if outside or inside else []
     fields += ["method.tapping", "method.percent"] if any(bore.thread for bore in job.part.bores) else []
     fields += ["setup.drills"] if inside else []
     fields += _lathe(job, outside=outside, inside=inside)

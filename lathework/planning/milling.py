@@ -29,7 +29,7 @@ def off_the_lathe(work: Work) -> bool:
 
 def on_its_bar(work: Work, ways: tuple[Chucking, ...]) -> bool:
     """Whether that is made while the piece is on its bar: as chosen, where nothing is turned from a second end."""
-    chosen = work.job.method.milling == "on-the-bar" and off_the_lathe(work)
+    chosen = work.job.method.milling != "after" and off_the_lathe(work)
     return chosen and len(ways) == 1 and ways[0].parted
 
 
@@ -61,6 +61,6 @@ def on_the_bar(operations: Iterable[Operation]) -> Iterator[Operation]:
 
 def milling_notices(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Notice]:
     """Why something is made after turning all the same."""
-    if work.job.method.milling == "on-the-bar" and off_the_lathe(work) and not on_its_bar(work, ways):
+    if work.job.method.milling != "after" and off_the_lathe(work) and not on_its_bar(work, ways):
         text = "It is not made on one bar from one end: what is milled or drilled across is made when all is turned."
         yield Notice("mill-after", "method.milling", text)

@@ -203,6 +203,9 @@ def notices(work: Work, ways: tuple[Chucking, ...], left: tuple[Breach, ...]) ->
     """Every remark on the job, in the order of blank, sizes, holding; `left` is what did not hold when it was run."""
     out = [*_threads(work), *_sizes(work), *hole_notices(work, ways, left), *_holding(work, ways)]
     out += milling_notices(work, ways)
+    if work.dry_against_advice and work.part.threads:
+        text = f"Cut dry, {work.job.material.name} tears and breaks taps: put on {work.job.material.lubricant}."
+        out.append(Notice("runs-dry", "method.lubricant", text))
     if work.job.identified is not None:
         out.append(
             Notice("identified", f"part.sections.{next(iter(work.threads), 0)}.thread", work.job.identified.words)

@@ -133,8 +133,12 @@ def in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | Non
     yield sawing.saw(work, ways[0])
     for chucking, after in zip(ways, (*ways[1:], None), strict=True):
         yield from _shaping(work, chucking)
+        on_bar = chucking.parted and on_its_bar(work, ways)
+        before = work.job.method.milling == "before-thread"
+        if on_bar and before:
+            yield from on_the_bar(milling(work, ways))
         yield from _threading(work, chucking, off_lathe=False)
-        if chucking.parted and on_its_bar(work, ways):
+        if on_bar and not before:
             yield from on_the_bar(milling(work, ways))
         yield from _parting(work, chucking)
         if after is not None and after.second and not chucking.second:

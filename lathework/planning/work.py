@@ -19,10 +19,14 @@ from lathework.part.job_racks import Racks
 from lathework.part.meeting import open_length
 from lathework.part.model import Bore, Part
 from lathework.part.relief import shoulders, start_mm
+from lathework.planning.operation import quoted
 from lathework.planning.order import Settled, settle
 from lathework.planning.otherwise import USUAL, Otherwise, swapped
 from lathework.planning.threads.thread_work import CUT_MM, ThreadWork, thread_work_of
 from lathework.units import LengthUnit
+
+DRY = ("dry", "none", "none (cut dry)")
+"""How somebody says that nothing is put on the tool."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -46,6 +50,19 @@ class Work:
     def main(self) -> ThreadWork | None:
         """The first thread that is cut outside; None where the part has only tapped holes."""
         return next(iter(self.threads.values()), None)
+
+    @property
+    def lubricant(self) -> str:
+        """What is put on the tool: the shop's own where it was said, else what the metal wants."""
+        own = self.job.method.lubricant
+        if own.strip().lower() in DRY:
+            return "none (cut dry)"
+        return quoted(own) or self.job.material.lubricant
+
+    @property
+    def dry_against_advice(self) -> bool:
+        """Whether a metal that wants oil is to be cut dry."""
+        return self.lubricant.startswith("none") and not self.job.material.lubricant.startswith("none")
 
     @property
     def part(self) -> Part:

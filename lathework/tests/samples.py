@@ -59,6 +59,7 @@ STUD: dict[str, Any] = {
         "holder": "sliding-by-hand",
         "order": "from-the-bar",
         "milling": "after",
+        "lubricant": "",
         "batch": "piece",
         "support": "chuck",
         "tapping": "by-centre",

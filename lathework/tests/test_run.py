@@ -6,10 +6,14 @@ from __future__ import annotations
 import random
 import re
 import unittest
+from dataclasses import replace
 from typing import Any
 
+from lathework.drawing.part.layout import WIDE, lay_out
+from lathework.drawing.part.outline import side
 from lathework.errors import InvalidDocument
 from lathework.job.document import read_document
+from lathework.lathe.outline import stretches
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
 from lathework.tests.own_lathe import Bench, Refused, random_job
@@ -300,6 +304,80 @@ class OneTruth(unittest.TestCase):
             changes = {**MM, "part.stock.across": "30", "part.sections": [section("bar", "110")]}
             made = plan(changes | {"part.bores": [bore(across=across, depth=deep)]})
             self.assertEqual("drill-reach" in told(made), long, (across, deep))
+
+    def test_what_is_put_on_the_tool(self) -> None:
+        """The shop's own; dry is a school in brass and plastic, and a fault in steel."""
+        for metal, oil, says in (
+            ("mild-steel", "", "sulphurised cutting oil"),
+            ("mild-steel", "lard oil", "Lubricant: lard oil."),
+            ("brass", "dry", "none (cut dry)"),
+        ):
+            made = plan({"material": metal, "method.lubricant": oil})
+            self.assertIn(says, said(step(made, "thread")))
+            self.assertNotIn("runs-dry", told(made))
+        dry = plan({"material": "mild-steel", "method.lubricant": "dry"})
+        self.assertEqual(told(dry)["runs-dry"], "method.lubricant")
+        self.assertNotIn("oil at each bite", said(step(dry, "thread")))
+
+    def test_flats_before_the_thread(self) -> None:
+        """So chosen, the flats are milled on the bar before the die goes on: no burr is left in the thread."""
+        shape = {"part.sections": [section("thread", "20", thread="M8"), section("flats", "10", across="10")]}
+        base = {**MM, "part.stock.across": "16"} | shape
+        for when, before in (("before-thread", True), ("on-the-bar", False), ("after", False)):
+            keys = [one.key for one in plan(base | {"method.milling": when}).operations]
+            self.assertEqual(keys.index("flats:s2") < keys.index("thread:s1"), before, when)
+
+    def test_acts_done_again_give_the_drawing(self) -> None:
+        """What the acts of random jobs leave is the outline that is drawn of the finished part, in the middle of each
+        plain section."""
+        seen = 0
+        for seed in range(300):
+            try:
+                made = make_plan(read_document(document(random_job(random.Random(seed)))))
+            except InvalidDocument:
+                continue
+            if made.goes:
+                seen += self.check_outline(made)
+        self.assertGreater(seen, 100)
+
+    def check_outline(self, made: Plan) -> int:
+        """How many sections were compared: the acts' metal, and the drawing's side, in their middles."""
+        bench = Bench(made)
+        bench.run()
+        first = made.chuckings[0]
+        layout = lay_out(first, WIDE, 0, 0)
+        drawn = stretches(side(layout, replace(first, here=len(first.placed))))
+        compared = 0
+        for placed in first.placed:
+            if placed.section.shape != "round":
+                continue
+            middle = (placed.near_mm + placed.far_mm) / 2
+            place = middle if first.faces == "right" else made.job.part.overall_mm - middle
+            nearest = min(range(len(bench.places)), key=lambda n: abs(bench.places[n] - place))
+            (line,) = [one for one in drawn if one.near <= middle < one.far][:1]
+            self.assertAlmostEqual(bench.outer[nearest], line.at(middle), delta=0.06, msg=placed.section.id)
+            compared += 1
+        return compared
+
+    def test_a_centre_hole_leaves_metal_in_a_pointed_end(self) -> None:
+        """A cone that comes down to 1.6 mm has a centre of 0.4 of that, and nothing is said; held up in a stub else."""
+        point = section("taper", "9", across="12", taper="60°")
+        shape = [point, section("round", "60", across="12", fit="slide"), section("bar", "10")]
+        made = plan({**MM, "part.stock.across": "16", "part.sections": shape})
+        cone = step(made, "centre").figures["cone"].value
+        self.assertLess(cone, 12 - 9 * 1.1547)
+        self.assertNotIn("centre-wide", told(made))
+        self.assertIn("Turn to the fit", [one.title for one in made.operations])
+
+    def test_a_square_bar_wants_four_jaws_and_a_mouth_is_sunk_once(self) -> None:
+        square = {"part.stock.form": "square", "part.stock.across": "16"}
+        made = plan({**MM, "part.sections": [section("thread", "20", thread="M10"), section("bar", "30")]} | square)
+        self.assertIn("four-jaw chuck", said(step(made, "face")))
+        deep = [bore(across="12", depth="58", taper="MT1"), bore("M6", end="right")]
+        shank = {"part.sections": [section("round", "70", across="28")], "part.bores": deep}
+        both = plan({**MM, "part.stock.across": "30"} | shank)
+        sunk = [one.key for one in both.operations if "ountersink" in said(one)]
+        self.assertEqual(sunk, ["countersink:b2"])
 
     def test_flats_have_a_round_of_their_own(self) -> None:
         shape = [section("round", "20", across="12"), section("flats", "10", across="10"), section("bar", "10")]

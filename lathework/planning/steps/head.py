@@ -24,13 +24,13 @@ STOP = (
 
 
 def _dry(work: Work) -> bool:
-    return work.job.material.lubricant.startswith("none")
+    return work.lubricant.startswith("none")
 
 
 def _notes(work: Work, chucking: Chucking, thread_work: ThreadWork, seconds: float) -> tuple[str, ...]:
     job, thread = work.job, thread_work.thread
     notes = [
-        f"Lubricant{'' if _dry(work) else ', plenty of it'}: {job.material.lubricant}.",
+        f"Lubricant{'' if _dry(work) else ', plenty of it'}: {work.lubricant}.",
         "Chasers of one set, each in the slot of its number, standing out of the head alike, their chamfers ground "
         "alike.",
         "Push until the chasers draw themselves on, then let the head follow.",

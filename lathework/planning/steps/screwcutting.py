@@ -61,7 +61,7 @@ def _place(thread_work: ThreadWork, speed: Figure) -> Place:
 def _notes(work: Work, thread_work: ThreadWork) -> tuple[str, ...]:
     thread = thread_work.thread
     notes = [
-        f"Lubricant: {work.job.material.lubricant}.",
+        f"Lubricant: {work.lubricant}.",
         "From {try_from} on, try the mate"
         + (", or measure over the wires" if thread_work.limits is not None else "")
         + ": the last passes make the size."

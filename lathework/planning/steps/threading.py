@@ -104,8 +104,8 @@ def _thread_notes(
     work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork, torque: Figure
 ) -> tuple[str, ...]:
     job, thread, way = work.job, thread_work.thread, way_of(work, thread_work)
-    notes = [f"Lubricant: {job.material.lubricant}.", *way.notes]
-    notes += [job.material.die_note] if job.material.die_note else []
+    notes = [f"Lubricant: {work.lubricant}.", *way.notes]
+    notes += [job.material.die_note] if job.material.die_note and not work.dry_against_advice else []
     notes += [torque.note] if torque.note else []
     if thread_work.taper is not None:
         notes += taper_notes(torque)

@@ -56,7 +56,7 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
         notes=(
             _FULL,
             *geared_for.notes,
-            f"Lubricant: {job.material.lubricant}.",
+            f"Lubricant: {work.lubricant}.",
             "Try the mating part from three quarters of the infeed on.",
         ),
         acts=(Screwcut(bore_work.bore.id, None, 0.0, "spindle", reverses=geared_for.reverses),),

@@ -123,7 +123,7 @@ def _drill(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
         notes=(
             *((PECK,) if in_mm(depth) / bore_work.drill_mm > DEEP_RATIO else ()),
             f"{wanders}." if bore_work.bore.depth else f"{wanders}, light feed as it breaks through.",
-            f"Lubricant: {work.job.material.lubricant}.",
+            f"Lubricant: {work.lubricant}.",
         ),
         dimensions=(measures.drilled(bore_work),),
         acts=(Mill(bore_work.bore.id),),

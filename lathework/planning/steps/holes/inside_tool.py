@@ -95,7 +95,7 @@ def _notes(work: Work, bore_work: BoreWork, thread: Thread) -> tuple[str, ...]:
         BAR,
         *((BACKWARD,) if infeed_of(work, thread) == "compound" else ()),
         *climbing(thread)[1],
-        f"Lubricant: {work.job.material.lubricant}.",
+        f"Lubricant: {work.lubricant}.",
         "From {try_from} on, try the mate: the last passes make the size.",
         PICK_UP,
     )

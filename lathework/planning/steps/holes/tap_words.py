@@ -195,7 +195,7 @@ def risks(figures: dict[str, Figure]) -> tuple[str, ...]:
 
 def manner(work: Work, bore_work: BoreWork, figures: dict[str, Figure]) -> tuple[str, ...]:
     """What a tap of those `figures` wants wherever it is driven: oil, the way of a form tap, something to hold it."""
-    formed, oil = bore_work.bore.cut == "form-tap", work.job.material.lubricant
+    formed, oil = bore_work.bore.cut == "form-tap", work.lubricant
     return (
         f"Lubricant: {FORMED_OIL if formed and oil.startswith('none') else oil}.",
         *((FORMED,) if bore_work.bore.cut == "form-tap" else ()),

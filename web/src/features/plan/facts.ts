@@ -137,6 +137,13 @@ export const LINES: { name: string; facts: Fact[] }[] = [
         empty: 'that of the form',
         asked: true,
       },
+      {
+        field: 'method.lubricant',
+        label: 'Lubricant',
+        before: 'with',
+        empty: 'what suits the metal; or: dry',
+        asked: true,
+      },
       { field: 'method.order', label: 'Order of work', from: 'orders', telling: true, asked: true },
       { field: 'method.milling', label: 'Flats, keyways, holes across', from: 'millings', asked: true },
       {

@@ -4256,6 +4256,11 @@ export interface components {
              */
             infeed?: "compound" | "straight";
             /**
+             * Lubricant
+             * @default
+             */
+            lubricant?: string;
+            /**
              * Mate Minor
              * @default
              */
@@ -4270,7 +4275,7 @@ export interface components {
              * @default after
              * @enum {string}
              */
-            milling?: "after" | "on-the-bar";
+            milling?: "after" | "before-thread" | "on-the-bar";
             /**
              * Order
              * @default from-the-bar
