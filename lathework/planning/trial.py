@@ -71,6 +71,13 @@ def _tried(job: Job, otherwise: Otherwise) -> Tried:
     return Tried(work, ways, operations, run_of(work, operations).breaches)
 
 
+def _in_vain(work: Work, breach: Breach) -> bool:
+    """Whether the way out of a fault changes nothing: a part of one end, or a holding that somebody insists on."""
+    if breach.code == "slips":
+        return not work.ends.second
+    return breach.code == "grip-lever" and bool(work.job.method.overruled)
+
+
 def that_goes(job: Job) -> tuple[Tried, tuple[Breach, ...]]:
     """The usual plan where it goes; else one with each fault mended that another order, holding or way mends, and those
     faults."""
@@ -78,7 +85,7 @@ def that_goes(job: Job) -> tuple[Tried, tuple[Breach, ...]]:
     # Sawn blanks first: a bar that is not parted off need not pass the spindle.
     for breach in sorted(best.breaches, key=lambda one: one.code != "blade-reach"):
         other = way_out(best.work.otherwise, breach) if breach in best.breaches else None
-        if other is None or (breach.code == "grip-lever" and job.method.overruled):
+        if other is None or _in_vain(best.work, breach):
             continue
         tried = _tried(job, other)
         if breach not in tried.breaches and len(tried.breaches) <= len(best.breaches):
