@@ -191,7 +191,9 @@ useKeys([
       Read down the steps (<kbd>j</kbd> and <kbd>k</kbd> go down and up): the drawing shows what each takes
       off, and each says why. Press a figure to see how it came about. Then go <b>to the bench</b>.
     </p>
-    <p v-for="one in against" :key="one.code + one.field" class="against" role="status">▲ {{ one.text }}</p>
+    <p v-for="one in against" :key="one.code + one.field" class="against" aria-live="polite">
+      ▲ {{ one.text }}
+    </p>
     <CautionLine :cautions="plan.cautions" />
     <div class="sheet">
       <PartDrawing
