@@ -21,7 +21,8 @@ BAR_DIAMETERS = 6.0
 class Bore(Act):
     """A hole drilled, bored or reamed from the end that is worked: `across_mm` wide, `full_mm` deep before its point,
     `deep_mm` to it; `blind` where it ends in the part. `widest_mm` is what it will be when it is threaded, `wall_share`
-    the least wall that this should have round it, over that, while it is made; `drawn` is its band in the drawing."""
+    the least wall that this should have round it, over that, while it is made. `drawn` is its band in the drawing;
+    `by_bar` says that a boring bar makes it."""
 
     across_mm: float
     full_mm: float
@@ -31,6 +32,7 @@ class Bore(Act):
     widest_mm: float = 0.0
     wall_share: float = 0.0
     bottom_mm: float | None = None
+    by_bar: bool = False
     drawn: Cut | None = None
 
     @property
@@ -68,7 +70,7 @@ class Bore(Act):
             reach = DRILL_REACH_MM + DRILL_REACH_DIAMETERS * self.across_mm
             if self.deep_mm > reach + HAIR_MM:
                 yield Breach("drill-reach", self.made, {"deep": self.deep_mm, "reach": reach})
-        elif self.state != "drilled" and self.deep_mm > BAR_DIAMETERS * self.across_mm + HAIR_MM:
+        elif self.by_bar and self.deep_mm > BAR_DIAMETERS * self.across_mm + HAIR_MM:
             yield Breach("bar-springs", self.made, {"deep": self.deep_mm, "hole": self.across_mm})
 
     def leaves(self, lathe: Lathe) -> Lathe:

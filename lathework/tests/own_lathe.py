@@ -145,7 +145,7 @@ class Bench:
         if act.blind and act.deep_mm > self.whole + ALIKE and not open_there:
             self.refuse(key, f"comes out: {act.deep_mm:.2f} of {self.whole:.2f}")
         for n in self.span(0.0, act.full_mm):
-            if self.outer[n] < act.across_mm + 0.4:
+            if self.outer[n] < act.across_mm + 0.4 and "no-wall" not in self.told:
                 self.refuse(key, f"comes out of the side at {self.places[n]:.2f}")
             self.inner[n] = max(self.inner[n], act.across_mm)
 

@@ -304,6 +304,10 @@ class OneTruth(unittest.TestCase):
             changes = {**MM, "part.stock.across": "30", "part.sections": [section("bar", "110")]}
             made = plan(changes | {"part.bores": [bore(across=across, depth=deep)]})
             self.assertEqual("drill-reach" in told(made), long, (across, deep))
+        shape = {**MM, "part.stock.across": "30", "part.sections": [section("bar", "110")]}
+        for by, springs in (("boring-tool", True), ("reamer", False)):
+            fitted = plan(shape | {"part.bores": [bore(across="12", fit="running", by=by)]})
+            self.assertEqual("bar-springs" in told(fitted), springs, by)
 
     def test_what_is_put_on_the_tool(self) -> None:
         """The shop's own; dry is a school in brass and plastic, and a fault in steel."""

@@ -50,6 +50,7 @@ def opened(chucking: Chucking, bore_work: BoreWork, across_mm: float, depth: Fig
         state=state,
         widest_mm=largest_mm(bore_work.bore),
         wall_share=THIN_WALL,
+        by_bar=bore_work.bored and state != "drilled",
         drawn=Cut(min(deep, chucking.overall_mm), 0.0, across_mm, 0.0),
     )
 
