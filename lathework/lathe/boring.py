@@ -31,7 +31,6 @@ class Bore(Act):
     state: State = "drilled"
     widest_mm: float = 0.0
     wall_share: float = 0.0
-    bottom_mm: float | None = None
     by_bar: bool = False
     drawn: Cut | None = None
 
@@ -76,5 +75,5 @@ class Bore(Act):
     def leaves(self, lathe: Lathe) -> Lathe:
         """The metal with that hole."""
         near, far = lathe.metal.span(lathe.faces, 0.0, min(self.full_mm, lathe.metal.overall_mm))
-        hole = Hole(self.made, lathe.faces, near, far, self.across_mm, self.state, self.bottom_mm)
+        hole = Hole(self.made, lathe.faces, near, far, self.across_mm, self.state)
         return lathe.with_metal(lathe.metal.opened(hole))

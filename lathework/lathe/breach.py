@@ -20,7 +20,6 @@ Code = Literal[
     "holder-short",
     "no-wall",
     "not-made",
-    "pressed-bore",
     "slips",
     "tap-reach",
     "thin-wall",

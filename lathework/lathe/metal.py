@@ -11,13 +11,13 @@ from lathework.value import value
 
 HAIR_MM = 0.01
 """Sizes that differ by less are one, in millimetres."""
-State = Literal["drilled", "finished", "fitted", "threaded"]
+State = Literal["drilled", "finished", "fitted"]
 
 
 @value
 class Hole:
     """A hole along the axis, or one step of it: from `near` to `far` behind the right-hand end, as wide as `across_mm`
-    there (`bottom_mm` where it tapers), all in millimetres. `made` is the id of what asked for it."""
+    at its mouth, all in millimetres. `made` is the id of what asked for it."""
 
     made: str
     end: Edge
@@ -25,12 +25,6 @@ class Hole:
     far: float
     across_mm: float
     state: State = "drilled"
-    bottom_mm: float | None = None
-
-    @property
-    def least_mm(self) -> float:
-        """Its least diameter, in millimetres."""
-        return min(self.across_mm, self.across_mm if self.bottom_mm is None else self.bottom_mm)
 
 
 @value

@@ -72,7 +72,16 @@ class RunOn(Thread):
 
 @value
 class Screwcut(Thread):
-    """A thread cut by a tool on the leadscrew, in part or in whole."""
+    """A thread cut by a tool on the leadscrew to its size."""
+
+
+@value
+class RoughOut(Thread):
+    """A thread cut by a tool on the leadscrew in part: the die or the tap that comes after makes it."""
+
+    def leaves(self, lathe: Lathe) -> Lathe:
+        """No thread yet."""
+        return lathe
 
 
 @value

@@ -16,6 +16,7 @@ from lathework.job.document import read_document
 from lathework.lathe.outline import stretches
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
+from lathework.planning.trial import run_of
 from lathework.tests.own_lathe import Bench, Refused, random_job
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, body, bore, document, kinds, plan, said, section, step
 
@@ -29,6 +30,7 @@ MM: dict[str, Any] = {
 }
 NEVER_TOGETHER = (
     (r"[Tt]urn the spindle by hand", r"rev/min|\{speed\} or slower|switch off at turn"),
+    (r"[Tt]urn the spindle by hand with a crank", r"Slowest speed, hand on the switch|Reverse from standstill"),
     (r"[Kk]eep the half nuts closed", r"[Oo]pen the half nuts"),
     (r"[Rr]everse the spindle to bring", r"back the (die|tap) off by hand"),
     (r"in the vise", r"fingers clear of the jaws"),
@@ -282,6 +284,30 @@ class OneTruth(unittest.TestCase):
             turned = next(one for one in made.operations if one.title == "Turn to the fit")
             self.assertEqual([one.measured for one in turned.dimensions if one.measured != "length"], sizes)
             self.assertEqual("at both ends" in said(turned), long == "200")
+
+    def test_roughing_is_no_thread_and_wheels_that_step_up_are_turned_by_hand(self) -> None:
+        """1-8 out of steel is roughed before its die or tap: without them the thread is missing. 3.175 mm a turn by a
+        leadscrew of 1 mm steps up more than three times."""
+        wheels = {"setup.leadscrew": "1 mm", "setup.gears": "20, 25, 30, 35, 40, 50, 60, 63, 65, 70, 80"}
+        outside = {"part.stock.across": "1-1/2", "part.sections.0.thread": "1-8", "part.sections.0.length": "1-1/2"}
+        inside = {**body(bore("1-8")), "part.stock.across": "2"}
+        for changes, rough, last, made_of in ((outside, "rough", "thread", "s1"), (inside, "rough-bore", "tap", "b1")):
+            made = plan(changes | wheels)
+            self.assertEqual(step(made, rough).cautions[0].code, "chase-by-hand")
+            self.assertEqual(disagreeing(step(made, rough)), [])
+            self.assertNotIn("speed", step(made, rough).figures)
+            left = [one for one in made.operations if one.key.partition(":")[0] != last]
+            self.assertEqual(
+                [one.made for one in run_of(made.work, left).breaches if one.code == "not-made"], [made_of]
+            )
+            self.assertEqual(run_of(made.work, made.operations).breaches, ())
+            closed = step(plan(changes | {"setup.leadscrew": "6 mm"}), rough)
+            self.assertIn("speed", closed.figures)
+            self.assertTrue(any(act.ends_backward for act in closed.acts))
+        chased = {**body(bore("1-8", cut="tap-as-chaser")), "part.stock.across": "2"}
+        by_hand, driven = step(plan(chased | wheels), "chase"), step(plan(chased), "chase")
+        self.assertEqual((by_hand.cautions[0].code, "speed" in by_hand.figures), ("chase-by-hand", False))
+        self.assertEqual((driven.cautions[0].code, "speed" in driven.figures), ("chase", True))
 
     def test_the_spindle_is_seen_to_run_forward_after_it_was_reversed(self) -> None:
         """A die backed off under power, nuts that stay closed: then the blade must not meet work that runs backward."""

@@ -2,15 +2,14 @@
 
 from __future__ import annotations
 
-from lathework import cautions
 from lathework.cutting.roughing import rough_depth, rough_passes
 from lathework.lathe.cut import Cut
-from lathework.lathe.threading import Screwcut
+from lathework.lathe.threading import RoughOut
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.steps.threading import die_torque, roughed
 from lathework.planning.threads.driving import LEAD_LEFT, roughing
-from lathework.planning.threads.gearing import brought_back, gearing
+from lathework.planning.threads.gearing import gearing, on_the_leadscrew
 from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
 from lathework.units import convert
@@ -35,11 +34,16 @@ def rough_out(work: Work, chucking: Chucking, placed: Placed, thread_work: Threa
         headline="infeed",
         figures=geared_for.figures
         | roughing(
-            work, thread, die_torque(work, thread_work), rough_depth(thread, blank, share, job.setup.dial), passes
+            work,
+            thread,
+            die_torque(work, thread_work),
+            rough_depth(thread, blank, share, job.setup.dial),
+            passes,
+            by_hand=geared_for.by_hand,
         ),
         tool=f"outside threading tool, {thread.form.angle_deg:g}°",
         edge="point",
-        cautions=(cautions.CHASE, *brought_back(work, opens=geared_for.opens)),
+        cautions=on_the_leadscrew(work, geared_for),
         notes=(
             "In the solid the die would take {solid}: more than a person, or a holder, turns steadily.",
             "Set the tool square by the gauge, its point on centre."
@@ -51,7 +55,7 @@ def rough_out(work: Work, chucking: Chucking, placed: Placed, thread_work: Threa
             "Leave the rest to the die: it makes the size and the flanks.",
         ),
         acts=(
-            Screwcut(
+            RoughOut(
                 placed.section.id,
                 Cut(
                     placed.far_mm - thread_work.groove_width_mm,
@@ -61,6 +65,7 @@ def rough_out(work: Work, chucking: Chucking, placed: Placed, thread_work: Threa
                 ),
                 0.0,
                 "spindle",
+                reverses=geared_for.reverses,
             ),
         ),
         chucking=chucking.number,

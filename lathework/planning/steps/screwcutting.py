@@ -5,7 +5,6 @@ from __future__ import annotations
 import math
 from collections.abc import Iterator
 
-from lathework import cautions
 from lathework.figures import GEOMETRY, Figure, Given
 from lathework.lathe.cut import Cut
 from lathework.lathe.threading import Screwcut
@@ -18,7 +17,7 @@ from lathework.planning.steps.set_up import set_up
 from lathework.planning.steps.starts import infeed_of, next_start
 from lathework.planning.steps.threading import thread_made
 from lathework.planning.steps.threading_tool import PICK_UP, at_once, cutting_speed, depth_of, slide_of, try_from
-from lathework.planning.threads.gearing import brought_back, gearing
+from lathework.planning.threads.gearing import gearing, on_the_leadscrew
 from lathework.planning.threads.thread_work import ThreadWork, in_mm
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
@@ -122,8 +121,7 @@ def screwcut(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
         tool=f"outside threading tool, {thread.form.angle_deg:g}°",
         edge="point",
         cautions=(
-            cautions.CHASE_BY_HAND if geared.by_hand else cautions.CHASE,
-            *brought_back(work, opens=geared.opens),
+            *on_the_leadscrew(work, geared),
             *work.hazards,
         ),
         notes=_notes(work, thread_work),

@@ -26,7 +26,6 @@ BY_SLIDE = (
     "reading"
 )
 AND_SO_ON = ", and so on: {times} times in all."
-TWO = 2
 STUD = "The count holds where the first wheel turns as often as the spindle. If it turns half as often, count half."
 ALIKE = "Bring the first start to size before you move on: the others are cut to what its dial read."
 
@@ -98,7 +97,7 @@ def next_start(
         key=keyed("index-inside" if inside else "index", made),
         kind="gear",
         title="Move on to the next start",
-        sentence=(BY_WHEEL if by_wheel else BY_SLIDE) + ("." if thread.starts == TWO else AND_SO_ON),
+        sentence=(BY_WHEEL if by_wheel else BY_SLIDE) + ("." if thread.starts == 2 else AND_SO_ON),
         headline="teeth" if by_wheel else "pitch",
         figures=figures,
         tool="first wheel of the train" if by_wheel else "top slide, parallel to the bed",

@@ -74,16 +74,21 @@ def lighter(torque: Figure, share: float, tool: Tool, *, by_torque: bool) -> Fig
     return with_holding(left, tool, by_torque=by_torque)
 
 
+def chasing_speed(work: Work, thread: Thread) -> dict[str, Figure]:
+    """How fast the work turns under a tool that chases its thread."""
+    return {"speed": work.speed(work.job.material.thread_speed * FASTER, thread.major_mm)}
+
+
 def roughing(
-    work: Work, thread: Thread, torque: Figure, infeed: Figure, passes: tuple[Figure, ...]
+    work: Work, thread: Thread, torque: Figure, infeed: Figure, passes: tuple[Figure, ...], *, by_hand: bool
 ) -> dict[str, Figure]:
-    """The figures of roughing a thread out whose die or tap would take `torque` in the solid."""
-    metal = work.job.material
+    """The figures of roughing a thread out whose die or tap would take `torque` in the solid; no speed where the
+    spindle is turned `by_hand`."""
     return {
         "infeed": infeed,
         "cuts": rough_count(passes),
         "solid": torque,
-        "speed": work.speed(metal.thread_speed * FASTER, thread.major_mm),
+        **({} if by_hand else chasing_speed(work, thread)),
     }
 
 

@@ -6,6 +6,7 @@ from dataclasses import dataclass, replace
 from fractions import Fraction
 from math import prod
 
+from lathework import cautions
 from lathework.cautions import Caution
 from lathework.figures import GEOMETRY, Figure, Given
 from lathework.methods.chase import advance
@@ -100,6 +101,8 @@ def gearing(work: Work, thread: Thread, length_mm: float) -> Gearing:
     return replace(told, first_wheel=train.drivers[0], by_hand=bool(up))
 
 
-def brought_back(work: Work, *, opens: bool) -> tuple[Caution, ...]:
-    """What to mind where the spindle brings the carriage back, because the half nuts stay closed."""
-    return () if opens else carriage_back(work.job.setup.mount)
+def on_the_leadscrew(work: Work, geared: Gearing) -> tuple[Caution, ...]:
+    """What to mind where a tool follows the leadscrew: under power or by hand, and where the motor brings the carriage
+    back because the half nuts stay closed."""
+    pace = cautions.CHASE_BY_HAND if geared.by_hand else cautions.CHASE
+    return (pace, *(carriage_back(work.job.setup.mount) if geared.reverses else ()))

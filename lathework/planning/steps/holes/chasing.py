@@ -7,7 +7,6 @@ from lathework.figures import Figure
 from lathework.lathe.acts import Try
 from lathework.lathe.threading import Screwcut
 from lathework.methods.chase import bore_for_full, chasing_passes, comes_out_at, infeed, largest_chaser, pass_count
-from lathework.methods.ways.tools import FASTER
 from lathework.part.bores import BoreWork
 from lathework.part.model import SetCutter
 from lathework.planning.chucking import Chucking
@@ -15,7 +14,8 @@ from lathework.planning.operation import Operation, keyed, quoted
 from lathework.planning.steps.gauging import check_interval
 from lathework.planning.steps.holes.inside_tool import screwcut_inside
 from lathework.planning.steps.holes.tap_words import hole_made
-from lathework.planning.threads.gearing import brought_back, gearing
+from lathework.planning.threads.driving import chasing_speed
+from lathework.planning.threads.gearing import gearing, on_the_leadscrew
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
 from lathework.units import convert
@@ -36,7 +36,7 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
     figures = geared_for.figures | {
         "infeed": infeed(thread, bore, job.setup.dial),
         "cuts": pass_count(thread, bore_work.drill_mm),
-        "speed": work.speed(job.material.thread_speed * FASTER, thread.major_mm),
+        **({} if geared_for.by_hand else chasing_speed(work, thread)),
         "tap": largest_chaser(bore, thread.unit),
         "whole": comes_out_at(thread, bore),
         "full": bore_for_full(thread),
@@ -52,7 +52,7 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
         figures=figures,
         tool=f"tap of {thread.pitch:.4g} {thread.unit} pitch as a chaser",
         edge="",
-        cautions=(cautions.CHASE, *brought_back(work, opens=geared_for.opens), *work.hazards),
+        cautions=(*on_the_leadscrew(work, geared_for), *work.hazards),
         notes=(
             _FULL,
             *geared_for.notes,

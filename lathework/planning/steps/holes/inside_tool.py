@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from lathework import cautions
 from lathework.figures import Figure
 from lathework.lathe.threading import Screwcut
 from lathework.methods.infeed import dialled_passes, first_pass_mm, pass_count
@@ -25,7 +24,7 @@ from lathework.planning.steps.threading_tool import (
     tip_figure,
     try_from,
 )
-from lathework.planning.threads.gearing import Gearing, brought_back, gearing
+from lathework.planning.threads.gearing import Gearing, gearing, on_the_leadscrew
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.threads.limits import internal_limits
@@ -134,8 +133,7 @@ def screwcut_inside(work: Work, chucking: Chucking, bore_work: BoreWork, thread:
         tool=f"inside threading tool, {thread.form.angle_deg:g}°",
         edge="point",
         cautions=(
-            cautions.CHASE_BY_HAND if geared_for.by_hand else cautions.CHASE,
-            *brought_back(work, opens=geared_for.opens),
+            *on_the_leadscrew(work, geared_for),
             *work.hazards,
         ),
         notes=(*_notes(work, bore_work, thread), *geared_for.notes),

@@ -80,7 +80,6 @@ def bore_socket(work: Work, chucking: Chucking, bore_work: BoreWork, taper: Tape
                 blind=True,
                 state="finished",
                 wall_share=THIN_WALL,
-                bottom_mm=bore.small_mm,
             ),
         ),
         chucking=chucking.number,

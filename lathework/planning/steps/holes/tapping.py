@@ -4,11 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from lathework import cautions
 from lathework.cutting.roughing import rough_bore, rough_passes
 from lathework.figures import Figure
 from lathework.holes.taper_pipe import TaperHole
-from lathework.lathe.threading import Screwcut
+from lathework.lathe.threading import RoughOut
 from lathework.methods.tap import SMALL_TAP_MM, TAP_HOLDINGS, TapHolding
 from lathework.part.bores import BoreWork
 from lathework.planning.chucking import Chucking
@@ -41,7 +40,7 @@ from lathework.planning.threads.driving import (
     turn_back,
     under_power,
 )
-from lathework.planning.threads.gearing import brought_back, gearing
+from lathework.planning.threads.gearing import gearing, on_the_leadscrew
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread
@@ -68,18 +67,23 @@ def _rough(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) 
         headline="infeed",
         figures=geared_for.figures
         | roughing(
-            work, thread, solid_torque(work, bore_work, thread), rough_bore(thread, bore, share, job.setup.dial), passes
+            work,
+            thread,
+            solid_torque(work, bore_work, thread),
+            rough_bore(thread, bore, share, job.setup.dial),
+            passes,
+            by_hand=geared_for.by_hand,
         ),
         tool=f"inside threading tool, {thread.form.angle_deg:g}°",
         edge="point",
-        cautions=(cautions.CHASE, *brought_back(work, opens=geared_for.opens)),
+        cautions=on_the_leadscrew(work, geared_for),
         notes=(
             "In the solid the tap would take {solid}: more than a person turns steadily.",
             *((LEAD_LEFT,) if thread.hand == "left" else ()),
             *geared_for.notes,
             "Keep it clear of the bottom, and leave the rest to the tap: it makes the size and the flanks.",
         ),
-        acts=(Screwcut(bore_work.bore.id, None, 0.0, "spindle"),),
+        acts=(RoughOut(bore_work.bore.id, None, 0.0, "spindle", reverses=geared_for.reverses),),
         passes=passes,
         chucking=chucking.number,
         makes=makes(thread=thread.designation, share=share),
