@@ -156,6 +156,7 @@ def die_holder(
                 (Turned(across.value, long.value),),
                 (
                     *(hole for one in pockets for hole in one.holes),
+                    *(hole for one in pockets for hole in one.screw_holes(across, long)),
                     *(hole for _, hole in windows),
                     Bored(slides, "close-running", slides, key=keyed),
                 ),

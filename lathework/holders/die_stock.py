@@ -31,10 +31,8 @@ DRAWN_OVER_RING = 1.5
 """How far over the ring the handles are drawn, over its diameter (practice)."""
 LONGEST_ARM_MM = 400.0
 """Longer handles than this and the thread is better roughed out first (practice)."""
-FINISHED = (
-    "{screws} Handles 90 degrees from the split; a little of thread-locking compound by its data sheet, or a peen, "
-    "keeps them in."
-)
+SQUARE_OFF = "90° from the split of the die, for the handles"
+FINISHED = "{screws} A little thread-locking compound on the handles, by its data sheet, or a peen, keeps them in."
 
 
 def _across(pocket: Pocket, thread: Thread, unit: LengthUnit) -> Figure:
@@ -129,7 +127,8 @@ def die_stock(*, die: Length, thick: Length, thread: Thread, metal: Material, ow
                 (
                     Bored(own_die, "running", own_die, deep=pocket.deep.value),
                     Bored(way.value),
-                    Bored(None, end="across", thread=handles.thread.designation, at=ring.value / 2),
+                    Bored(None, end="across", thread=handles.thread.designation, at=ring.value / 2, around=SQUARE_OFF),
+                    *pocket.screw_holes(across, ring),
                 ),
                 name="ring",
                 afterwards=FINISHED.format(screws=pocket.screws),

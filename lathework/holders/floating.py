@@ -134,7 +134,11 @@ def _document(
             Made(
                 stock.value,
                 (Turned(across.value, head.value, chamfer=True),),
-                (Bored(own, "running", own, deep=pocket.deep.value), Bored(way.value)),
+                (
+                    Bored(own, "running", own, deep=pocket.deep.value),
+                    Bored(way.value),
+                    *pocket.screw_holes(across, head),
+                ),
                 name="head",
                 afterwards=screwed,
             ),

@@ -39,7 +39,7 @@ class Bored:
     """A hole from an `end`, or across at `at` behind the right-hand end; right through where it is not `deep`, in the
     job's unit; how it goes with a mate of so much, or what `thread` is `cut` in it;
     the width of the key that has a keyway in it; whether a reamer brings it to its fit; how many of it
-    go round the part."""
+    go round the part, and `around`: where."""
 
     across: float | None
     fit: FitCode = ""
@@ -52,6 +52,7 @@ class Bored:
     round: int = 1
     reamed: bool = False
     cut: Cutter = "tap"
+    around: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -117,7 +118,7 @@ def _hole(number: int, one: Bored, unit: LengthUnit) -> Json:
     return (
         _plain(list(BORE.fields))
         | {"id": f"b{number}", "end": one.end, "cut": one.cut, "thread": one.thread, "at": _text(one.at, unit)}
-        | {"key": _text(one.key, unit), "by": "reamer" if one.reamed else "boring-tool"}
+        | {"around": one.around, "key": _text(one.key, unit), "by": "reamer" if one.reamed else "boring-tool"}
         | {"count": str(one.round) if one.round > 1 else ""}
         | {"across": _text(one.across, unit), "depth": _text(one.deep, unit)}
         | {"fit": one.fit, "mate": _text(one.mate, unit)}

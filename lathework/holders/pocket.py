@@ -7,11 +7,12 @@ from dataclasses import dataclass
 
 from lathework.figures import Figure
 from lathework.fits.fit import limits_of
-from lathework.holders.design import Dimensioned, fitted, length_text, worked
+from lathework.holders.design import Dimensioned, fitted, worked
 from lathework.holders.making import Bored
 from lathework.lengths import Length
 from lathework.part.model import Edge
 from lathework.planning.notice import Notice
+from lathework.threads.designation import read_designation
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 
@@ -25,9 +26,14 @@ LEAST_LIP_MM = 1.0
 """What a die needs to sit on, all round (practice)."""
 OVER_THREAD_MM = 0.5
 """What a hole is larger than the thread that goes through it (practice)."""
+SCREWED = ("M3", "M4", "M5", "M6")
+SCREW_SHARE = 0.6
+"""Threads of the screws that hold a die, and how wide one is at most over the die's thickness (practice)."""
+OVER_SPLIT, BESIDE_SPLIT = "over the split of the {which}", "45° from the split of the {which}, square to each other"
+BESIDE = 4
 SCREWS = (
-    "Screws for the {which}: drill and tap three M5, {at} behind its face, at half the die's thickness: the middle "
-    "one pointed, over the split; one on either side, 45 degrees off. Or four, square to each other, that centre it."
+    "Screws of the {which}: a pointed one over the split opens it; those 45° beside the split close it, and with the "
+    "two across from them keep it central."
 )
 LARGER_DIE = "a thread so large wants a larger die."
 LOOKALIKES = ((20.0, 20.6375, "13/16"), (25.0, 25.4, "1"), (38.0, 38.1, "1-1/2"), (50.0, 50.8, "2"))
@@ -115,7 +121,23 @@ class Pocket:
                 yield Notice(f"near-size-{field}", field, text)
 
     @property
+    def screw(self) -> str:
+        """The thread of its screws: the largest that leaves metal between it and the face."""
+        threads = [name for name in SCREWED if read_designation(name).major_mm <= SCREW_SHARE * self.thick.mm]
+        return threads[-1] if threads else SCREWED[0]
+
+    def screw_holes(self, across: Figure, long: Figure) -> Iterator[Bored]:
+        """The holes of its screws in a body so wide and long: half the die's thickness behind its face, through the
+        wall."""
+        half = self.thick.mm / 2
+        behind = half if self.end == "right" else convert(long.value, self.unit, "mm") - half
+        wall = (convert(across.value, self.unit, "mm") - self.across.mm) / 2
+        at, deep = (convert(mm, "mm", self.unit) for mm in (behind, wall))
+        for around, count in ((OVER_SPLIT, 1), (BESIDE_SPLIT, BESIDE)):
+            where = around.format(which=self.word)
+            yield Bored(None, end="across", thread=self.screw, at=at, deep=deep, round=count, around=where)
+
+    @property
     def screws(self) -> str:
-        """Where its screws go."""
-        half = length_text(convert(self.thick.mm / 2, "mm", self.unit), self.unit)
-        return SCREWS.format(which=self.word, at=f"{half} {self.unit}")
+        """What each of its screws is for."""
+        return SCREWS.format(which=self.word)

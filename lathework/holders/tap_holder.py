@@ -15,7 +15,6 @@ from lathework.holders.design import (
     bar_for,
     explained,
     fitted,
-    length_text,
     mm_of,
     thin_wall,
     wall_of,
@@ -30,14 +29,15 @@ from lathework.units import LengthUnit, convert
 
 HOLDS_OVER, BEARS = 2.5, 2.5
 """How many diameters of the tap's shank, and of the bar, are in the holder (practice)."""
-WEB_MM, VENT_MM, SIDE_MM = 6.0, 4.0, 6.0
+TOMMY_MM, BESIDE_TOMMY_MM = 6.0, 3.0
+"""The hole for a tommy bar, and the metal on either side of it (practice)."""
+WEB_MM, VENT_MM, SIDE_MM = TOMMY_MM + 2 * BESIDE_TOMMY_MM, 4.0, 6.0
 """Metal between both holes, the vent through it, and the metal beside the wider of them (practice)."""
 SQUARE = 1.0
 """How long a tap's square is, over its shank, at least (ISO 237)."""
-SCREWS = (
-    "Two M5 screws onto the flats of the tap's square, {at} behind the face, opposite each other; a hole across for a "
-    "tommy bar, clear of both holes."
-)
+SCREW, ON_FLATS = "M5", "opposite each other, for screws on flats of the tap's square"
+TOMMY_SET = "a quarter turn from the screws, for a tommy bar"
+LET_GO = "Two screws hold the tap by its square. Let the tommy bar go, or take it out, before the spindle turns."
 
 
 def _hole(shank: Length, unit: LengthUnit) -> Figure:
@@ -52,6 +52,16 @@ def _screws(shank: Length, deep: Figure, unit: LengthUnit) -> Figure:
     at = max(inside - SQUARE * shank.mm / 2, inside / 2)
     formula, lengths = "greatest of (tap in by − shank ÷ 2, tap in by ÷ 2)", {"tap in by": inside, "shank": shank.mm}
     return worked("screws behind the face", at, unit, formula, lengths, fine=False)
+
+
+def _across(shank: Length, deep: Figure, screws: Figure, across: Figure, unit: LengthUnit) -> tuple[Bored, Bored]:
+    """The holes across: for the screws on the tap's square, through the wall, and for a tommy bar, through the web."""
+    wall, web = (mm_of(across) - shank.mm) / 2, mm_of(deep) + WEB_MM / 2
+    through, middle, tommy = (convert(mm, "mm", unit) for mm in (wall, web, TOMMY_MM))
+    return (
+        Bored(None, end="across", thread=SCREW, at=screws.value, deep=through, round=2, around=ON_FLATS),
+        Bored(tommy, end="across", at=middle, around=TOMMY_SET),
+    )
 
 
 def _against(wall: Figure, bar: Length, deep: Figure, bears: Figure) -> Iterator[Notice]:
@@ -122,8 +132,9 @@ def tap_holder(*, shank: Length, bar: Length, metal: Material, own: Overruled) -
                     Bored(convert(VENT_MM, "mm", unit)),
                     Bored(turns, "slide", turns if bored else None, deep=deep.value, reamed=not bored),
                     Bored(slides, "close-running", slides, deep=bears.value, end="left"),
+                    *_across(shank, deep, screws, across, unit),
                 ),
-                afterwards=SCREWS.format(at=f"{length_text(screws.value, unit)} {unit}"),
+                afterwards=LET_GO,
             ),
         ),
     )

@@ -20,6 +20,7 @@ def _bore(reader: JobReader, path: str) -> Bore | None:
     depth = reader.size(f"{path}.depth")
     at = reader.size(f"{path}.at", optional=end != "across")
     tap, each = reader.line(f"{path}.tap"), reader.size(f"{path}.graduation")
+    around = reader.line(f"{path}.around")
     if reader.line(f"{path}.thread"):
         reader.line(f"{path}.taper")
         count = _count(reader, path, end, depth)
@@ -28,7 +29,9 @@ def _bore(reader: JobReader, path: str) -> Bore | None:
         reader.line(f"{path}.across")
         if called is None or reader.wrong > before:
             return None
-        return Bore(own, end, depth, called.thread, called.class_name, None, at, cut, tap, each, count=count)
+        return Bore(
+            own, end, depth, called.thread, called.class_name, None, at, cut, tap, each, count=count, around=around
+        )
     across = _across(reader, path)
     fit, mate, by = reader.chosen(f"{path}.fit"), reader.size(f"{path}.mate"), reader.chosen(f"{path}.by")
     if across is not None:
@@ -55,6 +58,7 @@ def _bore(reader: JobReader, path: str) -> Bore | None:
         count=count,
         by=by,
         undercut=undercut,
+        around=around,
     )
 
 

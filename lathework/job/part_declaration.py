@@ -13,7 +13,7 @@ from lathework.shop.kit_declaration import GRADUATION
 
 LONGEST_WORDS, LONGEST_IDENT = 600, 16
 """Characters of what is done when the part is made, and of an id."""
-MOST_SECTIONS, MOST_BORES, MOST_ROUND = 16, 6, 24
+MOST_SECTIONS, MOST_BORES, MOST_ROUND = 16, 12, 24
 STOCK_SIZE, BAR = Span("A bar size", 1, 150), Span("A bar length", 5, 6000)
 ACROSS, ALONG = Span("A diameter", 0.5, 150), Span("A length", 0.2, 600)
 KEY = Span("A key", 1, 40)
@@ -75,6 +75,7 @@ BORE = Group(
         "across": Extent(ACROSS, "drill of a plain hole"),
         "depth": Extent(ALONG, "of full thread, or of the plain hole; empty goes through"),
         "at": Extent(ALONG, "of a hole across: its axis behind the right-hand end"),
+        "around": Text("of a hole across: where it is round the part, in words: over the split, in line with the flat"),
         "cut": Choice(CUTTERS, "tap", "what cuts the thread"),
         "fit": Choice(FIT_CODES, "", "how a plain hole goes with its mate; empty for one as drilled"),
         "mate": Extent(ACROSS, "what the mate of a fit measures; empty makes it to the standard's limits"),

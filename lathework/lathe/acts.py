@@ -3,11 +3,16 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
+from typing import Literal
 
 from lathework.lathe.breach import Breach
 from lathework.lathe.cut import Cut
 from lathework.lathe.standing import Lathe
 from lathework.value import value
+
+Burr = Literal["flats", "keyway", "crossing", "threads", "parted"]
+"""Where an act leaves a burr that no later cut takes: the edges of flats and of a keyway, inside where a hole across
+comes out in another, in the threads that it cut, in the mouth that the blade opened."""
 
 
 @value
@@ -31,6 +36,11 @@ class Act:
         """Whether its tool breaks, or spoils the work, where the spindle runs backward."""
         return False
 
+    @property
+    def burrs(self) -> tuple[Burr, ...]:
+        """Where it leaves burrs for a hand to take off."""
+        return ()
+
     def needs(self, lathe: Lathe) -> Iterator[Breach]:
         """What of its conditions does not hold."""
         yield from ()
@@ -47,9 +57,15 @@ class Knurl(Act):
 
 @value
 class Mill(Act):
-    """Flats, a keyway or a hole across, off the lathe; `band` is what is drawn of it."""
+    """Flats, a keyway or a hole across, off the lathe; `band` is what is drawn of it, `raised` the burrs it leaves."""
 
     band: Cut | None = None
+    raised: tuple[Burr, ...] = ()
+
+    @property
+    def burrs(self) -> tuple[Burr, ...]:
+        """The burrs of a cutter that comes out at an edge."""
+        return self.raised
 
     @property
     def cut(self) -> Cut | None:
@@ -80,6 +96,11 @@ class SetUp(Act):
 @value
 class Assemble(Act):
     """Put together with its mate."""
+
+
+@value
+class Deburr(Act):
+    """Burrs taken off by hand."""
 
 
 @value

@@ -18,6 +18,7 @@ Code = Literal[
     "drill-reach",
     "grip-lever",
     "holder-short",
+    "jaws-small",
     "no-wall",
     "not-made",
     "slips",

@@ -11,6 +11,9 @@ from lathework.lathe.metal import HAIR_MM
 from lathework.lathe.standing import Grip, Lathe
 from lathework.value import value
 
+LEAST_JAWS_MM = 3.0
+"""The thinnest work that the jaws of a usual chuck close on, in millimetres (practice)."""
+
 
 @value
 class Hold(Act):
@@ -22,7 +25,10 @@ class Hold(Act):
     on_bar: bool
 
     def needs(self, lathe: Lathe) -> Iterator[Breach]:
-        """A bar goes through the spindle."""
+        """A bar goes through the spindle; jaws close on what they hold."""
+        grip = self.grip
+        if not grip.clamped and grip.across_mm < LEAST_JAWS_MM - HAIR_MM:
+            yield Breach("jaws-small", self.made, {"across": grip.across_mm, "least": LEAST_JAWS_MM})
         most = lathe.machine.spindle_mm
         if self.on_bar and most is not None and self.round_mm > most + HAIR_MM:
             yield Breach("bar-over-bore", "", {"bar": self.round_mm, "bore": most})

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from lathework.lathe.acts import Act
+from lathework.lathe.acts import Act, Burr
 from lathework.lathe.breach import Breach
 from lathework.lathe.cut import Cut
 from lathework.lathe.metal import HAIR_MM
@@ -101,7 +101,15 @@ class Slope(Taking):
 
 @value
 class PartOff(Taking):
-    """The blade goes through, or, where it stops short, half way."""
+    """The blade goes through, or, where it stops short, half way; `opens` where it comes out in a hole whose mouth
+    nothing breaks afterwards."""
+
+    opens: bool = False
+
+    @property
+    def burrs(self) -> tuple[Burr, ...]:
+        """What the blade turns up round a hole as it opens it."""
+        return ("parted",) if self.opens else ()
 
     def needs(self, lathe: Lathe) -> Iterator[Breach]:
         """The blade reaches as deep as it has to."""

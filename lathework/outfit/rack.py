@@ -6,13 +6,17 @@ from collections.abc import Iterator, Sequence
 
 from lathework.job.furnish import nearest_blade, typed_of
 from lathework.outfit.need import ALIKE_MM, Need, Shop, StandIn, state_of, steps_of
+from lathework.planning.chucking import Grip
 from lathework.planning.notice import told
 from lathework.planning.plan import Plan
 from lathework.planning.threads.thread_work import in_mm
-from lathework.shop.equipment import Bar, Centre, Collet, OwnLathe, ThreadGauge
-from lathework.shop.fits import grips, long_enough, parts
+from lathework.shop.equipment import Bar, Centre, Chuck, Collet, OwnLathe, ThreadGauge
+from lathework.shop.fits import closes, grips, long_enough, parts
 from lathework.shop.kit import name_of
 from lathework.shop.things import Blade
+
+_JAWED = ("three-jaw", "four-jaw")
+"""Chucks that hold the work by jaws."""
 
 
 def blade_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
@@ -77,10 +81,11 @@ def bar_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
 
 
 def holding_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
-    """Collets that hold what is finished, and a centre."""
+    """Jaws that close on what they hold, collets that hold what is finished, and a centre."""
     for chucking in plan.chuckings:
         grip = chucking.grip
         steps = steps_of(plan, ("hold",), chucking.faces)
+        yield from _jaws(plan, shop, grip)
         if chucking.second and not grip.flats and not grip.on_thread:
             found = [one for one in shop.at_hand(Collet) if grips(one, grip.across_mm, grip.length_mm).fits]
             yield from (
@@ -90,6 +95,17 @@ def holding_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
     if shop.keeps(Centre) and any(chucking.centred for chucking in plan.chuckings):
         centres = shop.at_hand(Centre)
         yield Need("tailstock centre", centres[0] if centres else None)
+
+
+def _jaws(plan: Plan, shop: Shop, grip: Grip) -> Iterator[Need]:
+    """A chuck that is missing because those of the shop do not close on what is held, with a collet that does."""
+    chucks = [one for one in shop.at_hand(Chuck) if one.form in _JAWED]
+    if not chucks or grip.on_thread or grip.tapered or any(closes(one, grip.across_mm).fits for one in chucks):
+        return
+    why = "; ".join(dict.fromkeys(f"{name_of(one)}: {closes(one, grip.across_mm).why}" for one in chucks))
+    collets = [one for one in shop.at_hand(Collet) if grips(one, grip.across_mm, grip.length_mm).fits]
+    instead = tuple(StandIn(f"{name_of(one)}: it closes on that") for one in collets[:1] if not grip.flats)
+    yield Need(f"jaws that close on {grip.words}, {told(grip.across_mm, plan.job.unit)}", None, why, instead)
 
 
 def gauge_needs(plan: Plan, shop: Shop) -> Iterator[Need]:

@@ -211,17 +211,19 @@ def meets(part: Part, across: BoreWork, along: BoreWork, unit: LengthUnit) -> bo
 
 
 def wall_across_mm(part: Part, across: BoreWork, along: Iterable[BoreWork]) -> float | None:
-    """How thick each wall is that a hole right across goes through where the holes `along` have taken the middle, in
-    millimetres; None where it goes through solid metal, or is blind."""
-    at = across.bore.at
-    if at is None or across.bore.depth is not None:
+    """How thick each wall is that a hole across goes through where the holes `along` have taken the middle, in
+    millimetres; None where it goes through solid metal, or ends in the wall."""
+    at, deep = across.bore.at, across.bore.depth
+    if at is None:
         return None
     thick, hollow = thickness_mm(part, across.bore), 0.0
     for one in along:
         mouth = at.mm if one.bore.end == "right" else part.overall_mm - at.mm
         if one.bore.depth is None or mouth < one.bore.depth.mm:
             hollow = max(hollow, one.drill_mm)
-    return (thick - hollow) / 2 if hollow > across.drill_mm else None
+    wall = (thick - hollow) / 2
+    ends_inside = deep is not None and deep.mm < wall - _ALIKE_MM
+    return wall if hollow > across.drill_mm and not ends_inside else None
 
 
 def cut_threads(part: Part, bore: Bore) -> bool:

@@ -115,7 +115,8 @@ class Bore:
 
     `depth` is that of full thread, or of the plain hole; None goes right through. `class_name` is the class of the
     internal thread, "" for the usual one; `cut` is what cuts it. `at` is where the axis of a hole across lies, behind
-    the right-hand end. An adjustable `tap` is one of the shop, by its id; a `graduation` of its scale makes so much.
+    the right-hand end, `around` where it is round the part, in words. An adjustable `tap` is one of the shop, by its
+    id; a `graduation` of its scale makes so much.
     `fit` is how a plain hole goes with its `mate`, as a section does. `id` is its own, like a section's.
     """
 
@@ -136,6 +137,7 @@ class Bore:
     count: int = 1
     by: Finisher = "boring-tool"
     undercut: Length | None = None
+    around: str = ""
 
     @property
     def reamed(self) -> bool:

@@ -9,7 +9,7 @@ from lathework.cautions import FORWARD
 from lathework.planning.operation import Operation
 
 
-def directed(operations: Iterable[Operation | None]) -> Iterator[Operation | None]:
+def directed(operations: Iterable[Operation | None]) -> Iterator[Operation]:
     """The steps in order; the first that cuts after the spindle was run backward says which way it has to turn."""
     backward = False
     for operation in operations:

@@ -35,6 +35,7 @@ Kind = Literal[
     "flats",
     "keyway",
     "undercut",
+    "deburr",
     "spot",
     "drill",
     "ream",

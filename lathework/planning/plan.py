@@ -13,21 +13,19 @@ from lathework.part.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, 
 from lathework.planning.as_measured import Measured, holding_as_measured, work_as_measured
 from lathework.planning.asked import asked
 from lathework.planning.chucking import Chucking
-from lathework.planning.direction import directed
 from lathework.planning.meeting_notices import meeting_notices
 from lathework.planning.milling import off_the_lathe
 from lathework.planning.notice import Notice
 from lathework.planning.notices import notices
 from lathework.planning.operation import Operation
 from lathework.planning.run_notices import run_notices
-from lathework.planning.sequence import in_order
+from lathework.planning.sequence import steps
 from lathework.planning.speed_notices import unknown_speeds
 from lathework.planning.steps.sawing import stub_mm
 from lathework.planning.times import batch_time, piece_time
 from lathework.planning.trial import that_goes
 from lathework.planning.ways import chuckings
 from lathework.planning.work import Work, work_out
-from lathework.planning.zeros import zeroed
 
 
 @dataclass(frozen=True, slots=True)
@@ -98,7 +96,7 @@ def operations_as_measured(plan: Plan, measured: Measured) -> tuple[Operation, .
     has them."""
     work = work_as_measured(plan.work, measured)
     ways = tuple(holding_as_measured(one, work, measured) for one in plan.chuckings)
-    return zeroed(directed(in_order(work, ways)), kept=plan.job.setup.tools == "kept")
+    return steps(work, ways)
 
 
 def _without_steps(job: Job, why_none: tuple[Notice, ...]) -> Plan:

@@ -27,6 +27,8 @@ LEFT: Mapping[Code, str] = {
     "grip-lever": "{stick_out} stands out of {gripped} in the jaws: bring up a centre, or leave more to hold.",
     "holder-short": "{thread} of thread passes through the die; a usual holder takes in some {takes}. Use one that is "
     "hollow right through, or a die stock.",
+    "jaws-small": "The jaws of a usual chuck close on {least} at the least, not on {across}: hold it in a collet or a "
+    "drill chuck.",
     "no-wall": "This part comes down to {left} round a hole of {hole}: take a smaller hole, or less of a chamfer.",
     "not-made": "No step makes this size to its limits.",
     "slips": "Cutting this thread takes some {torque} N m, and what holds the work gives way at about {holds} N m. "

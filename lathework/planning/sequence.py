@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.direction import directed
 from lathework.planning.milling import milling, on_its_bar, on_the_bar
 from lathework.planning.operation import Operation
 from lathework.planning.steps import (
@@ -26,8 +27,10 @@ from lathework.planning.steps import (
     threading,
     turning,
 )
+from lathework.planning.steps.deburring import deburred
 from lathework.planning.steps.holes import hole, pressed, tapping
 from lathework.planning.work import Work
+from lathework.planning.zeros import zeroed
 
 
 def _facing(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
@@ -122,6 +125,13 @@ def _parting(work: Work, chucking: Chucking) -> Iterator[Operation | None]:
         yield blade.begin_parting(work, chucking, left)
         yield behind
     yield blade.part_off(work, chucking, begun=left is not None)
+
+
+def steps(work: Work, ways: tuple[Chucking, ...]) -> tuple[Operation, ...]:
+    """The steps of a part as they are shown: in order, the spindle's direction and each tool's zero said where they
+    change, the burrs taken off."""
+    directions = directed(in_order(work, ways))
+    return zeroed(deburred(directions), kept=work.job.setup.tools == "kept")
 
 
 def in_order(work: Work, ways: tuple[Chucking, ...]) -> Iterator[Operation | None]:

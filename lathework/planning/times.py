@@ -37,6 +37,7 @@ FIXED_MIN: dict[Kind, float] = {
     "knurl": 1.0,
     "keyway": 10.0,
     "undercut": 2.0,
+    "deburr": 1.5,
     "spot": 0.5,
     "countersink": 0.3,
     "ream": 1.5,

@@ -14,13 +14,11 @@ from lathework.lathe.standing import Lathe, Machine
 from lathework.part.fitted import section_limits
 from lathework.part.model import Part
 from lathework.planning.chucking import Chucking
-from lathework.planning.direction import directed
 from lathework.planning.operation import Operation
 from lathework.planning.otherwise import USUAL, Otherwise, way_out
-from lathework.planning.sequence import in_order
+from lathework.planning.sequence import steps
 from lathework.planning.ways import chuckings
 from lathework.planning.work import Work, work_out
-from lathework.planning.zeros import zeroed
 
 
 def _before(work: Work) -> Lathe:
@@ -67,7 +65,7 @@ class Tried:
 def _tried(job: Job, otherwise: Otherwise) -> Tried:
     work = work_out(job, otherwise)
     ways = chuckings(work)
-    operations = zeroed(directed(in_order(work, ways)), kept=job.setup.tools == "kept")
+    operations = steps(work, ways)
     return Tried(work, ways, operations, run_of(work, operations).breaches)
 
 

@@ -34,6 +34,7 @@ WHY: Mapping[str, str] = {
     "keyway": "Half of the key sits in each part: deeper weakens it, shallower lets the key roll.",
     "socket": "The tool on centre and the slide at half the angle of the cone: so it is as straight as a shank is.",
     "recess": "The threading tool must come to rest somewhere before the bottom.",
+    "deburr": "A burr cuts hands, scratches what goes in, and holds a part off its seat.",
     "undercut": "What goes in has a sharp corner; the hole's own is never sharp.",
     "hub-keyway": "A tool that stands still cuts straight along the bore: the carriage is the slide of a planer.",
     "flats": "Each flat takes half of what must come off; the block turns the work by equal steps.",

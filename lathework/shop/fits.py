@@ -93,6 +93,15 @@ def grips(collet: Collet, across_mm: float, length_mm: float = 0.0) -> Fit:
     return FITS
 
 
+def closes(chuck: Chuck, across_mm: float) -> Fit:
+    """The jaws of a chuck on what is `across_mm`; those of an unknown range close on anything."""
+    if chuck.least and across_mm < chuck.least.mm - _ALIKE_MM:
+        return Fit(False, f"it closes on {chuck.least.typed} at least")
+    if chuck.most and across_mm > chuck.most.mm + _ALIKE_MM:
+        return Fit(False, f"it takes {chuck.most.typed} at most")
+    return FITS
+
+
 def reams(reamer: Reamer, size_mm: float) -> Fit:
     """A reamer for a hole of `size_mm`: 1/4 in is not 6 mm."""
     if abs(reamer.size.mm - size_mm) <= REAMED_MM + _ALIKE_MM:

@@ -25,6 +25,8 @@ WIDTHS = 12.0
 """Widths of a parting blade that may stand out before it sings."""
 OVERHANG = 9.0
 """How many times their own hold jaws bear work that nothing else carries, or its half diameter."""
+LEAST_JAWS = 2.9
+"""The thinnest work in millimetres that jaws close on: their corners meet before."""
 WARNED = ("no-wall", "slips", "blade-reach", "grip-lever", "bar-over-bore", "thin-wall", "tap-reach", "holder-short")
 
 
@@ -92,6 +94,8 @@ class Bench:
         grip = act.grip
         self.face, self.out, self.grip, self.length = grip.faces, grip.stick_out_mm, grip.across_mm, grip.length_mm
         self.held, self.carried, self.clamped, self.on_flats = True, False, grip.clamped, grip.flats
+        if grip.across_mm < LEAST_JAWS and not grip.clamped and "jaws-small" not in self.told:
+            self.refuse(key, f"jaws do not close on {grip.across_mm:.2f}")
         if grip.length_mm < 1.9:
             self.refuse(key, f"jaws have {grip.length_mm:.2f} mm")
         there = self.span(self.out + STEP, min(self.out + self.length, self.whole) - STEP)

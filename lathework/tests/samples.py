@@ -154,6 +154,7 @@ def bore(thread: str = "", across: str = "", depth: str = "", end: str = "right"
             "count": "",
             "by": "boring-tool",
             "undercut": "",
+            "around": "",
             **_FIT,
         }
         | more

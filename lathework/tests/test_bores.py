@@ -12,7 +12,15 @@ from lathework.drawing.part.layout import WIDE
 from lathework.drawing.part.view import part_sheet
 from lathework.errors import InvalidDocument
 from lathework.job.document import read_document
+from lathework.planning.plan import Plan
 from lathework.tests.samples import PARTED, body, bore, document, kinds, plan, section, step, value
+from lathework.tests.samples import said as all_said
+
+
+def burrs(made: Plan) -> str:
+    """What is told where its burrs come off; "" where that is no step."""
+    return "".join(all_said(one) for one in made.operations if one.kind == "deburr")
+
 
 SMALL = bore("#4-40", depth="1/4", end="left")
 """A thread, where the holes looked at have none."""
@@ -88,17 +96,38 @@ class Holes(unittest.TestCase):
         axial = bore("1/4-20", depth="3/4")
         for at, depth, met in (("1.05", "", True), ("1.2", "", False), ("0.5", "1/4", False), ("0.5", "1/2", True)):
             made = plan(body(axial, bore(across="1/8", end="across", at=at, depth=depth)))
-            found = step(made, "cross-countersink")
             with self.subTest(at=at, depth=depth):
-                self.assertEqual("Deburr" in " ".join(found.notes if found else ()), met)
+                self.assertEqual("where the hole across comes out" in burrs(made), met)
+
+    def test_a_hole_in_a_wall_goes_no_further_than_the_wall(self) -> None:
+        """1 in over a 1/2 in hole: a wall of 1/4. Asked 1/4 deep or more, a 1/8 hole is drilled 1/4 and its point (0.3
+        of it, a drill of 118 degrees); M5 in it is tapped right through: eight turns of thread and the tap's lead."""
+        hollow = bore(across="1/2")
+        for depth in ("1/4", "3/8"):
+            made = plan(body(hollow, bore(across="1/8", end="across", at="1", depth=depth)))
+            self.assertAlmostEqual(value(made, "cross-drill", "depth"), 0.25 + 0.3 * 0.125, delta=0.003)
+        inside = plan(body(hollow, bore(across="1/8", end="across", at="1", depth="0.1")))
+        self.assertAlmostEqual(value(inside, "cross-drill", "depth"), 0.1 + 0.3 * 0.125, delta=0.003)
+        self.assertEqual(burrs(inside).count("inside"), 0)
+        tapped = plan(body(hollow, bore("M5", end="across", at="1", depth="1/4")))
+        self.assertGreaterEqual(value(tapped, "cross-tap", "turns"), 6.35 / 0.8 + 4)
+
+    def test_burrs_come_off_before_anything_is_fitted(self) -> None:
+        """Flats, a keyway, a hole right through that the blade opens: one step, after the last that leaves one."""
+        hexed = [section("hexagon", "1/2", across="0.8"), section("round", across="1", key="1/4")]
+        made = plan(body(bore(across="3/8"), **{"part.sections": hexed, "part.afterwards": "Wax it."}))
+        keys = [operation.key for operation in made.operations]
+        self.assertEqual(keys[-2:], ["deburr", "fit"])
+        for place in ("edges of the flats", "edges of the keyway", "that the blade opened"):
+            self.assertIn(place, burrs(made))
+        self.assertEqual(burrs(plan(body())), "")
 
     def test_threads_are_cleaned_only_where_a_hole_goes_through_them(self) -> None:
         """Half an inch of thread at the right end of a 2 in stud: a 1/4 hole at 0.6 cuts it, one at 0.7 does not."""
         for at, cut in (("0.6", True), ("0.7", False)):
             sections = [section("thread", "1/2", thread="3/8-16"), section("bar")]
             made = plan(body(bore(across="1/4", end="across", at=at)) | {"part.sections": sections})
-            found = step(made, "cross-countersink")
-            self.assertEqual("thread file" in " ".join(found.notes if found else ()), cut)
+            self.assertEqual("thread file" in burrs(made), cut)
 
     def test_a_hole_to_be_bored_is_drilled_from_the_racks_of_the_job(self) -> None:
         """1-12 UNF at 75 %, 0.9188 in: an inch job that names no drills takes 57/64, not 22.9 mm."""

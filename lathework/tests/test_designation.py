@@ -10,6 +10,7 @@ from hypothesis import strategies as st
 from lathework.errors import InputError
 from lathework.threads.designation import read_called, read_designation
 from lathework.threads.library import library
+from lathework.threads.limits import internal_limits
 
 READ = (
     ("3/8-16", "3/8-16 UNC"),
@@ -220,6 +221,40 @@ class TwoBehindOneName(unittest.TestCase):
             "G1/4 A",
         ):
             read_designation(text)
+
+    def test_a_nut_by_its_bore_and_count(self) -> None:
+        """1 in and 24 to the inch: 1 + 1.0825 / 24 = 1.0451. M8 is bored 6.647 to 6.912 (ISO 965-1, 6H), 3/8-16 UNC-2B
+        0.307 to 0.321 in (ASME B1.1), G1/2 18.631 to 19.172 mm (ISO 228-1)."""
+        for typed, name in (
+            ("1 in bore, 24 to the inch", "1.045-24 UNS"),
+            ("bore 1, 24 tpi", "1.045-24 UNS"),
+            ("bore 6.647 mm, 1.25 mm", "M8"),
+            ("6.912 mm bore 1.25 mm pitch", "M8"),
+            ("hole 0.307 16 tpi", "3/8-16 UNC"),
+            ("nut bore 0.321 x 16", "3/8-16 UNC"),
+            ("bore of 5/16, 16 tpi", "3/8-16 UNC"),
+            ("bore 19.172 mm 14 tpi", "G1/2"),
+        ):
+            with self.subTest(typed), self.assertRaises(InputError) as asked:
+                read_designation(typed)
+            self.assertEqual(asked.exception.code, "ambiguous")
+            self.assertIn(name, asked.exception.choices)
+            self.assertTrue(all(read_designation(one) for one in asked.exception.choices))
+        for typed in ("bore 0 24 tpi", "bore 1 0 tpi", "bore 1/0 24 tpi", "bore 1", "bore", "24 bore tpi"):
+            with self.subTest(typed), self.assertRaises(InputError):
+                read_designation(typed)
+
+    def test_every_nut_is_among_those_its_bore_may_be(self) -> None:
+        """Whatever bore the class of a nut allows, its own thread is offered: by the standards' limits."""
+        for thread in library():
+            limits = internal_limits(thread) if not thread.taper and thread.family != "trapezoidal" else None
+            if limits is None or thread.single_point or thread.starts > 1:
+                continue
+            count = f"{thread.tpi:g} tpi" if thread.tpi else f"{thread.pitch:g} mm"
+            for bore in (limits.minor.minimum, limits.minor.maximum):
+                with self.subTest(thread.designation, bore=bore), self.assertRaises(InputError) as asked:
+                    read_designation(f"bore {bore:.4f} {thread.unit}, {count}")
+                self.assertIn(thread.designation, asked.exception.choices)
 
     def test_a_stored_job_is_read_as_it_was(self) -> None:
         for text, name in (("1/4 bsp", "G1/4"), ("5/16-32", "5/16-32 UNEF")):

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 import unittest
+from collections.abc import Sequence
 from itertools import product
 from typing import Any
 
@@ -17,6 +18,7 @@ from lathework.holders.asks import HOLDER_KINDS, HolderKind
 from lathework.holders.design import Design
 from lathework.holders.workshop import OWN, OWN_FIELDS, OWN_SPANS, designed
 from lathework.job.document import read_document
+from lathework.part.bores import BoreWork
 from lathework.planning.plan import Plan, make_plan
 from lathework.shop.typing.lines import read_lines
 from lathework.threads.designation import read_designation
@@ -190,7 +192,7 @@ class DieStock(unittest.TestCase):
         design = designed("die-stock", typed)
         ring, handle = (make_plan(job) for job in read_document(design.document).parts)
         ((ring_long, ring_across),) = sections(ring)
-        (pocket, way, across) = ring.work.bores
+        (pocket, way, across, *screws) = ring.work.bores
         assert pocket.bore.depth is not None and across.bore.at is not None
         self.assertTrue(0.02 <= pocket.drill_mm - die <= 0.13, pocket.drill_mm - die)
         self.assertLess(pocket.bore.depth.mm, thick)
@@ -209,8 +211,19 @@ class DieStock(unittest.TestCase):
         self.assertTrue(
             screwed.thread.major_mm / 2 + 2.9 < across.bore.at.mm < ring_long - screwed.thread.major_mm / 2 - 2.9
         )
+        self.check_screws(screws, thick, wall)
         reach = ring_across / 2 + held.length.mm
         self.assertGreaterEqual(reach, 2.5 * die - 0.1)
+
+    def check_screws(self, screws: Sequence[BoreWork], thick: float, wall: float) -> None:
+        """One over the split and four beside it press on the middle of the die's rim, through the wall."""
+        self.assertEqual([one.bore.count for one in screws], [1, 4])
+        for one in screws:
+            assert one.bore.thread is not None and one.bore.at is not None and one.bore.depth is not None
+            self.assertAlmostEqual(one.bore.at.mm, thick / 2, delta=0.02)
+            self.assertAlmostEqual(one.bore.depth.mm, wall, delta=0.02)
+            self.assertTrue(one.bore.thread.major_mm <= 0.6 * thick or one.bore.thread.designation == "M3")
+            self.assertIn("split", one.bore.around)
 
     def test_the_handles_bring_the_torque(self) -> None:
         """1-8 UNC in mild steel: 2000 N/mm² x 3.175² x 25.4 / 8000 = 64 N m sharp, 128 dull: 320 mm at 2 x 200 N."""
@@ -278,16 +291,22 @@ class TapHolder(unittest.TestCase):
         """Shank and bar slide in, meet nowhere, and the air gets out between them."""
         design = designed("tap-holder", {"shank": f"{shank:.2f}", "bar": f"{bar:.2f}", "unit": "mm"})
         plan = made(design)
-        holes = {one.bore.end if one.bore.depth else "vent": one for one in plan.work.bores}
+        *inside, screws, tommy = plan.work.bores
+        holes = {one.bore.end if one.bore.depth else "vent": one for one in inside}
         tap = holes["right"]
         opened = tap.limits.aim_mm if tap.bore.reamed and tap.limits else tap.drill_mm
         self.assertTrue(0.0 < opened - shank <= 0.06, opened - shank)
         self.assertTrue(0.005 <= holes["left"].drill_mm - bar <= 0.06)
         ((long, outside),) = sections(plan)
-        deep = [one.bore.depth.mm for one in holes.values() if one.bore.depth is not None]
+        deep = [sized.mm for end in ("left", "right") if (sized := holes[end].bore.depth) is not None]
         self.assertGreaterEqual(long - sum(deep), 5.9)
         self.assertLess(holes["vent"].drill_mm, max(shank, 4.1))
         self.assertGreaterEqual(outside - max(shank, bar), 11.9)
+        assert tommy.bore.at is not None and screws.bore.depth is not None
+        self.assertGreaterEqual(tommy.bore.at.mm - tommy.drill_mm / 2 - deep[1], 2.9)
+        self.assertGreaterEqual(long - deep[0] - tommy.bore.at.mm - tommy.drill_mm / 2, 2.9)
+        self.assertEqual(screws.bore.count, 2)
+        self.assertAlmostEqual(screws.bore.depth.mm, (outside - shank) / 2, delta=0.02)
 
     def test_every_planted_fault_is_found(self) -> None:
         good = {"shank": "3/8", "bar": "1/2"}
@@ -346,7 +365,8 @@ class Floating(unittest.TestCase):
         design = designed("floating", FLOATING)
         head, body = (make_plan(job) for job in read_document(design.document).parts)
         ((head_long, across),), ((body_long, outside),) = sections(head), sections(body)
-        pocket, way = head.work.bores
+        pocket, way, *screws = head.work.bores
+        self.assertEqual([one.bore.count for one in screws], [1, 4])
         told = millimetres(design)
         self.assertTrue(0.02 <= pocket.drill_mm - 25.4 <= 0.1)
         self.assertGreater(way.drill_mm, 12.7)

@@ -120,6 +120,20 @@ class OutOfTheShop(unittest.TestCase):
         self.assertIn(round(told.job.setup.groove_blade.mm, 3), owned)
         self.assertTrue(all(need.thing for need in needs(told, things) if "blade" in need.what))
 
+    def test_jaws_close_on_what_they_hold(self) -> None:
+        """Half-inch bar: a chuck that closes on 2 to 10 mm does not take it, one of 80 mm does; a collet stands in."""
+
+        def jaws(*lines: tuple[str, dict[str, str]]) -> list[Need]:
+            chucks = [read_thing("chuck", {"id": f"c{n}", "form": form, **of}) for n, (form, of) in enumerate(lines)]
+            return [one for one in needs(made(chucks), chucks) if one.what.startswith("jaws")]
+
+        small, large = {"least": "2 mm", "most": "10 mm"}, {"least": "3 mm", "most": "80 mm"}
+        self.assertEqual(jaws(("three-jaw", large)), [])
+        self.assertEqual(jaws(("three-jaw", small), ("four-jaw", large)), [])
+        (missing,) = jaws(("three-jaw", small))
+        self.assertIsNone(missing.thing)
+        self.assertIn("10 mm at most", missing.note)
+
     def test_the_sound_die_is_taken_before_the_worn_and_the_proven_before_the_untried(self) -> None:
         things = shop("3/8-16 die worn; 3/8-16 die; 3/8-16 die")
         self.assertEqual(made(things).job.part.sections[0].die, "t1")

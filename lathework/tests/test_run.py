@@ -178,6 +178,11 @@ class Otherwise(unittest.TestCase):
         long = self.bar("12", section("thread", "250", thread="M12"))
         self.assertEqual(told(long)["holder-short"], "method.holder")
 
+    def test_jaws_do_not_close_on_a_wire(self) -> None:
+        for bar, small in (("2.5", True), ("3", False), ("6", False)):
+            made = self.bar(bar, section("bar", "8"))
+            self.assertEqual("jaws-small" in told(made), small, bar)
+
     def test_nothing_is_run_twice_that_goes(self) -> None:
         """The usual plan is taken as it is where it goes."""
         self.assertEqual(plan().work.otherwise, plan(SCREW).work.otherwise)

@@ -9,7 +9,7 @@ from lathework.part.model import Part
 
 Of = Literal["part", "end", "section", "edge", "hole"]
 STEP_KINDS: Mapping[str, Of] = {
-    **dict.fromkeys(("saw", "saw-off", "part-begin", "part-off", "fit"), "part"),
+    **dict.fromkeys(("saw", "saw-off", "part-begin", "part-off", "deburr", "fit"), "part"),
     **dict.fromkeys(("hold", "face", "centre", "carry", "steady", "push-in", "draw-out"), "end"),
     **dict.fromkeys(
         (

@@ -183,11 +183,17 @@ def part_off(work: Work, chucking: Chucking, *, begun: bool) -> Operation | None
             *(() if spare else (PIP, *((OTHER_MOUTH,) if work.part.tapped_through else ()))),
         ),
         dimensions=(_as_parted(overall, spare),),
-        acts=(PartOff("", Cut(far, overall + spare, chucking.bar_mm, 0.0)),),
+        acts=(PartOff("", Cut(far, overall + spare, chucking.bar_mm, 0.0), _opens(work, spare)),),
         chucking=chucking.number,
         figure_words=axis_word(work),
         makes=makes(length=overall + spare),
     )
+
+
+def _opens(work: Work, spare_mm: float) -> bool:
+    """Whether the blade comes out in a plain hole right through, at an end that is not faced again."""
+    through = any(one.depth is None and one.end != "across" for one in work.part.bores)
+    return through and not spare_mm and not work.part.tapped_through
 
 
 def _as_parted(overall_mm: float, spare_mm: float) -> Dimension:

@@ -64,7 +64,7 @@ def mill_flats(work: Work, chucking: Chucking, placed: Placed, grip: Grip) -> Op
             "No mill? File them against rollers set to the depth, spindle locked at each flat.",
         ),
         dimensions=measures.flats(across.mm, start),
-        acts=(Mill(placed.section.id, Cut(placed.far_mm, placed.near_mm, start, across.mm)),),
+        acts=(Mill(placed.section.id, Cut(placed.far_mm, placed.near_mm, start, across.mm), ("flats",)),),
         chucking=chucking.number,
         makes=makes(shape=shape, across=across.mm, length=placed.far_mm - placed.near_mm),
     )

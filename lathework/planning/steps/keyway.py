@@ -69,7 +69,7 @@ def mill_keyway(work: Work, chucking: Chucking, placed: Placed, key: Length) -> 
         cautions=(cautions.MILLING,),
         notes=(OVER_THE_AXIS, TOUCH, DRY_FIT, NO_MILL),
         dimensions=(measures.keyway(left, across),),
-        acts=(Mill(section.id),),
+        acts=(Mill(section.id, raised=("keyway",)),),
         chucking=chucking.number,
         makes=makes(wide=key.mm, deep=in_mm(figures["deep"]), length=in_mm(figures["length"])),
     )
@@ -98,7 +98,7 @@ def plane_keyway(work: Work, chucking: Chucking, bore_work: BoreWork, key: Lengt
         edge="",
         cautions=(cautions.PLANE,),
         notes=(SQUARE_TOOL, FULL_DEPTH, DRY_FIT, "A push broach with its bush is quicker, where one is owned."),
-        acts=(Mill(bore.id),),
+        acts=(Mill(bore.id, raised=("keyway",)),),
         chucking=chucking.number,
         makes=makes(wide=key.mm, deep=deep),
     )

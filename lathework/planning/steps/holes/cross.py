@@ -6,17 +6,17 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from lathework import cautions
-from lathework.figures import AS_TYPED, GEOMETRY, Figure, Given
-from lathework.holes.depth import countersink
-from lathework.lathe.acts import Mill
+from lathework.figures import AS_TYPED, GEOMETRY, Figure, Given, added
+from lathework.holes.depth import POINT_SHARE, countersink
+from lathework.lathe.acts import Burr, Mill
 from lathework.methods.tap import TAP_HOLDINGS
 from lathework.part.bore_sizes import cut_threads, depth_figure, meets, thickness_mm, wall_across_mm
 from lathework.part.bores import BoreWork, spoken
 from lathework.part.end_words import end_words
 from lathework.part.ends import near_end
 from lathework.planning.chucking import Chucking
-from lathework.planning.operation import Operation, keyed, makes
-from lathework.planning.positions import typed
+from lathework.planning.operation import Operation, keyed, makes, quoted
+from lathework.planning.positions import along, given_mm, typed
 from lathework.planning.steps import measures
 from lathework.planning.steps.holes.boring import drilling_speed
 from lathework.planning.steps.holes.chasing import try_screw
@@ -60,7 +60,7 @@ EACH_WALL = (
 
 
 def _wall_mm(work: Work, bore_work: BoreWork) -> float | None:
-    """How thick each wall is where the part is hollow there, in millimetres; None in solid metal."""
+    """How thick the wall is that it goes through into a hollow, in millimetres; None in solid metal."""
     return wall_across_mm(work.part, bore_work, [one for one in work.bores if one.bore.end != "across"])
 
 
@@ -89,18 +89,29 @@ def _set_up(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
         edge="",
         cautions=(cautions.CROSS_DRILL,),
         notes=(
+            *((f"Where: {quoted(bore_work.bore.around)}.",) if bore_work.bore.around else ()),
             *((INDEXED,) if bore_work.bore.count > 1 else ()),
             "Find the top with a rule laid across under the drill's point: level when it is on the axis.",
         ),
         acts=(Mill(bore_work.bore.id),),
         chucking=chucking.number,
         figure_words="at",
-        makes=makes(place=at.mm),
+        makes=makes(place=at.mm, **({"around": bore_work.bore.around} if bore_work.bore.around else {})),
     )
 
 
+def _deep(work: Work, bore_work: BoreWork) -> Figure:
+    """How deep it is drilled, to the point: where it opens into a hollow, no further than through the wall."""
+    wall, unit = _wall_mm(work, bore_work), work.job.unit
+    if wall is None or bore_work.bore.depth is None:
+        return depth_figure(bore_work, thickness_mm(work.part, bore_work.bore), 0.0, unit)
+    point = 0.0 if bore_work.bored else POINT_SHARE * bore_work.drill_mm
+    inputs = (given_mm("wall there", wall, unit), given_mm("point", point, unit))
+    return along(work, "drill deep", wall + point, added(inputs), *inputs)
+
+
 def _drill(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
-    depth = depth_figure(bore_work, thickness_mm(work.part, bore_work.bore), 0.0, work.job.unit)
+    depth = _deep(work, bore_work)
     figures = {"drill": bore_work.drill, "depth": depth, "speed": drilling_speed(work, bore_work.drill_mm)}
     pilot, first = pilot_drill(work, bore_work), "Drill "
     if pilot is not None:
@@ -132,8 +143,15 @@ def _drill(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
     )
 
 
+def _raised(work: Work, bore_work: BoreWork) -> tuple[Burr, ...]:
+    """The burrs it leaves beside its mouths: in the hole it comes out in, in the threads it cuts."""
+    along_axis = [one for one in work.bores if one.bore.end != "across"]
+    crosses = any(meets(work.part, bore_work, one, work.job.unit) for one in along_axis)
+    cuts = cut_threads(work.part, bore_work.bore)
+    return (*(("crossing",) if crosses else ()), *(("threads",) if cuts else ()))
+
+
 def _mouths(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread | None) -> Operation:
-    opens = [meets(work.part, bore_work, one, work.job.unit) for one in work.bores if one.bore.end != "across"]
     figures = {"across": countersink(thread)} if thread is not None else {}
     both = " both sides" if bore_work.bore.depth is None else ""
     return Operation(
@@ -146,19 +164,7 @@ def _mouths(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread 
         tool="countersink in the drill press",
         edge="",
         cautions=(cautions.CROSS_DRILL,),
-        notes=(
-            *(
-                ("Deburr where it meets the hole along the axis: run the drill or the tap through that once more.",)
-                if any(opens)
-                else ()
-            ),
-            *(
-                ("Run the die or a thread file over the threads it cut.",)
-                if cut_threads(work.part, bore_work.bore)
-                else ()
-            ),
-        ),
-        acts=(Mill(bore_work.bore.id),),
+        acts=(Mill(bore_work.bore.id, raised=_raised(work, bore_work)),),
         chucking=chucking.number,
         figure_words="" if thread is not None else "burr off",
         makes=makes(across=in_mm(figures["across"])) if figures else "",
@@ -169,7 +175,7 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
     bore = bore_work.bore
     wall = _wall_mm(work, bore_work)
     deep = wall or (thickness_mm(work.part, bore) if bore.depth is None else bore.depth.mm)
-    turns = turns_of(thread, deep, through=bore.depth is None)
+    turns = turns_of(thread, deep, through=wall is not None or bore.depth is None)
     figures = {"turns": turns, **driven(work, bore_work), **torques(work, bore_work, thread, BY_HAND)}
     if bore.depth is not None:
         figures["deep"] = typed("full thread", bore.depth, fine=False)
@@ -177,7 +183,7 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
         key=keyed("cross-tap", bore_work.bore.id),
         kind="tap",
         title="Tap the hole across",
-        sentence=(EACH_WALL if wall else IN_ALL) + ending(work, figures),
+        sentence=(EACH_WALL if wall and bore.depth is None else IN_ALL) + ending(work, figures),
         headline="turns",
         figures=figures,
         tool=f"{thread.designation} tap: {tap_order(bore_work)}",

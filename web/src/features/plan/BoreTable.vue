@@ -110,6 +110,13 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
           v-bind="edit(at, 'at')"
         />
         <InlineField
+          v-if="bore.end === 'across'"
+          :label="`Hole ${at + 1}, where round the part`"
+          before="round the part"
+          placeholder="anywhere"
+          v-bind="edit(at, 'around')"
+        />
+        <InlineField
           :label="`Hole ${at + 1}, depth`"
           before="deep"
           figure

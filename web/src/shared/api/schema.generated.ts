@@ -1971,6 +1971,11 @@ export interface components {
              */
             across?: string;
             /**
+             * Around
+             * @default
+             */
+            around?: string;
+            /**
              * At
              * @default
              */
