@@ -7,7 +7,8 @@ from lathework.job.fit_checks import check_bored_fit, check_key
 from lathework.job.job_reader import JobReader
 from lathework.lengths import Length
 from lathework.methods.chase import LEAST_BORE_MM
-from lathework.part.bore_sizes import largest_mm, thickness_mm, wall_mm
+from lathework.part.across import thickness_mm
+from lathework.part.bore_sizes import largest_mm, wall_mm
 from lathework.part.model import TAPS, Bore, Cutter, Mouth, Part
 
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Iterator
+from collections.abc import Iterator
 from dataclasses import replace
 from math import fsum
 
@@ -139,7 +139,7 @@ def _narrowing_mm(thread: Thread) -> float:
     return TAPER * convert(lengths.gauge_length.value, thread.unit, "mm") if lengths is not None else 0.0
 
 
-def _outside_mm(part: Part, number: int) -> float:
+def outside_mm(part: Part, number: int) -> float:
     """What a section leaves round a hole: its flats, the root of its thread, or its diameter."""
     section, outside = part.sections[number], nominal_mm(part, number)
     if section.thread is not None:
@@ -152,7 +152,7 @@ def _outside_mm(part: Part, number: int) -> float:
     return min(outside, part.stock.across.mm) if section.shape == "bar" and form in FORM_FLATS else outside
 
 
-def _spans(part: Part) -> Iterator[tuple[float, float, int]]:
+def spans(part: Part) -> Iterator[tuple[float, float, int]]:
     """Where each section begins and ends behind the right-hand end (millimetres), and its number."""
     near = 0.0
     for number, section in enumerate(part.sections):
@@ -165,8 +165,8 @@ def _least_mm(part: Part, bore: Bore, depth_mm: float) -> float:
     whole = part.overall_mm
     return min(
         (
-            _outside_mm(part, number)
-            for near, far, number in _spans(part)
+            outside_mm(part, number)
+            for near, far, number in spans(part)
             if (near if bore.end == "right" else whole - far) < depth_mm - _ALIKE_MM
         ),
         default=float("inf"),
@@ -184,55 +184,6 @@ def wall_mm(part: Part, bore: Bore, drilled: tuple[float, float] | None = None) 
         return wall
     across, deep = drilled
     return min(wall, (_least_mm(part, bore, deep) - across) / 2)
-
-
-def thickness_mm(part: Part, bore: Bore) -> float:
-    """How thick the part is where a hole across it goes through, in millimetres."""
-    at = bore.at.mm if bore.at is not None else 0.0
-    number = next((number for _, far, number in _spans(part) if at < far), None)
-    if number is None:
-        return _outside_mm(part, len(part.sections) - 1)
-    section = part.sections[number]
-    if section.across is not None and section.shape in MILLED:
-        return section.across.mm
-    return part.stock.across.mm if section.shape == "bar" else nominal_mm(part, number)
-
-
-def meets(part: Part, across: BoreWork, along: BoreWork, unit: LengthUnit) -> bool:
-    """Whether a hole across the part opens into one along its axis, as deep as `unit` tells that both are drilled."""
-    at, thick = across.bore.at, thickness_mm(part, across.bore)
-    assert at is not None
-    deep, long = (
-        convert(depth_figure(found, whole, 0.0, unit).value, unit, "mm")
-        for found, whole in ((across, thick), (along, part.overall_mm))
-    )
-    mouth = at.mm if along.bore.end == "right" else part.overall_mm - at.mm
-    return mouth - across.drill_mm / 2 < long and deep > (thick - along.drill_mm) / 2
-
-
-def wall_across_mm(part: Part, across: BoreWork, along: Iterable[BoreWork]) -> float | None:
-    """How thick each wall is that a hole across goes through where the holes `along` have taken the middle, in
-    millimetres; None where it goes through solid metal, or ends in the wall."""
-    at, deep = across.bore.at, across.bore.depth
-    if at is None:
-        return None
-    thick, hollow = thickness_mm(part, across.bore), 0.0
-    for one in along:
-        mouth = at.mm if one.bore.end == "right" else part.overall_mm - at.mm
-        if one.bore.depth is None or mouth < one.bore.depth.mm:
-            hollow = max(hollow, one.drill_mm)
-    wall = (thick - hollow) / 2
-    ends_inside = deep is not None and deep.mm < wall - _ALIKE_MM
-    return wall if hollow > across.drill_mm and not ends_inside else None
-
-
-def cut_threads(part: Part, bore: Bore) -> bool:
-    """Whether a hole across goes through the thread of a section."""
-    at, half = bore.at.mm if bore.at is not None else 0.0, largest_mm(bore) / 2
-    return any(
-        part.sections[number].thread is not None and near < at + half and far > at - half
-        for near, far, number in _spans(part)
-    )
 
 
 def wall_figure(part: Part, bore_work: BoreWork, deep_mm: float, unit: LengthUnit) -> Figure:

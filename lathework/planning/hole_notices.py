@@ -10,7 +10,8 @@ from lathework.holes.depth import THIN_WALL, likely_breaks
 from lathework.holes.percent import percent_thread
 from lathework.lathe.breach import Breach
 from lathework.methods.ways.choose import INSIDE
-from lathework.part.bore_sizes import FLOOR_MM, depth_figure, largest_mm, thickness_mm, wall_mm
+from lathework.part.across import thickness_mm
+from lathework.part.bore_sizes import FLOOR_MM, depth_figure, largest_mm, wall_mm
 from lathework.part.bores import BoreWork, bore_work, much_nearer
 from lathework.part.model import TAPS, Bore
 from lathework.planning.chucking import Chucking

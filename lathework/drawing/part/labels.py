@@ -9,7 +9,7 @@ from lathework.drawing.part.layout import CHAR, LABEL_ROW, Layout
 from lathework.drawing.part.outline import drawn_mm
 from lathework.drawing.part.tools import tool_figures
 from lathework.drawing.shapes import Label, Path
-from lathework.part.bore_sizes import thickness_mm
+from lathework.part.across import thickness_mm
 from lathework.part.model import Bore
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Operation

@@ -5,7 +5,8 @@ from __future__ import annotations
 from lathework.drawing.part.layout import Layout
 from lathework.drawing.shapes import Line, Path, mirrored
 from lathework.holes.depth import POINT_SHARE, countersink
-from lathework.part.bore_sizes import depth_figure, largest_mm, thickness_mm
+from lathework.part.across import thickness_mm
+from lathework.part.bore_sizes import depth_figure, largest_mm
 from lathework.part.bores import BoreWork
 from lathework.part.finished_holes import UNDERCUT_MM
 from lathework.planning.chucking import Chucking

@@ -6,20 +6,21 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from lathework import cautions
-from lathework.figures import AS_TYPED, GEOMETRY, Figure, Given, added
-from lathework.holes.depth import POINT_SHARE, countersink
-from lathework.lathe.acts import Burr, Mill
+from lathework.figures import AS_TYPED, GEOMETRY, Figure, Given
+from lathework.holes.depth import countersink
+from lathework.lathe.acts import Mill
 from lathework.methods.tap import TAP_HOLDINGS
-from lathework.part.bore_sizes import cut_threads, depth_figure, meets, thickness_mm, wall_across_mm
+from lathework.part.across import thickness_mm
 from lathework.part.bores import BoreWork, spoken
 from lathework.part.end_words import end_words
 from lathework.part.ends import near_end
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes, quoted
-from lathework.planning.positions import along, given_mm, typed
+from lathework.planning.positions import typed
 from lathework.planning.steps import measures
 from lathework.planning.steps.holes.boring import drilling_speed
 from lathework.planning.steps.holes.chasing import try_screw
+from lathework.planning.steps.holes.cross_depth import drilled_deep, raised, wall_there_mm
 from lathework.planning.steps.holes.hole import DEEP_RATIO, PECK
 from lathework.planning.steps.holes.pilot import pilot_drill, pilot_figure
 from lathework.planning.steps.holes.reaming import ream
@@ -59,11 +60,6 @@ EACH_WALL = (
 )
 
 
-def _wall_mm(work: Work, bore_work: BoreWork) -> float | None:
-    """How thick the wall is that it goes through into a hollow, in millimetres; None in solid metal."""
-    return wall_across_mm(work.part, bore_work, [one for one in work.bores if one.bore.end != "across"])
-
-
 def _indexed(bore_work: BoreWork) -> dict[str, Figure]:
     """How many holes there are round the part, and how far it is turned between them; nothing for one."""
     count = bore_work.bore.count
@@ -100,18 +96,8 @@ def _set_up(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
     )
 
 
-def _deep(work: Work, bore_work: BoreWork) -> Figure:
-    """How deep it is drilled, to the point: where it opens into a hollow, no further than through the wall."""
-    wall, unit = _wall_mm(work, bore_work), work.job.unit
-    if wall is None or bore_work.bore.depth is None:
-        return depth_figure(bore_work, thickness_mm(work.part, bore_work.bore), 0.0, unit)
-    point = 0.0 if bore_work.bored else POINT_SHARE * bore_work.drill_mm
-    inputs = (given_mm("wall there", wall, unit), given_mm("point", point, unit))
-    return along(work, "drill deep", wall + point, added(inputs), *inputs)
-
-
 def _drill(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
-    depth = _deep(work, bore_work)
+    depth = drilled_deep(work, bore_work)
     figures = {"drill": bore_work.drill, "depth": depth, "speed": drilling_speed(work, bore_work.drill_mm)}
     pilot, first = pilot_drill(work, bore_work), "Drill "
     if pilot is not None:
@@ -143,14 +129,6 @@ def _drill(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
     )
 
 
-def _raised(work: Work, bore_work: BoreWork) -> tuple[Burr, ...]:
-    """The burrs it leaves beside its mouths: in the hole it comes out in, in the threads it cuts."""
-    along_axis = [one for one in work.bores if one.bore.end != "across"]
-    crosses = any(meets(work.part, bore_work, one, work.job.unit) for one in along_axis)
-    cuts = cut_threads(work.part, bore_work.bore)
-    return (*(("crossing",) if crosses else ()), *(("threads",) if cuts else ()))
-
-
 def _mouths(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread | None) -> Operation:
     figures = {"across": countersink(thread)} if thread is not None else {}
     both = " both sides" if bore_work.bore.depth is None else ""
@@ -164,7 +142,7 @@ def _mouths(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread 
         tool="countersink in the drill press",
         edge="",
         cautions=(cautions.CROSS_DRILL,),
-        acts=(Mill(bore_work.bore.id, raised=_raised(work, bore_work)),),
+        acts=(Mill(bore_work.bore.id, raised=raised(work, bore_work)),),
         chucking=chucking.number,
         figure_words="" if thread is not None else "burr off",
         makes=makes(across=in_mm(figures["across"])) if figures else "",
@@ -173,7 +151,7 @@ def _mouths(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread 
 
 def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:
     bore = bore_work.bore
-    wall = _wall_mm(work, bore_work)
+    wall = wall_there_mm(work, bore_work)
     deep = wall or (thickness_mm(work.part, bore) if bore.depth is None else bore.depth.mm)
     turns = turns_of(thread, deep, through=wall is not None or bore.depth is None)
     figures = {"turns": turns, **driven(work, bore_work), **torques(work, bore_work, thread, BY_HAND)}
@@ -205,7 +183,7 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
 def _try(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:
     """Try what goes in a hole across, as in one along the axis."""
     bore, unit = bore_work.bore, work.job.unit
-    wall = _wall_mm(work, bore_work)
+    wall = wall_there_mm(work, bore_work)
     through = convert(wall or thickness_mm(work.part, bore), "mm", unit)
     there = "wall there" if wall else "thickness there"
     deep = (
