@@ -88,6 +88,7 @@ class StepShown:
     passes_told: str
     passes_end: str
     zero: str
+    oil: str
 
 
 @answer
@@ -170,6 +171,7 @@ def step_shown(operation: Operation, *, working: bool = True) -> StepShown:
         passes_told=operation.passes_told,
         passes_end=operation.passes_end,
         zero=operation.zero,
+        oil=operation.oil,
     )
 
 

@@ -25,7 +25,10 @@ from lathework.planning.otherwise import USUAL, Otherwise, swapped
 from lathework.planning.threads.thread_work import CUT_MM, ThreadWork, thread_work_of
 from lathework.units import LengthUnit
 
-DRY = ("dry", "none", "none (cut dry)")
+NO_OIL = "none"
+"""How what is put on the tool begins where that is nothing."""
+CUT_DRY = f"{NO_OIL} (cut dry)"
+DRY = ("dry", NO_OIL, CUT_DRY)
 """How somebody says that nothing is put on the tool."""
 
 
@@ -56,13 +59,18 @@ class Work:
         """What is put on the tool: the shop's own where it was said, else what the metal wants."""
         own = self.job.method.lubricant
         if own.strip().lower() in DRY:
-            return "none (cut dry)"
+            return CUT_DRY
         return quoted(own) or self.job.material.lubricant
+
+    @property
+    def dry(self) -> bool:
+        """Whether nothing is put on the tool."""
+        return self.lubricant.startswith(NO_OIL)
 
     @property
     def dry_against_advice(self) -> bool:
         """Whether a metal that wants oil is to be cut dry."""
-        return self.lubricant.startswith("none") and not self.job.material.lubricant.startswith("none")
+        return self.dry and not self.job.material.lubricant.startswith(NO_OIL)
 
     @property
     def part(self) -> Part:

@@ -23,14 +23,10 @@ STOP = (
 )
 
 
-def _dry(work: Work) -> bool:
-    return work.lubricant.startswith("none")
-
-
 def _notes(work: Work, chucking: Chucking, thread_work: ThreadWork, seconds: float) -> tuple[str, ...]:
     job, thread = work.job, thread_work.thread
     notes = [
-        f"Lubricant{'' if _dry(work) else ', plenty of it'}: {work.lubricant}.",
+        f"Lubricant{'' if work.dry else ', plenty of it'}: {work.lubricant}.",
         "Chasers of one set, each in the slot of its number, standing out of the head alike, their chamfers ground "
         "alike.",
         "Push until the chasers draw themselves on, then let the head follow.",
@@ -71,7 +67,7 @@ def run_head(work: Work, chucking: Chucking, placed: Placed, thread_work: Thread
         kind="thread",
         title="Run the die head on",
         sentence="Set the stop so that the head meets it after {stop} of thread; it opens a little later. "
-        f"Close the head{'' if _dry(work) else ', oil on'}. "
+        f"Close the head{'' if work.dry else ', oil on'}. "
         "Run it on at {speed} or slower. Leave "
         "the spindle running and draw the open head back.",
         headline="stop",

@@ -30,6 +30,7 @@ from lathework.planning.steps.holes.tap_words import (
     ending,
     hole_made,
     manner,
+    oil_first,
     risks,
     tap_order,
     torques,
@@ -176,6 +177,7 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
         acts=(turned_in(work, bore_work, thread, BY_HAND, deep),),
         chucking=chucking.number,
         makes=hole_made(bore_work, thread),
+        oil=oil_first(work, bore_work, figures),
     )
     return as_set(tapped, bore_work, thread)
 

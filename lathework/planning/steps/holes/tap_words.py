@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Mapping
 from dataclasses import replace
 
 from lathework.cutting.roughing import HAND_BEARS_NM, rough_share
 from lathework.cutting.torque import cutting_torque, form_torque
 from lathework.figures import GEOMETRY, Figure, Given
-from lathework.holes.depth import likely_breaks, tap_margin, tap_named
+from lathework.holes.depth import LEAST_MARGIN, likely_breaks, tap_margin, tap_named
 from lathework.holes.percent import TAPPED_PERCENT
 from lathework.lathe.threading import Driver, Tap
 from lathework.methods.tap import TAP_HOLDINGS, TapHolding
@@ -52,6 +53,8 @@ def full_depth(work: Work, bore_work: BoreWork) -> Figure:
     )
 
 
+DRY_SHARE = 2.0
+"""How many times the torque of an oiled tap a dry one takes (practice)."""
 LEAST_THREADED_MM = 12.0
 """Smallest hole that an inside threading tool works in (practice)."""
 FORMED = "A form tap makes no chips: no turning back, and a hole that is neither tight nor wide."
@@ -193,11 +196,22 @@ def risks(figures: dict[str, Figure]) -> tuple[str, ...]:
     return ("The tap is likely to break here: drill larger, or chase the thread.",) if likely else ()
 
 
+def oil_of(work: Work, bore_work: BoreWork) -> str:
+    """What is put on the tap of a hole: a form tap is never run dry."""
+    return FORMED_OIL if work.dry and bore_work.bore.cut == "form-tap" else work.lubricant
+
+
+def oil_first(work: Work, bore_work: BoreWork, figures: Mapping[str, Figure]) -> str:
+    """What must be on a tap of those `figures` before it turns, since dry it is likely to break; "" for another."""
+    margin, formed = figures.get("margin"), bore_work.bore.cut == "form-tap"
+    breaks_dry = margin is not None and margin.value < DRY_SHARE * LEAST_MARGIN
+    return oil_of(work, bore_work) if breaks_dry and (formed or not work.dry) else ""
+
+
 def manner(work: Work, bore_work: BoreWork, figures: dict[str, Figure]) -> tuple[str, ...]:
     """What a tap of those `figures` wants wherever it is driven: oil, the way of a form tap, something to hold it."""
-    formed, oil = bore_work.bore.cut == "form-tap", work.lubricant
     return (
-        f"Lubricant: {FORMED_OIL if formed and oil.startswith('none') else oil}.",
+        f"Lubricant: {oil_of(work, bore_work)}.",
         *((FORMED,) if bore_work.bore.cut == "form-tap" else ()),
         *filter(None, (figures["torque"].note,)),
     )

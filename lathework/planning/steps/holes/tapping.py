@@ -21,6 +21,7 @@ from lathework.planning.steps.holes.tap_words import (
     full_depth,
     hole_made,
     manner,
+    oil_first,
     risks,
     roughed,
     solid_torque,
@@ -124,6 +125,7 @@ def _tap(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
         acts=(turned_in(work, bore_work, thread, way, in_mm(deep)),),
         chucking=chucking.number,
         makes=hole_made(bore_work, thread),
+        oil=oil_first(work, bore_work, figures),
     )
     return as_set(tapped, bore_work, thread)
 
@@ -161,6 +163,7 @@ def tap_taper(
         acts=(turned_in(work, bore_work, thread, way, 0.0),),
         chucking=chucking.number,
         makes=hole_made(bore_work, thread),
+        oil=oil_first(work, bore_work, figures),
     )
 
 

@@ -31,6 +31,7 @@ import ReasonField from '@/shared/controls/ReasonField.vue'
 import StepSentence from '@/shared/figures/StepSentence.vue'
 import { type EntryKind, useBench } from '@/features/bench/useBench'
 import { RECORD, useBenchAction } from '@/features/bench/useBenchAction'
+import { useOil } from '@/features/bench/useOil'
 import { useRest } from '@/features/bench/useRest'
 import { useArrivals } from '@/features/bench/useArrivals'
 import { useBenchKeys } from '@/features/bench/useBenchKeys'
@@ -96,9 +97,18 @@ async function act(kind: EntryKind) {
 async function takeBack() {
   if (await undo()) closed.value = ''
 }
+const { wanted: oil, oiled } = useOil(bench)
 const action = useBenchAction(
-  { bench, typed, ruled, size, drives },
-  { record: act, finish, read, askWhy, focus: () => field.value?.focus(), notThat: () => (ruled.value += 1) },
+  { bench, typed, ruled, size, drives, oil },
+  {
+    record: act,
+    finish,
+    read,
+    askWhy,
+    focus: () => field.value?.focus(),
+    notThat: () => (ruled.value += 1),
+    oiled,
+  },
 )
 const rest = useRest(() => `${bench.value?.piece} ${step.value?.key} ${action.value?.label}`)
 /** What is typed is recorded at once; whatever closes something waits until its words could be read. */
@@ -194,6 +204,7 @@ void load()
           :revision="bench.revision"
         />
         <p v-if="bench.zero" class="zero">◇ {{ bench.zero }}</p>
+        <p v-else-if="oil && open" class="zero">◇ Oil first: {{ oil }}. This tap breaks dry.</p>
         <p v-if="bench.outdated" class="outdated" role="status">≠ {{ words(bench.outdated) }}</p>
         <h1><StepSentence :step="step" /></h1>
         <p v-if="step.tool && !gauging" class="tool muted">{{ step.tool }}</p>
@@ -227,7 +238,7 @@ void load()
               :brief="(listening && open) || !!bench.count"
             />
             <TurnCounter
-              v-if="bench.count && open && step"
+              v-if="bench.count && open && step && !oil"
               v-model:counting="counting"
               :count="bench.count"
               :step="step.key"

@@ -18,6 +18,7 @@ export interface BenchActs {
   askWhy: () => unknown
   focus: () => unknown
   notThat: () => unknown
+  oiled: () => unknown
 }
 
 /** What the screen holds beside the bench itself. */
@@ -28,6 +29,8 @@ export interface BenchScreen {
   ruled: Ref<number>
   size: Ref<SizeNow | null>
   drives: Ref<boolean>
+  /** What must be on the tool before it turns; "" where it is. */
+  oil: Ref<string>
 }
 
 /** The one large button: what it says is what Enter does. */
@@ -66,6 +69,7 @@ export function useBenchAction(screen: BenchScreen, acts: BenchActs) {
     // The last piece is on its way to the server: there is no step to be done twice.
     if (!now.step) return null
     if (now.zero) return { label: 'Touched off', run: () => acts.record('zero') }
+    if (screen.oil.value) return { label: 'Oil is on', run: acts.oiled }
     return now.step.measure === 'verdict' ? gauging(now) : cutting(now)
   })
 }

@@ -5582,6 +5582,8 @@ export interface components {
             measure: ("diameter" | "verdict") | null;
             /** Notes */
             notes: string[];
+            /** Oil */
+            oil: string;
             /** Passes */
             passes: components["schemas"]["PassShown"][];
             /** Passes End */
