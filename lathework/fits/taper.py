@@ -37,13 +37,14 @@ _CONE = re.compile(rf"^({_NUMBER})\s*(?:°|deg|degrees?)$")
 @dataclass(frozen=True, slots=True)
 class Taper:
     """A taper: its name ("" where none is its own), how much it grows on the diameter for each unit along it (a
-    number), and by name its diameter at the gauge line and its usual length from there, in millimetres (0 without)."""
+    number), and by name its diameter at the gauge line and its usual length from there, in millimetres; the angle of its cone where that was said (0 without)."""
 
     name: str
     rise: float
     along: float
     large_mm: float = 0.0
     long_mm: float = 0.0
+    cone_deg: float = 0.0
 
     @property
     def ratio(self) -> float:
@@ -52,7 +53,9 @@ class Taper:
 
     @property
     def told(self) -> str:
-        """How it is called: by its name, or as a ratio."""
+        """How it is called: by its name, by the angle of its cone where that was said, or as a ratio."""
+        if self.cone_deg:
+            return f"{self.cone_deg:g}°"
         return self.name or f"{self.rise:g} in {self.along:.6g}"
 
 
@@ -86,7 +89,8 @@ def _stated(text: str) -> Taper | None:
         return Taper("", round(abs(one - other), 6), over) if over > 0 and one != other else None
     if (match := _CONE.match(text)) is not None:
         angle = bare_number(match[1])
-        return Taper("", 2 * math.tan(math.radians(angle / 2)), 1.0) if 0 < angle < 180 else None
+        rise = 2 * math.tan(math.radians(angle / 2))
+        return Taper("", rise, 1.0, cone_deg=angle) if 0 < angle < 180 else None
     return None
 
 

@@ -209,8 +209,10 @@ def _check_section(reader: JobReader, part: Part, number: int) -> None:
     elif flats and section.shape != stock.form and section.across.mm >= nominal_mm(part, number) - 0.01:
         reader.fail("does-not-fit", f"{path}.across", "Nothing would come off: the flats are as wide as the round.")
     if section.taper is not None and section.small_mm < ACROSS.low_mm:
+        takes = section.length.mm * section.taper.ratio
         text = (
-            f"So long it comes to a point: {section.taper.told} takes {section.length.mm * section.taper.ratio:.1f} mm."
+            f"Over this length the taper takes {takes:.1f} mm of {section.across.mm:.1f} mm, and its small end is a "
+            "point: make it shorter, or less steep."
         )
         reader.fail("does-not-fit", f"{path}.length", text)
     slim = section.small_mm if section.taper is not None else nominal_mm(part, number)

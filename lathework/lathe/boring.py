@@ -8,7 +8,7 @@ from lathework.lathe.acts import Act
 from lathework.lathe.breach import Breach
 from lathework.lathe.cut import Cut
 from lathework.lathe.metal import HAIR_MM, Hole, State
-from lathework.lathe.standing import Lathe
+from lathework.lathe.standing import LEAST_LEFT_MM, Lathe
 from lathework.value import value
 
 DRILL_REACH_MM, DRILL_REACH_DIAMETERS = 8.0, 8.0
@@ -60,6 +60,9 @@ class Bore(Act):
         yield from self._reach()
         widest = max(self.widest_mm, self.across_mm)
         wall = (metal.across_mm(near, far) - widest) / 2
+        left = metal.across_mm(near, far)
+        if left < self.across_mm + LEAST_LEFT_MM - HAIR_MM:
+            yield Breach("no-wall", self.made, {"hole": self.across_mm, "left": left})
         if wall < self.wall_share * widest - HAIR_MM:
             yield Breach("thin-wall", self.made, {"wall": wall, "hole": widest})
 

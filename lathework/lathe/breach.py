@@ -22,6 +22,7 @@ Code = Literal[
     "no-wall",
     "not-made",
     "slips",
+    "tail-over-bore",
     "tap-reach",
     "thin-wall",
 ]

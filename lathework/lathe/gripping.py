@@ -8,7 +8,7 @@ from dataclasses import replace
 from lathework.lathe.acts import Act
 from lathework.lathe.breach import Breach
 from lathework.lathe.metal import HAIR_MM
-from lathework.lathe.standing import Grip, Lathe
+from lathework.lathe.standing import CHUCK_DEEP_MM, Grip, Lathe
 from lathework.value import value
 
 LEAST_JAWS_MM = 3.0
@@ -25,13 +25,25 @@ class Hold(Act):
     on_bar: bool
 
     def needs(self, lathe: Lathe) -> Iterator[Breach]:
-        """A bar goes through the spindle; jaws close on what they hold."""
+        """A bar goes through the spindle, as does what is long behind the jaws; jaws close on what they hold."""
         grip = self.grip
         if not grip.clamped and grip.across_mm < LEAST_JAWS_MM - HAIR_MM:
             yield Breach("jaws-small", self.made, {"across": grip.across_mm, "least": LEAST_JAWS_MM})
         most = lathe.machine.spindle_mm
         if self.on_bar and most is not None and self.round_mm > most + HAIR_MM:
             yield Breach("bar-over-bore", "", {"bar": self.round_mm, "bore": most})
+        if not self.on_bar and most is not None:
+            yield from self._behind(lathe, most)
+
+    def _behind(self, lathe: Lathe, bore_mm: float) -> Iterator[Breach]:
+        """What stands behind the jaws' face, past the depth of the chuck, passes a spindle of that bore."""
+        metal, faces, grip = lathe.metal, self.grip.faces, self.grip
+        behind = metal.overall_mm - grip.stick_out_mm
+        if behind <= CHUCK_DEEP_MM + HAIR_MM:
+            return
+        across = metal.widest_mm(*metal.span(faces, grip.stick_out_mm + CHUCK_DEEP_MM, metal.overall_mm))
+        if across > bore_mm + HAIR_MM:
+            yield Breach("tail-over-bore", faces, {"behind": behind, "across": across, "bore": bore_mm})
 
     def leaves(self, lathe: Lathe) -> Lathe:
         """The work held so, nothing else holding it up."""

@@ -64,6 +64,13 @@ class Metal:
         ends = (min(one.at(max(one.near, near)), one.at(min(one.far, far))) for one in there)
         return min(ends, default=0.0)
 
+    def widest_mm(self, near: float, far: float) -> float:
+        """Greatest diameter outside from `near` to `far` behind the right-hand end, in millimetres; 0 where there is no
+        metal."""
+        there = [one for one in self.outside if one.far > near + HAIR_MM and one.near < far - HAIR_MM]
+        ends = (max(one.at(max(one.near, near)), one.at(min(one.far, far))) for one in there)
+        return max(ends, default=0.0)
+
     def hollow_mm(self, near: float, far: float) -> float:
         """Greatest hole from `near` to `far` behind the right-hand end, in millimetres; 0 in solid metal."""
         there = (one for one in self.holes if one.far > near + HAIR_MM and one.near < far - HAIR_MM)

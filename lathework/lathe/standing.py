@@ -20,6 +20,11 @@ REACH_WIDTHS = 10.0
 WALL_MM = 1.0
 """Metal left round a hole that the blade still goes through, in millimetres (practice)."""
 
+LEAST_LEFT_MM = 0.4
+"""Least metal round a hole, on the diameter, that any cut may leave (practice)."""
+CHUCK_DEEP_MM = 50.0
+"""How far work goes into the chuck behind the jaws' face before it meets the spindle's bore (practice)."""
+
 
 @value
 class Machine:

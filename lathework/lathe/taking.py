@@ -8,7 +8,7 @@ from lathework.lathe.acts import Act, Burr
 from lathework.lathe.breach import Breach
 from lathework.lathe.cut import Cut
 from lathework.lathe.metal import HAIR_MM
-from lathework.lathe.standing import WALL_MM, Lathe
+from lathework.lathe.standing import LEAST_LEFT_MM, WALL_MM, Lathe
 from lathework.value import value
 
 LEVER = 5.0
@@ -16,8 +16,6 @@ LEVER = 5.0
 (practice)."""
 CENTRE_SHARE = 0.8
 """Most that a centre hole takes of the end it is in (practice)."""
-LEAST_LEFT_MM = 0.4
-"""Least metal round a hole, on the diameter, in front of a cut that narrows the part there (practice)."""
 
 
 @value

@@ -40,15 +40,20 @@ def _of_hole(part: Part, edge: Edge) -> str:
     return f"the end with the {named} hole"
 
 
-def end_words(part: Part, edge: Edge, near: Edge) -> str:
-    """What the end at that `edge` is called: by its section, else by its hole, else by which was made first, `near`."""
+def end_named(part: Part, edge: Edge) -> str:
+    """What the end at that `edge` is called by what is on it: its section, else its hole; "" where both ends are
+    alike."""
     own, other = (part.sections[0], part.sections[-1]) if edge == "right" else (part.sections[-1], part.sections[0])
     named = _of_section(part, own)
     if named != _of_section(part, other):
         return named
     by_hole, other_hole = _of_hole(part, edge), _of_hole(part, "left" if edge == "right" else "right")
-    if by_hole:
-        return by_hole
-    if other_hole:
+    if not by_hole and other_hole:
         return f"the end away from {other_hole.removeprefix('the end with ')}"
-    return "the end made first" if edge == near else "the end made last"
+    return by_hole
+
+
+def end_words(part: Part, edge: Edge, near: Edge) -> str:
+    """What the end at that `edge` is called on a part that is made: by what is on it, else by which was made first,
+    `near`."""
+    return end_named(part, edge) or ("the end made first" if edge == near else "the end made last")

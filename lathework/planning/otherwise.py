@@ -28,7 +28,8 @@ USUAL = Otherwise()
 
 def _on_a_centre(plan: Otherwise, breach: Breach) -> Otherwise:
     """The end whose holding gives way on a centre; the breach names it."""
-    return replace(plan, centred=(*plan.centred, "left" if breach.made == "left" else "right"))
+    end: Edge = "left" if breach.made == "left" else "right"
+    return plan if end in plan.centred else replace(plan, centred=(*plan.centred, end))
 
 
 _WAYS_OUT: Mapping[Code, Callable[[Otherwise, Breach], Otherwise]] = {
@@ -36,6 +37,7 @@ _WAYS_OUT: Mapping[Code, Callable[[Otherwise, Breach], Otherwise]] = {
     "blade-reach": lambda plan, breach: replace(plan, blanks=True),
     "grip-lever": _on_a_centre,
     "slips": lambda plan, breach: replace(plan, swapped=True),
+    "tail-over-bore": lambda plan, breach: replace(plan, swapped=True),
     "thin-wall": lambda plan, breach: replace(plan, bored_first=True),
 }
 

@@ -33,6 +33,8 @@ LEFT: Mapping[Code, str] = {
     "not-made": "No step makes this size to its limits.",
     "slips": "Cutting this thread takes some {torque} N m, and what holds the work gives way at about {holds} N m. "
     "Mark the work at a jaw, tighten, and stop if the mark moves; or hold it by flats or in a bush.",
+    "tail-over-bore": "{behind} of this part stands behind the jaws, {across} thick there, and the spindle's bore is "
+    "{bore}: hold it by its far end instead, with a fixed steady near the end that is worked.",
     "tap-reach": "The tap has to go {deep} deep; a usual one of this size reaches some {reach}. Take one with a long, "
     "thin shank, or less thread: two diameters hold.",
 }
@@ -45,6 +47,8 @@ MENDED: Mapping[Code, str] = {
     "grip-lever": "{stick_out} would stand out of {gripped} in the jaws: it runs on the centre.",
     "slips": "Cutting this thread takes some {torque} N m; held by the other end the work gives way at about {holds} "
     "N m. So this thread is cut first, on the bar.",
+    "tail-over-bore": "Held by the other end {behind} of this part would stand behind the jaws, {across} thick, and "
+    "the spindle's bore is {bore}. So the plan begins with the shorter end.",
 }
 """What is said where the plan does otherwise for it."""
 _FIELDS: Mapping[Code, str] = {
@@ -53,6 +57,7 @@ _FIELDS: Mapping[Code, str] = {
     "centre-wide": "method.support",
     "grip-lever": "method.support",
     "holder-short": "method.holder",
+    "tail-over-bore": "setup.bore",
 }
 
 

@@ -6,7 +6,7 @@ from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 
 from lathework.job.model import Job
-from lathework.lathe.breach import Breach
+from lathework.lathe.breach import Breach, Code
 from lathework.lathe.metal import Metal
 from lathework.lathe.outline import Stretch
 from lathework.lathe.run import Run, run
@@ -71,22 +71,36 @@ def _tried(job: Job, otherwise: Otherwise) -> Tried:
 
 def _in_vain(work: Work, breach: Breach) -> bool:
     """Whether the way out of a fault changes nothing: a part of one end, or a holding that somebody insists on."""
-    if breach.code == "slips":
+    if breach.code in ("slips", "tail-over-bore"):
         return not work.ends.second
     return breach.code == "grip-lever" and bool(work.job.method.overruled)
+
+
+def _first_mended(breach: Breach) -> int:
+    """Which fault is mended before which: sawn blanks first, since a bar that is not parted off need not pass the
+    spindle; then which end is first; what each holding wants last."""
+    order: tuple[tuple[Code, ...], ...] = (("blade-reach",), ("bar-over-bore",), ("slips", "tail-over-bore"))
+    return next((place for place, codes in enumerate(order) if breach.code in codes), len(order))
+
+
+def _better(job: Job, best: Tried) -> tuple[Tried, Breach] | None:
+    """A plan with one fault less, or another in place of one that is mended; None where no way out is known."""
+    for breach in sorted(best.breaches, key=_first_mended):
+        other = way_out(best.work.otherwise, breach)
+        if other is None or _in_vain(best.work, breach):
+            continue
+        tried = _tried(job, other)
+        if breach not in tried.breaches and len(tried.breaches) <= len(best.breaches):
+            return tried, breach
+    return None
 
 
 def that_goes(job: Job) -> tuple[Tried, tuple[Breach, ...]]:
     """The usual plan where it goes; else one with each fault mended that another order, holding or way mends, and those
     faults."""
     best, mended = _tried(job, USUAL), list[Breach]()
-    # Sawn blanks first: a bar that is not parted off need not pass the spindle.
-    for breach in sorted(best.breaches, key=lambda one: one.code != "blade-reach"):
-        other = way_out(best.work.otherwise, breach) if breach in best.breaches else None
-        if other is None or _in_vain(best.work, breach):
-            continue
-        tried = _tried(job, other)
-        if breach not in tried.breaches and len(tried.breaches) <= len(best.breaches):
-            mended.append(breach)
-            best = tried
+    # What is done otherwise only grows: this ends.
+    while best.breaches and (better := _better(job, best)) is not None:
+        best, breach = better
+        mended.append(breach)
     return best, tuple(mended)

@@ -27,7 +27,20 @@ OVERHANG = 9.0
 """How many times their own hold jaws bear work that nothing else carries, or its half diameter."""
 LEAST_JAWS = 2.9
 """The thinnest work in millimetres that jaws close on: their corners meet before."""
-WARNED = ("no-wall", "slips", "blade-reach", "grip-lever", "bar-over-bore", "thin-wall", "tap-reach", "holder-short")
+CHUCK_DEEP = 60.0
+"""Millimetres that work goes into a chuck before it meets the spindle."""
+WARNED = (
+    "no-wall",
+    "slips",
+    "blade-reach",
+    "grip-lever",
+    "bar-over-bore",
+    "thin-wall",
+    "tap-reach",
+    "holder-short",
+    "tail-over-bore",
+    "jaws-small",
+)
 
 
 class Refused(AssertionError):
@@ -96,6 +109,12 @@ class Bench:
         self.held, self.carried, self.clamped, self.on_flats = True, False, grip.clamped, grip.flats
         if grip.across_mm < LEAST_JAWS and not grip.clamped and "jaws-small" not in self.told:
             self.refuse(key, f"jaws do not close on {grip.across_mm:.2f}")
+        deep = self.out + CHUCK_DEEP
+        tail = [self.outer[n] for n in self.span(deep, self.whole)] if self.whole > deep else []
+        bore = self.made.job.setup.bore
+        told = {"tail-over-bore", "bar-over-bore"} & self.told
+        if tail and bore is not None and not act.on_bar and not told and max(tail) > bore.mm + ALIKE:
+            self.refuse(key, f"{max(tail):.2f} behind the jaws does not go into {bore.mm:.1f}")
         if grip.length_mm < 1.9:
             self.refuse(key, f"jaws have {grip.length_mm:.2f} mm")
         there = self.span(self.out + STEP, min(self.out + self.length, self.whole) - STEP)

@@ -178,6 +178,36 @@ class Otherwise(unittest.TestCase):
         long = self.bar("12", section("thread", "250", thread="M12"))
         self.assertEqual(told(long)["holder-short"], "method.holder")
 
+    def test_what_is_long_behind_the_jaws_passes_the_spindle(self) -> None:
+        """A square head on 90 mm of Tr28: held by its collar the thread does not go into a bore of 26, so the head is
+        made first; into one of 30 it goes."""
+        screw = [
+            section("thread", "90", thread="Tr28x5", cut="threading-tool"),
+            section("round", "15", across="38"),
+            section("square", "15", across="20", round="28"),
+        ]
+        for bore_mm, swapped in (("26", True), ("30", False)):
+            made = self.bar("40", *screw, **{"setup.bore": bore_mm, "setup.leadscrew": "3 mm"})
+            self.assertEqual("tail-over-bore" in told(made), swapped)
+            self.assertEqual(made.chuckings[0].faces, "left" if swapped else "right")
+        # Either end of a bar held up at both ends: no way but a steady.
+        both = [
+            section("round", "70", across="30"),
+            section("round", "20", across="38"),
+            section("round", "70", across="30"),
+        ]
+        stuck = self.bar("40", *both, **{"setup.bore": "26"})
+        self.assertIn("tail-over-bore", told(stuck))
+
+    def test_a_hole_leaves_a_wall_whenever_it_is_drilled(self) -> None:
+        thin = self.bar(
+            "10",
+            section("round", "20", across="6"),
+            section("bar", "10"),
+            **{"part.bores": [bore(across="5.7", depth="15")]},
+        )
+        self.assertIn("no-wall", told(thin))
+
     def test_jaws_do_not_close_on_a_wire(self) -> None:
         for bar, small in (("2.5", True), ("3", False), ("6", False)):
             made = self.bar(bar, section("bar", "8"))
@@ -198,6 +228,22 @@ class OneTruth(unittest.TestCase):
         )
         self.assertIn("the knurled end outward", step(made, "hold").sentence)
         self.assertIn("from the knurled end", step(made, "cross-mark").sentence)
+
+    def test_the_centre_stays_for_a_threading_tool_and_not_for_a_die(self) -> None:
+        """A die wants the centre out of its way; a tool on the leadscrew cuts its thread beside it."""
+        for cut, drawn_back in (("die", True), ("threading-tool", False)):
+            sections = [section("thread", "60", thread="M12", cut=cut), section("bar", "20")]
+            wheels = {"setup.leadscrew": "3 mm", "method.support": "centre"}
+            made = plan({**MM, "part.stock.across": "20", "part.sections": sections} | wheels)
+            self.assertEqual("draw it back for the die" in said(step(made, "centre")), drawn_back)
+
+    def test_no_mate_is_tried_before_every_start_is_cut(self) -> None:
+        for cut in ("Tr40x14(P7)", "Tr40x7"):
+            thread = section("thread", "80", thread=cut, cut="threading-tool")
+            made = plan({**MM, "part.stock.across": "45", "part.sections": [thread, section("bar", "30")]})
+            self.assertEqual("try the mate" in said(step(made, "screwcut")), cut == "Tr40x7")
+            if cut != "Tr40x7":
+                self.assertIn("When the last is cut, try the mate", said(step(made, "index")))
 
     def test_the_next_start_by_the_first_wheel(self) -> None:
         """80 teeth for two starts: 40 teeth on; a screw of 29 teeth and no share moves the slide along, straight in."""

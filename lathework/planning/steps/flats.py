@@ -12,6 +12,7 @@ from lathework.planning.chucking import Chucking, Grip, Placed
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import given_mm, typed
 from lathework.planning.steps import measures
+from lathework.planning.steps.holding import held_on
 from lathework.planning.work import Work
 from lathework.units import convert
 
@@ -29,11 +30,13 @@ def mill_flats(work: Work, chucking: Chucking, placed: Placed, grip: Grip) -> Op
     figures: dict[str, Figure] = {"across": typed("across flats", across, fine=True)}
     if stock.form == "round" and count in ACROSS_FLATS:
         figures["largest"] = largest_across_flats(count, stock.across.mm, unit)
+    figures["held"] = held_on(work, grip)
     return Operation(
         key=keyed("flats", placed.section.id),
         kind="flats",
         title={"hexagon": "Mill the hexagon", "square": "Mill the square"}.get(shape, "Mill the two flats"),
-        sentence=f"Hold the piece {guard}by {grip.words} in the {block} collet block. Mill " + "{count} over {length}, "
+        sentence=f"Hold the piece {guard}by {grip.words}, {{held}} across, in the {block} collet block. Mill "
+        + "{count} over {length}, "
         "{depth} deep at each: {across} across.",
         headline="across",
         figures=figures

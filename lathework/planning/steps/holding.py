@@ -7,9 +7,8 @@ from lathework.cautions import Caution
 from lathework.figures import PRACTICE, Figure, Given, added
 from lathework.lathe.gripping import Centre, Hold
 from lathework.lathe.standing import Grip as HeldBy
-from lathework.part.end_words import end_words
-from lathework.part.ends import near_end
-from lathework.planning.chucking import Chucking
+from lathework.part.end_words import end_named
+from lathework.planning.chucking import Chucking, Grip
 from lathework.planning.operation import Operation, keyed
 from lathework.planning.order import LEAST_GRIP_MM
 from lathework.planning.positions import along, given, given_mm
@@ -32,6 +31,9 @@ TOO_THICK = "Hold the far end, with a fixed steady near this one."
 IF_THICK = f"{INTO_SPINDLE} Too thick for its bore? {TOO_THICK}"
 HEAD_IN_CHUCK = "Pass the head through the open jaws into the chuck's bore, and close them on the shank."
 CENTRE_STAYS = "The centre stays in while you turn and groove; draw it back for the die."
+CENTRE_STAYS_ON = "The centre stays in until everything here is cut, the thread too."
+CENTRE_STAYS_IN = "The centre stays in while you turn."
+NOT_MADE = "the end that is not made yet"
 CENTRE_SHOWS = "The part keeps the centre hole: tell whoever gets it, or face it off a longer blank."
 IN_THE_MOUTH = "Break the mouth of the hole to 60° and bring up the tailstock centre in it, oiled."
 OTHER_MOUTH = "Countersink the mouth of the thread that comes through."
@@ -108,12 +110,18 @@ _BUSHES = {False: "a threaded split bush", True: "a socket of its taper, or a sp
 """What holds a finished thread, and a finished taper."""
 
 
+def held_on(work: Work, grip: Grip) -> Figure:
+    """How wide what is held is."""
+    held = given_mm(grip.words, grip.across_mm, work.job.unit)
+    return along(work, "held on", grip.across_mm, grip.words, held)
+
+
 def hold_again(work: Work, chucking: Chucking) -> Operation:
     """Turn the piece end for end and hold it by what is finished, a short piece as its length allows."""
     grip = chucking.grip
     short = grip.length_mm < LEAST_GRIP_MM and not (grip.on_thread or grip.tapered)
     figures = {
-        "grip": along(work, "held on", grip.across_mm, grip.words, given_mm(grip.words, grip.across_mm, work.job.unit)),
+        "grip": held_on(work, grip),
         "stick_out": stick_out_figure(work, chucking),
         "ratio": ratio_figure(chucking),
         "gripped": along(
@@ -127,7 +135,7 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
     bush = _BUSHES[grip.tapered] if grip.on_thread or grip.tapered else ""
     into = bush or ("soft jaws bored to fit it" if short else "the chuck")
     flats = " flats" if grip.flats else ""
-    outward = end_words(work.part, chucking.faces, near_end(work.ends))
+    outward = end_named(work.part, chucking.faces) or NOT_MADE
     return Operation(
         key=keyed("hold", chucking.faces),
         kind="hold",
@@ -148,6 +156,14 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
 
 
 _HEADLINES = {"zero": "Z", "stick_out": "out", "length": ""}
+
+
+def centre_stays(work: Work, chucking: Chucking) -> str:
+    """How long the centre stays in: a die wants it out of its way, a threading tool does not."""
+    cut = [placed.thread for placed in chucking.made if placed.thread is not None]
+    if any(one.cut != "threading-tool" and not work.off_lathe(one) for one in cut):
+        return CENTRE_STAYS
+    return CENTRE_STAYS_ON if any(one.cut == "threading-tool" for one in cut) else CENTRE_STAYS_IN
 
 
 def centre(work: Work, chucking: Chucking) -> Operation | None:
@@ -183,7 +199,7 @@ def centre(work: Work, chucking: Chucking) -> Operation | None:
         tool="tailstock centre" if bored else "centre drill in the tailstock chuck",
         edge="",
         cautions=(cautions.STOP_TO_MEASURE,),
-        notes=(*(() if drawn else (CENTRE_STAYS,)), *(() if bored else (CENTRE_SHOWS,))),
+        notes=(*(() if drawn else (centre_stays(work, chucking),)), *(() if bored else (CENTRE_SHOWS,))),
         acts=(Centre(chucking.faces, 0.0 if bored else in_mm(cone), brought_up=not drawn),),
         chucking=chucking.number,
         figure_words="centred",

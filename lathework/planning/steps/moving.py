@@ -11,7 +11,7 @@ from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import along, given_mm
 from lathework.planning.steps import measures
-from lathework.planning.steps.holding import CENTRE_STAYS, gripped, ratio_figure, stick_out_figure
+from lathework.planning.steps.holding import centre_stays, gripped, ratio_figure, stick_out_figure
 from lathework.planning.work import Work
 
 STEADY_NOTE = "Set its jaws on the diameter just turned, behind the tool; oil them, and set them again after each cut."
@@ -63,7 +63,7 @@ def _carry(work: Work, chucking: Chucking) -> Operation:
     bored = any(found.bore.end == chucking.faces for found in work.bores)
     sentence = "Draw the work out until {stick_out} stands out, hold " + chucking.grip.words + ", and bring up the "
     sentence += "tailstock centre, oiled." if not bored else "tailstock centre in the mouth of the hole, broken to 60°."
-    return _moved(work, chucking, "carry", "Draw it out on the centre", sentence, CENTRE_STAYS)
+    return _moved(work, chucking, "carry", "Draw it out on the centre", sentence, centre_stays(work, chucking))
 
 
 def _push_in(work: Work, chucking: Chucking) -> Operation:

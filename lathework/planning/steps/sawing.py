@@ -16,6 +16,7 @@ from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 
 FOR_THE_JAWS = "It is sawn longer than the piece, so that the jaws have something to hold: that end is sawn off later."
+ONE_FOR_SEVERAL = "A longer one does for several: {more} more for each further piece, drawn out of the jaws by that."
 HARD_BOLT = "Grade marks on its head, or plated? It is hard, or its coat clogs the die: choose a plain, soft one."
 
 
@@ -77,7 +78,7 @@ def stub_mm(chucking: Chucking) -> float:
 
 def _saw_stub(work: Work, chucking: Chucking) -> Operation:
     """Saw bar that does not pass the spindle into a length that the jaws alone hold."""
-    unit = work.job.unit
+    unit, several = work.job.unit, work.job.quantity > 1 and work.part.overall_mm < JAWS_MM
     out = max(chucking.stick_out_mm, chucking.worked_mm + HOLD_CLEARANCE_MM)
     inputs = (
         given_mm("stands out", out, unit),
@@ -90,13 +91,26 @@ def _saw_stub(work: Work, chucking: Chucking) -> Operation:
         title="Saw a length of bar",
         sentence="Saw off {length} of the bar for each piece: it does not pass the spindle.",
         headline="length",
-        figures={"length": along(work, "saw off", out + JAWS_MM + FACING_MM, added(inputs), *inputs)},
+        figures={"length": along(work, "saw off", out + JAWS_MM + FACING_MM, added(inputs), *inputs)}
+        | ({"more": _next_piece(work)} if several else {}),
         tool="hacksaw",
         edge="",
         acts=(Saw(""),),
         cautions=(cautions.SAW,),
+        notes=(ONE_FOR_SEVERAL,) if several else (),
         makes=makes(length=out + JAWS_MM + FACING_MM),
     )
+
+
+def _next_piece(work: Work) -> Figure:
+    """What a further piece takes of the same length of bar."""
+    unit, part, blade = work.job.unit, work.part.overall_mm, work.job.setup.parting_blade.mm
+    inputs = (
+        given_mm("overall length", part, unit),
+        given_mm("kerf", blade, unit),
+        given_mm("facing", FACING_MM, unit),
+    )
+    return along(work, "each further piece", part + blade + FACING_MM, added(inputs), *inputs)
 
 
 def _comes_off(work: Work, length: Figure) -> dict[str, Figure]:

@@ -14,7 +14,7 @@ from lathework.methods.run_out import BY_HAND_UNDER, room_wanted, travel
 from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.operation import Operation, keyed
 from lathework.planning.steps.set_up import set_up
-from lathework.planning.steps.starts import infeed_of, next_start
+from lathework.planning.steps.starts import WHEN_ALL, infeed_of, next_start
 from lathework.planning.steps.threading import thread_made
 from lathework.planning.steps.threading_tool import PICK_UP, at_once, cutting_speed, depth_of, slide_of, try_from
 from lathework.planning.threads.gearing import gearing, on_the_leadscrew
@@ -57,15 +57,21 @@ def _place(thread_work: ThreadWork, speed: Figure) -> Place:
     return "free end" if speed.value <= BY_HAND_UNDER else "free end, soon"
 
 
+def _tried(thread_work: ThreadWork) -> str:
+    """What the last passes are judged by: a nut that gets there, the wires, or nothing before every start is cut."""
+    if thread_work.between:
+        return "From {try_from} on, measure over the wires: no nut gets there. The last passes make the size."
+    if thread_work.thread.starts > 1:
+        return WHEN_ALL
+    wires = ", or measure over the wires" if thread_work.limits is not None else ""
+    return f"From {{try_from}} on, try the mate{wires}: the last passes make the size."
+
+
 def _notes(work: Work, thread_work: ThreadWork) -> tuple[str, ...]:
     thread = thread_work.thread
     notes = [
         f"Lubricant: {work.lubricant}.",
-        "From {try_from} on, try the mate"
-        + (", or measure over the wires" if thread_work.limits is not None else "")
-        + ": the last passes make the size."
-        if not thread_work.between
-        else "From {try_from} on, measure over the wires: no nut gets there. The last passes make the size.",
+        _tried(thread_work),
         *((IN_GROOVE,) if thread_work.between else ()),
         PICK_UP,
     ]

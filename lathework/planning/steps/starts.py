@@ -27,7 +27,11 @@ BY_SLIDE = (
 )
 AND_SO_ON = ", and so on: {times} times in all."
 STUD = "The count holds where the first wheel turns as often as the spindle. If it turns half as often, count half."
-ALIKE = "Bring the first start to size before you move on: the others are cut to what its dial read."
+ALIKE = (
+    "All starts are cut to the same dial reading. When the last is cut, try the mate; if it binds, take the same "
+    "little more in each."
+)
+WHEN_ALL = "The mate goes on only when every start is cut: cut this one to its full infeed."
 
 
 def shared_by_wheel(geared: Gearing, thread: Thread) -> bool:

@@ -31,7 +31,7 @@ LONG_FIT = 3.0
 """Length over diameter from which a fit is measured at both ends (practice)."""
 BOTH_ENDS = (
     "Measure it at both ends before the last cut. If they differ, set the tailstock over by half of that, times the "
-    "length between centres over the length measured; away from you if the far end is larger."
+    "length between centres over the length measured; away from you if the end at the chuck is larger."
 )
 BLANK_OVER, BLANK_UNDER = 0.02, 0.05
 """Band of a blank that counts as on size, in pitches over and under the aim (practice)."""

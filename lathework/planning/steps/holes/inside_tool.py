@@ -15,7 +15,7 @@ from lathework.planning.operation import Operation, keyed
 from lathework.planning.order import HOLD_CLEARANCE_MM
 from lathework.planning.steps.holes.tap_words import hole_made
 from lathework.planning.steps.screwcutting import run_out_of
-from lathework.planning.steps.starts import climbing, infeed_of
+from lathework.planning.steps.starts import WHEN_ALL, climbing, infeed_of
 from lathework.planning.steps.threading_tool import (
     FREE_MM,
     PICK_UP,
@@ -95,7 +95,7 @@ def _notes(work: Work, bore_work: BoreWork, thread: Thread) -> tuple[str, ...]:
         *((BACKWARD,) if infeed_of(work, thread) == "compound" else ()),
         *climbing(thread)[1],
         f"Lubricant: {work.lubricant}.",
-        "From {try_from} on, try the mate: the last passes make the size.",
+        WHEN_ALL if thread.starts > 1 else "From {try_from} on, try the mate: the last passes make the size.",
         PICK_UP,
     )
 
