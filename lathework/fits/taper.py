@@ -37,7 +37,8 @@ _CONE = re.compile(rf"^({_NUMBER})\s*(?:°|deg|degrees?)$")
 @dataclass(frozen=True, slots=True)
 class Taper:
     """A taper: its name ("" where none is its own), how much it grows on the diameter for each unit along it (a
-    number), and by name its diameter at the gauge line and its usual length from there, in millimetres; the angle of its cone where that was said (0 without)."""
+    number), and by name its diameter at the gauge line and its usual length from there, in millimetres; the angle of
+    its cone where that was said (0 without)."""
 
     name: str
     rise: float
