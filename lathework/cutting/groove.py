@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import math
 from dataclasses import dataclass, replace
-from functools import cache
+from functools import cache, lru_cache
 
 from lathework.figures import PRACTICE, Answer, Figure, Given, Source
 from lathework.tables.loader import load
@@ -228,6 +228,7 @@ def groove(thread: Thread, blade: float | None = None, *, turned_round: bool = F
     return Groove(diameter, width, section_percent(thread, diameter.value))
 
 
+@lru_cache(maxsize=512)
 def chamfer_diameter(thread: Thread) -> Figure:
     """Small end of the 45 degree lead chamfer, a little under the root of the thread, in the thread's unit."""
     places = 4 if thread.unit == "in" else 3

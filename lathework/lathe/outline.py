@@ -57,6 +57,9 @@ def _lower(metal: Stretch, left: Stretch) -> Iterable[Stretch]:
 
 def _pieces(metal: Stretch, cut: Cut) -> Iterable[Stretch]:
     """A stretch parted at the ends of a cut."""
+    if cut.right_mm <= metal.near and metal.far <= cut.left_mm:
+        yield metal
+        return
     ends = sorted({metal.near, metal.far, *(z for z in (cut.right_mm, cut.left_mm) if metal.near < z < metal.far)})
     for near, far in zip(ends, ends[1:], strict=False):
         yield Stretch(near, far, metal.at(near), metal.at(far))

@@ -41,10 +41,11 @@ class Taking(Act):
         if lever and grip is not None and grip.stick_out_mm > LEVER * max(grip.length_mm, grip.across_mm / 2) + HAIR_MM:
             sizes = {"stick_out": grip.stick_out_mm, "gripped": grip.length_mm}
             yield Breach("grip-lever", grip.faces, sizes)
-        near, far = lathe.metal.span(lathe.faces, self.band.right_mm, self.band.left_mm)
-        hole = lathe.metal.hollow_mm(near, far)
-        if hole and self.band.inner_mm < hole + LEAST_LEFT_MM:
-            yield Breach("no-wall", self.made, {"hole": hole, "left": self.band.inner_mm})
+        if lathe.metal.holes:
+            near, far = lathe.metal.span(lathe.faces, self.band.right_mm, self.band.left_mm)
+            hole = lathe.metal.hollow_mm(near, far)
+            if hole and self.band.inner_mm < hole + LEAST_LEFT_MM:
+                yield Breach("no-wall", self.made, {"hole": hole, "left": self.band.inner_mm})
         if lathe.centres:
             yield from _round_centre(lathe, self.leaves(lathe))
 

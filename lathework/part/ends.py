@@ -68,8 +68,10 @@ def _fit_beside(part: Part, number: int) -> float | None:
     """What the fit beside a plain round, a taper or the round of flats is turned to, in millimetres, where both are as
     good as one size: they are turned in one, and the closer limits count. None for no such fit. Source: practice."""
     size = _own_mm(part.sections[number])
+    if size is None or not any(section.fit for section in part.sections):
+        return None
     aims = [aim for step in (-1, 1) if (aim := _fit_toward(part, number, step)) is not None]
-    return min(aims, key=lambda aim: abs(aim - (size or 0.0)), default=None)
+    return min(aims, key=lambda aim: abs(aim - size), default=None)
 
 
 def nominal_mm(part: Part, number: int) -> float:

@@ -15,8 +15,9 @@ def directed(operations: Iterable[Operation | None]) -> Iterator[Operation]:
     for operation in operations:
         if operation is None:
             continue
-        if backward and any(act.hates_backward for act in operation.acts):
-            operation = replace(operation, cautions=(FORWARD, *operation.cautions))
-            backward = False
-        backward = backward or any(act.ends_backward for act in operation.acts)
+        for act in operation.acts:
+            if backward and act.hates_backward:
+                operation = replace(operation, cautions=(FORWARD, *operation.cautions))
+                backward = False
+            backward = backward or act.ends_backward
         yield operation

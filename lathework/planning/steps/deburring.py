@@ -52,10 +52,12 @@ def deburred(operations: Iterable[Operation]) -> Iterator[Operation]:
     """The steps in order, with one that takes off every burr they left, before anything is put together."""
     burrs, chucking, done = dict[Burr, None](), 0, False
     for operation in operations:
-        if burrs and not done and any(isinstance(act, Assemble) for act in operation.acts):
-            yield _deburr(list(burrs), chucking)
-            done = True
-        burrs |= dict.fromkeys(burr for act in operation.acts for burr in act.burrs)
+        for act in operation.acts:
+            if burrs and not done and isinstance(act, Assemble):
+                yield _deburr(list(burrs), chucking)
+                done = True
+            for burr in act.burrs:
+                burrs[burr] = None
         chucking = operation.chucking
         yield operation
     if burrs and not done:

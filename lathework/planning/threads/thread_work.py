@@ -84,8 +84,9 @@ class ThreadWork:
     @property
     def lead_shallow(self) -> bool:
         """Whether its lead chamfer was typed so small that it ends above the root of the thread."""
-        usual = in_mm(chamfer_diameter(self.thread))
-        return self.taper is None and self.cut != "threading-tool" and in_mm(self.chamfer) > usual + CUT_MM
+        if self.taper is not None or self.cut == "threading-tool":
+            return False
+        return in_mm(self.chamfer) > in_mm(chamfer_diameter(self.thread)) + CUT_MM
 
     @property
     def between(self) -> bool:
