@@ -306,6 +306,8 @@ class TapHolder(unittest.TestCase):
         self.assertGreaterEqual(tommy.bore.at.mm - tommy.drill_mm / 2 - deep[1], 2.9)
         self.assertGreaterEqual(long - deep[0] - tommy.bore.at.mm - tommy.drill_mm / 2, 2.9)
         self.assertEqual(screws.bore.count, 2)
+        titles = [one.title for one in plan.operations if one.key.startswith("cross-drill")]
+        self.assertEqual(titles, ["Drill across, hole 4", "Drill across, hole 5"])
         self.assertAlmostEqual(screws.bore.depth.mm, (outside - shank) / 2, delta=0.02)
 
     def test_every_planted_fault_is_found(self) -> None:

@@ -206,27 +206,34 @@ def _try(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) ->
 
 
 def cross_holes(work: Work, chucking: Chucking) -> Iterator[Operation]:
-    """Every hole across the part, off the lathe; told with the last `chucking`."""
-    for found in work.bores:
-        bore = found.bore
-        if bore.end != "across":
-            continue
-        yield _set_up(work, chucking, found)
-        yield _drill(work, chucking, found)
-        if found.taper is not None and bore.thread is not None:
-            yield ream(work, chucking, found, found.taper, kind="cross-ream", guided=GUIDED, care=cautions.CROSS_DRILL)
-            yield tap_taper(
-                work,
-                chucking,
-                found,
-                bore.thread,
-                found.taper,
-                kind="cross-tap",
-                guided=GUIDED,
-                way=BY_HAND,
-            )
-            continue
-        yield _mouths(work, chucking, found, bore.thread)
-        if bore.thread is not None:
-            yield _tap(work, chucking, found, bore.thread)
-            yield _try(work, chucking, found, bore.thread)
+    """Every hole across the part, off the lathe; told with the last `chucking`. Where there are several, each step says
+    which it is of, as they are listed."""
+    several = sum(found.bore.end == "across" for found in work.bores) > 1
+    for number, found in enumerate(work.bores, 1):
+        if found.bore.end == "across":
+            for operation in _cross_hole(work, chucking, found):
+                title = f"{operation.title}, hole {number}" if several else operation.title
+                yield replace(operation, title=title)
+
+
+def _cross_hole(work: Work, chucking: Chucking, found: BoreWork) -> Iterator[Operation]:
+    bore = found.bore
+    yield _set_up(work, chucking, found)
+    yield _drill(work, chucking, found)
+    if found.taper is not None and bore.thread is not None:
+        yield ream(work, chucking, found, found.taper, kind="cross-ream", guided=GUIDED, care=cautions.CROSS_DRILL)
+        yield tap_taper(
+            work,
+            chucking,
+            found,
+            bore.thread,
+            found.taper,
+            kind="cross-tap",
+            guided=GUIDED,
+            way=BY_HAND,
+        )
+        return
+    yield _mouths(work, chucking, found, bore.thread)
+    if bore.thread is not None:
+        yield _tap(work, chucking, found, bore.thread)
+        yield _try(work, chucking, found, bore.thread)
