@@ -17,12 +17,13 @@ LEAST_JAWS_MM = 3.0
 
 @value
 class Hold(Act):
-    """The work is brought into the chuck; `round_mm` is the circle round it, `on_bar` that it is still part of its
-    bar."""
+    """The work is brought into the chuck; `round_mm` is the circle round it, `on_bar` that it is still part of its bar;
+    `steadied` that the chuck has its far end, and a fixed steady stands where the jaws would."""
 
     grip: Grip
     round_mm: float
     on_bar: bool
+    steadied: bool = False
 
     def needs(self, lathe: Lathe) -> Iterator[Breach]:
         """A bar goes through the spindle, as does what is long behind the jaws; jaws close on what they hold."""
@@ -32,7 +33,7 @@ class Hold(Act):
         most = lathe.machine.spindle_mm
         if self.on_bar and most is not None and self.round_mm > most + HAIR_MM:
             yield Breach("bar-over-bore", "", {"bar": self.round_mm, "bore": most})
-        if not self.on_bar and most is not None:
+        if not (self.on_bar or self.steadied) and most is not None:
             yield from self._behind(lathe, most)
 
     def _behind(self, lathe: Lathe, bore_mm: float) -> Iterator[Breach]:

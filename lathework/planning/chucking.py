@@ -85,6 +85,7 @@ class Chucking:
     `spare_mm` is left on the far end for facing it later. Where the piece is parted off here, a thread that reaches its
     end is cut `overrun_mm` past it, so that its unfinished turns stay on the bar. `chucked_mm` is what a sawn blank is
     longer than the piece, for the jaws; a `stub` is bar too thick for the spindle, sawn so that the jaws alone hold it.
+    `steadied` blanks are as thick: held by the far end, with a fixed steady where the jaws would be.
     """
 
     number: int
@@ -104,6 +105,7 @@ class Chucking:
     overrun_mm: float = 0.0
     chucked_mm: float = 0.0
     stub: bool = False
+    steadied: bool = False
 
     @property
     def parted(self) -> bool:

@@ -51,6 +51,11 @@ MENDED: Mapping[Code, str] = {
     "the spindle's bore is {bore}. So the plan begins with the shorter end.",
 }
 """What is said where the plan does otherwise for it."""
+STEADIED = (
+    "{behind} of this blank would stand behind the jaws, {across} thick, and the spindle's bore is {bore}: the chuck "
+    "has its far end, and a fixed steady holds the end that is worked."
+)
+"""The same, of a blank that runs in a steady."""
 _FIELDS: Mapping[Code, str] = {
     "bar-over-bore": "setup.bore",
     "blade-reach": "setup.parting_blade",
@@ -88,5 +93,7 @@ def run_notices(work: Work, mended: tuple[Breach, ...], left: tuple[Breach, ...]
     for sentences, breaches in ((LEFT, left), (MENDED, mended)):
         for breach in breaches:
             if breach.code in sentences:
-                text = sentences[breach.code].format(**_sizes(breach, work.job.unit))
+                steadied = breach.code == "tail-over-bore" and breach.made in work.otherwise.steadied
+                words = STEADIED if steadied and sentences is MENDED else sentences[breach.code]
+                text = words.format(**_sizes(breach, work.job.unit))
                 yield Notice(breach.code, _field(work, breach), text, first=sentences is LEFT)

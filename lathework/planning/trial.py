@@ -15,7 +15,7 @@ from lathework.part.fitted import section_limits
 from lathework.part.model import Part
 from lathework.planning.chucking import Chucking
 from lathework.planning.operation import Operation
-from lathework.planning.otherwise import USUAL, Otherwise, way_out
+from lathework.planning.otherwise import USUAL, Otherwise, ways_out
 from lathework.planning.sequence import steps
 from lathework.planning.ways import chuckings
 from lathework.planning.work import Work, work_out
@@ -69,10 +69,13 @@ def _tried(job: Job, otherwise: Otherwise) -> Tried:
     return Tried(work, ways, operations, run_of(work, operations).breaches)
 
 
-def _in_vain(work: Work, breach: Breach) -> bool:
-    """Whether the way out of a fault changes nothing: a part of one end, or a holding that somebody insists on."""
-    if breach.code in ("slips", "tail-over-bore"):
+def _in_vain(work: Work, breach: Breach, other: Otherwise) -> bool:
+    """Whether doing `other` wise changes nothing: a part of one end, a holding that somebody insists on, bar that no
+    steady runs on."""
+    if other.swapped and not work.otherwise.swapped:
         return not work.ends.second
+    if other.steadied != work.otherwise.steadied:
+        return work.part.stock.form != "round"
     return breach.code == "grip-lever" and bool(work.job.method.overruled)
 
 
@@ -86,12 +89,15 @@ def _first_mended(breach: Breach) -> int:
 def _better(job: Job, best: Tried) -> tuple[Tried, Breach] | None:
     """A plan with one fault less, or another in place of one that is mended; None where no way out is known."""
     for breach in sorted(best.breaches, key=_first_mended):
-        other = way_out(best.work.otherwise, breach)
-        if other is None or _in_vain(best.work, breach):
-            continue
-        tried = _tried(job, other)
-        if breach not in tried.breaches and len(tried.breaches) <= len(best.breaches):
-            return tried, breach
+        for other in ways_out(best.work.otherwise, breach):
+            if _in_vain(best.work, breach, other):
+                continue
+            tried = _tried(job, other)
+            fewer = len(tried.breaches) < len(best.breaches)
+            another = len(tried.breaches) == len(best.breaches)
+            alike = any(one.code == breach.code for one in tried.breaches)
+            if breach not in tried.breaches and (fewer or (another and not alike)):
+                return tried, breach
     return None
 
 

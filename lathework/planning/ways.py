@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 
 from lathework.cutting.groove import UNFINISHED_THREADS
+from lathework.lathe.standing import CHUCK_DEEP_MM
 from lathework.part.ends import far_end, near_end
 from lathework.part.stock import FACING_MM
 from lathework.planning.chucking import ALL, BOLT_HEAD, BOLT_SHANK, Carried, Chucking, Grip, Placed, Task, place
@@ -208,4 +209,9 @@ def chuckings(work: Work) -> tuple[Chucking, ...]:
     """The holdings of the work on the lathe, in order and numbered from 1."""
     second = needs_second(work)
     ways = (*_first(work, second=second), *(_second(work) if second else ()))
-    return tuple(replace(way, number=number) for number, way in enumerate(ways, 1))
+    return tuple(replace(way, number=number, steadied=_steadied(work, way)) for number, way in enumerate(ways, 1))
+
+
+def _steadied(work: Work, way: Chucking) -> bool:
+    """Whether a holding is one in a fixed steady: a blank that would go far into a spindle which it does not pass."""
+    return way.faces in work.otherwise.steadied and not way.second and way.grip.length_mm > CHUCK_DEEP_MM

@@ -190,14 +190,20 @@ class Otherwise(unittest.TestCase):
             made = self.bar("40", *screw, **{"setup.bore": bore_mm, "setup.leadscrew": "3 mm"})
             self.assertEqual("tail-over-bore" in told(made), swapped)
             self.assertEqual(made.chuckings[0].faces, "left" if swapped else "right")
-        # Either end of a bar held up at both ends: no way but a steady.
-        both = [
-            section("round", "70", across="30"),
-            section("round", "20", across="38"),
-            section("round", "70", across="30"),
-        ]
-        stuck = self.bar("40", *both, **{"setup.bore": "26"})
-        self.assertIn("tail-over-bore", told(stuck))
+
+    def test_a_blank_that_does_not_pass_the_spindle_runs_in_a_steady(self) -> None:
+        """Whichever end is first, 30 mm bar does not go into a bore of 26: the chuck has its far end. Square bar runs
+        in no steady, and is told."""
+        shape = [section("thread", "40", thread="M20"), section("round", "220", across="24"), section("bar", "30")]
+        made = self.bar("30", *shape, **{"setup.bore": "26"})
+        self.assertIn("fixed steady", step(made, "face").sentence)
+        self.assertIn("Take the steady away", step(made, "carry").sentence)
+        self.assertIn("the chuck has its far end", " ".join(one.text for one in made.notices))
+        self.assertEqual([one.text for one in made.notices if "hold it by its far end instead" in one.text], [])
+        for bore_mm, form in (("43", "square"), ("31", "round"), ("26", "square")):
+            other = self.bar("30", *shape, **{"setup.bore": bore_mm, "part.stock.form": form})
+            self.assertNotIn("fixed steady", step(other, "face").sentence)
+            self.assertEqual("tail-over-bore" in told(other), bore_mm == "26")
 
     def test_a_hole_leaves_a_wall_whenever_it_is_drilled(self) -> None:
         thin = self.bar(

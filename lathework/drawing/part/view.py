@@ -29,7 +29,7 @@ def _jaw(layout: Layout) -> float:
 
 
 def _chuck(layout: Layout, chucking: Chucking) -> list[Path]:
-    """Chuck body and two jaws gripping the work behind the stick-out."""
+    """Chuck body and two jaws gripping the work behind the stick-out; of a fixed steady its jaws alone."""
     jaw_x, jaw = layout.x(chucking.stick_out_mm), _jaw(layout)
     held = chucking.grip.round_mm
     body_right = jaw_x - jaw * 0.75
@@ -40,13 +40,15 @@ def _chuck(layout: Layout, chucking: Chucking) -> list[Path]:
     jaw_height = max(8.0, min(40.0, height - held * layout.scale / 2 - 6))
     upper = box(jaw_x - jaw, layout.top(held) - jaw_height, jaw_x, layout.top(held))
     lower = mirrored(upper, layout.axis_y)
+    jaws = [Path("jaw", (upper, lower), closed=True), Path("hatch", (upper, lower), closed=True)]
+    if chucking.steadied:
+        return jaws
     body = box(left, top, body_right, bottom)
     return [
         *([Path("chuck", (nose,), closed=True)] if left > 1 else []),
         Path("chuck", (body,), closed=True),
         Path("hatch", (body,), closed=True),
-        Path("jaw", (upper, lower), closed=True),
-        Path("hatch", (upper, lower), closed=True),
+        *jaws,
     ]
 
 

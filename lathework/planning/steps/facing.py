@@ -20,10 +20,12 @@ from lathework.planning.steps import measures
 from lathework.planning.steps.holding import (
     _HEADLINES,
     HEAD_IN_CHUCK,
+    IN_STEADY,
     KNIFE,
     LONG_BAR_MM,
     LONG_IN_SPINDLE_MM,
     OTHER_MOUTH,
+    RUNS_TRUE,
     gripped,
     ratio_figure,
     rest_behind,
@@ -39,6 +41,8 @@ def _first_face(work: Work, chucking: Chucking) -> tuple[str, str, dict[str, Fig
     """Title, sentence and figures of facing the end that is held first."""
     words = {"bolt": "bolt", "kept": "part"}.get(work.part.stock.form, "bar" if chucking.on_bar else "blank")
     stand = f"Stand the {words} " + "{stick_out} out of the chuck. "
+    if chucking.steadied:
+        stand = IN_STEADY.format(words=words)
     sentence = stand + "Face the end, carriage locked, and set the readout to Z {zero}."
     return (
         "Face the end, set Z zero",
@@ -135,7 +139,7 @@ def _face_notes(work: Work, chucking: Chucking) -> tuple[str, ...]:
     if grip.words == BOLT_SHANK:
         notes.append(HEAD_IN_CHUCK)
     if not chucking.second and work.order == "blanks-first" and grip.length_mm > LONG_IN_SPINDLE_MM:
-        notes.append(rest_behind(work, chucking))
+        notes.append(RUNS_TRUE if chucking.steadied else rest_behind(work, chucking))
     if chucking.second and _thread_comes_through(work, chucking):
         notes.append(OTHER_MOUTH)
     return tuple(notes)

@@ -33,6 +33,11 @@ HEAD_IN_CHUCK = "Pass the head through the open jaws into the chuck's bore, and 
 CENTRE_STAYS = "The centre stays in while you turn and groove; draw it back for the die."
 CENTRE_STAYS_ON = "The centre stays in until everything here is cut, the thread too."
 CENTRE_STAYS_IN = "The centre stays in while you turn."
+IN_STEADY = (
+    "Hold the {words} by its far end, and set the fixed steady {{stick_out}} behind the end that is worked, its jaws "
+    "oiled. "
+)
+RUNS_TRUE = "True the far end in the chuck first: in the steady a bent or untrue blank is bored and centred askew."
 NOT_MADE = "the end that is not made yet"
 CENTRE_SHOWS = "The part keeps the centre hole: tell whoever gets it, or face it off a longer blank."
 IN_THE_MOUTH = "Break the mouth of the hole to 60° and bring up the tailstock centre in it, oiled."
@@ -103,7 +108,8 @@ def gripped(chucking: Chucking) -> Hold:
     held = HeldBy(
         chucking.faces, grip.across_mm, grip.length_mm, chucking.stick_out_mm, flats=grip.flats, clamped=bushed
     )
-    return Hold(chucking.faces, held, chucking.bar_mm, chucking.on_bar and not chucking.stub)
+    on_bar = chucking.on_bar and not chucking.stub
+    return Hold(chucking.faces, held, chucking.bar_mm, on_bar, chucking.steadied)
 
 
 _BUSHES = {False: "a threaded split bush", True: "a socket of its taper, or a split bush bored to it,"}

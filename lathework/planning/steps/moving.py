@@ -27,6 +27,7 @@ IN_STEPS = (
 TOO_THIN = (
     "Its end is too thin for a centre. Touch off again at each step; smooth the joins with a fine file, its handle on."
 )
+IN_BRASS = "Its jaws run on finished metal: a strip of brass under them, oil, and no more pressure than it needs."
 CAREFUL = "Jaws now close on finished metal: copper or shim, and run it true before the die goes on."
 
 
@@ -62,6 +63,8 @@ def _carry(work: Work, chucking: Chucking) -> Operation:
         return _moved(work, chucking, "carry", "Draw it out in steps", IN_STEPS, TOO_THIN)
     bored = any(found.bore.end == chucking.faces for found in work.bores)
     sentence = "Draw the work out until {stick_out} stands out, hold " + chucking.grip.words + ", and bring up the "
+    if chucking.faces in work.otherwise.steadied and not chucking.second:
+        sentence = "The chuck keeps the far end: {stick_out} stands out of it. Take the steady away, and bring up the "
     sentence += "tailstock centre, oiled." if not bored else "tailstock centre in the mouth of the hole, broken to 60°."
     return _moved(work, chucking, "carry", "Draw it out on the centre", sentence, centre_stays(work, chucking))
 
@@ -69,7 +72,12 @@ def _carry(work: Work, chucking: Chucking) -> Operation:
 def _push_in(work: Work, chucking: Chucking) -> Operation:
     words = "Draw the centre back, push the work into the chuck until {stick_out} stands out, held by "
     words += f"{chucking.grip.words}."
-    pushed = _moved(work, chucking, "push-in", "Hold it short for the die", words, CAREFUL)
+    if chucking.steadied:
+        words = "Set the fixed steady {stick_out} behind the end, on "
+        words += f"{chucking.grip.words}, its jaws oiled; draw the centre back."
+    careful = IN_BRASS if chucking.steadied else CAREFUL
+    title = "Set the steady for the die" if chucking.steadied else "Hold it short for the die"
+    pushed = _moved(work, chucking, "push-in", title, words, careful)
     return replace(pushed, dimensions=(measures.run_out(),))
 
 
