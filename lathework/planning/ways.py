@@ -44,7 +44,7 @@ def carried(
     hangs = (over(ratio, CENTRE_RATIO) or slim) and not method.overruled
     faces = "left" if work.ends.turned_about != second else "right"
     hangs = hangs or faces in work.otherwise.centred
-    if made and made[0].turned_mm < LEAST_CENTRED_MM:
+    if made and made[0].end_mm < LEAST_CENTRED_MM:
         return "steps" if hangs or over(ratio, STEADY_RATIO) else "chuck"
     if over(ratio, STEADY_RATIO):
         return "steady"

@@ -447,14 +447,19 @@ class OneTruth(unittest.TestCase):
         return compared
 
     def test_a_centre_hole_leaves_metal_in_a_pointed_end(self) -> None:
-        """A cone that comes down to 1.6 mm has a centre of 0.4 of that, and nothing is said; held up in a stub else."""
-        point = section("taper", "9", across="12", taper="60°")
-        shape = [point, section("round", "60", across="12", fit="slide"), section("bar", "10")]
-        made = plan({**MM, "part.stock.across": "16", "part.sections": shape})
-        cone = step(made, "centre").figures["cone"].value
-        self.assertLess(cone, 12 - 9 * 1.1547)
-        self.assertNotIn("centre-wide", told(made))
-        self.assertIn("Turn to the fit", [one.title for one in made.operations])
+        """A cone of 60 degrees over 7 mm comes down from 12 to 3.9 mm and takes a centre hole; over 9 mm to 1.6, which
+        takes none: that part is drawn out in steps."""
+        for long, centred in (("7", True), ("9", False)):
+            point = section("taper", long, across="12", taper="60°")
+            shape = [point, section("round", "60", across="12", fit="slide"), section("bar", "10")]
+            made = plan({**MM, "part.stock.across": "16", "part.sections": shape})
+            self.assertEqual("centre" in kinds(made), centred)
+            if centred:
+                self.assertLess(step(made, "centre").figures["cone"].value, 0.8 * (12 - 7 * 1.1547))
+            else:
+                self.assertIn("too thin for a centre", said(step(made, "carry")))
+            self.assertNotIn("centre-wide", told(made))
+            self.assertIn("Turn to the fit", [one.title for one in made.operations])
 
     def test_a_square_bar_wants_four_jaws_and_a_mouth_is_sunk_once(self) -> None:
         square = {"part.stock.form": "square", "part.stock.across": "16"}
