@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 import re
+from collections.abc import Mapping
 from dataclasses import replace
 from typing import Any
 
@@ -131,3 +132,18 @@ class FieldReader(Reader):
                 return self.ident(field)
             case _:
                 raise TypeError(f"{field}: {type(declared).__name__}")
+
+
+def in_its_unit(typed: Mapping[str, Any], field: str) -> FieldReader:
+    """A reader of what was `typed` that takes a bare length in the unit of the thread or pitch in that `field`, where
+    no unit was typed for the whole.
+
+    >>> in_its_unit({"designation": "M10"}, "designation").unit, in_its_unit({"pitch": "1.5 mm"}, "pitch").unit
+    ('mm', 'mm')
+    """
+    text = str(typed.get(field, ""))
+    try:
+        unit = read_called(text, stored=True).thread.unit
+    except InputError:
+        unit = "mm" if text.strip().lower().endswith("mm") else "in"
+    return FieldReader({"unit": unit, **typed})

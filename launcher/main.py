@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import argparse
+import os
 import subprocess
 import sys
 import tempfile
@@ -144,9 +145,22 @@ def _start(options: argparse.Namespace) -> int:
     return start(options.port, options.data, network, empty=options.empty, backups=not options.no_backups)
 
 
+def _ended(arguments: list[str]) -> int:
+    """One subcommand, whoever reads what it prints; 141 where that one left before the end, as a program that the
+    system ends for it."""
+    try:
+        status = main(arguments)
+        sys.stdout.flush()
+    except BrokenPipeError:
+        # What is left to be printed goes nowhere; else the interpreter would speak of it at its end.
+        os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())
+        return 128 + 13
+    return status
+
+
 def run() -> int:
-    """The command of an installed wheel."""
-    return main(sys.argv[1:])
+    """The command, of a checkout or an installed wheel."""
+    return _ended(sys.argv[1:])
 
 
 def main(arguments: list[str]) -> int:

@@ -9,7 +9,7 @@ from pathlib import Path
 from lathework.answers.gears_shown import geared, gears_shown, lines_of
 from lathework.answers.ways_shown import TakenBy, way_shown
 from lathework.errors import InputError, InvalidDocument
-from lathework.field_reader import FieldReader
+from lathework.field_reader import in_its_unit
 from lathework.job.declaration import MOST_PIECES
 from lathework.job.part_declaration import ALONG
 from lathework.methods.ways.choose import Weighed, cheapest, rank, what_changes
@@ -20,6 +20,7 @@ from lathework.shop.kinds import Owned
 from lathework.shop.kit_file import read_kit_file
 from lathework.shop.leadscrew import read_lead, read_leads
 from lathework.shop.metals import materials
+from lathework.units import convert
 from launcher.answers import print_errors
 from launcher.messages import stop
 
@@ -52,7 +53,7 @@ def _machine(things: tuple[Owned, ...]) -> Machine:
 
 def _wanted(typed: dict[str, str], kit: str | None) -> Wanted:
     """What was asked. Raises InvalidDocument with every error beside its field."""
-    reader = FieldReader({"unit": "in", **typed})
+    reader = in_its_unit(typed, "designation")
     called, length = reader.thread("designation"), reader.length("length", ALONG, optional=True)
     pieces = reader.whole("count", 1, MOST_PIECES)
     metal = reader.choice("metal", tuple(materials()))
@@ -93,7 +94,9 @@ def print_methods(designation: str, *, length: str, count: str, metal: str, kit:
         print(json.dumps(told, ensure_ascii=False))
         return 0
     pieces = f"{wanted.pieces} piece{'' if wanted.pieces == 1 else 's'}"
-    lines = [f"{wanted.thread.designation}, {wanted.length_mm:.1f} mm long, {pieces} of {wanted.metal.name}"]
+    unit = wanted.thread.unit
+    long = f"{convert(wanted.length_mm, 'mm', unit):.4g} {unit} long"
+    lines = [f"{wanted.thread.designation}, {long}, {pieces} of {wanted.metal.name}"]
     for number, way in enumerate(ways, 1):
         lines += _lines(number, way)
     lines += [f"  {change}" for change in changes]

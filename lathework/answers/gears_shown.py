@@ -12,7 +12,7 @@ from lathework.answers.values import FigureShown, figure_shown
 from lathework.cautions import Caution
 from lathework.drawing.gears.train import train_sheet
 from lathework.errors import InputError
-from lathework.field_reader import FieldReader
+from lathework.field_reader import FieldReader, in_its_unit
 from lathework.figures import Figure
 from lathework.lengths import Length, Span
 from lathework.methods.gears import Train, as_pitch_diameter, over_length, per_hundred, trains
@@ -114,7 +114,7 @@ def geared(typed: dict[str, str]) -> Geared:
 
     Raises InvalidDocument with every error beside its field.
     """
-    reader = FieldReader({"unit": "in", **typed})
+    reader = in_its_unit(typed, "pitch")
     pitch = _pitch(reader)
     screw = reader.made("leadscrew", reader.text("leadscrew", required=True), read_lead)
     wheels, dial = _wheels(reader), _dial(reader)

@@ -3,12 +3,15 @@
 from __future__ import annotations
 
 import json
+import subprocess
+import sys
 
 from jsonschema import Draft202012Validator
 
 from lathework.tests.samples import document
 from lathework.tests.test_parts import together
 from lathework.threads.library import library
+from launcher.environment import ROOT
 from launcher.tests.case import CommandCase
 
 LENGTH = {"type": "number", "exclusiveMinimum": 0}
@@ -105,6 +108,24 @@ class Size(CommandCase):
         self.assertEqual(status, 1)
         for words in ("13.157 mm", "best wire", "relief groove", "A pipe size is not a diameter", "nonsense: "):
             self.assertIn(words, out)
+
+
+class Reader(CommandCase):
+    def test_who_stops_reading_ends_it_without_a_word(self) -> None:
+        """As with any tool of the system: `conch size ... | head -1`."""
+        conch = [sys.executable, str(ROOT / "conch"), "size", *["3/8-16", "M8", "1/4 BSW"] * 200]
+        with subprocess.Popen(conch, stdout=subprocess.PIPE, stderr=subprocess.PIPE, text=True) as told:
+            assert told.stdout is not None and told.stderr is not None
+            told.stdout.readline()
+            told.stdout.close()
+            self.assertEqual(told.stderr.read(), "")
+            self.assertEqual(told.wait(20), 141)
+
+    def test_a_bare_length_is_in_the_threads_own_unit(self) -> None:
+        for thread, long in (("M10", "10 mm long"), ("3/8-16", "10 in long")):
+            status, out, _ = self.run_command("methods", thread, "--length", "10")
+            self.assertEqual(status, 0)
+            self.assertIn(long, out.splitlines()[0])
 
 
 class Drills(CommandCase):

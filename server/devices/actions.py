@@ -58,7 +58,7 @@ def pair(typed_code: str, typed_name: str, address: str) -> tuple[Device, str]:
 def _device(ident: str) -> Device:
     found = Device.objects.filter(pk=ident, revoked_at=None).first()
     if found is None:
-        raise Http404
+        raise Http404(f"There is no device {ident} here.")
     return found
 
 

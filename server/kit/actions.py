@@ -58,7 +58,7 @@ def add(wanted: Sequence[tuple[str, Document]], key: str = "") -> None:
 def _find(ident: str) -> Thing:
     row = Thing.objects.select_for_update().filter(pk=ident).first()
     if row is None:
-        raise Http404
+        raise Http404(f"There is no thing {ident} in the shop.")
     return row
 
 

@@ -155,7 +155,7 @@ def register_problems(api: NinjaAPI) -> None:
 
     @api.exception_handler(Http404)
     def _missing(request: HttpRequest, error: Http404) -> HttpResponse:
-        return problem(404, "not-found", "There is no job at this address.")
+        return problem(404, "not-found", str(error) or f"There is nothing at {request.path}.")
 
     @api.exception_handler(Unpaired)
     def _unpaired(request: HttpRequest, error: Unpaired) -> HttpResponse:

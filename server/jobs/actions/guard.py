@@ -37,7 +37,7 @@ def find_job(job_id: int, *, binned: bool = False) -> Job:
     """The job of that number; a deleted one only where `binned` says so. Raises Http404."""
     found = Job.objects.select_related("row").filter(pk=job_id).first() if 0 < job_id <= _LARGEST_ID else None
     if found is None or (found.deleted_at is not None and not binned):
-        raise Http404
+        raise Http404(f"There is no job {job_id} here.")
     return found
 
 

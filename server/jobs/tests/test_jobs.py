@@ -63,7 +63,9 @@ class Jobs(ApiCase):
         for number in ("999", "0", "-3", str(2**70)):
             for tail in ("", "/bench", "/job.json", "/sheet.pdf"):
                 with self.subTest(number=number, tail=tail):
-                    self.told(self.client.get(f"/api/jobs/{number}{tail}"), 404)
+                    answer = self.client.get(f"/api/jobs/{number}{tail}")
+                    self.told(answer, 404)
+                    self.assertIn(f"job {number}", answer.json()["detail"])
         self.told(self.client.get("/api/jobs/abc"), 422)
 
     def test_what_was_typed_comes_back_as_it_was(self) -> None:

@@ -72,7 +72,8 @@ class Kit(KitCase):
         changed = self.send("PUT", f"/api/kit/{thing['id']}", said)
         self.assertEqual((changed.json()["state"], changed.json()["revision"]), ("worn", 2))
         self.assertEqual(self.send("PUT", f"/api/kit/{thing['id']}", said).status_code, 409)
-        self.assertEqual(self.send("PUT", "/api/kit/nobody", said).status_code, 404)
+        missing = self.send("PUT", "/api/kit/nobody", said)
+        self.assertEqual((missing.status_code, "thing nobody" in missing.json()["detail"]), (404, True))
         worse = {"document": {"thread": "1/2 whitworth nut"}, "revision": 2}
         self.assertEqual(self.send("PUT", f"/api/kit/{thing['id']}", worse).status_code, 422)
 
