@@ -18,6 +18,8 @@ from lathework.threads.limits import has_external, internal_classes, is_internal
 from lathework.threads.taper import is_inside_taper, is_outside_taper
 from lathework.threads.thread import Thread
 
+NO_LIMITS = "is recognised and sized here, and not planned: no standard at hand gives its limits"
+
 
 def _without_length(called: Called) -> Called:
     """A thread with a remark where a screw's length was typed behind it: lengths of a part are typed for themselves."""
@@ -38,7 +40,7 @@ class FieldReader(Reader):
             thread = called.thread
             single = by_tool and thread.single_point
             if not has_external(thread) and not is_outside_taper(thread) and not single:
-                why = "is not cut outside"
+                why = NO_LIMITS if thread.outside else "is not cut outside"
                 if thread.single_point:
                     why = "is cut single point: no die makes it in one"
                 raise InputError("not-for-a-die", field, f"{thread.designation} {why}.")
@@ -60,7 +62,7 @@ class FieldReader(Reader):
             thread = called.thread
             single = by_tool and thread.single_point
             if not internal_classes(thread) and not is_inside_taper(thread) and not single:
-                why = "is not tapped into a hole"
+                why = NO_LIMITS if thread.inside else "is not tapped into a hole"
                 if thread.single_point:
                     why = "is cut single point: choose the inside threading tool"
                 raise InputError("not-for-a-tap", field, f"{thread.designation} {why}.")

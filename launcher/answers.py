@@ -22,7 +22,7 @@ from lathework.errors import InputError, InvalidDocument
 from lathework.identify.answer import Identified, identify
 from lathework.job.document import read_document
 from lathework.planning.plan import Plan, make_plans
-from lathework.threads.limits.bands import ExternalLimits
+from lathework.threads.standards.bands import ExternalLimits
 from lathework.threads.taper import is_inside_taper
 from launcher.messages import stop
 

@@ -14,7 +14,7 @@ from lathework.identify.answer import Identified
 from lathework.identify.priors import series_weights
 from lathework.identify.question import Question
 from lathework.identify.rank import Candidate, Reason
-from lathework.threads.series import SERIES_NAMES
+from lathework.threads.families import SERIES, series_name
 from lathework.threads.thread import Family
 from lathework.units import BothUnits
 
@@ -110,7 +110,7 @@ def _candidate(candidate: Candidate) -> CandidateShown:
         also=candidate.also,
         probability=round(candidate.probability, 4),
         family=thread.family,
-        series=SERIES_NAMES.get(thread.series, thread.series),
+        series=series_name(thread),
         angle_deg=thread.form.angle_deg,
         tpi=thread.tpi,
         major=length_shown(thread.major_mm),
@@ -133,7 +133,7 @@ def identified_shown(identified: Identified, *, drawing: bool = True) -> Identif
             identified.next.sentence, replace(question, gain_bits=round(question.gain_bits, 3)) if question else None
         ),
         priors=tuple(
-            PriorShown(series, SERIES_NAMES[series], round(share, 4))
+            PriorShown(series, SERIES[series].name, round(share, 4))
             for series, share in sorted(weights.items(), key=lambda weight: -weight[1])
         ),
         mistake=identified.mistake,

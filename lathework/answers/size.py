@@ -14,7 +14,7 @@ from lathework.holes.drill_choice import TappingDrill, tapping_drills
 from lathework.lengths import Span, read_length, within
 from lathework.threads.designation import read_called
 from lathework.threads.limits import class_as_named, external_limits, internal_limits, is_internal_class
-from lathework.threads.limits.bands import ExternalLimits, InternalLimits
+from lathework.threads.standards.bands import ExternalLimits, InternalLimits
 from lathework.threads.taper import TaperLengths, taper_lengths
 from lathework.threads.thread import Thread
 from lathework.units import convert

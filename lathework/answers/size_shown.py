@@ -11,7 +11,7 @@ from lathework.answers.thread_shown import ThreadShown, thread_shown
 from lathework.answers.values import FigureShown, figure_shown, figures_shown, maybe_shown
 from lathework.cutting.blank import SCHOOL_NAMES, BlankChoice, School
 from lathework.figures import SourceKind
-from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits
+from lathework.threads.standards.bands import Band, ExternalLimits, InternalLimits
 from lathework.threads.taper import TaperLengths
 from lathework.threads.working import basic_figures
 from lathework.units import LengthUnit, round_half_up

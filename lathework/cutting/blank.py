@@ -7,7 +7,7 @@ from typing import Literal, get_args
 
 from lathework.cutting.mate_blank import Mate, mate_blank
 from lathework.figures import PRACTICE, Answer, Figure, Given
-from lathework.threads.limits.bands import Band
+from lathework.threads.standards.bands import Band
 from lathework.threads.thread import Thread
 from lathework.units import round_half_up
 

@@ -8,6 +8,8 @@ from functools import cache, lru_cache
 
 from lathework.figures import PRACTICE, Answer, Figure, Given, Source
 from lathework.tables.loader import load
+from lathework.threads.families import family_of
+from lathework.threads.families.metric import METRIC
 from lathework.threads.thread import Thread
 from lathework.units import AREAS, round_half_up
 
@@ -69,7 +71,7 @@ def _undercuts() -> dict[float, Undercut]:
 
 def undercut(thread: Thread) -> Undercut | None:
     """DIN 76-1 undercut and run-out of a metric thread; None for other families and untabulated pitches."""
-    return _undercuts().get(thread.pitch) if thread.family == "metric" else None
+    return _undercuts().get(thread.pitch) if thread.family == METRIC.code else None
 
 
 def _standard_diameter(thread: Thread) -> tuple[Answer, ...]:
@@ -182,13 +184,14 @@ class _Section:
 
 def _section(thread: Thread) -> _Section:
     unit, pitch = thread.unit, Given("pitch", thread.pitch, thread.unit)
-    if thread.family == "unified":
+    stressed = family_of(thread).stressed
+    if stressed == "unified":
         # The table is made from figures of its neighbours as they are printed, not from exact ones.
         across = round_half_up(thread.pitch_diameter, PRINTED_PLACES)
         height = round_half_up(3 * HEIGHT_60 * thread.pitch / 16, WORKED_PLACES)
         given = (Given("E", across, unit), Given("three sixteenths of H", height, unit))
         return _Section(across - 2 * height, "π × (E ÷ 2 − three sixteenths of H)²", H28, given)
-    if thread.family == "metric":
+    if stressed == "metric":
         across = thread.major - STRESSED_METRIC * thread.pitch
         given = (Given("major", thread.major, unit), pitch)
         return _Section(across, f"π ÷ 4 × (major − {STRESSED_METRIC} × pitch)²", ISO_898, given)

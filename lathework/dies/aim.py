@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from lathework.gauging.tried import TRIED, Gauge
-from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits
+from lathework.threads.standards.bands import Band, ExternalLimits, InternalLimits
 from lathework.units import convert
 
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 
 from lathework.figures import GEOMETRY, Figure, Given
-from lathework.threads.limits.bands import Band
+from lathework.threads.standards.bands import Band
 from lathework.threads.thread import Thread
 
 ON_DIAMETER = 2.0

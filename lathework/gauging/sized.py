@@ -10,7 +10,7 @@ from statistics import NormalDist
 from lathework.figures import PRACTICE, Figure, Given, Source
 from lathework.gauging.verdicts import SizeVerdict
 from lathework.gauging.wires import WIRES
-from lathework.threads.limits.bands import ExternalLimits
+from lathework.threads.standards.bands import ExternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import convert
 

@@ -6,7 +6,7 @@ import math
 
 from lathework.figures import Figure, Given, Source
 from lathework.tables.drills import Drill, all_drills
-from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits
+from lathework.threads.standards.bands import Band, ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import convert
 

@@ -8,18 +8,16 @@ from typing import Literal
 
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.holes.oversize import probable_hole
-from lathework.holes.percent import TAPPED_PERCENT, convention, metal_cut, percent_thread
+from lathework.holes.percent import convention, metal_cut, percent_thread
 from lathework.shop.metals import Material
 from lathework.shop.racks import home
 from lathework.tables.drills import Drill, drills_between
-from lathework.threads.limits.bands import InternalLimits
+from lathework.threads.families import family_of, series_of
+from lathework.threads.standards.bands import InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
 Fit = Literal["within", "too-small", "too-large"]
-CHART_PERCENT = 77.0
-"""Per cent thread of metric charts, whose rule is major less pitch, 100 / 1.299038, and of those of 55 degree and BA
-threads (practice)."""
 TOUGH_PERCENT = 65.0
 """Per cent wanted in tough metals, where torque counts for more (practice)."""
 TOUGH_FORCE = 2400.0
@@ -30,8 +28,6 @@ MOST_60, MOST = 80.0, 82.0
 """The same, over which it names none: 60 degree threads, whose basic height is 83 per cent; others, whose is 100."""
 MOST_PIPE = 87.0
 """The same of parallel pipe threads, whose charts take the largest drill that the limits allow."""
-FULL_PIPES = {"Rp": (95.0, 85.0, 98.0), "NPSM": (80.0, 60.0, 82.0)}
-"""Per cent wanted, least and most of parallel pipe threads that have no limits here: charts drill them close."""
 WIDER = (55.0, 82.0)
 """Per cent taken where the rack has nothing nearer (practice)."""
 MAY_PASS = 0.1
@@ -86,20 +82,21 @@ def usual_percent(thread: Thread) -> float:
 
     Source: practice.
     """
-    return TAPPED_PERCENT if thread.family in ("unified", "npt") else CHART_PERCENT
+    return family_of(thread).percent.charts
 
 
 def sought(thread: Thread, limits: InternalLimits | None, percent: float) -> str:
     """By what a drill for `percent` (a bare number) is chosen, in words."""
-    if thread.series in FULL_PIPES:
-        percent = FULL_PIPES[thread.series][0]
+    series = series_of(thread)
+    if series is not None and series.drilled is not None:
+        percent = series.drilled[0]
     elif _by_the_limit(thread, limits):
         return "the largest that the limits of the pipe thread allow"
     return f"by its own size nearest to {percent:g} % thread"
 
 
 def _by_the_limit(thread: Thread, limits: InternalLimits | None) -> bool:
-    return thread.family == "bsp" and limits is not None
+    return family_of(thread).by_limits and limits is not None
 
 
 @dataclass(frozen=True, slots=True)
@@ -149,8 +146,9 @@ class _Chart:
 
 def _chart(thread: Thread, limits: InternalLimits | None, percent: float) -> _Chart:
     """What a chart would want at `percent`, a bare number, which stretches its range where it lies outside."""
-    if thread.series in FULL_PIPES:
-        wanted, least, most = FULL_PIPES[thread.series]
+    series = series_of(thread)
+    if series is not None and series.drilled is not None:
+        wanted, least, most = series.drilled
         return _Chart(thread, limits, wanted, least, most, MAY_PASS * thread.pitch)
     if limits is not None and _by_the_limit(thread, limits):
         return _Chart(thread, limits, percent_thread(thread, limits.minor.maximum), LEAST, MOST_PIPE, 0.0)

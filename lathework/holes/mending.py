@@ -9,8 +9,8 @@ from lathework.figures import PRACTICE, Figure, Given, Source
 from lathework.holes.depth import THIN_WALL, hole_for
 from lathework.holes.drill_choice import choose, usual_percent
 from lathework.holes.percent import BASIC_60, TAPPED_PERCENT
-from lathework.tables.common import common_sizes
 from lathework.tables.drills import Drill
+from lathework.threads.families.metric import METRIC
 from lathework.threads.library import library
 from lathework.threads.limits import internal_limits
 from lathework.threads.thread import Thread
@@ -48,11 +48,9 @@ def _sound(thread: Thread, like: Thread) -> bool:
         return False
     if thread.series != like.series:
         return False
-    if like.family != "metric":
+    if like.family != METRIC.code:
         return True
-    return f"{thread.major:g}" in common_sizes("first-choice") and (
-        like.series == "coarse" or thread.pitch == like.pitch
-    )
+    return METRIC.preferred(thread) and (like.series == "coarse" or thread.pitch == like.pitch)
 
 
 def next_sizes(thread: Thread) -> tuple[Thread, ...]:

@@ -5,10 +5,9 @@ from __future__ import annotations
 import math
 
 from lathework.figures import Figure, Given, Source
+from lathework.threads.families import family_of
 from lathework.threads.thread import Thread
 
-PERCENT_60 = 1.299038
-"""Full depth on the 60 degree three-quarter-height convention, in pitches on the diameter."""
 BASIC_60 = 1.082532
 THREE_QUARTERS, FLAT = 0.649519, 1 / 8
 """Three quarters of the height of the sharp 60 degree triangle, and the flat at its top, in pitches (ISO 68-1)."""
@@ -20,11 +19,8 @@ TAPPED_PERCENT = 75.0
 
 def convention(thread: Thread) -> tuple[float, str]:
     """Full depth on the diameter in pitches, and the convention in words."""
-    if thread.form.angle_deg == 60:
-        return PERCENT_60, "60 degree practice: 1.299038 P is 100 %"
-    if thread.family == "ba":
-        return 1.2, "BA: 1.2 P is 100 %"
-    return 1.280654, "Whitworth: 1.280654 P is 100 %"
+    percent = family_of(thread).percent
+    return percent.hundred_on_diameter, percent.words
 
 
 def percent_thread(thread: Thread, drill_diameter: float) -> float:

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from lathework.cutting.groove import stress_area
 from lathework.figures import Figure, Given, Source
-from lathework.threads.limits.bands import ExternalLimits, InternalLimits
+from lathework.threads.standards.bands import ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import AREAS_PER_LENGTH, convert
 

@@ -81,11 +81,22 @@ def _angle_leaves() -> dict[tuple[float, str], float]:
     return {(float(row.number("angle")), row.text("leaf")): float(row.number("chance")) for row in rows}
 
 
+@cache
+def _leaf_fits(angle_deg: float, leaf: str) -> float:
+    """Chance that a leaf is said to fit flanks of so many degrees: as tabulated, in proportion between two angles that
+    are."""
+    known = sorted({angle for angle, _ in _angle_leaves()})
+    under = max((angle for angle in known if angle <= angle_deg), default=known[0])
+    over = min((angle for angle in known if angle >= angle_deg), default=known[-1])
+    share = (angle_deg - under) / (over - under) if over > under else 0.0
+    return (1 - share) * _angle_leaves()[under, leaf] + share * _angle_leaves()[over, leaf]
+
+
 def angle_chance(model: Model, said: Angle) -> float:
     """Chance that the leaf of `said` degrees is found to fit, or, with "not-", is found not to."""
     if said.startswith("not-"):
-        return 1 - _angle_leaves()[(model.angle, said.removeprefix("not-"))]
-    return _angle_leaves()[(model.angle, said)]
+        return 1 - _leaf_fits(model.angle, said.removeprefix("not-"))
+    return _leaf_fits(model.angle, said)
 
 
 def taper_chance(model: Model, said: YesNo) -> float:

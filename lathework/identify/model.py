@@ -6,8 +6,9 @@ import math
 from dataclasses import dataclass
 from functools import cache
 
+from lathework.threads.families import family_of
 from lathework.threads.library import library
-from lathework.threads.limits import external_limits, has_external, internal_limits
+from lathework.threads.limits import external_limits, internal_limits
 from lathework.threads.taper import TAPER, taper_lengths
 from lathework.threads.thread import Thread
 from lathework.units import convert
@@ -81,7 +82,7 @@ def _model(thread: Thread) -> Model:
         under = TURNED_UNDER * thread.pitch_mm
     if outside is not None:
         tolerance = outside.major.maximum - outside.major.minimum
-        undercut = 0.0 if thread.family == "bsp" else UNDERCUT
+        undercut = UNDERCUT if family_of(thread).crests_cut else 0.0
         least = outside.major.minimum
         crest = (mm(least - undercut * tolerance), mm(least), mm(outside.major.maximum))
     else:
@@ -98,8 +99,8 @@ def _model(thread: Thread) -> Model:
         thread.pitch_mm,
         thread.form.angle_deg,
         thread.taper > 0,
-        outside=has_external(thread) or thread.single_point or thread.series in ("R", "NPT", "NPSM"),
-        inside=thread.series != "R",
+        outside=thread.outside,
+        inside=thread.inside,
     )
 
 
@@ -111,7 +112,7 @@ def models() -> tuple[Model, ...]:
 
 def _form_of(thread: Thread) -> tuple[object, ...]:
     """What two names of one thread have in common; pipe threads are told apart by what they are for."""
-    kind = thread.series if thread.family in ("bsp", "npt") else thread.form.name
+    kind = thread.series if family_of(thread).pipe else thread.form.name
     return kind, round(thread.major_mm, 4), round(thread.pitch_mm, 5)
 
 

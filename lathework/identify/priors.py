@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
-from functools import cache, lru_cache
+from functools import lru_cache
 from math import fsum
 from typing import Literal, get_args
 
 from lathework.tables.common import common_sizes
 from lathework.tables.loader import load
+from lathework.threads.families import family_of
 from lathework.threads.library import library
 from lathework.threads.thread import Thread
 
@@ -50,28 +51,11 @@ def series_weights(origin: Origin, trade: Trade, own: Shares = ()) -> dict[str, 
     return {series: weight / whole for series, weight in told.items()}
 
 
-@cache
-def _first_pitches() -> frozenset[str]:
-    """Trapezoidal threads of first choice: the first of their size."""
-    first: dict[float, str] = {}
-    for thread in library():
-        if thread.series == "Tr":
-            first.setdefault(thread.major, thread.designation)
-    return frozenset(first.values())
-
-
 def _size_weight(thread: Thread) -> float:
     """How common a size is within its series: preferred sizes first, very large ones rarer."""
-    preferred = True
-    if thread.series == "Tr":
-        preferred = thread.designation in _first_pitches()
-    elif thread.family == "metric":
-        preferred = f"{thread.major:g}" in common_sizes("first-choice")
-        if thread.designation in common_sizes("daily-fine"):
-            return _DAILY
-    elif thread.unit == "in" and thread.family in ("unified", "whitworth"):
-        sixteenths = thread.major * 16
-        preferred = thread.designation.startswith("#") or sixteenths % 2 == 0 or thread.major < 0.6
+    if thread.designation in common_sizes("daily-fine"):
+        return _DAILY
+    preferred = family_of(thread).preferred(thread)
     large = 1.0 if thread.major_mm < 26 else (26 / thread.major_mm) ** 2
     return (1.0 if preferred else _SECOND) * large
 

@@ -30,7 +30,7 @@ from lathework.identify.evidence import (
 from lathework.identify.priors import ORIGINS, TRADES, Shares
 from lathework.lengths import Span, bare_number, read_length, within
 from lathework.threads.designation import Called, read_called
-from lathework.threads.series import SERIES_NAMES
+from lathework.threads.families import SERIES
 from lathework.units import LENGTH_UNITS, MM_PER_INCH, LengthUnit
 
 _TAPER, _NO_TAPER = ("yes", "taper", "1/16", "1 in 16", "1:16"), ("no", "none", "0", "parallel")
@@ -172,7 +172,7 @@ def _shares(reader: _Reader, shares: Mapping[str, object]) -> Shares:
         if text == "":
             continue
         share = bare_number(text) / 100
-        if series not in SERIES_NAMES or not 0 <= share <= 1:
+        if series not in SERIES or not 0 <= share <= 1:
             reader.fail("out-of-range", f"shares.{series}"[:60], "A share is a number from 0 to 100 per cent.")
             continue
         out.append((series, share))

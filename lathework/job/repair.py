@@ -19,7 +19,7 @@ from lathework.shop.metals import Material, materials
 from lathework.shop.racks import owned
 from lathework.threads.designation import read_called
 from lathework.threads.limits import external_limits, internal_limits
-from lathework.threads.limits.bands import ExternalLimits, InternalLimits
+from lathework.threads.standards.bands import ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 

@@ -50,7 +50,7 @@ def comes_out_at(thread: Thread, bore: float) -> Figure:
     >>> round(comes_out_at(read_designation("1.045-24 UNS"), 1.0).value, 4)
     1.0451
     """
-    depth = float(thread.form.full_depth)
+    depth = float(thread.form.depth_on_diameter)
     return Figure(
         "a full form comes out at",
         bore + depth * thread.pitch,
@@ -67,7 +67,7 @@ def comes_out_at(thread: Thread, bore: float) -> Figure:
 
 def bore_for_full(thread: Thread) -> Figure:
     """The bore out of which a full form comes at the nominal size: major - form depth x pitch, in the thread's unit."""
-    depth = float(thread.form.full_depth)
+    depth = float(thread.form.depth_on_diameter)
     return Figure(
         "bore for a full form",
         thread.major - depth * thread.pitch,

@@ -20,7 +20,7 @@ from lathework.shop.metals import Material
 from lathework.shop.racks import home, owned
 from lathework.tables.drills import Drill, all_drills
 from lathework.threads.limits import internal_limits
-from lathework.threads.limits.bands import InternalLimits
+from lathework.threads.standards.bands import InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 

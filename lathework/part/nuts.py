@@ -7,6 +7,7 @@ from functools import cache
 
 from lathework.figures import PRACTICE, Answer, Figure, Given, Source
 from lathework.tables.loader import load
+from lathework.threads.families import family_of
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 
@@ -47,8 +48,7 @@ def _british() -> dict[tuple[str, float], tuple[float, float, Source]]:
 
 def _hexagon(thread: Thread) -> Figure | None:
     """Width across the flats of a BSW, BSF or BA nut by its own table, in the thread's unit; None for other threads."""
-    size = float(thread.plain_name.split()[0]) if thread.family == "ba" else round(thread.major, 6)
-    found = _british().get((thread.family, size))
+    found = _british().get((thread.family, family_of(thread).number(thread)))
     if found is None:
         return None
     across, older, source = found

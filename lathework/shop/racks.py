@@ -8,14 +8,13 @@ from lathework.errors import InputError
 from lathework.figures import PRACTICE
 from lathework.lengths import Length, read_length
 from lathework.tables.drills import Drill, all_drills, gauge_drills
+from lathework.threads.families import family_of
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit
 
 RACKS = ("number", "letter", "fraction", "metric")
 IN_RACKS = "in their racks"
 """Among the names of a list: each single size belongs to the rack of its kind, as it does in a shop's drill stand."""
-METRIC_RACK = ("metric", "ba", "bsp")
-"""Families whose drills hang in the metric rack (practice)."""
 
 
 @lru_cache(maxsize=128)
@@ -59,4 +58,4 @@ def home(thread: Thread, drill: Drill) -> bool:
 
     A size that somebody names by itself always does. Source: practice.
     """
-    return drill.rack == "own" or (drill.rack == "metric") == (thread.family in METRIC_RACK)
+    return drill.rack == "own" or (drill.rack == "metric") == (family_of(thread).drills == "metric")

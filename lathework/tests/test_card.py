@@ -16,9 +16,9 @@ from lathework.answers.book.mating_shown import mating_shown
 from lathework.errors import InputError
 from lathework.figures import Figure
 from lathework.tests.every import each
+from lathework.threads.families import SERIES
 from lathework.threads.library import library
 from lathework.threads.mating import mate
-from lathework.threads.series import SERIES_NAMES
 
 NAMES = [t.designation for t in library()]
 
@@ -97,7 +97,7 @@ class Page(unittest.TestCase):
             self.assertEqual(found.size.thread.designation, name)
 
     def test_series_have_names(self) -> None:
-        self.assertEqual({t.series for t in library()}, set(SERIES_NAMES))
+        self.assertEqual({t.series for t in library()}, set(SERIES))
 
 
 class Overlay(unittest.TestCase):

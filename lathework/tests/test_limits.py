@@ -21,10 +21,10 @@ from lathework.threads.limits import (
     internal_classes,
     internal_limits,
     is_internal_class,
-    metric,
 )
-from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits
 from lathework.threads.special import special_metric, special_unified
+from lathework.threads.standards import metric
+from lathework.threads.standards.bands import Band, ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import MM_PER_INCH
 

@@ -25,7 +25,7 @@ from lathework.tests.samples import plan, step
 from lathework.threads.designation import read_designation
 from lathework.threads.library import library
 from lathework.threads.limits import external_classes, external_limits
-from lathework.threads.limits.bands import Band
+from lathework.threads.standards.bands import Band
 from lathework.threads.thread import Thread
 from tests.simulation.lathes import BAND_MM, lathes, turned_by_schedule, turned_by_the_bench
 

@@ -14,7 +14,7 @@ from lathework.gauging.sized import GUARD, Sized, judge_size, pitch_diameter_und
 from lathework.gauging.wires import WIRES, best_wire, over_wires
 from lathework.threads.designation import read_called
 from lathework.threads.limits import external_limits
-from lathework.threads.limits.bands import ExternalLimits
+from lathework.threads.standards.bands import ExternalLimits
 
 STUD = read_called("3/8-16").thread
 

@@ -2,46 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
-from lathework.threads.series import trim
+from lathework.threads.families import family_of
+from lathework.threads.families.family import Letter, both
 from lathework.threads.thread import Thread
-from lathework.units import show_both
 
-
-@dataclass(frozen=True, slots=True)
-class Letter:
-    """A part of a designation and what it means."""
-
-    text: str
-    means: str
-
-
-_SERIES = {
-    "UNC": "unified coarse series, 60 degree flanks",
-    "UNF": "unified fine series, 60 degree flanks",
-    "UNEF": "unified extra-fine series, 60 degree flanks",
-    "UN": "unified series of constant pitch, 60 degree flanks",
-    "UNS": "unified special: no series lists it; 60 degree flanks",
-    "BSW": "British Standard Whitworth, coarse, 55 degree flanks",
-    "BSF": "British Standard Fine, 55 degree flanks",
-    "ME": "model engineer, Whitworth form, 55 degree flanks",
-    "Brass": "brass thread, 26 to the inch at every size, Whitworth form",
-    "special": "no series lists it",
-    "G": "parallel pipe thread, 55 degree flanks: it does not seal on the thread",
-    "R": "external taper pipe thread, 1 in 16, 55 degree flanks: it seals on the thread",
-    "Rc": "internal taper pipe thread, 1 in 16, 55 degree flanks",
-    "Rp": "internal parallel pipe thread for an external taper thread, 55 degree flanks",
-    "NPT": "American taper pipe thread, 1 in 16, 60 degree flanks: it seals on the thread with a sealant",
-    "NPSM": "American parallel pipe thread for free-fitting joints, 60 degree flanks",
-    "BSC": "British Standard Cycle, 60 degree flanks, rounded",
-    "Conduit": "electrical conduit, Whitworth form",
-    "RMS": "microscope objective, 36 to the inch, Whitworth form",
-    "W": "gas cylinder valve, 21.8 mm, 14 to the inch, Whitworth form",
-    "Tr": "trapezoidal, 30 degree flanks",
-    "Acme": "Acme, 29 degree flanks",
-    "BA": "British Association, 47.5 degree flanks, millimetre sizes",
-}
 _FITS = {
     "1": "loose fit, easy to put together",
     "2": "the usual fit",
@@ -59,50 +23,6 @@ _POSITIONS = {
     "G": "internal, small allowance",
     "H": "internal, no allowance",
 }
-
-
-def _both(value: float, thread: Thread) -> str:
-    inch, mm = show_both(value, thread.unit)
-    return f"{inch} in ({mm} mm)"
-
-
-def _size(thread: Thread) -> list[Letter]:
-    """The size and the count or pitch, as the family writes them."""
-    first = thread.plain_name.split()[0]
-    if thread.family == "metric":
-        out = [
-            Letter("M", "ISO metric, 60 degree flanks"),
-            Letter(trim(thread.major), f"nominal major diameter, {_both(thread.major, thread)}"),
-        ]
-        pitch = f"pitch {_both(thread.pitch, thread)}"
-        return [*out, Letter(f"x{trim(thread.pitch)}", pitch) if "x" in first else Letter("", f"coarse: {pitch}")]
-    if thread.series == "Tr":
-        return [
-            Letter("Tr", _SERIES["Tr"]),
-            Letter(trim(thread.major), f"nominal major diameter, {_both(thread.major, thread)}"),
-            Letter(f"x{trim(thread.pitch)}", f"pitch {_both(thread.pitch, thread)}"),
-        ]
-    if thread.series in ("RMS", "W"):
-        told = f"major {_both(thread.major, thread)}, pitch {_both(thread.pitch, thread)}"
-        return [Letter(first.removeprefix(thread.series), told)]
-    if thread.family == "ba":
-        return [Letter(first, f"the BA number: pitch 0.9^{first} mm, major {_both(thread.major, thread)}")]
-    if thread.family == "bsp":
-        size = first.removeprefix(thread.series)
-        return [
-            Letter(thread.series, _SERIES[thread.series]),
-            Letter(size, f"nominal pipe size, not a diameter: {_both(thread.major, thread)} across the crests"),
-            Letter("", f"{trim(thread.tpi or 0)} threads per inch"),
-        ]
-    size, _, count = first.partition("-") if first.count("-") < 2 else first.rpartition("-")
-    if thread.family == "whitworth" and not thread.special and thread.series != "Conduit":
-        size, count = first, ""
-    told = "nominal pipe size" if thread.family == "npt" else "nominal major diameter"
-    counted = f"threads per inch: pitch {_both(thread.pitch, thread)}"
-    return [
-        Letter(size, f"{told}, {_both(thread.major, thread)}" + (" in the gauge plane" if thread.taper else "")),
-        Letter(count, counted) if count else Letter("", f"{trim(thread.tpi or 0)} {counted}"),
-    ]
 
 
 def _class(name: str) -> list[Letter]:
@@ -128,15 +48,9 @@ def _class(name: str) -> list[Letter]:
 
 def explain(thread: Thread, class_name: str = "") -> tuple[Letter, ...]:
     """Each part of the designation of `thread`, and of its class, with what it means; lengths told in both units."""
-    out = _size(thread)
-    if thread.series in ("RMS", "W"):
-        out.insert(0, Letter(thread.series, _SERIES[thread.series]))
-    elif thread.family not in ("metric", "bsp") and thread.series != "Tr":
-        out.append(Letter(thread.series, _SERIES[thread.series]))
-    elif thread.special:
-        out.append(Letter("special", _SERIES["special"]))
+    out = list(family_of(thread).letters(thread))
     if thread.starts > 1:
-        out.append(Letter(f"{thread.starts}-start", f"one turn advances {_both(thread.lead, thread)}"))
+        out.append(Letter(f"{thread.starts}-start", f"one turn advances {both(thread.lead, thread)}"))
     if thread.hand == "left":
         out.append(Letter("LH", "left-hand: tightens anticlockwise"))
     return (*out, *_class(class_name))

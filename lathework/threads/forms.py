@@ -1,7 +1,7 @@
 """The thread forms: flank angle, depth factors, how the standard rounds, the standard that fixes them.
 
-Depths are multiples of the pitch: the pitch diameter lies one `pitch_depth` under the major, the minor
-diameter one `full_depth`.
+Depths are multiples of the pitch: the pitch diameter lies one `pitch_on_diameter` under the major, the minor
+diameter one `depth_on_diameter`.
 """
 
 from __future__ import annotations
@@ -13,38 +13,50 @@ from decimal import Decimal
 from lathework.figures import Source
 from lathework.units import round_half_even, round_half_up
 
+ROOT_60 = Decimal("1.226869")
+"""Depth of the rounded external root of 60 degree threads, in pitches on the diameter: 17/12 H (ISO 68-1, ISO 724)."""
+
 
 @dataclass(frozen=True, slots=True)
 class Form:
     """A symmetrical thread form; `angle_deg` is the included flank angle.
 
     `depth_rounded_first` marks a standard whose table rounds the depth of thread and takes it off the printed
-    major diameter once and twice, so that a printed diameter may differ by one digit from the bare formula.
+    major diameter once and twice, so that a printed diameter may differ by one digit from the bare formula. The depths
+    are pitches on the diameter, as is `root_on_diameter`, that of the rounded external root, where a standard has one.
+    A `single_point` form is made by no die and no tap in one.
     """
 
     name: str
     angle_deg: float
-    pitch_depth: Decimal
-    full_depth: Decimal
+    pitch_on_diameter: Decimal
+    depth_on_diameter: Decimal
     source: Source
     depth_rounded_first: bool = False
     rounded: bool = False
+    root_on_diameter: Decimal | None = None
+    single_point: bool = False
+
+    @property
+    def single_depth(self) -> float:
+        """Depth of the basic thread on one side, in pitches."""
+        return float(self.depth_on_diameter) / 2
 
     def diameters(self, major: Decimal, pitch: Decimal, places: int) -> tuple[float, float]:
         """Pitch and minor diameter to `places` decimals, as the form's standard prints them.
 
-        d2 = d - pitch_depth P, d1 = d - full_depth P, in the unit of `major` and `pitch`.
+        d2 = d - pitch_on_diameter P, d1 = d - depth_on_diameter P, in the unit of `major` and `pitch`.
 
         >>> WHITWORTH.diameters(Decimal("0.75"), Decimal("0.1"), 4)
         (0.686, 0.622)
         """
         if self.depth_rounded_first:
-            depth = Decimal(str(round_half_up(self.pitch_depth * pitch, places)))
+            depth = Decimal(str(round_half_up(self.pitch_on_diameter * pitch, places)))
             printed = Decimal(str(round_half_even(major, places)))
             return float(printed - depth), float(printed - 2 * depth)
         return (
-            round_half_up(major - self.pitch_depth * pitch, places),
-            round_half_up(major - self.full_depth * pitch, places),
+            round_half_up(major - self.pitch_on_diameter * pitch, places),
+            round_half_up(major - self.depth_on_diameter * pitch, places),
         )
 
     @property
@@ -63,6 +75,7 @@ UNIFIED = Form(
     Decimal("0.64951905"),
     Decimal("1.08253175"),
     Source("standard", "ASME B1.1-2003, basic profile"),
+    root_on_diameter=ROOT_60,
 )
 METRIC = Form(
     "ISO metric, 60 degree",
@@ -70,6 +83,7 @@ METRIC = Form(
     Decimal("0.64951905"),
     Decimal("1.08253175"),
     Source("standard", "ISO 68-1, basic profile; ISO 724"),
+    root_on_diameter=ROOT_60,
 )
 WHITWORTH = Form(
     "Whitworth, 55 degree",
@@ -102,8 +116,16 @@ TRAPEZOIDAL = Form(
     Decimal("0.5"),
     Decimal("1"),
     Source("standard", "ISO 2901, basic profile; ISO 2904"),
+    single_point=True,
 )
-ACME = Form("Acme, 29 degree", 29, Decimal("0.5"), Decimal("1"), Source("standard", "ASME B1.5, basic form"))
+ACME = Form(
+    "Acme, 29 degree",
+    29,
+    Decimal("0.5"),
+    Decimal("1"),
+    Source("standard", "ASME B1.5, basic form"),
+    single_point=True,
+)
 AMERICAN_PIPE = Form(
     "American pipe, 60 degree",
     60,
@@ -118,4 +140,5 @@ AMERICAN_STRAIGHT = Form(
     Decimal("0.64951905"),
     Decimal("1.08253175"),
     Source("standard", "ASME B1.20.1, parallel thread for free-fitting joints"),
+    root_on_diameter=ROOT_60,
 )

@@ -9,7 +9,7 @@ from typing import Literal
 from lathework.errors import InputError
 from lathework.figures import Figure, Given, Source
 from lathework.threads.limits import external_limits, internal_limits
-from lathework.threads.limits.bands import ExternalLimits, InternalLimits
+from lathework.threads.standards.bands import ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import convert
 

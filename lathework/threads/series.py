@@ -14,33 +14,6 @@ from lathework.threads.thread import Family, Thread
 from lathework.units import LengthUnit
 
 PIPE_NOTE = "A pipe size is not a diameter: {name} measures {major:.3f} mm across the crests."
-#: What each series is called in the book, in the order of the book.
-SERIES_NAMES: dict[str, str] = {
-    "UNC": "Unified coarse",
-    "UNF": "Unified fine",
-    "UNEF": "Unified extra fine",
-    "UN": "Unified, constant pitch",
-    "coarse": "Metric coarse",
-    "fine": "Metric fine",
-    "BSW": "Whitworth",
-    "BSF": "British Standard Fine",
-    "ME": "Model engineer",
-    "Brass": "Brass, 26 to the inch",
-    "G": "BSP parallel",
-    "BA": "British Association",
-    "R": "BSP taper, external",
-    "Rc": "BSP taper, internal",
-    "Rp": "BSP parallel, internal, sealing",
-    "NPT": "American taper pipe",
-    "NPSM": "American parallel pipe",
-    "old": "Metric, no longer standard",
-    "BSC": "Cycle",
-    "Conduit": "Conduit",
-    "RMS": "Microscope objective",
-    "W": "Gas cylinder valve",
-    "Tr": "Trapezoidal",
-    "Acme": "Acme",
-}
 _PLACES: dict[LengthUnit, int] = {"in": 4, "mm": 3}
 
 

@@ -33,12 +33,12 @@ def _rows() -> dict[str, tuple[Row, Table]]:
 
 def is_inside_taper(thread: Thread) -> bool:
     """Whether `thread` is a taper one that is tapped into a hole: R alone is for the outside."""
-    return thread.taper > 0 and thread.series != "R"
+    return thread.taper > 0 and thread.inside
 
 
 def is_outside_taper(thread: Thread) -> bool:
     """Whether `thread` is a taper one that is cut outside: Rc alone is for a hole."""
-    return thread.taper > 0 and thread.series != "Rc"
+    return thread.taper > 0 and thread.outside
 
 
 def gauge_give(thread: Thread, lengths: TaperLengths) -> Figure:

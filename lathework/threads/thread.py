@@ -9,10 +9,9 @@ from lathework.figures import Source
 from lathework.threads.forms import Form
 from lathework.units import LengthUnit, convert
 
-Family = Literal["unified", "metric", "whitworth", "model-engineer", "bsp", "ba", "npt", "cycle", "trapezoidal"]
+Family = str
+"""The code of a family; `threads.families` knows what it says."""
 Hand = Literal["right", "left"]
-ROOT_60 = 1.226869
-"""Depth of the rounded external root of 60 degree threads, in pitches on the diameter: 17/12 H."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -23,7 +22,7 @@ class Thread:
     diameters the standard prints instead of deriving; `taper` is that on the diameter (1/16 for sealing pipe threads,
     whose diameters are those of the gauge plane); `crest_clearance` is what a trapezoidal thread is cut deeper than its
     basic form, each side, so that its crests do not touch; `notes` are sentences for the person (a look-alike, a
-    nominal size that is no diameter).
+    nominal size that is no diameter). `outside` and `inside` say where it is cut: R on a pipe, Rc and Rp in a hole.
     """
 
     designation: str
@@ -44,6 +43,8 @@ class Thread:
     starts: int = 1
     taper: float = 0.0
     crest_clearance: float = 0.0
+    outside: bool = True
+    inside: bool = True
 
     @property
     def plain_name(self) -> str:
@@ -74,7 +75,7 @@ class Thread:
     @property
     def single_point(self) -> bool:
         """Whether no die or tap makes it in one."""
-        return self.family == "trapezoidal"
+        return self.form.single_point
 
     @property
     def root(self) -> float:
@@ -83,8 +84,8 @@ class Thread:
         60 degree screw threads: d - 1.226869 P, the rounded root of ISO 68-1 and ISO 724 (d3); a trapezoidal one with
         its clearance (d3 of ISO 2904, ASME B1.5); else the minor.
         """
-        rounded = self.family in ("unified", "metric") or self.series == "NPSM"
-        return self.major - ROOT_60 * self.pitch if rounded else self.minor - 2 * self.crest_clearance
+        root = self.form.root_on_diameter
+        return self.minor - 2 * self.crest_clearance if root is None else self.major - float(root) * self.pitch
 
     @property
     def root_mm(self) -> float:

@@ -18,7 +18,7 @@ def _below(thread: Thread, name: str, diameter: float, factor: float, depths: in
             f"major − {depths} × depth of thread",
             thread.form.source,
             (major, depth),
-            note=f"The depth is {thread.form.pitch_depth} × pitch, rounded to the standard's digits first.",
+            note=f"The depth is {thread.form.pitch_on_diameter} × pitch, rounded to the standard's digits first.",
         )
     given = (major, Given("pitch", thread.pitch, unit))
     return Figure(name, diameter, unit, f"major − {factor} × pitch", thread.form.source, given)
@@ -40,6 +40,6 @@ def basic_figures(thread: Thread) -> tuple[Figure, Figure, Figure]:
         )
     return (
         major,
-        _below(thread, "pitch diameter", thread.pitch_diameter, float(form.pitch_depth), 1),
-        _below(thread, "minor", thread.minor, float(form.full_depth), 2),
+        _below(thread, "pitch diameter", thread.pitch_diameter, float(form.pitch_on_diameter), 1),
+        _below(thread, "minor", thread.minor, float(form.depth_on_diameter), 2),
     )

@@ -10,6 +10,7 @@ from jsonschema import Draft202012Validator
 
 from lathework.tests.samples import document
 from lathework.tests.test_parts import together
+from lathework.threads.families import FAMILIES
 from lathework.threads.library import library
 from launcher.environment import ROOT
 from launcher.tests.case import CommandCase
@@ -24,11 +25,9 @@ SIZE = Draft202012Validator(
             *("blank", "tapping_drills", "groove", "wires", "external", "internal", "stress_area"),
         ],
         "properties": {
-            "family": {
-                "enum": ["unified", "metric", "whitworth", "model-engineer", "bsp", "ba", "npt", "cycle", "trapezoidal"]
-            },
+            "family": {"enum": [one.code for one in FAMILIES]},
             "unit": {"enum": ["in", "mm"]},
-            "angle_deg": {"enum": [47.5, 55, 60, 30, 29]},
+            "angle_deg": {"enum": [47.5, 55, 60, 30, 29, 53.13]},
             "tpi": {"type": ["number", "null"]},
             "pitch": LENGTH,
             "basic": {"required": ["major", "pitch_diameter", "minor"], "additionalProperties": LENGTH},

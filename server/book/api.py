@@ -23,9 +23,9 @@ from lathework.drawing.profile.stamp import stamp
 from lathework.drawing.svg import sheet_svg
 from lathework.errors import InputError
 from lathework.threads.designation import Called, read_called
+from lathework.threads.families import SERIES
 from lathework.threads.library import library
 from lathework.threads.mating import mate
-from lathework.threads.series import SERIES_NAMES
 from lathework.threads.thread import Thread
 from lathework.units import convert
 from server.book import actions
@@ -48,7 +48,7 @@ def _series() -> tuple[SeriesShown, ...]:
         SeriesShown(
             family=some[0].family,
             series=series,
-            name=SERIES_NAMES[series],
+            name=SERIES[series].name,
             count=len(some),
             angle_deg=some[0].form.angle_deg,
             least=min(some, key=lambda thread: thread.major_mm).designation,

@@ -17,7 +17,7 @@ from lathework.shop.kit_file import FileRow
 from lathework.shop.things import Blade, Die, Reamer, ShopDrill, Tap
 from lathework.shop.typing.lines import Line
 from lathework.shop.words import KIND_WORDS
-from lathework.threads.series import SERIES_NAMES
+from lathework.threads.families import series_name
 from server.kit.kinds import COMMON
 from server.kit.models import Thing
 from server.kit.owned import MOST_KNOWN
@@ -151,7 +151,7 @@ def capabilities_shown(cut: tuple[Capability, ...]) -> tuple[CapabilityShown, ..
     for one in cut:
         hole = "tap and drill" if one.drill else "tap, no drill near" if one.tap else ""
         words = ", ".join(part for part in ("die" if one.die else "", hole) if part)
-        series = SERIES_NAMES.get(one.thread.series, one.thread.series)
+        series = series_name(one.thread)
         told.append(CapabilityShown(one.thread.designation, series, one.die, one.tap, words))
     return tuple(told)
 
@@ -197,7 +197,7 @@ def _lies_in(thing: Owned) -> str:
         return thing.place
     kind = kind_of(thing)
     if isinstance(thing, Die | Tap):
-        return f"{SERIES_NAMES.get(thing.thread.series, thing.thread.series)} {kind}s"
+        return f"{series_name(thing.thread)} {kind}s"
     return KIND_WORDS[kind][1]
 
 

@@ -15,8 +15,8 @@ from collections.abc import Iterator
 from pathlib import Path
 from typing import Any
 
+from lathework.threads.families import SERIES
 from lathework.threads.library import library
-from lathework.threads.series import SERIES_NAMES
 from tests.browser.server import Server
 
 PASSES_BY = ("_at", "key", "at", "last")
@@ -36,7 +36,7 @@ def _wanted(jobs: list[int]) -> Iterator[tuple[str, dict[str, str]]]:
         yield f"/jobs/{job}", {}
         for part in ("bench", "standing", "job.json", "readings.csv", "part.svg"):
             yield f"/jobs/{job}/{part}", {}
-    for series in SERIES_NAMES:
+    for series in SERIES:
         yield "/threads/rows", {"series": series}
     for thread in library()[::4]:
         yield "/threads/card", {"q": thread.designation}

@@ -38,8 +38,8 @@ from lathework.tests.samples import PLUG, SCREW, STUD, TIE_ROD, body, bore, plan
 from lathework.tests.test_hold_and_compare import read
 from lathework.threads.library import library
 from lathework.threads.limits import external_classes, external_limits, internal_classes, internal_limits
-from lathework.threads.limits.bands import Band
 from lathework.threads.mating import mate
+from lathework.threads.standards.bands import Band
 from lathework.threads.working import basic_figures
 from lathework.units import LengthUnit, convert
 from tests.contract.working import Unreadable, agrees, evaluated

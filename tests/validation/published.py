@@ -9,7 +9,7 @@ from pathlib import Path
 
 from lathework.threads.designation import read_designation
 from lathework.threads.limits import external_limits, internal_limits
-from lathework.threads.limits.bands import ExternalLimits, InternalLimits
+from lathework.threads.standards.bands import ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
 
 DATA = Path(__file__).parent / "data"

@@ -57,7 +57,7 @@ class Depths(PublishedCase):
     def depth(self, name: str, point: Point, tip_in_pitches: float) -> float:
         thread = read_designation(name)
         tip = tip_in_pitches * thread.pitch
-        pitch_diameter = thread.major - float(thread.form.pitch_depth) * thread.pitch
+        pitch_diameter = thread.major - float(thread.form.pitch_on_diameter) * thread.pitch
         return thread_depth(thread, blank=thread.major, pitch_diameter=pitch_diameter, point=point, tip=tip).value
 
     def test_sixty_degrees(self) -> None:

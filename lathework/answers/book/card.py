@@ -22,7 +22,8 @@ from lathework.holes.percent import percent_figures
 from lathework.lengths import Span, read_length, within
 from lathework.tables.drills import Drill
 from lathework.threads.designation import read_called
-from lathework.threads.explain import Letter, explain
+from lathework.threads.explain import explain
+from lathework.threads.families.family import Letter
 from lathework.threads.limits import external_classes, internal_classes
 from lathework.units import convert
 

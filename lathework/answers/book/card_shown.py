@@ -11,7 +11,7 @@ from lathework.answers.sheet_shown import SheetShown, sheet_shown
 from lathework.answers.size import Size
 from lathework.answers.size_shown import SizeShown, size_shown
 from lathework.answers.values import FigureShown, Shown, figure_shown, figures_shown, length_shown, maybe_shown
-from lathework.threads.explain import Letter
+from lathework.threads.families.family import Letter
 
 Side = Literal["external", "internal"]
 

@@ -28,7 +28,7 @@ from lathework.holes.thin_metal import ThinMetal, thin_metal
 from lathework.lengths import Span, bare_number, read_length, within
 from lathework.shop.metals import Material, materials
 from lathework.shop.racks import owned
-from lathework.threads.limits.bands import ExternalLimits, InternalLimits
+from lathework.threads.standards.bands import ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import convert, show_length, show_share
 

@@ -12,7 +12,7 @@ from lathework.gauging.wires import over_wires, wire_range
 from lathework.lengths import Length, Span, within
 from lathework.planning.operation import Operation
 from lathework.threads.limits import external_limits
-from lathework.threads.limits.bands import ExternalLimits
+from lathework.threads.standards.bands import ExternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import convert, show_length
 

@@ -7,7 +7,7 @@ from collections.abc import Iterator
 from lathework.errors import InputError
 from lathework.threads.library import library
 from lathework.threads.limits import external_classes, external_limits
-from lathework.threads.limits.bands import ExternalLimits
+from lathework.threads.standards.bands import ExternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import convert
 

@@ -6,7 +6,7 @@ from lathework.drawing.shapes import Label, Path, Sheet
 from lathework.holes.depth import hole_for
 from lathework.holes.percent import metal_cut
 from lathework.holes.strength import external_shear
-from lathework.threads.limits.bands import ExternalLimits
+from lathework.threads.standards.bands import ExternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import show_share
 

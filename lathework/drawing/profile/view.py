@@ -5,8 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from lathework.drawing.shapes import Label, Line, Path, Role, Sheet
-from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits
 from lathework.threads.profile import Point, Profile, profile
+from lathework.threads.standards.bands import Band, ExternalLimits, InternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, show_both
 

@@ -12,7 +12,7 @@ from lathework.planning.steps.taper import gauge_taper
 from lathework.planning.steps.threading import thread_made
 from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
-from lathework.threads.limits.bands import ExternalLimits
+from lathework.threads.standards.bands import ExternalLimits
 
 EVERY_PIECE_UP_TO, EVERY_THIRD_UP_TO = 5, 20
 """Batches up to which each piece, or each third one, is gauged; beyond, each fifth (practice)."""

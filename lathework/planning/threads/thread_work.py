@@ -13,7 +13,7 @@ from lathework.figures import AS_TYPED, Figure, Given
 from lathework.job.model import Method
 from lathework.part.model import OutsideCutter
 from lathework.threads.limits import external_limits
-from lathework.threads.limits.bands import ExternalLimits
+from lathework.threads.standards.bands import ExternalLimits
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit, convert
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 from dataclasses import dataclass, replace
-from functools import lru_cache
+from functools import cache, lru_cache
 
 from lathework.errors import InputError
 from lathework.threads.designation.bored import asked_of_a_bore
@@ -16,11 +16,11 @@ from lathework.threads.designation.pipe import read_pipe
 from lathework.threads.designation.suffix import apply, classes_said, split, with_suffix
 from lathework.threads.designation.tidy import ordered, tidied
 from lathework.threads.designation.trades import read_trade
+from lathework.threads.families import FAMILIES
 from lathework.threads.thread import Thread
 
 _LONGEST_TEXT = 40
 _LOOSE_CLASS = re.compile(r"\d[\s-]+(?:[ab]|[123])$|^class\b", re.ASCII)
-_BA = re.compile(r"^(?:no\.?\s*)?(?P<number>\d{1,3})\s*ba$|^ba\s*(?P<after>\d{1,3})$", re.ASCII)
 
 
 @dataclass(frozen=True, slots=True)
@@ -36,16 +36,28 @@ class Called:
     length: str = ""
 
 
-def _read_ba(text: str) -> Thread | None:
-    match = _BA.match(text)
-    if match is None:
-        return None
-    number = int(match["number"] or match["after"])
-    return named(f"{number} BA", f"{number} BA: the series runs 0 to 16", "ba")
+@cache
+def _notations() -> tuple[tuple[re.Pattern[str], str, str], ...]:
+    """Notations of families, each with the designation it makes of what it matched, and the family's code."""
+    return tuple(
+        (re.compile(rf"^(?:{pattern})$", re.ASCII), name, family.code)
+        for family in FAMILIES
+        for pattern, name in family.typed.patterns
+    )
+
+
+def _read_own(text: str) -> Thread | None:
+    """The thread that a notation of a family's own names."""
+    for pattern, name, family in _notations():
+        match = pattern.match(text)
+        if match is not None:
+            called = name.format(**{key: found or "" for key, found in match.groupdict().items()})
+            return named(called, f"{called} in its table", family)
+    return None
 
 
 def _read(text: str) -> Thread:
-    for read in (_read_ba, read_trade, read_metric, read_pipe, read_inch):
+    for read in (_read_own, read_trade, read_metric, read_pipe, read_inch):
         thread = read(text)
         if thread is not None:
             return thread

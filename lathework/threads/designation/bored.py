@@ -43,7 +43,7 @@ def _fits(thread: Thread, bore_mm: float, pitch_mm: float) -> bool:
 
 def _specials(bore: Decimal, pitch: Decimal, *, inch: bool) -> tuple[str, ...]:
     """The largest screws of both angles for a nut of that bore and pitch that no series lists, in its unit."""
-    majors = [round(bore + form.full_depth * pitch, 3) for form in (UNIFIED, WHITWORTH)]
+    majors = [round(bore + form.depth_on_diameter * pitch, 3) for form in (UNIFIED, WHITWORTH)]
     if not inch:
         return (f"M{trim(majors[0])}x{trim(pitch)} special",)
     count = trim(round(1 / pitch, 2))
@@ -78,7 +78,7 @@ def asked_of_a_bore(text: str) -> InputError | None:
     names = [thread.designation for thread in listed[:6]]
     sure = f"{names[0]} fits that. " if names else ""
     unit = "in" if told_inch else "mm"
-    nominal = round(own + UNIFIED.full_depth * pitch, 3)
+    nominal = round(own + UNIFIED.depth_on_diameter * pitch, 3)
     message = (
         f"{sure}A nut of that bore takes a screw of {trim(nominal)} {unit} at most, at 60° (bore + 1.0825 × pitch): a "
         "worn or wide one is for a smaller. Lay a pitch gauge in for the angle, and say which."

@@ -8,26 +8,11 @@ from decimal import Decimal
 from fractions import Fraction
 
 from lathework.errors import InputError
+from lathework.threads.families import series_of
 from lathework.threads.library import library
 from lathework.threads.thread import Thread
 
 HOW = "Write a thread like 3/8-16, M8x1, 1/4 BSW, G3/8 or 2 BA."
-PURPOSES: dict[str, str] = {
-    "UNC": "coarse",
-    "UNF": "fine",
-    "UNEF": "extra fine",
-    "BSW": "coarse",
-    "BSF": "fine",
-    "ME": "model engineering",
-    "Brass": "brass tube",
-    "BSC": "cycles",
-    "Conduit": "conduit",
-    "G": "parallel, sealed by a washer",
-    "R": "taper, outside, seals on the thread",
-    "Rp": "parallel hole for a taper",
-    "NPT": "American taper pipe",
-}
-"""What series are for, in a word or two."""
 SIZE = r"(?:#|no\.?\s*)?\d{1,3}(?:[\s-]\d{1,2}/\d{1,3}|/\d{1,3})?|\d{0,2}\.\d{1,5}"
 """Pattern of an inch size: a number size, a fraction, a mixed number, a decimal."""
 
@@ -51,7 +36,8 @@ def ask(text: str, found: Iterable[Thread | str]) -> InputError:
 def described(thread: Thread) -> str:
     """A thread by name, with its count or pitch, its angle, and what it is for."""
     pitch = f"{thread.tpi:g} per inch" if thread.tpi else f"{thread.pitch:g} {thread.unit} pitch"
-    purpose = PURPOSES.get(thread.series, "")
+    series = series_of(thread)
+    purpose = series.purpose if series is not None else ""
     return f"{thread.designation} ({pitch}, {thread.form.angle_deg:g}°{', ' + purpose if purpose else ''})"
 
 

@@ -8,45 +8,15 @@ from decimal import Decimal
 from functools import cache
 
 from lathework.threads.designation.common import HOW, SIZE, ask, fail, fraction
+from lathework.threads.families import SERIES, family_of, series_words
 from lathework.threads.library import library
 from lathework.threads.series import trim
 from lathework.threads.special import special_unified, special_whitworth
 from lathework.threads.thread import Thread
 
-_INCH_SERIES = {
-    "unc": "UNC",
-    "nc": "UNC",
-    "unf": "UNF",
-    "nf": "UNF",
-    "unef": "UNEF",
-    "nef": "UNEF",
-    "uns": "UNS",
-    "un": "unified",
-    "unr": "unified",
-    "unified": "unified",
-    "unrc": "UNC",
-    "unrf": "UNF",
-    "unref": "UNEF",
-    "brass": "Brass",
-    "bsw": "BSW",
-    "bsf": "BSF",
-    "whitworth": "whitworth",
-    "whit": "whitworth",
-    "ww": "whitworth",
-    "me": "ME",
-    "model engineer": "ME",
-    "bsc": "BSC",
-    "cei": "BSC",
-    "cycle": "BSC",
-    "conduit": "Conduit",
-    "bsp": "G",
-    "bspp": "G",
-    "g": "G",
-    "gas": "G",
-    "w": "whitworth",
-    "coarse": "coarse",
-    "fine": "fine",
-}
+_EITHER = {"coarse": "coarse", "fine": "fine"}
+"""Words that name a series of either family of inch threads."""
+_INCH_SERIES = {**series_words(), **_EITHER}
 _SEVERAL = {
     "whitworth": ("BSW", "BSF"),
     "unified": ("UNC", "UNF", "UNEF", "UN"),
@@ -59,7 +29,7 @@ _INCH = re.compile(
     rf"\s*(?P<series>{_WORDS})?(?P<special>\s+special)?$",
     re.ASCII,
 )
-_PIPES = ("G", "NPT")
+_PIPES = tuple(one.code for one in SERIES.values() if one.by_size)
 _SMALLEST, _LARGEST = Decimal("0.02"), Decimal(12)
 """Inches, for a special unified or Whitworth size."""
 FORMERLY_FINE = "1-14 UNS"
@@ -74,11 +44,10 @@ def _by_size() -> dict[Decimal, list[Thread]]:
     out: dict[Decimal, list[Thread]] = {}
     for thread in library():
         if thread.series in _PIPES:
-            size = (
-                thread.designation.removeprefix("G") if thread.series == "G" else thread.designation.rsplit("-", 1)[0]
-            )
+            named = thread.designation.startswith(thread.series)
+            size = thread.designation.removeprefix(thread.series) if named else thread.designation.rsplit("-", 1)[0]
             out.setdefault(fraction(size), []).append(thread)
-        elif thread.unit == "in" and thread.family != "npt":
+        elif thread.unit == "in" and not family_of(thread).pipe:
             out.setdefault(Decimal(repr(thread.major)), []).append(thread)
     return out
 

@@ -1,17 +1,14 @@
-"""Designations of single trades, and of trapezoidal threads: RMS, W21.8, Tr20x4, 1-5 Acme."""
+"""Designations of trapezoidal threads: Tr20x4, 1-5 Acme."""
 
 from __future__ import annotations
 
 import re
 
-from lathework.threads.designation.common import SIZE, ask, fail, fraction, named
+from lathework.threads.designation.common import SIZE, ask, fail, fraction
 from lathework.threads.library import library
 from lathework.threads.series import trim
 from lathework.threads.thread import Thread
 
-_RMS = re.compile(r"^rms(?:\s*(?:0?\.7965|0?\.8)?\s*[-x]?\s*36)?$", re.ASCII)
-_DIAMETER = r"21[.,]80?(?:\s*[-x]?\s*(?:1/)?14)?"
-_VALVE = re.compile(rf"^w\s*{_DIAMETER}$|^{_DIAMETER}\s*w$", re.ASCII)
 _TR = re.compile(r"^tr\s*(?P<size>\d{1,3})(?:\s*x?\s*(?P<pitch>\d{1,2}(?:\.\d)?))?$", re.ASCII)
 _ACME = re.compile(rf"^(?P<size>{SIZE})(?:\s*[-x]\s*|\s+)?(?:(?<=[\s\-x])(?P<tpi>\d{{1,2}}))?\s*acme$", re.ASCII)
 
@@ -42,10 +39,6 @@ def _acme(text: str, size: str, tpi: str | None) -> Thread:
 
 def read_trade(text: str) -> Thread | None:
     """The thread such a designation means, or None when `text` is none. Raises InputError."""
-    if _RMS.match(text):
-        return named("RMS", "RMS", "whitworth")
-    if _VALVE.match(text):
-        return named("W21.8", "W21.8", "whitworth")
     if match := _TR.match(text):
         return _trapezoidal(match["size"], match["pitch"])
     if match := _ACME.match(text):

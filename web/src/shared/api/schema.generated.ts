@@ -2076,11 +2076,8 @@ export interface components {
             angle_deg: number;
             /** Designation */
             designation: string;
-            /**
-             * Family
-             * @enum {string}
-             */
-            family: "unified" | "metric" | "whitworth" | "model-engineer" | "bsp" | "ba" | "npt" | "cycle" | "trapezoidal";
+            /** Family */
+            family: string;
             major: components["schemas"]["Shown"];
             /** Notes */
             notes: string[];
@@ -2177,11 +2174,8 @@ export interface components {
             external: components["schemas"]["ExternalNumbers"] | null;
             /** External Classes */
             external_classes: string[];
-            /**
-             * Family
-             * @enum {string}
-             */
-            family: "unified" | "metric" | "whitworth" | "model-engineer" | "bsp" | "ba" | "npt" | "cycle" | "trapezoidal";
+            /** Family */
+            family: string;
             figures: components["schemas"]["SizeFigures"];
             /** Gauges */
             gauges: components["schemas"]["FigureShown"][];
@@ -5051,11 +5045,8 @@ export interface components {
             angle_deg: number;
             /** Count */
             count: number;
-            /**
-             * Family
-             * @enum {string}
-             */
-            family: "unified" | "metric" | "whitworth" | "model-engineer" | "bsp" | "ba" | "npt" | "cycle" | "trapezoidal";
+            /** Family */
+            family: string;
             /** Greatest */
             greatest: string;
             /** Least */
@@ -5325,11 +5316,8 @@ export interface components {
             /** Designation */
             designation: string;
             external: components["schemas"]["ExternalNumbers"] | null;
-            /**
-             * Family
-             * @enum {string}
-             */
-            family: "unified" | "metric" | "whitworth" | "model-engineer" | "bsp" | "ba" | "npt" | "cycle" | "trapezoidal";
+            /** Family */
+            family: string;
             figures: components["schemas"]["SizeFigures"];
             groove: components["schemas"]["GrooveNumbers"] | null;
             /**
@@ -5843,11 +5831,8 @@ export interface components {
             basic: components["schemas"]["BasicNumbers"];
             /** Designation */
             designation: string;
-            /**
-             * Family
-             * @enum {string}
-             */
-            family: "unified" | "metric" | "whitworth" | "model-engineer" | "bsp" | "ba" | "npt" | "cycle" | "trapezoidal";
+            /** Family */
+            family: string;
             /**
              * Hand
              * @enum {string}

@@ -8,8 +8,8 @@ from functools import cache
 
 from lathework.figures import Source
 from lathework.tables.loader import Row, load
-from lathework.threads.limits.bands import ExternalLimits, InternalLimits, band, bound, exact
-from lathework.threads.limits.rules import Rules
+from lathework.threads.standards.bands import ExternalLimits, InternalLimits, band, bound, exact
+from lathework.threads.standards.rules import Rules
 from lathework.threads.thread import Thread
 from lathework.units import round_half_up
 

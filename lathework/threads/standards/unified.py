@@ -12,8 +12,8 @@ from functools import cache
 
 from lathework.figures import Answer, Source
 from lathework.tables.loader import load
-from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits, band, bound, exact
-from lathework.threads.limits.rules import Rules
+from lathework.threads.standards.bands import Band, ExternalLimits, InternalLimits, band, bound, exact
+from lathework.threads.standards.rules import Rules
 from lathework.threads.thread import Thread
 from lathework.units import round_half_even, round_half_up
 

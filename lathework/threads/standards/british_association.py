@@ -5,8 +5,8 @@ from __future__ import annotations
 from decimal import Decimal
 
 from lathework.figures import Source
-from lathework.threads.limits.bands import ExternalLimits, InternalLimits, band, bound, exact
-from lathework.threads.limits.rules import Rules
+from lathework.threads.standards.bands import ExternalLimits, InternalLimits, band, bound, exact
+from lathework.threads.standards.rules import Rules
 from lathework.threads.thread import Thread
 from lathework.units import round_half_up
 

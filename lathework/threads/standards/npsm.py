@@ -5,8 +5,8 @@ from __future__ import annotations
 from functools import cache
 
 from lathework.tables.loader import Row, Table, load
-from lathework.threads.limits.bands import Band, ExternalLimits, InternalLimits, bound, exact
-from lathework.threads.limits.rules import Rules
+from lathework.threads.standards.bands import Band, ExternalLimits, InternalLimits, bound, exact
+from lathework.threads.standards.rules import Rules
 from lathework.threads.thread import Thread
 from lathework.units import round_half_up
 

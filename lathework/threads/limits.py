@@ -5,30 +5,17 @@ from __future__ import annotations
 from functools import lru_cache
 
 from lathework.errors import InputError
-from lathework.threads.limits import british_association, metric, npsm, pipe, unified, whitworth
-from lathework.threads.limits.bands import ExternalLimits, InternalLimits
-from lathework.threads.limits.rules import Rules
-from lathework.threads.thread import Family, Thread
+from lathework.threads.families import family_of
+from lathework.threads.standards.bands import ExternalLimits, InternalLimits
+from lathework.threads.standards.rules import Rules
+from lathework.threads.thread import Thread
 
 KEPT = 4096
 """Answers kept: a plan asks for the same limits at each keystroke."""
-_RULES: dict[Family, Rules] = {
-    "unified": unified.RULES,
-    "metric": metric.RULES,
-    "whitworth": whitworth.RULES,
-    "model-engineer": whitworth.RULES,
-    "cycle": whitworth.RULES,
-    "bsp": pipe.PARALLEL,
-    "ba": british_association.RULES,
-}
 
 
 def _rules(thread: Thread) -> Rules | None:
-    if thread.series in ("R", "Rc", "Rp"):
-        return pipe.SEALING if thread.series == "Rp" else None
-    if thread.series == "NPSM":
-        return npsm.RULES if npsm.tabulated(thread) else None
-    return _RULES.get(thread.family)
+    return family_of(thread).rules(thread)
 
 
 def has_external(thread: Thread) -> bool:
@@ -109,7 +96,7 @@ def class_as_named(thread: Thread, typed: str) -> str:
 
     Metric classes stay as they are: 6g and 6G are not the same.
     """
-    if not typed or thread.family == "metric":
+    if not typed or family_of(thread).classes_as_typed:
         return typed
     names = (*external_classes(thread), *internal_classes(thread))
     return next((name for name in names if name.lower() == typed.lower()), typed)

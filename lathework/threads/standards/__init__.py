@@ -1,0 +1,1 @@
+"""Limits of size, a module a standard: its classes, and what each allows."""
