@@ -17,6 +17,7 @@ from lathework.lathe.outline import stretches
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
 from lathework.planning.trial import run_of
+from lathework.tests.dialled import differs, made_by_hand
 from lathework.tests.own_lathe import Bench, Refused, random_job
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, body, bore, document, kinds, plan, said, section, step
 
@@ -490,3 +491,42 @@ class OneTruth(unittest.TestCase):
         tapped = body(bore("1/4-20"), **{"part.overall_length": "1", "quantity": 3})
         self.assertIn("is begun", said(step(plan(tapped), "drill")))
         self.assertNotIn("is begun", said(step(plan(tapped | {"setup.bore": "3/4"}), "drill")))
+
+
+class ByItsFigures(unittest.TestCase):
+    """What the hand makes that goes by the figures of a step is what its act takes, and the drawing shades."""
+
+    def test_of_random_jobs(self) -> None:
+        """Blades touched off by either edge, dials of either kind."""
+        compared = 0
+        for seed in range(250):
+            dice = random.Random(seed)
+            changes = random_job(dice) | {
+                "setup.groove_edge": dice.choice(("left", "right")),
+                "setup.parting_edge": dice.choice(("left", "right")),
+                "setup.dial": dice.choice(("diameter", "radius")),
+            }
+            try:
+                made = make_plan(read_document(document(changes)))
+            except InvalidDocument:
+                continue
+            for operation in made.operations:
+                self.assertEqual(differs(operation, made), "", seed)
+                compared += made_by_hand(operation, made) is not None
+        self.assertGreater(compared, 500)
+
+    def test_of_necks(self) -> None:
+        """Plunged, turned along, to a fit, and the blank of a knurl, which is smaller than the knurl."""
+        for neck in (
+            section("round", "4", across="12"),
+            section("round", "30", across="12"),
+            section("round", "30", across="12", fit="running"),
+            section("knurl", "30", across="13.4", pitch="1"),
+            section("thread", "20", thread="M10", cut="threading-tool"),
+        ):
+            for edge in ("left", "right"):
+                parts = [section("round", "15", across="14"), neck, section("bar", "15")]
+                made = plan({**MM, "part.stock.across": "16", "part.sections": parts, "setup.groove_edge": edge})
+                (own,) = [one for one in made.operations if one.kind == "neck"]
+                self.assertIsNotNone(made_by_hand(own, made))
+                self.assertEqual([differs(one, made) for one in made.operations if differs(one, made)], [])

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from lathework import cautions
+from lathework.cutting.knurl import blank_figure
 from lathework.figures import Figure
 from lathework.lathe.cut import Cut
 from lathework.lathe.taking import Plunge, Turn
@@ -33,6 +34,8 @@ def in_front_mm(chucking: Chucking, placed: Placed) -> float:
 def _title(placed: Placed) -> str:
     if placed.thread is not None:
         return "Turn the thread blank between its shoulders"
+    if placed.section.knurl is not None:
+        return "Turn the knurl's blank between its shoulders"
     return "Turn the neck to its fit" if placed.section.fit else "Turn the neck"
 
 
@@ -49,13 +52,21 @@ def neck(work: Work, chucking: Chucking, placed: Placed) -> Operation | None:
         return None
     wide = placed.far_mm - placed.near_mm > MOST_PLUNGES * work.job.setup.groove_blade.mm + SMALLER_MM
     if wide or placed.section.fit:
-        limits = section_limits(placed.section, work.job.unit)
-        diameter = limits.aim if limits is not None else typed("diameter", across, fine=True)
-        return _turned(work, chucking, placed, diameter, start)
-    return _plunged(work, chucking, placed, across, start)
+        return _turned(work, chucking, placed, _diameter(work, placed, across), start)
+    return _plunged(work, chucking, placed, _diameter(work, placed, across), start)
 
 
-def _plunged(work: Work, chucking: Chucking, placed: Placed, across: Length, start: float) -> Operation:
+def _diameter(work: Work, placed: Placed, across: Length) -> Figure:
+    """What it is turned to: the aim of its fit, the blank of its knurl, or as typed."""
+    limits = section_limits(placed.section, work.job.unit)
+    if limits is not None:
+        return limits.aim
+    if placed.section.knurl is not None:
+        return blank_figure(placed.section.knurl, across, work.job.unit)
+    return typed("diameter", across, fine=True)
+
+
+def _plunged(work: Work, chucking: Chucking, placed: Placed, diameter: Figure, start: float) -> Operation:
     blade, edge = work.job.setup.groove_blade, work.job.setup.groove_edge
     width = placed.far_mm - placed.near_mm
     places, words = plunges(work, placed.far_mm, width, blade, edge)
@@ -65,9 +76,7 @@ def _plunged(work: Work, chucking: Chucking, placed: Placed, across: Length, sta
         title="Plunge the neck",
         sentence="Plunge to {diameter}, " + words + ".",
         headline="diameter",
-        figures={"diameter": typed("diameter", across, fine=True)}
-        | places
-        | {"dial": plunge_dial(work, start, placed.turned_mm)},
+        figures={"diameter": diameter} | places | {"dial": plunge_dial(work, start, placed.turned_mm)},
         tool="grooving blade",
         edge=f"{edge} edge",
         cautions=(cautions.BLADE,),
