@@ -15,12 +15,12 @@ from lathework.errors import InputError, InvalidDocument
 from lathework.holes.depth import LOWEST_PERCENT
 from lathework.identify.evidence import FIELDS
 from lathework.job.declaration import FORMAT, IDENTIFIED, JOB, VERSION
-from lathework.job.job_reader import JobReader
 from lathework.job.model import Head, Identification, Job, Method, Setup
-from lathework.job.part_document import read_part
+from lathework.job.reading.job_reader import JobReader
+from lathework.job.reading.part_document import read_part
+from lathework.job.reading.thread_checks import check_grooves, check_heads, check_rest
+from lathework.job.reading.upgrade import upgraded
 from lathework.job.sound import unsound
-from lathework.job.thread_checks import check_grooves, check_heads, check_rest
-from lathework.job.upgrade import upgraded
 from lathework.part.model import Part
 from lathework.part.relief import relieved
 from lathework.shop.dial import check_dial

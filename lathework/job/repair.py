@@ -11,7 +11,7 @@ from lathework.errors import InputError
 from lathework.figures import AS_TYPED, Figure, Given
 from lathework.holes.drill_choice import choose, wanted_percent
 from lathework.holes.strength import strip
-from lathework.job.repair_document import Json, RepairSizes, repair_document
+from lathework.job.reading.repair_document import Json, RepairSizes, repair_document
 from lathework.job.stud import engagement, hole_thread, nut_end, projection, stud_length
 from lathework.lengths import Length, Span, read_length, within
 from lathework.part.nuts import nut_sizes

@@ -14,7 +14,7 @@ from lathework.outfit.serving import serving
 from lathework.part.model import Section
 from lathework.planning.operation import keyed
 from lathework.planning.plan import Plan
-from lathework.planning.steps.threading import way_of
+from lathework.planning.steps.threads.threading import way_of
 from lathework.shop.equipment import Bush, DieHead, DieHolder, DieStock
 from lathework.shop.fits import guides
 from lathework.shop.kit import name_of

@@ -6,7 +6,7 @@ from collections.abc import Iterator, Sequence
 
 from lathework.job.furnish import nearest_blade, typed_of
 from lathework.outfit.need import ALIKE_MM, Need, Shop, StandIn, state_of, steps_of
-from lathework.planning.chucking import Grip
+from lathework.planning.holdings.chucking import Grip
 from lathework.planning.notice import told
 from lathework.planning.plan import Plan
 from lathework.planning.threads.thread_work import in_mm

@@ -12,7 +12,7 @@ from lathework.figures import AS_TYPED, Figure
 from lathework.lengths import Length
 from lathework.part.bores import BoreWork
 from lathework.part.model import Part, Section
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.threads.thread_work import ThreadWork
 from lathework.planning.work import Work
 from lathework.units import convert, show_length

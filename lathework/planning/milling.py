@@ -5,12 +5,12 @@ from __future__ import annotations
 from collections.abc import Iterable, Iterator
 from dataclasses import replace
 
-from lathework.planning.chucking import Chucking, milled, place
-from lathework.planning.grips import grip_of
+from lathework.planning.holdings.chucking import Chucking, milled, place
+from lathework.planning.holdings.grips import grip_of
 from lathework.planning.notice import Notice
 from lathework.planning.operation import Operation
-from lathework.planning.steps import flats, keyway
 from lathework.planning.steps.holes import cross
+from lathework.planning.steps.off_lathe import flats, keyway
 from lathework.planning.work import Work
 
 AS_IT_WAS = (

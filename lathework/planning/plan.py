@@ -12,19 +12,19 @@ from lathework.methods.ways.tools import SET_UP_MIN as TOOL_SET_UP_MIN
 from lathework.part.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
 from lathework.planning.as_measured import Measured, holding_as_measured, work_as_measured
 from lathework.planning.asked import asked
-from lathework.planning.chucking import Chucking
-from lathework.planning.meeting_notices import meeting_notices
+from lathework.planning.holdings.chucking import Chucking
+from lathework.planning.holdings.ways import chuckings
 from lathework.planning.milling import off_the_lathe
 from lathework.planning.notice import Notice
-from lathework.planning.notices import notices
 from lathework.planning.operation import Operation
-from lathework.planning.run_notices import run_notices
+from lathework.planning.remarks.meeting_notices import meeting_notices
+from lathework.planning.remarks.notices import notices
+from lathework.planning.remarks.run_notices import run_notices
+from lathework.planning.remarks.speed_notices import unknown_speeds
 from lathework.planning.sequence import steps
-from lathework.planning.speed_notices import unknown_speeds
-from lathework.planning.steps.sawing import stub_mm
+from lathework.planning.steps.off_lathe.sawing import stub_mm
 from lathework.planning.times import batch_time, piece_time
 from lathework.planning.trial import that_goes
-from lathework.planning.ways import chuckings
 from lathework.planning.work import Work, work_out
 
 

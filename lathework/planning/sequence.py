@@ -4,31 +4,16 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from lathework.planning.chucking import Chucking, Placed
 from lathework.planning.direction import directed
+from lathework.planning.holdings.chucking import Chucking, Placed
 from lathework.planning.milling import milling, on_its_bar, on_the_bar
 from lathework.planning.operation import Operation
-from lathework.planning.steps import (
-    blade,
-    cone,
-    edge,
-    facing,
-    fitting,
-    gauging,
-    head,
-    holding,
-    joining,
-    moving,
-    neck,
-    roughing,
-    sawing,
-    screwcutting,
-    taper,
-    threading,
-    turning,
-)
-from lathework.planning.steps.deburring import deburred
+from lathework.planning.steps import holding, moving
 from lathework.planning.steps.holes import hole, pressed, tapping
+from lathework.planning.steps.off_lathe import fitting, joining, sawing
+from lathework.planning.steps.off_lathe.deburring import deburred
+from lathework.planning.steps.outside import blade, cone, edge, facing, neck, taper, turning
+from lathework.planning.steps.threads import gauging, head, roughing, screwcutting, threading
 from lathework.planning.work import Work
 from lathework.planning.zeros import zeroed
 

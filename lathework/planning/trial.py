@@ -13,11 +13,11 @@ from lathework.lathe.run import Run, run
 from lathework.lathe.standing import Lathe, Machine
 from lathework.part.fitted import section_limits
 from lathework.part.model import Part
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
+from lathework.planning.holdings.ways import chuckings
 from lathework.planning.operation import Operation
 from lathework.planning.otherwise import USUAL, Otherwise, ways_out
 from lathework.planning.sequence import steps
-from lathework.planning.ways import chuckings
 from lathework.planning.work import Work, work_out
 
 

@@ -19,8 +19,8 @@ from lathework.part.job_racks import Racks
 from lathework.part.meeting import open_length
 from lathework.part.model import Bore, Part
 from lathework.part.relief import shoulders, start_mm
+from lathework.planning.holdings.order import Settled, settle
 from lathework.planning.operation import quoted
-from lathework.planning.order import Settled, settle
 from lathework.planning.otherwise import USUAL, Otherwise, swapped
 from lathework.planning.threads.thread_work import CUT_MM, ThreadWork, thread_work_of
 from lathework.units import LengthUnit

@@ -10,9 +10,9 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from lathework.errors import InvalidDocument
-from lathework.job import job_reader
 from lathework.job.document import read_document
-from lathework.job.upgrade import upgraded
+from lathework.job.reading import job_reader
+from lathework.job.reading.upgrade import upgraded
 from lathework.remembered import Remembered
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, document, job, section
 

@@ -7,7 +7,7 @@ import unittest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lathework.planning.order import CENTRE_RATIO, STEADY_RATIO, over
+from lathework.planning.holdings.order import CENTRE_RATIO, STEADY_RATIO, over
 from lathework.planning.plan import Plan
 from lathework.tests.samples import plan, section
 

@@ -17,7 +17,7 @@ from lathework.lengths import read_length
 from lathework.methods.die import DIE_HOLDINGS, HOLDERS
 from lathework.part.sample import nominals
 from lathework.part.stock import bar_for_piece, corners_mm, depth_per_flat, largest_across_flats, pieces_from_bar
-from lathework.planning.steps.gauging import check_interval
+from lathework.planning.steps.threads.gauging import check_interval
 from lathework.shop.lathe_facts import LATHES, Lathe
 from lathework.tests.samples import kinds, plan, said, step
 from lathework.tests.test_rules import PARALLEL

@@ -13,8 +13,8 @@ from lathework.outfit.need import Need
 from lathework.shop.kit import name_of
 from lathework.shop.things import Die, Tap
 from lathework.units import LengthUnit
-from server.jobs.dies import did_last, die_records
-from server.jobs.lessons import LessonShown, lessons_of
+from server.jobs.history.dies import did_last, die_records
+from server.jobs.history.lessons import LessonShown, lessons_of
 from server.jobs.models import Job, StandingRow
 from server.jobs.schemas import StoredDocument
 from server.jobs.standing import Standing

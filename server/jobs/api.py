@@ -30,7 +30,6 @@ from lathework.job.starts import check_start, new_document, of_the_shop
 from lathework.planning.plan import make_plan
 from lathework.units import LengthUnit
 from server.devices.known import device_of, looks
-from server.jobs import closed
 from server.jobs.actions import documents, ends, entries
 from server.jobs.actions.guard import Saw, find_job
 from server.jobs.answers import (
@@ -49,6 +48,7 @@ from server.jobs.answers import (
     standing_shown,
 )
 from server.jobs.file import job_file, raw_file
+from server.jobs.history import closed
 from server.jobs.models import Job, StandingRow
 from server.jobs.needed import kits, needed, weighed
 from server.jobs.schemas import ChangeIn, EntryIn, JobDocument, ReasonIn, SawIn, StartIn, StoredDocument, StudRepairIn

@@ -18,8 +18,8 @@ from lathework.errors import InvalidDocument
 from lathework.job.model import Job as JobSpec
 from lathework.planning.plan import Plan
 from server.jobs import words
-from server.jobs.did_before import cut_row
-from server.jobs.lessons import lesson_row
+from server.jobs.history.did_before import cut_row
+from server.jobs.history.lessons import lesson_row
 from server.jobs.models import CutRow, Entry, GaugingRow, Job, LessonRow, PieceRow, StandingRow, TrialRow
 from server.jobs.standing import Standing, plans_of
 from server.jobs.stored import live_entries, recorded

@@ -18,9 +18,10 @@ from lathework.bench.entry import UNTOLD, Entry
 from lathework.bench.record.lift import BEGUN_SO, begun_on_bar, lifted
 from lathework.errors import InvalidDocument
 from lathework.job.declaration import VERSION
-from lathework.job.upgrade import part_id, upgraded, version_of
+from lathework.job.reading.upgrade import part_id, upgraded, version_of
 from lathework.planning.plan import Plan
-from server.jobs import closed, kept, models
+from server.jobs import kept, models
+from server.jobs.history import closed
 from server.jobs.models import Job
 from server.jobs.standing import plans_of
 from server.jobs.stored import columns_of, recorded

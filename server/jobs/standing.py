@@ -15,7 +15,7 @@ from lathework.errors import InvalidDocument
 from lathework.job.document import read_document
 from lathework.job.model import Job as JobSpec
 from lathework.planning.plan import Plan, make_plans
-from server.jobs.did_before import cuts_before, did_before
+from server.jobs.history.did_before import cuts_before, did_before
 from server.jobs.models import Job
 from server.jobs.stored import live_entries, recorded
 from server.site.problems import Unreadable

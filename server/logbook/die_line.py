@@ -15,7 +15,7 @@ from lathework.shop.equipment import DieHead
 from lathework.shop.things import Tap
 from lathework.threads.designation import read_called
 from lathework.units import unit_word
-from server.jobs.did_before import trials_of
+from server.jobs.history.did_before import trials_of
 from server.jobs.models import GaugingRow, TrialRow
 from server.kit.owned import things
 

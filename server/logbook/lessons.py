@@ -6,7 +6,7 @@ from collections import Counter
 from dataclasses import dataclass
 
 from lathework.shop.kit import name_of
-from server.jobs.lessons import LessonShown, lessons_shown, mistakes
+from server.jobs.history.lessons import LessonShown, lessons_shown, mistakes
 from server.kit.owned import things
 
 MOST, ROWS = 60, 400

@@ -19,7 +19,7 @@ from lathework.cutting.cuts import SPRING
 from lathework.drawing.part.layout import PAPER
 from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.units import LengthUnit, show_length, unit_word

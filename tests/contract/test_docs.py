@@ -14,6 +14,7 @@ COMMANDS = ("start", "test", "benchmark", "size", "plan", "rebuild", "backup", "
 LINK = re.compile(r"\]\(([^)#]+)(?:#[^)]*)?\)")
 MOST_SCREENSHOTS = 19
 MOST_LINES = 250
+MOST_MODULES = 15
 """Lines of a module of the core: what is longer holds two things."""
 
 
@@ -52,6 +53,15 @@ class Documents(unittest.TestCase):
         for module in modules:
             with self.subTest(module.relative_to(ROOT)):
                 self.assertLessEqual(len(module.read_text(encoding="utf-8").splitlines()), MOST_LINES)
+
+    def test_rooms_hold_no_more_than_one_sees_at_once(self) -> None:
+        """Tests and migrations, which are read one by one, may be many."""
+        for room in ("lathework", "server", "launcher"):
+            for folder in (ROOT / room).rglob("__init__.py"):
+                if {"tests", "migrations"} & set(folder.parts):
+                    continue
+                with self.subTest(folder.parent.relative_to(ROOT)):
+                    self.assertLessEqual(len(list(folder.parent.glob("*.py"))) - 1, MOST_MODULES)
 
     def test_decisions_say_what_why_and_what_else(self) -> None:
         records = sorted((DOCS / "decisions").glob("[0-9]*.md"))

@@ -17,7 +17,7 @@ from lathework.methods.tap import TAP_HOLDINGS
 from lathework.part.bores import BoreWork
 from lathework.part.ends import far_end, near_end
 from lathework.part.model import MILLED
-from lathework.planning.chucking import as_bought
+from lathework.planning.holdings.chucking import as_bought
 from lathework.planning.operation import keyed
 from lathework.planning.work import Work, work_out
 

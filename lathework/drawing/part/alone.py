@@ -11,7 +11,7 @@ from lathework.drawing.part.layout import Frame, Layout, lay_out
 from lathework.drawing.part.outline import HEAD_HIGH, bolt_head
 from lathework.drawing.part.view import body, centre_line
 from lathework.drawing.shapes import Path, Sheet, box
-from lathework.planning.chucking import Chucking, place
+from lathework.planning.holdings.chucking import Chucking, place
 from lathework.planning.plan import Plan
 
 BESIDE = Frame(width=720, height=330, chuck=56, right=110, top=44, bottom=16, dimensioned=True)

@@ -7,7 +7,7 @@ from collections.abc import Iterable, Iterator
 from lathework.drawing.part.labels import holes_named, names, shows_across, step_labels
 from lathework.drawing.part.layout import CHAR, ROW, Frame, Layout, lay_out
 from lathework.drawing.shapes import Label, Line, Path
-from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.holdings.chucking import Chucking, Placed
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.units import show_both

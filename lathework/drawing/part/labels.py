@@ -11,7 +11,7 @@ from lathework.drawing.part.tools import tool_figures
 from lathework.drawing.shapes import Label, Path
 from lathework.part.across import thickness_mm
 from lathework.part.model import Bore
-from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.holdings.chucking import Chucking, Placed
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.units import show_both

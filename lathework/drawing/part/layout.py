@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from lathework.drawing.shapes import Line
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 
 LETTERING = 14.0
 """Height of the tabular face that labels are set in, in sheet units."""

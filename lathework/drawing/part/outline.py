@@ -12,7 +12,7 @@ from lathework.lathe.outline import Side
 from lathework.part.model import MILLED
 from lathework.part.nuts import nut_sizes
 from lathework.part.stock import ACROSS_FLATS, FORM_FLATS, StockForm
-from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.holdings.chucking import Chucking, Placed
 from lathework.planning.plan import Plan
 from lathework.planning.threads.thread_work import ThreadWork, in_mm
 

@@ -9,7 +9,7 @@ from lathework.part.across import thickness_mm
 from lathework.part.bore_sizes import depth_figure, largest_mm
 from lathework.part.bores import BoreWork
 from lathework.part.finished_holes import UNDERCUT_MM
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.plan import Plan
 from lathework.planning.threads.thread_work import in_mm
 

@@ -11,7 +11,7 @@ from lathework.drawing.part.outline import bar_lines, clipped, detail, section_s
 from lathework.drawing.part.section import half_section
 from lathework.drawing.shapes import Line, Path, mirrored
 from lathework.lathe.outline import Side, Stretch, after_cut, runs, stretches
-from lathework.planning.chucking import Chucking, Placed
+from lathework.planning.holdings.chucking import Chucking, Placed
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 from lathework.value import value

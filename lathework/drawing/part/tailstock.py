@@ -6,7 +6,7 @@ import math
 
 from lathework.drawing.part.layout import Layout
 from lathework.drawing.shapes import Path, mirrored
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Kind, Operation
 
 RUNS_ON_IT: tuple[Kind, ...] = ("turn", "neck", "groove", "taper", "chamfer", "edge", "knurl", "rough", "screwcut")

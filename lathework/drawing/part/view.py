@@ -15,7 +15,7 @@ from lathework.drawing.part.tools import as_drawn, tool
 from lathework.drawing.shapes import Label, Line, Path, Sheet, box, mirrored
 from lathework.holes.depth import POINT_SHARE
 from lathework.lathe.cut import Cut
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 

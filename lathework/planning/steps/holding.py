@@ -8,9 +8,9 @@ from lathework.figures import PRACTICE, Figure, Given, added
 from lathework.lathe.gripping import Centre, Hold
 from lathework.lathe.standing import Grip as HeldBy
 from lathework.part.end_words import end_named
-from lathework.planning.chucking import Chucking, Grip
+from lathework.planning.holdings.chucking import Chucking, Grip
+from lathework.planning.holdings.order import LEAST_GRIP_MM
 from lathework.planning.operation import Operation, keyed
-from lathework.planning.order import LEAST_GRIP_MM
 from lathework.planning.positions import along, given, given_mm
 from lathework.planning.steps import measures
 from lathework.planning.threads.thread_work import in_mm

@@ -7,7 +7,7 @@ from dataclasses import replace
 from lathework import cautions
 from lathework.lathe.acts import Saw
 from lathework.lathe.gripping import HoldUp
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import along, given_mm
 from lathework.planning.steps import measures

@@ -9,8 +9,8 @@ from lathework.cutting.blank import SCHOOL_NAMES
 from lathework.cutting.blank import School as Blank
 from lathework.cutting.groove import UNFINISHED_THREADS
 from lathework.job.words import FINISHES
-from lathework.planning.notices import SHORT_THREAD
 from lathework.planning.plan import Plan
+from lathework.planning.remarks.notices import SHORT_THREAD
 from lathework.planning.threads.thread_work import ThreadWork
 
 TOUGH_N_MM2 = 2000.0

@@ -5,7 +5,7 @@ from __future__ import annotations
 from lathework.cutting.groove import UNFINISHED_THREADS
 from lathework.methods.ways.contract import Machine, Wanted
 from lathework.part.bores import BoreWork
-from lathework.planning.steps.threading_tool import aim
+from lathework.planning.steps.threads.threading_tool import aim
 from lathework.planning.work import Work
 from lathework.shop.metals import Material
 from lathework.threads.limits import external_limits

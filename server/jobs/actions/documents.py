@@ -13,10 +13,11 @@ from lathework.bench.record.document import read_record
 from lathework.job.document import read_document
 from lathework.job.furnish import furnish
 from lathework.job.model import Job as JobSpec
-from lathework.job.upgrade import upgraded, version_of
-from server.jobs import closed, kept, words
+from lathework.job.reading.upgrade import upgraded, version_of
+from server.jobs import kept, words
 from server.jobs.actions.guard import MOVED_ON, check_open, find_job, once
-from server.jobs.dies import good_dies
+from server.jobs.history import closed
+from server.jobs.history.dies import good_dies
 from server.jobs.lift import is_old, lift_entries
 from server.jobs.models import Entry, Job
 from server.jobs.standing import plans_of

@@ -7,7 +7,7 @@ import zlib
 import orjson
 
 from lathework.tests.samples import document
-from server.jobs.closed import BENCH
+from server.jobs.history.closed import BENCH
 from server.jobs.models import ClosedAnswer, Job
 from server.jobs.tests.case import ApiCase
 

@@ -16,7 +16,7 @@ from lathework.lathe.metal import State
 from lathework.methods.chase import LEAST_BORE_MM
 from lathework.part.bore_sizes import largest_mm, wall_mm
 from lathework.part.bores import BoreWork
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.steps import measures
 from lathework.planning.steps.fit_words import fit_figures, fit_notes, pressed_figures

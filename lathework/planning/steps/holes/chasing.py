@@ -9,11 +9,11 @@ from lathework.lathe.threading import Screwcut
 from lathework.methods.chase import bore_for_full, chasing_passes, comes_out_at, infeed, largest_chaser, pass_count
 from lathework.part.bores import BoreWork
 from lathework.part.model import SetCutter
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, quoted
-from lathework.planning.steps.gauging import check_interval
 from lathework.planning.steps.holes.inside_tool import screwcut_inside
 from lathework.planning.steps.holes.tap_words import hole_made
+from lathework.planning.steps.threads.gauging import check_interval
 from lathework.planning.threads.driving import chasing_speed
 from lathework.planning.threads.gearing import gearing, on_the_leadscrew
 from lathework.planning.work import Work

@@ -14,7 +14,7 @@ from lathework.part.across import thickness_mm
 from lathework.part.bores import BoreWork, spoken
 from lathework.part.end_words import end_words
 from lathework.part.ends import near_end
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes, quoted
 from lathework.planning.positions import typed
 from lathework.planning.steps import measures

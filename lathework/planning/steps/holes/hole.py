@@ -15,7 +15,7 @@ from lathework.methods.tap import TAP_HOLDINGS
 from lathework.part.bore_sizes import depth_figure, wall_figure
 from lathework.part.bores import BoreWork, spoken
 from lathework.part.stock import FACING_MM
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.steps import measures
 from lathework.planning.steps.holes.boring import bore, depths, drilling_speed, opened, rough_figure

@@ -10,13 +10,13 @@ from lathework.methods.tool_form import standard_tip, thread_depth, usual_point
 from lathework.methods.ways.tools import BAR_SHARE
 from lathework.part.bore_sizes import RECESS_TURNS
 from lathework.part.bores import BoreWork
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
+from lathework.planning.holdings.order import HOLD_CLEARANCE_MM
 from lathework.planning.operation import Operation, keyed
-from lathework.planning.order import HOLD_CLEARANCE_MM
 from lathework.planning.steps.holes.tap_words import hole_made
-from lathework.planning.steps.screwcutting import run_out_of
-from lathework.planning.steps.starts import WHEN_ALL, climbing, infeed_of
-from lathework.planning.steps.threading_tool import (
+from lathework.planning.steps.threads.screwcutting import run_out_of
+from lathework.planning.steps.threads.starts import WHEN_ALL, climbing, infeed_of
+from lathework.planning.steps.threads.threading_tool import (
     FREE_MM,
     PICK_UP,
     slide_of,

@@ -6,7 +6,7 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from lathework.part.bore_sizes import depth_figure
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation
 from lathework.planning.steps.holes.boring import bore
 from lathework.planning.steps.holes.hole import bores_here, finished_pressed

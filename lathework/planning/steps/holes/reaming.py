@@ -10,7 +10,7 @@ from lathework.holes.taper_pipe import TaperHole
 from lathework.lathe.acts import Sink
 from lathework.lathe.boring import Bore
 from lathework.part.bores import BoreWork
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import typed
 from lathework.planning.steps.fit_words import fit_figures

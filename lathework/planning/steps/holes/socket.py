@@ -11,12 +11,12 @@ from lathework.holes.depth import THIN_WALL
 from lathework.lathe.boring import Bore
 from lathework.part.bores import BoreWork
 from lathework.part.finished_holes import mouth_figure
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import given_mm, typed
 from lathework.planning.steps import measures
-from lathework.planning.steps.cone import BY_INDICATOR, HOLDS_ITSELF, ON_CENTRE, readings
 from lathework.planning.steps.holes.boring import drilling_speed
+from lathework.planning.steps.outside.cone import BY_INDICATOR, HOLDS_ITSELF, ON_CENTRE, readings
 from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 from lathework.units import convert

@@ -14,7 +14,7 @@ from lathework.holes.percent import TAPPED_PERCENT
 from lathework.lathe.threading import Driver, Tap
 from lathework.methods.tap import TAP_HOLDINGS, TapHolding
 from lathework.part.bores import BLIND_TAP, BoreWork
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation, makes
 from lathework.planning.positions import along, given_mm, typed
 from lathework.planning.steps.holes.hole import ends_in_bar, tapped_in_vise

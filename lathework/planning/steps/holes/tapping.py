@@ -10,7 +10,7 @@ from lathework.holes.taper_pipe import TaperHole
 from lathework.lathe.threading import RoughOut
 from lathework.methods.tap import SMALL_TAP_MM, TAP_HOLDINGS, TapHolding
 from lathework.part.bores import BoreWork
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.steps.holes.chasing import chase, try_screw
 from lathework.planning.steps.holes.hole import bores_here, tapped_in_vise
@@ -32,7 +32,7 @@ from lathework.planning.steps.holes.tap_words import (
     way_of,
     why_otherwise,
 )
-from lathework.planning.steps.starts import next_start
+from lathework.planning.steps.threads.starts import next_start
 from lathework.planning.threads.driving import (
     LEAD_LEFT,
     comes_off,

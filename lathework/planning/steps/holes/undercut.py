@@ -9,7 +9,7 @@ from lathework.lengths import Length
 from lathework.part.bore_sizes import RECESS_TURNS
 from lathework.part.bores import BoreWork
 from lathework.part.finished_holes import UNDERCUT_MM
-from lathework.planning.chucking import Chucking
+from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import given_mm, place_words, tip_stop, typed
 from lathework.planning.steps.holes.boring import CHATTER, drilling_speed

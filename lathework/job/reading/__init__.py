@@ -1,0 +1,1 @@
+"""The document of a job read field by field, each error beside its field."""

@@ -1,0 +1,1 @@
+"""Steps done off the lathe: sawing, flats, keyways, burrs, joints, fitting."""

@@ -1,0 +1,1 @@
+"""Steps that shape the outside: facing, turning, tapers, edges, necks, the blade."""

@@ -1,0 +1,1 @@
+"""Steps of threads outside: dies, die heads, threading tools, gauging."""
