@@ -40,8 +40,9 @@ def _checks(python: Path) -> list[Check]:
         Check("ruff", [str(bin_folder / "ruff"), "check", "."], ROOT),
         Check("ruff format", [str(bin_folder / "ruff"), "format", "--check", "."], ROOT),
         Check("layers", [str(bin_folder / "lint-imports"), "--no-logo"], ROOT),
-        Check("prettier", ["npx", "--no-install", "prettier", "--check", "src", "bare"], WEB),
+        Check("prettier", ["npx", "--no-install", "prettier", "--check", "src", "bare", "tests"], WEB),
         Check("eslint", ["npm", "run", "--silent", "lint"], WEB),
+        Check("vitest", ["npm", "run", "--silent", "test"], WEB),
         Check("api types", ["npm", "run", "--silent", "api", "--", "--check"], WEB),
     ]
 

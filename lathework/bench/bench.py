@@ -13,11 +13,12 @@ from lathework.bench.gauge.advised import advised, preset_of
 from lathework.bench.gauge.die import Memory, Preset, known_as, known_of, scale_of
 from lathework.bench.gauge.thread import found_cause, offered, sized, why_it_binds
 from lathework.bench.outdated import outdated_words
-from lathework.bench.put_down import RECHUCKED, Turn, may_begin, piece_after, to_do, turns
+from lathework.bench.put_down import Turn, may_begin, piece_after, to_do, turns
 from lathework.bench.size.cuts import Cuts
 from lathework.bench.size.found import as_found
 from lathework.bench.size.judged import Judged, SizeNow, size_now
 from lathework.bench.tally import Reading, Tally, stands_open
+from lathework.bench.zeros import Zeros, zero_of, zeros_of
 from lathework.cautions import HAZARD_CAUTIONS, Caution
 from lathework.cutting.next_cut import NextCut
 from lathework.dies.scale import SCREW, Scale
@@ -39,7 +40,8 @@ class Bench:
 
     `die` is the thread of the die in use, `die_id` which of the shop it is, `opened` by how many eighths of a turn each
     die was opened here, by that id or its thread. `unread` are the cautions that must be read before anything else;
-    `zero` is what to touch off first, "" when the tool's zero stands. `sizes` are those that can be measured of the
+    `zero` is what to touch off first, "" when the tool's zero stands, `zeros` the same of every step by its key;
+    `zeros_stay` that one of them stands for the pieces to come. `sizes` are those that can be measured of the
     step, the one that drives its cuts first; `preset` where to set the die that runs in this step; `causes` what to
     look at before it is moved, `cause` what the nut was found to bind for; `due` whether the piece is to be gauged;
     `sized` its thread as measured; `gauges` what it may be tried with, `tried` what that was last. `outdated` says what
@@ -72,6 +74,8 @@ class Bench:
     opened: Mapping[str, float]
     unread: tuple[Caution, ...]
     zero: str
+    zeros: Mapping[str, Zeros]
+    zeros_stay: bool
     asks_keeping: bool
     aside: Mapping[int, frozenset[str]]
     begun: int
@@ -155,18 +159,6 @@ def _current(plan: Plan, tally: Tally) -> Operation | None:
     return to_do(plan, tally.done)
 
 
-def _stands(tally: Tally, step: str, keeping: str) -> bool:
-    """Whether the zero of a step's tool was found and still stands: at the next piece only where tools keep theirs."""
-    return step in tally.zeroed and (keeping != "each" or tally.zeroed[step] == tally.piece)
-
-
-def _zero(step: Operation, tally: Tally, keeping: str) -> str:
-    """What to touch off before a step, "" where its zero stands or nothing is cut by one."""
-    if tally.rechucked and step.cut is not None:
-        return RECHUCKED
-    return "" if _stands(tally, step.key, keeping) else step.zero
-
-
 def _die_id(plan: Plan, step: Operation | None) -> str:
     """Which die of the shop `Bench.die` is: the step's own; at any other step that of the part's first thread."""
     if step is not None and step.thread is not None:
@@ -220,7 +212,9 @@ def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts, placed: Collect
         die_id=_die_id(plan, step),
         opened=tally.opened,
         unread=tuple(HAZARD_CAUTIONS[h] for h in plan.job.hazards if h not in tally.read) if step else (),
-        zero=_zero(step, tally, keeping) if step else "",
+        zero=zero_of(step, tally, keeping) if step else "",
+        zeros={one.key: zeros_of(one, tally, keeping) for one in plan.operations if one.zero or one.cut is not None},
+        zeros_stay=keeping != "each",
         asks_keeping=keeping == "unsaid",
         aside={piece: frozenset(one.done) for piece, one in sorted(tally.aside.items())},
         begun=tally.begun,

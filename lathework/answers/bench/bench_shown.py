@@ -26,16 +26,19 @@ from lathework.drawing.shapes import Sheet
 from lathework.gauging.causes import Cause
 from lathework.gauging.sized import Sized
 from lathework.gauging.tried import Gauge
+from lathework.planning.operation import Operation
 from lathework.units import BothUnits, unit_word
 
 
 @answer
 class StepStanding:
-    """A step of the piece in hand."""
+    """A step of the piece in hand; `zero` and `next_zero` are what to touch off at this piece, and at the next."""
 
     key: str
     title: str
     state: StepState
+    zero: str
+    next_zero: str
 
 
 @answer
@@ -130,6 +133,7 @@ class BenchShown:
     moves: Literal["die", "head", "tap"]
     unread: tuple[Caution, ...]
     zero: str
+    zeros_stay: bool
     asks_keeping: bool
     outdated: BothUnits | None
     drawing: SheetShown
@@ -143,6 +147,11 @@ class SizedShown:
     uncertainty: FigureShown
     chance: FigureShown
     tells: str
+
+
+def _standing(now: Bench, step: Operation, state: StepState) -> StepStanding:
+    found = now.zeros.get(step.key)
+    return StepStanding(step.key, step.title, state, found.here if found else "", found.next if found else "")
 
 
 def _sized(told: Sized) -> SizedShown:
@@ -215,7 +224,7 @@ def bench_shown(whole: Progress) -> BenchShown:
         quantity=now.plan.job.quantity,
         finished=whole.finished,
         gauged_pieces=whole.gauged_pieces,
-        steps=tuple(StepStanding(step.key, step.title, state) for step, state in steps_of(now)),
+        steps=tuple(_standing(now, step, state) for step, state in steps_of(now)),
         step=step_shown(now.step) if now.step else None,
         sizes=tuple(size_now_shown(size) for size in now.sizes),
         hindrance=now.hindrance,
@@ -234,6 +243,7 @@ def bench_shown(whole: Progress) -> BenchShown:
         opened_words=_stands(whole),
         unread=now.unread,
         zero=now.zero,
+        zeros_stay=now.zeros_stay,
         asks_keeping=now.asks_keeping,
         outdated=now.outdated,
         drawing=sheet_shown(_drawing(now)),

@@ -50,7 +50,7 @@ function at(now: BenchNow, key: string | undefined, plan: Plan | null): BenchNow
     steps: now.steps.map((one) => (one.key === key ? { ...one, state: 'now' } : one)),
     step,
     sizes: step ? unread(step) : [],
-    zero: step?.zero ?? '',
+    zero: now.steps.find((one) => one.key === key)?.zero ?? '',
     due: { now: true, piece: now.piece },
     drawing: (step && plan?.drawings[step.chucking - 1]) ?? now.drawing,
   }
@@ -67,7 +67,11 @@ function turn(now: BenchNow, steps: BenchNow['steps'], plan: Plan | null): Bench
   const [to, ...turns] = now.turns
   const whole = steps.every((one) => one.state === 'done')
   const from = steps.findIndex((one) => one.key === to?.step)
-  const states = steps.map((one, n) => ({ ...one, state: n < from ? ('done' as const) : ('to do' as const) }))
+  const states = steps.map((one, n) => ({
+    ...one,
+    state: n < from ? ('done' as const) : ('to do' as const),
+    zero: one.next_zero,
+  }))
   const made = now.good + (whole ? 1 : 0)
   return at({ ...now, good: made, turns, piece: to?.piece ?? now.piece, steps: states }, to?.step, plan)
 }
@@ -84,9 +88,18 @@ function next(now: BenchNow, plan: Plan | null): BenchNow {
 
 function piece(now: BenchNow, plan: Plan | null, good: boolean): BenchNow {
   const made = { good: now.good + (good ? 1 : 0), scrapped: now.scrapped + (good ? 0 : 1) }
-  const steps = now.steps.map((one) => ({ ...one, state: 'to do' as const }))
+  const steps = now.steps.map((one) => ({ ...one, state: 'to do' as const, zero: one.next_zero }))
   const fresh = { ...now, ...made, piece: now.piece + 1, steps }
   return made.good >= now.quantity ? { ...fresh, step: null, sizes: [] } : at(fresh, steps[0]?.key, plan)
+}
+
+/** The tool's zero is found: at this piece, and at those to come where the lathe keeps it. */
+function touchedOff(now: BenchNow, keeps: string): BenchNow {
+  const stays = keeps ? keeps === 'kept' : now.zeros_stay
+  const steps = now.steps.map((one) =>
+    one.key === now.step?.key ? { ...one, zero: '', next_zero: stays ? '' : one.next_zero } : one,
+  )
+  return { ...now, zero: '', steps, zeros_stay: stays, asks_keeping: now.asks_keeping && !keeps }
 }
 
 function gone_on(now: BenchNow, { said }: Waiting, plan: Plan | null, passes: (code: string) => boolean) {
@@ -112,7 +125,7 @@ function gone_on(now: BenchNow, { said }: Waiting, plan: Plan | null, passes: (c
     case 'read':
       return { ...now, unread: [] }
     case 'zero':
-      return { ...now, zero: '' }
+      return touchedOff(now, said.keeps ?? '')
     case 'done':
     case 'accept':
       return next(now, plan)

@@ -3638,6 +3638,8 @@ export interface components {
             waiting: components["schemas"]["PieceWaiting"][];
             /** Zero */
             zero: string;
+            /** Zeros Stay */
+            zeros_stay: boolean;
         };
         /**
          * JobCard
@@ -5591,11 +5593,13 @@ export interface components {
         };
         /**
          * StepStanding
-         * @description A step of the piece in hand.
+         * @description A step of the piece in hand; `zero` and `next_zero` are what to touch off at this piece, and at the next.
          */
         StepStanding: {
             /** Key */
             key: string;
+            /** Next Zero */
+            next_zero: string;
             /**
              * State
              * @enum {string}
@@ -5603,6 +5607,8 @@ export interface components {
             state: "done" | "now" | "to do";
             /** Title */
             title: string;
+            /** Zero */
+            zero: string;
         };
         /**
          * StockIn

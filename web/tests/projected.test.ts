@@ -1,0 +1,42 @@
+import { existsSync, readFileSync } from 'node:fs'
+
+import { describe, expect, it } from 'vitest'
+
+import { projected } from '@/features/bench/projected'
+import type { Bench, Plan } from '@/shared/api/client'
+import type { Waiting } from '@/shared/jobs/outbox'
+
+interface Told {
+  before: Bench
+  plan: Plan
+  said: Waiting['said']
+  after: Bench
+}
+
+/** What the server answered to random acts, one file a run (`server/jobs/tests/test_projected.py`). */
+const file = process.env.CONCH_HISTORIES ?? ''
+const histories = existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as Told[]) : []
+const passing = ['snug', 'wrings']
+
+const seen = (bench: Pick<Bench, 'piece' | 'good' | 'scrapped' | 'zero' | 'unread' | 'step' | 'steps'>) => ({
+  piece: bench.piece,
+  good: bench.good,
+  scrapped: bench.scrapped,
+  zero: bench.step ? bench.zero !== '' : false,
+  unread: bench.unread.length,
+  step: bench.step?.key ?? null,
+  done: bench.step ? bench.steps.filter((one) => one.state === 'done').map((one) => one.key) : [],
+})
+
+describe.skipIf(file === '')('what the page goes on by itself, without its server', () => {
+  it.each(histories.map((one, n) => [n, one.said.kind, one] as const))(
+    'act %i, %s: as the server then answers',
+    (_, __, { before, plan, said, after }) => {
+      const waits: Waiting = { key: 'k', said, at: 0, refused: '', code: '' }
+      const own = seen(projected(before, [waits], plan, (code) => passing.includes(code)))
+      // The plan of the next part is the server's to tell: the page waits for it.
+      if (after.part !== before.part) expect(own.step).toBeNull()
+      else expect(own).toEqual(seen(after))
+    },
+  )
+})
