@@ -41,9 +41,9 @@ router = Router(tags=["threads"])
 @cache
 def _series() -> tuple[SeriesShown, ...]:
     """Every series of the book, in its order."""
-    sizes: dict[str, list[Thread]] = {}
+    sizes: dict[str, list[Thread]] = {series: [] for series in SERIES}
     for thread in library():
-        sizes.setdefault(thread.series, []).append(thread)
+        sizes[thread.series].append(thread)
     return tuple(
         SeriesShown(
             family=some[0].family,

@@ -41,6 +41,12 @@ class Book(TestCase):
         self.assertEqual(sorted(found), sorted(t.designation for t in library()))
         self.assertEqual(json.loads(self.ask("rows", series="none").content), [])
 
+    def test_series_stand_in_the_order_of_the_book(self) -> None:
+        """What is met most first; what single trades have, and what is no longer made, behind."""
+        told = [one["series"] for one in json.loads(self.ask("series").content)]
+        self.assertEqual(told[:8], ["UNC", "UNF", "UNEF", "UN", "coarse", "fine", "BSW", "BSF"])
+        self.assertGreater(min(told.index(one) for one in ("old", "BSC", "Lö", "Tr")), told.index("NPSM"))
+
     def test_a_page_for_every_family(self) -> None:
         for q in (
             "3/8-16",
@@ -53,6 +59,7 @@ class Book(TestCase):
             "1/2 NPT",
             "1/4-40 me",
             "M8x1.3 special",
+            "Lö3",
         ):
             with self.subTest(q):
                 page = self.page(q)
