@@ -6,6 +6,7 @@ from typing import ClassVar
 
 from playwright.sync_api import expect
 
+from lathework.holders.workshop import designed
 from tests.browser.base import BrowserCase
 
 
@@ -31,7 +32,7 @@ class Tablet(BrowserCase):
         self.page.get_by_role("button", name="lay another over it").click()
         field = self.page.get_by_label("Nut of another thread")
         expect(field).to_be_focused()
-        field.fill("1/2-13")
+        self.page.keyboard.type("1/2-13")
         expect(self.page.get_by_role("region", name="Lay another thread over it")).to_contain_text("Never force it")
 
 
@@ -63,3 +64,19 @@ class KeysAlone(BrowserCase):
         expect(ring).to_contain_text("0.3489")
         page.keyboard.press("u")
         expect(ring).to_contain_text("8.862")
+
+
+class Phone(BrowserCase):
+    size: ClassVar[tuple[int, int]] = (390, 844)
+    empty = True
+
+    def test_words_as_long_as_they_are_make_the_page_no_wider(self) -> None:
+        """Where the holes of a die stock are round it is told in a line each."""
+        self.page.goto("/")
+        design = designed("die-stock", {"die": "1-1/2", "thick": "1/2", "thread": "1/2-13", "unit": "in"})
+        job = self.post("/api/jobs/import", design.document)["id"]
+        self.page.goto(f"/jobs/{job}")
+        self.page.get_by_text("Holes", exact=True).first.click()
+        where = self.page.get_by_label("Hole 5, where round the part")
+        expect(where).to_have_value("45° from the split of the die, square to each other")
+        self.assertLessEqual(self.page.evaluate("document.documentElement.scrollWidth"), self.size[0])

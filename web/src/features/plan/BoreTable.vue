@@ -113,6 +113,7 @@ const add = (end: Schemas['BoreIn']['end'], at: string) =>
           v-if="bore.end === 'across'"
           :label="`Hole ${at + 1}, where round the part`"
           before="round the part"
+          long
           placeholder="anywhere"
           v-bind="edit(at, 'around')"
         />

@@ -290,6 +290,8 @@ useKeys([
 <style scoped>
 .plan {
   display: grid;
+  /* Words that were typed are as long as they are: the page is no wider for them. */
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   max-width: 1280px;
 }

@@ -78,6 +78,9 @@ const leave = (event: KeyboardEvent) => (event.target as HTMLElement).blur()
   flex-wrap: wrap;
   max-width: 100%;
 }
+.in-place {
+  max-width: 100%;
+}
 .field-error {
   flex-basis: 100%;
 }
