@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from playwright.sync_api import Page, expect
 
-from tests.browser.base import choose
+from tests.browser.base import choose, type_into
 
 #: A practised person: a press of a key, a hand brought to the mouse and the mouse to its mark, a thought before an act.
 #: Source: the keystroke-level model (Card, Moran and Newell, 1980), in seconds.
@@ -39,7 +39,7 @@ class Hand:
     def type(self, label: str, text: str) -> None:
         """Fill a field."""
         field = self.page.get_by_role("textbox", name=label, exact=True)
-        field.fill(text)
+        type_into(field, text)
         expect(field).to_have_value(text)
         self._act(len(text))
 

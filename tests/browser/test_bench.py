@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from playwright.sync_api import expect
 
-from tests.browser.base import BrowserCase
+from tests.browser.base import BrowserCase, type_into
 
 TABLETS = ((1280, 800), (820, 1180), (1024, 768))
 
@@ -61,10 +61,10 @@ class Bench(BrowserCase):
         figures = {one["key"]: one["figure"]["shown"]["inch"]["text"] for one in step["figures"]}
         middle = (float(figures["wires_least"]) + float(figures["wires_most"])) / 2
         wires = self.page.get_by_role("form", name="Over three wires")
-        wires.get_by_label("over wires, in").fill("1")
+        type_into(wires.get_by_label("over wires, in"), "1")
         wires.get_by_role("button", name="Record the size").click()
         expect(wires).to_contain_text("is that the reading?")
-        wires.get_by_label("over wires, in").fill(f"{middle:.4f}")
+        type_into(wires.get_by_label("over wires, in"), f"{middle:.4f}")
         self.page.keyboard.press("Enter")
         expect(self.page.get_by_role("status")).to_contain_text("measured: in its class")
         expect(wires).to_contain_text("pitch diameter, measured")
@@ -75,14 +75,14 @@ class Bench(BrowserCase):
         page.get_by_role("button", name="Done", exact=True).click()
         field = page.get_by_role("textbox", name="New reading")
         for value in ("16.00", "9.80"):
-            field.fill(value)
+            type_into(field, value)
             field.press("Enter")
             expect(page.get_by_role("table")).to_contain_text(value)
         expect(page.get_by_text("Under size").first).to_be_visible()
         page.get_by_role("button", name="Say why, or scrap it").click()
         page.get_by_role("button", name="Scrap the piece").click()
         expect(page.get_by_role("alert")).to_contain_text("Say why")
-        page.get_by_label("The last reading is under size").fill("slipped on the dial")
+        type_into(page.get_by_label("The last reading is under size"), "slipped on the dial")
         page.get_by_role("button", name="Scrap the piece").click()
         expect(page.get_by_text("1 scrapped")).to_be_visible()
         expect(page.get_by_text("piece 1 of 2")).to_be_visible()
@@ -93,11 +93,11 @@ class Bench(BrowserCase):
         page = self.page
         page.get_by_role("button", name="Done", exact=True).click()
         field = page.get_by_role("textbox", name="New reading")
-        field.fill("16.00")
+        type_into(field, "16.00")
         field.press("Enter")
         expect(page.get_by_role("table")).to_contain_text("16.000")
-        field.fill("15.00")
-        page.get_by_label("dialled").fill("1.0")
+        type_into(field, "15.00")
+        type_into(page.get_by_label("dialled"), "1.0")
         field.press("Enter")
         expect(page.get_by_role("alert")).to_contain_text("Half of what was dialled came off")
         page.get_by_role("button", name="0.500 mm").click()
@@ -114,7 +114,7 @@ class Bench(BrowserCase):
             ("abc", "is not a length"),
         ):
             with self.subTest(typed=typed):
-                field.fill(typed)
+                type_into(field, typed)
                 field.press("Enter")
                 expect(self.page.get_by_role("alert")).to_contain_text(told)
                 expect(field).to_have_value(typed)
@@ -128,11 +128,11 @@ class Bench(BrowserCase):
         other = self.new_page()
         other.goto(self.page.url)
         other.get_by_role("button", name="note n").click()
-        other.get_by_label("Note").fill("from the other tablet")
+        type_into(other.get_by_label("Note"), "from the other tablet")
         other.get_by_role("button", name="Keep the note").click()
         expect(other.get_by_label("Note")).to_have_count(0)
         field = self.page.get_by_role("textbox", name="New reading")
-        field.fill("0.5000")
+        type_into(field, "0.5000")
         field.press("Enter")
         expect(self.page.get_by_role("alert")).to_contain_text("Another device went on")
         expect(self.page.get_by_role("status", name="Meanwhile")).to_contain_text("from the other tablet")

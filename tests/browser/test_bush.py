@@ -9,7 +9,7 @@ from ezdxf.entities.lwpolyline import LWPolyline
 from ezdxf.filemanagement import read
 from playwright.sync_api import TimeoutError, expect
 
-from tests.browser.base import BrowserCase
+from tests.browser.base import BrowserCase, type_into
 from tests.browser.test_ways import GONE_MS, MOVED, ON
 
 HOLDER = {
@@ -42,10 +42,10 @@ class Bush(BrowserCase):
         self.open_facts("Holes")
         self.choose("Hole 1, fit", "close running")
         mate = page.get_by_role("textbox", name="Hole 1, mate measures")
-        mate.fill("3/4")
+        type_into(mate, "3/4")
         mate.press("Enter")
         expect(page.get_by_text("one of them is another size")).to_be_visible()
-        mate.fill("0.3742")
+        type_into(mate, "0.3742")
         mate.press("Enter")
         page.get_by_role("button", name="Bore when it is pressed in").click()
         detail = page.get_by_role("region", name="Bore when it is pressed in")
@@ -69,11 +69,11 @@ class Bush(BrowserCase):
         page = self.page
         page.goto("/shop")
         page.get_by_role("link", name="Make a holder yourself").click()
-        page.get_by_role("textbox", name="Thread", exact=True).fill("3/8-16")
-        page.get_by_role("textbox", name="Hole of the stock measures, in").fill("5/8")
+        type_into(page.get_by_role("textbox", name="Thread", exact=True), "3/8-16")
+        type_into(page.get_by_role("textbox", name="Hole of the stock measures, in"), "5/8")
         against = page.get_by_role("list", name="What is against it")
         expect(against).to_contain_text("How deep is the hole of the stock")
-        page.get_by_role("textbox", name="Its depth, down to the die, in").fill("3/8")
+        type_into(page.get_by_role("textbox", name="Its depth, down to the die, in"), "3/8")
         expect(against).to_have_count(0)
         dimensions = page.get_by_role("list", name="Dimensions")
         expect(dimensions).to_contain_text("It stops on the face of the stock, never on the die.")
@@ -107,17 +107,17 @@ class Bush(BrowserCase):
         page.goto("/holders")
         page.get_by_role("button", name="die holder on a bar").click()
         for label, size in HOLDER.items():
-            page.get_by_role("textbox", name=label, exact=True).fill(size)
+            type_into(page.get_by_role("textbox", name=label, exact=True), size)
         against = page.get_by_role("list", name="What is against it")
         expect(against).to_contain_text("The other die would sit on 0.8 mm all round")
-        page.get_by_role("textbox", name="The bar measures, in").fill("5/8")
+        type_into(page.get_by_role("textbox", name="The bar measures, in"), "5/8")
         expect(against).to_have_count(0)
         dimensions = page.get_by_role("list", name="Dimensions")
         expect(dimensions).to_contain_text("two diameters of the bar are always in it")
         page.get_by_role("button", name="Make it").click()
         expect(page.get_by_role("textbox", name="Title")).to_have_value("Die holder, 1 and 13/16")
         page.get_by_role("button", name="Fit it").click()
-        expect(page.get_by_role("region", name="Fit it")).to_contain_text("drill and tap three M5, 0.1875 in behind")
+        expect(page.get_by_role("region", name="Fit it")).to_contain_text("a pointed one over the split opens it")
         job = page.url.rsplit("/", 1)[-1]
         drawing = read(io.StringIO(page.request.get(f"/api/jobs/{job}/part.dxf").text()))
         told = {str(one.dxf.text) for one in drawing.modelspace().query("TEXT")}
@@ -145,11 +145,11 @@ class Bush(BrowserCase):
         page.goto("/holders")
         page.get_by_role("button", name="sleeve for a plain die stock").click()
         for label, size in (("The bar measures, in", "1/2"), ("Hole of the stock measures, in", "0.55")):
-            page.get_by_role("textbox", name=label, exact=True).fill(size)
-        page.get_by_role("textbox", name="The spigot goes in by, in", exact=True).fill("1/4")
+            type_into(page.get_by_role("textbox", name=label, exact=True), size)
+        type_into(page.get_by_role("textbox", name="The spigot goes in by, in", exact=True), "1/4")
         against = page.get_by_role("list", name="What is against it")
         expect(against).to_contain_text("metal is left round the hole")
-        page.get_by_role("textbox", name="Hole of the stock measures, in", exact=True).fill("13/16")
+        type_into(page.get_by_role("textbox", name="Hole of the stock measures, in", exact=True), "13/16")
         expect(against).to_have_count(0)
         page.get_by_role("button", name="apart").click()
         expect(page.get_by_role("group", name="Sleeve for a plain die stock, in section, apart")).to_be_visible()
@@ -168,15 +168,15 @@ class Bush(BrowserCase):
             ("Its thickness, in", "5/8"),
             ("Largest thread", "1-8"),
         ):
-            page.get_by_role("textbox", name=label, exact=True).fill(size)
+            type_into(page.get_by_role("textbox", name=label, exact=True), size)
         design = page.get_by_role("region", name="Design")
         expect(design.get_by_role("group", name="together, to scale")).to_be_visible()
         page.get_by_role("button", name="apart").click()
         expect(design.get_by_role("group", name="apart, to scale")).to_be_visible()
         own = page.get_by_role("textbox", name="Set ring across yourself")
-        own.fill("2-1/4")
+        type_into(own, "2-1/4")
         expect(page.get_by_role("list", name="What is against it")).to_contain_text("less than a diameter")
-        own.fill("4")
+        type_into(own, "4")
         expect(page.get_by_role("list", name="What is against it")).to_have_count(0)
         with page.expect_download() as downloaded:
             page.get_by_role("link", name="DXF, true size").click()
@@ -193,6 +193,6 @@ class Bush(BrowserCase):
 
     def read(self, size: str) -> None:
         reading = self.page.get_by_role("textbox", name="New reading")
-        reading.fill(size)
+        type_into(reading, size)
         reading.press("Enter")
         expect(reading).to_have_value("")

@@ -12,7 +12,7 @@ from typing import ClassVar
 import trustme
 from playwright.sync_api import Page, expect
 
-from tests.browser.base import BrowserCase
+from tests.browser.base import BrowserCase, type_into
 
 THERE = "127.0.0.2"
 """Another address of this machine: it stands for the one that the network knows it by."""
@@ -39,8 +39,8 @@ class Networked(BrowserCase):
         return str(shown.get_attribute("aria-label"))
 
     def pair(self, page: Page, code: str, name: str) -> None:
-        page.get_by_label("Code").fill(code)
-        page.get_by_label("What this device is called").fill(name)
+        type_into(page.get_by_label("Code"), code)
+        type_into(page.get_by_label("What this device is called"), name)
         page.get_by_role("button", name="Pair this device").click()
 
 
@@ -55,7 +55,7 @@ class Tablet(Networked):
         expect(tablet.get_by_label("What this device is called")).to_have_value("bench tablet")
         self.pair(tablet, code, "bench tablet")
         field = tablet.get_by_role("textbox", name="New reading")
-        field.fill("0.5050")
+        type_into(field, "0.5050")
         with self.answered("**/entries", tablet):
             field.press("Enter")
         self.page.goto("/log")
@@ -65,7 +65,7 @@ class Tablet(Networked):
         self.page.get_by_role("button", name="Let bench tablet go").click()
         self.page.get_by_role("button", name="Let it go").click()
         expect(self.page.get_by_role("listitem").filter(has_text="bench tablet")).to_have_count(0)
-        field.fill("0.4990")
+        type_into(field, "0.4990")
         field.press("Enter")
         expect(tablet.get_by_role("heading", level=1)).to_have_text("This device is not known here yet")
         # What it recorded at that moment waits on it, and is sent when it is let in again.
@@ -83,7 +83,7 @@ class Tablet(Networked):
         tablet = self.tablet()
         tablet.goto(f"/pair#{code}")
         expect(tablet.get_by_label("Code")).to_have_value(code)
-        tablet.get_by_label("What this device is called").fill("office")
+        type_into(tablet.get_by_label("What this device is called"), "office")
         tablet.get_by_role("button", name="Pair this device").click()
         expect(tablet).to_have_title("Jobs · Conch")
         expect(tablet.get_by_text("office looks on")).to_be_visible()
@@ -154,10 +154,10 @@ class Tablet(Networked):
         known = self.page.get_by_role("listitem").filter(has_text="bed tablet")
         expect(known).to_be_visible()
         known.get_by_role("button", name="Rename").click()
-        self.page.get_by_label("What it is called").fill("")
+        type_into(self.page.get_by_label("What it is called"), "")
         self.page.get_by_role("button", name="Keep the name").click()
         expect(self.page.get_by_text("Give it a name")).to_be_visible()
-        self.page.get_by_label("What it is called").fill("mill tablet")
+        type_into(self.page.get_by_label("What it is called"), "mill tablet")
         self.page.get_by_role("button", name="Keep the name").click()
         self.page.get_by_role("button", name="Make mill tablet an onlooker").click()
         expect(self.page.get_by_role("button", name="Make mill tablet a fitter")).to_be_visible()
@@ -192,7 +192,7 @@ class OverTls(Networked):
         self.assertTrue(cookies["conch_device"]["httpOnly"])
         tablet.goto("/jobs/2/bench")
         field = tablet.get_by_role("textbox", name="New reading")
-        field.fill("0.5050")
+        type_into(field, "0.5050")
         with self.answered("**/entries", tablet):
             field.press("Enter")
         expect(tablet.get_by_role("table")).to_contain_text("0.5050")

@@ -6,13 +6,13 @@ import re
 
 from playwright.sync_api import expect
 
-from tests.browser.base import BrowserCase
+from tests.browser.base import BrowserCase, type_into
 
 
 class IdentifyPage(BrowserCase):
     def type_evidence(self, label: str, value: str) -> None:
         field = self.page.get_by_label(label, exact=True)
-        field.fill(value)
+        type_into(field, value)
         expect(field).to_have_value(value)
 
     def test_from_a_worn_stud_to_a_job(self) -> None:

@@ -9,7 +9,7 @@ from typing import Any
 from playwright.sync_api import expect
 
 from lathework.tests.samples import SCREW, document
-from tests.browser.base import BrowserCase, choose
+from tests.browser.base import BrowserCase, choose, type_into
 
 MOST_LOOKS = 600
 OVER_MM = 0.6
@@ -105,12 +105,12 @@ class Instruments(BrowserCase):
         page.get_by_text("stand-ins to try it without any").click()
         page.get_by_role("button", name="Switch them on").click()
         live = page.get_by_role("region", name="Instruments")
-        page.get_by_label("shows, in").fill("0.4475")
+        type_into(page.get_by_label("shows, in"), "0.4475")
         page.get_by_role("button", name="Preset X").click()
         expect(live).to_contain_text("nearly there")
         # 0.4475 of the 7/16 that it is to be: 0.010 to go, give or take what the stand-in strays.
         self.assertAlmostEqual(float(live.locator(".go").first.inner_text()), 0.010, delta=0.001)
-        page.get_by_label("jog by, in").fill("0.02")
+        type_into(page.get_by_label("jog by, in"), "0.02")
         page.get_by_role("button", name="X −").click()
         expect(live).to_contain_text("past the end")
         choose(page, "fault", "a digit jumps")
@@ -124,9 +124,9 @@ class Instruments(BrowserCase):
         page.get_by_text("stand-ins to try it without any").click()
         page.get_by_role("button", name="Switch them on").click()
         page.get_by_role("button", name="Measure a reference piece").click()
-        page.get_by_label("reference, in").fill("25 mm")
+        type_into(page.get_by_label("reference, in"), "25 mm")
         for _ in range(3):
-            page.get_by_label("caliper on, in").fill("24.95 mm")
+            type_into(page.get_by_label("caliper on, in"), "24.95 mm")
             with page.expect_response("**/stand-in"):
                 page.get_by_role("button", name="Send", exact=True).click()
         expect(page.get_by_text("24.9").first).to_be_visible()

@@ -7,7 +7,7 @@ from typing import Any
 from playwright.sync_api import expect
 
 from lathework.tests.samples import PLUG, bore, document
-from tests.browser.base import BrowserCase
+from tests.browser.base import BrowserCase, type_into
 
 GLAND: dict[str, Any] = PLUG | {
     "title": "Gland, fog-signal air line",
@@ -47,7 +47,7 @@ class Measured(BrowserCase):
         return now
 
     def read(self, text: str) -> None:
-        self.page.get_by_role("textbox", name="New reading").fill(text)
+        type_into(self.page.get_by_role("textbox", name="New reading"), text)
         with self.answered("**/entries"):
             self.page.get_by_role("button", name="Record", exact=True).click()
 
@@ -108,11 +108,11 @@ class Measured(BrowserCase):
         expect(page.get_by_text("go runs home, no-go stops").last).to_be_visible()
         self.choose("tried with", "thread micrometer")
         field = page.get_by_label("thread micrometer, in")
-        field.fill("0.5")
+        type_into(field, "0.5")
         page.get_by_role("button", name="Record the size").click()
         expect(page.get_by_text("is that the reading?").first).to_be_visible()
         expect(field).to_have_value("0.5")
-        field.fill("0.4460")
+        type_into(field, "0.4460")
         with self.answered("**/entries"):
             page.get_by_role("button", name="Record the size").click()
         expect(page.get_by_text("measured: in its class")).to_be_visible()

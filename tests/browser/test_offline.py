@@ -9,7 +9,7 @@ from typing import Any
 from playwright.sync_api import Page, expect
 
 from lathework.tests.samples import SCREW, document
-from tests.browser.base import BrowserCase
+from tests.browser.base import BrowserCase, type_into
 
 
 class Offline(BrowserCase):
@@ -49,7 +49,7 @@ class Offline(BrowserCase):
         expect(self.page.get_by_role("heading", level=1)).to_contain_text(words)
 
     def read(self, text: str) -> None:
-        self.page.get_by_role("textbox", name="New reading").fill(text)
+        type_into(self.page.get_by_role("textbox", name="New reading"), text)
         self.press("Record")
         expect(self.page.get_by_role("textbox", name="New reading")).to_have_value("")
 
@@ -125,7 +125,7 @@ class Offline(BrowserCase):
         expect(shown).to_contain_text("Say why")
         expect(shown).to_contain_text("1 more wait behind it")
         shown.get_by_role("button", name="Say why it will do").click()
-        shown.get_by_role("textbox", name="Why will it do?").fill("a spacer hides it")
+        type_into(shown.get_by_role("textbox", name="Why will it do?"), "a spacer hides it")
         shown.get_by_role("button", name="It will do").click()
         expect(shown).to_have_count(0)
         self.heading("Plunge the relief groove")

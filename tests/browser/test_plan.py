@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from playwright.sync_api import Route, expect
 
-from tests.browser.base import BrowserCase
+from tests.browser.base import BrowserCase, type_into
 
 #: Every answer of the server comes half a second late.
 LATE_ANSWERS = """
@@ -50,7 +50,7 @@ class PlanPage(BrowserCase):
         self.page.get_by_role("button", name="Part off").click()
         detail = self.page.get_by_role("region", name="Part off")
         expect(detail).to_contain_text("Z −40.50 mm")
-        self.field("Overall length").fill("45")
+        type_into(self.field("Overall length"), "45")
         expect(detail).to_contain_text("Z −47.50 mm")
         expect(self.page.get_by_role("button", name="Change 45.00")).to_be_visible()
 
@@ -59,7 +59,7 @@ class PlanPage(BrowserCase):
         self.page.get_by_role("button", name="mm", exact=True).click()
         self.page.get_by_role("button", name="Change 18.00").click()
         over = self.page.get_by_role("textbox", name="New value")
-        over.fill("20")
+        type_into(over, "20")
         over.press("Enter")
         expect(self.field("Section 1, length")).to_have_value("20")
         self.page.reload()
@@ -96,7 +96,7 @@ class PlanPage(BrowserCase):
         ):
             with self.subTest(typed=typed):
                 field = self.field("Overall length")
-                field.fill(typed)
+                type_into(field, typed)
                 alert = self.page.get_by_role("alert").filter(has_text=told)
                 expect(alert).to_be_visible()
                 expect(field).to_have_value(typed)
@@ -106,13 +106,13 @@ class PlanPage(BrowserCase):
 
     def test_an_offered_choice_mends_the_field(self) -> None:
         self.open("Cover screws, generator terminal box")
-        self.field("Section 1, thread").fill("10 whitworth")
-        self.field("Section 1, thread").fill("M5x0.7")
+        type_into(self.field("Section 1, thread"), "10 whitworth")
+        type_into(self.field("Section 1, thread"), "M5x0.7")
         alert = self.page.get_by_role("alert").filter(has_text="has the standard pitches")
         alert.get_by_role("button", name="M5x0.5").click()
         expect(self.field("Section 1, thread")).to_have_value("M5x0.5")
         expect(self.page.get_by_role("alert")).to_have_count(0)
-        self.field("Section 1, thread").fill("10-32")
+        type_into(self.field("Section 1, thread"), "10-32")
         self.field("Section 1, thread").press("Enter")
         expect(self.page.get_by_role("button", name="Change #10-32 UNF")).to_be_visible()
 
@@ -124,7 +124,7 @@ class PlanPage(BrowserCase):
 
         self.open("Shutter pivot screws")
         self.page.route("**/api/jobs/*", refuse)
-        self.field("Title").fill("Shutter pivot screws, north side")
+        type_into(self.field("Title"), "Shutter pivot screws, north side")
         self.field("Title").press("Enter")
         expect(self.page.get_by_role("alert")).to_contain_text("The server does not answer")
         expect(self.field("Title")).to_have_value("Shutter pivot screws, north side")
@@ -133,21 +133,21 @@ class PlanPage(BrowserCase):
         self.page.unroute("**/api/jobs/*", refuse)
         self.page.get_by_role("button", name="Store again").click()
         expect(self.page.get_by_role("alert")).to_have_count(0)
-        self.field("Title").fill("Shutter pivot screws")
+        type_into(self.field("Title"), "Shutter pivot screws")
         self.field("Title").press("Enter")
         expect(self.page.get_by_role("status")).to_have_text("stored")
 
     def test_script_in_a_name_stays_text(self) -> None:
         name = "<img src=x onerror=alert(1)>"
         self.open("Blanking plugs, fog-signal air line")
-        self.field("Title").fill(name)
+        type_into(self.field("Title"), name)
         self.field("Title").press("Enter")
         expect(self.page.get_by_role("status")).to_have_text("stored")
         self.page.get_by_role("link", name="Jobs").click()
         expect(self.page.get_by_role("link", name=name)).to_be_visible()
         self.assertEqual(self.page.locator("img").count(), 0)
         self.page.get_by_role("link", name=name).click()
-        self.field("Title").fill("Blanking plugs, fog-signal air line")
+        type_into(self.field("Title"), "Blanking plugs, fog-signal air line")
         self.field("Title").press("Enter")
         expect(self.page.get_by_role("status")).to_have_text("stored")
 
@@ -162,7 +162,7 @@ class PlanPage(BrowserCase):
         reason = self.page.get_by_label("What does it wait for?")
         reason.press("Enter")
         expect(self.page.get_by_text("Say why, in a few words.")).to_be_visible()
-        reason.fill("the 10 mm reamer")
+        type_into(reason, "the 10 mm reamer")
         reason.press("Enter")
         expect(self.page.get_by_text("waits for the 10 mm reamer")).to_be_visible()
         self.page.get_by_role("button", name="Take up again").click()
@@ -190,9 +190,9 @@ class PlanPage(BrowserCase):
         page.add_init_script(LATE_ANSWERS)
         self.open("Governor adjusting screws")
         self.open_facts("Use")
-        self.field("Mating part").fill("the governor's yoke")
+        type_into(self.field("Mating part"), "the governor's yoke")
         page.get_by_role("button", name="Set aside").click()
-        page.get_by_label("What does it wait for?").fill("the reamer")
+        type_into(page.get_by_label("What does it wait for?"), "the reamer")
         page.get_by_label("What does it wait for?").press("Enter")
         page.get_by_role("button", name="Take up again").click()
         page.get_by_role("button", name="Close the job").click()
@@ -221,7 +221,7 @@ class PlanPage(BrowserCase):
         over = self.field("Section 1, length")
         before = over.input_value()
         for value in ("20 mm", "18 mm"):
-            over.fill(value)
+            type_into(over, value)
             over.press("Enter")
             expect(page.get_by_role("status")).to_have_text("stored")
         page.get_by_role("heading", level=1).click(position={"x": 2, "y": 2})
@@ -235,7 +235,7 @@ class PlanPage(BrowserCase):
         self.page.route(
             "**/api/jobs/*", lambda route: route.abort() if route.request.method == "PUT" else route.continue_()
         )
-        over.fill("16 mm")
+        type_into(over, "16 mm")
         over.press("Enter")
         expect(page.get_by_role("alert")).to_contain_text("The server does not answer")
         page.get_by_role("button", name="Undo section 1, length").click()

@@ -8,7 +8,7 @@ from contextlib import closing
 
 from playwright.sync_api import APIResponse, Page, Route, expect
 
-from tests.browser.base import BrowserCase
+from tests.browser.base import BrowserCase, type_into
 
 STUDS = "Levelling studs, lamp carriage"
 PINS = "Shutter pivot screws"
@@ -27,7 +27,7 @@ class Record(BrowserCase):
         """Name another thread on the plan, and go to the bench: it waits until the change is stored."""
         self.page.goto("/jobs/2")
         field = self.field("Section 1, thread")
-        field.fill(thread)
+        type_into(field, thread)
         field.press("Enter")
         self.page.get_by_role("button", name="To the bench").click()
 
@@ -51,7 +51,7 @@ class Record(BrowserCase):
         with page.expect_request("**/api/jobs/2/bench"):
             page.evaluate("() => window.dispatchEvent(new Event('focus'))")
         field = page.get_by_role("textbox", name="New reading")
-        field.fill("0.5050")
+        type_into(field, "0.5050")
         field.press("Enter")
         expect(page.get_by_role("table")).to_contain_text("0.5050")
         for route, older in late:
@@ -66,10 +66,10 @@ class Record(BrowserCase):
         held: list[Route] = []
         page.route("**/entries", lambda route: held.append(route))
         field = page.get_by_role("textbox", name="New reading")
-        field.fill("0.5050")
+        type_into(field, "0.5050")
         with page.expect_request("**/entries"):
             field.press("Enter")
-        field.fill("0.4991")
+        type_into(field, "0.4991")
         with self.answered("**/entries"):
             held[0].continue_()
         expect(page.get_by_role("table")).to_contain_text("0.5050")
@@ -86,13 +86,13 @@ class Record(BrowserCase):
         """The other tablet adds a note; this one is looked at again, and goes on without a word of conflict."""
         first, other = self.bench(), self.bench(self.new_page())
         other.get_by_role("button", name="note n").click()
-        other.get_by_label("Note").fill("from the other tablet")
+        type_into(other.get_by_label("Note"), "from the other tablet")
         other.get_by_role("button", name="Keep the note").click()
         expect(other.get_by_label("Note")).to_have_count(0)
         with first.expect_response("**/bench"):
             first.evaluate("() => window.dispatchEvent(new Event('focus'))")
         field = first.get_by_role("textbox", name="New reading")
-        field.fill("0.5050")
+        type_into(field, "0.5050")
         field.press("Enter")
         expect(first.get_by_role("table")).to_contain_text("0.5050")
         expect(first.get_by_role("alert")).to_have_count(0)
@@ -116,7 +116,7 @@ class Record(BrowserCase):
 
         page.route("**/entries", lose)
         field = page.get_by_role("textbox", name="New reading")
-        field.fill("0.5011")
+        type_into(field, "0.5011")
         field.press("Enter")
         expect(page.get_by_role("region", name="Not stored yet")).to_contain_text("1 entry waits on this device")
         lost.clear()

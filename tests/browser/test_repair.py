@@ -7,7 +7,7 @@ import io
 from playwright.sync_api import Locator, expect
 from pypdf import PdfReader
 
-from tests.browser.base import BrowserCase
+from tests.browser.base import BrowserCase, type_into
 
 
 class Several(BrowserCase):
@@ -18,7 +18,7 @@ class Several(BrowserCase):
         expect(self.page.get_by_role("alert")).to_have_count(0)
 
     def typed(self, label: str, text: str) -> None:
-        self.field(label).fill(text)
+        type_into(self.field(label), text)
         self.field(label).press("Enter")
         self.stored()
 
@@ -37,11 +37,11 @@ class Several(BrowserCase):
     def test_a_stud_repair(self) -> None:
         """1/2 BSF in 1-1/4: in 1/2, clamped 7/8, washer 3/32, nut .45, out 1/8: 2.044; three parts, made in turn."""
         page, form = self.page, self.open_repair()
-        form.get_by_role("textbox", name="What is it").fill("Winding spindle")
-        form.get_by_role("textbox", name="Diameter of the part, in").fill("1-1/4")
-        form.get_by_role("textbox", name="Thread of the stud").fill("1/2 bsf")
-        form.get_by_role("textbox", name="Its face to the washer, in").fill("7/8")
-        form.get_by_role("textbox", name="Washer, in", exact=True).fill("3/32")
+        type_into(form.get_by_role("textbox", name="What is it"), "Winding spindle")
+        type_into(form.get_by_role("textbox", name="Diameter of the part, in"), "1-1/4")
+        type_into(form.get_by_role("textbox", name="Thread of the stud"), "1/2 bsf")
+        type_into(form.get_by_role("textbox", name="Its face to the washer, in"), "7/8")
+        type_into(form.get_by_role("textbox", name="Washer, in", exact=True), "3/32")
         expect(form).to_contain_text("2.044")
         form.get_by_role("button", name="Start the repair").click()
         parts = page.get_by_role("navigation", name="Parts of this job")
@@ -52,7 +52,7 @@ class Several(BrowserCase):
         # The length of thread is changed in the body; the stud keeps its own.
         self.typed("Hole 1, depth", "3/4")
         # Turned to while the change before it is still being stored.
-        self.field("Hole 1, depth").fill("11/16")
+        type_into(self.field("Hole 1, depth"), "11/16")
         parts.get_by_role("button", name="3 stud").click()
         expect(page.get_by_role("button", name="Fit it")).to_be_visible()
         self.stored()
@@ -115,10 +115,10 @@ class Several(BrowserCase):
     def test_a_repair_that_cannot_be_made_says_why_beside_the_field(self) -> None:
         form = self.open_repair()
         expect(form.get_by_role("textbox", name="What is it")).to_be_focused()
-        form.get_by_role("textbox", name="Diameter of the part, in").fill("1/2")
-        form.get_by_role("textbox", name="Thread of the stud").fill("1/2 bsf")
+        type_into(form.get_by_role("textbox", name="Diameter of the part, in"), "1/2")
+        type_into(form.get_by_role("textbox", name="Thread of the stud"), "1/2 bsf")
         expect(form).to_contain_text("as large as the part it goes into")
-        form.get_by_role("textbox", name="Thread of the stud").fill("1/2")
+        type_into(form.get_by_role("textbox", name="Thread of the stud"), "1/2")
         expect(form.get_by_role("button", name="1/2-13 UNC")).to_be_visible()
         self.page.reload()
         expect(form.get_by_role("textbox", name="Thread of the stud")).to_have_value("1/2")
@@ -140,14 +140,14 @@ class Several(BrowserCase):
         expect(page.get_by_role("button", name="Tap the hole")).to_be_visible()
         self.open_facts("Holes")
         page.get_by_role("button", name="Add a hole across").click()
-        self.field("Hole 2, drill").fill("3")
-        self.field("Hole 2, behind the right-hand end").fill("39.5")
+        type_into(self.field("Hole 2, drill"), "3")
+        type_into(self.field("Hole 2, behind the right-hand end"), "39.5")
         expect(page.get_by_role("alert").filter(has_text="break out of the end")).to_be_visible()
         self.typed("Hole 2, behind the right-hand end", "30")
         page.get_by_role("button", name="Drill across").click()
         expect(page.get_by_role("region", name="Drill across")).to_contain_text("24.90 mm")
         self.open_facts("Drills and taps")
-        self.field("Drills you own").fill("14 mm")
+        type_into(self.field("Drills you own"), "14 mm")
         expect(page.get_by_text("No drill you own comes near what M16x1 wants")).to_be_visible()
         self.typed("Drills you own", "metric")
         expect(page.get_by_text("No drill you own")).to_have_count(0)
@@ -158,8 +158,8 @@ class Several(BrowserCase):
         self.open_facts("Sections")
         page.get_by_role("button", name="Add a section").click()
         self.choose("Section 2, shape", "thread")
-        self.field("Section 2, thread").fill("M16x1")
-        self.field("Section 2, length").fill("12")
+        type_into(self.field("Section 2, thread"), "M16x1")
+        type_into(self.field("Section 2, length"), "12")
         self.field("Section 2, length").press("Enter")
         page.get_by_role("button", name="Remove hole 1").click()
         self.stored()

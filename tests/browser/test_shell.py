@@ -8,7 +8,7 @@ from pathlib import Path
 
 from playwright.sync_api import expect
 
-from tests.browser.base import BrowserCase
+from tests.browser.base import BrowserCase, type_into
 
 
 class Shell(BrowserCase):
@@ -86,7 +86,7 @@ class EmptyStore(BrowserCase):
         self.page.get_by_role("button", name="Start a job").click()
         self.page.get_by_role("radio", name="shouldered screw").click()
         form = self.page.get_by_role("form", name="Start a job")
-        form.get_by_role("textbox", name="Thread", exact=True).fill("3/8-16 x 1")
+        type_into(form.get_by_role("textbox", name="Thread", exact=True), "3/8-16 x 1")
         expect(form).to_contain_text("1 in behind the thread is the length of")
         form.get_by_role("button", name="the whole screw").click()
         expect(form.get_by_role("textbox", name="Overall length, in")).to_have_value("1 in")

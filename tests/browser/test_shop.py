@@ -6,7 +6,7 @@ from typing import ClassVar
 
 from playwright.sync_api import expect
 
-from tests.browser.base import BrowserCase
+from tests.browser.base import BrowserCase, type_into
 
 
 class EmptyShop(BrowserCase):
@@ -19,7 +19,7 @@ class EmptyShop(BrowserCase):
         expect(page.get_by_text("Nothing is in the shop yet")).to_be_visible()
         form = page.get_by_role("form", name="Put things in the shop")
         lines = form.get_by_role("textbox")
-        lines.fill("M5-M8 dies\n1-8 x 0.5 drills, stand\n1/2 BSW die 1 x 3/8 worn, British box\nhammer")
+        type_into(lines, "M5-M8 dies\n1-8 x 0.5 drills, stand\n1/2 BSW die 1 x 3/8 worn, British box\nhammer")
         expect(form.get_by_role("alert")).to_contain_text("What is it: a die, a tap, a drill")
         form.get_by_role("checkbox", name="M5 split die").uncheck()
         form.get_by_role("button", name="Put 18 in the shop").click()
@@ -87,16 +87,16 @@ class Shop(BrowserCase):
     def test_a_die_is_changed_taken_out_and_put_back(self) -> None:
         page = self.page
         page.goto("/shop")
-        page.get_by_role("textbox", name="Find in the shop").fill("metric box M8")
+        type_into(page.get_by_role("textbox", name="Find in the shop"), "metric box M8")
         expect(page.get_by_role("region", name="British box")).to_have_count(0)
         page.get_by_role("button", name="M8 split die", exact=True).click()
         die = page.get_by_role("article", name="M8 split die")
         across = die.get_by_role("textbox", name="Outside diameter")
-        across.fill("7 mm")
+        type_into(across, "7 mm")
         across.press("Enter")
         expect(die.get_by_role("alert")).to_contain_text("A die's diameter")
         expect(across).to_have_value("7 mm")
-        across.fill("25 mm")
+        type_into(across, "25 mm")
         across.press("Enter")
         die = page.get_by_role("article", name="M8 split die, 25 mm")
         expect(die).to_be_visible()

@@ -6,7 +6,7 @@ import re
 
 from playwright.sync_api import expect
 
-from tests.browser.base import BrowserCase
+from tests.browser.base import BrowserCase, type_into
 
 
 class SixStuds(BrowserCase):
@@ -52,7 +52,7 @@ class SixStuds(BrowserCase):
         expect(page.get_by_role("button", name="Saw the blank")).to_be_visible()
         self.open_facts("Method")
         reason = page.get_by_role("textbox", name="Why hold it this way anyway")
-        reason.fill("six from one bar")
+        type_into(reason, "six from one bar")
         reason.press("Enter")
         expect(page.get_by_text("parted off the bar anyway: six from one bar")).to_be_visible()
         page.get_by_role("button", name="Part off").click()
@@ -67,7 +67,7 @@ class SixStuds(BrowserCase):
 
     def read(self, value: str) -> None:
         field = self.page.get_by_role("textbox", name="New reading")
-        field.fill(value)
+        type_into(field, value)
         field.press("Enter")
         expect(self.page.get_by_role("table")).to_contain_text(value)
         expect(field).to_have_value("")
@@ -105,7 +105,7 @@ class SixStuds(BrowserCase):
         die.get_by_role("button", name="It is set so").click()
         expect(die).to_contain_text("The die stands opened half an eighth of a turn")
         self.page.get_by_role("button", name="Undo").or_(self.page.get_by_role("button", name="undo z")).click()
-        die.get_by_role("textbox", name="Where the die stands").fill("0")
+        type_into(die.get_by_role("textbox", name="Where the die stands"), "0")
         self.page.keyboard.press("Enter")
         expect(die).to_contain_text("The die stands as its screw touches")
 
@@ -169,7 +169,7 @@ class SixStuds(BrowserCase):
         self.read("0.5002")
         self.server.stop()
         field = page.get_by_role("textbox", name="New reading")
-        field.fill("0.4404")
+        type_into(field, "0.4404")
         field.press("Enter")
         waits = page.get_by_role("region", name="Not stored yet")
         expect(waits).to_contain_text("1 entry waits on this device")
@@ -198,7 +198,7 @@ class SixStuds(BrowserCase):
         expect(page).to_have_title("Job plan · Conch")
         expect(page.get_by_text("closed: all pieces made and gauged")).to_be_visible()
         page.get_by_role("link", name="Log").click()
-        page.get_by_role("textbox", name="Find a job").fill("levelling close")
+        type_into(page.get_by_role("textbox", name="Find a job"), "levelling close")
         jobs = page.get_by_role("list", name="Finished jobs, 1")
         expect(jobs).to_contain_text("Levelling studs")
         expect(jobs).to_contain_text("6 of 6")
@@ -207,6 +207,6 @@ class SixStuds(BrowserCase):
         expect(entries.get_by_role("row")).to_have_count(2)  # the heading row, and the one setting
         expect(entries).to_contain_text("close half an eighth of a turn")
         self.choose("Show", "everything")
-        page.get_by_role("textbox", name="Find a job").fill("0.4404")
+        type_into(page.get_by_role("textbox", name="Find a job"), "0.4404")
         entries = page.get_by_role("region", name="Entries")
         expect(entries).to_contain_text("0.4404 in")

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from playwright.sync_api import expect
 
-from tests.browser.base import BrowserCase
+from tests.browser.base import BrowserCase, type_into
 
 
 class SizeLine(BrowserCase):
@@ -14,7 +14,7 @@ class SizeLine(BrowserCase):
         self.page.keyboard.press("/")
         field = self.page.get_by_role("textbox", name="Size a thread")
         expect(field).to_be_focused()
-        field.fill(text)
+        type_into(field, text)
 
     def test_is_one_key_away_on_every_page(self) -> None:
         for address in ("/", "/jobs/2", "/jobs/2/bench", "/log"):

@@ -5,7 +5,7 @@ from __future__ import annotations
 from playwright.sync_api import Locator, Page, expect
 
 from lathework.tests.samples import SCREW, document
-from tests.browser.base import BrowserCase
+from tests.browser.base import BrowserCase, type_into
 
 
 class TwoHands(BrowserCase):
@@ -62,8 +62,8 @@ class TwoHands(BrowserCase):
     def test_changes_of_different_fields_stand_side_by_side(self) -> None:
         """Typed on both before either was stored: both are there, on both screens."""
         self.both_at(f"/jobs/{self.job}")
-        self.title(self.page).fill("Lamp screws, long")
-        self.other.get_by_role("textbox", name="Pieces").fill("5")
+        type_into(self.title(self.page), "Lamp screws, long")
+        type_into(self.other.get_by_role("textbox", name="Pieces"), "5")
         self.other.get_by_role("textbox", name="Pieces").press("Enter")
         expect(self.other.get_by_text("0 of 5 pieces")).to_be_visible()
         expect(self.page.get_by_role("textbox", name="Pieces")).to_have_value("5")
@@ -78,14 +78,14 @@ class TwoHands(BrowserCase):
         for mine in (True, False):
             with self.subTest(mine=mine):
                 here, there = f"here {mine}", f"there {mine}"
-                self.title(self.page).fill(here)
-                self.title(self.other).fill(there)
+                type_into(self.title(self.page), here)
+                type_into(self.title(self.other), there)
                 self.title(self.other).press("Enter")
                 clash = self.page.get_by_role("region", name="Changed on another device too")
                 expect(clash).to_contain_text(here)
                 # Another change after it settles nothing.
                 pieces = self.other.get_by_role("textbox", name="Pieces", exact=True)
-                pieces.fill("3" if mine else "4")
+                type_into(pieces, "3" if mine else "4")
                 pieces.press("Enter")
                 expect(self.page.get_by_role("textbox", name="Pieces", exact=True)).to_have_value("3" if mine else "4")
                 expect(clash).to_contain_text(there)
@@ -99,11 +99,11 @@ class TwoHands(BrowserCase):
     def test_what_was_typed_and_left_meets_what_was_stored_since(self) -> None:
         """Typed, refused, left; another device changes another field; taken up again both stand."""
         self.page.goto(f"/jobs/{self.job}")
-        self.title(self.page).fill("Lamp screws, left")
+        type_into(self.title(self.page), "Lamp screws, left")
         self.page.goto("/nowhere")
         self.other.goto(f"/jobs/{self.job}")
         pieces = self.other.get_by_role("textbox", name="Pieces", exact=True)
-        pieces.fill("8")
+        type_into(pieces, "8")
         pieces.press("Enter")
         expect(self.other.get_by_text("0 of 8 pieces")).to_be_visible()
         self.page.goto(f"/jobs/{self.job}")
@@ -118,10 +118,10 @@ class TwoHands(BrowserCase):
         self.page.route("**/api/news", lambda route: route.abort())
         self.page.goto(f"/jobs/{self.job}")
         self.other.goto(f"/jobs/{self.job}")
-        self.other.get_by_role("textbox", name="Pieces").fill("7")
+        type_into(self.other.get_by_role("textbox", name="Pieces"), "7")
         self.other.get_by_role("textbox", name="Pieces").press("Enter")
         expect(self.other.get_by_text("0 of 7 pieces")).to_be_visible()
-        self.title(self.page).fill("Lamp screws, short")
+        type_into(self.title(self.page), "Lamp screws, short")
         self.title(self.page).press("Enter")
         expect(self.page.get_by_text("0 of 7 pieces")).to_be_visible()
         expect(self.title(self.page)).to_have_value("Lamp screws, short")

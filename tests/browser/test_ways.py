@@ -7,7 +7,7 @@ import re
 from playwright.sync_api import Locator, TimeoutError, expect
 
 from lathework.tests.samples import bore, document, section
-from tests.browser.base import BrowserCase
+from tests.browser.base import BrowserCase, type_into
 
 ON = re.compile(r"^(Done|Done, not measured|Touched off(; it stays)?|Piece done)$")
 GONE_MS = 3000
@@ -125,7 +125,7 @@ class Ways(BrowserCase):
         expect(ways).to_contain_text(re.compile(r"From \d+ pieces on: self-opening die head\."))
         expect(ways.get_by_role("img", name=re.compile("Minutes over the number of pieces"))).to_be_visible()
         pieces = page.get_by_role("textbox", name="Pieces")
-        pieces.fill("60")
+        type_into(pieces, "60")
         pieces.press("Enter")
         first = ways.get_by_role("listitem").first
         expect(first).to_contain_text("self-opening die head")
@@ -162,7 +162,7 @@ class Ways(BrowserCase):
         ways = self.open_ways()
         ways.get_by_role("button", name="Take sliding holder, spindle by hand").click()
         reason = ways.get_by_role("textbox", name="Why it is threaded so")
-        reason.fill("the head is at the harbour")
+        type_into(reason, "the head is at the harbour")
         reason.press("Enter")
         expect(page.get_by_role("button", name="Run the die on")).to_be_visible()
         page.reload()
@@ -200,7 +200,7 @@ class Ways(BrowserCase):
         expect(trains).to_contain_text("The half nuts may be closed anywhere.")
         expect(page.get_by_role("img", name=re.compile("Change gears"))).to_be_visible()
         screw = page.get_by_role("textbox", name="Leadscrew")
-        screw.fill("8")
+        type_into(screw, "8")
         expect(page.get_by_text("a bare number could be either")).to_be_visible()
-        screw.fill("3 mm")
+        type_into(screw, "3 mm")
         expect(trains).to_contain_text("◆ No train of these wheels")
