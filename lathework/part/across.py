@@ -4,14 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 
-from lathework.part.bore_sizes import depth_figure, largest_mm, outside_mm, spans
+from lathework.part.bore_sizes import ALIKE_MM, depth_figure, largest_mm, outside_mm, spans
 from lathework.part.bores import BoreWork
 from lathework.part.ends import nominal_mm
 from lathework.part.model import MILLED, Bore, Part
 from lathework.units import LengthUnit, convert
-
-ALIKE_MM = 1e-6
-"""Lengths in millimetres that differ by no more are one."""
 
 
 def thickness_mm(part: Part, bore: Bore) -> float:

@@ -19,7 +19,8 @@ from lathework.units import LengthUnit, convert
 
 FLOOR_MM = 1.0
 """Least metal left under the point of a drill in a blind hole (practice)."""
-_ALIKE_MM = 1e-6
+ALIKE_MM = 1e-6
+"""Lengths in millimetres that differ by no more are one."""
 RECESS_TURNS = 2.0
 """Width in pitches of the recess at the bottom of a chased hole (practice)."""
 
@@ -167,7 +168,7 @@ def _least_mm(part: Part, bore: Bore, depth_mm: float) -> float:
         (
             outside_mm(part, number)
             for near, far, number in spans(part)
-            if (near if bore.end == "right" else whole - far) < depth_mm - _ALIKE_MM
+            if (near if bore.end == "right" else whole - far) < depth_mm - ALIKE_MM
         ),
         default=float("inf"),
     )

@@ -91,7 +91,7 @@ class Operation:
     `acts` are what it does on the lathe, in order: its drawing, and whether it can be done at all, follow from them.
     `thread` is the one that a step turns the blank of, cuts or gauges, `class_name` its class, `inside` that it is
     a hole's, `cutter` what cuts it outside; `to_mate` that it is made to a mate that was measured, and not to a class.
-    `oil` is what must be on the tool before it turns, since it is likely to break without; "" where it is not.
+    `oil` says what must be on the tool before it turns, since it is likely to break without; "" where it is not.
     """
 
     key: str

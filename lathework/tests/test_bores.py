@@ -136,7 +136,7 @@ class Holes(unittest.TestCase):
                 job = body(bore(thread, depth="3/8"), **{"material": metal, "method.lubricant": oil})
                 found = step(plan(job), "tap")
                 self.assertEqual(bool(found.oil), wanted)
-                self.assertIn(oil if wanted else "", found.oil)
+                self.assertIn(f"Oil first: {oil}" if wanted and oil else "", found.oil)
 
     def test_threads_are_cleaned_only_where_a_hole_goes_through_them(self) -> None:
         """Half an inch of thread at the right end of a 2 in stud: a 1/4 hole at 0.6 cuts it, one at 0.7 does not."""

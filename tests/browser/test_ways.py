@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 
-from playwright.sync_api import Locator, TimeoutError, expect
+from playwright.sync_api import Locator, Route, TimeoutError, expect
 
 from lathework.tests.samples import bore, document, section
 from tests.browser.base import BrowserCase, type_into
@@ -189,6 +189,25 @@ class Ways(BrowserCase):
         self.press("To the bench")
         self.work_to("Hold a tap of the same pitch")
         expect(page.get_by_role("region", name="Passes")).to_contain_text("by the diameter each leaves")
+
+    def test_nothing_moves_under_the_hand_when_the_ways_are_weighed(self) -> None:
+        """However late the shop answers: the steps stand where they will stand before they can be pressed."""
+        page = self.page
+        page.goto("/")
+        job = self.post("/api/jobs/import", document(RING))
+
+        def late(route: Route) -> None:
+            answer = route.fetch()
+            page.wait_for_timeout(900)
+            route.fulfill(response=answer)
+
+        page.route(re.compile("/(ways|needs)\\?"), late)
+        page.goto(f"/jobs/{job['id']}")
+        step = page.get_by_role("button", name="Chase the thread")
+        expect(step).to_be_visible()
+        before = step.bounding_box()
+        page.wait_for_timeout(1500)
+        self.assertEqual(step.bounding_box(), before)
 
     def test_gears_for_a_pitch(self) -> None:
         """A near miss is no 1 mm; a leadscrew in no unit is asked about; what was typed stays."""

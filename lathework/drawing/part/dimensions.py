@@ -85,7 +85,9 @@ def _runs(plan: Plan, chucking: Chucking, frame: Frame) -> tuple[list[Run], list
     """The chain of section lengths, and what stands under it: the whole, and the stick-out."""
     chain = chain_of(chucking)
     inch, mm = show_both(chucking.stick_out_mm, "mm", fine=False)
-    words = f"stick-out, {chucking.ratio:.1f} × dia." if frame.width > _NARROW else "stick-out"
+    words = chucking.out_words
+    if frame.width > _NARROW and not chucking.steadied:
+        words += f", {chucking.ratio:.1f} × dia."
     under = [Run(0.0, chucking.stick_out_mm, (f"{inch} {words}", f"{mm} {words}"), "")]
     if len(chain) == len(chucking.placed) > 1:
         under.insert(0, whole_run(chucking))

@@ -211,8 +211,8 @@ def _check_section(reader: JobReader, part: Part, number: int) -> None:
     if section.taper is not None and section.small_mm < ACROSS.low_mm:
         takes = section.length.mm * section.taper.ratio
         text = (
-            f"Over this length the taper takes {takes:.1f} mm of {section.across.mm:.1f} mm, and its small end is a "
-            "point: make it shorter, or less steep."
+            f"Over this length the taper takes {takes:.1f} mm of {section.across.mm:.1f} mm: its small end would be "
+            "too thin. Make it shorter, or less steep."
         )
         reader.fail("does-not-fit", f"{path}.length", text)
     slim = section.small_mm if section.taper is not None else nominal_mm(part, number)

@@ -133,6 +133,11 @@ class Chucking:
         return self.placed[-1].far_mm
 
     @property
+    def out_words(self) -> str:
+        """What holds the work so far behind its face: the jaws, or a steady in their place."""
+        return "to the steady" if self.steadied else "stick-out"
+
+    @property
     def ratio(self) -> float:
         """Stick-out over the diameter that is held."""
         return self.stick_out_mm / self.grip.across_mm

@@ -47,8 +47,8 @@ MENDED: Mapping[Code, str] = {
     "grip-lever": "{stick_out} would stand out of {gripped} in the jaws: it runs on the centre.",
     "slips": "Cutting this thread takes some {torque} N m; held by the other end the work gives way at about {holds} "
     "N m. So this thread is cut first, on the bar.",
-    "tail-over-bore": "Held by the other end {behind} of this part would stand behind the jaws, {across} thick, and "
-    "the spindle's bore is {bore}. So the plan begins with the shorter end.",
+    "tail-over-bore": "In the usual order {behind} of the part would stand behind the jaws, {across} thick, and the "
+    "spindle's bore is {bore}. So its ends are made the other way round.",
 }
 """What is said where the plan does otherwise for it."""
 STEADIED = (

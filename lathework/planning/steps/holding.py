@@ -69,22 +69,28 @@ def ratio_figure(chucking: Chucking) -> Figure:
 
 
 def stick_out_figure(work: Work, chucking: Chucking) -> Figure:
-    """What stands out of the jaws, with every length it is made of."""
+    """What stands out of the jaws or the steady, with every length it is made of."""
     unit, out = work.job.unit, chucking.stick_out_mm
     whole = given_mm("overall length", chucking.overall_mm, unit)
     clear = given_mm("clear of the jaws", max(0.0, out - chucking.worked_mm), unit)
     if not chucking.second and work.part.stock.one_ended and chucking.worked_mm >= chucking.overall_mm:
         head = (given_mm("of the head", out - chucking.overall_mm, unit),) if out > chucking.overall_mm else ()
-        return along(work, "stick-out", out, added((whole, *head)), whole, *head)
+        return along(work, chucking.out_words, out, added((whole, *head)), whole, *head)
     if not chucking.parted:
         worked = given_mm("length worked", chucking.worked_mm, unit)
-        return along(work, "stick-out", out, added((worked, clear)), worked, clear)
+        return along(work, chucking.out_words, out, added((worked, clear)), worked, clear)
     beyond = given("kerf", work.job.setup.parting_blade)
     if chucking.overrun_mm:
         beyond = given_mm("what the die runs out into", chucking.overrun_mm, unit)
     facing = [given_mm("facing", chucking.spare_mm, unit)] if chucking.spare_mm else []
     inputs = [whole, *facing, beyond, clear]
-    return along(work, "stick-out", out, added(inputs), *inputs)
+    return along(work, chucking.out_words, out, added(inputs), *inputs)
+
+
+def held_out(work: Work, chucking: Chucking) -> dict[str, Figure]:
+    """How far the work stands out, and how many diameters that is where jaws hold it."""
+    out = {"stick_out": stick_out_figure(work, chucking)}
+    return out if chucking.steadied else out | {"ratio": ratio_figure(chucking)}
 
 
 def rest_behind(work: Work, chucking: Chucking) -> str:
@@ -159,9 +165,6 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
         chucking=chucking.number,
         figure_words="out",
     )
-
-
-_HEADLINES = {"zero": "Z", "stick_out": "out", "length": ""}
 
 
 def centre_stays(work: Work, chucking: Chucking) -> str:

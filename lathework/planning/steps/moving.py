@@ -11,7 +11,7 @@ from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import along, given_mm
 from lathework.planning.steps import measures
-from lathework.planning.steps.holding import centre_stays, gripped, ratio_figure, stick_out_figure
+from lathework.planning.steps.holding import centre_stays, gripped, held_out, ratio_figure
 from lathework.planning.work import Work
 
 STEADY_NOTE = "Set its jaws on the diameter just turned, behind the tool; oil them, and set them again after each cut."
@@ -27,6 +27,8 @@ IN_STEPS = (
 TOO_THIN = (
     "Its end is too thin for a centre. Touch off again at each step; smooth the joins with a fine file, its handle on."
 )
+DRAW_OUT = "Draw the work out until {{stick_out}} stands out, hold {by}, and bring up the "
+KEPT_FAR = "The chuck keeps the far end: {stick_out} stands out of it. Take the steady away, and bring up the "
 IN_BRASS = "Its jaws run on finished metal: a strip of brass under them, oil, and no more pressure than it needs."
 CAREFUL = "Jaws now close on finished metal: copper or shim, and run it true before the die goes on."
 
@@ -47,14 +49,14 @@ def _moved(work: Work, chucking: Chucking, kind: str, title: str, sentence: str,
         title=title,
         sentence=sentence,
         headline="stick_out",
-        figures={"stick_out": stick_out_figure(work, chucking), "ratio": ratio_figure(chucking)},
+        figures=held_out(work, chucking),
         tool="chuck key",
         edge="",
         cautions=(cautions.KEY_OUT,),
         notes=notes,
         acts=(gripped(chucking), *((HoldUp(chucking.faces),) if chucking.centred and "turn" in chucking.does else ())),
         chucking=chucking.number,
-        figure_words="out",
+        figure_words="steady at" if chucking.steadied else "out",
     )
 
 
@@ -62,11 +64,11 @@ def _carry(work: Work, chucking: Chucking) -> Operation:
     if not chucking.centred:
         return _moved(work, chucking, "carry", "Draw it out in steps", IN_STEPS, TOO_THIN)
     bored = any(found.bore.end == chucking.faces for found in work.bores)
-    sentence = "Draw the work out until {stick_out} stands out, hold " + chucking.grip.words + ", and bring up the "
+    title, sentence = "Draw it out on the centre", DRAW_OUT.format(by=chucking.grip.words)
     if chucking.faces in work.otherwise.steadied and not chucking.second:
-        sentence = "The chuck keeps the far end: {stick_out} stands out of it. Take the steady away, and bring up the "
+        title, sentence = "Take the steady away, bring up the centre", KEPT_FAR
     sentence += "tailstock centre, oiled." if not bored else "tailstock centre in the mouth of the hole, broken to 60°."
-    return _moved(work, chucking, "carry", "Draw it out on the centre", sentence, centre_stays(work, chucking))
+    return _moved(work, chucking, "carry", title, sentence, centre_stays(work, chucking))
 
 
 def _push_in(work: Work, chucking: Chucking) -> Operation:

@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 from functools import cache, lru_cache
 
 from lathework.errors import InputError
-from lathework.threads.designation.bored import asked_of_a_bore
+from lathework.threads.designation.bored import ask_of_a_bore
 from lathework.threads.designation.common import HOW, fail, named
 from lathework.threads.designation.doubt import asked, remarked
 from lathework.threads.designation.inch import read_inch
@@ -77,9 +77,7 @@ def read_called(text: str, *, stored: bool = False) -> Called:
     """
     if len(text) > _LONGEST_TEXT:
         raise fail("unreadable", f"That is too long for a thread. {HOW}")
-    of_a_bore = asked_of_a_bore(text)
-    if of_a_bore is not None:
-        raise of_a_bore
+    ask_of_a_bore(text)
     tidy = tidied(text)
     if not tidy:
         raise fail("empty", "No thread is entered.")

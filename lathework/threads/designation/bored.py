@@ -3,15 +3,15 @@
 from __future__ import annotations
 
 import re
+from dataclasses import dataclass
 from decimal import Decimal
 
-from lathework.errors import InputError
 from lathework.threads.designation.common import HOW, fail, fraction
 from lathework.threads.forms import UNIFIED, WHITWORTH
 from lathework.threads.library import library
 from lathework.threads.series import trim
 from lathework.threads.thread import Thread
-from lathework.units import convert
+from lathework.units import MM_PER_INCH, LengthUnit, convert
 
 _SIZE = r"\d{1,3}(?:[\s-]\d{1,2}/\d{1,3}|/\d{1,3})?|\d{0,3}\.\d{1,5}"
 _BORE = rf"(?P<size>{_SIZE})\s*(?P<unit>in|inch|mm)?\.?"
@@ -29,58 +29,75 @@ WIDEST, NARROWEST = 0.45, 0.1
 B1.1 end under 0.45 of a pitch, those of small sizes last; a pipe's may be 0.1 under (practice)."""
 ALIKE = 0.002
 """Pitches closer than this share are one."""
+MOST_LISTED = 6
+"""Threads of the tables that are offered, the nearest first."""
 
 
-def _number(text: str) -> Decimal:
-    return fraction(text) if "/" in text else Decimal(text)
+@dataclass(frozen=True, slots=True)
+class _Nut:
+    """A nut as it was measured: its bore and pitch, in the `unit` that its pitch was told in."""
+
+    bore: Decimal
+    pitch: Decimal
+    unit: LengthUnit
+
+    def may_be(self, thread: Thread) -> bool:
+        """Whether a nut of that thread may have this bore and pitch."""
+        bore_mm, pitch_mm = (convert(float(size), self.unit, "mm") for size in (self.bore, self.pitch))
+        over = (bore_mm - thread.minor_mm) / pitch_mm
+        return abs(thread.pitch_mm / pitch_mm - 1) < ALIKE and -NARROWEST <= over <= WIDEST and not thread.taper
+
+    @property
+    def listed(self) -> list[str]:
+        """The threads of the tables that it may have, the nearest first."""
+        bore_mm = convert(float(self.bore), self.unit, "mm")
+        found = sorted(filter(self.may_be, library()), key=lambda thread: abs(thread.minor_mm - bore_mm))
+        return [thread.designation for thread in found[:MOST_LISTED]]
+
+    @property
+    def largest(self) -> tuple[str, str]:
+        """The diameter of the largest screw that goes with it, at 60 degrees and of Whitworth form."""
+        sixty, whitworth = (self.bore + form.depth_on_diameter * self.pitch for form in (UNIFIED, WHITWORTH))
+        return trim(round(sixty, 3)), trim(round(whitworth, 3))
+
+    @property
+    def specials(self) -> tuple[str, ...]:
+        """Those screws by name, as sizes that no series lists."""
+        sixty, whitworth = self.largest
+        if self.unit == "mm":
+            return (f"M{sixty}x{trim(self.pitch)} special",)
+        count = trim(round(1 / self.pitch, 2))
+        return f"{sixty}-{count} UNS", f"{whitworth}-{count} Whitworth special"
 
 
-def _fits(thread: Thread, bore_mm: float, pitch_mm: float) -> bool:
-    """Whether a nut of that thread may have this bore and pitch (millimetres)."""
-    over = (bore_mm - thread.minor_mm) / pitch_mm
-    return abs(thread.pitch_mm / pitch_mm - 1) < ALIKE and -NARROWEST <= over <= WIDEST and not thread.taper
+def _read(found: re.Match[str]) -> _Nut:
+    """The nut of a text that is one. Raises InputError."""
+    if re.search(r"/0+$", found["size"]):
+        raise fail("divided-by-zero", f"“{found['size']}” divides by zero. {HOW}")
+    count, bore = Decimal(found["count"]), fraction(found["size"]) if "/" in found["size"] else Decimal(found["size"])
+    if not count or not bore:
+        raise fail("out-of-range", "A bore and a count over nothing.")
+    unit: LengthUnit = "mm" if (found["pitch"] or "").startswith("mm") else "in"
+    told = found["unit"] or unit
+    inch = Decimal(str(MM_PER_INCH))
+    if unit == "in" and told == "mm":
+        bore /= inch
+    elif unit == "mm" and told != "mm":
+        bore *= inch
+    return _Nut(bore, count if unit == "mm" else 1 / count, unit)
 
 
-def _specials(bore: Decimal, pitch: Decimal, *, inch: bool) -> tuple[str, ...]:
-    """The largest screws of both angles for a nut of that bore and pitch that no series lists, in its unit."""
-    majors = [round(bore + form.depth_on_diameter * pitch, 3) for form in (UNIFIED, WHITWORTH)]
-    if not inch:
-        return (f"M{trim(majors[0])}x{trim(pitch)} special",)
-    count = trim(round(1 / pitch, 2))
-    return (f"{trim(majors[0])}-{count} UNS", f"{trim(majors[1])}-{count} Whitworth special")
-
-
-def asked_of_a_bore(text: str) -> InputError | None:
-    """The question which thread a nut has that was typed by its bore and its count or pitch; None for another text.
-
-    >>> error = asked_of_a_bore("1 in bore, 24 to the inch")
-    >>> error.choices if error else ()
-    ('1.045-24 UNS', '1.053-24 Whitworth special')
-    """
+def ask_of_a_bore(text: str) -> None:
+    """Nothing for a text that names no bore. Raises InputError that asks which thread a nut has where it was typed by
+    its bore and its count or pitch, as in "1 in bore, 24 to the inch"."""
     found = next((match for pattern in _BORED if (match := pattern.match(text.strip().lower()))), None)
     if found is None:
-        return None
-    by_pitch = (found["pitch"] or "").startswith("mm")
-    inch = (found["unit"] or ("mm" if by_pitch else "in")) != "mm"
-    if re.search(r"/0+$", found["size"]):
-        return fail("divided-by-zero", f"“{found['size']}” divides by zero. {HOW}")
-    count = Decimal(found["count"])
-    bore = _number(found["size"])
-    if not count or not bore:
-        return fail("out-of-range", "A bore and a count over nothing.")
-    pitch_mm = float(count) if by_pitch else 25.4 / float(count)
-    bore_mm = convert(float(bore), "in" if inch else "mm", "mm")
-    listed = [thread for thread in library() if _fits(thread, bore_mm, pitch_mm)]
-    listed.sort(key=lambda thread: abs(thread.minor_mm - bore_mm))
-    told_inch = not by_pitch
-    own = Decimal(str(bore_mm)) / (Decimal("25.4") if told_inch else 1)
-    pitch = 1 / count if told_inch else count
-    names = [thread.designation for thread in listed[:6]]
-    sure = f"{names[0]} fits that. " if names else ""
-    unit = "in" if told_inch else "mm"
-    nominal = round(own + UNIFIED.depth_on_diameter * pitch, 3)
+        return
+    nut = _read(found)
+    listed = nut.listed
+    sure = f"{listed[0]} fits that. " if listed else ""
     message = (
-        f"{sure}A nut of that bore takes a screw of {trim(nominal)} {unit} at most, at 60° (bore + 1.0825 × pitch): a "
-        "worn or wide one is for a smaller. Lay a pitch gauge in for the angle, and say which."
+        f"{sure}A nut of that bore takes a screw of {nut.largest[0]} {nut.unit} at most, at 60° (bore + 1.0825 × "
+        "pitch): a worn or wide one is for a smaller. Lay a pitch gauge in for the angle, and say which."
     )
-    return fail("ambiguous", message, (*names, *_specials(own, pitch, inch=told_inch)))
+    raise fail("ambiguous", message, (*listed, *nut.specials))

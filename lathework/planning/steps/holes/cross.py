@@ -75,6 +75,7 @@ def _set_up(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
     at = bore_work.bore.at
     assert at is not None
     end = end_words(work.part, "right", near_end(work.ends))
+    around = {"around": bore_work.bore.around} if bore_work.bore.around else {}
     return Operation(
         key=keyed("cross-mark", bore_work.bore.id),
         kind="spot",
@@ -86,14 +87,14 @@ def _set_up(work: Work, chucking: Chucking, bore_work: BoreWork) -> Operation:
         edge="",
         cautions=(cautions.CROSS_DRILL,),
         notes=(
-            *((f"Where: {quoted(bore_work.bore.around)}.",) if bore_work.bore.around else ()),
+            *(f"Where: {quoted(told)}." for told in around.values()),
             *((INDEXED,) if bore_work.bore.count > 1 else ()),
             "Find the top with a rule laid across under the drill's point: level when it is on the axis.",
         ),
         acts=(Mill(bore_work.bore.id),),
         chucking=chucking.number,
         figure_words="at",
-        makes=makes(place=at.mm, **({"around": bore_work.bore.around} if bore_work.bore.around else {})),
+        makes=makes(place=at.mm, **around),
     )
 
 

@@ -58,7 +58,8 @@ DRY_SHARE = 2.0
 LEAST_THREADED_MM = 12.0
 """Smallest hole that an inside threading tool works in (practice)."""
 FORMED = "A form tap makes no chips: no turning back, and a hole that is neither tight nor wide."
-FORMED_OIL = "light oil: a form tap is never run dry"
+FORMED_OIL, NEVER_DRY = "light oil", ": a form tap is never run dry"
+OIL_FIRST = "Oil first: {oil}. This tap breaks dry."
 BLIND = "Blind hole: by hand, whatever holds the tap elsewhere; it must not meet the bottom under power."
 PARTED_FIRST = "Parted off first: on the bar so large a hole would have to go far past the piece, for the tap's lead."
 ON_THE_BAR = "On the bar the hole ends in metal: by hand, and clear the chips; power and a spiral point need a way out."
@@ -198,20 +199,25 @@ def risks(figures: dict[str, Figure]) -> tuple[str, ...]:
 
 def oil_of(work: Work, bore_work: BoreWork) -> str:
     """What is put on the tap of a hole: a form tap is never run dry."""
-    return FORMED_OIL if work.dry and bore_work.bore.cut == "form-tap" else work.lubricant
+    return FORMED_OIL if _formed_dry(work, bore_work) else work.lubricant
+
+
+def _formed_dry(work: Work, bore_work: BoreWork) -> bool:
+    """Whether a form tap would be run where everything else is cut dry."""
+    return work.dry and bore_work.bore.cut == "form-tap"
 
 
 def oil_first(work: Work, bore_work: BoreWork, figures: Mapping[str, Figure]) -> str:
-    """What must be on a tap of those `figures` before it turns, since dry it is likely to break; "" for another."""
-    margin, formed = figures.get("margin"), bore_work.bore.cut == "form-tap"
+    """That a tap of those `figures` is oiled before it turns, with what: dry it is likely to break. "" for another."""
+    margin, oiled = figures.get("margin"), _formed_dry(work, bore_work) or not work.dry
     breaks_dry = margin is not None and margin.value < DRY_SHARE * LEAST_MARGIN
-    return oil_of(work, bore_work) if breaks_dry and (formed or not work.dry) else ""
+    return OIL_FIRST.format(oil=oil_of(work, bore_work)) if breaks_dry and oiled else ""
 
 
 def manner(work: Work, bore_work: BoreWork, figures: dict[str, Figure]) -> tuple[str, ...]:
     """What a tap of those `figures` wants wherever it is driven: oil, the way of a form tap, something to hold it."""
     return (
-        f"Lubricant: {oil_of(work, bore_work)}.",
+        f"Lubricant: {oil_of(work, bore_work)}{NEVER_DRY if _formed_dry(work, bore_work) else ''}.",
         *((FORMED,) if bore_work.bore.cut == "form-tap" else ()),
         *filter(None, (figures["torque"].note,)),
     )

@@ -33,8 +33,8 @@ def _deburr(burrs: list[Burr], chucking: int) -> Operation:
         key="deburr",
         kind="deburr",
         title="Take the burrs off",
-        sentence=f"Take the burrs off by hand: {_listed([WHERE[burr] for burr in burrs])}. Feel each edge with a pick "
-        "of wood, not a finger.",
+        sentence=f"Take the burrs off by hand: {_listed([WHERE[burr] for burr in burrs])}. Feel each edge with a "
+        "wooden pick, not a finger.",
         headline="",
         figures={},
         tool="fine file, scraper",

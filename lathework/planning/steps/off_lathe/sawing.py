@@ -16,7 +16,7 @@ from lathework.planning.threads.thread_work import in_mm
 from lathework.planning.work import Work
 
 FOR_THE_JAWS = "It is sawn longer than the piece, so that the jaws have something to hold: that end is sawn off later."
-ONE_FOR_SEVERAL = "A longer one does for several: {more} more for each further piece, drawn out of the jaws by that."
+ONE_FOR_SEVERAL = "One length does for several pieces: {more} longer for each further one, drawn out by that each time."
 HARD_BOLT = "Grade marks on its head, or plated? It is hard, or its coat clogs the die: choose a plain, soft one."
 
 

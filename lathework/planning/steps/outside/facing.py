@@ -18,7 +18,6 @@ from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import along, given
 from lathework.planning.steps import measures
 from lathework.planning.steps.holding import (
-    _HEADLINES,
     HEAD_IN_CHUCK,
     IN_STEADY,
     KNIFE,
@@ -27,13 +26,13 @@ from lathework.planning.steps.holding import (
     OTHER_MOUTH,
     RUNS_TRUE,
     gripped,
-    ratio_figure,
+    held_out,
     rest_behind,
     speed,
-    stick_out_figure,
 )
 from lathework.planning.work import Work
 
+_HEADLINES = {"stick_out": "out", "length": ""}
 FOUR_JAWS = "Hold square bar in a four-jaw chuck or a square collet: three jaws do not grip it true."
 
 
@@ -47,7 +46,7 @@ def _first_face(work: Work, chucking: Chucking) -> tuple[str, str, dict[str, Fig
     return (
         "Face the end, set Z zero",
         sentence,
-        {"stick_out": stick_out_figure(work, chucking), "ratio": ratio_figure(chucking)},
+        held_out(work, chucking),
     )
 
 
@@ -91,7 +90,7 @@ def face(work: Work, chucking: Chucking) -> Operation:
         dimensions=_sizes(work, chucking),
         acts=(*_held(chucking), Face(chucking.faces, Cut(0.0, -FACING_MM, faced, 0.0))),
         chucking=chucking.number,
-        figure_words=_HEADLINES[headline],
+        figure_words="steady at" if chucking.steadied else _HEADLINES[headline],
         makes=makes(length=chucking.overall_mm) if chucking.second else "",
     )
 

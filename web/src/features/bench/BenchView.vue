@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import BenchFigure from '@/features/bench/BenchFigure.vue'
 import BenchGate from '@/features/bench/BenchGate.vue'
 import BenchGauge from '@/features/bench/BenchGauge.vue'
+import BenchStep from '@/features/bench/BenchStep.vue'
 import BenchOutcome from '@/features/bench/BenchOutcome.vue'
 import BenchTop from '@/features/bench/BenchTop.vue'
 import DiePreset from '@/features/bench/DiePreset.vue'
@@ -20,11 +21,9 @@ import LessonLine from '@/features/bench/LessonLine.vue'
 import SettleField from '@/features/bench/SettleField.vue'
 import LivePanel from '@/features/bench/LivePanel.vue'
 import MeanwhileLine from '@/features/bench/MeanwhileLine.vue'
-import MissingKit from '@/shared/jobs/MissingKit.vue'
 import PassCounter from '@/features/bench/PassCounter.vue'
 import TurnCounter from '@/features/bench/TurnCounter.vue'
 import WaitingEntries from '@/features/bench/WaitingEntries.vue'
-import StepTools from '@/shared/jobs/StepTools.vue'
 import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import ReadingsTable from '@/features/bench/ReadingsTable.vue'
 import ReasonField from '@/shared/controls/ReasonField.vue'
@@ -60,7 +59,7 @@ const {
   retry,
   throwAway,
 } = useBench(props.id)
-const { unit, words } = useUnits(() => bench.value?.unit)
+const { unit } = useUnits(() => bench.value?.unit)
 provideUnit(() => bench.value?.unit)
 const typed = ref('')
 const counting = ref(false)
@@ -196,21 +195,7 @@ void load()
     <BenchTop :bench="bench" :fixed="busy || gated || !open" @part="turn" @piece="takeUp" />
     <BenchGate v-if="gated" :cautions="bench.unread" :busy="busy" @read="record('read')" />
     <template v-else-if="step">
-      <div>
-        <MissingKit
-          v-if="bench.piece === 1 && bench.steps[0]?.state !== 'done'"
-          :id="id"
-          :part="bench.part"
-          :revision="bench.revision"
-        />
-        <p v-if="bench.zero" class="zero">◇ {{ bench.zero }}</p>
-        <p v-else-if="oil && open" class="zero">◇ Oil first: {{ oil }}. This tap breaks dry.</p>
-        <p v-if="bench.outdated" class="outdated" role="status">≠ {{ words(bench.outdated) }}</p>
-        <h1><StepSentence :step="step" /></h1>
-        <p v-if="step.tool && !gauging" class="tool muted">{{ step.tool }}</p>
-        <StepTools :id="id" :part="bench.part" :revision="bench.revision" :step="step.key" />
-        <p v-if="$route.query.walk === '1' && step.why" class="walk" role="note">{{ step.why }}</p>
-      </div>
+      <BenchStep :id="id" :bench="bench" :step="step" :oil="open ? oil : ''" />
       <div class="middle">
         <BenchGauge
           v-if="gauging"

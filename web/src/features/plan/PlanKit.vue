@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 
 import { ask, asProblem, client, type Schemas } from '@/shared/api/client'
 
@@ -16,8 +16,9 @@ const LOOKING = 'looking in the shop'
 
 /** What the plan works with, out of the shop: what is missing first, with what may stand in; the rest with its place. */
 const props = defineProps<{ id: number; part: number; revision: number; closed: boolean }>()
-const emit = defineEmits<{ set: [field: string, value: string]; commit: [] }>()
-const { needs, known } = useNeeds(() => ({ id: props.id, part: props.part, revision: props.revision }))
+const emit = defineEmits<{ set: [field: string, value: string]; commit: []; first: [] }>()
+const { needs, known, first } = useNeeds(() => ({ id: props.id, part: props.part, revision: props.revision }))
+watch(first, (told) => told && emit('first'), { immediate: true })
 const missing = computed(() => needs.value.filter((one) => !one.id))
 const open = ref(false)
 const trouble = ref('')

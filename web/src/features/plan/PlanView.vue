@@ -40,6 +40,11 @@ void load()
 // the hand that is about to press what stands below them.
 const worded = useFirst(useChoices())
 const stocked = useFirst(useOwned())
+/** What the shop says of the plan was told once, or asked for in vain. */
+const kitted = ref(false)
+const weighed = ref(false)
+/** Nothing under these lines moves away from a press: they are as long as they will be before the page is shown. */
+const still = computed(() => kitted.value && weighed.value)
 provideUnit(() => draft.value?.unit as 'in' | 'mm' | undefined)
 
 /** What stands against making the part: said at the top, and beside its field until that is typed otherwise. */
@@ -146,7 +151,7 @@ useKeys([
     >There is no job at this address. <router-link to="/">Back to the jobs</router-link></EmptyShell
   >
   <UnreadableJob v-else-if="unreadable" :id="id" :problem="unreadable" @mended="load" />
-  <div v-else-if="job && plan && draft && worded && stocked" ref="main" class="plan">
+  <div v-else-if="job && plan && draft && worded && stocked" v-show="still" ref="main" class="plan">
     <PlanHead
       :job="job"
       :title="value('title')"
@@ -227,6 +232,7 @@ useKeys([
       :closed="closed"
       @set="set"
       @commit="commit"
+      @first="kitted = true"
     />
     <PlanWays
       :id="id"
@@ -240,6 +246,7 @@ useKeys([
       :errors="errors"
       @set="set"
       @commit="commit"
+      @first="weighed = true"
     />
     <p
       v-for="note in plan.notices.filter((one) => !one.first)"
@@ -285,6 +292,7 @@ useKeys([
   </div>
   <p v-else-if="trouble" class="field-error" role="alert">{{ trouble }}</p>
   <WaitingSign v-else what="the plan" />
+  <WaitingSign v-if="plan && worded && stocked && !still" what="the plan" />
 </template>
 
 <style scoped>

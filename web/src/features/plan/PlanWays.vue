@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 
 import OpenLine from '@/features/plan/OpenLine.vue'
 import { useWays } from '@/features/plan/useWays'
@@ -22,8 +22,9 @@ const props = defineProps<{
   value: (field: string) => string
   errors: Record<string, FieldError>
 }>()
-const emit = defineEmits<{ set: [field: string, value: string]; commit: [] }>()
-const ways = useWays(() => ({ id: props.id, part: props.part, revision: props.revision }))
+const emit = defineEmits<{ set: [field: string, value: string]; commit: []; first: [] }>()
+const { ways, first } = useWays(() => ({ id: props.id, part: props.part, revision: props.revision }))
+watch(first, (told) => told && emit('first'), { immediate: true })
 const open = ref(false)
 const all = ref(false)
 

@@ -2,10 +2,11 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 
 import { ask, client } from '@/shared/api/client'
+import { useFirst } from '@/shared/api/useFirst'
 
 /** The ways to make each thread of a part, ranked; asked when they are looked at, and again when the job was changed. */
 export function useWays(asked: () => { id: number; part: number; revision: number }) {
-  const { data } = useQuery({
+  const query = useQuery({
     queryKey: computed(() => ['kit', 'ways', asked()]),
     queryFn: () => {
       const { id, part } = asked()
@@ -14,5 +15,5 @@ export function useWays(asked: () => { id: number; part: number; revision: numbe
     },
     placeholderData: keepPreviousData,
   })
-  return data
+  return { ways: query.data, first: useFirst(query) }
 }

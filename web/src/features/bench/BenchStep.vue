@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import type { BenchNow } from '@/features/bench/projected'
+import MissingKit from '@/shared/jobs/MissingKit.vue'
+import StepTools from '@/shared/jobs/StepTools.vue'
+import StepSentence from '@/shared/figures/StepSentence.vue'
+import type { Operation } from '@/shared/api/client'
+import { useUnits } from '@/shared/figures/useUnits'
+
+/** What is to be done now: what comes before it, the sentence, what it is done with. */
+const props = defineProps<{ id: number; bench: BenchNow; step: Operation; oil: string }>()
+const { words } = useUnits(() => props.bench.unit)
+</script>
+
+<template>
+  <div>
+    <MissingKit
+      v-if="bench.piece === 1 && bench.steps[0]?.state !== 'done'"
+      :id="id"
+      :part="bench.part"
+      :revision="bench.revision"
+    />
+    <p v-if="bench.zero || oil" class="first">◇ {{ bench.zero || oil }}</p>
+    <p v-if="bench.outdated" class="outdated" role="status">≠ {{ words(bench.outdated) }}</p>
+    <h1><StepSentence :step="step" /></h1>
+    <p v-if="step.tool && step.measure !== 'verdict'" class="tool muted">{{ step.tool }}</p>
+    <StepTools :id="id" :part="bench.part" :revision="bench.revision" :step="step.key" />
+    <p v-if="$route.query.walk === '1' && step.why" class="walk" role="note">{{ step.why }}</p>
+  </div>
+</template>
+
+<style scoped>
+h1 {
+  line-height: 1.25;
+}
+.first {
+  font-size: var(--s20);
+  font-weight: 700;
+  color: var(--lagoon);
+}
+.outdated {
+  color: var(--caution);
+  font-size: var(--s20);
+  margin-bottom: 4px;
+}
+.tool {
+  font-size: var(--s20);
+  margin-top: 4px;
+}
+.walk {
+  color: var(--lagoon);
+  margin-top: 4px;
+}
+@media (max-width: 520px) {
+  h1 {
+    font-size: var(--s20);
+  }
+}
+</style>
