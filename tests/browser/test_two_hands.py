@@ -46,7 +46,7 @@ class TwoHands(BrowserCase):
             for page in pages:
                 expect(page.get_by_role("status", name="Meanwhile"), heading).to_be_visible()
                 if after["zero"]:
-                    expect(page.locator(".zero")).to_contain_text(after["zero"][:12])
+                    expect(page.get_by_text(f"◇ {after['zero'][:12]}")).to_be_visible()
         for page in pages:
             expect(page.get_by_text("piece 2 of 2")).to_be_visible()
 
