@@ -24,7 +24,7 @@ from server.network import HERE, Network, NetworkProblem, find_network
 def _mind_being_ended() -> None:
     """Told to end, let every stream end, and leave as with Ctrl-C."""
     from server.instruments.hub import HUB
-    from server.news.hub import NEWS
+    from server.site.news import NEWS
 
     def leave(signal_number: int, frame: FrameType | None) -> None:
         HUB.close()

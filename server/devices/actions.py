@@ -14,7 +14,7 @@ from lathework.reader import UNSTORABLE, storable
 from server.devices.codes import CODES
 from server.devices.known import hashed
 from server.devices.models import LONGEST_NAME, Device, Role
-from server.news.hub import NEWS
+from server.site.news import NEWS
 from server.site.refusals import tell_refusal
 
 MOST_DEVICES = 40

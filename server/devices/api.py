@@ -15,7 +15,7 @@ from server.devices.codes import CODES
 from server.devices.known import COOKIE, hosts, looks, who
 from server.devices.models import LONGEST_ID, Device, Role
 from server.devices.picture import Picture, picture
-from server.jobs.document_model import Strict
+from server.site.document_model import Strict
 from server.site.place import address_of
 from server.site.problems import PROBLEMS, answer
 

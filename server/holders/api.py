@@ -19,8 +19,8 @@ from lathework.holders.design import Design
 from lathework.holders.workshop import designed
 from lathework.units import LengthUnit
 from server.devices.known import looks
-from server.jobs.document_model import Strict
 from server.jobs.schemas import StoredDocument
+from server.site.document_model import Strict
 from server.site.files import file_answer, file_in_schema
 from server.site.problems import PROBLEMS, answer
 

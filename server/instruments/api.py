@@ -23,7 +23,7 @@ from server.instruments.hub import HUB
 from server.instruments.live import PLACES, LiveShown, SentShown, events
 from server.instruments.models import LONGEST_NAME, Correction
 from server.jobs.actions.guard import find_job
-from server.jobs.document_model import Strict
+from server.site.document_model import Strict
 from server.site.problems import PROBLEMS, Refused, answer
 from server.site.streams import stream
 

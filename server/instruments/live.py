@@ -12,9 +12,9 @@ from lathework.instruments.believed import doubt
 from lathework.planning.operation import Operation
 from lathework.shop.lathe_facts import Readout
 from lathework.units import show_length
+from server.instruments.corrections import correction
 from server.instruments.hub import HUB, TICK_S, Heard
-from server.instruments.models import Correction
-from server.jobs.models import Job, StandingRow
+from server.jobs.queries import jobs, standings
 from server.jobs.standing import standing
 from server.site.streams import Places, event
 
@@ -55,10 +55,6 @@ class SentShown:
     doubt: str
 
 
-def _correction(name: str) -> Correction | None:
-    return Correction.objects.filter(pk=name).first()
-
-
 def _axis(axis: str, mm: float, left: ToGo | None) -> AxisShown:
     told = length_shown(left.left_mm) if left else None
     warned: Warned = left.warned if left else ""
@@ -77,7 +73,7 @@ def live_shown(heard: Heard, step: Operation | None, readout: Readout, now_s: fl
 
 def sent_shown(heard: Heard) -> SentShown:
     """A reading as it would be typed, in millimetres, with what the instrument is off by."""
-    known = _correction(heard.sample.name)
+    known = correction(heard.sample.name)
     mm = heard.sample.axes["length"] + (known.correction_mm if known else 0.0)
     within = length_shown(known.uncertainty_mm) if known else None
     return SentShown(heard.sample.name, f"{show_length(mm, 'mm', 'mm')} mm", within, heard.doubt)
@@ -93,10 +89,10 @@ class _InHand:
 
     def look(self) -> None:
         """See whether the bench went on."""
-        row = StandingRow.objects.filter(pk=self.job).values_list("last_entry", "job__revision").first()
+        row = standings().filter(pk=self.job).values_list("last_entry", "job__revision").first()
         if row is None or row == self.seen:
             return
-        now = standing(Job.objects.select_related("row").get(pk=self.job))
+        now = standing(jobs().get(pk=self.job))
         self.seen, self.step = row, now.bench.step
         self.readout = now.bench.plan.job.setup.readout
 

@@ -51,9 +51,9 @@ from server.jobs.file import job_file, raw_file
 from server.jobs.history import closed
 from server.jobs.models import Job, StandingRow
 from server.jobs.needed import kits, needed, weighed
+from server.jobs.readings import readings_csv
 from server.jobs.schemas import ChangeIn, EntryIn, JobDocument, ReasonIn, SawIn, StartIn, StoredDocument, StudRepairIn
 from server.jobs.standing import standing
-from server.logbook.readings import readings_csv
 from server.site.files import file_answer, file_in_schema
 from server.site.keys import ActKey
 from server.site.place import address_of

@@ -10,7 +10,7 @@ from pydantic import BaseModel
 from lathework.bench.entry import Kind
 from lathework.job.declaration import JOB
 from lathework.job.starts import Typed
-from server.jobs.document_model import Strict, model
+from server.site.document_model import Strict, model
 
 
 class IdentifiedIn(Strict):

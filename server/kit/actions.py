@@ -16,7 +16,7 @@ from lathework.shop.kit import read_thing
 from lathework.shop.typing.lines import read_lines
 from server.kit.models import Put, Thing
 from server.kit.photographs import put_back as put_photograph
-from server.news.hub import NEWS
+from server.site.news import NEWS
 from server.site.problems import Conflict
 
 Document = dict[str, Any]

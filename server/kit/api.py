@@ -37,13 +37,14 @@ from server.kit.answers import (
 )
 from server.kit.kinds import KindShown, kinds_shown
 from server.kit.owned import owned
+from server.kit.picture_bounds import LARGEST_BYTES, NO_PICTURE
 from server.site.files import file_answer, file_in_schema
 from server.site.keys import ActKey
 from server.site.problems import PROBLEMS, answer
 
 router = Router(tags=["kit"])
 MOST_TEXT = 4_000_000
-MOST_BASE64 = photographs.LARGEST_BYTES * 4 // 3 + 4
+MOST_BASE64 = LARGEST_BYTES * 4 // 3 + 4
 _INDENTED, _PDF = orjson.OPT_INDENT_2, "application/pdf"
 
 
@@ -174,7 +175,7 @@ def keep_photograph(request: HttpRequest, ident: str, payload: PhotographIn) -> 
     try:
         content = b64decode(payload.content, validate=True)
     except ValueError:
-        raise InputError("unreadable", "photograph", photographs.NO_PICTURE) from None
+        raise InputError("unreadable", "photograph", NO_PICTURE) from None
     return _shown(photographs.keep(ident, content))
 
 

@@ -10,11 +10,6 @@ from django.http import Http404
 
 from server.kit.models import Photograph, Thing
 
-LARGEST_BYTES = 5 * 1024 * 1024
-SIDE = 800
-"""Dots of the longer side that is kept."""
-NO_PICTURE = "This is no picture that can be read: JPEG, PNG, WebP or GIF."
-
 
 def keep(ident: str, content: bytes) -> Thing:
     """Keep a photograph of a thing, in place of the one before. Raises InputError, Http404."""

@@ -9,7 +9,7 @@ from PIL import Image, ImageOps, UnidentifiedImageError
 from PIL.JpegImagePlugin import JpegImageFile
 
 from lathework.errors import InputError
-from server.kit.photographs import LARGEST_BYTES, NO_PICTURE, SIDE
+from server.kit.picture_bounds import LARGEST_BYTES, NO_PICTURE, SIDE
 
 MOST_PIXELS, QUALITY = 50_000_000, 80
 FORMATS = ("JPEG", "PNG", "WEBP", "GIF")

@@ -12,7 +12,7 @@ from lathework.bench.entry import Kind
 from lathework.job.declaration import MOST_OTHERS
 from server.jobs.actions.guard import find_job
 from server.jobs.answers import JobCard, job_card
-from server.jobs.models import StandingRow
+from server.jobs.queries import standings
 from server.jobs.standing import standing
 from server.logbook.batch import BatchShown, batch_shown
 from server.logbook.die_line import DieLine, die_line
@@ -64,7 +64,7 @@ def line(request: HttpRequest, die: str = Query(..., min_length=1, max_length=16
 @router.get("/log/lathes", response={200: list[JobCard], **PROBLEMS})
 def made_on(request: HttpRequest, lathe: str = Query(..., min_length=1, max_length=16)) -> HttpResponse:
     """The latest jobs on a lathe of the shop, by its id."""
-    rows = StandingRow.objects.filter(job__document__setup__machine=lathe, job__deleted_at=None)
+    rows = standings().filter(job__document__setup__machine=lathe, job__deleted_at=None)
     return answer([job_card(row) for row in rows.order_by("-changed_at")[:LATEST]])
 
 

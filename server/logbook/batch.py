@@ -13,7 +13,7 @@ from lathework.gauging.verdicts import MEANINGS
 from lathework.part.stock import bar_for_batch, bar_used
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
-from server.jobs.models import Entry, GaugingRow, Job
+from server.jobs.queries import Job, entries_of, gaugings_of
 from server.jobs.standing import Standing
 from server.jobs.stored import recorded
 
@@ -98,7 +98,7 @@ class BatchShown:
 
 def _last_readings(job: Job, part: str) -> dict[tuple[str, str], dict[int, float]]:
     """The last reading of each size of each piece, by step and what was measured."""
-    rows = Entry.objects.filter(job=job, part=part, kind="reading", undone_at=None).order_by("pk")
+    rows = entries_of(job).filter(part=part, kind="reading")
     of: dict[tuple[str, str], dict[int, float]] = {}
     for step, measured, piece, mm in rows.values_list("step", "measured", "piece", "value_mm"):
         if mm is not None:
@@ -144,7 +144,7 @@ def _sizes(job: Job, plan: Plan, last: int) -> Iterator[SizeSeries]:
 
 
 def _threads(job: Job, plan: Plan) -> Iterator[ThreadsShown]:
-    rows = list(GaugingRow.objects.filter(job=job, part=plan.job.part.id).order_by("piece"))
+    rows = list(gaugings_of(job).filter(part=plan.job.part.id).order_by("piece"))
     for step in plan.operations:
         own = [row for row in rows if row.step == step.key]
         if own and step.thread is not None:
@@ -166,9 +166,9 @@ def _bar(plan: Plan, good: int, scrapped: int) -> tuple[FigureShown, ...]:
 def _card(job: Job, part: str, piece: int | None) -> Iterator[CardLine]:
     if piece is None:
         return
-    own = Entry.objects.filter(job=job, part=part, piece=piece, undone_at=None, kind__in=OF_THE_CARD)
+    own = entries_of(job).filter(part=part, piece=piece, kind__in=OF_THE_CARD)
     # Of each step what was read, set and said last: how it was got there is in the log.
-    last = {(row.step, row.kind, row.measured): row for row in own.order_by("pk")}
+    last = {(row.step, row.kind, row.measured): row for row in own}
     for row in last.values():
         yield CardLine(row.title, entry_told(recorded(row)))
 

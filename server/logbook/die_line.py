@@ -16,7 +16,7 @@ from lathework.shop.things import Tap
 from lathework.threads.designation import read_called
 from lathework.units import unit_word
 from server.jobs.history.did_before import trials_of
-from server.jobs.models import GaugingRow, TrialRow
+from server.jobs.queries import gaugings, last_trial
 from server.kit.owned import things
 
 MARGIN = 1.0
@@ -85,7 +85,7 @@ def _at(belief: Belief, told: Forecast) -> LineAt:
 def _scale(die: str) -> Scale:
     """What the die of that id is set by, by what it was when it was last gauged: chasers by the scale of the shop's
     head, an adjustable tap by its own."""
-    last = GaugingRow.objects.filter(die=die).order_by("-entry_id").first()
+    last = gaugings().filter(die=die).first()
     cutter = last.cutter if last is not None else "die"
     if cutter not in ("die-head", "adjustable-tap"):
         return SCREW
@@ -97,7 +97,7 @@ def _scale(die: str) -> Scale:
 
 def die_line(die: str) -> DieLine | None:
     """What the die of that id is known to cut; None where it was never gauged, or no class sizes its thread."""
-    last = TrialRow.objects.filter(die=die, job__deleted_at=None).order_by("-entry_id").first()
+    last = last_trial(die)
     if last is None:
         return None
     scale = _scale(die)

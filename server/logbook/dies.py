@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from lathework.answers.values import Shown, length_shown
 from lathework.bench.words import stood_words
 from lathework.gauging.verdicts import MEANINGS
-from server.jobs.models import GaugingRow
+from server.jobs.queries import GaugingRow, gaugings
 
 JOBS, PIECES = 4, 200
 """Jobs that are told of, from so many of the latest gaugings."""
@@ -54,9 +54,9 @@ def die_did(thread: str, die: str = "") -> tuple[DieDid, ...]:
     """The last gauging by the `die` of that id, or of the thread of that designation, in each of the latest jobs that
     were not deleted."""
     own = {"die": die} if die else {"thread": thread, "inside": False}
-    made = GaugingRow.objects.filter(**own, job__deleted_at=None).exclude(cutter="threading-tool")
+    made = gaugings().filter(**own).exclude(cutter="threading-tool")
     rows = made.select_related("job", "entry")
     of_each: dict[int, GaugingRow] = {}
-    for row in rows.order_by("-entry")[:PIECES]:
+    for row in rows[:PIECES]:
         of_each.setdefault(row.job_id, row)
     return told(list(of_each.values())[:JOBS])

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from server.jobs.models import Entry, Job
+from server.jobs.queries import Job, entries_of
 from server.logbook.search import SHOWN, LogEntry, entry_shown
 
 MOST = 12
@@ -24,8 +24,8 @@ class Meanwhile:
 
 def meanwhile(job: Job, last: int, revision: int) -> Meanwhile:
     """What was done since entry `last` was the last that counted (0 for none), at that revision."""
-    rows = Entry.objects.filter(job=job, undone_at=None, pk__gt=last).order_by("-pk")[:MOST].values(*SHOWN)
-    stood = Entry.objects.filter(job=job, pk=last).values_list("undone_at", "undone_on").first()
+    rows = entries_of(job).filter(pk__gt=last).order_by("-pk")[:MOST].values(*SHOWN)
+    stood = entries_of(job, undone=True).filter(pk=last).values_list("undone_at", "undone_on").first()
     gone, on = (stood[0] is not None, stood[1]) if stood else (last > 0, "")
     titles = {job.pk: job.title}
     return Meanwhile(tuple(entry_shown(row, titles) for row in rows), gone, on, job.revision != revision)

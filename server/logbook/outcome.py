@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from django.db.models import Count, Q
 
-from server.jobs.models import Entry, GaugingRow, Job, PieceRow
+from server.jobs.queries import Job, entries_of, gaugings_of, pieces_of
 from server.logbook.dies import DieDid, told
 from server.logbook.search import SHOWN, LogEntry, entry_shown, failing
 
@@ -40,8 +40,8 @@ class JobOutcome:
 
 def _parts(job: Job) -> tuple[PartOutcome, ...]:
     good, bad = Count("pk", filter=Q(good=True)), Count("pk", filter=Q(good=False))
-    pieces = PieceRow.objects.filter(job=job).values("part").annotate(good_ones=good, bad_ones=bad).order_by("part")
-    gauged = dict(GaugingRow.objects.filter(job=job).values_list("part").annotate(Count("pk")))
+    pieces = pieces_of(job).values("part").annotate(good_ones=good, bad_ones=bad).order_by("part")
+    gauged = dict(gaugings_of(job).values_list("part").annotate(Count("pk")))
     return tuple(
         PartOutcome(row["part"], row["good_ones"], row["bad_ones"], gauged.get(row["part"], 0)) for row in pieces
     )
@@ -49,15 +49,14 @@ def _parts(job: Job) -> tuple[PartOutcome, ...]:
 
 def _dies(job: Job) -> tuple[DieDid, ...]:
     """The last gauging that passed of each thread of each part."""
-    passed = GaugingRow.objects.filter(job=job, inside=False).exclude(verdict__in=failing())
+    passed = gaugings_of(job).filter(inside=False).exclude(verdict__in=failing())
     latest = {(row.part, row.step): row for row in passed.select_related("job", "entry").order_by("entry")}
     return told(latest.values())
 
 
 def job_outcome(job: Job) -> JobOutcome:
     """What came of `job`, from the rows that are kept of it."""
-    live = Entry.objects.filter(job=job, undone_at=None)
-    wrong = live.filter(Q(kind__in=_WRONG) | Q(kind="verdict", word__in=failing())).order_by("pk")
+    wrong = entries_of(job).filter(Q(kind__in=_WRONG) | Q(kind="verdict", word__in=failing()))
     rows = list(wrong.values(*SHOWN)[: MOST + 1])
     titles = {job.pk: job.title}
     told = tuple(entry_shown(row, titles) for row in rows[:MOST])

@@ -11,8 +11,8 @@ from django.db.models import Q, QuerySet
 from lathework.answers.values import Shown, length_shown
 from lathework.bench.words import KIND_WORDS, said, stood_words
 from lathework.gauging.verdicts import MEANINGS
-from server.jobs import words
-from server.jobs.models import Entry, Job, StandingRow
+from server.jobs import queries, words
+from server.jobs.queries import Entry, StandingRow
 
 Row = dict[str, Any]
 """Columns of a stored entry."""
@@ -159,16 +159,16 @@ def _entries(query: str, kind: str, before: int) -> list[Row]:
     if query:
         # The index knows live entries alone, of jobs that are not deleted.
         ids = words.matching(words.ENTRIES, query, before, PAGE + 1)
-        found = Entry.objects.filter(pk__in=ids).order_by("-pk")
+        found = queries.entries_numbered(ids).order_by("-pk")
     else:
-        known = Entry.objects.filter(undone_at=None, job__deleted_at=None)
+        known = queries.entries()
         found = _of_kind(known, kind).filter(pk__lt=before).order_by("-pk")[: PAGE + 1]
     return list(found.values(*SHOWN))
 
 
 def _jobs(query: str, entries: Sequence[Row]) -> list[StandingRow]:
     """The jobs whose own words match, or of whose entries some on the page do; the last touched first."""
-    rows = StandingRow.objects.exclude(shelf="bin").defer("folded").order_by("-changed_at", "-job")
+    rows = queries.standings().exclude(shelf="bin").order_by("-changed_at", "-job")
     if not query:
         return list(rows[:JOBS])
     ids = {*words.matching(words.JOBS, query, _LATEST, JOBS), *(entry["job_id"] for entry in entries)}
@@ -183,7 +183,7 @@ def search(text: str, kind: str, before: int) -> LogPage:
         return LogPage((), (), more=False)
     kinds = (*TELLING, "verdict") if kind == TROUBLES else (kind,) if kind else ()
     found = _entries(words.query_of(text, kinds) if query else "", kind, before)
-    titles = dict(Job.objects.filter(pk__in={row["job_id"] for row in found}).values_list("pk", "title"))
+    titles = queries.titles({row["job_id"] for row in found})
     return LogPage(
         jobs=tuple(_job(row) for row in _jobs(query, found[:PAGE])),
         entries=tuple(entry_shown(row, titles) for row in found[:PAGE]),

@@ -10,7 +10,7 @@ from ninja import Router
 from lathework.answers.declared_answer import answer as declared
 from lathework.errors import InputError
 from server.devices.known import let_in, looks, who
-from server.news.hub import NEWS, Topic
+from server.site.news import NEWS, Topic
 from server.site.problems import PROBLEMS, Refused
 from server.site.streams import Places, event, stream
 

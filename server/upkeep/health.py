@@ -11,8 +11,8 @@ from django.conf import settings
 
 from server import backups, store
 from server.jobs.kept import outdated
-from server.jobs.models import Entry, Job, StandingRow
-from server.kit.models import Thing
+from server.jobs.queries import entries, jobs, standings
+from server.kit.queries import stored_things
 from server.version import VERSION
 
 LONGEST_WITHOUT = timedelta(days=2)
@@ -71,7 +71,7 @@ def _disk(free: int, size: int) -> Finding:
 
 
 def _jobs() -> Finding:
-    unread = list(StandingRow.objects.exclude(unreadable="").values_list("title", flat=True))
+    unread = list(standings().exclude(unreadable="").values_list("title", flat=True))
     if unread:
         return Finding("jobs", False, f"the rules do not read {', '.join(unread)}")
     late = outdated()
@@ -92,9 +92,9 @@ def health(now: datetime) -> Health:
         folder=str(data),
         store_bytes=size,
         free_bytes=free,
-        jobs=Job.objects.filter(deleted_at=None).count(),
-        entries=Entry.objects.filter(undone_at=None).count(),
-        things=Thing.objects.filter(retired_at=None).count(),
+        jobs=jobs().filter(deleted_at=None).count(),
+        entries=entries(binned=True).count(),
+        things=stored_things().filter(retired_at=None).count(),
         last_copy=last,
         copies=len(kept),
         findings=(_jobs(), _copies(last, len(kept), now), _disk(free, size)),

@@ -16,11 +16,11 @@ from django.db import DataError, IntegrityError, transaction
 
 from lathework.errors import InputError
 from server.book.actions import keep
-from server.instruments.models import Correction
+from server.instruments.corrections import put_back as put_correction_back
 from server.jobs.actions.documents import AsItWas, import_job
-from server.jobs.models import Job
+from server.jobs.queries import jobs as every_job
 from server.kit.actions import add, put_back
-from server.kit.models import Thing
+from server.kit.queries import stored_things
 from server.upkeep.whole import FORMAT, FORMAT_VERSION, HEAD, KIT
 
 LARGEST_BYTES = 500 * 2**20
@@ -112,7 +112,7 @@ def _things(file: zipfile.ZipFile, head: Mapping[str, Any]) -> int:
 @transaction.atomic
 def read_whole(content: bytes) -> Whole:
     """Read a shop into a store that has neither jobs nor things. Raises InputError on "file", or InvalidDocument."""
-    if Job.objects.exists() or Thing.objects.exists():
+    if every_job().exists() or stored_things().exists():
         raise InputError("not-empty", "file", "This store has jobs or things already: read it into one that is empty.")
     file = _opened(content)
     try:
@@ -133,5 +133,5 @@ def _read(file: zipfile.ZipFile, head: Any) -> Whole:
     for designation in head.get("favourites", ()):
         keep(designation)
     for one in head.get("instruments", ()):
-        Correction.objects.create(**{**one, "at": _moment(one["at"], HEAD)})
+        put_correction_back({**one, "at": _moment(one["at"], HEAD)})
     return Whole(len(jobs), things, tuple(unread))

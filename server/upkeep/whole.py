@@ -12,11 +12,12 @@ import orjson
 
 from lathework.shop.kit_file import kit_json
 from server.book.actions import favourites
-from server.instruments.models import Correction
+from server.instruments.corrections import kept_corrections
 from server.jobs.file import job_file, raw_file
-from server.jobs.models import Job
-from server.kit.models import Photograph, Thing
-from server.logbook.readings import every_reading_csv
+from server.jobs.queries import Job
+from server.jobs.queries import jobs as every_job
+from server.jobs.readings import every_reading_csv
+from server.kit.queries import Thing, photographs, stored_things
 from server.version import VERSION
 
 FORMAT, FORMAT_VERSION = "conch-shop", 1
@@ -64,7 +65,6 @@ def job_name(number: int) -> str:
 
 
 def _head(jobs: list[Job], things: list[Thing]) -> dict[str, Any]:
-    corrections = Correction.objects.order_by("name").values()
     return {
         "format": FORMAT,
         "version": FORMAT_VERSION,
@@ -72,20 +72,20 @@ def _head(jobs: list[Job], things: list[Thing]) -> dict[str, Any]:
         "jobs": [_job_head(job) for job in jobs],
         "retired": {one.ident: _moment(one.retired_at) for one in things if one.retired_at},
         "favourites": favourites(),
-        "instruments": [{**one, "at": _moment(one["at"])} for one in corrections],
+        "instruments": [{**one, "at": _moment(one["at"])} for one in kept_corrections()],
     }
 
 
 def _members() -> Iterator[tuple[str, bytes]]:
-    jobs = list(Job.objects.select_related("row").order_by("pk"))
-    things = list(Thing.objects.order_by("added_at", "ident"))
+    jobs = list(every_job())
+    things = list(stored_things())
     yield TOLD, _README.encode()
     yield HEAD, orjson.dumps(_head(jobs, things), option=_INDENTED)
     yield KIT, orjson.dumps(kit_json((one.kind, one.document) for one in things), option=_INDENTED)  # type: ignore[misc]
     for job in jobs:
         told = raw_file(job) if job.row.unreadable else job_file(job)
         yield job_name(job.pk), orjson.dumps(told, option=_INDENTED)
-    for photograph in Photograph.objects.exclude(content=b"").order_by("pk"):
+    for photograph in photographs():
         yield f"photographs/{photograph.pk}.jpg", bytes(photograph.content)
     yield READINGS, every_reading_csv(jobs).encode()
 

@@ -14,8 +14,8 @@ from lathework.errors import InputError
 from lathework.job.declaration import LONGEST_NOTE
 from lathework.reader import UNSTORABLE, storable
 from server.jobs.models import Act, Job
-from server.news.hub import NEWS
 from server.site.keys import LONGEST_ACT
+from server.site.news import NEWS
 from server.site.problems import Conflict, Refused
 
 MOVED_ON = (

@@ -22,7 +22,7 @@ from server.jobs.models import Entry, GaugingRow, Job, TrialRow
 from server.jobs.tests.case import Answer
 from server.kit.models import Photograph, Thing
 from server.kit.owned import owned
-from server.kit.photographs import SIDE
+from server.kit.picture_bounds import SIDE
 from server.kit.pictures import kept_small, small
 from server.kit.tests.case import KitCase
 

@@ -14,7 +14,7 @@ from django.test import TestCase, TransactionTestCase
 from server.instruments.hub import Hub
 from server.jobs.tests.case import ApiCase
 from server.news import api
-from server.news.hub import KEPT, NEWS, Change, News
+from server.site.news import KEPT, NEWS, Change, News
 
 
 class TheHub(TestCase):
