@@ -1,0 +1,62 @@
+"""What the other apps may ask of the jobs: rows to be read. What changes them is an action."""
+
+from __future__ import annotations
+
+from django.db.models import QuerySet
+
+from server.jobs.models import Entry, GaugingRow, Job, PieceRow, StandingRow, TrialRow
+
+__all__ = ("Entry", "GaugingRow", "Job", "StandingRow")
+"""What a row is, for those who are given some."""
+
+
+def jobs() -> QuerySet[Job]:
+    """Every job with its row, the oldest first; those in the bin too."""
+    return Job.objects.select_related("row").order_by("pk")
+
+
+def titles(numbers: set[int]) -> dict[int, str]:
+    """The titles of the jobs of those numbers."""
+    return dict(Job.objects.filter(pk__in=numbers).values_list("pk", "title"))
+
+
+def standings() -> QuerySet[StandingRow]:
+    """How each job stands; those in the bin too."""
+    return StandingRow.objects.defer("folded")
+
+
+def entries(*, binned: bool = False) -> QuerySet[Entry]:
+    """Every entry that counts, of jobs that are not deleted; of those in the bin too where `binned` says so."""
+    live = Entry.objects.filter(undone_at=None)
+    return live if binned else live.filter(job__deleted_at=None)
+
+
+def entries_of(job: Job, *, undone: bool = False) -> QuerySet[Entry]:
+    """The entries of a job, the oldest first: those that count, or with those that were taken back."""
+    own = Entry.objects.filter(job=job).order_by("pk")
+    return own if undone else own.filter(undone_at=None)
+
+
+def entries_numbered(numbers: list[int]) -> QuerySet[Entry]:
+    """The entries of those numbers."""
+    return Entry.objects.filter(pk__in=numbers)
+
+
+def gaugings() -> QuerySet[GaugingRow]:
+    """Every thread that was gauged, in jobs that are not deleted, the latest first."""
+    return GaugingRow.objects.filter(job__deleted_at=None).order_by("-entry_id")
+
+
+def gaugings_of(job: Job) -> QuerySet[GaugingRow]:
+    """The threads of a job that were gauged."""
+    return GaugingRow.objects.filter(job=job)
+
+
+def pieces_of(job: Job) -> QuerySet[PieceRow]:
+    """The pieces of a job that ended, good or scrapped."""
+    return PieceRow.objects.filter(job=job)
+
+
+def last_trial(die: str) -> TrialRow | None:
+    """What the die of that id was last learned from, in a job that is not deleted; None for nothing."""
+    return TrialRow.objects.filter(die=die, job__deleted_at=None).order_by("-entry_id").first()
