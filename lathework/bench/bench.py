@@ -131,7 +131,7 @@ class Bench:
         wrong = next((one.hindrance for one in self.sizes if one.hindrance), "")
         if wrong:
             return wrong
-        if self.step is not None and self.step.measure == "verdict" and not self._passed() and self._asked():
+        if self.step is not None and self.step.measure == "verdict" and not self.passed and self._asked():
             return "Gauge the thread first, or say why not."
         return ""
 
@@ -139,7 +139,9 @@ class Bench:
         """Whether the nut must be tried: it is due, or did not go on."""
         return self.due.now or self.verdict is not None or self.cause is not None
 
-    def _passed(self) -> bool:
+    @property
+    def passed(self) -> bool:
+        """Whether the thread of the step passed what it was last tried with."""
         return self.verdict is not None and MEANINGS[self.verdict].passes
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import unittest
 
-from lathework.bench.acts import setting_entry
+from lathework.bench.acts.die import setting_entry
 from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry
 from lathework.bench.events import Gauged

@@ -9,13 +9,10 @@ from typing import Any
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from lathework.bench.acts import (
-    cause_entry,
-    check_done,
-    check_read,
-    reading_entry,
-    setting_entry,
-)
+from lathework.bench.acts.die import cause_entry, setting_entry
+from lathework.bench.acts.ended import check_done
+from lathework.bench.acts.every import check_read
+from lathework.bench.acts.measured import reading_entry
 from lathework.bench.bench import Bench, steps_of
 from lathework.bench.due import Due, due
 from lathework.bench.entry import KINDS, Entry, die_of

@@ -9,7 +9,7 @@ from typing import Any
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lathework.bench.acts import reading_entry
+from lathework.bench.acts.measured import reading_entry
 from lathework.errors import InvalidDocument
 from lathework.fits.fit import FIT, FIT_CODES, limits_of
 from lathework.job.document import read_document

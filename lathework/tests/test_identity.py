@@ -13,7 +13,12 @@ from typing import Any
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from lathework.bench import acts
+from lathework.bench.acts.die import setting_entry
+from lathework.bench.acts.ended import again_entry, done_entry, settled_entry
+from lathework.bench.acts.measured import reading_entry
+from lathework.bench.acts.pieces import turn_to
+from lathework.bench.acts.words import note_entry, read_entry
+from lathework.bench.acts.zero import zero_entry
 from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry, story_of
 from lathework.bench.fold import State, fold, follow, state_of, steps_of_parts
@@ -30,7 +35,7 @@ Document = dict[str, Any]
 
 
 def read(now: Bench, text: str) -> Entry:
-    return acts.reading_entry(now, read_length(text, "in", "reading"))
+    return reading_entry(now, read_length(text, "in", "reading"))
 
 
 class Shop:
@@ -84,7 +89,7 @@ class AChangedPart(unittest.TestCase):
 
     def setUp(self) -> None:
         self.shop = Shop(document(SCREW | {"part.stock.across": "5/8", "part.overall_length": "2-1/2"}))
-        self.shop.record(acts.done_entry(self.shop.now.bench))
+        self.shop.record(done_entry(self.shop.now.bench))
         self.shop.record(read(self.shop.now.bench, "0.4375"))
 
     def test_a_section_put_in_before_it_takes_nothing(self) -> None:
@@ -95,7 +100,7 @@ class AChangedPart(unittest.TestCase):
         assert now.step is not None
         self.assertEqual((now.step.key, now.readings, now.hindrance), ("turn:fresh", (), ""))
         self.shop.record(read(now, "0.4700"))
-        self.shop.record(acts.done_entry(self.shop.now.bench))
+        self.shop.record(done_entry(self.shop.now.bench))
         shank = self.shop.now.bench
         assert shank.step is not None
         self.assertEqual(shank.step.key, "turn:s2")
@@ -119,7 +124,7 @@ class AChangedPart(unittest.TestCase):
 
     def test_a_step_done_over_another_length_is_done_again(self) -> None:
         """The reading stands, the diameter is as it was; but the shank is longer than what was turned."""
-        self.shop.record(acts.done_entry(self.shop.now.bench))
+        self.shop.record(done_entry(self.shop.now.bench))
         self.assertTrue(self.shop.set("part.sections.1.length", "3/4"))
         now = self.shop.now.bench
         assert now.step is not None and now.outdated is not None
@@ -160,29 +165,29 @@ def _work(shop: Shop, rng: random.Random, *, tidy: bool = False) -> None:
     choice = 0.5 if tidy else rng.random()
     try:
         if now.unread:
-            shop.record(acts.read_entry(now))
+            shop.record(read_entry(now))
         elif now.zero and choice < 0.9:
-            shop.record(acts.zero_entry(now, lost=False))
+            shop.record(zero_entry(now, lost=False))
         elif step.target is not None and not now.readings:
-            shop.record(acts.reading_entry(now, Length(step.target.aim_mm, "mm", "")))
+            shop.record(reading_entry(now, Length(step.target.aim_mm, "mm", "")))
         elif step.measure == "verdict" and now.verdict is None:
             shop.record(verdict_entry(now, "snug" if tidy else rng.choice(["snug", "binds", "slight-shake"])))
         elif now.advice is not None and now.advice.recut and not now.adjusted:
-            shop.record(acts.setting_entry(now))
+            shop.record(setting_entry(now))
         elif choice < 0.05 and now.done:
-            shop.record(acts.again_entry(now, rng.choice(sorted(now.done))))
+            shop.record(again_entry(now, rng.choice(sorted(now.done))))
         elif choice < 0.08:
-            shop.record(acts.settled_entry(now, "scrap", "slipped"))
+            shop.record(settled_entry(now, "scrap", "slipped"))
         elif choice < 0.12:
-            shop.record(acts.settled_entry(now, "as-it-is", "it will do"))
+            shop.record(settled_entry(now, "as-it-is", "it will do"))
         elif choice < 0.14:
-            shop.record(acts.zero_entry(now, lost=True))
+            shop.record(zero_entry(now, lost=True))
         elif choice < 0.2 and len(shop.plans) > 1:
-            shop.record(acts.turn_to(shop.now, rng.choice(shop.now.ids)))
+            shop.record(turn_to(shop.now, rng.choice(shop.now.ids)))
         else:
-            shop.record(acts.done_entry(now))
+            shop.record(done_entry(now))
     except InputError:
-        shop.record(acts.settled_entry(now, "as-it-is", "so be it") if now.step else acts.note_entry(now, "so be it"))
+        shop.record(settled_entry(now, "as-it-is", "so be it") if now.step else note_entry(now, "so be it"))
 
 
 SIZES = ("0.41", "7/16", "0.45", "1/2", "0.7")

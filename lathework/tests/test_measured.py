@@ -8,7 +8,7 @@ import unittest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from lathework.bench.acts import reading_entry
+from lathework.bench.acts.measured import reading_entry
 from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry
 from lathework.bench.progress import progress

@@ -5,7 +5,7 @@ from __future__ import annotations
 import unittest
 from typing import Any
 
-from lathework.bench.acts import turn_to
+from lathework.bench.acts.pieces import turn_to
 from lathework.bench.entry import Entry
 from lathework.bench.progress import Progress, progress
 from lathework.bench.record.document import read_record

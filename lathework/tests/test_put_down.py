@@ -8,7 +8,9 @@ from typing import Any
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from lathework.bench.acts import done_entry, settled_entry, take_up_entry, zero_entry
+from lathework.bench.acts.ended import done_entry, settled_entry
+from lathework.bench.acts.pieces import take_up_entry
+from lathework.bench.acts.zero import zero_entry
 from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry
 from lathework.bench.events import PieceEnded

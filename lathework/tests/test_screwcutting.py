@@ -6,7 +6,7 @@ import math
 import unittest
 from typing import Any
 
-from lathework.bench.acts import setting_entry
+from lathework.bench.acts.die import setting_entry
 from lathework.bench.bench import Bench
 from lathework.bench.entry import CUT_AGAIN, Entry
 from lathework.bench.words import said

@@ -30,6 +30,7 @@ from lathework.job.starts import check_start, new_document, of_the_shop
 from lathework.planning.plan import make_plan
 from lathework.units import LengthUnit
 from server.devices.known import device_of, looks
+from server.jobs.act_schemas import EntryIn, act_of
 from server.jobs.actions import documents, ends, entries
 from server.jobs.actions.guard import Saw, find_job
 from server.jobs.answers import (
@@ -52,7 +53,7 @@ from server.jobs.history import closed
 from server.jobs.models import Job, StandingRow
 from server.jobs.needed import kits, needed, weighed
 from server.jobs.readings import readings_csv
-from server.jobs.schemas import ChangeIn, EntryIn, JobDocument, ReasonIn, SawIn, StartIn, StoredDocument, StudRepairIn
+from server.jobs.schemas import ChangeIn, JobDocument, ReasonIn, SawIn, StartIn, StoredDocument, StudRepairIn
 from server.jobs.standing import standing
 from server.site.files import file_answer, file_in_schema
 from server.site.keys import ActKey
@@ -104,35 +105,9 @@ def _job(job: Job, part: int = 1, status: int = 200, *, narrow: bool = False) ->
     return answer(told, status)
 
 
-UNSAID_THEN: dict[str, Any] = {
-    **dict.fromkeys(("preset", "cause", "sized", "count")),
-    "causes": [],
-    "waiting": [],
-    "begins": None,
-    "turns": [],
-    "tried": "",
-    "moves": "die",
-    "sizes": [],
-    "lessons": [],
-    "due": {"now": True, "piece": 1},
-    "becomes": "",
-}
-"""What the bench of a job that was closed by an earlier version does not tell."""
-UNSAID_OF_A_STEP: dict[str, Any] = {"dimensions": [], "inside": False, "gauges": [], "passes": [], "passes_told": ""}
-"""What it does not tell of the step in hand."""
-
-
 def _bench(job: Job) -> HttpResponse:
-    kept = closed.kept_answer(job, closed.BENCH)
-    if not kept:
-        return answer(job_bench(standing(job)))
-    told = UNSAID_THEN | orjson.loads(kept)
-    if told["verdict"]:
-        told["verdict"] = {"metal": "right" if told["verdict"]["passes"] else "unclear"} | told["verdict"]
-    if told["advice"]:
-        told["advice"] = {"again": "", "more": None} | told["advice"]
-    step = {"step": UNSAID_OF_A_STEP | told["step"]} if told["step"] else {}
-    return answer(told | step | vars(job_now(job)))
+    kept = closed.kept_bench(job)
+    return answer(kept | vars(job_now(job)) if kept else job_bench(standing(job)))
 
 
 @router.get("", response={200: JobsPage, **PROBLEMS})
@@ -270,9 +245,9 @@ def read_bench(request: HttpRequest, job_id: int) -> HttpResponse:
 @acting
 def record(request: HttpRequest, job_id: int, payload: EntryIn, key: ActKey = "") -> HttpResponse:
     """Record one thing at the bench; the answer is the next screen."""
-    typed = payload.model_dump(exclude={"last", "revision"})
-    asked = entries.Asked(saw=_saw(payload), device=device_of(request), **typed)
-    return _bench(entries.record(job_id, asked, key))
+    told = payload.root
+    said = entries.Said(act_of(told), _saw(told), told.step, device_of(request))
+    return _bench(entries.record(job_id, said, key))
 
 
 @router.post("/{job_id}/undo", response={200: JobBench, **PROBLEMS})

@@ -4,10 +4,8 @@ from __future__ import annotations
 
 from typing import TYPE_CHECKING, Any, Literal
 
-from ninja import Field
 from pydantic import BaseModel
 
-from lathework.bench.entry import Kind
 from lathework.job.declaration import JOB
 from lathework.job.starts import Typed
 from server.site.document_model import Strict, model
@@ -88,41 +86,6 @@ class SawIn(Strict):
 
     last: int
     revision: int
-
-
-class EntryIn(SawIn):
-    """One thing to record. `step` is the key of the one in hand on the screen, "" when every piece was made.
-
-    `reading` is of the size of the step that is `measured`, "" for the one that drives its cuts; `dialled` is what was
-    dialled before the reading, in the dial's own terms, "" where nobody says. `unit` is that of a bare number, the
-    job's own when empty; `again` is the finished step to take up once more, `part` the id of the part to turn to,
-    `piece` the number of the one to take up; `keeps` whether a tool's zero stands while another tool is in; `stands`
-    where a die is set to, in eighths of a turn, opened above 0; `cause` what a nut was found to bind for. `disposition`
-    says what becomes of a step or a piece that is accepted, taken up again or scrapped with a `reason`, `why` which
-    mistake was made. `by` is the instrument that sent it. `tried` is what a thread was gauged with, a nut where it is
-    empty. A verdict with a `reading` is a thread measured: over three wires, of diameter `wire` where that is not the
-    step's, or by a thread micrometer.
-    """
-
-    step: str
-    kind: Kind
-    reading: str = Field("", max_length=200)
-    dialled: str = Field("", max_length=200)
-    measured: str = Field("", max_length=20)
-    unit: Literal["in", "mm", ""] = ""
-    verdict: str = ""
-    reason: str = ""
-    again: str = ""
-    part: str = ""
-    piece: int = 0
-    keeps: Literal["", "kept", "each"] = ""
-    stands: str = Field("", max_length=40)
-    cause: str = Field("", max_length=40)
-    wire: str = Field("", max_length=60)
-    tried: str = Field("", max_length=60)
-    by: str = Field("", max_length=60)
-    disposition: str = Field("", max_length=20)
-    why: str = Field("", max_length=20)
 
 
 class ReasonIn(SawIn):

@@ -20,6 +20,7 @@ from lathework.bench.words import KIND_WORDS
 from lathework.identify.words import EVIDENCE
 from lathework.instruments.stand_in import FAULT_WORDS
 from lathework.job import words
+from lathework.job.usual import WHERE_EMPTY, usual_choices
 from lathework.lengths import Span, read_length, within
 from lathework.part.sample import nominals
 from lathework.shop.words import DIALS, LATHES, MOUNTS, READOUTS, STATE_WORDS, TOOL_ZEROS
@@ -46,7 +47,8 @@ class DispositionShown(ChoiceShown):
 
 @dataclass(frozen=True)
 class Choices:
-    """Everything a form offers; `evidence` by its field."""
+    """Everything a form offers; `evidence` by its field. `usual` is the choice that stands where none was made, and
+    `empty` what is reckoned with where nothing is typed, by the path of the field."""
 
     materials: tuple[ChoiceShown, ...]
     schools: tuple[ChoiceShown, ...]
@@ -83,6 +85,8 @@ class Choices:
     mistakes: tuple[ChoiceShown, ...]
     states: tuple[ChoiceShown, ...]
     evidence: dict[str, tuple[ChoiceShown, ...]]
+    usual: dict[str, str]
+    empty: dict[str, str]
 
 
 @dataclass(frozen=True)
@@ -183,5 +187,7 @@ def choices(request: HttpRequest) -> HttpResponse:
             mistakes=tuple(ChoiceShown(code, one.name, one.check) for code, one in MISTAKES.items()),
             states=_choices(STATE_WORDS),
             evidence={field: _choices(named) for field, named in EVIDENCE.items()},
+            usual=dict(usual_choices()),
+            empty=WHERE_EMPTY,
         )
     )

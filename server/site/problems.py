@@ -13,6 +13,7 @@ from ninja import NinjaAPI
 from ninja.errors import HttpError, ValidationError
 
 from lathework.answers.values import FieldError, field_error
+from lathework.bench.entry import KINDS
 from lathework.errors import InputError, InvalidDocument
 from lathework.reader import MOST_TOLD
 from server.site.faults import KEPT, fault_of
@@ -88,6 +89,11 @@ def problem(status: int, code: str, detail: str, errors: Sequence[FieldError] = 
     return HttpResponse(orjson.dumps(told), status=status, content_type=PROBLEM_TYPE)
 
 
+_OF_AN_ACT = ("body", "payload")
+_WHICH_ACT = ("union_tag_invalid", "union_tag_not_found")
+"""What a body is refused as whose kind is no act's."""
+
+
 def _whole(text: str) -> str:
     """The same text, one that can be written: what was refused may hold half a character."""
     return text.encode("utf-8", "replace").decode("utf-8")
@@ -116,8 +122,14 @@ def csrf_failure(request: HttpRequest, reason: str = "") -> HttpResponse:
     return problem(403, "csrf", "This request did not come from the page. Reload it and try again.")
 
 
-def _field(location: tuple[Any, ...]) -> str:
-    """The path of a field from where the framework found it: ("body", "document", "title") is "title"."""
+def _field(kind: str, location: tuple[Any, ...]) -> str:
+    """The path of a field from where the framework found an error of that kind: ("body", "document", "title") is
+    "title"; an act's is named without the kind of the act, ("body", "payload", "note", "reason") is "reason"."""
+    if kind in _WHICH_ACT:
+        return "kind"
+    *_, last = location
+    if location[:-2] == _OF_AN_ACT and location[-2] in KINDS:
+        return str(last)
     skipped = {"body", "query", "path", "document", "payload", "typed"}
     return ".".join(str(part) for part in location if part not in skipped)
 
@@ -144,7 +156,8 @@ def register_problems(api: NinjaAPI) -> None:
     @api.exception_handler(ValidationError)
     def _validation(request: HttpRequest, error: ValidationError) -> HttpResponse:
         errors = [
-            FieldError(e["type"], _field(e["loc"])[:_LONGEST_FIELD], e["msg"], ()) for e in error.errors[:MOST_TOLD]
+            FieldError(e["type"], _field(e["type"], e["loc"])[:_LONGEST_FIELD], e["msg"], ())
+            for e in error.errors[:MOST_TOLD]
         ]
         told = _counted(errors, len(error.errors))
         return problem(422, "invalid", "The request does not have the expected shape.", told)

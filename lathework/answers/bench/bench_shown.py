@@ -16,6 +16,7 @@ from lathework.bench.bench import Bench, StepState, steps_of
 from lathework.bench.count import count_of
 from lathework.bench.due import Due
 from lathework.bench.gauge.die import Preset
+from lathework.bench.next_act import NextAct, before_it, ends_step, first_act, next_act
 from lathework.bench.progress import Progress
 from lathework.bench.put_down import Turn, to_do
 from lathework.cautions import Caution
@@ -32,13 +33,17 @@ from lathework.units import BothUnits, unit_word
 
 @answer
 class StepStanding:
-    """A step of the piece in hand; `zero` and `next_zero` are what to touch off at this piece, and at the next."""
+    """A step of the piece in hand; `zero` and `next_zero` are what to touch off at this piece, and at the next; `first`
+    is what the large button is for before anything is said there, null where a thread is gauged, `done` what ends it.
+    """
 
     key: str
     title: str
     state: StepState
     zero: str
     next_zero: str
+    first: NextAct | None
+    done: NextAct
 
 
 @answer
@@ -100,7 +105,9 @@ class BenchShown:
 
     `waiting` are the pieces that were put down, `begins` the number of one that may be begun beside them, `turns` where
     work goes at the ends of the holdings to come. `tried` is what a thread was gauged with last; `moves` what is opened
-    and closed to size it; `outdated` what was recorded for the step before the part was changed.
+    and closed to size it; `outdated` what was recorded for the step before the part was changed. `next` is
+    what the large button is for, null where the size that is looked at says so, or where nothing is a default; `before`
+    is what is settled at the screen before it, press by press, and no entry kept of it.
     """
 
     part: int
@@ -137,6 +144,8 @@ class BenchShown:
     asks_keeping: bool
     outdated: BothUnits | None
     drawing: SheetShown
+    before: tuple[NextAct, ...]
+    next: NextAct | None
 
 
 @answer
@@ -151,7 +160,8 @@ class SizedShown:
 
 def _standing(now: Bench, step: Operation, state: StepState) -> StepStanding:
     found = now.zeros.get(step.key)
-    return StepStanding(step.key, step.title, state, found.here if found else "", found.next if found else "")
+    zeros = (found.here, found.next) if found else ("", "")
+    return StepStanding(step.key, step.title, state, *zeros, first_act(now.plan, step), ends_step(now.plan, step))
 
 
 def _sized(told: Sized) -> SizedShown:
@@ -226,7 +236,7 @@ def bench_shown(whole: Progress) -> BenchShown:
         gauged_pieces=whole.gauged_pieces,
         steps=tuple(_standing(now, step, state) for step, state in steps_of(now)),
         step=step_shown(now.step) if now.step else None,
-        sizes=tuple(size_now_shown(size) for size in now.sizes),
+        sizes=tuple(size_now_shown(now, size) for size in now.sizes),
         hindrance=now.hindrance,
         verdict=verdict_shown(now.verdict) if now.verdict else None,
         adjusted=now.adjusted,
@@ -247,4 +257,6 @@ def bench_shown(whole: Progress) -> BenchShown:
         asks_keeping=now.asks_keeping,
         outdated=now.outdated,
         drawing=sheet_shown(_drawing(now)),
+        before=tuple(before_it(now)),
+        next=next_act(whole),
     )

@@ -6,6 +6,8 @@ from collections.abc import Iterator
 
 from lathework.answers.declared_answer import answer
 from lathework.answers.values import FigureShown, Shown, figure_shown, length_shown, maybe_shown
+from lathework.bench.bench import Bench
+from lathework.bench.next_act import NextAct, next_of
 from lathework.bench.size.judged import Judged, SizeNow
 from lathework.cutting.dimension import Measured, came_off
 from lathework.cutting.next_cut import CutState, NextCut
@@ -40,12 +42,14 @@ class ReadingShown:
 
 @answer
 class SizeNowShown:
-    """A size of the step in hand: its readings, the cut that comes next, the last reading against the class."""
+    """A size of the step in hand: its readings, the cut that comes next, the last reading against the class; `next` is
+    what the large button is for while it is looked at and nothing is typed."""
 
     measured: Measured
     readings: tuple[ReadingShown, ...]
     cut: CutShown
     judged: Judged | None
+    next: NextAct
 
 
 _WORDS: dict[tuple[CutState, bool], str] = {
@@ -70,11 +74,10 @@ def _cut(cut: NextCut, *, grows: bool) -> CutShown:
     )
 
 
-def size_now_shown(size: SizeNow) -> SizeNowShown:
+def size_now_shown(now: Bench, size: SizeNow) -> SizeNowShown:
     """A size of the step in hand, its readings, and what comes next."""
-    return SizeNowShown(
-        size.dimension.measured, tuple(_readings(size)), _cut(size.cut, grows=size.dimension.grows), size.judged
-    )
+    cut, follows = _cut(size.cut, grows=size.dimension.grows), next_of(now, size)
+    return SizeNowShown(size.dimension.measured, tuple(_readings(size)), cut, size.judged, follows)
 
 
 def _readings(size: SizeNow) -> Iterator[ReadingShown]:

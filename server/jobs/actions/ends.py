@@ -7,9 +7,10 @@ from collections.abc import Callable
 from django.db import transaction
 from django.utils import timezone
 
+from lathework.bench.acts.act import reason_of
 from lathework.errors import InputError
 from server.jobs import kept, words
-from server.jobs.actions.guard import Saw, check_open, check_saw, find_job, once, reason_of
+from server.jobs.actions.guard import Saw, check_open, check_saw, find_job, once
 from server.jobs.history import closed
 from server.jobs.models import Job
 from server.jobs.standing import readable_plans, standing

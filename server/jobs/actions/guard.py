@@ -11,8 +11,6 @@ from django.http import Http404
 from django.utils import timezone
 
 from lathework.errors import InputError
-from lathework.job.declaration import LONGEST_NOTE
-from lathework.reader import UNSTORABLE, storable
 from server.jobs.models import Act, Job
 from server.site.keys import LONGEST_ACT
 from server.site.news import NEWS
@@ -51,18 +49,6 @@ def check_open(job: Job) -> None:
     """Raises Refused for a closed job."""
     if job.closed_at is not None:
         raise Refused(InputError("closed", "job", "This job is closed. Open it again first."))
-
-
-def reason_of(text: str, field: str) -> str:
-    """A reason in words. Raises InputError on `field`."""
-    words = text.strip()
-    if not words:
-        raise InputError("empty", field, "Say why, in a few words.")
-    if len(words) > LONGEST_NOTE:
-        raise InputError("too-long", field, f"At most {LONGEST_NOTE} characters fit here; this has {len(words)}.")
-    if not storable(words):
-        raise InputError("unreadable", field, UNSTORABLE)
-    return words
 
 
 def _digest(said: Any) -> str:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import zlib
+from typing import Any
 
 import orjson
 
@@ -25,6 +26,38 @@ def plan_name(part: int) -> str:
 def drawing_name(part: int, end: int, kind: str) -> str:
     """The name of the drawing of a part's chucking `end` (both from 1) as "svg" or "dxf"."""
     return f"part-{part}-{end}.{kind}"
+
+
+_THEN: dict[str, Any] = {
+    **dict.fromkeys(("preset", "cause", "sized", "count", "next")),
+    **{name: [] for name in ("causes", "waiting", "turns", "sizes", "lessons", "before")},
+    "begins": None,
+    "tried": "",
+    "moves": "die",
+    "due": {"now": True, "piece": 1},
+    "becomes": "",
+}
+"""What the bench of a job that was closed by an earlier version does not tell."""
+_STEP_THEN: dict[str, Any] = {"dimensions": [], "inside": False, "gauges": [], "passes": [], "passes_told": ""}
+_STANDING_THEN: dict[str, Any] = {"first": None, "done": {"does": "done", "label": "Done"}}
+"""What it does not tell of the step in hand, and of every step."""
+
+
+def kept_bench(job: Job) -> dict[str, Any] | None:
+    """What the bench of a closed job answers, whatever version closed it; None where nothing is kept."""
+    kept = kept_answer(job, BENCH)
+    if not kept:
+        return None
+    told: dict[str, Any] = _THEN | orjson.loads(kept)
+    if told["verdict"]:
+        told["verdict"] = {"metal": "right" if told["verdict"]["passes"] else "unclear"} | told["verdict"]
+    if told["advice"]:
+        told["advice"] = {"again": "", "more": None} | told["advice"]
+    if told["step"]:
+        told["step"] = _STEP_THEN | told["step"]
+    told["steps"] = [_STANDING_THEN | one for one in told["steps"]]
+    told["sizes"] = [{"next": _STANDING_THEN["done"]} | one for one in told["sizes"]]
+    return told
 
 
 def _answers(now: Standing) -> dict[str, bytes]:

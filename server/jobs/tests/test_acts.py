@@ -146,3 +146,31 @@ class EntriesTellTheirStory(ApiCase):
         self.assertEqual([size["readings"] for size in now["sizes"]], [[] for _ in now["sizes"]])
         self.assertEqual(now["outdated"]["inch"], "0.3687 was measured for 0.3688; it is 0.3750 now: measure again.")
         self.assertEqual(self.get("/api/log?q=0.3687")["entries"][0]["aim"]["inch"]["text"], "0.3688")
+
+
+class ByKind(ApiCase):
+    """Each act has its own fields."""
+
+    def test_a_page_of_an_earlier_version_names_every_field(self) -> None:
+        """What it says nothing with is no field of the act, and no fault; what it says something with is."""
+        unsaid = {
+            "reading": "",
+            "verdict": "",
+            "reason": "",
+            "again": "",
+            "part": "",
+            "piece": 0,
+            "keeps": "",
+            "by": "",
+        }
+        self.assertEqual(self.record("zero", **unsaid).status_code, 200)
+        self.assertEqual(
+            self.told(self.record("done", **unsaid | {"verdict": "snug"}), 422), {"verdict": "extra_forbidden"}
+        )
+
+    def test_an_act_that_nobody_knows(self) -> None:
+        self.assertEqual(self.told(self.record("sing"), 422), {"kind": "union_tag_invalid"})
+
+    def test_what_is_wrong_is_told_beside_its_field(self) -> None:
+        self.assertEqual(self.told(self.record("turn-to", part="x" * 99), 422), {"part": "string_too_long"})
+        self.assertEqual(self.told(self.record("take-up", piece="two"), 422), {"piece": "int_parsing"})

@@ -18,7 +18,7 @@ from server.jobs.actions.documents import start_job
 from server.jobs.tests.case import ApiCase
 
 WEB = Path(settings.ROOT) / "web"
-ACTS = 45
+ACTS = 40
 
 
 class WithoutItsServer(ApiCase):
@@ -49,6 +49,8 @@ class WithoutItsServer(ApiCase):
             document(body(bore("1/4-20", depth="3/4"), bore(across="1/8", end="left"), **{"quantity": 2})),
             together(other({"quantity": 1})),
             document({**TIE_ROD, "quantity": 3, "method.batch": "holding"}),
+            # So small a tap is asked for its oil.
+            document(body(bore("6-32"), **{"material": "stainless", "quantity": 2})),
         )
         histories = []
         for seed, one in enumerate(started):
@@ -67,6 +69,8 @@ class WithoutItsServer(ApiCase):
                 said = {"step": step, "last": 0, "revision": 0, **act}
                 histories.append({**told, "said": said, "after": self.get(self.url("/bench"))})
         self.assertGreater(len(histories), 100)
+        before = {one["does"] for told in histories for one in told["before"]["before"]}
+        self.assertEqual(before, {"oil"})
         self.run_page(histories)
 
     def run_page(self, histories: list[dict[str, Any]]) -> None:

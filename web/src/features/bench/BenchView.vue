@@ -28,9 +28,9 @@ import PartDrawing from '@/shared/drawing/PartDrawing.vue'
 import ReadingsTable from '@/features/bench/ReadingsTable.vue'
 import ReasonField from '@/shared/controls/ReasonField.vue'
 import StepSentence from '@/shared/figures/StepSentence.vue'
-import { type EntryKind, useBench } from '@/features/bench/useBench'
-import { RECORD, useBenchAction } from '@/features/bench/useBenchAction'
-import { useOil } from '@/features/bench/useOil'
+import { useBench } from '@/features/bench/useBench'
+import { type Does, useBenchAction } from '@/features/bench/useBenchAction'
+import { useSettledHere } from '@/features/bench/useSettledHere'
 import { useRest } from '@/features/bench/useRest'
 import { useArrivals } from '@/features/bench/useArrivals'
 import { useBenchKeys } from '@/features/bench/useBenchKeys'
@@ -63,12 +63,6 @@ const { unit } = useUnits(() => bench.value?.unit)
 provideUnit(() => bench.value?.unit)
 const typed = ref('')
 const counting = ref(false)
-/** How many of the things that a nut may bind for were looked at, and were not it. */
-const ruled = ref(0)
-watch(
-  () => bench.value?.last,
-  () => (ruled.value = 0),
-)
 /** What was dialled before the reading, where the person says so. */
 const dialled = ref('')
 const asking = ref<'' | 'reason' | 'note' | 'close'>('')
@@ -89,30 +83,30 @@ watch(chosen, () => (dialled.value = ''))
 const askWhy = () => (asking.value = 'reason')
 /** What was closed last, by its name: it stands beside its undo until something else is done. */
 const closed = ref('')
-async function act(kind: EntryKind) {
+async function act(kind: 'zero' | 'setting' | 'done') {
   const title = bench.value?.steps.find((one) => one.state === 'now')?.title ?? ''
-  if (await record(kind)) closed.value = kind === 'done' ? title : ''
+  if (await record({ kind })) closed.value = kind === 'done' ? title : ''
 }
 async function takeBack() {
   if (await undo()) closed.value = ''
 }
-const { wanted: oil, oiled } = useOil(bench)
-const action = useBenchAction(
-  { bench, typed, ruled, size, drives, oil },
-  {
-    record: act,
-    finish,
-    read,
-    askWhy,
-    focus: () => field.value?.focus(),
-    notThat: () => (ruled.value += 1),
-    oiled,
-  },
-)
+const { settled, first, oil } = useSettledHere(bench)
+const action = useBenchAction({ bench, typed, first, size })
+const doing: Record<Does, () => unknown> = {
+  close: finish,
+  zero: () => act('zero'),
+  oil: () => (settled.value += 1),
+  'not-that': () => (settled.value += 1),
+  setting: () => act('setting'),
+  read: () => (typed.value.trim() ? read() : field.value?.focus()),
+  done: () => act('done'),
+  why: askWhy,
+}
 const rest = useRest(() => `${bench.value?.piece} ${step.value?.key} ${action.value?.label}`)
 /** What is typed is recorded at once; whatever closes something waits until its words could be read. */
 function press() {
-  if (action.value && (rest.meant() || action.value.label === RECORD)) void action.value.run()
+  const { value: next } = action
+  if (next && (rest.meant() || next.does === 'read')) void doing[next.does]()
 }
 /** Figures typed on the button are a reading. */
 function toField(event: KeyboardEvent) {
@@ -124,16 +118,16 @@ function toField(event: KeyboardEvent) {
 async function read(by = '') {
   const measured = size.value?.measured ?? ''
   const said = { reading: typed.value, dialled: dialled.value, unit: unit.value, measured, by }
-  if (!(await record('reading', said))) return
+  if (!(await record({ kind: 'reading', ...said }))) return
   // What was typed while it was on its way is the next one's.
   if (typed.value === said.reading) typed.value = ''
   if (dialled.value === said.dialled) dialled.value = ''
 }
 async function turn(part: string) {
-  if (await record('turn-to', { part })) typed.value = dialled.value = ''
+  if (await record({ kind: 'turn-to', part })) typed.value = dialled.value = ''
 }
 async function takeUp(piece: number) {
-  if (!(await record('take-up', { piece }))) return
+  if (!(await record({ kind: 'take-up', piece }))) return
   typed.value = dialled.value = asking.value = ''
 }
 async function finish() {
@@ -141,16 +135,16 @@ async function finish() {
   else await plan()
 }
 async function say(code: string, words: string) {
-  const done = code === 'close' ? await close(words) : await record('note', { reason: words })
+  const done = code === 'close' ? await close(words) : await record({ kind: 'note', reason: words })
   if (done) asking.value = ''
 }
 async function settle(how: Schemas['DispositionShown'], words: string, why: string) {
   const said = { reason: words, disposition: how.code, why }
-  if (await record(how.outcome, said)) asking.value = ''
+  if (await record({ kind: how.outcome, ...said })) asking.value = ''
 }
 function back() {
   const done = bench.value?.steps.filter((s) => s.state === 'done').at(-1)
-  if (done) void record('again', { again: done.key })
+  if (done) void record({ kind: 'again', again: done.key })
 }
 const askNote = () => (asking.value = 'note')
 watch([bench, asking], async () => {
@@ -164,10 +158,10 @@ const gauges = useGauges(bench)
 const { tried } = gauges
 const verdict = (n: number) => {
   const said = gauges.verdicts.value[n]
-  if (gauging.value && said) void record('verdict', { verdict: said.code, tried: tried.value })
+  if (gauging.value && said) void record({ kind: 'verdict', verdict: said.code, tried: tried.value })
 }
 const measured = (reading: string, wire: string, said: Unit, by = '') =>
-  record('verdict', { reading, wire, unit: said, tried: tried.value, by })
+  record({ kind: 'verdict', reading, wire, unit: said, tried: tried.value, by })
 const plan = () => router.push({ name: 'plan', params: { id: props.id } })
 useBenchKeys({
   back,
@@ -193,7 +187,7 @@ void load()
 <template>
   <div v-if="bench" class="bench" :aria-busy="busy">
     <BenchTop :bench="bench" :fixed="busy || gated || !open" @part="turn" @piece="takeUp" />
-    <BenchGate v-if="gated" :cautions="bench.unread" :busy="busy" @read="record('read')" />
+    <BenchGate v-if="gated" :cautions="bench.unread" :busy="busy" @read="record({ kind: 'read' })" />
     <template v-else-if="step">
       <BenchStep :id="id" :bench="bench" :step="step" :oil="open ? oil : ''" />
       <div class="middle">
@@ -203,14 +197,14 @@ void load()
           :bench="bench"
           :busy="busy"
           :rests="rest.resting.value"
-          :ruled="ruled"
+          :ruled="settled"
           :open="open"
           :gauges="gauges"
           :problem="problem"
-          @verdict="record('verdict', { verdict: $event, tried })"
+          @verdict="record({ kind: 'verdict', verdict: $event, tried })"
           @size="measured"
-          @was="record('cause', { cause: $event })"
-          @die="ruled = bench.causes.length"
+          @was="record({ kind: 'cause', cause: $event })"
+          @die="settled = bench.causes.length"
         />
         <div v-else>
           <div class="figures">
@@ -241,7 +235,7 @@ void load()
             :bench="bench"
             :busy="busy"
             :error="problem?.of('stands')"
-            @stands="record('setting', { stands: $event })"
+            @stands="record({ kind: 'setting', stands: $event })"
           />
         </div>
         <aside>
@@ -263,7 +257,7 @@ void load()
             <li v-for="note in step.notes" :key="note"><StepSentence :step="step" :words="note" /></li>
           </ul>
           <MeasuredThread
-            v-if="gauging && open && ruled >= bench.causes.length && gauges.verdicts.value.length"
+            v-if="gauging && open && settled >= bench.causes.length && gauges.verdicts.value.length"
             :bench="bench"
             :busy="busy"
             :reading="problem?.of('reading')"
@@ -325,7 +319,11 @@ void load()
         aria-label="Zero of the tools"
       >
         <p>Does this lathe keep a tool's zero while another tool is in?</p>
-        <BusyButton color="secondary" size="x-large" :busy="busy" @click="record('zero', { keeps: 'kept' })"
+        <BusyButton
+          color="secondary"
+          size="x-large"
+          :busy="busy"
+          @click="record({ kind: 'zero', keeps: 'kept' })"
           >Touched off; it stays</BusyButton
         >
         <BusyButton
@@ -333,7 +331,7 @@ void load()
           variant="outlined"
           size="x-large"
           :busy="busy"
-          @click="record('zero', { keeps: 'each' })"
+          @click="record({ kind: 'zero', keeps: 'each' })"
           >Touched off; again next piece</BusyButton
         >
       </div>
@@ -359,8 +357,8 @@ void load()
           type="submit"
           color="secondary"
           class="go"
-          :class="{ resting: rest.resting.value && action.label !== RECORD }"
-          :aria-disabled="(rest.resting.value && action.label !== RECORD) || undefined"
+          :class="{ resting: rest.resting.value && action.does !== 'read' }"
+          :aria-disabled="(rest.resting.value && action.does !== 'read') || undefined"
           :busy="busy"
           size="x-large"
           @pointerdown="rest.down"
@@ -378,7 +376,7 @@ void load()
         @undo="takeBack"
         @note="askNote"
         @why="askWhy"
-        @lost="record('zero-lost')"
+        @lost="record({ kind: 'zero-lost' })"
         @instruments="listening = !listening"
       />
     </footer>

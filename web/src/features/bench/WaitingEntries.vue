@@ -25,7 +25,8 @@ const { data: choices } = useChoices()
 const kindWords = (kind: string) => choices.value?.entries.find((one) => one.code === kind)?.name ?? kind
 function words({ said }: Waiting): string {
   const title = props.steps.find((step) => step.key === said.step)?.title ?? ''
-  const value = [said.reading && `${said.reading} ${said.unit ?? ''}`, said.verdict, said.reason]
+  const told = said as Partial<Record<'reading' | 'unit' | 'verdict' | 'reason', string>>
+  const value = [told.reading && `${told.reading} ${told.unit ?? ''}`, told.verdict, told.reason]
   return [title, kindWords(said.kind), ...value].filter(Boolean).join(' · ')
 }
 </script>

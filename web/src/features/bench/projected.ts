@@ -1,6 +1,7 @@
 import type { Bench, Operation, Plan, Schemas } from '@/shared/api/client'
 import type { Waiting } from '@/shared/jobs/outbox'
 
+type NextAct = Schemas['NextAct']
 type Reading = Schemas['ReadingShown'] & { waits?: boolean }
 /** A size of the step; `cut` is null while the server cannot say what comes next. */
 export interface SizeNow {
@@ -8,6 +9,7 @@ export interface SizeNow {
   readings: Reading[]
   cut: Schemas['CutShown'] | null
   judged: Schemas['SizeNowShown']['judged']
+  next: NextAct | null
 }
 /** The bench as the server told it last, with what waits on this device gone on from there. */
 export type BenchNow = Omit<Bench, 'sizes'> & { sizes: SizeNow[]; ahead: boolean }
@@ -25,8 +27,23 @@ function asTyped(typed: string, unit: string): Reading {
   }
 }
 
-const unread = (operation: Operation): SizeNow[] =>
-  operation.dimensions.map(({ measured }) => ({ measured, readings: [], cut: null, judged: null }))
+type Standing = BenchNow['steps'][number]
+const WHY: NextAct = { does: 'why', label: 'Say why, or scrap it' }
+
+const unread = (operation: Operation, { first, done }: Standing): SizeNow[] =>
+  operation.dimensions.map(({ measured }, n) => ({
+    measured,
+    readings: [],
+    cut: null,
+    judged: null,
+    next: n ? done : first,
+  }))
+/** What comes next once the zero is found: the sizes of the step say so, where it has some. */
+const afterZero = (step: Operation | null, standing: Standing | undefined): NextAct | null =>
+  step?.dimensions.length ? null : (standing?.first ?? null)
+const OIL: NextAct = { does: 'oil', label: 'Oil is on' }
+const TOUCHED: NextAct = { does: 'zero', label: 'Touched off' }
+const here = (now: BenchNow) => now.steps.find((one) => one.key === now.step?.key)
 
 /** Nothing of what the server said of the step before speaks of this one. */
 const UNSAID = {
@@ -44,13 +61,17 @@ const UNSAID = {
 
 function at(now: BenchNow, key: string | undefined, plan: Plan | null): BenchNow {
   const step = plan?.operations.find((one) => one.key === key) ?? null
+  const standing = now.steps.find((one) => one.key === key)
+  const oil: NextAct[] = step?.oil && !standing?.zero ? [OIL] : []
   return {
     ...now,
     ...UNSAID,
     steps: now.steps.map((one) => (one.key === key ? { ...one, state: 'now' } : one)),
     step,
-    sizes: step ? unread(step) : [],
-    zero: now.steps.find((one) => one.key === key)?.zero ?? '',
+    sizes: step && standing ? unread(step, standing) : [],
+    zero: standing?.zero ?? '',
+    before: oil,
+    next: standing?.zero ? TOUCHED : afterZero(step, standing),
     due: { now: true, piece: now.piece },
     drawing: (step && plan?.drawings[step.chucking - 1]) ?? now.drawing,
   }
@@ -90,7 +111,9 @@ function piece(now: BenchNow, plan: Plan | null, good: boolean): BenchNow {
   const made = { good: now.good + (good ? 1 : 0), scrapped: now.scrapped + (good ? 0 : 1) }
   const steps = now.steps.map((one) => ({ ...one, state: 'to do' as const, zero: one.next_zero }))
   const fresh = { ...now, ...made, piece: now.piece + 1, steps }
-  return made.good >= now.quantity ? { ...fresh, step: null, sizes: [] } : at(fresh, steps[0]?.key, plan)
+  return made.good >= now.quantity
+    ? { ...fresh, step: null, sizes: [], before: [], next: null }
+    : at(fresh, steps[0]?.key, plan)
 }
 
 /** The tool's zero is found: at this piece, and at those to come where the lathe keeps it. */
@@ -99,29 +122,43 @@ function touchedOff(now: BenchNow, keeps: string): BenchNow {
   const steps = now.steps.map((one) =>
     one.key === now.step?.key ? { ...one, zero: '', next_zero: stays ? '' : one.next_zero } : one,
   )
-  return { ...now, zero: '', steps, zeros_stay: stays, asks_keeping: now.asks_keeping && !keeps }
+  const next = afterZero(now.step, here(now))
+  const before = now.step?.oil ? [OIL] : []
+  return {
+    ...now,
+    ...{ zero: '', steps, before, next },
+    zeros_stay: stays,
+    asks_keeping: now.asks_keeping && !keeps,
+  }
 }
 
 function gone_on(now: BenchNow, { said }: Waiting, plan: Plan | null, passes: (code: string) => boolean) {
-  const reading = said.reading ?? ''
   switch (said.kind) {
     case 'reading': {
+      const reading = said.reading ?? ''
       const one = asTyped(reading, said.unit || now.unit)
       const sizes = now.sizes.map((size) =>
         size.measured === (said.measured || now.sizes[0]?.measured)
-          ? { ...size, readings: [...size.readings, one], cut: null, judged: null }
+          ? {
+              ...size,
+              readings: [...size.readings, one],
+              cut: null,
+              judged: null,
+              next: here(now)?.done ?? null,
+            }
           : size,
       )
       return { ...now, sizes, hindrance: '' }
     }
     case 'verdict': {
+      const reading = said.reading ?? ''
       const code = (said.verdict || 'size-in') as NonNullable<Bench['verdict']>['code']
       const good = reading !== '' || passes(code)
       const verdict = { code, words: reading, passes: good, metal: good ? 'right' : 'unclear' } as const
-      return { ...now, ...UNSAID, verdict }
+      return { ...now, ...UNSAID, verdict, before: [], next: good ? (here(now)?.done ?? null) : WHY }
     }
     case 'setting':
-      return { ...now, adjusted: true }
+      return { ...now, adjusted: true, next: null }
     case 'read':
       return { ...now, unread: [] }
     case 'zero':

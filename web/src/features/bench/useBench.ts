@@ -7,31 +7,14 @@ import { useAnswer } from '@/shared/api/useAnswer'
 import { useChoices } from '@/shared/api/useChoices'
 import { useActs } from '@/shared/jobs/useActs'
 import { useJobActs } from '@/shared/jobs/useJobActs'
-import type { Said } from '@/shared/jobs/outbox'
+import type { Act } from '@/shared/jobs/outbox'
 import { useChanged } from '@/shared/api/useNews'
 import { useReturn } from '@/shared/state/useReturn'
 
 export type Meanwhile = Schemas['Meanwhile']
-export type EntryKind = Schemas['EntryIn']['kind']
 
-const UNSAID: Omit<Said, 'step' | 'kind'> = {
-  reading: '',
-  dialled: '',
-  measured: '',
-  unit: '',
-  verdict: '',
-  reason: '',
-  again: '',
-  part: '',
-  keeps: '',
-  stands: '',
-  cause: '',
-  wire: '',
-  disposition: '',
-  why: '',
-}
 /** What only the server can do: it is told so while it is away. */
-const NEEDS_SERVER: EntryKind[] = ['again', 'turn-to', 'take-up', 'zero-lost', 'cause']
+const NEEDS_SERVER: Act['kind'][] = ['again', 'turn-to', 'take-up', 'zero-lost', 'cause']
 const AWAY = new Problem(0, 'That cannot be done while the server is away.')
 
 /** The bench of a job: where it stands, and the few things one can record. */
@@ -105,14 +88,13 @@ export function useBench(id: number) {
   const read = () => ask(client.GET('/api/jobs/{job_id}/bench', { params: { path } }))
   /** What this screen shows: an act that finds something else is refused. */
   const saw = () => ({ last: told.value?.last ?? 0, revision: told.value?.revision ?? 0 })
-  async function record(kind: EntryKind, more: Partial<Said> = {}): Promise<boolean> {
-    if (box.away.value && NEEDS_SERVER.includes(kind)) {
+  async function record(act: Act): Promise<boolean> {
+    if (box.away.value && NEEDS_SERVER.includes(act.kind)) {
       problem.value = AWAY
       return false
     }
     const before = saw()
-    const said = { ...UNSAID, ...more, ...before, kind, step: bench.value?.step?.key ?? '' }
-    const done = await box.record(said)
+    const done = await box.record({ ...act, ...before, step: bench.value?.step?.key ?? '' })
     problem.value = done ? null : box.problem.value
     if (done) meanwhile.value = null
     const refused = problem.value?.code ?? box.waiting.value[0]?.code
@@ -176,7 +158,7 @@ export function useBench(id: number) {
     record,
     undo,
     close,
-    retry: (other: Partial<Said> = {}) => box.retry(saw(), other),
+    retry: (instead?: Act) => box.retry(saw(), instead),
     throwAway: box.throwAway,
   }
 }

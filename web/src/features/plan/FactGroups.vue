@@ -37,10 +37,13 @@ const choicesOf = (fact: Fact) => {
   return fact.from && fact.from !== 'units' ? (choices.value?.[fact.from] ?? []) : []
 }
 /** What is in force: as chosen, or what stands where a job says nothing. */
-const inForce = (fact: Fact) => props.value(fact.field) || fact.usual || choicesOf(fact)[0]?.code || ''
+const inForce = (fact: Fact) =>
+  props.value(fact.field) || choices.value?.usual[fact.field] || choicesOf(fact)[0]?.code || ''
 const remark = (fact: Fact) => choicesOf(fact).find((one) => one.code === inForce(fact))?.remark ?? ''
 const empty = (fact: Fact) =>
-  fact.field === 'method.blank_fraction' ? `usual: ${props.fraction ?? ''}` : (fact.empty ?? '')
+  fact.field === 'method.blank_fraction'
+    ? `usual: ${props.fraction ?? ''}`
+    : (choices.value?.empty[fact.field] ?? fact.empty ?? '')
 function words(fact: Fact): string {
   if (fact.from) return choicesOf(fact).find((one) => one.code === inForce(fact))?.name ?? ''
   const typed = props.value(fact.field)

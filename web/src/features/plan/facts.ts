@@ -9,10 +9,8 @@ export interface Fact {
   /** Words that may run over several lines. */
   long?: boolean
   telling?: boolean
-  /** What stands where nothing is typed. */
+  /** What is shown where nothing is typed; a figure that is reckoned with then comes from the rules. */
   empty?: string
-  /** The choice that stands where none was made, when it is not the first. */
-  usual?: string
   from?:
     | 'materials'
     | 'stocks'
@@ -150,7 +148,6 @@ export const LINES: { name: string; facts: Fact[] }[] = [
         field: 'method.batch',
         label: 'Order of a batch',
         from: 'batches',
-        usual: 'piece',
         telling: true,
         asked: true,
       },
@@ -203,7 +200,7 @@ export const LINES: { name: string; facts: Fact[] }[] = [
     name: 'Lathe',
     facts: [
       { field: 'setup.machine', label: 'Lathe of the shop', from: 'machines' },
-      { field: 'setup.lathe', label: 'Weight of the lathe', from: 'lathes', usual: 'middling', asked: true },
+      { field: 'setup.lathe', label: 'Weight of the lathe', from: 'lathes', asked: true },
       {
         field: 'setup.mount',
         label: 'How the chuck sits on the spindle',
@@ -226,7 +223,6 @@ export const LINES: { name: string; facts: Fact[] }[] = [
         before: 'runs on',
         after: 'turns',
         figure: true,
-        empty: 'usual: 1',
         asked: true,
       },
       {
@@ -299,7 +295,6 @@ export const LINES: { name: string; facts: Fact[] }[] = [
         label: 'How far it cuts on past its stop',
         before: 'opens after',
         figure: true,
-        empty: 'not measured: two turns',
         asked: true,
       },
       {

@@ -21,7 +21,7 @@ const emit = defineEmits<{
 }>()
 const open = ref(false)
 
-type List = Exclude<keyof Schemas['Choices'], 'evidence' | 'gauges'>
+type List = Exclude<keyof Schemas['Choices'], 'evidence' | 'gauges' | 'usual' | 'empty'>
 const named = (list: List, code: string | undefined) =>
   props.choices[list].find((one) => one.code === code)?.name ?? ''
 /** The lathes of the shop, and the one that is named: it tells its own facts. */

@@ -60,7 +60,7 @@ const FIELDS = computed<{ key: Key; label: string; hint?: string; wide?: boolean
   { key: 'clamped', label: `Its face to the washer, ${unit.value}`, hint: 'empty: nothing' },
   { key: 'washer', label: `Washer, ${unit.value}`, hint: 'empty: none' },
   { key: 'nut', label: `Height of the nut, ${unit.value}`, hint: 'empty: the usual' },
-  { key: 'out', label: `Out of the nut, ${unit.value}`, hint: 'empty: two turns' },
+  { key: 'out', label: `Out of the nut, ${unit.value}`, hint: choices.value?.empty['repair.out'] },
   { key: 'engaged', label: `Stud screwed in, ${unit.value}`, hint: 'empty: by its strength' },
 ])
 const METALS: { key: 'metal' | 'stud_metal'; label: string }[] = [

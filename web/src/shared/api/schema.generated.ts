@@ -1718,6 +1718,38 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * AcceptIn
+         * @description The step will do as it is.
+         */
+        AcceptIn: {
+            /**
+             * Disposition
+             * @default
+             */
+            disposition?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "accept";
+            /** Last */
+            last: number;
+            /**
+             * Reason
+             * @default
+             */
+            reason?: string;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+            /**
+             * Why
+             * @default
+             */
+            why?: string;
+        };
+        /**
          * AdviceShown
          * @description What to do with the die; `middle` is the way of its middle screw, the outer ones go the other. `again` is what
          *     one says who cut the thread further, by so much `more` on the dial.
@@ -1743,6 +1775,44 @@ export interface components {
             piece: components["schemas"]["FigureShown"] | null;
             /** Recut */
             recut: boolean;
+        };
+        /**
+         * AgainIn
+         * @description A finished step is taken up once more, `again` its key; or the step in hand is done again, by its `disposition`,
+         *     with a `reason` and `why`.
+         */
+        AgainIn: {
+            /**
+             * Again
+             * @default
+             */
+            again?: string;
+            /**
+             * Disposition
+             * @default
+             */
+            disposition?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "again";
+            /** Last */
+            last: number;
+            /**
+             * Reason
+             * @default
+             */
+            reason?: string;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+            /**
+             * Why
+             * @default
+             */
+            why?: string;
         };
         /**
          * Alive
@@ -2248,6 +2318,28 @@ export interface components {
             name: string;
         };
         /**
+         * CauseIn
+         * @description What a nut was found to bind for.
+         */
+        CauseIn: {
+            /**
+             * Cause
+             * @default
+             */
+            cause?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "cause";
+            /** Last */
+            last: number;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+        };
+        /**
          * Caution
          * @description A caution: stable code, what to do, why. Source of all: practice.
          */
@@ -2315,7 +2407,8 @@ export interface components {
         };
         /**
          * Choices
-         * @description Everything a form offers; `evidence` by its field.
+         * @description Everything a form offers; `evidence` by its field. `usual` is the choice that stands where none was made, and
+         *     `empty` what is reckoned with where nothing is typed, by the path of the field.
          */
         Choices: {
             /** Batches */
@@ -2330,6 +2423,10 @@ export interface components {
             edges: components["schemas"]["ChoiceShown"][];
             /** Edges Broken */
             edges_broken: components["schemas"]["ChoiceShown"][];
+            /** Empty */
+            empty: {
+                [key: string]: string;
+            };
             /** Entries */
             entries: components["schemas"]["ChoiceShown"][];
             /** Evidence */
@@ -2390,6 +2487,10 @@ export interface components {
             thread_runs: components["schemas"]["ChoiceShown"][];
             /** Tool Zeros */
             tool_zeros: components["schemas"]["ChoiceShown"][];
+            /** Usual */
+            usual: {
+                [key: string]: string;
+            };
         };
         /**
          * ChoosingShown
@@ -2632,6 +2733,23 @@ export interface components {
             remark: string;
         };
         /**
+         * DoneIn
+         * @description The step in hand is done.
+         */
+        DoneIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "done";
+            /** Last */
+            last: number;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+        };
+        /**
          * DrawerWire
          * @description A drill whose shank serves as a wire.
          */
@@ -2683,118 +2801,9 @@ export interface components {
         };
         /**
          * EntryIn
-         * @description One thing to record. `step` is the key of the one in hand on the screen, "" when every piece was made.
-         *
-         *     `reading` is of the size of the step that is `measured`, "" for the one that drives its cuts; `dialled` is what was
-         *     dialled before the reading, in the dial's own terms, "" where nobody says. `unit` is that of a bare number, the
-         *     job's own when empty; `again` is the finished step to take up once more, `part` the id of the part to turn to,
-         *     `piece` the number of the one to take up; `keeps` whether a tool's zero stands while another tool is in; `stands`
-         *     where a die is set to, in eighths of a turn, opened above 0; `cause` what a nut was found to bind for. `disposition`
-         *     says what becomes of a step or a piece that is accepted, taken up again or scrapped with a `reason`, `why` which
-         *     mistake was made. `by` is the instrument that sent it. `tried` is what a thread was gauged with, a nut where it is
-         *     empty. A verdict with a `reading` is a thread measured: over three wires, of diameter `wire` where that is not the
-         *     step's, or by a thread micrometer.
+         * @description One thing to record: an act, by its kind.
          */
-        EntryIn: {
-            /**
-             * Again
-             * @default
-             */
-            again?: string;
-            /**
-             * By
-             * @default
-             */
-            by?: string;
-            /**
-             * Cause
-             * @default
-             */
-            cause?: string;
-            /**
-             * Dialled
-             * @default
-             */
-            dialled?: string;
-            /**
-             * Disposition
-             * @default
-             */
-            disposition?: string;
-            /**
-             * Keeps
-             * @default
-             * @enum {string}
-             */
-            keeps?: "" | "kept" | "each";
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "reading" | "verdict" | "setting" | "cause" | "done" | "accept" | "scrap" | "again" | "note" | "read" | "zero-lost" | "zero" | "turn-to" | "take-up";
-            /** Last */
-            last: number;
-            /**
-             * Measured
-             * @default
-             */
-            measured?: string;
-            /**
-             * Part
-             * @default
-             */
-            part?: string;
-            /**
-             * Piece
-             * @default 0
-             */
-            piece?: number;
-            /**
-             * Reading
-             * @default
-             */
-            reading?: string;
-            /**
-             * Reason
-             * @default
-             */
-            reason?: string;
-            /** Revision */
-            revision: number;
-            /**
-             * Stands
-             * @default
-             */
-            stands?: string;
-            /** Step */
-            step: string;
-            /**
-             * Tried
-             * @default
-             */
-            tried?: string;
-            /**
-             * Unit
-             * @default
-             * @enum {string}
-             */
-            unit?: "in" | "mm" | "";
-            /**
-             * Verdict
-             * @default
-             */
-            verdict?: string;
-            /**
-             * Why
-             * @default
-             */
-            why?: string;
-            /**
-             * Wire
-             * @default
-             */
-            wire?: string;
-        };
+        EntryIn: components["schemas"]["ReadingIn"] | components["schemas"]["VerdictIn"] | components["schemas"]["SettingIn"] | components["schemas"]["CauseIn"] | components["schemas"]["DoneIn"] | components["schemas"]["AcceptIn"] | components["schemas"]["ScrapIn"] | components["schemas"]["AgainIn"] | components["schemas"]["NoteIn"] | components["schemas"]["ReadIn"] | components["schemas"]["ZeroLostIn"] | components["schemas"]["ZeroIn"] | components["schemas"]["TurnToIn"] | components["schemas"]["TakeUpIn"];
         /**
          * EvidenceIn
          * @description Everything known of a thread, as typed; "" is not known. A bare number is in `unit`.
@@ -3550,6 +3559,8 @@ export interface components {
             asks_keeping: boolean;
             /** Becomes */
             becomes: string;
+            /** Before */
+            before: components["schemas"]["NextAct"][];
             /** Begins */
             begins: number | null;
             cause: components["schemas"]["Cause"] | null;
@@ -3583,6 +3594,7 @@ export interface components {
              * @enum {string}
              */
             moves: "die" | "head" | "tap";
+            next: components["schemas"]["NextAct"] | null;
             /** Opened Eighths */
             opened_eighths: number;
             /** Opened Words */
@@ -4377,6 +4389,19 @@ export interface components {
             what: string;
         };
         /**
+         * NextAct
+         * @description What a press does, and what the button says.
+         */
+        NextAct: {
+            /**
+             * Does
+             * @enum {string}
+             */
+            does: "close" | "zero" | "oil" | "not-that" | "setting" | "read" | "done" | "why";
+            /** Label */
+            label: string;
+        };
+        /**
          * NextShown
          * @description The next step in a sentence, with its question when there is one.
          */
@@ -4393,6 +4418,28 @@ export interface components {
             /** Typed */
             typed: string;
             under: components["schemas"]["Shown"];
+        };
+        /**
+         * NoteIn
+         * @description A note: its words are the `reason`.
+         */
+        NoteIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "note";
+            /** Last */
+            last: number;
+            /**
+             * Reason
+             * @default
+             */
+            reason?: string;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
         };
         /**
          * Notice
@@ -4734,6 +4781,67 @@ export interface components {
             meanings: string[];
         };
         /**
+         * ReadIn
+         * @description The cautions of the job's use were read.
+         */
+        ReadIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "read";
+            /** Last */
+            last: number;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+        };
+        /**
+         * ReadingIn
+         * @description A size of the step was read: the one that is `measured`, "" for the one that drives its cuts; `dialled` is what
+         *     was dialled before it, in the dial's own terms, "" where nobody says.
+         */
+        ReadingIn: {
+            /**
+             * By
+             * @default
+             */
+            by?: string;
+            /**
+             * Dialled
+             * @default
+             */
+            dialled?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "reading";
+            /** Last */
+            last: number;
+            /**
+             * Measured
+             * @default
+             */
+            measured?: string;
+            /**
+             * Reading
+             * @default
+             */
+            reading?: string;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+            /**
+             * Unit
+             * @default
+             * @enum {string}
+             */
+            unit?: "in" | "mm" | "";
+        };
+        /**
          * ReadingShown
          * @description A reading with the pass before it: what was dialled, `stated` where the person said so, and what came off; `by`
          *     the instrument that sent it.
@@ -4915,6 +5023,38 @@ export interface components {
             why: string;
         };
         /**
+         * ScrapIn
+         * @description The piece is scrapped.
+         */
+        ScrapIn: {
+            /**
+             * Disposition
+             * @default
+             */
+            disposition?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "scrap";
+            /** Last */
+            last: number;
+            /**
+             * Reason
+             * @default
+             */
+            reason?: string;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+            /**
+             * Why
+             * @default
+             */
+            why?: string;
+        };
+        /**
          * SectionIn
          * @description a stretch of the part along its axis; what a sample measured stands beside what was decided
          */
@@ -5087,6 +5227,28 @@ export interface components {
             unlike: string[];
         };
         /**
+         * SettingIn
+         * @description The die was moved as advised; or, before it runs, where it `stands`: in eighths of a turn, opened above 0.
+         */
+        SettingIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setting";
+            /** Last */
+            last: number;
+            /** Revision */
+            revision: number;
+            /**
+             * Stands
+             * @default
+             */
+            stands?: string;
+            /** Step */
+            step: string;
+        };
+        /**
          * SetupIn
          * @description the lathe and its blades
          */
@@ -5257,7 +5419,8 @@ export interface components {
         };
         /**
          * SizeNowShown
-         * @description A size of the step in hand: its readings, the cut that comes next, the last reading against the class.
+         * @description A size of the step in hand: its readings, the cut that comes next, the last reading against the class; `next` is
+         *     what the large button is for while it is looked at and nothing is typed.
          */
         SizeNowShown: {
             cut: components["schemas"]["CutShown"];
@@ -5267,6 +5430,7 @@ export interface components {
              * @enum {string}
              */
             measured: "diameter" | "far-end" | "length" | "width" | "bore" | "depth" | "over-flat" | "across-flats" | "chamfer" | "mouth" | "run-out";
+            next: components["schemas"]["NextAct"];
             /** Readings */
             readings: components["schemas"]["ReadingShown"][];
         };
@@ -5593,9 +5757,12 @@ export interface components {
         };
         /**
          * StepStanding
-         * @description A step of the piece in hand; `zero` and `next_zero` are what to touch off at this piece, and at the next.
+         * @description A step of the piece in hand; `zero` and `next_zero` are what to touch off at this piece, and at the next; `first`
+         *     is what the large button is for before anything is said there, null where a thread is gauged, `done` what ends it.
          */
         StepStanding: {
+            done: components["schemas"]["NextAct"];
+            first: components["schemas"]["NextAct"] | null;
             /** Key */
             key: string;
             /** Next Zero */
@@ -5710,6 +5877,28 @@ export interface components {
             document: components["schemas"]["JobDocument"];
             /** Figures */
             figures: components["schemas"]["FigureShown"][];
+        };
+        /**
+         * TakeUpIn
+         * @description The piece in hand is put down, and that of another number taken up.
+         */
+        TakeUpIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "take-up";
+            /** Last */
+            last: number;
+            /**
+             * Piece
+             * @default 0
+             */
+            piece?: number;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
         };
         /**
          * TakenBy
@@ -5926,6 +6115,28 @@ export interface components {
             step: string;
         };
         /**
+         * TurnToIn
+         * @description The `part` of that id is taken up out of turn.
+         */
+        TurnToIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "turn-to";
+            /** Last */
+            last: number;
+            /**
+             * Part
+             * @default
+             */
+            part?: string;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+        };
+        /**
          * TurnsShown
          * @description How many turns, by how much one press counts on, what is done on the way; under power at which speeds.
          */
@@ -6039,6 +6250,55 @@ export interface components {
             text?: string;
         };
         /**
+         * VerdictIn
+         * @description What a thread said to what it was `tried` with, a nut where that is empty. With a `reading` it is measured: over
+         *     three wires, of diameter `wire` where that is not the step's, or by a thread micrometer.
+         */
+        VerdictIn: {
+            /**
+             * By
+             * @default
+             */
+            by?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "verdict";
+            /** Last */
+            last: number;
+            /**
+             * Reading
+             * @default
+             */
+            reading?: string;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+            /**
+             * Tried
+             * @default
+             */
+            tried?: string;
+            /**
+             * Unit
+             * @default
+             * @enum {string}
+             */
+            unit?: "in" | "mm" | "";
+            /**
+             * Verdict
+             * @default
+             */
+            verdict?: string;
+            /**
+             * Wire
+             * @default
+             */
+            wire?: string;
+        };
+        /**
          * VerdictShown
          * @description What a thread said when it was gauged, and how much metal there is on it.
          */
@@ -6132,6 +6392,45 @@ export interface components {
             range: components["schemas"]["FigureShown"][];
             /** Serves */
             serves: boolean;
+        };
+        /**
+         * ZeroIn
+         * @description The tool of the step was touched off; `keeps` is whether its zero stays while another tool is in.
+         */
+        ZeroIn: {
+            /**
+             * Keeps
+             * @default
+             */
+            keeps?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "zero";
+            /** Last */
+            last: number;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
+        };
+        /**
+         * ZeroLostIn
+         * @description No zero stands any more.
+         */
+        ZeroLostIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "zero-lost";
+            /** Last */
+            last: number;
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: string;
         };
     };
     responses: never;

@@ -3,14 +3,18 @@ import { computed, ref } from 'vue'
 import type { Bench, Schemas } from '@/shared/api/client'
 import { newKey } from '@/shared/jobs/useActs'
 
-export type Said = Omit<Schemas['EntryIn'], 'last' | 'revision'>
 export type Saw = Schemas['SawIn']
+type EachWithout<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never
+/** One thing to record: what is said with it depends on its kind. */
+export type Act = EachWithout<Schemas['EntryIn'], 'last' | 'revision' | 'step'>
+/** The same as it is sent: at which step of the screen, over which job. */
+export type Said = Act & Saw & { step: string }
 
 /** An entry that is kept on this device until the server has it on its disk. */
 export interface Waiting {
   /** Sent with it however often it is sent: it is done once. */
   key: string
-  said: Saw & Said
+  said: Said
   /** When it was recorded, ms since 1970. */
   at: number
   /** Why the server did not take it; "" while it was not refused. */
@@ -71,7 +75,7 @@ function keep(job: number, list: Waiting[]) {
 const of = (job: number): Waiting[] => fresh()[job] ?? []
 
 /** Puts an entry at the end of what waits for a job. */
-export function put(job: number, said: Saw & Said) {
+export function put(job: number, said: Said) {
   keep(job, [...of(job), { key: newKey(), said, at: Date.now(), refused: '', code: '' }])
 }
 
@@ -95,14 +99,12 @@ export function refuse(job: number, key: string, refused: string, code: string) 
   )
 }
 
-/** The first one once more, with a key of its own: as something `else`, where the person says so. */
-export function again(job: number, saw: Saw, other: Partial<Said> = {}) {
+/** The first one once more, with a key of its own: as another act, where the person says so. */
+export function again(job: number, saw: Saw, instead?: Act) {
   const [first, ...others] = of(job)
-  if (first)
-    keep(job, [
-      { ...first, key: newKey(), said: { ...first.said, ...other, ...saw }, refused: '', code: '' },
-      ...others,
-    ])
+  if (!first) return
+  const said = { ...(instead ?? first.said), step: first.said.step, ...saw }
+  keep(job, [{ ...first, key: newKey(), said, refused: '', code: '' }, ...others])
 }
 
 export const drop = (job: number, key: string) =>

@@ -1,7 +1,17 @@
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 
 import { asProblem, ask, type Bench, client, Problem } from '@/shared/api/client'
-import { again, drop, put, refuse, type Said, type Saw, sent, waitingOf } from '@/shared/jobs/outbox'
+import {
+  type Act,
+  again,
+  drop,
+  put,
+  refuse,
+  type Said,
+  type Saw,
+  sent,
+  waitingOf,
+} from '@/shared/jobs/outbox'
 
 /** How long an answer is waited for; a network that swallows requests is no answer (ms). */
 const PATIENCE_MS = 8000
@@ -82,13 +92,13 @@ export function useOutbox(job: number, took: (now: Bench) => void, onScreen = tr
   }
 
   /** Records: kept first, then sent. False where the server refused it, or another is under way. */
-  function record(said: Saw & Said): Promise<boolean> {
+  function record(said: Said): Promise<boolean> {
     if (busy.value && !away.value) return Promise.resolve(false)
     put(job, said)
     return busy.value ? Promise.resolve(true) : flush()
   }
-  const retry = (saw: Saw, other: Partial<Said> = {}) => {
-    again(job, saw, other)
+  const retry = (saw: Saw, instead?: Act) => {
+    again(job, saw, instead)
     return flush()
   }
   const throwAway = (key: string) => {

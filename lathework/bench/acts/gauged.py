@@ -1,0 +1,33 @@
+"""A thread, gauged or measured."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import ClassVar
+
+from lathework.bench.acts.act import At, Measured
+from lathework.bench.entry import Entry, Kind
+from lathework.bench.gauge import said
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Verdict(Measured):
+    """What a thread said to what it was `tried` with, a nut where that is empty. With a `reading` it is measured: over
+    three wires, of diameter `wire` where that is not the step's, or by a thread micrometer."""
+
+    kind: ClassVar[Kind] = "verdict"
+    verdict: str = ""
+    tried: str = ""
+    wire: str = ""
+
+    def entry(self, at: At) -> Entry:
+        """The verdict. Raises InputError on "verdict", "tried", "reading", "wire" or "by"."""
+        bench = at.bench
+        if not self.reading.strip():
+            return said.verdict_entry(bench, self.verdict, self.tried)
+        size = at.length(self.reading, self.unit, "reading")
+        within_mm = at.strays(size.mm)
+        if self.tried == "thread-micrometer":
+            return self.sent(said.anvils_entry(bench, size, within_mm))
+        wire = at.length(self.wire, self.unit, "wire") if self.wire.strip() else None
+        return self.sent(said.wires_entry(bench, size, wire, within_mm))
