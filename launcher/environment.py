@@ -12,10 +12,12 @@ import sysconfig
 from collections.abc import Iterable, Mapping, Sequence
 from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
+from typing import Literal
 
 from launcher.messages import say, stop
 from server.store import FOLDER_MODE
 
+Environment = Literal["run", "dev", "mutants"]
 ROOT = Path(__file__).resolve().parent.parent
 HOME = ROOT / ".conch"
 WEB = ROOT / "web"
@@ -119,18 +121,17 @@ def npm() -> str:
     return shutil.which("npm") or stop("needs npm to build the page; none was found")
 
 
-def venv_python(*, dev: bool = False) -> Path:
-    """The environment's Python, with the locked requirements installed."""
+def venv_python(name: Environment = "run") -> Path:
+    """The Python of an environment, with its locked requirements installed."""
     check_python()
     if INSTALLED:
         return Path(sys.executable)
     make_folder(HOME)
-    name = "dev" if dev else "run"
     folder = HOME / f"python-{name}"
     python = in_venv(folder, "python")
     locked = ROOT / "requirements" / f"{name}.txt"
     stamp = folder / "stamp"
-    digest = _digest([locked, REFERENCE] if dev else [locked])
+    digest = _digest([locked] if name == "run" else [locked, REFERENCE])
     if python.exists() and _fresh(stamp, digest):
         return python
     say(f"Installing the Python packages ({name}); about a minute, once ...")
@@ -138,7 +139,7 @@ def venv_python(*, dev: bool = False) -> Path:
     _run([sys.executable, "-m", "venv", folder], "making the Python environment")
     install: list[str | Path] = [python, "-m", "pip", "install", "--quiet", "--disable-pip-version-check"]
     _run([*install, "--require-hashes", "-r", locked], "installing the Python packages")
-    if dev:
+    if name != "run":
         _run([*install, "--no-deps", "--require-hashes", "-r", REFERENCE], "installing the reference tables")
     stamp.write_text(digest, encoding="ascii")
     return python
@@ -186,7 +187,7 @@ def prepared(*, dev: bool = False) -> Path:
         return venv_python()
     with ThreadPoolExecutor() as pool:
         page = pool.submit(node_modules)
-        python = venv_python(dev=dev)
+        python = venv_python("dev" if dev else "run")
         venv_python()
         page.result()
     built_page()

@@ -13,6 +13,7 @@ from tests.campaign.door import bodies, pictures, strangers
 from tests.campaign.fuzz import fuzz
 from tests.campaign.kills import cuts, kills
 from tests.campaign.load import load
+from tests.campaign.mutants import mutants
 from tests.campaign.parts import parts
 from tests.campaign.plans import plans
 from tests.campaign.pythons import pythons
@@ -25,6 +26,7 @@ COUNTS = (
     ("requests", 100_000, "odd requests"),
     ("parts", 2_000, "random parts of each kind that are made on the tests' own lathe"),
     ("plans", 7_000, "random jobs, each plan done on the tests' own lathe"),
+    ("mutants", 300, "faults put into the program, for its tests to notice"),
     ("minutes", 120, "of a mixed load by eight people"),
     ("seed", 1, "of everything that is drawn"),
 )
@@ -55,6 +57,8 @@ def _figures(options: argparse.Namespace, failed: list[str]) -> Iterator[tuple[s
         yield from parts(options.parts).items()
     if options.plans:
         yield from plans(options.plans, options.seed).items()
+    if options.mutants:
+        yield from mutants(options.mutants, options.seed).items()
     if options.minutes:
         yield from load(options.minutes * 60, options.seed).items()
 

@@ -1,0 +1,206 @@
+"""Faults put into the program one at a time: whether its tests notice. Run by `mutants` in an environment of its own.
+
+What is put in comes from cosmic-ray's operators; which tests run a line, from coverage's contexts. Of every fault that
+changes more than an annotation or a decorator so many are drawn, and each is tried on the tests that run its line,
+those that run the least besides it first.
+"""
+
+from __future__ import annotations
+
+import argparse
+import ast
+import os
+import random
+import subprocess
+import sys
+import time
+from collections import Counter, defaultdict
+from collections.abc import Iterator, Sequence
+from concurrent.futures import ThreadPoolExecutor
+from dataclasses import dataclass
+from pathlib import Path
+from queue import Queue
+
+from cosmic_ray.ast import ast_nodes, get_ast
+from cosmic_ray.mutating import mutate_code
+from cosmic_ray.plugins import get_operator, operator_names
+from coverage import CoverageData
+
+ROOMS = (
+    *("lathework/cutting", "lathework/bench", "lathework/dies", "lathework/methods", "lathework/planning/steps"),
+    "server/jobs/actions",
+)
+"""Where faults are put."""
+LABELS = ("lathework", "server.jobs.tests.test_acts", "server.jobs.tests.test_bench", "server.jobs.tests.test_jobs")
+OPERATORS = (
+    *("ReplaceComparisonOperator", "ReplaceBinaryOperator", "ReplaceUnaryOperator", "NumberReplacer"),
+    *("ReplaceTrueWithFalse", "ReplaceFalseWithTrue", "ReplaceAndWithOr", "ReplaceOrWithAnd", "AddNot"),
+    *("ReplaceBreakWithContinue", "ReplaceContinueWithBreak", "ZeroIterationForLoop"),
+)
+"""Those whose faults are a person's slips, by how their names begin."""
+LONGEST_S, MOST_TESTS = 120, 150
+"""How long the tests of one fault may take, in seconds, and how many of them are run."""
+
+
+@dataclass(frozen=True)
+class Fault:
+    """One fault: where, which, and the source with it."""
+
+    file: str
+    line: int
+    operator: str
+    source: str
+    was: str
+    now: str
+
+    def __str__(self) -> str:
+        return f"{self.file}:{self.line} {self.was} -> {self.now}"
+
+
+class _Bare(ast.NodeTransformer):
+    """A module without what no run of it meets: annotations, decorators, words about things."""
+
+    def visit_FunctionDef(self, node: ast.FunctionDef) -> ast.AST:
+        node.decorator_list, node.returns = [], None
+        return self.generic_visit(node)
+
+    def visit_ClassDef(self, node: ast.ClassDef) -> ast.AST:
+        node.decorator_list = []
+        return self.generic_visit(node)
+
+    def visit_arg(self, node: ast.arg) -> ast.AST:
+        node.annotation = None
+        return node
+
+    def visit_AnnAssign(self, node: ast.AnnAssign) -> ast.AST:
+        node.annotation = ast.Constant(None)
+        return self.generic_visit(node)
+
+
+def _bare(source: str) -> str:
+    return ast.dump(_Bare().visit(ast.parse(source)))
+
+
+def faults_of(root: Path, file: str) -> Iterator[Fault]:
+    """Every fault that can be put into a file, and means something."""
+    source = (root / file).read_text(encoding="utf-8")
+    lines, bare = source.splitlines(), _bare(source)
+    for name in operator_names():
+        if not name.partition("/")[2].startswith(OPERATORS):
+            continue
+        operator = get_operator(name)()
+        places = [at for node in ast_nodes(get_ast(source)) for at in operator.mutation_positions(node)]
+        for occurrence, (start, _) in enumerate(places):
+            changed = mutate_code(source, operator, occurrence)
+            if changed is None:
+                continue
+            try:
+                if _bare(changed) == bare:
+                    continue
+            except SyntaxError:
+                continue
+            number = next(
+                n for n, (one, other) in enumerate(zip(lines, changed.splitlines(), strict=False)) if one != other
+            )
+            was, now = lines[number].strip(), changed.splitlines()[number].strip()
+            yield Fault(file, start[0], name, changed, was, now)
+
+
+def _environment(root: Path, data: Path) -> dict[str, str]:
+    quiet = {"PYTHONDONTWRITEBYTECODE": "1", "CI": "1", "CONCH_DATA": str(data)}
+    return {**os.environ, **quiet, "PYTHONPATH": str(root)}
+
+
+def _tests(labels: Sequence[str]) -> list[str]:
+    return ["server/manage.py", "test", "--testrunner", "tests.runner.TimedRunner", "--failfast", *labels]
+
+
+def covered(root: Path, data: Path) -> tuple[dict[tuple[str, int], set[str]], Counter[str]]:
+    """Which tests run each line of the rooms, and how many lines each test runs."""
+    options = root / "mutants.coveragerc"
+    options.write_text(f"[run]\ndynamic_context = test_function\nsource = {','.join(ROOMS)}\n", encoding="utf-8")
+    out = data / "coverage"
+    command = [sys.executable, "-m", "coverage", "run", f"--rcfile={options}", f"--data-file={out}", *_tests(LABELS)]
+    subprocess.run(command, cwd=root, env=_environment(root, data), stdout=sys.stderr, check=True)
+    found = CoverageData(str(out))
+    found.read()
+    by_line: dict[tuple[str, int], set[str]] = defaultdict(set)
+    weights: Counter[str] = Counter()
+    for file in found.measured_files():
+        name = str(Path(file).relative_to(root))
+        for line, contexts in found.contexts_by_lineno(file).items():
+            tests = {context for context in contexts if context}
+            by_line[name, line] |= tests
+            weights.update(tests)
+    return by_line, weights
+
+
+def _tests_of(fault: Fault, by_line: dict[tuple[str, int], set[str]], weights: Counter[str]) -> list[str]:
+    """The tests that may notice a fault, the narrowest first; those of its whole file where its line runs at import."""
+    known = by_line.get((fault.file, fault.line)) or {
+        test for (file, _), tests in by_line.items() if file == fault.file for test in tests
+    }
+    return sorted(known, key=lambda test: (weights[test], test))[:MOST_TESTS]
+
+
+def noticed(root: Path, data: Path, fault: Fault, tests: Sequence[str]) -> bool:
+    """Whether some test fails, or hangs, with the fault."""
+    if not tests:
+        return False
+    file = root / fault.file
+    before = file.read_text(encoding="utf-8")
+    file.write_text(fault.source, encoding="utf-8")
+    own = all(test.startswith("lathework.") for test in tests)
+    command = [sys.executable, *(["-m", "unittest", "-f", *tests] if own else _tests(tests))]
+    try:
+        done = subprocess.run(
+            command, cwd=root, env=_environment(root, data), capture_output=True, timeout=LONGEST_S, check=False
+        )
+    except subprocess.TimeoutExpired:
+        return False
+    finally:
+        file.write_text(before, encoding="utf-8")
+    return done.returncode != 0
+
+
+def main() -> None:
+    """Draw faults, try each, print those that nobody noticed, and how many of each room were."""
+    parser = argparse.ArgumentParser()
+    parser.add_argument("roots", type=Path, nargs="+", help="clones of the program to put faults into")
+    parser.add_argument("--count", type=int, required=True)
+    parser.add_argument("--seed", type=int, required=True)
+    options = parser.parse_args()
+    roots: list[Path] = options.roots
+    data = [root.parent / f"{root.name}-data" for root in roots]
+    for folder in data:
+        folder.mkdir()
+    files = [str(file.relative_to(roots[0])) for room in ROOMS for file in sorted((roots[0] / room).rglob("*.py"))]
+    files = [file for file in files if "/tests/" not in file]
+    every = [fault for file in files for fault in faults_of(roots[0], file)]
+    drawn = random.Random(options.seed).sample(every, min(options.count, len(every)))
+    print(f"{len(every)} faults can be put in; {len(drawn)} are", file=sys.stderr, flush=True)
+    by_line, weights = covered(roots[0], data[0])
+    places: Queue[int] = Queue()
+    for number in range(len(roots)):
+        places.put(number)
+
+    def tried(fault: Fault) -> bool:
+        place, began = places.get(), time.monotonic()
+        try:
+            return noticed(roots[place], data[place], fault, _tests_of(fault, by_line, weights))
+        finally:
+            places.put(place)
+            print(f"{time.monotonic() - began:5.1f} s  {fault}", file=sys.stderr, flush=True)
+
+    with ThreadPoolExecutor(len(roots)) as pool:
+        caught = list(pool.map(tried, drawn))
+    for room in ROOMS:
+        own = [found for fault, found in zip(drawn, caught, strict=True) if fault.file.startswith(f"{room}/")]
+        print(f"room {room} {sum(own)} {len(own)}")
+    for fault, found in zip(drawn, caught, strict=True):
+        if not found:
+            print(f"lives {fault}")
+
+
+if __name__ == "__main__":
+    main()
