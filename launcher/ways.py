@@ -40,7 +40,7 @@ def _kit(file: str) -> tuple[Owned, ...]:
 
 def _machine(things: tuple[Owned, ...]) -> Machine:
     """The only lathe of a kit; a usual one where there is none, or several."""
-    lathes = [one for one in things if isinstance(one, OwnLathe) and one.at_hand]
+    lathes = [thing for thing in things if isinstance(thing, OwnLathe) and thing.at_hand]
     if len(lathes) != 1:
         return Machine()
     own = lathes[0]

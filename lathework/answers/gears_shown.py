@@ -135,7 +135,7 @@ def _train_shown(told: Geared, train: Train) -> TrainShown:
         train.words,
         train.off == 0,
         train.meshes,
-        tuple(figure_shown(one) for one in told.errors(train)),
+        tuple(figure_shown(error) for error in told.errors(train)),
         nuts.words,
         nuts.lines if nuts.every != 1 else (),
         sheet_shown(train_sheet(train)),

@@ -96,7 +96,10 @@ def _drawn(document: Json, frame: Frame) -> SheetShown | None:
 def design_shown(design: Design, *, narrow: bool = False) -> DesignShown:
     """A designed holder; `narrow` is for a screen as wide as a phone."""
     frame, room = (BELOW, assembly.BELOW) if narrow else (BESIDE, assembly.BESIDE)
-    dimensions = tuple(DimensionedShown(figure_shown(one.figure), one.why, one.field) for one in design.dimensions)
+    dimensions = tuple(
+        DimensionedShown(figure_shown(dimension.figure), dimension.why, dimension.field)
+        for dimension in design.dimensions
+    )
     together, apart = (
         sheet_shown(assembly.assembly(design.lying, design.title, room, apart=apart)) for apart in (False, True)
     )

@@ -75,7 +75,7 @@ def _sides(sheet: Sheet) -> tuple[float, float, float, float]:
 
 
 def _stamp(start: Start, *more: Path) -> Sheet:
-    finish = next(one.finish for one in BEGINNINGS if one.code == start)
+    finish = next(beginning.finish for beginning in BEGINNINGS if beginning.code == start)
     typed = assumed(Typed(start, "mm", thread=COARSE, threaded="28" if start == "body" else "", finish=finish))
     plan = make_plan(read_document(new_document(typed, None, None)).parts[0])
     sheet = part_alone(plan, STAMP, lambda _: False)

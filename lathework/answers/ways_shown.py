@@ -130,7 +130,7 @@ def _choosing(told: Choosing, plan: Plan) -> ChoosingShown:
 def ways_shown(told: tuple[Choosing, ...], plan: Plan) -> WaysShown:
     """The ways of every thread of a plan."""
     asked = tuple(
-        SchoolShown(one.question, one.here, one.why, one.chosen, one.agrees, one.field, one.value)
-        for one in schools(plan)
+        SchoolShown(school.question, school.here, school.why, school.chosen, school.agrees, school.field, school.value)
+        for school in schools(plan)
     )
     return WaysShown(tuple(_choosing(one, plan) for one in told), asked, plan.job.method.because)

@@ -166,7 +166,9 @@ def _die_id(plan: Plan, step: Operation | None) -> str:
     if step is not None and step.thread is not None:
         return die_of(plan, step.key)
     first = plan.job.part.thread
-    return next((one.die for one in plan.job.part.sections if first is not None and one.thread == first), "")
+    return next(
+        (section.die for section in plan.job.part.sections if first is not None and section.thread == first), ""
+    )
 
 
 def _thread_of(plan: Plan, step: Operation | None) -> str:
@@ -199,7 +201,7 @@ def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts, placed: Collect
         gauged_pieces=tally.gauged,
         done=frozenset(tally.done),
         step=step,
-        sizes=tuple(size_now(plan, step, tally, one, cuts) for one in step.dimensions) if step else (),
+        sizes=tuple(size_now(plan, step, tally, dimension, cuts) for dimension in step.dimensions) if step else (),
         verdict=verdict,
         adjusted=key in tally.adjusted,
         advice=advised(plan, step, verdict, tally, trials) if step and thread and verdict else None,

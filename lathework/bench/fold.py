@@ -144,7 +144,7 @@ def _of_the_part(state: State, tally: Tally, entry: Entry, steps: Steps) -> list
         events += _step_entry(tally, entry, steps.get(entry.step))
     elif entry.kind == "again" and in_hand:
         tally.done.discard(entry.step)
-        for own in [one for one in tally.readings if one.startswith(f"{entry.step} ")]:
+        for own in [reading for reading in tally.readings if reading.startswith(f"{entry.step} ")]:
             del tally.readings[own]
         if entry.word:
             # Done again, it is gauged again.

@@ -130,7 +130,7 @@ def _of_a_piece(told: Mapping[str, Any]) -> dict[str, Any]:
     return (
         {name: told[name] for name in ("verdicts", "causes", "blanks")}
         | {name: set(told[name]) for name in ("done", "adjusted", "moved_for")}
-        | {"readings": {step: [Reading(**one) for one in rows] for step, rows in told["readings"].items()}}
+        | {"readings": {step: [Reading(**row) for row in rows] for step, rows in told["readings"].items()}}
         | {"sizes": {step: ThreadSize(**one) for step, one in told["sizes"].items()}}
         | {"outdated": {step: Outdated(**one) for step, one in told["outdated"].items()}}
     )
@@ -143,9 +143,9 @@ def tally_of(kept: Mapping[str, Any]) -> Tally:
         | _of_a_piece(kept)
         | {"aside": {int(piece): InHand(**_of_a_piece(one)) for piece, one in kept["aside"].items()}}
         | {"read": set(kept["read"]), "placed": set(kept.get("placed", ()))}
-        | {"passes": {step: [PassMade(**one) for one in rows] for step, rows in kept["passes"].items()}}
+        | {"passes": {step: [PassMade(**row) for row in rows] for step, rows in kept["passes"].items()}}
         | {"gauged_at": {step: tuple(pair) for step, pair in kept["gauged_at"].items()}}
-        | {"trials": {die: [Trial(**one) for one in rows] for die, rows in kept["trials"].items()}}
+        | {"trials": {die: [Trial(**row) for row in rows] for die, rows in kept["trials"].items()}}
     )
 
 

@@ -69,13 +69,13 @@ def agreeing(passes: Sequence[PassMade]) -> tuple[PassMade, ...]:
     What came off is near what their middle ratio says, or near all that was dialled while there are fewer than three.
     Source: practice.
     """
-    ratios = sorted(one.came_off_mm / one.dialled_mm for one in passes)
+    ratios = sorted(cut.came_off_mm / cut.dialled_mm for cut in passes)
     middle = ratios[len(ratios) // 2] if len(ratios) >= SOME else 1.0
     middle = min(max(middle, 1 - STRAYS), 1 + STRAYS)
     return tuple(
-        one
-        for one in passes
-        if abs(one.came_off_mm - middle * one.dialled_mm) <= STRAYS * one.dialled_mm + STRAYS_FLOOR_MM
+        cut
+        for cut in passes
+        if abs(cut.came_off_mm - middle * cut.dialled_mm) <= STRAYS * cut.dialled_mm + STRAYS_FLOOR_MM
     )
 
 

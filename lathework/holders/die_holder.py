@@ -48,7 +48,7 @@ _ENDS: tuple[tuple[Edge, str], ...] = (("right", "die"), ("left", "other die"))
 
 
 def _long(pockets: Sequence[Pocket], swallows: Length, bar: Length, unit: LengthUnit) -> Figure:
-    deep = fsum(one.deep.value for one in pockets)
+    deep = fsum(pocket.deep.value for pocket in pockets)
     longest, thick = convert(swallows.value, swallows.unit, unit), convert(bar.value, bar.unit, unit)
     return Figure(
         "long",
@@ -137,14 +137,14 @@ def die_holder(
     guide_mm, slides = convert(guide.value, unit, "mm"), convert(bar.mm, "mm", unit)
     ends = zip(dies, _ENDS, strict=False)
     pockets = [Pocket(across, thick, guide_mm, unit, end, word) for (across, thick), (end, word) in ends]
-    widest = max((one.across for one in pockets), key=lambda size: size.mm)
+    widest = max((pocket.across for pocket in pockets), key=lambda size: size.mm)
     long = own.of("long", _long(pockets, longest, bar, unit))
     across = own.of("across", _across(widest, unit))
     body = (_slips(across, thread, metal, unit), *_body(guide, long, across, widest, unit))
     *_, wall, stock = (one.figure for one in body)
     keyed = convert(key.value, key.unit, unit) if key is not None else None
-    windows = [told for one in pockets for told in _windows(one, across)]
-    title = f"Die holder, {' and '.join(one.across.typed for one in pockets)}"
+    windows = [told for pocket in pockets for told in _windows(pocket, across)]
+    title = f"Die holder, {' and '.join(pocket.across.typed for pocket in pockets)}"
     document = holder_job(
         title,
         fits="die, and the bar it slides on",
@@ -155,18 +155,18 @@ def die_holder(
                 stock.value,
                 (Turned(across.value, long.value),),
                 (
-                    *(hole for one in pockets for hole in one.holes),
-                    *(hole for one in pockets for hole in one.screw_holes(across, long)),
+                    *(hole for pocket in pockets for hole in pocket.holes),
+                    *(hole for pocket in pockets for hole in pocket.screw_holes(across, long)),
                     *(hole for _, hole in windows),
                     Bored(slides, "close-running", slides, key=keyed),
                 ),
-                afterwards=" ".join(one.screws for one in pockets),
+                afterwards=" ".join(pocket.screws for pocket in pockets),
             ),
         ),
         becomes=_becomes(*dies[0]),
     )
     dimensions = (
-        *(told for one in pockets for told in one.dimensions),
+        *(told for pocket in pockets for told in pocket.dimensions),
         *(told for told, _ in windows),
         *body,
         *_key_told(key, bar, unit),

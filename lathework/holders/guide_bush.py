@@ -46,7 +46,7 @@ def usual_blank(thread: Thread, metal: Material) -> float:
     """The blank that a thread is turned to in a metal, in millimetres: its major where no class tells."""
     limits = external_limits(thread)
     choices = blank_choices(thread, limits.major if limits is not None else None, metal.blank_fraction)
-    own = next((one.diameter.value for one in choices if one.school == "pitch-fraction"), thread.major)
+    own = next((choice.diameter.value for choice in choices if choice.school == "pitch-fraction"), thread.major)
     return convert(own, thread.unit, "mm")
 
 

@@ -67,7 +67,7 @@ def _screwed(torque: Figure, arm_mm: float, ring_mm: float, unit: LengthUnit) ->
     and that it bends."""
     bent = 1000 * torque.value / 2 * max(0.0, 1 - ring_mm / 2 / arm_mm)
     threads = [read_designation(name) for name in HANDLES[unit]]
-    bears = [one for one in threads if 32 * bent / (math.pi * one.minor_mm**3) <= BENDS_AT]
+    bears = [thread for thread in threads if 32 * bent / (math.pi * thread.minor_mm**3) <= BENDS_AT]
     return (bears[0], False) if bears else (threads[-1], True)
 
 

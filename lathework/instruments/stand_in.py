@@ -58,7 +58,7 @@ class StandIn:
             self._at[axis] += max(-most, min(most, left))
 
     def _slide(self, axis: str) -> Axis:
-        found = next((one for one in _SLIDES if one == axis), None)
+        found = next((slide for slide in _SLIDES if slide == axis), None)
         if found is None:
             raise InputError("unknown-choice", "axis", "This readout has X and Z.", _SLIDES)
         return found

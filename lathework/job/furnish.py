@@ -29,7 +29,7 @@ _SAID = ("mount", "tools")
 
 def _rack(things: Sequence[Owned]) -> str:
     """The drills at hand as a list; "" where the shop has none, or more than a list holds."""
-    sizes = dict.fromkeys(one.size.typed for one in things if isinstance(one, ShopDrill) and one.at_hand)
+    sizes = dict.fromkeys(thing.size.typed for thing in things if isinstance(thing, ShopDrill) and thing.at_hand)
     rack = ", ".join((IN_RACKS, *sizes)) if sizes else ""
     return rack if len(rack) <= LONGEST_RACK else ""
 
@@ -61,7 +61,7 @@ def typed_of(length: Length) -> str:
 
 def _on(setup: Json, things: Sequence[Owned], *, fresh: bool) -> Json:
     """A set-up on its lathe; a fresh one on the only lathe there is, where none is named."""
-    lathes = {one.id: one for one in things if isinstance(one, OwnLathe)}
+    lathes = {thing.id: thing for thing in things if isinstance(thing, OwnLathe)}
     at_hand = [one for one in lathes.values() if one.at_hand]
     named = lathes.get(str(setup.get("machine") or ""))
     if named is None and fresh and len(at_hand) == 1:
@@ -75,7 +75,7 @@ def _on(setup: Json, things: Sequence[Owned], *, fresh: bool) -> Json:
 def nearest_blade(width_mm: float, things: Sequence[Owned], *, use: str) -> Blade | None:
     """The blade for a cut of `width_mm` (millimetres): the widest that is no wider, else the narrowest; None where the
     shop has none for that `use`. Source: practice."""
-    own = [one for one in things if isinstance(one, Blade) and one.at_hand and one.use in (use, "either")]
+    own = [thing for thing in things if isinstance(thing, Blade) and thing.at_hand and thing.use in (use, "either")]
     narrower = [one for one in own if one.width.mm <= width_mm + 0.01]
     if narrower:
         return max(narrower, key=lambda one: one.width.mm)
@@ -98,7 +98,7 @@ def _blades(setup: Json, unit: LengthUnit, things: Sequence[Owned]) -> Json:
 
 def dies_for(designation: str, things: Sequence[Owned], *, chasers: bool = False) -> list[Die]:
     """The dies at hand that cut a thread by themselves; or the sets of `chasers`, which go into a head."""
-    own = [one for one in things if isinstance(one, Die) and one.thread.designation == designation]
+    own = [thing for thing in things if isinstance(thing, Die) and thing.thread.designation == designation]
     return [one for one in own if one.at_hand and (one.form == "chasers") == chasers]
 
 
@@ -134,7 +134,7 @@ def _headed(document: Json) -> list[Thread]:
 def _head(document: Json, setup: Json, things: Sequence[Owned]) -> Json:
     """A set-up with what the shop's die head for the job is like; as it is where it takes none, or none is at hand."""
     threads = _headed(document)
-    heads = [one for one in things if isinstance(one, DieHead) and one.at_hand] if threads else []
+    heads = [thing for thing in things if isinstance(thing, DieHead) and thing.at_hand] if threads else []
     # How long a thread it takes in is checked beside the section's own length.
     head = min(heads, key=lambda one: sum(why_not_in(one, thread, 0.0) != "" for thread in threads), default=None)
     if head is None:
@@ -151,7 +151,7 @@ def _head(document: Json, setup: Json, things: Sequence[Owned]) -> Json:
 
 def _dies(document: Json, things: Sequence[Owned], good: Collection[str]) -> None:
     """Give each thread a die, or chasers; one that was named stays while it cuts that thread in that way."""
-    known = {one.id: one for one in things if isinstance(one, Die)}
+    known = {thing.id: thing for thing in things if isinstance(thing, Die)}
     for section in _rows(document, "sections"):
         cut = section.get("cut") or "die"
         if section.get("shape") != "thread" or cut == "threading-tool":
@@ -176,7 +176,7 @@ def _taps(document: Json, things: Sequence[Owned]) -> None:
             continue
         called = _called(str(bore.get("thread") or ""))
         wanted = called.thread.designation if called else ""
-        own = [one for one in things if isinstance(one, Tap) and one.form == "adjustable"]
+        own = [thing for thing in things if isinstance(thing, Tap) and thing.form == "adjustable"]
         own = [one for one in own if one.thread.designation == wanted]
         named = next((one for one in own if one.id == bore.get("tap")), None)
         here = (one for one in own if one.at_hand)

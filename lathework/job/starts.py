@@ -218,7 +218,7 @@ def _which_thread(typed: Typed) -> Iterator[InputError]:
 
 
 def _asks(start: Start, name: AskedField) -> bool:
-    return any(ask.field == name for one in BEGINNINGS if one.code == start for ask in one.asks)
+    return any(ask.field == name for beginning in BEGINNINGS if beginning.code == start for ask in beginning.asks)
 
 
 def check_start(typed: Typed, document: Json) -> None:

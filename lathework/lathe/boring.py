@@ -52,11 +52,11 @@ class Bore(Act):
             there = metal.hollow_mm(*metal.span(faces, metal.overall_mm - HAIR_MM * 5, metal.overall_mm))
             if there < self.across_mm - HAIR_MM:
                 yield Breach("comes-out", self.made, {"deep": self.deep_mm, "whole": metal.overall_mm})
-        for one in metal.holes:
-            inside = min(far, one.far) - max(near, one.near)
-            wider = one.made != self.made and self.across_mm > one.across_mm + HAIR_MM
-            if wider and one.state != "drilled" and inside > HAIR_MM and one.end != faces:
-                yield Breach("cut-away", one.made, {"by": self.across_mm, "over": inside})
+        for hole in metal.holes:
+            inside = min(far, hole.far) - max(near, hole.near)
+            wider = hole.made != self.made and self.across_mm > hole.across_mm + HAIR_MM
+            if wider and hole.state != "drilled" and inside > HAIR_MM and hole.end != faces:
+                yield Breach("cut-away", hole.made, {"by": self.across_mm, "over": inside})
         yield from self._reach()
         widest = max(self.widest_mm, self.across_mm)
         wall = (metal.across_mm(near, far) - widest) / 2

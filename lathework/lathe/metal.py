@@ -73,7 +73,7 @@ class Metal:
 
     def hollow_mm(self, near: float, far: float) -> float:
         """Greatest hole from `near` to `far` behind the right-hand end, in millimetres; 0 in solid metal."""
-        there = (one for one in self.holes if one.far > near + HAIR_MM and one.near < far - HAIR_MM)
+        there = (hole for hole in self.holes if hole.far > near + HAIR_MM and hole.near < far - HAIR_MM)
         return max((one.across_mm for one in there), default=0.0)
 
     def with_thread(self, made: str) -> Metal:

@@ -94,6 +94,6 @@ def holdings(
     `long_mm` is the length of thread to be cut, `torque_nm` what its die takes (newton metres); 0 where that does not
     matter; `slips` that it is run on under power and must be free to slip.
     """
-    own = [one for one in things if isinstance(one, DieHolder | DieStock | DieHead) and one.at_hand]
+    own = [thing for thing in things if isinstance(thing, DieHolder | DieStock | DieHead) and thing.at_hand]
     told = [Holding(one, _holds(one, dies, things, long_mm, torque_nm, slips=slips)) for one in own] if dies else []
     return tuple(sorted(told, key=lambda one: (not one.fit.fits, one.fit.why != "")))

@@ -39,7 +39,7 @@ class Choosing:
     @property
     def chosen(self) -> Weighed | None:
         """The way the job takes; None for one that is no way of its own."""
-        return next((one for one in self.ways if one.code == self.taken), None)
+        return next((way for way in self.ways if way.code == self.taken), None)
 
     @property
     def agrees(self) -> bool:
@@ -91,5 +91,5 @@ def field_of(choosing: Choosing, plan: Plan, choice: Choice) -> Choice:
     if field != "cut":
         return choice
     part = plan.job.part
-    ids = [one.id for one in part.bores] if choosing.inside else [one.id for one in part.sections]
+    ids = [bore.id for bore in part.bores] if choosing.inside else [section.id for section in part.sections]
     return f"part.{'bores' if choosing.inside else 'sections'}.{ids.index(choosing.id)}.cut", value

@@ -83,7 +83,7 @@ def die_needs(plan: Plan, number: int, thread: Thread, shop: Shop) -> Iterator[N
         return
     blank = plan.work.threads[number].blank_mm
     bushes = [one for one in shop.at_hand(Bush) if guides(one, blank).fits]
-    yield from (Need(f"to start the {thread.designation} die square", one, steps=steps) for one in bushes[:1])
+    yield from (Need(f"to start the {thread.designation} die square", bush, steps=steps) for bush in bushes[:1])
 
 
 def _off(holding: Holding, die: Die) -> float:
@@ -117,7 +117,7 @@ def _holder(plan: Plan, section: Section, die: Die, way: DieHolding, shop: Shop)
     instead: Holder = "sliding-by-hand" if wanted is DieStock else "stock-by-tailstock"
     others = [one.thing for one in fitting if isinstance(one.thing, DieHolder if wanted is DieStock else DieStock)]
     found = tuple(
-        StandIn(f"{name_of(one)}: {DIE_HOLDINGS[instead].name}", "method.holder", instead) for one in others[:1]
+        StandIn(f"{name_of(other)}: {DIE_HOLDINGS[instead].name}", "method.holder", instead) for other in others[:1]
     )
     kind = "die-stock" if wanted is DieStock else "holder"
     owns = (("kind", kind), ("across", typed_of(die.across)))

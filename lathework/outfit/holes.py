@@ -48,8 +48,8 @@ def bore_needs(plan: Plan, found: BoreWork, shop: Shop) -> Iterator[Need]:
         return
     form = OWN_FORMS.get(found.bore.cut, "")
     taps = [one for one in shop.at_hand(Tap) if one.thread.designation == thread.designation]
-    taps = [one for one in taps if (one.form if one.form in OWN_FORMS.values() else "") == form]
-    deep = [one for one in taps if depth is None or reaches(one, depth.mm).fits]
+    taps = [tap for tap in taps if (tap.form if tap.form in OWN_FORMS.values() else "") == form]
+    deep = [tap for tap in taps if depth is None or reaches(tap, depth.mm).fits]
     what = f"{CUTTERS[found.bore.cut][0]} for {thread.designation}"
     if deep:
         best = min(deep, key=lambda one: (one.id != found.bore.tap, one.state == "worn"))

@@ -11,12 +11,12 @@ from lathework.shop.kinds import Owned
 def finest_micrometer(things: Sequence[Owned], size_mm: float) -> Instrument | None:
     """The micrometer at hand that reaches `size_mm` (millimetres) and strays least; None where none says how much."""
     reaching = [
-        one
-        for one in things
-        if isinstance(one, Instrument)
-        and one.form == "micrometer"
-        and one.at_hand
-        and one.within is not None
-        and (one.most is None or one.most.mm >= size_mm)
+        thing
+        for thing in things
+        if isinstance(thing, Instrument)
+        and thing.form == "micrometer"
+        and thing.at_hand
+        and thing.within is not None
+        and (thing.most is None or thing.most.mm >= size_mm)
     ]
     return min(reaching, key=lambda one: one.uncertainty_mm or 0.0, default=None)

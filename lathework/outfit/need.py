@@ -55,8 +55,8 @@ class Need:
 
 def steps_of(plan: Plan, kinds: Collection[str], made: str = "") -> tuple[str, ...]:
     """The keys of the steps of some `kinds`; of those that make the section or hole of the id `made`, where named."""
-    steps = [one for one in plan.operations if one.kind in kinds]
-    return tuple(one.key for one in steps if made in ("", one.key.rpartition(":")[2]))
+    steps = [step for step in plan.operations if step.kind in kinds]
+    return tuple(step.key for step in steps if made in ("", step.key.rpartition(":")[2]))
 
 
 @dataclass(frozen=True, slots=True)
@@ -67,11 +67,11 @@ class Shop:
 
     def keeps(self, *made: type) -> bool:
         """Whether the shop has any of these at all: what it never told of is not missed."""
-        return any(isinstance(one, made) for one in self.things)
+        return any(isinstance(thing, made) for thing in self.things)
 
     def at_hand(self, made: type[Made]) -> list[Made]:
         """Those of a kind that can be worked with."""
-        return [one for one in self.things if isinstance(one, made) and one.at_hand]
+        return [thing for thing in self.things if isinstance(thing, made) and thing.at_hand]
 
 
 def state_of(thing: Owned) -> str:

@@ -23,7 +23,7 @@ def blade_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
     """The blades of a plan; one that is too wide costs metal, or hides a groove."""
     if not shop.keeps(Blade):
         return
-    setup, steps = plan.job.setup, {one.kind for one in plan.operations}
+    setup, steps = plan.job.setup, {step.kind for step in plan.operations}
     uses = (("grooving", setup.groove_blade, {"groove", "neck"}), ("parting", setup.parting_blade, {"part-off"}))
     for use, width, kinds in uses:
         if not kinds & steps:
@@ -100,11 +100,11 @@ def holding_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
 def _jaws(plan: Plan, shop: Shop, grip: Grip) -> Iterator[Need]:
     """A chuck that is missing because those of the shop do not close on what is held, with a collet that does."""
     chucks = [one for one in shop.at_hand(Chuck) if one.form in _JAWED]
-    if not chucks or grip.on_thread or grip.tapered or any(closes(one, grip.across_mm).fits for one in chucks):
+    if not chucks or grip.on_thread or grip.tapered or any(closes(chuck, grip.across_mm).fits for chuck in chucks):
         return
-    why = "; ".join(dict.fromkeys(f"{name_of(one)}: {closes(one, grip.across_mm).why}" for one in chucks))
+    why = "; ".join(dict.fromkeys(f"{name_of(chuck)}: {closes(chuck, grip.across_mm).why}" for chuck in chucks))
     collets = [one for one in shop.at_hand(Collet) if grips(one, grip.across_mm, grip.length_mm).fits]
-    instead = tuple(StandIn(f"{name_of(one)}: it closes on that") for one in collets[:1] if not grip.flats)
+    instead = tuple(StandIn(f"{name_of(collet)}: it closes on that") for collet in collets[:1] if not grip.flats)
     yield Need(f"jaws that close on {grip.words}, {told(grip.across_mm, plan.job.unit)}", None, why, instead)
 
 
@@ -124,7 +124,7 @@ def gauge_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
 def lathe_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
     """The lathe that is named, and whether the bar passes it."""
     setup, stock = plan.job.setup, plan.job.part.stock
-    own = next((one for one in shop.things if isinstance(one, OwnLathe) and one.id == setup.machine), None)
+    own = next((thing for thing in shop.things if isinstance(thing, OwnLathe) and thing.id == setup.machine), None)
     if own is None:
         return
     note = ""

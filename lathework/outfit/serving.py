@@ -159,7 +159,7 @@ def serving(thread: Thread, things: Sequence[Owned]) -> Serving:
         taps=taps,
         drill=near,
         holding=holding,
-        gauges=tuple(one for one in gauges if one.thread and _same(one.thread, thread)),
+        gauges=tuple(gauge for gauge in gauges if gauge.thread and _same(gauge.thread, thread)),
         away=tuple(thing for thing in own if not thing.at_hand),
         missing=(*(f"no {name}" for name, some in lacking if not some), *_lacking(holding)),
         instead=instead,

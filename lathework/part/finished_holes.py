@@ -56,7 +56,7 @@ def reamer_drill(bore: Bore, racks: Racks) -> tuple[Drill, Figure]:
     left = next(off for most, off in REAMED_OFF_MM if bore.across.mm <= most)
     rack = owned(racks.drills or HOME_RACKS[racks.unit], racks.unit)
     fits = [one for one in (*rack, *all_drills()) if one.diameter_mm <= bore.across.mm - left + _HAIR]
-    drill = max((one for one in fits if one in rack), key=lambda one: one.diameter_mm, default=None)
+    drill = max((fit for fit in fits if fit in rack), key=lambda one: one.diameter_mm, default=None)
     if drill is None or drill.diameter_mm < bore.across.mm - MOST_REAMED * left:
         drill = max(fits, key=lambda one: one.diameter_mm)
     unit = racks.unit

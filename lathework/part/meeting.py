@@ -60,7 +60,7 @@ def comes_out_mm(part: Part, bore_work: BoreWork, others: Sequence[BoreWork]) ->
     if bore_work.bore.depth is None or bore_work.bore.end == "across":
         return 0.0
     out = deep_mm(bore_work, part.overall_mm) - part.overall_mm
-    facing = [one for one in others if one.bore.end not in ("across", bore_work.bore.end)]
+    facing = [other for other in others if other.bore.end not in ("across", bore_work.bore.end)]
     met = any(narrowest_mm(one) >= bore_work.drill_mm - HAIR_MM for one in facing)
     return 0.0 if met or out <= HAIR_MM else out
 
@@ -78,7 +78,7 @@ def open_length(part: Part, bore: Bore, works: Sequence[BoreWork], unit: LengthU
 
     Source: practice. A shallow counterbore is tapped through, and chased true with its thread.
     """
-    own = next(one for one in works if one.bore.id == bore.id)
+    own = next(work for work in works if work.bore.id == bore.id)
     far: Edge = "left" if near == "right" else "right"
     taken = dict.fromkeys((near, far), 0.0)
     for other in works:

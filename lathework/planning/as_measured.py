@@ -34,8 +34,12 @@ def _section(section: Section, mm: float) -> Section:
 
 
 def _part(part: Part, measured: Measured) -> Part:
-    plain = {one.id for one in part.sections if one.thread is None and one.shape == "round"} & set(measured)
-    sections = tuple(_section(one, measured[one.id]) if one.id in plain else one for one in part.sections)
+    plain = {section.id for section in part.sections if section.thread is None and section.shape == "round"} & set(
+        measured
+    )
+    sections = tuple(
+        _section(section, measured[section.id]) if section.id in plain else section for section in part.sections
+    )
     return replace(part, sections=sections)
 
 
@@ -60,7 +64,7 @@ def work_as_measured(work: Work, measured: Measured) -> Work:
             number: _thread(one, measured[sections[number].id]) if sections[number].id in measured else one
             for number, one in work.threads.items()
         },
-        bores=tuple(_bore(one, measured[one.bore.id]) if one.bore.id in measured else one for one in work.bores),
+        bores=tuple(_bore(bore, measured[bore.bore.id]) if bore.bore.id in measured else bore for bore in work.bores),
     )
 
 

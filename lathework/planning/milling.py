@@ -23,7 +23,7 @@ AS_IT_WAS = (
 def off_the_lathe(work: Work) -> bool:
     """Whether a part has anything that is milled, or drilled across."""
     part = work.part
-    keyed = any(one.key is not None for one in part.sections) or any(one.key is not None for one in part.bores)
+    keyed = any(section.key is not None for section in part.sections) or any(one.key is not None for one in part.bores)
     return keyed or bool(milled(work)) or any(bore.end == "across" for bore in part.bores)
 
 

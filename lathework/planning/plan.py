@@ -95,7 +95,7 @@ def operations_as_measured(plan: Plan, measured: Measured) -> tuple[Operation, .
     """The steps of `plan` with the diameters that were `measured` in place of the planned ones, held and ordered as it
     has them."""
     work = work_as_measured(plan.work, measured)
-    ways = tuple(holding_as_measured(one, work, measured) for one in plan.chuckings)
+    ways = tuple(holding_as_measured(chucking, work, measured) for chucking in plan.chuckings)
     return steps(work, ways)
 
 

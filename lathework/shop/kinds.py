@@ -65,9 +65,9 @@ def beside(things: Sequence[Owned], machine: str) -> list[Owned]:
 
     A thing of no named shop is at hand in each.
     """
-    lathe = next((one for one in things if isinstance(one, OwnLathe) and one.id == machine), None)
+    lathe = next((thing for thing in things if isinstance(thing, OwnLathe) and thing.id == machine), None)
     shop = lathe.shop if lathe else ""
-    return [one for one in things if not shop or one.shop in ("", shop)]
+    return [thing for thing in things if not shop or thing.shop in ("", shop)]
 
 
 def kind_of(thing: Owned) -> Kind:

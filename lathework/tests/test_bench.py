@@ -493,7 +493,7 @@ class SettingTheDie(unittest.TestCase):
         rings = replace(told(self.MADE, entry("verdict", step="gauge:s1", word="go-passes")), tried="limits")
         state, events = fold([self.MADE], [placed, nut, rings])
         looks = state.parts["p1"].trials["d7"]
-        self.assertEqual([(one.verdict, one.again) for one in looks], [("snug", False), ("go-passes", True)])
+        self.assertEqual([(look.verdict, look.again) for look in looks], [("snug", False), ("go-passes", True)])
         self.assertEqual([type(event).__name__ for _, event in events], ["Gauged", "Gauged"])
         now = self.at_the_die(
             placed, nut, rings, told(self.MADE, entry("done", step="part-off", ended=True)), piece=2

@@ -228,7 +228,7 @@ class Holes(unittest.TestCase):
     def test_the_smaller_of_two_holes_comes_first(self) -> None:
         made = plan(body(bore(across="1/2", depth="1/2"), bore(across="1/4", depth="1"), SMALL))
         drills = [one for one in made.operations if one.key.startswith("drill:")]
-        self.assertEqual([one.figures["drill"].value for one in drills][:2], [0.25, 0.5])
+        self.assertEqual([drill.figures["drill"].value for drill in drills][:2], [0.25, 0.5])
 
     def test_a_part_with_nothing_but_a_tapped_hole(self) -> None:
         """A nut from hexagon bar: no thread outside, the job is known by the one inside."""
@@ -562,7 +562,9 @@ class Said(unittest.TestCase):
         self.assertIn("thin-wall", self.codes(bore("3/4-10", depth="1"), **{"part.stock.across": "7/8"}))
         made = plan(body(bore("1/2-13", depth="1-3/4")))
         self.assertFalse(made.goes)
-        self.assertEqual([(one.code, one.field) for one in made.notices], [("comes-out", "part.bores.0.depth")])
+        self.assertEqual(
+            [(notice.code, notice.field) for notice in made.notices], [("comes-out", "part.bores.0.depth")]
+        )
         self.assertNotIn("thin-floor", self.codes(bore("1/2-13", depth="1")))
 
     def test_the_wall_over_the_drill_counts_too(self) -> None:

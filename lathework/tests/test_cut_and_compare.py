@@ -180,7 +180,7 @@ class CutAndCompare(unittest.TestCase):
 
     def check_fit(self, lathe: Lathe, place: float, wanted: Limits, named: str) -> None:
         """The last turning cut over a place meets these limits."""
-        turned = [one for one in lathe.made.operations if one.kind in ("turn", "neck") and one.cut is not None]
+        turned = [step for step in lathe.made.operations if step.kind in ("turn", "neck") and step.cut is not None]
         over = [one for one in turned if one.cut and one.cut.right_mm <= lathe.behind(place, one) <= one.cut.left_mm]
         self.assertTrue(over, f"{named} has no step")
         target = over[-1].dimensions[0].target
@@ -286,7 +286,7 @@ class CutAndCompare(unittest.TestCase):
         blades = {"setup.groove_blade": "2", "setup.parting_blade": "2"}
         bar = {"unit": "mm", "part.overall_length": "", "part.stock.across": "13.75"}
         made = plan({"part.sections": sections} | bar | blades)
-        self.assertEqual([one.key for one in made.operations if one.kind == "neck"], ["neck:s3"])
+        self.assertEqual([step.key for step in made.operations if step.kind == "neck"], ["neck:s3"])
         self.check(made)
 
     @settings(max_examples=80, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])

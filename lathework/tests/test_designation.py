@@ -239,7 +239,7 @@ class TwoBehindOneName(unittest.TestCase):
                 read_designation(typed)
             self.assertEqual(asked.exception.code, "ambiguous")
             self.assertIn(name, asked.exception.choices)
-            self.assertTrue(all(read_designation(one) for one in asked.exception.choices))
+            self.assertTrue(all(read_designation(choice) for choice in asked.exception.choices))
         for typed in ("bore 0 24 tpi", "bore 1 0 tpi", "bore 1/0 24 tpi", "bore 1", "bore", "24 bore tpi"):
             with self.subTest(typed), self.assertRaises(InputError):
                 read_designation(typed)

@@ -22,7 +22,7 @@ class EveryFamily(unittest.TestCase):
         for thread in library():
             self.assertIn(thread.series, [one.code for one in family_of(thread).series], thread.designation)
         self.assertEqual({thread.series for thread in library()}, set(SERIES))
-        self.assertEqual({thread.family for thread in library()}, {one.code for one in FAMILIES})
+        self.assertEqual({thread.family for thread in library()}, {family.code for family in FAMILIES})
 
     def test_each_series_says_how_often_it_is_met(self) -> None:
         self.assertEqual(set(series_weights("unknown", "general")), set(SERIES))

@@ -56,7 +56,7 @@ class Joined(unittest.TestCase):
         blind, vent = bore(across="1/2", depth="1/2", fit="press"), bore(across="1/16")
         for holes, wants in (((blind,), True), ((blind, vent), False), ((bore(across="1/2", fit="press"),), False)):
             made = plan(body(*holes))
-            self.assertEqual("blind-press" in {one.code for one in made.notices}, wants, holes)
+            self.assertEqual("blind-press" in {notice.code for notice in made.notices}, wants, holes)
 
     def test_a_glued_joint_leaves_the_compound_a_gap(self) -> None:
         """25 mm: some hundredths between, never under what the compound wants; told so, and nothing of polishing."""

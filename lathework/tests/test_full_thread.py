@@ -32,17 +32,17 @@ class Asked(unittest.TestCase):
         (notice,) = [one for one in made.notices if one.code == "full-thread"]
         self.assertIn("0.750 in to the shoulder leaves 0.563 in of full thread", notice.text)
         self.assertEqual(notice.field, "part.sections.0.runs")
-        self.assertTrue([one for one in labels(made) if one.startswith("0.563")], labels(made))
+        self.assertTrue([label for label in labels(made) if label.startswith("0.563")], labels(made))
 
     def test_in_full_the_groove_stands_beyond(self) -> None:
         """3/4 of thread, 3/16 of groove: the shoulder stands at 15/16, the piece is as long as it was."""
         made = plan(FULL)
-        self.assertFalse([one for one in made.notices if one.code == "full-thread"])
+        self.assertFalse([notice for notice in made.notices if notice.code == "full-thread"])
         self.assertAlmostEqual(value(made, "turn", "stop"), -0.9375)
         self.assertAlmostEqual(value(made, "groove", "position"), -0.9375)
         self.assertAlmostEqual(made.job.part.overall_mm / 25.4, 2)
         self.assertAlmostEqual(made.job.part.sections[1].length.mm / 25.4, 2 - 0.9375)
-        self.assertTrue(any(one.startswith("0.750") for one in labels(made)))
+        self.assertTrue(any(label.startswith("0.750") for label in labels(made)))
         length = step(made, "turn").figures["length"]
         self.assertEqual([one.name for one in length.inputs], ["full thread", "relief groove"])
 
@@ -64,7 +64,7 @@ class Asked(unittest.TestCase):
     def test_no_room_is_told_beside_what_takes_the_rest(self) -> None:
         with self.assertRaises(InvalidDocument) as caught:
             read_document(document(FULL | {"part.overall_length": "0.9"}))
-        self.assertEqual([one.field for one in caught.exception.errors], ["part.sections.1.length"])
+        self.assertEqual([error.field for error in caught.exception.errors], ["part.sections.1.length"])
 
     def test_a_new_job_asks_for_thread(self) -> None:
         typed = Typed("stud", "in", "Studs", "3/8-16", "4", stock="1/2", threaded="3/4", overall="2")

@@ -75,7 +75,7 @@ class Limits(unittest.TestCase):
         self.assertEqual(gauging(said("binds", "small")).causes[0].code, "other-nut")
 
     def test_the_causes_speak_of_what_was_tried_and_of_what_is_moved(self) -> None:
-        told = " ".join(f"{one.look} {one.cure}" for one in gauging(said("go-stops", "limits")).causes)
+        told = " ".join(f"{cause.look} {cause.cure}" for cause in gauging(said("go-stops", "limits")).causes)
         self.assertIn("ring", told)
         self.assertNotRegex(told, r"\bnut\b")
         inside = " ".join(one.look for one in causes_inside(blind=True, starts=True, tried="limits"))

@@ -30,7 +30,10 @@ THREADS = ["1/4-20", "3/8-16", "1/2-13", "M6", "M10", "M16", "3/8 BSW", "0 BA", 
 
 def millimetres(design: Design) -> dict[str, float]:
     """Every dimension by name, in millimetres."""
-    return {one.figure.name: one.figure.value * (25.4 if one.figure.unit == "in" else 1.0) for one in design.dimensions}
+    return {
+        dimension.figure.name: dimension.figure.value * (25.4 if dimension.figure.unit == "in" else 1.0)
+        for dimension in design.dimensions
+    }
 
 
 def made(design: Design) -> Plan:
@@ -59,7 +62,7 @@ class GuideBush(unittest.TestCase):
         plan = made(design)
         (body_long, body), (collar_long, collar) = sections(plan)
         bore = plan.work.bores[0].drill_mm
-        loose = {one.code for one in design.conflicts} & {"loose-bush"}
+        loose = {conflict.code for conflict in design.conflicts} & {"loose-bush"}
         self.assertTrue(0.01 <= bore - blank <= 0.105 or loose, bore - blank)
         self.assertTrue(0.0 <= seat - body <= 0.03, seat - body)
         self.assertGreaterEqual(body_long + collar_long, 1.2 * blank)
@@ -69,7 +72,7 @@ class GuideBush(unittest.TestCase):
             self.assertLessEqual(body_long, deep - 0.4)
         left = (seat - bore) / 2
         if abs(left - 1.5) > 0.01:
-            self.assertEqual("thin-wall" in {one.code for one in design.conflicts}, left < 1.5)
+            self.assertEqual("thin-wall" in {conflict.code for conflict in design.conflicts}, left < 1.5)
 
     def test_every_planted_fault_is_found(self) -> None:
         self.assertEqual(designed("guide-bush", BUSH).conflicts, ())
@@ -79,7 +82,7 @@ class GuideBush(unittest.TestCase):
             ({"deep": ""}, "not-measured"),
             ({"thread": "M3", "blank": "2.65 mm", "seat": "10 mm"}, ""),
         ):
-            codes = [one.code for one in designed("guide-bush", BUSH | fault).conflicts]
+            codes = [conflict.code for conflict in designed("guide-bush", BUSH | fault).conflicts]
             self.assertEqual(codes, [code] if code else [], fault)
 
     def test_what_it_becomes_is_understood_by_the_shop(self) -> None:
@@ -113,8 +116,10 @@ class DieHolder(unittest.TestCase):
         mm |= {"other": 0.9 * die, "other_thick": thick} if two else {}
         typed = {name: f"{value:.3f}" for name, value in mm.items()} | {"thread": "M5", "unit": "mm"}
         design = designed("die-holder", typed)
-        plan, codes = made(design), {one.code for one in design.conflicts}
-        holes = {(one.bore.end, one.bore.depth.mm if one.bore.depth else 0.0): one.drill_mm for one in plan.work.bores}
+        plan, codes = made(design), {conflict.code for conflict in design.conflicts}
+        holes = {
+            (bore.bore.end, bore.bore.depth.mm if bore.bore.depth else 0.0): bore.drill_mm for bore in plan.work.bores
+        }
         guide = holes["right", 0.0]
         self.assertTrue(0.005 <= guide - bar <= 0.05)
         ends = [("right", die, "thin-lip-die"), *([("left", 0.9 * die, "thin-lip-other")] if two else [])]
@@ -141,19 +146,21 @@ class DieHolder(unittest.TestCase):
             ({"key": "3/8"}, "wide-key"),
             ({"key": "5/16", "own": {"across": "1.13"}}, "thin-over-key"),
         ):
-            self.assertEqual([one.code for one in designed("die-holder", TWO | fault).conflicts], [code], fault)
+            self.assertEqual(
+                [conflict.code for conflict in designed("die-holder", TWO | fault).conflicts], [code], fault
+            )
 
     def test_an_inch_die_is_not_asked_whether_it_is_metric(self) -> None:
         """1-1/2 in is 38.1 mm, a hair from the metric 38 mm (ISO 2568): only that one is asked about."""
         for die, asked in (("1-1/2", False), ("38.1 mm", False), ("38 mm", True)):
-            codes = [one.code for one in designed("die-holder", TWO | {"die": die}).conflicts]
+            codes = [conflict.code for conflict in designed("die-holder", TWO | {"die": die}).conflicts]
             self.assertEqual("near-size-die" in codes, asked, die)
 
     def test_its_fits_are_told_with_their_limits(self) -> None:
         """A 1 in die: H8 with f7, on its measured size: 33 micrometres wide about the aim (ISO 286-1)."""
         metric = {"unit": "mm", "die": "25.4", "thick": "9.5", "longest": "38", "bar": "16"}
         dimensions = designed("die-holder", HOLDER | metric).dimensions
-        pocket = next(one.figure for one in dimensions if one.figure.name == "pocket of the die")
+        pocket = next(dimension.figure for dimension in dimensions if dimension.figure.name == "pocket of the die")
         least, most = (float(size) for size in re.findall(r"(?:least|most) ([\d.]+)", pocket.note))
         self.assertAlmostEqual(most - least, 0.033, places=3)
         self.assertTrue(least < pocket.value < most)
@@ -197,7 +204,7 @@ class DieStock(unittest.TestCase):
         self.assertTrue(0.02 <= pocket.drill_mm - die <= 0.13, pocket.drill_mm - die)
         self.assertLess(pocket.bore.depth.mm, thick)
         self.assertGreater(way.drill_mm, read_designation(name).major_mm)
-        codes = {one.code for one in design.conflicts}
+        codes = {conflict.code for conflict in design.conflicts}
         lip = (die - way.drill_mm) / 2
         if abs(lip - 1.0) > 0.05:
             self.assertEqual("thin-lip-die" in codes, lip < 1.0)
@@ -217,7 +224,7 @@ class DieStock(unittest.TestCase):
 
     def check_screws(self, screws: Sequence[BoreWork], thick: float, wall: float) -> None:
         """One over the split and four beside it press on the middle of the die's rim, through the wall."""
-        self.assertEqual([one.bore.count for one in screws], [1, 4])
+        self.assertEqual([screw.bore.count for screw in screws], [1, 4])
         for one in screws:
             assert one.bore.thread is not None and one.bore.at is not None and one.bore.depth is not None
             self.assertAlmostEqual(one.bore.at.mm, thick / 2, delta=0.02)
@@ -227,7 +234,7 @@ class DieStock(unittest.TestCase):
 
     def test_the_handles_bring_the_torque(self) -> None:
         """1-8 UNC in mild steel: 2000 N/mm² x 3.175² x 25.4 / 8000 = 64 N m sharp, 128 dull: 320 mm at 2 x 200 N."""
-        told = {one.figure.name: one.figure.value for one in designed("die-stock", STOCK).dimensions}
+        told = {dimension.figure.name: dimension.figure.value for dimension in designed("die-stock", STOCK).dimensions}
         self.assertAlmostEqual(told["a dull die wants"], 2 * 2000 * 3.175**2 * 25.4 / 8000, places=3)
         self.assertAlmostEqual(told["handle from the axis"] * 25.4, 128.02 / 2 / 200 * 1000, delta=0.1)
 
@@ -239,7 +246,9 @@ class DieStock(unittest.TestCase):
             ({"own": {"rod": "1/2"}}, ["no-shoulder"]),
             ({"own": {"arm": "20"}}, ["long-handles"]),
         ):
-            self.assertEqual([one.code for one in designed("die-stock", STOCK | fault).conflicts], codes, fault)
+            self.assertEqual(
+                [conflict.code for conflict in designed("die-stock", STOCK | fault).conflicts], codes, fault
+            )
 
     def test_the_shop_understands_what_it_becomes(self) -> None:
         (line,) = read_lines(str(designed("die-stock", STOCK).document["becomes"]))
@@ -276,7 +285,7 @@ class TaperBar(unittest.TestCase):
         self.assertAlmostEqual(wide, gauge, delta=0.02)
         self.assertAlmostEqual(millimetres(design)["small end"], gauge - shank_long * per_foot / 12, delta=0.02)
         self.assertGreaterEqual(collar - max(bar, wide), 3.9)
-        self.assertEqual("long-bar" in {one.code for one in design.conflicts}, out > 6 * bar)
+        self.assertEqual("long-bar" in {conflict.code for conflict in design.conflicts}, out > 6 * bar)
 
     def test_what_is_no_taper_of_a_tailstock(self) -> None:
         for text in ("", "1:20", "MT9"):
@@ -306,7 +315,7 @@ class TapHolder(unittest.TestCase):
         self.assertGreaterEqual(tommy.bore.at.mm - tommy.drill_mm / 2 - deep[1], 2.9)
         self.assertGreaterEqual(long - deep[0] - tommy.bore.at.mm - tommy.drill_mm / 2, 2.9)
         self.assertEqual(screws.bore.count, 2)
-        titles = [one.title for one in plan.operations if one.key.startswith("cross-drill")]
+        titles = [step.title for step in plan.operations if step.key.startswith("cross-drill")]
         self.assertEqual(titles, ["Drill across, hole 4", "Drill across, hole 5"])
         self.assertAlmostEqual(screws.bore.depth.mm, (outside - shank) / 2, delta=0.02)
 
@@ -318,7 +327,9 @@ class TapHolder(unittest.TestCase):
             ({"own": {"across": "0.55"}}, ["thin-wall"]),
             ({"own": {"bears": "3/8"}}, ["short-bearing"]),
         ):
-            self.assertEqual([one.code for one in designed("tap-holder", good | fault).conflicts], codes, fault)
+            self.assertEqual(
+                [conflict.code for conflict in designed("tap-holder", good | fault).conflicts], codes, fault
+            )
 
     def test_its_screws_press_on_the_square(self) -> None:
         """Shanks of 4, 6.3, 9, 12.5 and 20 mm have squares 6, 8, 10, 13 and 20 mm long (ISO 529, ISO 237): a screw of
@@ -326,7 +337,7 @@ class TapHolder(unittest.TestCase):
         squares = ((4.0, 6.0), (6.3, 8.0), (9.0, 10.0), (12.5, 13.0), (20.0, 20.0))
         for (shank, square), own in product(squares, ("", "25")):
             design = designed("tap-holder", {"shank": f"{shank}", "bar": "16", "unit": "mm", "own": {"deep": own}})
-            told = {one.figure.name: one.figure.value for one in design.dimensions}
+            told = {dimension.figure.name: dimension.figure.value for dimension in design.dimensions}
             deep, at = told["tap in by"], told["screws behind the face"]
             self.assertTrue(deep - square + 1.0 < at < deep - 1.0, (shank, at, deep))
 
@@ -352,7 +363,9 @@ class Backplate(unittest.TestCase):
             ({"plain": "", "plain_long": ""}, ["no-register"]),
             ({"own": {"flange": "1/2"}}, ["short-thread"]),
         ):
-            self.assertEqual([one.code for one in designed("backplate", PLATE | fault).conflicts], codes, fault)
+            self.assertEqual(
+                [conflict.code for conflict in designed("backplate", PLATE | fault).conflicts], codes, fault
+            )
 
     def test_of_the_register_both_sizes_or_neither(self) -> None:
         with self.assertRaises(InvalidDocument) as caught:
@@ -368,7 +381,7 @@ class Floating(unittest.TestCase):
         head, body = (make_plan(job) for job in read_document(design.document).parts)
         ((head_long, across),), ((body_long, outside),) = sections(head), sections(body)
         pocket, way, *screws = head.work.bores
-        self.assertEqual([one.bore.count for one in screws], [1, 4])
+        self.assertEqual([screw.bore.count for screw in screws], [1, 4])
         told = millimetres(design)
         self.assertTrue(0.02 <= pocket.drill_mm - 25.4 <= 0.1)
         self.assertGreater(way.drill_mm, 12.7)
@@ -392,7 +405,7 @@ class Floating(unittest.TestCase):
             ({"own": {"play": "1/16"}}, ["much-play"]),
             ({"die": "25 mm"}, ["near-size-die"]),
         ):
-            found = [one.code for one in designed("floating", FLOATING | fault).conflicts]
+            found = [conflict.code for conflict in designed("floating", FLOATING | fault).conflicts]
             self.assertEqual(found, codes, fault)
 
     def test_its_own_play_can_be_typed(self) -> None:
@@ -413,9 +426,9 @@ class BushSet(unittest.TestCase):
         parts = read_document(together.document).parts
         for name, job in zip(names, parts, strict=True):
             alone = read_document(designed("guide-bush", stock | {"thread": name}).document)
-            sizes = [(one.across, one.length) for one in job.part.sections]
-            self.assertEqual(sizes, [(one.across, one.length) for one in alone.part.sections])
-            self.assertEqual([one.across for one in job.part.bores], [one.across for one in alone.part.bores])
+            sizes = [(section.across, section.length) for section in job.part.sections]
+            self.assertEqual(sizes, [(section.across, section.length) for section in alone.part.sections])
+            self.assertEqual([bore.across for bore in job.part.bores], [bore.across for bore in alone.part.bores])
         lines = read_lines(str(together.document["becomes"]))
         self.assertEqual([thing.kind for line in lines for thing in line.things], ["bush"] * 3)
 
@@ -439,8 +452,8 @@ class Overruled(unittest.TestCase):
     def test_what_follows_from_a_size_of_ones_own_follows(self) -> None:
         """A body of 2 in in place of 1.4724: the bar to make it of, its wall and the job follow; both are told."""
         before, now = designed("die-holder", HOLDER), designed("die-holder", HOLDER | {"own": {"across": "2"}})
-        own = next(one for one in now.dimensions if one.field == "across").figure
-        worked = next(one for one in before.dimensions if one.field == "across").figure
+        own = next(dimension for dimension in now.dimensions if dimension.field == "across").figure
+        worked = next(dimension for dimension in before.dimensions if dimension.field == "across").figure
         self.assertEqual((own.value, own.kind, own.others[0].value), (2.0, "typed", worked.value))
         self.assertAlmostEqual(millimetres(now)["wall"], (50.8 - 25.4) / 2)
         self.assertAlmostEqual(millimetres(now)["bar to make it of"], 2.0625 * 25.4)
@@ -450,11 +463,13 @@ class Overruled(unittest.TestCase):
     def test_every_field_that_overrules_is_known(self) -> None:
         """What a dimension says it is set by is what the workshop takes, and nothing else is."""
         for kind, typed in DESIGNS:
-            fields = {one.field for one in designed(kind, typed).dimensions if one.field}
+            fields = {dimension.field for dimension in designed(kind, typed).dimensions if dimension.field}
             self.assertEqual(fields, set(OWN_FIELDS[kind]))
             for field in fields:
                 told = designed(kind, typed | {"own": {field: "2.9"}})
-                self.assertIn((field, 2.9), [(one.field, one.figure.value) for one in told.dimensions])
+                self.assertIn(
+                    (field, 2.9), [(dimension.field, dimension.figure.value) for dimension in told.dimensions]
+                )
             for own in ({"colour": "2"}, {next(iter(fields)): "wide"}):
                 with self.subTest(own), self.assertRaises(InvalidDocument):
                     designed(kind, typed | {"own": own})
@@ -507,7 +522,7 @@ class Sleeve(unittest.TestCase):
             ({"spigot": "1-1/16"}, "no-body"),
             ({"bar": "1/4"}, "small-bore"),
         ):
-            codes = [one.code for one in designed("sleeve", SLEEVE | fault).conflicts]
+            codes = [conflict.code for conflict in designed("sleeve", SLEEVE | fault).conflicts]
             self.assertEqual(codes, [code], fault)
 
 

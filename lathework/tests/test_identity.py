@@ -104,7 +104,7 @@ class AChangedPart(unittest.TestCase):
         shank = self.shop.now.bench
         assert shank.step is not None
         self.assertEqual(shank.step.key, "turn:s2")
-        self.assertEqual([round(one.value_mm / 25.4, 4) for one in shank.readings], [0.4375])
+        self.assertEqual([round(reading.value_mm / 25.4, 4) for reading in shank.readings], [0.4375])
 
     def test_a_target_that_changed_asks_again_and_says_so(self) -> None:
         self.assertTrue(self.shop.set("part.sections.1.across", "0.4500"))

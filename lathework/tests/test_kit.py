@@ -187,7 +187,7 @@ class WhatServes(unittest.TestCase):
 
     def test_what_can_be_cut_is_what_something_serves(self) -> None:
         """The chart of the shop says of every thread what the shop says of that thread alone."""
-        chart = {one.thread.designation: one for one in capabilities(self.OWNED)}
+        chart = {capability.thread.designation: capability for capability in capabilities(self.OWNED)}
         self.assertEqual(set(chart), {"1/2 BSW", "1/2 BSF", "M12"})
         for thread in library():
             told, one = serving(thread, self.OWNED), chart.get(thread.designation)

@@ -121,7 +121,7 @@ class AtTheBench(unittest.TestCase):
 
     def test_a_groove_is_not_over_the_minor_diameter(self) -> None:
         """H28 minor diameter of 3/8-16 UNC, basic: 0.3073 in (ASME B1.1, table of basic dimensions)."""
-        [groove] = [one for one in step(self.STUD, "groove").dimensions if one.measured == "diameter"]
+        [groove] = [dimension for dimension in step(self.STUD, "groove").dimensions if dimension.measured == "diameter"]
         self.assertAlmostEqual(groove.target.high_mm / 25.4, 0.3073, delta=0.00006)
 
     def test_a_bored_hole_is_within_the_class(self) -> None:
@@ -186,9 +186,9 @@ class EveryStep(unittest.TestCase):
         samples = (plan(), plan(SCREW), plan(PLUG), plan(body(bore("1/4-20"))), plan(body(bore("1/2-13", depth="1/2"))))
         for made in samples:
             for operation in made.operations:
-                for one in operation.dimensions:
-                    with self.subTest(operation.key, measured=one.measured):
-                        low, aim, high = one.target.low_mm, one.target.aim_mm, one.target.high_mm
+                for dimension in operation.dimensions:
+                    with self.subTest(operation.key, measured=dimension.measured):
+                        low, aim, high = dimension.target.low_mm, dimension.target.aim_mm, dimension.target.high_mm
                         self.assertTrue(low <= aim <= high)
-                        if one.move != "knock":
-                            self.assertTrue(one.start_mm <= aim if one.grows else one.start_mm >= aim)
+                        if dimension.move != "knock":
+                            self.assertTrue(dimension.start_mm <= aim if dimension.grows else dimension.start_mm >= aim)

@@ -24,7 +24,7 @@ def block(*bores: dict[str, str], long: str = "40", **more: Any) -> dict[str, An
 def refused(changes: dict[str, Any]) -> dict[str, str]:
     """What is said beside each field of a part that is not planned; nothing where it is."""
     made = plan(changes)
-    return {} if made.goes else {one.field: one.text for one in made.notices}
+    return {} if made.goes else {notice.field: notice.text for notice in made.notices}
 
 
 class Refused(unittest.TestCase):

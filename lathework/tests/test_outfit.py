@@ -27,7 +27,7 @@ from lathework.threads.designation import read_called
 
 def shop(text: str) -> list[Owned]:
     """The things that lines name, with ids."""
-    typed = [one for line in read_lines(text) for one in line.things]
+    typed = [thing for line in read_lines(text) for thing in line.things]
     return [read_thing(one.kind, {"id": f"t{n}", **one.document}) for n, one in enumerate(typed)]
 
 
@@ -104,7 +104,7 @@ class OutOfTheShop(unittest.TestCase):
     def test_every_drill_is_one_of_the_rack(self, quarters: set[int], thread: str) -> None:
         """Racks with gaps, in quarter millimetres: a hole is drilled with what is there, or bored."""
         things = shop("\n".join(f"{n / 4:g} drill" for n in quarters))
-        owned = {one.size.mm for one in things if isinstance(one, ShopDrill)}
+        owned = {thing.size.mm for thing in things if isinstance(thing, ShopDrill)}
         told = made(things, TAPPED | {"part.bores": [bore(thread, depth="12")]})
         for operation in told.operations:
             if operation.kind == "drill" and {"drill", "pilot"} & set(operation.figures):
@@ -114,7 +114,7 @@ class OutOfTheShop(unittest.TestCase):
     @given(st.lists(st.sampled_from(("1", "1.5", "2", "2.5", "3", "4")), min_size=1, max_size=4))
     def test_every_blade_is_one_that_is_owned(self, widths: list[str]) -> None:
         things = shop("\n".join(f"{width} mm blade" for width in widths))
-        owned = {one.width.mm for one in things if isinstance(one, Blade)}
+        owned = {thing.width.mm for thing in things if isinstance(thing, Blade)}
         told = made(things)
         self.assertIn(round(told.job.setup.parting_blade.mm, 3), owned)
         self.assertIn(round(told.job.setup.groove_blade.mm, 3), owned)
@@ -125,7 +125,7 @@ class OutOfTheShop(unittest.TestCase):
 
         def jaws(*lines: tuple[str, dict[str, str]]) -> list[Need]:
             chucks = [read_thing("chuck", {"id": f"c{n}", "form": form, **of}) for n, (form, of) in enumerate(lines)]
-            return [one for one in needs(made(chucks), chucks) if one.what.startswith("jaws")]
+            return [need for need in needs(made(chucks), chucks) if need.what.startswith("jaws")]
 
         small, large = {"least": "2 mm", "most": "10 mm"}, {"least": "3 mm", "most": "80 mm"}
         self.assertEqual(jaws(("three-jaw", large)), [])
@@ -177,10 +177,10 @@ class Missing(unittest.TestCase):
     def test_a_thread_longer_than_its_holder_swallows(self) -> None:
         things = shop("3/8-16 die 1 in; 1 in die holder 2MT")
         long = [
-            read_thing("holder", {"id": one.id, "across": "1 in", "swallows": "1 in"})
-            if isinstance(one, DieHolder)
-            else one
-            for one in things
+            read_thing("holder", {"id": thing.id, "across": "1 in", "swallows": "1 in"})
+            if isinstance(thing, DieHolder)
+            else thing
+            for thing in things
         ]
         self.assertIsInstance(found(needs(made(things), things), "holder").thing, DieHolder)
         self.assertIn("takes in 1 in of thread", found(needs(made(long), long), "holder").note)
@@ -189,7 +189,7 @@ class Missing(unittest.TestCase):
         """3/8-16 is turned to some 9.37 mm: a bush bored 9.4 guides it, one of 9.6 does not; laid out only for
         the way that uses it. 1/4 in is not 6 mm."""
         things = shop("3/8-16 die; 9.4 mm guide bush; 9.6 mm guide bush")
-        self.assertFalse([one for one in needs(made(things), things) if one.what.startswith("to start")])
+        self.assertFalse([need for need in needs(made(things), things) if need.what.startswith("to start")])
         guided = {"method.holder": "guide-bush"}
         bush = found(needs(made(things, guided), things), "to start the 3/8-16").thing
         assert bush is not None
@@ -208,7 +208,7 @@ class Missing(unittest.TestCase):
         assert need.thing is not None
         self.assertEqual(name_of(need.thing), "1/2 in round mild steel bar, 24 in")
         self.assertIn(f"{24 - whole.value:.3f}", need.note)
-        short = [one for one in things if "24 in" not in name_of(one)]
+        short = [thing for thing in things if "24 in" not in name_of(thing)]
         (instead,) = found(needs(made(short, {"material": "mild-steel"}), short), f"{whole.value:.3f}").instead
         # Its body is bar as bought: from thicker bar it would come out thicker.
         self.assertEqual((instead.field, instead.value), ("", ""))
@@ -282,7 +282,7 @@ class Missing(unittest.TestCase):
                 keys = {operation.key for operation in made(things, {"material": "mild-steel"}).operations}
                 self.assertLessEqual(set(need.steps), keys)
         if things:
-            own = [one for one in things if isinstance(one, Die) and one.thread.designation == "3/8-16 UNC"]
+            own = [thing for thing in things if isinstance(thing, Die) and thing.thread.designation == "3/8-16 UNC"]
             self.assertEqual(found(told, "die for 3/8-16").thing is not None, bool(own))
 
 
@@ -370,6 +370,6 @@ class Whole(unittest.TestCase):
         """Taken out of the shop, what it was stays in the document: the plan does not change by itself."""
         things = shop(LATHE)
         document_now = furnish(document(), things, fresh=True)
-        without = [one for one in things if not isinstance(one, OwnLathe)] + shop("M3 die")
+        without = [thing for thing in things if not isinstance(thing, OwnLathe)] + shop("M3 die")
         again = furnish(document_now, without)
         self.assertEqual(again["setup"]["speeds"], document_now["setup"]["speeds"])

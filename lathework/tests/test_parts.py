@@ -90,7 +90,7 @@ class Made(unittest.TestCase):
         ]
 
     def stand(self, *entries: Entry) -> Progress:
-        return progress(self.plans, [self.told(one) for one in entries])
+        return progress(self.plans, [self.told(entry) for entry in entries])
 
     def told(self, entry: Entry) -> Entry:
         """An entry with the story of its step, where it has none yet."""
@@ -209,15 +209,17 @@ class Milled(unittest.TestCase):
 
     def test_from_two_ends_it_is_milled_after_and_told_why(self) -> None:
         blanks = plan(self.PIECE | {"method.milling": "on-the-bar", "method.order": "blanks-first"})
-        self.assertIn("mill-after", [one.code for one in blanks.notices])
-        self.assertEqual([one.key for one in blanks.operations][-2:], ["cross-countersink:b1", "deburr"])
+        self.assertIn("mill-after", [notice.code for notice in blanks.notices])
+        self.assertEqual([step.key for step in blanks.operations][-2:], ["cross-countersink:b1", "deburr"])
 
     def test_an_edge_is_rounded(self) -> None:
-        told = " ".join(one.sentence for one in plan(self.PIECE).operations)
+        told = " ".join(step.sentence for step in plan(self.PIECE).operations)
         self.assertNotIn("Round the edge", told, "the far edge is broken in the slot")
         near = [section("round", "10", across="10", chamfer="1", edge="round"), section("bar", "20")]
         edge = next(
-            one for one in plan(self.PIECE | {"part.sections": near, "part.bores": []}).operations if one.kind == "edge"
+            step
+            for step in plan(self.PIECE | {"part.sections": near, "part.bores": []}).operations
+            if step.kind == "edge"
         )
         self.assertIn("Round the edge to a radius of", edge.sentence)
 

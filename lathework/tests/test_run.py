@@ -63,7 +63,7 @@ class AnyJob(unittest.TestCase):
             planned += 1
             made = make_plan(job)
             if not made.goes:
-                self.assertTrue(all(one.text.startswith("No plan: ") and one.field for one in made.notices))
+                self.assertTrue(all(notice.text.startswith("No plan: ") and notice.field for notice in made.notices))
                 continue
             with self.subTest(seed=seed):
                 Bench(made).run()
@@ -113,7 +113,7 @@ class Otherwise(unittest.TestCase):
         self.assertEqual((kinds(made)[0], told(made)["bar-over-bore"]), ("saw", "setup.bore"))
         length, out = step(made, "saw").figures["length"].value, step(made, "face").figures["stick_out"].value
         self.assertAlmostEqual(length, out + 25 + 0.5)
-        self.assertNotIn("long-bar", [one.code for one in step(made, "face").cautions])
+        self.assertNotIn("long-bar", [caution.code for caution in step(made, "face").cautions])
         self.assertEqual(made.notices[0].code, "bar-over-bore")
         for bore_of_lathe in ("", "30", "32"):
             passes = self.bar("30", thread, rest, **{"setup.bore": bore_of_lathe})
@@ -167,7 +167,7 @@ class Otherwise(unittest.TestCase):
             self.assertLess(keys.index(first), keys.index(other), across)
             self.assertEqual("thin-wall" in told(made), first == "drill:b1")
         made = self.bar("30", *shape, **{"part.bores": [bore(across="20", depth="25")]})
-        (text,) = [one.text for one in made.notices if one.code == "thin-wall"]
+        (text,) = [notice.text for notice in made.notices if notice.code == "thin-wall"]
         self.assertIn("So it is drilled before", text)
 
     def test_a_tap_and_a_holder_that_do_not_reach(self) -> None:
@@ -199,8 +199,10 @@ class Otherwise(unittest.TestCase):
         made = self.bar("30", *shape, **{"setup.bore": "26"})
         self.assertIn("fixed steady", step(made, "face").sentence)
         self.assertIn("Take the steady away", step(made, "carry").sentence)
-        self.assertIn("the chuck has its far end", " ".join(one.text for one in made.notices))
-        self.assertEqual([one.text for one in made.notices if "hold it by its far end instead" in one.text], [])
+        self.assertIn("the chuck has its far end", " ".join(notice.text for notice in made.notices))
+        self.assertEqual(
+            [notice.text for notice in made.notices if "hold it by its far end instead" in notice.text], []
+        )
         for bore_mm, form in (("43", "square"), ("31", "round"), ("26", "square")):
             other = self.bar("30", *shape, **{"setup.bore": bore_mm, "part.stock.form": form})
             self.assertNotIn("fixed steady", step(other, "face").sentence)
@@ -312,8 +314,8 @@ class OneTruth(unittest.TestCase):
             keys = [one.key for one in made.operations]
             self.assertEqual(keys[-2:], ["join:s1", kind])
             self.assertLess(keys.index("drill:b1"), keys.index("part-off"))
-            self.assertIn("press", [one.code for one in step(made, "join").cautions])
-            self.assertNotIn("press", [one.code for one in step(made, "turn").cautions])
+            self.assertIn("press", [caution.code for caution in step(made, "join").cautions])
+            self.assertNotIn("press", [caution.code for caution in step(made, "turn").cautions])
 
     def test_a_recess_has_a_step_and_the_chips_their_caution(self) -> None:
         made = plan(body(bore("1-1/2-8 UN", depth="1", cut="boring-tool"), **{"part.stock.across": "3"}))
@@ -321,7 +323,7 @@ class OneTruth(unittest.TestCase):
         self.assertAlmostEqual(step(made, "recess").figures["wide"].value, 2 / 8)
         for metal in ("mild-steel", "brass", "cast-iron"):
             turned = step(plan({"material": metal}), "turn")
-            self.assertIn("swarf", [one.code for one in turned.cautions])
+            self.assertIn("swarf", [caution.code for caution in turned.cautions])
         self.assertIn("Cover your eyes", said(step(plan({"material": "brass"}), "turn")))
 
     def test_a_lead_that_ends_above_the_root_is_told(self) -> None:
@@ -340,7 +342,9 @@ class OneTruth(unittest.TestCase):
             rod = [section("round", long, across="12", fit="slide"), section("bar", "10")]
             made = plan({**MM, "part.stock.across": "16", "part.sections": rod})
             turned = next(one for one in made.operations if one.title == "Turn to the fit")
-            self.assertEqual([one.measured for one in turned.dimensions if one.measured != "length"], sizes)
+            self.assertEqual(
+                [dimension.measured for dimension in turned.dimensions if dimension.measured != "length"], sizes
+            )
             self.assertEqual("at both ends" in said(turned), long == "200")
 
     def test_roughing_is_no_thread_and_wheels_that_step_up_are_turned_by_hand(self) -> None:
@@ -356,7 +360,7 @@ class OneTruth(unittest.TestCase):
             self.assertNotIn("speed", step(made, rough).figures)
             left = [one for one in made.operations if one.key.partition(":")[0] != last]
             self.assertEqual(
-                [one.made for one in run_of(made.work, left).breaches if one.code == "not-made"], [made_of]
+                [breach.made for breach in run_of(made.work, left).breaches if breach.code == "not-made"], [made_of]
             )
             self.assertEqual(run_of(made.work, made.operations).breaches, ())
             closed = step(plan(changes | {"setup.leadscrew": "6 mm"}), rough)

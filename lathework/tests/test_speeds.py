@@ -26,12 +26,12 @@ class Unnamed(unittest.TestCase):
                 if name == "speed":
                     self.assertLessEqual(figure.value, 800, one.key)
         fast = any(f.inputs and f.value == 800 for one in made.operations for f in one.figures.values())
-        self.assertEqual("unknown-speeds" in {one.code for one in made.notices}, fast)
+        self.assertEqual("unknown-speeds" in {notice.code for notice in made.notices}, fast)
 
     def test_a_lathe_that_is_named_has_its_own(self) -> None:
         made = plan({"material": "aluminium", "setup.speeds": "100, 900"})
         self.assertIn(900, {one.figures["speed"].value for one in made.operations if "speed" in one.figures})
-        self.assertNotIn("unknown-speeds", {one.code for one in made.notices})
+        self.assertNotIn("unknown-speeds", {notice.code for notice in made.notices})
 
 
 class Stopped(unittest.TestCase):

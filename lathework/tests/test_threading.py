@@ -41,7 +41,7 @@ class Roughing(unittest.TestCase):
     def test_passes_go_in_by_equal_areas(self) -> None:
         """The square of the depth grows alike from pass to pass, and the last leaves what the die finishes."""
         rough = step(plan(LARGE), "rough:s1")
-        deep = [(23.70 - one.value) ** 2 for one in rough.passes]
+        deep = [(23.70 - cut.value) ** 2 for cut in rough.passes]
         for n, square in enumerate(deep, 1):
             self.assertAlmostEqual(square, n * deep[0], places=3)
         self.assertAlmostEqual(rough.passes[-1].value, 23.70 - rough.figures["infeed"].value, places=3)
@@ -147,7 +147,7 @@ class Power(unittest.TestCase):
         for mount, by_hand in (("screwed", True), ("unsaid", True), ("locked", False)):
             told = step(plan(job | {"setup.mount": mount}), "thread")
             self.assertEqual("by hand, marked" in told.sentence, by_hand, mount)
-            self.assertEqual("backward" in [one.code for one in told.cautions], by_hand, mount)
+            self.assertEqual("backward" in [caution.code for caution in told.cautions], by_hand, mount)
 
 
 SCREWED_ALONG = {

@@ -74,15 +74,15 @@ class Bars(unittest.TestCase):
 class Samples(unittest.TestCase):
     @given(st.floats(3, 60))
     def test_a_worn_diameter_was_larger_not_smaller(self, reading: float) -> None:
-        for one in nominals(reading):
-            self.assertGreater(one.under_mm, -0.2)
+        for nominal in nominals(reading):
+            self.assertGreater(nominal.under_mm, -0.2)
 
     def test_readings_of_known_parts(self) -> None:
         """A worn 3/8 at 0.369, a worn 12 mm at 11.94, 31.6 mm along an inch part of 1-1/4."""
         self.assertEqual(nominals(0.369 * 25.4)[0].typed, "3/8 in")
         self.assertEqual(nominals(11.94)[0].typed, "12 mm")
         self.assertEqual(nominals(31.6, along=True)[0].typed, "1-1/4 in")
-        self.assertIn("M10", [one.typed for one in nominals(9.93, thread=True)])
+        self.assertIn("M10", [nominal.typed for nominal in nominals(9.93, thread=True)])
 
 
 class Holding(unittest.TestCase):

@@ -86,12 +86,12 @@ class AtTheBench(unittest.TestCase):
         binds = Entry("verdict", 1, "gauge:s1", word="binds")
         closed = Entry("setting", 1, "gauge:s1", word="close", eighths=1.0)
         trials = self.folded(binds, closed, Entry("verdict", 1, "gauge:s1", word="snug"))
-        self.assertEqual([(one.eighths, one.start) for one in trials], [(0.0, HERE), (-1.0, HERE)])
+        self.assertEqual([(trial.eighths, trial.start) for trial in trials], [(0.0, HERE), (-1.0, HERE)])
 
     def test_one_that_was_set_has(self) -> None:
         placed = Entry("setting", 1, "thread:s1", word=SET, eighths=0.5)
         trials = self.folded(placed, Entry("verdict", 1, "gauge:s1", word="binds"))
-        self.assertEqual([(one.eighths, one.start) for one in trials], [(0.5, "")])
+        self.assertEqual([(trial.eighths, trial.start) for trial in trials], [(0.5, "")])
 
     def test_the_next_job_is_not_told_where_it_was_left(self) -> None:
         """Preset of a new job with that die: where it was left is known only where it was said."""

@@ -97,13 +97,13 @@ class Contract(unittest.TestCase):
         """Minutes are finite and above nothing, each piece takes its share of the spoilt, and all ways are weighed."""
         ways = rank(wanted)
         self.assertEqual(len(ways), len(OUTSIDE))
-        for one in ways:
-            self.assertTrue(math.isfinite(one.whole.value) and one.cycle.value > 0 and one.set_up.value > 0, one.code)
-            self.assertGreaterEqual(one.each.value, one.cycle.value)
-            self.assertAlmostEqual(one.whole.value, one.set_up.value + wanted.pieces * one.each.value)
-            self.assertTrue(one.cautions or one.code == "stock-in-vise", one.code)
-            self.assertTrue(one.expected.pitch and one.expected.straight)
-            for said in (*one.refused, *one.lacking, *one.merits, *one.faults):
+        for way in ways:
+            self.assertTrue(math.isfinite(way.whole.value) and way.cycle.value > 0 and way.set_up.value > 0, way.code)
+            self.assertGreaterEqual(way.each.value, way.cycle.value)
+            self.assertAlmostEqual(way.whole.value, way.set_up.value + wanted.pieces * way.each.value)
+            self.assertTrue(way.cautions or way.code == "stock-in-vise", way.code)
+            self.assertTrue(way.expected.pitch and way.expected.straight)
+            for said in (*way.refused, *way.lacking, *way.merits, *way.faults):
                 self.assertFalse(said.endswith(".") or "{" in said, said)
 
     @given(WANTED)
@@ -226,7 +226,7 @@ class Jobs(unittest.TestCase):
     def test_holes_have_ways_of_their_own(self) -> None:
         found = list(choosings(plan(body(bore("1/4-20", depth="1/2"))), ()))
         self.assertEqual([(one.inside, one.taken) for one in found], [(True, "by-centre")])
-        refused = {one.code: one.refused for one in found[0].ways}
+        refused = {way.code: way.refused for way in found[0].ways}
         self.assertTrue(refused["slipping-hand"], "blind under power")
         self.assertTrue(refused["boring-tool"], "no bar goes into so small a bore")
 
@@ -241,7 +241,7 @@ class Jobs(unittest.TestCase):
 
     def test_a_tool_no_hole_takes_is_remarked_on(self) -> None:
         made = plan(body(bore("1/4-20", depth="1/2") | {"cut": "boring-tool"}))
-        told = [one.field for one in made.notices if one.code == "way-refused"]
+        told = [notice.field for notice in made.notices if notice.code == "way-refused"]
         self.assertEqual(told, ["part.bores.0.cut"])
 
     def test_what_is_said_of_the_way_that_is_taken(self) -> None:
@@ -266,13 +266,13 @@ class Jobs(unittest.TestCase):
         self.assertIn("way-refused", [notice.code for notice in made.notices])
 
     def test_schools_say_what_they_would_do(self) -> None:
-        asked = {one.question: one for one in schools(plan({"part.sections.0.length": "1/2"}))}
+        asked = {school.question: school for school in schools(plan({"part.sections.0.length": "1/2"}))}
         self.assertEqual(asked["How is the shoulder reached?"].here, "die turned round")
         self.assertFalse(asked["How is the shoulder reached?"].agrees)
         thin = body(bore(across="0.28")) | {
             "part.sections": [section("thread", "1", thread="3/8-16"), section("bar")],
         }
-        asked = {one.question: one for one in schools(plan(thin))}
+        asked = {school.question: school for school in schools(plan(thin))}
         self.assertEqual(asked["Drill or thread first?"].here, "thread first, then drill")
 
 
@@ -306,7 +306,7 @@ class Head(unittest.TestCase):
         short = self.CUT | {"part.sections.0.length": "11/32", "setup.groove_blade": "1/16"}
         with self.assertRaises(InvalidDocument) as caught:
             read_document(document(short))
-        self.assertEqual([one.field for one in caught.exception.errors], ["part.sections.0.cut"])
+        self.assertEqual([error.field for error in caught.exception.errors], ["part.sections.0.cut"])
         self.assertIn("too short for it", caught.exception.errors[0].message)
         for room in ({"setup.head_overrun": "0.02 in"}, {"method.finish": "run-out"}):
             self.assertGreater(step(plan(short | room), "thread").figures["stop"].value, 1 / 16)
@@ -330,9 +330,9 @@ class Head(unittest.TestCase):
         made = plan(self.CUT)
         self.assertEqual(
             [
-                (one.what, one.thing is not None)
-                for one in needs(made, shop(HEAD, DIE))
-                if "3/8" in one.what or "head" in one.what
+                (need.what, need.thing is not None)
+                for need in needs(made, shop(HEAD, DIE))
+                if "3/8" in need.what or "head" in need.what
             ],
             [("chasers for 3/8-16 UNC", False), ("die head", True)],
         )

@@ -25,7 +25,7 @@ SIZE = Draft202012Validator(
             *("blank", "tapping_drills", "groove", "wires", "external", "internal", "stress_area"),
         ],
         "properties": {
-            "family": {"enum": [one.code for one in FAMILIES]},
+            "family": {"enum": [family.code for family in FAMILIES]},
             "unit": {"enum": ["in", "mm"]},
             "angle_deg": {"enum": [47.5, 55, 60, 30, 29, 53.13]},
             "tpi": {"type": ["number", "null"]},

@@ -43,7 +43,9 @@ def _bounded(name: str, hint: Any) -> Any:
 
 def _model(act: type[Act]) -> type[ActIn]:
     hints = get_type_hints(act)
-    said: dict[str, Any] = {one.name: (_bounded(one.name, hints[one.name]), one.default) for one in fields(act)}
+    said: dict[str, Any] = {
+        field.name: (_bounded(field.name, hints[field.name]), field.default) for field in fields(act)
+    }
     if "unit" in said:
         said["unit"] = (Literal["in", "mm", ""], "")
     said["kind"] = (Literal[act.kind], ...)

@@ -137,7 +137,7 @@ def needs_shown(told: Sequence[Need]) -> tuple[NeedShown, ...]:
             owns=dict(need.owns),
             steps=need.steps,
             did=did.get(need.thing.id, "") if need.thing else "",
-            choices=tuple(ChoiceShown(one.id, name_of(one), one.place) for one in need.choices),
+            choices=tuple(ChoiceShown(choice.id, name_of(choice), choice.place) for choice in need.choices),
         )
         for need in told
     )

@@ -29,7 +29,7 @@ def _cells(job: Job, entry: Entry) -> list[str]:
     words = (entry.at.isoformat(), job.title, entry.thread, entry.part_name or entry.part)
     step = (str(entry.piece), entry.step, entry.title, entry.kind, entry.measured, entry.typed, entry.unit)
     limits = (entry.aim_mm, entry.low_mm, entry.high_mm) if mm is not None else (None, None, None)
-    lengths = (_number(mm), _number(inches, 5), *(_number(one) for one in limits), _number(entry.dialled_mm))
+    lengths = (_number(mm), _number(inches, 5), *(_number(limit) for limit in limits), _number(entry.dialled_mm))
     dialled = "" if entry.dialled_mm is None else "said" if entry.stated else "asked"
     eighths = "" if entry.eighths is None else f"{entry.eighths:g}"
     said = (entry.word, eighths, entry.text, entry.why, str(entry.revision))

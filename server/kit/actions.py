@@ -101,5 +101,5 @@ def add_typed(text: str) -> None:
     for line in read_lines(text):
         if line.error:
             raise line.error
-        wanted += [(one.kind, dict(one.document)) for one in line.things]
+        wanted += [(thing.kind, dict(thing.document)) for thing in line.things]
     add(wanted)

@@ -256,7 +256,7 @@ def lines_shown(lines: tuple[Line, ...], names: set[str]) -> tuple[LineShown, ..
     return tuple(
         LineShown(
             line.text,
-            tuple(_named(one.kind, one.thing, one.document, names) for one in line.things),
+            tuple(_named(thing.kind, thing.thing, thing.document, names) for thing in line.things),
             field_error(line.error) if line.error else None,
         )
         for line in lines

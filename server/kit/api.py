@@ -131,7 +131,7 @@ def labels_as_pdf(request: HttpRequest, place: str = Query("", max_length=120)) 
     """Labels for the things of a drawer, or for all: a name, a place, and a code that opens the thing's page."""
     from server.paper.labels import labels
 
-    shown = [one for one in kit_shown(owned()).things if place in ("", one.drawer)]
+    shown = [thing for thing in kit_shown(owned()).things if place in ("", thing.drawer)]
     address = request.build_absolute_uri("/shop?thing=")
     return file_answer(labels([(one.name, one.drawer, address + one.id) for one in shown]), "labels.pdf", _PDF)
 

@@ -89,7 +89,7 @@ def _scale(die: str) -> Scale:
     cutter = last.cutter if last is not None else "die"
     if cutter not in ("die-head", "adjustable-tap"):
         return SCREW
-    graded = (one for one in things() if isinstance(one, DieHead) or (isinstance(one, Tap) and one.id == die))
+    graded = (thing for thing in things() if isinstance(thing, DieHead) or (isinstance(thing, Tap) and thing.id == die))
     kind = DieHead if cutter == "die-head" else Tap
     each = next((one.graduation for one in graded if isinstance(one, kind) and one.graduation), None)
     return (graduations if cutter == "die-head" else graduated_tap)(each.mm if each else None)

@@ -73,11 +73,11 @@ def _again(number: int, operation: Operation, said: dict[str, int]) -> str:
 def _measured(operation: Operation, unit: LengthUnit) -> list[str]:
     """The sizes of a step that make the part, each with its band and room to write in what it read."""
     told = []
-    for one in operation.dimensions:
-        if one.measured not in _WRITTEN or one.move == "none":
+    for dimension in operation.dimensions:
+        if dimension.measured not in _WRITTEN or dimension.move == "none":
             continue
-        low, high = (show_length(size, "mm", unit) for size in (one.target.low_mm, one.target.high_mm))
-        told.append(f"{one.name} {low} to {high} {unit} _______")
+        low, high = (show_length(size, "mm", unit) for size in (dimension.target.low_mm, dimension.target.high_mm))
+        told.append(f"{dimension.name} {low} to {high} {unit} _______")
     return [f"Measure: {', '.join(told)}"] if told else []
 
 

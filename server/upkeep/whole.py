@@ -70,9 +70,9 @@ def _head(jobs: list[Job], things: list[Thing]) -> dict[str, Any]:
         "version": FORMAT_VERSION,
         "program": VERSION,
         "jobs": [_job_head(job) for job in jobs],
-        "retired": {one.ident: _moment(one.retired_at) for one in things if one.retired_at},
+        "retired": {thing.ident: _moment(thing.retired_at) for thing in things if thing.retired_at},
         "favourites": favourites(),
-        "instruments": [{**one, "at": _moment(one["at"])} for one in kept_corrections()],
+        "instruments": [{**correction, "at": _moment(correction["at"])} for correction in kept_corrections()],
     }
 
 
@@ -81,7 +81,7 @@ def _members() -> Iterator[tuple[str, bytes]]:
     things = list(stored_things())
     yield TOLD, _README.encode()
     yield HEAD, orjson.dumps(_head(jobs, things), option=_INDENTED)
-    yield KIT, orjson.dumps(kit_json((one.kind, one.document) for one in things), option=_INDENTED)  # type: ignore[misc]
+    yield KIT, orjson.dumps(kit_json((thing.kind, thing.document) for thing in things), option=_INDENTED)  # type: ignore[misc]
     for job in jobs:
         told = raw_file(job) if job.row.unreadable else job_file(job)
         yield job_name(job.pk), orjson.dumps(told, option=_INDENTED)

@@ -121,7 +121,7 @@ class BrowserCase(unittest.TestCase):
 
     def post(self, path: str, body: Any) -> Any:
         """The JSON of what a page's act answers; the page must be open."""
-        [token] = [one["value"] for one in self.page.context.cookies() if one["name"] == "csrftoken"]
+        [token] = [cooky["value"] for cooky in self.page.context.cookies() if cooky["name"] == "csrftoken"]
         headers = {"Content-Type": "application/json", "X-CSRFToken": token, "Referer": self.server.url}
         answer = self.page.request.post(path, data=json.dumps(body), headers=headers)
         self.assertTrue(answer.ok, answer.text())

@@ -132,7 +132,7 @@ class Tablet(Networked):
 
     def token(self, page: Page) -> dict[str, str]:
         """What a page's own requests carry."""
-        [token] = [one["value"] for one in page.context.cookies() if one["name"] == "csrftoken"]
+        [token] = [cooky["value"] for cooky in page.context.cookies() if cooky["name"] == "csrftoken"]
         return {"X-CSRFToken": token}
 
     def test_the_store_is_told_of_and_taken_along(self) -> None:
@@ -187,7 +187,7 @@ class OverTls(Networked):
         tablet.goto(f"/pair#{code}")
         self.pair(tablet, code, "bench tablet")
         expect(tablet).to_have_title("Jobs · Conch")
-        cookies = {one["name"]: one for one in tablet.context.cookies()}
+        cookies = {cooky["name"]: cooky for cooky in tablet.context.cookies()}
         self.assertTrue(cookies["conch_device"]["secure"] and cookies["csrftoken"]["secure"])
         self.assertTrue(cookies["conch_device"]["httpOnly"])
         tablet.goto("/jobs/2/bench")

@@ -79,7 +79,7 @@ class Ways(BrowserCase):
         number = self.page.url.split("/")[-2]
         file = self.page.request.get(f"/api/jobs/{number}/job.json").json()
         entries = file["record"]["entries"]
-        first = [one for one in entries if one["piece"] == 1]
+        first = [entry for entry in entries if entry["piece"] == 1]
         entries += [one | {"piece": piece} for piece in range(2, pieces) for one in first]
         again = self.post("/api/jobs/import", file)["id"]
         self.page.goto(f"/jobs/{again}/bench")

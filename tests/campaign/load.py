@@ -109,7 +109,7 @@ def _figures(people: list[Person]) -> dict[str, float]:
     for person in people:
         for what, seconds in person.told.seconds.items():
             by_act.setdefault(what, []).extend(seconds)
-    every = [one for seconds in by_act.values() for one in seconds]
+    every = [second for seconds in by_act.values() for second in seconds]
     told = {"load_answers": len(every), "load_p50_ms": _at(every, 0.5), "load_p95_ms": _at(every, 0.95)}
     told |= {"load_slowest_ms": _at(every, 1.0)}
     return told | {f"load_{what}_p95_ms": _at(seconds, 0.95) for what, seconds in sorted(by_act.items())}

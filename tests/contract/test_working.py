@@ -136,7 +136,7 @@ class Working(unittest.TestCase):
             made = plan(
                 {"part.overall_length": "", "part.stock.across": "3/4", "part.sections": [cone, section("bar", "1")]}
             )
-            self.assertIn("taper:s1", [one.key for one in made.operations])
+            self.assertIn("taper:s1", [step.key for step in made.operations])
             self.check(made)
 
     def test_sockets_and_holes_round_the_part(self) -> None:
@@ -146,7 +146,7 @@ class Working(unittest.TestCase):
             socket = bore(across=across, taper=told, depth=deep)
             sections = {"part.sections": [section("bar", "80")], "part.bores": [socket, round_]}
             made = plan({"unit": "mm", "part.overall_length": "", "part.stock.across": "45"} | sections | MM_BLADES)
-            self.assertIn("socket:b1", {one.key for one in made.operations})
+            self.assertIn("socket:b1", {step.key for step in made.operations})
             self.check(made)
 
     def test_keyways_and_knurls(self) -> None:
@@ -157,7 +157,7 @@ class Working(unittest.TestCase):
             sections = {"part.sections": [keyed, knurled], "part.bores": [hole], "part.stock.across": bar}
             blades = {"setup.groove_blade": "2", "setup.parting_blade": "2", "part.overall_length": ""}
             made = plan({"unit": unit} | sections | blades)
-            self.assertTrue({"keyway:s1", "hub-keyway:b1", "knurl:s2"} <= {one.key for one in made.operations})
+            self.assertTrue({"keyway:s1", "hub-keyway:b1", "knurl:s2"} <= {step.key for step in made.operations})
             self.check(made)
 
     def test_fits_and_holders(self) -> None:

@@ -116,17 +116,17 @@ class Stripped(unittest.TestCase):
 
     def test_ways_to_mend(self) -> None:
         """M10: next M12, drilled 10.2, takes the old thread whole; a bush needs M16, 13.835 inside over 1.3 x 10."""
-        found = {one.code: one for one in mends(read_designation("M10"), all_drills())}
+        found = {mend.code: mend for mend in mends(read_designation("M10"), all_drills())}
         self.assertEqual([found[code].tapped for code in ("next-size", "stepped-stud", "bush")], ["M12", "M12", "M16"])
         self.assertAlmostEqual(found["next-size"].needs.value, 12 * 1.3)
         # No insert is made for 55 and 47.5 degree threads; the next BSW after 1/2 is 5/8 (9/16 is drilled 15/32).
-        whitworth = {one.code: one.tapped for one in mends(read_designation("1/2 BSW"), all_drills())}
+        whitworth = {mend.code: mend.tapped for mend in mends(read_designation("1/2 BSW"), all_drills())}
         self.assertNotIn("insert", whitworth)
         self.assertEqual(whitworth["next-size"], "5/8 BSW")
 
     def test_a_poor_rack_still_says_what_to_tap(self) -> None:
         """A lone 9 mm drill makes neither M12 nor M16: both are offered, to be bored."""
-        found = {one.code: one for one in mends(read_designation("M10"), owned("9 mm", "mm"))}
+        found = {mend.code: mend for mend in mends(read_designation("M10"), owned("9 mm", "mm"))}
         self.assertEqual(
             [(found[c].tapped, found[c].drill) for c in ("next-size", "bush")], [("M12", None), ("M16", None)]
         )
@@ -135,12 +135,12 @@ class Stripped(unittest.TestCase):
         rack = all_drills()
         for name in ("M4", "M6", "M12", "1/4-20", "5/16-24", "3/8 BSF", "2 BA", "G1/8"):
             old = read_designation(name)
-            for one in mends(old, rack):
-                with self.subTest(name=name, mend=one.code):
-                    self.assertIn(one.drill, rack)
-                    assert one.drill is not None
-                    self.assertGreaterEqual(one.drill.diameter_mm, 0.97 * old.major_mm)
-                    self.assertGreater(one.needs.value, one.major.value)
+            for mend in mends(old, rack):
+                with self.subTest(name=name, mend=mend.code):
+                    self.assertIn(mend.drill, rack)
+                    assert mend.drill is not None
+                    self.assertGreaterEqual(mend.drill.diameter_mm, 0.97 * old.major_mm)
+                    self.assertGreater(mend.needs.value, mend.major.value)
 
 
 class ThinMetal(unittest.TestCase):
@@ -266,7 +266,7 @@ class StudRepairs(unittest.TestCase):
 
     def test_a_short_stud_is_threaded_from_end_to_end(self) -> None:
         part = read_document(repair().document).others[1].part
-        self.assertEqual([one.shape for one in part.sections], ["thread"])
+        self.assertEqual([section.shape for section in part.sections], ["thread"])
 
     @given(
         st.sampled_from(["M8", "M12", "3/8-16", "1/2 BSF", "1/4 BSW", "0 BA"]),

@@ -32,12 +32,12 @@ def count_shown(count: Count) -> TurnsShown:
     """Turns that are counted; `wait` is in seconds."""
     speeds = tuple(
         AtSpeedShown(
-            one.speed,
-            figure_shown(one.seconds),
-            figure_shown(one.travel),
-            figure_shown(one.stands),
-            one.stands.value,
+            speed.speed,
+            figure_shown(speed.seconds),
+            figure_shown(speed.travel),
+            figure_shown(speed.stands),
+            speed.stands.value,
         )
-        for one in count.speeds
+        for speed in count.speeds
     )
     return TurnsShown(count.turns, count.step, count.beats, speeds)

@@ -65,7 +65,7 @@ def why_it_binds(plan: Plan, step: Operation, verdict: Verdict, tally: Tally) ->
 
 def found_cause(step: Operation, tally: Tally) -> Cause | None:
     """What the thread of a step was found to bind for, until it is tried again."""
-    code = next((one for one in CAUSES if one == tally.causes.get(step.key)), None)
+    code = next((cause for cause in CAUSES if cause == tally.causes.get(step.key)), None)
     if code is None:
         return None
     return cause_of(code, inside=step.inside, tried=tally.tried, cutter=moved_cutter(step))

@@ -123,7 +123,9 @@ def job_file_schema() -> Json:
         "$id": f"urn:conch:job:{VERSION}",
         "title": f"Conch job, version {VERSION}",
         **JOB.definition(),
-        "$defs": {one.name: one.definition() for one in JOB.groups()} | more | {"entry": ENTRY.definition() | reading},
+        "$defs": {group.name: group.definition() for group in JOB.groups()}
+        | more
+        | {"entry": ENTRY.definition() | reading},
     }
 
 

@@ -36,11 +36,11 @@ def cut_like(plan: Plan, step: Operation) -> CutLike | None:
     Source: practice; a bar out of the chuck springs by its length over its diameter.
     """
     setup = plan.job.setup
-    if not setup.machine or not any(one.move in LEARNED for one in step.dimensions):
+    if not setup.machine or not any(dimension.move in LEARNED for dimension in step.dimensions):
         return None
     chucking, cut = plan.chuckings[step.chucking - 1], step.cut
     out = chucking.worked_mm / chucking.bar_mm
-    if cut is not None and any(one.measured == "bore" for one in step.dimensions):
+    if cut is not None and any(dimension.measured == "bore" for dimension in step.dimensions):
         # There the bar springs, not the work.
         out = (cut.left_mm - cut.right_mm) / cut.outer_mm
     return CutLike(setup.machine, plan.job.material.name, step.tool, chucking.carried, round(out))

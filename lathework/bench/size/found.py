@@ -24,7 +24,7 @@ KEPT = ("keyway",)
 
 def _diameter(step: Operation) -> Dimension | None:
     """The diameter that a step leaves."""
-    return next((one for one in step.dimensions if one.measured in ("diameter", "bore")), None)
+    return next((dimension for dimension in step.dimensions if dimension.measured in ("diameter", "bore")), None)
 
 
 def measured_of(plan: Plan, readings: Mapping[str, list[Reading]], step: Operation) -> dict[str, float]:
@@ -64,10 +64,12 @@ def as_found(plan: Plan, step: Operation, tally: Tally) -> Operation:
             "as measured", convert(own, "mm", unit), unit, "as measured", AS_TYPED, kind="typed"
         )
         notes = (BEGINS, *notes)
-    aims = {one.measured: one.target for one in step.dimensions}
-    dimensions = tuple(replace(one, target=aims.get(one.measured, one.target)) for one in again.dimensions)
+    aims = {dimension.measured: dimension.target for dimension in step.dimensions}
+    dimensions = tuple(
+        replace(dimension, target=aims.get(dimension.measured, dimension.target)) for dimension in again.dimensions
+    )
     return replace(step, figures=figures, passes=again.passes, dimensions=dimensions, notes=notes)
 
 
 def _starts(step: Operation) -> tuple[float, ...]:
-    return tuple(one.start_mm for one in step.dimensions)
+    return tuple(dimension.start_mm for dimension in step.dimensions)

@@ -61,12 +61,12 @@ def _laid_out(train: Train) -> list[_Wheel]:
 def train_sheet(train: Train) -> Sheet:
     """A train as one looks at it: driving wheels in outline, driven ones hatched; each with its teeth."""
     wheels = _laid_out(train)
-    left = min(one.at[0] - one.teeth / 2 for one in wheels)
-    top = min(one.at[1] - one.teeth / 2 for one in wheels)
-    right = max(one.at[0] + one.teeth / 2 for one in wheels)
-    low = max(one.at[1] + one.teeth / 2 for one in wheels)
+    left = min(wheel.at[0] - wheel.teeth / 2 for wheel in wheels)
+    top = min(wheel.at[1] - wheel.teeth / 2 for wheel in wheels)
+    right = max(wheel.at[0] + wheel.teeth / 2 for wheel in wheels)
+    low = max(wheel.at[1] + wheel.teeth / 2 for wheel in wheels)
     scale = min((WIDE - 2 * MARGIN - 150) / (right - left), (MOST_HIGH - 2 * MARGIN) / (low - top))
-    place = [(MARGIN + (one.at[0] - left) * scale, MARGIN + (one.at[1] - top) * scale) for one in wheels]
+    place = [(MARGIN + (wheel.at[0] - left) * scale, MARGIN + (wheel.at[1] - top) * scale) for wheel in wheels]
     paths: list[Path] = []
     labels: list[Label] = []
     beside = max(at[0] + one.teeth / 2 * scale for at, one in zip(place, wheels, strict=True)) + 14

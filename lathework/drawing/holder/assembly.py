@@ -54,23 +54,23 @@ def _shifted(pieces: Sequence[Lying], gap_mm: float) -> tuple[Lying, ...]:
 
 def _scaled(pieces: Sequence[Lying], room: Room, gaps: int) -> tuple[float, float]:
     """Sheet units a millimetre, and millimetres that the pieces take along with `gaps` between them left out."""
-    along = fsum(_extent(pieces, place) for place in {one.apart for one in pieces}) if gaps else _whole(pieces)
-    across = max(one.outer_mm for one in pieces)
+    along = fsum(_extent(pieces, place) for place in {piece.apart for piece in pieces}) if gaps else _whole(pieces)
+    across = max(piece.outer_mm for piece in pieces)
     wide = room.width - 2 * MARGIN - GAP * gaps
     return min(wide / along, (room.height - 2 * MARGIN - NAMES * LABEL_ROW) / across), along
 
 
 def _extent(pieces: Sequence[Lying], place: int) -> float:
-    return _whole([one for one in pieces if one.apart == place])
+    return _whole([piece for piece in pieces if piece.apart == place])
 
 
 def _whole(pieces: Sequence[Lying]) -> float:
-    return max(one.far_mm for one in pieces) - min(one.near_mm for one in pieces)
+    return max(piece.far_mm for piece in pieces) - min(piece.near_mm for piece in pieces)
 
 
 def _rim(pieces: Sequence[Lying], scale: _Scale, across: Callable[[Lying], tuple[float, float]]) -> Line:
     """The upper line of pieces that are one body, from the right; `across` is how wide each is at both its ends."""
-    ends = (end for one in pieces for end in zip((one.near_mm, one.far_mm), across(one), strict=True))
+    ends = (end for piece in pieces for end in zip((piece.near_mm, piece.far_mm), across(piece), strict=True))
     return tuple((scale.x(at), scale.axis - wide / 2 * scale.units) for at, wide in ends)
 
 

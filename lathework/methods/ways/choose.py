@@ -168,7 +168,7 @@ def chart(ways: Sequence[Weighed], pieces: int, taken: str = "") -> Chart:
 def quickest(ways: Sequence[Weighed]) -> tuple[tuple[int, Weighed], ...]:
     """The quickest of the ways that serve, by the number of pieces from which it is, from one piece on."""
     told: list[tuple[int, Weighed]] = []
-    serving = [one for one in ways if one.serves]
+    serving = [way for way in ways if way.serves]
     for pieces in range(1, MOST_PIECES + 1) if serving else ():
         best = min(serving, key=lambda one: one.minutes_for(pieces))
         if not told or told[-1][1].code != best.code:

@@ -169,7 +169,7 @@ class TapAsChaserWay(InsideToolWay):
         if wanted.things is None:
             return
         taps = [one for one in wanted.owned(Tap) if same_pitch(one, wanted.thread)]
-        if not any(one.thread.major_mm <= SPAN_SHARE * wanted.blank_mm for one in taps):
+        if not any(tap.thread.major_mm <= SPAN_SHARE * wanted.blank_mm for tap in taps):
             most = SPAN_SHARE * wanted.blank_mm
             yield f"a tap of {wanted.thread.pitch_mm:.4g} mm pitch, {most:.1f} mm at most"
         yield from self._lathe(wanted)

@@ -58,7 +58,7 @@ class ToolWay(Way):
         lathes, machine, lead = wanted.owned(OwnLathe), wanted.machine, lead_of(wanted.thread)
         screw = machine.leadscrew
         if screw is None:
-            if lathes and not any(one.leadscrew for one in lathes):
+            if lathes and not any(lathe.leadscrew for lathe in lathes):
                 yield f"a leadscrew ({name_of(lathes[0])}: nobody said its pitch)"
         elif machine.gears and not in_box(lead, machine.gearbox) and not best_train(lead.mm, screw.mm, machine.gears):
             yield "wheels that cut its pitch"

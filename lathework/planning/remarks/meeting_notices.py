@@ -21,7 +21,7 @@ def meeting_notices(job: Job) -> Iterator[Notice]:
     for number, own in enumerate(works):
         if own.bore.end == "across":
             continue
-        field, others = f"part.bores.{number}.depth", [one for one in works if one is not own]
+        field, others = f"part.bores.{number}.depth", [work for work in works if work is not own]
         if comes_out_mm(part, own, others):
             yield Notice("comes-out", field, _comes_out(part, own, job.unit), first=True)
         elif own.bore.thread is not None:

@@ -43,7 +43,7 @@ class Book(TestCase):
 
     def test_series_stand_in_the_order_of_the_book(self) -> None:
         """What is met most first; what single trades have, and what is no longer made, behind."""
-        told = [one["series"] for one in json.loads(self.ask("series").content)]
+        told = [load["series"] for load in json.loads(self.ask("series").content)]
         self.assertEqual(told[:8], ["UNC", "UNF", "UNEF", "UN", "coarse", "fine", "BSW", "BSF"])
         self.assertGreater(min(told.index(one) for one in ("old", "BSC", "Lö", "Tr")), told.index("NPSM"))
 

@@ -111,10 +111,10 @@ class Reference(Case):
         stream: Iterator[bytes] = iter(self.client.get(f"/api/jobs/{job.pk}/live"))
         with mock.patch.object(HUB, "wait", interrupted):
             events: list[bytes] = []
-            while sum(one.startswith(b"event: sent") for one in events) < 3:
+            while sum(event.startswith(b"event: sent") for event in events) < 3:
                 events.append(next(stream))
             events += [next(stream) for _ in range(2)]
-        told = [json.loads(one.split(b"data: ")[1])["typed"] for one in events if one.startswith(b"event: sent")]
+        told = [json.loads(event.split(b"data: ")[1])["typed"] for event in events if event.startswith(b"event: sent")]
         self.assertEqual(told, ["11.000 mm", "12.000 mm", "13.000 mm"])
         self.end(stream)
 

@@ -104,16 +104,16 @@ def _imported(document: Document, was: AsItWas | None) -> Job:
     spec = read_document(document)
     form = stored_form(document)
     record = read_record(document.get("record"), plans_of(form), version_of(document))
-    moments = [one.at for one in record.entries] or [timezone.now()]
+    moments = [entry.at for entry in record.entries] or [timezone.now()]
     alone = {
-        "revision": max((one.entry.story.revision for one in record.entries), default=0) or 1,
+        "revision": max((entry.entry.story.revision for entry in record.entries), default=0) or 1,
         "closed_at": moments[-1] if record.closed else None,
         "created_at": moments[0],
         "changed_at": moments[-1],
     }
     told = head(form, spec) | {"held": record.held, "closed": record.closed}
     job = Job.objects.create(**told | alone | (was.told() if was else {}))
-    Entry.objects.bulk_create(row_of(job, one.entry, one.typed, one.unit, one.at) for one in record.entries)
+    Entry.objects.bulk_create(row_of(job, entry.entry, entry.typed, entry.unit, entry.at) for entry in record.entries)
     now = kept.rewrite(job)
     words.index_entries(job)
     if record.closed:

@@ -31,7 +31,11 @@ def _blanks(thread: str, metal: str, die: str) -> list[float]:
 
 def die_records(spec: JobSpec) -> list[DieRecord]:
     """The record of each thread of a part, those without one left out."""
-    cut = {one.thread.designation: (one.thread, one.die) for one in spec.part.sections if one.thread is not None}
+    cut = {
+        section.thread.designation: (section.thread, section.die)
+        for section in spec.part.sections
+        if section.thread is not None
+    }
     tapped = {one.designation: (one, "") for one in spec.part.threads}
     threads = (tapped | cut).items()
     records = [die_record(thread, _blanks(name, spec.material.name, die)) for name, (thread, die) in threads]

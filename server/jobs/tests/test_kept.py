@@ -234,9 +234,9 @@ class NothingReadsTheHistory(ApiCase):
         """How many questions an answer puts to the store."""
         with CaptureQueriesContext(connection) as asked:
             self.get(path)
-        for one in asked.captured_queries:
+        for query in asked.captured_queries:
             if path != "/api/log" and not path.startswith("/api/log?"):
-                self.assertNotIn('FROM "jobs_entry"', one["sql"])
+                self.assertNotIn('FROM "jobs_entry"', query["sql"])
         return len(asked)
 
     def test_pages_ask_the_same_however_much_was_recorded(self) -> None:

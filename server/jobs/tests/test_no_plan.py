@@ -21,7 +21,7 @@ class NoPlan(ApiCase):
         for tail in ("/sheet.pdf", "/part.svg", "/part.dxf", "/readings.csv"):
             answer = self.client.get(self.url(tail))
             self.assertEqual(answer.status_code, 200, tail)
-        self.assertEqual([one["id"] for one in self.jobs()], [self.job.pk])
+        self.assertEqual([job["id"] for job in self.jobs()], [self.job.pk])
 
     def test_it_says_why_first_and_beside_its_field(self) -> None:
         plan = self.get(self.url())["plan"]

@@ -136,7 +136,7 @@ class Parts(ApiCase):
             self.walk_to("part-off")
             self.record("done")
         records = self.get(self.url())["die_records"]
-        self.assertEqual([(one["thread"], one["pieces"]) for one in records], [("3/8-16 UNC", 2)])
+        self.assertEqual([(record["thread"], record["pieces"]) for record in records], [("3/8-16 UNC", 2)])
 
     def test_a_job_is_found_by_the_last_of_many_threads(self) -> None:
         """Six threads take more than the sixty characters that were once kept of their names."""

@@ -86,7 +86,7 @@ class Holes(ApiCase):
             self.assertEqual(answer.status_code, 200, answer.content[:200])
         self.record("verdict", verdict="go-passes", tried="limits")
         threads = self.get(self.url("/batch"))["threads"]
-        said = {one["step"].partition(":")[0]: [each["said"] for each in one["gauged"]] for one in threads}
+        said = {thread["step"].partition(":")[0]: [each["said"] for each in thread["gauged"]] for thread in threads}
         self.assertEqual(said["try"], ["go runs home, no-go stops"])
         self.assertIn("gauge", said)
         self.assertEqual(self.get("/api/log/dies?thread=3/8-16+UNC"), [])

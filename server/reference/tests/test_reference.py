@@ -75,5 +75,5 @@ class Reference(SimpleTestCase):
         found = self.client.get("/api/sample?reading=0.369&unit=in&of=across").json()
         self.assertEqual((found[0]["typed"], found[0]["under"]["inch"]["text"]), ("3/8 in", "0.0060"))
         threads = self.client.get("/api/sample?reading=0.369&unit=in&of=thread").json()
-        self.assertIn("3/8-16 UNC", [one["typed"] for one in threads])
+        self.assertIn("3/8-16 UNC", [thread["typed"] for thread in threads])
         self.assertEqual(self.client.get("/api/sample?reading=worn").status_code, 422)

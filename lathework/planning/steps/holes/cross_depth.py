@@ -14,7 +14,7 @@ from lathework.planning.work import Work
 
 def wall_there_mm(work: Work, bore_work: BoreWork) -> float | None:
     """How thick the wall is that it goes through into a hollow, in millimetres; None in solid metal."""
-    return wall_across_mm(work.part, bore_work, [one for one in work.bores if one.bore.end != "across"])
+    return wall_across_mm(work.part, bore_work, [bore for bore in work.bores if bore.bore.end != "across"])
 
 
 def drilled_deep(work: Work, bore_work: BoreWork) -> Figure:
@@ -29,7 +29,7 @@ def drilled_deep(work: Work, bore_work: BoreWork) -> Figure:
 
 def raised(work: Work, bore_work: BoreWork) -> tuple[Burr, ...]:
     """The burrs it leaves beside its mouths: in the hole it comes out in, in the threads it cuts."""
-    along_axis = [one for one in work.bores if one.bore.end != "across"]
-    crosses = any(meets(work.part, bore_work, one, work.job.unit) for one in along_axis)
+    along_axis = [bore for bore in work.bores if bore.bore.end != "across"]
+    crosses = any(meets(work.part, bore_work, axi, work.job.unit) for axi in along_axis)
     cuts = cut_threads(work.part, bore_work.bore)
     return (*(("crossing",) if crosses else ()), *(("threads",) if cuts else ()))

@@ -32,7 +32,7 @@ from lathework.units import convert
 def full_depth(work: Work, bore_work: BoreWork) -> Figure:
     """Depth of full thread of a hole along the axis."""
     depth, unit = bore_work.bore.depth, work.job.unit
-    asked = next(one.depth for one in work.part.bores if one.id == bore_work.bore.id)
+    asked = next(bore.depth for bore in work.part.bores if bore.id == bore_work.bore.id)
     if depth is not None and asked is None:
         return along(
             work,

@@ -192,7 +192,7 @@ def part_off(work: Work, chucking: Chucking, *, begun: bool) -> Operation | None
 
 def _opens(work: Work, spare_mm: float) -> bool:
     """Whether the blade comes out in a plain hole right through, at an end that is not faced again."""
-    through = any(one.depth is None and one.end != "across" for one in work.part.bores)
+    through = any(bore.depth is None and bore.end != "across" for bore in work.part.bores)
     return through and not spare_mm and not work.part.tapped_through
 
 

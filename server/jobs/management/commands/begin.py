@@ -46,7 +46,7 @@ def _on_its_lathe(document: dict[str, Any]) -> dict[str, Any]:
     was."""
     if document.get("record", {}).get("closed"):
         return document
-    own = next(one for one in things() if isinstance(one, OwnLathe) and one.dial == document["setup"]["dial"])
+    own = next(thing for thing in things() if isinstance(thing, OwnLathe) and thing.dial == document["setup"]["dial"])
     return furnish(document | {"setup": document["setup"] | {"machine": own.id}}, things())
 
 
