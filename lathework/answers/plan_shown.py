@@ -218,7 +218,9 @@ def plan_shown(plan: Plan, end: int | None = None, step: str = "", *, narrow: bo
         overall=length_shown(job.part.overall_mm, fine=False),
         quantity=job.quantity,
         unit=job.unit,
-        operations=tuple(step_shown(one, working=one.key == step or not asked) for one in plan.operations),
+        operations=tuple(
+            step_shown(operation, working=operation.key == step or not asked) for operation in plan.operations
+        ),
         blanks=tuple(_blank(choice) for choice in main.blanks) if main else (),
         batch=figures_shown(plan.batch),
         notices=plan.notices,

@@ -217,7 +217,11 @@ def bench(plan: Plan, folded: Tally, memory: Memory, cuts: Cuts, placed: Collect
         opened=tally.opened,
         unread=tuple(HAZARD_CAUTIONS[h] for h in plan.job.hazards if h not in tally.read) if step else (),
         zero=zero_of(step, tally, keeping) if step else "",
-        zeros={one.key: zeros_of(one, tally, keeping) for one in plan.operations if one.zero or one.cut is not None},
+        zeros={
+            operation.key: zeros_of(operation, tally, keeping)
+            for operation in plan.operations
+            if operation.zero or operation.cut is not None
+        },
         zeros_stay=keeping != "each",
         asks_keeping=keeping == "unsaid",
         aside={piece: frozenset(one.done) for piece, one in sorted(tally.aside.items())},
@@ -234,6 +238,6 @@ def steps_of(now: Bench) -> Sequence[tuple[Operation, StepState]]:
     """The steps of the piece in hand with their state."""
     here = now.step.key if now.step else ""
     return [
-        (o, "now" if o.key == here else "done" if o.key in now.done or now.finished else "to do")
-        for o in now.plan.operations
+        (step, "now" if step.key == here else "done" if step.key in now.done or now.finished else "to do")
+        for step in now.plan.operations
     ]

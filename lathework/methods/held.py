@@ -76,8 +76,8 @@ def _holds(
     passes = through(dies[0].thread, long_mm, thing)
     if not passes.fits:
         return passes
-    chucks = tuple(one for one in things if isinstance(one, Chuck) and one.at_hand)
-    lathes = [one for one in things if isinstance(one, OwnLathe) and one.at_hand]
+    chucks = tuple(item for item in things if isinstance(item, Chuck) and item.at_hand)
+    lathes = [item for item in things if isinstance(item, OwnLathe) and item.at_hand]
     return _and(_best([in_tailstock(thing, lathe.taper, chucks) for lathe in lathes]), held) if lathes else held
 
 

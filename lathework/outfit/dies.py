@@ -53,7 +53,7 @@ def tool_needs(plan: Plan, section: Section, thread: Thread, shop: Shop) -> Iter
     if not shop.keeps(Tool):
         return
     angle = thread.form.angle_deg
-    found = next((one for one in shop.at_hand(Tool) if one.form == "threading" and one.angle == angle), None)
+    found = next((tool for tool in shop.at_hand(Tool) if tool.form == "threading" and tool.angle == angle), None)
     owns = (("kind", "tool"), ("form", "threading"), ("angle", f"{angle:g}"))
     steps = steps_of(plan, ("gear", "screwcut"), section.id)
     yield Need(f"threading tool of {angle:g}°", found, owns=() if found else owns, steps=steps)

@@ -29,19 +29,19 @@ def bore_needs(plan: Plan, found: BoreWork, shop: Shop) -> Iterator[Need]:
         and (found.picked is not None or thread is None)
         and (found.limits is None or found.bore.reamed)
     ):
-        own = [one for one in shop.at_hand(ShopDrill) if abs(one.size.mm - found.drill_mm) < ALIKE_MM]
+        own = [drill for drill in shop.at_hand(ShopDrill) if abs(drill.size.mm - found.drill_mm) < ALIKE_MM]
         near = min(shop.at_hand(ShopDrill), key=lambda one: abs(one.size.mm - found.drill_mm), default=None)
         instead = (StandIn(f"nearest: {name_of(near)}"),) if near and not own else ()
         size = found.picked.name if found.picked else told(found.drill_mm, unit, fine=True)
         owns: Said = (("kind", "drill"), ("size", size))
         yield Need(f"drill, {size}", own[0] if own else None, "", instead, owns=() if own else owns, steps=drilled)
     if found.bore.reamed and found.bore.across is not None and shop.keeps(Reamer):
-        own_reamers = [one for one in shop.at_hand(Reamer) if reams(one, found.bore.across.mm).fits]
+        own_reamers = [reamer for reamer in shop.at_hand(Reamer) if reams(reamer, found.bore.across.mm).fits]
         size, steps = found.bore.across.typed, steps_of(plan, ("ream",), found.bore.id)
         lacks: Said = () if own_reamers else (("kind", "reamer"), ("size", size))
         yield Need(f"reamer, {size}", own_reamers[0] if own_reamers else None, owns=lacks, steps=steps)
     elif thread is None:
-        fitting = [one for one in shop.at_hand(Reamer) if reams(one, found.drill_mm).fits]
+        fitting = [reamer for reamer in shop.at_hand(Reamer) if reams(reamer, found.drill_mm).fits]
         note = "drill a little under it first"
         yield from (Need("to finish the hole", one, note, steps=drilled) for one in fitting[:1])
     if thread is None or found.bore.cut not in TAPS:

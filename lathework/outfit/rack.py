@@ -29,7 +29,7 @@ def blade_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
         if not kinds & steps:
             continue
         across = plan.job.part.stock.corners_mm if use == "parting" else 0.0
-        fitting = [one for one in shop.at_hand(Blade) if one.use in (use, "either")]
+        fitting = [blade for blade in shop.at_hand(Blade) if blade.use in (use, "either")]
         fitting = [one for one in fitting if use == "grooving" or parts(one, across).fits]
         own = next((one for one in fitting if abs(one.width.mm - width.mm) < ALIKE_MM), None)
         what = f"{use} blade, {told(width.mm, plan.job.unit)}"
@@ -87,7 +87,7 @@ def holding_needs(plan: Plan, shop: Shop) -> Iterator[Need]:
         steps = steps_of(plan, ("hold",), chucking.faces)
         yield from _jaws(plan, shop, grip)
         if chucking.second and not grip.flats and not grip.on_thread:
-            found = [one for one in shop.at_hand(Collet) if grips(one, grip.across_mm, grip.length_mm).fits]
+            found = [collet for collet in shop.at_hand(Collet) if grips(collet, grip.across_mm, grip.length_mm).fits]
             yield from (
                 Need(f"to hold {grip.words}", one, "truer than jaws, and marks nothing", steps=steps)
                 for one in found[:1]

@@ -152,7 +152,7 @@ def serving(thread: Thread, things: Sequence[Owned]) -> Serving:
     near, holding = _near(thread, _racked(things)), holdings(dies, things, torque_nm=torque.value)
     instead, unlike = _alike(thread, (thing for thing in cutters if thing.at_hand))
     lacking = [("die", dies), ("tap", taps), ("tapping drill near its size", (near,) if near else ())]
-    gauges = [one for one in things if isinstance(one, ThreadGauge) and one.thread and one.at_hand]
+    gauges = [item for item in things if isinstance(item, ThreadGauge) and item.thread and item.at_hand]
     return Serving(
         thread=thread,
         dies=dies,

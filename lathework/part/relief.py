@@ -55,7 +55,12 @@ def relieved(part: Part, blade: Length) -> Part:
         width = groove_width(thread, convert(blade.mm, "mm", thread.unit)).value
         wide_mm = convert(width, thread.unit, "mm")
         sections[number], added = _lengthened(section, wide_mm), added + wide_mm
-    return replace(part, sections=tuple(_shortened(one, added) if one is part.rest else one for one in sections))
+    return replace(
+        part,
+        sections=tuple(
+            _shortened(part_section, added) if part_section is part.rest else part_section for part_section in sections
+        ),
+    )
 
 
 def _shortened(section: Section, by_mm: float) -> Section:

@@ -55,7 +55,7 @@ class Plan:
 
     def operation(self, key: str) -> Operation | None:
         """The operation of that key, or None when the plan has none."""
-        return next((o for o in self.operations if o.key == key), None)
+        return next((step for step in self.operations if step.key == key), None)
 
 
 def _more_setting_up(work: Work) -> float:

@@ -113,9 +113,9 @@ def cutting_minutes(job: Job, operation: Operation, facing_speed: float) -> floa
 
 def piece_time(job: Job, operations: tuple[Operation, ...]) -> Figure:
     """Minutes for one piece, each step's share among the inputs. Source: practice."""
-    facing = next(_speed(o) for o in operations if o.kind == "face")
+    facing = next(_speed(step) for step in operations if step.kind == "face")
     handling = TOOL_MIN + SETTING_MIN
-    shares = [(o.title, cutting_minutes(job, o, facing) + handling) for o in operations]
+    shares = [(step.title, cutting_minutes(job, step, facing) + handling) for step in operations]
     return Figure(
         "time for a piece",
         fsum(minutes for _, minutes in shares),

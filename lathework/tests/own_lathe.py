@@ -304,7 +304,7 @@ def random_job(dice: random.Random) -> dict[str, Any]:
     ends = [sorted((_section(dice, bar) for _ in range(dice.randint(0, 2))), key=lambda two: two[0]) for _ in range(2)]
     sections = [*(one for _, one in ends[0]), middle, *(one for _, one in reversed(ends[1]))]
     least = min([0.8 * bar, *(0.75 * size for end in ends for size, _ in end)])
-    overall = sum(float(one["length"]) for one in sections)
+    overall = sum(float(part_section["length"]) for part_section in sections)
     return {
         "unit": "mm",
         "quantity": dice.choice((1, 1, 6)),

@@ -233,7 +233,7 @@ def said(one: Operation) -> str:
 
 def step(made: Plan, name: str, nth: int = 1) -> Operation:
     """The step of a key, or the `nth` of a kind of work."""
-    found = [one for one in made.operations if name in (one.key, one.key.partition(":")[0])]
+    found = [operation for operation in made.operations if name in (operation.key, operation.key.partition(":")[0])]
     assert len(found) >= nth, f"{name}: {kinds(made)}"
     return found[nth - 1]
 

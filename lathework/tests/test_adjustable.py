@@ -23,7 +23,7 @@ from lathework.tests.test_ways import shop
 from lathework.threads.designation import read_called
 
 MADE = plan(body(bore("M8", cut="adjustable-tap", tap="t7", graduation="0.02 mm"), **{"quantity": 3}))
-KEYS = [one.key for one in MADE.operations]
+KEYS = [operation.key for operation in MADE.operations]
 
 
 def before(key: str, *more: Entry) -> Bench:

@@ -101,12 +101,12 @@ class HalfNuts(unittest.TestCase):
         ]
         for shape, screw, mount in itertools.product(shapes, SCREWS, ("screwed", "locked")):
             made = plan(shape | screw | {"setup.mount": mount})
-            lines = [line.lower() for one in made.operations for line in everything(made, one)]
+            lines = [line.lower() for operation in made.operations for line in everything(made, operation)]
             opens = [line for line in lines if OPEN in line or "close the half nuts at" in line]
             shut = [line for line in lines if SHUT in line]
             self.assertTrue(opens or shut, shape)
             self.assertFalse(opens and shut, (opens, shut))
-            warned = any(c.code == "carriage-back" for one in made.operations for c in one.cautions)
+            warned = any(c.code == "carriage-back" for operation in made.operations for c in operation.cautions)
             self.assertEqual(warned, bool(shut) and mount == "screwed")
 
     def test_the_train_that_is_shown_decides(self) -> None:
@@ -133,12 +133,12 @@ class HalfNuts(unittest.TestCase):
 class Sentences(unittest.TestCase):
     def test_air_is_never_blown_without_the_eyes_covered(self) -> None:
         made = plan(body(bore("1/2-13", depth="3/4")))
-        for one in made.operations:
-            for line in everything(made, one):
+        for operation in made.operations:
+            for line in everything(made, operation):
                 if "blow" in line.lower().split():
                     self.assertIn("cover your eyes", line.lower())
         self.assertIn("Cover your eyes", said(step(made, "try")))
 
     def test_nothing_is_nipped_again(self) -> None:
         made = plan({"part.overall_length": "10"})
-        self.assertFalse([one.key for one in made.operations if "nip it" in said(one)])
+        self.assertFalse([operation.key for operation in made.operations if "nip it" in said(operation)])

@@ -41,7 +41,7 @@ def done(*steps: str, piece: int = 1) -> list[Entry]:
 
 
 def at(*entries: Entry, made: Plan = PLAN) -> Bench:
-    return progress([made], [told(made, one) if one.story.title == "" else one for one in entries]).benches[0]
+    return progress([made], [told(made, row) if row.story.title == "" else row for row in entries]).benches[0]
 
 
 def read(now: Bench, text: str, dialled: str = "") -> Entry:
@@ -292,7 +292,7 @@ class WhatElseItBindsFor(unittest.TestCase):
     def test_what_was_said_in_another_job_does_not_spare_the_question(self) -> None:
         before = {"3/8-16 UNC": [Trial(0.0, "brass", "binds")]}
         entries = [*done(*STEPS[: STEPS.index("gauge:s1")]), self.said("binds")]
-        state = fold([PLAN], [told(PLAN, one) for one in entries])[0]
+        state = fold([PLAN], [told(PLAN, row) for row in entries])[0]
         self.assertTrue(progress_of([PLAN], state, before).benches[0].causes)
 
     def test_nothing_else_can_be_found(self) -> None:
@@ -381,7 +381,7 @@ class HowOftenItIsGauged(unittest.TestCase):
 
     def test_the_last_is_gauged_though_one_was_put_down(self) -> None:
         """Six wanted: 1, 3, 4 and 5 are made, 2 was put down, so 6 is the last there is to begin."""
-        gauged = next(one for one in PLAN.operations if one.key == "gauge:s1")
+        gauged = next(operation for operation in PLAN.operations if operation.key == "gauge:s1")
         before = {gauged.key: (4, made_by(gauged, die_of(PLAN, gauged.key)))}
         put_down = Tally(piece=6, begun=6, good=4, aside={2: InHand()}, gauged_at=before)
         self.assertEqual(due(PLAN, gauged, put_down), Due(now=True, piece=6))
@@ -517,12 +517,16 @@ class TwoEnds(unittest.TestCase):
     MADE = plan(TIE_ROD)
 
     def at(self, step: str, *more: Entry) -> Bench:
-        keys = [o.key for o in self.MADE.operations]
+        keys = [operation.key for operation in self.MADE.operations]
         return at(*done(*keys[: keys.index(step)]), *more, made=self.MADE)
 
     def test_a_verdict_belongs_to_its_end(self) -> None:
         first = entry("verdict", step="gauge:s1", word="snug")
-        now = at(first, *done(*[o.key for o in self.MADE.operations if o.key != "gauge:s3"]), made=self.MADE)
+        now = at(
+            first,
+            *done(*[operation.key for operation in self.MADE.operations if operation.key != "gauge:s3"]),
+            made=self.MADE,
+        )
         assert now.step is not None
         self.assertEqual((now.step.key, now.verdict), ("gauge:s3", None))
         self.assertIn("Gauge the thread first", now.hindrance)
@@ -548,7 +552,7 @@ class TwoEnds(unittest.TestCase):
         self.assertEqual(self.at("gauge:s1", moved).opened_eighths, 1.0)
         self.assertEqual(self.at("gauge:s3", moved).opened_eighths, 0.0)
         same = plan({**TIE_ROD, "part.sections.2.thread": "3/8-16"})
-        keys = [o.key for o in same.operations]
+        keys = [operation.key for operation in same.operations]
         now = at(*done(*keys[: keys.index("gauge:s3")]), moved, made=same)
         self.assertEqual(now.opened_eighths, 1.0)
 

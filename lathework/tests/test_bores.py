@@ -19,7 +19,7 @@ from lathework.tests.samples import said as all_said
 
 def burrs(made: Plan) -> str:
     """What is told where its burrs come off; "" where that is no step."""
-    return "".join(all_said(one) for one in made.operations if one.kind == "deburr")
+    return "".join(all_said(operation) for operation in made.operations if operation.kind == "deburr")
 
 
 SMALL = bore("#4-40", depth="1/4", end="left")
@@ -53,7 +53,11 @@ class Holes(unittest.TestCase):
     def test_a_hole_in_the_left_end_is_drilled_in_the_second_chucking(self) -> None:
         made = plan(body(bore("1/4-20", depth="1/2", end="left"), bore(across="1/8", depth="1/4")))
         self.assertEqual(
-            [(o.key, o.chucking) for o in made.operations if o.kind in ("drill", "tap")],
+            [
+                (operation.key, operation.chucking)
+                for operation in made.operations
+                if operation.kind in ("drill", "tap")
+            ],
             [("drill:b2", 1), ("drill:b1", 2), ("tap:b1", 2)],
         )
         self.assertEqual(len(made.chuckings), 2)
@@ -222,12 +226,12 @@ class Holes(unittest.TestCase):
     def test_a_hole_that_came_through_guides_the_drill(self) -> None:
         """1/8 through from the right: the 1/2 in drill from the left end needs neither spot nor pilot."""
         made = plan(body(bore(across="1/8"), bore(across="1/2", depth="1/2", end="left")))
-        second = [o.key for o in made.operations if o.chucking == 2]
+        second = [operation.key for operation in made.operations if operation.chucking == 2]
         self.assertFalse([key for key in second if key.startswith(("pilot", "spot"))])
 
     def test_the_smaller_of_two_holes_comes_first(self) -> None:
         made = plan(body(bore(across="1/2", depth="1/2"), bore(across="1/4", depth="1"), SMALL))
-        drills = [one for one in made.operations if one.key.startswith("drill:")]
+        drills = [operation for operation in made.operations if operation.key.startswith("drill:")]
         self.assertEqual([drill.figures["drill"].value for drill in drills][:2], [0.25, 0.5])
 
     def test_a_part_with_nothing_but_a_tapped_hole(self) -> None:
@@ -367,7 +371,7 @@ class Threaded(unittest.TestCase):
             ("6", "blanks-first", False),
         ):
             made = plan(body(bore("1/2-13"), **nut, **{"quantity": pieces, "method.order": order}))
-            drill = next(one for one in made.operations if one.key == "drill:b1")
+            drill = next(operation for operation in made.operations if operation.key == "drill:b1")
             with self.subTest(pieces=pieces, order=order):
                 self.assertEqual("hole is begun" in " ".join(drill.notes), said)
 
@@ -511,7 +515,7 @@ class Across(unittest.TestCase):
     def test_the_jobs_use_is_told_beside_every_thread(self) -> None:
         for hole in (bore("1/4-20", end="across", at="1"), bore("1/2-20", depth="1/2", cut="boring-tool"), bore("M6")):
             made = plan(body(hole, hazards=["lifting"]))
-            for one in (o for o in made.operations if o.kind in ("tap", "chase")):
+            for one in (operation for operation in made.operations if operation.kind in ("tap", "chase")):
                 self.assertIn("lifting", [caution.code for caution in one.cautions], one.key)
 
     def test_what_does_not_fit_across(self) -> None:

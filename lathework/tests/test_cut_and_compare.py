@@ -54,7 +54,10 @@ class Lathe:
     def __init__(self, made: Plan) -> None:
         self.made = made
         self.overall = made.job.part.overall_mm
-        edges = [sum(one.length.mm for one in made.job.part.sections[:n]) for n in range(len(made.job.part.sections))]
+        edges = [
+            sum(part_section.length.mm for part_section in made.job.part.sections[:n])
+            for n in range(len(made.job.part.sections))
+        ]
         even = [STEP * (n + 0.5) for n in range(int(self.overall / STEP))]
         self.places = [place for place in even if all(abs(place - edge) > EDGE for edge in edges)]
         self.allowed = [wanted(made.job, made, place) for place in self.places]
@@ -192,7 +195,7 @@ class CutAndCompare(unittest.TestCase):
     def check_order(self, made: Plan) -> None:
         """In each chucking the turning cuts grow shorter and smaller: none reaches past the one before it."""
         for chucking in made.chuckings:
-            turned = [o.cut for o in made.operations if o.kind == "turn" and o.chucking == chucking.number]
+            turned = [step.cut for step in made.operations if step.kind == "turn" and step.chucking == chucking.number]
             cuts = [cut for cut in turned if cut is not None]
             for before, after in zip(cuts, cuts[1:], strict=False):
                 self.assertLess(after.left_mm, before.left_mm)
@@ -255,7 +258,7 @@ class CutAndCompare(unittest.TestCase):
             section("bar"),
         ]
         made = plan({"part.sections": sections})
-        self.assertIn("neck", [o.kind for o in made.operations])
+        self.assertIn("neck", [step.kind for step in made.operations])
         self.check(made)
 
     def test_a_taper_is_made_from_where_it_enters(self) -> None:
@@ -295,7 +298,7 @@ class CutAndCompare(unittest.TestCase):
         """Random shafts: whatever the reader takes as a part, the plan cuts, and cuts right."""
         made = self.any_plan(data)
         self.check(made)
-        positions = [o.figures["position"].value for o in made.operations if o.kind == "part-off"]
+        positions = [step.figures["position"].value for step in made.operations if step.kind == "part-off"]
         self.assertTrue(all(value < 0 for value in positions))
 
     def any_side(self, data: st.DataObject, bar: float) -> list[dict[str, str]]:

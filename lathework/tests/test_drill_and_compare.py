@@ -109,7 +109,7 @@ class DrillAndCompare(unittest.TestCase):
             if not operation.key.startswith("tap:"):
                 continue
             bored = next(one for one in made.job.part.bores if one.id == hole)
-            thread, keys = bored.thread, [o.key for o in made.operations]
+            thread, keys = bored.thread, [step.key for step in made.operations]
             assert thread is not None
             on_the_bar = "part-off" in keys and keys.index(operation.key) < keys.index("part-off")
             if bored.depth is None and not on_the_bar:
@@ -125,15 +125,15 @@ class DrillAndCompare(unittest.TestCase):
     def check_order(self, made: Plan) -> None:
         """Spot before drilling, smaller holes first; each thread tapped once, then tried."""
         for chucking in made.chuckings:
-            kinds = [o.kind for o in made.operations if o.chucking == chucking.number]
+            kinds = [step.kind for step in made.operations if step.chucking == chucking.number]
             through = any(hole.depth is None for hole in made.job.part.bores)
             if "drill" in kinds and not (chucking.second and through):
                 self.assertLess(kinds.index("spot"), kinds.index("drill"))
-            here = [o for o in made.operations if o.chucking == chucking.number and o.kind == "drill"]
+            here = [step for step in made.operations if step.chucking == chucking.number and step.kind == "drill"]
             sizes = [o.cut.outer_mm for o in here if o.cut and not o.key.startswith("pilot:")]
             self.assertEqual(sizes, sorted(sizes))
         threads = [hole for hole in made.job.part.bores if hole.thread is not None]
-        keys = [o.kind for o in made.operations]
+        keys = [step.kind for step in made.operations]
         self.assertEqual((keys.count("tap"), keys.count("gauge")), (len(threads), len(threads)))
 
     def test_a_body_drilled_from_both_ends(self) -> None:

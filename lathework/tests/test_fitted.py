@@ -72,7 +72,7 @@ class Undercut(unittest.TestCase):
         """A seat of 20 by 10, 2 wide undercut by half a millimetre: 21 across, told after the bore and drawn."""
         hole = bore(across="20", depth="10", fit="slide", undercut="2")
         made = plan(body(hole, unit="mm", **{"part.stock.across": "40", "part.overall_length": "50"} | MM))
-        keys = [one.key for one in made.operations]
+        keys = [operation.key for operation in made.operations]
         self.assertGreater(keys.index("undercut:b1"), keys.index("bore:b1"))
         step_ = made.operation("undercut:b1")
         assert step_ is not None
@@ -138,7 +138,7 @@ class Steps(unittest.TestCase):
 
     def test_a_reading_past_the_limit_is_told(self) -> None:
         """A bore 0.0005 over its most is past: metal does not come back."""
-        keys = [one.key for one in self.MADE.operations]
+        keys = [operation.key for operation in self.MADE.operations]
         before = done(*keys[: keys.index("bore:b1")])
         most = step(self.MADE, "bore").figures["most"].value
         now = at(*before, made=self.MADE)
@@ -169,7 +169,7 @@ class Pockets(unittest.TestCase):
         """A drill would follow the hole, and leave a cone where the die is to sit flat."""
         holes = (bore(across="0.75", fit="slide"), bore(across="1", fit="running", depth="3/8"))
         made = plan(body(*holes, **{"part.stock.across": "1-1/2"}))
-        pocket = next(one for one in made.operations if one.key == "bore:b2")
+        pocket = next(operation for operation in made.operations if operation.key == "bore:b2")
         self.assertTrue(pocket.sentence.startswith("Open the hole that is there"))
         self.assertNotIn("rough", pocket.figures)
         self.assertAlmostEqual(pocket.dimensions[0].start_mm, 0.75 * 25.4, delta=0.02)
@@ -224,7 +224,7 @@ class WithoutThread(unittest.TestCase):
         self.assertNotIn("method.holder", made.asks)
 
     def test_at_the_bench_to_the_end(self) -> None:
-        now = at(*done(*[one.key for one in self.plain.operations]), made=self.plain)
+        now = at(*done(*[operation.key for operation in self.plain.operations]), made=self.plain)
         self.assertEqual((now.good, now.die), (1, ""))
 
     plain = plan({"part.sections": [section("round", "1/2", across="3/8"), section("bar")], "quantity": "2"})
@@ -247,7 +247,7 @@ class BesideItsOwnSize(unittest.TestCase):
             section("round", "30", across="20", fit="running"),
             section("bar", "15"),
         )
-        turned = [one for one in made.operations if one.kind == "turn"]
+        turned = [operation for operation in made.operations if operation.kind == "turn"]
         self.assertEqual([one.key for one in turned], ["turn:s2"])
         band = turned[0].dimensions[0].target
         self.assertEqual((round(band.low_mm, 3), round(band.high_mm, 3)), (19.959, 19.980))
@@ -275,9 +275,9 @@ class BesideItsOwnSize(unittest.TestCase):
             section("round", "20", across="20.07"),
             section("bar", "15"),
         )
-        for one in made.operations:
-            if one.kind == "turn" and one.key != "turn:s1":
-                self.assertGreaterEqual(one.dimensions[0].target.low_mm, 20.0)
+        for operation in made.operations:
+            if operation.kind == "turn" and operation.key != "turn:s1":
+                self.assertGreaterEqual(operation.dimensions[0].target.low_mm, 20.0)
 
     def test_a_fit_on_bar_of_its_size_is_refused_beside_it(self) -> None:
         for fit in ("slide", "push", "running"):

@@ -25,13 +25,13 @@ PIPE = MM | {
 def at_step(made: Plan, key: str, **read_mm: float) -> Bench:
     """The bench at the step of a key, the steps before it done, the diameters of some of them read (millimetres)."""
     entries: list[Entry] = []
-    for one in made.operations:
-        if one.key == key:
+    for operation in made.operations:
+        if operation.key == key:
             break
-        mm = read_mm.get(one.key.replace(":", "_"))
+        mm = read_mm.get(operation.key.replace(":", "_"))
         if mm is not None:
-            entries.append(Entry("reading", 1, one.key, mm, one.dimensions[0].measured))
-        entries.append(Entry("done", 1, one.key))
+            entries.append(Entry("reading", 1, operation.key, mm, operation.dimensions[0].measured))
+        entries.append(Entry("done", 1, operation.key))
     return at(*entries, made=made)
 
 
@@ -106,7 +106,7 @@ class Begins(unittest.TestCase):
     def test_flats_by_half_of_what_stands_over_them(self) -> None:
         """Hexagon 0.750 milled on a round read 0.860 in: (0.860 − 0.750) / 2 at each."""
         made = plan(PLUG | {"part.sections.1.across": "0.740"})
-        key = next(one.key for one in made.operations if one.kind == "flats")
+        key = next(operation.key for operation in made.operations if operation.kind == "flats")
         found = now_of(made, key, turn_s2=0.860 * 25.4)
         self.assertAlmostEqual(found.figures["depth"].value, (0.860 - 0.740) / 2, places=6)
 
@@ -127,7 +127,7 @@ class Begins(unittest.TestCase):
             "part.bores": [bore(across="17", depth="25")],
         }
         made = plan(shape)
-        keys = [one.key for one in made.operations]
+        keys = [operation.key for operation in made.operations]
         self.assertLess(keys.index("turn:s1"), keys.index("drill:b1"))
         found = now_of(made, "drill:b1", turn_s1=23.9)
         self.assertAlmostEqual(found.figures["wall"].value, (23.9 - 17) / 2, places=6)
@@ -147,7 +147,11 @@ class Begins(unittest.TestCase):
     def test_a_step_is_not_moved_by_its_own_readings(self) -> None:
         made = plan(PIPE)
         turned = step(made, "turn:s1")
-        entries = [Entry("done", 1, one.key) for one in made.operations if one.key < "" or one.key == "face:right"]
+        entries = [
+            Entry("done", 1, operation.key)
+            for operation in made.operations
+            if operation.key < "" or operation.key == "face:right"
+        ]
         now = at(*entries, Entry("reading", 1, "turn:s1", 14.2, "diameter"), made=made)
         assert now.step is not None
         self.assertEqual(replace(now.step, notes=turned.notes), turned)
@@ -157,10 +161,11 @@ class Begins(unittest.TestCase):
         made = plan(PIPE)
         first = [
             Entry("reading", 1, "turn:s1", 12.890, "diameter"),
-            *(Entry("done", 1, one.key) for one in made.operations),
+            *(Entry("done", 1, operation.key) for operation in made.operations),
         ]
         second = [
-            Entry("done", 2, one.key) for one in made.operations[: [o.key for o in made.operations].index("groove:s1")]
+            Entry("done", 2, operation.key)
+            for operation in made.operations[: [operation.key for operation in made.operations].index("groove:s1")]
         ]
         now = at(*first, *second, made=made)
         self.assertEqual(now.step, step(made, "groove:s1"))

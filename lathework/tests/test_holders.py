@@ -170,7 +170,7 @@ class DieHolder(unittest.TestCase):
         design = designed("die-holder", HOLDER | {"bar": "3/4", "die": "1-1/2", "key": "3/16"})
         self.assertAlmostEqual(millimetres(design)["bar's keyway to the side opposite"] / 25.4, 0.644, delta=0.0006)
         self.assertAlmostEqual(millimetres(design)["over bore and keyway"] / 25.4, 0.837, delta=0.0006)
-        step = next(one for one in made(design).operations if one.key.startswith("hub-keyway:"))
+        step = next(operation for operation in made(design).operations if operation.key.startswith("hub-keyway:"))
         self.assertAlmostEqual(step.figures["over"].value, 0.837, delta=0.002)
 
     def test_another_die_wants_both_its_sizes(self) -> None:

@@ -89,7 +89,7 @@ class Moves(unittest.TestCase):
 
 def at_step(made: Plan, kind: str, *entries: Entry) -> Bench:
     """The bench at the first step of that kind, everything before it done."""
-    keys = [one.key for one in made.operations]
+    keys = [operation.key for operation in made.operations]
     here = next(n for n, key in enumerate(keys) if key.startswith(kind))
     before = [Entry("done", 1, key) for key in keys[:here]]
     return progress([made], [told(made, entry) for entry in (*before, *entries)]).bench
@@ -173,10 +173,10 @@ class AtTheBench(unittest.TestCase):
         first = at_step(made, "turn")
         entry = read(first, "0.3700")
         key = entry.step
-        keys = [one.key for one in made.operations]
+        keys = [operation.key for operation in made.operations]
         before = [Entry("done", 1, one) for one in keys[: keys.index(key)]]
         entries = [*before, entry, Entry("done", 1, key), Entry("again", 1, key)]
-        now = progress([made], [told(made, one) for one in entries]).bench
+        now = progress([made], [told(made, row) for row in entries]).bench
         self.assertEqual([one.readings for one in now.sizes], [() for _ in now.sizes])
 
 

@@ -124,11 +124,11 @@ class Planned(unittest.TestCase):
         if not made.goes:
             return
         whole, drilled = 60.0, {}
-        for one in made.operations:
-            if one.key in ("drill:b1", "drill:b2", "bore:b2"):
-                faces = made.chuckings[one.chucking - 1].faces
-                size = one.dimensions[0].target.aim_mm
-                drilled[one.key] = (faces, size, one.figures["depth"].value)
+        for operation in made.operations:
+            if operation.key in ("drill:b1", "drill:b2", "bore:b2"):
+                faces = made.chuckings[operation.chucking - 1].faces
+                size = operation.dimensions[0].target.aim_mm
+                drilled[operation.key] = (faces, size, operation.figures["depth"].value)
         _, root, to_point = drilled["drill:b1"]
         self.assertLess(to_point, whole + 1e-6)
         faces, size, reach = drilled.get("drill:b2") or drilled["bore:b2"]

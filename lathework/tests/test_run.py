@@ -67,7 +67,14 @@ class AnyJob(unittest.TestCase):
                 continue
             with self.subTest(seed=seed):
                 Bench(made).run()
-                self.assertEqual([(one.key, disagreeing(one)) for one in made.operations if disagreeing(one)], [])
+                self.assertEqual(
+                    [
+                        (operation.key, disagreeing(operation))
+                        for operation in made.operations
+                        if disagreeing(operation)
+                    ],
+                    [],
+                )
         self.assertGreater(planned, JOBS / 2)
 
     def test_the_samples(self) -> None:
@@ -138,7 +145,7 @@ class Otherwise(unittest.TestCase):
             section("round", "10", across="22"),
             section("taper", "64", taper="MT2"),
         )
-        keys = [one.key for one in made.operations]
+        keys = [operation.key for operation in made.operations]
         self.assertLess(keys.index("centre:left"), keys.index("taper:s3"))
         self.assertEqual(told(made)["grip-lever"], "method.support")
         self.assertNotIn("wants-centre", told(made))
@@ -153,7 +160,7 @@ class Otherwise(unittest.TestCase):
             **{"part.stock.form": "hexagon", "part.bores": [bore(across="5")], "material": "brass"},
         )
         self.assertEqual(made.chuckings[0].faces, "left")
-        keys = [one.key for one in made.operations]
+        keys = [operation.key for operation in made.operations]
         self.assertLess(keys.index("thread:s3"), keys.index("part-off"))
         self.assertEqual(told(made)["slips"], "part.sections.2.thread")
         self.assertNotIn("turned-about", told(made))
@@ -162,7 +169,7 @@ class Otherwise(unittest.TestCase):
         shape = [section("round", "30", across="24"), section("bar", "10")]
         for across, first in (("20", "drill:b1"), ("17", "turn:s1")):
             made = self.bar("30", *shape, **{"part.bores": [bore(across=across, depth="25")]})
-            keys = [one.key for one in made.operations]
+            keys = [operation.key for operation in made.operations]
             other = "turn:s1" if first == "drill:b1" else "drill:b1"
             self.assertLess(keys.index(first), keys.index(other), across)
             self.assertEqual("thin-wall" in told(made), first == "drill:b1")
@@ -300,7 +307,7 @@ class OneTruth(unittest.TestCase):
         with self.assertRaises(InvalidDocument):
             plan(base)
         made = plan(base | {"part.sections.1.cut": "threading-tool"})
-        order = [one.key for one in made.operations if one.key.endswith(":s2")]
+        order = [operation.key for operation in made.operations if operation.key.endswith(":s2")]
         self.assertEqual(order, ["neck:s2", "groove:s2", "start-groove:s2", "gear:s2", "screwcut:s2", "gauge:s2"])
         self.assertNotIn("nut:", step(made, "gauge").sentence)
         self.assertIn("three wires", step(made, "gauge").sentence)
@@ -311,7 +318,7 @@ class OneTruth(unittest.TestCase):
         for by, kind in (("reamer", "ream:b1"), ("boring-tool", "bore:b1")):
             hole = bore(across="16", fit="close-running", by=by)
             made = plan({**MM, "part.stock.across": "25", "part.sections": shape, "part.bores": [hole]})
-            keys = [one.key for one in made.operations]
+            keys = [operation.key for operation in made.operations]
             self.assertEqual(keys[-2:], ["join:s1", kind])
             self.assertLess(keys.index("drill:b1"), keys.index("part-off"))
             self.assertIn("press", [caution.code for caution in step(made, "join").cautions])
@@ -341,7 +348,7 @@ class OneTruth(unittest.TestCase):
         for long, sizes in (("200", ["diameter", "far-end"]), ("30", ["diameter"])):
             rod = [section("round", long, across="12", fit="slide"), section("bar", "10")]
             made = plan({**MM, "part.stock.across": "16", "part.sections": rod})
-            turned = next(one for one in made.operations if one.title == "Turn to the fit")
+            turned = next(operation for operation in made.operations if operation.title == "Turn to the fit")
             self.assertEqual(
                 [dimension.measured for dimension in turned.dimensions if dimension.measured != "length"], sizes
             )
@@ -358,7 +365,7 @@ class OneTruth(unittest.TestCase):
             self.assertEqual(step(made, rough).cautions[0].code, "chase-by-hand")
             self.assertEqual(disagreeing(step(made, rough)), [])
             self.assertNotIn("speed", step(made, rough).figures)
-            left = [one for one in made.operations if one.key.partition(":")[0] != last]
+            left = [operation for operation in made.operations if operation.key.partition(":")[0] != last]
             self.assertEqual(
                 [breach.made for breach in run_of(made.work, left).breaches if breach.code == "not-made"], [made_of]
             )
@@ -376,7 +383,9 @@ class OneTruth(unittest.TestCase):
 
         def warned(changes: dict[str, Any]) -> list[str]:
             steps = plan(changes).operations
-            return [one.key for one in steps if "forward" in [caution.code for caution in one.cautions]]
+            return [
+                operation.key for operation in steps if "forward" in [caution.code for caution in operation.cautions]
+            ]
 
         slow = {"setup.speeds": "20, 45, 110", "material": "brass", "part.sections.0.thread": "1/4-20"}
         power = {"method.holder": "keyed-power"} | slow
@@ -416,7 +425,7 @@ class OneTruth(unittest.TestCase):
         shape = {"part.sections": [section("thread", "20", thread="M8"), section("flats", "10", across="10")]}
         base = {**MM, "part.stock.across": "16"} | shape
         for when, before in (("before-thread", True), ("on-the-bar", False), ("after", False)):
-            keys = [one.key for one in plan(base | {"method.milling": when}).operations]
+            keys = [operation.key for operation in plan(base | {"method.milling": when}).operations]
             self.assertEqual(keys.index("flats:s2") < keys.index("thread:s1"), before, when)
 
     def test_acts_done_again_give_the_drawing(self) -> None:
@@ -464,7 +473,7 @@ class OneTruth(unittest.TestCase):
             else:
                 self.assertIn("too thin for a centre", said(step(made, "carry")))
             self.assertNotIn("centre-wide", told(made))
-            self.assertIn("Turn to the fit", [one.title for one in made.operations])
+            self.assertIn("Turn to the fit", [operation.title for operation in made.operations])
 
     def test_a_square_bar_wants_four_jaws_and_a_mouth_is_sunk_once(self) -> None:
         square = {"part.stock.form": "square", "part.stock.across": "16"}
@@ -473,7 +482,7 @@ class OneTruth(unittest.TestCase):
         deep = [bore(across="12", depth="58", taper="MT1"), bore("M6", end="right")]
         shank = {"part.sections": [section("round", "70", across="28")], "part.bores": deep}
         both = plan({**MM, "part.stock.across": "30"} | shank)
-        sunk = [one.key for one in both.operations if "ountersink" in said(one)]
+        sunk = [operation.key for operation in both.operations if "ountersink" in said(operation)]
         self.assertEqual(sunk, ["countersink:b2"])
 
     def test_flats_have_a_round_of_their_own(self) -> None:
@@ -485,7 +494,7 @@ class OneTruth(unittest.TestCase):
             plan(base | {"part.sections.1.round": "9"})
         self.assertIn("come to nothing", str(caught.exception))
         fitted = base | {"part.sections.0.fit": "slide", "part.sections.1.round": "12"}
-        self.assertIn("Turn to the fit", [one.title for one in plan(fitted).operations])
+        self.assertIn("Turn to the fit", [operation.title for operation in plan(fitted).operations])
 
     def test_a_hole_is_begun_only_where_facing_leaves_it(self) -> None:
         """A ring bored two turns past itself: of 2.5 mm, kerf and facing take 2.9. A tap's lead and chips take 6."""
@@ -531,6 +540,8 @@ class ByItsFigures(unittest.TestCase):
             for edge in ("left", "right"):
                 parts = [section("round", "15", across="14"), neck, section("bar", "15")]
                 made = plan({**MM, "part.stock.across": "16", "part.sections": parts, "setup.groove_edge": edge})
-                (own,) = [one for one in made.operations if one.kind == "neck"]
+                (own,) = [operation for operation in made.operations if operation.kind == "neck"]
                 self.assertIsNotNone(made_by_hand(own, made))
-                self.assertEqual([differs(one, made) for one in made.operations if differs(one, made)], [])
+                self.assertEqual(
+                    [differs(operation, made) for operation in made.operations if differs(operation, made)], []
+                )

@@ -25,7 +25,7 @@ WHEELS = "20,30,40,40,50,60,65,80"
 
 class Steps(unittest.TestCase):
     def test_in_place_of_the_die(self) -> None:
-        keys = [one.key for one in plan(SINGLE).operations]
+        keys = [operation.key for operation in plan(SINGLE).operations]
         self.assertEqual(keys[keys.index("gear:s1") :][:3], ["gear:s1", "screwcut:s1", "gauge:s1"])
         self.assertNotIn("thread:s1", keys)
 
@@ -36,7 +36,7 @@ class Steps(unittest.TestCase):
             section("bar"),
             section("thread", "1", thread="3/8-24"),
         ]
-        keys = [one.key for one in plan(TIE_ROD | {"part.sections": sections}).operations]
+        keys = [operation.key for operation in plan(TIE_ROD | {"part.sections": sections}).operations]
         self.assertIn("screwcut:s1", keys)
         self.assertIn("thread:s3", keys)
 
@@ -82,7 +82,7 @@ class Steps(unittest.TestCase):
 
     def test_on_the_lathe_whatever_holds_dies(self) -> None:
         made = plan(SINGLE | {"method.holder": "stock-in-vise"})
-        keys = [one.key for one in made.operations]
+        keys = [operation.key for operation in made.operations]
         self.assertLess(keys.index("screwcut:s1"), keys.index("part-off"))
 
     def test_a_tapering_thread_follows_an_attachment(self) -> None:
@@ -97,7 +97,7 @@ class Steps(unittest.TestCase):
         self.assertAlmostEqual(step(made, "gear:s1").figures["depth"].value, (12 - 8.5) / 2, places=3)
         self.assertIn("the feed nut", step(made, "gauge:s1").sentence)
         self.assertNotIn("wires", " ".join(step(made, "screwcut:s1").notes))
-        keys = [one.key for one in made.operations]
+        keys = [operation.key for operation in made.operations]
         before = [Entry("done", 1, one) for one in keys[: keys.index("gauge:s1")]]
         now = at(*before, Entry("verdict", 1, "gauge:s1", word="binds"), made=made)
         assert now.advice is not None
@@ -109,9 +109,9 @@ class Steps(unittest.TestCase):
     def test_nothing_of_the_die_is_said(self) -> None:
         for change in ({}, {"part.sections.0.thread": "3/8-16 LH"}, {"part.sections.0.thread": "R1/4"}):
             made = plan({"part.stock.across": "3/4"} | SINGLE | change)
-            for one in made.operations:
-                told = " ".join((one.title, one.sentence, one.tool, *one.notes))
-                self.assertNotRegex(told, r"\b[Dd]ie\b", one.key)
+            for operation in made.operations:
+                told = " ".join((operation.title, operation.sentence, operation.tool, *operation.notes))
+                self.assertNotRegex(told, r"\b[Dd]ie\b", operation.key)
 
 
 class Chaser(unittest.TestCase):
@@ -195,8 +195,8 @@ class Gearing(unittest.TestCase):
 
 class Nut(unittest.TestCase):
     def tried(self, made: Plan, *said: Entry) -> Bench:
-        done = [Entry("done", 1, one.key) for one in made.operations if one.key != "gauge:s1"]
-        before = done[: [one.key for one in made.operations].index("gauge:s1")]
+        done = [Entry("done", 1, operation.key) for operation in made.operations if operation.key != "gauge:s1"]
+        before = done[: [operation.key for operation in made.operations].index("gauge:s1")]
         return at(*before, *said, made=made)
 
     def test_it_binds_until_it_is_deep_enough(self) -> None:
@@ -262,7 +262,7 @@ class Inside(unittest.TestCase):
 
     def test_a_screw_that_binds_wants_it_deeper(self) -> None:
         made = plan(self.BLIND)
-        keys = [one.key for one in made.operations]
+        keys = [operation.key for operation in made.operations]
         before = [Entry("done", 1, key) for key in keys[: keys.index("try:b1")]]
         now = at(*before, Entry("verdict", 1, "try:b1", word="binds"), made=made)
         assert now.advice is not None and now.advice.more is not None
@@ -284,7 +284,7 @@ class Head(unittest.TestCase):
     MADE = plan({"part.sections.0.cut": "die-head", "setup.head_graduation": "0.02 mm"})
 
     def at_step(self, key: str, *entries: Entry) -> Bench:
-        keys = [one.key for one in self.MADE.operations]
+        keys = [operation.key for operation in self.MADE.operations]
         before = [Entry("done", 1, one) for one in keys[: keys.index(key)]]
         return at(*before, *entries, made=self.MADE)
 
@@ -321,7 +321,7 @@ class Head(unittest.TestCase):
             section("thread", "1", thread="3/8-16"),
         ]
         made = plan(TIE_ROD | {"part.sections": sections})
-        keys = [one.key for one in made.operations]
+        keys = [operation.key for operation in made.operations]
         done = [Entry("done", 1, one) for one in keys[: keys.index("thread:s3")]]
         now = at(Entry("setting", 1, "thread:s1", word="set-head", eighths=5.0), *done, made=made)
         self.assertEqual(now.opened_eighths, 0.0)

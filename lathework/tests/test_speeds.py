@@ -25,12 +25,14 @@ class Unnamed(unittest.TestCase):
             for name, figure in one.figures.items():
                 if name == "speed":
                     self.assertLessEqual(figure.value, 800, one.key)
-        fast = any(f.inputs and f.value == 800 for one in made.operations for f in one.figures.values())
+        fast = any(f.inputs and f.value == 800 for operation in made.operations for f in operation.figures.values())
         self.assertEqual("unknown-speeds" in {notice.code for notice in made.notices}, fast)
 
     def test_a_lathe_that_is_named_has_its_own(self) -> None:
         made = plan({"material": "aluminium", "setup.speeds": "100, 900"})
-        self.assertIn(900, {one.figures["speed"].value for one in made.operations if "speed" in one.figures})
+        self.assertIn(
+            900, {operation.figures["speed"].value for operation in made.operations if "speed" in operation.figures}
+        )
         self.assertNotIn("unknown-speeds", {notice.code for notice in made.notices})
 
 
@@ -74,6 +76,6 @@ class Typed(unittest.TestCase):
 
     def test_every_turning_step_has_its_speed(self) -> None:
         made = plan(SCREW | {"setup.speeds": "75, 150, 300"})
-        for one in made.operations:
-            if one.kind in ("turn", "face"):
-                self.assertIn(one.figures["speed"].value, (75, 150, 300))
+        for operation in made.operations:
+            if operation.kind in ("turn", "face"):
+                self.assertIn(operation.figures["speed"].value, (75, 150, 300))

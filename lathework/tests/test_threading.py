@@ -35,7 +35,7 @@ class Roughing(unittest.TestCase):
         self.assertAlmostEqual(rough.figures["advance"].value, 3.0)
         self.assertAlmostEqual(die.figures["torque"].value, 24.3)
         self.assertAlmostEqual(die.figures["force"].value, 162.0)
-        keys = [one.key for one in made.operations]
+        keys = [operation.key for operation in made.operations]
         self.assertLess(keys.index("rough:s1"), keys.index("thread:s1"))
 
     def test_passes_go_in_by_equal_areas(self) -> None:
@@ -47,7 +47,7 @@ class Roughing(unittest.TestCase):
         self.assertAlmostEqual(rough.passes[-1].value, 23.70 - rough.figures["infeed"].value, places=3)
 
     def test_what_a_hand_turns_is_not(self) -> None:
-        self.assertNotIn("rough", " ".join(one.key for one in plan(SMALL).operations))
+        self.assertNotIn("rough", " ".join(operation.key for operation in plan(SMALL).operations))
 
 
 class LargeHoles(unittest.TestCase):
@@ -66,7 +66,7 @@ class LargeHoles(unittest.TestCase):
         """M42 in mild steel: 2000 x 4.5^2 x 42 / 8000 = 212.6 N m in the solid; at 0.9 of the depth 0.19 of that. The
         hole goes past the nut by the kerf alone, not by the 27 mm that a tap's lead and chips would want there."""
         made = plan(self.NUT)
-        keys = [one.key for one in made.operations]
+        keys = [operation.key for operation in made.operations]
         self.assertLess(keys.index("rough-bore:b1"), keys.index("part-off"))
         self.assertLess(keys.index("part-off"), keys.index("tap:b1"))
         drill, tap = step(made, "drill"), step(made, "tap")
@@ -77,7 +77,7 @@ class LargeHoles(unittest.TestCase):
 
     def test_a_small_one_is_tapped_on_its_bar(self) -> None:
         small = self.NUT | {"part.bores": [bore("M12")], "part.stock.across": "19", "part.overall_length": "10"}
-        keys = [one.key for one in plan(small).operations]
+        keys = [operation.key for operation in plan(small).operations]
         self.assertLess(keys.index("tap:b1"), keys.index("part-off"))
         self.assertNotIn("rough-bore:b1", keys)
 
@@ -222,7 +222,11 @@ class TaperThreads(unittest.TestCase):
 
     def test_the_taper_lies_between_blank_and_die(self) -> None:
         for name in ("R1/2", "1/2 NPT", "R1/2 LH"):
-            kinds = [o.kind for o in spout(name).operations if o.thread is not None or o.kind == "chamfer"]
+            kinds = [
+                operation.kind
+                for operation in spout(name).operations
+                if operation.thread is not None or operation.kind == "chamfer"
+            ]
             self.assertEqual(kinds, ["turn", "taper", "chamfer", "thread", "gauge"], name)
 
     def test_both_ends_of_the_blank(self) -> None:
@@ -237,7 +241,7 @@ class TaperThreads(unittest.TestCase):
         made = spout("1/8-27 NPT", **{"method.holder": "keyed-power", "method.finish": "die-turned-round"})
         self.assertIn("die-by-hand", [n.code for n in made.notices])
         self.assertNotIn("speed", step(made, "thread:s1").figures)
-        self.assertNotIn("finish", [o.kind for o in made.operations])
+        self.assertNotIn("finish", [operation.kind for operation in made.operations])
 
     def test_a_large_one_wants_a_long_handle(self) -> None:
         self.assertIn("handle", step(spout("R3/4", "1-1/4", **{"part.stock.across": "1-1/4"}), "thread:s1").figures)

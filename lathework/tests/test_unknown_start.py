@@ -73,7 +73,7 @@ class AtTheBench(unittest.TestCase):
 
     def to_gauge(self, made: Plan) -> list[Entry]:
         """Everything before the gauge, done."""
-        keys = [one.key for one in made.operations]
+        keys = [operation.key for operation in made.operations]
         return [Entry("done", 1, key) for key in keys[: keys.index("gauge:s1")]]
 
     def folded(self, *entries: Entry) -> list[Trial]:
@@ -98,8 +98,10 @@ class AtTheBench(unittest.TestCase):
         for start_at, left in (("job 1", None), ("", -1.0)):
             known = [Trial(-1.0, "mild steel", "snug", start=start_at)]
             made = self.made()
-            before = [told(made, Entry("done", 1, one.key)) for one in made.operations if one.key != "x"]
-            keys = [one.key for one in made.operations]
+            before = [
+                told(made, Entry("done", 1, operation.key)) for operation in made.operations if operation.key != "x"
+            ]
+            keys = [operation.key for operation in made.operations]
             state, _ = fold([made], before[: keys.index("thread:s1")])
             (now,) = progress_of([made], state, {"t1": known}).benches
             assert now.preset is not None

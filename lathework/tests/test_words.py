@@ -24,7 +24,7 @@ MM: dict[str, Any] = {"unit": "mm", "setup.groove_blade": "3", "setup.parting_bl
 
 
 def everything(made: Plan) -> str:
-    return " ".join([*(said(one) for one in made.operations), *(notice.text for notice in made.notices)])
+    return " ".join([*(said(operation) for operation in made.operations), *(notice.text for notice in made.notices)])
 
 
 class Words(unittest.TestCase):
@@ -60,7 +60,7 @@ class Words(unittest.TestCase):
             "material": "brass",
         }
         made = plan(job)
-        self.assertNotIn("turn:s1", [one.key for one in made.operations])
+        self.assertNotIn("turn:s1", [operation.key for operation in made.operations])
         self.assertIn("leave it as it is", everything(made))
 
     def test_a_skin_over_the_nominal_size_is_not(self) -> None:
@@ -70,7 +70,7 @@ class Words(unittest.TestCase):
             "part.overall_length": "7",
             "part.sections": [section("thread", "4", thread="M2"), section("bar")],
         }
-        self.assertIn("turn:s1", [one.key for one in plan(job).operations])
+        self.assertIn("turn:s1", [operation.key for operation in plan(job).operations])
 
     def test_a_thin_tube_is_not_slotted_into_its_bore(self) -> None:
         """A wall of 0.75 mm: a slot under the chamfer would come through into the hole; the edge is filed instead."""
@@ -81,7 +81,7 @@ class Words(unittest.TestCase):
             "part.bores": [bore(across="18.5"), bore("M3", depth="4", end="across", at="10")],
         }
         made = plan(tube)
-        self.assertNotIn("part-begin", [one.key for one in made.operations])
+        self.assertNotIn("part-begin", [operation.key for operation in made.operations])
         self.assertIn("break the parted edge", said(step(made, "part-off")))
 
     def test_a_long_bolt_is_never_held_by_a_head_in_its_chuck(self) -> None:
@@ -126,7 +126,7 @@ class Words(unittest.TestCase):
 
     def test_a_bush_has_no_shank(self) -> None:
         self.assertNotIn("shank", everything(plan(BUSH)))
-        self.assertIn("Turn the step", [one.title for one in plan(BUSH).operations])
+        self.assertIn("Turn the step", [operation.title for operation in plan(BUSH).operations])
 
     def test_what_is_threaded_in_the_vise_minds_no_chuck(self) -> None:
         made = plan({"method.holder": "stock-in-vise", "method.finish": "die-turned-round"})

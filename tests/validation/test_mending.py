@@ -185,7 +185,7 @@ class Nuts(unittest.TestCase):
             thread = read_designation(name)
             with self.subTest(name):
                 self.assertAlmostEqual(convert(flats.value, thread.unit, "in"), across, places=6)
-                self.assertEqual([round(convert(o.value, thread.unit, "in"), 4) for o in flats.others], older)
+                self.assertEqual([round(convert(other.value, thread.unit, "in"), 4) for other in flats.others], older)
                 self.assertAlmostEqual(height.value, 0.9 * thread.major)
 
     def test_each_hexagon_is_the_older_one_of_a_size_less(self) -> None:

@@ -102,7 +102,7 @@ def again_entry(now: Bench, step: str) -> Entry:
 
 def _whole_with(now: Bench, step: Operation) -> bool:
     """Whether the piece in hand is whole once `step` is done."""
-    return {one.key for one in now.plan.operations} <= now.done | {step.key}
+    return {operation.key for operation in now.plan.operations} <= now.done | {step.key}
 
 
 def check_done(now: Bench, kind: Kind, reason: str) -> Operation:

@@ -56,7 +56,7 @@ def why_it_binds(plan: Plan, step: Operation, verdict: Verdict, tally: Tally) ->
     if step.kind != "gauge" or step.thread is None or step.thread.taper:
         return ()
     made = made_of(step.key)
-    blank = next((one for one in plan.operations if one.key == keyed("turn", made)), None)
+    blank = next((operation for operation in plan.operations if operation.key == keyed("turn", made)), None)
     read = tally.blanks.get(made)
     over = blank is not None and blank.target is not None and read is not None and read > blank.target.high_mm
     shoulder = any(found.shoulder for found in plan.work.threads.values() if found.thread == step.thread)

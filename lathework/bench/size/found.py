@@ -33,15 +33,15 @@ def measured_of(plan: Plan, readings: Mapping[str, list[Reading]], step: Operati
     Those that came out as planned are left out, and so is what the step itself is bringing to size.
     """
     found: dict[str, float] = {}
-    for one in plan.operations:
-        if one.key == step.key:
+    for operation in plan.operations:
+        if operation.key == step.key:
             break
-        size = _diameter(one)
-        if one.key.partition(":")[0] not in SURFACES or size is None:
+        size = _diameter(operation)
+        if operation.key.partition(":")[0] not in SURFACES or size is None:
             continue
-        read = readings.get(read_of(one.key, size.measured), [])
+        read = readings.get(read_of(operation.key, size.measured), [])
         if read and abs(read[-1].value_mm - size.target.aim_mm) >= WORTH_MM:
-            found[made_of(one.key)] = read[-1].value_mm
+            found[made_of(operation.key)] = read[-1].value_mm
     return found
 
 

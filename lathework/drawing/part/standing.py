@@ -62,7 +62,9 @@ def _reaching(standing: Standing, far_mm: float, bar_mm: float) -> Standing:
 
 def _first(layout: Layout, plan: Plan, chucking: Chucking, seen_mm: float) -> Standing:
     """The work as a holding finds it that begins an end."""
-    faced = min((o.cut.right_mm for o in plan.operations if o.cut and o.chucking == chucking.number), default=0.0)
+    faced = min(
+        (step.cut.right_mm for step in plan.operations if step.cut and step.chucking == chucking.number), default=0.0
+    )
     if not chucking.second:
         return Standing((Stretch(min(0.0, faced), seen_mm, chucking.bar_mm, chucking.bar_mm),))
     own = chucking.placed[: chucking.own]

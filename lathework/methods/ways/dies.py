@@ -111,7 +111,7 @@ class DieWay(Way):
         if wanted.things is None:
             return
         named = wanted.thread.designation
-        dies = [one for one in wanted.owned(Die) if one.thread.designation == named and one.form != "chasers"]
+        dies = [die for die in wanted.owned(Die) if die.thread.designation == named and die.form != "chasers"]
         if not dies:
             yield f"a {named} die"
         if self.holder == "chuck-jaws":
@@ -126,7 +126,7 @@ class DieWay(Way):
             what = "a keyed holder for it" if self.holder == "keyed-power" else what
             near = next((one for one in own), None)
             yield f"{what} ({name_of(near.thing)}: {near.fit.why})" if near else what
-        bushes = [one for one in wanted.owned(Bush) if guides(one, wanted.blank_mm).fits]
+        bushes = [bush for bush in wanted.owned(Bush) if guides(bush, wanted.blank_mm).fits]
         if self.holder == "guide-bush" and not bushes:
             yield "a guide bush bored for its blank"
 

@@ -53,7 +53,7 @@ class HeadWay(Way):
         if wanted.things is None:
             return
         heads, named = wanted.owned(DieHead), wanted.thread.designation
-        chasers = [one for one in wanted.owned(Die) if one.form == "chasers" and one.thread.designation == named]
+        chasers = [die for die in wanted.owned(Die) if die.form == "chasers" and die.thread.designation == named]
         if not heads:
             yield "a die head"
         if not chasers:

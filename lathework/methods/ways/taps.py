@@ -76,7 +76,7 @@ class TapWay(Way):
     def lacking(self, wanted: Wanted) -> Iterator[str]:
         """The tap."""
         named = wanted.thread.designation
-        if wanted.things is not None and not any(one.thread.designation == named for one in wanted.owned(Tap)):
+        if wanted.things is not None and not any(tap.thread.designation == named for tap in wanted.owned(Tap)):
             yield f"a {named} tap"
 
     def merits(self, wanted: Wanted) -> Iterator[str]:
@@ -134,7 +134,7 @@ class AdjustableTapWay(TapWay):
     def lacking(self, wanted: Wanted) -> Iterator[str]:
         """An adjustable tap of the thread."""
         named = wanted.thread.designation
-        own = (one for one in wanted.owned(Tap) if one.form == "adjustable" and one.thread.designation == named)
+        own = (tap for tap in wanted.owned(Tap) if tap.form == "adjustable" and tap.thread.designation == named)
         if wanted.things is not None and not any(own):
             yield f"an adjustable {named} tap"
 

@@ -68,7 +68,7 @@ class ToolWay(Way):
         if wanted.things is None:
             return
         angle = wanted.thread.form.angle_deg
-        if not any(one.form == "threading" and one.angle == angle for one in wanted.owned(Tool)):
+        if not any(tool.form == "threading" and tool.angle == angle for tool in wanted.owned(Tool)):
             yield f"a threading tool of {angle:g}°"
         yield from self._lathe(wanted)
 

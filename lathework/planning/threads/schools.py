@@ -63,7 +63,10 @@ def _shoulder(plan: Plan, found: ThreadWork, length_mm: float) -> School:
 
 def _one_pass(plan: Plan, found: ThreadWork) -> School:
     metal = plan.job.material
-    step = next((one for one in plan.operations if one.kind == "thread" and one.thread == found.thread), None)
+    step = next(
+        (operation for operation in plan.operations if operation.kind == "thread" and operation.thread == found.thread),
+        None,
+    )
     driven = step is not None and "speed" in step.figures
     back, through = "backed off to break the chip", "in one pass"
     tough = metal.cutting_force >= TOUGH_N_MM2 or metal.back_off_turns < 1

@@ -48,7 +48,7 @@ class Files(KitCase):
         before = {row.ident: thing for row, thing in owned()}
         Thing.objects.all().delete()
         things = [row["thing"] for row in self.read(file).json()]
-        wanted = [{"kind": one["kind"], "document": one["document"]} for one in things]
+        wanted = [{"kind": item["kind"], "document": item["document"]} for item in things]
         self.assertEqual(self.send("POST", "/api/kit", {"things": wanted}).status_code, 200)
         self.assertEqual({row.ident: thing for row, thing in owned()}, before)
 
