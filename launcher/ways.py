@@ -15,8 +15,8 @@ from lathework.job.part_declaration import ALONG
 from lathework.methods.ways.choose import Weighed, cheapest, rank, what_changes
 from lathework.methods.ways.contract import Machine, Wanted
 from lathework.planning.threads.wanted import wanted_thread
-from lathework.shop.equipment import OwnLathe
-from lathework.shop.kinds import Owned
+from lathework.shop.kinds.kind import Owned
+from lathework.shop.kinds.lathes import OwnLathe
 from lathework.shop.kit_file import read_kit_file
 from lathework.shop.leadscrew import read_lead, read_leads
 from lathework.shop.metals import materials

@@ -18,7 +18,7 @@ from lathework.lengths import Length, Span
 from lathework.methods.gears import Train, as_pitch_diameter, over_length, per_hundred, trains
 from lathework.methods.thread_dial import NutTimes, nut_times
 from lathework.shop.dial import check_dial
-from lathework.shop.kit_declaration import DIAL_LINES, DIAL_TEETH, GEARS
+from lathework.shop.kinds.lathes import DIAL_LINES, DIAL_TEETH, GEARS
 from lathework.shop.leadscrew import Lead, lead_of, read_lead
 from lathework.threads.designation import read_called
 from lathework.threads.thread import Thread

@@ -10,7 +10,8 @@ from lathework.declared import Field
 from lathework.fields import Designation, Extent, Text
 from lathework.job.part_declaration import KEY
 from lathework.lengths import Span
-from lathework.shop.kit_declaration import ACROSS, SWALLOWS, THICK
+from lathework.shop.kinds.dies import ACROSS, THICK
+from lathework.shop.kinds.shared import SWALLOWS
 
 HolderKind = Literal[
     "die-holder", "floating", "die-stock", "guide-bush", "bush-set", "sleeve", "taper-bar", "tap-holder", "backplate"

@@ -16,20 +16,11 @@ from lathework.methods.infeed import INFEEDS
 from lathework.methods.tap import TAPPINGS
 from lathework.part.model import EDGES
 from lathework.reader import HIGHEST_FRACTION, LOWEST_FRACTION
+from lathework.shop.kinds.die_heads import CHASED, OVERRUN
+from lathework.shop.kinds.lathes import DIAL_LINES, DIAL_TEETH, GEARBOX, GEARS, SPEEDS, SPINDLE_BORE
+from lathework.shop.kinds.shared import GRADUATION, SWALLOWS
+from lathework.shop.kinds.tools import TIP
 from lathework.shop.kit_choices import GROUND
-from lathework.shop.kit_declaration import (
-    CHASED,
-    DIAL_LINES,
-    DIAL_TEETH,
-    GEARBOX,
-    GEARS,
-    GRADUATION,
-    OVERRUN,
-    SPEEDS,
-    SPINDLE_BORE,
-    SWALLOWS,
-    TIP,
-)
 from lathework.shop.lathe_facts import DIALS, LATHES, MOUNTS, READOUTS, TOOL_ZEROS
 from lathework.shop.metals import materials
 from lathework.units import LENGTH_UNITS

@@ -14,10 +14,15 @@ from lathework.fields import Json
 from lathework.job.declaration import LONGEST_RACK
 from lathework.lengths import Length, read_length
 from lathework.methods.ways.heads import why_not_in
-from lathework.shop.equipment import DieHead, OwnLathe
-from lathework.shop.kinds import Owned, beside
+from lathework.shop.kinds import beside
+from lathework.shop.kinds.die_heads import DieHead
+from lathework.shop.kinds.dies import Die
+from lathework.shop.kinds.drills import ShopDrill
+from lathework.shop.kinds.kind import Owned
+from lathework.shop.kinds.lathes import OwnLathe
+from lathework.shop.kinds.taps import Tap
+from lathework.shop.kinds.tools import Blade
 from lathework.shop.racks import IN_RACKS
-from lathework.shop.things import Blade, Die, ShopDrill, Tap
 from lathework.threads.designation import Called, read_called
 from lathework.threads.thread import Thread
 from lathework.units import LengthUnit

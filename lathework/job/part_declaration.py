@@ -9,7 +9,7 @@ from lathework.fits.fit import FIT_CODES
 from lathework.lengths import Span
 from lathework.part.model import BROKEN, CUTTERS, FINISHERS, MOUTHS, OUTSIDE_CUTTERS, RUNS, SHAPES
 from lathework.part.stock import STOCK_FORMS
-from lathework.shop.kit_declaration import GRADUATION
+from lathework.shop.kinds.shared import GRADUATION
 
 LONGEST_WORDS, LONGEST_IDENT = 600, 16
 """Characters of what is done when the part is made, and of an id."""

@@ -6,10 +6,13 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from lathework.cutting.torque import SLIPS_IN_HAND, SLIPS_IN_HOLDER
-from lathework.shop.equipment import Chuck, DieHead, DieHolder, DieStock, OwnLathe
 from lathework.shop.fits import FITS, Fit, in_pocket, in_tailstock, through
-from lathework.shop.kinds import Owned
-from lathework.shop.things import Die
+from lathework.shop.kinds.die_heads import DieHead
+from lathework.shop.kinds.die_holders import DieHolder, DieStock
+from lathework.shop.kinds.dies import Die
+from lathework.shop.kinds.kind import Owned
+from lathework.shop.kinds.lathes import OwnLathe
+from lathework.shop.kinds.workholding import Chuck
 
 LONG_BAR_NM = 30.0
 """Torque in N m past which no bar held by hand bears a die (practice)."""

@@ -10,7 +10,8 @@ from lathework.methods.ways.contract import Choice, Wanted
 from lathework.part.model import TAPS
 from lathework.planning.plan import Plan
 from lathework.planning.threads.wanted import wanted_inside, wanted_outside
-from lathework.shop.kinds import Owned, beside
+from lathework.shop.kinds import beside
+from lathework.shop.kinds.kind import Owned
 from lathework.threads.thread import Thread
 
 AS_QUICK = 1.25

@@ -15,10 +15,12 @@ from lathework.part.model import Section
 from lathework.planning.operation import keyed
 from lathework.planning.plan import Plan
 from lathework.planning.steps.threads.threading import way_of
-from lathework.shop.equipment import Bush, DieHead, DieHolder, DieStock
 from lathework.shop.fits import guides
-from lathework.shop.kit import name_of
-from lathework.shop.things import Die, Tool
+from lathework.shop.kinds import name_of
+from lathework.shop.kinds.die_heads import DieHead
+from lathework.shop.kinds.die_holders import Bush, DieHolder, DieStock
+from lathework.shop.kinds.dies import Die
+from lathework.shop.kinds.tools import Tool
 from lathework.threads.thread import Thread
 
 STOCK_HOLDERS: tuple[Holder, ...] = ("stock-in-vise", "stock-by-tailstock", "stock-by-jaws", "guide-bush")

@@ -12,9 +12,10 @@ from lathework.part.model import TAPS
 from lathework.planning.notice import told
 from lathework.planning.plan import Plan
 from lathework.shop.fits import reaches, reams
-from lathework.shop.kit import name_of
+from lathework.shop.kinds import name_of
+from lathework.shop.kinds.drills import Reamer, ShopDrill
+from lathework.shop.kinds.taps import Tap
 from lathework.shop.kit_choices import TapForm
-from lathework.shop.things import Reamer, ShopDrill, Tap
 
 OWN_FORMS: Mapping[str, TapForm] = {"form-tap": "forming", "adjustable-tap": "adjustable"}
 """Taps of a form of their own, by how a hole is cut: the others stand in for each other."""

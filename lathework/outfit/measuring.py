@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from lathework.shop.equipment import Instrument
-from lathework.shop.kinds import Owned
+from lathework.shop.kinds.gauges import Instrument
+from lathework.shop.kinds.kind import Owned
 
 
 def finest_micrometer(things: Sequence[Owned], size_mm: float) -> Instrument | None:

@@ -7,10 +7,10 @@ from dataclasses import dataclass
 from typing import TypeVar
 
 from lathework.planning.plan import Plan
-from lathework.shop.kinds import Owned
-from lathework.shop.things import Die, Thing
+from lathework.shop.kinds.dies import Die
+from lathework.shop.kinds.kind import Owned
 
-Made = TypeVar("Made", bound=Thing)
+Made = TypeVar("Made", bound=Owned)
 Said = tuple[tuple[str, str], ...]
 """What is said of a thing, by field, its kind among them."""
 ALIKE_MM = 0.01

@@ -9,9 +9,9 @@ from lathework.outfit.holes import bore_needs
 from lathework.outfit.need import Need, Shop
 from lathework.outfit.rack import bar_needs, blade_needs, gauge_needs, holding_needs, lathe_needs
 from lathework.planning.plan import Plan
-from lathework.shop.equipment import OwnLathe
-from lathework.shop.kinds import Owned, beside
-from lathework.shop.kit import name_of
+from lathework.shop.kinds import beside, name_of
+from lathework.shop.kinds.kind import Owned
+from lathework.shop.kinds.lathes import OwnLathe
 
 
 def needs(plan: Plan, things: Sequence[Owned]) -> tuple[Need, ...]:

@@ -10,10 +10,13 @@ from lathework.planning.holdings.chucking import Grip
 from lathework.planning.notice import told
 from lathework.planning.plan import Plan
 from lathework.planning.threads.thread_work import in_mm
-from lathework.shop.equipment import Bar, Centre, Chuck, Collet, OwnLathe, ThreadGauge
 from lathework.shop.fits import closes, grips, long_enough, parts
-from lathework.shop.kit import name_of
-from lathework.shop.things import Blade
+from lathework.shop.kinds import name_of
+from lathework.shop.kinds.bars import Bar
+from lathework.shop.kinds.gauges import ThreadGauge
+from lathework.shop.kinds.lathes import OwnLathe
+from lathework.shop.kinds.tools import Blade
+from lathework.shop.kinds.workholding import Centre, Chuck, Collet
 
 _JAWED = ("three-jaw", "four-jaw")
 """Chucks that hold the work by jaws."""

@@ -8,12 +8,14 @@ from dataclasses import dataclass
 from lathework.cutting.torque import cutting_torque
 from lathework.holes.drill_choice import DrillChoice, choose, usual_percent
 from lathework.methods.held import Holding, holdings
-from lathework.shop.equipment import ThreadGauge
-from lathework.shop.kinds import Owned
-from lathework.shop.kit import name_of
+from lathework.shop.kinds import name_of
+from lathework.shop.kinds.dies import Die
+from lathework.shop.kinds.drills import ShopDrill
+from lathework.shop.kinds.gauges import ThreadGauge
+from lathework.shop.kinds.kind import Owned
+from lathework.shop.kinds.taps import Tap
 from lathework.shop.metals import materials
 from lathework.shop.racks import single
-from lathework.shop.things import Die, ShopDrill, Tap
 from lathework.tables.drills import Drill
 from lathework.threads.limits import internal_limits
 from lathework.threads.thread import Thread

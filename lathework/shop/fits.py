@@ -5,9 +5,15 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from lathework.shop.equipment import Bar, Bush, Chuck, Collet, DieHead, DieHolder, DieStock
+from lathework.shop.kinds.bars import Bar
+from lathework.shop.kinds.die_heads import DieHead
+from lathework.shop.kinds.die_holders import Bush, DieHolder, DieStock
+from lathework.shop.kinds.dies import Die
+from lathework.shop.kinds.drills import Reamer
+from lathework.shop.kinds.taps import Tap
+from lathework.shop.kinds.tools import Blade
+from lathework.shop.kinds.workholding import Chuck, Collet
 from lathework.shop.kit_choices import Morse
-from lathework.shop.things import Blade, Die, Reamer, Tap
 from lathework.threads.thread import Thread
 
 POCKET_SLACK_MM = 0.2

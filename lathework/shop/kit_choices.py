@@ -1,29 +1,9 @@
-"""What may be chosen of a thing in the shop: its kind, its state, its form."""
+"""What may be chosen of a thing in the shop: its state, its form."""
 
 from __future__ import annotations
 
 from typing import Literal, get_args
 
-Kind = Literal[
-    "die",
-    "tap",
-    "drill",
-    "reamer",
-    "blade",
-    "tool",
-    "die-stock",
-    "holder",
-    "bush",
-    "head",
-    "collet",
-    "chuck",
-    "centre",
-    "gauge",
-    "instrument",
-    "bar",
-    "lathe",
-]
-KINDS: tuple[Kind, ...] = get_args(Kind)
 State = Literal["ready", "worn", "lent", "missing", "broken"]
 STATES: tuple[State, ...] = get_args(State)
 DieForm = Literal["split", "solid", "hexagon", "chasers"]

@@ -15,15 +15,14 @@ from typing import Any
 from lathework.declared import Group
 from lathework.errors import InputError, InvalidDocument
 from lathework.fields import Json
-from lathework.shop.kinds import Owned
+from lathework.shop.kinds import CODES, KIND
+from lathework.shop.kinds.kind import Owned
 from lathework.shop.kit import read_thing
-from lathework.shop.kit_choices import KINDS, Kind
-from lathework.shop.kit_declaration import GROUPS
 from lathework.spreadsheet import guarded, unguarded
 
 FORMAT, VERSION = "conch-kit", 1
 MOST_ROWS = 5000
-Documents = Iterable[tuple[Kind, Mapping[str, Any]]]
+Documents = Iterable[tuple[str, Mapping[str, Any]]]
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,14 +42,14 @@ def kit_json(things: Documents) -> Json:
     return {"format": FORMAT, "version": VERSION, "things": [{"kind": kind} | _told(kind, one) for kind, one in things]}
 
 
-def _told(kind: Kind, document: Mapping[str, Any]) -> dict[str, str]:
-    return {name: str(document[name]) for name in GROUPS[kind].keys if document.get(name)}
+def _told(kind: str, document: Mapping[str, Any]) -> dict[str, str]:
+    return {name: str(document[name]) for name in KIND[kind].group.keys if document.get(name)}
 
 
-def kit_csv(kind: Kind, documents: Iterable[Mapping[str, Any]]) -> str:
+def kit_csv(kind: str, documents: Iterable[Mapping[str, Any]]) -> str:
     """The things of a kind as CSV (RFC 4180): a column a field, the kind first."""
     out = io.StringIO()
-    keys = ("kind", *GROUPS[kind].keys)
+    keys = ("kind", *KIND[kind].group.keys)
     table = csv.writer(out)
     table.writerow(keys)
     for document in documents:
@@ -90,7 +89,7 @@ def _csv_rows(text: str) -> Iterator[FileRow]:
         raise InputError("unreadable", "file", f"This is no CSV that can be read: {error}.") from None
     head = [name.strip().lower() for name in rows[0]] if rows else []
     if "kind" not in head or len(set(head)) < len(head):
-        known = ", ".join(KINDS)
+        known = ", ".join(CODES)
         raise InputError("wrong-format", "file", f"The first line names each column once, “kind” among them: {known}.")
     _check_many(len(rows) - 1)
     for line, cells in enumerate(rows[1:], 2):
@@ -128,18 +127,18 @@ def kit_schema() -> Json:
         "properties": {
             "format": {"const": FORMAT},
             "version": {"const": VERSION},
-            "things": {"type": "array", "maxItems": MOST_ROWS, "items": {"oneOf": [_ref(kind) for kind in KINDS]}},
+            "things": {"type": "array", "maxItems": MOST_ROWS, "items": {"oneOf": [_ref(kind) for kind in CODES]}},
         },
         "additionalProperties": False,
-        "$defs": {kind: _definition(kind, GROUPS[kind]) for kind in KINDS},
+        "$defs": {kind: _definition(kind, KIND[kind].group) for kind in CODES},
     }
 
 
-def _ref(kind: Kind) -> Json:
+def _ref(kind: str) -> Json:
     return {"$ref": f"#/$defs/{kind}"}
 
 
-def _definition(kind: Kind, group: Group) -> Json:
+def _definition(kind: str, group: Group) -> Json:
     told = group.definition()
     told["properties"] = {"kind": {"const": kind}} | told["properties"]
     # A thing without an id gets one when it is stored.

@@ -9,11 +9,13 @@ from typing import Any
 from hypothesis import assume, given
 from hypothesis import strategies as st
 
-from lathework.shop.equipment import Chuck, Collet, DieHolder, OwnLathe
 from lathework.shop.fits import grips, guides, in_pocket, in_tailstock, long_enough, parts, reaches, reams, through
+from lathework.shop.kinds.die_holders import DieHolder
+from lathework.shop.kinds.dies import Die
+from lathework.shop.kinds.lathes import OwnLathe
+from lathework.shop.kinds.workholding import Chuck, Collet
 from lathework.shop.kit import read_thing
 from lathework.shop.kit_choices import MORSE
-from lathework.shop.things import Die
 from lathework.threads.library import library
 
 #: Morse tapers: large end at the gauge line and length to the small end (mm), taper on diameter 1 in. Source: DIN 228,

@@ -20,7 +20,7 @@ from lathework.holders.workshop import OWN, OWN_FIELDS, OWN_SPANS, designed
 from lathework.job.document import read_document
 from lathework.part.bores import BoreWork
 from lathework.planning.plan import Plan, make_plan
-from lathework.shop.typing.lines import read_lines
+from lathework.shop.lines import read_lines
 from lathework.threads.designation import read_designation
 
 BUSH = {"thread": "3/8-16", "seat": "5/8", "deep": "3/8"}

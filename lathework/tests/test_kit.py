@@ -9,13 +9,16 @@ from hypothesis import strategies as st
 
 from lathework.errors import InvalidDocument
 from lathework.outfit.serving import capabilities, serving
-from lathework.shop.equipment import Collet, OwnLathe
 from lathework.shop.fits import grips
-from lathework.shop.kinds import Owned
-from lathework.shop.kit import name_of, read_thing
-from lathework.shop.things import Die, Tap
-from lathework.shop.typing.kinds import METRIC_SET
-from lathework.shop.typing.lines import read_line, read_lines
+from lathework.shop.kinds import name_of
+from lathework.shop.kinds.dies import Die
+from lathework.shop.kinds.kind import Owned
+from lathework.shop.kinds.lathes import OwnLathe
+from lathework.shop.kinds.taps import Tap
+from lathework.shop.kinds.workholding import Collet
+from lathework.shop.kit import read_thing
+from lathework.shop.lines import read_line, read_lines
+from lathework.shop.typing.reads import METRIC_SET
 from lathework.threads.designation import read_designation
 from lathework.threads.library import library
 from lathework.threads.thread import Thread

@@ -14,9 +14,8 @@ from hypothesis import strategies as st
 
 from lathework.errors import InputError, InvalidDocument
 from lathework.fields import Choice, Designation, Extent, Numbers, Share
+from lathework.shop.kinds import CODES, KIND
 from lathework.shop.kit import read_thing
-from lathework.shop.kit_choices import KINDS, Kind
-from lathework.shop.kit_declaration import GROUPS
 from lathework.shop.kit_file import kit_csv, kit_json, kit_schema, read_kit_file
 
 #: Something that may stand in a field of each kind, whatever the field is.
@@ -25,10 +24,10 @@ WORDS = st.text(st.characters(exclude_categories=("Cs", "Cc")), min_size=1, max_
 )
 
 
-def cells(kind: Kind) -> st.SearchStrategy[dict[str, str]]:
+def cells(kind: str) -> st.SearchStrategy[dict[str, str]]:
     """Documents of a kind, with most fields said."""
     said: dict[str, Any] = {}
-    for name, field in GROUPS[kind].fields.items():
+    for name, field in KIND[kind].group.fields.items():
         match field:
             case Choice():
                 said[name] = st.sampled_from(field.allowed)
@@ -45,7 +44,7 @@ def cells(kind: Kind) -> st.SearchStrategy[dict[str, str]]:
     return st.fixed_dictionaries({**said, "id": ident}).filter(lambda one: sound(kind, one))
 
 
-def sound(kind: Kind, document: dict[str, str]) -> bool:
+def sound(kind: str, document: dict[str, str]) -> bool:
     try:
         read_thing(kind, document)
     except InvalidDocument:
@@ -53,14 +52,14 @@ def sound(kind: Kind, document: dict[str, str]) -> bool:
     return True
 
 
-CELLS = {kind: cells(kind) for kind in KINDS}
-THINGS = st.sampled_from(KINDS).flatmap(lambda kind: st.tuples(st.just(kind), CELLS[kind]))
-TABLES = st.sampled_from(KINDS).flatmap(lambda kind: st.tuples(st.just(kind), st.lists(CELLS[kind], max_size=3)))
+CELLS = {kind: cells(kind) for kind in CODES}
+THINGS = st.sampled_from(CODES).flatmap(lambda kind: st.tuples(st.just(kind), CELLS[kind]))
+TABLES = st.sampled_from(CODES).flatmap(lambda kind: st.tuples(st.just(kind), st.lists(CELLS[kind], max_size=3)))
 
 
 class ThereAndBack(unittest.TestCase):
     @given(st.lists(THINGS, min_size=1, max_size=4))
-    def test_json_comes_back_as_it_went(self, things: list[tuple[Kind, dict[str, str]]]) -> None:
+    def test_json_comes_back_as_it_went(self, things: list[tuple[str, dict[str, str]]]) -> None:
         file = json.loads(json.dumps(kit_json(things)))
         jsonschema.Draft202012Validator(kit_schema()).validate(file)
         rows = read_kit_file(json.dumps(file))
@@ -69,7 +68,7 @@ class ThereAndBack(unittest.TestCase):
         self.assertEqual([(row.kind, dict(row.document)) for row in rows], went)
 
     @given(TABLES.filter(lambda told: bool(told[1])))
-    def test_csv_comes_back_as_it_went(self, told: tuple[Kind, list[dict[str, str]]]) -> None:
+    def test_csv_comes_back_as_it_went(self, told: tuple[str, list[dict[str, str]]]) -> None:
         kind, documents = told
         rows = read_kit_file(kit_csv(kind, documents))
         for row, document in zip(rows, documents, strict=True):

@@ -16,11 +16,15 @@ from lathework.outfit.needs import lines_of, needs
 from lathework.outfit.serving import serving
 from lathework.planning.plan import Plan, make_plan
 from lathework.planning.threads.thread_work import in_mm
-from lathework.shop.equipment import DieHolder, DieStock, OwnLathe
-from lathework.shop.kinds import Owned
-from lathework.shop.kit import name_of, read_thing
-from lathework.shop.things import Blade, Die, ShopDrill
-from lathework.shop.typing.lines import read_lines
+from lathework.shop.kinds import name_of
+from lathework.shop.kinds.die_holders import DieHolder, DieStock
+from lathework.shop.kinds.dies import Die
+from lathework.shop.kinds.drills import ShopDrill
+from lathework.shop.kinds.kind import Owned
+from lathework.shop.kinds.lathes import OwnLathe
+from lathework.shop.kinds.tools import Blade
+from lathework.shop.kit import read_thing
+from lathework.shop.lines import read_lines
 from lathework.tests.samples import bore, document, plan, section, step
 from lathework.threads.designation import read_called
 

@@ -32,7 +32,7 @@ from lathework.outfit.needs import needs
 from lathework.part.model import CUTTERS, OUTSIDE_CUTTERS
 from lathework.planning.threads.schools import schools
 from lathework.planning.threads.wanted import wanted_thread
-from lathework.shop.kinds import Owned
+from lathework.shop.kinds.kind import Owned
 from lathework.shop.kit import read_thing
 from lathework.shop.metals import materials
 from lathework.tests.samples import SCREW, body, bore, document, plan, section, step

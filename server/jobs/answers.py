@@ -10,8 +10,9 @@ from lathework.answers.declared_answer import answer
 from lathework.answers.plan_shown import PlanShown, plan_shown
 from lathework.answers.values import FigureShown, figure_shown
 from lathework.outfit.need import Need
-from lathework.shop.kit import name_of
-from lathework.shop.things import Die, Tap
+from lathework.shop.kinds import name_of
+from lathework.shop.kinds.dies import Die
+from lathework.shop.kinds.taps import Tap
 from lathework.units import LengthUnit
 from server.jobs.history.dies import did_last, die_records
 from server.jobs.history.lessons import LessonShown, lessons_of

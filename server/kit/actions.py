@@ -13,7 +13,7 @@ from django.utils import timezone
 
 from lathework.errors import InvalidDocument
 from lathework.shop.kit import read_thing
-from lathework.shop.typing.lines import read_lines
+from lathework.shop.lines import read_lines
 from server.kit.models import Put, Thing
 from server.kit.photographs import put_back as put_photograph
 from server.site.news import NEWS

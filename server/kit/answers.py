@@ -8,17 +8,16 @@ from dataclasses import dataclass
 from lathework.answers.values import FieldError, FigureShown, field_error, figure_shown
 from lathework.outfit.serving import Capability, Serving
 from lathework.remembered import Remembered
-from lathework.shop.equipment import Bar, Bush, Collet, DieHolder, DieStock, ThreadGauge
-from lathework.shop.kinds import Owned, kind_named, kind_of
-from lathework.shop.kit import drawn_mm, name_of
-from lathework.shop.kit_choices import KINDS, Kind, State
-from lathework.shop.kit_declaration import GROUPS
+from lathework.shop.kinds import CODES, kind_of
+from lathework.shop.kinds.dies import Die
+from lathework.shop.kinds.gauges import ThreadGauge
+from lathework.shop.kinds.kind import Owned
+from lathework.shop.kinds.taps import Tap
+from lathework.shop.kit_choices import State
 from lathework.shop.kit_file import FileRow
-from lathework.shop.things import Blade, Die, Reamer, ShopDrill, Tap
-from lathework.shop.typing.lines import Line
-from lathework.shop.words import KIND_WORDS
+from lathework.shop.lines import Line
 from lathework.threads.families import series_name
-from server.kit.kinds import COMMON
+from server.kit.kinds import KindCode
 from server.kit.models import Thing
 from server.kit.owned import MOST_KNOWN
 from server.kit.photographs import revisions
@@ -35,7 +34,7 @@ class ThingShown:
     """
 
     id: str
-    kind: Kind
+    kind: KindCode
     name: str
     short: str
     drawer: str
@@ -63,7 +62,7 @@ class NamedThing:
     """A thing that was typed: its document without an id, what it will be called, whether the like is owned; how it is
     drawn."""
 
-    kind: Kind
+    kind: KindCode
     name: str
     short: str
     across_mm: float
@@ -90,10 +89,11 @@ class FileRowShown:
     errors: tuple[FieldError, ...]
 
 
-def _named(kind: Kind, thing: Owned, document: dict[str, str], names: set[str]) -> NamedThing:
+def _named(kind: str, thing: Owned, document: dict[str, str], names: set[str]) -> NamedThing:
     """Something that is not in the shop yet; `names` are those of things that are."""
-    name, (across_mm, bore_mm) = name_of(thing), _drawn(thing)
-    return NamedThing(kind, name, _short(thing), round(across_mm, 3), round(bore_mm, 3), document, name in names)
+    told = kind_of(thing)
+    name, (across_mm, bore_mm) = told.name(thing), told.across(thing)
+    return NamedThing(kind, name, told.short(thing), round(across_mm, 3), round(bore_mm, 3), document, name in names)
 
 
 def file_rows_shown(rows: tuple[FileRow, ...], names: set[str]) -> tuple[FileRowShown, ...]:
@@ -101,7 +101,7 @@ def file_rows_shown(rows: tuple[FileRow, ...], names: set[str]) -> tuple[FileRow
     return tuple(
         FileRowShown(
             row.line,
-            None if row.thing is None else _named(kind_named(row.kind), row.thing, dict(row.document), names),
+            None if row.thing is None else _named(row.kind, row.thing, dict(row.document), names),
             tuple(field_error(error) for error in row.errors),
         )
         for row in rows
@@ -156,49 +156,9 @@ def capabilities_shown(cut: tuple[Capability, ...]) -> tuple[CapabilityShown, ..
     return tuple(told)
 
 
-def _drawn(thing: Owned) -> tuple[float, float]:
-    """Diameter over all and of the thread, in millimetres; a usual one where nobody measured it."""
-    match thing:
-        case Die():
-            return drawn_mm(thing), thing.thread.major_mm
-        case Tap():
-            return thing.thread.major_mm, thing.thread.major_mm
-        case ShopDrill() | Reamer():
-            return thing.size.mm, 0.0
-        case DieHolder() | DieStock() | Bar():
-            return thing.across.mm, 0.0
-        case Blade():
-            return thing.width.mm, 0.0
-        case Bush():
-            return thing.bore.mm, 0.0
-        case Collet():
-            return thing.most.mm, 0.0
-        case _:
-            return 0.0, 0.0
-
-
-def _short(thing: Owned) -> str:
-    """What stands under a thing in its drawer."""
-    match thing:
-        case Die() | Tap():
-            return thing.thread.designation
-        case ShopDrill() | Reamer():
-            return thing.size.typed
-        case _:
-            return name_of(thing)
-
-
 def _drawer(thing: Owned) -> str:
-    return f"{thing.shop}: {_lies_in(thing)}" if thing.shop else _lies_in(thing)
-
-
-def _lies_in(thing: Owned) -> str:
-    if thing.place:
-        return thing.place
-    kind = kind_of(thing)
-    if isinstance(thing, Die | Tap):
-        return f"{series_name(thing.thread)} {kind}s"
-    return KIND_WORDS[kind][1]
+    lies = thing.place or kind_of(thing).drawer(thing)
+    return f"{thing.shop}: {lies}" if thing.shop else lies
 
 
 _shown: Remembered[ThingShown] = Remembered(MOST_KNOWN)
@@ -212,21 +172,16 @@ def thing_shown(row: Thing, thing: Owned, photograph: int = 0) -> ThingShown:
 
 
 def _thing_shown(row: Thing, thing: Owned, photograph: int) -> ThingShown:
-    across_mm, bore_mm = _drawn(thing)
-    kind = kind_of(thing)
-    told = row.document
+    kind, told = kind_of(thing), row.document
+    across_mm, bore_mm = kind.across(thing)
     return ThingShown(
         id=row.ident,
-        kind=kind,
-        name=name_of(thing),
-        short=_short(thing),
+        kind=kind.code,
+        name=kind.name(thing),
+        short=kind.short(thing),
         drawer=_drawer(thing),
         thread=thing.thread.designation if isinstance(thing, Die | Tap | ThreadGauge) and thing.thread else "",
-        said={
-            name: str(told.get(name) or field.default or "")
-            for name, field in GROUPS[kind].fields.items()
-            if name not in COMMON
-        },
+        said={name: str(told.get(name) or own.field.default or "") for name, own in kind.fields.items()},
         state=thing.state,
         shop=thing.shop,
         place=thing.place,
@@ -244,9 +199,9 @@ def kit_shown(things: list[tuple[Thing, Owned]]) -> KitShown:
     shown = [thing_shown(row, thing, pictures.get(row.ident, 0)) for row, thing in things]
     first: dict[str, int] = {}
     for one in shown:
-        first[one.drawer] = min(KINDS.index(one.kind), first.get(one.drawer, len(KINDS)))
+        first[one.drawer] = min(CODES.index(one.kind), first.get(one.drawer, len(CODES)))
     shown.sort(
-        key=lambda one: (first[one.drawer], one.drawer, KINDS.index(one.kind), one.bore_mm or one.across_mm, one.name)
+        key=lambda one: (first[one.drawer], one.drawer, CODES.index(one.kind), one.bore_mm or one.across_mm, one.name)
     )
     return KitShown(tuple(shown))
 

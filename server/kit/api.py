@@ -13,11 +13,10 @@ from pydantic import Field
 
 from lathework.errors import InputError
 from lathework.outfit.serving import capabilities, serving
-from lathework.shop.kinds import kind_of
-from lathework.shop.kit import name_of, read_thing
-from lathework.shop.kit_choices import Kind
+from lathework.shop.kinds import kind_of, name_of
+from lathework.shop.kit import read_thing
 from lathework.shop.kit_file import MOST_ROWS, kit_csv, kit_json, read_kit_file
-from lathework.shop.typing.lines import read_lines
+from lathework.shop.lines import read_lines
 from lathework.threads.designation import read_called
 from server.devices.known import looks
 from server.kit import actions, photographs
@@ -35,7 +34,7 @@ from server.kit.answers import (
     serving_shown,
     thing_shown,
 )
-from server.kit.kinds import KindShown, kinds_shown
+from server.kit.kinds import KindCode, KindShown, kinds_shown
 from server.kit.owned import owned
 from server.kit.picture_bounds import LARGEST_BYTES, NO_PICTURE
 from server.site.files import file_answer, file_in_schema
@@ -69,7 +68,7 @@ class KitText(Schema):
 class ThingIn(Schema):
     """A thing to be put in the shop."""
 
-    kind: Kind
+    kind: KindCode
     document: dict[str, Any]
 
 
@@ -122,7 +121,7 @@ def read_file(request: HttpRequest, payload: KitText) -> HttpResponse:
 @router.get("/kit.json", response={200: dict[str, Any], **PROBLEMS})
 def kit_as_json(request: HttpRequest) -> HttpResponse:
     """Everything owned, as a kit file."""
-    content = orjson.dumps(kit_json((kind_of(thing), row.document) for row, thing in owned()), option=_INDENTED)
+    content = orjson.dumps(kit_json((kind_of(thing).code, row.document) for row, thing in owned()), option=_INDENTED)
     return file_answer(content, "kit.json", "application/json")
 
 
@@ -137,7 +136,7 @@ def labels_as_pdf(request: HttpRequest, place: str = Query("", max_length=120)) 
 
 
 @router.get("/csv/{kind}", response=PROBLEMS, openapi_extra=file_in_schema("text/csv"))
-def kit_as_csv(request: HttpRequest, kind: Kind) -> HttpResponse:
+def kit_as_csv(request: HttpRequest, kind: KindCode) -> HttpResponse:
     """The things of a kind as CSV."""
     rows = [row.document for row, _ in owned() if row.kind == kind]
     return file_answer(kit_csv(kind, rows), f"{kind}.csv", "text/csv; charset=utf-8")

@@ -3,13 +3,18 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import TYPE_CHECKING, Literal
 
-from lathework.declared import Field, Group
 from lathework.fields import Choice, Numbers
-from lathework.shop.kit_choices import Kind
-from lathework.shop.kit_declaration import GROUPS
-from lathework.shop.words import KIND_WORDS, choice_words, label_of
+from lathework.shop.kinds import CODES, KINDS
+from lathework.shop.kinds.kind import KindField
 from server.site.choices import ChoiceShown
+
+if TYPE_CHECKING:
+    KindCode = str
+else:
+    # The kinds that there are, named in the API: which those are is known once the program runs.
+    KindCode = Literal[CODES]
 
 
 @dataclass(frozen=True)
@@ -27,33 +32,29 @@ class FieldShown:
 
 @dataclass(frozen=True)
 class KindShown:
-    """A kind of thing, and the fields that are its own."""
+    """A kind of thing, the fields that are its own, and how it is drawn: "round", "rod", or a path in a box of 72 by
+    44."""
 
-    kind: Kind
+    kind: KindCode
     name: str
     fields: tuple[FieldShown, ...]
-
-
-COMMON = ("id", "state", "shop", "place", "notes")
+    sign: str
 
 
 def kinds_shown() -> tuple[KindShown, ...]:
     """Every kind of thing, with the fields that are its own."""
     return tuple(
-        KindShown(
-            kind,
-            KIND_WORDS[kind][0],
-            tuple(
-                _field(kind, name, field)
-                for name, field in group.fields.items()
-                if name not in COMMON and not isinstance(field, Group)
-            ),
-        )
-        for kind, group in GROUPS.items()
+        KindShown(kind.code, kind.called, tuple(_field(name, told) for name, told in kind.fields.items()), kind.sign)
+        for kind in KINDS
     )
 
 
-def _field(kind: Kind, name: str, field: Field) -> FieldShown:
-    allowed = field.allowed if isinstance(field, Choice) else ()
-    choices = tuple(ChoiceShown(code, *choice_words(name, code)) for code in allowed)
-    return FieldShown(name, label_of(kind, name), field.about, isinstance(field, Numbers), choices)
+def _words(told: KindField, code: str) -> tuple[str, str]:
+    """What a choice is called, and what is remarked about it: by its code, where it has no words of its own."""
+    return (told.choices or {}).get(code) or (code.replace("-", " ") or "nobody said", "")
+
+
+def _field(name: str, told: KindField) -> FieldShown:
+    allowed = told.field.allowed if isinstance(told.field, Choice) else ()
+    choices = tuple(ChoiceShown(code, *_words(told, code)) for code in allowed)
+    return FieldShown(name, told.label, told.field.about, isinstance(told.field, Numbers), choices)

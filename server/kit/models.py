@@ -3,9 +3,7 @@
 from __future__ import annotations
 
 from django.db import models
-from django.db.models import Q
 
-from lathework.shop.kit_choices import KINDS
 from server.site.keys import LONGEST_ACT
 
 LONGEST_ID = 16
@@ -38,4 +36,3 @@ class Thing(models.Model):
 
     class Meta:
         ordering = ("added_at", "ident")
-        constraints = (models.CheckConstraint(condition=Q(kind__in=KINDS), name="kit_thing_kind"),)

@@ -6,10 +6,10 @@ import logging
 
 from lathework.errors import InvalidDocument
 from lathework.remembered import Remembered
-from lathework.shop.kinds import Owned
+from lathework.shop.kinds.drills import ShopDrill
+from lathework.shop.kinds.kind import Owned
 from lathework.shop.kit import read_thing
 from lathework.shop.racks import IN_RACKS
-from lathework.shop.things import ShopDrill
 from server.kit.models import Thing
 
 MOST_KNOWN = 8000

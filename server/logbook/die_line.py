@@ -11,8 +11,8 @@ from lathework.dies.proposal import settings
 from lathework.dies.scale import SCREW, Scale, graduated_tap, graduations
 from lathework.errors import InputError
 from lathework.gauging.verdicts import MEANINGS
-from lathework.shop.equipment import DieHead
-from lathework.shop.things import Tap
+from lathework.shop.kinds.die_heads import DieHead
+from lathework.shop.kinds.taps import Tap
 from lathework.threads.designation import read_called
 from lathework.units import unit_word
 from server.jobs.history.did_before import trials_of

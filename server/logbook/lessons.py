@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections import Counter
 from dataclasses import dataclass
 
-from lathework.shop.kit import name_of
+from lathework.shop.kinds import name_of
 from server.jobs.history.lessons import LessonShown, lessons_shown, mistakes
 from server.kit.owned import things
 

@@ -81,7 +81,7 @@ def _members() -> Iterator[tuple[str, bytes]]:
     things = list(stored_things())
     yield TOLD, _README.encode()
     yield HEAD, orjson.dumps(_head(jobs, things), option=_INDENTED)
-    yield KIT, orjson.dumps(kit_json((thing.kind, thing.document) for thing in things), option=_INDENTED)  # type: ignore[misc]
+    yield KIT, orjson.dumps(kit_json((thing.kind, thing.document) for thing in things), option=_INDENTED)
     for job in jobs:
         told = raw_file(job) if job.row.unreadable else job_file(job)
         yield job_name(job.pk), orjson.dumps(told, option=_INDENTED)

@@ -12,15 +12,14 @@ from lathework.cutting.speeds import geared, spindle_speed
 from lathework.cutting.torque import Tool as Cutter
 from lathework.cutting.torque import cutting_torque
 from lathework.figures import Figure
-from lathework.shop.kinds import Owned
+from lathework.shop.kinds.kind import Owned
 from lathework.shop.lathe_facts import RUN_DOWN_TURNS, Lathe, Mount
 from lathework.shop.leadscrew import Lead
 from lathework.shop.metals import Material
-from lathework.shop.things import Thing
 from lathework.threads.thread import Thread
 from lathework.units import convert
 
-T = TypeVar("T", bound=Thing)
+T = TypeVar("T", bound=Owned)
 REMAKE_MIN = 20.0
 """Minutes that a spoilt piece costs: another is made (practice)."""
 

@@ -13,10 +13,10 @@ from lathework.methods.driven import why_not_driven, why_too_short
 from lathework.methods.held import holdings
 from lathework.methods.ways.contract import Expected, Wanted, Way
 from lathework.methods.ways.minutes import left_over, set_up_minutes, there_and_back
-from lathework.shop.equipment import Bush, DieHolder, DieStock
 from lathework.shop.fits import guides
-from lathework.shop.kit import name_of
-from lathework.shop.things import Die
+from lathework.shop.kinds import name_of
+from lathework.shop.kinds.die_holders import Bush, DieHolder, DieStock
+from lathework.shop.kinds.dies import Die
 
 ROUGHED_MIN = 6.0
 """Minutes to rough a thread out first with a threading tool (practice)."""

@@ -13,10 +13,10 @@ from lathework.methods.held import holdings
 from lathework.methods.ways.contract import Expected, Wanted, Way
 from lathework.methods.ways.dies import DRIFTS
 from lathework.methods.ways.minutes import HANDLING_MIN, left_over, minutes, set_up_minutes
-from lathework.shop.equipment import DieHead
-from lathework.shop.kinds import Owned
-from lathework.shop.kit import name_of
-from lathework.shop.things import Die
+from lathework.shop.kinds import name_of
+from lathework.shop.kinds.die_heads import DieHead
+from lathework.shop.kinds.dies import Die
+from lathework.shop.kinds.kind import Owned
 from lathework.threads.thread import Thread
 
 MANY = 20

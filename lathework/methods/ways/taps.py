@@ -14,7 +14,7 @@ from lathework.methods.ways.contract import Expected, Wanted, Way
 from lathework.methods.ways.dies import MANY_TURNS
 from lathework.methods.ways.minutes import left_over, set_up_minutes, there_and_back
 from lathework.methods.ways.tools import InsideToolWay
-from lathework.shop.things import Tap
+from lathework.shop.kinds.taps import Tap
 from lathework.threads.thread import Thread
 
 TAPS_BY_HAND = 3.0

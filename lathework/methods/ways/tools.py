@@ -13,10 +13,10 @@ from lathework.methods.run_out import fastest
 from lathework.methods.tool_form import standard_tip, thread_depth, usual_point
 from lathework.methods.ways.contract import Expected, Wanted, Way
 from lathework.methods.ways.minutes import left_over, minutes, set_up_minutes
-from lathework.shop.equipment import OwnLathe
-from lathework.shop.kit import name_of
+from lathework.shop.kinds import name_of
+from lathework.shop.kinds.lathes import OwnLathe
+from lathework.shop.kinds.tools import Tool
 from lathework.shop.leadscrew import Lead, lead_of
-from lathework.shop.things import Tool
 from lathework.units import convert
 
 FASTER = 2.0

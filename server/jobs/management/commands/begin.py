@@ -12,7 +12,7 @@ from django.db import transaction
 from django.utils import timezone
 
 from lathework.job.furnish import furnish, pick_die
-from lathework.shop.equipment import OwnLathe
+from lathework.shop.kinds.lathes import OwnLathe
 from server.book.actions import keep
 from server.jobs.actions.documents import import_job
 from server.jobs.models import Begun, Job

@@ -3887,7 +3887,8 @@ export interface components {
         };
         /**
          * KindShown
-         * @description A kind of thing, and the fields that are its own.
+         * @description A kind of thing, the fields that are its own, and how it is drawn: "round", "rod", or a path in a box of 72 by
+         *     44.
          */
         KindShown: {
             /** Fields */
@@ -3896,9 +3897,11 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "lathe";
+            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "mandrel" | "lathe";
             /** Name */
             name: string;
+            /** Sign */
+            sign: string;
         };
         /**
          * KitShown
@@ -4347,7 +4350,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "lathe";
+            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "mandrel" | "lathe";
             /** Known */
             known: boolean;
             /** Name */
@@ -5957,7 +5960,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "lathe";
+            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "mandrel" | "lathe";
         };
         /**
          * ThingShown
@@ -5981,7 +5984,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "lathe";
+            kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "mandrel" | "lathe";
             /** Name */
             name: string;
             /** Notes */
@@ -11118,7 +11121,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "lathe";
+                kind: "die" | "tap" | "drill" | "reamer" | "blade" | "tool" | "die-stock" | "holder" | "bush" | "head" | "collet" | "chuck" | "centre" | "gauge" | "instrument" | "bar" | "mandrel" | "lathe";
             };
             cookie?: never;
         };

@@ -1,17 +1,13 @@
-"""How what a line says of a thing is read into documents, for each kind."""
+"""What a line says of a thing is read into documents: threads and drills by name or in runs, sizes in their order."""
 
 from __future__ import annotations
 
 import re
 from collections.abc import Callable, Iterator
-from fractions import Fraction
 
 from lathework.errors import InputError
 from lathework.lengths import read_length
-from lathework.shop.kit_choices import Kind
-from lathework.shop.metals import materials
 from lathework.shop.racks import RACKS
-from lathework.shop.typing.machines import head, lathe
 from lathework.shop.typing.sizes import HOW, die_size, mixed, number_of, unit_of, wrong
 from lathework.tables.drills import all_drills
 from lathework.threads.designation import read_called
@@ -21,14 +17,10 @@ from lathework.threads.thread import Thread
 METRIC_SET = (1, 1.2, 1.6, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 16, 20, 24, 30, 36)
 """Diameters of the first choice: what a set of dies or taps holds. Source: ISO 262, first choice."""
 _RUN = re.compile(r"^(?P<low>m?[\d./#]+)\s*(?:-|to|\u2013)\s*(?P<high>m?[\d./#]+)\s*(?P<series>[a-z]*)$", re.IGNORECASE)
-_STEPS = re.compile(r"^(?P<low>[\d./]+)\s*(?:-|to)\s*(?P<high>[\d./]+)\s*(?:x|by)\s*(?P<step>[\d./]+)$", re.IGNORECASE)
-_GAUGE = re.compile(r"^(?P<low>#\d+|[a-z])\s*(?:-|to)\s*(?P<high>#?\d+|[a-z])$", re.IGNORECASE)
-_SIZE = re.compile(
-    r"^(?P<head>.*?)\s+(?P<across>[\d./-]+(?:\s*(?:mm|in))?)(?:\s*x\s*(?P<thick>[\d./-]+(?:\s*(?:mm|in))?))?$",
-    re.IGNORECASE,
-)
+STEPS = re.compile(r"^(?P<low>[\d./]+)\s*(?:-|to)\s*(?P<high>[\d./]+)\s*(?:x|by)\s*(?P<step>[\d./]+)$", re.IGNORECASE)
+_NAMED_DRILLS = re.compile(r"^(?P<low>#\d+|[a-z])\s*(?:-|to)\s*(?P<high>#?\d+|[a-z])$", re.IGNORECASE)
 MOST_THINGS = 400
-_Reads = Callable[[str, dict[str, str]], Iterator[dict[str, str]]]
+Reads = Callable[[str, dict[str, str]], Iterator[dict[str, str]]]
 """Reads what is left of a line, with what its words told, into documents."""
 
 
@@ -41,7 +33,7 @@ def _members(low: Thread, high: Thread) -> Iterator[Thread]:
             yield thread
 
 
-def _threads(text: str) -> tuple[str, ...]:
+def threads(text: str) -> tuple[str, ...]:
     """The threads a text names: one, or a run of a series. Raises InputError."""
     run = _RUN.match(text)
     try:
@@ -56,18 +48,18 @@ def _threads(text: str) -> tuple[str, ...]:
     return tuple(thread.designation for thread in _members(low, high))
 
 
-def _drills(text: str) -> tuple[str, ...]:
+def drills(text: str) -> tuple[str, ...]:
     """The drills a text names: one, a run in equal steps, or number or letter drills. Raises InputError."""
     if text.lower() in RACKS:
         return tuple(drill.name for drill in all_drills() if drill.rack == text.lower())
-    if steps := _STEPS.match(text):
+    if steps := STEPS.match(text):
         low, high, step = (number_of(steps[name]) for name in ("low", "high", "step"))
         if step <= 0 or high < low or (high - low) / step >= MOST_THINGS:
             raise wrong("These steps lead nowhere: the smallest, the largest, and the step between them.")
         inches = "/" in text
         sizes = [low + step * n for n in range(int((high - low) / step) + 1)]
         return tuple(f"{mixed(size)} in" if inches else f"{float(size):g} mm" for size in sizes)
-    if gauge := _GAUGE.match(text):
+    if gauge := _NAMED_DRILLS.match(text):
         names = [drill.name for drill in all_drills() if drill.rack in ("number", "letter")]
         ends = [gauge["low"].upper(), gauge["high"].upper()]
         ends[1] = f"#{ends[1]}" if ends[1].isdecimal() else ends[1]
@@ -77,40 +69,30 @@ def _drills(text: str) -> tuple[str, ...]:
     return (read_length(text, "in" if "/" in text else "mm", "text").typed + unit_of(text),)
 
 
-def _die(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
-    size = _SIZE.match(rest)
-    named = rest
-    if size and _reads(size["head"]):
-        named = size["head"]
-        told = {**told, "across": die_size(size["across"])}
-        if size["thick"]:
-            told["thick"] = die_size(size["thick"])
-    for thread in _threads(named):
-        yield {"thread": thread, **told}
-
-
-def _reads(text: str) -> bool:
+def reads_threads(text: str) -> bool:
     """Whether a text names threads by itself."""
     try:
-        return bool(_threads(text))
+        return bool(threads(text))
     except InputError:
         return False
 
 
-def _tap(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
-    return ({"thread": thread, **told} for thread in _threads(rest))
+def of_threads(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    """A thing for each thread that is named."""
+    return ({"thread": thread, **told} for thread in threads(rest))
 
 
-def _drill(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
-    return ({"size": size, **told} for size in _drills(rest))
+def of_drills(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    """A thing for each size of a drill that is named."""
+    return ({"size": size, **told} for size in drills(rest))
 
 
-def _plain_size(text: str) -> str:
+def plain_size(text: str) -> str:
     """A size with its unit: a fraction is in inches, any other bare number in millimetres."""
     return text + unit_of(text)
 
 
-def _measured(*fields: str, size_of: Callable[[str], str] = _plain_size) -> _Reads:
+def measured(*fields: str, size_of: Callable[[str], str] = plain_size) -> Reads:
     """Reads lengths into `fields`, in their order: "1 x 3/8"."""
 
     def read(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
@@ -123,73 +105,13 @@ def _measured(*fields: str, size_of: Callable[[str], str] = _plain_size) -> _Rea
     return read
 
 
-def _collet(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
-    """A collet by what it takes; a run in steps closes over one step each. Source: practice."""
-    steps = _STEPS.match(rest)
-    if steps is None:
-        return iter(({"most": _drills(rest)[0], **told},))
-    step = number_of(steps["step"])
-    unit = " in" if "/" in rest else " mm"
-    return (
-        {"least": f"{_decimal(number_of(size.removesuffix(unit)) - step)}{unit}", "most": size, **told}
-        for size in _drills(rest)
-        if number_of(size.removesuffix(unit)) > step
-    )
-
-
-def _decimal(size: Fraction) -> str:
-    return f"{float(size):g}"
-
-
-def _gauge(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
-    if told.get("form") == "wires":
-        return iter(({"size": _plain_size(rest), **told},))
-    return ({"thread": thread, **told} for thread in _threads(rest)) if rest else iter((told,))
-
-
-def _bar(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
-    """A bar: its metal is named among its sizes."""
-    for code, metal in sorted(materials().items(), key=lambda one: -len(one[1].name)):
-        found = re.search(rf"(?<![\w-]){re.escape(metal.name)}(?![\w-])", rest, re.IGNORECASE)
-        if found:
-            rest = f"{rest[: found.start()]} {rest[found.end() :]}".strip()
-            told = {**told, "metal": code}
-            break
-    return _measured("across", "long")(rest, told)
-
-
-def _tool(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
-    """A turning tool: a bare number is its angle."""
-    return iter(({"angle": rest.rstrip("°").strip(), **told} if rest else told,))
-
-
-def _bare(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+def most(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
     """A thing that is told by its words alone, or by the most it takes."""
     return iter(({"most": die_size(rest), **told} if rest else told,))
 
 
-def _only(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+def words_alone(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    """A thing that is told by its words alone. Raises InputError where more is said."""
     if rest:
         raise wrong(f"“{rest}” says nothing that is asked for here. {HOW}")
     return iter((told,))
-
-
-READ: dict[Kind, _Reads] = {
-    "die": _die,
-    "tap": _tap,
-    "drill": _drill,
-    "reamer": _drill,
-    "blade": _measured("width", "reach"),
-    "tool": _tool,
-    "die-stock": _measured("across", "deep", size_of=die_size),
-    "holder": _measured("across", "deep", size_of=die_size),
-    "bush": _measured("bore", "across"),
-    "head": head,
-    "collet": _collet,
-    "chuck": _bare,
-    "centre": _only,
-    "gauge": _gauge,
-    "instrument": _bare,
-    "bar": _bar,
-    "lathe": lathe,
-}

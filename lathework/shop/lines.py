@@ -6,12 +6,12 @@ import re
 from dataclasses import dataclass
 
 from lathework.errors import InputError, InvalidDocument
-from lathework.shop.kinds import Owned
-from lathework.shop.kit import name_of, read_thing
-from lathework.shop.kit_choices import Kind
-from lathework.shop.typing.kinds import MOST_THINGS, READ
+from lathework.shop.kinds import CODES, KINDS, name_of
+from lathework.shop.kinds.kind import Owned, ThingKind
+from lathework.shop.kit import read_thing
+from lathework.shop.typing.reads import MOST_THINGS
 from lathework.shop.typing.sizes import HOW, wrong
-from lathework.shop.typing.words import ANY, NAMED, OF_KIND
+from lathework.shop.typing.words import ANY
 
 MOST_LINES = 100
 LONGEST_TYPED = 300
@@ -23,7 +23,7 @@ _FILLERS = {"set", "sets", "of", "a", "an", "the", "round", "box", "rack", "and"
 class Typed:
     """A thing that a line names, and its document without an id."""
 
-    kind: Kind
+    kind: str
     thing: Owned
     document: dict[str, str]
 
@@ -42,11 +42,19 @@ class Line:
     error: InputError | None = None
 
 
-def _split(kind: Kind, named: str, place: str) -> tuple[str, dict[str, str]]:
+def _pattern(kind: ThingKind) -> re.Pattern[str]:
+    return re.compile(rf"(?<![\w-])(?:{kind.line.called})(?![\w-])", re.IGNORECASE)
+
+
+_NAMED = tuple((kind, _pattern(kind)) for kind in sorted(KINDS, key=lambda kind: kind.line.rank))
+"""What each kind is called, the longer names before the words they hold."""
+
+
+def _split(kind: ThingKind, named: str, place: str) -> tuple[str, dict[str, str]]:
     """What a line says in words of its own, taken out of it: state, steel, form; with its place."""
     told: dict[str, str] = {}
     rest = []
-    words = ANY | OF_KIND.get(kind, {})
+    words = {**ANY, **kind.line.words}
     for word in named.split():
         known = words.get(word.lower())
         if known:
@@ -58,31 +66,27 @@ def _split(kind: Kind, named: str, place: str) -> tuple[str, dict[str, str]]:
     return " ".join(rest), told
 
 
-def _checked(kind: Kind, document: dict[str, str]) -> Typed:
+def _checked(kind: ThingKind, document: dict[str, str]) -> Typed:
     """The thing of a document; its first error told of the line. Raises InputError."""
     try:
-        return Typed(kind, read_thing(kind, {"id": "typed", **document}), document)
+        return Typed(kind.code, read_thing(kind.code, {"id": "typed", **document}), document)
     except InvalidDocument as invalid:
         raise invalid.errors[0].at("text") from None
 
 
-def _name_of(kind: Kind) -> re.Pattern[str]:
-    return next(words for known, words in NAMED if known == kind)
-
-
-def _kind_of(named: str) -> tuple[Kind, str, str]:
+def _kind_of(named: str) -> tuple[ThingKind, str, str]:
     """What kind a line names, in which words, and the rest of it. Raises InputError where it names none, or two."""
-    for kind, words in NAMED:
+    for kind, words in _NAMED:
         found = words.search(named)
         if not found:
             continue
         rest = f"{named[: found.start()]} {named[found.end() :]}".strip()
         # What a bar, a tool or a holder is for may be named beside it; a die is no tap.
-        others = [other for other, name in NAMED if other != kind and kind in ("die", "tap") and name.search(rest)]
+        others = [other.code for other, name in _NAMED if other is not kind and kind.line.alone and name.search(rest)]
         if others:
-            raise wrong(f"Is it a {kind} or a {others[0]}? {HOW}", (kind, *others))
+            raise wrong(f"Is it a {kind.code} or a {others[0]}? {HOW}", (kind.code, *others))
         return kind, found[0], rest
-    raise wrong(f"What is it: a die, a tap, a drill, a holder, a lathe? {HOW}", tuple(READ))
+    raise wrong(f"What is it: a die, a tap, a drill, a holder, a lathe? {HOW}", CODES)
 
 
 def _named(text: str) -> tuple[Typed, ...]:
@@ -92,10 +96,10 @@ def _named(text: str) -> tuple[Typed, ...]:
     named, _, place = text.partition(",")
     kind, called, rest = _kind_of(named)
     rest, told = _split(kind, f"{called} {rest}", place)
-    rest = _name_of(kind).sub(" ", rest).strip()
-    if not rest and kind in ("die", "tap", "drill"):
+    rest = _pattern(kind).sub(" ", rest).strip()
+    if not rest and kind.line.more:
         raise wrong(HOW)
-    return tuple(_checked(kind, document) for document in READ[kind](rest, told))
+    return tuple(_checked(kind, document) for document in kind.line.reads(rest, told))
 
 
 def read_line(text: str) -> Line:

@@ -1,0 +1,77 @@
+"""Bars in the rack."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from lathework.fields import Choice, Extent
+from lathework.lengths import Length, Span
+from lathework.shop.kinds.kind import ROUND, InLine, KindField, Owned, ThingKind, lies_under, unchecked
+from lathework.shop.kinds.shared import joined
+from lathework.shop.kit_choices import BAR_FORMS, BarForm
+from lathework.shop.metals import materials
+from lathework.shop.typing.reads import measured
+from lathework.shop.typing.words import forms, own_forms
+
+BAR_ACROSS, BAR_LONG = Span("A bar size", 1, 150), Span("A bar's length", 5, 6000)
+
+
+@dataclass(frozen=True, slots=True)
+class Bar(Owned):
+    """A bar in the rack; `metal` is a metal's code."""
+
+    form: BarForm
+    across: Length
+    long: Length | None
+    metal: str
+
+
+def _name(bar: Bar) -> str:
+    metal = materials()[bar.metal].name if bar.metal else ""
+    return joined(bar.across.typed, bar.form, metal, "bar") + (f", {bar.long.typed}" if bar.long else "")
+
+
+def _reads(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    """A bar: its metal is named among its sizes."""
+    for code, metal in sorted(materials().items(), key=lambda known: -len(known[1].name)):
+        found = re.search(rf"(?<![\w-]){re.escape(metal.name)}(?![\w-])", rest, re.IGNORECASE)
+        if found:
+            rest = f"{rest[: found.start()]} {rest[found.end() :]}".strip()
+            told = {**told, "metal": code}
+            break
+    return measured("across", "long")(rest, told)
+
+
+BAR = ThingKind(
+    code="bar",
+    place=16,
+    called="bar",
+    about="a bar, or an end of one, in the rack",
+    made=Bar,
+    fields={
+        "form": KindField(Choice(BAR_FORMS, "round", "its section"), "Form"),
+        "across": KindField(Extent(BAR_ACROSS, "diameter, or width across flats", optional=False), "Size"),
+        "long": KindField(Extent(BAR_LONG, "length left"), "Length left"),
+        "metal": KindField(
+            Choice(("", *materials()), "", "the metal"),
+            "Metal",
+            {code: (metal.name, "") for code, metal in materials().items()},
+        ),
+    },
+    check=unchecked,
+    name=_name,
+    short=_name,
+    drawer=lies_under("Bar rack"),
+    across=lambda bar: (bar.across.mm, 0.0),
+    sign=ROUND,
+    line=InLine(
+        called=r"bars?|bar ends?|rods?",
+        rank=14,
+        words=own_forms("round", "hexagon", "square") | forms(hex="hexagon"),
+        reads=_reads,
+        alone=False,
+        more=False,
+    ),
+)

@@ -1,0 +1,160 @@
+"""What holds the work: collets, chucks, centres."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from fractions import Fraction
+
+from lathework.fields import Choice, Extent, Text
+from lathework.lengths import Length, Span
+from lathework.shop.kinds.kind import (
+    ROUND,
+    InLine,
+    KindField,
+    Owned,
+    ThingKind,
+    check_range,
+    lies_under,
+    no_size,
+    unchecked,
+)
+from lathework.shop.kinds.shared import GRIPS, TAPER, joined, span
+from lathework.shop.kit_choices import CENTRE_FORMS, CHUCK_FORMS, CentreForm, ChuckForm, Morse
+from lathework.shop.typing.reads import STEPS, drills, most, words_alone
+from lathework.shop.typing.sizes import number_of
+from lathework.shop.typing.words import SOCKETS, own_forms
+
+GRIP_DEEP = Span("How deep it grips", 1, 300)
+
+
+@dataclass(frozen=True, slots=True)
+class Collet(Owned):
+    """A collet and what it closes on."""
+
+    system: str
+    least: Length | None
+    most: Length
+    deep: Length | None
+
+
+@dataclass(frozen=True, slots=True)
+class Chuck(Owned):
+    """A chuck or a faceplate."""
+
+    form: ChuckForm
+    least: Length | None
+    most: Length | None
+    taper: Morse
+
+
+@dataclass(frozen=True, slots=True)
+class Centre(Owned):
+    """A centre."""
+
+    form: CentreForm
+    taper: Morse
+
+
+def _reads_collet(rest: str, told: dict[str, str]) -> Iterator[dict[str, str]]:
+    """A collet by what it takes; a run in steps closes over one step each. Source: practice."""
+    steps = STEPS.match(rest)
+    if steps is None:
+        return iter(({"most": drills(rest)[0], **told},))
+    step = number_of(steps["step"])
+    unit = " in" if "/" in rest else " mm"
+    return (
+        {"least": f"{_decimal(number_of(size.removesuffix(unit)) - step)}{unit}", "most": size, **told}
+        for size in drills(rest)
+        if number_of(size.removesuffix(unit)) > step
+    )
+
+
+def _decimal(size: Fraction) -> str:
+    return f"{float(size):g}"
+
+
+def _chuck_name(chuck: Chuck) -> str:
+    size = f", to {chuck.most.typed}" if chuck.most else ""
+    return joined(chuck.form, "" if chuck.form == "faceplate" else "chuck") + size
+
+
+def _centre_name(centre: Centre) -> str:
+    return joined(centre.form, "centre") + (f", {centre.taper}" if centre.taper else "")
+
+
+def _collet_name(collet: Collet) -> str:
+    return joined(collet.system, span(collet.least, collet.most), "collet")
+
+
+COLLET = ThingKind(
+    code="collet",
+    place=11,
+    called="collet",
+    about="a collet",
+    made=Collet,
+    fields={
+        "system": KindField(Text("what it belongs to, as it is marked"), "Belongs to"),
+        "least": KindField(Extent(GRIPS, "least it closes on"), "From"),
+        "most": KindField(Extent(GRIPS, "most it takes", optional=False), "To"),
+        "deep": KindField(Extent(GRIP_DEEP, "how deep it grips"), "Depth"),
+    },
+    check=check_range,
+    name=_collet_name,
+    short=_collet_name,
+    drawer=lies_under("Collets and chucks"),
+    across=lambda collet: (collet.most.mm, 0.0),
+    sign=ROUND,
+    line=InLine(called=r"collets?", rank=5, words={}, reads=_reads_collet, alone=False, more=False),
+)
+CHUCK = ThingKind(
+    code="chuck",
+    place=12,
+    called="chuck",
+    about="a chuck or a faceplate",
+    made=Chuck,
+    fields={
+        "form": KindField(Choice(CHUCK_FORMS, "three-jaw", "how it holds"), "Form"),
+        "least": KindField(Extent(GRIPS, "least it closes on"), "From"),
+        "most": KindField(Extent(GRIPS, "most it takes"), "To"),
+        "taper": TAPER,
+    },
+    check=check_range,
+    name=_chuck_name,
+    short=_chuck_name,
+    drawer=lies_under("Collets and chucks"),
+    across=no_size,
+    sign="M12 4h28v36H12zM40 6h10v10H40zM40 28h10v10H40zM4 14h8v16H4z",
+    line=InLine(
+        called=r"chucks?|faceplates?",
+        rank=6,
+        words=SOCKETS
+        | own_forms("three-jaw", "four-jaw", "drill", "collet", "faceplate")
+        | {"3-jaw": ("form", "three-jaw"), "4-jaw": ("form", "four-jaw")},
+        reads=most,
+        alone=False,
+        more=False,
+    ),
+)
+CENTRE = ThingKind(
+    code="centre",
+    place=13,
+    called="centre",
+    about="a centre",
+    made=Centre,
+    fields={"form": KindField(Choice(CENTRE_FORMS, "dead", "its form"), "Form"), "taper": TAPER},
+    check=unchecked,
+    name=_centre_name,
+    short=_centre_name,
+    drawer=lies_under("Collets and chucks"),
+    across=no_size,
+    sign="M4 14h36l26 8l-26 8H4z",
+    line=InLine(
+        called=r"(?:tailstock )?centres?",
+        rank=7,
+        words=SOCKETS | own_forms("dead", "live", "half", "pipe"),
+        reads=words_alone,
+        alone=False,
+        more=False,
+    ),
+)
