@@ -44,6 +44,7 @@ def _parser() -> argparse.ArgumentParser:
     test = commands.add_parser("test", help="run every check and test")
     test.add_argument("only", nargs="*", metavar="TEST", help="Django test labels to run alone")
     test.add_argument("--random", action="store_true", help="property tests draw other examples than the usual ones")
+    test.add_argument("--long", action="store_true", help="go as far as a campaign does: for hours")
 
     build = commands.add_parser("build", help="make a wheel with the page inside, which needs Python alone")
     build.add_argument("--to", default="build", metavar="DIR", help="where to (default: build)")
@@ -178,7 +179,7 @@ def main(arguments: list[str]) -> int:
         case "test":
             from launcher.check import run_tests
 
-            return run_tests(options.only, same_draws=not options.random)
+            return run_tests(options.only, same_draws=not options.random, long=options.long)
         case "build":
             from launcher.build import build
 

@@ -15,6 +15,8 @@ from typing import Any
 
 from django.test.runner import DiscoverRunner, ParallelTestSuite, RemoteTestResult, RemoteTestRunner
 
+from tests.long import LONG, TAG
+
 MOST_S = 180
 """How long a test may take."""
 STACKS = sys.__stderr__
@@ -163,6 +165,8 @@ class TimedRunner(DiscoverRunner):
     parallel_test_suite = InParallel
 
     def __init__(self, *about: Any, **more: Any) -> None:
+        if not LONG:
+            more["exclude_tags"] = [*(more.get("exclude_tags") or ()), TAG]
         super().__init__(*about, **more)
         if sys.platform != "win32":
             faulthandler.register(signal.SIGUSR1, all_threads=True)

@@ -295,6 +295,34 @@ def _bore(dice: random.Random, least: float, overall: float) -> dict[str, str]:
     return bore(across=f"{dice.uniform(0.2, 0.75) * least:.1f}", depth=deep, end=end, fit=fit, by=by)
 
 
+def _lies(hole: dict[str, str], overall: float) -> tuple[float, float]:
+    """From where to where a hole lies along the part."""
+    deep = float(hole["depth"] or overall)
+    return (0.0, deep) if hole["end"] == "right" else (overall - deep, overall)
+
+
+def _swallowed(holes: list[dict[str, str]], overall: float) -> bool:
+    """Whether a hole is wider than another's thread, and leaves nothing of it."""
+    threads = [hole for hole in holes if hole["thread"]]
+    plain = [hole for hole in holes if not hole["thread"]]
+    return any(
+        float(wide["across"]) >= INSIDE[own["thread"]]
+        and _lies(wide, overall)[0] <= _lies(own, overall)[0]
+        and _lies(own, overall)[1] <= _lies(wide, overall)[1]
+        for own in threads
+        for wide in plain
+    )
+
+
+def _bores(dice: random.Random, least: float, overall: float) -> list[dict[str, str]]:
+    """Up to two holes. A thread that the other one leaves nothing of is nobody's wish: one of eight such is kept, to
+    see that it is refused with its reason."""
+    count = dice.choice((0, 0, 1, 1, 2))
+    while _swallowed(holes := [_bore(dice, least, overall) for _ in range(count)], overall) and dice.random() < 7 / 8:
+        pass
+    return holes
+
+
 def random_job(dice: random.Random) -> dict[str, Any]:
     """Changes that make a job of any shape: both ends, holes from both sides, tapers, fits, heads, any lathe."""
     bar = dice.choice((6.0, 8.0, 10.0, 12.0, 16.0, 20.0, 25.0, 30.0, 40.0, 60.0))
@@ -313,7 +341,7 @@ def random_job(dice: random.Random) -> dict[str, Any]:
         "part.stock.form": dice.choice(("round", "round", "round", "hexagon", "square")),
         "part.stock.across": f"{bar:.2f}",
         "part.sections": sections,
-        "part.bores": [_bore(dice, least, overall) for _ in range(dice.choice((0, 0, 1, 1, 2)))],
+        "part.bores": _bores(dice, least, overall),
         "method.order": dice.choice(("from-the-bar", "from-the-bar", "blanks-first")),
         "method.finish": dice.choice(("groove", "run-out", "die-turned-round")),
         "method.holder": dice.choice(("sliding-by-hand", "stock-by-tailstock", "keyed-power", "stock-in-vise")),

@@ -21,10 +21,10 @@ DEMO_JOBS = 10
 
 
 @cache
-def demo_store() -> Path:
-    """The store of a first start: made once, for filling it takes longer than most tests."""
-    folder = Path(tempfile.mkdtemp(prefix="conch-demo-", dir=os.environ.get("CONCH_DATA")))
-    server = Server(folder, empty=False, short_lived=True)
+def first_store(*, empty: bool) -> Path:
+    """The store of a first start, with the demo or without: made once, for that takes longer than most tests."""
+    folder = Path(tempfile.mkdtemp(prefix="conch-first-", dir=os.environ.get("CONCH_DATA")))
+    server = Server(folder, empty=empty, short_lived=True)
     server.run()
     server.end()
     return folder / NAME
@@ -44,9 +44,9 @@ class Server:
         return f"http://127.0.0.1:{self.port}"
 
     def start(self) -> None:
-        """Start, over the demo in a folder that has no store yet, and wait for the line that gives the address."""
-        if not self.empty and not (self.data / NAME).exists():
-            shutil.copy(demo_store(), self.data / NAME)
+        """Start, over a first store in a folder that has none yet, and wait for the line that gives the address."""
+        if not (self.data / NAME).exists():
+            shutil.copy(first_store(empty=self.empty), self.data / NAME)
         self.run()
 
     def command(self) -> list[str]:

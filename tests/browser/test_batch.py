@@ -24,11 +24,6 @@ class Holdings(BrowserCase):
     def bench(self) -> Any:
         return self.page.request.get(f"/api/jobs/{self.job}/bench").json()
 
-    def record(self, kind: str) -> None:
-        now = self.bench()
-        body = {"last": now["last"], "revision": now["revision"], "step": now["step"]["key"], "kind": kind}
-        self.post(f"/api/jobs/{self.job}/entries", body | {"reason": "not tried"})
-
     def go_to(self, piece: int, *, at_the_end: bool = False) -> None:
         """Tick off everything up to a piece, to the last step of its first holding where that is asked."""
         while True:
@@ -37,7 +32,7 @@ class Holdings(BrowserCase):
             ends = follows.startswith("hold")
             if now["piece"] == piece and not now["zero"] and (ends or not at_the_end):
                 break
-            self.record("zero" if now["zero"] else "accept" if now["hindrance"] else "done")
+            self.end_step(self.job, now)
         self.page.goto(f"/jobs/{self.job}/bench")
         self.page.wait_for_load_state("networkidle")
 

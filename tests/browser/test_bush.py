@@ -134,10 +134,7 @@ class Bush(BrowserCase):
         while (now := self.page.request.get(f"/api/jobs/{job}/bench").json())["step"] is not None:
             if now["step"]["key"].startswith(until) and not now["zero"]:
                 break
-            kind = "zero" if now["zero"] else "accept" if now["hindrance"] else "done"
-            body = {"last": now["last"], "revision": now["revision"], "step": now["step"]["key"], "kind": kind}
-            keeps = {"keeps": "kept"} if now["zero"] and now["asks_keeping"] else {}
-            self.post(f"/api/jobs/{job}/entries", body | keeps | {"reason": "not tried"})
+            self.end_step(int(job), now)
 
     def test_a_sleeve_for_a_plain_stock(self) -> None:
         """Bored to the bar, a spigot for the stock: asked for, found too thin, drawn apart, and its job planned."""

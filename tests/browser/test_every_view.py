@@ -11,10 +11,14 @@ from axe_playwright_python.base import AXE_SCRIPT
 from playwright.sync_api import Error, Route, expect
 
 from tests.browser.base import BrowserCase, type_into
+from tests.long import draws
 
 WIDTHS = ((1280, 800), (820, 1180), (390, 844))
 OTHER_THEME = re.compile("^(dark|light)$", re.IGNORECASE)
-NARROWEST, WIDEST = 390, 1280
+CONTRAST_AT = draws((390,), (390, 1280))
+"""Where contrast is looked at: whole pages differ from folded ones by their places, hardly by their inks."""
+RULED_AT = draws((1280, 390), (1280, 820, 390))
+"""Where all the other rules are."""
 #: Contrast follows from the theme, and is far the dearest rule: it is looked at where a page is whole and where it is
 #: folded, for one of each kind of text. All the other rules read what is on the page, which a theme does not change.
 CONTRAST = "color-contrast"
@@ -92,7 +96,9 @@ class Looked(BrowserCase):
                 self.page.set_viewport_size({"width": width, "height": height})
                 theme = self.page.locator("html").get_attribute("data-theme")
                 with self.subTest(name, theme=theme, width=width):
-                    self.assertEqual(self.found(contrast=width in (NARROWEST, WIDEST), rest=not again), [])
+                    self.assertEqual(
+                        self.found(contrast=width in CONTRAST_AT, rest=not again and width in RULED_AT), []
+                    )
                     self.assertEqual(self.page.evaluate(CUT_OFF), [])
                     self.assertLessEqual(self.page.evaluate("document.documentElement.scrollWidth"), width)
             self.page.get_by_role("button", name=OTHER_THEME).click()

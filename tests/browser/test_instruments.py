@@ -1,4 +1,4 @@
-"""A batch of four with the stand-ins, from the first cut to the log; faults that are noticed; a reference piece."""
+"""A batch with the stand-ins, from the first cut to the log; faults that are noticed; a reference piece."""
 
 from __future__ import annotations
 
@@ -10,8 +10,10 @@ from playwright.sync_api import expect
 
 from lathework.tests.samples import SCREW, document
 from tests.browser.base import BrowserCase, choose, type_into
+from tests.long import draws
 
 MOST_LOOKS = 600
+PIECES = draws(2, 4)
 OVER_MM = 0.6
 """What a piece measures over the size that is aimed at, the first time it is measured."""
 
@@ -22,7 +24,7 @@ class Instruments(BrowserCase):
     def setUp(self) -> None:
         super().setUp()
         self.page.goto("/")
-        screws = document(SCREW | {"quantity": 4, "setup.tools": "kept"})
+        screws = document(SCREW | {"quantity": PIECES, "setup.tools": "kept"})
         self.job = self.post("/api/jobs/import", screws)["id"]
         self.page.goto(f"/jobs/{self.job}/bench")
         self.post("/api/instruments/stand-in", {"do": "off"})
@@ -68,9 +70,9 @@ class Instruments(BrowserCase):
             self.measured(size)
         expect(self.page.get_by_text("On size")).to_be_visible()
 
-    def test_a_batch_of_four_from_the_first_cut_to_the_log(self) -> None:
+    def test_a_batch_from_the_first_cut_to_the_log(self) -> None:
         page = self.page
-        for piece in range(1, 5):
+        for piece in range(1, PIECES + 1):
             while True:
                 now = self.bench()
                 if now["step"] is None or now["piece"] > piece:
@@ -92,7 +94,7 @@ class Instruments(BrowserCase):
         with page.expect_response("**/close"):
             page.get_by_role("button", name="Close the job").click()
         standing = page.request.get(f"/api/jobs/{self.job}/standing").json()
-        self.assertEqual((standing["state"], standing["good"]), ("closed", 4))
+        self.assertEqual((standing["state"], standing["good"]), ("closed", PIECES))
         readings = page.request.get(f"/api/jobs/{self.job}/readings.csv").text()
         self.assertIn("stand-in caliper", readings)
         page.goto("/log")

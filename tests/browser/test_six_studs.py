@@ -1,4 +1,4 @@
-"""The whole job of six studs as a person makes it: plan, bench with a die adjustment, a restart in the middle, log."""
+"""The whole job of a batch of studs as a person makes it: plan, bench with a die adjustment, a restart in the middle, log."""
 
 from __future__ import annotations
 
@@ -7,6 +7,9 @@ import re
 from playwright.sync_api import expect
 
 from tests.browser.base import BrowserCase, type_into
+from tests.long import draws
+
+PIECES = draws(4, 6)
 
 
 class SixStuds(BrowserCase):
@@ -21,7 +24,7 @@ class SixStuds(BrowserCase):
         self.make_first_piece()
         self.make_plain_piece(2)
         self.lose_the_server_in_the_middle()
-        for piece in (4, 5, 6):
+        for piece in range(4, PIECES + 1):
             self.make_plain_piece(piece)
         self.close_and_find_it()
 
@@ -31,7 +34,7 @@ class SixStuds(BrowserCase):
             {
                 "What is it": "Levelling studs",
                 "Thread": "3/8-16",
-                "How many": "6",
+                "How many": f"{PIECES}",
                 "Bar diameter, in": "1/2",
                 "Thread length, in": "1.25",
                 "Overall length, in": "2-1/2",
@@ -125,7 +128,7 @@ class SixStuds(BrowserCase):
     def make_first_piece(self) -> None:
         page = self.page
         self.at_step("Face the end")
-        expect(page.get_by_text("piece 1 of 6")).to_be_visible()
+        expect(page.get_by_text(f"piece 1 of {PIECES}")).to_be_visible()
         self.up_to_the_nut("0.5000", "0.4252", "0.3890", "0.3686", first=True)
         page.get_by_role("button", name="starts, then binds").click()
         self.it_was_swarf()
@@ -137,10 +140,10 @@ class SixStuds(BrowserCase):
         page.get_by_role("button", name="snug, turns by hand, no shake").click()
         self.press("Done")
         self.part_off(first=True)
-        expect(page.get_by_text("piece 2 of 6")).to_be_visible()
+        expect(page.get_by_text(f"piece 2 of {PIECES}")).to_be_visible()
 
     def make_plain_piece(self, number: int) -> None:
-        expect(self.page.get_by_text(f"piece {number} of 6")).to_be_visible()
+        expect(self.page.get_by_text(f"piece {number} of {PIECES}")).to_be_visible()
         self.up_to_the_nut("0.5001", "0.3687")
         self.finish_piece()
 
@@ -180,7 +183,7 @@ class SixStuds(BrowserCase):
         page.close()
         self.page = self.new_page()
         self.page.goto(address)
-        expect(self.page.get_by_text("piece 3 of 6")).to_be_visible()
+        expect(self.page.get_by_text(f"piece 3 of {PIECES}")).to_be_visible()
         expect(self.page.get_by_role("table")).to_contain_text("0.5002")
         expect(self.page.get_by_role("table")).to_contain_text("0.4404")
         self.read("0.3688")
@@ -193,7 +196,7 @@ class SixStuds(BrowserCase):
 
     def close_and_find_it(self) -> None:
         page = self.page
-        expect(page.get_by_text("6 of 6 made")).to_be_visible()
+        expect(page.get_by_text(f"{PIECES} of {PIECES} made")).to_be_visible()
         self.press("Close the job")
         expect(page).to_have_title("Job plan · Conch")
         expect(page.get_by_text("closed: all pieces made and gauged")).to_be_visible()
@@ -201,7 +204,7 @@ class SixStuds(BrowserCase):
         type_into(page.get_by_role("textbox", name="Find a job"), "levelling close")
         jobs = page.get_by_role("list", name="Finished jobs, 1")
         expect(jobs).to_contain_text("Levelling studs")
-        expect(jobs).to_contain_text("6 of 6")
+        expect(jobs).to_contain_text(f"{PIECES} of {PIECES}")
         expect(jobs).to_contain_text("die closed")
         entries = page.get_by_role("region", name="Settings and troubles")
         expect(entries.get_by_role("row")).to_have_count(2)  # the heading row, and the one setting

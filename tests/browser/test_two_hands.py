@@ -37,11 +37,8 @@ class TwoHands(BrowserCase):
             heading = now["step"]["title"]
             for page in pages:
                 expect(page.locator("h1")).to_have_count(1)
-            body = {"last": now["last"], "revision": now["revision"], "step": now["step"]["key"], "kind": "zero"}
-            if not now["zero"]:
-                body |= {"kind": "accept" if now["hindrance"] else "done", "reason": "not tried"}
             self.page = pages[turn % 2]
-            self.post(f"/api/jobs/{self.job}/entries", body)
+            self.end_step(self.job, now)
             after = self.page.request.get(f"/api/jobs/{self.job}/bench").json()
             for page in pages:
                 expect(page.get_by_role("status", name="Meanwhile"), heading).to_be_visible()

@@ -13,7 +13,7 @@ from functools import cache
 from pathlib import Path
 
 from server.store import NAME
-from tests.browser.server import ROOT, Server, demo_store
+from tests.browser.server import ROOT, Server, first_store
 from tests.campaign.client import Client, Notes
 from tests.campaign.kills import STUDS
 
@@ -41,7 +41,7 @@ class OnDisk(Server):
     def command(self) -> list[str]:
         """Mount it, put the store there, do to the folder `then` what is wished, and serve."""
         script = f'mount -t tmpfs -o size="$2"m tmpfs "$1" && cp "$3" "$1" && {self.then} && shift 3 && exec "$@"'
-        told = (str(self.data), str(SIZE_MB), str(demo_store()))
+        told = (str(self.data), str(SIZE_MB), str(first_store(empty=False)))
         return [*_UNSHARE, "sh", "-c", script, "sh", *told, *super().command()]
 
     @property

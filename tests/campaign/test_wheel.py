@@ -7,13 +7,17 @@ import tempfile
 import unittest
 from pathlib import Path
 
+from django.test import tag
+
 from launcher.bill import bill_of_materials, licences
 from launcher.environment import HOME, venv_python
 from tests.browser.server import DEMO_JOBS, ROOT
 from tests.campaign.alone import Alone
+from tests.long import TAG
 
 
 class Built(unittest.TestCase):
+    @tag(TAG)
     def test_it_runs_by_itself(self) -> None:
         """What it needs is taken from what there is: nothing is fetched in a test, but in `./conch campaign`."""
         folder = tempfile.TemporaryDirectory(prefix="conch-wheel-")

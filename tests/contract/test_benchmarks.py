@@ -11,13 +11,13 @@ from benchmarks.history import PAGES, Recorder, asks
 from benchmarks.in_browser import MEASURED_JOB
 from benchmarks.speed import LiveServer, interleaved
 from server.store import NAME
-from tests.browser.server import ROOT, demo_store
+from tests.browser.server import ROOT, first_store
 
 
 class Asked(unittest.TestCase):
     def test_every_page_and_a_reading(self) -> None:
         with tempfile.TemporaryDirectory(prefix="conch-benchmark-") as folder:
-            shutil.copy(demo_store(), Path(folder) / NAME)
+            shutil.copy(first_store(empty=False), Path(folder) / NAME)
             server = LiveServer(ROOT, Path(folder))
             self.addCleanup(server.stop)
             self.assertEqual(set(interleaved(asks(server, MEASURED_JOB), rounds=1, warm_up=0)), set(PAGES))

@@ -6,21 +6,20 @@ from collections.abc import Iterator
 from typing import Literal
 
 from lathework.answers.bench.count_shown import TurnsShown, count_shown
+from lathework.answers.bench.die_shown import AdviceShown, PresetShown, advice_shown, preset_shown
 from lathework.answers.bench.gauge_shown import VerdictShown, verdict_shown
 from lathework.answers.bench.size_now_shown import SizeNowShown, size_now_shown
 from lathework.answers.declared_answer import answer
 from lathework.answers.plan_shown import StepShown, step_shown
 from lathework.answers.sheet_shown import SheetShown, sheet_shown
-from lathework.answers.values import FigureShown, figure_shown, maybe_shown
+from lathework.answers.values import FigureShown, figure_shown
 from lathework.bench.bench import Bench, StepState, steps_of
 from lathework.bench.count import count_of
 from lathework.bench.due import Due
-from lathework.bench.gauge.die import Preset
 from lathework.bench.next_act import NextAct, before_it, ends_step, first_act, next_act
 from lathework.bench.progress import Progress
 from lathework.bench.put_down import Turn, to_do
 from lathework.cautions import Caution
-from lathework.dies.setting import Advice
 from lathework.drawing.part.layout import SMALL
 from lathework.drawing.part.view import part_sheet
 from lathework.drawing.shapes import Sheet
@@ -28,7 +27,7 @@ from lathework.gauging.causes import Cause
 from lathework.gauging.sized import Sized
 from lathework.gauging.tried import Gauge
 from lathework.planning.operation import Operation
-from lathework.units import BothUnits, unit_word
+from lathework.units import BothUnits
 
 
 @answer
@@ -44,41 +43,6 @@ class StepStanding:
     next_zero: str
     first: NextAct | None
     done: NextAct
-
-
-@answer
-class AdviceShown:
-    """What to do with the die; `middle` is the way of its middle screw, the outer ones go the other. `again` is what
-    one says who cut the thread further, by so much `more` on the dial."""
-
-    middle: Literal["in", "out", ""]
-    move: Literal["close", "open", "leave"]
-    order: str
-    recut: bool
-    eighths: FigureShown | None
-    chance: FigureShown | None
-    piece: FigureShown | None
-    again: str
-    more: FigureShown | None
-
-
-@answer
-class PresetShown:
-    """Where to set a die before it runs, in `marks`: eighths of a turn from where its middle screw touches, graduations
-    of a head from its mark, opened above 0; in words, and how; its chance of the class; what it is expected to cut; how
-    many of its threads are known; where it was left.
-    """
-
-    eighths: float
-    words: str
-    order: str
-    chance: FigureShown
-    expected: FigureShown
-    trials: int
-    left: float | None
-    left_words: str
-    marks: str
-    expected_words: str
 
 
 @answer
@@ -181,30 +145,6 @@ def _parts(whole: Progress) -> Iterator[PartStanding]:
         yield PartStanding(part.plan.job.part.id, name, part.good, part.plan.job.quantity)
 
 
-def _advice(advice: Advice) -> AdviceShown:
-    chances = maybe_shown(advice.chance), maybe_shown(advice.piece)
-    eighths, more = maybe_shown(advice.eighths), maybe_shown(advice.more)
-    return AdviceShown(advice.middle, advice.move, advice.order, advice.recut, eighths, *chances, advice.again, more)
-
-
-def _preset(told: Preset) -> PresetShown:
-    figures = figure_shown(told.chance), figure_shown(told.expected)
-    left = "" if told.left is None else told.scale.stands(told.left)
-    scale = told.scale
-    words = scale.stands(told.eighths), scale.set_order(told.eighths)
-    over = "under" if scale.sets == "tap" else "over"
-    return PresetShown(
-        scale.opened(told.eighths),
-        *words,
-        *figures,
-        told.trials,
-        None if told.left is None else scale.opened(told.left),
-        left,
-        unit_word(scale.unit, 2),
-        f"{over} its middle",
-    )
-
-
 def _stands(whole: Progress) -> str:
     """Where the die in use stands; how far it was moved, where nobody said from where."""
     stands = whole.bench.scale.stands(whole.opened_eighths)
@@ -240,8 +180,8 @@ def bench_shown(whole: Progress) -> BenchShown:
         hindrance=now.hindrance,
         verdict=verdict_shown(now.verdict) if now.verdict else None,
         adjusted=now.adjusted,
-        advice=_advice(now.advice) if now.advice else None,
-        preset=_preset(now.preset) if now.preset else None,
+        advice=advice_shown(now.advice) if now.advice else None,
+        preset=preset_shown(now.preset) if now.preset else None,
         causes=now.causes,
         cause=now.cause,
         due=now.due,

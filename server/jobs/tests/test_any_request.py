@@ -20,6 +20,7 @@ from schemathesis.specs.openapi.checks import (
 from lathework.tests.samples import document
 from server.jobs.actions.documents import start_job
 from server.wsgi import application
+from tests.long import draws
 
 CHECKS = [not_a_server_error, status_code_conformance, content_type_conformance, response_schema_conformance]
 TOKEN = "t" * 32
@@ -30,7 +31,7 @@ def from_here(environ: dict[str, Any], start_response: Any) -> Any:
     return application({**environ, "REMOTE_ADDR": "127.0.0.1"}, start_response)
 
 
-EXAMPLES = 24
+EXAMPLES = draws(8, 24)
 
 
 class AnyRequest(TestCase):

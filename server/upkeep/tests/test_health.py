@@ -19,7 +19,7 @@ from server import backups
 from server.jobs.models import StandingRow
 from server.jobs.tests.case import ApiCase
 from server.store import NAME
-from tests.browser.server import ROOT, demo_store
+from tests.browser.server import ROOT, first_store
 
 
 class Findings(ApiCase):
@@ -74,7 +74,7 @@ class TheCommand(ApiCase):
         """The last daily copy is put in place for a trial; a store or a copy with a spoilt page is found."""
         with tempfile.TemporaryDirectory(prefix="conch-check-") as folder:
             data = Path(folder)
-            (data / NAME).write_bytes(demo_store().read_bytes())
+            (data / NAME).write_bytes(first_store(empty=False).read_bytes())
             copy = backups.back_up(data, datetime.now())
             self.assertEqual(self.check(data), (0, dict.fromkeys(self.check(data)[1], True)))
             self.spoil(copy)
