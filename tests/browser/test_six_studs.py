@@ -1,4 +1,4 @@
-"""The whole job of a batch of studs as a person makes it: plan, bench with a die adjustment, a restart in the middle, log."""
+"""A batch of studs, the whole job as a person makes it: plan, bench, a die adjusted, a restart in the middle, log."""
 
 from __future__ import annotations
 

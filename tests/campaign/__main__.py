@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import argparse
 import json
+import subprocess
 import sys
 from collections.abc import Iterator
 
@@ -26,6 +27,7 @@ COUNTS = (
     ("requests", 100_000, "odd requests"),
     ("parts", 2_000, "random parts of each kind that are made on the tests' own lathe"),
     ("plans", 7_000, "random jobs, each plan done on the tests' own lathe"),
+    ("tests", 1, "for every test at its full length, 0 for none"),
     ("mutants", 300, "faults put into the program, for its tests to notice"),
     ("minutes", 120, "of a mixed load by eight people"),
     ("seed", 1, "of everything that is drawn"),
@@ -57,6 +59,8 @@ def _figures(options: argparse.Namespace, failed: list[str]) -> Iterator[tuple[s
         yield from parts(options.parts).items()
     if options.plans:
         yield from plans(options.plans, options.seed).items()
+    if options.tests:
+        yield "tests_wrong", float(subprocess.run([sys.executable, "conch", "test", "--long"], check=False).returncode)
     if options.mutants:
         yield from mutants(options.mutants, options.seed).items()
     if options.minutes:
