@@ -11,7 +11,7 @@ from lathework.identify.evidence import FIELDS
 from lathework.job.model import BATCHES, FINISHES, MILLINGS, ORDERS, SUPPORTS
 from lathework.job.part_declaration import LONGEST_IDENT, PART
 from lathework.lengths import Span
-from lathework.methods.die import HOLDERS
+from lathework.methods.die_holdings import HOLDERS
 from lathework.methods.infeed import INFEEDS
 from lathework.methods.tap import TAPPINGS
 from lathework.part.model import EDGES

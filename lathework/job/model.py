@@ -9,7 +9,6 @@ from lathework.cautions import Hazard
 from lathework.cutting.blank import School
 from lathework.cutting.mate_blank import Mate
 from lathework.lengths import Length
-from lathework.methods.die import Holder
 from lathework.methods.infeed import Infeed
 from lathework.methods.tap import Tapping
 from lathework.part.model import Edge, Part
@@ -49,7 +48,7 @@ class Method:
     blank_school: School
     blank_fraction: float
     finish: Finish
-    holder: Holder
+    holder: str
     order: Order
     support: Support
     tapping: Tapping = "by-centre"

@@ -5,7 +5,7 @@ from __future__ import annotations
 from lathework.cautions import HAZARD_CAUTIONS, HAZARD_NAMES
 from lathework.cutting.blank import REMARKS, SCHOOL_NAMES
 from lathework.fits.fit import FIT
-from lathework.methods.die import DIE_HOLDINGS
+from lathework.methods.die_holdings import DIE_HOLDINGS
 from lathework.methods.infeed import INFEED_WAYS
 from lathework.methods.tap import TAP_HOLDINGS
 from lathework.methods.tool_form import POINT_FORMS

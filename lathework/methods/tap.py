@@ -21,7 +21,8 @@ class TapHolding:
     """A way to tap: its name, what it costs, the step's sentence, and what to mind.
 
     `sentence`, without its full stop, may name the figures turns, speed and stop. `small` is said of a tap of
-    less than SMALL_TAP_MM. The wrench is chosen `by_torque`, or the holder slips at `slips_nm` (N m).
+    less than SMALL_TAP_MM. The wrench is chosen `by_torque`, or the holder slips at `slips_nm` (N m). It takes
+    `set_up_min` minutes to set up, and `spoils` a share of the holes: a broken tap, a crooked start (practice).
     """
 
     code: Tapping
@@ -30,6 +31,8 @@ class TapHolding:
     sentence: str
     cautions: tuple[Caution, ...]
     notes: tuple[str, ...]
+    set_up_min: float
+    spoils: float
     power: bool = False
     off_lathe: bool = False
     small: str = ""
@@ -45,6 +48,8 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         "Start the tap on the tailstock centre and turn the spindle by hand, {turns}",
         (cautions.TAP,),
         ("Follow lightly with the centre, best a sprung one: it squares the tap, it does not push.",),
+        set_up_min=1.0,
+        spoils=0.015,
         by_torque=True,
         small="No centre hole in a small tap: hold its shank in the drill chuck, tailstock free on the bed.",
     ),
@@ -56,6 +61,8 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         "or slower. Switch off at turn {stop}; let the holder slip once {turns} are in",
         (cautions.TAP_POWER,),
         ("No bar and no wrench in the holder under power.",),
+        set_up_min=3.0,
+        spoils=0.03,
         power=True,
         slips_nm=SLIPS_IN_HAND,
     ),
@@ -67,6 +74,8 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         "the bed. Run in at {speed} or slower; switch off at turn {stop} of {turns}",
         (cautions.TAP_POWER,),
         ("Test the grip by hand first: the chuck must slip on the tap when you turn the spindle.",),
+        set_up_min=3.0,
+        spoils=0.05,
         power=True,
         slips_nm=SLIPS_IN_CHUCK,
     ),
@@ -77,6 +86,8 @@ TAP_HOLDINGS: dict[Tapping, TapHolding] = {
         "Hold the piece upright in the vise. Start the tap square, {turns} with the wrench",
         (cautions.TAP_BY_HAND,),
         ("Try it with a square from two sides after two turns; a block with a clearance hole guides it better.",),
+        set_up_min=0.5,
+        spoils=0.05,
         off_lathe=True,
     ),
 }

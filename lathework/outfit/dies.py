@@ -6,7 +6,9 @@ import math
 from collections.abc import Iterator
 
 from lathework.job.furnish import dies_for, pick_die, typed_of
-from lathework.methods.die import DIE_HOLDINGS, DieHolding, Holder
+from lathework.methods.die_holdings.by_holder import SLIDING_BY_HAND
+from lathework.methods.die_holdings.by_stock import BY_TAILSTOCK, GUIDE_BUSH
+from lathework.methods.die_holdings.holding import DieHolding
 from lathework.methods.held import Holding, holdings
 from lathework.methods.ways.heads import why_not_in
 from lathework.outfit.need import Need, Shop, StandIn, no_substitute, state_of, steps_of
@@ -22,9 +24,6 @@ from lathework.shop.kinds.die_holders import Bush, DieHolder, DieStock
 from lathework.shop.kinds.dies import Die
 from lathework.shop.kinds.tools import Tool
 from lathework.threads.thread import Thread
-
-STOCK_HOLDERS: tuple[Holder, ...] = ("stock-in-vise", "stock-by-tailstock", "stock-by-jaws", "guide-bush")
-"""Ways to hold a die that take a die stock; the others take a tailstock holder."""
 
 
 def _stand_ins(thread: Thread, shop: Shop) -> Iterator[StandIn]:
@@ -81,7 +80,7 @@ def die_needs(plan: Plan, number: int, thread: Thread, shop: Shop) -> Iterator[N
     yield Need(f"die for {thread.designation}", die, note, (), field, choices, steps=steps)
     way = way_of(plan.work, plan.work.threads[number])
     yield from _holder(plan, section, die, way, shop)
-    if way.code != "guide-bush":
+    if way is not GUIDE_BUSH:
         return
     blank = plan.work.threads[number].blank_mm
     bushes = [one for one in shop.at_hand(Bush) if guides(one, blank).fits]
@@ -104,7 +103,7 @@ def _torque_nm(plan: Plan, section: Section) -> float:
 def _holder(plan: Plan, section: Section, die: Die, way: DieHolding, shop: Shop) -> Iterator[Need]:
     if die.across is None or not shop.keeps(DieHolder, DieStock):
         return
-    wanted = DieStock if way.code in STOCK_HOLDERS else DieHolder
+    wanted = DieStock if way.taken == "stock" else DieHolder
     torque, slips = _torque_nm(plan, section), way.slips_nm < math.inf
     tried = holdings((die,), shop.things, section.length.mm, torque, slips=slips)
     fitting = [one for one in tried if one.fit.fits]
@@ -116,11 +115,9 @@ def _holder(plan: Plan, section: Section, die: Die, way: DieHolding, shop: Shop)
         return
     nearest = min((one for one in tried if isinstance(one.thing, wanted)), key=lambda one: _off(one, die), default=None)
     why = f"{name_of(nearest.thing)}: {nearest.fit.why}" if nearest else ""
-    instead: Holder = "sliding-by-hand" if wanted is DieStock else "stock-by-tailstock"
+    instead = SLIDING_BY_HAND if wanted is DieStock else BY_TAILSTOCK
     others = [one.thing for one in fitting if isinstance(one.thing, DieHolder if wanted is DieStock else DieStock)]
-    found = tuple(
-        StandIn(f"{name_of(other)}: {DIE_HOLDINGS[instead].name}", "method.holder", instead) for other in others[:1]
-    )
+    found = tuple(StandIn(f"{name_of(other)}: {instead.name}", "method.holder", instead.code) for other in others[:1])
     kind = "die-stock" if wanted is DieStock else "holder"
     owns = (("kind", kind), ("across", typed_of(die.across)))
     yield Need(what, None, why, found, owns=owns)

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from lathework.job.model import Job
-from lathework.methods.die import DIE_HOLDINGS
+from lathework.methods.die_holdings import DIE_HOLDINGS
 from lathework.methods.tap import TAP_HOLDINGS
 from lathework.part.model import TAPS
 from lathework.planning.notice import Notice

@@ -12,7 +12,7 @@ from lathework.cutting.taper_blank import taper_torque
 from lathework.cutting.torque import cutting_torque
 from lathework.figures import Figure
 from lathework.job.model import Job, Order
-from lathework.methods.die import DIE_HOLDINGS
+from lathework.methods.die_holdings import DIE_HOLDINGS
 from lathework.part.bores import BoreWork, bore_work
 from lathework.part.ends import Ends, ends_of, near_end, nominal_mm
 from lathework.part.job_racks import Racks

@@ -301,16 +301,26 @@ def _lies(hole: dict[str, str], overall: float) -> tuple[float, float]:
     return (0.0, deep) if hole["end"] == "right" else (overall - deep, overall)
 
 
+LEAST_LEFT_MM, ROOT = 3.0, 0.8
+"""What another hole must leave of a thread to be worth its tap; and the core of a thread, of its size, as drilled."""
+
+
+def _left_mm(own: dict[str, str], wide: dict[str, str], overall: float) -> float:
+    """How much of a hole another one that crosses it leaves, in millimetres."""
+    (begins, ends), (from_mm, to_mm) = _lies(own, overall), _lies(wide, overall)
+    return (ends - begins) - max(0.0, min(ends, to_mm) - max(begins, from_mm))
+
+
 def _swallowed(holes: list[dict[str, str]], overall: float) -> bool:
-    """Whether a hole is wider than another's thread, and leaves nothing of it."""
-    threads = [hole for hole in holes if hole["thread"]]
-    plain = [hole for hole in holes if not hole["thread"]]
+    """Whether a hole is as wide as another's thread, and leaves nothing of it."""
+    across = [INSIDE[hole["thread"]] if hole["thread"] else float(hole["across"]) for hole in holes]
     return any(
-        float(wide["across"]) >= INSIDE[own["thread"]]
-        and _lies(wide, overall)[0] <= _lies(own, overall)[0]
-        and _lies(own, overall)[1] <= _lies(wide, overall)[1]
-        for own in threads
-        for wide in plain
+        own["thread"]
+        and wide is not own
+        and size >= ROOT * INSIDE[own["thread"]]
+        and _left_mm(own, wide, overall) < LEAST_LEFT_MM
+        for own in holes
+        for wide, size in zip(holes, across, strict=True)
     )
 
 

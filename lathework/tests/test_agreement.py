@@ -8,7 +8,7 @@ from typing import Any
 
 from lathework.answers.gears_shown import geared, lines_of
 from lathework.bench.count import count_of
-from lathework.methods.die import HOLDERS
+from lathework.methods.die_holdings import HOLDERS
 from lathework.methods.tap import TAPPINGS
 from lathework.outfit.needs import needs
 from lathework.planning.operation import Operation

@@ -14,7 +14,7 @@ from lathework.cutting.mate_blank import Mate, mate_blank, opened_by, why_no_mat
 from lathework.cutting.torque import HOLDS, TAP_HOLDS, cutting_torque, what_holds, with_holding
 from lathework.errors import InvalidDocument
 from lathework.lengths import read_length
-from lathework.methods.die import DIE_HOLDINGS, HOLDERS
+from lathework.methods.die_holdings import DIE_HOLDINGS, HOLDERS
 from lathework.part.sample import nominals
 from lathework.part.stock import bar_for_piece, corners_mm, depth_per_flat, largest_across_flats, pieces_from_bar
 from lathework.planning.steps.threads.gauging import check_interval

@@ -13,7 +13,7 @@ from hypothesis import strategies as st
 from lathework.errors import InvalidDocument
 from lathework.job.document import read_document
 from lathework.job.furnish import furnish
-from lathework.methods.die import HOLDERS
+from lathework.methods.die_holdings import HOLDERS
 from lathework.methods.tap import TAPPINGS
 from lathework.methods.ways.choose import (
     INSIDE,

@@ -25,7 +25,7 @@ from lathework.job import words
 from lathework.job.declaration import METHOD, SETUP
 from lathework.job.model import FINISHES, MILLINGS, ORDERS, SUPPORTS, Method, Setup
 from lathework.job.part_declaration import BORE, SECTION, STOCK
-from lathework.methods.die import HOLDERS
+from lathework.methods.die_holdings import HOLDERS
 from lathework.methods.infeed import INFEEDS
 from lathework.methods.tap import TAPPINGS
 from lathework.part.model import (

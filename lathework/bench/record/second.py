@@ -12,7 +12,7 @@ from collections.abc import Iterator
 
 from lathework.holes.depth import PILOT_FROM_MM
 from lathework.job.model import Job
-from lathework.methods.die import DIE_HOLDINGS
+from lathework.methods.die_holdings import DIE_HOLDINGS
 from lathework.methods.tap import TAP_HOLDINGS
 from lathework.part.bores import BoreWork
 from lathework.part.ends import far_end, near_end

@@ -8,7 +8,9 @@ from lathework.cutting.groove import TURNED_ROUND_STOP
 from lathework.cutting.roughing import HAND_BEARS_NM, KEYED_BEARS_NM, rough_share
 from lathework.cutting.torque import what_holds
 from lathework.figures import Figure, Given
-from lathework.methods.die import DIE_HOLDINGS, DieHolding, Holder
+from lathework.methods.die_holdings import DIE_HOLDINGS
+from lathework.methods.die_holdings.by_stock import GUIDE_BUSH
+from lathework.methods.die_holdings.holding import DRIFTS, DieHolding
 from lathework.methods.driven import why_not_driven, why_too_short
 from lathework.methods.held import holdings
 from lathework.methods.ways.contract import Expected, Wanted, Way
@@ -20,49 +22,8 @@ from lathework.shop.kinds.dies import Die
 
 ROUGHED_MIN = 6.0
 """Minutes to rough a thread out first with a threading tool (practice)."""
-DRUNKEN = 1.5
-"""Length over diameter from which a die started by eye is seen to have run off (practice)."""
-DRIFTS = 4.0
-"""Length over diameter from which a die's own lead is felt (practice)."""
 MANY_TURNS = 25.0
 """Turns from which a spindle turned by hand is a chore (practice)."""
-SMALL_MM = 12.0
-"""Largest thread for which a stock is squared by open chuck jaws: they are no wider (practice)."""
-STOCKS: tuple[Holder, ...] = ("stock-in-vise", "stock-by-tailstock", "stock-by-jaws", "guide-bush")
-"""Ways that take a die stock; the others take a holder, chuck jaws neither."""
-SET_UP: dict[Holder, float] = {
-    "stock-in-vise": 1.0,
-    "stock-by-tailstock": 2.0,
-    "stock-by-jaws": 3.0,
-    "guide-bush": 5.0,
-    "sliding-by-hand": 5.0,
-    "followed-quill": 4.0,
-    "slipping-hand": 6.0,
-    "floating-power": 8.0,
-    "keyed-power": 10.0,
-    "chuck-jaws": 3.0,
-}
-"""Minutes to set each up, the die's first setting included (practice)."""
-SPOILS: dict[Holder, float] = {
-    "stock-in-vise": 0.06,
-    "stock-by-tailstock": 0.02,
-    "stock-by-jaws": 0.02,
-    "guide-bush": 0.015,
-    "sliding-by-hand": 0.01,
-    "followed-quill": 0.03,
-    "slipping-hand": 0.03,
-    "floating-power": 0.03,
-    "keyed-power": 0.04,
-    "chuck-jaws": 0.4,
-}
-"""Share of pieces that go wrong in each (practice)."""
-_STRAIGHT: dict[Holder, str] = {
-    "stock-in-vise": "square by eye: a degree or two out",
-    "stock-by-tailstock": "square at the start, then it leads itself",
-    "stock-by-jaws": "square at the start, then it leads itself",
-    "guide-bush": "straight along its whole length",
-    "chuck-jaws": "out of round",
-}
 
 
 class DieWay(Way):
@@ -70,11 +31,11 @@ class DieWay(Way):
 
     def __init__(self, holding: DieHolding) -> None:
         """Takes its words from what holds the die."""
-        self.holding, self.holder = holding, holding.code
+        self.holding = holding
         self.code: str = holding.code
         self.name, self.remark, self.cautions = holding.name, holding.remark, holding.cautions
         self.takes = (("cut", "die"), ("method.holder", holding.code))
-        self.spoils = SPOILS[holding.code]
+        self.spoils = holding.spoils
 
     def _share(self, wanted: Wanted) -> float:
         """How deep it is roughed out first, as a share of its depth."""
@@ -85,26 +46,22 @@ class DieWay(Way):
     def refused(self, wanted: Wanted) -> Iterator[str]:
         """Jaws always; power where it is not safe; what cannot be squared or guided."""
         thread, machine = wanted.thread, wanted.machine
-        if self.holder == "chuck-jaws":
-            yield "the jaws close the die: it cuts small, and may crack"
+        if why := self.holding.why_not(thread, wanted.shoulder):
+            yield why
         if thread.single_point:
             yield "no die cuts this form in one"
-        if self.holder == "stock-by-jaws" and thread.major_mm > SMALL_MM:
-            yield f"open jaws square a stock up to {SMALL_MM:.0f} mm of thread: the barrel's face does more"
-        if self.holder == "guide-bush" and wanted.shoulder:
-            yield "the bush runs ahead of the die, and meets the shoulder"
         if not self.holding.power:
             return
         if thread.taper:
             yield "a taper die bites harder with every turn, and must be felt"
             return
         torque, slips = wanted.torque(), self.holding.slips_nm
-        why = why_not_driven(
+        driven = why_not_driven(
             thread, mount=machine.mount, speeds=machine.speeds, metal=wanted.metal, torque=torque, slips_nm=slips
         )
-        why = why or why_too_short(thread, wanted.length_mm, machine.run_down, machine.speeds)
-        if why:
-            yield f"it {why}"
+        driven = driven or why_too_short(thread, wanted.length_mm, machine.run_down, machine.speeds)
+        if driven:
+            yield f"it {driven}"
 
     def lacking(self, wanted: Wanted) -> Iterator[str]:
         """The die, and what holds it so."""
@@ -114,25 +71,25 @@ class DieWay(Way):
         dies = [die for die in wanted.owned(Die) if die.thread.designation == named and die.form != "chasers"]
         if not dies:
             yield f"a {named} die"
-        if self.holder == "chuck-jaws":
+        taken = self.holding.taken
+        if taken == "nothing":
             return
-        kind = DieStock if self.holder in STOCKS else DieHolder
+        kind = DieStock if taken == "stock" else DieHolder
         tried = holdings(dies, wanted.things, wanted.length_mm, wanted.torque().value)
         own = [one for one in tried if isinstance(one.thing, kind)]
-        if self.holder == "keyed-power":
+        if taken == "keyed holder":
             own = [one for one in own if isinstance(one.thing, DieHolder) and one.thing.keyed == "yes"]
         if dies and not any(one.fit.fits for one in own):
-            what = "a die stock for it" if kind is DieStock else "a holder for it"
-            what = "a keyed holder for it" if self.holder == "keyed-power" else what
+            what = "a die stock for it" if kind is DieStock else f"a {taken} for it"
             near = next((one for one in own), None)
             yield f"{what} ({name_of(near.thing)}: {near.fit.why})" if near else what
         bushes = [bush for bush in wanted.owned(Bush) if guides(bush, wanted.blank_mm).fits]
-        if self.holder == "guide-bush" and not bushes:
+        if self.holding is GUIDE_BUSH and not bushes:
             yield "a guide bush bored for its blank"
 
     def merits(self, wanted: Wanted) -> Iterator[str]:
         """What speaks for it."""
-        if self.holder == "guide-bush" and wanted.length_mm > DRIFTS * wanted.thread.major_mm:
+        if self.holding is GUIDE_BUSH and wanted.length_mm > DRIFTS * wanted.thread.major_mm:
             yield "keeps a thread this long straight"
         if self.holding.power and wanted.turns > MANY_TURNS:
             yield f"{wanted.turns:.0f} turns that no hand makes"
@@ -140,8 +97,9 @@ class DieWay(Way):
     def faults(self, wanted: Wanted) -> Iterator[str]:
         """What speaks against it."""
         ratio = wanted.length_mm / wanted.thread.major_mm
-        if self.holder == "stock-in-vise" and ratio > DRUNKEN:
-            yield "started by eye, a thread this long comes out drunken"
+        off = self.holding.runs_off
+        if off.words and ratio > off.diameters:
+            yield off.words
         if ratio > DRIFTS:
             yield "that long, the die's own lead is felt in the mate"
         if self._share(wanted):
@@ -151,10 +109,8 @@ class DieWay(Way):
 
     def risk(self, wanted: Wanted) -> float:
         """More where a start by eye has far to run off, and where the die's own lead has."""
-        ratio = wanted.length_mm / wanted.thread.major_mm
-        if self.holder == "stock-in-vise":
-            return min(1.0, self.spoils * max(1.0, ratio / DRUNKEN) ** 2)
-        return min(1.0, self.spoils * max(1.0, ratio / DRIFTS)) if self.holder != "guide-bush" else self.spoils
+        ratio, off = wanted.length_mm / wanted.thread.major_mm, self.holding.runs_off
+        return min(1.0, self.spoils * max(1.0, ratio / off.diameters) ** off.power)
 
     def torque(self, wanted: Wanted) -> Figure:
         """That of the die on the solid."""
@@ -170,7 +126,7 @@ class DieWay(Way):
 
     def set_up(self, wanted: Wanted) -> Figure:
         """Holder and die set."""
-        return set_up_minutes(SET_UP[self.holder])
+        return set_up_minutes(self.holding.set_up_min)
 
     def cycle(self, wanted: Wanted) -> Figure:
         """On and back off, by hand or at the speed of a die; roughing where it is too much in the solid."""
@@ -181,7 +137,7 @@ class DieWay(Way):
     def expected(self, wanted: Wanted) -> Expected:
         """The die's lead, straight as it is guided, a pitch from a shoulder once turned round."""
         near = left_over("from the shoulder", wanted.thread, TURNED_ROUND_STOP, "Turned round; three pitches without.")
-        return Expected("the die's own lead", _STRAIGHT.get(self.holder, "square, led by the tailstock"), near)
+        return Expected("the die's own lead", self.holding.straight, near)
 
 
 DIE_WAYS: tuple[DieWay, ...] = tuple(DieWay(holding) for holding in DIE_HOLDINGS.values())

@@ -9,7 +9,7 @@ from lathework.cutting.torque import what_holds
 from lathework.figures import Figure
 from lathework.methods.chase import SPAN_SHARE
 from lathework.methods.driven import why_not_driven, why_too_short
-from lathework.methods.tap import TAP_HOLDINGS, TapHolding, Tapping
+from lathework.methods.tap import TAP_HOLDINGS, TapHolding
 from lathework.methods.ways.contract import Expected, Wanted, Way
 from lathework.methods.ways.dies import MANY_TURNS
 from lathework.methods.ways.minutes import left_over, set_up_minutes, there_and_back
@@ -27,10 +27,6 @@ ADJUSTED_MIN = 10.0
 """Minutes to bring an adjustable tap to size on its first hole (practice)."""
 ALIKE = 0.001
 """Pitches closer than this share are one."""
-SET_UP: dict[Tapping, float] = {"by-centre": 1.0, "slipping-hand": 3.0, "slipping-chuck": 3.0, "in-vise": 0.5}
-"""Minutes to set each up (practice)."""
-SPOILS: dict[Tapping, float] = {"by-centre": 0.015, "slipping-hand": 0.03, "slipping-chuck": 0.05, "in-vise": 0.05}
-"""Share of holes that go wrong in each: a broken tap, a crooked start (practice)."""
 
 
 class TapWay(Way):
@@ -44,7 +40,7 @@ class TapWay(Way):
         self.code: str = holding.code
         self.name, self.remark, self.cautions = holding.name, holding.remark, holding.cautions
         self.takes = (("cut", "tap"), ("method.tapping", holding.code))
-        self.spoils = SPOILS[holding.code]
+        self.spoils = holding.spoils
 
     def refused(self, wanted: Wanted) -> Iterator[str]:
         """Power where it is not safe; forms no tap has."""
@@ -104,7 +100,7 @@ class TapWay(Way):
 
     def set_up(self, wanted: Wanted) -> Figure:
         """Tap held."""
-        return set_up_minutes(SET_UP[self.holding.code])
+        return set_up_minutes(self.holding.set_up_min)
 
     def cycle(self, wanted: Wanted) -> Figure:
         """In and back out, once for each tap of the set where the hole is blind."""

@@ -8,7 +8,7 @@ from lathework.cutting.groove import UNFINISHED_THREADS, chamfer_diameter
 from lathework.cutting.taper_blank import TaperBlank
 from lathework.lathe.breach import Breach
 from lathework.lengths import Length
-from lathework.methods.die import DIE_HOLDINGS
+from lathework.methods.die_holdings import DIE_HOLDINGS
 from lathework.methods.ways.choose import OUTSIDE
 from lathework.part.model import MILLED
 from lathework.part.sample import nominals, unlike

@@ -3,27 +3,14 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
-from importlib import import_module
-from pkgutil import iter_modules
 from types import MappingProxyType
 
+from lathework.rooms import all_of, check_once
 from lathework.shop.kinds.kind import Owned, ThingKind
 from lathework.shop.kinds.lathes import OwnLathe
 
-
-def _registered() -> tuple[ThingKind, ...]:
-    """The kinds of every module of this room, in the order of the shop. Raises ValueError where two say that they are
-    the same, or lie or are read in the same place."""
-    modules = [import_module(f"{__name__}.{module.name}") for module in iter_modules(__path__)]
-    kinds = {id(kind): kind for module in modules for kind in vars(module).values() if isinstance(kind, ThingKind)}
-    ordered = tuple(sorted(kinds.values(), key=lambda kind: kind.place))
-    for told in ([k.code for k in ordered], [k.place for k in ordered], [k.line.rank for k in ordered]):
-        if len(set(told)) < len(told):
-            raise ValueError(f"twice among the kinds: {told}")
-    return ordered
-
-
-KINDS: tuple[ThingKind, ...] = _registered()
+KINDS: tuple[ThingKind, ...] = all_of(__name__, __path__, ThingKind, place=lambda kind: kind.place)
+check_once("kinds", [kind.code for kind in KINDS], [kind.place for kind in KINDS], [kind.line.rank for kind in KINDS])
 CODES: tuple[str, ...] = tuple(kind.code for kind in KINDS)
 KIND: Mapping[str, ThingKind] = MappingProxyType({kind.code: kind for kind in KINDS})
 """Every kind by its code."""

@@ -4,27 +4,21 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from functools import cache
-from importlib import import_module
-from pkgutil import iter_modules
 from types import MappingProxyType
 
+from lathework.rooms import all_of, check_once
 from lathework.threads.families.family import Series, ThreadFamily
 from lathework.threads.thread import Thread
 
-
-def _found() -> tuple[ThreadFamily, ...]:
-    """The families of every module of this room, in the order of the book. Raises ValueError where two say that they
-    are the same, or a series is another's too."""
-    modules = [import_module(f"{__name__}.{one.name}") for one in iter_modules(__path__)]
-    families = {id(one): one for module in modules for one in vars(module).values() if isinstance(one, ThreadFamily)}
-    ordered = tuple(sorted(families.values(), key=lambda family: family.series[0].place))
-    for codes in ([one.code for one in ordered], [one.code for family in ordered for one in family.series]):
-        if len(set(codes)) < len(codes):
-            raise ValueError(f"twice among the families: {sorted(codes)}")
-    return ordered
-
-
-FAMILIES: tuple[ThreadFamily, ...] = _found()
+FAMILIES: tuple[ThreadFamily, ...] = all_of(
+    __name__, __path__, ThreadFamily, place=lambda family: family.series[0].place
+)
+"""In the order of the book."""
+check_once(
+    "families",
+    [family.code for family in FAMILIES],
+    [series.code for family in FAMILIES for series in family.series],
+)
 _BY_CODE: Mapping[str, ThreadFamily] = MappingProxyType({one.code: one for one in FAMILIES})
 SERIES: Mapping[str, Series] = MappingProxyType(
     {one.code: one for one in sorted((one for family in FAMILIES for one in family.series), key=lambda one: one.place)}

@@ -16,8 +16,10 @@ from lathework.cutting.torque import cutting_torque, hand_force
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.lathe.cut import Cut
 from lathework.lathe.threading import Driver, RunOn
-from lathework.methods.die import DIE_HOLDINGS, DieHolding
-from lathework.methods.ways.dies import DRIFTS
+from lathework.methods.die_holdings import DIE_HOLDINGS
+from lathework.methods.die_holdings.by_holder import SLIDING_BY_HAND
+from lathework.methods.die_holdings.by_stock import IN_VISE
+from lathework.methods.die_holdings.holding import DRIFTS, DieHolding
 from lathework.planning.holdings.chucking import Chucking, Placed
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.steps.outside.taper import taper_notes
@@ -86,8 +88,8 @@ def by_hand_because(work: Work, thread_work: ThreadWork) -> str:
 def way_of(work: Work, thread_work: ThreadWork) -> DieHolding:
     """How the die goes on: as chosen, but by hand what must not go on under power."""
     if work.in_vise(thread_work):
-        return DIE_HOLDINGS["stock-in-vise"]
-    return DIE_HOLDINGS["sliding-by-hand" if by_hand_because(work, thread_work) else work.job.method.holder]
+        return IN_VISE
+    return SLIDING_BY_HAND if by_hand_because(work, thread_work) else DIE_HOLDINGS[work.job.method.holder]
 
 
 def roughed(work: Work, thread_work: ThreadWork) -> float:
@@ -136,7 +138,7 @@ def _run_on(work: Work, placed: Placed, thread_work: ThreadWork, band: Cut, torq
     """The die on its way: what it takes, what drives it, how much of the thread its holder must take in."""
     way = way_of(work, thread_work)
     driver: Driver = "vise" if way.off_lathe else "spindle" if way.power else "spindle by hand"
-    long_mm, sliding = band.left_mm - band.right_mm, way.code.startswith("sliding")
+    long_mm, sliding = band.left_mm - band.right_mm, way.slides
     reverses = way.power and work.job.setup.mount == "locked" and thread_work.thread.hand == "right"
     return RunOn(placed.section.id, band, torque.value, driver, reverses, length_mm=long_mm, sliding=sliding)
 

@@ -1,0 +1,42 @@
+"""A die gripped by its rim, where nothing else is there."""
+
+from __future__ import annotations
+
+import math
+
+from lathework import cautions
+from lathework.methods.die_holdings.holding import LED, DieHolding
+from lathework.threads.thread import Thread
+
+
+def _closes(thread: Thread, shoulder: bool) -> str:
+    return "the jaws close the die: it cuts small, and may crack"
+
+
+CHUCK_JAWS = DieHolding(
+    code="chuck-jaws",
+    place=11,
+    name="die gripped in the chuck's jaws: a last resort",
+    remark="the jaws close the die: it cuts small, whichever way it is turned, and may crack",
+    tool="die gripped by its rim in the chuck",
+    sentence=(
+        "Grip the die very lightly by its rim, with the split between two jaws. Hold the piece in the "
+        "tailstock chuck, bring it up to the marked side, and turn the spindle by hand {turns}"
+    ),
+    cautions=(cautions.DIE_CRACKS, cautions.DIE_BY_HAND),
+    notes=(
+        "It comes out small: a nut shakes on it. Try it after four turns, before the rest is spoilt.",
+        "Three jaws press on three places: the thread is not round either.",
+    ),
+    power=False,
+    off_lathe=True,
+    by_torque=False,
+    slips_nm=math.inf,
+    slides=False,
+    taken="nothing",
+    set_up_min=3.0,
+    spoils=0.4,
+    runs_off=LED,
+    straight="out of round",
+    why_not=_closes,
+)

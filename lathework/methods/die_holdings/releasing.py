@@ -1,0 +1,38 @@
+"""A die in a releasing holder: it lets go by itself where its stop draws it off its drive."""
+
+from __future__ import annotations
+
+import math
+
+from lathework.cautions import Caution
+from lathework.methods.die_holdings.holding import DRAWS_ON, LED, DieHolding, suits_any
+
+RELEASING = DieHolding(
+    code="releasing-power",
+    place=10,
+    name="releasing holder, slow power",
+    remark="holds any torque and lets go at its stop; its drive must come apart freely, and wears",
+    tool="die in the releasing holder",
+    sentence="Set the tailstock's stop so that the holder comes off its drive once {turns} are on. Run the die on at "
+    "{speed} or slower, marked side first. Switch off at turn {stop}, and sooner where it lets go sooner.",
+    cautions=(
+        Caution(
+            "die-releases",
+            "Try the release by hand before the spindle turns. Keep hands off the holder: once released it turns with "
+            "the work.",
+            "A drive that does not come apart runs the die into the shoulder.",
+        ),
+    ),
+    notes=(DRAWS_ON, "Oil its drive. Burrs on the pins hold it together: stone them off."),
+    power=True,
+    off_lathe=False,
+    by_torque=False,
+    slips_nm=math.inf,
+    slides=True,
+    taken="keyed holder",
+    set_up_min=9.0,
+    spoils=0.025,
+    runs_off=LED,
+    straight="square, led by the tailstock",
+    why_not=suits_any,
+)
