@@ -14,6 +14,7 @@ from lathework.shop.kinds.kind import Owned
 def read_thing(code: str, document: Mapping[str, Any]) -> Owned:
     """A thing out of its document; bare numbers are millimetres. Raises InvalidDocument with every error by field.
 
+    >>> from lathework.shop.kinds import name_of
     >>> name_of(read_thing("die", {"id": "d1", "thread": "1/2 bsw", "across": "1 in", "thick": "3/8 in"}))
     '1/2 BSW split die, 1 in × 3/8 in'
     >>> name_of(read_thing("holder", {"id": "h1", "across": "1 in", "shank": "2MT"}))

@@ -4264,7 +4264,7 @@ export interface components {
              * Holder
              * @enum {string}
              */
-            holder: "stock-in-vise" | "stock-by-tailstock" | "stock-by-jaws" | "guide-bush" | "sliding-by-hand" | "followed-quill" | "slipping-hand" | "floating-power" | "keyed-power" | "chuck-jaws";
+            holder: "stock-in-vise" | "stock-by-tailstock" | "stock-by-jaws" | "guide-bush" | "sliding-by-hand" | "followed-quill" | "slipping-hand" | "floating-power" | "keyed-power" | "releasing-power" | "chuck-jaws";
             /**
              * Infeed
              * @default compound
