@@ -202,7 +202,7 @@ def main(arguments: list[str]) -> int:
                 as_json=options.json,
             )
         case "methods":
-            from launcher.ways import print_methods
+            from launcher.methods import print_methods
 
             return print_methods(
                 options.designation,
@@ -213,7 +213,7 @@ def main(arguments: list[str]) -> int:
                 as_json=options.json,
             )
         case "gears":
-            from launcher.ways import print_gears
+            from launcher.methods import print_gears
 
             typed = {"pitch": options.pitch, "leadscrew": options.leadscrew, "gears": ",".join(options.gears)}
             typed |= {"dial_teeth": options.dial[0], "dial_lines": options.dial[1], "length": options.length}

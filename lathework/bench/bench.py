@@ -9,14 +9,14 @@ from typing import Literal
 
 from lathework.bench.due import Due, due
 from lathework.bench.entry import die_of
-from lathework.bench.gauge.advised import advised, preset_of
 from lathework.bench.gauge.die import Memory, Preset, known_as, known_of, scale_of
+from lathework.bench.gauge.die_advice import advised, preset_of
 from lathework.bench.gauge.thread import found_cause, offered, sized, why_it_binds
 from lathework.bench.outdated import outdated_words
 from lathework.bench.put_down import Turn, may_begin, piece_after, to_do, turns
 from lathework.bench.size.cuts import Cuts
-from lathework.bench.size.found import as_found
-from lathework.bench.size.judged import Judged, SizeNow, size_now
+from lathework.bench.size.from_measured import as_found
+from lathework.bench.size.size_now import Judged, SizeNow, size_now
 from lathework.bench.tally import Reading, Tally, stands_open
 from lathework.bench.zeros import Zeros, zero_of, zeros_of
 from lathework.cautions import HAZARD_CAUTIONS, Caution

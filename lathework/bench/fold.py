@@ -8,7 +8,7 @@ from typing import Any
 
 from lathework.bench.entry import OF_EVERY_PART, OF_THE_STEP, Entry, counts
 from lathework.bench.events import Event, PassTaken, PieceEnded
-from lathework.bench.gauge.told import of_the_die
+from lathework.bench.gauge.die_history import of_the_die
 from lathework.bench.tally import (
     PASSES_KEPT,
     READINGS_KEPT,

@@ -8,7 +8,7 @@ from typing import Literal
 
 from lathework.bench.bench import Bench
 from lathework.bench.progress import Progress
-from lathework.bench.size.judged import SizeNow
+from lathework.bench.size.size_now import SizeNow
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan
 

@@ -9,7 +9,7 @@ from lathework.bench.bench import Bench, bench
 from lathework.bench.entry import Entry
 from lathework.bench.fold import State, fold
 from lathework.bench.gauge.die import Memory, known_as
-from lathework.bench.gauge.told import is_placed
+from lathework.bench.gauge.die_history import is_placed
 from lathework.bench.size.cuts import Cuts
 from lathework.bench.tally import Tally, stands_open
 from lathework.planning.plan import Plan

@@ -73,6 +73,7 @@ def class_verdict(limits: Band, diameter: float) -> tuple[bool, str]:
 
 def _in_class(figure: Figure, limits: Band) -> Figure:
     """A blank brought to the nearest limit of its class, where a fraction nobody asked for would leave it."""
+    # A limit that is met is not passed: the blank may stand on it.
     value = min(max(figure.value, limits.minimum), limits.maximum)
     if value == figure.value:
         return figure
@@ -101,6 +102,7 @@ def _diameter(
             PRACTICE,
             (major, Given("fraction", fraction), Given("pitch", thread.pitch, unit)),
         )
+        # Who types a fraction knows the mate; one that nobody chose must not make scrap by the class it names.
         return under if asked else _in_class(under, limits)
     if school == "mate-takes" and mate is not None:
         return mate_blank(thread, mate)

@@ -103,6 +103,8 @@ def groove_diameter(thread: Thread) -> Figure:
     Source: practice.
     """
     places = 4 if thread.unit == "in" else 3
+    # A form with crest clearance (trapezoidal, Acme) is cut below the minor diameter of its nut: the blade must clear
+    # that.
     name, under = ("root of the screw", thread.root) if thread.crest_clearance else ("minor", thread.minor)
     return Figure(
         "groove diameter",
@@ -162,6 +164,7 @@ def groove_width(thread: Thread, blade: float | None = None, *, turned_round: bo
         inputs.append(Given("blade width", blade, thread.unit))
     return Figure(
         "groove width",
+        # A blade cannot plunge narrower than itself.
         max(wanted, blade or 0.0),
         thread.unit,
         "turns × pitch" if blade is None else "greatest of (turns × pitch, blade width)",
@@ -192,6 +195,7 @@ def _section(thread: Thread) -> _Section:
         given = (Given("E", across, unit), Given("three sixteenths of H", height, unit))
         return _Section(across - 2 * height, "π × (E ÷ 2 − three sixteenths of H)²", H28, given)
     if stressed == "metric":
+        # Minor diameter and pitch diameter in equal parts, as ISO 898-1 rounds it: 0.649519 and 1.226869 of a pitch.
         across = thread.major - STRESSED_METRIC * thread.pitch
         given = (Given("major", thread.major, unit), pitch)
         return _Section(across, f"π ÷ 4 × (major − {STRESSED_METRIC} × pitch)²", ISO_898, given)

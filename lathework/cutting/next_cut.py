@@ -70,6 +70,7 @@ def agreeing(passes: Sequence[PassMade]) -> tuple[PassMade, ...]:
     Source: practice.
     """
     ratios = sorted(cut.came_off_mm / cut.dialled_mm for cut in passes)
+    # The middle one, not the mean: a slip of a whole turn of the dial would drag the mean to itself.
     middle = ratios[len(ratios) // 2] if len(ratios) >= SOME else 1.0
     middle = min(max(middle, 1 - STRAYS), 1 + STRAYS)
     return tuple(
@@ -89,6 +90,7 @@ def ratio_of(passes: Sequence[PassMade]) -> float:
     """
     dialled = math.fsum(p.dialled_mm for p in passes)
     came = math.fsum(p.came_off_mm for p in passes)
+    # Half a millimetre that came off as dialled is believed beforehand: one odd cut does not turn the ratio.
     return (came + _PRIOR_MM) / (dialled + _PRIOR_MM)
 
 

@@ -39,6 +39,7 @@ def rough_share(torque_nm: float, bears_nm: float) -> float:
     """
     if torque_nm <= bears_nm:
         return 0.0
+    # Never all of it: the die is led by what it still cuts.
     return next((share for share in SHARES if torque_nm * (1 - share**2) <= bears_nm), SHARES[-1])
 
 
@@ -93,6 +94,7 @@ def rough_bore(thread: Thread, bore: float, share: float, dial: Dial) -> Figure:
 def rough_passes(depth_mm: float, blank_mm: float, unit: LengthUnit) -> tuple[Figure, ...]:
     """The diameter over the tool's point after each pass of equal area, from `blank_mm` in by `depth_mm` (millimetres
     on the radius; out, into a bore, where that is negative), told in `unit`. Source: practice."""
+    # Half the passes of a finished thread: the die takes care of the flanks.
     count = min(MOST_PASSES, max(2, math.ceil((depth_mm / FIRST_CUT_MM) ** 2 / 2)))
 
     def inputs(number: int) -> tuple[Given, ...]:

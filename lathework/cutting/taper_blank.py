@@ -87,6 +87,7 @@ def taper_blank(thread: Thread) -> TaperBlank | None:
 
 def taper_choice(thread: Thread, taper: TaperBlank) -> BlankChoice:
     """The one blank of a taper thread: straight to its large end, then tapered; no school takes its crests down."""
+    # The crest is told where the thread is largest: it is cut as deep all along, so the share is the same anywhere.
     rise = taper.large.value - thread.major
     there = replace(thread, major=thread.major + rise, minor=thread.minor + rise)
     return BlankChoice("nominal", taper.large, crest_percent(there, taper.large.value), True, FULL_CRESTS)

@@ -39,6 +39,8 @@ def cutting_torque(thread: Thread, cutting_force: float, *, tool: Tool = "die") 
 
     `cutting_force` is kc, the specific cutting force of the metal in N/mm^2. Source: practice, rough.
     """
+    # Pitch squared for the section of the chip, diameter for the arm that it acts on; the 8000 holds the height of the
+    # form, half a diameter, and a metre in millimetres.
     pitch, major = thread.pitch_mm, thread.major_mm
     return Figure(
         f"torque of the {tool}",

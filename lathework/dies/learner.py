@@ -133,6 +133,7 @@ class Belief:
     def __post_init__(self) -> None:
         """Before any trial: what is usual."""
         mate, strays = self.aim.mate()
+        # Offset, slope, nut and the last thread are independent before anything was seen: nothing off the diagonal.
         self.means = [0.0, self.scale.slope_mm, mate, 0.0]
         spreads = (OFFSET_SPREAD_MM, self.scale.spread * self.scale.slope_mm, strays, SCATTER_MM)
         self.covariances = [[spread**2 if i == j else 0.0 for j in range(4)] for i, spread in enumerate(spreads)]
@@ -176,6 +177,7 @@ class Belief:
     def _take(self, weights: Sequence[float], noise: float, mean: float, variance: float) -> None:
         """Learn that a sum with a `noise` variance has that mean and variance now."""
         before, spread, shared = self._seen(weights, noise)
+        # The update of a normal law by one sum: gain is covariance over variance.
         if spread <= 0:
             return  # it was known to the last digit before
         gains = [s / spread for s in shared]
@@ -217,6 +219,7 @@ class Belief:
             low, high = (bound * self.aim.clearance_mm for bound in CLEARANCES[said])
             place = self._mate(trial.tried)
             weights += [0.0] * (len(self.means) - len(weights))
+            # A verdict speaks of the clearance, nut less bolt: the bolt goes in with the other sign.
             clearance = [-w for w in weights]
             clearance[place] = 1.0
             self._take_between(clearance, (FEEL_SHARE * self.aim.clearance_mm) ** 2, low, high)

@@ -74,6 +74,7 @@ def uncertainty(thread: Thread, micrometer_mm: float = MICROMETER_MM) -> Figure:
     `micrometer_mm` is that of the micrometer, in millimetres. Source: practice for what nobody said, the formula of the
     wires for how the two go together.
     """
+    # A wire that is off lifts the micrometer by this much more: 3 times over in 60 degrees.
     share = 1 + 1 / math.sin(math.radians(thread.form.angle_deg / 2))
     return Figure(
         "its uncertainty",
@@ -131,6 +132,7 @@ def judge_size(thread: Thread, bolt: ExternalLimits, found: Figure, spread: Figu
     band = bolt.pitch_diameter
     size = convert(found.value, thread.unit, "mm")
     low, high = (convert(limit, band.unit, "mm") for limit in (band.minimum, band.maximum))
+    # Guarded acceptance (JCGM 106, 8.3): a thread is passed on what is sure, not on what is likely.
     kept = GUARD * spread.value
     verdict: SizeVerdict = "size-near"
     if low + kept <= size <= high - kept:

@@ -43,6 +43,7 @@ def external_shear(thread: Thread, limits: ExternalLimits, hole: float) -> Figur
     value = math.pi / thread.pitch * hole * (thread.pitch / 2 + _tan(thread) * (least - hole))
     return Figure(
         "shear area of the bolt's thread",
+        # A hole wider than the pitch line leaves the bolt nothing to shear: none, not less than none.
         max(0.0, value),
         AREAS_PER_LENGTH[thread.unit],
         "greatest of (0, π ÷ pitch × hole × (pitch ÷ 2 + tan(flank angle ÷ 2) × (least pitch diameter − hole)))",
@@ -112,6 +113,7 @@ def strip(
     area = stress_area(thread)
     outside, inside = external_shear(thread, external, hole), internal_shear(thread, external, internal)
     bolt_holds, hole_holds = outside.value * bolt_strength, inside.value * hole_strength
+    # Nothing that holds would need an endless engagement: kept finite, and told as very long.
     least = max(1e-12, SHEAR_SHARE * min(bolt_holds, hole_holds))
     engagement = Figure(
         "engagement at which the bolt breaks first",

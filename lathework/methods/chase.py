@@ -50,6 +50,7 @@ def comes_out_at(thread: Thread, bore: float) -> Figure:
     >>> round(comes_out_at(read_designation("1.045-24 UNS"), 1.0).value, 4)
     1.0451
     """
+    # A chaser of the full form cuts its own crests: the bore is its root, whatever the nominal size is.
     depth = float(thread.form.depth_on_diameter)
     return Figure(
         "a full form comes out at",

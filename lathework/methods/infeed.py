@@ -51,6 +51,8 @@ def compound_angle(flank_angle_deg: float) -> Figure:
     """
     return Figure(
         "compound set over",
+        # Down, never up: past half the flank angle the trailing flank comes out stepped. The 1e-9 keeps 59 halves from
+        # being 58.999…
         math.floor((flank_angle_deg / 2 - SHY_DEG) / ANGLE_STEP_DEG + 1e-9) * ANGLE_STEP_DEG,
         "°",
         "whole part of ((flank angle ÷ 2 − shy of it) ÷ step) × step",
@@ -75,6 +77,7 @@ def along_compound(depth: Figure, angle_deg: float, *, inside: bool = False) -> 
     """
     return Figure(
         "out on the compound" if inside else "in on the compound",
+        # The slide goes the long way: only its part square to the axis deepens the thread.
         depth.value / math.cos(math.radians(angle_deg)),
         depth.unit,
         "depth ÷ cos(compound set over)",
@@ -103,6 +106,7 @@ def first_pass_mm(lathe: Lathe, cutting_force: float) -> float:
     >>> first_pass_mm("middling", 1500), round(first_pass_mm("light", 2700), 3)
     (0.2, 0.072)
     """
+    # Section of the chip for a force that the lathe bears: tough metal gets less, soft metal not endlessly more.
     share = FREE_CUTTING / cutting_force
     return FIRST_PASS_MM[lathe] * min(SOFTEST, max(TOUGHEST, share))
 
@@ -118,6 +122,7 @@ def pass_depths(depth_mm: float, first_mm: float) -> tuple[float, ...]:
     >>> pass_depths(0.02, 0.2)
     (0.02,)
     """
+    # Equal areas: as many passes as the first one goes into the whole V.
     count = max(1, math.ceil((depth_mm / first_mm) ** 2 - 1e-9))
     first = depth_mm / math.sqrt(count)
     depths: list[float] = []

@@ -6,10 +6,10 @@ import math
 from collections.abc import Iterator
 
 from lathework.job.furnish import dies_for, pick_die, typed_of
+from lathework.methods.die_held_by import Holding, holdings
 from lathework.methods.die_holdings.by_holder import SLIDING_BY_HAND
 from lathework.methods.die_holdings.by_stock import BY_TAILSTOCK, GUIDE_BUSH
 from lathework.methods.die_holdings.holding import DieHolding
-from lathework.methods.held import Holding, holdings
 from lathework.methods.ways.heads import why_not_in
 from lathework.outfit.need import Need, Shop, StandIn, no_substitute, state_of, steps_of
 from lathework.outfit.serving import serving

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Mapping
 
-from lathework.job.words import CUTTERS
+from lathework.job.choice_words import CUTTERS
 from lathework.outfit.need import ALIKE_MM, Need, Said, Shop, StandIn, no_substitute, state_of, steps_of
 from lathework.outfit.serving import serving
 from lathework.part.bores import BoreWork

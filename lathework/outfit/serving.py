@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from lathework.cutting.torque import cutting_torque
 from lathework.holes.drill_choice import DrillChoice, choose, usual_percent
-from lathework.methods.held import Holding, holdings
+from lathework.methods.die_held_by import Holding, holdings
 from lathework.shop.kinds import name_of
 from lathework.shop.kinds.dies import Die
 from lathework.shop.kinds.drills import ShopDrill

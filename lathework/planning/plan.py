@@ -11,9 +11,9 @@ from lathework.methods.head import SET_UP_MIN as HEAD_SET_UP_MIN
 from lathework.methods.ways.tools import SET_UP_MIN as TOOL_SET_UP_MIN
 from lathework.part.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
 from lathework.planning.as_measured import Measured, holding_as_measured, work_as_measured
-from lathework.planning.asked import asked
+from lathework.planning.asked_fields import asked
 from lathework.planning.holdings.chucking import Chucking
-from lathework.planning.holdings.ways import chuckings
+from lathework.planning.holdings.run_of_holdings import chuckings
 from lathework.planning.milling import off_the_lathe
 from lathework.planning.notice import Notice
 from lathework.planning.operation import Operation

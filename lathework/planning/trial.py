@@ -14,7 +14,7 @@ from lathework.lathe.standing import Lathe, Machine
 from lathework.part.fitted import section_limits
 from lathework.part.model import Part
 from lathework.planning.holdings.chucking import Chucking
-from lathework.planning.holdings.ways import chuckings
+from lathework.planning.holdings.run_of_holdings import chuckings
 from lathework.planning.operation import Operation
 from lathework.planning.otherwise import USUAL, Otherwise, ways_out
 from lathework.planning.sequence import steps

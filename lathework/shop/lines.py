@@ -9,9 +9,9 @@ from lathework.errors import InputError, InvalidDocument
 from lathework.shop.kinds import CODES, KINDS, name_of
 from lathework.shop.kinds.kind import Owned, ThingKind
 from lathework.shop.kit import read_thing
+from lathework.shop.typing.line_words import ANY
 from lathework.shop.typing.reads import MOST_THINGS
 from lathework.shop.typing.sizes import HOW, wrong
-from lathework.shop.typing.words import ANY
 
 MOST_LINES = 100
 LONGEST_TYPED = 300

@@ -7,11 +7,11 @@ import unittest
 from lathework.bench.acts.die import setting_entry
 from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry
+from lathework.bench.entry_words import said, stood_words
 from lathework.bench.events import Gauged
 from lathework.bench.fold import fold
 from lathework.bench.gauge.die import aim_inside_of, scale_of
 from lathework.bench.progress import progress_of
-from lathework.bench.words import said, stood_words
 from lathework.dies.learner import Trial, believed
 from lathework.dies.scale import graduated_tap, graduations
 from lathework.errors import InputError

@@ -18,7 +18,7 @@ from lathework.bench.due import Due, due
 from lathework.bench.entry import KINDS, Entry, die_of
 from lathework.bench.fold import fold
 from lathework.bench.gauge.die import Memory
-from lathework.bench.gauge.said import wires_entry
+from lathework.bench.gauge.verdict_entry import wires_entry
 from lathework.bench.progress import progress, progress_of
 from lathework.bench.tally import InHand, Tally, made_by
 from lathework.dies.learner import Trial

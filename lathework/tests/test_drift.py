@@ -8,8 +8,8 @@ import unittest
 import numpy as np
 
 from lathework.bench.dispositions import DISPOSITIONS, MISTAKES, OFFERED, checked_mistake, settled
+from lathework.bench.entry_words import said
 from lathework.bench.size.drift import drift
-from lathework.bench.words import said
 from lathework.cutting.dimension import Target
 from lathework.errors import InputError
 

@@ -12,8 +12,8 @@ from hypothesis import strategies as st
 from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry
 from lathework.bench.fold import fold
-from lathework.bench.gauge.said import anvils_entry, verdict_entry, wires_entry
 from lathework.bench.gauge.thread import offered
+from lathework.bench.gauge.verdict_entry import anvils_entry, verdict_entry, wires_entry
 from lathework.dies.learner import LIMITS_MM, METAL_SPREAD_MM, OFFSET_SPREAD_MM, SCATTER_MM, Trial, believed
 from lathework.errors import InputError
 from lathework.gauging.causes import causes_inside, likely_causes

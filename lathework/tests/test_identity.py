@@ -16,13 +16,13 @@ from hypothesis import strategies as st
 from lathework.bench.acts.die import setting_entry
 from lathework.bench.acts.ended import again_entry, done_entry, settled_entry
 from lathework.bench.acts.measured import reading_entry
+from lathework.bench.acts.note import note_entry, read_entry
 from lathework.bench.acts.pieces import turn_to
-from lathework.bench.acts.words import note_entry, read_entry
 from lathework.bench.acts.zero import zero_entry
 from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry, story_of
 from lathework.bench.fold import State, fold, follow, state_of, steps_of_parts
-from lathework.bench.gauge.said import verdict_entry
+from lathework.bench.gauge.verdict_entry import verdict_entry
 from lathework.bench.progress import Progress, progress, progress_of
 from lathework.errors import InputError, InvalidDocument
 from lathework.job.document import read_document

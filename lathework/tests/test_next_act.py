@@ -12,7 +12,7 @@ from lathework.bench.acts.ended import Accept, Done, Scrap
 from lathework.bench.acts.every import ACTS, entry_of
 from lathework.bench.acts.gauged import Verdict
 from lathework.bench.acts.measured import Reading
-from lathework.bench.acts.words import Read
+from lathework.bench.acts.note import Read
 from lathework.bench.acts.zero import Zero
 from lathework.bench.entry import KINDS, Entry
 from lathework.bench.next_act import UNGAUGED, UNMEASURED, Does, NextAct, before_it, next_act, next_of

@@ -15,7 +15,7 @@ from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry
 from lathework.bench.events import PieceEnded
 from lathework.bench.fold import fold, state_of
-from lathework.bench.gauge.said import verdict_entry
+from lathework.bench.gauge.verdict_entry import verdict_entry
 from lathework.bench.progress import Progress, progress
 from lathework.bench.put_down import RECHUCKED
 from lathework.errors import InputError

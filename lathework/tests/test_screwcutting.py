@@ -9,7 +9,7 @@ from typing import Any
 from lathework.bench.acts.die import setting_entry
 from lathework.bench.bench import Bench
 from lathework.bench.entry import CUT_AGAIN, Entry
-from lathework.bench.words import said
+from lathework.bench.entry_words import said
 from lathework.errors import InputError, InvalidDocument
 from lathework.job.document import read_document
 from lathework.planning.operation import Operation

@@ -17,7 +17,7 @@ from lathework.bench.progress import progress_of
 from lathework.errors import InvalidDocument
 from lathework.job.model import Job as JobSpec
 from lathework.planning.plan import Plan
-from server.jobs import words
+from server.jobs import search_index
 from server.jobs.history.did_before import cut_row
 from server.jobs.history.lessons import lesson_row
 from server.jobs.models import CutRow, Entry, GaugingRow, Job, LessonRow, PieceRow, StandingRow, TrialRow
@@ -60,9 +60,9 @@ def _save_row(job: Job, row: StandingRow, state: str, more: Sequence[str], *, in
     if indexed:
         return
     if row.shelf == "bin":
-        words.forget_job(job.pk)
+        search_index.forget_job(job.pk)
     else:
-        words.index_job(job, row, more)
+        search_index.index_job(job, row, more)
 
 
 def _words_of(spec: JobSpec) -> tuple[str, ...]:
@@ -212,7 +212,7 @@ def add(before: Standing, entry: Entry) -> Standing:
     if lesson is not None:
         lesson.save()
     write_standing(now, followed=True)
-    words.index_entry(entry, now.job.title)
+    search_index.index_entry(entry, now.job.title)
     return now
 
 
@@ -243,7 +243,7 @@ def keep_ready(job: Job) -> None:
     A closed job answers from what was stored: its row stays as it is.
     """
     if job.deleted_at is None:
-        words.index_entries(job)
+        search_index.index_entries(job)
     if job.closed_at is not None and StandingRow.objects.filter(pk=job.pk).exists():
         return
     try:

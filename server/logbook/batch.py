@@ -6,8 +6,8 @@ from collections.abc import Iterator
 from dataclasses import dataclass, replace
 
 from lathework.answers.values import FigureShown, Shown, figure_shown, length_shown, maybe_shown
+from lathework.bench.entry_words import entry_told
 from lathework.bench.size.drift import drift
-from lathework.bench.words import entry_told
 from lathework.cutting.dimension import Dimension, Measured
 from lathework.gauging.verdicts import MEANINGS
 from lathework.part.stock import bar_for_batch, bar_used

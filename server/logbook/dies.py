@@ -6,7 +6,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 
 from lathework.answers.values import Shown, length_shown
-from lathework.bench.words import stood_words
+from lathework.bench.entry_words import stood_words
 from lathework.gauging.verdicts import MEANINGS
 from server.jobs.queries import GaugingRow, gaugings
 

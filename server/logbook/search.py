@@ -9,9 +9,9 @@ from typing import Any
 from django.db.models import Q, QuerySet
 
 from lathework.answers.values import Shown, length_shown
-from lathework.bench.words import KIND_WORDS, said, stood_words
+from lathework.bench.entry_words import KIND_WORDS, said, stood_words
 from lathework.gauging.verdicts import MEANINGS
-from server.jobs import queries, words
+from server.jobs import queries, search_index
 from server.jobs.queries import Entry, StandingRow
 
 Row = dict[str, Any]
@@ -158,7 +158,7 @@ def _entries(query: str, kind: str, before: int) -> list[Row]:
     """One more entry than a page holds, the newest first."""
     if query:
         # The index knows live entries alone, of jobs that are not deleted.
-        ids = words.matching(words.ENTRIES, query, before, PAGE + 1)
+        ids = search_index.matching(search_index.ENTRIES, query, before, PAGE + 1)
         found = queries.entries_numbered(ids).order_by("-pk")
     else:
         known = queries.entries()
@@ -171,18 +171,18 @@ def _jobs(query: str, entries: Sequence[Row]) -> list[StandingRow]:
     rows = queries.standings().exclude(shelf="bin").order_by("-changed_at", "-job")
     if not query:
         return list(rows[:JOBS])
-    ids = {*words.matching(words.JOBS, query, _LATEST, JOBS), *(entry["job_id"] for entry in entries)}
+    ids = {*search_index.matching(search_index.JOBS, query, _LATEST, JOBS), *(entry["job_id"] for entry in entries)}
     return list(rows.filter(pk__in=ids)[:JOBS])
 
 
 def search(text: str, kind: str, before: int) -> LogPage:
     """Live entries with an id under `before` that hold every word of `text`, and jobs; `more` when there are older."""
-    query = words.query_of(text)
+    query = search_index.query_of(text)
     asked = bool(text.replace("\x00", " ").split())
     if asked and not query:
         return LogPage((), (), more=False)
     kinds = (*TELLING, "verdict") if kind == TROUBLES else (kind,) if kind else ()
-    found = _entries(words.query_of(text, kinds) if query else "", kind, before)
+    found = _entries(search_index.query_of(text, kinds) if query else "", kind, before)
     titles = queries.titles({row["job_id"] for row in found})
     return LogPage(
         jobs=tuple(_job(row) for row in _jobs(query, found[:PAGE])),

@@ -16,14 +16,14 @@ from lathework.answers.size import size
 from lathework.answers.size_shown import SizeShown, size_shown
 from lathework.answers.values import Shown, length_shown
 from lathework.bench.dispositions import MISTAKES, OFFERED, Outcome
-from lathework.bench.words import KIND_WORDS
-from lathework.identify.words import EVIDENCE
+from lathework.bench.entry_words import KIND_WORDS
+from lathework.identify.evidence_words import EVIDENCE
 from lathework.instruments.stand_in import FAULT_WORDS
-from lathework.job import words
+from lathework.job import choice_words
 from lathework.job.usual import WHERE_EMPTY, usual_choices
 from lathework.lengths import Span, read_length, within
 from lathework.part.sample import nominals
-from lathework.shop.words import DIALS, LATHES, MOUNTS, READOUTS, STATE_WORDS, TOOL_ZEROS
+from lathework.shop.lathe_words import DIALS, LATHES, MOUNTS, READOUTS, STATE_WORDS, TOOL_ZEROS
 from lathework.threads.designation import read_called
 from server.site.choices import ChoiceShown
 from server.site.problems import PROBLEMS, answer
@@ -150,34 +150,34 @@ def choices(request: HttpRequest) -> HttpResponse:
     """Everything a form offers, in the trade's words."""
     return answer(
         Choices(
-            materials=_choices(words.METALS),
-            schools=_choices(words.SCHOOLS),
-            shapes=_choices(words.SHAPES),
-            patterns=_choices(words.PATTERNS),
-            edges_broken=_choices(words.BROKEN),
-            thread_runs=_choices(words.RUNS),
-            millings=_choices(words.MILLINGS),
-            finishers=_choices(words.FINISHERS),
-            stocks=_choices(words.STOCKS),
-            finishes=_choices(words.FINISHES),
-            holders=_choices(words.HOLDERS),
-            outside_cutters=_choices(words.OUTSIDE_CUTTERS),
-            infeeds=_choices(words.INFEEDS),
-            points=_choices(words.POINTS),
-            orders=_choices(words.ORDERS),
-            batches=_choices(words.BATCHES),
-            supports=_choices(words.SUPPORTS),
+            materials=_choices(choice_words.METALS),
+            schools=_choices(choice_words.SCHOOLS),
+            shapes=_choices(choice_words.SHAPES),
+            patterns=_choices(choice_words.PATTERNS),
+            edges_broken=_choices(choice_words.BROKEN),
+            thread_runs=_choices(choice_words.RUNS),
+            millings=_choices(choice_words.MILLINGS),
+            finishers=_choices(choice_words.FINISHERS),
+            stocks=_choices(choice_words.STOCKS),
+            finishes=_choices(choice_words.FINISHES),
+            holders=_choices(choice_words.HOLDERS),
+            outside_cutters=_choices(choice_words.OUTSIDE_CUTTERS),
+            infeeds=_choices(choice_words.INFEEDS),
+            points=_choices(choice_words.POINTS),
+            orders=_choices(choice_words.ORDERS),
+            batches=_choices(choice_words.BATCHES),
+            supports=_choices(choice_words.SUPPORTS),
             dials=_choices(DIALS),
             readouts=_choices(READOUTS),
             lathes=_choices(LATHES),
-            edges=_choices(words.EDGES),
+            edges=_choices(choice_words.EDGES),
             mounts=_choices(MOUNTS),
             tool_zeros=_choices(TOOL_ZEROS),
-            mouths=_choices(words.MOUTHS),
-            tappings=_choices(words.TAPPINGS),
-            cutters=_choices(words.CUTTERS),
-            fits=_choices(words.FITS),
-            hazards=_choices(words.HAZARDS),
+            mouths=_choices(choice_words.MOUTHS),
+            tappings=_choices(choice_words.TAPPINGS),
+            cutters=_choices(choice_words.CUTTERS),
+            fits=_choices(choice_words.FITS),
+            hazards=_choices(choice_words.HAZARDS),
             gauges=gauges_shown(),
             faults=tuple(ChoiceShown(fault, name, "") for fault, name in FAULT_WORDS.items()),
             entries=tuple(ChoiceShown(kind, name, "") for kind, name in KIND_WORDS.items()),

@@ -20,8 +20,8 @@ from lathework.cutting.blank import SCHOOLS
 from lathework.cutting.knurl import PATTERNS, Knurl
 from lathework.errors import InvalidDocument
 from lathework.fields import Choice
+from lathework.job import choice_words
 from lathework.job import document as reader
-from lathework.job import words
 from lathework.job.declaration import METHOD, SETUP
 from lathework.job.model import FINISHES, MILLINGS, ORDERS, SUPPORTS, Method, Setup
 from lathework.job.part_declaration import BORE, SECTION, STOCK
@@ -42,7 +42,7 @@ from lathework.part.model import (
 )
 from lathework.part.stock import STOCK_FORMS
 from lathework.planning.plan import make_plans
-from lathework.shop import words as shop_words
+from lathework.shop import lathe_words
 from lathework.shop.kit_choices import GROUND
 from lathework.shop.kit_file import kit_schema
 from lathework.shop.lathe_facts import DIALS, LATHES, MOUNTS, READOUTS, TOOL_ZEROS
@@ -90,30 +90,30 @@ class JobSchema(unittest.TestCase):
 
     def test_every_choice_has_its_words(self) -> None:
         for named, allowed in (
-            (words.SHAPES, SHAPES),
-            (words.STOCKS, STOCK_FORMS),
-            (words.FINISHES, FINISHES),
-            (words.ORDERS, ORDERS),
-            (words.SUPPORTS, SUPPORTS),
-            (shop_words.DIALS, DIALS),
-            (shop_words.READOUTS, READOUTS),
-            (shop_words.LATHES, LATHES),
-            (shop_words.MOUNTS, MOUNTS),
-            (shop_words.TOOL_ZEROS, TOOL_ZEROS),
-            (words.EDGES, EDGES),
-            (words.BROKEN, BROKEN),
-            (words.PATTERNS, PATTERNS),
-            (words.FINISHERS, FINISHERS),
-            (words.MILLINGS, MILLINGS),
-            (words.MOUTHS, MOUTHS),
-            (words.CUTTERS, CUTTERS),
-            (words.SCHOOLS, SCHOOLS),
-            (words.HOLDERS, HOLDERS),
-            (words.OUTSIDE_CUTTERS, OUTSIDE_CUTTERS),
-            (words.INFEEDS, INFEEDS),
-            (words.POINTS, GROUND),
-            (words.TAPPINGS, TAPPINGS),
-            (words.HAZARDS, HAZARDS),
+            (choice_words.SHAPES, SHAPES),
+            (choice_words.STOCKS, STOCK_FORMS),
+            (choice_words.FINISHES, FINISHES),
+            (choice_words.ORDERS, ORDERS),
+            (choice_words.SUPPORTS, SUPPORTS),
+            (lathe_words.DIALS, DIALS),
+            (lathe_words.READOUTS, READOUTS),
+            (lathe_words.LATHES, LATHES),
+            (lathe_words.MOUNTS, MOUNTS),
+            (lathe_words.TOOL_ZEROS, TOOL_ZEROS),
+            (choice_words.EDGES, EDGES),
+            (choice_words.BROKEN, BROKEN),
+            (choice_words.PATTERNS, PATTERNS),
+            (choice_words.FINISHERS, FINISHERS),
+            (choice_words.MILLINGS, MILLINGS),
+            (choice_words.MOUTHS, MOUTHS),
+            (choice_words.CUTTERS, CUTTERS),
+            (choice_words.SCHOOLS, SCHOOLS),
+            (choice_words.HOLDERS, HOLDERS),
+            (choice_words.OUTSIDE_CUTTERS, OUTSIDE_CUTTERS),
+            (choice_words.INFEEDS, INFEEDS),
+            (choice_words.POINTS, GROUND),
+            (choice_words.TAPPINGS, TAPPINGS),
+            (choice_words.HAZARDS, HAZARDS),
         ):
             self.assertEqual(tuple(named), tuple(allowed))
             self.assertTrue(all(name and remark for name, remark in named.values()))

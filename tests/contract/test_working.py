@@ -17,7 +17,7 @@ from lathework.answers.gears_shown import geared
 from lathework.bench.size.drift import drift
 from lathework.cutting.dimension import MOVE_WORDS, Dimension, Target
 from lathework.cutting.next_cut import FINISH_MM, PassMade, next_cut
-from lathework.dies.advised import expected, learned_advice
+from lathework.dies.after_verdict import expected, learned_advice
 from lathework.dies.aim import aim_at
 from lathework.dies.learner import Trial, believed
 from lathework.dies.memory import die_record

@@ -8,7 +8,7 @@ from lathework.answers.declared_answer import answer
 from lathework.answers.values import FigureShown, Shown, figure_shown, length_shown, maybe_shown
 from lathework.bench.bench import Bench
 from lathework.bench.next_act import NextAct, next_of
-from lathework.bench.size.judged import Judged, SizeNow
+from lathework.bench.size.size_now import Judged, SizeNow
 from lathework.cutting.dimension import Measured, came_off
 from lathework.cutting.next_cut import CutState, NextCut
 

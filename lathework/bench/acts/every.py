@@ -9,8 +9,8 @@ from lathework.bench.acts.die import Cause, Setting
 from lathework.bench.acts.ended import Accept, Again, Done, Scrap
 from lathework.bench.acts.gauged import Verdict
 from lathework.bench.acts.measured import Reading
+from lathework.bench.acts.note import Note, Read
 from lathework.bench.acts.pieces import TakeUp, TurnTo
-from lathework.bench.acts.words import Note, Read
 from lathework.bench.acts.zero import Zero, ZeroLost
 from lathework.bench.bench import Bench
 from lathework.bench.entry import KINDS, Entry, Kind

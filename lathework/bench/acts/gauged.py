@@ -7,7 +7,7 @@ from typing import ClassVar
 
 from lathework.bench.acts.act import At, Measured
 from lathework.bench.entry import Entry, Kind
-from lathework.bench.gauge import said
+from lathework.bench.gauge.verdict_entry import anvils_entry, verdict_entry, wires_entry
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -24,10 +24,10 @@ class Verdict(Measured):
         """The verdict. Raises InputError on "verdict", "tried", "reading", "wire" or "by"."""
         bench = at.bench
         if not self.reading.strip():
-            return said.verdict_entry(bench, self.verdict, self.tried)
+            return verdict_entry(bench, self.verdict, self.tried)
         size = at.length(self.reading, self.unit, "reading")
         within_mm = at.strays(size.mm)
         if self.tried == "thread-micrometer":
-            return self.sent(said.anvils_entry(bench, size, within_mm))
+            return self.sent(anvils_entry(bench, size, within_mm))
         wire = at.length(self.wire, self.unit, "wire") if self.wire.strip() else None
-        return self.sent(said.wires_entry(bench, size, wire, within_mm))
+        return self.sent(wires_entry(bench, size, wire, within_mm))

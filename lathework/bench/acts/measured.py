@@ -8,7 +8,7 @@ from typing import ClassVar
 from lathework.bench.acts.act import At, Measured
 from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry, Kind
-from lathework.bench.size.judged import SizeNow
+from lathework.bench.size.size_now import SizeNow
 from lathework.cutting.dimension import came_off, halved
 from lathework.errors import InputError
 from lathework.lengths import Length, Span, within

@@ -7,7 +7,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from lathework.bench.entry import made_of
-from lathework.dies.advised import chance, expected, learned_advice
+from lathework.dies.after_verdict import chance, expected, learned_advice
 from lathework.dies.aim import Aim, aim_at, aim_inside
 from lathework.dies.learner import Trial, believed
 from lathework.dies.proposal import start

@@ -8,11 +8,11 @@ from lathework.cutting.groove import TURNED_ROUND_STOP
 from lathework.cutting.roughing import HAND_BEARS_NM, KEYED_BEARS_NM, rough_share
 from lathework.cutting.torque import what_holds
 from lathework.figures import Figure, Given
+from lathework.methods.die_held_by import holdings
 from lathework.methods.die_holdings import DIE_HOLDINGS
 from lathework.methods.die_holdings.by_stock import GUIDE_BUSH
 from lathework.methods.die_holdings.holding import DRIFTS, DieHolding
-from lathework.methods.driven import why_not_driven, why_too_short
-from lathework.methods.held import holdings
+from lathework.methods.under_power import why_not_driven, why_too_short
 from lathework.methods.ways.contract import Expected, Wanted, Way
 from lathework.methods.ways.minutes import left_over, set_up_minutes, there_and_back
 from lathework.shop.fits import guides

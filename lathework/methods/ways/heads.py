@@ -8,9 +8,9 @@ from lathework import cautions
 from lathework.cutting.groove import UNFINISHED_THREADS
 from lathework.cutting.roughing import HAND_BEARS_NM
 from lathework.figures import Figure, Given
+from lathework.methods.die_held_by import holdings
 from lathework.methods.die_holdings.holding import DRIFTS
 from lathework.methods.head import RESET_MIN, SET_UP_MIN, refusals, why_beyond, why_too_short
-from lathework.methods.held import holdings
 from lathework.methods.ways.contract import Expected, Wanted, Way
 from lathework.methods.ways.minutes import HANDLING_MIN, left_over, minutes, set_up_minutes
 from lathework.shop.kinds import name_of

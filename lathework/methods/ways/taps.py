@@ -8,8 +8,8 @@ from lathework import cautions
 from lathework.cutting.torque import what_holds
 from lathework.figures import Figure
 from lathework.methods.chase import SPAN_SHARE
-from lathework.methods.driven import why_not_driven, why_too_short
 from lathework.methods.tap import TAP_HOLDINGS, TapHolding
+from lathework.methods.under_power import why_not_driven, why_too_short
 from lathework.methods.ways.contract import Expected, Wanted, Way
 from lathework.methods.ways.dies import MANY_TURNS
 from lathework.methods.ways.minutes import left_over, set_up_minutes, there_and_back

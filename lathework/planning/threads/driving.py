@@ -10,8 +10,8 @@ from lathework.cutting.speeds import stoppable
 from lathework.cutting.torque import Tool, with_holding
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.methods.chase import advance
-from lathework.methods.driven import why_not_driven, why_too_short
 from lathework.methods.reversing import backward, coming_off
+from lathework.methods.under_power import why_not_driven, why_too_short
 from lathework.methods.ways.tools import FASTER
 from lathework.planning.work import Work
 from lathework.threads.thread import Thread

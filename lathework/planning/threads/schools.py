@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from lathework.cutting.blank import SCHOOL_NAMES
 from lathework.cutting.blank import School as Blank
 from lathework.cutting.groove import UNFINISHED_THREADS
-from lathework.job.words import FINISHES
+from lathework.job.choice_words import FINISHES
 from lathework.planning.plan import Plan
 from lathework.planning.remarks.notices import SHORT_THREAD
 from lathework.planning.threads.thread_work import ThreadWork

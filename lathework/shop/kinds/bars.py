@@ -12,8 +12,8 @@ from lathework.shop.kinds.kind import ROUND, InLine, KindField, Owned, ThingKind
 from lathework.shop.kinds.shared import joined
 from lathework.shop.kit_choices import BAR_FORMS, BarForm
 from lathework.shop.metals import materials
+from lathework.shop.typing.line_words import forms, own_forms
 from lathework.shop.typing.reads import measured
-from lathework.shop.typing.words import forms, own_forms
 
 BAR_ACROSS, BAR_LONG = Span("A bar size", 1, 150), Span("A bar's length", 5, 6000)
 

@@ -11,8 +11,8 @@ from lathework.lengths import Length, Span
 from lathework.shop.kinds.kind import InLine, KindField, Owned, ThingKind, check_range, lies_under, no_size
 from lathework.shop.kinds.shared import BORE, GRADUATION, SHANK_ROUND, SHANK_WORDS, SWALLOWS, span
 from lathework.shop.kit_choices import SHANKS, Shank
+from lathework.shop.typing.line_words import SHANKS as SHANKS_TYPED
 from lathework.shop.typing.sizes import die_size
-from lathework.shop.typing.words import SHANKS as SHANKS_TYPED
 
 CHASED, OVERRUN = Span("A thread of a die head", 0.5, 150), Span("An overrun", 0.05, 25)
 

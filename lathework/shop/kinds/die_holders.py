@@ -21,10 +21,10 @@ from lathework.shop.kinds.shared import (
     spaced,
 )
 from lathework.shop.kit_choices import SAID, SCREWS, SHANKS, Said, Screws, Shank
+from lathework.shop.lathe_words import Words
+from lathework.shop.typing.line_words import SHANKS as SHANKS_TYPED
 from lathework.shop.typing.reads import measured
 from lathework.shop.typing.sizes import die_size
-from lathework.shop.typing.words import SHANKS as SHANKS_TYPED
-from lathework.shop.words import Words
 
 SCREW_WORDS: Words = {
     "": ("nobody said", ""),

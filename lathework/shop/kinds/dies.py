@@ -13,10 +13,10 @@ from lathework.lengths import Length, Span
 from lathework.shop.kinds.kind import ROUND, InLine, KindField, Owned, ThingKind
 from lathework.shop.kinds.shared import STEEL, sizes
 from lathework.shop.kit_choices import DIE_FORMS, LEADS, DieForm, Lead, ToolSteel
+from lathework.shop.lathe_words import Words
+from lathework.shop.typing.line_words import STEELS, forms, own_forms
 from lathework.shop.typing.reads import reads_threads, threads
 from lathework.shop.typing.sizes import die_size
-from lathework.shop.typing.words import STEELS, forms, own_forms
-from lathework.shop.words import Words
 from lathework.threads.families import series_name
 from lathework.threads.thread import Thread
 

@@ -11,8 +11,8 @@ from lathework.lengths import Length, Span
 from lathework.shop.kinds.kind import InLine, KindField, Owned, ThingKind, lies_under, no_size, unchecked
 from lathework.shop.kinds.shared import GRIPS, joined
 from lathework.shop.kit_choices import GAUGE_FORMS, INSTRUMENT_FORMS, GaugeForm, InstrumentForm
+from lathework.shop.typing.line_words import forms, own_forms
 from lathework.shop.typing.reads import most, of_threads, plain_size
-from lathework.shop.typing.words import forms, own_forms
 from lathework.threads.thread import Thread
 
 WIRE = Span("A wire", 0.1, 6)

@@ -10,9 +10,9 @@ from lathework.declared import Field, Group
 from lathework.field_reader import FieldReader
 from lathework.fields import Choice, Ident, Text
 from lathework.shop.kit_choices import STATES, State
+from lathework.shop.lathe_words import Words
+from lathework.shop.typing.line_words import Told
 from lathework.shop.typing.reads import Reads
-from lathework.shop.typing.words import Told
-from lathework.shop.words import Words
 
 LONGEST_NOTE = 500
 AT_HAND: tuple[State, ...] = ("ready", "worn")

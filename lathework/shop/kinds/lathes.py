@@ -16,14 +16,14 @@ from lathework.shop.kinds.shared import SAID_WORDS
 from lathework.shop.kit_choices import MORSE, SAID, Morse, Said
 from lathework.shop.lathe_facts import DIALS, LATHES, MOUNTS, READOUTS, TOOL_ZEROS, Dial, Mount, Readout, ToolZeros
 from lathework.shop.lathe_facts import Lathe as Weight
+from lathework.shop.lathe_words import DIALS as DIAL_WORDS
+from lathework.shop.lathe_words import LATHES as WEIGHT_WORDS
+from lathework.shop.lathe_words import MOUNTS as MOUNT_WORDS
+from lathework.shop.lathe_words import READOUTS as READOUT_WORDS
+from lathework.shop.lathe_words import TOOL_ZEROS as ZERO_WORDS
 from lathework.shop.leadscrew import read_lead, read_leads
+from lathework.shop.typing.line_words import SOCKETS
 from lathework.shop.typing.sizes import die_size
-from lathework.shop.typing.words import SOCKETS
-from lathework.shop.words import DIALS as DIAL_WORDS
-from lathework.shop.words import LATHES as WEIGHT_WORDS
-from lathework.shop.words import MOUNTS as MOUNT_WORDS
-from lathework.shop.words import READOUTS as READOUT_WORDS
-from lathework.shop.words import TOOL_ZEROS as ZERO_WORDS
 
 MOST_SPEEDS, MOST_GEARS = 40, 60
 SPINDLE_BORE, SWING, TRAVEL = Span("A spindle's bore", 4, 160), Span("A swing", 40, 1000), Span("A travel", 10, 500)

@@ -20,8 +20,8 @@ from lathework.shop.kinds.kind import (
 )
 from lathework.shop.kinds.shared import BORE, TAPER, joined, span
 from lathework.shop.kit_choices import Morse
+from lathework.shop.typing.line_words import SOCKETS, own_forms
 from lathework.shop.typing.reads import measured
-from lathework.shop.typing.words import SOCKETS, own_forms
 
 MandrelForm = Literal["plain", "expanding", "threaded"]
 MANDREL_FORMS: tuple[MandrelForm, ...] = get_args(MandrelForm)

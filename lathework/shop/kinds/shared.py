@@ -6,7 +6,7 @@ from lathework.fields import Choice
 from lathework.lengths import Length, Span
 from lathework.shop.kinds.kind import KindField
 from lathework.shop.kit_choices import MORSE, TOOL_STEELS
-from lathework.shop.words import Words
+from lathework.shop.lathe_words import Words
 
 BORE, SHANK_ROUND = Span("A bore", 0.3, 150), Span("A shank", 1, 60)
 SWALLOWS, GRIPS = Span("A length of thread", 1, 600), Span("What it grips", 0.1, 600)

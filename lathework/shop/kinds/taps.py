@@ -12,8 +12,8 @@ from lathework.lengths import Length, Span
 from lathework.shop.kinds.kind import ROD, InLine, KindField, Owned, ThingKind
 from lathework.shop.kinds.shared import GRADUATION, SHANK_ROUND, STEEL, spaced
 from lathework.shop.kit_choices import TAP_FORMS, TapForm, ToolSteel
+from lathework.shop.typing.line_words import STEELS, own_forms
 from lathework.shop.typing.reads import of_threads
-from lathework.shop.typing.words import STEELS, own_forms
 from lathework.threads.families import series_name
 from lathework.threads.thread import Thread
 

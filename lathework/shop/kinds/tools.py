@@ -10,8 +10,8 @@ from lathework.lengths import Length, Span
 from lathework.shop.kinds.kind import ROD, InLine, KindField, Owned, ThingKind, lies_under, no_size, unchecked
 from lathework.shop.kinds.shared import joined
 from lathework.shop.kit_choices import BLADE_USES, GROUND, TOOL_FORMS, BladeUse, Ground, ToolForm
+from lathework.shop.typing.line_words import own_forms
 from lathework.shop.typing.reads import measured
-from lathework.shop.typing.words import own_forms
 
 BLADE_WIDE, BLADE_REACH = Span("A blade's width", 0.4, 8), Span("A blade's reach", 1, 120)
 TIP = Span("A tip", 0.005, 10)

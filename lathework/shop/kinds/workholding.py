@@ -21,9 +21,9 @@ from lathework.shop.kinds.kind import (
 )
 from lathework.shop.kinds.shared import GRIPS, TAPER, joined, span
 from lathework.shop.kit_choices import CENTRE_FORMS, CHUCK_FORMS, CentreForm, ChuckForm, Morse
+from lathework.shop.typing.line_words import SOCKETS, own_forms
 from lathework.shop.typing.reads import STEPS, drills, most, words_alone
 from lathework.shop.typing.sizes import number_of
-from lathework.shop.typing.words import SOCKETS, own_forms
 
 GRIP_DEEP = Span("How deep it grips", 1, 300)
 

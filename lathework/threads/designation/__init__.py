@@ -7,11 +7,11 @@ from dataclasses import dataclass, replace
 from functools import cache, lru_cache
 
 from lathework.errors import InputError
-from lathework.threads.designation.bored import ask_of_a_bore
 from lathework.threads.designation.common import HOW, fail, named
 from lathework.threads.designation.doubt import asked, remarked
 from lathework.threads.designation.inch import read_inch
 from lathework.threads.designation.metric import read_metric
+from lathework.threads.designation.nut_by_bore import ask_of_a_bore
 from lathework.threads.designation.pipe import read_pipe
 from lathework.threads.designation.suffix import apply, classes_said, split, with_suffix
 from lathework.threads.designation.tidy import ordered, tidied

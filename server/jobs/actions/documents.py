@@ -14,7 +14,7 @@ from lathework.job.document import read_document
 from lathework.job.furnish import furnish
 from lathework.job.model import Job as JobSpec
 from lathework.job.reading.upgrade import upgraded, version_of
-from server.jobs import kept, words
+from server.jobs import kept, search_index
 from server.jobs.actions.guard import MOVED_ON, check_open, find_job, once
 from server.jobs.history import closed
 from server.jobs.history.dies import good_dies
@@ -69,7 +69,7 @@ def _changed(job_id: int, typed: Document, revision: int) -> Job:
     job.save()
     kept.rewrite(job)
     if renamed:
-        words.index_entries(job)
+        search_index.index_entries(job)
     return job
 
 
@@ -115,7 +115,7 @@ def _imported(document: Document, was: AsItWas | None) -> Job:
     job = Job.objects.create(**told | alone | (was.told() if was else {}))
     Entry.objects.bulk_create(row_of(job, entry.entry, entry.typed, entry.unit, entry.at) for entry in record.entries)
     now = kept.rewrite(job)
-    words.index_entries(job)
+    search_index.index_entries(job)
     if record.closed:
         closed.keep(now)
     return job

@@ -9,7 +9,7 @@ from django.utils import timezone
 
 from lathework.bench.acts.act import reason_of
 from lathework.errors import InputError
-from server.jobs import kept, words
+from server.jobs import kept, search_index
 from server.jobs.actions.guard import Saw, check_open, check_saw, find_job, once
 from server.jobs.history import closed
 from server.jobs.models import Job
@@ -112,7 +112,7 @@ def take_out_job(job_id: int, saw: Saw, key: str = "") -> Job:
             raise Refused(InputError("not-away", "job", "This job is on the list already."))
         if job.deleted_at is not None:
             job.deleted_at = None
-            words.index_entries(job)
+            search_index.index_entries(job)
         else:
             job.archived_at = None
 
@@ -125,6 +125,6 @@ def delete_job(job_id: int, saw: Saw, key: str = "") -> Job:
 
     def delete(job: Job) -> None:
         job.deleted_at = timezone.now()
-        words.forget_entries(job.pk)
+        search_index.forget_entries(job.pk)
 
     return _acted(job_id, saw, key, "delete", delete)

@@ -14,7 +14,7 @@ from lathework.bench.entry import Entry, story_of
 from lathework.errors import InputError
 from lathework.outfit.measuring import finest_micrometer
 from lathework.shop.kinds import beside
-from server.jobs import kept, models, words
+from server.jobs import kept, models, search_index
 from server.jobs.actions.guard import MOVED_ON, Saw, check_open, check_saw, find_job, once
 from server.jobs.models import Job
 from server.jobs.standing import Standing, standing
@@ -91,7 +91,7 @@ def _undone(job_id: int, saw: Saw, device: str) -> Job:
     last.save(update_fields=["undone_at", "undone_on"])
     job.changed_at = moment
     job.save(update_fields=["changed_at"])
-    words.forget_entry(last.pk)
+    search_index.forget_entry(last.pk)
     standing(job)  # one the rules do not read is left as it is
     kept.rewrite(job)
     return job

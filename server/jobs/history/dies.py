@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from lathework.bench.words import stood_words
+from lathework.bench.entry_words import stood_words
 from lathework.dies.memory import REMEMBERED, DieRecord, die_record
 from lathework.gauging.verdicts import MEANINGS, VERDICTS
 from lathework.job.model import Job as JobSpec

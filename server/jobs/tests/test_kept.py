@@ -10,7 +10,7 @@ from django.test.utils import CaptureQueriesContext
 
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, body, bore, document, section
 from lathework.tests.test_parts import other, together
-from server.jobs import kept, words
+from server.jobs import kept, search_index
 from server.jobs.actions.documents import start_job
 from server.jobs.models import CutRow, Entry, GaugingRow, Job, PieceRow, StandingRow, TrialRow
 from server.jobs.tests.case import ApiCase
@@ -94,7 +94,7 @@ class RowsOfAnyHistory(ApiCase):
         self.assertEqual(self.get(f"/api/jobs/{again}/bench") | own, self.get(self.url("/bench")) | own)
         # Words are compared for one job at a time.
         Job.objects.filter(pk=again).delete()
-        words.forget_entries(again)
+        search_index.forget_entries(again)
 
     def test_an_adjustable_tap_is_remembered_in_the_next_job(self) -> None:
         """A screw that binds opens the tap; the next job with it begins from there, and its page draws what it cuts."""

@@ -7,7 +7,7 @@ from lathework.cutting.dimension import Dimension
 from lathework.cutting.groove import groove_diameter
 from lathework.figures import GEOMETRY, PRACTICE, Figure, added
 from lathework.lathe.cut import Cut
-from lathework.lathe.taking import PartOff, Plunge
+from lathework.lathe.outside_cuts import PartOff, Plunge
 from lathework.lengths import Length
 from lathework.part.bore_sizes import largest_mm
 from lathework.planning.holdings.chucking import Chucking, Placed

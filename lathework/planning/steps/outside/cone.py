@@ -8,7 +8,7 @@ from lathework.cutting.cuts import deepest_cut
 from lathework.figures import GEOMETRY, PRACTICE, Figure, Given
 from lathework.fits.taper import Taper, set_over
 from lathework.lathe.cut import Cut
-from lathework.lathe.taking import Slope
+from lathework.lathe.outside_cuts import Slope
 from lathework.lengths import Length
 from lathework.planning.holdings.chucking import Chucking, Placed
 from lathework.planning.operation import Operation, keyed, makes

@@ -6,7 +6,7 @@ from lathework import cautions
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.lathe.acts import Knurl
 from lathework.lathe.cut import Cut
-from lathework.lathe.taking import Slope
+from lathework.lathe.outside_cuts import Slope
 from lathework.part.ends import far_end
 from lathework.planning.holdings.chucking import Chucking, Placed
 from lathework.planning.operation import Operation, keyed, makes

@@ -10,7 +10,7 @@ from lathework.cutting.dimension import Dimension
 from lathework.figures import Figure, added
 from lathework.lathe.acts import Act
 from lathework.lathe.cut import Cut
-from lathework.lathe.taking import Face
+from lathework.lathe.outside_cuts import Face
 from lathework.part.stock import FACING_MM
 from lathework.planning.holdings.chucking import BOLT_SHANK, Chucking
 from lathework.planning.holdings.order import CENTRE_RATIO, over

@@ -6,7 +6,7 @@ from lathework import cautions
 from lathework.cutting.knurl import blank_figure
 from lathework.figures import Figure
 from lathework.lathe.cut import Cut
-from lathework.lathe.taking import Plunge, Turn
+from lathework.lathe.outside_cuts import Plunge, Turn
 from lathework.lengths import Length
 from lathework.part.fitted import section_limits
 from lathework.planning.holdings.chucking import Chucking, Placed

@@ -8,7 +8,7 @@ from lathework.cutting.taper_blank import TaperBlank
 from lathework.figures import Figure
 from lathework.lathe.acts import Try
 from lathework.lathe.cut import Cut
-from lathework.lathe.taking import Slope
+from lathework.lathe.outside_cuts import Slope
 from lathework.planning.holdings.chucking import Chucking, Placed
 from lathework.planning.operation import Operation, keyed, makes
 from lathework.planning.positions import along, given, given_mm, place_words, tip_stop

@@ -12,7 +12,7 @@ from lathework.figures import GEOMETRY, PRACTICE, Figure, Given, added
 from lathework.fits.fit import Limits
 from lathework.fits.taper import gauge_size, large_end
 from lathework.lathe.cut import Cut
-from lathework.lathe.taking import Turn
+from lathework.lathe.outside_cuts import Turn
 from lathework.part.fitted import section_limits
 from lathework.part.model import MILLED
 from lathework.planning.holdings.chucking import Chucking, Placed

@@ -8,7 +8,7 @@ from typing import Literal
 
 from django.db import connection
 
-from lathework.bench.words import entry_words, stood_words
+from lathework.bench.entry_words import entry_words, stood_words
 from lathework.errors import InputError
 from lathework.threads.designation import read_called
 from server.jobs.models import Entry, Job, StandingRow

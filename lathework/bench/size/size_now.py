@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from lathework.bench.size.cuts import Cuts, known_cuts
-from lathework.bench.size.still import still_serves
+from lathework.bench.size.still_serves import still_serves
 from lathework.bench.tally import Reading, Tally, learned_by, read_of
 from lathework.cutting.dimension import Dimension
 from lathework.cutting.next_cut import NextCut, next_cut

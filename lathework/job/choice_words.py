@@ -9,8 +9,8 @@ from lathework.methods.die_holdings import DIE_HOLDINGS
 from lathework.methods.infeed import INFEED_WAYS
 from lathework.methods.tap import TAP_HOLDINGS
 from lathework.methods.tool_form import POINT_FORMS
+from lathework.shop.lathe_words import Words
 from lathework.shop.metals import materials
-from lathework.shop.words import Words
 
 SHAPES: Words = {
     "thread": ("thread", "cut outside"),
