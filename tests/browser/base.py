@@ -93,7 +93,8 @@ class BrowserCase(unittest.TestCase):
     def new_page(self, size: tuple[int, int] | None = None, **more: Any) -> Page:
         """A page in a context of its own, watched."""
         width, height = size or self.size
-        place = {"base_url": self.server.url} | more
+        # Nothing glides: what is tried is where things come to rest, and gliding takes half of the processor.
+        place = {"base_url": self.server.url, "reduced_motion": "reduce"} | more
         context = browser().new_context(viewport={"width": width, "height": height}, **place)
         self.addCleanup(context.close)
         context.set_default_timeout(ACTION_MS)

@@ -231,6 +231,7 @@ class PlanPage(BrowserCase):
         expect(over).to_have_value(before)
         page.keyboard.press("Z")
         expect(over).to_have_value("20 mm")
+        expect(page.get_by_role("status")).to_have_text("stored")
         # What is typed and not stored goes first: it is what was seen last.
         self.page.route(
             "**/api/jobs/*", lambda route: route.abort() if route.request.method == "PUT" else route.continue_()
