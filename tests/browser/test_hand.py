@@ -11,11 +11,12 @@ from typing import Any, ClassVar
 from playwright.sync_api import Locator, Page, expect
 
 from lathework.tests.samples import SCREW, body, bore, document
-from tests.browser.base import BrowserCase
+from tests.browser.base import BrowserCase, type_into
 from tests.long import draws
 
 SIZES = ((1280, 800), (820, 1180), (390, 844))
 CHANGE = re.compile("^Change ")
+PRESS_MS = 120
 DOUBLE_MS = (0, 120, 200, 350, 500)
 """How long after the first tap the second comes, in milliseconds."""
 #: Every answer of the server comes a moment late, as over a network.
@@ -263,3 +264,38 @@ class Drawing(BrowserCase):
         page.get_by_role("link", name="Jobs").first.focus()
         page.keyboard.press("u")
         expect(units.get_by_role("button", pressed=True)).not_to_have_text(re.compile("job"))
+
+
+class Presses(BrowserCase):
+    """A press takes a tenth of a second, and leaving a field may move the page in it."""
+
+    empty = True
+
+    def press(self, page: Page, place: tuple[float, float]) -> None:
+        """A finger, or the key of a mouse, that stays down a moment."""
+        if not page.evaluate("'ontouchstart' in window"):
+            page.mouse.move(*place)
+            page.mouse.down()
+            page.wait_for_timeout(PRESS_MS)
+            page.mouse.up()
+            return
+        hand = page.context.new_cdp_session(page)
+        point = {"x": place[0], "y": place[1]}
+        hand.send("Input.dispatchTouchEvent", {"type": "touchStart", "touchPoints": [point]})
+        page.wait_for_timeout(PRESS_MS)
+        hand.send("Input.dispatchTouchEvent", {"type": "touchEnd", "touchPoints": []})
+
+    def test_what_the_finger_came_down_on_is_pressed_though_it_moves_away(self) -> None:
+        """The field that is left shows its error above the button; the first press sends the form all the same."""
+        for size, touched in ((SIZES[0], False), (SIZES[1], True)):
+            with self.subTest(size=size):
+                page = self.new_page(size, has_touch=touched)
+                page.goto("/new?as=screw")
+                type_into(page.get_by_role("textbox", name="How many"), "six")
+                button = page.get_by_role("button", name="Show the plan")
+                button.scroll_into_view_if_needed()
+                before = button.bounding_box()
+                assert before is not None
+                self.press(page, (before["x"] + 20, before["y"] + 10))
+                expect(page.get_by_role("form", name="Start a job")).to_contain_text("Nothing is entered here.")
+                page.context.close()

@@ -11,6 +11,8 @@ import { createApp } from 'vue'
 import App from '@/App.vue'
 import { router } from '@/router'
 import { queries } from '@/shared/api/queries'
+import { steadyPresses } from '@/shared/state/steadyPresses'
 import { vuetify } from '@/shared/theme/vuetify'
 
 createApp(App).use(router).use(vuetify).use(VueQueryPlugin, queries).mount('#app')
+steadyPresses()
