@@ -301,8 +301,9 @@ def _lies(hole: dict[str, str], overall: float) -> tuple[float, float]:
     return (0.0, deep) if hole["end"] == "right" else (overall - deep, overall)
 
 
-LEAST_LEFT_MM, ROOT = 3.0, 0.8
-"""What another hole must leave of a thread to be worth its tap; and the core of a thread, of its size, as drilled."""
+LEAST_LEFT_MM, ROOT, DRAWN_AGAIN = 3.0, 0.8, 15 / 16
+"""What another hole must leave of a thread to be worth its tap, millimetres; the core of a thread, of its size, as
+drilled; how often what nobody wishes is drawn again."""
 
 
 def _left_mm(own: dict[str, str], wide: dict[str, str], overall: float) -> float:
@@ -325,10 +326,13 @@ def _swallowed(holes: list[dict[str, str]], overall: float) -> bool:
 
 
 def _bores(dice: random.Random, least: float, overall: float) -> list[dict[str, str]]:
-    """Up to two holes. A thread that the other one leaves nothing of is nobody's wish: one of eight such is kept, to
+    """Up to two holes. A thread that the other one leaves nothing of is nobody's wish: one of sixteen such is kept, to
     see that it is refused with its reason."""
     count = dice.choice((0, 0, 1, 1, 2))
-    while _swallowed(holes := [_bore(dice, least, overall) for _ in range(count)], overall) and dice.random() < 7 / 8:
+    while (
+        _swallowed(holes := [_bore(dice, least, overall) for _ in range(count)], overall)
+        and dice.random() < DRAWN_AGAIN
+    ):
         pass
     return holes
 
