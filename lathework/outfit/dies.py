@@ -107,8 +107,13 @@ def _holder(plan: Plan, section: Section, die: Die, way: DieHolding, shop: Shop)
     torque, slips = _torque_nm(plan, section), way.slips_nm < math.inf
     tried = holdings((die,), shop.things, section.length.mm, torque, slips=slips)
     fitting = [one for one in tried if one.fit.fits]
-    own = [one for one in fitting if isinstance(one.thing, wanted)]
-    what = f"holder for the {die.thread.designation} die"
+    own = [
+        one
+        for one in fitting
+        if isinstance(one.thing, wanted) and (not isinstance(one.thing, DieHolder) or way.serves(one.thing))
+    ]
+    taken = "holder" if way.taken == "stock" else way.taken
+    what = f"{taken} for the {die.thread.designation} die"
     if own:
         steps = steps_of(plan, ("thread", "finish"), section.id)
         yield Need(what, own[0].thing, own[0].fit.why, steps=steps)

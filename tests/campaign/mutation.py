@@ -18,6 +18,7 @@ from collections import Counter, defaultdict
 from collections.abc import Iterator, Sequence
 from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass
+from itertools import islice
 from pathlib import Path
 from queue import Queue
 
@@ -81,29 +82,38 @@ def _bare(source: str) -> str:
     return ast.dump(_Bare().visit(ast.parse(source)))
 
 
-def faults_of(root: Path, file: str) -> Iterator[Fault]:
-    """Every fault that can be put into a file, and means something."""
-    source = (root / file).read_text(encoding="utf-8")
-    lines, bare = source.splitlines(), _bare(source)
+@dataclass(frozen=True)
+class Place:
+    """Where a fault can be put: the which-th place of an operator in a file."""
+
+    file: str
+    operator: str
+    which: int
+    line: int
+
+
+def places_of(root: Path, file: str) -> Iterator[Place]:
+    """Every place of a file."""
+    nodes = list(ast_nodes(get_ast((root / file).read_text(encoding="utf-8"))))
     for name in operator_names():
-        if not name.partition("/")[2].startswith(OPERATORS):
-            continue
-        operator = get_operator(name)()
-        places = [at for node in ast_nodes(get_ast(source)) for at in operator.mutation_positions(node)]
-        for occurrence, (start, _) in enumerate(places):
-            changed = mutate_code(source, operator, occurrence)
-            if changed is None:
-                continue
-            try:
-                if _bare(changed) == bare:
-                    continue
-            except SyntaxError:
-                continue
-            number = next(
-                n for n, (one, other) in enumerate(zip(lines, changed.splitlines(), strict=False)) if one != other
-            )
-            was, now = lines[number].strip(), changed.splitlines()[number].strip()
-            yield Fault(file, start[0], name, changed, was, now)
+        if name.partition("/")[2].startswith(OPERATORS):
+            operator = get_operator(name)()
+            places = (at for node in nodes for at in operator.mutation_positions(node))
+            yield from (Place(file, name, which, start[0]) for which, (start, _) in enumerate(places))
+
+
+def fault_at(root: Path, place: Place) -> Fault | None:
+    """The fault of a place; None where it means nothing: an annotation, a decorator, no program any more."""
+    source = (root / place.file).read_text(encoding="utf-8")
+    changed = mutate_code(source, get_operator(place.operator)(), place.which)
+    try:
+        if changed is None or _bare(changed) == _bare(source):
+            return None
+    except SyntaxError:
+        return None
+    pairs = zip(source.splitlines(), changed.splitlines(), strict=False)
+    was, now = next((one.strip(), other.strip()) for one, other in pairs if one != other)
+    return Fault(place.file, place.line, place.operator, changed, was, now)
 
 
 def _environment(root: Path, data: Path) -> dict[str, str]:
@@ -176,20 +186,22 @@ def main() -> None:
         folder.mkdir()
     files = [str(file.relative_to(roots[0])) for room in ROOMS for file in sorted((roots[0] / room).rglob("*.py"))]
     files = [file for file in files if "/tests/" not in file]
-    every = [fault for file in files for fault in faults_of(roots[0], file)]
-    drawn = random.Random(options.seed).sample(every, min(options.count, len(every)))
-    print(f"{len(every)} faults can be put in; {len(drawn)} are", file=sys.stderr, flush=True)
+    places = [place for file in files for place in places_of(roots[0], file)]
+    random.Random(options.seed).shuffle(places)
+    faults = (fault for place in places if (fault := fault_at(roots[0], place)) is not None)
+    drawn = list(islice(faults, options.count))
+    print(f"{len(places)} places for a fault; {len(drawn)} are tried", file=sys.stderr, flush=True)
     by_line, weights = covered(roots[0], data[0])
-    places: Queue[int] = Queue()
+    clones: Queue[int] = Queue()
     for number in range(len(roots)):
-        places.put(number)
+        clones.put(number)
 
     def tried(fault: Fault) -> bool:
-        place, began = places.get(), time.monotonic()
+        clone, began = clones.get(), time.monotonic()
         try:
-            return noticed(roots[place], data[place], fault, _tests_of(fault, by_line, weights))
+            return noticed(roots[clone], data[clone], fault, _tests_of(fault, by_line, weights))
         finally:
-            places.put(place)
+            clones.put(clone)
             print(f"{time.monotonic() - began:5.1f} s  {fault}", file=sys.stderr, flush=True)
 
     with ThreadPoolExecutor(len(roots)) as pool:

@@ -5,7 +5,16 @@ from __future__ import annotations
 import math
 
 from lathework import cautions
-from lathework.methods.die_holdings.holding import ARM_RESTS, DRAWS_ON, GUIDED, LED, DieHolding, RunsOff, suits_any
+from lathework.methods.die_holdings.holding import (
+    ARM_RESTS,
+    DRAWS_ON,
+    GUIDED,
+    LED,
+    DieHolding,
+    RunsOff,
+    any_holder,
+    suits_any,
+)
 from lathework.threads.thread import Thread
 
 SMALL_MM = 12.0
@@ -42,6 +51,7 @@ IN_VISE = DieHolding(
     slips_nm=math.inf,
     slides=False,
     taken="stock",
+    serves=any_holder,
     set_up_min=1.0,
     spoils=0.06,
     runs_off=BY_EYE,
@@ -67,6 +77,7 @@ BY_TAILSTOCK = DieHolding(
     slips_nm=math.inf,
     slides=False,
     taken="stock",
+    serves=any_holder,
     set_up_min=2.0,
     spoils=0.02,
     runs_off=LED,
@@ -95,6 +106,7 @@ BY_JAWS = DieHolding(
     slips_nm=math.inf,
     slides=False,
     taken="stock",
+    serves=any_holder,
     set_up_min=3.0,
     spoils=0.02,
     runs_off=LED,
@@ -124,6 +136,7 @@ GUIDE_BUSH = DieHolding(
     slips_nm=math.inf,
     slides=False,
     taken="stock",
+    serves=any_holder,
     set_up_min=5.0,
     spoils=0.015,
     runs_off=GUIDED,

@@ -8,9 +8,10 @@ from dataclasses import dataclass
 from typing import Literal
 
 from lathework.cautions import Caution
+from lathework.shop.kinds.die_holders import DieHolder
 from lathework.threads.thread import Thread
 
-Taken = Literal["stock", "holder", "keyed holder", "nothing"]
+Taken = Literal["stock", "holder", "keyed holder", "releasing holder", "nothing"]
 """What of the shop takes the die."""
 DRAWS_ON = "Keep light pressure with the tailstock until it draws itself on."
 ARM_RESTS = "Rest the stock's arm on the top slide, with a slip of wood under it."
@@ -40,7 +41,8 @@ class DieHolding:
     `sentence` may name the figures turns, speed and stop, and by hand lacks its end, when to turn back. `power` says
     that the spindle drives, `off_lathe` that the work stands in the vise, `slides` that the holder follows the die on
     its bar. What is put in the holder goes `by_torque`, or it slips at `slips_nm` (N m). `taken` is what of the shop
-    takes the die; minutes to set up, share of pieces that it spoils; `straight` is what becomes of the axis, `runs_off`
+    takes the die, and `serves` which of its holders do; minutes to set up, share of pieces that it spoils; `straight`
+    is what becomes of the axis, `runs_off`
     how; `why_not` says why it does not suit a thread, against a shoulder or not, "" where it does.
     """
 
@@ -58,11 +60,17 @@ class DieHolding:
     slips_nm: float
     slides: bool
     taken: Taken
+    serves: Callable[[DieHolder], bool]
     set_up_min: float
     spoils: float
     runs_off: RunsOff
     straight: str
     why_not: Callable[[Thread, bool], str]
+
+
+def any_holder(holder: DieHolder) -> bool:
+    """Of a way that every tailstock holder serves, or that takes none."""
+    return True
 
 
 def suits_any(thread: Thread, shoulder: bool) -> str:

@@ -56,6 +56,7 @@ class DieHolder(Owned):
     round: Length | None
     screws: Screws
     keyed: Said
+    releases: Said
 
 
 @dataclass(frozen=True, slots=True)
@@ -73,7 +74,8 @@ def _check_pocket(reader: FieldReader, said: Mapping[str, Any]) -> None:
 
 
 def _holder_name(holder: DieHolder) -> str:
-    words = [holder.across.typed, spaced(holder.shank), "keyed" if holder.keyed == "yes" else ""]
+    keyed, releases = holder.keyed == "yes", holder.releases == "yes"
+    words = [holder.across.typed, spaced(holder.shank), "keyed" if keyed else "", "releasing" if releases else ""]
     return ", ".join(["tailstock die holder", *(word for word in words if word)])
 
 
@@ -120,6 +122,9 @@ HOLDER = ThingKind(
         ),
         "screws": KindField(Choice(SCREWS, "", "its screws about the die"), "Screws", SCREW_WORDS),
         "keyed": KindField(Choice(SAID, "", "whether a key holds it from turning"), "Keyed", SAID_WORDS),
+        "releases": KindField(
+            Choice(SAID, "", "whether its drive comes apart where its stop draws it off"), "Releasing", SAID_WORDS
+        ),
     },
     check=_check_pocket,
     name=_holder_name,
@@ -130,7 +135,8 @@ HOLDER = ThingKind(
     line=InLine(
         called=r"(?:sliding |floating )?(?:tailstock )?(?:die ?)?holders?",
         rank=3,
-        words=SHANKS_TYPED | {"keyed": ("keyed", "yes"), "sliding": ("shank", "on-a-guide")},
+        words=SHANKS_TYPED
+        | {"keyed": ("keyed", "yes"), "releasing": ("releases", "yes"), "sliding": ("shank", "on-a-guide")},
         reads=measured("across", "deep", size_of=die_size),
         alone=False,
         more=False,
