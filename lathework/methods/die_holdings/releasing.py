@@ -20,7 +20,7 @@ RELEASING = DieHolding(
     remark="holds any torque and lets go at its stop; its drive must come apart freely, and wears",
     tool="die in the releasing holder",
     sentence="Set the tailstock's stop so that the holder comes off its drive once {turns} are on. Run the die on at "
-    "{speed} or slower, marked side first. Switch off at turn {stop}, and sooner where it lets go sooner.",
+    "{speed} or slower, marked side first. Switch off at turn {stop}, or as soon as it lets go.",
     cautions=(
         Caution(
             "die-releases",
@@ -29,7 +29,11 @@ RELEASING = DieHolding(
             "A drive that does not come apart runs the die into the shoulder.",
         ),
     ),
-    notes=(DRAWS_ON, "Oil its drive. Burrs on the pins hold it together: stone them off."),
+    notes=(
+        DRAWS_ON,
+        "Oil its drive. Burrs on the pins hold it together: stone them off.",
+        "Slide the holder back onto its drive to back the die off.",
+    ),
     power=True,
     off_lathe=False,
     by_torque=False,
