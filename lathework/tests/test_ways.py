@@ -13,6 +13,7 @@ from hypothesis import strategies as st
 from lathework.errors import InvalidDocument
 from lathework.job.document import read_document
 from lathework.job.furnish import furnish
+from lathework.methods.chase import chasing_passes
 from lathework.methods.die_holdings import HOLDERS
 from lathework.methods.tap import TAPPINGS
 from lathework.methods.ways.choose import (
@@ -341,3 +342,27 @@ class Head(unittest.TestCase):
         """The same way weighed twice says the same: nothing is kept between."""
         way = next(one for one in OUTSIDE if one.code == "die-head")
         self.assertEqual(weigh(way, stud()), weigh(way, stud()))
+
+
+class WhatSurvived(unittest.TestCase):
+    """Faults that no other test noticed."""
+
+    def test_only_a_holder_that_releases_serves_as_one(self) -> None:
+        holder = {"id": "h2", "across": "1 in", "deep": "3/8 in", "shank": "2MT", "keyed": "yes"}
+        for releases, lacks in (("", True), ("no", True), ("yes", False)):
+            with self.subTest(releases):
+                found = by_code(replace(stud(), things=shop(DIE, ("holder", holder | {"releases": releases}))))
+                self.assertEqual(bool(found["releasing-power"].lacking), lacks)
+                self.assertFalse(found["keyed-power"].lacking)
+
+    def test_a_blind_hole_is_gone_through_with_three_taps(self) -> None:
+        """Taper, second and bottoming by hand: three times the turns, and so three times the minutes of turning."""
+        told = {
+            blind: by_code(replace(stud(), inside=True, blind=blind))["by-centre"].cycle.value
+            for blind in (False, True)
+        }
+        self.assertAlmostEqual(told[True] / told[False], 3, delta=0.8)
+
+    def test_passes_are_counted_from_one(self) -> None:
+        passes = chasing_passes(read_designation("M20x1.5"), 18.4, "mm")
+        self.assertEqual([one.name for one in passes[:-1]], [f"pass {n} to" for n in range(1, len(passes))])

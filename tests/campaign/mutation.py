@@ -32,7 +32,13 @@ ROOMS = (
     "server/jobs/actions",
 )
 """Where faults are put."""
-LABELS = ("lathework", "server.jobs.tests.test_acts", "server.jobs.tests.test_bench", "server.jobs.tests.test_jobs")
+LABELS = (
+    "lathework",
+    "tests.validation",
+    "server.jobs.tests.test_acts",
+    "server.jobs.tests.test_bench",
+    "server.jobs.tests.test_jobs",
+)
 OPERATORS = (
     *("ReplaceComparisonOperator", "ReplaceBinaryOperator", "ReplaceUnaryOperator", "NumberReplacer"),
     *("ReplaceTrueWithFalse", "ReplaceFalseWithTrue", "ReplaceAndWithOr", "ReplaceOrWithAnd", "AddNot"),
@@ -160,7 +166,7 @@ def noticed(root: Path, data: Path, fault: Fault, tests: Sequence[str]) -> bool:
     file = root / fault.file
     before = file.read_text(encoding="utf-8")
     file.write_text(fault.source, encoding="utf-8")
-    own = all(test.startswith("lathework.") for test in tests)
+    own = all(test.startswith(("lathework.", "tests.validation.")) for test in tests)
     command = [sys.executable, *(["-m", "unittest", "-f", *tests] if own else _tests(tests))]
     try:
         done = subprocess.run(
