@@ -101,7 +101,7 @@ def _torque_nm(plan: Plan, section: Section) -> float:
 
 
 def _holder(plan: Plan, section: Section, die: Die, way: DieHolding, shop: Shop) -> Iterator[Need]:
-    if die.across is None or not shop.keeps(DieHolder, DieStock):
+    if die.across is None or way.taken == "nothing" or not shop.keeps(DieHolder, DieStock):
         return
     wanted = DieStock if way.taken == "stock" else DieHolder
     torque, slips = _torque_nm(plan, section), way.slips_nm < math.inf
@@ -110,7 +110,7 @@ def _holder(plan: Plan, section: Section, die: Die, way: DieHolding, shop: Shop)
     own = [
         one
         for one in fitting
-        if isinstance(one.thing, wanted) and (not isinstance(one.thing, DieHolder) or way.serves(one.thing))
+        if isinstance(one.thing, wanted) and (not isinstance(one.thing, DieHolder) or way.served_by(one.thing))
     ]
     taken = "holder" if way.taken == "stock" else way.taken
     what = f"{taken} for the {die.thread.designation} die"
@@ -119,10 +119,13 @@ def _holder(plan: Plan, section: Section, die: Die, way: DieHolding, shop: Shop)
         yield Need(what, own[0].thing, own[0].fit.why, steps=steps)
         return
     nearest = min((one for one in tried if isinstance(one.thing, wanted)), key=lambda one: _off(one, die), default=None)
-    why = f"{name_of(nearest.thing)}: {nearest.fit.why}" if nearest else ""
+    why = ""
+    if nearest is not None:
+        # One that fits and was not taken lacks what this way asks of it.
+        why = f"{name_of(nearest.thing)}: {f'it is no {taken}' if nearest.fit.fits else nearest.fit.why}"
     instead = SLIDING_BY_HAND if wanted is DieStock else BY_TAILSTOCK
     others = [one.thing for one in fitting if isinstance(one.thing, DieHolder if wanted is DieStock else DieStock)]
     found = tuple(StandIn(f"{name_of(other)}: {instead.name}", "method.holder", instead.code) for other in others[:1])
     kind = "die-stock" if wanted is DieStock else "holder"
-    owns = (("kind", kind), ("across", typed_of(die.across)))
+    owns = (("kind", kind), ("across", typed_of(die.across)), *way.asks)
     yield Need(what, None, why, found, owns=owns)

@@ -366,3 +366,14 @@ class WhatSurvived(unittest.TestCase):
     def test_passes_are_counted_from_one(self) -> None:
         passes = chasing_passes(read_designation("M20x1.5"), 18.4, "mm")
         self.assertEqual([one.name for one in passes[:-1]], [f"pass {n} to" for n in range(1, len(passes))])
+
+    def test_a_holder_that_is_not_keyed_is_named_and_why_it_will_not_do(self) -> None:
+        """The plan asks for one that is, and what would be put in the shop says so; chuck jaws take none at all."""
+        holder = ("holder", {"id": "h2", "across": "1 in", "deep": "3/8 in", "shank": "2MT"})
+        things = shop(DIE, holder)
+        [need] = [one for one in needs(plan({**SCREW, "method.holder": "keyed-power"}), things) if "holder" in one.what]
+        self.assertEqual((need.what, need.thing), ("keyed holder for the 3/8-16 UNC die", None))
+        self.assertIn("it is no keyed holder", need.note)
+        self.assertIn(("keyed", "yes"), need.owns)
+        jaws = needs(plan({**SCREW, "method.holder": "chuck-jaws"}), things)
+        self.assertFalse([one.what for one in jaws if "holder" in one.what or "nothing" in one.what])

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 
 from lathework import cautions
-from lathework.methods.die_holdings.holding import DRAWS_ON, LED, DieHolding, any_holder, suits_any
+from lathework.methods.die_holdings.holding import DRAWS_ON, LED, DieHolding, suits_any
 
 SLIDING_BY_HAND = DieHolding(
     code="sliding-by-hand",
@@ -22,7 +22,7 @@ SLIDING_BY_HAND = DieHolding(
     slips_nm=math.inf,
     slides=True,
     taken="holder",
-    serves=any_holder,
+    asks=(),
     set_up_min=5.0,
     spoils=0.01,
     runs_off=LED,
@@ -50,7 +50,7 @@ FOLLOWED_QUILL = DieHolding(
     slips_nm=math.inf,
     slides=False,
     taken="holder",
-    serves=any_holder,
+    asks=(),
     set_up_min=4.0,
     spoils=0.03,
     runs_off=LED,

@@ -41,9 +41,9 @@ class DieHolding:
     `sentence` may name the figures turns, speed and stop, and by hand lacks its end, when to turn back. `power` says
     that the spindle drives, `off_lathe` that the work stands in the vise, `slides` that the holder follows the die on
     its bar. What is put in the holder goes `by_torque`, or it slips at `slips_nm` (N m). `taken` is what of the shop
-    takes the die, and `serves` which of its holders do; minutes to set up, share of pieces that it spoils; `straight`
-    is what becomes of the axis, `runs_off`
-    how; `why_not` says why it does not suit a thread, against a shoulder or not, "" where it does.
+    takes the die, and `asks` what must be said of that holder, field by field; minutes to set up, share of pieces that
+    it spoils; `straight` is what becomes of the axis, `runs_off` how; `why_not` says why it does not suit a thread,
+    against a shoulder or not, "" where it does.
     """
 
     code: str
@@ -60,17 +60,16 @@ class DieHolding:
     slips_nm: float
     slides: bool
     taken: Taken
-    serves: Callable[[DieHolder], bool]
+    asks: tuple[tuple[str, str], ...]
     set_up_min: float
     spoils: float
     runs_off: RunsOff
     straight: str
     why_not: Callable[[Thread, bool], str]
 
-
-def any_holder(holder: DieHolder) -> bool:
-    """Of a way that every tailstock holder serves, or that takes none."""
-    return True
+    def served_by(self, holder: DieHolder) -> bool:
+        """Whether all that is asked of its holder is said of this one."""
+        return all(getattr(holder, field) == said for field, said in self.asks)
 
 
 def suits_any(thread: Thread, shoulder: bool) -> str:

@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 
 from lathework import cautions
-from lathework.methods.die_holdings.holding import LED, DieHolding, any_holder
+from lathework.methods.die_holdings.holding import LED, DieHolding
 from lathework.threads.thread import Thread
 
 
@@ -34,7 +34,7 @@ CHUCK_JAWS = DieHolding(
     slips_nm=math.inf,
     slides=False,
     taken="nothing",
-    serves=any_holder,
+    asks=(),
     set_up_min=3.0,
     spoils=0.4,
     runs_off=LED,

@@ -6,13 +6,7 @@ import math
 
 from lathework import cautions
 from lathework.cutting.torque import SLIPS_IN_HAND, SLIPS_IN_HOLDER
-from lathework.methods.die_holdings.holding import DRAWS_ON, LED, DieHolding, any_holder, suits_any
-from lathework.shop.kinds.die_holders import DieHolder
-
-
-def _keyed(holder: DieHolder) -> bool:
-    return holder.keyed == "yes"
-
+from lathework.methods.die_holdings.holding import DRAWS_ON, LED, DieHolding, suits_any
 
 SLIPPING_HAND = DieHolding(
     code="slipping-hand",
@@ -32,7 +26,7 @@ SLIPPING_HAND = DieHolding(
     slips_nm=SLIPS_IN_HAND,
     slides=False,
     taken="holder",
-    serves=any_holder,
+    asks=(),
     set_up_min=6.0,
     spoils=0.03,
     runs_off=LED,
@@ -57,7 +51,7 @@ FLOATING_POWER = DieHolding(
     slips_nm=SLIPS_IN_HOLDER,
     slides=False,
     taken="holder",
-    serves=any_holder,
+    asks=(),
     set_up_min=8.0,
     spoils=0.03,
     runs_off=LED,
@@ -85,7 +79,7 @@ KEYED_POWER = DieHolding(
     slips_nm=math.inf,
     slides=False,
     taken="keyed holder",
-    serves=_keyed,
+    asks=(("keyed", "yes"),),
     set_up_min=10.0,
     spoils=0.04,
     runs_off=LED,

@@ -6,12 +6,6 @@ import math
 
 from lathework.cautions import Caution
 from lathework.methods.die_holdings.holding import DRAWS_ON, LED, DieHolding, suits_any
-from lathework.shop.kinds.die_holders import DieHolder
-
-
-def _releases(holder: DieHolder) -> bool:
-    return holder.releases == "yes"
-
 
 RELEASING = DieHolding(
     code="releasing-power",
@@ -40,7 +34,7 @@ RELEASING = DieHolding(
     slips_nm=math.inf,
     slides=True,
     taken="releasing holder",
-    serves=_releases,
+    asks=(("releases", "yes"),),
     set_up_min=9.0,
     spoils=0.025,
     runs_off=LED,

@@ -77,7 +77,7 @@ class DieWay(Way):
         kind = DieStock if taken == "stock" else DieHolder
         tried = holdings(dies, wanted.things, wanted.length_mm, wanted.torque().value)
         own = [one for one in tried if isinstance(one.thing, kind)]
-        own = [one for one in own if not isinstance(one.thing, DieHolder) or self.holding.serves(one.thing)]
+        own = [one for one in own if not isinstance(one.thing, DieHolder) or self.holding.served_by(one.thing)]
         if dies and not any(one.fit.fits for one in own):
             what = "a die stock for it" if kind is DieStock else f"a {taken} for it"
             near = next((one for one in own), None)
