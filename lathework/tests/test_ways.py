@@ -375,5 +375,5 @@ class WhatSurvived(unittest.TestCase):
         self.assertEqual((need.what, need.thing), ("keyed holder for the 3/8-16 UNC die", None))
         self.assertIn("it is no keyed holder", need.note)
         self.assertIn(("keyed", "yes"), need.owns)
-        jaws = needs(plan({**SCREW, "method.holder": "chuck-jaws"}), things)
+        jaws = needs(plan({**SCREW, "method.holder": "chuck-jaws", "method.because": "no holder"}), things)
         self.assertFalse([one.what for one in jaws if "holder" in one.what or "nothing" in one.what])
