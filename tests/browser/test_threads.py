@@ -114,9 +114,10 @@ class ThreadsPage(BrowserCase):
         expect(hole.locator(".pick strong")).to_have_text("8 mm")
         type_into(hole.get_by_label("Depth of full thread"), "3/4")
         expect(hole.get_by_text("drill deep for a bottoming tap")).to_be_visible()
-        type_into(hole.get_by_label("Drills you own"), "5/16, 8 mm, 11/32, blunt")
+        type_into(hole.get_by_label("Drills you own"), "5/16, 8 mm, 11/32, !blunt")
         expect(hole.get_by_role("alert")).to_contain_text("is not a length")
-        # What was refused is no rack: what was understood of it last goes along, and answers for the next thread.
+        # What was refused is no rack: what was understood of it last goes along, and answers for the next thread. (A letter
+        # by itself would be a drill.)
         page.goto("/threads?q=M10")
         expect(page.get_by_label("Drills you own")).to_have_value(re.compile("^5/16, 8 mm, 11/32,?$"))
         expect(hole.locator(".pick strong")).to_be_visible()
