@@ -116,8 +116,8 @@ class ThreadsPage(BrowserCase):
         expect(hole.get_by_text("drill deep for a bottoming tap")).to_be_visible()
         type_into(hole.get_by_label("Drills you own"), "5/16, 8 mm, 11/32, !blunt")
         expect(hole.get_by_role("alert")).to_contain_text("is not a length")
-        # What was refused is no rack: what was understood of it last goes along, and answers for the next thread. (A letter
-        # by itself would be a drill.)
+        # What was refused is no rack: what was understood of it last goes along, and answers for the next thread. A
+        # letter by itself would be a drill.
         page.goto("/threads?q=M10")
         expect(page.get_by_label("Drills you own")).to_have_value(re.compile("^5/16, 8 mm, 11/32,?$"))
         expect(hole.locator(".pick strong")).to_be_visible()
