@@ -8,6 +8,8 @@ from decimal import ROUND_HALF_EVEN, ROUND_HALF_UP, Decimal
 from typing import Literal
 
 LengthUnit = Literal["in", "mm"]
+Millimetres = float
+"""A length in millimetres, where no name beside it says so."""
 Counted = Literal["turn", "stroke", "eighth of a turn", "graduation", "cut", "piece", "flat", "bolt", "hole"]
 Area = Literal["in²", "mm²", "in²/in", "mm²/mm"]
 Force = Literal["N", "kN", "N m", "N/mm²"]

@@ -29,14 +29,14 @@ class Holding:
 def bears(holder: DieHolder | DieStock | DieHead, torque_nm: float, *, slips: bool = False) -> Fit:
     """Whether a holder bears a die that takes `torque_nm` (unit N m), 0 where nobody knows; one that `slips` under
     power is never held back by a bar. Source: practice."""
-    keyed = isinstance(holder, DieHolder) and holder.keyed == "yes"
-    if torque_nm <= SLIPS_IN_HAND or (keyed and torque_nm <= LONG_BAR_NM):
+    driven = isinstance(holder, DieHolder) and holder.driven
+    if torque_nm <= SLIPS_IN_HAND or (driven and torque_nm <= LONG_BAR_NM):
         return FITS
     if slips and torque_nm <= SLIPS_IN_HOLDER:
         return FITS
     takes = f"the die takes some {torque_nm:.0f} N m"
     if torque_nm > LONG_BAR_NM:
-        return Fit(keyed, f"{takes}: rough the thread out first")
+        return Fit(driven, f"{takes}: rough the thread out first")
     if isinstance(holder, DieStock):
         return FITS if torque_nm <= SLIPS_IN_HOLDER else Fit(True, f"{takes}: long arms")
     if holder.shank == "straight" and torque_nm > SLIPS_IN_HOLDER:

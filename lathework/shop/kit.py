@@ -25,10 +25,9 @@ def read_thing(code: str, document: Mapping[str, Any]) -> Owned:
     if kind is None:
         reader.fail("unknown-choice", "kind", f"Choose one of {', '.join(CODES)}.", CODES)
         raise reader.invalid()
-    reader.section("", (*kind.group.keys, "unit"))
-    said = {
-        name: reader.declared(name, field) for name, field in kind.group.fields.items() if not isinstance(field, Group)
-    }
+    group = kind.group
+    reader.section("", (*group.keys, "unit"))
+    said = {name: reader.declared(name, field) for name, field in group.fields.items() if not isinstance(field, Group)}
     kind.check(reader, said)
     if reader.errors:
         raise reader.invalid()

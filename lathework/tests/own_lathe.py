@@ -329,11 +329,9 @@ def _bores(dice: random.Random, least: float, overall: float) -> list[dict[str, 
     """Up to two holes. A thread that the other one leaves nothing of is nobody's wish: one of sixteen such is kept, to
     see that it is refused with its reason."""
     count = dice.choice((0, 0, 1, 1, 2))
-    while (
-        _swallowed(holes := [_bore(dice, least, overall) for _ in range(count)], overall)
-        and dice.random() < DRAWN_AGAIN
-    ):
-        pass
+    holes = [_bore(dice, least, overall) for _ in range(count)]
+    while _swallowed(holes, overall) and dice.random() < DRAWN_AGAIN:
+        holes = [_bore(dice, least, overall) for _ in range(count)]
     return holes
 
 

@@ -355,6 +355,16 @@ class WhatSurvived(unittest.TestCase):
                 self.assertEqual(bool(found["releasing-power"].lacking), lacks)
                 self.assertFalse(found["keyed-power"].lacking)
 
+    def test_no_bar_is_put_in_a_holder_that_releases(self) -> None:
+        """Its drive holds it: one that turns freely has a bar put in it for 6 N m, and under power that takes an arm."""
+        for releases, noted in (("yes", ""), ("", "put a bar in it")):
+            said = {"id": "h2", "across": "1 in", "deep": "3/8 in", "shank": "2MT", "releases": releases}
+            holder = "releasing-power" if releases else "sliding-by-hand"
+            told = needs(plan({**SCREW, "method.holder": holder}), shop(DIE, ("holder", said)))
+            [need] = [one for one in told if one.what.partition(" for ")[0].endswith("holder")]
+            with self.subTest(holder):
+                self.assertTrue(noted in need.note if noted else not need.note, need.note)
+
     def test_a_blind_hole_is_gone_through_with_three_taps(self) -> None:
         """Taper, second and bottoming by hand: three times the turns, and so three times the minutes of turning."""
         told = {

@@ -35,8 +35,8 @@ class ActIn(SawIn):
 
 
 def _bounded(name: str, hint: Any) -> Any:
-    """The type of a field: a length, a count, or a text of so many characters."""
-    if hint is int or name == "reason":
+    """The type of a field: as it is declared, a text of so many characters."""
+    if hint is not str or name == "reason":
         return hint
     return Annotated[str, Field(max_length=LONGEST.get(name, LONGEST_CODE))]
 
@@ -46,8 +46,6 @@ def _model(act: type[Act]) -> type[ActIn]:
     said: dict[str, Any] = {
         field.name: (_bounded(field.name, hints[field.name]), field.default) for field in fields(act)
     }
-    if "unit" in said:
-        said["unit"] = (Literal["in", "mm", ""], "")
     said["kind"] = (Literal[act.kind], ...)
     return create_model(f"{act.__name__}In", __base__=ActIn, __doc__=act.__doc__, **said)
 

@@ -159,64 +159,78 @@ def _tests_of(fault: Fault, by_line: dict[tuple[str, int], set[str]], weights: C
     return sorted(known, key=lambda test: (weights[test], test))[:MOST_TESTS]
 
 
+def fails(root: Path, data: Path, tests: Sequence[str]) -> bool:
+    """Whether some of the tests fails on a clone as it is. Raises TimeoutExpired."""
+    own = all(test.startswith(("lathework.", "tests.validation.")) for test in tests)
+    command = [sys.executable, *(["-m", "unittest", "-f", *tests] if own else _tests(tests))]
+    done = subprocess.run(
+        command, cwd=root, env=_environment(root, data), capture_output=True, timeout=LONGEST_S, check=False
+    )
+    return done.returncode != 0
+
+
 def noticed(root: Path, data: Path, fault: Fault, tests: Sequence[str]) -> bool:
-    """Whether some test fails, or hangs, with the fault."""
+    """Whether some test fails with the fault that did not without it; what outlasts LONGEST_S was not noticed."""
     if not tests:
         return False
+    if fails(root, data, tests):
+        raise RuntimeError(f"they fail without a fault too: {' '.join(tests)}")
     file = root / fault.file
     before = file.read_text(encoding="utf-8")
     file.write_text(fault.source, encoding="utf-8")
-    own = all(test.startswith(("lathework.", "tests.validation.")) for test in tests)
-    command = [sys.executable, *(["-m", "unittest", "-f", *tests] if own else _tests(tests))]
     try:
-        done = subprocess.run(
-            command, cwd=root, env=_environment(root, data), capture_output=True, timeout=LONGEST_S, check=False
-        )
+        return fails(root, data, tests)
     except subprocess.TimeoutExpired:
         return False
     finally:
         file.write_text(before, encoding="utf-8")
-    return done.returncode != 0
+
+
+def drawn_faults(root: Path, count: int, seed: int) -> list[Fault]:
+    """So many faults, drawn over all the places of the rooms."""
+    files = [str(file.relative_to(root)) for room in ROOMS for file in sorted((root / room).rglob("*.py"))]
+    places = [place for file in files if "/tests/" not in file for place in places_of(root, file)]
+    random.Random(seed).shuffle(places)
+    faults = (fault for place in places if (fault := fault_at(root, place)) is not None)
+    return list(islice(faults, count))
+
+
+def tried(clones: Sequence[Path], faults: Sequence[Fault]) -> list[bool]:
+    """Whether each fault is noticed, as many at a time as there are clones."""
+    data = {clone: clone.parent / f"{clone.name}-data" for clone in clones}
+    for folder in data.values():
+        folder.mkdir()
+    by_line, weights = covered(clones[0], data[clones[0]])
+    free: Queue[Path] = Queue()
+    for clone in clones:
+        free.put(clone)
+
+    def one(fault: Fault) -> bool:
+        clone, began = free.get(), time.monotonic()
+        try:
+            return noticed(clone, data[clone], fault, _tests_of(fault, by_line, weights))
+        finally:
+            free.put(clone)
+            print(f"{time.monotonic() - began:5.1f} s  {fault}", file=sys.stderr, flush=True)
+
+    with ThreadPoolExecutor(len(clones)) as pool:
+        return list(pool.map(one, faults))
 
 
 def main() -> None:
     """Draw faults, try each, print those that nobody noticed, and how many of each room were."""
     parser = argparse.ArgumentParser()
-    parser.add_argument("roots", type=Path, nargs="+", help="clones of the program to put faults into")
+    parser.add_argument("clones", type=Path, nargs="+", help="clones of the program to put faults into")
     parser.add_argument("--count", type=int, required=True)
     parser.add_argument("--seed", type=int, required=True)
     options = parser.parse_args()
-    roots: list[Path] = options.roots
-    data = [root.parent / f"{root.name}-data" for root in roots]
-    for folder in data:
-        folder.mkdir()
-    files = [str(file.relative_to(roots[0])) for room in ROOMS for file in sorted((roots[0] / room).rglob("*.py"))]
-    files = [file for file in files if "/tests/" not in file]
-    places = [place for file in files for place in places_of(roots[0], file)]
-    random.Random(options.seed).shuffle(places)
-    faults = (fault for place in places if (fault := fault_at(roots[0], place)) is not None)
-    drawn = list(islice(faults, options.count))
-    print(f"{len(places)} places for a fault; {len(drawn)} are tried", file=sys.stderr, flush=True)
-    by_line, weights = covered(roots[0], data[0])
-    clones: Queue[int] = Queue()
-    for number in range(len(roots)):
-        clones.put(number)
-
-    def tried(fault: Fault) -> bool:
-        clone, began = clones.get(), time.monotonic()
-        try:
-            return noticed(roots[clone], data[clone], fault, _tests_of(fault, by_line, weights))
-        finally:
-            clones.put(clone)
-            print(f"{time.monotonic() - began:5.1f} s  {fault}", file=sys.stderr, flush=True)
-
-    with ThreadPoolExecutor(len(roots)) as pool:
-        caught = list(pool.map(tried, drawn))
+    faults = drawn_faults(options.clones[0], options.count, options.seed)
+    found = list(zip(faults, tried(options.clones, faults), strict=True))
     for room in ROOMS:
-        own = [found for fault, found in zip(drawn, caught, strict=True) if fault.file.startswith(f"{room}/")]
+        own = [caught for fault, caught in found if fault.file.startswith(f"{room}/")]
         print(f"room {room} {sum(own)} {len(own)}")
-    for fault, found in zip(drawn, caught, strict=True):
-        if not found:
+    for fault, caught in found:
+        if not caught:
             print(f"lives {fault}")
 
 

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 
 import { describe, expect, it } from 'vitest'
 
-import { type BenchNow, projected } from '@/features/bench/projected'
+import { type BenchNow, BY_ITSELF, projected } from '@/features/bench/projected'
 import type { Bench, Plan } from '@/shared/api/client'
 import type { Waiting } from '@/shared/jobs/outbox'
 
@@ -14,7 +14,10 @@ interface Told {
 }
 
 /** What the server answered to random acts, one file a run (`server/jobs/tests/test_projected.py`). */
-const histories = JSON.parse(readFileSync(process.env.CONCH_HISTORIES ?? '', 'utf8')) as Told[]
+const { labels, histories } = JSON.parse(readFileSync(process.env.CONCH_HISTORIES ?? '', 'utf8')) as {
+  labels: unknown
+  histories: Told[]
+}
 const passing = ['snug', 'wrings']
 
 /** What only the server can say of the next act: whether a reading is on size, what a nut binds for, when it is due. */
@@ -33,6 +36,7 @@ const seen = (bench: Pick<Bench, 'piece' | 'good' | 'scrapped' | 'zero' | 'unrea
 })
 
 describe('what the page goes on by itself, without its server', () => {
+  it('calls each act as the core does', () => expect(BY_ITSELF).toEqual(labels))
   it.each(histories.map((one, n) => [n, one.said.kind, one] as const))(
     'act %i, %s: as the server then answers',
     (_, __, { before, plan, said, after }) => {

@@ -5,7 +5,7 @@ from __future__ import annotations
 from abc import ABC, abstractmethod
 from collections.abc import Callable
 from dataclasses import dataclass, replace
-from typing import ClassVar
+from typing import ClassVar, Literal
 
 from lathework.bench.bench import Bench
 from lathework.bench.entry import Entry, Kind
@@ -14,9 +14,10 @@ from lathework.errors import InputError
 from lathework.job.declaration import LONGEST_NOTE
 from lathework.lengths import Length, read_length
 from lathework.reader import UNSTORABLE, storable
-from lathework.units import LengthUnit
+from lathework.units import LengthUnit, Millimetres
 
-Millimetres = float
+UnitSaid = Literal["in", "mm", ""]
+"""The unit of a bare number, "" for the job's own."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -33,11 +34,11 @@ class At:
         """The part in hand."""
         return self.progress.bench
 
-    def length(self, text: str, unit: LengthUnit | str, field: str) -> Length:
+    def length(self, text: str, unit: UnitSaid, field: str) -> Length:
         """A length as typed, a bare number in `unit`, or in the job's own where that is empty. Raises InputError."""
         if not storable(text):
             raise InputError("unreadable", field, UNSTORABLE)
-        return read_length(text, "mm" if unit == "mm" else "in" if unit == "in" else self.unit, field)
+        return read_length(text, unit or self.unit, field)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -57,7 +58,7 @@ class Measured(Act):
     instrument that sent it."""
 
     reading: str = ""
-    unit: LengthUnit | str = ""
+    unit: UnitSaid = ""
     by: str = ""
 
     def sent(self, entry: Entry) -> Entry:

@@ -13,8 +13,9 @@ RELEASING = DieHolding(
     name="releasing holder, slow power",
     remark="holds any torque and lets go at its stop; its drive must come apart freely, and wears",
     tool="die in the releasing holder",
-    sentence="Set the tailstock's stop so that the holder comes off its drive once {turns} are on. Run the die on at "
-    "{speed} or slower, marked side first. Switch off at turn {stop}, or as soon as it lets go.",
+    sentence="Set the tailstock's stop so that the holder comes off its drive at the end of the thread, "
+    "{turns} on. Run the die on at {speed} or slower, marked side first. Switch off at turn {stop}, or as soon as it "
+    "lets go.",
     cautions=(
         Caution(
             "die-releases",

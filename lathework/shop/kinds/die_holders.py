@@ -58,6 +58,11 @@ class DieHolder(Owned):
     keyed: Said
     releases: Said
 
+    @property
+    def driven(self) -> bool:
+        """Whether it is held from turning by itself: by a key, or by a drive that comes apart at its stop."""
+        return "yes" in (self.keyed, self.releases)
+
 
 @dataclass(frozen=True, slots=True)
 class Bush(Owned):

@@ -13,6 +13,7 @@ from lathework.shop.kit_choices import STATES, State
 from lathework.shop.lathe_words import Words
 from lathework.shop.typing.line_words import Told
 from lathework.shop.typing.reads import Reads
+from lathework.units import Millimetres
 
 LONGEST_NOTE = 500
 AT_HAND: tuple[State, ...] = ("ready", "worn")
@@ -25,7 +26,6 @@ COMMON: Mapping[str, Field] = {
     "notes": Text("what one should know of it", LONGEST_NOTE),
 }
 """What is told of every thing."""
-Millimetres = float
 ROUND, ROD = "round", "rod"
 """How what has one size is drawn, to scale: from its end, or from its side."""
 

@@ -7,11 +7,13 @@ import os
 import random
 import subprocess
 import tempfile
+from dataclasses import asdict
 from pathlib import Path
 from typing import Any
 
 from django.conf import settings
 
+from lathework.bench.next_act import OIL, READ, WHY, ZERO
 from lathework.tests.samples import SCREW, TIE_ROD, body, bore, document
 from lathework.tests.test_parts import other, together
 from server.jobs.actions.documents import start_job
@@ -76,7 +78,8 @@ class WithoutItsServer(ApiCase):
     def run_page(self, histories: list[dict[str, Any]]) -> None:
         with tempfile.TemporaryDirectory(prefix="conch-histories-") as folder:
             file = Path(folder) / "histories.json"
-            file.write_text(json.dumps(histories), encoding="utf-8")
+            labels = {act.does: asdict(act) for act in (WHY, OIL, ZERO, READ)}
+            file.write_text(json.dumps({"labels": labels, "histories": histories}), encoding="utf-8")
             ended = subprocess.run(
                 ["npx", "--no-install", "vitest", "run", "tests/projected.test.ts"],
                 cwd=WEB,
@@ -88,4 +91,4 @@ class WithoutItsServer(ApiCase):
             )
         self.assertEqual(ended.returncode, 0, ended.stdout[-6000:] + ended.stderr[-3000:])
         # Each was looked at: a run that finds no tests ends well too.
-        self.assertRegex(ended.stdout, rf"Tests\s+{len(histories)} passed")
+        self.assertRegex(ended.stdout, rf"Tests\s+{len(histories) + 1} passed")

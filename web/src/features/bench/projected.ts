@@ -28,7 +28,13 @@ function asTyped(typed: string, unit: string): Reading {
 }
 
 type Standing = BenchNow['steps'][number]
-const WHY: NextAct = { does: 'why', label: 'Say why, or scrap it' }
+/** What the large button is for where no server says so; a test holds them against the core's. */
+export const BY_ITSELF = {
+  why: { does: 'why', label: 'Say why, or scrap it' },
+  oil: { does: 'oil', label: 'Oil is on' },
+  zero: { does: 'zero', label: 'Touched off' },
+  read: { does: 'read', label: 'Record' },
+} satisfies Partial<Record<NextAct['does'], NextAct>>
 
 const unread = (operation: Operation, { first, done }: Standing): SizeNow[] =>
   operation.dimensions.map(({ measured }, n) => ({
@@ -41,8 +47,6 @@ const unread = (operation: Operation, { first, done }: Standing): SizeNow[] =>
 /** What comes next once the zero is found: the sizes of the step say so, where it has some. */
 const afterZero = (step: Operation | null, standing: Standing | undefined): NextAct | null =>
   step?.dimensions.length ? null : (standing?.first ?? null)
-const OIL: NextAct = { does: 'oil', label: 'Oil is on' }
-const TOUCHED: NextAct = { does: 'zero', label: 'Touched off' }
 const here = (now: BenchNow) => now.steps.find((one) => one.key === now.step?.key)
 
 /** Nothing of what the server said of the step before speaks of this one. */
@@ -62,7 +66,7 @@ const UNSAID = {
 function at(now: BenchNow, key: string | undefined, plan: Plan | null): BenchNow {
   const step = plan?.operations.find((one) => one.key === key) ?? null
   const standing = now.steps.find((one) => one.key === key)
-  const oil: NextAct[] = step?.oil && !standing?.zero ? [OIL] : []
+  const oil: NextAct[] = step?.oil && !standing?.zero ? [BY_ITSELF.oil] : []
   return {
     ...now,
     ...UNSAID,
@@ -71,7 +75,7 @@ function at(now: BenchNow, key: string | undefined, plan: Plan | null): BenchNow
     sizes: step && standing ? unread(step, standing) : [],
     zero: standing?.zero ?? '',
     before: oil,
-    next: standing?.zero ? TOUCHED : afterZero(step, standing),
+    next: standing?.zero ? BY_ITSELF.zero : afterZero(step, standing),
     due: { now: true, piece: now.piece },
     drawing: (step && plan?.drawings[step.chucking - 1]) ?? now.drawing,
   }
@@ -123,7 +127,7 @@ function touchedOff(now: BenchNow, keeps: string): BenchNow {
     one.key === now.step?.key ? { ...one, zero: '', next_zero: stays ? '' : one.next_zero } : one,
   )
   const next = afterZero(now.step, here(now))
-  const before = now.step?.oil ? [OIL] : []
+  const before = now.step?.oil ? [BY_ITSELF.oil] : []
   return {
     ...now,
     ...{ zero: '', steps, before, next },
@@ -155,7 +159,13 @@ function gone_on(now: BenchNow, { said }: Waiting, plan: Plan | null, passes: (c
       const code = (said.verdict || 'size-in') as NonNullable<Bench['verdict']>['code']
       const good = reading !== '' || passes(code)
       const verdict = { code, words: reading, passes: good, metal: good ? 'right' : 'unclear' } as const
-      return { ...now, ...UNSAID, verdict, before: [], next: good ? (here(now)?.done ?? null) : WHY }
+      return {
+        ...now,
+        ...UNSAID,
+        verdict,
+        before: [],
+        next: good ? (here(now)?.done ?? null) : BY_ITSELF.why,
+      }
     }
     case 'setting':
       return { ...now, adjusted: true, next: null }

@@ -1,6 +1,6 @@
 import { computed, type Ref } from 'vue'
 
-import type { BenchNow, SizeNow } from '@/features/bench/projected'
+import { type BenchNow, BY_ITSELF, type SizeNow } from '@/features/bench/projected'
 import type { Schemas } from '@/shared/api/client'
 
 export type NextAct = Schemas['NextAct']
@@ -15,9 +15,6 @@ export interface BenchScreen {
   size: Ref<SizeNow | null>
 }
 
-/** What takes in what is typed. */
-const READ = { does: 'read', label: 'Record' } as const
-
 /** The one large button, as the server says: what is settled here first, what is typed, what the size or the step is for. */
 export function useBenchAction({ bench, typed, first, size }: BenchScreen) {
   return computed<NextAct | null>(() => {
@@ -25,6 +22,6 @@ export function useBenchAction({ bench, typed, first, size }: BenchScreen) {
     if (!now || now.state === 'closed') return null
     const told = first.value ?? now.next
     if (told || !size.value) return told
-    return typed.value.trim() ? READ : size.value.next
+    return typed.value.trim() ? BY_ITSELF.read : size.value.next
   })
 }

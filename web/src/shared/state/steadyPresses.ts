@@ -40,7 +40,8 @@ export function steadyPresses(page: Document = document) {
   page.addEventListener(
     'click',
     (event) => {
-      if (!press || !event.isTrusted) return
+      // A key clicks too, with no finger down: its detail is 0.
+      if (!press || !event.isTrusted || event.detail === 0) return
       const { button, lifted } = press
       forget()
       const strange = !button.contains(event.target as Node) && performance.now() - lifted < CLICK_MS
