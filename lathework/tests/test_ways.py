@@ -356,7 +356,7 @@ class WhatSurvived(unittest.TestCase):
                 self.assertFalse(found["keyed-power"].lacking)
 
     def test_no_bar_is_put_in_a_holder_that_releases(self) -> None:
-        """Its drive holds it: one that turns freely has a bar put in it for 6 N m, and under power that takes an arm."""
+        """Its drive holds it: one that turns freely has a bar put in it for 6 N m, which under power takes an arm."""
         for releases, noted in (("yes", ""), ("", "put a bar in it")):
             said = {"id": "h2", "across": "1 in", "deep": "3/8 in", "shank": "2MT", "releases": releases}
             holder = "releasing-power" if releases else "sliding-by-hand"
