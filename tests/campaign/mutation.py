@@ -18,6 +18,7 @@ from collections import Counter, defaultdict
 from collections.abc import Iterator, Sequence
 from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass
+from functools import cache
 from itertools import islice
 from pathlib import Path
 from queue import Queue
@@ -131,6 +132,27 @@ def _tests(labels: Sequence[str]) -> list[str]:
     return ["server/manage.py", "test", "--testrunner", "tests.runner.TimedRunner", "--failfast", *labels]
 
 
+@cache
+def _classes(module: Path) -> dict[str, set[str]]:
+    """The methods of each class of a module."""
+    tree = ast.parse(module.read_text(encoding="utf-8"))
+    classes = (node for node in tree.body if isinstance(node, ast.ClassDef))
+    return {each.name: {one.name for one in each.body if isinstance(one, ast.FunctionDef)} for each in classes}
+
+
+@cache
+def tests_named(root: Path, context: str) -> tuple[str, ...]:
+    """The tests that coverage means by a context; it calls one that draws its examples by what wraps it, and not by its
+    class."""
+    parts, name = context.split("."), context.rpartition(".")[2]
+    modules = (parts[:n] for n in range(len(parts), 0, -1))
+    module = next((one for one in modules if (root / f"{'/'.join(one)}.py").is_file()), None)
+    if module is None:
+        return ()
+    classes = _classes(root / f"{'/'.join(module)}.py")
+    return tuple(f"{'.'.join(module)}.{each}.{name}" for each, methods in classes.items() if name in methods)
+
+
 def covered(root: Path, data: Path) -> tuple[dict[tuple[str, int], set[str]], Counter[str]]:
     """Which tests run each line of the rooms, and how many lines each test runs."""
     options = root / "mutants.coveragerc"
@@ -145,7 +167,7 @@ def covered(root: Path, data: Path) -> tuple[dict[tuple[str, int], set[str]], Co
     for file in found.measured_files():
         name = str(Path(file).relative_to(root))
         for line, contexts in found.contexts_by_lineno(file).items():
-            tests = {context for context in contexts if context}
+            tests = {test for context in contexts if context for test in tests_named(root, context)}
             by_line[name, line] |= tests
             weights.update(tests)
     return by_line, weights
