@@ -9,6 +9,7 @@ from lathework.dies.scale import SCREW, graduated_tap, graduations
 from lathework.dies.setting import stands_words
 from lathework.gauging.causes import CAUSES, cause_of
 from lathework.gauging.verdicts import MEANINGS
+from lathework.part.thread_cutters import SET_CUTTERS
 from lathework.units import show_both
 
 KIND_WORDS: dict[str, str] = {
@@ -91,11 +92,12 @@ def stood_words(cutter: str, marks: float) -> str:
     >>> stood_words("die", 0.0), stood_words("die-head", -2.0), stood_words("threading-tool", 0.0)
     ('die as it came', 'head closed 2 graduations', 'single point')
     """
-    if cutter == "threading-tool":
+    thing = SET_CUTTERS[cutter]
+    if thing.sized_by == "depth":
         return "single point"
-    if cutter == "adjustable-tap":
-        return f"tap {graduated_tap(None).stands(marks)}"
-    return f"head {graduations(None).stands(marks)}" if cutter == "die-head" else setting_words(marks)
+    if thing.sized_by == "screws":
+        return setting_words(marks)
+    return f"head {graduations(None).stands(marks)}" if thing.opens else f"tap {graduated_tap(None).stands(marks)}"
 
 
 def entry_told(entry: Entry) -> str:

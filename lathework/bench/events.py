@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from lathework.gauging.tried import Gauge
-from lathework.part.model import SetCutter
+from lathework.part.thread_cutters import SetCutter
 
 
 @dataclass(frozen=True, slots=True)

@@ -9,6 +9,7 @@ from lathework.methods.die_holdings import DIE_HOLDINGS
 from lathework.methods.infeed import INFEED_WAYS
 from lathework.methods.tap import TAP_HOLDINGS
 from lathework.methods.tool_form import POINT_FORMS
+from lathework.part.thread_cutters import INSIDE, OUTSIDE
 from lathework.shop.lathe_words import Words
 from lathework.shop.metals import materials
 
@@ -78,13 +79,7 @@ MOUTHS: Words = {
     "left": ("from the left end", "toward the chuck"),
     "across": ("across", "through the side, square to the axis"),
 }
-CUTTERS: Words = {
-    "tap": ("tap", "the usual"),
-    "form-tap": ("form tap", "no chips, a stronger thread; ductile metal, its own larger hole, twice the torque"),
-    "adjustable-tap": ("adjustable tap", "set by its scale, tried, and set again; for classes that a fixed tap misses"),
-    "tap-as-chaser": ("tap held as a chaser", "a smaller tap of the same pitch, on the leadscrew"),
-    "boring-tool": ("inside threading tool", "single point, on the leadscrew"),
-}
+CUTTERS: Words = {one.code: (one.name, one.remark) for one in INSIDE.values()}
 FINISHERS: Words = {
     "boring-tool": ("boring tool", "any size from 8 mm on, true to the axis"),
     "reamer": ("reamer", "its own size, quick; follows the hole that is there"),
@@ -95,11 +90,7 @@ METALS: Words = {
     for metal in materials().values()
 }
 SCHOOLS: Words = {code: (name, REMARKS[code]) for code, name in SCHOOL_NAMES.items()}
-OUTSIDE_CUTTERS: Words = {
-    "die": ("die", "the usual"),
-    "die-head": ("self-opening die head", "opens at its stop; half an hour to set, then the quickest"),
-    "threading-tool": ("single point", "on the leadscrew: true, any size, slow"),
-}
+OUTSIDE_CUTTERS: Words = {one.code: (one.name, one.remark) for one in OUTSIDE.values()}
 INFEEDS: Words = {one.code: (one.name, one.remark) for one in INFEED_WAYS.values()}
 POINTS: Words = {"": ("as the form has it", "flat for 60 degrees, rounded for 55 and 47.5")} | {
     one.code: (one.name, one.remark) for one in POINT_FORMS.values()

@@ -14,6 +14,7 @@ from lathework.fields import Json
 from lathework.job.declaration import LONGEST_RACK
 from lathework.lengths import Length, read_length
 from lathework.methods.ways.heads import why_not_in
+from lathework.part.thread_cutters import DIE, OUTSIDE, ThreadCutter
 from lathework.shop.kinds import beside
 from lathework.shop.kinds.die_heads import DieHead
 from lathework.shop.kinds.dies import Die
@@ -130,9 +131,14 @@ def _rows(document: Json, name: Literal["sections", "bores"]) -> Iterator[Json]:
         yield from (row for row in (rows if isinstance(rows, list) else ()) if isinstance(row, dict))
 
 
+def _cutter(section: Json) -> ThreadCutter:
+    """What cuts the thread of a section; a code that is none counts as a die, until its reader refuses it."""
+    return next((cutter for cutter in OUTSIDE.values() if cutter.code == section.get("cut")), DIE)
+
+
 def _headed(document: Json) -> list[Thread]:
     """The threads that are cut by a die head, as far as they can be read."""
-    texts = [str(row.get("thread") or "") for row in _rows(document, "sections") if row.get("cut") == "die-head"]
+    texts = [str(row.get("thread") or "") for row in _rows(document, "sections") if _cutter(row).opens]
     return [called.thread for called in map(_called, texts) if called is not None]
 
 
@@ -158,11 +164,11 @@ def _dies(document: Json, things: Sequence[Owned], good: Collection[str]) -> Non
     """Give each thread a die, or chasers; one that was named stays while it cuts that thread in that way."""
     known = {thing.id: thing for thing in things if isinstance(thing, Die)}
     for section in _rows(document, "sections"):
-        cut = section.get("cut") or "die"
-        if section.get("shape") != "thread" or cut == "threading-tool":
+        cutter = _cutter(section)
+        if section.get("shape") != "thread" or cutter.on_leadscrew:
             section["die"] = ""
             continue
-        chasers = cut == "die-head"
+        chasers = cutter.opens
         called = _called(str(section.get("thread") or ""))
         wanted = called.thread.designation if called else ""
         named = known.get(str(section.get("die") or ""))

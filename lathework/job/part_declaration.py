@@ -7,8 +7,9 @@ from lathework.declared import Group, Rows
 from lathework.fields import Choice, Extent, Ident, Share, Text
 from lathework.fits.fit import FIT_CODES
 from lathework.lengths import Span
-from lathework.part.model import BROKEN, CUTTERS, FINISHERS, MOUTHS, OUTSIDE_CUTTERS, RUNS, SHAPES
+from lathework.part.model import BROKEN, FINISHERS, MOUTHS, RUNS, SHAPES
 from lathework.part.stock import STOCK_FORMS
+from lathework.part.thread_cutters import CUTTERS, OUTSIDE_CUTTERS
 from lathework.shop.kinds.shared import GRADUATION
 
 LONGEST_WORDS, LONGEST_IDENT = 600, 16

@@ -7,7 +7,6 @@ from dataclasses import dataclass, replace
 
 from lathework.methods.ways.choose import Chart, Weighed, chart, cheapest, rank, what_changes
 from lathework.methods.ways.contract import Choice, Wanted
-from lathework.part.model import TAPS
 from lathework.planning.plan import Plan
 from lathework.planning.threads.wanted import wanted_inside, wanted_outside
 from lathework.shop.kinds import beside
@@ -75,14 +74,14 @@ def choosings(plan: Plan, things: Sequence[Owned]) -> Iterator[Choosing]:
     shop = tuple(beside(things, plan.job.setup.machine)) or None
     for number in work.threads:
         section = work.part.sections[number]
-        code = method.holder if section.cut == "die" else section.cut
+        code = method.holder if section.cutter.in_holder else section.cut
         yield _choosing(section.id, replace(wanted_outside(work, number), things=shop), code)
     for found in work.bores:
         bore = found.bore
         if bore.thread is not None and bore.end != "across":
             on_bar = any(way.on_bar for way in plan.chuckings if way.faces == bore.end)
             wanted = wanted_inside(work, found, bore.thread, on_bar=on_bar)
-            driven = method.tapping if bore.cut in TAPS else bore.cut
+            driven = bore.cut if bore.cutter.on_leadscrew else method.tapping
             yield _choosing(bore.id, replace(wanted, things=shop), driven)
 
 

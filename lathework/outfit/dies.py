@@ -63,7 +63,7 @@ def tool_needs(plan: Plan, section: Section, thread: Thread, shop: Shop) -> Iter
 def die_needs(plan: Plan, number: int, thread: Thread, shop: Shop) -> Iterator[Need]:
     """The die of a thread, section `number` of its part from 0, and what holds it."""
     section = plan.job.part.sections[number]
-    if section.cut == "die-head":
+    if section.cutter.opens:
         yield from _head_needs(plan, section, thread, shop)
         return
     dies, field = dies_for(thread.designation, shop.things), f"part.sections.{number}.die"

@@ -4,11 +4,9 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Mapping
 
-from lathework.job.choice_words import CUTTERS
 from lathework.outfit.need import ALIKE_MM, Need, Said, Shop, StandIn, no_substitute, state_of, steps_of
 from lathework.outfit.serving import serving
 from lathework.part.bores import BoreWork
-from lathework.part.model import TAPS
 from lathework.planning.notice import told
 from lathework.planning.plan import Plan
 from lathework.shop.fits import reaches, reams
@@ -45,13 +43,13 @@ def bore_needs(plan: Plan, found: BoreWork, shop: Shop) -> Iterator[Need]:
         fitting = [reamer for reamer in shop.at_hand(Reamer) if reams(reamer, found.drill_mm).fits]
         note = "drill a little under it first"
         yield from (Need("to finish the hole", one, note, steps=drilled) for one in fitting[:1])
-    if thread is None or found.bore.cut not in TAPS:
+    if thread is None or found.bore.cutter.on_leadscrew:
         return
     form = OWN_FORMS.get(found.bore.cut, "")
     taps = [one for one in shop.at_hand(Tap) if one.thread.designation == thread.designation]
     taps = [tap for tap in taps if (tap.form if tap.form in OWN_FORMS.values() else "") == form]
     deep = [tap for tap in taps if depth is None or reaches(tap, depth.mm).fits]
-    what = f"{CUTTERS[found.bore.cut][0]} for {thread.designation}"
+    what = f"{found.bore.cutter.name} for {thread.designation}"
     if deep:
         best = min(deep, key=lambda one: (one.id != found.bore.tap, one.state == "worn"))
         yield Need(what, best, state_of(best), steps=steps_of(plan, ("tap", "finish"), found.bore.id))

@@ -50,7 +50,7 @@ def _point_mm(bore_work: BoreWork) -> float:
 
 def tap_of(bore_work: BoreWork) -> Tap:
     """The tap that a hole is drilled deep enough for."""
-    return tap_named("form" if bore_work.bore.cut == "form-tap" else BLIND_TAP)
+    return tap_named("form" if bore_work.bore.cutter.forms else BLIND_TAP)
 
 
 def _through(
@@ -119,7 +119,7 @@ def depth_figure(
             PRACTICE,
             deep.inputs,
             fine=False,
-            note="For a second tap; a bottoming tap finishes it." if bore.cut == "tap" else tap.remark,
+            note="For a second tap; a bottoming tap finishes it." if bore.cutter.in_sets else tap.remark,
         )
     inputs = (Given("depth", bore.depth.value, bore.depth.unit), Given("point", convert(point, "mm", unit), unit))
     value = convert(bore.depth.mm + point, "mm", unit)

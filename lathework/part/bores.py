@@ -15,7 +15,7 @@ from lathework.holes.taper_pipe import TaperHole, taper_hole
 from lathework.part.finished_holes import minor_bore, reamer_drill, socket_drill
 from lathework.part.fitted import bore_limits
 from lathework.part.job_racks import LARGEST_DRILL_MM, Racks, rough_drill
-from lathework.part.model import TAPS, Bore
+from lathework.part.model import Bore
 from lathework.shop.metals import Material
 from lathework.shop.racks import home, owned
 from lathework.tables.drills import Drill, all_drills
@@ -78,7 +78,7 @@ class BoreWork:
     @property
     def chased(self) -> bool:
         """Whether its thread is chased instead of tapped: as chosen, or because no drill reaches its size."""
-        return self.bore.thread is not None and (self.bore.cut not in TAPS or self._beyond_racks)
+        return self.bore.thread is not None and (self.bore.cutter.on_leadscrew or self._beyond_racks)
 
     @property
     def _beyond_racks(self) -> bool:
@@ -143,12 +143,12 @@ def _drilled(bore: Bore, racks: Racks, rack: tuple[Drill, ...]) -> BoreWork:
     tapering = taper_hole(thread, [drill for drill in rack if home(thread, drill)] or rack)
     if tapering is not None:
         return _tapering(bore, thread, tapering)
-    if bore.cut == "form-tap":
+    if bore.cutter.forms:
         return _formed(bore, thread, rack, racks.metal)
     limits = internal_limits(thread, bore.class_name)
     piloted = thread.major_mm >= PILOT_FROM_MM
     pick, _ = choose(thread, limits, rack, racks.percent(thread), piloted=piloted, swells=racks.metal.swells)
-    if pick is None or not pick.near or bore.cut != "tap":
+    if pick is None or not pick.near or not bore.cutter.in_sets:
         return _bored(bore, thread, racks)
     own = convert(pick.drill.diameter, pick.drill.unit, thread.unit)
     figure = Figure(

@@ -11,16 +11,12 @@ from lathework.fits.fit import FitCode
 from lathework.fits.taper import Taper
 from lathework.lengths import Length
 from lathework.part.stock import FINISHED_FORMS, StockForm, corners_mm
+from lathework.part.thread_cutters import INSIDE, OUTSIDE, Cutter, OutsideCutter, ThreadCutter
 from lathework.threads.thread import Thread
 
 Shape = Literal["thread", "round", "taper", "bar", "hexagon", "square", "flats", "knurl"]
 Edge = Literal["left", "right"]
 Mouth = Literal["right", "left", "across"]
-Cutter = Literal["tap", "form-tap", "adjustable-tap", "tap-as-chaser", "boring-tool"]
-OutsideCutter = Literal["die", "die-head", "threading-tool"]
-"""What cuts a thread outside."""
-SetCutter = Literal[OutsideCutter, "adjustable-tap"]
-"""What a thread may be cut by that is set, or goes deeper, after a verdict."""
 Runs = Literal["shoulder", "full"]
 """What the length of a thread runs to: the shoulder behind its relief groove, or the end of its full thread."""
 RUNS: tuple[Runs, ...] = get_args(Runs)
@@ -30,13 +26,9 @@ BROKEN: tuple[Broken, ...] = get_args(Broken)
 Finisher = Literal["boring-tool", "reamer"]
 """What brings a plain hole to its fit."""
 FINISHERS: tuple[Finisher, ...] = get_args(Finisher)
-TAPS: tuple[Cutter, ...] = ("tap", "form-tap", "adjustable-tap")
-"""What is turned into a hole; the others are fed along it on the leadscrew."""
 SHAPES: tuple[Shape, ...] = get_args(Shape)
 EDGES: tuple[Edge, ...] = get_args(Edge)
 MOUTHS: tuple[Mouth, ...] = get_args(Mouth)
-CUTTERS: tuple[Cutter, ...] = get_args(Cutter)
-OUTSIDE_CUTTERS: tuple[OutsideCutter, ...] = get_args(OutsideCutter)
 MILLED: dict[str, int] = {"hexagon": 6, "square": 4, "flats": 2}
 """Shapes that are milled or filed on what the lathe leaves, with their number of flats."""
 
@@ -102,6 +94,11 @@ class Section:
     round: Length | None = None
 
     @property
+    def cutter(self) -> ThreadCutter:
+        """What cuts its thread."""
+        return OUTSIDE[self.cut]
+
+    @property
     def small_mm(self) -> float:
         """Diameter of a taper at its small end, of another section all along it, in millimetres; 0 where none is
         stated."""
@@ -138,6 +135,11 @@ class Bore:
     by: Finisher = "boring-tool"
     undercut: Length | None = None
     around: str = ""
+
+    @property
+    def cutter(self) -> ThreadCutter:
+        """What cuts its thread."""
+        return INSIDE[self.cut]
 
     @property
     def reamed(self) -> bool:

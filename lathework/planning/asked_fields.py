@@ -7,7 +7,6 @@ from collections.abc import Iterator
 from lathework.job.model import Job
 from lathework.methods.die_holdings import DIE_HOLDINGS
 from lathework.methods.tap import TAP_HOLDINGS
-from lathework.part.model import TAPS
 from lathework.planning.notice import Notice
 
 HELD_OTHERWISE = ("long-part", "long-overruled", "wants-centre")
@@ -18,14 +17,14 @@ def _die(job: Job) -> Iterator[str]:
     """What concerns a thread outside."""
     method = job.method
     yield from ("method.blank_school", "method.finish")
-    cut = {section.cut for section in job.part.sections if section.thread is not None}
-    if "die" in cut:
+    cutters = [section.cutter for section in job.part.sections if section.thread is not None]
+    if any(cutter.in_holder for cutter in cutters):
         yield "method.holder"
-    if "threading-tool" in cut:
+    if any(cutter.on_leadscrew for cutter in cutters):
         yield from ("method.infeed", "method.point")
         if method.point not in ("sharp", "full-form"):
             yield "method.tip"
-    if "die-head" in cut:
+    if any(cutter.opens for cutter in cutters):
         yield from (f"setup.head_{name}" for name in ("least", "most", "hollow", "overrun"))
     if method.because or method.holder == "chuck-jaws":
         yield "method.because"
@@ -37,13 +36,13 @@ def _die(job: Job) -> Iterator[str]:
 
 def _on_leadscrew(job: Job) -> bool:
     """Whether a thread is cut on the leadscrew, outside or in a hole."""
-    outside = any(section.thread is not None and section.cut == "threading-tool" for section in job.part.sections)
-    return outside or any(bore.thread is not None and bore.cut not in TAPS for bore in job.part.bores)
+    outside = any(section.thread is not None and section.cutter.on_leadscrew for section in job.part.sections)
+    return outside or any(bore.thread is not None and bore.cutter.on_leadscrew for bore in job.part.bores)
 
 
 def _lathe(job: Job, *, outside: bool, inside: bool) -> Iterator[str]:
     """What concerns the spindle: how far it runs on, whether it may be reversed."""
-    dies = any(section.thread is not None and section.cut == "die" for section in job.part.sections)
+    dies = any(section.thread is not None and section.cutter.in_holder for section in job.part.sections)
     die = outside and dies and DIE_HOLDINGS[job.method.holder].power
     tap = inside and TAP_HOLDINGS[job.method.tapping].power
     if die or tap:

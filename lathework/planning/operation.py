@@ -11,7 +11,7 @@ from lathework.cutting.dimension import Dimension, Target
 from lathework.figures import Figure
 from lathework.lathe.acts import Act, cut_of
 from lathework.lathe.cut import Cut
-from lathework.part.model import SetCutter
+from lathework.part.thread_cutters import SET_CUTTERS, SetCutter, ThreadCutter
 from lathework.threads.thread import Thread
 from lathework.value import value
 
@@ -120,6 +120,16 @@ class Operation:
     oil: str = ""
 
     @property
+    def cut_by(self) -> ThreadCutter:
+        """What is set, or goes deeper, where its thread does not pass; a fixed tap counts as a die."""
+        return SET_CUTTERS[self.cutter]
+
+    @property
+    def gauged_only(self) -> bool:
+        """Whether its thread is inside and nothing can be set where it does not pass: a fixed tap cut it."""
+        return self.inside and self.cut_by.sized_by != "graduations"
+
+    @property
     def big(self) -> str:
         """The key of the figure that is largest at the bench: what is dialled, else the step's own key figure."""
         return "dial" if "dial" in self.figures else self.headline
@@ -141,7 +151,7 @@ class Operation:
     @property
     def passes_told(self) -> str:
         """What its cuts are told by: what the dial reads at each, or the diameter it leaves."""
-        dialled = self.kind == "screwcut" or self.cutter == "threading-tool"
+        dialled = self.kind == "screwcut" or self.cut_by.on_leadscrew
         return "by what the dial reads" if dialled else "by the diameter each leaves"
 
     @property

@@ -7,8 +7,6 @@ from dataclasses import dataclass
 from lathework.cautions import Caution
 from lathework.figures import PRACTICE, Figure, Given
 from lathework.job.model import Job
-from lathework.methods.head import SET_UP_MIN as HEAD_SET_UP_MIN
-from lathework.methods.ways.tools import SET_UP_MIN as TOOL_SET_UP_MIN
 from lathework.part.stock import GRIP_MM, SAW_MM, bar_for_batch, bar_for_piece, pieces_from_bar
 from lathework.planning.as_measured import Measured, holding_as_measured, work_as_measured
 from lathework.planning.asked_fields import asked
@@ -60,8 +58,8 @@ class Plan:
 
 def _more_setting_up(work: Work) -> float:
     """Minutes that the ways of its threads take to set up beyond what a die does; alike ones are set up once."""
-    ways = {(found.cut, found.thread.designation): found.cut for found in work.threads.values() if found.cut != "die"}
-    return sum(HEAD_SET_UP_MIN if cut == "die-head" else TOOL_SET_UP_MIN for cut in ways.values())
+    set_up = {(found.cut, found.thread.designation): found.cutter.set_up_min for found in work.threads.values()}
+    return sum(set_up.values())
 
 
 def _batch(work: Work, ways: tuple[Chucking, ...], operations: tuple[Operation, ...]) -> tuple[Figure, ...]:

@@ -88,13 +88,13 @@ def _threading(work: Work, chucking: Chucking, *, off_lathe: bool) -> Iterator[O
     """
     threaded = [(placed, placed.thread) for placed in chucking.made if placed.thread is not None]
     for placed, found in threaded if "turn" in chucking.does and not off_lathe else ():
-        if found.cut == "threading-tool":
+        if found.cutter.on_leadscrew:
             yield from screwcutting.screwcut(work, chucking, placed, found)
             yield gauging.gauge(work, chucking, placed, found)
     for placed, found in threaded if "thread" in chucking.does else ():
-        if found.cut == "threading-tool" or work.off_lathe(found) != off_lathe:
+        if found.cutter.on_leadscrew or work.off_lathe(found) != off_lathe:
             continue
-        if found.cut == "die-head":
+        if found.cutter.opens:
             yield head.run_head(work, chucking, placed, found)
         else:
             yield threading.run_die(work, chucking, placed, found)

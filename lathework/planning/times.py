@@ -67,7 +67,7 @@ def _across(feed_mm: float, operation: Operation, speed: float) -> float:
 
 
 def _threading(job: Job, operation: Operation, facing: float) -> float:
-    if operation.cutter == "die-head":
+    if operation.cut_by.opens:
         return operation.figures["on"].value / 60 + RESET_MIN
     each = 1 / _speed(operation) if "speed" in operation.figures else HAND_TURN_MIN
     return operation.figures["turns"].value * each * THERE_AND_BACK

@@ -80,8 +80,8 @@ BY_TOOL: Mapping[str, str] = {
 def why(operation: Operation) -> str:
     """Why a step is done."""
     kind = operation.key.partition(":")[0]
-    if operation.cutter == "threading-tool" and kind in BY_TOOL:
+    if operation.cut_by.on_leadscrew and kind in BY_TOOL:
         return BY_TOOL[kind]
-    if operation.cutter == "die-head" and kind == "thread":
+    if operation.cut_by.opens and kind == "thread":
         return BY_HEAD
     return BLANK if kind == "turn" and operation.thread is not None else WHY[kind]

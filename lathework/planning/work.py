@@ -89,14 +89,14 @@ class Work:
     def off_lathe(self, thread_work: ThreadWork) -> bool:
         """Whether a thread is cut in the vise, when the lathe is done: as chosen, or a taper that no chuck holds."""
         chosen = DIE_HOLDINGS[self.job.method.holder].off_lathe
-        return thread_work.cut == "die" and (chosen or self.in_vise(thread_work))
+        return thread_work.cutter.in_holder and (chosen or self.in_vise(thread_work))
 
     def in_vise(self, thread_work: ThreadWork) -> bool:
         """Whether a taper die takes more than a person turns against a chuck: a ratchet stock, the body in the vise.
 
         Source: practice.
         """
-        if thread_work.taper is None or thread_work.cut != "die":
+        if thread_work.taper is None or not thread_work.cutter.in_holder:
             return False
         return taper_torque(cutting_torque(thread_work.thread, self.job.material.cutting_force)).value > HAND_BEARS_NM
 
@@ -157,7 +157,7 @@ def _die_alone(job: Job, thread_work: ThreadWork) -> bool:
     torque = cutting_torque(thread_work.thread, job.material.cutting_force).value
     roughed = any(rough_share(torque, bears(power=power)) for power in (True, False))
     as_bought = thread_work.left_on(bar) or abs(thread_work.blank_mm - bar) < CUT_MM
-    return thread_work.cut == "die" and as_bought and thread_work.taper is None and not roughed
+    return thread_work.cutter.in_holder and as_bought and thread_work.taper is None and not roughed
 
 
 def _as_cut(part: Part, bore: Bore, drawn: Sequence[BoreWork], ends: Ends, unit: LengthUnit) -> Bore:

@@ -16,7 +16,8 @@ from lathework.errors import InvalidDocument
 from lathework.fits.fit import Limits, limits_of
 from lathework.job.document import read_document
 from lathework.job.model import Job
-from lathework.part.model import MILLED, OUTSIDE_CUTTERS, Section
+from lathework.part.model import MILLED, Section
+from lathework.part.thread_cutters import OUTSIDE_CUTTERS
 from lathework.planning.operation import Operation
 from lathework.planning.plan import Plan, make_plan
 from lathework.tests.samples import PLUG, SCREW, TIE_ROD, bore, document, plan, section

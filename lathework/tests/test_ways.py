@@ -3,9 +3,11 @@
 from __future__ import annotations
 
 import math
+import re
 import unittest
 from dataclasses import replace
-from typing import Any
+from pathlib import Path
+from typing import Any, get_args
 
 from hypothesis import given
 from hypothesis import strategies as st
@@ -30,7 +32,8 @@ from lathework.methods.ways.choose import (
 from lathework.methods.ways.contract import Machine, Wanted
 from lathework.outfit.choosing import choosings, field_of
 from lathework.outfit.needs import needs
-from lathework.part.model import CUTTERS, OUTSIDE_CUTTERS
+from lathework.part import thread_cutters
+from lathework.part.thread_cutters import CUTTERS, OUTSIDE_CUTTERS, SetCutter
 from lathework.planning.threads.schools import schools
 from lathework.planning.threads.wanted import wanted_thread
 from lathework.shop.kinds.kind import Owned
@@ -39,6 +42,7 @@ from lathework.shop.metals import materials
 from lathework.tests.samples import SCREW, body, bore, document, plan, section, step
 from lathework.threads.designation import read_designation
 
+ROOT = Path(__file__).parents[2]
 NAMES = ("M3", "M6", "M10", "M24", "1/4-20", "3/8-16", "1/2 BSW", "2 BA", "3/8-16 LH", "G1/4", "R1/4")
 METALS = tuple(materials().values())
 WANTED = st.builds(
@@ -145,6 +149,32 @@ class Contract(unittest.TestCase):
         lacking = {one.code for one in ways if not one.serves}
         self.assertFalse(drawn & lacking and len(drawn) > 2, "what nobody has is drawn where there is nothing else")
         self.assertAlmostEqual(here.minutes_for(wanted.pieces), ways[0].whole.value)
+
+
+class Cutters(unittest.TestCase):
+    """What cuts a thread is asked what it is, not compared with a name."""
+
+    def test_each_is_there_under_its_own_code(self) -> None:
+        for codes, table in (
+            (OUTSIDE_CUTTERS, thread_cutters.OUTSIDE),
+            (CUTTERS, thread_cutters.INSIDE),
+            (get_args(SetCutter), thread_cutters.SET_CUTTERS),
+        ):
+            self.assertEqual(set(codes), set(table))
+            self.assertEqual([cutter.code for cutter in table.values()], list(table))
+
+    def test_what_follows_its_own_thread_is_not_fed(self) -> None:
+        everything = [*thread_cutters.OUTSIDE.values(), *thread_cutters.INSIDE.values()]
+        for cutter in everything:
+            with self.subTest(cutter.code):
+                self.assertFalse(cutter.on_leadscrew and (cutter.in_holder or cutter.opens or cutter.flips))
+                self.assertEqual(cutter.sized_by == "depth", cutter.on_leadscrew and not cutter.as_chaser)
+
+    def test_none_is_told_by_its_name_elsewhere(self) -> None:
+        compared = re.compile(r"""\bcut(?:ter)? (?:==|!=) "(?!named|outside)""")
+        for module in (*ROOT.glob("lathework/**/*.py"), *ROOT.glob("server/**/*.py")):
+            if "tests" not in module.parts and "migrations" not in module.parts:
+                self.assertIsNone(compared.search(module.read_text(encoding="utf-8")), module)
 
 
 class ByHand(unittest.TestCase):

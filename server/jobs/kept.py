@@ -78,7 +78,7 @@ def _cutter(plan: Plan) -> str:
     """What the setting of a job is one of."""
     if plan.work.main is not None:
         return plan.work.main.cut
-    return "adjustable-tap" if any(bore.cut == "adjustable-tap" for bore in plan.job.part.bores) else "die"
+    return "adjustable-tap" if any(bore.cutter.sized_by == "graduations" for bore in plan.job.part.bores) else "die"
 
 
 def write_standing(now: Standing, *, followed: bool = False) -> None:

@@ -11,6 +11,7 @@ from lathework.dies.proposal import settings
 from lathework.dies.scale import SCREW, Scale, graduated_tap, graduations
 from lathework.errors import InputError
 from lathework.gauging.verdicts import MEANINGS
+from lathework.part.thread_cutters import SET_CUTTERS
 from lathework.shop.kinds.die_heads import DieHead
 from lathework.shop.kinds.taps import Tap
 from lathework.threads.designation import read_called
@@ -86,13 +87,13 @@ def _scale(die: str) -> Scale:
     """What the die of that id is set by, by what it was when it was last gauged: chasers by the scale of the shop's
     head, an adjustable tap by its own."""
     last = gaugings().filter(die=die).first()
-    cutter = last.cutter if last is not None else "die"
-    if cutter not in ("die-head", "adjustable-tap"):
+    cutter = SET_CUTTERS[last.cutter if last is not None else "die"]
+    if cutter.sized_by != "graduations":
         return SCREW
     graded = (thing for thing in things() if isinstance(thing, DieHead) or (isinstance(thing, Tap) and thing.id == die))
-    kind = DieHead if cutter == "die-head" else Tap
+    kind = DieHead if cutter.opens else Tap
     each = next((one.graduation for one in graded if isinstance(one, kind) and one.graduation), None)
-    return (graduations if cutter == "die-head" else graduated_tap)(each.mm if each else None)
+    return (graduations if cutter.opens else graduated_tap)(each.mm if each else None)
 
 
 def die_line(die: str) -> DieLine | None:

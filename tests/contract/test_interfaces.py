@@ -30,17 +30,16 @@ from lathework.methods.infeed import INFEEDS
 from lathework.methods.tap import TAPPINGS
 from lathework.part.model import (
     BROKEN,
-    CUTTERS,
     EDGES,
     FINISHERS,
     MOUTHS,
-    OUTSIDE_CUTTERS,
     SHAPES,
     Bore,
     Section,
     Stock,
 )
 from lathework.part.stock import STOCK_FORMS
+from lathework.part.thread_cutters import CUTTERS, OUTSIDE_CUTTERS
 from lathework.planning.plan import make_plans
 from lathework.shop import lathe_words
 from lathework.shop.kit_choices import GROUND

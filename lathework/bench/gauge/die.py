@@ -55,11 +55,11 @@ def known_as(step: Operation | None, thread: str) -> str:
 
 def scale_of(step: Operation, plan: Plan) -> Scale:
     """What the die, the head or the tap of a step is set by."""
-    if step.cutter == "adjustable-tap":
+    if step.inside and step.cut_by.sized_by == "graduations":
         bore = next((one for one in plan.job.part.bores if one.id == made_of(step.key)), None)
         return graduated_tap(bore.graduation.mm if bore is not None and bore.graduation else None)
     each = plan.job.setup.head.graduation
-    return graduations(each.mm if each else None) if step.cutter == "die-head" else SCREW
+    return graduations(each.mm if each else None) if step.cut_by.opens else SCREW
 
 
 def known_of(memory: Memory, die: str, thread: str) -> tuple[Trial, ...]:
@@ -154,7 +154,7 @@ def _by_rule(step: Operation, verdict: Verdict, scale: Scale) -> Advice | None:
 def advice_after(step: Operation, verdict: Verdict, metal: str, trials: Sequence[Trial], scale: Scale) -> Advice | None:
     """What to do with the die of a step after a verdict, the last of its `trials`; None where nothing can be said."""
     assert step.thread is not None  # a step that is gauged has one
-    if step.inside and step.cutter != "adjustable-tap":
+    if step.gauged_only:
         return advise_inside(verdict)
     aim = None if step.to_mate else _aim(step)
     # The last thread of this die is another one where the plan names another die since: only the rule speaks then.

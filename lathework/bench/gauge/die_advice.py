@@ -18,7 +18,7 @@ from lathework.planning.plan import Plan
 
 def advised(plan: Plan, step: Operation, verdict: Verdict, tally: Tally, trials: Sequence[Trial]) -> Advice | None:
     """What to do after a verdict: with the die, or with the tool that cut the thread."""
-    if step.cutter == "threading-tool":
+    if step.cut_by.sized_by == "depth":
         size = tally.sizes.get(step.key)
         return tool_advice(plan.job, step, verdict, sized(step, size) if size else None)
     return advice_after(step, verdict, plan.job.material.name, trials, scale_of(step, plan))

@@ -59,13 +59,13 @@ def _gauging(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Opera
     """What a verdict says of the die known as `own`."""
     story = entry.story
     tally.gauged += 1
-    if step is not None and step.inside and step.cutter != "adjustable-tap":
+    if step is not None and step.gauged_only:
         said = (entry.part, entry.piece, entry.step, story.thread, story.metal, entry.word)
         return [Gauged(*said, blank_mm=None, eighths=0.0, teaches=False, tried=entry.tried, inside=True)]
     stood = _stood(tallies, entry, known_as(step, story.thread))
     verdict = next((one for one in VERDICTS if one == entry.word), None)
     # A thread made to a mate says nothing of the class; nor do the verdicts of other mates on it.
-    teaches = step is not None and not step.to_mate and step.cutter != "threading-tool"
+    teaches = step is not None and not step.to_mate and step.cut_by.sized_by != "depth"
     placed = is_placed(tallies, own)
     start = "" if placed else HERE
     trial = Trial(stood, story.metal, verdict, *_off(step, entry), entry.tried, start=start)
@@ -112,7 +112,7 @@ def of_the_die(tallies: Collection[Tally], tally: Tally, entry: Entry, step: Ope
             other.gauged_at.clear()
         _moved(tallies, tally, entry, own, known_as(step, thread))
     elif entry.kind == "cause":
-        if step is None or step.to_mate or (step.inside and step.cutter != "adjustable-tap"):
+        if step is None or step.to_mate or (step.gauged_only):
             return []
         tally.trials[own] = tally.trials.get(own, [])[:-1]
         return [Excused(entry.part, entry.piece, entry.step)]

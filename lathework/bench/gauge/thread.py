@@ -38,7 +38,7 @@ def sized(step: Operation, size: ThreadSize) -> Sized | None:
 
 def moved_cutter(step: Operation) -> Moved:
     """What is moved where the thread of a step does not pass: the die, or the head."""
-    return "head" if step.cutter == "die-head" else "die"
+    return "head" if step.cut_by.opens else "die"
 
 
 def why_it_binds(plan: Plan, step: Operation, verdict: Verdict, tally: Tally) -> tuple[Cause, ...]:
@@ -48,7 +48,7 @@ def why_it_binds(plan: Plan, step: Operation, verdict: Verdict, tally: Tally) ->
     if asked or MEANINGS[verdict].metal != "over" or verdict == "size-large":
         return ()
     starts = verdict != "will-not-start"
-    if step.cutter == "threading-tool":
+    if step.cut_by.sized_by == "depth":
         return ()  # a thread cut single point binds until it is deep enough
     if step.inside:
         bore = next((one for one in plan.job.part.bores if one.id == made_of(step.key)), None)

@@ -38,7 +38,7 @@ def tool(layout: Layout, operation: Operation) -> list[Path]:
         return []
     if kind == "screwcut":
         return _threading_tool(layout, operation)
-    if operation.cutter == "die-head" and kind == "thread":
+    if operation.cut_by.opens and kind == "thread":
         return _head(layout, operation)
     x_left, x_right = layout.x(cut.left_mm), layout.x(cut.right_mm)
     y = layout.top(cut.inner_mm if kind != "part-off" else cut.outer_mm * 0.35)
@@ -155,7 +155,7 @@ def tool_figures(layout: Layout, operation: Operation) -> list[Label]:
         if toward < 0:
             return [Label(x - 8, y + 10, words, words, anchor="end", step=operation.key)]
         return [Label(x + 8, y + 10, words, words, anchor="start", step=operation.key)]
-    if operation.cutter == "die-head" and operation.kind == "thread":
+    if operation.cut_by.opens and operation.kind == "thread":
         stop = operation.figures["stop"]
         inch, mm = show_both(stop.value, "in" if stop.unit == "in" else "mm", fine=False)
         at, top = _stop_x(layout, operation), max(_CLEAR, layout.top(cut.outer_mm) - _BODY)

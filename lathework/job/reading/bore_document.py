@@ -9,7 +9,8 @@ from lathework.lengths import Length
 from lathework.methods.chase import LEAST_BORE_MM
 from lathework.part.across import thickness_mm
 from lathework.part.bore_sizes import largest_mm, wall_mm
-from lathework.part.model import TAPS, Bore, Cutter, Mouth, Part
+from lathework.part.model import Bore, Mouth, Part
+from lathework.part.thread_cutters import INSIDE, Cutter
 
 
 def _bore(reader: JobReader, path: str) -> Bore | None:
@@ -25,7 +26,7 @@ def _bore(reader: JobReader, path: str) -> Bore | None:
     if reader.line(f"{path}.thread"):
         reader.line(f"{path}.taper")
         count = _count(reader, path, end, depth)
-        called = reader.inside(f"{path}.thread", by_tool=cut == "boring-tool" and end != "across")
+        called = reader.inside(f"{path}.thread", by_tool=INSIDE[cut].sized_by == "depth" and end != "across")
         # Kept as typed for when the hole becomes a plain one again.
         reader.line(f"{path}.across")
         if called is None or reader.wrong > before:
@@ -150,5 +151,5 @@ def _check_across(reader: JobReader, part: Part, bore: Bore, path: str, size: st
         reader.fail("does-not-fit", size, "This hole is as wide as the part is thick there.")
     elif bore.depth is not None and bore.depth.mm >= thick:
         reader.fail("does-not-fit", f"{path}.depth", "That goes through: leave the depth empty.")
-    if bore.thread is not None and bore.cut not in TAPS:
+    if bore.thread is not None and bore.cutter.on_leadscrew:
         reader.fail("does-not-fit", f"{path}.cut", "A hole across does not turn with the spindle: it is tapped.")

@@ -16,6 +16,7 @@ from lathework.lengths import Length
 from lathework.part.ends import ends_of, nominal_mm
 from lathework.part.model import MILLED, Bore, Part, Section, Shape, Stock
 from lathework.part.stock import StockForm
+from lathework.part.thread_cutters import OUTSIDE, OutsideCutter
 from lathework.units import LengthUnit, convert, show_length
 
 DEEPEST_LEAD = 0.2
@@ -36,9 +37,10 @@ def _section(reader: JobReader, path: str, rest: Length | None) -> Section | Non
     chamfer = reader.size(f"{path}.chamfer")
     measured = reader.size(f"{path}.measured")
     reader.size(f"{path}.measured_length")
-    die, cut = reader.line(f"{path}.die"), reader.chosen(f"{path}.cut")
+    die = reader.line(f"{path}.die")
+    cut: OutsideCutter = reader.chosen(f"{path}.cut")
     if shape == "thread":
-        called, runs = reader.thread(f"{path}.thread", by_tool=cut == "threading-tool"), reader.chosen(f"{path}.runs")
+        called, runs = reader.thread(f"{path}.thread", by_tool=OUTSIDE[cut].on_leadscrew), reader.chosen(f"{path}.runs")
         reader.line(f"{path}.across")
         if called is None or length is None:
             return None

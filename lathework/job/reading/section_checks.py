@@ -11,7 +11,7 @@ def why_unreached(section: Section) -> str:
     """Why a thread is not cut where a section nearer the end stands above its roots; "" for a parallel one that a tool
     cuts between two grooves."""
     assert section.thread is not None  # only threads are asked about
-    if section.cut != "threading-tool":
+    if not section.cutter.on_leadscrew:
         return (
             "No die gets there: a section nearer the end stands above the roots of this thread. A threading tool does, "
             "between two grooves."

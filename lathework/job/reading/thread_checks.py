@@ -66,7 +66,7 @@ def check_heads(reader: JobReader, part: Part, setup: Setup, metal: Material, *,
     where shoulders are reached by a groove."""
     for number, section in enumerate(part.sections):
         thread = section.thread
-        if thread is None or section.cut != "die-head":
+        if thread is None or not section.cutter.opens:
             continue
         groove = _groove(part, thread, setup.groove_blade) if grooved else 0.0
         why = _why_no_head(section, thread, setup, metal, groove)

@@ -197,7 +197,7 @@ def _short(work: Work, base: Chucking) -> Chucking:
 
 def _stays(work: Work, thread_work: ThreadWork) -> bool:
     """Whether a thread is cut where its blank was turned, on the leadscrew; or not on the lathe at all."""
-    return thread_work.cut == "threading-tool" or work.off_lathe(thread_work)
+    return thread_work.cutter.on_leadscrew or work.off_lathe(thread_work)
 
 
 def _pushed_in(work: Work, base: Chucking) -> tuple[Chucking, ...]:

@@ -13,7 +13,7 @@ from lathework.methods.ways.choose import INSIDE
 from lathework.part.across import thickness_mm
 from lathework.part.bore_sizes import FLOOR_MM, depth_figure, largest_mm, wall_mm
 from lathework.part.bores import BoreWork, bore_work, much_nearer
-from lathework.part.model import TAPS, Bore
+from lathework.part.model import Bore
 from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.notice import Notice, told
 from lathework.planning.remarks.way_notices import refused
@@ -99,7 +99,7 @@ def _drills(work: Work, ways: tuple[Chucking, ...], bore: Bore, bore_work: BoreW
     else:
         yield from _wide(work, bore.thread, bore_work, field)
         yield from _better(work, bore.thread, bore, bore_work)
-    if bore.cut == "form-tap" and not work.job.material.form_tap:
+    if bore.cutter.forms and not work.job.material.form_tap:
         text = f"No form tap in {work.job.material.name}: it cracks instead of flowing. Cut the thread."
         yield Notice("form-tap-brittle", f"{field}.cut", text)
     if not bore_work.chased:
@@ -114,7 +114,7 @@ def _drills(work: Work, ways: tuple[Chucking, ...], bore: Bore, bore_work: BoreW
 
 def _way(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread, field: str) -> Iterator[Notice]:
     """Why the tool that was chosen does not suit a hole along the axis; a tap that is turned otherwise than chosen."""
-    if bore_work.bore.cut not in TAPS:
+    if bore_work.bore.cutter.on_leadscrew:
         wanted = wanted_inside(work, bore_work, thread, on_bar=chucking.on_bar)
         yield from refused(INSIDE, bore_work.bore.cut, wanted, f"{field}.cut", work.job.method.because)
     way = way_of(work, bore_work, chucking)

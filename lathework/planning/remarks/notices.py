@@ -91,7 +91,7 @@ def _full_thread(work: Work, length_mm: float, found: ThreadWork, field: str) ->
         return Notice(
             "full-thread", f"{field}.length", f"{text}Make the section longer if the thread is to be that long."
         )
-    if found.groove_width_mm * SHORT_THREAD > length_mm and found.cut == "die":
+    if found.groove_width_mm * SHORT_THREAD > length_mm and found.cutter.flips:
         text += "Flip the die instead, leave a run-out, or "
     else:
         text += "If the thread itself is to be that long, "
@@ -102,7 +102,7 @@ def _way(work: Work, number: int) -> Iterator[Notice]:
     """Why the way a thread is cut does not suit it. A die under power is then turned by hand, and that is said."""
     section, method = work.part.sections[number], work.job.method
     wanted = wanted_outside(work, number)
-    if section.cut != "die":
+    if not section.cutter.in_holder:
         yield from refused(OUTSIDE, section.cut, wanted, f"part.sections.{number}.cut", method.because)
     elif not DIE_HOLDINGS[method.holder].power:
         yield from refused(OUTSIDE, method.holder, wanted, "method.holder", method.because)

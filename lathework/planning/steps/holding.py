@@ -170,9 +170,9 @@ def hold_again(work: Work, chucking: Chucking) -> Operation:
 def centre_stays(work: Work, chucking: Chucking) -> str:
     """How long the centre stays in: a die wants it out of its way, a threading tool does not."""
     cut = [placed.thread for placed in chucking.made if placed.thread is not None]
-    if any(one.cut != "threading-tool" and not work.off_lathe(one) for one in cut):
+    if any(not one.cutter.on_leadscrew and not work.off_lathe(one) for one in cut):
         return CENTRE_STAYS
-    return CENTRE_STAYS_ON if any(one.cut == "threading-tool" for one in cut) else CENTRE_STAYS_IN
+    return CENTRE_STAYS_ON if any(one.cutter.on_leadscrew for one in cut) else CENTRE_STAYS_IN
 
 
 def centre(work: Work, chucking: Chucking) -> Operation | None:

@@ -110,7 +110,7 @@ def _minor(bore_work: BoreWork) -> tuple[float, float] | None:
     bore = bore_work.bore
     thread = bore.thread
     limits = internal_limits(thread, bore.class_name) if thread is not None and bore_work.taper is None else None
-    if thread is None or limits is None or bore.cut == "form-tap":
+    if thread is None or limits is None or bore.cutter.forms:
         return None
     return convert(limits.minor.minimum, thread.unit, "mm"), convert(limits.minor.maximum, thread.unit, "mm")
 

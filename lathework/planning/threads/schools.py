@@ -51,7 +51,7 @@ def _blank(plan: Plan, found: ThreadWork) -> School:
 
 def _shoulder(plan: Plan, found: ThreadWork, length_mm: float) -> School:
     wide = UNFINISHED_THREADS * found.thread.pitch_mm
-    if found.cut != "die":
+    if not found.cutter.flips:
         here, why = "groove", "a tool or a head needs somewhere to come to rest"
     elif wide * SHORT_THREAD > length_mm:
         here, why = "die-turned-round", "a groove would take more than a quarter of so short a thread"
@@ -100,6 +100,6 @@ def schools(plan: Plan) -> tuple[School, ...]:
     told = [_blank(plan, main)] if main.taper is None else []
     if main.shoulder and main.taper is None:
         told.append(_shoulder(plan, main, plan.job.part.sections[number].length.mm))
-    if main.cut == "die":
+    if main.cutter.in_holder:
         told.append(_one_pass(plan, main))
     return (*told, *_hole_first(plan))

@@ -11,7 +11,7 @@ from lathework.cutting.mate_blank import Mate
 from lathework.cutting.taper_blank import TaperBlank, taper_blank, taper_choice
 from lathework.figures import AS_TYPED, Figure, Given
 from lathework.job.model import Method
-from lathework.part.model import OutsideCutter
+from lathework.part.thread_cutters import OUTSIDE, OutsideCutter, ThreadCutter
 from lathework.threads.limits import external_limits
 from lathework.threads.standards.bands import ExternalLimits
 from lathework.threads.thread import Thread
@@ -56,6 +56,11 @@ class ThreadWork:
     start_mm: float = 0.0
 
     @property
+    def cutter(self) -> ThreadCutter:
+        """What cuts it."""
+        return OUTSIDE[self.cut]
+
+    @property
     def class_name(self) -> str:
         """The class it is cut to; "" for a taper thread, which has none."""
         return self.limits.class_name if self.limits is not None else ""
@@ -84,7 +89,7 @@ class ThreadWork:
     @property
     def lead_shallow(self) -> bool:
         """Whether its lead chamfer was typed so small that it ends above the root of the thread."""
-        if self.taper is not None or self.cut == "threading-tool":
+        if self.taper is not None or self.cutter.on_leadscrew:
             return False
         return in_mm(self.chamfer) > in_mm(chamfer_diameter(self.thread)) + CUT_MM
 

@@ -8,7 +8,7 @@ from lathework.lathe.acts import Try
 from lathework.lathe.threading import Screwcut
 from lathework.methods.chase import bore_for_full, chasing_passes, comes_out_at, infeed, largest_chaser, pass_count
 from lathework.part.bores import BoreWork
-from lathework.part.model import SetCutter
+from lathework.part.thread_cutters import SetCutter
 from lathework.planning.holdings.chucking import Chucking
 from lathework.planning.operation import Operation, keyed, quoted
 from lathework.planning.steps.holes.inside_tool import screwcut_inside
@@ -28,7 +28,7 @@ _FULL = (
 
 def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -> Operation:
     """Chase the thread of a bored hole: with a tap held as a tool, or a boring tool ground to the form."""
-    if bore_work.bore.cut != "tap-as-chaser":
+    if not bore_work.bore.cutter.as_chaser:
         return screwcut_inside(work, chucking, bore_work, thread)
     job = work.job
     bore = convert(bore_work.drill_mm, "mm", thread.unit)
@@ -68,9 +68,9 @@ def chase(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread) -
 
 def _cutter(bore_work: BoreWork) -> SetCutter:
     """What is set, or goes deeper, where the screw does not go in; a tap that is neither counts as a die."""
-    if bore_work.bore.cut == "adjustable-tap":
+    if bore_work.bore.cutter.sized_by == "graduations":
         return "adjustable-tap"
-    return "threading-tool" if bore_work.chased and bore_work.bore.cut != "tap-as-chaser" else "die"
+    return "threading-tool" if bore_work.chased and not bore_work.bore.cutter.as_chaser else "die"
 
 
 def try_screw(work: Work, chucking: Chucking, bore_work: BoreWork, thread: Thread, deep: Figure) -> Operation:

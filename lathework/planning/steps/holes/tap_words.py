@@ -119,7 +119,7 @@ def turns_of(thread: Thread, deep_mm: float, *, through: bool) -> Figure:
 
 def margin_of(work: Work, bore_work: BoreWork, thread: Thread) -> Figure | None:
     """How many times its torque the tap of a hole bears; None where nothing is known of its per cent thread."""
-    if bore_work.bore.cut == "form-tap":
+    if bore_work.bore.cutter.forms:
         return tap_margin(thread, work.job.material, TAPPED_PERCENT, formed=True)
     return None if bore_work.percent is None else tap_margin(thread, work.job.material, bore_work.percent.value)
 
@@ -127,13 +127,13 @@ def margin_of(work: Work, bore_work: BoreWork, thread: Thread) -> Figure | None:
 def solid_torque(work: Work, bore_work: BoreWork, thread: Thread) -> Figure:
     """Torque of the tap on the whole thread, in N m."""
     torque = cutting_torque(thread, work.job.material.cutting_force, tool="tap")
-    return form_torque(torque) if bore_work.bore.cut == "form-tap" else torque
+    return form_torque(torque) if bore_work.bore.cutter.forms else torque
 
 
 def roughed(work: Work, bore_work: BoreWork, thread: Thread) -> float:
     """How deep the thread is roughed out before the tap, as a share of its depth; 0 where a hand turns it as it is, or
     no threading tool goes into the hole."""
-    if bore_work.bore.cut != "tap" or bore_work.taper is not None or bore_work.bore.end == "across":
+    if not bore_work.bore.cutter.in_sets or bore_work.taper is not None or bore_work.bore.end == "across":
         return 0.0
     if bore_work.drill_mm < LEAST_THREADED_MM:
         return 0.0
@@ -164,7 +164,7 @@ def turned_in(work: Work, bore_work: BoreWork, thread: Thread, way: TapHolding, 
 
 def driven(work: Work, bore_work: BoreWork) -> dict[str, Figure]:
     """When to turn a tap back; a form tap makes no chip to break."""
-    return {} if bore_work.bore.cut == "form-tap" else {"rhythm": rhythm(work)}
+    return {} if bore_work.bore.cutter.forms else {"rhythm": rhythm(work)}
 
 
 def ending(work: Work, figures: dict[str, Figure]) -> str:
@@ -175,17 +175,17 @@ def ending(work: Work, figures: dict[str, Figure]) -> str:
 def as_set(operation: Operation, bore_work: BoreWork, thread: Thread) -> Operation:
     """A step that taps: with an adjustable tap it is one that is set before it runs."""
     bore = bore_work.bore
-    if bore.cut != "adjustable-tap":
+    if bore.cutter.sized_by == "nothing":
         return operation
     return replace(operation, thread=thread, class_name=bore.class_name, inside=True, cutter="adjustable-tap")
 
 
 def tap_order(bore_work: BoreWork, *, power: bool = False) -> str:
     """Which taps a hole takes, in their order."""
-    if bore_work.bore.cut == "form-tap":
-        return "form tap"
-    if bore_work.bore.cut == "adjustable-tap":
-        return "adjustable tap"
+    if bore_work.bore.cutter.forms:
+        return bore_work.bore.cutter.name
+    if bore_work.bore.cutter.sized_by == "graduations":
+        return bore_work.bore.cutter.name
     if power:
         return "spiral point tap"
     return "second tap alone" if bore_work.bore.depth is None else "taper, second, then bottoming tap"
@@ -204,7 +204,7 @@ def oil_of(work: Work, bore_work: BoreWork) -> str:
 
 def _formed_dry(work: Work, bore_work: BoreWork) -> bool:
     """Whether a form tap would be run where everything else is cut dry."""
-    return work.dry and bore_work.bore.cut == "form-tap"
+    return work.dry and bore_work.bore.cutter.forms
 
 
 def oil_first(work: Work, bore_work: BoreWork, figures: Mapping[str, Figure]) -> str:
@@ -218,6 +218,6 @@ def manner(work: Work, bore_work: BoreWork, figures: dict[str, Figure]) -> tuple
     """What a tap of those `figures` wants wherever it is driven: oil, the way of a form tap, something to hold it."""
     return (
         f"Lubricant: {oil_of(work, bore_work)}{NEVER_DRY if _formed_dry(work, bore_work) else ''}.",
-        *((FORMED,) if bore_work.bore.cut == "form-tap" else ()),
+        *((FORMED,) if bore_work.bore.cutter.forms else ()),
         *filter(None, (figures["torque"].note,)),
     )

@@ -96,7 +96,7 @@ def taper_notes(torque: Figure) -> list[str]:
 
 
 def _larger(thread_work: ThreadWork) -> str:
-    return "take another pass" if thread_work.cut == "threading-tool" else "run the die on further"
+    return "take another pass" if thread_work.cutter.on_leadscrew else "run the die on further"
 
 
 def gauge_taper(work: Work, chucking: Chucking, placed: Placed, thread_work: ThreadWork, mate: str) -> Operation:

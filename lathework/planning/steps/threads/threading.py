@@ -74,7 +74,7 @@ def die_torque(work: Work, thread_work: ThreadWork) -> Figure:
 def by_hand_because(work: Work, thread_work: ThreadWork) -> str:
     """Why a die that was to go on under power is turned by hand; "" where power will do, or was not chosen."""
     chosen = DIE_HOLDINGS[work.job.method.holder]
-    if thread_work.cut != "die":
+    if not thread_work.cutter.in_holder:
         return ""
     if chosen.power and thread_work.taper is not None:
         return "tapers: its die bites harder with every turn, and must be felt"
@@ -97,7 +97,7 @@ def roughed(work: Work, thread_work: ThreadWork) -> float:
 
     No leadscrew follows a taper: those dies have long handles and a ratchet instead.
     """
-    if thread_work.taper is not None or thread_work.cut != "die":
+    if thread_work.taper is not None or not thread_work.cutter.in_holder:
         return 0.0
     return rough_share(die_torque(work, thread_work).value, bears(power=way_of(work, thread_work).power))
 
